@@ -1,0 +1,244 @@
+//! The cuts: what a muscle is made of, and whether hours of moist heat do it any good.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use crate::error::{Error, Result};
+use crate::tender::EatenAs;
+
+/// A beef cut by the name of its muscle or joint.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+#[allow(missing_docs)] // the names are the documentation
+pub enum Cut {
+    Chuck,
+    Blade,
+    Neck,
+    ShortRib,
+    PlateRib,
+    RibFinger,
+    BrisketFlat,
+    BrisketPoint,
+    Brisket,
+    CornedBrisket,
+    Shin,
+    ShinBoneIn,
+    Heel,
+    Cheek,
+    Oxtail,
+    Tendon,
+    Round,
+    Topside,
+    Silverside,
+    EyeRound,
+    Skirt,
+    Flank,
+    Sirloin,
+    StewingMix,
+    Fillet,
+    RibEye,
+    Strip,
+}
+
+/// How fast a cut dries and falls apart once it is tender.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum DryRisk {
+    /// Fat and gelatin keep it moist.
+    Low,
+    /// Some care.
+    Mid,
+    /// Lean: tough *and* easily dry.
+    High,
+}
+
+/// What the computation needs to know of a cut. Percentages are of the raw mass.
+///
+/// Figures are working values, fitted to practice; published composition of beef cuts
+/// scatters more widely than the rows differ.
+#[derive(Debug, Clone, Serialize, ToSchema)]
+pub struct CutFacts {
+    /// Which cut.
+    pub cut: Cut,
+    /// The name on the block.
+    pub name: &'static str,
+    /// Other names it is sold under.
+    pub also: &'static [&'static str],
+    /// Whether long cooking does it good; `false` for tender cuts.
+    pub suitable: bool,
+    /// Tender-hours needed relative to chuck.
+    pub resistance: f64,
+    /// Spread of the resistance from animal to animal, as a standard deviation of its logarithm.
+    pub resistance_ln_sigma: f64,
+    /// Spread of the thickness, relative.
+    pub thickness_sigma: f64,
+    /// Collagen, % of mass.
+    pub collagen_pct: f64,
+    /// Fat, % of mass.
+    pub fat_pct: f64,
+    /// Bone, % of mass.
+    pub bone_pct: f64,
+    /// Trimmed off, % of mass.
+    pub trim_pct: f64,
+    /// How easily it dries.
+    pub dry_risk: DryRisk,
+    /// How it is eaten unless the cook says otherwise.
+    pub eaten_as: EatenAs,
+    /// Middle and longest side of a piece over its thickness.
+    pub aspect: [f64; 2],
+    /// Mass of one piece as it usually comes, kg.
+    pub piece_kg: f64,
+}
+
+use Cut as C;
+use DryRisk::{High, Low, Mid};
+use EatenAs::{Fork, Slice, Spoon};
+
+#[allow(clippy::too_many_arguments)] // one row of a table
+const fn row(
+    cut: Cut,
+    name: &'static str,
+    also: &'static [&'static str],
+    resistance: f64,
+    percent: [f64; 4],
+    dry_risk: DryRisk,
+    eaten_as: EatenAs,
+    aspect: [f64; 2],
+    piece_kg: f64,
+) -> CutFacts {
+    CutFacts {
+        cut,
+        name,
+        also,
+        suitable: true,
+        resistance,
+        resistance_ln_sigma: 0.18,
+        thickness_sigma: 0.07,
+        collagen_pct: percent[0],
+        fat_pct: percent[1],
+        bone_pct: percent[2],
+        trim_pct: percent[3],
+        dry_risk,
+        eaten_as,
+        aspect,
+        piece_kg,
+    }
+}
+
+const fn tender(cut: Cut, name: &'static str, also: &'static [&'static str], fat_pct: f64) -> CutFacts {
+    let mut facts = row(cut, name, also, 0.5, [0.4, fat_pct, 0.0, 4.0], High, Slice, [1.6, 3.0], 1.2);
+    facts.suitable = false;
+    facts
+}
+
+const fn mixed() -> CutFacts {
+    let mut facts = row(C::StewingMix, "Stewing mix", &["diced beef", "stew meat"], 1.0, [1.5, 10.0, 0.0, 2.0], Mid, Fork, [1.0, 1.2], 0.045);
+    facts.resistance_ln_sigma = 0.35;
+    facts.thickness_sigma = 0.25;
+    facts
+}
+
+/// Every cut Ergastic knows. Columns: resistance · collagen, fat, bone, trim % · dry risk ·
+/// eaten as · aspect · usual piece.
+#[rustfmt::skip]
+static CUTS: [CutFacts; 27] = [
+    row(C::Chuck, "Chuck", &["shoulder", "chuck roll", "chuck roast"], 1.0, [1.5, 15.0, 0.0, 6.0], Low, Fork, [1.7, 2.3], 1.4),
+    row(C::Blade, "Blade", &["feather blade", "shoulder clod"], 1.05, [1.8, 10.0, 0.0, 6.0], Low, Fork, [2.0, 3.0], 1.2),
+    row(C::Neck, "Neck", &["clod and sticking"], 1.1, [1.8, 10.0, 10.0, 6.0], Low, Fork, [1.5, 2.0], 1.2),
+    row(C::ShortRib, "Short rib", &["thick ribs", "Jacob's ladder"], 1.0, [1.8, 28.0, 30.0, 6.0], Low, Fork, [1.2, 2.0], 0.34),
+    row(C::PlateRib, "Plate rib", &["dinosaur ribs", "short plate"], 1.1, [1.8, 28.0, 25.0, 6.0], Low, EatenAs::Probe, [2.3, 4.6], 2.6),
+    row(C::RibFinger, "Rib finger", &["intercostals"], 0.9, [1.8, 25.0, 0.0, 6.0], Low, Fork, [1.3, 6.0], 0.12),
+    row(C::BrisketFlat, "Brisket, flat", &["thin end", "first cut"], 1.2, [1.9, 8.0, 0.0, 10.0], Mid, Slice, [3.5, 6.0], 2.5),
+    row(C::BrisketPoint, "Brisket, point", &["thick end", "deckle"], 1.1, [1.9, 25.0, 0.0, 10.0], Low, Slice, [2.2, 3.0], 2.2),
+    row(C::Brisket, "Brisket, whole", &["packer"], 1.15, [1.9, 18.0, 0.0, 10.0], Mid, Slice, [2.5, 4.0], 5.5),
+    row(C::CornedBrisket, "Corned brisket", &["salt beef"], 1.15, [1.9, 12.0, 0.0, 10.0], Mid, Slice, [2.5, 3.7], 2.0),
+    row(C::Shin, "Shin, off the bone", &["shank", "gravy beef"], 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.7, 2.5], 0.95),
+    row(C::ShinBoneIn, "Shin on the bone", &["shank slices", "cross-cut shin"], 1.35, [3.2, 5.0, 35.0, 5.0], Low, Fork, [2.5, 3.0], 0.45),
+    row(C::Heel, "Heel", &["heel of round"], 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.5, 2.2], 0.9),
+    row(C::Cheek, "Cheek", &[], 1.4, [3.2, 8.0, 0.0, 12.0], Low, Spoon, [1.6, 2.4], 0.45),
+    row(C::Oxtail, "Oxtail", &["tail"], 1.35, [3.5, 28.0, 45.0, 3.0], Low, Fork, [1.3, 1.6], 0.15),
+    row(C::Tendon, "Tendon", &["sinew"], 2.2, [25.0, 2.0, 0.0, 0.0], Low, Spoon, [1.3, 6.0], 0.15),
+    row(C::Round, "Round", &["buttock", "rump roast"], 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.5, 2.2], 1.6),
+    row(C::Topside, "Topside", &["top round", "inside round"], 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.5, 2.2], 1.6),
+    row(C::Silverside, "Silverside", &["bottom round", "outside flat"], 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.6, 2.5], 1.8),
+    row(C::EyeRound, "Eye of round", &["eye of silverside"], 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.0, 2.8], 1.2),
+    row(C::Skirt, "Skirt", &["inside skirt", "goose skirt"], 0.9, [1.0, 8.0, 0.0, 5.0], Mid, Fork, [3.0, 6.0], 0.6),
+    row(C::Flank, "Flank", &["bavette"], 0.9, [1.0, 8.0, 0.0, 5.0], Mid, Fork, [5.0, 8.0], 0.8),
+    row(C::Sirloin, "Sirloin, stewed", &["rump tail"], 0.6, [0.7, 7.0, 0.0, 5.0], High, Fork, [1.5, 2.2], 1.2),
+    mixed(),
+    tender(C::Fillet, "Fillet", &["tenderloin"], 5.0),
+    tender(C::RibEye, "Rib eye", &["cube roll", "entrecôte"], 25.0),
+    tender(C::Strip, "Strip", &["strip loin", "short loin"], 15.0),
+];
+
+impl Cut {
+    /// Every cut, in the order they are listed to a cook.
+    pub fn all() -> &'static [CutFacts] {
+        &CUTS
+    }
+
+    /// What is known of this cut.
+    pub fn facts(self) -> &'static CutFacts {
+        // The table is in the order of the enum; a test holds it there.
+        &CUTS[self as usize]
+    }
+
+    /// The cut a request names.
+    ///
+    /// # Errors
+    /// Names the field and lists the cuts when there is none of that name.
+    pub fn parse(field: &str, name: &str) -> Result<Self> {
+        CUTS.iter()
+            .find(|facts| facts.cut.key() == name)
+            .map(|facts| facts.cut)
+            .ok_or_else(|| {
+                let known: Vec<_> = CUTS.iter().map(|facts| facts.cut.key()).collect();
+                Error::new(field, format!("{name:?}"), format!("it must be one of {}", known.join(", ")))
+            })
+    }
+
+    /// The name this cut has in JSON, such as `short_rib`.
+    pub fn key(self) -> String {
+        let debug = format!("{self:?}");
+        let mut key = String::new();
+        for letter in debug.chars() {
+            if letter.is_uppercase() && !key.is_empty() {
+                key.push('_');
+            }
+            key.extend(letter.to_lowercase());
+        }
+        key
+    }
+
+    /// The reason a tender cut is refused, with what to do instead; `None` for the cuts of this job.
+    pub fn refusal(self) -> Option<String> {
+        let facts = self.facts();
+        (!facts.suitable).then(|| {
+            format!(
+                "{} has almost no collagen (about {} %): there is nothing for hours of heat to soften, they would only \
+                 dry it. Sear it hot and short and serve it pink; for this dish take chuck, shin or short rib.",
+                facts.name, facts.collagen_pct
+            )
+        })
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn the_table_stands_in_the_order_of_the_enum() {
+        for facts in Cut::all() {
+            assert_eq!(facts.cut.facts().cut, facts.cut);
+            assert_eq!(Cut::parse("cut", &facts.cut.key()).unwrap(), facts.cut);
+            assert_eq!(serde_json::to_value(facts.cut).unwrap(), facts.cut.key());
+        }
+    }
+
+    #[test]
+    fn tender_cuts_are_refused_with_a_reason() {
+        assert!(Cut::Fillet.refusal().unwrap().contains("no collagen"));
+        assert!(Cut::Shin.refusal().is_none());
+    }
+}

@@ -1,0 +1,187 @@
+//! What is found during a cook, and what it says about the cooks simulated beforehand.
+
+use super::members::Member;
+use super::request::Case;
+use super::run::{Sample, Times, run_all, run_all_sampled};
+use crate::tender::{CHECK_LN_SIGMA, Check};
+
+/// Spread of a thermometer's reading, K. Working value.
+const READING_SIGMA_K: f64 = 1.5;
+/// A likelihood never falls below this share of the best: a wild reading must not erase every cook.
+const FLOOR: f64 = 1e-4;
+
+/// Something found at a time after the meat met the heat.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub enum Evidence {
+    /// A thermometer in the middle, °C.
+    Reading {
+        /// When, s.
+        at_s: f64,
+        /// What it read, °C.
+        celsius: f64,
+    },
+    /// A fork or probe.
+    Check {
+        /// When, s.
+        at_s: f64,
+        /// What was found.
+        found: Check,
+    },
+}
+
+impl Evidence {
+    fn at_s(&self) -> f64 {
+        match self {
+            Self::Reading { at_s, .. } | Self::Check { at_s, .. } => *at_s,
+        }
+    }
+
+    /// How likely a member makes this finding.
+    fn likelihood(&self, sample: &Sample) -> f64 {
+        match self {
+            Self::Reading { celsius, .. } => (-0.5 * ((celsius - sample.probe_c) / READING_SIGMA_K).powi(2)).exp(),
+            Self::Check { found, .. } => {
+                let (low, high) = found.bounds();
+                let seen = f64::max(sample.tenderness, 1e-6).ln();
+                let below = |bound: f64| normal_cdf((bound.ln() - seen) / CHECK_LN_SIGMA);
+                below(high) - below(low)
+            }
+        }
+    }
+}
+
+/// Standard normal distribution function (Abramowitz and Stegun 26.2.17, to 7.5e-8).
+fn normal_cdf(x: f64) -> f64 {
+    if x == f64::INFINITY {
+        return 1.0;
+    }
+    if x == f64::NEG_INFINITY {
+        return 0.0;
+    }
+    let t = 1.0 / (1.0 + 0.231_641_9 * x.abs());
+    let tail = (-0.5 * x * x).exp() / (2.0 * std::f64::consts::PI).sqrt()
+        * t
+        * (0.319_381_530 + t * (-0.356_563_782 + t * (1.781_477_937 + t * (-1.821_255_978 + t * 1.330_274_429))));
+    if x >= 0.0 { 1.0 - tail } else { tail }
+}
+
+/// An ensemble with weights.
+#[derive(Debug, Clone)]
+pub struct Weighted {
+    /// Ready, s, by member.
+    pub ready_s: Vec<f64>,
+    /// Too far, s, by member.
+    pub too_far_s: Vec<f64>,
+    /// Weight of each member; they sum to one.
+    pub weights: Vec<f64>,
+}
+
+impl Weighted {
+    /// The ensemble of one run.
+    pub fn one(times: Times) -> Self {
+        Self { ready_s: vec![times.ready_s], too_far_s: vec![times.too_far_s], weights: vec![1.0] }
+    }
+}
+
+/// The ensemble after the evidence, with how much of it is left.
+#[derive(Debug, Clone)]
+pub struct Update {
+    /// The reweighted ensemble.
+    pub ensemble: Weighted,
+    /// Members that still carry weight (Kish's effective size).
+    pub effective: f64,
+    /// Whether a finding lay outside what almost any simulated cook would show.
+    pub surprising: bool,
+}
+
+/// Runs the case's ensemble and weighs each member by how well it foretold the evidence.
+pub fn update(case: &Case, evidence: &[Evidence]) -> Update {
+    let members = Member::draw(case);
+    let mut evidence: Vec<Evidence> = evidence.iter().copied().filter(|found| found.at_s() >= 0.0).collect();
+    evidence.sort_by(|a, b| a.at_s().total_cmp(&b.at_s()));
+    let (times, samples) = if evidence.is_empty() {
+        (run_all(case, &members), Vec::new())
+    } else {
+        let at_s: Vec<f64> = evidence.iter().map(Evidence::at_s).collect();
+        run_all_sampled(case, &members, &at_s)
+    };
+    let mut weights = vec![1.0; members.len()];
+    let mut surprising = false;
+    for (found, samples) in evidence.iter().zip(&samples) {
+        let likelihoods: Vec<f64> = samples.iter().map(|sample| found.likelihood(sample)).collect();
+        let best = likelihoods.iter().copied().fold(0.0, f64::max);
+        // Less than one cook in fifty foretold it even faintly.
+        let foretold = likelihoods.iter().filter(|l| **l > 0.05).count();
+        surprising |= (foretold as f64) < 0.02 * members.len() as f64;
+        if best > 0.0 {
+            for (weight, likelihood) in weights.iter_mut().zip(&likelihoods) {
+                *weight *= f64::max(likelihood / best, FLOOR);
+            }
+        }
+    }
+    let total: f64 = weights.iter().sum();
+    for weight in &mut weights {
+        *weight /= total;
+    }
+    let effective = 1.0 / weights.iter().map(|w| w * w).sum::<f64>();
+    let (ready_s, too_far_s) = times.iter().map(|Times { ready_s, too_far_s }| (*ready_s, *too_far_s)).unzip();
+    Update { ensemble: Weighted { ready_s, too_far_s, weights }, effective, surprising }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::forecast::{ForecastRequest, Method, quantile};
+
+    fn case() -> Case {
+        ForecastRequest {
+            cut: Some(crate::cuts::Cut::Shin),
+            mass_kg: Some(1.9),
+            method: Some(Method::Braise),
+            members: Some(600),
+            ..Default::default()
+        }
+        .resolve()
+        .unwrap()
+    }
+
+    fn p50(update: &Update) -> f64 {
+        quantile(&update.ensemble.ready_s, &update.ensemble.weights, 0.5).unwrap() / 3600.0
+    }
+
+    fn width(update: &Update) -> f64 {
+        let q = |p| quantile(&update.ensemble.ready_s, &update.ensemble.weights, p).unwrap();
+        (q(0.9) - q(0.1)) / 3600.0
+    }
+
+    #[test]
+    fn a_firm_check_late_on_moves_the_band_later_and_a_soft_one_sooner() {
+        let case = case();
+        let before = update(&case, &[]);
+        let at_s = p50(&before) * 3600.0 * 0.9;
+        let firm = update(&case, &[Evidence::Check { at_s, found: Check::Firm }]);
+        let soft = update(&case, &[Evidence::Check { at_s, found: Check::Probe }]);
+        assert!(p50(&firm) > p50(&before) + 0.1, "{} against {}", p50(&firm), p50(&before));
+        assert!(p50(&soft) < p50(&before) - 0.1, "{} against {}", p50(&soft), p50(&before));
+        assert!(width(&soft) < width(&before));
+    }
+
+    #[test]
+    fn a_slow_middle_moves_the_band_later_and_a_wild_reading_is_called_surprising() {
+        let case = case();
+        let before = update(&case, &[]);
+        let slow = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 48.0 }]);
+        let fast = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 80.0 }]);
+        assert!(p50(&slow) > p50(&fast));
+        let wild = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 140.0 }]);
+        assert!(wild.surprising && p50(&wild).is_finite());
+        assert!(before.effective > 599.0);
+    }
+
+    #[test]
+    fn the_normal_distribution_function_is_right() {
+        for (x, expected) in [(0.0, 0.5), (1.0, 0.841_344_75), (-1.959_964, 0.025)] {
+            assert!((normal_cdf(x) - expected).abs() < 1e-6);
+        }
+    }
+}

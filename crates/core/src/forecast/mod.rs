@@ -1,0 +1,15 @@
+//! When will it be tender, and how sure is that: an ensemble of a thousand cooks.
+
+mod answer;
+mod evidence;
+mod members;
+mod record;
+mod request;
+mod run;
+mod stats;
+mod words;
+
+pub use answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, Quantiles, Thumb, forecast};
+pub use evidence::{Evidence, Update, Weighted, update};
+pub use request::{Case, ForecastRequest, Heat, HeatSource, Method, PotHeat, Release, Settings, Wrap};
+pub use stats::{chance, quantile};

@@ -1,0 +1,173 @@
+//! Tenderness on one scale: tender-hours, the softening that an hour at 95 °C does.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use crate::cuts::{CutFacts, DryRisk};
+use crate::units::kelvin;
+
+/// Activation energy of softening, J/mol. Fitted to practice; inside the published range for
+/// the hydrolysis of cross-linked collagen.
+pub const ACTIVATION_ENERGY: f64 = 85_000.0;
+/// Gas constant, J/(mol K). CODATA 2018.
+pub const GAS_CONSTANT: f64 = 8.314_462_618;
+/// The temperature at which an hour is a tender-hour, K.
+pub const REFERENCE_K: f64 = 368.15;
+/// Below this nothing softens within a cook's patience, °C. Working value.
+pub const SOFTENS_FROM_C: f64 = 60.0;
+/// Standard deviation of a cook's tenderness check, in the logarithm of the dose. Working value.
+pub const CHECK_LN_SIGMA: f64 = 0.25;
+
+/// How the meat is eaten: what "done" means.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum EatenAs {
+    /// A fork goes in, a slice holds.
+    Slice,
+    /// Soft chunks that hold their shape.
+    Fork,
+    /// A probe slides in like butter, and it still slices.
+    Probe,
+    /// Shreds, in chunks first, in threads later.
+    Pull,
+    /// Collapses under a spoon.
+    Spoon,
+}
+
+impl EatenAs {
+    /// All five, from firm to soft.
+    pub const ALL: [Self; 5] = [Self::Slice, Self::Fork, Self::Probe, Self::Pull, Self::Spoon];
+
+    /// Tender-hours of a cut of resistance 1 that are enough. Fitted to practice.
+    pub fn enough(self) -> f64 {
+        match self {
+            Self::Slice => 1.1,
+            Self::Fork => 1.6,
+            Self::Probe => 2.2,
+            Self::Pull => 2.3,
+            Self::Spoon => 4.0,
+        }
+    }
+
+    /// The sign by which a cook knows it.
+    pub fn sign(self) -> &'static str {
+        match self {
+            Self::Slice => "the fork goes in and the slice still holds",
+            Self::Fork => "a fork slides in and out easily, and the chunk holds its shape",
+            Self::Probe => "a probe slides in like butter, and it still slices",
+            Self::Pull => "it shreds when you twist the fork",
+            Self::Spoon => "it collapses under a spoon",
+        }
+    }
+
+    /// The word on the screen.
+    pub fn word(self) -> &'static str {
+        match self {
+            Self::Slice => "slice",
+            Self::Fork => "fork",
+            Self::Probe => "probe",
+            Self::Pull => "pull",
+            Self::Spoon => "spoon",
+        }
+    }
+}
+
+/// How old the animal was: more cross-links, more hours.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Age {
+    /// Up to about three years.
+    #[default]
+    Young,
+    /// An older cow or ox.
+    Mature,
+}
+
+/// Rate of softening against 95 °C at a temperature in °C; nothing below 60 °C.
+pub fn rate(celsius: f64) -> f64 {
+    if celsius < SOFTENS_FROM_C {
+        return 0.0;
+    }
+    (-ACTIVATION_ENERGY / GAS_CONSTANT * (1.0 / kelvin(celsius) - 1.0 / REFERENCE_K)).exp()
+}
+
+/// What one piece has to reach: tender-hours for "enough" and for "too far".
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Goal {
+    /// Mean tender-hours at which it is ready, for a cut of the median resistance.
+    pub enough: f64,
+    /// Mean tender-hours at which it has gone too far.
+    pub too_far: f64,
+    /// Resistance × age × feed: divides a dose to read it on the scale of [`EatenAs::enough`].
+    pub resistance: f64,
+}
+
+impl Goal {
+    /// The goal for a cut eaten in a way. At a rolling boil pieces break up, so *too far* comes at 0.7 of the dose.
+    pub fn new(facts: &CutFacts, eaten_as: EatenAs, age: Age, grass_fed: bool, rolling_boil: bool) -> Self {
+        let age_factor = match age {
+            Age::Young => 1.0,
+            Age::Mature => 1.4,
+        };
+        let resistance = facts.resistance * age_factor * if grass_fed { 1.1 } else { 1.0 };
+        let enough = eaten_as.enough() * resistance;
+        let margin = match (eaten_as, facts.dry_risk) {
+            (EatenAs::Slice, _) => 1.55,
+            (_, DryRisk::High) => 1.5,
+            (_, DryRisk::Mid) => 2.0,
+            (_, DryRisk::Low) => 2.8,
+        };
+        // Never below enough: what is ready is not, in the same moment, ruined.
+        let margin = if rolling_boil { f64::max(margin * 0.7, 1.05) } else { margin };
+        Self { enough, too_far: enough * margin, resistance }
+    }
+}
+
+/// What a cook found on testing the meat: the softest word that already fits.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Check {
+    /// The fork meets a firm piece: not even slices yet.
+    Firm,
+    /// Fork goes in, slice holds.
+    Slice,
+    /// Soft chunk.
+    Fork,
+    /// Like butter.
+    Probe,
+    /// Shreds.
+    Pull,
+    /// Collapses.
+    Spoon,
+}
+
+impl Check {
+    /// The tender-hours (at resistance 1) between which this word is the right one.
+    pub fn bounds(self) -> (f64, f64) {
+        let from = |eaten_as: EatenAs| eaten_as.enough();
+        match self {
+            Self::Firm => (0.0, from(EatenAs::Slice)),
+            Self::Slice => (from(EatenAs::Slice), from(EatenAs::Fork)),
+            Self::Fork => (from(EatenAs::Fork), from(EatenAs::Probe)),
+            // Probe and pull differ by little; the bound between them is the middle of what each needs.
+            Self::Probe => (from(EatenAs::Probe), 2.6),
+            Self::Pull => (2.6, from(EatenAs::Spoon)),
+            Self::Spoon => (from(EatenAs::Spoon), f64::INFINITY),
+        }
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn the_rate_agrees_with_the_working_table() {
+        let table = [(63.0, 0.071), (68.0, 0.111), (75.0, 0.203), (82.0, 0.362), (85.0, 0.461), (90.0, 0.682), (92.0, 0.796), (95.0, 1.0), (97.0, 1.162), (100.0, 1.451), (110.0, 2.97), (115.0, 4.18), (117.0, 4.79), (120.5, 6.04)];
+        for (celsius, expected) in table {
+            let ratio = rate(celsius) / expected;
+            assert!((ratio - 1.0).abs() < 0.01, "{celsius} °C: {} against {expected}", rate(celsius));
+        }
+        assert_eq!(rate(59.9), 0.0);
+    }
+}

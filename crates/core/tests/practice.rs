@@ -1,0 +1,165 @@
+//! Does it match practice? The wet-heat rows, each against its common window and reference run,
+//! and laws that must hold whatever the figures.
+
+use ergastic_core::cuts::Cut;
+use ergastic_core::forecast::{Forecast, ForecastRequest, Heat, HeatSource, Method, forecast};
+use ergastic_core::heat::pot::Simmer;
+use ergastic_core::tender::EatenAs;
+use proptest::prelude::*;
+
+fn hob(simmer: Simmer) -> Heat {
+    Heat { source: Some(HeatSource::Hob), simmer: Some(simmer), ..Heat::default() }
+}
+
+fn oven(set_c: f64) -> Heat {
+    Heat { source: Some(HeatSource::Oven), set_c: Some(set_c), ..Heat::default() }
+}
+
+fn piece(cut: Cut, mass_kg: f64, size_mm: [f64; 3], eaten_as: EatenAs, heat: Heat) -> ForecastRequest {
+    ForecastRequest {
+        cut: Some(cut),
+        mass_kg: Some(mass_kg),
+        size_mm: Some(size_mm),
+        eaten_as: Some(eaten_as),
+        method: Some(Method::Braise),
+        heat: Some(heat),
+        liquid_l: Some(1.5),
+        ..Default::default()
+    }
+}
+
+fn run(request: &ForecastRequest) -> Forecast {
+    forecast(request).unwrap()
+}
+
+struct Row {
+    name: &'static str,
+    request: ForecastRequest,
+    window_h: (f64, f64),
+    reference_h: f64,
+}
+
+fn rows() -> Vec<Row> {
+    use EatenAs::{Fork, Slice};
+    let row = |name, request, window_h, reference_h| Row { name, request, window_h, reference_h };
+    let gentle = || hob(Simmer::Gentle);
+    vec![
+        row("chuck whole, gentle simmer, fork", piece(Cut::Chuck, 1.4, [70.0, 120.0, 160.0], Fork, gentle()), (2.5, 3.5), 3.0),
+        row("chuck cubes, gentle simmer, fork", piece(Cut::Chuck, 1.4, [40.0; 3], Fork, gentle()), (1.75, 2.5), 1.9),
+        row("short ribs, 160 °C oven, fork", piece(Cut::ShortRib, 2.0, [50.0, 60.0, 100.0], Fork, oven(160.0)), (1.75, 3.0), 1.9),
+        row("corned brisket, gentle simmer, slice", piece(Cut::CornedBrisket, 2.1, [60.0, 150.0, 220.0], Slice, gentle()), (2.5, 3.5), 2.6),
+    ]
+}
+
+#[test]
+fn braises_land_in_the_windows_of_practice() {
+    let mut table = String::from("cook | window h | reference h | one run h | P10 | P50 | P90\n");
+    for row in rows() {
+        let answer = run(&row.request);
+        let one = run(&ForecastRequest { members: Some(1), ..row.request.clone() });
+        let hours = |minutes: Option<f64>| minutes.unwrap() / 60.0;
+        let (p10, p50, p90) = (hours(answer.ready_min.p10), hours(answer.ready_min.p50), hours(answer.ready_min.p90));
+        let one = hours(one.ready_min.p50);
+        table += &format!(
+            "{} | {}–{} | {:.1} | {one:.1} | {p10:.1} | {p50:.1} | {p90:.1}\n",
+            row.name, row.window_h.0, row.window_h.1, row.reference_h
+        );
+        assert!(p10 <= row.window_h.1 && p90 >= row.window_h.0, "{}: {p10}–{p90}", row.name);
+        let middle = (row.window_h.0 * row.window_h.1).sqrt();
+        assert!((1.0 / 1.35..=1.35).contains(&(p50 / middle)), "{}: P50 {p50} against {middle}", row.name);
+        assert!((one / row.reference_h - 1.0).abs() < 0.12, "{}: {one} against {}", row.name, row.reference_h);
+    }
+    insta::assert_snapshot!(table);
+}
+
+#[test]
+fn the_same_seed_gives_the_same_answer_on_one_thread_or_two() {
+    let request = rows().remove(0).request;
+    let on = |threads| {
+        let pool = rayon::ThreadPoolBuilder::new().num_threads(threads).build().unwrap();
+        pool.install(|| run(&request))
+    };
+    assert_eq!(on(1), on(2));
+    let other = run(&ForecastRequest { seed: Some(2), ..request.clone() });
+    assert_ne!(on(1).ready_min, other.ready_min);
+}
+
+#[test]
+fn an_open_pot_in_a_hot_oven_loses_its_liquid_and_says_so() {
+    let mut request = rows().remove(0).request;
+    request.heat = Some(oven(200.0));
+    request.liquid_l = Some(0.5);
+    request.vessel = Some(serde_json::from_str(r#"{"diameter_cm": 26, "lid": "none"}"#).unwrap());
+    let answer = run(&request);
+    assert!(answer.cautions.iter().any(|caution| caution.id == "boils_dry"), "{:?}", answer.cautions);
+}
+
+#[test]
+fn bad_requests_name_the_field() {
+    let base = || ForecastRequest { cut: Some(Cut::Shin), method: Some(Method::Braise), ..Default::default() };
+    let cases: Vec<(ForecastRequest, &str)> = vec![
+        (ForecastRequest { cut: None, ..base() }, "cut"),
+        (ForecastRequest { method: None, ..base() }, "method"),
+        (ForecastRequest { method: Some(Method::Smoke), ..base() }, "method"),
+        (ForecastRequest { mass_kg: Some(-1.0), ..base() }, "mass_kg"),
+        (ForecastRequest { mass_kg: Some(f64::NAN), ..base() }, "mass_kg"),
+        (ForecastRequest { mass_kg: Some(30.0), ..base() }, "mass_kg"),
+        (ForecastRequest { size_mm: Some([0.0, 10.0, 10.0]), ..base() }, "size_mm[0]"),
+        (ForecastRequest { pieces: Some(0), ..base() }, "pieces"),
+        (ForecastRequest { start_c: Some(-18.0), ..base() }, "start_c"),
+        (ForecastRequest { members: Some(0), ..base() }, "members"),
+        (ForecastRequest { altitude_m: Some(9000.0), ..base() }, "altitude_m"),
+        (ForecastRequest { heat: Some(oven(900.0)), ..base() }, "heat.set_c"),
+        (ForecastRequest { heat: Some(Heat { bath_c: Some(80.0), ..Heat::default() }), ..base() }, "heat.bath_c"),
+    ];
+    for (request, field) in cases {
+        assert_eq!(forecast(&request).unwrap_err().field, field);
+    }
+}
+
+#[test]
+fn tender_cuts_are_answered_with_why_not() {
+    let answer = run(&ForecastRequest { cut: Some(Cut::RibEye), method: Some(Method::Braise), ..Default::default() });
+    assert!(!answer.suitable && answer.why.contains("collagen") && answer.ready_min.p50.is_none());
+}
+
+fn ready(request: &ForecastRequest) -> f64 {
+    run(&ForecastRequest { members: Some(1), ..request.clone() }).ready_min.p50.unwrap_or(f64::INFINITY)
+}
+
+proptest! {
+    #![proptest_config(ProptestConfig::with_cases(24))]
+
+    #[test]
+    fn hotter_thinner_and_lower_is_never_slower(
+        set_c in 95.0..180.0f64, more in 1.0..40.0f64, thickness in 30.0..90.0f64, altitude in 0.0..3000.0f64,
+        softer in 0usize..4,
+    ) {
+        let base = ForecastRequest {
+            thickness_mm: Some(thickness), altitude_m: Some(altitude),
+            ..piece(Cut::Chuck, 1.4, [1.0; 3], EatenAs::Fork, oven(set_c))
+        };
+        // Plenty of liquid: a hotter oven also boils more away, and meat left dry heats more slowly.
+        let base = ForecastRequest { size_mm: None, liquid_l: Some(5.0), vessel: Some(serde_json::from_str(r#"{"diameter_cm": 30, "height_cm": 18}"#).unwrap()), ..base };
+        let time = ready(&base);
+        let hotter = ready(&ForecastRequest { heat: Some(oven(set_c + more)), ..base.clone() });
+        let thinner = ready(&ForecastRequest { thickness_mm: Some(thickness * 0.8), ..base.clone() });
+        let lower = ready(&ForecastRequest { altitude_m: Some(altitude * 0.5), ..base.clone() });
+        prop_assert!(hotter <= time + 0.5 && thinner <= time + 0.5 && lower <= time + 0.5, "{time}: {hotter}, {thinner}, {lower}");
+        let [less, more] = [EatenAs::ALL[softer], EatenAs::ALL[softer + 1]];
+        let as_eaten = |eaten_as| ready(&ForecastRequest { eaten_as: Some(eaten_as), ..base.clone() });
+        prop_assert!(as_eaten(less) <= as_eaten(more));
+    }
+
+    #[test]
+    fn water_is_conserved(set_c in 90.0..220.0f64, litres in 0.3..3.0f64) {
+        let request = ForecastRequest { liquid_l: Some(litres), members: Some(1), ..piece(Cut::Shin, 1.4, [70.0, 110.0, 170.0], EatenAs::Fork, oven(set_c)) };
+        let answer = run(&request);
+        let last = answer.curve.last().unwrap();
+        prop_assert!(last.liquid_l >= 0.0 && last.liquid_l <= litres + 0.43 * 1.4 + 0.1);
+        for pair in answer.curve.windows(2) {
+            prop_assert!(pair[1].tender_h >= pair[0].tender_h);
+            prop_assert!(pair[1].medium_c <= 100.0 + 1e-6);
+        }
+    }
+}
