@@ -1,0 +1,72 @@
+//! The kitchen: what stands in it and how its cook likes figures shown.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use crate::error::{Result, in_range};
+use crate::heat::pot::{Lid, Vessel};
+
+/// How quantities are shown; everything is kept in SI.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Units {
+    /// kg, L, mm, °C.
+    #[default]
+    Metric,
+    /// lb, qt, in, °F.
+    Us,
+}
+
+/// One kitchen.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields, default)]
+pub struct Kitchen {
+    /// Its name.
+    pub name: String,
+    /// IANA time zone.
+    pub zone: String,
+    /// Above the sea, m.
+    pub altitude_m: f64,
+    /// How quantities are shown.
+    pub units: Units,
+    /// The chance of being ready that a plan is made for, 0.5–0.99.
+    pub certainty: f64,
+    /// The pot a plan starts from.
+    pub pot: Vessel,
+    /// The frying pan, cm across.
+    pub pan_cm: f64,
+    /// The strongest burner, W.
+    pub hob_w: f64,
+}
+
+impl Default for Kitchen {
+    fn default() -> Self {
+        Self {
+            name: "My kitchen".into(),
+            zone: "UTC".into(),
+            altitude_m: 0.0,
+            units: Units::Metric,
+            certainty: 0.9,
+            pot: Vessel { diameter_cm: Some(26.0), height_cm: Some(13.0), ..Vessel::default() },
+            pan_cm: 28.0,
+            hob_w: 1800.0,
+        }
+    }
+}
+
+impl Kitchen {
+    /// Checks every field.
+    ///
+    /// # Errors
+    /// Names the field that can't be used.
+    pub fn check(&self) -> Result<()> {
+        crate::plan::check_text("name", &self.name, 80)?;
+        crate::clock::zone("zone", &self.zone)?;
+        in_range("altitude_m", self.altitude_m, -430.0, 6000.0, "m")?;
+        in_range("certainty", self.certainty, 0.5, 0.99, "")?;
+        in_range("pan_cm", self.pan_cm, 12.0, 80.0, "cm")?;
+        in_range("hob_w", self.hob_w, 200.0, 20_000.0, "W")?;
+        self.pot.resolve(Lid::Tight).map_err(|error| error.within("pot"))?;
+        Ok(())
+    }
+}

@@ -8,6 +8,7 @@
 //! Nothing in here does I/O, reads a clock or knows an interface: `now`, seeds and time
 //! zones are arguments, and the same input gives the same output on any number of threads.
 
+pub mod clock;
 pub mod cook;
 pub mod cuts;
 pub mod error;
@@ -18,6 +19,7 @@ pub mod juices;
 pub mod kitchen;
 pub mod liquid;
 pub mod matching;
+pub mod plan;
 pub mod prepare;
 pub mod safety;
 pub mod sheet;

@@ -9,7 +9,9 @@ mod run;
 mod stats;
 mod words;
 
-pub use answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, Quantiles, Thumb, forecast};
+pub use answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, Quantiles, Thumb, describe, forecast};
 pub use evidence::{Evidence, Update, Weighted, update};
 pub use request::{Case, ForecastRequest, Heat, HeatSource, Method, PotHeat, Release, Settings, Wrap};
+pub use run::come_up_s;
 pub use stats::{chance, quantile};
+pub use words::span;

@@ -381,6 +381,9 @@ impl ForecastRequest {
         for (name, side) in ["size_mm[0]", "size_mm[1]", "size_mm[2]"].iter().zip(self.size_mm.unwrap_or([50.0; 3])) {
             in_range(name, side, 5.0, 1200.0, "mm")?;
         }
+        if let Some(pieces) = self.pieces {
+            in_range("pieces", f64::from(pieces), 1.0, 500.0, "")?;
+        }
         let usual_pieces = |mass: f64| match self.size_mm {
             Some([a, b, c]) => (mass / (a * b * c * 1e-9 * DENSITY)).round().clamp(1.0, 500.0) as u32,
             None if method == Method::Stew => (mass / 0.065).ceil().clamp(1.0, 500.0) as u32,
@@ -394,7 +397,6 @@ impl ForecastRequest {
         let mass_kg = fill.or("mass_kg", self.mass_kg, default_mass, "a usual piece", |v| format!("{v:.2} kg"));
         in_range("mass_kg", mass_kg, 0.05, 40.0, "kg")?;
         let pieces = fill.or("pieces", self.pieces, usual_pieces(mass_kg), "as it usually comes", |v| v.to_string());
-        in_range("pieces", f64::from(pieces), 1.0, 500.0, "")?;
         let piece_m3 = mass_kg / f64::from(pieces) / DENSITY;
         let [middle, long] = if method == Method::Stew && self.pieces.is_none() { [1.0, 1.0] } else { facts.aspect };
         let usual_l1 = (piece_m3 / (middle * long)).cbrt();

@@ -1,0 +1,211 @@
+//! The cook sheet: one dish worked back from the bell.
+
+mod durations;
+mod remedies;
+mod tasks;
+
+use jiff::Timestamp;
+use jiff::tz::TimeZone;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use crate::clock::{minutes_between, plus_minutes, zone};
+use crate::error::Result;
+use crate::forecast::{Case, Evidence, Update, Weighted, chance, quantile, span, update};
+use crate::kitchen::Kitchen;
+use crate::plan::Plan;
+use crate::safety::Caution;
+
+pub use durations::Durations;
+pub use remedies::Remedy;
+pub use tasks::{Lane, Task, TaskKind, Window, lay};
+
+/// When a dish is tender, as instants.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Ready {
+    /// The dish.
+    pub dish: String,
+    /// One cook in ten is tender by then.
+    pub p10: Option<Timestamp>,
+    /// Half are.
+    pub p50: Option<Timestamp>,
+    /// Nine in ten are.
+    pub p90: Option<Timestamp>,
+    /// P(tender when it has to be lifted for the bell).
+    pub chance: f64,
+}
+
+/// Tasks that can't be kept as they are, in words.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Conflict {
+    /// The tasks it concerns.
+    pub tasks: Vec<String>,
+    /// What is wrong and what would help.
+    pub text: String,
+}
+
+/// The whole sheet.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Sheet {
+    /// Everything to do, in time order.
+    pub tasks: Vec<Task>,
+    /// When each dish is tender.
+    pub ready: Vec<Ready>,
+    /// When each goes too far if the heat simply stays on.
+    pub too_far: Vec<Ready>,
+    /// Minutes the plates come after the bell, at the certainty asked for; 0 when it is met.
+    pub late_min: f64,
+    /// What can't be kept.
+    pub conflicts: Vec<Conflict>,
+    /// The first thing to do.
+    pub start_at: Timestamp,
+    /// The meat meets the heat.
+    pub met_heat_at: Timestamp,
+    /// The meat is lifted and the finishing begins.
+    pub lift_at: Timestamp,
+    /// Plates on the table: the bell, or later by `late_min`.
+    pub serve_at: Timestamp,
+    /// The bell asked for.
+    pub bell: Timestamp,
+    /// The chance it was made for.
+    pub certainty: f64,
+    /// Minutes from lifting to plates.
+    pub finishing_min: f64,
+    /// What would meet the bell, when this does not.
+    pub remedies: Vec<Remedy>,
+    /// Cautions for the whole cook.
+    pub cautions: Vec<Caution>,
+    /// One plain sentence.
+    pub why: String,
+}
+
+/// A plan with everything worked out that its sheet needs.
+pub struct Worked {
+    /// The meat in its pot.
+    pub case: Case,
+    /// The ensemble, reweighted by what was found.
+    pub update: Update,
+    /// The lengths of the tasks.
+    pub durations: Durations,
+    /// The kitchen's zone: some tasks keep away from the night.
+    pub zone: TimeZone,
+}
+
+impl Worked {
+    /// Forecasts a plan, with what a cook has found so far (times from the meat meeting the heat).
+    ///
+    /// # Errors
+    /// Names the plan's field that can't be used.
+    pub fn new(plan: &Plan, kitchen: &Kitchen, evidence: &[Evidence]) -> Result<Self> {
+        let case = plan.resolve(kitchen)?;
+        let update = update(&case, evidence);
+        let durations = Durations::of(plan, kitchen, &case, &update.ensemble);
+        Ok(Self { case, update, durations, zone: zone("zone", &kitchen.zone)? })
+    }
+
+    /// The ensemble.
+    pub fn ensemble(&self) -> &Weighted {
+        &self.update.ensemble
+    }
+
+    /// Minutes from the meat meeting the heat by which a share of cooks are tender.
+    pub fn ready_min(&self, p: f64) -> Option<f64> {
+        quantile(&self.ensemble().ready_s, &self.ensemble().weights, p).map(|s| s / 60.0)
+    }
+
+    /// P(tender within some minutes of meeting the heat).
+    pub fn chance_within(&self, minutes: f64) -> f64 {
+        chance(&self.ensemble().weights, |i| self.ensemble().ready_s[i] <= minutes * 60.0)
+    }
+
+    /// When the dish is tender if the meat met the heat at `from`, and when it goes too far.
+    pub fn bands(&self, dish: &str, from: Timestamp, lift_at: Timestamp) -> (Ready, Ready) {
+        let ensemble = self.ensemble();
+        let band = |values: &[f64], chance| {
+            let at = |p| quantile(values, &ensemble.weights, p).map(|s| plus_minutes(from, s / 60.0));
+            Ready { dish: dish.to_owned(), p10: at(0.1), p50: at(0.5), p90: at(0.9), chance }
+        };
+        let held_s = minutes_between(from, lift_at) * 60.0;
+        let ready = chance(&ensemble.weights, |i| ensemble.ready_s[i] <= held_s);
+        let gone = chance(&ensemble.weights, |i| ensemble.too_far_s[i] <= held_s);
+        (band(&ensemble.ready_s, ready), band(&ensemble.too_far_s, gone))
+    }
+}
+
+/// Works a plan back from its bell.
+///
+/// The bell less the finishing is no earlier than the ready-time at the plan's certainty; meat
+/// that is tender sooner goes to a hold. When `now` is too late for that, the sheet starts at
+/// once, says how late it will be, and what would meet the bell.
+///
+/// # Errors
+/// Names the plan's field that can't be used.
+pub fn work_back(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Sheet> {
+    let worked = Worked::new(plan, kitchen, &[])?;
+    let certainty = plan.certainty(kitchen);
+    let durations = &worked.durations;
+    let ready_min = worked.ready_min(certainty).ok_or_else(|| {
+        crate::Error::new("forecast", "this heat", "it is not tender within three days; choose a hotter way")
+    })?;
+    let finishing = durations.finishing_min();
+    let wanted_lift = plus_minutes(plan.bell, -finishing);
+    let ideal = floor_minutes(plus_minutes(wanted_lift, -ready_min), 5);
+    let earliest = ceil_minutes(plus_minutes(now, durations.lead_min()), 5);
+    let met_heat_at = ideal.max(earliest);
+    let lift_at = wanted_lift.max(plus_minutes(met_heat_at, ready_min));
+    let serve_at = plus_minutes(lift_at, finishing);
+    let late_min = minutes_between(plan.bell, serve_at).max(0.0).ceil();
+    let (ready, too_far) = worked.bands(&plan.name, met_heat_at, lift_at);
+    let tasks = lay(plan, &worked, met_heat_at, lift_at, Some(now));
+    let mut conflicts = Vec::new();
+    let remedies = if late_min > 0.0 {
+        conflicts.push(Conflict {
+            tasks: vec!["braise".into(), "serve".into()],
+            text: format!(
+                "Starting now, it is tender in time with {:.0} %; at {:.0} % certainty plates are {} late.",
+                100.0 * worked.chance_within(minutes_between(met_heat_at, wanted_lift)),
+                100.0 * certainty,
+                span(late_min),
+            ),
+        });
+        remedies::remedies(plan, kitchen, now)
+    } else {
+        Vec::new()
+    };
+    let why = format!(
+        "{:.0} in 100 such pieces are tender {} after meeting the heat; the finishing takes {}. It goes on so that there is \
+         time for a slow one, and a quick one waits hot.",
+        100.0 * certainty,
+        span(ready_min),
+        span(finishing),
+    );
+    let mut cautions = vec![crate::safety::cooling()];
+    cautions.extend(durations.cautions.clone());
+    Ok(Sheet {
+        start_at: tasks.iter().map(|task| task.start).min().unwrap_or(met_heat_at),
+        tasks,
+        ready: vec![ready],
+        too_far: vec![too_far],
+        late_min,
+        conflicts,
+        met_heat_at,
+        lift_at,
+        serve_at,
+        bell: plan.bell,
+        certainty,
+        finishing_min: finishing,
+        remedies,
+        cautions,
+        why,
+    })
+}
+
+fn floor_minutes(instant: Timestamp, step: i64) -> Timestamp {
+    let seconds = instant.as_second().div_euclid(step * 60) * step * 60;
+    Timestamp::from_second(seconds).unwrap_or(instant)
+}
+
+fn ceil_minutes(instant: Timestamp, step: i64) -> Timestamp {
+    let floor = floor_minutes(instant, step);
+    if floor == instant { floor } else { plus_minutes(floor, step as f64) }
+}

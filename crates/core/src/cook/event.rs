@@ -1,0 +1,195 @@
+//! What can happen in a cook, and which of it stands after the undos.
+
+use std::collections::HashSet;
+
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::error::{Result, in_range};
+use crate::forecast::Evidence;
+use crate::plan::check_text;
+use crate::tender::Check;
+
+/// How a cook ended, in the cook's own judgement.
+#[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields, default)]
+pub struct Outcome {
+    /// How it ate.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub ate_as: Option<Check>,
+    /// Cooked and edible, kg.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub cooked_kg: Option<f64>,
+    /// Liquid left, L.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub liquid_left_l: Option<f64>,
+    /// What to change next time.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub change: Option<String>,
+}
+
+/// Something that happened.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(tag = "kind", rename_all = "snake_case", deny_unknown_fields)]
+pub enum Happened {
+    /// The meat went into the hot liquid: the clock starts.
+    MetHeat {},
+    /// A task was done.
+    TaskDone {
+        /// The task's id on the sheet.
+        task: String,
+    },
+    /// A thermometer in the middle.
+    CoreReading {
+        /// What it read, °C.
+        celsius: f64,
+    },
+    /// A fork or probe.
+    Check {
+        /// What was found.
+        found: Check,
+    },
+    /// Liquid was added.
+    LiquidAdded {
+        /// How much, L.
+        litres: f64,
+    },
+    /// A note.
+    Note {
+        /// Its words.
+        text: String,
+    },
+    /// The cook is over.
+    Closed {
+        /// How it went.
+        #[serde(default)]
+        outcome: Outcome,
+    },
+    /// An earlier event is taken back.
+    Undone {
+        /// Which.
+        event: Uuid,
+    },
+}
+
+/// An event with its client-made id and its instant.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Event {
+    /// Made by whoever saw it happen; the same id again changes nothing.
+    pub id: Uuid,
+    /// When.
+    pub at: Timestamp,
+    /// What.
+    pub happened: Happened,
+}
+
+impl Event {
+    /// Checks what a cook typed.
+    ///
+    /// # Errors
+    /// Names the field that can't be used.
+    pub fn check(&self) -> Result<()> {
+        match &self.happened {
+            Happened::CoreReading { celsius } => in_range("celsius", *celsius, -40.0, 400.0, "°C").map(drop),
+            Happened::LiquidAdded { litres } => in_range("litres", *litres, 0.01, 60.0, "L").map(drop),
+            Happened::Note { text } => check_text("text", text, 500),
+            Happened::TaskDone { task } => check_text("task", task, 80),
+            Happened::Closed { outcome } => {
+                if let Some(kg) = outcome.cooked_kg {
+                    in_range("outcome.cooked_kg", kg, 0.0, 60.0, "kg")?;
+                }
+                if let Some(litres) = outcome.liquid_left_l {
+                    in_range("outcome.liquid_left_l", litres, 0.0, 60.0, "L")?;
+                }
+                outcome.change.as_ref().map_or(Ok(()), |text| check_text("outcome.change", text, 500))
+            }
+            Happened::MetHeat {} | Happened::Check { .. } | Happened::Undone { .. } => Ok(()),
+        }
+    }
+}
+
+/// The events that stand: those not taken back, an undo itself being one that can be.
+pub struct Standing<'a> {
+    events: Vec<&'a Event>,
+    undone: HashSet<Uuid>,
+}
+
+impl<'a> Standing<'a> {
+    /// Folds the undos, last first.
+    pub fn of(events: &'a [Event]) -> Self {
+        let mut undone = HashSet::new();
+        for event in events.iter().rev() {
+            if let Happened::Undone { event: target } = event.happened
+                && !undone.contains(&event.id)
+            {
+                undone.insert(target);
+            }
+        }
+        Self { events: events.iter().filter(|event| !undone.contains(&event.id)).collect(), undone }
+    }
+
+    /// Whether an event was taken back.
+    pub fn is_undone(&self, id: Uuid) -> bool {
+        self.undone.contains(&id)
+    }
+
+    /// When the meat met the heat, by the first such event.
+    pub fn met_heat(&self) -> Option<Timestamp> {
+        self.events.iter().find(|event| event.happened == Happened::MetHeat {}).map(|event| event.at)
+    }
+
+    /// When a task was done.
+    pub fn done(&self, task: &str) -> Option<Timestamp> {
+        self.events
+            .iter()
+            .find(|event| matches!(&event.happened, Happened::TaskDone { task: done } if done == task))
+            .map(|event| event.at)
+    }
+
+    /// Tenderness checks, in the order they were logged.
+    pub fn checks(&self) -> impl Iterator<Item = (Timestamp, Check)> + '_ {
+        self.events.iter().filter_map(|event| match event.happened {
+            Happened::Check { found } => Some((event.at, found)),
+            _ => None,
+        })
+    }
+
+    /// How it ended, if it did.
+    pub fn closed(&self) -> Option<(Timestamp, &'a Outcome)> {
+        self.events.iter().find_map(|event| match &event.happened {
+            Happened::Closed { outcome } => Some((event.at, outcome)),
+            _ => None,
+        })
+    }
+
+    /// Litres added so far.
+    pub fn liquid_added(&self) -> f64 {
+        self.events
+            .iter()
+            .map(|event| match event.happened {
+                Happened::LiquidAdded { litres } => litres,
+                _ => 0.0,
+            })
+            .sum()
+    }
+
+    /// Readings and checks as evidence, counted from the meat meeting the heat and before it was lifted.
+    pub fn evidence(&self) -> Vec<Evidence> {
+        let Some(met_heat) = self.met_heat() else { return Vec::new() };
+        let lifted = self.done("lift").unwrap_or(Timestamp::MAX);
+        self.events
+            .iter()
+            .filter(|event| event.at >= met_heat && event.at <= lifted)
+            .filter_map(|event| {
+                let at_s = event.at.duration_since(met_heat).as_secs_f64();
+                match event.happened {
+                    Happened::CoreReading { celsius } => Some(Evidence::Reading { at_s, celsius }),
+                    Happened::Check { found } => Some(Evidence::Check { at_s, found }),
+                    _ => None,
+                }
+            })
+            .collect()
+    }
+}

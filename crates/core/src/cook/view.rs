@@ -1,0 +1,308 @@
+//! What a cook sees: now, next and later, the band, and what was predicted.
+
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::event::{Event, Outcome, Standing};
+use crate::clock::{minutes_between, plus_minutes};
+use crate::error::Result;
+use crate::forecast::span;
+use crate::kitchen::Kitchen;
+use crate::plan::Plan;
+use crate::sheet::{Ready, Task, TaskKind, Worked, lay, work_back};
+use crate::tender::EatenAs;
+
+/// A logged check this long before a planned look counts as that look, min.
+const CHECK_COUNTS_MIN: f64 = 15.0;
+
+/// How far a cook has come.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Status {
+    /// The meat has not met the heat.
+    Before,
+    /// Over the heat.
+    UnderWay,
+    /// Tender, held or being finished.
+    Tender,
+    /// Over.
+    Closed,
+}
+
+/// What has become of a task.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum TaskState {
+    /// Still to do.
+    Todo,
+    /// Done.
+    Done,
+    /// The work went past it.
+    Passed,
+}
+
+/// A task with its state.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct CookTask {
+    /// The task.
+    pub task: Task,
+    /// What has become of it.
+    pub state: TaskState,
+    /// When it was done.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub done_at: Option<Timestamp>,
+}
+
+/// Ready and too far, as instants.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Band {
+    /// Tender.
+    pub ready: Ready,
+    /// Gone too far.
+    pub too_far: Ready,
+}
+
+/// A line of what happened.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct LogLine {
+    /// The event.
+    pub event: Event,
+    /// Taken back.
+    pub undone: bool,
+}
+
+/// What was foretold against what came.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Prediction {
+    /// Minutes foretold at the start: P10, P50, P90.
+    pub foretold_min: [Option<f64>; 3],
+    /// Minutes it took, if it became tender.
+    pub took_min: Option<f64>,
+    /// Share of simulated cooks that were quicker.
+    pub quicker: Option<f64>,
+    /// In words.
+    pub words: String,
+}
+
+/// A cook as it stands.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct CookView {
+    /// How far it has come.
+    pub status: Status,
+    /// The clock's start.
+    pub met_heat_at: Option<Timestamp>,
+    /// When the sheet has the meat meet the heat.
+    pub planned_met_heat_at: Timestamp,
+    /// Every task with its state, in time order.
+    pub tasks: Vec<CookTask>,
+    /// What to do now.
+    pub now_task: Option<String>,
+    /// What comes next for the hands.
+    pub next_task: Option<String>,
+    /// The band after everything found so far.
+    pub band: Band,
+    /// The band before any of it.
+    pub foretold: Band,
+    /// Tender, by the first check that said so or the lifting.
+    pub tender_at: Option<Timestamp>,
+    /// Planned lifting.
+    pub lift_at: Timestamp,
+    /// Plates on the table.
+    pub serve_at: Timestamp,
+    /// Minutes after the bell.
+    pub late_min: f64,
+    /// Findings the band rests on.
+    pub findings: usize,
+    /// Simulated cooks that still carry weight.
+    pub effective: f64,
+    /// A finding that almost no simulated cook foretold.
+    pub surprising: bool,
+    /// One sentence on where it stands and what would tell most.
+    pub words: String,
+    /// Liquid, fat, salt and gelatin expected when tender: L, L, g, g.
+    pub pot: PotNow,
+    /// What happened, latest last.
+    pub log: Vec<LogLine>,
+    /// How it ended.
+    pub outcome: Option<Outcome>,
+    /// What was foretold against what came, once it is tender.
+    pub prediction: Prediction,
+}
+
+/// What stands in the pot at the end, for the finishing.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct PotNow {
+    /// Liquid without its fat, with what was added, L.
+    pub liquid_l: f64,
+    /// Fat, L.
+    pub fat_l: f64,
+    /// Salt in the liquid, g.
+    pub salt_g: f64,
+    /// Gelatin in the liquid, g.
+    pub gelatin_g: f64,
+}
+
+/// Folds a plan and what happened into what is so at `now`.
+///
+/// # Errors
+/// Names the plan's field that can't be used; a plan that was stored has none.
+pub fn view(plan: &Plan, kitchen: &Kitchen, opened_at: Timestamp, events: &[Event], now: Timestamp) -> Result<CookView> {
+    let standing = Standing::of(events);
+    let evidence = standing.evidence();
+    let before = Worked::new(plan, kitchen, &[])?;
+    let worked = if evidence.is_empty() { None } else { Some(Worked::new(plan, kitchen, &evidence)?) };
+    let worked = worked.as_ref().unwrap_or(&before);
+    let planned = work_back(plan, kitchen, opened_at)?;
+
+    let met_heat = standing.met_heat();
+    let closed = standing.closed();
+    let from = met_heat.unwrap_or_else(|| planned.met_heat_at.max(if closed.is_some() { planned.met_heat_at } else { now }));
+    let tender_at = met_heat.and_then(|_| tender_at(&standing, worked.case.eaten_as));
+    let finishing = worked.durations.finishing_min();
+    let wanted_lift = plus_minutes(plan.bell, -finishing);
+    let lift_at = match (standing.done("lift"), tender_at) {
+        (Some(lifted), _) => lifted,
+        (None, Some(tender)) => wanted_lift.max(tender),
+        (None, None) => {
+            let half = worked.ready_min(0.5).map_or(wanted_lift, |m| plus_minutes(from, m));
+            let waiting = if met_heat.is_some() && closed.is_none() { now } else { half };
+            wanted_lift.max(half).max(waiting)
+        }
+    };
+    let serve_at = plus_minutes(lift_at, finishing);
+    let (ready, too_far) = worked.bands(&plan.name, from, lift_at);
+    let (foretold_ready, foretold_too_far) = before.bands(&plan.name, from, wanted_lift.max(from));
+
+    let not_before = if met_heat.is_none() { Some(opened_at) } else { None };
+    let tasks = states(lay(plan, worked, from, lift_at, not_before), &standing);
+    let (now_task, next_task) = if closed.is_some() { (None, None) } else { now_and_next(&tasks, now) };
+    let status = match (closed, met_heat, tender_at) {
+        (Some(_), _, _) => Status::Closed,
+        (None, None, _) => Status::Before,
+        (None, Some(_), None) => Status::UnderWay,
+        (None, Some(_), Some(_)) => Status::Tender,
+    };
+    let prediction = prediction(&before, met_heat, tender_at);
+    let durations = &worked.durations;
+    Ok(CookView {
+        status,
+        met_heat_at: met_heat,
+        planned_met_heat_at: planned.met_heat_at,
+        now_task,
+        next_task,
+        words: words(status, worked, &ready, plan.bell, serve_at, &prediction),
+        band: Band { ready, too_far },
+        foretold: Band { ready: foretold_ready, too_far: foretold_too_far },
+        tender_at,
+        lift_at,
+        serve_at,
+        late_min: minutes_between(plan.bell, serve_at).max(0.0).ceil(),
+        findings: evidence.len(),
+        effective: worked.update.effective,
+        surprising: worked.update.surprising,
+        pot: PotNow {
+            liquid_l: durations.liquid_left_l + standing.liquid_added(),
+            fat_l: durations.fat_l,
+            salt_g: durations.liquid_salt_g,
+            gelatin_g: durations.gelatin_g,
+        },
+        log: events.iter().map(|event| LogLine { undone: standing.is_undone(event.id), event: event.clone() }).collect(),
+        outcome: closed.map(|(_, outcome)| outcome.clone()),
+        prediction,
+        tasks,
+    })
+}
+
+/// The first check that was soft enough, or the lifting.
+fn tender_at(standing: &Standing, eaten_as: EatenAs) -> Option<Timestamp> {
+    let checked = standing.checks().filter(|(_, found)| found.bounds().0 >= eaten_as.enough() - 1e-9).map(|(at, _)| at).min();
+    checked.or_else(|| standing.done("lift"))
+}
+
+/// Marks what is done, and what the work has gone past.
+fn states(tasks: Vec<Task>, standing: &Standing) -> Vec<CookTask> {
+    let done_at = |task: &Task| match task.kind {
+        TaskKind::Simmer => standing.met_heat().or_else(|| standing.done(&task.id)),
+        TaskKind::Check => standing
+            .done(&task.id)
+            .or_else(|| standing.checks().map(|(at, _)| at).find(|at| task.start <= plus_minutes(*at, CHECK_COUNTS_MIN))),
+        _ => standing.done(&task.id),
+    };
+    // The furthest kind of work done; looks and rests are beside the line of work.
+    let furthest = tasks
+        .iter()
+        .filter(|task| !matches!(task.kind, TaskKind::Check | TaskKind::Rest | TaskKind::Preheat) && done_at(task).is_some())
+        .map(|task| task.kind)
+        .max();
+    tasks
+        .into_iter()
+        .map(|task| {
+            let done_at = done_at(&task);
+            let passed = furthest.is_some_and(|furthest| task.kind < furthest);
+            let state = match (done_at, passed) {
+                (Some(_), _) => TaskState::Done,
+                (None, true) => TaskState::Passed,
+                (None, false) => TaskState::Todo,
+            };
+            CookTask { task, state, done_at }
+        })
+        .collect()
+}
+
+/// The task in hand and the next one for the hands.
+fn now_and_next(tasks: &[CookTask], now: Timestamp) -> (Option<String>, Option<String>) {
+    let todo = || tasks.iter().filter(|task| task.state == TaskState::Todo);
+    let hands = || todo().filter(|task| task.task.hands_on);
+    let due = hands().find(|task| task.task.start <= now);
+    let running = || todo().find(|task| !task.task.hands_on && task.task.start <= now && now < task.task.end);
+    let in_hand = due.or_else(running).or_else(|| hands().next());
+    let next = hands().find(|task| in_hand.is_none_or(|in_hand| in_hand.task.id != task.task.id));
+    let id = |task: &CookTask| task.task.id.clone();
+    (in_hand.map(id), next.map(id))
+}
+
+fn prediction(before: &Worked, met_heat: Option<Timestamp>, tender_at: Option<Timestamp>) -> Prediction {
+    let foretold_min = [before.ready_min(0.1), before.ready_min(0.5), before.ready_min(0.9)];
+    let took_min = met_heat.zip(tender_at).map(|(from, to)| minutes_between(from, to));
+    let quicker = took_min.map(|took| before.chance_within(took));
+    let words = match (took_min, foretold_min) {
+        (Some(took), [Some(p10), Some(p50), Some(p90)]) => {
+            let apart = span((took - p50).abs());
+            let place = match took {
+                took if (took - p50).abs() < 7.5 => "right at the middle of the band".to_owned(),
+                took if took < p10 => format!("{apart} before the middle, sooner than the band"),
+                took if took > p90 => format!("{apart} after the middle, later than the band"),
+                took if took < p50 => format!("{apart} before the middle, inside the band"),
+                _ => format!("{apart} after the middle, inside the band"),
+            };
+            format!("Tender after {}: {place}.", span(took))
+        }
+        (None, [_, Some(p50), _]) => format!("Half of such pieces are tender by {}.", span(p50)),
+        _ => "There was no time foretold to compare with.".to_owned(),
+    };
+    Prediction { foretold_min, took_min, quicker, words }
+}
+
+fn words(status: Status, worked: &Worked, ready: &Ready, bell: Timestamp, serve_at: Timestamp, prediction: &Prediction) -> String {
+    match status {
+        Status::Closed => prediction.words.clone(),
+        Status::Tender => "Tender. Keep it hot and covered until it is lifted for the bell.".into(),
+        Status::Before => "The clock starts when the meat goes into the hot liquid.".into(),
+        Status::UnderWay => {
+            if worked.update.surprising {
+                return "The last finding surprised every simulated cook: check the probe's tip is in the middle, or fork it.".into();
+            }
+            let late = minutes_between(bell, serve_at);
+            if late > 5.0 {
+                return format!("Half of such pieces would put plates {} after the bell or later. A fork check tells most now.", span(late));
+            }
+            let sure = (ready.chance * 100.0).round();
+            if sure >= 97.0 {
+                format!("{sure:.0} in 100 such pieces are tender in time. Look when the sheet says so; nothing else to do.")
+            } else {
+                format!("{sure:.0} in 100 such pieces are tender in time. A fork check narrows that most; a reading in the middle helps early on.")
+            }
+        }
+    }
+}

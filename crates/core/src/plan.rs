@@ -1,0 +1,105 @@
+//! A plan: one dish, its meat and way, and the bell.
+
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use crate::cuts::Cut;
+use crate::error::{Error, Result, in_range};
+use crate::finish::{Target, Thickener};
+use crate::forecast::{Case, ForecastRequest};
+use crate::kitchen::Kitchen;
+use crate::prepare::Sear;
+
+/// What is done before the heat.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields, default)]
+pub struct Prepare {
+    /// Salted this long ahead, h; 0 salts at the pan.
+    pub salt_h: f64,
+    /// Salt, % of the trimmed raw mass.
+    pub salt_pct: f64,
+    /// How hard it is browned.
+    pub sear: Sear,
+}
+
+impl Default for Prepare {
+    fn default() -> Self {
+        Self { salt_h: 12.0, salt_pct: 1.25, sear: Sear::Hard }
+    }
+}
+
+/// One dish with its bell.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct Plan {
+    /// What the dish is called.
+    pub name: String,
+    /// How many eat.
+    #[serde(default = "four")]
+    pub people: u32,
+    /// Plates on the table.
+    pub bell: Timestamp,
+    /// The chance of being ready that it is made for; the kitchen's own where not given.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub certainty: Option<f64>,
+    /// The meat and its way.
+    pub forecast: ForecastRequest,
+    /// What is done before the heat.
+    #[serde(default)]
+    pub prepare: Prepare,
+    /// What the liquid becomes.
+    #[serde(default)]
+    pub target: Target,
+    /// What thickens it.
+    #[serde(default)]
+    pub thickener: Thickener,
+}
+
+fn four() -> u32 {
+    4
+}
+
+/// Text that a cook typed: not empty, not endless.
+///
+/// # Errors
+/// Names the field and how long it may be.
+pub fn check_text(field: &str, text: &str, most: usize) -> Result<()> {
+    let length = text.chars().count();
+    if text.trim().is_empty() || length > most {
+        let given = if length > 40 { format!("{length} characters") } else { format!("{text:?}") };
+        return Err(Error::new(field, given, format!("it must be 1 to {most} characters")));
+    }
+    Ok(())
+}
+
+impl Plan {
+    /// Checks the plan and resolves its meat in this kitchen.
+    ///
+    /// # Errors
+    /// Names the field that can't be used; a tender cut is refused here.
+    pub fn resolve(&self, kitchen: &Kitchen) -> Result<Case> {
+        check_text("name", &self.name, 80)?;
+        in_range("people", f64::from(self.people), 1.0, 200.0, "")?;
+        in_range("certainty", self.certainty(kitchen), 0.5, 0.99, "")?;
+        in_range("prepare.salt_h", self.prepare.salt_h, 0.0, 72.0, "h")?;
+        in_range("prepare.salt_pct", self.prepare.salt_pct, 0.0, 5.0, "%")?;
+        if let Some(why) = self.forecast.cut.and_then(Cut::refusal) {
+            return Err(Error::new("forecast.cut", self.forecast.cut.map(Cut::key).unwrap_or_default(), why));
+        }
+        self.request(kitchen).resolve().map_err(|error| error.within("forecast"))
+    }
+
+    /// The forecast's request with the kitchen's altitude and pot where the plan names none.
+    pub fn request(&self, kitchen: &Kitchen) -> ForecastRequest {
+        let mut request = self.forecast.clone();
+        request.altitude_m.get_or_insert(kitchen.altitude_m);
+        request.vessel.get_or_insert_with(|| kitchen.pot.clone());
+        request
+    }
+
+    /// The chance of being ready that this plan is made for.
+    pub fn certainty(&self, kitchen: &Kitchen) -> f64 {
+        self.certainty.unwrap_or(kitchen.certainty)
+    }
+}

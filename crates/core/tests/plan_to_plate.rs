@@ -1,0 +1,205 @@
+//! From a plan to plates: the sheet worked back from the bell, and the cook folded from what happened.
+
+use ergastic_core::clock::{minutes_between, plus_minutes};
+use ergastic_core::cook::{CookView, Event, Happened, Outcome, Status, TaskState, view};
+use ergastic_core::cuts::Cut;
+use ergastic_core::forecast::{ForecastRequest, Heat, HeatSource, Method};
+use ergastic_core::kitchen::Kitchen;
+use ergastic_core::matching::{MatchRequest, Verdict, match_ways};
+use ergastic_core::plan::Plan;
+use ergastic_core::sheet::{Sheet, Task, work_back};
+use ergastic_core::tender::{Check, EatenAs};
+use jiff::Timestamp;
+use jiff::tz::TimeZone;
+use proptest::prelude::*;
+use uuid::Uuid;
+
+fn at(text: &str) -> Timestamp {
+    text.parse().unwrap()
+}
+
+fn shin(bell: &str) -> Plan {
+    serde_json::from_value(serde_json::json!({
+        "name": "Lake-ice shin", "people": 8, "bell": bell,
+        "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise", "eaten_as": "fork", "members": 400},
+    }))
+    .unwrap()
+}
+
+fn clock(instant: Timestamp) -> String {
+    instant.to_zoned_datetime(TimeZone::UTC).strftime("%a %H:%M").to_string()
+}
+
+fn story(sheet: &Sheet) -> String {
+    let mut lines = format!("start {}, lift {}, plates {}, late {} min\n", clock(sheet.start_at), clock(sheet.lift_at), clock(sheet.serve_at), sheet.late_min);
+    for task in &sheet.tasks {
+        let hands = if task.hands_on { "hands" } else { "     " };
+        lines += &format!("{} {:>4.0} min {hands} {}\n", clock(task.start), minutes_between(task.start, task.end), task.what);
+    }
+    for remedy in &sheet.remedies {
+        lines += &format!("or: {} → {}{}\n", remedy.text, clock(remedy.plates_at), if remedy.meets_bell { " (meets the bell)" } else { "" });
+    }
+    lines
+}
+
+/// The laws of a sheet: hands never in two places, order kept, plates at the bell.
+fn assert_sound(sheet: &Sheet) {
+    let mut hands: Vec<&Task> = sheet.tasks.iter().filter(|task| task.hands_on).collect();
+    hands.sort_by_key(|task| task.start);
+    for pair in hands.windows(2) {
+        assert!(pair[0].end <= pair[1].start, "{} overlaps {}", pair[0].id, pair[1].id);
+    }
+    for task in &sheet.tasks {
+        assert!(task.start <= task.end, "{}", task.id);
+        for before in &task.after {
+            let before = sheet.tasks.iter().find(|other| &other.id == before).unwrap_or_else(|| panic!("{} comes after {before}", task.id));
+            assert!(before.end <= task.start, "{} must come after {}", task.id, before.id);
+        }
+    }
+    assert_eq!(sheet.tasks.iter().find(|task| task.id == "serve").unwrap().end, sheet.serve_at);
+}
+
+#[test]
+fn saturdays_shin_reads_as_a_sheet() {
+    let sheet = work_back(&shin("2027-02-06T16:30:00Z"), &Kitchen::default(), at("2027-02-05T08:00:00Z")).unwrap();
+    assert_sound(&sheet);
+    assert_eq!(sheet.late_min, 0.0);
+    let ready = &sheet.ready[0];
+    assert!(ready.p90.unwrap() <= sheet.lift_at && ready.chance >= 0.9);
+    insta::assert_snapshot!(story(&sheet));
+}
+
+#[test]
+fn too_late_says_so_and_what_would_meet_the_bell() {
+    let sheet = work_back(&shin("2027-02-06T16:30:00Z"), &Kitchen::default(), at("2027-02-06T13:40:00Z")).unwrap();
+    assert_sound(&sheet);
+    assert!(sheet.late_min > 60.0);
+    assert!(sheet.remedies.windows(2).all(|pair| pair[0].plates_at <= pair[1].plates_at));
+    // Each remedy is a real plan: working it back comes out where it says.
+    for remedy in &sheet.remedies {
+        let again = work_back(&remedy.plan, &Kitchen::default(), at("2027-02-06T13:40:00Z")).unwrap();
+        assert!(again.serve_at <= plus_minutes(remedy.plates_at.max(remedy.plan.bell), 6.0), "{}", remedy.text);
+        assert_eq!(remedy.meets_bell, again.late_min == 0.0 && remedy.plan.bell == sheet.bell, "{}", remedy.text);
+    }
+    insta::assert_snapshot!(story(&sheet));
+}
+
+proptest! {
+    #![proptest_config(ProptestConfig::with_cases(16))]
+
+    #[test]
+    fn every_sheet_is_sound(cut in 0usize..24, hours in 1.0..60.0f64, kilos in 0.4..4.0f64, set_c in 95.0..190.0f64) {
+        let cut = Cut::all()[cut].cut;
+        let now = at("2027-02-05T08:00:00Z");
+        let mut plan = shin("2027-02-06T16:30:00Z");
+        plan.bell = plus_minutes(now, hours * 60.0);
+        plan.forecast = ForecastRequest {
+            cut: Some(cut), mass_kg: Some(kilos), method: Some(Method::Braise), members: Some(64),
+            heat: Some(Heat { source: Some(HeatSource::Oven), set_c: Some(set_c), ..Heat::default() }),
+            vessel: Some(serde_json::from_str(r#"{"diameter_cm": 34, "height_cm": 20}"#).unwrap()),
+            ..Default::default()
+        };
+        let sheet = work_back(&plan, &Kitchen::default(), now).unwrap();
+        assert_sound(&sheet);
+        prop_assert!(sheet.start_at >= now);
+        prop_assert!(sheet.late_min > 0.0 || sheet.serve_at == plan.bell);
+        prop_assert_eq!(sheet.late_min > 0.0, !sheet.remedies.is_empty());
+    }
+}
+
+struct Cooking {
+    plan: Plan,
+    opened: Timestamp,
+    events: Vec<Event>,
+}
+
+impl Cooking {
+    fn new() -> Self {
+        Self { plan: shin("2027-02-06T16:30:00Z"), opened: at("2027-02-05T08:00:00Z"), events: Vec::new() }
+    }
+
+    fn happened(&mut self, when: &str, happened: Happened) -> Uuid {
+        let id = Uuid::from_u128(self.events.len() as u128 + 1);
+        self.events.push(Event { id, at: at(when), happened });
+        id
+    }
+
+    fn view(&self, now: &str) -> CookView {
+        view(&self.plan, &Kitchen::default(), self.opened, &self.events, at(now)).unwrap()
+    }
+}
+
+#[test]
+fn a_cook_is_folded_from_what_happened() {
+    let mut cook = Cooking::new();
+    let before = cook.view("2027-02-05T21:00:00Z");
+    assert_eq!((before.status, before.now_task.as_deref()), (Status::Before, Some("salt")));
+    cook.happened("2027-02-05T21:00:00Z", Happened::TaskDone { task: "salt".into() });
+    cook.happened("2027-02-06T11:00:00Z", Happened::MetHeat {});
+    let under_way = cook.view("2027-02-06T11:40:00Z");
+    assert_eq!(under_way.status, Status::UnderWay);
+    let state = |view: &CookView, id: &str| view.tasks.iter().find(|task| task.task.id == id).unwrap().state;
+    assert_eq!(state(&under_way, "sear_1"), TaskState::Passed);
+    assert_eq!(state(&under_way, "simmer"), TaskState::Done);
+    assert_eq!(under_way.now_task.as_deref(), Some("braise"));
+    assert_eq!(under_way.next_task.as_deref(), Some("check_1"));
+
+    let p50 = |view: &CookView| view.band.ready.p50.unwrap();
+    cook.happened("2027-02-06T13:30:00Z", Happened::Check { found: Check::Firm });
+    let firm = cook.view("2027-02-06T13:31:00Z");
+    assert!(p50(&firm) > p50(&under_way), "a firm piece late on is a slow piece");
+    assert_eq!(state(&firm, "check_1"), TaskState::Done);
+
+    let soft = cook.happened("2027-02-06T15:00:00Z", Happened::Check { found: Check::Fork });
+    let tender = cook.view("2027-02-06T15:01:00Z");
+    assert_eq!((tender.status, tender.tender_at), (Status::Tender, Some(at("2027-02-06T15:00:00Z"))));
+    assert_eq!(tender.serve_at, cook.plan.bell);
+
+    let undo = cook.happened("2027-02-06T15:02:00Z", Happened::Undone { event: soft });
+    assert_eq!(cook.view("2027-02-06T15:03:00Z").status, Status::UnderWay);
+    cook.happened("2027-02-06T15:03:00Z", Happened::Undone { event: undo });
+    assert_eq!(cook.view("2027-02-06T15:04:00Z").status, Status::Tender, "an undo can be undone");
+
+    cook.happened("2027-02-06T16:40:00Z", Happened::Closed { outcome: Outcome::default() });
+    let closed = cook.view("2027-02-07T09:00:00Z");
+    assert_eq!(closed.status, Status::Closed);
+    assert_eq!(closed.prediction.took_min, Some(240.0));
+    assert_eq!(closed, cook.view("2027-03-07T09:00:00Z"), "a closed cook no longer moves with the clock");
+}
+
+#[test]
+fn a_cook_that_runs_late_moves_its_plates_and_says_so() {
+    let mut cook = Cooking::new();
+    cook.happened("2027-02-06T14:00:00Z", Happened::MetHeat {});
+    let late = cook.view("2027-02-06T14:10:00Z");
+    assert!(late.late_min > 30.0 && late.serve_at > cook.plan.bell && late.words.contains("after the bell"), "{late:?}");
+}
+
+#[test]
+fn matching_sorts_what_fits_first_and_refuses_tender_cuts() {
+    let request = MatchRequest {
+        cut: Some(Cut::Shin),
+        mass_kg: Some(1.9),
+        eaten_as: Some(EatenAs::Fork),
+        now: Some("2027-02-06T12:00".into()),
+        bell: Some("2027-02-06T16:50".into()),
+        ..Default::default()
+    };
+    let matched = match_ways(&request, &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap();
+    assert!(matched.ways.len() >= 5);
+    assert!(matched.ways.windows(2).all(|pair| pair[0].verdict <= pair[1].verdict));
+    assert_eq!(matched.ways.last().unwrap().verdict, Verdict::TooLate, "a slow oven can't make it");
+    for way in &matched.ways {
+        assert_eq!(way.verdict == Verdict::Fits, way.chance_ready >= 0.9);
+        assert!(way.verdict != Verdict::Fits || way.start_by >= at("2027-02-06T11:50:00Z"));
+    }
+    let fillet = match_ways(&MatchRequest { cut: Some(Cut::Fillet), ..request.clone() }, &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap();
+    assert!(!fillet.suitable && fillet.ways.is_empty());
+    for (field, request) in [
+        ("bell", MatchRequest { bell: Some("later".into()), ..request.clone() }),
+        ("mass_kg", MatchRequest { mass_kg: Some(-2.0), ..request.clone() }),
+        ("zone", MatchRequest { zone: Some("Lake/North".into()), ..request.clone() }),
+    ] {
+        assert_eq!(match_ways(&request, &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap_err().field, field);
+    }
+}
