@@ -141,7 +141,14 @@ impl Worked {
 /// # Errors
 /// Names the plan's field that can't be used.
 pub fn work_back(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Sheet> {
-    let worked = Worked::new(plan, kitchen, &[])?;
+    sheet_of(&Worked::new(plan, kitchen, &[])?, plan, kitchen, now)
+}
+
+/// [`work_back`] for a plan that has been worked out already.
+///
+/// # Errors
+/// When the meat is not tender within three days.
+pub fn sheet_of(worked: &Worked, plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Sheet> {
     let certainty = plan.certainty(kitchen);
     let durations = &worked.durations;
     let ready_min = worked.ready_min(certainty).ok_or_else(|| {
@@ -156,7 +163,7 @@ pub fn work_back(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Sheet
     let serve_at = plus_minutes(lift_at, finishing);
     let late_min = minutes_between(plan.bell, serve_at).max(0.0).ceil();
     let (ready, too_far) = worked.bands(&plan.name, met_heat_at, lift_at);
-    let tasks = lay(plan, &worked, met_heat_at, lift_at, Some(now));
+    let tasks = lay(plan, worked, met_heat_at, lift_at, Some(now));
     let mut conflicts = Vec::new();
     let remedies = if late_min > 0.0 {
         conflicts.push(Conflict {

@@ -95,6 +95,15 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<(String, String, Plan)> {
         }
         _ => {}
     }
+    let firmer = match case.eaten_as {
+        EatenAs::Spoon | EatenAs::Pull => Some((EatenAs::Fork, "Serve it in forkable chunks")),
+        EatenAs::Fork | EatenAs::Probe => Some((EatenAs::Slice, "Serve it in slices")),
+        EatenAs::Slice => None,
+    };
+    if let Some((eaten_as, text)) = firmer {
+        let sooner = with(&|plan| plan.forecast.eaten_as = Some(eaten_as));
+        candidates.push((text.into(), format!("firmer than \"{}\"", case.eaten_as.word()), sooner));
+    }
     if plan.prepare.sear != Sear::None {
         let raw = with(&|plan| plan.prepare.sear = Sear::None);
         candidates.push(("Skip the sear".into(), "paler, and less of the roasted flavour".into(), raw));
