@@ -1,0 +1,124 @@
+//! The command line: the stateless computations on files, and the server.
+
+use std::io::Read;
+use std::path::PathBuf;
+use std::process::ExitCode;
+
+use clap::{Parser, Subcommand};
+use ergastic_store::Store;
+use tokio::net::TcpListener;
+
+use crate::app::{App, api_document, router};
+use crate::compute::{self, Computation};
+use crate::demo;
+
+/// Cooks tough beef on time.
+#[derive(Debug, Parser)]
+#[command(version, about)]
+pub struct Cli {
+    #[command(subcommand)]
+    command: Command,
+}
+
+#[derive(Debug, Subcommand)]
+enum Command {
+    /// Forecast when a cut is tender, from a JSON file (`-` is standard input).
+    Forecast {
+        /// The request.
+        file: PathBuf,
+    },
+    /// Match a cut to the ways of cooking it.
+    Match {
+        /// The request.
+        file: PathBuf,
+    },
+    /// Work out the path from the liquid in the pot to the sauce.
+    Sauce {
+        /// The request.
+        file: PathBuf,
+    },
+    /// Print the API's OpenAPI document.
+    Openapi,
+    /// Start the application.
+    Serve {
+        /// Start with the demo kitchen if the folder holds none.
+        #[arg(long)]
+        demo: bool,
+        /// Port on the loopback; 0 picks a free one.
+        #[arg(long, default_value_t = 4870)]
+        port: u16,
+        /// Folder of the database.
+        #[arg(long, default_value = "data")]
+        data: PathBuf,
+    },
+}
+
+/// Bad input.
+const EXIT_BAD_INPUT: u8 = 2;
+
+/// Runs a command; bad input is one line on standard error and exit code 2.
+pub async fn run(cli: Cli) -> ExitCode {
+    let outcome = match cli.command {
+        Command::Forecast { file } => compute_file(Computation::Forecast, &file),
+        Command::Match { file } => compute_file(Computation::Match, &file),
+        Command::Sauce { file } => compute_file(Computation::Sauce, &file),
+        Command::Openapi => {
+            let document = api_document();
+            document.to_pretty_json().map(|json| println!("{json}")).map_err(|error| (error.to_string(), 1))
+        }
+        Command::Serve { demo, port, data } => serve(demo, port, data).await.map_err(|error| (format!("{error:#}"), 1)),
+    };
+    match outcome {
+        Ok(()) => ExitCode::SUCCESS,
+        Err((line, code)) => {
+            eprintln!("ergastic: {}", line.replace('\n', " "));
+            ExitCode::from(code)
+        }
+    }
+}
+
+fn compute_file(computation: Computation, file: &PathBuf) -> Result<(), (String, u8)> {
+    /// A request larger than this is not a request.
+    const MOST_BYTES: u64 = 1 << 20;
+    let mut text = Vec::new();
+    let read = if file.as_os_str() == "-" {
+        std::io::stdin().take(MOST_BYTES + 1).read_to_end(&mut text)
+    } else {
+        std::fs::File::open(file).and_then(|open| open.take(MOST_BYTES + 1).read_to_end(&mut text))
+    };
+    read.map_err(|error| (format!("{}: {error}", file.display()), EXIT_BAD_INPUT))?;
+    if text.len() as u64 > MOST_BYTES {
+        return Err((format!("{}: larger than {MOST_BYTES} bytes", file.display()), EXIT_BAD_INPUT));
+    }
+    let answer = compute::run(computation, &text, jiff::Timestamp::now()).map_err(|error| (error.to_string(), EXIT_BAD_INPUT))?;
+    println!("{answer}");
+    Ok(())
+}
+
+async fn serve(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
+    use anyhow::Context;
+    tracing_subscriber::fmt()
+        .with_env_filter(tracing_subscriber::EnvFilter::try_from_default_env().unwrap_or_else(|_| "warn".into()))
+        .with_writer(std::io::stderr)
+        .init();
+    std::fs::create_dir_all(&data).with_context(|| format!("the folder {} can't be made", data.display()))?;
+    let store = Store::open(&data.join("ergastic.sqlite")).await.context("the database can't be opened")?;
+    if demo {
+        demo::fill(&store, jiff::Timestamp::now()).await.context("the demo kitchen can't be loaded")?;
+    }
+    let listener = TcpListener::bind(("127.0.0.1", port)).await.with_context(|| format!("port {port} can't be used"))?;
+    let address = listener.local_addr()?;
+    println!("http://{address}");
+    let app = App::new(store.clone());
+    axum::serve(listener, router(app)).with_graceful_shutdown(stop_asked()).await?;
+    store.close().await;
+    Ok(())
+}
+
+async fn stop_asked() {
+    let mut terminate = tokio::signal::unix::signal(tokio::signal::unix::SignalKind::terminate()).expect("the signal can be listened to");
+    tokio::select! {
+        _ = tokio::signal::ctrl_c() => {}
+        _ = terminate.recv() => {}
+    }
+}

@@ -1,0 +1,52 @@
+//! The stateless computations, and what is always there.
+
+use axum::extract::State;
+use ergastic_core::cuts::{Cut, CutFacts};
+use ergastic_core::finish::{Sauce, SauceRequest, sauce};
+use ergastic_core::forecast::{Forecast, ForecastRequest, forecast};
+use ergastic_core::matching::{MatchRequest, Matched, match_ways};
+use jiff::Timestamp;
+use serde::Serialize;
+use utoipa::ToSchema;
+
+use crate::app::App;
+use crate::error::{ApiResult, Problem};
+use crate::extract::Json;
+
+/// That it runs, and which version.
+#[derive(Serialize, ToSchema)]
+pub struct Health {
+    ok: bool,
+    version: &'static str,
+}
+
+/// That it runs.
+#[utoipa::path(get, path = "/api/health", responses((status = 200, body = Health)))]
+pub async fn health() -> Json<Health> {
+    Json(Health { ok: true, version: env!("CARGO_PKG_VERSION") })
+}
+
+/// Every cut Ergastic knows.
+#[utoipa::path(get, path = "/api/cuts", responses((status = 200, body = Vec<CutFacts>)))]
+pub async fn cuts() -> Json<Vec<CutFacts>> {
+    Json(Cut::all().to_vec())
+}
+
+/// When it will be tender, and how sure that is.
+#[utoipa::path(post, path = "/api/forecast", request_body = ForecastRequest, responses((status = 200, body = Forecast), (status = 422, body = Problem, content_type = "application/problem+json")))]
+pub async fn post_forecast(State(app): State<App>, Json(request): Json<ForecastRequest>) -> ApiResult<Json<Forecast>> {
+    app.compute(move || forecast(&request)).await.map(Json)
+}
+
+/// Which way for this cut.
+#[utoipa::path(post, path = "/api/match", request_body = MatchRequest, responses((status = 200, body = Matched), (status = 422, body = Problem, content_type = "application/problem+json")))]
+pub async fn post_match(State(app): State<App>, Json(request): Json<MatchRequest>) -> ApiResult<Json<Matched>> {
+    let kitchen = app.store.kitchen().await?;
+    app.compute(move || match_ways(&request, &kitchen, Timestamp::now())).await.map(Json)
+}
+
+/// From the liquid in the pot to the sauce.
+#[utoipa::path(post, path = "/api/sauce", request_body = SauceRequest, responses((status = 200, body = Sauce), (status = 422, body = Problem, content_type = "application/problem+json")))]
+pub async fn post_sauce(Json(request): Json<SauceRequest>) -> ApiResult<Json<Sauce>> {
+    Ok(Json(sauce(&request)?))
+}

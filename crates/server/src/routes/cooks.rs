@@ -1,0 +1,92 @@
+//! Cooks: opened from a plan, told what happens, folded into what is so now.
+
+use axum::extract::State;
+use axum::http::StatusCode;
+use ergastic_core::clock::minutes_between;
+use ergastic_core::cook::{CookView, Event, view};
+use ergastic_core::plan::Plan;
+use ergastic_store::StoredCook;
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use super::events::Change;
+use crate::app::App;
+use crate::error::{ApiError, ApiResult, Problem};
+use crate::extract::{Id, Json};
+
+/// The most events in one request.
+const MOST_EVENTS: usize = 1000;
+
+/// A cook as it stands.
+#[derive(Serialize, ToSchema)]
+pub struct CookAnswer {
+    id: Uuid,
+    plan_id: Uuid,
+    plan: Plan,
+    opened_at: Timestamp,
+    /// The server's clock, for timers.
+    now: Timestamp,
+    view: CookView,
+}
+
+/// The plan a cook is opened from.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct OpenCook {
+    plan_id: Uuid,
+}
+
+async fn answer(app: &App, cook: StoredCook) -> ApiResult<CookAnswer> {
+    let kitchen = app.store.kitchen().await?;
+    app.compute(move || {
+        let now = Timestamp::now();
+        let view = view(&cook.plan, &kitchen, cook.opened_at, &cook.events, now)?;
+        Ok(CookAnswer { id: cook.id, plan_id: cook.plan_id, plan: cook.plan, opened_at: cook.opened_at, now, view })
+    })
+    .await
+}
+
+/// Every cook, the latest first.
+#[utoipa::path(get, path = "/api/cooks", responses((status = 200, body = Vec<CookAnswer>)))]
+pub async fn list(State(app): State<App>) -> ApiResult<Json<Vec<CookAnswer>>> {
+    let mut cooks = Vec::new();
+    for id in app.store.cook_ids().await? {
+        cooks.push(answer(&app, app.store.cook(id).await?).await?);
+    }
+    Ok(Json(cooks))
+}
+
+/// One cook as it stands now.
+#[utoipa::path(get, path = "/api/cooks/{id}", params(("id" = Uuid, Path)), responses((status = 200, body = CookAnswer), (status = 404, body = Problem, content_type = "application/problem+json")))]
+pub async fn get_cook(State(app): State<App>, Id(id): Id) -> ApiResult<Json<CookAnswer>> {
+    Ok(Json(answer(&app, app.store.cook(id).await?).await?))
+}
+
+/// Opens a cook from a plan, under an id made by the sender; opening it again changes nothing.
+#[utoipa::path(put, path = "/api/cooks/{id}", params(("id" = Uuid, Path)), request_body = OpenCook, responses((status = 200, body = CookAnswer), (status = 404, body = Problem, content_type = "application/problem+json")))]
+pub async fn open(State(app): State<App>, Id(id): Id, Json(open): Json<OpenCook>) -> ApiResult<Json<CookAnswer>> {
+    let plan = app.store.plan(open.plan_id).await?;
+    app.store.open_cook(id, open.plan_id, &plan.plan, Timestamp::now()).await?;
+    app.changed(Change::Cook { id });
+    Ok(Json(answer(&app, app.store.cook(id).await?).await?))
+}
+
+/// Appends what happened, all of it or none, and answers the cook as it then stands.
+#[utoipa::path(post, path = "/api/cooks/{id}/events", params(("id" = Uuid, Path)), request_body = Vec<Event>, responses((status = 200, body = CookAnswer), (status = 404, body = Problem, content_type = "application/problem+json"), (status = 422, body = Problem, content_type = "application/problem+json")))]
+pub async fn append(State(app): State<App>, Id(id): Id, Json(events): Json<Vec<Event>>) -> ApiResult<Json<CookAnswer>> {
+    if events.len() > MOST_EVENTS {
+        return Err(ApiError::Refused(StatusCode::PAYLOAD_TOO_LARGE, format!("{} events at once; send at most {MOST_EVENTS}", events.len())));
+    }
+    let now = Timestamp::now();
+    for (i, event) in events.iter().enumerate() {
+        event.check().map_err(|error| error.within(&format!("[{i}]")))?;
+        if minutes_between(now, event.at) > 60.0 {
+            return Err(ergastic_core::Error::new(format!("[{i}].at"), event.at, "it must not be more than an hour ahead").into());
+        }
+    }
+    app.store.append(id, &events).await?;
+    app.changed(Change::Cook { id });
+    Ok(Json(answer(&app, app.store.cook(id).await?).await?))
+}

@@ -1,0 +1,8 @@
+//! The API's handlers, thin over the core and the store.
+
+pub mod compute;
+pub mod cooks;
+pub mod events;
+pub mod kitchen;
+pub mod plans;
+pub mod probes;

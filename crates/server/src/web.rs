@@ -1,0 +1,26 @@
+//! The web files inside the binary. Any address that is no file is the page itself, so that links to places work.
+
+use axum::http::{StatusCode, Uri, header};
+use axum::response::{IntoResponse, Response};
+use rust_embed::Embed;
+
+#[derive(Embed)]
+#[folder = "$CARGO_MANIFEST_DIR/../../web/dist"]
+#[allow_missing = true]
+struct Files;
+
+/// Serves a file, or the page.
+pub async fn serve(uri: Uri) -> Response {
+    let path = uri.path().trim_start_matches('/');
+    let named = Files::get(path).filter(|_| !path.is_empty());
+    if named.is_none() && path.starts_with("assets/") {
+        return StatusCode::NOT_FOUND.into_response();
+    }
+    let hashed = named.is_some() && path.starts_with("assets/");
+    let Some(file) = named.or_else(|| Files::get("index.html")) else {
+        return (StatusCode::SERVICE_UNAVAILABLE, "The web files are not in this build: run ./dev build.").into_response();
+    };
+    let kind = if hashed || path.contains('.') { file.metadata.mimetype().to_owned() } else { "text/html; charset=utf-8".to_owned() };
+    let keep = if hashed { "public, max-age=31536000, immutable" } else { "no-cache" };
+    ([(header::CONTENT_TYPE, kind), (header::CACHE_CONTROL, keep.to_owned())], file.data).into_response()
+}
