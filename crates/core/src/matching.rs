@@ -223,7 +223,7 @@ fn unprefixed(error: Error) -> Error {
 }
 
 fn way(name: String, plan: Plan, kitchen: &Kitchen, now: Timestamp, certainty: f64, price: Option<f64>) -> Result<Way> {
-    let worked = Worked::new(&plan, kitchen, &[]).map_err(unprefixed)?;
+    let worked = Worked::new(&plan, kitchen, &[], None).map_err(unprefixed)?;
     let durations: &Durations = &worked.durations;
     let forecast = describe(&worked.case, Some(worked.ensemble().clone()));
     let finishing_min = durations.finishing_min();

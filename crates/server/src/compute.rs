@@ -30,8 +30,18 @@ pub fn run(computation: Computation, text: &[u8], now: Timestamp) -> Result<Stri
 }
 
 fn answer<Q: DeserializeOwned, A: Serialize>(text: &[u8], compute: impl Fn(&Q) -> Result<A, Error>) -> Result<String, Error> {
-    let answer = compute(&read(text)?)?;
+    let answer = compute(&read_object(text)?)?;
     serde_json::to_string_pretty(&answer).map_err(|error| Error::new("answer", "", error.to_string()))
+}
+
+/// Reads one JSON object, naming the field that does not fit.
+///
+/// A list is refused here: a struct would be read from it by position.
+pub fn read_object<T: DeserializeOwned>(text: &[u8]) -> Result<T, Error> {
+    if text.trim_ascii_start().starts_with(b"[") {
+        return Err(Error::new("the request", "a list", "it must be one JSON object"));
+    }
+    read(text)
 }
 
 /// Reads JSON into a type, naming the field that does not fit.
@@ -43,19 +53,35 @@ pub fn read<T: DeserializeOwned>(text: &[u8]) -> Result<T, Error> {
         if inner.is_syntax() || inner.is_eof() {
             return Error::new("the request", "this text", format!("it must be JSON: {inner}"));
         }
-        let said = inner.to_string();
-        let field = match (path.as_str(), quoted(&said)) {
-            (".", Some(name)) if said.starts_with("missing field") || said.starts_with("unknown field") => name.to_owned(),
-            (".", _) => "the request".to_owned(),
-            (path, Some(name)) if said.starts_with("missing field") => format!("{path}.{name}"),
-            (path, _) => path.to_owned(),
-        };
-        Error::new(field, "what was given", said)
+        misfit(&path, &inner.to_string())
     })?;
-    reader.end().map_err(|_| Error::new("the request", "more text after the JSON", "give one JSON object"))?;
+    reader.end().map_err(|_| Error::new("the request", "more text after the JSON", "give one JSON value"))?;
     Ok(value)
 }
 
-fn quoted(said: &str) -> Option<&str> {
-    said.split('`').nth(1)
+/// Puts what the JSON reader says of a value that does not fit into the words of every other error.
+fn misfit(path: &str, said: &str) -> Error {
+    let said = said.rsplit_once(" at line ").map_or(said, |(said, _)| said);
+    let inside = |name: &str| if path == "." { name.to_owned() } else { format!("{path}.{name}") };
+    let quoted = said.split('`').nth(1).unwrap_or_default();
+    let (what, expected) = said.split_once(", expected ").unwrap_or((said, "something else"));
+    let expected = match expected {
+        "f64" => "a number",
+        "u32" | "u64" | "usize" => "a whole number, 0 or more",
+        "i64" => "a whole number",
+        other => other,
+    };
+    if said.starts_with("missing field") {
+        return Error::new(inside(quoted), "nothing", "it must be given");
+    }
+    let field = match path {
+        // The path of an unknown field already ends in its name.
+        "." => if said.starts_with("unknown field") { quoted } else { "the request" }.to_owned(),
+        path => path.to_owned(),
+    };
+    let given = ["invalid type: ", "invalid value: ", "unknown variant ", "unknown field "]
+        .iter()
+        .find_map(|prefix| what.strip_prefix(prefix))
+        .unwrap_or(what);
+    Error::new(field, given, format!("it must be {expected}"))
 }

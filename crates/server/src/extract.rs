@@ -9,20 +9,32 @@ use serde::Serialize;
 use serde::de::DeserializeOwned;
 use uuid::Uuid;
 
-use crate::compute::read;
+use crate::compute::{read, read_object};
 use crate::error::ApiError;
 
-/// JSON in and out.
+/// A JSON object in, JSON out.
 pub struct Json<T>(pub T);
+
+/// A JSON list in.
+pub struct JsonList<T>(pub Vec<T>);
+
+async fn body<S: Send + Sync>(request: Request, state: &S) -> Result<Bytes, ApiError> {
+    Bytes::from_request(request, state).await.map_err(|rejection| ApiError::Refused(rejection.status(), rejection.body_text()))
+}
 
 impl<S: Send + Sync, T: DeserializeOwned> FromRequest<S> for Json<T> {
     type Rejection = ApiError;
 
     async fn from_request(request: Request, state: &S) -> Result<Self, ApiError> {
-        let bytes = Bytes::from_request(request, state)
-            .await
-            .map_err(|rejection| ApiError::Refused(rejection.status(), rejection.body_text()))?;
-        Ok(Self(read(&bytes)?))
+        Ok(Self(read_object(&body(request, state).await?)?))
+    }
+}
+
+impl<S: Send + Sync, T: DeserializeOwned> FromRequest<S> for JsonList<T> {
+    type Rejection = ApiError;
+
+    async fn from_request(request: Request, state: &S) -> Result<Self, ApiError> {
+        Ok(Self(read(&body(request, state).await?)?))
     }
 }
 

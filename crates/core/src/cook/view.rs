@@ -112,6 +112,10 @@ pub struct CookView {
     pub serve_at: Timestamp,
     /// Minutes after the bell.
     pub late_min: f64,
+    /// How tender it is now, on the scale of slice to spoon (resistance taken out): P10, P50, P90.
+    pub tenderness: Option<[f64; 3]>,
+    /// What is enough, and what is too far, on the same scale.
+    pub goal: [f64; 2],
     /// Findings the band rests on.
     pub findings: usize,
     /// Simulated cooks that still carry weight.
@@ -150,8 +154,11 @@ pub struct PotNow {
 pub fn view(plan: &Plan, kitchen: &Kitchen, opened_at: Timestamp, events: &[Event], now: Timestamp) -> Result<CookView> {
     let standing = Standing::of(events);
     let evidence = standing.evidence();
-    let before = Worked::new(plan, kitchen, &[])?;
-    let worked = if evidence.is_empty() { None } else { Some(Worked::new(plan, kitchen, &evidence)?) };
+    // What is over no longer changes with the clock.
+    let until = standing.done("lift").or(standing.closed().map(|(at, _)| at)).unwrap_or(now);
+    let look_s = standing.met_heat().map(|from| minutes_between(from, until).max(0.0) * 60.0);
+    let before = Worked::new(plan, kitchen, &[], look_s)?;
+    let worked = if evidence.is_empty() { None } else { Some(Worked::new(plan, kitchen, &evidence, look_s)?) };
     let worked = worked.as_ref().unwrap_or(&before);
     let planned = sheet_of(&before, plan, kitchen, opened_at)?;
 
@@ -198,6 +205,8 @@ pub fn view(plan: &Plan, kitchen: &Kitchen, opened_at: Timestamp, events: &[Even
         lift_at,
         serve_at,
         late_min: minutes_between(plan.bell, serve_at).max(0.0).ceil(),
+        tenderness: worked.update.tenderness,
+        goal: [worked.case.goal.enough / worked.case.goal.resistance, worked.case.goal.too_far / worked.case.goal.resistance],
         findings: evidence.len(),
         effective: worked.update.effective,
         surprising: worked.update.surprising,

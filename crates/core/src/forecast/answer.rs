@@ -162,7 +162,7 @@ pub fn forecast(request: &ForecastRequest) -> Result<Forecast> {
         return Ok(Forecast::unsuitable(why));
     }
     let case = request.resolve()?;
-    let ensemble = (case.members > 1).then(|| update(&case, &[]).ensemble);
+    let ensemble = (case.members > 1).then(|| update(&case, &[], None).ensemble);
     Ok(describe(&case, ensemble))
 }
 

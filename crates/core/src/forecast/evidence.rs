@@ -3,6 +3,7 @@
 use super::members::Member;
 use super::request::Case;
 use super::run::{Sample, Times, run_all, run_all_sampled};
+use super::stats::quantile;
 use crate::tender::{CHECK_LN_SIGMA, Check};
 
 /// Spread of a thermometer's reading, K. Working value.
@@ -90,21 +91,26 @@ pub struct Update {
     pub ensemble: Weighted,
     /// Members that still carry weight (Kish's effective size).
     pub effective: f64,
+    /// Tenderness on the scale of slice to spoon at the moment asked for: P10, P50, P90.
+    pub tenderness: Option<[f64; 3]>,
     /// Whether a finding lay outside what almost any simulated cook would show.
     pub surprising: bool,
 }
 
-/// Runs the case's ensemble and weighs each member by how well it foretold the evidence.
-pub fn update(case: &Case, evidence: &[Evidence]) -> Update {
+/// Runs the case's ensemble and weighs each member by how well it foretold the evidence; with `look_s`,
+/// also says how tender the meat is at that time after it met the heat.
+pub fn update(case: &Case, evidence: &[Evidence], look_s: Option<f64>) -> Update {
     let members = Member::draw(case);
     let mut evidence: Vec<Evidence> = evidence.iter().copied().filter(|found| found.at_s() >= 0.0).collect();
     evidence.sort_by(|a, b| a.at_s().total_cmp(&b.at_s()));
-    let (times, samples) = if evidence.is_empty() {
-        (run_all(case, &members), Vec::new())
-    } else {
-        let at_s: Vec<f64> = evidence.iter().map(Evidence::at_s).collect();
-        run_all_sampled(case, &members, &at_s)
-    };
+    let mut at_s: Vec<f64> = evidence.iter().map(Evidence::at_s).collect();
+    let looks_at = look_s.map(|look_s| {
+        let place = at_s.partition_point(|at| *at <= look_s);
+        at_s.insert(place, look_s);
+        place
+    });
+    let (times, mut samples) = if at_s.is_empty() { (run_all(case, &members), Vec::new()) } else { run_all_sampled(case, &members, &at_s) };
+    let seen = looks_at.map(|place| samples.remove(place));
     let mut weights = vec![1.0; members.len()];
     let mut surprising = false;
     for (found, samples) in evidence.iter().zip(&samples) {
@@ -123,15 +129,20 @@ pub fn update(case: &Case, evidence: &[Evidence]) -> Update {
     for weight in &mut weights {
         *weight /= total;
     }
+    let tenderness = seen.and_then(|seen| {
+        let values: Vec<f64> = seen.iter().map(|sample| sample.tenderness).collect();
+        let at = |p| quantile(&values, &weights, p);
+        Some([at(0.1)?, at(0.5)?, at(0.9)?])
+    });
     let effective = 1.0 / weights.iter().map(|w| w * w).sum::<f64>();
     let (ready_s, too_far_s) = times.iter().map(|Times { ready_s, too_far_s }| (*ready_s, *too_far_s)).unzip();
-    Update { ensemble: Weighted { ready_s, too_far_s, weights }, effective, surprising }
+    Update { ensemble: Weighted { ready_s, too_far_s, weights }, effective, tenderness, surprising }
 }
 
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::forecast::{ForecastRequest, Method, quantile};
+    use crate::forecast::{ForecastRequest, Method};
 
     fn case() -> Case {
         ForecastRequest {
@@ -157,10 +168,10 @@ mod tests {
     #[test]
     fn a_firm_check_late_on_moves_the_band_later_and_a_soft_one_sooner() {
         let case = case();
-        let before = update(&case, &[]);
+        let before = update(&case, &[], None);
         let at_s = p50(&before) * 3600.0 * 0.9;
-        let firm = update(&case, &[Evidence::Check { at_s, found: Check::Firm }]);
-        let soft = update(&case, &[Evidence::Check { at_s, found: Check::Probe }]);
+        let firm = update(&case, &[Evidence::Check { at_s, found: Check::Firm }], None);
+        let soft = update(&case, &[Evidence::Check { at_s, found: Check::Probe }], None);
         assert!(p50(&firm) > p50(&before) + 0.1, "{} against {}", p50(&firm), p50(&before));
         assert!(p50(&soft) < p50(&before) - 0.1, "{} against {}", p50(&soft), p50(&before));
         assert!(width(&soft) < width(&before));
@@ -169,11 +180,11 @@ mod tests {
     #[test]
     fn a_slow_middle_moves_the_band_later_and_a_wild_reading_is_called_surprising() {
         let case = case();
-        let before = update(&case, &[]);
-        let slow = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 48.0 }]);
-        let fast = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 80.0 }]);
+        let before = update(&case, &[], None);
+        let slow = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 48.0 }], None);
+        let fast = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 80.0 }], None);
         assert!(p50(&slow) > p50(&fast));
-        let wild = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 140.0 }]);
+        let wild = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 140.0 }], None);
         assert!(wild.surprising && p50(&wild).is_finite());
         assert!(before.effective > 599.0);
     }

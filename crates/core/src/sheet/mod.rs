@@ -92,13 +92,14 @@ pub struct Worked {
 }
 
 impl Worked {
-    /// Forecasts a plan, with what a cook has found so far (times from the meat meeting the heat).
+    /// Forecasts a plan, with what a cook has found so far (times from the meat meeting the heat), and a look at
+    /// how tender it is at a time.
     ///
     /// # Errors
     /// Names the plan's field that can't be used.
-    pub fn new(plan: &Plan, kitchen: &Kitchen, evidence: &[Evidence]) -> Result<Self> {
+    pub fn new(plan: &Plan, kitchen: &Kitchen, evidence: &[Evidence], look_s: Option<f64>) -> Result<Self> {
         let case = plan.resolve(kitchen)?;
-        let update = update(&case, evidence);
+        let update = update(&case, evidence, look_s);
         let durations = Durations::of(plan, kitchen, &case, &update.ensemble);
         Ok(Self { case, update, durations, zone: zone("zone", &kitchen.zone)? })
     }
@@ -141,7 +142,7 @@ impl Worked {
 /// # Errors
 /// Names the plan's field that can't be used.
 pub fn work_back(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Sheet> {
-    sheet_of(&Worked::new(plan, kitchen, &[])?, plan, kitchen, now)
+    sheet_of(&Worked::new(plan, kitchen, &[], None)?, plan, kitchen, now)
 }
 
 /// [`work_back`] for a plan that has been worked out already.

@@ -54,7 +54,7 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
 
 /// Plates on the table if it starts now, at the plan's certainty.
 fn plates_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Option<Timestamp> {
-    let worked = Worked::new(plan, kitchen, &[]).ok()?;
+    let worked = Worked::new(plan, kitchen, &[], None).ok()?;
     let ready = worked.ready_min(plan.certainty(kitchen))?;
     let durations: &Durations = &worked.durations;
     Some(super::ceil_minutes(plus_minutes(now, durations.lead_min() + ready + durations.finishing_min()), 5))

@@ -14,7 +14,7 @@ use uuid::Uuid;
 use super::events::Change;
 use crate::app::App;
 use crate::error::{ApiError, ApiResult, Problem};
-use crate::extract::{Id, Json};
+use crate::extract::{Id, Json, JsonList};
 
 /// The most events in one request.
 const MOST_EVENTS: usize = 1000;
@@ -75,7 +75,7 @@ pub async fn open(State(app): State<App>, Id(id): Id, Json(open): Json<OpenCook>
 
 /// Appends what happened, all of it or none, and answers the cook as it then stands.
 #[utoipa::path(post, path = "/api/cooks/{id}/events", params(("id" = Uuid, Path)), request_body = Vec<Event>, responses((status = 200, body = CookAnswer), (status = 404, body = Problem, content_type = "application/problem+json"), (status = 422, body = Problem, content_type = "application/problem+json")))]
-pub async fn append(State(app): State<App>, Id(id): Id, Json(events): Json<Vec<Event>>) -> ApiResult<Json<CookAnswer>> {
+pub async fn append(State(app): State<App>, Id(id): Id, JsonList(events): JsonList<Event>) -> ApiResult<Json<CookAnswer>> {
     if events.len() > MOST_EVENTS {
         return Err(ApiError::Refused(StatusCode::PAYLOAD_TOO_LARGE, format!("{} events at once; send at most {MOST_EVENTS}", events.len())));
     }
