@@ -1,1 +1,197 @@
+//! The real application in a real browser: a server with its own data folder, and headless Chromium.
 
+mod commands;
+mod process;
+
+use std::path::PathBuf;
+use std::time::Duration;
+
+use anyhow::{Context, ensure};
+use fantoccini::{Client, ClientBuilder, Locator, elements::Element};
+use hyper_util::client::legacy::connect::HttpConnector;
+use serde_json::json;
+
+pub use commands::{Viewport, prefer};
+use process::Running;
+
+/// How long something may take to show.
+const PATIENCE: Duration = Duration::from_secs(20);
+
+/// A served kitchen and a browser looking at it; both end when this is dropped.
+pub struct Kitchen {
+    /// The browser.
+    pub browser: Client,
+    /// Where the application answers.
+    pub address: String,
+    folder: PathBuf,
+    _server: Running,
+    _driver: Running,
+}
+
+impl Kitchen {
+    /// Starts the built binary with or without the demo kitchen, and a browser of a size.
+    ///
+    /// # Errors
+    /// When the binary, ChromeDriver or Chromium is missing or does not start.
+    pub async fn open(demo: bool, viewport: Viewport) -> anyhow::Result<Self> {
+        let folder = std::env::temp_dir().join(format!("ergastic-e2e-{}-{}", std::process::id(), process::unique()));
+        std::fs::create_dir_all(&folder)?;
+        let data = folder.join("data");
+        let mut arguments = vec!["serve", "--port", "0", "--data", data.to_str().context("the folder's name")?];
+        if demo {
+            arguments.push("--demo");
+        }
+        let server = Running::start(&binary()?, &arguments)?;
+        let address = server.wait_for_line(|line| line.starts_with("http://").then(|| line.to_owned()))?;
+        let driver = Running::start(&PathBuf::from("chromedriver"), &["--port=0"])?;
+        let port = driver.wait_for_line(|line| {
+            line.split("started successfully on port ").nth(1).map(|rest| rest.trim_end_matches('.').to_owned())
+        })?;
+        let profile = folder.join("profile");
+        let browser = ClientBuilder::new(HttpConnector::new())
+            .capabilities(commands::capabilities(&profile, viewport))
+            .connect(&format!("http://127.0.0.1:{port}"))
+            .await
+            .context("Chromium does not start")?;
+        commands::set_viewport(&browser, viewport).await?;
+        Ok(Self { browser, address, folder, _server: server, _driver: driver })
+    }
+
+    /// Opens an address of the application.
+    ///
+    /// # Errors
+    /// When the browser can't.
+    pub async fn go(&self, path: &str) -> anyhow::Result<()> {
+        Ok(self.browser.goto(&format!("{}{path}", self.address)).await?)
+    }
+
+    /// The first element an XPath finds, waited for.
+    ///
+    /// # Errors
+    /// When it does not show in time; the message carries the page's text.
+    pub async fn find(&self, xpath: &str) -> anyhow::Result<Element> {
+        match self.browser.wait().at_most(PATIENCE).for_element(Locator::XPath(xpath)).await {
+            Ok(element) => Ok(element),
+            Err(error) => {
+                let page = self.text().await.unwrap_or_default();
+                Err(anyhow::anyhow!("{xpath} does not show ({error}); the page says:\n{page}"))
+            }
+        }
+    }
+
+    /// Waits until the page says something.
+    ///
+    /// # Errors
+    /// When it does not in time.
+    pub async fn says(&self, words: &str) -> anyhow::Result<()> {
+        self.find(&format!("//body//*[not(self::script)][contains(normalize-space(.), \"{words}\")]")).await.map(drop)
+    }
+
+    /// Clicks a button or link by what it says.
+    ///
+    /// # Errors
+    /// When there is none.
+    pub async fn press(&self, name: &str) -> anyhow::Result<()> {
+        let xpath = format!(
+            "//*[self::button or self::a or self::label][contains(normalize-space(.), \"{name}\")][not(@disabled)]"
+        );
+        let element = self.find(&xpath).await?;
+        self.browser
+            .execute("arguments[0].scrollIntoView({block: 'center'})", vec![serde_json::to_value(&element)?])
+            .await?;
+        element.click().await.with_context(|| format!("{name} can't be pressed"))
+    }
+
+    /// Types into the field of a label, over what stands there.
+    ///
+    /// # Errors
+    /// When there is no such field.
+    pub async fn fill(&self, label: &str, text: &str) -> anyhow::Result<()> {
+        let field = self.find(&format!("//*[@id=//label[contains(normalize-space(.), \"{label}\")]/@for]")).await?;
+        let select_all = "arguments[0].scrollIntoView({block: 'center'}); arguments[0].focus(); arguments[0].select()";
+        self.browser.execute(select_all, vec![serde_json::to_value(&field)?]).await?;
+        Ok(field.send_keys(text).await?)
+    }
+
+    /// Everything the page says.
+    ///
+    /// # Errors
+    /// When the browser is gone.
+    pub async fn text(&self) -> anyhow::Result<String> {
+        let said = self.browser.execute("return document.body.innerText", vec![]).await?;
+        Ok(said.as_str().unwrap_or_default().to_owned())
+    }
+
+    /// Fails on anything the browser logged as an error since last asked.
+    ///
+    /// # Errors
+    /// With the browser's own words.
+    pub async fn assert_no_errors(&self) -> anyhow::Result<()> {
+        let errors = commands::errors(&self.browser).await?;
+        ensure!(errors.is_empty(), "the browser logged: {errors:?}");
+        Ok(())
+    }
+
+    /// Fails on contrast, names and roles that axe finds wrong.
+    ///
+    /// # Errors
+    /// With each rule and the element it found.
+    pub async fn assert_accessible(&self) -> anyhow::Result<()> {
+        let axe = std::fs::read_to_string(root().join("web/node_modules/axe-core/axe.min.js"))
+            .context("axe-core is not installed")?;
+        self.browser.execute(&format!("{axe}; window.axe = axe"), vec![]).await?;
+        let found = self
+            .browser
+            .execute_async(
+                "const done = arguments[0]; axe.run({runOnly: ['wcag2a', 'wcag2aa']}).then(\
+                 r => done(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).slice(0, 3).join(' | '))),\
+                 e => done([String(e)]))",
+                vec![],
+            )
+            .await?;
+        ensure!(found == json!([]), "axe found: {found:#}");
+        Ok(())
+    }
+
+    /// Fails when the page is wider than the screen.
+    ///
+    /// # Errors
+    /// With the two widths.
+    pub async fn assert_fits(&self) -> anyhow::Result<()> {
+        let widths =
+            self.browser.execute("return [document.documentElement.scrollWidth, window.innerWidth]", vec![]).await?;
+        ensure!(
+            widths[0].as_i64() <= widths[1].as_i64(),
+            "the page is {} wide on a screen of {}",
+            widths[0],
+            widths[1]
+        );
+        Ok(())
+    }
+
+    /// Ends the browser's session before the processes are killed.
+    ///
+    /// # Errors
+    /// When the session is gone already.
+    pub async fn close(self) -> anyhow::Result<()> {
+        Ok(self.browser.clone().close().await?)
+    }
+}
+
+impl Drop for Kitchen {
+    fn drop(&mut self) {
+        let _ = std::fs::remove_dir_all(&self.folder);
+    }
+}
+
+/// The project's folder.
+pub fn root() -> PathBuf {
+    PathBuf::from(env!("CARGO_MANIFEST_DIR")).parent().map(PathBuf::from).unwrap_or_default()
+}
+
+fn binary() -> anyhow::Result<PathBuf> {
+    let built =
+        std::env::var_os("ERGASTIC_BINARY").map(PathBuf::from).unwrap_or_else(|| root().join("target/debug/ergastic"));
+    ensure!(built.exists(), "{} is not built: run ./dev build", built.display());
+    Ok(built)
+}

@@ -11,7 +11,8 @@ use crate::error::{Error, Result};
 /// # Errors
 /// Names the field when there is no such zone.
 pub fn zone(field: &str, name: &str) -> Result<TimeZone> {
-    TimeZone::get(name).map_err(|_| Error::new(field, format!("{name:?}"), "it must be an IANA zone such as \"Europe/Helsinki\""))
+    TimeZone::get(name)
+        .map_err(|_| Error::new(field, format!("{name:?}"), "it must be an IANA zone such as \"Europe/Helsinki\""))
 }
 
 /// An instant from RFC 3339 text with an offset, or from a local time read in `zone`.
@@ -24,10 +25,15 @@ pub fn instant(field: &str, text: &str, zone: &TimeZone) -> Result<Timestamp> {
     if let Ok(instant) = text.parse::<Timestamp>() {
         return Ok(instant);
     }
-    text.parse::<DateTime>()
-        .ok()
-        .and_then(|local| zone.to_ambiguous_timestamp(local).compatible().ok())
-        .ok_or_else(|| Error::new(field, format!("{text:?}"), "it must be a time such as 2027-02-05T19:00 or 2027-02-05T19:00:00+02:00"))
+    text.parse::<DateTime>().ok().and_then(|local| zone.to_ambiguous_timestamp(local).compatible().ok()).ok_or_else(
+        || {
+            Error::new(
+                field,
+                format!("{text:?}"),
+                "it must be a time such as 2027-02-05T19:00 or 2027-02-05T19:00:00+02:00",
+            )
+        },
+    )
 }
 
 /// `instant` moved by minutes, which may be negative; held at the ends of representable time.

@@ -132,7 +132,17 @@ const fn tender(cut: Cut, name: &'static str, also: &'static [&'static str], fat
 }
 
 const fn mixed() -> CutFacts {
-    let mut facts = row(C::StewingMix, "Stewing mix", &["diced beef", "stew meat"], 1.0, [1.5, 10.0, 0.0, 2.0], Mid, Fork, [1.0, 1.2], 0.045);
+    let mut facts = row(
+        C::StewingMix,
+        "Stewing mix",
+        &["diced beef", "stew meat"],
+        1.0,
+        [1.5, 10.0, 0.0, 2.0],
+        Mid,
+        Fork,
+        [1.0, 1.2],
+        0.045,
+    );
     facts.resistance_ln_sigma = 0.35;
     facts.thickness_sigma = 0.25;
     facts
@@ -188,13 +198,10 @@ impl Cut {
     /// # Errors
     /// Names the field and lists the cuts when there is none of that name.
     pub fn parse(field: &str, name: &str) -> Result<Self> {
-        CUTS.iter()
-            .find(|facts| facts.cut.key() == name)
-            .map(|facts| facts.cut)
-            .ok_or_else(|| {
-                let known: Vec<_> = CUTS.iter().map(|facts| facts.cut.key()).collect();
-                Error::new(field, format!("{name:?}"), format!("it must be one of {}", known.join(", ")))
-            })
+        CUTS.iter().find(|facts| facts.cut.key() == name).map(|facts| facts.cut).ok_or_else(|| {
+            let known: Vec<_> = CUTS.iter().map(|facts| facts.cut.key()).collect();
+            Error::new(field, format!("{name:?}"), format!("it must be one of {}", known.join(", ")))
+        })
     }
 
     /// The name this cut has in JSON, such as `short_rib`.

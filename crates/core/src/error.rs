@@ -17,11 +17,7 @@ pub type Result<T> = std::result::Result<T, Error>;
 
 impl Error {
     /// An error that names the field, the value and what is allowed.
-    pub fn new(
-        field: impl Into<String>,
-        given: impl ToString,
-        allowed: impl Into<String>,
-    ) -> Self {
+    pub fn new(field: impl Into<String>, given: impl ToString, allowed: impl Into<String>) -> Self {
         Self { field: field.into(), given: given.to_string(), allowed: allowed.into() }
     }
 

@@ -159,7 +159,7 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
         ..Default::default()
     };
     let plan = |forecast: ForecastRequest| Plan {
-        name: format!("{}, {}", cut.facts().name, if forecast.method == Some(Method::Stew) { "stewed" } else { "braised" }),
+        name: dish_name(cut, forecast.method),
         people,
         bell,
         certainty: request.certainty,
@@ -193,7 +193,11 @@ fn oven(set_c: f64) -> Heat {
 }
 
 /// The variants offered: whole in three ovens and on the hob, and cut up where it is not already small.
-fn variants(base: &ForecastRequest, kitchen: &Kitchen, plan: &impl Fn(ForecastRequest) -> Plan) -> Result<Vec<(String, Plan)>> {
+fn variants(
+    base: &ForecastRequest,
+    kitchen: &Kitchen,
+    plan: &impl Fn(ForecastRequest) -> Plan,
+) -> Result<Vec<(String, Plan)>> {
     let braise = |heat| plan(ForecastRequest { method: Some(Method::Braise), heat: Some(heat), ..base.clone() });
     let mut variants = vec![
         ("Oven 150 °C".to_owned(), braise(oven(150.0))),
@@ -215,6 +219,13 @@ fn variants(base: &ForecastRequest, kitchen: &Kitchen, plan: &impl Fn(ForecastRe
         variants.push(("Cut in 4 cm cubes, hob".to_owned(), plan(cubes)));
     }
     Ok(variants)
+}
+
+/// What the dish is called until the cook names it: "Braised shin".
+fn dish_name(cut: Cut, method: Option<Method>) -> String {
+    let way = if method == Some(Method::Stew) { "Stewed" } else { "Braised" };
+    let name = cut.facts().name.split(',').next().unwrap_or_default();
+    format!("{way} {}", name.to_lowercase())
 }
 
 /// A match's own fields are not those of a plan's forecast.

@@ -40,7 +40,12 @@ pub fn slow_warming(hours_to_warm: Option<f64>) -> Option<Caution> {
 
 /// The liquid runs out before the end.
 pub fn boils_dry(hours: f64) -> Caution {
-    Caution::new("boils_dry", format!("Without topping up, the pot is dry after about {hours:.1} h and the bottom burns. Top it up with hot liquid."))
+    Caution::new(
+        "boils_dry",
+        format!(
+            "Without topping up, the pot is dry after about {hours:.1} h and the bottom burns. Top it up with hot liquid."
+        ),
+    )
 }
 
 /// Raw meat on the board.
@@ -70,5 +75,8 @@ pub fn hot_hold() -> Caution {
 
 /// Leftovers.
 pub fn cooling() -> Caution {
-    Caution::new("cooling", "Cool leftovers from 57 to 21 °C within 2 h and to 5 °C within 4 h more: shallow trays, not the whole pot.")
+    Caution::new(
+        "cooling",
+        "Cool leftovers from 57 to 21 °C within 2 h and to 5 °C within 4 h more: shallow trays, not the whole pot.",
+    )
 }

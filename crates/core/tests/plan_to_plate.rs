@@ -31,13 +31,29 @@ fn clock(instant: Timestamp) -> String {
 }
 
 fn story(sheet: &Sheet) -> String {
-    let mut lines = format!("start {}, lift {}, plates {}, late {} min\n", clock(sheet.start_at), clock(sheet.lift_at), clock(sheet.serve_at), sheet.late_min);
+    let mut lines = format!(
+        "start {}, lift {}, plates {}, late {} min\n",
+        clock(sheet.start_at),
+        clock(sheet.lift_at),
+        clock(sheet.serve_at),
+        sheet.late_min
+    );
     for task in &sheet.tasks {
         let hands = if task.hands_on { "hands" } else { "     " };
-        lines += &format!("{} {:>4.0} min {hands} {}\n", clock(task.start), minutes_between(task.start, task.end), task.what);
+        lines += &format!(
+            "{} {:>4.0} min {hands} {}\n",
+            clock(task.start),
+            minutes_between(task.start, task.end),
+            task.what
+        );
     }
     for remedy in &sheet.remedies {
-        lines += &format!("or: {} → {}{}\n", remedy.text, clock(remedy.plates_at), if remedy.meets_bell { " (meets the bell)" } else { "" });
+        lines += &format!(
+            "or: {} → {}{}\n",
+            remedy.text,
+            clock(remedy.plates_at),
+            if remedy.meets_bell { " (meets the bell)" } else { "" }
+        );
     }
     lines
 }
@@ -52,7 +68,11 @@ fn assert_sound(sheet: &Sheet) {
     for task in &sheet.tasks {
         assert!(task.start <= task.end, "{}", task.id);
         for before in &task.after {
-            let before = sheet.tasks.iter().find(|other| &other.id == before).unwrap_or_else(|| panic!("{} comes after {before}", task.id));
+            let before = sheet
+                .tasks
+                .iter()
+                .find(|other| &other.id == before)
+                .unwrap_or_else(|| panic!("{} comes after {before}", task.id));
             assert!(before.end <= task.start, "{} must come after {}", task.id, before.id);
         }
     }
@@ -172,7 +192,10 @@ fn a_cook_that_runs_late_moves_its_plates_and_says_so() {
     let mut cook = Cooking::new();
     cook.happened("2027-02-06T14:00:00Z", Happened::MetHeat {});
     let late = cook.view("2027-02-06T14:10:00Z");
-    assert!(late.late_min > 30.0 && late.serve_at > cook.plan.bell && late.words.contains("after the bell"), "{late:?}");
+    assert!(
+        late.late_min > 30.0 && late.serve_at > cook.plan.bell && late.words.contains("after the bell"),
+        "{late:?}"
+    );
 }
 
 #[test]
@@ -193,7 +216,12 @@ fn matching_sorts_what_fits_first_and_refuses_tender_cuts() {
         assert_eq!(way.verdict == Verdict::Fits, way.chance_ready >= 0.9);
         assert!(way.verdict != Verdict::Fits || way.start_by >= at("2027-02-06T11:50:00Z"));
     }
-    let fillet = match_ways(&MatchRequest { cut: Some(Cut::Fillet), ..request.clone() }, &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap();
+    let fillet = match_ways(
+        &MatchRequest { cut: Some(Cut::Fillet), ..request.clone() },
+        &Kitchen::default(),
+        Timestamp::UNIX_EPOCH,
+    )
+    .unwrap();
     assert!(!fillet.suitable && fillet.ways.is_empty());
     for (field, request) in [
         ("bell", MatchRequest { bell: Some("later".into()), ..request.clone() }),

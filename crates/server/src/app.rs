@@ -43,7 +43,10 @@ impl App {
     }
 
     /// Runs a computation off the async threads; a request that has gone away before its turn is never computed.
-    pub async fn compute<T: Send + 'static>(&self, work: impl FnOnce() -> ergastic_core::Result<T> + Send + 'static) -> ApiResult<T> {
+    pub async fn compute<T: Send + 'static>(
+        &self,
+        work: impl FnOnce() -> ergastic_core::Result<T> + Send + 'static,
+    ) -> ApiResult<T> {
         let _turn = self.computing.acquire().await.map_err(|error| ApiError::Internal(error.to_string()))?;
         let done = tokio::task::spawn_blocking(work).await;
         Ok(done.map_err(|error| ApiError::Internal(error.to_string()))??)
@@ -56,7 +59,10 @@ impl App {
 }
 
 #[derive(OpenApi)]
-#[openapi(info(title = "Ergastic", description = "Cooks tough beef on time."), components(schemas(crate::error::Problem)))]
+#[openapi(
+    info(title = "Ergastic", description = "Cooks tough beef on time."),
+    components(schemas(crate::error::Problem))
+)]
 struct Document;
 
 fn api() -> OpenApiRouter<App> {
@@ -69,11 +75,11 @@ fn api() -> OpenApiRouter<App> {
         .routes(routes!(kitchen::get_kitchen, kitchen::put_kitchen))
         .routes(routes!(kitchen::export))
         .routes(routes!(kitchen::import))
-        .routes(routes!(plans::list))
+        .routes(routes!(plans::list_plans))
         .routes(routes!(plans::get_plan, plans::put_plan))
         .routes(routes!(plans::get_sheet))
         .routes(routes!(plans::post_preview))
-        .routes(routes!(cooks::list))
+        .routes(routes!(cooks::list_cooks))
         .routes(routes!(cooks::get_cook, cooks::open))
         .routes(routes!(cooks::append))
         .routes(routes!(probes::post_readings, probes::get_readings))
@@ -91,8 +97,15 @@ pub fn router(app: App) -> Router {
     let document = Arc::new(document);
     let with_limits = api
         .route("/api/openapi.json", get(move || async move { Json(document.as_ref().clone()) }))
-        .route("/api/{*rest}", axum::routing::any(|| async { ApiError::Refused(StatusCode::NOT_FOUND, "there is no such address in the API".into()) }))
-        .method_not_allowed_fallback(|| async { ApiError::Refused(StatusCode::METHOD_NOT_ALLOWED, "this address does not take that method".into()) })
+        .route(
+            "/api/{*rest}",
+            axum::routing::any(|| async {
+                ApiError::Refused(StatusCode::NOT_FOUND, "there is no such address in the API".into())
+            }),
+        )
+        .method_not_allowed_fallback(|| async {
+            ApiError::Refused(StatusCode::METHOD_NOT_ALLOWED, "this address does not take that method".into())
+        })
         .layer(DefaultBodyLimit::max(MOST_BYTES))
         .layer(TimeoutLayer::with_status_code(StatusCode::REQUEST_TIMEOUT, Duration::from_secs(30)));
     with_limits

@@ -90,7 +90,8 @@ fn compute_file(computation: Computation, file: &PathBuf) -> Result<(), (String,
     if text.len() as u64 > MOST_BYTES {
         return Err((format!("{}: larger than {MOST_BYTES} bytes", file.display()), EXIT_BAD_INPUT));
     }
-    let answer = compute::run(computation, &text, jiff::Timestamp::now()).map_err(|error| (error.to_string(), EXIT_BAD_INPUT))?;
+    let answer = compute::run(computation, &text, jiff::Timestamp::now())
+        .map_err(|error| (error.to_string(), EXIT_BAD_INPUT))?;
     println!("{answer}");
     Ok(())
 }
@@ -106,7 +107,8 @@ async fn serve(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
     if demo {
         demo::fill(&store, jiff::Timestamp::now()).await.context("the demo kitchen can't be loaded")?;
     }
-    let listener = TcpListener::bind(("127.0.0.1", port)).await.with_context(|| format!("port {port} can't be used"))?;
+    let listener =
+        TcpListener::bind(("127.0.0.1", port)).await.with_context(|| format!("port {port} can't be used"))?;
     let address = listener.local_addr()?;
     println!("http://{address}");
     let app = App::new(store.clone());
@@ -116,7 +118,8 @@ async fn serve(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
 }
 
 async fn stop_asked() {
-    let mut terminate = tokio::signal::unix::signal(tokio::signal::unix::SignalKind::terminate()).expect("the signal can be listened to");
+    let mut terminate = tokio::signal::unix::signal(tokio::signal::unix::SignalKind::terminate())
+        .expect("the signal can be listened to");
     tokio::select! {
         _ = tokio::signal::ctrl_c() => {}
         _ = terminate.recv() => {}

@@ -29,7 +29,10 @@ pub fn run(computation: Computation, text: &[u8], now: Timestamp) -> Result<Stri
     }
 }
 
-fn answer<Q: DeserializeOwned, A: Serialize>(text: &[u8], compute: impl Fn(&Q) -> Result<A, Error>) -> Result<String, Error> {
+fn answer<Q: DeserializeOwned, A: Serialize>(
+    text: &[u8],
+    compute: impl Fn(&Q) -> Result<A, Error>,
+) -> Result<String, Error> {
     let answer = compute(&read_object(text)?)?;
     serde_json::to_string_pretty(&answer).map_err(|error| Error::new("answer", "", error.to_string()))
 }

@@ -30,7 +30,9 @@ fn moved_to(now: Timestamp) -> anyhow::Result<KitchenFile> {
     let by_minutes = SignedDuration::from_secs((now.as_second() - written_for.as_second()).div_euclid(STEP_S) * STEP_S);
     let mut file: Value = serde_json::from_str(FILE)?;
     for cook in file["cooks"].as_array_mut().into_iter().flatten() {
-        let over = cook["events"].as_array().is_some_and(|events| events.iter().any(|event| event["happened"]["kind"] == "closed"));
+        let over = cook["events"]
+            .as_array()
+            .is_some_and(|events| events.iter().any(|event| event["happened"]["kind"] == "closed"));
         move_instants(cook, if over { by_days } else { by_minutes });
     }
     move_instants(&mut file["plans"], by_days);

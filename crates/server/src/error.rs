@@ -71,7 +71,13 @@ impl IntoResponse for ApiError {
             Self::Input(error) => Some(error.field.clone()),
             _ => None,
         };
-        let problem = Problem { r#type: "about:blank", title: status.canonical_reason().unwrap_or("Error").to_owned(), status: status.as_u16(), detail, field };
+        let problem = Problem {
+            r#type: "about:blank",
+            title: status.canonical_reason().unwrap_or("Error").to_owned(),
+            status: status.as_u16(),
+            detail,
+            field,
+        };
         let body = serde_json::to_vec(&problem).unwrap_or_default();
         (status, [(header::CONTENT_TYPE, "application/problem+json")], body).into_response()
     }

@@ -19,7 +19,9 @@ pub struct Json<T>(pub T);
 pub struct JsonList<T>(pub Vec<T>);
 
 async fn body<S: Send + Sync>(request: Request, state: &S) -> Result<Bytes, ApiError> {
-    Bytes::from_request(request, state).await.map_err(|rejection| ApiError::Refused(rejection.status(), rejection.body_text()))
+    Bytes::from_request(request, state)
+        .await
+        .map_err(|rejection| ApiError::Refused(rejection.status(), rejection.body_text()))
 }
 
 impl<S: Send + Sync, T: DeserializeOwned> FromRequest<S> for Json<T> {
@@ -54,6 +56,8 @@ impl<S: Send + Sync> FromRequestParts<S> for Id {
         let Path(text) = Path::<String>::from_request_parts(parts, state)
             .await
             .map_err(|rejection| ApiError::Refused(rejection.status(), rejection.body_text()))?;
-        text.parse().map(Self).map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, format!("there is nothing called {text:?}")))
+        text.parse()
+            .map(Self)
+            .map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, format!("there is nothing called {text:?}")))
     }
 }

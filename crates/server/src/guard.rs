@@ -17,7 +17,8 @@ pub async fn loopback_only(request: Request, next: Next) -> Response {
     let name = host.and_then(|host| host.parse::<Authority>().ok()).map(|authority| authority.host().to_owned());
     match name.as_deref() {
         Some("127.0.0.1" | "localhost" | "[::1]") => next.run(request).await,
-        _ => ApiError::Refused(StatusCode::FORBIDDEN, "this kitchen answers on its own machine only".into()).into_response(),
+        _ => ApiError::Refused(StatusCode::FORBIDDEN, "this kitchen answers on its own machine only".into())
+            .into_response(),
     }
 }
 

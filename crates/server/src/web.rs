@@ -18,9 +18,14 @@ pub async fn serve(uri: Uri) -> Response {
     }
     let hashed = named.is_some() && path.starts_with("assets/");
     let Some(file) = named.or_else(|| Files::get("index.html")) else {
-        return (StatusCode::SERVICE_UNAVAILABLE, "The web files are not in this build: run ./dev build.").into_response();
+        return (StatusCode::SERVICE_UNAVAILABLE, "The web files are not in this build: run ./dev build.")
+            .into_response();
     };
-    let kind = if hashed || path.contains('.') { file.metadata.mimetype().to_owned() } else { "text/html; charset=utf-8".to_owned() };
+    let kind = if hashed || path.contains('.') {
+        file.metadata.mimetype().to_owned()
+    } else {
+        "text/html; charset=utf-8".to_owned()
+    };
     let keep = if hashed { "public, max-age=31536000, immutable" } else { "no-cache" };
     ([(header::CONTENT_TYPE, kind), (header::CACHE_CONTROL, keep.to_owned())], file.data).into_response()
 }

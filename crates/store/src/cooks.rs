@@ -39,7 +39,8 @@ impl Store {
     /// # Errors
     /// When the database can't be read.
     pub async fn cook_ids(&self) -> Result<Vec<Uuid>> {
-        let ids: Vec<String> = sqlx::query_scalar("SELECT id FROM cook ORDER BY opened_at DESC, id").fetch_all(&self.pool).await?;
+        let ids: Vec<String> =
+            sqlx::query_scalar("SELECT id FROM cook ORDER BY opened_at DESC, id").fetch_all(&self.pool).await?;
         ids.iter().map(|id| id.parse().map_err(|_| Error::Damaged(format!("{id:?} is not an id")))).collect()
     }
 
@@ -55,10 +56,11 @@ impl Store {
         let Some((_, plan_id, document, opened_at)) = row else {
             return Err(Error::NotFound { what: "cook", id: id.to_string() });
         };
-        let rows: Vec<(String, String, String)> = sqlx::query_as("SELECT id, at, happened FROM cook_event WHERE cook_id = ? ORDER BY seq")
-            .bind(id.to_string())
-            .fetch_all(&self.pool)
-            .await?;
+        let rows: Vec<(String, String, String)> =
+            sqlx::query_as("SELECT id, at, happened FROM cook_event WHERE cook_id = ? ORDER BY seq")
+                .bind(id.to_string())
+                .fetch_all(&self.pool)
+                .await?;
         let events = rows
             .into_iter()
             .map(|(id, at, happened)| {
@@ -75,13 +77,15 @@ impl Store {
     /// # Errors
     /// When the database can't be written.
     pub async fn open_cook(&self, id: Uuid, plan_id: Uuid, plan: &Plan, opened_at: Timestamp) -> Result<()> {
-        sqlx::query("INSERT INTO cook (id, plan_id, document, opened_at) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING")
-            .bind(id.to_string())
-            .bind(plan_id.to_string())
-            .bind(write(plan)?)
-            .bind(write_instant(opened_at))
-            .execute(&self.pool)
-            .await?;
+        sqlx::query(
+            "INSERT INTO cook (id, plan_id, document, opened_at) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+        )
+        .bind(id.to_string())
+        .bind(plan_id.to_string())
+        .bind(write(plan)?)
+        .bind(write_instant(opened_at))
+        .execute(&self.pool)
+        .await?;
         Ok(())
     }
 
@@ -100,13 +104,15 @@ impl Store {
         }
         let mut stored = 0;
         for event in events {
-            let done = sqlx::query("INSERT INTO cook_event (id, cook_id, at, happened) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING")
-                .bind(event.id.to_string())
-                .bind(cook_id.to_string())
-                .bind(write_instant(event.at))
-                .bind(write(&event.happened)?)
-                .execute(&mut *transaction)
-                .await?;
+            let done = sqlx::query(
+                "INSERT INTO cook_event (id, cook_id, at, happened) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+            )
+            .bind(event.id.to_string())
+            .bind(cook_id.to_string())
+            .bind(write_instant(event.at))
+            .bind(write(&event.happened)?)
+            .execute(&mut *transaction)
+            .await?;
             stored += done.rows_affected() as usize;
         }
         transaction.commit().await?;

@@ -47,7 +47,8 @@ impl Store {
     }
 
     async fn connect(options: SqliteConnectOptions, connections: u32) -> Result<Self> {
-        let options = options.journal_mode(SqliteJournalMode::Wal).synchronous(SqliteSynchronous::Full).foreign_keys(true);
+        let options =
+            options.journal_mode(SqliteJournalMode::Wal).synchronous(SqliteSynchronous::Full).foreign_keys(true);
         let pool = SqlitePoolOptions::new()
             .max_connections(connections)
             // A database in memory lives as long as its one connection.
@@ -64,7 +65,8 @@ impl Store {
     /// # Errors
     /// When the database can't be read.
     pub async fn kitchen(&self) -> Result<Kitchen> {
-        let row: Option<String> = sqlx::query_scalar("SELECT document FROM kitchen WHERE id = 1").fetch_optional(&self.pool).await?;
+        let row: Option<String> =
+            sqlx::query_scalar("SELECT document FROM kitchen WHERE id = 1").fetch_optional(&self.pool).await?;
         row.map_or(Ok(Kitchen::default()), |document| read(&document))
     }
 

@@ -48,10 +48,12 @@ impl Store {
     /// # Errors
     /// [`Error::NotFound`] when there is none.
     pub async fn plan(&self, id: Uuid) -> Result<StoredPlan> {
-        let row: Option<Row> = sqlx::query_as("SELECT id, version, document, saved_at FROM plan WHERE id = ? ORDER BY version DESC LIMIT 1")
-            .bind(id.to_string())
-            .fetch_optional(&self.pool)
-            .await?;
+        let row: Option<Row> = sqlx::query_as(
+            "SELECT id, version, document, saved_at FROM plan WHERE id = ? ORDER BY version DESC LIMIT 1",
+        )
+        .bind(id.to_string())
+        .fetch_optional(&self.pool)
+        .await?;
         row.map_or_else(|| Err(Error::NotFound { what: "plan", id: id.to_string() }), from_row)
     }
 
@@ -65,10 +67,12 @@ impl Store {
     pub async fn save_plan(&self, id: Uuid, from_version: i64, plan: &Plan, now: Timestamp) -> Result<StoredPlan> {
         let document = write(plan)?;
         let mut transaction = self.pool.begin_with("BEGIN IMMEDIATE").await?;
-        let newest: Option<Row> = sqlx::query_as("SELECT id, version, document, saved_at FROM plan WHERE id = ? ORDER BY version DESC LIMIT 1")
-            .bind(id.to_string())
-            .fetch_optional(&mut *transaction)
-            .await?;
+        let newest: Option<Row> = sqlx::query_as(
+            "SELECT id, version, document, saved_at FROM plan WHERE id = ? ORDER BY version DESC LIMIT 1",
+        )
+        .bind(id.to_string())
+        .fetch_optional(&mut *transaction)
+        .await?;
         let current = newest.as_ref().map_or(0, |row| row.1);
         if let Some(row) = newest
             && row.2 == document

@@ -25,13 +25,15 @@ impl Store {
         let mut transaction = self.pool.begin_with("BEGIN IMMEDIATE").await?;
         let mut stored = 0;
         for reading in readings {
-            let done = sqlx::query("INSERT INTO reading (probe, id, at, celsius) VALUES (?, ?, ?, ?) ON CONFLICT (probe, id) DO NOTHING")
-                .bind(probe)
-                .bind(reading.id.to_string())
-                .bind(write_instant(reading.at))
-                .bind(reading.celsius)
-                .execute(&mut *transaction)
-                .await?;
+            let done = sqlx::query(
+                "INSERT INTO reading (probe, id, at, celsius) VALUES (?, ?, ?, ?) ON CONFLICT (probe, id) DO NOTHING",
+            )
+            .bind(probe)
+            .bind(reading.id.to_string())
+            .bind(write_instant(reading.at))
+            .bind(reading.celsius)
+            .execute(&mut *transaction)
+            .await?;
             stored += done.rows_affected() as usize;
         }
         transaction.commit().await?;
@@ -43,13 +45,14 @@ impl Store {
     /// # Errors
     /// When the database can't be read.
     pub async fn readings(&self, probe: &str, from: Timestamp, to: Timestamp) -> Result<Vec<Reading>> {
-        let rows: Vec<(String, String, f64)> =
-            sqlx::query_as("SELECT id, at, celsius FROM reading WHERE probe = ? AND at >= ? AND at <= ? ORDER BY at, id")
-                .bind(probe)
-                .bind(write_instant(from))
-                .bind(write_instant(to))
-                .fetch_all(&self.pool)
-                .await?;
+        let rows: Vec<(String, String, f64)> = sqlx::query_as(
+            "SELECT id, at, celsius FROM reading WHERE probe = ? AND at >= ? AND at <= ? ORDER BY at, id",
+        )
+        .bind(probe)
+        .bind(write_instant(from))
+        .bind(write_instant(to))
+        .fetch_all(&self.pool)
+        .await?;
         rows.into_iter()
             .map(|(id, at, celsius)| {
                 let id = id.parse().map_err(|_| Error::Damaged(format!("{id:?} is not an id")))?;

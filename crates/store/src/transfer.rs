@@ -80,14 +80,28 @@ impl Store {
         let mut cooks = Vec::new();
         for id in self.cook_ids().await? {
             let cook = self.cook(id).await?;
-            cooks.push(CookFile { id, plan_id: cook.plan_id, opened_at: cook.opened_at, plan: cook.plan, events: cook.events });
+            cooks.push(CookFile {
+                id,
+                plan_id: cook.plan_id,
+                opened_at: cook.opened_at,
+                plan: cook.plan,
+                events: cook.events,
+            });
         }
         let mut probes = Vec::new();
         for probe in self.probes().await? {
             let readings = self.readings(&probe, Timestamp::MIN, Timestamp::MAX).await?;
-            probes.push(ProbeFile { probe, readings: readings.into_iter().map(|Reading { id, at, celsius }| (id, at, celsius)).collect() });
+            probes.push(ProbeFile {
+                probe,
+                readings: readings.into_iter().map(|Reading { id, at, celsius }| (id, at, celsius)).collect(),
+            });
         }
-        let plans = self.plans().await?.into_iter().map(|stored| PlanFile { id: stored.id, saved_at: stored.saved_at, plan: stored.plan }).collect();
+        let plans = self
+            .plans()
+            .await?
+            .into_iter()
+            .map(|stored| PlanFile { id: stored.id, saved_at: stored.saved_at, plan: stored.plan })
+            .collect();
         Ok(KitchenFile { ergastic: FILE_VERSION, kitchen: self.kitchen().await?, plans, cooks, probes })
     }
 
@@ -98,7 +112,10 @@ impl Store {
     /// [`Error::Damaged`] when the file is of a later layout; otherwise when the database can't be written.
     pub async fn import(&self, file: &KitchenFile) -> Result<()> {
         if file.ergastic != FILE_VERSION {
-            return Err(Error::Damaged(format!("the file has layout {}, this version reads {FILE_VERSION}", file.ergastic)));
+            return Err(Error::Damaged(format!(
+                "the file has layout {}, this version reads {FILE_VERSION}",
+                file.ergastic
+            )));
         }
         let mut transaction = self.pool.begin_with("BEGIN IMMEDIATE").await?;
         sqlx::query("INSERT INTO kitchen (id, document) VALUES (1, ?) ON CONFLICT (id) DO UPDATE SET document = excluded.document")
@@ -118,13 +135,15 @@ impl Store {
             .await?;
         }
         for cook in &file.cooks {
-            sqlx::query("INSERT INTO cook (id, plan_id, document, opened_at) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING")
-                .bind(cook.id.to_string())
-                .bind(cook.plan_id.to_string())
-                .bind(write(&cook.plan)?)
-                .bind(crate::write_instant(cook.opened_at))
-                .execute(&mut *transaction)
-                .await?;
+            sqlx::query(
+                "INSERT INTO cook (id, plan_id, document, opened_at) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+            )
+            .bind(cook.id.to_string())
+            .bind(cook.plan_id.to_string())
+            .bind(write(&cook.plan)?)
+            .bind(crate::write_instant(cook.opened_at))
+            .execute(&mut *transaction)
+            .await?;
             for event in &cook.events {
                 sqlx::query("INSERT INTO cook_event (id, cook_id, at, happened) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING")
                     .bind(event.id.to_string())

@@ -23,7 +23,11 @@ async fn plans_keep_versions_and_refuse_to_be_saved_over() {
     let store = Store::in_memory().await.unwrap();
     let id = Uuid::from_u128(1);
     assert_eq!(store.save_plan(id, 0, &plan("One"), now()).await.unwrap().version, 1);
-    assert_eq!(store.save_plan(id, 0, &plan("One"), now()).await.unwrap().version, 1, "a repeated save does nothing twice");
+    assert_eq!(
+        store.save_plan(id, 0, &plan("One"), now()).await.unwrap().version,
+        1,
+        "a repeated save does nothing twice"
+    );
     assert_eq!(store.save_plan(id, 1, &plan("Two"), now()).await.unwrap().version, 2);
     let conflict = store.save_plan(id, 1, &plan("Three"), now()).await.unwrap_err();
     assert!(matches!(conflict, Error::Conflict { given: 1, current: 2 }));
@@ -41,8 +45,14 @@ async fn events_are_stored_once_and_survive_reopening() {
         let store = Store::open(&file).await.unwrap();
         assert!(matches!(store.append(cook, &[note(1, "a")]).await, Err(Error::NotFound { .. })));
         store.open_cook(cook, Uuid::from_u128(1), &plan("One"), now()).await.unwrap();
-        assert_eq!(store.append(cook, &[note(1, "a"), note(2, "b")]).await.unwrap(), Appended { stored: 2, repeated: 0 });
-        assert_eq!(store.append(cook, &[note(2, "b"), note(3, "c")]).await.unwrap(), Appended { stored: 1, repeated: 1 });
+        assert_eq!(
+            store.append(cook, &[note(1, "a"), note(2, "b")]).await.unwrap(),
+            Appended { stored: 2, repeated: 0 }
+        );
+        assert_eq!(
+            store.append(cook, &[note(2, "b"), note(3, "c")]).await.unwrap(),
+            Appended { stored: 1, repeated: 1 }
+        );
         store.close().await;
     }
     let store = Store::open(&file).await.unwrap();

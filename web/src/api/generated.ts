@@ -12,7 +12,7 @@ export interface paths {
             cookie?: never;
         };
         /** Every cook, the latest first. */
-        get: operations["list"];
+        get: operations["list_cooks"];
         put?: never;
         post?: never;
         delete?: never;
@@ -201,7 +201,7 @@ export interface paths {
             cookie?: never;
         };
         /** Every plan, by its bell. */
-        get: operations["list"];
+        get: operations["list_plans"];
         put?: never;
         post?: never;
         delete?: never;
@@ -675,102 +675,102 @@ export interface components {
         /** @description A forecast's request. Only `cut` and `method` must be given. */
         ForecastRequest: {
             /** @default null */
-            age: components["schemas"]["Age"] | null;
+            age?: components["schemas"]["Age"] | null;
             /**
              * Format: double
              * @description Above the sea, m.
              * @default null
              */
-            altitude_m: number | null;
+            altitude_m?: number | null;
             /** @default null */
-            cut: components["schemas"]["Cut"] | null;
+            cut?: components["schemas"]["Cut"] | null;
             /**
              * Format: double
              * @description When it has to be tender, minutes from the start.
              * @default null
              */
-            deadline_min: number | null;
+            deadline_min?: number | null;
             /** @default null */
-            eaten_as: components["schemas"]["EatenAs"] | null;
+            eaten_as?: components["schemas"]["EatenAs"] | null;
             /**
              * @description Fed on grass.
              * @default null
              */
-            grass_fed: boolean | null;
+            grass_fed?: boolean | null;
             /** @default null */
-            heat: components["schemas"]["Heat"] | null;
+            heat?: components["schemas"]["Heat"] | null;
             /**
              * @description Also answer the inside of the piece over time.
              * @default null
              */
-            inside: boolean | null;
+            inside?: boolean | null;
             /**
              * Format: double
              * @description Liquid poured in, L.
              * @default null
              */
-            liquid_l: number | null;
+            liquid_l?: number | null;
             /**
              * Format: double
              * @description The liquid as the meat goes in, °C.
              * @default null
              */
-            liquid_start_c: number | null;
+            liquid_start_c?: number | null;
             /**
              * Format: double
              * @description All pieces together, raw, bone in, kg.
              * @default null
              */
-            mass_kg: number | null;
+            mass_kg?: number | null;
             /**
              * Format: int32
              * @description Simulated cooks; 1 is the deterministic run at every median.
              * @default null
              */
-            members: number | null;
+            members?: number | null;
             /** @default null */
-            method: components["schemas"]["Method"] | null;
+            method?: components["schemas"]["Method"] | null;
             /**
              * @description A mixed pot.
              * @default null
              */
-            parts: Record<string, never>[] | null;
+            parts?: Record<string, never>[] | null;
             /**
              * Format: int32
              * @description How many pieces.
              * @default null
              */
-            pieces: number | null;
+            pieces?: number | null;
             /**
              * Format: int64
              * @description Seed of the spreads.
              * @default null
              */
-            seed: number | null;
+            seed?: number | null;
             /**
              * @description The sides of the largest piece, mm.
              * @default null
              */
-            size_mm: number[] | null;
+            size_mm?: number[] | null;
             /**
              * @description A chain of ways.
              * @default null
              */
-            stages: Record<string, never>[] | null;
+            stages?: Record<string, never>[] | null;
             /**
              * Format: double
              * @description The meat as it goes in, °C.
              * @default null
              */
-            start_c: number | null;
+            start_c?: number | null;
             /**
              * Format: double
              * @description Thickness of the largest piece alone, mm; the other sides follow from the mass.
              * @default null
              */
-            thickness_mm: number | null;
+            thickness_mm?: number | null;
             /** @default null */
-            vessel: components["schemas"]["Vessel"] | null;
+            vessel?: components["schemas"]["Vessel"] | null;
         };
         /** @description Something that happened. */
         Happened: {
@@ -833,74 +833,74 @@ export interface components {
              * @description Keep-warm, °C.
              * @default null
              */
-            at_c: number | null;
+            at_c?: number | null;
             /**
              * Format: double
              * @default null
              */
-            at_pressure_min: number | null;
+            at_pressure_min?: number | null;
             /**
              * Format: double
              * @description Water bath, °C.
              * @default null
              */
-            bath_c: number | null;
+            bath_c?: number | null;
             /** @default null */
-            fan: boolean | null;
+            fan?: boolean | null;
             /**
              * Format: double
              * @description Fat, °C.
              * @default null
              */
-            fat_c: number | null;
+            fat_c?: number | null;
             /**
              * Format: double
              * @description Pressure above the air's, kPa.
              * @default null
              */
-            gauge_kpa: number | null;
+            gauge_kpa?: number | null;
             /** @default null */
-            level: components["schemas"]["Settings"] | null;
+            level?: components["schemas"]["Settings"] | null;
             /**
              * Format: int32
              * @description Coals on its lid.
              * @default null
              */
-            over: number | null;
+            over?: number | null;
             /**
              * Format: double
              * @description Pit air, °C.
              * @default null
              */
-            pit_c: number | null;
+            pit_c?: number | null;
             /** @default null */
-            release: components["schemas"]["Release"] | null;
+            release?: components["schemas"]["Release"] | null;
             /**
              * Format: double
              * @description Oven, °C.
              * @default null
              */
-            set_c: number | null;
+            set_c?: number | null;
             /** @default null */
-            setting: components["schemas"]["Settings"] | null;
+            setting?: components["schemas"]["Settings"] | null;
             /** @default null */
-            simmer: components["schemas"]["Simmer"] | null;
+            simmer?: components["schemas"]["Simmer"] | null;
             /** @default null */
-            source: components["schemas"]["HeatSource"] | null;
+            source?: components["schemas"]["HeatSource"] | null;
             /**
              * Format: double
              * @description Reheated to, °C.
              * @default null
              */
-            to_c: number | null;
+            to_c?: number | null;
             /**
              * Format: int32
              * @description Coals under the pot.
              * @default null
              */
-            under: number | null;
+            under?: number | null;
             /** @default null */
-            wrap: components["schemas"]["Wrap"] | null;
+            wrap?: components["schemas"]["Wrap"] | null;
         };
         /**
          * @description What a pot stands on or in.
@@ -935,30 +935,30 @@ export interface components {
              * @description Above the sea, m.
              * @default 0
              */
-            altitude_m: number;
+            altitude_m?: number;
             /**
              * Format: double
              * @description The chance of being ready that a plan is made for, 0.5–0.99.
              * @default 0.9
              */
-            certainty: number;
+            certainty?: number;
             /**
              * Format: double
              * @description The strongest burner, W.
              * @default 1800
              */
-            hob_w: number;
+            hob_w?: number;
             /**
              * @description Its name.
              * @default My kitchen
              */
-            name: string;
+            name?: string;
             /**
              * Format: double
              * @description The frying pan, cm across.
              * @default 28
              */
-            pan_cm: number;
+            pan_cm?: number;
             /**
              * @description The pot a plan starts from.
              * @default {
@@ -966,17 +966,17 @@ export interface components {
              *       "height_cm": 13
              *     }
              */
-            pot: components["schemas"]["Vessel"];
+            pot?: components["schemas"]["Vessel"];
             /**
              * @description How quantities are shown.
              * @default metric
              */
-            units: components["schemas"]["Units"];
+            units?: components["schemas"]["Units"];
             /**
              * @description IANA time zone.
              * @default UTC
              */
-            zone: string;
+            zone?: string;
         };
         /**
          * @description Where a task takes place.
@@ -1001,57 +1001,57 @@ export interface components {
              * @description Plates on the table.
              * @default null
              */
-            bell: string | null;
+            bell?: string | null;
             /**
              * Format: double
              * @description The chance asked for.
              * @default null
              */
-            certainty: number | null;
+            certainty?: number | null;
             /** @default null */
-            cut: components["schemas"]["Cut"] | null;
+            cut?: components["schemas"]["Cut"] | null;
             /** @default null */
-            eaten_as: components["schemas"]["EatenAs"] | null;
+            eaten_as?: components["schemas"]["EatenAs"] | null;
             /**
              * Format: double
              * @description Raw, bone in, kg.
              * @default null
              */
-            mass_kg: number | null;
+            mass_kg?: number | null;
             /**
              * @description Now; local times are read in `zone`.
              * @default null
              */
-            now: string | null;
+            now?: string | null;
             /**
              * Format: int32
              * @description How many eat.
              * @default null
              */
-            people: number | null;
+            people?: number | null;
             /**
              * Format: int32
              * @description Pieces.
              * @default null
              */
-            pieces: number | null;
+            pieces?: number | null;
             /**
              * Format: double
              * @description Price of the raw meat, a kilo.
              * @default null
              */
-            price_per_kg: number | null;
+            price_per_kg?: number | null;
             /**
              * Format: double
              * @description Thickness of the largest piece, mm.
              * @default null
              */
-            thickness_mm: number | null;
+            thickness_mm?: number | null;
             /**
              * @description IANA zone; the kitchen's where not given.
              * @default null
              */
-            zone: string | null;
+            zone?: string | null;
         };
         /** @description Every way, best first. */
         Matched: {
@@ -1080,24 +1080,24 @@ export interface components {
         /** @description How a cook ended, in the cook's own judgement. */
         Outcome: {
             /** @default null */
-            ate_as: components["schemas"]["Check"] | null;
+            ate_as?: components["schemas"]["Check"] | null;
             /**
              * @description What to change next time.
              * @default null
              */
-            change: string | null;
+            change?: string | null;
             /**
              * Format: double
              * @description Cooked and edible, kg.
              * @default null
              */
-            cooked_kg: number | null;
+            cooked_kg?: number | null;
             /**
              * Format: double
              * @description Liquid left, L.
              * @default null
              */
-            liquid_left_l: number | null;
+            liquid_left_l?: number | null;
         };
         /** @description One dish with its bell. */
         Plan: {
@@ -1184,18 +1184,18 @@ export interface components {
              * @description Salted this long ahead, h; 0 salts at the pan.
              * @default 12
              */
-            salt_h: number;
+            salt_h?: number;
             /**
              * Format: double
              * @description Salt, % of the trimmed raw mass.
              * @default 1.25
              */
-            salt_pct: number;
+            salt_pct?: number;
             /**
              * @description How hard it is browned.
              * @default hard
              */
-            sear: components["schemas"]["Sear"];
+            sear?: components["schemas"]["Sear"];
         };
         /** @description One reading as a probe sends it. */
         ProbeReading: {
@@ -1351,65 +1351,65 @@ export interface components {
              * @description Fat on it, L.
              * @default null
              */
-            fat_l: number | null;
+            fat_l?: number | null;
             /**
              * Format: double
              * @description Measured depth of the fat, mm; overrides `fat_l`.
              * @default null
              */
-            fat_mm: number | null;
+            fat_mm?: number | null;
             /**
              * Format: double
              * @description Gelatin in the liquid, g.
              * @default null
              */
-            gelatin_g: number | null;
+            gelatin_g?: number | null;
             /**
              * Format: double
              * @description The burner, W.
              * @default null
              */
-            hob_w: number | null;
+            hob_w?: number | null;
             /**
              * Format: double
              * @description Liquid without its fat, L.
              * @default null
              */
-            liquid_l: number | null;
+            liquid_l?: number | null;
             /**
              * Format: double
              * @description Salt in the liquid, g.
              * @default null
              */
-            salt_g: number | null;
+            salt_g?: number | null;
             /**
              * Format: double
              * @description Share of it that is thickened tonight, 0–1.
              * @default null
              */
-            share: number | null;
+            share?: number | null;
             /**
              * @description How the fat comes off.
              * @default ladle
              */
-            skim: components["schemas"]["Skim"];
+            skim?: components["schemas"]["Skim"];
             /**
              * @description What it becomes.
              * @default coat
              */
-            target: components["schemas"]["Target"];
+            target?: components["schemas"]["Target"];
             /**
              * @description How it tastes.
              * @default right
              */
-            taste: components["schemas"]["Taste"];
+            taste?: components["schemas"]["Taste"];
             /**
              * @description What thickens it.
              * @default cornflour
              */
-            thickener: components["schemas"]["Thickener"];
+            thickener?: components["schemas"]["Thickener"];
             /** @default null */
-            vessel: components["schemas"]["Vessel"] | null;
+            vessel?: components["schemas"]["Vessel"] | null;
         };
         /** @description One thing to do. */
         SauceStep: {
@@ -1606,29 +1606,29 @@ export interface components {
              * @description Inner diameter of a round vessel, cm.
              * @default null
              */
-            diameter_cm: number | null;
+            diameter_cm?: number | null;
             /**
              * Format: double
              * @description Inner height, cm.
              * @default null
              */
-            height_cm: number | null;
+            height_cm?: number | null;
             /**
              * Format: double
              * @description Inner length of a rectangular vessel, cm.
              * @default null
              */
-            length_cm: number | null;
+            length_cm?: number | null;
             /** @default null */
-            lid: components["schemas"]["Lid"] | null;
+            lid?: components["schemas"]["Lid"] | null;
             /** @default null */
-            material: components["schemas"]["Material"] | null;
+            material?: components["schemas"]["Material"] | null;
             /**
              * Format: double
              * @description Inner width of a rectangular vessel, cm.
              * @default null
              */
-            width_cm: number | null;
+            width_cm?: number | null;
         };
         /** @description One way of cooking it. */
         Way: {
@@ -1735,7 +1735,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    list: {
+    list_cooks: {
         parameters: {
             query?: never;
             header?: never;
@@ -2074,7 +2074,7 @@ export interface operations {
             };
         };
     };
-    list: {
+    list_plans: {
         parameters: {
             query?: never;
             header?: never;

@@ -151,7 +151,13 @@ pub struct PotNow {
 ///
 /// # Errors
 /// Names the plan's field that can't be used; a plan that was stored has none.
-pub fn view(plan: &Plan, kitchen: &Kitchen, opened_at: Timestamp, events: &[Event], now: Timestamp) -> Result<CookView> {
+pub fn view(
+    plan: &Plan,
+    kitchen: &Kitchen,
+    opened_at: Timestamp,
+    events: &[Event],
+    now: Timestamp,
+) -> Result<CookView> {
     let standing = Standing::of(events);
     let evidence = standing.evidence();
     // What is over no longer changes with the clock.
@@ -164,7 +170,8 @@ pub fn view(plan: &Plan, kitchen: &Kitchen, opened_at: Timestamp, events: &[Even
 
     let met_heat = standing.met_heat();
     let closed = standing.closed();
-    let from = met_heat.unwrap_or_else(|| planned.met_heat_at.max(if closed.is_some() { planned.met_heat_at } else { now }));
+    let from =
+        met_heat.unwrap_or_else(|| planned.met_heat_at.max(if closed.is_some() { planned.met_heat_at } else { now }));
     let tender_at = met_heat.and_then(|_| tender_at(&standing, worked.case.eaten_as));
     let finishing = worked.durations.finishing_min();
     let wanted_lift = plus_minutes(plan.bell, -finishing);
@@ -206,7 +213,10 @@ pub fn view(plan: &Plan, kitchen: &Kitchen, opened_at: Timestamp, events: &[Even
         serve_at,
         late_min: minutes_between(plan.bell, serve_at).max(0.0).ceil(),
         tenderness: worked.update.tenderness,
-        goal: [worked.case.goal.enough / worked.case.goal.resistance, worked.case.goal.too_far / worked.case.goal.resistance],
+        goal: [
+            worked.case.goal.enough / worked.case.goal.resistance,
+            worked.case.goal.too_far / worked.case.goal.resistance,
+        ],
         findings: evidence.len(),
         effective: worked.update.effective,
         surprising: worked.update.surprising,
@@ -216,7 +226,10 @@ pub fn view(plan: &Plan, kitchen: &Kitchen, opened_at: Timestamp, events: &[Even
             salt_g: durations.liquid_salt_g,
             gelatin_g: durations.gelatin_g,
         },
-        log: events.iter().map(|event| LogLine { undone: standing.is_undone(event.id), event: event.clone() }).collect(),
+        log: events
+            .iter()
+            .map(|event| LogLine { undone: standing.is_undone(event.id), event: event.clone() })
+            .collect(),
         outcome: closed.map(|(_, outcome)| outcome.clone()),
         prediction,
         tasks,
@@ -225,7 +238,8 @@ pub fn view(plan: &Plan, kitchen: &Kitchen, opened_at: Timestamp, events: &[Even
 
 /// The first check that was soft enough, or the lifting.
 fn tender_at(standing: &Standing, eaten_as: EatenAs) -> Option<Timestamp> {
-    let checked = standing.checks().filter(|(_, found)| found.bounds().0 >= eaten_as.enough() - 1e-9).map(|(at, _)| at).min();
+    let checked =
+        standing.checks().filter(|(_, found)| found.bounds().0 >= eaten_as.enough() - 1e-9).map(|(at, _)| at).min();
     checked.or_else(|| standing.done("lift"))
 }
 
@@ -233,15 +247,17 @@ fn tender_at(standing: &Standing, eaten_as: EatenAs) -> Option<Timestamp> {
 fn states(tasks: Vec<Task>, standing: &Standing) -> Vec<CookTask> {
     let done_at = |task: &Task| match task.kind {
         TaskKind::Simmer => standing.met_heat().or_else(|| standing.done(&task.id)),
-        TaskKind::Check => standing
-            .done(&task.id)
-            .or_else(|| standing.checks().map(|(at, _)| at).find(|at| task.start <= plus_minutes(*at, CHECK_COUNTS_MIN))),
+        TaskKind::Check => standing.done(&task.id).or_else(|| {
+            standing.checks().map(|(at, _)| at).find(|at| task.start <= plus_minutes(*at, CHECK_COUNTS_MIN))
+        }),
         _ => standing.done(&task.id),
     };
     // The furthest kind of work done; looks and rests are beside the line of work.
     let furthest = tasks
         .iter()
-        .filter(|task| !matches!(task.kind, TaskKind::Check | TaskKind::Rest | TaskKind::Preheat) && done_at(task).is_some())
+        .filter(|task| {
+            !matches!(task.kind, TaskKind::Check | TaskKind::Rest | TaskKind::Preheat) && done_at(task).is_some()
+        })
         .map(|task| task.kind)
         .max();
     tasks
@@ -293,7 +309,14 @@ fn prediction(before: &Worked, met_heat: Option<Timestamp>, tender_at: Option<Ti
     Prediction { foretold_min, took_min, quicker, words }
 }
 
-fn words(status: Status, worked: &Worked, ready: &Ready, bell: Timestamp, serve_at: Timestamp, prediction: &Prediction) -> String {
+fn words(
+    status: Status,
+    worked: &Worked,
+    ready: &Ready,
+    bell: Timestamp,
+    serve_at: Timestamp,
+    prediction: &Prediction,
+) -> String {
     match status {
         Status::Closed => prediction.words.clone(),
         Status::Tender => "Tender. Keep it hot and covered until it is lifted for the bell.".into(),
@@ -304,13 +327,20 @@ fn words(status: Status, worked: &Worked, ready: &Ready, bell: Timestamp, serve_
             }
             let late = minutes_between(bell, serve_at);
             if late > 5.0 {
-                return format!("Half of such pieces would put plates {} after the bell or later. A fork check tells most now.", span(late));
+                return format!(
+                    "Half of such pieces would put plates {} after the bell or later. A fork check tells most now.",
+                    span(late)
+                );
             }
-            let sure = (ready.chance * 100.0).round();
+            let sure = (ready.chance * 100.0).round().clamp(1.0, 99.0);
             if sure >= 97.0 {
-                format!("{sure:.0} in 100 such pieces are tender in time. Look when the sheet says so; nothing else to do.")
+                format!(
+                    "{sure:.0} in 100 such pieces are tender in time. Look when the sheet says so; nothing else to do."
+                )
             } else {
-                format!("{sure:.0} in 100 such pieces are tender in time. A fork check narrows that most; a reading in the middle helps early on.")
+                format!(
+                    "{sure:.0} in 100 such pieces are tender in time. A fork check narrows that most; a reading in the middle helps early on."
+                )
             }
         }
     }

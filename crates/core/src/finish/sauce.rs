@@ -172,10 +172,21 @@ impl Skim {
 
     fn words(self) -> (&'static str, &'static str) {
         match self {
-            Self::Ladle => ("Let it settle half off the flame, then ladle the fat off flat", "the fat gathers on the still side; skim before anything thickens, starch holds fat"),
-            Self::Spout => ("Pour into a spouted jug, wait, and pour the juice from below", "stop when the fat reaches the spout"),
-            Self::Bag => ("Pour into a bag, let it settle, and drain it from a snipped corner", "pinch it shut when the fat comes down"),
-            Self::Chill => ("Cool it fast, chill it, and lift the set fat off", "the cleanest way, and the meat is often better next day"),
+            Self::Ladle => (
+                "Let it settle half off the flame, then ladle the fat off flat",
+                "the fat gathers on the still side; skim before anything thickens, starch holds fat",
+            ),
+            Self::Spout => {
+                ("Pour into a spouted jug, wait, and pour the juice from below", "stop when the fat reaches the spout")
+            }
+            Self::Bag => (
+                "Pour into a bag, let it settle, and drain it from a snipped corner",
+                "pinch it shut when the fat comes down",
+            ),
+            Self::Chill => (
+                "Cool it fast, chill it, and lift the set fat off",
+                "the cleanest way, and the meat is often better next day",
+            ),
             Self::None => ("Leave the fat in", "it will carry flavour and feel heavy"),
         }
     }
@@ -194,9 +205,17 @@ impl Thickener {
 
     fn words(self) -> (&'static str, f64, &'static str) {
         match self {
-            Self::Cornflour => ("cornflour slurry", 4.0, "stir the slurry again, pour off the heat, bring it back to the boil to see; a raging boil sets it in strings"),
-            Self::Arrowroot => ("arrowroot slurry", 2.0, "off the heat, then just to the simmer; long boiling thins it"),
-            Self::Potato => ("potato starch slurry", 2.0, "off the heat, then just to the simmer; long boiling thins it"),
+            Self::Cornflour => (
+                "cornflour slurry",
+                4.0,
+                "stir the slurry again, pour off the heat, bring it back to the boil to see; a raging boil sets it in strings",
+            ),
+            Self::Arrowroot => {
+                ("arrowroot slurry", 2.0, "off the heat, then just to the simmer; long boiling thins it")
+            }
+            Self::Potato => {
+                ("potato starch slurry", 2.0, "off the heat, then just to the simmer; long boiling thins it")
+            }
             Self::Flour => ("flour slurry", 12.0, "cook it 10 to 15 minutes or it tastes raw"),
             Self::ButterPaste => ("butter paste", 12.0, "piece by piece, whisking; cook it 10 to 15 minutes"),
             Self::None => ("nothing", 0.0, ""),
@@ -229,9 +248,19 @@ pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
         steps.push(SauceStep { what: what.into(), min: skim_min, why: why.into() });
     }
     if fat_left_l * FAT_KG_PER_L > 0.06 * liquid_l {
-        warnings.push(Caution::new("greasy", format!("{:.0} mL of fat stay in: it will look and feel greasy. Skim again, or chill it and lift the fat.", fat_left_l * 1000.0)));
+        warnings.push(Caution::new(
+            "greasy",
+            format!(
+                "{:.0} mL of fat stay in: it will look and feel greasy. Skim again, or chill it and lift the fat.",
+                fat_left_l * 1000.0
+            ),
+        ));
     }
-    steps.push(SauceStep { what: "Taste, with a clean spoon".into(), min: 1.0, why: "weak: reduce; right but thin: thicken; salty, bitter or sour: don't reduce".into() });
+    steps.push(SauceStep {
+        what: "Taste, with a clean spoon".into(),
+        min: 1.0,
+        why: "weak: reduce; right but thin: thicken; salty, bitter or sour: don't reduce".into(),
+    });
 
     let final_l = reduced_volume(request, liquid_l, salt_g, gelatin_g, &mut warnings);
     let rate_kg_s = f64::min(BURNER_SHARE * hob_w / LATENT_HEAT, SURFACE_LIMIT * pot.floor_m2);
@@ -244,8 +273,16 @@ pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
         });
     }
     for (taste, what, why) in [
-        (Taste::Salty, "Let it down with unsalted stock or water, or serve less of it", "reducing would only make it saltier"),
-        (Taste::Bitter, "Balance it with a little sugar, butter or cooked onion", "reducing would only make it more bitter"),
+        (
+            Taste::Salty,
+            "Let it down with unsalted stock or water, or serve less of it",
+            "reducing would only make it saltier",
+        ),
+        (
+            Taste::Bitter,
+            "Balance it with a little sugar, butter or cooked onion",
+            "reducing would only make it more bitter",
+        ),
         (Taste::Sour, "Balance it with a little sugar or cream", "reducing would only make it sharper"),
         (Taste::Rich, "Add vinegar, mustard or sharp pickles at the plate", "acid and crunch balance richness"),
     ] {
@@ -258,8 +295,16 @@ pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
     let (thickener_g, water_g) = thickening(request, final_l * share, gelatin_pct(final_l));
     if thickener_g > 0.0 {
         let (name, min, why) = request.thickener.words();
-        let only = if share < 1.0 { format!(" into {:.2} L, tonight's share; keep the rest as stock", final_l * share) } else { String::new() };
-        steps.push(SauceStep { what: format!("Thicken with {thickener_g:.0} g of {name}, a third at a time{only}"), min: 3.0 + min, why: why.into() });
+        let only = if share < 1.0 {
+            format!(" into {:.2} L, tonight's share; keep the rest as stock", final_l * share)
+        } else {
+            String::new()
+        };
+        steps.push(SauceStep {
+            what: format!("Thicken with {thickener_g:.0} g of {name}, a third at a time{only}"),
+            min: 3.0 + min,
+            why: why.into(),
+        });
         if fat_left_l > 0.3 * fat_l && fat_l > 0.05 {
             warnings.push(Caution::new("skim_first", "Skim before thickening: starch holds the fat in."));
         }
@@ -269,7 +314,11 @@ pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
         warnings.push(Caution::new("salty", format!("At {final_salt:.0} g/kg it is too salty for a sauce (10–13 is usual): add unsalted liquid, don't reduce.")));
     }
     if request.target == Target::Glaze {
-        steps.push(SauceStep { what: "Turn the meat in it until it shines".into(), min: 4.0, why: "the glaze sticks while it is hot".into() });
+        steps.push(SauceStep {
+            what: "Turn the meat in it until it shines".into(),
+            min: 4.0,
+            why: "the glaze sticks while it is hot".into(),
+        });
     }
     let third = round_to(thickener_g / 3.0, 0.1);
     Ok(Sauce {
@@ -288,7 +337,13 @@ pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
 }
 
 /// How far to reduce: as far as the target asks, and no further than taste and salt allow.
-fn reduced_volume(request: &SauceRequest, liquid_l: f64, salt_g: f64, gelatin_g: f64, warnings: &mut Vec<Caution>) -> f64 {
+fn reduced_volume(
+    request: &SauceRequest,
+    liquid_l: f64,
+    salt_g: f64,
+    gelatin_g: f64,
+    warnings: &mut Vec<Caution>,
+) -> f64 {
     if matches!(request.taste, Taste::Salty | Taste::Bitter | Taste::Sour | Taste::Rich) {
         return liquid_l;
     }
@@ -304,7 +359,10 @@ fn reduced_volume(request: &SauceRequest, liquid_l: f64, salt_g: f64, gelatin_g:
     let salt_floor = salt_g / SALT_STOP;
     let stopped = f64::max(wanted, salt_floor).min(liquid_l);
     if stopped > wanted + 0.01 {
-        warnings.push(Caution::new("salt_stop", format!("Stop at {stopped:.2} L: below that it passes {SALT_STOP:.0} g of salt a kilo.")));
+        warnings.push(Caution::new(
+            "salt_stop",
+            format!("Stop at {stopped:.2} L: below that it passes {SALT_STOP:.0} g of salt a kilo."),
+        ));
     }
     stopped
 }
@@ -330,7 +388,13 @@ mod tests {
     use proptest::prelude::*;
 
     fn request() -> SauceRequest {
-        SauceRequest { liquid_l: Some(1.2), fat_l: Some(0.15), salt_g: Some(11.0), gelatin_g: Some(18.0), ..Default::default() }
+        SauceRequest {
+            liquid_l: Some(1.2),
+            fat_l: Some(0.15),
+            salt_g: Some(11.0),
+            gelatin_g: Some(18.0),
+            ..Default::default()
+        }
     }
 
     #[test]

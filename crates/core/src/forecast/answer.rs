@@ -172,7 +172,8 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     let median: Times = run_median(case, &mut recorder);
     let ensemble = ensemble.unwrap_or_else(|| Weighted::one(median));
     let minutes = |values: &[f64], p| quantile(values, &ensemble.weights, p).map(|s| s / MINUTE_S);
-    let quantiles = |values: &[f64]| Quantiles { p10: minutes(values, 0.1), p50: minutes(values, 0.5), p90: minutes(values, 0.9) };
+    let quantiles =
+        |values: &[f64]| Quantiles { p10: minutes(values, 0.1), p50: minutes(values, 0.5), p90: minutes(values, 0.9) };
     let ready_min = quantiles(&ensemble.ready_s);
     let too_far_min = quantiles(&ensemble.too_far_s);
     let chance_ready = case.deadline_s.map(|deadline| chance(&ensemble.weights, |i| ensemble.ready_s[i] <= deadline));

@@ -109,7 +109,8 @@ pub fn update(case: &Case, evidence: &[Evidence], look_s: Option<f64>) -> Update
         at_s.insert(place, look_s);
         place
     });
-    let (times, mut samples) = if at_s.is_empty() { (run_all(case, &members), Vec::new()) } else { run_all_sampled(case, &members, &at_s) };
+    let (times, mut samples) =
+        if at_s.is_empty() { (run_all(case, &members), Vec::new()) } else { run_all_sampled(case, &members, &at_s) };
     let seen = looks_at.map(|place| samples.remove(place));
     let mut weights = vec![1.0; members.len()];
     let mut surprising = false;

@@ -53,7 +53,15 @@ impl<'a> Recorder<'a> {
             steam_kg: 0.0,
             left: Left::default(),
         };
-        Self { case, every_s, until_s, juices: Juices::default(), dose: [0.0; SHELLS], frames: vec![start], warm_s: None }
+        Self {
+            case,
+            every_s,
+            until_s,
+            juices: Juices::default(),
+            dose: [0.0; SHELLS],
+            frames: vec![start],
+            warm_s: None,
+        }
     }
 
     /// The frame nearest to a time.

@@ -1,7 +1,7 @@
 //! A forecast's request, and its resolution into a case with nothing left open.
 
-use serde::{Deserialize, Serialize};
 use serde::de::IgnoredAny;
+use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::answer::Assumed;
@@ -271,7 +271,14 @@ pub struct Case {
 struct Fill(Vec<Assumed>);
 
 impl Fill {
-    fn or<T: std::fmt::Debug + Copy>(&mut self, field: &str, given: Option<T>, default: T, why: &str, show: impl Fn(T) -> String) -> T {
+    fn or<T: std::fmt::Debug + Copy>(
+        &mut self,
+        field: &str,
+        given: Option<T>,
+        default: T,
+        why: &str,
+        show: impl Fn(T) -> String,
+    ) -> T {
         given.unwrap_or_else(|| {
             self.0.push(Assumed { field: field.to_owned(), value: show(default), why: why.to_owned() });
             default
@@ -287,15 +294,27 @@ impl ForecastRequest {
     /// error here: ask [`Cut::refusal`] first.
     pub fn resolve(&self) -> Result<Case> {
         if self.parts.is_some() {
-            return Err(Error::new("parts", "a mixed pot", "mixed pots aren't forecast yet; forecast each cut by itself"));
+            return Err(Error::new(
+                "parts",
+                "a mixed pot",
+                "mixed pots aren't forecast yet; forecast each cut by itself",
+            ));
         }
         if self.stages.is_some() {
-            return Err(Error::new("stages", "a chain", "chained ways aren't forecast yet; give one method and its heat"));
+            return Err(Error::new(
+                "stages",
+                "a chain",
+                "chained ways aren't forecast yet; give one method and its heat",
+            ));
         }
         let cut = self.cut.ok_or_else(|| Error::new("cut", "nothing", "name a cut, such as \"chuck\" or \"shin\""))?;
         let method = self.method.ok_or_else(|| Error::new("method", "nothing", "name a way, such as \"braise\""))?;
         if !matches!(method, Method::Braise | Method::Stew) {
-            return Err(Error::new("method", format!("{method:?}").to_lowercase(), "only braise and stew are forecast yet"));
+            return Err(Error::new(
+                "method",
+                format!("{method:?}").to_lowercase(),
+                "only braise and stew are forecast yet",
+            ));
         }
         let facts = cut.facts();
         let mut fill = Fill(Vec::new());
@@ -304,7 +323,11 @@ impl ForecastRequest {
         let (mass_kg, pieces, sides_m) = self.resolve_piece(facts, method, &mut fill, &mut notes)?;
         let start_c = fill.or("start_c", self.start_c, 5.0, "straight from the cold", |v| format!("{v:.0} °C"));
         if start_c < -1.0 {
-            return Err(Error::new("start_c", start_c, "frozen meat isn't forecast yet; thaw it first, in the cold, and give −1 to 40 °C"));
+            return Err(Error::new(
+                "start_c",
+                start_c,
+                "frozen meat isn't forecast yet; thaw it first, in the cold, and give −1 to 40 °C",
+            ));
         }
         in_range("start_c", start_c, -1.0, 40.0, "°C")?;
         let altitude_m = fill.or("altitude_m", self.altitude_m, 0.0, "at sea level", |v| format!("{v:.0} m"));
@@ -317,31 +340,46 @@ impl ForecastRequest {
         };
         let vessel = self.vessel.clone().unwrap_or_default();
         if vessel.diameter_cm.is_none() && vessel.width_cm.is_none() && vessel.length_cm.is_none() {
-            fill.0.push(Assumed { field: "vessel".into(), value: "26 cm round iron pot".into(), why: "a common size".into() });
+            fill.0.push(Assumed {
+                field: "vessel".into(),
+                value: "26 cm round iron pot".into(),
+                why: "a common size".into(),
+            });
         }
         if vessel.lid.is_none() {
-            fill.0.push(Assumed { field: "vessel.lid".into(), value: lid.words().into(), why: "usual for this heat".into() });
+            fill.0.push(Assumed {
+                field: "vessel.lid".into(),
+                value: lid.words().into(),
+                why: "usual for this heat".into(),
+            });
         }
         let pot = vessel.resolve(lid).map_err(|error| error.within("vessel"))?;
         let meat_m3 = mass_kg / DENSITY;
         if meat_m3 > 0.9 * pot.volume_m3() {
             let holds = pot.volume_m3() * 0.9 * DENSITY;
-            return Err(Error::new("mass_kg", mass_kg, format!("this vessel takes {holds:.1} kg at most; take a larger pot, or two")));
+            return Err(Error::new(
+                "mass_kg",
+                mass_kg,
+                format!("this vessel takes {holds:.1} kg at most; take a larger pot, or two"),
+            ));
         }
         let packing = Packing::lay(&pot, sides_m, pieces, meat_m3);
         let usual_share = if method == Method::Stew { 1.0 } else { 0.75 };
         let usual_l = packing.litres_for(usual_share).clamp(0.3, 40.0);
         let level_words = if method == Method::Stew { "just covered" } else { "three quarters up the meat" };
-        let liquid_l = fill.or("liquid_l", self.liquid_l, (usual_l * 20.0).round() / 20.0, level_words, |v| format!("{v:.2} L"));
+        let liquid_l =
+            fill.or("liquid_l", self.liquid_l, (usual_l * 20.0).round() / 20.0, level_words, |v| format!("{v:.2} L"));
         in_range("liquid_l", liquid_l, 0.05, 60.0, "L")?;
         if liquid_l / 1000.0 + meat_m3 > pot.volume_m3() {
             let room = (pot.volume_m3() - meat_m3) * 1000.0;
             notes.push(format!("Meat and liquid overflow this pot: there is room for {room:.1} L beside the meat."));
         }
-        let liquid_start_c = fill.or("liquid_start_c", self.liquid_start_c, 60.0, "hot liquid onto seared meat", |v| format!("{v:.0} °C"));
+        let liquid_start_c = fill
+            .or("liquid_start_c", self.liquid_start_c, 60.0, "hot liquid onto seared meat", |v| format!("{v:.0} °C"));
         in_range("liquid_start_c", liquid_start_c, 0.0, 100.0, "°C")?;
 
-        let eaten_as = fill.or("eaten_as", self.eaten_as, facts.eaten_as, "how this cut is usually eaten", |v| v.word().into());
+        let eaten_as =
+            fill.or("eaten_as", self.eaten_as, facts.eaten_as, "how this cut is usually eaten", |v| v.word().into());
         let age = fill.or("age", self.age, Age::Young, "most beef is", |_| "young".into());
         let rolling = heat == PotHeat::Hob(Simmer::Boil);
         let goal = Goal::new(facts, eaten_as, age, self.grass_fed.unwrap_or(false), rolling);
@@ -377,7 +415,13 @@ impl ForecastRequest {
     }
 
     /// Mass, number and sides: what the cook typed wins, the rest follows from the cut's usual proportions.
-    fn resolve_piece(&self, facts: &CutFacts, method: Method, fill: &mut Fill, notes: &mut Vec<String>) -> Result<(f64, u32, [f64; 3])> {
+    fn resolve_piece(
+        &self,
+        facts: &CutFacts,
+        method: Method,
+        fill: &mut Fill,
+        notes: &mut Vec<String>,
+    ) -> Result<(f64, u32, [f64; 3])> {
         for (name, side) in ["size_mm[0]", "size_mm[1]", "size_mm[2]"].iter().zip(self.size_mm.unwrap_or([50.0; 3])) {
             in_range(name, side, 5.0, 1200.0, "mm")?;
         }
@@ -410,7 +454,11 @@ impl ForecastRequest {
             (None, None) => {
                 let sides = [usual_l1, usual_l1 * middle, usual_l1 * long];
                 let shown = sides.map(|side| format!("{:.0}", side * 1000.0)).join(" × ");
-                fill.0.push(Assumed { field: "size_mm".into(), value: format!("{shown} mm"), why: "from the mass and the cut's usual shape".into() });
+                fill.0.push(Assumed {
+                    field: "size_mm".into(),
+                    value: format!("{shown} mm"),
+                    why: "from the mass and the cut's usual shape".into(),
+                });
                 sides
             }
         };
@@ -440,24 +488,43 @@ impl ForecastRequest {
             ("to_c", heat.to_c.is_some()),
         ];
         if let Some((name, _)) = foreign.iter().find(|(_, given)| *given) {
-            return Err(Error::new(format!("heat.{name}"), "a value", "it does not go with a braise or stew; give source with set_c or simmer"));
+            return Err(Error::new(
+                format!("heat.{name}"),
+                "a value",
+                "it does not go with a braise or stew; give source with set_c or simmer",
+            ));
         }
-        let default = if heat.set_c.is_some() || (heat.simmer.is_none() && method == Method::Braise) { HeatSource::Oven } else { HeatSource::Hob };
-        let source = fill.or("heat.source", heat.source, default, "usual for this way", |v| format!("{v:?}").to_lowercase());
+        let default = if heat.set_c.is_some() || (heat.simmer.is_none() && method == Method::Braise) {
+            HeatSource::Oven
+        } else {
+            HeatSource::Hob
+        };
+        let source =
+            fill.or("heat.source", heat.source, default, "usual for this way", |v| format!("{v:?}").to_lowercase());
         match source {
             HeatSource::Coals => Err(Error::new("heat.source", "coals", "coals aren't forecast yet; give oven or hob")),
             HeatSource::Hob => {
                 if heat.set_c.is_some() {
-                    return Err(Error::new("heat.set_c", heat.set_c.unwrap_or_default(), "a hob has no set temperature; give simmer"));
+                    return Err(Error::new(
+                        "heat.set_c",
+                        heat.set_c.unwrap_or_default(),
+                        "a hob has no set temperature; give simmer",
+                    ));
                 }
-                Ok(PotHeat::Hob(fill.or("heat.simmer", heat.simmer, Simmer::Gentle, "simmer, don't boil", |v| format!("{v:?}").to_lowercase())))
+                Ok(PotHeat::Hob(fill.or("heat.simmer", heat.simmer, Simmer::Gentle, "simmer, don't boil", |v| {
+                    format!("{v:?}").to_lowercase()
+                })))
             }
             HeatSource::Oven => {
                 if heat.simmer.is_some() {
                     return Err(Error::new("heat.simmer", "a word", "an oven is set by set_c, not by a simmer"));
                 }
-                let set_c = fill.or("heat.set_c", heat.set_c, 150.0, "a middling braising oven", |v| format!("{v:.0} °C"));
-                Ok(PotHeat::Oven { set_c: in_range("heat.set_c", set_c, 80.0, 260.0, "°C")?, fan: heat.fan.unwrap_or(false) })
+                let set_c =
+                    fill.or("heat.set_c", heat.set_c, 150.0, "a middling braising oven", |v| format!("{v:.0} °C"));
+                Ok(PotHeat::Oven {
+                    set_c: in_range("heat.set_c", set_c, 80.0, 260.0, "°C")?,
+                    fan: heat.fan.unwrap_or(false),
+                })
             }
         }
     }

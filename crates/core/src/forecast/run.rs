@@ -81,7 +81,7 @@ fn exp_small(x: f64) -> f64 {
 #[inline(always)]
 fn rates<const L: usize>(celsius: &[[f64; L]; SHELLS], rates: &mut [[f64; L]; SHELLS]) {
     for (rate, celsius) in rates.as_flattened_mut().iter_mut().zip(celsius.as_flattened()) {
-        let t = f64::min(f64::max(*celsius, SOFTENS_FROM_C), 130.0);
+        let t = celsius.clamp(SOFTENS_FROM_C, 130.0);
         let softening = exp_small(-ACTIVATION_ENERGY / GAS_CONSTANT * (1.0 / (t + ZERO_CELSIUS_K) - 1.0 / REFERENCE_K));
         *rate = if *celsius < SOFTENS_FROM_C { 0.0 } else { softening };
     }
@@ -89,7 +89,9 @@ fn rates<const L: usize>(celsius: &[[f64; L]; SHELLS], rates: &mut [[f64; L]; SH
 
 /// Heat capacity of what stands on the hob, against the pot the rise was fitted on.
 fn rise_s(case: &Case) -> f64 {
-    let capacity = |pot: &Pot, litres: f64, meat_kg: f64| pot.heat_capacity() + litres * WATER_SPECIFIC_HEAT + meat_kg * SPECIFIC_HEAT;
+    let capacity = |pot: &Pot, litres: f64, meat_kg: f64| {
+        pot.heat_capacity() + litres * WATER_SPECIFIC_HEAT + meat_kg * SPECIFIC_HEAT
+    };
     let fitted = Vessel::default().resolve(case.pot.lid).expect("the default vessel is in range");
     RISE_S * (capacity(&case.pot, case.liquid_l, case.mass_kg) / capacity(&fitted, 1.0, 1.4)).clamp(0.5, 4.0)
 }
@@ -205,7 +207,9 @@ pub fn simulate<const L: usize>(case: &Case, members: &[Member; L], watch: &mut 
             let (mean_before, core_before) = (mean_dose[lane], core_dose[lane]);
             mean_dose[lane] += half_step_h * gain[lane];
             core_dose[lane] += half_step_h * (rates_before[0][lane] + rates_now[0][lane]);
-            let crossed = |before: f64, now: f64, goal: f64| start_s + STEP_S * ((goal - before) / (now - before)).clamp(0.0, 1.0);
+            let crossed = |before: f64, now: f64, goal: f64| {
+                start_s + STEP_S * ((goal - before) / (now - before)).clamp(0.0, 1.0)
+            };
             let time = &mut times[lane];
             if time.ready_s.is_infinite() && mean_dose[lane] >= enough[lane] && core_dose[lane] >= 0.5 * enough[lane] {
                 let by_mean = crossed(mean_before, mean_dose[lane], enough[lane]);
@@ -214,7 +218,8 @@ pub fn simulate<const L: usize>(case: &Case, members: &[Member; L], watch: &mut 
             }
             if time.too_far_s.is_infinite() && mean_dose[lane] >= too_far[lane] {
                 // A thick piece can be overdone outside before its middle is done; it is never ready after too far.
-                time.too_far_s = f64::max(crossed(mean_before, mean_dose[lane], too_far[lane]), time.ready_s.min(HORIZON_S));
+                time.too_far_s =
+                    f64::max(crossed(mean_before, mean_dose[lane], too_far[lane]), time.ready_s.min(HORIZON_S));
             }
             waiting |= time.too_far_s.is_infinite();
         }

@@ -201,8 +201,17 @@ mod tests {
             }
             let centre = bodies.celsius[0][0] - (bodies.celsius[1][0] - bodies.celsius[0][0]) / 8.0;
             let expected = |theta: f64| 100.0 - 95.0 * theta;
-            assert!((centre - expected(number(3))).abs() < 0.3, "{line}: centre {centre} against {}", expected(number(3)));
-            assert!((bodies.surface_c[0] - expected(number(4))).abs() < 0.3, "{line}: surface {} against {}", bodies.surface_c[0], expected(number(4)));
+            assert!(
+                (centre - expected(number(3))).abs() < 0.3,
+                "{line}: centre {centre} against {}",
+                expected(number(3))
+            );
+            assert!(
+                (bodies.surface_c[0] - expected(number(4))).abs() < 0.3,
+                "{line}: surface {} against {}",
+                bodies.surface_c[0],
+                expected(number(4))
+            );
         }
     }
 

@@ -203,7 +203,9 @@ impl Vessel {
             (width, length) => {
                 let need = |name: &str, side: Option<f64>| match side {
                     Some(side) => Ok(in_range(name, side, 8.0, 120.0, "cm")? / 100.0),
-                    None => Err(crate::Error::new(name, "nothing", "a rectangular vessel needs width_cm and length_cm")),
+                    None => {
+                        Err(crate::Error::new(name, "nothing", "a rectangular vessel needs width_cm and length_cm"))
+                    }
                 };
                 let (width, length) = (need("width_cm", width)?, need("length_cm", length)?);
                 (width * length, 2.0 * (width + length))
@@ -266,7 +268,9 @@ impl Pot {
         let evaporation = self.diffusion(now.celsius, now.lid_factor, now.fan) * LATENT_HEAT;
         // Vapour density grows by about 3.6 % a kelvin near the boil.
         let slope = now.conductance + 0.036 * evaporation + now.meat_conductance;
-        let surplus = now.conductance * (now.oven_c - now.celsius) - evaporation - now.meat_conductance * (now.celsius - now.meat_c);
+        let surplus = now.conductance * (now.oven_c - now.celsius)
+            - evaporation
+            - now.meat_conductance * (now.celsius - now.meat_c);
         f64::min(now.boil_c, now.celsius + now.step_s * surplus / (now.heat_capacity + now.step_s * slope))
     }
 
@@ -278,11 +282,7 @@ impl Pot {
         let mean_c = 0.5 * (now.celsius + predicted_c);
         let income = now.step_s * now.conductance * (now.oven_c - mean_c) - meat_heat_j;
         let left = income - now.heat_capacity * (predicted_c - now.celsius);
-        if left >= 0.0 {
-            (predicted_c, left / LATENT_HEAT)
-        } else {
-            (now.celsius + income / now.heat_capacity, 0.0)
-        }
+        if left >= 0.0 { (predicted_c, left / LATENT_HEAT) } else { (now.celsius + income / now.heat_capacity, 0.0) }
     }
 }
 
@@ -362,7 +362,9 @@ mod tests {
     #[test]
     fn the_hob_loses_what_cooks_measure() {
         let pot = Vessel::default().resolve(Lid::Loose).unwrap();
-        for (simmer, low, high) in [(Simmer::Lazy, 30.0, 60.0), (Simmer::Gentle, 100.0, 150.0), (Simmer::Brisk, 220.0, 290.0)] {
+        for (simmer, low, high) in
+            [(Simmer::Lazy, 30.0, 60.0), (Simmer::Gentle, 100.0, 150.0), (Simmer::Brisk, 220.0, 290.0)]
+        {
             let grams = pot.hob_loss(simmer, 100.0 - simmer.below_boil(), 1.0) * 3.6e6;
             assert!((low..high).contains(&grams), "{simmer:?}: {grams} g/h");
         }

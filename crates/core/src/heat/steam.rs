@@ -22,8 +22,7 @@ pub fn saturation_pressure(temperature_c: f64) -> f64 {
     const CRITICAL_PA: f64 = 22.064e6;
     let t = kelvin(temperature_c);
     let x = 1.0 - t / CRITICAL_K;
-    let sum = -7.859_517_83 * x + 1.844_082_59 * x.powf(1.5) - 11.786_649_7 * x.powi(3)
-        + 22.680_741_1 * x.powf(3.5)
+    let sum = -7.859_517_83 * x + 1.844_082_59 * x.powf(1.5) - 11.786_649_7 * x.powi(3) + 22.680_741_1 * x.powf(3.5)
         - 15.961_871_9 * x.powi(4)
         + 1.801_225_02 * x.powf(7.5);
     CRITICAL_PA * (CRITICAL_K / t * sum).exp()
@@ -70,7 +69,6 @@ pub fn vapour_density(temperature_c: f64) -> f64 {
     let part = position - below as f64;
     table[below] + part * (table[below + 1] - table[below])
 }
-
 
 #[cfg(test)]
 mod tests {

@@ -95,7 +95,11 @@ impl Durations {
             // Whole fives: a finishing that is planned to the minute is not kept.
             sauce_min: (sauce_min.clamp(5.0, 60.0) / 5.0).ceil() * 5.0,
             sauce_words: words.join(". "),
-            slice_min: if matches!(case.eaten_as, EatenAs::Slice | EatenAs::Pull | EatenAs::Probe) { 10.0 } else { 5.0 },
+            slice_min: if matches!(case.eaten_as, EatenAs::Slice | EatenAs::Pull | EatenAs::Probe) {
+                10.0
+            } else {
+                5.0
+            },
             plate_min: 5.0,
             fat_l,
             liquid_left_l,

@@ -181,8 +181,8 @@ pub fn sheet_of(worked: &Worked, plan: &Plan, kitchen: &Kitchen, now: Timestamp)
         Vec::new()
     };
     let why = format!(
-        "{:.0} in 100 such pieces are tender {} after meeting the heat; the finishing takes {}. It goes on so that there is \
-         time for a slow one, and a quick one waits hot.",
+        "{:.0} in 100 such pieces are tender {} after meeting the heat; the finishing takes {}. It goes on early \
+         enough for a slow one; a quick one waits hot.",
         100.0 * certainty,
         span(ready_min),
         span(finishing),

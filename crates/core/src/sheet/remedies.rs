@@ -86,12 +86,26 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<(String, String, Plan)> {
     }
     match case.heat {
         PotHeat::Oven { set_c, .. } if set_c < 155.0 => {
-            let hotter = with(&|plan| plan.forecast.heat = Some(Heat { source: Some(HeatSource::Oven), set_c: Some(170.0), ..Heat::default() }));
-            candidates.push(("Turn the oven to 170 °C".into(), "much more water leaves: top up and watch it".into(), hotter));
+            let hotter = with(&|plan| {
+                plan.forecast.heat =
+                    Some(Heat { source: Some(HeatSource::Oven), set_c: Some(170.0), ..Heat::default() })
+            });
+            candidates.push((
+                "Turn the oven to 170 °C".into(),
+                "much more water leaves: top up and watch it".into(),
+                hotter,
+            ));
         }
         PotHeat::Hob(simmer) if simmer != Simmer::Brisk && simmer != Simmer::Boil => {
-            let brisk = with(&|plan| plan.forecast.heat = Some(Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Brisk), ..Heat::default() }));
-            candidates.push(("Keep a brisker simmer, small bubbles all over".into(), "more water leaves, and pieces break up sooner".into(), brisk));
+            let brisk = with(&|plan| {
+                plan.forecast.heat =
+                    Some(Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Brisk), ..Heat::default() })
+            });
+            candidates.push((
+                "Keep a brisker simmer, small bubbles all over".into(),
+                "more water leaves, and pieces break up sooner".into(),
+                brisk,
+            ));
         }
         _ => {}
     }

@@ -99,7 +99,17 @@ struct Layer<'a> {
 
 impl Layer<'_> {
     #[allow(clippy::too_many_arguments)] // the fields of a task
-    fn add(&mut self, id: &str, kind: TaskKind, lane: Lane, what: String, why: String, start: Timestamp, minutes: f64, hands_on: bool) -> &mut Task {
+    fn add(
+        &mut self,
+        id: &str,
+        kind: TaskKind,
+        lane: Lane,
+        what: String,
+        why: String,
+        start: Timestamp,
+        minutes: f64,
+        hands_on: bool,
+    ) -> &mut Task {
         let after = self.tasks.last().map(|task| task.id.clone()).into_iter().collect();
         self.tasks.push(Task {
             id: id.to_owned(),
@@ -122,7 +132,13 @@ impl Layer<'_> {
 /// Lays the tasks of a plan whose meat meets the heat at `met_heat` and is lifted at `lift_at`.
 ///
 /// With `not_before`, salting and taking out are squeezed to what time is left after it.
-pub fn lay(plan: &Plan, worked: &Worked, met_heat: Timestamp, lift_at: Timestamp, not_before: Option<Timestamp>) -> Vec<Task> {
+pub fn lay(
+    plan: &Plan,
+    worked: &Worked,
+    met_heat: Timestamp,
+    lift_at: Timestamp,
+    not_before: Option<Timestamp>,
+) -> Vec<Task> {
     let mut layer = Layer { dish: &plan.name, tasks: Vec::new() };
     before_the_heat(&mut layer, worked, met_heat, not_before);
     over_the_heat(&mut layer, worked, met_heat, lift_at);
@@ -149,7 +165,10 @@ fn before_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, not_
         };
         let squeezed = minutes < 10.0;
         let minutes = if squeezed { 0.0 } else { minutes };
-        let what = format!("Salt the meat: {:.0} g, about {:.1} level teaspoons of fine salt", durations.salt_g, durations.salt_tsp);
+        let what = format!(
+            "Salt the meat: {:.0} g, about {:.1} level teaspoons of fine salt",
+            durations.salt_g, durations.salt_tsp
+        );
         if squeezed {
             // No time of its own is left: it is done while the pan gets hot.
             layer.add("salt", TaskKind::Salt, Lane::Board, what, why.into(), take_out_at, minutes, false);
@@ -212,7 +231,16 @@ fn before_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, not_
                 _ if first == last => format!("Sear batch {batch} of {}: piece {first}", sear.batches),
                 _ => format!("Sear batch {batch} of {}: pieces {first} to {last}", sear.batches),
             };
-            let task = layer.add(&id, TaskKind::Sear, Lane::Hob, what, "brown is flavour and colour; crowded meat steams grey, so leave room".into(), at, sear.batch_min, true);
+            let task = layer.add(
+                &id,
+                TaskKind::Sear,
+                Lane::Hob,
+                what,
+                "brown is flavour and colour; crowded meat steams grey, so leave room".into(),
+                at,
+                sear.batch_min,
+                true,
+            );
             task.after = vec![before];
             if batch == 1 {
                 task.cautions.push(safety::hot_fat());
@@ -221,8 +249,21 @@ fn before_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, not_
             at = plus_minutes(at, sear.batch_min);
         }
     }
-    let what = if durations.sear.is_some() { "Soften the aromatics in that fat, deglaze, scrape up the brown" } else { "Soften the aromatics, pour in the liquid" };
-    let task = layer.add("deglaze", TaskKind::Deglaze, Lane::Hob, what.into(), "garlic last; wine down by half; then the hot liquid".into(), at, durations.deglaze_min, true);
+    let what = if durations.sear.is_some() {
+        "Soften the aromatics in that fat, deglaze, scrape up the brown"
+    } else {
+        "Soften the aromatics, pour in the liquid"
+    };
+    let task = layer.add(
+        "deglaze",
+        TaskKind::Deglaze,
+        Lane::Hob,
+        what.into(),
+        "garlic last; wine down by half; then the hot liquid".into(),
+        at,
+        durations.deglaze_min,
+        true,
+    );
     task.after = vec![before];
     task.cautions.push(safety::wine_flames());
 }
@@ -258,8 +299,16 @@ fn over_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, lift_a
     let braise_from = plus_minutes(met_heat, durations.come_up_min);
     let tender_at = plus_minutes(met_heat, p50_min).max(braise_from).min(lift_at);
     let (lane, what, why) = match case.heat {
-        PotHeat::Hob(simmer) => (Lane::Hob, format!("On the hob, {}: {}", case.pot.lid.words(), simmer.looks()), "simmer, don't boil: a boil breaks it up".to_owned()),
-        PotHeat::Oven { set_c, .. } => (Lane::Oven, format!("Into the oven at {set_c:.0} °C, {}", case.pot.lid.words()), "even heat from all sides; the dial decides how much water leaves".to_owned()),
+        PotHeat::Hob(simmer) => (
+            Lane::Hob,
+            format!("On the hob, {}: {}", case.pot.lid.words(), simmer.looks()),
+            "simmer, don't boil: a boil breaks it up".to_owned(),
+        ),
+        PotHeat::Oven { set_c, .. } => (
+            Lane::Oven,
+            format!("Into the oven at {set_c:.0} °C, {}", case.pot.lid.words()),
+            "even heat from all sides; the dial decides how much water leaves".to_owned(),
+        ),
     };
     let task = layer.add("braise", TaskKind::Braise, lane, what, why, braise_from, 0.0, false);
     task.end = tender_at;
@@ -279,13 +328,18 @@ fn over_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, lift_a
             break;
         }
         let start = plus_minutes(met_heat, at_min);
-        let what = if number == 1 { "First look: fork it, and see to the liquid" } else { "Look again: fork it, and see to the liquid" };
+        let what = if number == 1 {
+            "First look: fork it, and see to the liquid"
+        } else {
+            "Look again: fork it, and see to the liquid"
+        };
         let why = if number == 1 {
             format!("two thirds of the way: you want {sign}; expect it firm still")
         } else {
             format!("you want {sign}; each look lets heat out, so be quick")
         };
-        let task = layer.add(&format!("check_{number}"), TaskKind::Check, Lane::Hands, what.into(), why, start, 5.0, true);
+        let task =
+            layer.add(&format!("check_{number}"), TaskKind::Check, Lane::Hands, what.into(), why, start, 5.0, true);
         task.after = vec!["simmer".into()];
         task.window = Some(Window { from: plus_minutes(start, -10.0), to: plus_minutes(start, 15.0) });
         task.cautions.push(safety::lid_steam());
@@ -311,7 +365,16 @@ fn over_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, lift_a
 fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at: Timestamp) {
     let (case, durations) = (&worked.case, &worked.durations);
     let held = layer.tasks.iter().any(|task| task.id == "hold");
-    let task = layer.add("lift", TaskKind::Lift, Lane::Hands, "Lift the meat out onto a warm tray, covered".into(), "bones, bay and strings out; keep what runs from it".into(), lift_at, durations.lift_min, true);
+    let task = layer.add(
+        "lift",
+        TaskKind::Lift,
+        Lane::Hands,
+        "Lift the meat out onto a warm tray, covered".into(),
+        "bones, bay and strings out; keep what runs from it".into(),
+        lift_at,
+        durations.lift_min,
+        true,
+    );
     task.after = vec![if held { "hold" } else { "braise" }.into()];
     let skim_at = plus_minutes(lift_at, durations.lift_min);
     let fat_mm = durations.fat_l / case.pot.floor_m2;
@@ -326,9 +389,27 @@ fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at: Timestamp
         true,
     );
     let sauce_at = plus_minutes(skim_at, durations.skim_min);
-    layer.add("sauce", TaskKind::Sauce, Lane::Hob, durations.sauce_words.clone(), "weak: reduce; right but thin: thicken; salty, bitter or sour: don't reduce".into(), sauce_at, durations.sauce_min, true);
+    layer.add(
+        "sauce",
+        TaskKind::Sauce,
+        Lane::Hob,
+        durations.sauce_words.clone(),
+        "weak: reduce; right but thin: thicken; salty, bitter or sour: don't reduce".into(),
+        sauce_at,
+        durations.sauce_min,
+        true,
+    );
     let slice_at = plus_minutes(skim_at, f64::max(durations.skim_min + durations.sauce_min, 15.0));
-    let rest = layer.add("rest", TaskKind::Rest, Lane::Board, "The meat rests, covered".into(), "15 to 20 minutes: it slices cleaner and keeps more of its juice".into(), skim_at, 0.0, false);
+    let rest = layer.add(
+        "rest",
+        TaskKind::Rest,
+        Lane::Board,
+        "The meat rests, covered".into(),
+        "15 to 20 minutes: it slices cleaner and keeps more of its juice".into(),
+        skim_at,
+        0.0,
+        false,
+    );
     rest.end = slice_at;
     rest.after = vec!["lift".into()];
     let what = match case.eaten_as {
@@ -337,9 +418,27 @@ fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at: Timestamp
         EatenAs::Fork => "Portion it and turn it in the sauce",
         EatenAs::Spoon => "Break it up and turn it in the sauce",
     };
-    let task = layer.add("slice", TaskKind::Slice, Lane::Board, what.into(), "return what ran off the board".into(), slice_at, durations.slice_min, true);
+    let task = layer.add(
+        "slice",
+        TaskKind::Slice,
+        Lane::Board,
+        what.into(),
+        "return what ran off the board".into(),
+        slice_at,
+        durations.slice_min,
+        true,
+    );
     task.after = vec!["sauce".into(), "rest".into()];
     let plate_at = plus_minutes(slice_at, durations.slice_min);
     let grams = durations.yield_kg * 1000.0 / f64::from(plan.people);
-    layer.add("serve", TaskKind::Serve, Lane::Hands, format!("Plate for {}: about {:.0} g of meat each", plan.people, (grams / 5.0).round() * 5.0), "something sharp and fresh beside it".into(), plate_at, durations.plate_min, true);
+    layer.add(
+        "serve",
+        TaskKind::Serve,
+        Lane::Hands,
+        format!("Plate for {}: about {:.0} g of meat each", plan.people, (grams / 5.0).round() * 5.0),
+        "something sharp and fresh beside it".into(),
+        plate_at,
+        durations.plate_min,
+        true,
+    );
 }

@@ -50,7 +50,7 @@ async fn answer(app: &App, cook: StoredCook) -> ApiResult<CookAnswer> {
 
 /// Every cook, the latest first.
 #[utoipa::path(get, path = "/api/cooks", responses((status = 200, body = Vec<CookAnswer>)))]
-pub async fn list(State(app): State<App>) -> ApiResult<Json<Vec<CookAnswer>>> {
+pub async fn list_cooks(State(app): State<App>) -> ApiResult<Json<Vec<CookAnswer>>> {
     let mut cooks = Vec::new();
     for id in app.store.cook_ids().await? {
         cooks.push(answer(&app, app.store.cook(id).await?).await?);
@@ -75,15 +75,27 @@ pub async fn open(State(app): State<App>, Id(id): Id, Json(open): Json<OpenCook>
 
 /// Appends what happened, all of it or none, and answers the cook as it then stands.
 #[utoipa::path(post, path = "/api/cooks/{id}/events", params(("id" = Uuid, Path)), request_body = Vec<Event>, responses((status = 200, body = CookAnswer), (status = 404, body = Problem, content_type = "application/problem+json"), (status = 422, body = Problem, content_type = "application/problem+json")))]
-pub async fn append(State(app): State<App>, Id(id): Id, JsonList(events): JsonList<Event>) -> ApiResult<Json<CookAnswer>> {
+pub async fn append(
+    State(app): State<App>,
+    Id(id): Id,
+    JsonList(events): JsonList<Event>,
+) -> ApiResult<Json<CookAnswer>> {
     if events.len() > MOST_EVENTS {
-        return Err(ApiError::Refused(StatusCode::PAYLOAD_TOO_LARGE, format!("{} events at once; send at most {MOST_EVENTS}", events.len())));
+        return Err(ApiError::Refused(
+            StatusCode::PAYLOAD_TOO_LARGE,
+            format!("{} events at once; send at most {MOST_EVENTS}", events.len()),
+        ));
     }
     let now = Timestamp::now();
     for (i, event) in events.iter().enumerate() {
         event.check().map_err(|error| error.within(&format!("[{i}]")))?;
         if minutes_between(now, event.at) > 60.0 {
-            return Err(ergastic_core::Error::new(format!("[{i}].at"), event.at, "it must not be more than an hour ahead").into());
+            return Err(ergastic_core::Error::new(
+                format!("[{i}].at"),
+                event.at,
+                "it must not be more than an hour ahead",
+            )
+            .into());
         }
     }
     app.store.append(id, &events).await?;

@@ -60,7 +60,8 @@ pub fn check(file: &KitchenFile) -> ergastic_core::Result<()> {
     }
     for (i, probe) in file.probes.iter().enumerate() {
         for (j, (_, at, celsius)) in probe.readings.iter().enumerate() {
-            super::probes::check(*at, *celsius, Timestamp::now()).map_err(|error| error.within(&format!("probes[{i}].readings[{j}]")))?;
+            super::probes::check(*at, *celsius, Timestamp::now())
+                .map_err(|error| error.within(&format!("probes[{i}].readings[{j}]")))?;
         }
     }
     Ok(())

@@ -49,7 +49,7 @@ pub struct Worked {
 
 /// Every plan, by its bell.
 #[utoipa::path(get, path = "/api/plans", responses((status = 200, body = Vec<PlanView>)))]
-pub async fn list(State(app): State<App>) -> ApiResult<Json<Vec<PlanView>>> {
+pub async fn list_plans(State(app): State<App>) -> ApiResult<Json<Vec<PlanView>>> {
     Ok(Json(app.store.plans().await?.into_iter().map(PlanView::from).collect()))
 }
 

@@ -59,24 +59,40 @@ pub fn check(at: Timestamp, celsius: f64, now: Timestamp) -> Result<()> {
 
 /// Stores readings, all of them or none.
 #[utoipa::path(post, path = "/api/probes/{probe}/readings", params(("probe" = String, Path)), request_body = Vec<ProbeReading>, responses((status = 200, body = Stored), (status = 422, body = Problem, content_type = "application/problem+json")))]
-pub async fn post_readings(State(app): State<App>, Path(probe): Path<String>, headers: HeaderMap, body: Bytes) -> ApiResult<Json<Stored>> {
+pub async fn post_readings(
+    State(app): State<App>,
+    Path(probe): Path<String>,
+    headers: HeaderMap,
+    body: Bytes,
+) -> ApiResult<Json<Stored>> {
     check_text("probe", &probe, 80)?;
-    let csv = headers.get(header::CONTENT_TYPE).and_then(|kind| kind.to_str().ok()).is_some_and(|kind| kind.starts_with("text/csv"));
+    let csv = headers
+        .get(header::CONTENT_TYPE)
+        .and_then(|kind| kind.to_str().ok())
+        .is_some_and(|kind| kind.starts_with("text/csv"));
     let readings = if csv { from_csv(&probe, &body)? } else { read::<Vec<ProbeReading>>(&body)? };
     let now = Timestamp::now();
     for (row, reading) in readings.iter().enumerate() {
         check(reading.at, reading.celsius, now).map_err(|error| error.within(&format!("[{row}]")))?;
     }
-    let readings: Vec<_> = readings.into_iter().map(|ProbeReading { id, at, celsius }| Reading { id, at, celsius }).collect();
+    let readings: Vec<_> =
+        readings.into_iter().map(|ProbeReading { id, at, celsius }| Reading { id, at, celsius }).collect();
     let appended = app.store.store_readings(&probe, &readings).await?;
     Ok(Json(Stored { stored: appended.stored, repeated: appended.repeated }))
 }
 
 /// Readings in time order, as JSON or, if asked for, CSV.
 #[utoipa::path(get, path = "/api/probes/{probe}/readings", params(("probe" = String, Path), Span), responses((status = 200, body = Vec<ProbeReading>)))]
-pub async fn get_readings(State(app): State<App>, Path(probe): Path<String>, Query(span): Query<Span>, headers: HeaderMap) -> ApiResult<Response> {
-    let readings = app.store.readings(&probe, span.from.unwrap_or(Timestamp::MIN), span.to.unwrap_or(Timestamp::MAX)).await?;
-    let csv = headers.get(header::ACCEPT).and_then(|kind| kind.to_str().ok()).is_some_and(|kind| kind.contains("text/csv"));
+pub async fn get_readings(
+    State(app): State<App>,
+    Path(probe): Path<String>,
+    Query(span): Query<Span>,
+    headers: HeaderMap,
+) -> ApiResult<Response> {
+    let readings =
+        app.store.readings(&probe, span.from.unwrap_or(Timestamp::MIN), span.to.unwrap_or(Timestamp::MAX)).await?;
+    let csv =
+        headers.get(header::ACCEPT).and_then(|kind| kind.to_str().ok()).is_some_and(|kind| kind.contains("text/csv"));
     if csv {
         let mut text = String::from("at,celsius\n");
         for reading in readings {
@@ -84,14 +100,16 @@ pub async fn get_readings(State(app): State<App>, Path(probe): Path<String>, Que
         }
         return Ok(([(header::CONTENT_TYPE, "text/csv")], text).into_response());
     }
-    let readings: Vec<_> = readings.into_iter().map(|Reading { id, at, celsius }| ProbeReading { id, at, celsius }).collect();
+    let readings: Vec<_> =
+        readings.into_iter().map(|Reading { id, at, celsius }| ProbeReading { id, at, celsius }).collect();
     Ok(Json(readings).into_response())
 }
 
 /// Rows under the header `at,celsius`; the id is made from probe and time.
 fn from_csv(probe: &str, body: &[u8]) -> Result<Vec<ProbeReading>> {
     let mut reader = csv::ReaderBuilder::new().trim(csv::Trim::All).from_reader(body);
-    let header: Vec<String> = reader.headers().map(|header| header.iter().map(str::to_owned).collect()).unwrap_or_default();
+    let header: Vec<String> =
+        reader.headers().map(|header| header.iter().map(str::to_owned).collect()).unwrap_or_default();
     if header != ["at", "celsius"] {
         return Err(Error::new("header", header.join(","), "it must be at,celsius"));
     }
@@ -99,9 +117,13 @@ fn from_csv(probe: &str, body: &[u8]) -> Result<Vec<ProbeReading>> {
         .deserialize::<(String, String)>()
         .enumerate()
         .map(|(row, fields)| {
-            let (at, celsius) = fields.map_err(|error| Error::new(format!("[{row}]"), "this row", error.to_string()))?;
-            let at: Timestamp = at.parse().map_err(|_| Error::new(format!("[{row}].at"), &at, "it must be a time such as 2027-02-06T03:14:15Z"))?;
-            let celsius = celsius.parse().map_err(|_| Error::new(format!("[{row}].celsius"), &celsius, "it must be a number"))?;
+            let (at, celsius) =
+                fields.map_err(|error| Error::new(format!("[{row}]"), "this row", error.to_string()))?;
+            let at: Timestamp = at.parse().map_err(|_| {
+                Error::new(format!("[{row}].at"), &at, "it must be a time such as 2027-02-06T03:14:15Z")
+            })?;
+            let celsius =
+                celsius.parse().map_err(|_| Error::new(format!("[{row}].celsius"), &celsius, "it must be a number"))?;
             Ok(ProbeReading { id: Uuid::new_v5(&Uuid::NAMESPACE_OID, format!("{probe} {at}").as_bytes()), at, celsius })
         })
         .collect()

@@ -1,0 +1,81 @@
+//! Makes `docs/screenshots/` from the demo kitchen: one picture of each main view.
+
+use std::path::Path;
+use std::time::Duration;
+
+use ergastic_e2e::{Kitchen, Viewport, prefer, root};
+
+/// A picture: its name, the screen, light or dark, and how to get there.
+struct Shot {
+    name: &'static str,
+    viewport: Viewport,
+    scheme: &'static str,
+    path: &'static str,
+    /// Links to follow from there, by what they say.
+    follow: &'static [&'static str],
+    /// Said once the view is complete.
+    until: &'static str,
+}
+
+const fn shot(name: &'static str, path: &'static str, follow: &'static [&'static str], until: &'static str) -> Shot {
+    Shot { name, viewport: Viewport::Table, scheme: "light", path, follow, until }
+}
+
+const SHOTS: [Shot; 14] = [
+    shot("match", "/match?cut=shin&kg=2.4&people=8", &[], "Scrub through"),
+    shot("match-refused", "/match?cut=fillet", &[], "not for this job"),
+    shot("sheets", "/sheet", &[], "Planned dishes"),
+    shot("sheet", "/sheet", &["Lake-ice shin"], "Because"),
+    shot("cook", "/cook", &["Ice-road chuck"], "The median piece"),
+    shot("finish", "/cook", &["Ice-road chuck", "Finish"], "Served?"),
+    shot("log", "/log", &[], "What came of it"),
+    shot("kitchen", "/kitchen", &[], "Take it along"),
+    Shot { scheme: "dark", ..shot("match-dark", "/match?cut=shin&kg=2.4&people=8", &[], "Scrub through") },
+    Shot { scheme: "dark", ..shot("cook-dark", "/cook", &["Ice-road chuck"], "The median piece") },
+    Shot { viewport: Viewport::Phone, ..shot("match-phone", "/match?cut=shin&kg=2.4&people=8", &[], "Scrub through") },
+    Shot { viewport: Viewport::Phone, ..shot("sheet-phone", "/sheet", &["Lake-ice shin"], "Because") },
+    Shot {
+        viewport: Viewport::Phone,
+        scheme: "dark",
+        ..shot("cook-phone-dark", "/cook", &["Ice-road chuck"], "The median piece")
+    },
+    Shot { viewport: Viewport::Phone, ..shot("finish-phone", "/cook", &["Ice-road chuck", "Finish"], "Served?") },
+];
+
+#[tokio::main]
+async fn main() -> anyhow::Result<()> {
+    let mut arguments = std::env::args().skip(1);
+    let folder = arguments.next().map_or_else(|| root().join("docs/screenshots"), Into::into);
+    let only: Vec<_> = arguments.collect();
+    std::fs::create_dir_all(&folder)?;
+    for viewport in [Viewport::Table, Viewport::Phone] {
+        let wanted: Vec<_> = SHOTS
+            .iter()
+            .filter(|shot| shot.viewport == viewport && (only.is_empty() || only.iter().any(|name| name == shot.name)))
+            .collect();
+        if wanted.is_empty() {
+            continue;
+        }
+        let kitchen = Kitchen::open(true, viewport).await?;
+        for shot in wanted {
+            take(&kitchen, shot, &folder).await?;
+        }
+        kitchen.close().await?;
+    }
+    Ok(())
+}
+
+async fn take(kitchen: &Kitchen, shot: &Shot, folder: &Path) -> anyhow::Result<()> {
+    prefer(&kitchen.browser, shot.scheme).await?;
+    kitchen.go(shot.path).await?;
+    for link in shot.follow {
+        kitchen.press(link).await?;
+    }
+    kitchen.says(shot.until).await?;
+    kitchen.browser.execute("window.scrollTo(0, 0)", vec![]).await?;
+    // Fonts and the last answer settle.
+    tokio::time::sleep(Duration::from_millis(700)).await;
+    std::fs::write(folder.join(format!("{}.png", shot.name)), kitchen.browser.screenshot().await?)?;
+    println!("{}.png", shot.name);
+    Ok(())
+}

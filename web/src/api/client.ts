@@ -1,0 +1,68 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './generated';
+
+export type Schemas = components['schemas'];
+/** The kitchen as it is answered: with every field. */
+export type Kitchen = Required<Schemas['Kitchen']>;
+
+/** A refused or failed request, with the field it names. */
+export class ApiFault extends Error {
+  constructor(
+    message: string,
+    readonly status: number,
+    readonly field?: string,
+  ) {
+    super(message);
+  }
+}
+
+const client = createClient<paths>({
+  baseUrl: globalThis.location.origin,
+  fetch: (request) => globalThis.fetch(request),
+});
+
+type Answer<T> = { data?: T; error?: unknown; response: Response };
+
+/** The data of an answer, or its problem as a fault. */
+async function unwrap<T>(asked: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>;
+  try {
+    answer = await asked;
+  } catch {
+    throw new ApiFault('The kitchen does not answer. Is Ergastic still running? What you typed is kept.', 0);
+  }
+  if (answer.error !== undefined || !answer.response.ok) {
+    const problem = (answer.error ?? {}) as Partial<Schemas['Problem']>;
+    throw new ApiFault(
+      problem.detail ?? `The kitchen answered ${answer.response.status}.`,
+      answer.response.status,
+      problem.field ?? undefined,
+    );
+  }
+  return answer.data as T;
+}
+
+export const api = {
+  cuts: () => unwrap(client.GET('/api/cuts')),
+  kitchen: () => unwrap(client.GET('/api/kitchen')) as Promise<Kitchen>,
+  saveKitchen: (kitchen: Kitchen) =>
+    unwrap(client.PUT('/api/kitchen', { body: kitchen })) as Promise<Kitchen>,
+  match: (request: Schemas['MatchRequest'], signal: AbortSignal) =>
+    unwrap(client.POST('/api/match', { body: request, signal })),
+  sauce: (request: Schemas['SauceRequest'], signal: AbortSignal) =>
+    unwrap(client.POST('/api/sauce', { body: request, signal })),
+  preview: (plan: Schemas['Plan'], signal: AbortSignal) =>
+    unwrap(client.POST('/api/sheet/preview', { body: plan, signal })),
+  plans: () => unwrap(client.GET('/api/plans')),
+  plan: (id: string) => unwrap(client.GET('/api/plans/{id}', { params: { path: { id } } })),
+  sheet: (id: string) => unwrap(client.GET('/api/plans/{id}/sheet', { params: { path: { id } } })),
+  savePlan: (id: string, version: number, plan: Schemas['Plan']) =>
+    unwrap(client.PUT('/api/plans/{id}', { params: { path: { id } }, body: { version, plan } })),
+  cooks: () => unwrap(client.GET('/api/cooks')),
+  cook: (id: string) => unwrap(client.GET('/api/cooks/{id}', { params: { path: { id } } })),
+  openCook: (id: string, plan_id: string) =>
+    unwrap(client.PUT('/api/cooks/{id}', { params: { path: { id } }, body: { plan_id } })),
+  append: (id: string, events: Schemas['Event'][]) =>
+    unwrap(client.POST('/api/cooks/{id}/events', { params: { path: { id } }, body: events })),
+  importKitchen: (file: Record<string, never>) => unwrap(client.POST('/api/import', { body: file })),
+};

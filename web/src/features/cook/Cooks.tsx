@@ -1,0 +1,68 @@
+import { Flex, Heading, Stack, Text, chakra } from '@chakra-ui/react';
+import { Link, useLocation } from 'react-router';
+import { useCooks, useKitchen } from '../../api/queries';
+import { about, clockDay } from '../../format/time';
+import { useNow } from '../../format/useNow';
+import { Button } from '../../ui/Button';
+import { Empty, Fault, Waiting } from '../../ui/states';
+
+/** The cooks under way, to cook on or to finish. */
+export function Cooks() {
+  const cooks = useCooks();
+  const kitchen = useKitchen();
+  const now = useNow(60_000);
+  const finishing = useLocation().pathname.startsWith('/finish');
+  if (cooks.isError || kitchen.isError)
+    return <Fault error={cooks.error ?? kitchen.error} retry={() => void cooks.refetch()} />;
+  if (!cooks.data || !kitchen.data) return <Waiting height="50vh" what="Looking into the pots" />;
+  const open = cooks.data.filter((cook) => cook.view.status !== 'closed');
+  if (open.length === 0) {
+    return (
+      <Empty
+        title={finishing ? 'Nothing to finish' : 'Nothing is on the heat'}
+        action={
+          <Button asChild weight="first" size="large">
+            <Link to="/sheet">Choose a planned dish</Link>
+          </Button>
+        }
+      >
+        <Text>
+          {finishing
+            ? 'Once a cook is under way, its liquid is skimmed, tasted and brought home here.'
+            : 'Start a planned dish and this is the place that says what to do now, what comes next and how the meat is doing.'}
+        </Text>
+      </Empty>
+    );
+  }
+  return (
+    <Stack gap={0} maxW="56rem">
+      <Heading as="h1" fontFamily="heading" fontSize="title" mb={3}>
+        {finishing ? 'Which pot?' : 'On the heat'}
+      </Heading>
+      {open.map((cook) => (
+        <chakra.a
+          key={cook.id}
+          asChild
+          borderTopWidth="1px"
+          borderColor="line"
+          minHeight="72px"
+          _hover={{ bg: 'panel' }}
+        >
+          <Link to={`/${finishing ? 'finish' : 'cook'}/${cook.id}`}>
+            <Flex gap={5} py={3} px={2} align="baseline" wrap="wrap">
+              <Text fontSize="lead" fontWeight={600} flex="1" minW="12rem">
+                {cook.plan.name}
+              </Text>
+              <Text color="soft" fontVariantNumeric="tabular-nums">
+                {cook.view.band.ready.p10 && cook.view.band.ready.p90
+                  ? `tender ${about(cook.view.band.ready.p10, kitchen.data.zone)}–${about(cook.view.band.ready.p90, kitchen.data.zone)}`
+                  : ''}
+                , bell {clockDay(cook.plan.bell, kitchen.data.zone, now)}
+              </Text>
+            </Flex>
+          </Link>
+        </chakra.a>
+      ))}
+    </Stack>
+  );
+}

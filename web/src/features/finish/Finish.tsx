@@ -1,0 +1,283 @@
+import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
+import { useDeferredValue, useEffect, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { ApiFault, type Kitchen, type Schemas } from '../../api/client';
+import { useAppend, useCook, useKitchen, useSauce } from '../../api/queries';
+import { PotSection } from '../../drawings/PotSection';
+import { span } from '../../format/time';
+import { editable, format, say, type Units } from '../../format/units';
+import { Because } from '../../ui/Because';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { NumberField, Slider, TextField } from '../../ui/fields';
+import { Caution, Fault, Waiting } from '../../ui/states';
+import { takeInHand } from '../shell/inHand';
+
+const tastes = [
+  { value: 'weak', label: 'weak' },
+  { value: 'right', label: 'right' },
+  { value: 'salty', label: 'salty' },
+  { value: 'bitter', label: 'bitter' },
+  { value: 'sour', label: 'sour' },
+  { value: 'rich', label: 'rich' },
+] as const;
+const targets = [
+  { value: 'broth', label: 'broth' },
+  { value: 'coat', label: 'coats a spoon' },
+  { value: 'gravy', label: 'gravy' },
+  { value: 'glaze', label: 'glaze' },
+] as const;
+const skims = [
+  { value: 'ladle', label: 'ladle' },
+  { value: 'spout', label: 'spouted jug' },
+  { value: 'bag', label: 'bag' },
+  { value: 'chill', label: 'chill and lift' },
+  { value: 'none', label: 'leave it' },
+] as const;
+const thickeners = [
+  { value: 'cornflour', label: 'cornflour' },
+  { value: 'arrowroot', label: 'arrowroot' },
+  { value: 'potato', label: 'potato starch' },
+  { value: 'flour', label: 'flour' },
+  { value: 'butter_paste', label: 'butter paste' },
+  { value: 'none', label: 'none' },
+] as const;
+
+/** From the liquid in the pot to the sauce: fat, volume, salt and body move together. */
+export function Finish() {
+  const { cookId } = useParams();
+  const cook = useCook(cookId);
+  const kitchen = useKitchen();
+  const planId = cook.data?.plan_id;
+  useEffect(() => {
+    if (planId) takeInHand({ planId, cookId });
+  }, [planId, cookId]);
+  const failed = [cook, kitchen].find((query) => query.isError);
+  if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
+  if (!cook.data || !kitchen.data) return <Waiting height="60vh" what="Tasting" />;
+  return <FinishOf cook={cook.data} kitchen={kitchen.data} key={cookId} />;
+}
+
+function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kitchen }) {
+  const { units } = kitchen;
+  const { pot } = cook.view;
+  const vessel = cook.plan.forecast.vessel ?? kitchen.pot;
+  const [liquid, setLiquid] = useState(Number(pot.liquid_l.toFixed(2)));
+  const [fatMm, setFatMm] = useState<number>();
+  const [poured, setPoured] = useState<number>();
+  const [taste, setTaste] = useState<Schemas['Taste']>('right');
+  const [target, setTarget] = useState<Schemas['Target']>(cook.plan.target ?? 'coat');
+  const [skim, setSkim] = useState<Schemas['Skim']>('ladle');
+  const [thickener, setThickener] = useState<Schemas['Thickener']>(cook.plan.thickener ?? 'cornflour');
+  const request = useDeferredValue<Schemas['SauceRequest']>({
+    liquid_l: liquid,
+    fat_l: pot.fat_l,
+    fat_mm: fatMm,
+    salt_g: pot.salt_g + (poured ?? 0),
+    gelatin_g: pot.gelatin_g,
+    vessel,
+    hob_w: kitchen.hob_w,
+    taste,
+    target,
+    skim,
+    thickener,
+  });
+  const sauce = useSauce(request, true);
+  const answer = sauce.data;
+  const fault = sauce.error instanceof ApiFault ? sauce.error : undefined;
+  const volume = editable.volume[units];
+  const depth = editable.small_length[units];
+  return (
+    <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: '400px minmax(0, 1fr)' }} gap={{ base: 5, lg: 8 }}>
+      <Stack gap={4}>
+        <Heading as="h1" fontFamily="heading" fontSize="title">
+          Bring the sauce home
+        </Heading>
+        <PotSection
+          diameterCm={vessel.diameter_cm ?? 26}
+          heightCm={vessel.height_cm ?? 13}
+          liquidL={liquid}
+          fatMm={answer?.fat_mm ?? 0}
+          finalL={answer?.final_l ?? liquid}
+          units={units}
+        />
+        <Slider
+          label="Liquid in the pot, without its fat"
+          value={liquid}
+          min={0.1}
+          max={Math.max(3, Math.ceil(pot.liquid_l * 2))}
+          step={0.05}
+          onChange={setLiquid}
+          said={format('volume', liquid, units)}
+        />
+        <Flex gap={3}>
+          <NumberField
+            label="Or as measured"
+            value={liquid}
+            onChange={(litres) => litres && setLiquid(litres)}
+            unit={volume.unit}
+            factor={volume.factor}
+            step={volume.step}
+            error={fault?.field === 'liquid_l' ? fault.message : undefined}
+          />
+          <NumberField
+            label="Fat, measured depth"
+            value={fatMm}
+            onChange={setFatMm}
+            unit={depth.unit}
+            factor={depth.factor}
+            placeholder={((answer?.fat_mm ?? 0) * depth.factor).toFixed(1)}
+            error={fault?.field === 'fat_mm' ? fault.message : undefined}
+          />
+        </Flex>
+        <NumberField
+          label="Salt in what was poured in (stock, soy, bacon)"
+          value={poured}
+          onChange={setPoured}
+          unit="g"
+          step={1}
+          placeholder="0"
+          error={fault?.field === 'salt_g' ? fault.message : undefined}
+        />
+        <Choice label="Skim with" value={skim} options={skims} onChange={setSkim} />
+        <Choice label="It tastes" value={taste} options={tastes} onChange={setTaste} />
+        <Choice label="It becomes" value={target} options={targets} onChange={setTarget} />
+        <Choice label="Thickened with" value={thickener} options={thickeners} onChange={setThickener} />
+      </Stack>
+      <Stack gap={5} minW={0}>
+        {fault && !fault.field && <Fault error={fault} retry={() => void sauce.refetch()} />}
+        {answer ? (
+          <Path answer={answer} units={units} />
+        ) : (
+          !sauce.isError && <Waiting height={320} what="Working out the sauce" />
+        )}
+        {answer && (
+          <Because
+            rule={
+              <Text>
+                A sauce bears 10 to 13 g of salt a kilo; gelatin sets cold at 1 %, gives body from 3 % and
+                coats a spoon by itself from 8 %. {format('small_mass', pot.salt_g, units)} of salt from the
+                meat and {format('small_mass', pot.gelatin_g, units)} of gelatin are in the liquid by the
+                forecast; both stay while water leaves.
+              </Text>
+            }
+          >
+            <Text>
+              It ends with {answer.final_salt_g_per_kg.toFixed(0)} g of salt a kilo and{' '}
+              {answer.final_gelatin_pct.toFixed(1)} % gelatin.{' '}
+              {answer.final_salt_g_per_kg < 8
+                ? 'Mild if the stock was unsalted: season at the end.'
+                : answer.final_salt_g_per_kg <= 13
+                  ? 'Seasoned like a sauce.'
+                  : 'On the salty side.'}
+            </Text>
+          </Because>
+        )}
+        <Close cook={cook} units={units} />
+      </Stack>
+    </Grid>
+  );
+}
+
+function Path({ answer, units }: { answer: Schemas['Sauce']; units: Units }) {
+  return (
+    <Box as="section" aria-label="What to do">
+      <Box as="ol" listStyleType="none">
+        {answer.steps.map((step, i) => (
+          <Flex as="li" key={step.do} gap={4} borderTopWidth="1px" borderColor="line" py={3}>
+            <Text
+              fontFamily="heading"
+              fontSize="title"
+              fontWeight={700}
+              color="rim"
+              minW="1.6rem"
+              lineHeight={1.1}
+            >
+              {i + 1}
+            </Text>
+            <Box flex="1">
+              <Text fontSize="lead" fontWeight={600}>
+                {say(step.do, units)}
+              </Text>
+              <Text color="soft">{step.why}</Text>
+            </Box>
+            <Text color="soft" whiteSpace="nowrap" fontVariantNumeric="tabular-nums">
+              {span(step.min)}
+            </Text>
+          </Flex>
+        ))}
+      </Box>
+      {answer.thickener_g > 0 && (
+        <Text mt={2}>
+          Stir {format('small_mass', answer.thickener_g, units)} into{' '}
+          {format('small_mass', answer.water_g, units)}; in thirds of{' '}
+          {format('small_mass', answer.thirds[0] ?? 0, units)}.
+        </Text>
+      )}
+      <Stack mt={3} gap={2}>
+        {answer.warnings.map((warning) => (
+          <Caution key={warning.id}>{say(warning.text, units)}</Caution>
+        ))}
+      </Stack>
+    </Box>
+  );
+}
+
+function Close({ cook, units }: { cook: Schemas['CookAnswer']; units: Units }) {
+  const navigate = useNavigate();
+  const append = useAppend(cook.id);
+  const [ateAs, setAteAs] = useState<Schemas['Check']>(
+    (cook.plan.forecast.eaten_as as Schemas['Check'] | undefined) ?? 'fork',
+  );
+  const [kilos, setKilos] = useState<number>();
+  const [change, setChange] = useState('');
+  const mass = editable.mass[units];
+  if (cook.view.status === 'closed') return null;
+  const close = () =>
+    append.mutate(
+      [{ kind: 'closed', outcome: { ate_as: ateAs, cooked_kg: kilos, change: change.trim() || undefined } }],
+      {
+        onSuccess: () => void navigate(`/log/${cook.id}`),
+      },
+    );
+  return (
+    <Box as="section" id="close" borderTopWidth="2px" borderColor="rim" pt={3}>
+      <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
+        Served? Remember it
+      </Heading>
+      <Stack gap={3} maxW="34rem">
+        <Choice
+          label="It ate as"
+          value={ateAs}
+          options={(['firm', 'slice', 'fork', 'probe', 'pull', 'spoon'] as const).map((value) => ({
+            value,
+            label: value,
+          }))}
+          onChange={setAteAs}
+        />
+        <Box maxW="200px">
+          <NumberField
+            label="Cooked meat weighed"
+            value={kilos}
+            onChange={setKilos}
+            unit={mass.unit}
+            factor={mass.factor}
+          />
+        </Box>
+        <TextField
+          label="What to change next time"
+          value={change}
+          onChange={setChange}
+          long
+          maxLength={500}
+        />
+        {append.isError && <Fault error={append.error} />}
+        <Box>
+          <Button weight="first" size="large" onClick={close} disabled={append.isPending}>
+            Close the cook
+          </Button>
+        </Box>
+      </Stack>
+    </Box>
+  );
+}

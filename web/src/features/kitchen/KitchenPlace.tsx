@@ -1,0 +1,224 @@
+import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import { ApiFault, api, type Kitchen } from '../../api/client';
+import { useKitchen } from '../../api/queries';
+import { editable } from '../../format/units';
+import { setMode, useMode } from '../../theme/mode';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { NumberField, Slider, TextField } from '../../ui/fields';
+import { Fault, Waiting } from '../../ui/states';
+
+/** What stands in the kitchen, saved as you go. */
+export function KitchenPlace() {
+  const kitchen = useKitchen();
+  if (kitchen.isError) return <Fault error={kitchen.error} retry={() => void kitchen.refetch()} />;
+  if (!kitchen.data) return <Waiting height="50vh" what="Looking round the kitchen" />;
+  return <Settings saved={kitchen.data} />;
+}
+
+function Settings({ saved }: { saved: Kitchen }) {
+  const queries = useQueryClient();
+  const mode = useMode();
+  const [kitchen, setKitchen] = useState(saved);
+  const [fault, setFault] = useState<unknown>();
+  const [said, setSaid] = useState('');
+  const first = useRef(true);
+  useEffect(() => {
+    if (first.current) {
+      first.current = false;
+      return;
+    }
+    const timer = setTimeout(() => {
+      api
+        .saveKitchen(kitchen)
+        .then((stored) => {
+          setFault(undefined);
+          setSaid('Saved');
+          queries.setQueryData(['kitchen'], stored);
+          void queries.invalidateQueries({ queryKey: ['plans'] });
+          void queries.invalidateQueries({ queryKey: ['cooks'] });
+        })
+        .catch((error: unknown) => {
+          setSaid('');
+          setFault(error);
+        });
+    }, 500);
+    return () => clearTimeout(timer);
+  }, [kitchen, queries]);
+  const change = (changed: Partial<Kitchen>) => {
+    setSaid('');
+    setKitchen((before) => ({ ...before, ...changed }));
+  };
+  const error = (field: string) =>
+    fault instanceof ApiFault && fault.field === field ? fault.message : undefined;
+  const units = kitchen.units;
+  const [length, altitude] = [editable.length[units], editable.altitude[units]];
+  const known = fault instanceof ApiFault && fault.field !== undefined;
+  return (
+    <Stack gap={6} maxW="60rem">
+      <Flex align="baseline" gap={4}>
+        <Heading as="h1" fontFamily="heading" fontSize="title">
+          {kitchen.name}
+        </Heading>
+        <Text role="status" color="soft">
+          {said}
+        </Text>
+      </Flex>
+      {fault !== undefined && !known && <Fault error={fault} />}
+      <Grid templateColumns={{ base: 'minmax(0, 1fr)', md: 'repeat(2, minmax(0, 1fr))' }} gap={6}>
+        <Stack gap={4}>
+          <TextField
+            label="Name"
+            value={kitchen.name}
+            onChange={(name) => change({ name })}
+            maxLength={80}
+            error={error('name')}
+          />
+          <Choice
+            label="Figures in"
+            value={units}
+            options={[
+              { value: 'metric', label: 'kg, L, mm, °C' },
+              { value: 'us', label: 'lb, qt, in, °F' },
+            ]}
+            onChange={(chosen) => change({ units: chosen })}
+          />
+          <Choice
+            label="Light"
+            value={mode}
+            options={[
+              { value: 'light', label: 'day' },
+              { value: 'dark', label: 'night' },
+            ]}
+            onChange={setMode}
+          />
+          <TextField
+            label="Time zone"
+            value={kitchen.zone}
+            onChange={(zone) => change({ zone })}
+            error={error('zone')}
+            hint="Such as Europe/Helsinki; bells are read and shown in it."
+          />
+          <NumberField
+            label="Above the sea"
+            value={kitchen.altitude_m}
+            onChange={(altitude_m) => altitude_m !== undefined && change({ altitude_m })}
+            unit={altitude.unit}
+            factor={altitude.factor}
+            step={altitude.step}
+            error={error('altitude_m')}
+            hint="Water boils about 1 °C lower every 300 m (1.8 °F every 1000 ft), and meat takes longer."
+          />
+          <Slider
+            label="Plan for a chance of being ready"
+            value={Math.round(kitchen.certainty * 100)}
+            min={50}
+            max={99}
+            step={1}
+            onChange={(percent) => change({ certainty: percent / 100 })}
+            said={`${Math.round(kitchen.certainty * 100)} in 100`}
+          />
+        </Stack>
+        <Stack gap={4}>
+          <NumberField
+            label="The pot, across"
+            value={kitchen.pot.diameter_cm ?? undefined}
+            onChange={(diameter_cm) => change({ pot: { ...kitchen.pot, diameter_cm } })}
+            unit={length.unit}
+            factor={length.factor}
+            step={length.step}
+            error={error('pot.diameter_cm')}
+          />
+          <NumberField
+            label="The pot, high"
+            value={kitchen.pot.height_cm ?? undefined}
+            onChange={(height_cm) => change({ pot: { ...kitchen.pot, height_cm } })}
+            unit={length.unit}
+            factor={length.factor}
+            step={length.step}
+            error={error('pot.height_cm')}
+          />
+          <Choice
+            label="The pot is of"
+            value={kitchen.pot.material ?? 'iron'}
+            options={(['iron', 'steel', 'aluminium', 'ceramic', 'glass'] as const).map((value) => ({
+              value,
+              label: value,
+            }))}
+            onChange={(material) => change({ pot: { ...kitchen.pot, material } })}
+          />
+          <NumberField
+            label="The frying pan, across"
+            value={kitchen.pan_cm}
+            onChange={(pan_cm) => pan_cm !== undefined && change({ pan_cm })}
+            unit={length.unit}
+            factor={length.factor}
+            step={length.step}
+            error={error('pan_cm')}
+          />
+          <NumberField
+            label="The strongest burner"
+            value={kitchen.hob_w}
+            onChange={(hob_w) => hob_w !== undefined && change({ hob_w })}
+            unit="W"
+            step={100}
+            error={error('hob_w')}
+          />
+        </Stack>
+      </Grid>
+      <TakeAlong onFault={setFault} />
+    </Stack>
+  );
+}
+
+function TakeAlong({ onFault }: { onFault: (fault: unknown) => void }) {
+  const queries = useQueryClient();
+  const [said, setSaid] = useState('');
+  const take = async (file: File) => {
+    setSaid('');
+    try {
+      await api.importKitchen(JSON.parse(await file.text()) as Record<string, never>);
+      await queries.invalidateQueries();
+      onFault(undefined);
+      setSaid(`${file.name} is in.`);
+    } catch (error) {
+      onFault(
+        error instanceof SyntaxError
+          ? new Error(`${file.name} is not a kitchen file: it must be JSON.`)
+          : error,
+      );
+    }
+  };
+  return (
+    <Box as="section" borderTopWidth="2px" borderColor="rim" pt={3}>
+      <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
+        Take it along
+      </Heading>
+      <Flex gap={3} wrap="wrap" align="center">
+        <Button asChild>
+          <a href="/api/export" download="ergastic-kitchen.json">
+            Save the whole kitchen as a file
+          </a>
+        </Button>
+        <Button asChild>
+          <label>
+            Bring a file in
+            <input
+              type="file"
+              accept="application/json,.json"
+              style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
+              onChange={(event) => {
+                const file = event.target.files?.[0];
+                if (file) void take(file);
+                event.target.value = '';
+              }}
+            />
+          </label>
+        </Button>
+        <Text role="status">{said}</Text>
+      </Flex>
+    </Box>
+  );
+}

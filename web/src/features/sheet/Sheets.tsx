@@ -1,0 +1,78 @@
+import { Box, Flex, Heading, Stack, Text, chakra } from '@chakra-ui/react';
+import { Link } from 'react-router';
+import { useCooks, useKitchen, usePlans } from '../../api/queries';
+import { clockDay } from '../../format/time';
+import { useNow } from '../../format/useNow';
+import { Button } from '../../ui/Button';
+import { Empty, Fault, Waiting } from '../../ui/states';
+
+/** The dishes that are planned and not yet cooked, by their bell. */
+export function Sheets() {
+  const plans = usePlans();
+  const cooks = useCooks();
+  const kitchen = useKitchen();
+  const now = useNow(60_000);
+  const failed = [plans, cooks, kitchen].find((query) => query.isError);
+  if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
+  if (!plans.data || !cooks.data || !kitchen.data)
+    return <Waiting height="50vh" what="Laying out the sheets" />;
+  const cooked = new Set(cooks.data.map((cook) => cook.plan_id));
+  const open = plans.data.filter((plan) => !cooked.has(plan.id));
+  if (open.length === 0) {
+    return (
+      <Empty
+        title="No dish is planned"
+        action={
+          <Button asChild weight="first" size="large">
+            <Link to="/match">Match a cut</Link>
+          </Button>
+        }
+      >
+        <Text>
+          Here a dish is worked back from its bell: salt, sear, simmer, looks, hold, sauce, plates. Start from
+          what is on the block.
+        </Text>
+      </Empty>
+    );
+  }
+  return (
+    <Stack gap={0} maxW="56rem">
+      <Heading as="h1" fontFamily="heading" fontSize="title" mb={3}>
+        Planned dishes
+      </Heading>
+      {open.map(({ id, plan }) => (
+        <chakra.a
+          key={id}
+          asChild
+          borderTopWidth="1px"
+          borderColor="line"
+          minHeight="72px"
+          _hover={{ bg: 'panel' }}
+        >
+          <Link to={`/sheet/${id}`}>
+            <Flex align="center" gap={5} py={3} px={2}>
+              <Text
+                fontSize="title"
+                fontWeight={700}
+                color="rim"
+                minW={{ base: '6.2rem', md: '8rem' }}
+                fontVariantNumeric="tabular-nums"
+                lineHeight={1.1}
+              >
+                {clockDay(plan.bell, kitchen.data.zone, now)}
+              </Text>
+              <Box>
+                <Text fontSize="lead" fontWeight={600}>
+                  {plan.name}
+                </Text>
+                <Text color="soft">
+                  {plan.forecast.cut?.replaceAll('_', ' ')}, for {plan.people}
+                </Text>
+              </Box>
+            </Flex>
+          </Link>
+        </chakra.a>
+      ))}
+    </Stack>
+  );
+}

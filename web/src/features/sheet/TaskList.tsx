@@ -1,0 +1,83 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { useEffect } from 'react';
+import type { Schemas } from '../../api/client';
+import { clock, date, day, millis, span } from '../../format/time';
+import { say, type Units } from '../../format/units';
+import { Caution } from '../../ui/states';
+
+type Props = { tasks: Schemas['Task'][]; units: Units; zone: string; chosen?: string };
+
+/** The sheet in words: when, what, why; hands-on has a solid edge, waiting an outlined one. */
+export function TaskList({ tasks, units, zone, chosen }: Props) {
+  useEffect(() => {
+    if (chosen) document.getElementById(`task-${chosen}`)?.scrollIntoView({ block: 'nearest' });
+  }, [chosen]);
+  return (
+    <Box as="ol" listStyleType="none" aria-label="Cook sheet">
+      {tasks.map((task, i) => {
+        const minutes = (millis(task.end) - millis(task.start)) / 60_000;
+        const newDay = i === 0 || day(task.start, zone) !== day(tasks[i - 1]!.start, zone);
+        return (
+          <Box as="li" key={task.id} id={`task-${task.id}`}>
+            {newDay && (
+              <Text fontFamily="heading" fontSize="lead" fontWeight={700} mt={i === 0 ? 0 : 4} mb={1}>
+                {date(task.start, zone)}
+              </Text>
+            )}
+            <Flex
+              gap={4}
+              py={2}
+              px={2}
+              borderTopWidth="1px"
+              borderColor="line"
+              bg={chosen === task.id ? 'panel' : undefined}
+              css={{ breakInside: 'avoid' }}
+            >
+              <Text
+                fontSize="lead"
+                fontWeight={700}
+                minW="3.6rem"
+                fontVariantNumeric="tabular-nums"
+                lineHeight={1.3}
+              >
+                {clock(task.start, zone)}
+              </Text>
+              <Box
+                width="12px"
+                flexShrink={0}
+                borderRadius="4px"
+                borderWidth="2px"
+                borderColor={task.hands_on ? 'hands' : 'soft'}
+                bg={task.hands_on ? 'hands' : 'transparent'}
+                borderStyle={task.kind === 'hold' ? 'dotted' : 'solid'}
+                title={task.hands_on ? 'hands-on' : 'waiting'}
+              />
+              <Box flex="1" minW={0}>
+                <Text fontWeight={600}>{say(task.what, units)}</Text>
+                <Text color="soft" fontSize="small">
+                  {say(task.why, units)}
+                </Text>
+                {task.cautions.map((caution) => (
+                  <Caution key={caution.id}>{say(caution.text, units)}</Caution>
+                ))}
+              </Box>
+              <Text
+                color="soft"
+                minW="4.2rem"
+                textAlign="right"
+                fontVariantNumeric="tabular-nums"
+                fontSize="small"
+                pt={1}
+              >
+                {minutes > 0 ? span(minutes) : ''}
+                <Box as="span" srOnly>
+                  {task.hands_on ? ' hands-on' : ' waiting'}
+                </Box>
+              </Text>
+            </Flex>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

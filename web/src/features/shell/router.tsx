@@ -1,0 +1,37 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { Shell } from './Shell';
+import { Lost } from './Lost';
+
+/** Every place has an address; the heavier ones come when they are first visited. */
+export const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <Lost />,
+    children: [
+      { index: true, element: <Navigate to="/match" replace /> },
+      { path: 'match', lazy: async () => ({ Component: (await import('../match/Match')).Match }) },
+      { path: 'sheet', lazy: async () => ({ Component: (await import('../sheet/Sheets')).Sheets }) },
+      {
+        path: 'sheet/:planId',
+        lazy: async () => ({ Component: (await import('../sheet/SheetPlace')).SheetPlace }),
+      },
+      { path: 'cook', lazy: async () => ({ Component: (await import('../cook/Cooks')).Cooks }) },
+      {
+        path: 'cook/:cookId',
+        lazy: async () => ({ Component: (await import('../cook/CookPlace')).CookPlace }),
+      },
+      { path: 'finish', lazy: async () => ({ Component: (await import('../cook/Cooks')).Cooks }) },
+      {
+        path: 'finish/:cookId',
+        lazy: async () => ({ Component: (await import('../finish/Finish')).Finish }),
+      },
+      { path: 'log', lazy: async () => ({ Component: (await import('../log/Log')).Log }) },
+      { path: 'log/:cookId', lazy: async () => ({ Component: (await import('../log/Log')).Log }) },
+      {
+        path: 'kitchen',
+        lazy: async () => ({ Component: (await import('../kitchen/KitchenPlace')).KitchenPlace }),
+      },
+      { path: '*', element: <Lost /> },
+    ],
+  },
+]);

@@ -1,0 +1,49 @@
+import { describe, expect, it } from 'vitest';
+import { clockDay, countdown, instantOf, localText, nextAt, span } from './time';
+import { format, say } from './units';
+
+describe('units', () => {
+  it('shows one quantity in the units of the kitchen', () => {
+    expect(format('temperature', 150, 'metric')).toBe('150 °C');
+    expect(format('temperature', 150, 'us')).toBe('302 °F');
+    expect(format('mass', 2.4, 'us')).toBe('5.3 lb');
+    expect(format('small_length', 65, 'us')).toBe('2.6 in');
+  });
+
+  it('puts a whole sentence into them, and leaves strengths alone', () => {
+    const sentence =
+      'Into the oven at 150 °C with 0.6 L; hold at 63 to 75 °C; 28 g of salt, 13 g/kg at most.';
+    expect(say(sentence, 'metric')).toBe(sentence);
+    expect(say(sentence, 'us')).toBe(
+      'Into the oven at 302 °F with 0.6 qt; hold at 145 °F to 167 °F; 1 oz of salt, 13 g/kg at most.',
+    );
+  });
+});
+
+describe('time', () => {
+  it('says spans and countdowns', () => {
+    expect([span(44), span(60), span(203)]).toEqual(['44 min', '1 h', '3 h 23']);
+    expect([countdown(249), countdown(3849), countdown(-5)]).toEqual(['4:09', '1:04:09', '0:00']);
+  });
+
+  it('shows instants in the zone of the kitchen, with the day when it is another', () => {
+    const now = Date.parse('2027-02-05T12:00:00Z');
+    expect(clockDay('2027-02-05T16:30:00Z', 'Europe/Helsinki', now)).toBe('18:30');
+    expect(clockDay('2027-02-06T16:30:00Z', 'Europe/Helsinki', now)).toBe('Sat 18:30');
+    expect(localText('2027-02-05T22:30:00Z', 'Europe/Helsinki')).toBe('2027-02-06T00:30');
+  });
+
+  it('reads a local time back to its instant, on both sides of the change of clocks', () => {
+    const zone = 'Europe/Helsinki';
+    for (const text of ['2027-02-06T18:30', '2027-03-28T02:30', '2027-03-28T08:00', '2027-07-01T00:10']) {
+      expect(localText(instantOf(text, zone)!, zone)).toBe(text);
+    }
+    expect(instantOf('soon', zone)).toBeUndefined();
+  });
+
+  it('finds the next dinner that can still be cooked', () => {
+    const zone = 'Europe/Helsinki';
+    expect(nextAt(19, 6, zone, Date.parse('2027-02-05T08:00:00Z'))).toBe('2027-02-05T19:00');
+    expect(nextAt(19, 6, zone, Date.parse('2027-02-05T14:00:00Z'))).toBe('2027-02-06T19:00');
+  });
+});

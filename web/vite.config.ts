@@ -1,0 +1,10 @@
+/// <reference types="vitest/config" />
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  plugins: [react()],
+  build: { target: 'es2022', chunkSizeWarningLimit: 700 },
+  server: { proxy: { '/api': 'http://127.0.0.1:4870' } },
+  test: { environment: 'jsdom', setupFiles: ['src/test-setup.ts'], css: false },
+});
