@@ -156,11 +156,13 @@ fn a_cook_is_folded_from_what_happened() {
     assert_eq!((before.status, before.now_task.as_deref()), (Status::Before, Some("salt")));
     cook.happened("2027-02-05T21:00:00Z", Happened::TaskDone { task: "salt".into() });
     cook.happened("2027-02-06T11:00:00Z", Happened::MetHeat {});
+    let rising = cook.view("2027-02-06T11:01:00Z");
+    assert_eq!(rising.now_task.as_deref(), Some("simmer"), "the meat is in, and comes to its simmer");
     let under_way = cook.view("2027-02-06T11:40:00Z");
     assert_eq!(under_way.status, Status::UnderWay);
     let state = |view: &CookView, id: &str| view.tasks.iter().find(|task| task.task.id == id).unwrap().state;
     assert_eq!(state(&under_way, "sear_1"), TaskState::Passed);
-    assert_eq!(state(&under_way, "simmer"), TaskState::Done);
+    assert_eq!(state(&under_way, "simmer"), TaskState::Passed);
     assert_eq!(under_way.now_task.as_deref(), Some("braise"));
     assert_eq!(under_way.next_task.as_deref(), Some("check_1"));
 

@@ -1,6 +1,7 @@
 //! The application's state, its routes and its layers.
 
-use std::sync::Arc;
+use std::collections::HashMap;
+use std::sync::{Arc, Mutex, PoisonError};
 use std::time::Duration;
 
 use axum::extract::DefaultBodyLimit;
@@ -8,6 +9,7 @@ use axum::http::StatusCode;
 use axum::middleware::from_fn;
 use axum::response::IntoResponse;
 use axum::{Json, Router, routing::get};
+use ergastic_core::cook::CookView;
 use ergastic_store::Store;
 use tokio::sync::{Semaphore, broadcast};
 use tower_http::catch_panic::CatchPanicLayer;
@@ -17,6 +19,7 @@ use tower_http::timeout::TimeoutLayer;
 use tower_http::trace::TraceLayer;
 use utoipa::OpenApi;
 use utoipa_axum::{router::OpenApiRouter, routes};
+use uuid::Uuid;
 
 use crate::error::{ApiError, ApiResult};
 use crate::routes::{compute, cooks, events, kitchen, plans, probes};
@@ -32,6 +35,8 @@ pub struct App {
     pub store: Store,
     /// Tells open pages what has changed.
     pub changes: broadcast::Sender<events::Change>,
+    /// Views of closed cooks: they no longer change, unless the kitchen does.
+    pub closed: Arc<Mutex<HashMap<Uuid, (usize, CookView)>>>,
     computing: Arc<Semaphore>,
 }
 
@@ -39,7 +44,7 @@ impl App {
     /// The application over a store.
     pub fn new(store: Store) -> Self {
         let (changes, _) = broadcast::channel(64);
-        Self { store, changes, computing: Arc::new(Semaphore::new(4)) }
+        Self { store, changes, closed: Arc::default(), computing: Arc::new(Semaphore::new(2)) }
     }
 
     /// Runs a computation off the async threads; a request that has gone away before its turn is never computed.
@@ -47,13 +52,22 @@ impl App {
         &self,
         work: impl FnOnce() -> ergastic_core::Result<T> + Send + 'static,
     ) -> ApiResult<T> {
-        let _turn = self.computing.acquire().await.map_err(|error| ApiError::Internal(error.to_string()))?;
-        let done = tokio::task::spawn_blocking(work).await;
+        let turn =
+            self.computing.clone().acquire_owned().await.map_err(|error| ApiError::Internal(error.to_string()))?;
+        let done = tokio::task::spawn_blocking(move || {
+            // The turn ends with the work, not with the request: one that was given up still holds a core.
+            let _turn = turn;
+            work()
+        })
+        .await;
         Ok(done.map_err(|error| ApiError::Internal(error.to_string()))??)
     }
 
     /// Tells open pages of a change; nobody listening is fine.
     pub fn changed(&self, change: events::Change) {
+        if matches!(change, events::Change::Kitchen) {
+            self.closed.lock().unwrap_or_else(PoisonError::into_inner).clear();
+        }
         let _ = self.changes.send(change);
     }
 }

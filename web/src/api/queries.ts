@@ -73,21 +73,38 @@ export function useChanges() {
   const queries = useQueryClient();
   useEffect(() => {
     if (typeof EventSource === 'undefined') return;
-    const source = new EventSource('/api/events');
+    let source: EventSource | undefined;
     let dropped = false;
-    source.onmessage = (message: MessageEvent<string>) => {
-      const change = JSON.parse(message.data) as Schemas['Change'];
-      if (change.what === 'plan') void queries.invalidateQueries({ queryKey: ['plans'] });
-      else if (change.what === 'cook') void queries.invalidateQueries({ queryKey: ['cooks'] });
-      else void queries.invalidateQueries();
+    const listen = () => {
+      source = new EventSource('/api/events');
+      source.onmessage = (message: MessageEvent<string>) => {
+        const change = JSON.parse(message.data) as Schemas['Change'];
+        if (change.what === 'plan') void queries.invalidateQueries({ queryKey: ['plans'] });
+        else if (change.what === 'cook') void queries.invalidateQueries({ queryKey: ['cooks'] });
+        else void queries.invalidateQueries();
+      };
+      source.onerror = () => {
+        dropped = true;
+      };
+      source.onopen = () => {
+        if (dropped) void queries.invalidateQueries();
+        dropped = false;
+      };
     };
-    source.onerror = () => {
+    // A page that was left may live on in the browser's memory: it must not keep its connection there.
+    const leave = () => source?.close();
+    const comeBack = (event: PageTransitionEvent) => {
+      if (!event.persisted) return;
       dropped = true;
+      listen();
     };
-    source.onopen = () => {
-      if (dropped) void queries.invalidateQueries();
-      dropped = false;
+    listen();
+    window.addEventListener('pagehide', leave);
+    window.addEventListener('pageshow', comeBack);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      window.removeEventListener('pageshow', comeBack);
+      leave();
     };
-    return () => source.close();
   }, [queries]);
 }

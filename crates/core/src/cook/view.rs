@@ -189,7 +189,7 @@ pub fn view(
     let (foretold_ready, foretold_too_far) = before.bands(&plan.name, from, wanted_lift.max(from));
 
     let not_before = if met_heat.is_none() { Some(opened_at) } else { None };
-    let tasks = states(lay(plan, worked, from, lift_at, not_before), &standing);
+    let tasks = states(lay(plan, worked, from, lift_at, not_before), &standing, closed.map_or(now, |(at, _)| at));
     let (now_task, next_task) = if closed.is_some() { (None, None) } else { now_and_next(&tasks, now) };
     let status = match (closed, met_heat, tender_at) {
         (Some(_), _, _) => Status::Closed,
@@ -244,9 +244,9 @@ fn tender_at(standing: &Standing, eaten_as: EatenAs) -> Option<Timestamp> {
 }
 
 /// Marks what is done, and what the work has gone past.
-fn states(tasks: Vec<Task>, standing: &Standing) -> Vec<CookTask> {
+fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp) -> Vec<CookTask> {
+    let met_heat = standing.met_heat();
     let done_at = |task: &Task| match task.kind {
-        TaskKind::Simmer => standing.met_heat().or_else(|| standing.done(&task.id)),
         TaskKind::Check => standing.done(&task.id).or_else(|| {
             standing.checks().map(|(at, _)| at).find(|at| task.start <= plus_minutes(*at, CHECK_COUNTS_MIN))
         }),
@@ -259,12 +259,15 @@ fn states(tasks: Vec<Task>, standing: &Standing) -> Vec<CookTask> {
             !matches!(task.kind, TaskKind::Check | TaskKind::Rest | TaskKind::Preheat) && done_at(task).is_some()
         })
         .map(|task| task.kind)
+        .chain(met_heat.map(|_| TaskKind::Simmer))
         .max();
     tasks
         .into_iter()
         .map(|task| {
             let done_at = done_at(&task);
-            let passed = furthest.is_some_and(|furthest| task.kind < furthest);
+            // Once the meat is in, the liquid comes to its simmer whether or not someone says so.
+            let simmers = task.kind == TaskKind::Simmer && met_heat.is_some() && now >= task.end;
+            let passed = simmers || furthest.is_some_and(|furthest| task.kind < furthest);
             let state = match (done_at, passed) {
                 (Some(_), _) => TaskState::Done,
                 (None, true) => TaskState::Passed,
@@ -278,10 +281,13 @@ fn states(tasks: Vec<Task>, standing: &Standing) -> Vec<CookTask> {
 /// The task in hand and the next one for the hands.
 fn now_and_next(tasks: &[CookTask], now: Timestamp) -> (Option<String>, Option<String>) {
     let todo = || tasks.iter().filter(|task| task.state == TaskState::Todo);
-    let hands = || todo().filter(|task| task.task.hands_on);
+    let waits = |task: &&CookTask| matches!(task.task.kind, TaskKind::Braise | TaskKind::Hold | TaskKind::Rest);
+    let hands = || todo().filter(|task| !waits(task));
     let due = hands().find(|task| task.task.start <= now);
-    let running = || todo().find(|task| !task.task.hands_on && task.task.start <= now && now < task.task.end);
-    let in_hand = due.or_else(running).or_else(|| hands().next());
+    // Nothing is due: what goes on by itself is in hand, else the first thing to come.
+    let running = || todo().find(|task| waits(task) && now < task.task.end);
+    let before_heat = || hands().next().filter(|task| task.task.kind <= TaskKind::Simmer);
+    let in_hand = due.or_else(before_heat).or_else(running).or_else(|| hands().next());
     let next = hands().find(|task| in_hand.is_none_or(|in_hand| in_hand.task.id != task.task.id));
     let id = |task: &CookTask| task.task.id.clone();
     (in_hand.map(id), next.map(id))

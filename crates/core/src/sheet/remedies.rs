@@ -41,23 +41,25 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
         })
         .collect();
     found.sort_by_key(|remedy| remedy.plates_at);
-    let later = Plan { bell: as_is, ..plan.clone() };
+    // A quarter of an hour with some minutes to spare: it must still hold once it has been read and decided.
+    let later_bell = super::ceil_minutes(plus_minutes(as_is, 10.0), 15);
     found.push(Remedy {
         text: "Ring the bell later".into(),
         trade: "everyone waits, the dish stays as it is".into(),
-        plates_at: as_is,
+        plates_at: later_bell,
         meets_bell: false,
-        plan: later,
+        plan: Plan { bell: later_bell, ..plan.clone() },
     });
     found
 }
 
-/// Plates on the table if it starts now, at the plan's certainty.
+/// Plates on the table if it starts now, at the plan's certainty: as the sheet itself works it out.
 fn plates_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Option<Timestamp> {
     let worked = Worked::new(plan, kitchen, &[], None).ok()?;
     let ready = worked.ready_min(plan.certainty(kitchen))?;
     let durations: &Durations = &worked.durations;
-    Some(super::ceil_minutes(plus_minutes(now, durations.lead_min() + ready + durations.finishing_min()), 5))
+    let met_heat = super::ceil_minutes(plus_minutes(now, durations.lead_min()), 5);
+    Some(plus_minutes(met_heat, ready + durations.finishing_min()))
 }
 
 fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<(String, String, Plan)> {

@@ -1,9 +1,11 @@
 //! Cooks: opened from a plan, told what happens, folded into what is so now.
 
+use std::sync::PoisonError;
+
 use axum::extract::State;
 use axum::http::StatusCode;
 use ergastic_core::clock::minutes_between;
-use ergastic_core::cook::{CookView, Event, view};
+use ergastic_core::cook::{CookView, Event, Status, view};
 use ergastic_core::plan::Plan;
 use ergastic_store::StoredCook;
 use jiff::Timestamp;
@@ -39,13 +41,22 @@ pub struct OpenCook {
 }
 
 async fn answer(app: &App, cook: StoredCook) -> ApiResult<CookAnswer> {
+    let StoredCook { id, plan_id, plan, opened_at, events } = cook;
+    let known = app.closed.lock().unwrap_or_else(PoisonError::into_inner).get(&id).cloned();
+    let count = events.len();
+    let now = Timestamp::now();
+    if let Some((events, view)) = known
+        && events == count
+    {
+        return Ok(CookAnswer { id, plan_id, plan, opened_at, now, view });
+    }
     let kitchen = app.store.kitchen().await?;
-    app.compute(move || {
-        let now = Timestamp::now();
-        let view = view(&cook.plan, &kitchen, cook.opened_at, &cook.events, now)?;
-        Ok(CookAnswer { id: cook.id, plan_id: cook.plan_id, plan: cook.plan, opened_at: cook.opened_at, now, view })
-    })
-    .await
+    let folded = plan.clone();
+    let view = app.compute(move || view(&folded, &kitchen, opened_at, &events, now)).await?;
+    if view.status == Status::Closed {
+        app.closed.lock().unwrap_or_else(PoisonError::into_inner).insert(id, (count, view.clone()));
+    }
+    Ok(CookAnswer { id, plan_id, plan, opened_at, now, view })
 }
 
 /// Every cook, the latest first.

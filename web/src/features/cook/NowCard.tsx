@@ -22,8 +22,8 @@ export function NowCard({ cook, units, zone, onHappened, busy }: Props) {
   const task = view.tasks.find((found) => found.task.id === view.now_task)?.task;
   const next = view.tasks.find((found) => found.task.id === view.next_task)?.task;
   if (view.status === 'closed' || !task) return <Over cook={cook} />;
-  const startsIn = (millis(task.start) - now) / 1000;
-  const waiting = !task.hands_on;
+  const waiting = ['braise', 'hold', 'rest'].includes(task.kind);
+  const startsIn = waiting ? 0 : (millis(task.start) - now) / 1000;
   const until = waiting && next ? millis(next.start) : millis(task.end);
   const seconds = startsIn > 0 ? startsIn : (until - now) / 1000;
   const over = seconds < 0;
@@ -87,7 +87,7 @@ export function NowCard({ cook, units, zone, onHappened, busy }: Props) {
         </Stack>
       )}
       <Flex mt={4} gap={4} align="center" wrap="wrap">
-        {task.kind === 'simmer' ? (
+        {task.kind === 'simmer' && !view.met_heat_at ? (
           <Button
             weight="first"
             size="large"
@@ -114,14 +114,14 @@ export function NowCard({ cook, units, zone, onHappened, busy }: Props) {
             <Link to={`/finish/${cook.id}#close`}>Served: close the cook</Link>
           </Button>
         ) : (
-          task.hands_on && (
+          !['braise', 'hold', 'rest'].includes(task.kind) && (
             <Button
               weight="first"
               size="large"
               disabled={busy}
               onClick={() => onHappened({ kind: 'task_done', task: task.id })}
             >
-              Done
+              {task.kind === 'simmer' ? 'It simmers' : 'Done'}
             </Button>
           )
         )}

@@ -2,7 +2,7 @@ import { Box, Flex, Text, chakra } from '@chakra-ui/react';
 import { Moon, Sun } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import { useChanges, useCooks, useKitchen, usePlans } from '../../api/queries';
+import { useChanges, useCook, useKitchen, usePlans } from '../../api/queries';
 import { clockDay } from '../../format/time';
 import { useNow } from '../../format/useNow';
 import { setMode, useMode } from '../../theme/mode';
@@ -70,10 +70,9 @@ function Wordmark() {
 function DishLine() {
   const inHand = useInHand();
   const plans = usePlans();
-  const cooks = useCooks();
+  const cook = useCook(inHand.cookId).data;
   const kitchen = useKitchen();
   const now = useNow(30_000);
-  const cook = cooks.data?.find((found) => found.id === inHand.cookId);
   const plan = cook?.plan ?? plans.data?.find((found) => found.id === inHand.planId)?.plan;
   const zone = kitchen.data?.zone;
   return (

@@ -1,0 +1,185 @@
+//! A cook's whole path through the real interface, and what happens when something is wrong.
+
+use ergastic_e2e::{Kitchen, Viewport, prefer};
+use fantoccini::Locator;
+
+type Outcome = anyhow::Result<()>;
+
+#[tokio::test]
+async fn from_a_cut_and_a_bell_to_a_log_line() -> Outcome {
+    let kitchen = Kitchen::open(false, Viewport::Table).await?;
+    kitchen.go("/").await?;
+    kitchen.says("Plan it this way").await?;
+    kitchen.go("/match?cut=shin&kg=2.4&people=8").await?;
+    kitchen.says("full of sinew").await?;
+    kitchen.press("Hob, gentle simmer").await?;
+    kitchen.says("at a gentle simmer").await?;
+    kitchen.fill("Call the dish", "Saturday shin").await?;
+    kitchen.press("Plan it this way").await?;
+
+    // The sheet, by an address that can be linked.
+    kitchen.find("//h1[contains(., 'Saturday shin')]").await?;
+    for words in
+        ["Salt the meat", "Take the meat out", "bring it to a simmer", "First look", "settle and skim", "Plate for 8"]
+    {
+        kitchen.says(words).await?;
+    }
+    let sheet = kitchen.browser.current_url().await?;
+    kitchen.browser.refresh().await?;
+    kitchen.find("//h1[contains(., 'Saturday shin')]").await?;
+    assert_eq!(kitchen.browser.current_url().await?, sheet);
+
+    // Everything up to the pot is ticked off; then the clock starts.
+    kitchen.press("Start this cook").await?;
+    kitchen.says("The clock starts when the meat goes into the hot liquid").await?;
+    for _ in 0..12 {
+        let text = kitchen.text().await?;
+        if text.contains("The meat is in") {
+            break;
+        }
+        let happened = text.matches("Done: ").count();
+        kitchen.press("Done").await?;
+        kitchen.find(&format!("//ol/li[contains(., 'Done: ')][{}]", happened + 1)).await?;
+    }
+    kitchen.press("The meat is in").await?;
+    kitchen.press("It simmers").await?;
+    kitchen.says("nothing for the hands").await?;
+    kitchen.says("The meat met the heat").await?;
+
+    // A reload in the middle loses nothing, and neither does a second tab.
+    kitchen.browser.refresh().await?;
+    kitchen.says("The meat met the heat").await?;
+    kitchen.fill("Thermometer in the middle", "12.5").await?;
+    log_beside(&kitchen, "Thermometer in the middle").await?;
+    kitchen.says("Middle at 13 °C").await?;
+    let cook = kitchen.browser.current_url().await?;
+    let first = kitchen.browser.window().await?;
+    let second = kitchen.browser.new_window(true).await?;
+    kitchen.browser.switch_to_window(second.handle).await?;
+    kitchen.browser.goto(cook.as_str()).await?;
+    kitchen.says("Middle at 13 °C").await?;
+    kitchen.press("Undo the reading").await?;
+    kitchen.find("//li[contains(., 'Middle at')]//button[contains(., 'Put back')]").await?;
+    kitchen.browser.switch_to_window(first).await?;
+    kitchen.find("//li[contains(., 'Middle at')]//button[contains(., 'Put back')]").await?;
+
+    // Forked and found tender, finished, closed, remembered.
+    kitchen.press("fork").await?;
+    kitchen.says("Tender. Keep it hot").await?;
+    kitchen.press("Finish").await?;
+    kitchen.says("Bring the sauce home").await?;
+    kitchen.says("cornflour slurry").await?;
+    kitchen.press("weak").await?;
+    kitchen.says("Boil it down").await?;
+    kitchen.fill("What to change next time", "Nothing at all").await?;
+    kitchen.press("Close the cook").await?;
+    kitchen.says("What came of it").await?;
+    kitchen.says("Saturday shin").await?;
+    kitchen.says("Next time: Nothing at all").await?;
+    kitchen.says("Tender after").await?;
+    kitchen.assert_no_errors().await?;
+    kitchen.close().await
+}
+
+/// Presses the button that stands beside a field.
+async fn log_beside(kitchen: &Kitchen, label: &str) -> Outcome {
+    let button = format!(
+        "//label[contains(., '{label}')]/ancestor::div[following-sibling::button][1]/following-sibling::button"
+    );
+    let button = kitchen.find(&button).await?;
+    Ok(button.click().await?)
+}
+
+#[tokio::test]
+async fn nonsense_is_answered_where_it_was_typed() -> Outcome {
+    let kitchen = Kitchen::open(false, Viewport::Table).await?;
+    kitchen.go("/match?cut=chuck").await?;
+    kitchen.says("Plan it this way").await?;
+    kitchen.fill("Raw weight", "9999").await?;
+    kitchen.says("it must be 0.05 to 40 kg").await?;
+    kitchen.fill("Raw weight", "much").await?;
+    kitchen.says("is not a number").await?;
+    kitchen.go("/match?cut=unicorn&bell=soon").await?;
+    kitchen.says("can't be used").await?;
+    kitchen.go("/match?cut=fillet").await?;
+    kitchen.says("is not for this job").await?;
+    kitchen.press("Shin instead").await?;
+    kitchen.says("full of sinew").await?;
+    for (address, words) in [
+        ("/sheet/nonsense", "Not in this kitchen"),
+        ("/cook/00000000-0000-4000-8000-000000000000", "Not in this kitchen"),
+        ("/nowhere", "no such place"),
+        ("/sheet", "No dish is planned"),
+        ("/cook", "Nothing is on the heat"),
+        ("/log", "No cook is closed yet"),
+    ] {
+        kitchen.go(address).await?;
+        kitchen.says(words).await?;
+    }
+    kitchen.close().await
+}
+
+#[tokio::test]
+async fn a_bell_too_soon_says_what_would_meet_it() -> Outcome {
+    let kitchen = Kitchen::open(true, Viewport::Table).await?;
+    kitchen.go("/sheet").await?;
+    kitchen.press("Lake-ice shin").await?;
+    kitchen.says("Start this cook").await?;
+    // The demo's bell is tomorrow; two hours from now is too soon for shin.
+    let soon = "const d = new Date(Date.now() + 2 * 3600e3); return new Intl.DateTimeFormat('sv-SE', {timeZone: 'Europe/Helsinki', \
+                dateStyle: 'short', timeStyle: 'short'}).format(d).replace(' ', 'T')";
+    let soon = kitchen.browser.execute(soon, vec![]).await?;
+    let set = "const [field, value] = [document.querySelector('input[type=datetime-local]'), arguments[0]]; \
+               Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(field, value); \
+               field.dispatchEvent(new Event('input', {bubbles: true}))";
+    kitchen.browser.execute(set, vec![soon]).await?;
+    kitchen.press("Work it back again").await?;
+    kitchen.says("can’t be met like this").await?;
+    kitchen.says("Ring the bell later").await?;
+    kitchen.find("(//button[contains(., 'Do that')])[last()]").await?.click().await?;
+    kitchen.browser.wait().for_element(Locator::XPath("//body[not(contains(., 'met like this'))]")).await?;
+    kitchen.assert_no_errors().await?;
+    kitchen.close().await
+}
+
+#[tokio::test]
+async fn every_view_is_readable_on_a_phone_in_both_lights() -> Outcome {
+    let kitchen = Kitchen::open(true, Viewport::Phone).await?;
+    for scheme in ["light", "dark"] {
+        prefer(&kitchen.browser, scheme).await?;
+        for (address, link, words) in [
+            ("/match?cut=shin", None, "Scrub through"),
+            ("/match?cut=rib_eye", None, "not for this job"),
+            ("/sheet", Some("Lake-ice shin"), "Because"),
+            ("/cook", Some("Ice-road chuck"), "The median piece"),
+            ("/finish", Some("Finish"), "Served?"),
+            ("/log", None, "What came of it"),
+            ("/kitchen", None, "Take it along"),
+        ] {
+            kitchen.go(address).await?;
+            if let Some(link) = link {
+                kitchen.press(link).await?;
+            }
+            kitchen.says(words).await?;
+            kitchen.assert_fits().await?;
+            kitchen.assert_accessible().await.map_err(|error| error.context(format!("{address} in the {scheme}")))?;
+        }
+    }
+    kitchen.assert_no_errors().await?;
+    kitchen.close().await
+}
+
+#[tokio::test]
+async fn the_kitchen_shows_its_figures_in_other_units() -> Outcome {
+    let kitchen = Kitchen::open(true, Viewport::Table).await?;
+    kitchen.go("/kitchen").await?;
+    kitchen.press("lb, qt, in, °F").await?;
+    kitchen.find("//*[@role='status'][contains(., 'Saved')]").await?;
+    kitchen.go("/sheet").await?;
+    kitchen.press("Lake-ice shin").await?;
+    kitchen.says("Light the oven: 302 °F").await?;
+    kitchen.go("/kitchen").await?;
+    kitchen.fill("Above the sea", "99999").await?;
+    kitchen.says("it must be -430 to 6000 m").await?;
+    kitchen.close().await
+}
