@@ -5,6 +5,7 @@ use std::path::PathBuf;
 use std::process::ExitCode;
 
 use clap::{Parser, Subcommand};
+use ergastic_core::kitchen::Kitchen;
 use ergastic_store::Store;
 use tokio::net::TcpListener;
 
@@ -106,6 +107,11 @@ async fn serve(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
     let store = Store::open(&data.join("ergastic.sqlite")).await.context("the database can't be opened")?;
     if demo {
         demo::fill(&store, jiff::Timestamp::now()).await.context("the demo kitchen can't be loaded")?;
+    }
+    if store.is_new().await? {
+        // A new kitchen starts in the time zone of the machine it stands on.
+        let zone = jiff::tz::TimeZone::system().iana_name().unwrap_or("UTC").to_owned();
+        store.save_kitchen(&Kitchen { zone, ..Kitchen::default() }).await?;
     }
     let listener =
         TcpListener::bind(("127.0.0.1", port)).await.with_context(|| format!("port {port} can't be used"))?;

@@ -70,6 +70,16 @@ impl Store {
         row.map_or(Ok(Kitchen::default()), |document| read(&document))
     }
 
+    /// Whether no kitchen was saved yet.
+    ///
+    /// # Errors
+    /// When the database can't be read.
+    pub async fn is_new(&self) -> Result<bool> {
+        let row: Option<i64> =
+            sqlx::query_scalar("SELECT 1 FROM kitchen WHERE id = 1").fetch_optional(&self.pool).await?;
+        Ok(row.is_none())
+    }
+
     /// Saves the kitchen.
     ///
     /// # Errors

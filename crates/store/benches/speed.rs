@@ -1,0 +1,37 @@
+//! Speed to hold in the store, on a file with the same safety as in service.
+
+use divan::Bencher;
+use divan::counter::ItemsCount;
+use ergastic_store::{Reading, Store};
+use jiff::{SignedDuration, Timestamp};
+use uuid::Uuid;
+
+fn main() {
+    divan::main();
+}
+
+/// Ten probes' minutes in one request.
+const BATCH: usize = 100;
+
+#[divan::bench(name = "readings stored, in batches of 100 (target 2000 a second)", sample_count = 40)]
+fn readings(bencher: Bencher) {
+    let runtime = tokio::runtime::Runtime::new().unwrap();
+    let folder = std::env::temp_dir().join(format!("ergastic-bench-{}", Uuid::new_v4()));
+    std::fs::create_dir_all(&folder).unwrap();
+    let store = runtime.block_on(Store::open(&folder.join("kitchen.sqlite"))).unwrap();
+    let batch = || -> Vec<Reading> {
+        (0..BATCH)
+            .map(|i| Reading {
+                id: Uuid::new_v4(),
+                at: Timestamp::UNIX_EPOCH + SignedDuration::from_secs(i as i64),
+                celsius: 60.0,
+            })
+            .collect()
+    };
+    bencher
+        .counter(ItemsCount::new(BATCH))
+        .with_inputs(batch)
+        .bench_values(|readings| runtime.block_on(store.store_readings("stove", &readings)).unwrap());
+    runtime.block_on(store.close());
+    std::fs::remove_dir_all(folder).unwrap();
+}
