@@ -27,7 +27,7 @@ const SHOTS: [Shot; 14] = [
     shot("sheets", "/sheet", &[], "Planned dishes"),
     shot("sheet", "/sheet", &["Lake-ice shin"], "Because"),
     shot("cook", "/cook", &["Ice-road chuck"], "The median piece"),
-    shot("finish", "/cook", &["Ice-road chuck", "Finish"], "Served?"),
+    shot("finish", "/finish", &["Ice-road chuck"], "Served?"),
     shot("log", "/log", &[], "What came of it"),
     shot("kitchen", "/kitchen", &[], "Take it along"),
     Shot { scheme: "dark", ..shot("match-dark", "/match?cut=shin&kg=2.4&people=8", &[], "Scrub through") },
@@ -39,7 +39,7 @@ const SHOTS: [Shot; 14] = [
         scheme: "dark",
         ..shot("cook-phone-dark", "/cook", &["Ice-road chuck"], "The median piece")
     },
-    Shot { viewport: Viewport::Phone, ..shot("finish-phone", "/cook", &["Ice-road chuck", "Finish"], "Served?") },
+    Shot { viewport: Viewport::Phone, ..shot("finish-phone", "/finish", &["Ice-road chuck"], "Served?") },
 ];
 
 #[tokio::main]

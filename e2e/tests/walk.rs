@@ -152,7 +152,7 @@ async fn every_view_is_readable_on_a_phone_in_both_lights() -> Outcome {
             ("/match?cut=rib_eye", None, "not for this job"),
             ("/sheet", Some("Lake-ice shin"), "Because"),
             ("/cook", Some("Ice-road chuck"), "The median piece"),
-            ("/finish", Some("Finish"), "Served?"),
+            ("/finish/", Some("Ice-road chuck"), "Served?"),
             ("/log", None, "What came of it"),
             ("/kitchen", None, "Take it along"),
         ] {

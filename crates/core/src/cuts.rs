@@ -162,7 +162,7 @@ static CUTS: [CutFacts; 27] = [
     row(C::BrisketPoint, "Brisket, point", &["thick end", "deckle"], 1.1, [1.9, 25.0, 0.0, 10.0], Low, Slice, [2.2, 3.0], 2.2),
     row(C::Brisket, "Brisket, whole", &["packer"], 1.15, [1.9, 18.0, 0.0, 10.0], Mid, Slice, [2.5, 4.0], 5.5),
     row(C::CornedBrisket, "Corned brisket", &["salt beef"], 1.15, [1.9, 12.0, 0.0, 10.0], Mid, Slice, [2.5, 3.7], 2.0),
-    row(C::Shin, "Shin, off the bone", &["shank", "gravy beef"], 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.7, 2.5], 0.95),
+    row(C::Shin, "Shin, boneless", &["shank", "gravy beef"], 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.7, 2.5], 0.95),
     row(C::ShinBoneIn, "Shin on the bone", &["shank slices", "cross-cut shin"], 1.35, [3.2, 5.0, 35.0, 5.0], Low, Fork, [2.5, 3.0], 0.45),
     row(C::Heel, "Heel", &["heel of round"], 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.5, 2.2], 0.9),
     row(C::Cheek, "Cheek", &[], 1.4, [3.2, 8.0, 0.0, 12.0], Low, Spoon, [1.6, 2.4], 0.45),

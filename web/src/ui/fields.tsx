@@ -97,9 +97,11 @@ export function NumberField({
             onChange(Math.max(0, next) / factor);
           }}
         />
-        <Text as="span" color="soft" minW="2.2em">
-          {unit}
-        </Text>
+        {unit && (
+          <Text as="span" color="soft" minW="2.2em">
+            {unit}
+          </Text>
+        )}
       </Flex>
     </Labelled>
   );
@@ -173,7 +175,7 @@ export function Slider({ label, value, min, max, step, onChange, said }: SliderP
   const id = useId();
   return (
     <Box>
-      <Flex justify="space-between" fontSize="small" color="soft" mb={1} gap={2}>
+      <Flex justify="space-between" fontSize="small" color="soft" gap={2} whiteSpace="nowrap">
         <chakra.label htmlFor={id}>{label}</chakra.label>
         <Text as="span" color="ink" fontWeight={600} fontVariantNumeric="tabular-nums">
           {said}

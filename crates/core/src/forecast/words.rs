@@ -20,7 +20,7 @@ pub fn span(minutes: f64) -> String {
 /// Why it takes this long, from this case's own numbers.
 pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>) -> String {
     let facts = case.facts;
-    let name = facts.name.replace(", ", " ");
+    let name = facts.name.split(',').next().unwrap_or(facts.name);
     let sinew = match facts.collagen_pct {
         c if c >= 3.0 => "full of sinew",
         c if c >= 1.4 => "well worked and sinewy",

@@ -33,7 +33,7 @@ export function Block({ block, change, cuts, units, fault }: Props) {
   const usualMm = Math.round(Math.cbrt(piece / 1060 / (a! * b!)) * 1000);
   return (
     <Flex wrap="wrap" gap={{ base: 3, md: 4 }} align="flex-end">
-      <Box width={{ base: '100%', sm: '176px' }}>
+      <Box width={{ base: '100%', sm: '172px' }}>
         <SelectField
           label="On the block"
           value={block.cut}
@@ -60,7 +60,7 @@ export function Block({ block, change, cuts, units, fault }: Props) {
           error={error('mass_kg')}
         />
       </Box>
-      <Box width={{ base: 'calc(50% - 6px)', sm: '96px' }}>
+      <Box width={{ base: 'calc(50% - 6px)', sm: '72px' }}>
         <NumberField
           label="People"
           value={block.people}
@@ -70,7 +70,7 @@ export function Block({ block, change, cuts, units, fault }: Props) {
           error={error('people')}
         />
       </Box>
-      <Box width={{ base: '100%', sm: '246px' }}>
+      <Box width={{ base: '100%', sm: '236px' }}>
         <TextField
           label="Bell: plates on the table"
           type="datetime-local"
@@ -79,9 +79,9 @@ export function Block({ block, change, cuts, units, fault }: Props) {
           error={error('bell')}
         />
       </Box>
-      <Box width={{ base: '100%', sm: '180px' }}>
+      <Box width={{ base: '100%', sm: '200px' }}>
         <Slider
-          label={block.mm ? 'How thick' : 'How thick? (guessed)'}
+          label={block.mm ? 'How thick' : 'How thick? a guess'}
           value={block.mm ?? usualMm}
           min={20}
           max={140}

@@ -13,6 +13,7 @@ import { useNow } from '../../format/useNow';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/fields';
+import { ThumbBar } from '../../ui/ThumbBar';
 import { Caution, Fault, Waiting } from '../../ui/states';
 import { Block } from './Block';
 import { matchRequest, useBlock } from './state';
@@ -230,9 +231,11 @@ function PlanIt({ way }: { way: Schemas['Way'] }) {
         maxLength={80}
         error={named ? fault.message : undefined}
       />
-      <Button weight="first" size="large" onClick={() => void save()} disabled={saving}>
-        Plan it this way
-      </Button>
+      <ThumbBar>
+        <Button weight="first" size="large" onClick={() => void save()} disabled={saving}>
+          Plan it this way
+        </Button>
+      </ThumbBar>
       {fault !== undefined && !named && <Fault error={fault} />}
     </Stack>
   );

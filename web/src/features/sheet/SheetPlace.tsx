@@ -11,6 +11,7 @@ import { useNow } from '../../format/useNow';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
 import { NumberField, TextField } from '../../ui/fields';
+import { ThumbBar } from '../../ui/ThumbBar';
 import { Caution, Fault, Waiting } from '../../ui/states';
 import { takeInHand } from '../shell/inHand';
 import { Remedies } from './Remedies';
@@ -209,9 +210,11 @@ function Start({
   const first = sheet.tasks.find((task) => task.hands_on) ?? sheet.tasks[0];
   return (
     <Stack gap={2}>
-      <Button weight="first" size="large" onClick={() => void start()}>
-        {cook ? 'Go on cooking' : 'Start this cook'}
-      </Button>
+      <ThumbBar>
+        <Button weight="first" size="large" onClick={() => void start()}>
+          {cook ? 'Go on cooking' : 'Start this cook'}
+        </Button>
+      </ThumbBar>
       {!cook && first && (
         <Text color="soft" fontSize="small">
           First: {clockDay(first.start, zone, now)}, {first.what.split(/[:,]/)[0]!.toLowerCase()}. Starting

@@ -27,21 +27,20 @@ export function TaskList({ tasks, units, zone, chosen }: Props) {
             <Flex
               gap={4}
               py={2}
-              px={2}
+              px={{ base: 0, md: 2 }}
               borderTopWidth="1px"
               borderColor="line"
               bg={chosen === task.id ? 'panel' : undefined}
               css={{ breakInside: 'avoid' }}
             >
-              <Text
-                fontSize="lead"
-                fontWeight={700}
-                minW="3.6rem"
-                fontVariantNumeric="tabular-nums"
-                lineHeight={1.3}
-              >
-                {clock(task.start, zone)}
-              </Text>
+              <Box minW="3.6rem">
+                <Text fontSize="lead" fontWeight={700} fontVariantNumeric="tabular-nums" lineHeight={1.3}>
+                  {clock(task.start, zone)}
+                </Text>
+                <Text display={{ base: 'block', md: 'none' }} color="soft" fontSize="small">
+                  {minutes > 0 ? span(minutes) : ''}
+                </Text>
+              </Box>
               <Box
                 width="12px"
                 flexShrink={0}
@@ -62,6 +61,7 @@ export function TaskList({ tasks, units, zone, chosen }: Props) {
                 ))}
               </Box>
               <Text
+                display={{ base: 'none', md: 'block' }}
                 color="soft"
                 minW="4.2rem"
                 textAlign="right"

@@ -175,7 +175,15 @@ export function Shell() {
         </Flex>
       </Box>
       <DishLine />
-      <Box as="main" id="place" px={{ base: 4, md: 6 }} py={{ base: 4, md: 5 }} maxW="1440px" mx="auto">
+      <Box
+        as="main"
+        id="place"
+        px={{ base: 4, md: 6 }}
+        pt={{ base: 4, md: 5 }}
+        pb={{ base: '112px', lg: 8 }}
+        maxW="1440px"
+        mx="auto"
+      >
         <Outlet />
       </Box>
       {keys && <Keys onClose={() => setKeys(false)} />}
