@@ -1566,7 +1566,7 @@ export interface components {
          * @description What has become of a task.
          * @enum {string}
          */
-        TaskState: "todo" | "done" | "passed";
+        TaskState: "open" | "done" | "passed";
         /**
          * @description How the liquid tastes once skimmed.
          * @enum {string}

@@ -34,8 +34,8 @@ pub enum Status {
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
 pub enum TaskState {
-    /// Still to do.
-    Todo,
+    /// Still to be done.
+    Open,
     /// Done.
     Done,
     /// The work went past it.
@@ -271,7 +271,7 @@ fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp) -> Vec<CookTask
             let state = match (done_at, passed) {
                 (Some(_), _) => TaskState::Done,
                 (None, true) => TaskState::Passed,
-                (None, false) => TaskState::Todo,
+                (None, false) => TaskState::Open,
             };
             CookTask { task, state, done_at }
         })
@@ -280,12 +280,12 @@ fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp) -> Vec<CookTask
 
 /// The task in hand and the next one for the hands.
 fn now_and_next(tasks: &[CookTask], now: Timestamp) -> (Option<String>, Option<String>) {
-    let todo = || tasks.iter().filter(|task| task.state == TaskState::Todo);
+    let open = || tasks.iter().filter(|task| task.state == TaskState::Open);
     let waits = |task: &&CookTask| matches!(task.task.kind, TaskKind::Braise | TaskKind::Hold | TaskKind::Rest);
-    let hands = || todo().filter(|task| !waits(task));
+    let hands = || open().filter(|task| !waits(task));
     let due = hands().find(|task| task.task.start <= now);
     // Nothing is due: what goes on by itself is in hand, else the first thing to come.
-    let running = || todo().find(|task| waits(task) && now < task.task.end);
+    let running = || open().find(|task| waits(task) && now < task.task.end);
     let before_heat = || hands().next().filter(|task| task.task.kind <= TaskKind::Simmer);
     let in_hand = due.or_else(before_heat).or_else(running).or_else(|| hands().next());
     let next = hands().find(|task| in_hand.is_none_or(|in_hand| in_hand.task.id != task.task.id));

@@ -5,7 +5,8 @@ use utoipa::ToSchema;
 
 use super::evidence::{Weighted, update};
 use super::record::{Frame, Recorder};
-use super::request::{Case, ForecastRequest};
+use super::request::ForecastRequest;
+use super::resolve::Case;
 use super::run::{HORIZON_S, Times, run_median};
 use super::stats::{chance, quantile};
 use super::words;

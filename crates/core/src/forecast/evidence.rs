@@ -1,7 +1,7 @@
 //! What is found during a cook, and what it says about the cooks simulated beforehand.
 
 use super::members::Member;
-use super::request::Case;
+use super::resolve::Case;
 use super::run::{Sample, Times, run_all, run_all_sampled};
 use super::stats::quantile;
 use crate::tender::{CHECK_LN_SIGMA, Check};

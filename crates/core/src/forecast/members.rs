@@ -4,7 +4,7 @@ use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
 use rand_distr::StandardNormal;
 
-use super::request::Case;
+use super::resolve::Case;
 
 /// Spread of the surface coefficient, of its logarithm. Working value.
 const COEFFICIENT_LN_SIGMA: f64 = 0.25;

@@ -1,6 +1,6 @@
 //! The median run written down: its curve, the inside of the piece, and what left it.
 
-use super::request::Case;
+use super::resolve::Case;
 use super::run::{Moment, STEP_S, Watch};
 use crate::heat::conduction::SHELLS;
 use crate::juices::{Juices, Left};

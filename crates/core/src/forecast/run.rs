@@ -4,7 +4,7 @@ use multiversion::multiversion;
 use rayon::prelude::*;
 
 use super::members::Member;
-use super::request::{Case, PotHeat};
+use super::resolve::{Case, PotHeat};
 use crate::heat::conduction::{Bodies, CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, shell_fractions};
 use crate::heat::pot::{OvenStep, Pot, RISE_S, Simmer, Vessel, WATER_SPECIFIC_HEAT};
 use crate::juices::{JUICE_S, juice_equilibrium};

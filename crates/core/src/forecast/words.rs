@@ -2,7 +2,8 @@
 
 use super::answer::{Quantiles, Thumb};
 use super::record::Frame;
-use super::request::{Case, Method, PotHeat};
+use super::request::Method;
+use super::resolve::{Case, PotHeat};
 use crate::cuts::DryRisk;
 use crate::heat::pot::Lid;
 use crate::units::round_to;

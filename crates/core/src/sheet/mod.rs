@@ -1,6 +1,7 @@
 //! The cook sheet: one dish worked back from the bell.
 
 mod durations;
+mod lay;
 mod remedies;
 mod tasks;
 
@@ -17,8 +18,9 @@ use crate::plan::Plan;
 use crate::safety::Caution;
 
 pub use durations::Durations;
+pub use lay::lay;
 pub use remedies::Remedy;
-pub use tasks::{Lane, Task, TaskKind, Window, lay};
+pub use tasks::{Lane, Task, TaskKind, Window};
 
 /// When a dish is tender, as instants.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
