@@ -86,3 +86,56 @@ impl Juices {
         }
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::cuts::Cut;
+    use crate::heat::conduction::shell_fractions;
+    use crate::tender::{Age, EatenAs};
+    use proptest::prelude::*;
+
+    fn cooked(cut: Cut, celsius: f64, hours: f64, dose: f64) -> Left {
+        let goal = Goal::new(cut.facts(), EatenAs::Fork, Age::Young, false, false);
+        let mut juices = Juices::default();
+        for _ in 0..(hours * 12.0) as usize {
+            juices.step(|_| celsius, 300.0);
+        }
+        juices.left(cut.facts(), 2.0, &goal, &shell_fractions(1.0), dose)
+    }
+
+    #[test]
+    fn juice_follows_the_hottest_it_has_been() {
+        assert!((juice_equilibrium(64.0) - 0.215).abs() < 1e-9);
+        let held = cooked(Cut::Chuck, 60.0, 6.0, 0.0);
+        let boiled = cooked(Cut::Chuck, 95.0, 6.0, 3.0);
+        assert!(boiled.juice_kg > 1.8 * held.juice_kg, "{held:?} {boiled:?}");
+        let mut juices = Juices::default();
+        for celsius in [95.0; 24].into_iter().chain([20.0; 24]) {
+            juices.step(|_| celsius, 300.0);
+        }
+        let goal = Goal::new(Cut::Chuck.facts(), EatenAs::Fork, Age::Young, false, false);
+        let cooled = juices.left(Cut::Chuck.facts(), 2.0, &goal, &shell_fractions(1.0), 0.0);
+        assert!(cooled.juice_kg > held.juice_kg, "cooling does not draw it back");
+    }
+
+    #[test]
+    fn fat_renders_only_where_it_is_hot_and_gelatin_only_where_it_softened() {
+        assert!(cooked(Cut::ShortRib, 54.0, 8.0, 0.0).fat_l < 1e-9);
+        assert!(cooked(Cut::ShortRib, 95.0, 4.0, 4.0).fat_l > 0.1);
+        assert_eq!(cooked(Cut::Shin, 54.0, 8.0, 0.0).gelatin_g, 0.0);
+        let shin = cooked(Cut::Shin, 95.0, 4.0, 4.0).gelatin_g;
+        assert!((25.0..40.0).contains(&shin), "{shin} g of 64 g collagen");
+    }
+
+    proptest! {
+        #[test]
+        fn what_leaves_and_what_stays_is_never_more_than_there_was(cut in 0usize..24, celsius in 40.0..121.0f64, hours in 0.1..20.0f64, dose in 0.0..20.0f64) {
+            let facts = &Cut::all()[cut];
+            let left = cooked(facts.cut, celsius, hours, dose);
+            let total = left.juice_kg + left.fat_l * FAT_KG_PER_L + left.gelatin_g / 1000.0 + left.yield_kg;
+            prop_assert!(total <= 2.0 * (1.0 - (facts.trim_pct + facts.bone_pct) / 100.0) + 1e-9 || left.yield_kg == 0.0);
+            prop_assert!(left.juice_kg >= 0.0 && left.fat_l >= 0.0 && left.yield_kg >= 0.0);
+        }
+    }
+}

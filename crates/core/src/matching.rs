@@ -18,7 +18,7 @@ use crate::sheet::{Durations, Worked};
 use crate::tender::EatenAs;
 
 /// Simulated cooks a way: enough for a comparison, quick enough to drag.
-const MEMBERS: u32 = 400;
+const MEMBERS: u32 = 256;
 /// From this chance on a way is tight rather than too late.
 const TIGHT: f64 = 0.5;
 

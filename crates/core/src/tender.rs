@@ -160,6 +160,7 @@ impl Check {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::cuts::Cut;
 
     #[test]
     fn the_rate_agrees_with_the_working_table() {
@@ -184,5 +185,29 @@ mod tests {
             assert!((ratio - 1.0).abs() < 0.01, "{celsius} °C: {} against {expected}", rate(celsius));
         }
         assert_eq!(rate(59.9), 0.0);
+    }
+
+    #[test]
+    fn enough_and_too_far_go_by_word_age_feed_and_dryness() {
+        let goal = |cut: Cut, eaten_as, age, grass_fed, boil| Goal::new(cut.facts(), eaten_as, age, grass_fed, boil);
+        let young = goal(Cut::Chuck, EatenAs::Fork, Age::Young, false, false);
+        assert!((young.enough - 1.6).abs() < 1e-12 && (young.too_far - 4.48).abs() < 1e-9);
+        let old = goal(Cut::Chuck, EatenAs::Fork, Age::Mature, true, false);
+        assert!((old.enough / young.enough - 1.54).abs() < 1e-9);
+        let margin = |goal: Goal| goal.too_far / goal.enough;
+        assert!((margin(goal(Cut::Brisket, EatenAs::Slice, Age::Young, false, false)) - 1.55).abs() < 1e-9);
+        assert!((margin(goal(Cut::Topside, EatenAs::Fork, Age::Young, false, false)) - 1.5).abs() < 1e-9);
+        assert!((margin(goal(Cut::Flank, EatenAs::Fork, Age::Young, false, false)) - 2.0).abs() < 1e-9);
+        let boiled = goal(Cut::Topside, EatenAs::Fork, Age::Young, false, true);
+        assert!((margin(boiled) - 1.05).abs() < 1e-9, "never ruined in the moment it is ready");
+    }
+
+    #[test]
+    fn every_dose_has_exactly_one_word() {
+        let words = [Check::Firm, Check::Slice, Check::Fork, Check::Probe, Check::Pull, Check::Spoon];
+        for pair in words.windows(2) {
+            assert_eq!(pair[0].bounds().1, pair[1].bounds().0);
+        }
+        assert_eq!((words[0].bounds().0, words[5].bounds().1), (0.0, f64::INFINITY));
     }
 }

@@ -2,6 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { clock, day, weekday } from '../format/time';
 
 const HOUR = 3_600_000;
+const QUARTER = HOUR / 4;
 
 /** Instants (ms) to pixels; every row that shares it lines up. */
 export const timeScale = (from: number, to: number, width: number) =>
@@ -12,15 +13,26 @@ export type Tick = { at: number; label: string; day?: string };
 /** Whole hours in the kitchen's zone, as many as there is room for; the first of a day carries its name. */
 export function hourTicks(from: number, to: number, width: number, zone: string): Tick[] {
   const room = Math.max(2, Math.floor(width / 64));
-  const step = [1, 2, 3, 4, 6, 12, 24].find((hours) => (to - from) / HOUR / hours <= room) ?? 24;
+  const hours = (to - from) / HOUR;
+  const step =
+    [1, 2, 3, 4, 6, 12].find((every) => hours / every <= room) ?? 24 * Math.ceil(hours / 24 / room);
+  const onStep = (at: number) => {
+    const label = clock(at, zone);
+    return label.endsWith(':00') && Number(label.slice(0, 2)) % Math.min(step, 24) === 0;
+  };
   const ticks: Tick[] = [];
   let named = day(from, zone);
-  for (let at = Math.ceil(from / HOUR) * HOUR; at <= to; at += HOUR) {
-    const label = clock(at, zone);
-    if (Number(label.slice(0, 2)) % step !== 0) continue;
+  // Walked in quarters to the first, because some zones stand a half or three quarters of an hour off, and
+  // again after a change of clocks; otherwise from step to step.
+  for (let at = Math.ceil(from / QUARTER) * QUARTER; at <= to;) {
+    if (!onStep(at)) {
+      at += QUARTER;
+      continue;
+    }
     const today = day(at, zone);
-    ticks.push({ at, label, day: today === named ? undefined : weekday(at, zone) });
+    ticks.push({ at, label: clock(at, zone), day: today === named ? undefined : weekday(at, zone) });
     named = today;
+    at += step * HOUR;
   }
   return ticks;
 }

@@ -19,9 +19,13 @@ export function countdown(seconds: number): string {
 
 export const millis = (instant: string) => new Date(instant).getTime();
 
-const parts = (instant: string | number, zone: string) =>
-  Object.fromEntries(
-    new Intl.DateTimeFormat('en-GB', {
+const formatters = new Map<string, Intl.DateTimeFormat>();
+
+/** Making a formatter costs a hundred times what using one does. */
+function formatter(zone: string): Intl.DateTimeFormat {
+  let found = formatters.get(zone);
+  if (!found) {
+    found = new Intl.DateTimeFormat('en-GB', {
       timeZone: zone,
       year: 'numeric',
       month: '2-digit',
@@ -30,7 +34,15 @@ const parts = (instant: string | number, zone: string) =>
       minute: '2-digit',
       hourCycle: 'h23',
       weekday: 'short',
-    })
+    });
+    formatters.set(zone, found);
+  }
+  return found;
+}
+
+const parts = (instant: string | number, zone: string) =>
+  Object.fromEntries(
+    formatter(zone)
       .formatToParts(new Date(instant))
       .map((part) => [part.type, part.value]),
   );

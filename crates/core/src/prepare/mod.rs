@@ -68,3 +68,52 @@ pub fn salt_in_liquid(case: &Case, salt_g: f64, liquid_l: f64, hours: f64) -> f6
     let liquid_share = liquid_l / (liquid_l + case.mass_kg);
     salt_g * liquid_share * (1.0 - (-hours / time_constant).exp())
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::cuts::Cut;
+    use crate::forecast::{ForecastRequest, Method};
+
+    fn case(pieces: u32, size_mm: [f64; 3]) -> Case {
+        ForecastRequest {
+            cut: Some(Cut::ShortRib),
+            mass_kg: Some(2.4),
+            pieces: Some(pieces),
+            size_mm: Some(size_mm),
+            method: Some(Method::Braise),
+            ..Default::default()
+        }
+        .resolve()
+        .unwrap()
+    }
+
+    #[test]
+    fn batches_leave_room_in_the_pan_and_take_every_piece() {
+        let ribs = case(8, [50.0, 60.0, 100.0]);
+        let plan = sear(&ribs, Sear::Hard, 28.0).unwrap();
+        // 616 cm² of floor, three fifths of it, six by ten centimetres a piece.
+        assert_eq!((plan.per_batch, plan.batches), (6, 2));
+        assert_eq!(plan.min, 2.0 * plan.batch_min);
+        let small = sear(&ribs, Sear::Hard, 18.0).unwrap();
+        assert!(small.batches > plan.batches && small.per_batch * small.batches >= 8);
+        assert!(sear(&ribs, Sear::Light, 28.0).unwrap().min < plan.min);
+        assert_eq!(sear(&ribs, Sear::None, 28.0), None);
+    }
+
+    #[test]
+    fn a_joint_wider_than_the_pan_still_goes_in() {
+        let plan = sear(&case(1, [80.0, 300.0, 400.0]), Sear::Hard, 24.0).unwrap();
+        assert_eq!((plan.per_batch, plan.batches), (1, 1));
+    }
+
+    #[test]
+    fn salt_is_of_the_trimmed_mass_and_moves_slowly_into_the_liquid() {
+        let ribs = case(8, [50.0, 60.0, 100.0]);
+        let (grams, spoons) = salt(&ribs, 1.25);
+        assert!((grams - 2400.0 * 0.94 * 0.0125).abs() < 1e-9 && (spoons - grams / 6.0).abs() < 1e-9);
+        assert_eq!(salt_in_liquid(&ribs, grams, 1.0, 0.0), 0.0);
+        let (soon, late) = (salt_in_liquid(&ribs, grams, 1.0, 2.0), salt_in_liquid(&ribs, grams, 1.0, 200.0));
+        assert!(soon < late && (late - grams / 3.4).abs() < 0.01, "at the end both are of one strength: {late}");
+    }
+}

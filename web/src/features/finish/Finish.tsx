@@ -1,5 +1,5 @@
 import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
-import { useDeferredValue, useEffect, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { ApiFault, type Kitchen, type Schemas } from '../../api/client';
 import { useAppend, useCook, useKitchen, useSauce } from '../../api/queries';
@@ -69,19 +69,23 @@ function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kit
   const [target, setTarget] = useState<Schemas['Target']>(cook.plan.target ?? 'coat');
   const [skim, setSkim] = useState<Schemas['Skim']>('ladle');
   const [thickener, setThickener] = useState<Schemas['Thickener']>(cook.plan.thickener ?? 'cornflour');
-  const request = useDeferredValue<Schemas['SauceRequest']>({
-    liquid_l: liquid,
-    fat_l: pot.fat_l,
-    fat_mm: fatMm,
-    salt_g: pot.salt_g + (poured ?? 0),
-    gelatin_g: pot.gelatin_g,
-    vessel,
-    hob_w: kitchen.hob_w,
-    taste,
-    target,
-    skim,
-    thickener,
-  });
+  const wanted = useMemo<Schemas['SauceRequest']>(
+    () => ({
+      liquid_l: liquid,
+      fat_l: pot.fat_l,
+      fat_mm: fatMm,
+      salt_g: pot.salt_g + (poured ?? 0),
+      gelatin_g: pot.gelatin_g,
+      vessel,
+      hob_w: kitchen.hob_w,
+      taste,
+      target,
+      skim,
+      thickener,
+    }),
+    [liquid, pot, fatMm, poured, vessel, kitchen, taste, target, skim, thickener],
+  );
+  const request = useDeferredValue(wanted);
   const sauce = useSauce(request, true);
   const answer = sauce.data;
   const fault = sauce.error instanceof ApiFault ? sauce.error : undefined;

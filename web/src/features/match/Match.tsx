@@ -1,6 +1,6 @@
 import { Box, Flex, Grid, Heading, Stack, Text, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiFault, api, type Kitchen, type Schemas } from '../../api/client';
 import { useCuts, useKitchen, useMatch } from '../../api/queries';
@@ -17,6 +17,8 @@ import { ThumbBar } from '../../ui/ThumbBar';
 import { Caution, Fault, Waiting } from '../../ui/states';
 import { Block } from './Block';
 import { matchRequest, useBlock } from './state';
+
+const HOUR = 3_600_000;
 
 const verdicts: Record<Schemas['Verdict'], string> = {
   fits: 'fits',
@@ -46,7 +48,7 @@ export function Match() {
 function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['CutFacts'][] }) {
   const { units, zone } = kitchen;
   const { block, change } = useBlock(zone);
-  const request = useDeferredValue(matchRequest(block, zone));
+  const request = useDeferredValue(useMemo(() => matchRequest(block, zone), [block, zone]));
   const matched = useMatch(request);
   const [chosen, setChosen] = useState<string>();
   const facts = cuts.find((cut) => cut.cut === block.cut);
@@ -104,20 +106,20 @@ function Ways({
   const wide = width > 560;
   const labels = wide ? 212 : 0;
   const room = width - labels;
-  const ends = ways.map(
-    (found) => millis(found.met_heat_at) + Math.min(found.ready_min.p90 ?? 0, 36 * 60) * 60_000,
-  );
-  const [from, to] = [
-    now - 10 * 60_000,
-    Math.max(bell, Math.min(Math.max(...ends), bell + 8 * 3_600_000)) + 45 * 60_000,
-  ];
+  // A bell far off: each way is drawn at its latest start, not from now.
+  const farOff = bell - now > 30 * HOUR;
+  const startOf = (found: Schemas['Way']) =>
+    millis(found.met_heat_at) + (farOff ? millis(found.start_by) - now : 0);
+  const ends = ways.map((found) => startOf(found) + Math.min(found.ready_min.p90 ?? 0, 36 * 60) * 60_000);
+  const from = farOff ? Math.min(...ways.map((found) => millis(found.start_by))) - HOUR / 2 : now - HOUR / 6;
+  const to = Math.max(bell, Math.min(Math.max(...ends), bell + 8 * HOUR)) + 0.75 * HOUR;
   return (
     <Box ref={ref} role="radiogroup" aria-label="Ways of cooking it" minW={0}>
       <Box pl={`${labels}px`}>
         <TimeAxis from={from} to={to} width={room} zone={zone} bell={bell} now={now} />
       </Box>
       {ways.map((found) => {
-        const start = millis(found.met_heat_at);
+        const start = startOf(found);
         const current = found.name === way.name;
         return (
           <chakra.button

@@ -1,0 +1,96 @@
+import { ChakraProvider } from '@chakra-ui/react';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { createMemoryRouter, RouterProvider } from 'react-router';
+import type { Schemas } from './api/client';
+import { system } from './theme/system';
+
+/** Renders inside what every place stands in: the theme, the queries, an address. */
+export function open(place: ReactNode, at = '/') {
+  const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  const router = createMemoryRouter([{ path: '*', element: place }], { initialEntries: [at] });
+  const view = render(
+    <ChakraProvider value={system}>
+      <QueryClientProvider client={queries}>
+        <RouterProvider router={router} />
+      </QueryClientProvider>
+    </ChakraProvider>,
+  );
+  return { ...view, router };
+}
+
+export const task = (over: Partial<Schemas['Task']> = {}): Schemas['Task'] => ({
+  id: 'braise',
+  dish: 'Lake-ice shin',
+  what: 'Into the oven at 150 °C, lid on tight',
+  why: 'even heat from all sides',
+  kind: 'braise',
+  lane: 'oven',
+  start: '2027-02-06T12:00:00Z',
+  end: '2027-02-06T15:00:00Z',
+  hands_on: false,
+  after: [],
+  cautions: [],
+  ...over,
+});
+
+const band = (p10: string, p50: string, p90: string): Schemas['Ready'] => ({
+  dish: 'Lake-ice shin',
+  p10: `2027-02-06T${p10}:00Z`,
+  p50: `2027-02-06T${p50}:00Z`,
+  p90: `2027-02-06T${p90}:00Z`,
+  chance: 0.92,
+});
+
+export const event = (
+  id: string,
+  at: string,
+  happened: Schemas['Happened'],
+  undone = false,
+): Schemas['LogLine'] => ({
+  event: { id, at, happened },
+  undone,
+});
+
+/** A cook under way, to be changed by each test. */
+export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnswer'] {
+  const bands = { ready: band('14:30', '15:00', '15:40'), too_far: band('19:00', '20:00', '21:00') };
+  return {
+    id: '00000000-0000-4000-8000-000000000002',
+    plan_id: '00000000-0000-4000-8000-000000000001',
+    plan: {
+      name: 'Lake-ice shin',
+      people: 8,
+      bell: '2027-02-06T16:30:00Z',
+      forecast: { cut: 'shin', mass_kg: 2.4, method: 'braise' },
+    },
+    opened_at: '2027-02-05T12:00:00Z',
+    now: '2027-02-06T13:00:00Z',
+    view: {
+      status: 'under_way',
+      met_heat_at: '2027-02-06T12:00:00Z',
+      planned_met_heat_at: '2027-02-06T12:00:00Z',
+      tasks: [{ task: task(), state: 'open' }],
+      now_task: 'braise',
+      next_task: null,
+      band: bands,
+      foretold: bands,
+      tender_at: null,
+      lift_at: '2027-02-06T15:55:00Z',
+      serve_at: '2027-02-06T16:30:00Z',
+      late_min: 0,
+      tenderness: [0.4, 0.5, 0.6],
+      goal: [1.6, 4.5],
+      findings: 0,
+      effective: 1000,
+      surprising: false,
+      words: '92 in 100 such pieces are tender in time.',
+      pot: { liquid_l: 1.2, fat_l: 0.04, salt_g: 6, gelatin_g: 30 },
+      log: [],
+      outcome: null,
+      prediction: { foretold_min: [150, 180, 220], took_min: null, quicker: null, words: 'Half by 3 h.' },
+      ...view,
+    },
+  };
+}
