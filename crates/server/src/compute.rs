@@ -54,7 +54,9 @@ pub fn read<T: DeserializeOwned>(text: &[u8]) -> Result<T, Error> {
         let path = error.path().to_string();
         let inner = error.into_inner();
         if inner.is_syntax() || inner.is_eof() {
-            return Error::new("the request", "this text", format!("it must be JSON: {inner}"));
+            // A list that is too long stops the reader inside its field.
+            let field = if path == "." { "the request" } else { &path };
+            return Error::new(field, "this text", format!("it must be JSON that fits the field: {inner}"));
         }
         misfit(&path, &inner.to_string())
     })?;

@@ -1,0 +1,89 @@
+//! Whatever happens, in whatever order, a cook folds into something a cook can act on.
+
+use ergastic_core::cook::{Event, Happened, Outcome, Status, TaskState, view};
+use ergastic_core::kitchen::Kitchen;
+use ergastic_core::plan::Plan;
+use ergastic_core::tender::Check;
+use jiff::{SignedDuration, Timestamp};
+use proptest::prelude::*;
+use uuid::Uuid;
+
+fn opened() -> Timestamp {
+    "2027-02-06T08:00:00Z".parse().unwrap()
+}
+
+fn plan() -> Plan {
+    serde_json::from_value(serde_json::json!({
+        "name": "Shin", "bell": "2027-02-06T16:30:00Z",
+        "forecast": {"cut": "shin", "mass_kg": 1.8, "method": "braise", "members": 48},
+    }))
+    .unwrap()
+}
+
+fn tasks() -> impl Strategy<Value = String> {
+    prop_oneof!["salt|take_out|preheat|sear_1|deglaze|simmer|lift|skim|sauce|slice|serve", "[a-z_]{1,8}"]
+}
+
+fn happened() -> impl Strategy<Value = Happened> {
+    let found =
+        prop_oneof![Just(Check::Firm), Just(Check::Slice), Just(Check::Fork), Just(Check::Pull), Just(Check::Spoon)];
+    prop_oneof![
+        2 => Just(Happened::MetHeat {}),
+        4 => tasks().prop_map(|task| Happened::TaskDone { task }),
+        3 => (-40.0..400.0f64).prop_map(|celsius| Happened::CoreReading { celsius }),
+        3 => found.prop_map(|found| Happened::Check { found }),
+        1 => (0.01..5.0f64).prop_map(|litres| Happened::LiquidAdded { litres }),
+        1 => Just(Happened::Closed { outcome: Outcome::default() }),
+        3 => (0u128..14).prop_map(|event| Happened::Undone { event: Uuid::from_u128(event) }),
+    ]
+}
+
+proptest! {
+    #![proptest_config(ProptestConfig::with_cases(40))]
+
+    #[test]
+    fn every_history_folds(history in prop::collection::vec((0i64..700, happened()), 0..14), now in 0i64..900) {
+        let events: Vec<Event> = history
+            .into_iter()
+            .enumerate()
+            .map(|(i, (minute, happened))| Event { id: Uuid::from_u128(i as u128), at: opened() + SignedDuration::from_mins(minute), happened })
+            .collect();
+        let now = opened() + SignedDuration::from_mins(now);
+        let cook = view(&plan(), &Kitchen::default(), opened(), &events, now).unwrap();
+        prop_assert_eq!(cook.log.len(), events.len());
+        prop_assert!(cook.effective >= 1.0 - 1e-9 && cook.effective <= 48.0 + 1e-9);
+        prop_assert!((0.0..=1.0).contains(&cook.band.ready.chance));
+        let times = [cook.band.ready.p10, cook.band.ready.p50, cook.band.ready.p90];
+        prop_assert!(times[0] <= times[1] && times[1] <= times[2]);
+        prop_assert_eq!(cook.status == Status::Closed, cook.now_task.is_none() && cook.outcome.is_some());
+        let open: Vec<_> = cook.tasks.iter().filter(|task| task.state == TaskState::Open).map(|task| &task.task.id).collect();
+        for task in [&cook.now_task, &cook.next_task].into_iter().flatten() {
+            prop_assert!(open.contains(&task), "{task} is asked for and not open");
+        }
+        if cook.status == Status::Before {
+            prop_assert!(cook.findings == 0 && cook.tenderness.is_none());
+        }
+        // Folding is a function of its input, and an event sent twice is stored once; here it must not matter to state.
+        prop_assert_eq!(&view(&plan(), &Kitchen::default(), opened(), &events, now).unwrap(), &cook);
+    }
+
+    #[test]
+    fn undoing_the_last_thing_is_as_if_it_had_not_been(history in prop::collection::vec((0i64..700, happened()), 1..8)) {
+        let mut events: Vec<Event> = history
+            .into_iter()
+            .enumerate()
+            .map(|(i, (minute, happened))| Event { id: Uuid::from_u128(i as u128), at: opened() + SignedDuration::from_mins(minute), happened })
+            .collect();
+        let now = opened() + SignedDuration::from_mins(800);
+        let last = events.pop().unwrap();
+        let before = view(&plan(), &Kitchen::default(), opened(), &events, now).unwrap();
+        let undo = Event { id: Uuid::from_u128(99), at: now, happened: Happened::Undone { event: last.id } };
+        // An undo that was itself to come may have named it already; then there is nothing to compare.
+        let named = events.iter().any(|event| matches!(event.happened, Happened::Undone { event } if event == last.id));
+        events.extend([last, undo]);
+        let after = view(&plan(), &Kitchen::default(), opened(), &events, now).unwrap();
+        if !named {
+            prop_assert_eq!((before.status, &before.tasks, &before.band), (after.status, &after.tasks, &after.band));
+        }
+    }
+}

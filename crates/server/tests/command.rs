@@ -1,0 +1,206 @@
+//! The command as a script meets it, and what a kill leaves behind.
+
+use std::io::{BufRead, BufReader, Read, Write};
+use std::net::TcpStream;
+use std::path::{Path, PathBuf};
+use std::process::{Child, Command, Output, Stdio};
+
+use serde_json::{Value, json};
+
+const BINARY: &str = env!("CARGO_BIN_EXE_ergastic");
+
+fn run(name: &str, input: &[u8]) -> Output {
+    let mut child = Command::new(BINARY)
+        .args([name, "-"])
+        .stdin(Stdio::piped())
+        .stdout(Stdio::piped())
+        .stderr(Stdio::piped())
+        .spawn()
+        .unwrap();
+    // A refused request may be closed before all of it was read.
+    let _ = child.stdin.take().unwrap().write_all(input);
+    child.wait_with_output().unwrap()
+}
+
+fn answer(name: &str, input: Value) -> Value {
+    let output = run(name, input.to_string().as_bytes());
+    assert!(output.status.success(), "{}", String::from_utf8_lossy(&output.stderr));
+    serde_json::from_slice(&output.stdout).unwrap()
+}
+
+#[test]
+fn a_forecast_has_the_fields_that_are_promised() {
+    let request = json!({
+        "cut": "chuck", "mass_kg": 1.4, "pieces": 1, "size_mm": [70, 120, 160], "start_c": 5, "age": "young", "eaten_as": "fork",
+        "method": "braise", "heat": {"source": "oven", "set_c": 150},
+        "vessel": {"diameter_cm": 26, "height_cm": 13, "material": "iron", "lid": "tight"},
+        "liquid_l": 1.0, "liquid_start_c": 60, "altitude_m": 0, "deadline_min": 240, "members": 200, "seed": 1
+    });
+    let forecast = answer("forecast", request.clone());
+    for field in [
+        "suitable",
+        "why",
+        "ready_min",
+        "too_far_min",
+        "chance_ready",
+        "chance_in_window",
+        "curve",
+        "yield_kg",
+        "juice_lost_kg",
+        "fat_l",
+        "liquid_left_l",
+        "gelatin_g",
+        "thumb",
+        "cautions",
+        "notes",
+        "assumed",
+    ] {
+        assert!(!forecast[field].is_null(), "{field} is missing");
+    }
+    let minutes: Vec<f64> =
+        forecast["curve"].as_array().unwrap().iter().map(|point| point["min"].as_f64().unwrap()).collect();
+    assert!(minutes[0] == 0.0 && minutes.windows(2).all(|pair| pair[1] > pair[0] && pair[1] - pair[0] <= 10.0));
+    let quantiles = ["p10", "p50", "p90"].map(|p| forecast["ready_min"][p].as_f64().unwrap());
+    assert!(quantiles[0] < quantiles[1] && quantiles[1] < quantiles[2] && quantiles[2] < 240.0);
+    assert_eq!(forecast, answer("forecast", request), "the same request, the same answer");
+}
+
+#[test]
+fn matching_and_the_sauce_answer_too() {
+    let request = json!({"cut": "shin", "people": 8, "now": "2027-02-06T09:00", "bell": "2027-02-06T19:00", "zone": "Europe/Helsinki", "price_per_kg": 14});
+    let matched = answer("match", request);
+    assert!(matched["ways"][0]["verdict"] == "fits" && matched["ways"][0]["cost_per_portion"].as_f64().unwrap() > 1.0);
+    assert!(matched["ways"][0]["start_by"].as_str().unwrap().starts_with("2027-02-06T1"));
+    let sauce = answer(
+        "sauce",
+        json!({"liquid_l": 1.2, "fat_l": 0.15, "salt_g": 11, "gelatin_g": 18, "taste": "right", "target": "coat"}),
+    );
+    assert_eq!(sauce["thirds"].as_array().unwrap().len(), 3);
+}
+
+#[test]
+fn bad_input_is_one_line_that_names_the_field_and_exit_code_2() {
+    let deep = format!("{}{}", "[".repeat(5000), "]".repeat(5000));
+    let long = format!("{{\"cut\": \"chuck\", \"method\": \"braise\", \"size_mm\": [{}1]}}", "1,".repeat(100_000));
+    let huge = vec![b' '; 2 << 20];
+    let cases: [(&[u8], &str); 12] = [
+        (b"", "JSON"),
+        (b"hello", "JSON"),
+        (b"\xff\xfe", "JSON"),
+        (b"{} {}", "JSON"),
+        (deep.as_bytes(), "object"),
+        (long.as_bytes(), "size_mm"),
+        (&huge, "larger"),
+        (b"{}", "cut"),
+        (br#"{"cut": "chuck"}"#, "method"),
+        (br#"{"cut": "chuck", "method": "smoke"}"#, "method"),
+        (br#"{"cut": "chuck", "method": "braise", "members": 4000000000}"#, "members"),
+        (br#"{"cut": "chuck", "method": "braise", "start_c": -18}"#, "start_c"),
+    ];
+    for (input, field) in cases {
+        let output = run("forecast", input);
+        let line = String::from_utf8(output.stderr).unwrap();
+        let shown = String::from_utf8_lossy(&input[..input.len().min(60)]).into_owned();
+        assert_eq!(output.status.code(), Some(2), "{shown}: {line}");
+        assert!(line.trim_end().lines().count() == 1 && line.contains(field), "{shown}: {line}");
+        assert!(output.stdout.is_empty());
+    }
+    let missing = Command::new(BINARY).args(["forecast", "/nowhere/at-all.json"]).output().unwrap();
+    assert_eq!(missing.status.code(), Some(2));
+}
+
+/// A server that is killed, not stopped, when it goes.
+struct Served {
+    child: Child,
+    address: String,
+}
+
+impl Served {
+    fn start(data: &Path, demo: bool) -> Self {
+        let mut command = Command::new(BINARY);
+        command.args(["serve", "--port", "0", "--data"]).arg(data);
+        if demo {
+            command.arg("--demo");
+        }
+        let mut child = command.stdout(Stdio::piped()).spawn().unwrap();
+        let mut line = String::new();
+        BufReader::new(child.stdout.take().unwrap()).read_line(&mut line).unwrap();
+        let address = line.trim().strip_prefix("http://").expect("it prints its address").to_owned();
+        Self { child, address }
+    }
+
+    fn ask(&self, method: &str, path: &str, body: &str) -> (u16, Value) {
+        let mut connection = TcpStream::connect(&self.address).unwrap();
+        write!(
+            connection,
+            "{method} {path} HTTP/1.1\r\nHost: {}\r\nContent-Length: {}\r\nConnection: close\r\n\r\n{body}",
+            self.address,
+            body.len()
+        )
+        .unwrap();
+        let mut text = String::new();
+        connection.read_to_string(&mut text).unwrap();
+        let (head, body) = text.split_once("\r\n\r\n").unwrap();
+        (head.split(' ').nth(1).unwrap().parse().unwrap(), serde_json::from_str(body).unwrap_or(Value::Null))
+    }
+}
+
+impl Drop for Served {
+    fn drop(&mut self) {
+        let _ = self.child.kill();
+        let _ = self.child.wait();
+    }
+}
+
+fn folder(name: &str) -> PathBuf {
+    let folder = std::env::temp_dir().join(format!("ergastic-{name}-{}", std::process::id()));
+    let _ = std::fs::remove_dir_all(&folder);
+    folder
+}
+
+#[test]
+fn what_was_acknowledged_survives_a_kill() {
+    let data = folder("kill");
+    let plan = json!({"version": 0, "plan": {"name": "One", "bell": "2040-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise", "members": 32}}});
+    let (plan_path, cook_path) =
+        ("/api/plans/00000000-0000-4000-8000-000000000001", "/api/cooks/00000000-0000-4000-8000-000000000002");
+    let server = Served::start(&data, false);
+    assert_eq!(server.ask("PUT", plan_path, &plan.to_string()).0, 200);
+    assert_eq!(server.ask("PUT", cook_path, r#"{"plan_id": "00000000-0000-4000-8000-000000000001"}"#).0, 200);
+    for round in 0..5 {
+        let event = json!([{"id": format!("00000000-0000-4000-8000-{round:012}"), "at": "2026-01-01T10:00:00Z", "happened": {"kind": "note", "text": round.to_string()}}]);
+        assert_eq!(server.ask("POST", &format!("{cook_path}/events"), &event.to_string()).0, 200);
+    }
+    drop(server);
+    let server = Served::start(&data, false);
+    let (status, cook) = server.ask("GET", cook_path, "");
+    assert_eq!((status, cook["view"]["log"].as_array().unwrap().len()), (200, 5));
+    drop(server);
+    std::fs::remove_dir_all(data).unwrap();
+}
+
+#[test]
+fn the_demo_has_dishes_planned_under_way_and_over_and_is_laid_out_once() {
+    let data = folder("demo");
+    let counts = |server: &Served| {
+        let (_, plans) = server.ask("GET", "/api/plans", "");
+        let (_, cooks) = server.ask("GET", "/api/cooks", "");
+        let status =
+            |status: &str| cooks.as_array().unwrap().iter().filter(|cook| cook["view"]["status"] == status).count();
+        let cooked: Vec<_> = cooks.as_array().unwrap().iter().map(|cook| cook["plan_id"].clone()).collect();
+        let planned = plans.as_array().unwrap().iter().filter(|plan| !cooked.contains(&plan["id"])).count();
+        (planned, status("under_way"), status("closed"))
+    };
+    let server = Served::start(&data, true);
+    assert_eq!(counts(&server), (3, 1, 2));
+    let (_, plans) = server.ask("GET", "/api/plans", "");
+    for plan in plans.as_array().unwrap().iter().rev().take(3) {
+        let (_, worked) = server.ask("GET", &format!("/api/plans/{}/sheet", plan["id"].as_str().unwrap()), "");
+        assert_eq!(worked["sheet"]["late_min"], 0.0, "{} can be met", plan["plan"]["name"]);
+    }
+    drop(server);
+    let server = Served::start(&data, true);
+    assert_eq!(counts(&server), (3, 1, 2));
+    drop(server);
+    std::fs::remove_dir_all(data).unwrap();
+}

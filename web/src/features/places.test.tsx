@@ -1,0 +1,245 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../api/client';
+import { cook, event, open, task } from '../test-kitchen';
+import { CookPlace } from './cook/CookPlace';
+import { Cooks } from './cook/Cooks';
+import { Finish } from './finish/Finish';
+import { KitchenPlace } from './kitchen/KitchenPlace';
+import { Log } from './log/Log';
+import { Sheets } from './sheet/Sheets';
+import { Routes, Route } from 'react-router';
+
+const kitchen = {
+  name: 'Lodge galley',
+  zone: 'UTC',
+  altitude_m: 210,
+  units: 'metric',
+  certainty: 0.9,
+  pot: { diameter_cm: 26, height_cm: 13 },
+  pan_cm: 28,
+  hob_w: 1800,
+};
+const sauce = (over: Partial<Schemas['Sauce']> = {}): Schemas['Sauce'] => ({
+  steps: [{ do: 'Taste, with a clean spoon', min: 1, why: 'weak: reduce' }],
+  fat_mm: 2,
+  fat_left_l: 0.01,
+  reduce_min: 0,
+  final_l: 1.2,
+  final_salt_g_per_kg: 5,
+  final_gelatin_pct: 2.5,
+  thickener_g: 24,
+  water_g: 46,
+  thirds: [8, 8, 8],
+  warnings: [],
+  ...over,
+});
+
+type Handler = (body: unknown) => { status?: number; body: unknown };
+let answers: Record<string, Handler>;
+const asked = vi.fn();
+const nothing: Handler = () => ({
+  status: 404,
+  body: { status: 404, title: '', type: '', detail: 'there is no such thing' },
+});
+const bodies = (path: string) =>
+  asked.mock.calls.filter((call) => call[0] === path).map((call) => call[1] as unknown);
+
+beforeEach(() => {
+  asked.mockReset();
+  answers = {
+    '/api/kitchen': () => ({ body: kitchen }),
+    '/api/plans': () => ({ body: [] }),
+    '/api/cooks': () => ({ body: [] }),
+  };
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const path = new URL(request.url).pathname;
+    const text = await request.text();
+    const body: unknown = text ? JSON.parse(text) : undefined;
+    asked(path, body);
+    const answer = (answers[path] ?? nothing)(body);
+    return new Response(JSON.stringify(answer.body), {
+      status: answer.status ?? 200,
+      headers: { 'content-type': 'application/json' },
+    });
+  });
+});
+afterEach(() => vi.unstubAllGlobals());
+
+const id = cook().id;
+const at = (place: React.ReactNode, path: string, address: string) =>
+  open(
+    <Routes>
+      <Route path={path} element={place} />
+      <Route path="*" element={<p>elsewhere</p>} />
+    </Routes>,
+    address,
+  );
+
+describe('places with nothing in them yet', () => {
+  it.each([
+    [<Sheets key="s" />, 'No dish is planned', 'Match a cut'],
+    [<Cooks key="c" />, 'Nothing is on the heat', 'Choose a planned dish'],
+    [<Log key="l" />, 'No cook is closed yet', 'Choose a planned dish'],
+  ])('say what will be there and offer the one step', async (place, words, step) => {
+    open(place);
+    expect(await screen.findByRole('heading', { name: words })).toBeInTheDocument();
+    expect(screen.getByRole('link', { name: step })).toBeInTheDocument();
+  });
+});
+
+describe('planned dishes', () => {
+  it('leave out what has been cooked', async () => {
+    const plan = (plan_id: string, name: string) => ({
+      id: plan_id,
+      version: 1,
+      saved_at: '2027-02-05T12:00:00Z',
+      plan: { ...cook().plan, name },
+    });
+    answers['/api/plans'] = () => ({
+      body: [plan(cook().plan_id, 'Cooked'), plan('00000000-0000-4000-8000-000000000009', 'Waiting')],
+    });
+    answers['/api/cooks'] = () => ({ body: [cook()] });
+    open(<Sheets />);
+    expect(await screen.findByText('Waiting')).toBeInTheDocument();
+    expect(screen.queryByText('Cooked')).toBeNull();
+  });
+});
+
+describe('a cook', () => {
+  it('takes back the last thing that stands, by the key too', async () => {
+    const log = [
+      event('a', '2027-02-06T12:00:00Z', { kind: 'met_heat' }),
+      event('b', '2027-02-06T12:30:00Z', { kind: 'check', found: 'slice' }),
+      event('c', '2027-02-06T12:40:00Z', { kind: 'note', text: 'x' }, true),
+    ];
+    answers[`/api/cooks/${id}`] = () => ({ body: cook({ log }) });
+    answers[`/api/cooks/${id}/events`] = () => ({ body: cook({ log }) });
+    at(<CookPlace />, '/cook/:cookId', `/cook/${id}`);
+    expect(await screen.findByRole('button', { name: 'Undo the check (slice)' })).toBeInTheDocument();
+    fireEvent.keyDown(window, { key: 'u' });
+    await waitFor(() => expect(bodies(`/api/cooks/${id}/events`)).toHaveLength(1));
+    expect(bodies(`/api/cooks/${id}/events`)[0]).toMatchObject([
+      { happened: { kind: 'undone', event: 'b' } },
+    ]);
+  });
+
+  it('sends the same event again, with the same id, when the connection drops', async () => {
+    answers[`/api/cooks/${id}`] = () => ({ body: cook() });
+    let dropped = false;
+    answers[`/api/cooks/${id}/events`] = () => {
+      if (dropped) return { body: cook() };
+      dropped = true;
+      throw new TypeError('connection reset');
+    };
+    at(<CookPlace />, '/cook/:cookId', `/cook/${id}`);
+    fireEvent.click(await screen.findByRole('button', { name: 'fork' }));
+    await waitFor(() => expect(bodies(`/api/cooks/${id}/events`)).toHaveLength(2), { timeout: 3000 });
+    const [first, second] = bodies(`/api/cooks/${id}/events`);
+    expect(second).toEqual(first);
+  });
+
+  it('that is not in this kitchen says so', async () => {
+    at(<CookPlace />, '/cook/:cookId', '/cook/nonsense');
+    expect(await screen.findByText('Not in this kitchen')).toBeInTheDocument();
+  });
+});
+
+describe('finishing', () => {
+  beforeEach(() => {
+    answers[`/api/cooks/${id}`] = () => ({ body: cook() });
+    answers['/api/sauce'] = (body) =>
+      (body as Schemas['SauceRequest']).taste === 'weak'
+        ? {
+            body: sauce({
+              steps: [{ do: 'Boil it down, uncovered', min: 14, why: 'stronger' }],
+              final_l: 0.6,
+              thickener_g: 0,
+            }),
+          }
+        : { body: sauce() };
+  });
+
+  it('starts from what the forecast says is in the pot and follows what is tasted', async () => {
+    at(<Finish />, '/finish/:cookId', `/finish/${id}`);
+    expect(await screen.findByText('Taste, with a clean spoon')).toBeInTheDocument();
+    expect(bodies('/api/sauce')[0]).toMatchObject({
+      liquid_l: 1.2,
+      fat_l: 0.04,
+      salt_g: 6,
+      gelatin_g: 30,
+      hob_w: 1800,
+    });
+    expect(screen.getByText(/Stir 24 g into 46 g; in thirds of 8 g/)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('radio', { name: 'weak' }));
+    expect(await screen.findByText('Boil it down, uncovered')).toBeInTheDocument();
+    expect(screen.queryByText(/in thirds/)).toBeNull();
+  });
+
+  it('closes the cook with what it should remember', async () => {
+    answers[`/api/cooks/${id}/events`] = () => ({ body: cook({ status: 'closed' }) });
+    const { router } = at(<Finish />, '/finish/:cookId', `/finish/${id}`);
+    await userEvent.type(await screen.findByLabelText('What to change next time'), 'more stock');
+    fireEvent.click(screen.getByRole('button', { name: 'Close the cook' }));
+    await waitFor(() => expect(router.state.location.pathname).toBe(`/log/${id}`));
+    expect(bodies(`/api/cooks/${id}/events`)[0]).toMatchObject([
+      { happened: { kind: 'closed', outcome: { ate_as: 'fork', change: 'more stock' } } },
+    ]);
+  });
+});
+
+describe('the log', () => {
+  it('sets what was foretold beside what came', async () => {
+    const closed = cook({
+      status: 'closed',
+      tender_at: '2027-02-06T14:45:00Z',
+      outcome: { ate_as: 'fork', cooked_kg: 1.05, change: 'more stock' },
+      prediction: {
+        foretold_min: [150, 180, 220],
+        took_min: 165,
+        quicker: 0.3,
+        words: 'Tender after 2 h 45: inside the band.',
+      },
+      tasks: [{ task: task(), state: 'passed' }],
+    });
+    answers['/api/cooks'] = () => ({ body: [closed, cook()] });
+    at(<Log />, '/log', '/log');
+    expect(await screen.findByText('Tender after 2 h 45: inside the band.')).toBeInTheDocument();
+    expect(screen.getByText(/Foretold 2 h 30 to 3 h 40/)).toBeInTheDocument();
+    expect(screen.getByText('Next time: more stock')).toBeInTheDocument();
+    expect(screen.getAllByRole('article')).toHaveLength(1);
+  });
+});
+
+describe('the kitchen', () => {
+  it('is saved as you go, in SI, and puts a refusal at its field', async () => {
+    answers['/api/kitchen'] = (body) => {
+      if (body === undefined) return { body: { ...kitchen, units: 'us' } };
+      const { altitude_m } = body as Schemas['Kitchen'];
+      return altitude_m! > 6000
+        ? {
+            status: 422,
+            body: {
+              status: 422,
+              title: '',
+              type: '',
+              detail: 'altitude_m: it must be -430 to 6000 m',
+              field: 'altitude_m',
+            },
+          }
+        : { body };
+    };
+    open(<KitchenPlace />);
+    const field = await screen.findByLabelText('Above the sea');
+    expect(field).toHaveValue('688.98');
+    await userEvent.clear(field);
+    await userEvent.type(field, '1000');
+    expect(await screen.findByText('Saved', {}, { timeout: 3000 })).toBeInTheDocument();
+    expect((bodies('/api/kitchen').at(-1) as Schemas['Kitchen']).altitude_m).toBeCloseTo(304.8, 1);
+    await userEvent.clear(field);
+    await userEvent.type(field, '99999');
+    expect(await screen.findByText(/it must be -430 to 6000 m/, {}, { timeout: 3000 })).toBeInTheDocument();
+    expect(field).toHaveValue('99999');
+  });
+});
