@@ -163,8 +163,9 @@ function Ways({
         );
       })}
       <Text fontSize="small" color="soft" mt={3}>
-        If the pan goes on now. Hatched: not tender yet. Solid: tender for nine in ten such pieces by its
-        right end. Dots: going too far if the heat stays on.
+        {farOff ? 'Each at its latest start.' : 'If the pan goes on now.'} Hatched: not tender yet. Solid:
+        nine in ten such pieces are tender by the end of the dark part. Dots: going too far if the heat stays
+        on.
       </Text>
     </Box>
   );

@@ -1,0 +1,156 @@
+//! What a demanding cook checks on a sheet: the night, the cut, the pan, the spoon, the certainty.
+
+use ergastic_core::clock::{minutes_between, plus_minutes};
+use ergastic_core::kitchen::{Kitchen, Units};
+use ergastic_core::plan::Plan;
+use ergastic_core::sheet::{Sheet, Task, TaskKind, work_back};
+use jiff::Timestamp;
+use serde_json::{Value, json};
+
+fn now() -> Timestamp {
+    "2027-02-04T08:00:00Z".parse().unwrap()
+}
+
+fn plan(forecast: Value, more: Value) -> Plan {
+    let mut document = json!({"name": "Dish", "people": 6, "bell": "2027-02-06T16:30:00Z", "forecast": forecast});
+    document["forecast"]["members"] = json!(300);
+    for (field, value) in more.as_object().unwrap() {
+        document[field] = value.clone();
+    }
+    serde_json::from_value(document).unwrap()
+}
+
+fn sheet(forecast: Value, more: Value) -> Sheet {
+    work_back(&plan(forecast, more), &Kitchen::default(), now()).unwrap()
+}
+
+fn task<'a>(sheet: &'a Sheet, id: &str) -> &'a Task {
+    sheet.tasks.iter().find(|task| task.id == id).unwrap_or_else(|| panic!("there is no {id}"))
+}
+
+fn has(sheet: &Sheet, kind: TaskKind) -> bool {
+    sheet.tasks.iter().any(|task| task.kind == kind)
+}
+
+#[test]
+fn nobody_salts_at_night() {
+    for hour in 0..24 {
+        let bell: Timestamp = format!("2027-02-06T{hour:02}:30:00Z").parse().unwrap();
+        let kitchen = Kitchen { zone: "Europe/Helsinki".into(), ..Kitchen::default() };
+        let mut dish = plan(json!({"cut": "shin", "method": "braise"}), json!({}));
+        dish.bell = bell;
+        let sheet = work_back(&dish, &kitchen, now()).unwrap();
+        let salted = task(&sheet, "salt")
+            .start
+            .to_zoned_datetime(ergastic_core::clock::zone("zone", "Europe/Helsinki").unwrap());
+        assert!((7..22).contains(&salted.hour()), "a bell at {bell} salts at {salted}");
+    }
+}
+
+#[test]
+fn corned_meat_is_not_salted_again_and_no_sear_heats_no_pan() {
+    let corned = sheet(json!({"cut": "corned_brisket", "method": "braise"}), json!({}));
+    assert!(!has(&corned, TaskKind::Salt));
+    let pale = sheet(json!({"cut": "shin", "method": "braise"}), json!({"prepare": {"sear": "none"}}));
+    assert!(!has(&pale, TaskKind::Sear) && !has(&pale, TaskKind::HeatPan));
+    assert!(task(&pale, "deglaze").what.starts_with("Soften the aromatics"));
+}
+
+#[test]
+fn the_hob_needs_no_oven_lit_and_the_oven_is_hot_in_time() {
+    let hob = sheet(json!({"cut": "shin", "method": "braise", "heat": {"source": "hob"}}), json!({}));
+    assert!(!has(&hob, TaskKind::Preheat));
+    let oven = sheet(json!({"cut": "shin", "method": "braise", "heat": {"set_c": 140}}), json!({}));
+    let preheat = task(&oven, "preheat");
+    assert_eq!(preheat.end, task(&oven, "braise").start);
+    assert!(minutes_between(preheat.start, preheat.end) >= 20.0);
+    assert!(preheat.what.contains("140 °C"));
+}
+
+#[test]
+fn a_small_pan_means_more_batches_and_an_earlier_start() {
+    let ribs = plan(
+        json!({"cut": "short_rib", "mass_kg": 2.4, "pieces": 8, "size_mm": [50, 60, 100], "method": "braise"}),
+        json!({}),
+    );
+    let with = |pan_cm| work_back(&ribs, &Kitchen { pan_cm, ..Kitchen::default() }, now()).unwrap();
+    let batches = |sheet: &Sheet| sheet.tasks.iter().filter(|task| task.kind == TaskKind::Sear).count();
+    let (small, large) = (with(20.0), with(40.0));
+    assert!(batches(&small) > batches(&large));
+    assert!(task(&small, "heat_pan").start < task(&large, "heat_pan").start);
+    assert_eq!(small.met_heat_at, large.met_heat_at, "the meat meets the heat when it did");
+}
+
+#[test]
+fn looks_begin_at_two_thirds_and_stop_before_the_lifting() {
+    for set_c in [95.0, 150.0] {
+        let sheet = sheet(
+            json!({"cut": "brisket_flat", "mass_kg": 3.0, "method": "braise", "heat": {"set_c": set_c}}),
+            json!({}),
+        );
+        let looks: Vec<_> = sheet.tasks.iter().filter(|task| task.kind == TaskKind::Check).collect();
+        let half = minutes_between(sheet.met_heat_at, sheet.ready[0].p50.unwrap());
+        let first = minutes_between(sheet.met_heat_at, looks[0].start);
+        assert!((first / half - 2.0 / 3.0).abs() < 0.03, "{first} of {half}");
+        assert!(looks.len() >= 2 && looks.len() <= 7);
+        assert!(looks.iter().all(|look| look.end <= sheet.lift_at));
+        assert!(looks.windows(2).all(|pair| minutes_between(pair[0].start, pair[1].start) >= 30.0));
+    }
+}
+
+#[test]
+fn more_certainty_starts_sooner_and_its_chance_is_what_it_says() {
+    let at = |certainty: f64| sheet(json!({"cut": "shin", "method": "braise"}), json!({"certainty": certainty}));
+    let sheets = [0.6, 0.8, 0.95].map(at);
+    assert!(sheets.windows(2).all(|pair| pair[1].met_heat_at < pair[0].met_heat_at));
+    for (sheet, certainty) in sheets.iter().zip([0.6, 0.8, 0.95]) {
+        let chance = sheet.ready[0].chance;
+        assert!(chance >= certainty - 0.005 && chance < certainty + 0.12, "{chance} for {certainty}");
+        let finishing = minutes_between(sheet.lift_at, sheet.serve_at);
+        assert!((finishing - sheet.finishing_min).abs() < 0.02 && sheet.serve_at == sheet.bell);
+    }
+}
+
+#[test]
+fn the_finishing_follows_what_the_liquid_becomes() {
+    let with = |target: &str, thickener: &str| {
+        sheet(json!({"cut": "chuck", "method": "braise"}), json!({"target": target, "thickener": thickener}))
+    };
+    let (coat, glaze) = (with("coat", "cornflour"), with("glaze", "none"));
+    assert!(task(&coat, "sauce").what.contains("cornflour slurry"));
+    assert!(task(&glaze, "sauce").what.contains("Boil it down") && glaze.finishing_min > coat.finishing_min);
+    assert!(glaze.met_heat_at < coat.met_heat_at, "what takes longer at the end starts sooner");
+    for sheet in [&coat, &glaze] {
+        let rest = task(sheet, "rest");
+        assert!(minutes_between(rest.start, rest.end) >= 15.0);
+        assert_eq!(rest.end, task(sheet, "slice").start);
+    }
+}
+
+#[test]
+fn a_bell_that_has_passed_is_answered_all_the_same() {
+    let mut dish = plan(json!({"cut": "chuck", "method": "braise"}), json!({}));
+    dish.bell = plus_minutes(now(), -300.0);
+    let sheet = work_back(&dish, &Kitchen::default(), now()).unwrap();
+    assert!(sheet.late_min > 400.0 && sheet.start_at >= now());
+    assert!(sheet.remedies.iter().all(|remedy| !remedy.meets_bell));
+    let last = sheet.remedies.last().unwrap();
+    let again = work_back(&last.plan, &Kitchen::default(), plus_minutes(now(), 4.0)).unwrap();
+    assert_eq!(again.late_min, 0.0, "a later bell still holds once it has been read and decided");
+}
+
+#[test]
+fn a_kitchen_is_refused_by_the_field_that_is_wrong() {
+    let wrong: [(&str, Kitchen); 6] = [
+        ("name", Kitchen { name: " ".into(), ..Kitchen::default() }),
+        ("zone", Kitchen { zone: "Lake/North".into(), ..Kitchen::default() }),
+        ("altitude_m", Kitchen { altitude_m: f64::INFINITY, ..Kitchen::default() }),
+        ("certainty", Kitchen { certainty: 1.0, ..Kitchen::default() }),
+        ("pan_cm", Kitchen { pan_cm: 2.0, ..Kitchen::default() }),
+        ("pot.height_cm", serde_json::from_value(json!({"pot": {"height_cm": 900}})).unwrap()),
+    ];
+    for (field, kitchen) in wrong {
+        assert_eq!(kitchen.check().unwrap_err().field, field);
+    }
+    assert!(Kitchen { units: Units::Us, ..Kitchen::default() }.check().is_ok());
+}

@@ -1,0 +1,110 @@
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { cook, open } from '../../test-kitchen';
+import { takeInHand } from './inHand';
+import { Lost } from './Lost';
+import { Shell } from './Shell';
+
+class Listening {
+  static open: Listening[] = [];
+  onmessage?: (message: { data: string }) => void;
+  onopen?: () => void;
+  onerror?: () => void;
+  closed = false;
+  constructor() {
+    Listening.open.push(this);
+  }
+  close() {
+    this.closed = true;
+  }
+}
+
+const asked = vi.fn();
+
+beforeEach(() => {
+  asked.mockReset();
+  Listening.open = [];
+  localStorage.clear();
+  takeInHand({});
+  vi.stubGlobal('EventSource', Listening);
+  vi.stubGlobal('matchMedia', () => ({ matches: false }));
+  vi.stubGlobal('fetch', (request: Request) => {
+    const path = new URL(request.url).pathname;
+    asked(path);
+    const body = path.startsWith('/api/cooks/')
+      ? cook()
+      : path === '/api/kitchen'
+        ? { zone: 'UTC', units: 'metric' }
+        : [];
+    return Promise.resolve(
+      new Response(JSON.stringify(body), { headers: { 'content-type': 'application/json' } }),
+    );
+  });
+});
+afterEach(() => vi.unstubAllGlobals());
+
+describe('the bar along the top', () => {
+  it('leads on with the dish in hand, and shows it with its bell', async () => {
+    act(() => takeInHand({ planId: cook().plan_id, cookId: cook().id }));
+    open(<Shell />, '/match');
+    expect(await screen.findByText('Lake-ice shin')).toBeInTheDocument();
+    expect(screen.getByText(/^bell .*16:30$/)).toBeInTheDocument();
+    expect(screen.getByRole('link', { name: 'Cook' })).toHaveAttribute('href', `/cook/${cook().id}`);
+    expect(screen.getByRole('link', { name: 'Sheet' })).toHaveAttribute('href', `/sheet/${cook().plan_id}`);
+  });
+
+  it('goes to places by their number, lists the keys, and leaves typing alone', () => {
+    const { router } = open(<Shell />, '/match');
+    fireEvent.keyDown(window, { key: '5' });
+    expect(router.state.location.pathname).toBe('/log');
+    fireEvent.keyDown(window, { key: '?' });
+    expect(screen.getByRole('dialog', { name: 'Keys' })).toBeInTheDocument();
+    fireEvent.keyDown(window, { key: 'Escape' });
+    expect(screen.queryByRole('dialog')).toBeNull();
+    const field = document.body.appendChild(document.createElement('input'));
+    fireEvent.keyDown(field, { key: '1' });
+    expect(router.state.location.pathname).toBe('/log');
+    field.remove();
+  });
+
+  it('keeps the light that was chosen', () => {
+    open(<Shell />, '/match');
+    fireEvent.click(screen.getByTitle('Dark'));
+    expect(document.documentElement).toHaveClass('dark');
+    expect(localStorage.getItem('ergastic-mode')).toBe('dark');
+    fireEvent.click(screen.getByTitle('Light'));
+    expect(document.documentElement).not.toHaveClass('dark');
+  });
+});
+
+describe('what changes elsewhere', () => {
+  const plans = () => asked.mock.calls.filter((call) => call[0] === '/api/plans').length;
+
+  it('is read again when the kitchen tells of it, and after a lost connection', async () => {
+    open(<Shell />, '/match');
+    await waitFor(() => expect(plans()).toBe(1));
+    const source = Listening.open[0]!;
+    act(() => source.onmessage?.({ data: JSON.stringify({ what: 'plan', id: 'x' }) }));
+    await waitFor(() => expect(plans()).toBe(2));
+    act(() => {
+      source.onerror?.();
+      source.onopen?.();
+    });
+    await waitFor(() => expect(plans()).toBe(3));
+  });
+
+  it('is not listened for by a page that was left', () => {
+    const { unmount } = open(<Shell />, '/match');
+    const source = Listening.open[0]!;
+    fireEvent(window, new Event('pagehide'));
+    expect(source.closed).toBe(true);
+    unmount();
+  });
+});
+
+describe('an address with nothing behind it', () => {
+  it('is no blank screen', () => {
+    open(<Lost />, '/nowhere');
+    expect(screen.getByRole('heading', { name: 'There is no such place' })).toBeInTheDocument();
+  });
+});
