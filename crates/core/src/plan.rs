@@ -98,6 +98,13 @@ impl Plan {
         request
     }
 
+    /// The plan as a cook keeps it: what it takes from the kitchen is written down, so that a new pot or
+    /// altitude later does not change what was foretold.
+    #[must_use]
+    pub fn frozen(&self, kitchen: &Kitchen) -> Self {
+        Self { forecast: self.request(kitchen), certainty: Some(self.certainty(kitchen)), ..self.clone() }
+    }
+
     /// The chance of being ready that this plan is made for.
     pub fn certainty(&self, kitchen: &Kitchen) -> f64 {
         self.certainty.unwrap_or(kitchen.certainty)

@@ -124,7 +124,14 @@ async fn a_cook_keeps_each_event_once() {
     let app = kitchen().await;
     ask(&app, Method::PUT, PLAN, json!({"version": 0, "plan": shin("One")})).await;
     let open = json!({"plan_id": "00000000-0000-4000-8000-000000000001"});
-    assert_eq!(ask(&app, Method::PUT, COOK, open.clone()).await.1["view"]["status"], "before");
+    let cook = ask(&app, Method::PUT, COOK, open.clone()).await.1;
+    assert_eq!(cook["view"]["status"], "before");
+    let vessel = &cook["plan"]["forecast"]["vessel"];
+    assert_eq!(
+        (&vessel["diameter_cm"], &cook["plan"]["certainty"]),
+        (&json!(26.0), &json!(0.9)),
+        "the cook keeps the pot it was begun in"
+    );
     let events = format!("{COOK}/events");
     let event = |id: u32, at: &str, happened: Value| json!([{"id": format!("00000000-0000-4000-8000-{id:012}"), "at": at, "happened": happened}]);
     let met = event(10, "2026-01-01T10:00:00Z", json!({"kind": "met_heat"}));

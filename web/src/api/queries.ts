@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { api, type Schemas } from './client';
+import { api, kitchenNow, type Schemas } from './client';
 
 export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: api.kitchen });
 export const useCuts = () => useQuery({ queryKey: ['cuts'], queryFn: api.cuts, staleTime: Infinity });
@@ -48,7 +48,11 @@ export function useAppend(id: string) {
     mutationFn: (happened: Schemas['Happened'][]) =>
       append(
         id,
-        happened.map((what) => ({ id: crypto.randomUUID(), at: new Date().toISOString(), happened: what })),
+        happened.map((what) => ({
+          id: crypto.randomUUID(),
+          at: new Date(kitchenNow()).toISOString(),
+          happened: what,
+        })),
       ),
     onSuccess: (cook) => {
       queries.setQueryData(['cooks', id], cook);

@@ -38,6 +38,8 @@ const sauce = (over: Partial<Schemas['Sauce']> = {}): Schemas['Sauce'] => ({
 
 type Handler = (body: unknown) => { status?: number; body: unknown };
 let answers: Record<string, Handler>;
+/** How far the kitchen's clock is from this machine's, ms. */
+let apart = 0;
 const asked = vi.fn();
 const nothing: Handler = () => ({
   status: 404,
@@ -48,6 +50,7 @@ const bodies = (path: string) =>
 
 beforeEach(() => {
   asked.mockReset();
+  apart = 0;
   answers = {
     '/api/kitchen': () => ({ body: kitchen }),
     '/api/plans': () => ({ body: [] }),
@@ -61,7 +64,7 @@ beforeEach(() => {
     const answer = (answers[path] ?? nothing)(body);
     return new Response(JSON.stringify(answer.body), {
       status: answer.status ?? 200,
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', date: new Date(Date.now() + apart).toUTCString() },
     });
   });
 });
@@ -138,6 +141,17 @@ describe('a cook', () => {
     await waitFor(() => expect(bodies(`/api/cooks/${id}/events`)).toHaveLength(2), { timeout: 3000 });
     const [first, second] = bodies(`/api/cooks/${id}/events`);
     expect(second).toEqual(first);
+  });
+
+  it('is told the time by the kitchen’s clock, not by this machine’s', async () => {
+    apart = -7_200_000;
+    answers[`/api/cooks/${id}`] = () => ({ body: cook() });
+    answers[`/api/cooks/${id}/events`] = () => ({ body: cook() });
+    at(<CookPlace />, '/cook/:cookId', `/cook/${id}`);
+    fireEvent.click(await screen.findByRole('button', { name: 'fork' }));
+    await waitFor(() => expect(bodies(`/api/cooks/${id}/events`)).toHaveLength(1));
+    const [sent] = bodies(`/api/cooks/${id}/events`)[0] as Schemas['Event'][];
+    expect(Math.abs(Date.parse(sent!.at) - (Date.now() - 7_200_000))).toBeLessThan(5000);
   });
 
   it('that is not in this kitchen says so', async () => {

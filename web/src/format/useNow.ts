@@ -1,11 +1,12 @@
 import { useEffect, useState } from 'react';
+import { kitchenNow } from '../api/client';
 
-/** The wall clock, read every so often; `ahead` is how far the server's clock is ahead of this machine's. */
-export function useNow(everyMs: number, ahead = 0): number {
-  const [now, setNow] = useState(() => Date.now());
+/** The kitchen's clock in ms, read every so often. */
+export function useNow(everyMs: number): number {
+  const [now, setNow] = useState(kitchenNow);
   useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), everyMs);
+    const timer = setInterval(() => setNow(kitchenNow()), everyMs);
     return () => clearInterval(timer);
   }, [everyMs]);
-  return now + ahead;
+  return now;
 }

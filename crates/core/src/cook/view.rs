@@ -10,7 +10,7 @@ use crate::error::Result;
 use crate::forecast::span;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::sheet::{Ready, Task, TaskKind, Worked, lay, sheet_of};
+use crate::sheet::{Ready, Task, TaskKind, Worked, lay, timing};
 use crate::tender::EatenAs;
 
 /// A logged check this long before a planned look counts as that look, min.
@@ -166,7 +166,7 @@ pub fn view(
     let before = Worked::new(plan, kitchen, &[], look_s)?;
     let worked = if evidence.is_empty() { None } else { Some(Worked::new(plan, kitchen, &evidence, look_s)?) };
     let worked = worked.as_ref().unwrap_or(&before);
-    let planned = sheet_of(&before, plan, kitchen, opened_at)?;
+    let planned = timing(&before, plan, kitchen, opened_at)?;
 
     let met_heat = standing.met_heat();
     let closed = standing.closed();

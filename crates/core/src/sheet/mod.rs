@@ -144,25 +144,12 @@ impl Worked {
 /// # Errors
 /// Names the plan's field that can't be used.
 pub fn work_back(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Sheet> {
-    sheet_of(&Worked::new(plan, kitchen, &[], None)?, plan, kitchen, now)
-}
-
-/// [`work_back`] for a plan that has been worked out already.
-///
-/// # Errors
-/// When the meat is not tender within three days.
-pub fn sheet_of(worked: &Worked, plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Sheet> {
+    let worked = &Worked::new(plan, kitchen, &[], None)?;
     let certainty = plan.certainty(kitchen);
     let durations = &worked.durations;
-    let ready_min = worked.ready_min(certainty).ok_or_else(|| {
-        crate::Error::new("forecast", "this heat", "it is not tender within three days; choose a hotter way")
-    })?;
     let finishing = durations.finishing_min();
+    let Timing { ready_min, met_heat_at, lift_at } = timing(worked, plan, kitchen, now)?;
     let wanted_lift = plus_minutes(plan.bell, -finishing);
-    let ideal = floor_minutes(plus_minutes(wanted_lift, -ready_min), 5);
-    let earliest = ceil_minutes(plus_minutes(now, durations.lead_min()), 5);
-    let met_heat_at = ideal.max(earliest);
-    let lift_at = wanted_lift.max(plus_minutes(met_heat_at, ready_min));
     let serve_at = plus_minutes(lift_at, finishing);
     let late_min = minutes_between(plan.bell, serve_at).max(0.0).ceil();
     let (ready, too_far) = worked.bands(&plan.name, met_heat_at, lift_at);
@@ -208,6 +195,28 @@ pub fn sheet_of(worked: &Worked, plan: &Plan, kitchen: &Kitchen, now: Timestamp)
         cautions,
         why,
     })
+}
+
+/// The two moments a sheet is laid around.
+pub(crate) struct Timing {
+    /// Minutes over the heat at the certainty asked for.
+    pub ready_min: f64,
+    /// The meat meets the heat.
+    pub met_heat_at: Timestamp,
+    /// The meat is lifted.
+    pub lift_at: Timestamp,
+}
+
+/// Works the two moments back from the bell, or on from `now` when that is too late.
+pub(crate) fn timing(worked: &Worked, plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Timing> {
+    let ready_min = worked.ready_min(plan.certainty(kitchen)).ok_or_else(|| {
+        crate::Error::new("forecast", "this heat", "it is not tender within three days; choose a hotter way")
+    })?;
+    let wanted_lift = plus_minutes(plan.bell, -worked.durations.finishing_min());
+    let ideal = floor_minutes(plus_minutes(wanted_lift, -ready_min), 5);
+    let earliest = ceil_minutes(plus_minutes(now, worked.durations.lead_min()), 5);
+    let met_heat_at = ideal.max(earliest);
+    Ok(Timing { ready_min, met_heat_at, lift_at: wanted_lift.max(plus_minutes(met_heat_at, ready_min)) })
 }
 
 fn floor_minutes(instant: Timestamp, step: i64) -> Timestamp {

@@ -78,8 +78,8 @@ pub async fn get_cook(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Cook
 /// Opens a cook from a plan, under an id made by the sender; opening it again changes nothing.
 #[utoipa::path(put, path = "/api/cooks/{id}", params(("id" = Uuid, Path)), request_body = OpenCook, responses((status = 200, body = CookAnswer), (status = 404, body = Problem, content_type = "application/problem+json")))]
 pub async fn open(State(app): State<App>, Id(id): Id, Json(open): Json<OpenCook>) -> ApiResult<Json<CookAnswer>> {
-    let plan = app.store.plan(open.plan_id).await?;
-    app.store.open_cook(id, open.plan_id, &plan.plan, Timestamp::now()).await?;
+    let plan = app.store.plan(open.plan_id).await?.plan.frozen(&app.store.kitchen().await?);
+    app.store.open_cook(id, open.plan_id, &plan, Timestamp::now()).await?;
     app.changed(Change::Cook { id });
     Ok(Json(answer(&app, app.store.cook(id).await?).await?))
 }

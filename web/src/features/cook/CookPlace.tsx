@@ -92,7 +92,7 @@ function CookOf({ cook, kitchen, stale }: Of) {
         </Because>
         <Happenings cook={cook} units={units} zone={zone} onHappened={log} />
       </Stack>
-      {last && view.status !== 'closed' && (
+      {last && (
         <Box position="fixed" right={{ base: 3, md: 6 }} bottom={{ base: 3, md: 6 }} zIndex={3}>
           <Button onClick={undo} disabled={append.isPending} aria-keyshortcuts="u">
             Undo {nameOf(last.event.happened)}

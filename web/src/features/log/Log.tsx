@@ -116,6 +116,9 @@ function Entry({
       </Grid>
       {open && (
         <Box mt={4} maxW="44rem">
+          <Button mb={4} asChild>
+            <Link to={`/cook/${cook.id}`}>Back to the cook</Link>
+          </Button>
           <Happenings cook={cook} units={units} zone={zone} />
         </Box>
       )}
