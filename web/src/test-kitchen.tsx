@@ -17,7 +17,7 @@ export function open(place: ReactNode, at = '/') {
       </QueryClientProvider>
     </ChakraProvider>,
   );
-  return { ...view, router };
+  return { ...view, router, queries };
 }
 
 export const task = (over: Partial<Schemas['Task']> = {}): Schemas['Task'] => ({

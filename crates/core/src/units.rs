@@ -12,11 +12,6 @@ pub fn kelvin(celsius: f64) -> f64 {
     celsius + ZERO_CELSIUS_K
 }
 
-/// K to °C.
-pub fn celsius(kelvin: f64) -> f64 {
-    kelvin - ZERO_CELSIUS_K
-}
-
 /// `value` rounded to `step`, as in `round_to(183.0, 5.0) == 185.0`.
 pub fn round_to(value: f64, step: f64) -> f64 {
     (value / step).round() * step

@@ -191,6 +191,15 @@ describe('finishing', () => {
     expect(screen.queryByText(/in thirds/)).toBeNull();
   });
 
+  it('keeps what was typed when the kitchen stops answering', async () => {
+    const { queries } = at(<Finish />, '/finish/:cookId', `/finish/${id}`);
+    await userEvent.type(await screen.findByLabelText('What to change next time'), 'more stock');
+    answers[`/api/cooks/${id}`] = () => ({ status: 500, body: {} });
+    await queries.invalidateQueries({ queryKey: ['cooks', id] });
+    expect(queries.getQueryState(['cooks', id])?.status).toBe('error');
+    expect(screen.getByLabelText('What to change next time')).toHaveValue('more stock');
+  });
+
   it('closes the cook with what it should remember', async () => {
     answers[`/api/cooks/${id}/events`] = () => ({ body: cook({ status: 'closed' }) });
     const { router } = at(<Finish />, '/finish/:cookId', `/finish/${id}`);

@@ -1,9 +1,8 @@
 import { Box, Grid, Heading, Stack, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { useParams } from 'react-router';
 import { api, type Kitchen, type Schemas } from '../../api/client';
-import { useAppend, useCook, useKitchen } from '../../api/queries';
+import { useAppend } from '../../api/queries';
 import { bandTimes, ReadyBand, TimeAxis } from '../../drawings/ReadyBand';
 import { SliceOfPiece } from '../../drawings/SliceOfPiece';
 import { TendernessBar } from '../../drawings/TendernessBar';
@@ -14,22 +13,16 @@ import { useNow } from '../../format/useNow';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
 import { Fault, Waiting } from '../../ui/states';
-import { takeInHand } from '../shell/inHand';
 import { Happenings } from './Happenings';
 import { LogIt } from './LogIt';
 import { NowCard } from './NowCard';
+import { useCookInHand } from './useCookInHand';
 
 /** Now, next and later, readable across the kitchen; the band moves with what is found. */
 export function CookPlace() {
-  const { cookId } = useParams();
-  const cook = useCook(cookId);
-  const kitchen = useKitchen();
-  const planId = cook.data?.plan_id;
-  useEffect(() => {
-    if (planId) takeInHand({ planId, cookId });
-  }, [planId, cookId]);
-  if (cook.isError && !cook.data) return <Fault error={cook.error} retry={() => void cook.refetch()} />;
-  if (kitchen.isError) return <Fault error={kitchen.error} retry={() => void kitchen.refetch()} />;
+  const { cookId, cook, kitchen } = useCookInHand();
+  if (cook.isLoadingError) return <Fault error={cook.error} retry={() => void cook.refetch()} />;
+  if (kitchen.isLoadingError) return <Fault error={kitchen.error} retry={() => void kitchen.refetch()} />;
   if (!cook.data || !kitchen.data) return <Waiting height="60vh" what="Lifting the lid" />;
   return <CookOf cook={cook.data} kitchen={kitchen.data} stale={cook.isError} key={cookId} />;
 }

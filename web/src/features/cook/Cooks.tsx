@@ -12,7 +12,7 @@ export function Cooks() {
   const kitchen = useKitchen();
   const now = useNow(60_000);
   const finishing = useLocation().pathname.startsWith('/finish');
-  if (cooks.isError || kitchen.isError)
+  if (cooks.isLoadingError || kitchen.isLoadingError)
     return <Fault error={cooks.error ?? kitchen.error} retry={() => void cooks.refetch()} />;
   if (!cooks.data || !kitchen.data) return <Waiting height="50vh" what="Looking into the pots" />;
   const open = cooks.data.filter((cook) => cook.view.status !== 'closed');

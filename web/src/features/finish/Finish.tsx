@@ -1,8 +1,8 @@
 import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { ApiFault, type Kitchen, type Schemas } from '../../api/client';
-import { useAppend, useCook, useKitchen, useSauce } from '../../api/queries';
+import { useAppend, useSauce } from '../../api/queries';
 import { PotSection } from '../../drawings/PotSection';
 import { span } from '../../format/time';
 import { editable, format, say, type Units } from '../../format/units';
@@ -11,7 +11,7 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { NumberField, Slider, TextField } from '../../ui/fields';
 import { Caution, Fault, Waiting } from '../../ui/states';
-import { takeInHand } from '../shell/inHand';
+import { useCookInHand } from '../cook/useCookInHand';
 
 const tastes = [
   { value: 'weak', label: 'weak' },
@@ -45,14 +45,8 @@ const thickeners = [
 
 /** From the liquid in the pot to the sauce: fat, volume, salt and body move together. */
 export function Finish() {
-  const { cookId } = useParams();
-  const cook = useCook(cookId);
-  const kitchen = useKitchen();
-  const planId = cook.data?.plan_id;
-  useEffect(() => {
-    if (planId) takeInHand({ planId, cookId });
-  }, [planId, cookId]);
-  const failed = [cook, kitchen].find((query) => query.isError);
+  const { cookId, cook, kitchen } = useCookInHand();
+  const failed = [cook, kitchen].find((query) => query.isLoadingError);
   if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
   if (!cook.data || !kitchen.data) return <Waiting height="60vh" what="Tasting" />;
   return <FinishOf cook={cook.data} kitchen={kitchen.data} key={cookId} />;

@@ -13,7 +13,7 @@ import { Fault, Waiting } from '../../ui/states';
 /** What stands in the kitchen, saved as you go. */
 export function KitchenPlace() {
   const kitchen = useKitchen();
-  if (kitchen.isError) return <Fault error={kitchen.error} retry={() => void kitchen.refetch()} />;
+  if (kitchen.isLoadingError) return <Fault error={kitchen.error} retry={() => void kitchen.refetch()} />;
   if (!kitchen.data) return <Waiting height="50vh" what="Looking round the kitchen" />;
   return <Settings saved={kitchen.data} />;
 }

@@ -15,7 +15,7 @@ export function Log() {
   const { cookId } = useParams();
   const cooks = useCooks();
   const kitchen = useKitchen();
-  if (cooks.isError || kitchen.isError)
+  if (cooks.isLoadingError || kitchen.isLoadingError)
     return <Fault error={cooks.error ?? kitchen.error} retry={() => void cooks.refetch()} />;
   if (!cooks.data || !kitchen.data) return <Waiting height="50vh" what="Opening the log" />;
   const closed = cooks.data

@@ -31,7 +31,7 @@ const verdicts: Record<Schemas['Verdict'], string> = {
 export function Match() {
   const kitchen = useKitchen();
   const cuts = useCuts();
-  if (kitchen.isError || cuts.isError)
+  if (kitchen.isLoadingError || cuts.isLoadingError)
     return (
       <Fault
         error={kitchen.error ?? cuts.error}

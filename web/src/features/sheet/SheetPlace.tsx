@@ -30,7 +30,7 @@ export function SheetPlace() {
   useEffect(() => {
     if (found) takeInHand({ planId, cookId });
   }, [found, planId, cookId]);
-  const failed = [plan, worked, kitchen].find((query) => query.isError);
+  const failed = [plan, worked, kitchen].find((query) => query.isLoadingError);
   if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
   if (!plan.data || !worked.data || !kitchen.data)
     return <Waiting height="60vh" what="Working back from the bell" />;

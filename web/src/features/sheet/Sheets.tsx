@@ -12,7 +12,7 @@ export function Sheets() {
   const cooks = useCooks();
   const kitchen = useKitchen();
   const now = useNow(60_000);
-  const failed = [plans, cooks, kitchen].find((query) => query.isError);
+  const failed = [plans, cooks, kitchen].find((query) => query.isLoadingError);
   if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
   if (!plans.data || !cooks.data || !kitchen.data)
     return <Waiting height="50vh" what="Laying out the sheets" />;
