@@ -217,6 +217,11 @@ impl Cut {
         key
     }
 
+    /// Whether it is sliced from the pit once a probe slides in, rather than at the firmer word for slices.
+    pub fn is_for_the_pit(self) -> bool {
+        matches!(self, Self::Brisket | Self::BrisketFlat | Self::BrisketPoint)
+    }
+
     /// The reason a tender cut is refused, with what to do instead; `None` for the cuts of this job.
     pub fn refusal(self) -> Option<String> {
         let facts = self.facts();

@@ -4,12 +4,35 @@ use crate::cuts::CutFacts;
 use crate::heat::conduction::SHELLS;
 use crate::tender::Goal;
 
+/// What gives the liquid body beside the meat itself.
+#[derive(Debug, Clone, Copy, PartialEq, Default)]
+pub struct Body {
+    /// Gelatin that the stock brings, g.
+    pub stock_gelatin_g: f64,
+    /// Collagen of sinew, feet, tendon or rind put in, g.
+    pub collagen_g: f64,
+}
+
+impl Body {
+    /// Gelatin in the liquid from all this after a dose on the scale of slice to spoon, g.
+    pub fn gelatin_g(&self, tenderness: f64) -> f64 {
+        self.stock_gelatin_g + self.collagen_g * dissolved(tenderness) * GELATIN_TO_LIQUID
+    }
+}
+
+/// Share of the collagen that has become gelatin after a dose over the resistance. Working value.
+pub fn dissolved(tenderness: f64) -> f64 {
+    1.0 - (-1.1 * tenderness).exp()
+}
+
 /// Density of rendered beef fat at serving temperature, kg/L. Published.
 pub const FAT_KG_PER_L: f64 = 0.90;
 /// Share of the fat that trimming takes before the cook. Working value.
 const FAT_TRIMMED: f64 = 0.40;
 /// Share of the fat left that renders out in a wet cook. Working value.
 const RENDERS_WET: f64 = 0.55;
+/// The same in a pit, where the surface sets and holds some. Working value.
+const RENDERS_IN_A_PIT: f64 = 0.35;
 /// Time constant of rendering at 85 °C and above, s. Working value.
 const RENDER_S: f64 = 3600.0;
 /// Time constant of juice leaving, s. Working value.
@@ -25,20 +48,37 @@ pub fn juice_equilibrium(celsius: f64) -> f64 {
     0.43 / (1.0 + (-(celsius - 64.0) / 7.0).exp())
 }
 
+/// A plate of cooked meat, kg: between 150 and 180 g. Practice.
+pub const PORTION_KG: f64 = 0.165;
+
+/// Where a piece loses its juice and fat.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Around {
+    /// In liquid, fat or a bag: what leaves stays with it.
+    Kept,
+    /// In the pit or on a tray: it drips away.
+    Drips,
+}
+
 /// The state of one median piece as it gives up juice and fat.
 #[derive(Debug, Clone)]
 pub struct Juices {
     hottest: [f64; SHELLS],
     lost: [f64; SHELLS],
-    render_left: [f64; SHELLS],
+    rendered: [f64; SHELLS],
+    /// Shares of juice, fat and collagen that had gone before anything was kept, and whether anything was.
+    dripped: [f64; 3],
+    kept: bool,
 }
 
-/// What has left, in kg and L, for all the pieces together.
+/// What has left the pieces of one part, in kg, L and g.
 #[derive(Debug, Clone, Copy, PartialEq, Default)]
 pub struct Left {
-    /// Juice, kg.
+    /// Juice and what evaporated from the meat, kg.
     pub juice_kg: f64,
-    /// Rendered fat, L.
+    /// Juice that went into the liquid, kg.
+    pub to_liquid_kg: f64,
+    /// Rendered fat on the liquid; in a pit, what dripped, L.
     pub fat_l: f64,
     /// Gelatin in the liquid, g.
     pub gelatin_g: f64,
@@ -46,43 +86,105 @@ pub struct Left {
     pub yield_kg: f64,
 }
 
+impl Left {
+    /// What left several parts together.
+    #[must_use]
+    pub fn plus(self, other: Self) -> Self {
+        Self {
+            juice_kg: self.juice_kg + other.juice_kg,
+            to_liquid_kg: self.to_liquid_kg + other.to_liquid_kg,
+            fat_l: self.fat_l + other.fat_l,
+            gelatin_g: self.gelatin_g + other.gelatin_g,
+            yield_kg: self.yield_kg + other.yield_kg,
+        }
+    }
+}
+
+/// What a piece's loss is reckoned from.
+#[derive(Debug, Clone, Copy)]
+pub struct Piece<'a> {
+    /// The cut.
+    pub facts: &'a CutFacts,
+    /// Raw, bone in, kg.
+    pub raw_kg: f64,
+    /// What it has to reach.
+    pub goal: &'a Goal,
+    /// Volume of each shell over the whole.
+    pub fractions: &'a [f64; SHELLS],
+    /// Mean tender-hours behind it.
+    pub mean_dose: f64,
+    /// Water evaporated from its surface, kg.
+    pub evaporated_kg: f64,
+    /// Juice that a quick release has boiled out, share of the lean.
+    pub boiled_out: f64,
+}
+
 impl Default for Juices {
     fn default() -> Self {
-        Self { hottest: [f64::MIN; SHELLS], lost: [0.0; SHELLS], render_left: [1.0; SHELLS] }
+        Self {
+            hottest: [f64::MIN; SHELLS],
+            lost: [0.0; SHELLS],
+            rendered: [0.0; SHELLS],
+            dripped: [0.0; 3],
+            kept: false,
+        }
     }
 }
 
 impl Juices {
     /// One step of `step_s` seconds at the given shell temperatures, °C.
-    pub fn step(&mut self, celsius: impl Fn(usize) -> f64, step_s: f64) {
+    pub fn step(&mut self, celsius: impl Fn(usize) -> f64, step_s: f64, around: Around) {
+        let juice_share = 1.0 - (-step_s / JUICE_S).exp();
+        let renders = if around == Around::Kept { RENDERS_WET } else { RENDERS_IN_A_PIT };
         for shell in 0..SHELLS {
             let t = celsius(shell);
             self.hottest[shell] = f64::max(self.hottest[shell], t);
             let towards = juice_equilibrium(self.hottest[shell]) - self.lost[shell];
-            self.lost[shell] += f64::max(0.0, towards) * (1.0 - (-step_s / JUICE_S).exp());
-            let pace = ((t - 55.0) / 30.0).clamp(0.0, 1.0);
-            self.render_left[shell] *= (-pace * step_s / RENDER_S).exp();
+            self.lost[shell] += f64::max(0.0, towards) * juice_share;
+            let pace = ((t - 55.0) / 30.0).clamp(0.0, 1.0) * step_s / RENDER_S;
+            self.rendered[shell] += f64::max(0.0, renders - self.rendered[shell]) * pace / (1.0 + 0.5 * pace);
         }
     }
 
-    /// What has left so far, with `mean_dose` tender-hours behind it.
-    pub fn left(&self, facts: &CutFacts, raw_kg: f64, goal: &Goal, fractions: &[f64; SHELLS], mean_dose: f64) -> Left {
-        let over = |values: &[f64; SHELLS]| values.iter().zip(fractions).map(|(v, f)| v * f).sum::<f64>();
+    /// Notes where the piece is by the end of a step; what went before it was first kept has dripped away.
+    pub fn note(&mut self, piece: &Piece, around: Around) {
+        if around == Around::Drips {
+            self.dripped = self.shares(piece);
+        } else {
+            self.kept = true;
+        }
+    }
+
+    /// Shares of the lean that have left as juice, of the fat as fat, and of the collagen as gelatin.
+    fn shares(&self, piece: &Piece) -> [f64; 3] {
+        let over = |values: &[f64; SHELLS]| values.iter().zip(piece.fractions).map(|(v, f)| v * f).sum::<f64>();
+        let late = f64::min(0.05, 0.015 * piece.mean_dose);
+        let juice = over(&self.lost) + late + piece.boiled_out;
+        [juice, over(&self.rendered), dissolved(piece.mean_dose / piece.goal.resistance)]
+    }
+
+    /// What has left so far.
+    pub fn left(&self, piece: &Piece) -> Left {
+        let Piece { facts, raw_kg, .. } = *piece;
         let boneless_kg = raw_kg * (1.0 - (facts.trim_pct + facts.bone_pct) / 100.0);
         let fat_kg = raw_kg * facts.fat_pct / 100.0 * (1.0 - FAT_TRIMMED);
         let lean_kg = f64::max(0.0, boneless_kg - fat_kg);
-        let late = f64::min(0.05, 0.015 * mean_dose);
-        let juice_kg = lean_kg * (over(&self.lost) + late);
-        let rendered_kg = fat_kg * RENDERS_WET * (1.0 - over(&self.render_left));
         let collagen_kg = raw_kg * facts.collagen_pct / 100.0;
-        let dissolved = 1.0 - (-1.1 * mean_dose / goal.resistance).exp();
-        let gelatin_kg = collagen_kg * dissolved * GELATIN_TO_LIQUID;
+        let [juice, rendered, gelatin] = self.shares(piece);
+        let [no_juice, no_fat, no_gelatin] = self.dripped;
+        // What dries off the surface is juice that would have dripped; a long dry pit takes more than that.
+        let juice_kg = f64::max(lean_kg * juice, piece.evaporated_kg);
+        let rendered_kg = fat_kg * rendered;
+        let fat_kept_kg = if self.kept { fat_kg * f64::max(0.0, rendered - no_fat) } else { rendered_kg };
+        let melted_kg = collagen_kg * gelatin * GELATIN_TO_LIQUID;
+        let in_liquid = if self.kept { f64::max(0.0, gelatin - no_gelatin) } else { 0.0 };
         let pulled_kg = PULLED_OFF * (fat_kg - rendered_kg);
         Left {
             juice_kg,
-            fat_l: rendered_kg / FAT_KG_PER_L,
-            gelatin_g: gelatin_kg * 1000.0,
-            yield_kg: f64::max(0.0, boneless_kg - juice_kg - rendered_kg - gelatin_kg - pulled_kg),
+            to_liquid_kg: if self.kept { lean_kg * f64::max(0.0, juice - no_juice) } else { 0.0 },
+            fat_l: fat_kept_kg / FAT_KG_PER_L,
+            gelatin_g: collagen_kg * in_liquid * GELATIN_TO_LIQUID * 1000.0,
+            yield_kg: f64::max(0.0, boneless_kg - juice_kg - rendered_kg - melted_kg - pulled_kg),
         }
     }
 }
@@ -95,13 +197,32 @@ mod tests {
     use crate::tender::{Age, EatenAs};
     use proptest::prelude::*;
 
-    fn cooked(cut: Cut, celsius: f64, hours: f64, dose: f64) -> Left {
+    /// What left a piece of 2 kg that went through stages of `(°C, hours, where)`, with a dose behind it.
+    fn through(cut: Cut, stages: &[(f64, f64, Around)], dose: f64) -> Left {
         let goal = Goal::new(cut.facts(), EatenAs::Fork, Age::Young, false, false);
+        let fractions = shell_fractions(1.0);
+        let mut piece = Piece {
+            facts: cut.facts(),
+            raw_kg: 2.0,
+            goal: &goal,
+            fractions: &fractions,
+            mean_dose: 0.0,
+            evaporated_kg: 0.0,
+            boiled_out: 0.0,
+        };
         let mut juices = Juices::default();
-        for _ in 0..(hours * 12.0) as usize {
-            juices.step(|_| celsius, 300.0);
+        for (celsius, hours, around) in stages {
+            for _ in 0..(hours * 12.0) as usize {
+                juices.step(|_| *celsius, 300.0, *around);
+                juices.note(&piece, *around);
+            }
         }
-        juices.left(cut.facts(), 2.0, &goal, &shell_fractions(1.0), dose)
+        piece.mean_dose = dose;
+        juices.left(&piece)
+    }
+
+    fn cooked(cut: Cut, celsius: f64, hours: f64, dose: f64) -> Left {
+        through(cut, &[(celsius, hours, Around::Kept)], dose)
     }
 
     #[test]
@@ -110,13 +231,19 @@ mod tests {
         let held = cooked(Cut::Chuck, 60.0, 6.0, 0.0);
         let boiled = cooked(Cut::Chuck, 95.0, 6.0, 3.0);
         assert!(boiled.juice_kg > 1.8 * held.juice_kg, "{held:?} {boiled:?}");
-        let mut juices = Juices::default();
-        for celsius in [95.0; 24].into_iter().chain([20.0; 24]) {
-            juices.step(|_| celsius, 300.0);
-        }
-        let goal = Goal::new(Cut::Chuck.facts(), EatenAs::Fork, Age::Young, false, false);
-        let cooled = juices.left(Cut::Chuck.facts(), 2.0, &goal, &shell_fractions(1.0), 0.0);
+        let cooled = through(Cut::Chuck, &[(95.0, 2.0, Around::Kept), (20.0, 2.0, Around::Kept)], 0.0);
         assert!(cooled.juice_kg > held.juice_kg, "cooling does not draw it back");
+    }
+
+    #[test]
+    fn what_dripped_in_the_pit_is_not_in_the_pot() {
+        let braised = cooked(Cut::PlateRib, 95.0, 4.0, 3.0);
+        let smoked = through(Cut::PlateRib, &[(95.0, 4.0, Around::Drips)], 3.0);
+        let both = through(Cut::PlateRib, &[(80.0, 2.0, Around::Drips), (95.0, 3.0, Around::Kept)], 3.0);
+        assert_eq!((smoked.to_liquid_kg, smoked.gelatin_g), (0.0, 0.0));
+        assert!(smoked.fat_l < braised.fat_l && smoked.yield_kg > braised.yield_kg, "the pit renders less");
+        assert!(both.fat_l < braised.fat_l && both.to_liquid_kg < 0.5 * braised.to_liquid_kg);
+        assert!((both.juice_kg / braised.juice_kg - 1.0).abs() < 0.05);
     }
 
     #[test]

@@ -28,6 +28,27 @@ impl Packing {
         Self { height_m: f64::max(layers * sides_m[0], tightest), meat_m3, floor_m2: pot.floor_m2 }
     }
 
+    /// Lays several kinds of pieces over each other: sides (m, any order), number, volume (m³).
+    pub fn lay_all(pot: &Pot, kinds: impl Iterator<Item = ([f64; 3], u32, f64)> + Clone) -> Self {
+        if kinds.clone().count() == 1 {
+            return kinds.map(|(sides_m, pieces, m3)| Self::lay(pot, sides_m, pieces, m3)).next().unwrap_or(Self {
+                height_m: 0.0,
+                meat_m3: 0.0,
+                floor_m2: pot.floor_m2,
+            });
+        }
+        let (mut stacked, mut tallest, mut meat_m3) = (0.0, 0.0, 0.0);
+        for (mut sides_m, pieces, m3) in kinds {
+            sides_m.sort_by(f64::total_cmp);
+            // Small pieces fill the gaps of a layer begun by others.
+            stacked += sides_m.iter().product::<f64>() * f64::from(pieces) / (FLOOR_COVER * pot.floor_m2);
+            tallest = f64::max(tallest, sides_m[0]);
+            meat_m3 += m3;
+        }
+        let tightest = meat_m3 / (TIGHTEST * pot.floor_m2);
+        Self { height_m: f64::max(f64::max(stacked, tallest), tightest), meat_m3, floor_m2: pot.floor_m2 }
+    }
+
     /// Litres that bring the liquid to a share of the meat's height (1 is just covered, more is soup).
     pub fn litres_for(&self, share: f64) -> f64 {
         let level = share * self.height_m;

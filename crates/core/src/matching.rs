@@ -206,7 +206,7 @@ fn variants(
         ("Hob, gentle simmer".to_owned(), braise(hob(Simmer::Gentle))),
     ];
     let whole = variants[0].1.resolve(kitchen).map_err(unprefixed)?;
-    if whole.sides_m[0] > 0.05 && base.eaten_as != Some(EatenAs::Slice) {
+    if whole.main().sides_m[0] > 0.05 && base.eaten_as != Some(EatenAs::Slice) {
         let cubes = ForecastRequest {
             method: Some(Method::Stew),
             heat: Some(hob(Simmer::Gentle)),

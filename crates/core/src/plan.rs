@@ -7,7 +7,7 @@ use utoipa::ToSchema;
 use crate::cuts::Cut;
 use crate::error::{Error, Result, in_range};
 use crate::finish::{Target, Thickener};
-use crate::forecast::{Case, ForecastRequest};
+use crate::forecast::{Case, ForecastRequest, Method};
 use crate::kitchen::Kitchen;
 use crate::prepare::Sear;
 
@@ -87,7 +87,22 @@ impl Plan {
         if let Some(why) = self.forecast.cut.and_then(Cut::refusal) {
             return Err(Error::new("forecast.cut", self.forecast.cut.map(Cut::key).unwrap_or_default(), why));
         }
+        if let Some(field) = self.not_yet() {
+            let allowed = "sheets are laid out for one cut, braised or stewed in one go, so far; /api/forecast answers every way";
+            return Err(Error::new(format!("forecast.{field}"), "this way", allowed));
+        }
         self.request(kitchen).resolve().map_err(|error| error.within("forecast"))
+    }
+
+    /// The field that makes this plan one whose sheet can't be laid out yet.
+    fn not_yet(&self) -> Option<&'static str> {
+        let forecast = &self.forecast;
+        match forecast.method {
+            _ if forecast.parts.is_some() => Some("parts"),
+            _ if forecast.stages.is_some() => Some("stages"),
+            Some(Method::Braise | Method::Stew) | None => None,
+            Some(_) => Some("method"),
+        }
     }
 
     /// The forecast's request with the kitchen's altitude and pot where the plan names none.

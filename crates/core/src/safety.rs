@@ -24,6 +24,9 @@ pub const WARM_PAST_C: f64 = 54.0;
 /// Hours within which the middle should be warm. Published guidance.
 pub const WARM_WITHIN_H: f64 = 6.0;
 
+/// No bath is run below this, °C. Published guidance.
+pub const BATH_LEAST_C: f64 = 54.4;
+
 /// The middle stays cool too long.
 pub fn slow_warming(hours_to_warm: Option<f64>) -> Option<Caution> {
     let too_slow = hours_to_warm.is_none_or(|hours| hours > WARM_WITHIN_H);
@@ -36,6 +39,100 @@ pub fn slow_warming(hours_to_warm: Option<f64>) -> Option<Caution> {
             ),
         )
     })
+}
+
+/// It has been pierced, pounded or studded and stays cool.
+pub fn pierced(hottest_core_c: f64) -> Caution {
+    Caution::new(
+        "pierced",
+        format!(
+            "The middle only comes to {hottest_core_c:.0} °C: pierced, pounded, studded or injected meat carries what was on \
+             its surface inside. Leave it whole, or go past 75 °C."
+        ),
+    )
+}
+
+/// A bath or a hold too cool to soften anything.
+pub fn not_softening(medium_c: f64) -> Caution {
+    Caution::new(
+        "held_not_softened",
+        format!("At {medium_c:.0} °C it is held, not softened: below 60 °C nothing softens within a cook's patience."),
+    )
+}
+
+/// A hold below the usual figure.
+pub fn cool_hold(at_c: f64) -> Caution {
+    Caution::new(
+        "cool_hold",
+        format!(
+            "Kept at {at_c:.0} °C: hot food is held at 63 °C or above (57 or 60 °C under some codes; your local one comes \
+             first)."
+        ),
+    )
+}
+
+/// Cooked in part, then chilled.
+pub fn part_cooked() -> Caution {
+    Caution::new(
+        "part_cooked_chilled",
+        "It is chilled before it is done: cool it shallow and fast, from 57 to 21 °C within 2 h and to 5 °C within 4 h \
+         more, and bring it to the boil the next day.",
+    )
+}
+
+/// Anything under fat.
+pub fn under_fat() -> Caution {
+    Caution::new(
+        "under_fat",
+        "Meat or garlic under fat keeps 4 days at most, at 4 °C or below: without air, botulism can grow at room \
+         temperature. A seal of fat does not preserve it.",
+    )
+}
+
+/// A lid under pressure.
+pub fn pressure_lid() -> Caution {
+    Caution::new(
+        "pressure_lid",
+        "Never force a pressure lid: open it when the pin has dropped, away from your face, and keep hands off the vent.",
+    )
+}
+
+/// A pressure pot with too much in it.
+pub fn pressure_full(share: f64) -> Caution {
+    Caution::new(
+        "pressure_full",
+        format!(
+            "It is {:.0} % full: a pressure pot takes two thirds at most, half if it foams, or the vent clogs.",
+            share * 100.0
+        ),
+    )
+}
+
+/// A pressure pot with too little in it.
+pub fn pressure_dry(litres: f64) -> Caution {
+    Caution::new(
+        "pressure_dry",
+        format!(
+            "With {:.0} mL it does not come up to pressure and scorches: pour in at least 250 mL of thin liquid, or what its \
+             maker asks.",
+            litres * 1000.0
+        ),
+    )
+}
+
+/// Burning charcoal.
+pub fn coals_outdoors() -> Caution {
+    Caution::new("coals_outdoors", "Coals only outdoors: their fumes (carbon monoxide) kill in a closed room, also as they die down.")
+}
+
+/// Frozen meat in a slow cooker.
+pub fn thaw_first() -> Caution {
+    Caution::new("thaw_first", "Thaw it in the cold first: from frozen, a slow cooker leaves it lukewarm for hours.")
+}
+
+/// Frozen meat in general.
+pub fn frozen_start() -> Caution {
+    Caution::new("frozen_start", "From frozen: no searing in hot fat (it spits), and check the middle with a thermometer at the end.")
 }
 
 /// The liquid runs out before the end.

@@ -8,7 +8,7 @@ use utoipa::ToSchema;
 use uuid::Uuid;
 
 use crate::error::{Result, in_range};
-use crate::forecast::Evidence;
+use crate::forecast::{Added, Evidence};
 use crate::plan::check_text;
 use crate::tender::Check;
 
@@ -55,6 +55,9 @@ pub enum Happened {
     LiquidAdded {
         /// How much, L.
         litres: f64,
+        /// How warm, °C; hot from the kettle where not given.
+        #[serde(default, skip_serializing_if = "Option::is_none")]
+        celsius: Option<f64>,
     },
     /// A note.
     Note {
@@ -93,7 +96,10 @@ impl Event {
     pub fn check(&self) -> Result<()> {
         match &self.happened {
             Happened::CoreReading { celsius } => in_range("celsius", *celsius, -40.0, 400.0, "°C").map(drop),
-            Happened::LiquidAdded { litres } => in_range("litres", *litres, 0.01, 60.0, "L").map(drop),
+            Happened::LiquidAdded { litres, celsius } => {
+                in_range("litres", *litres, 0.01, 20.0, "L")?;
+                celsius.map_or(Ok(()), |celsius| in_range("celsius", celsius, 0.0, 100.0, "°C").map(drop))
+            }
             Happened::Note { text } => check_text("text", text, 500),
             Happened::TaskDone { task } => check_text("task", task, 80),
             Happened::Closed { outcome } => {
@@ -109,6 +115,9 @@ impl Event {
         }
     }
 }
+
+/// A forecast takes no more pours than this.
+const MOST_POURS: usize = 100;
 
 /// The events that stand: those not taken back, an undo itself being one that can be.
 pub struct Standing<'a> {
@@ -164,15 +173,20 @@ impl<'a> Standing<'a> {
         })
     }
 
-    /// Litres added so far.
-    pub fn liquid_added(&self) -> f64 {
-        self.events
-            .iter()
-            .map(|event| match event.happened {
-                Happened::LiquidAdded { litres } => litres,
-                _ => 0.0,
-            })
-            .sum()
+    /// What was poured in while the meat was in the pot; before that it is part of the plan's own liquid.
+    pub fn added(&self) -> Vec<Added> {
+        /// From the kettle, °C.
+        const HOT_C: f64 = 90.0;
+        let Some(met_heat) = self.met_heat() else { return Vec::new() };
+        let poured = self.events.iter().filter_map(|event| match event.happened {
+            Happened::LiquidAdded { litres, celsius } => Some(Added {
+                at_min: event.at.duration_since(met_heat).as_secs_f64().max(0.0) / 60.0,
+                liquid_l: litres,
+                celsius: celsius.unwrap_or(HOT_C),
+            }),
+            _ => None,
+        });
+        poured.take(MOST_POURS).collect()
     }
 
     /// Readings and checks as evidence, counted from the meat meeting the heat and before it was lifted.

@@ -164,7 +164,15 @@ pub fn view(
     let until = standing.done("lift").or(standing.closed().map(|(at, _)| at)).unwrap_or(now);
     let look_s = standing.met_heat().map(|from| minutes_between(from, until).max(0.0) * 60.0);
     let before = Worked::new(plan, kitchen, &[], look_s)?;
-    let worked = if evidence.is_empty() { None } else { Some(Worked::new(plan, kitchen, &evidence, look_s)?) };
+    let added = standing.added();
+    let worked = if evidence.is_empty() && added.is_empty() {
+        None
+    } else {
+        // What was poured in cools the pot: the forecast goes on from the plan as it really went.
+        let mut went = plan.clone();
+        went.forecast.added = Some(plan.forecast.added.iter().flatten().cloned().chain(added).collect());
+        Some(Worked::new(&went, kitchen, &evidence, look_s)?)
+    };
     let worked = worked.as_ref().unwrap_or(&before);
     let planned = timing(&before, plan, kitchen, opened_at)?;
 
@@ -172,7 +180,7 @@ pub fn view(
     let closed = standing.closed();
     let from =
         met_heat.unwrap_or_else(|| planned.met_heat_at.max(if closed.is_some() { planned.met_heat_at } else { now }));
-    let tender_at = met_heat.and_then(|_| tender_at(&standing, worked.case.eaten_as));
+    let tender_at = met_heat.and_then(|_| tender_at(&standing, worked.case.main().eaten_as));
     let finishing = worked.durations.finishing_min();
     let wanted_lift = plus_minutes(plan.bell, -finishing);
     let lift_at = match (standing.done("lift"), tender_at) {
@@ -214,14 +222,14 @@ pub fn view(
         late_min: minutes_between(plan.bell, serve_at).max(0.0).ceil(),
         tenderness: worked.update.tenderness,
         goal: [
-            worked.case.goal.enough / worked.case.goal.resistance,
-            worked.case.goal.too_far / worked.case.goal.resistance,
+            worked.case.main().goal.enough / worked.case.main().goal.resistance,
+            worked.case.main().goal.too_far / worked.case.main().goal.resistance,
         ],
         findings: evidence.len(),
         effective: worked.update.effective,
         surprising: worked.update.surprising,
         pot: PotNow {
-            liquid_l: durations.liquid_left_l + standing.liquid_added(),
+            liquid_l: durations.liquid_left_l,
             fat_l: durations.fat_l,
             salt_g: durations.liquid_salt_g,
             gelatin_g: durations.gelatin_g,

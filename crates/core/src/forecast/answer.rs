@@ -4,15 +4,17 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::evidence::{Weighted, update};
+use super::explain::{Explained, explain};
 use super::record::{Frame, Recorder};
-use super::request::ForecastRequest;
-use super::resolve::Case;
+use super::request::{ForecastRequest, Method};
+use super::resolve::{Case, Medium};
 use super::run::{HORIZON_S, Times, run_median};
 use super::stats::{chance, quantile};
-use super::words;
+use super::{cautions, notes, thumb, words};
+use crate::cuts::Cut;
 use crate::error::Result;
 use crate::heat::conduction::SHELLS;
-use crate::safety::{Caution, boils_dry, slow_warming};
+use crate::safety::Caution;
 use crate::units::{MINUTE_S, round_to};
 
 /// Minutes between points of the curve.
@@ -38,12 +40,58 @@ pub struct CurvePoint {
     pub core_c: f64,
     /// Surface, °C.
     pub surface_c: f64,
-    /// Liquid, °C.
+    /// Liquid, fat, bath or air, °C.
     pub medium_c: f64,
     /// Mean tender-hours.
     pub tender_h: f64,
     /// Liquid in the pot, L.
     pub liquid_l: f64,
+    /// Left as steam, from the pot and from meat in the pit, kg.
+    pub steam_kg: f64,
+    /// Juice that has left the meat, kg.
+    pub juice_kg: f64,
+    /// Rendered fat, L.
+    pub fat_l: f64,
+    /// Gelatin in the liquid, g.
+    pub gelatin_g: f64,
+    /// Salt in the liquid, g.
+    pub salt_g: f64,
+    /// Cooked and edible by then, kg.
+    pub yield_kg: f64,
+    /// The stage it is in, counted from 0.
+    pub stage: usize,
+}
+
+/// One stage of the median run.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct StageSpan {
+    /// Way of cooking.
+    pub method: Method,
+    /// In a few words.
+    pub words: String,
+    /// It begins, minutes from the meat meeting the heat; `null` if it never does.
+    pub from_min: Option<f64>,
+    /// It ends; `null` while the heat stays on.
+    pub to_min: Option<f64>,
+}
+
+/// One cut or size of a mixed pot.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct PartForecast {
+    /// Which cut.
+    pub cut: Cut,
+    /// Its name on the block.
+    pub name: String,
+    /// Raw, bone in, kg.
+    pub mass_kg: f64,
+    /// Pieces.
+    pub pieces: u32,
+    /// Tender, minutes from the meat meeting the heat.
+    pub ready_min: Quantiles,
+    /// Gone too far.
+    pub too_far_min: Quantiles,
+    /// Lifted out as the first, second, …; parts that are tender together share a place.
+    pub lift: usize,
 }
 
 /// The inside of the piece at one moment, from the middle out.
@@ -105,17 +153,30 @@ pub struct Forecast {
     pub chance_ready: Option<f64>,
     /// P(ready ≤ deadline ≤ too far), the heat simply staying on.
     pub chance_in_window: Option<f64>,
+    /// Each cut or size of a mixed pot; empty for one.
+    #[serde(default)]
+    pub parts: Vec<PartForecast>,
+    /// The stages of the median run.
+    #[serde(default)]
+    pub stages: Vec<StageSpan>,
+    /// Under pressure: time at pressure that makes it just tender when the lid can be opened.
+    pub at_pressure_min: Option<Quantiles>,
     /// The median run.
     pub curve: Vec<CurvePoint>,
+    /// What lies behind the figures, if asked for.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub explained: Option<Explained>,
     /// The inside of the piece, if asked for.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub inside: Option<Inside>,
     /// Tender-hours that are enough here.
     pub enough_tender_h: f64,
+    /// Tender-hours that are too far here.
+    pub too_far_tender_h: f64,
     /// Resistance × age × feed.
     pub resistance: f64,
-    /// Minutes on the hob before the liquid simmers.
-    pub come_up_min: f64,
+    /// Minutes until the liquid simmers on the hob, or the pot is at pressure; `null` if it does not come up.
+    pub come_up_min: Option<f64>,
     /// Raw mass the forecast is for, kg.
     pub mass_kg: f64,
     /// Pieces.
@@ -132,6 +193,10 @@ pub struct Forecast {
     pub liquid_left_l: Option<f64>,
     /// Gelatin in the liquid, g.
     pub gelatin_g: Option<f64>,
+    /// Salt in the liquid, g.
+    pub salt_g: Option<f64>,
+    /// Plates of 165 g cooked.
+    pub portions: Option<f64>,
     /// Rules of thumb.
     pub thumb: Vec<Thumb>,
     /// Cautions that bind.
@@ -162,21 +227,44 @@ pub fn forecast(request: &ForecastRequest) -> Result<Forecast> {
     if let Some(why) = request.cut.and_then(|cut| cut.refusal()) {
         return Ok(Forecast::unsuitable(why));
     }
+    if let Some(why) = request.parts.iter().flatten().find_map(|part| part.cut.and_then(Cut::refusal)) {
+        return Ok(Forecast::unsuitable(why));
+    }
     let case = request.resolve()?;
-    let ensemble = (case.members > 1).then(|| update(&case, &[], None).ensemble);
-    Ok(describe(&case, ensemble))
+    if case.members == 1 {
+        return Ok(finish(request, &case, describe(&case, None)));
+    }
+    let drawn = update(&case, &[], None);
+    let mut answer = finish(request, &case, describe(&case, Some(drawn.ensemble.clone())));
+    if case.explain {
+        answer.explained = Some(explain(&case, &drawn, &answer));
+    }
+    Ok(answer)
+}
+
+/// What only a forecast on its own needs: rules of thumb and comparisons, which run other cases.
+fn finish(request: &ForecastRequest, case: &Case, mut answer: Forecast) -> Forecast {
+    let at_pressure = answer.at_pressure_min.and_then(|minutes| minutes.p50);
+    answer.thumb = thumb::of(request, case, answer.ready_min.p50, at_pressure);
+    answer.notes.extend(notes::price_of_boiling(request, case, &answer));
+    answer
+}
+
+/// Quantiles in minutes of a weighted ensemble's seconds.
+pub(super) fn quantiles(values: &[f64], weights: &[f64]) -> Quantiles {
+    let minutes = |p| quantile(values, weights, p).map(|s| s / MINUTE_S);
+    Quantiles { p10: minutes(0.1), p50: minutes(0.5), p90: minutes(0.9) }
 }
 
 /// Puts an ensemble, weighted or not, into an answer beside the median run; without one, the median run is all there is.
+///
+/// Rules of thumb are left to [`forecast`]: they run other cases.
 pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     let mut recorder = Recorder::new(case, CURVE_MIN * MINUTE_S, HORIZON_S);
     let median: Times = run_median(case, &mut recorder);
-    let ensemble = ensemble.unwrap_or_else(|| Weighted::one(median));
-    let minutes = |values: &[f64], p| quantile(values, &ensemble.weights, p).map(|s| s / MINUTE_S);
-    let quantiles =
-        |values: &[f64]| Quantiles { p10: minutes(values, 0.1), p50: minutes(values, 0.5), p90: minutes(values, 0.9) };
-    let ready_min = quantiles(&ensemble.ready_s);
-    let too_far_min = quantiles(&ensemble.too_far_s);
+    let ensemble = ensemble.unwrap_or_else(|| Weighted::one(median.clone()));
+    let ready_min = quantiles(&ensemble.ready_s, &ensemble.weights);
+    let too_far_min = quantiles(&ensemble.too_far_s, &ensemble.weights);
     let chance_ready = case.deadline_s.map(|deadline| chance(&ensemble.weights, |i| ensemble.ready_s[i] <= deadline));
     let chance_in_window = case.deadline_s.map(|deadline| {
         chance(&ensemble.weights, |i| ensemble.ready_s[i] <= deadline && deadline <= ensemble.too_far_s[i])
@@ -184,28 +272,24 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
 
     let p50_s = ready_min.p50.map(|m| m * MINUTE_S);
     let at_ready = p50_s.map(|s| recorder.at(s).clone());
-    let mut cautions = Vec::new();
-    cautions.extend(slow_warming(recorder.warm_s.map(|s| s / 3600.0)));
-    if let (Some(dry_s), Some(ready_s)) = (recorder.dry_s(), p50_s)
-        && dry_s < ready_s
-    {
-        cautions.push(boils_dry(dry_s / 3600.0));
-    }
-    let mut notes = case.notes.clone();
-    for (name, values) in [("ready_min", ready_min), ("too_far_min", too_far_min)] {
-        if values.p90.is_none() {
-            notes.push(format!("{name}: some or all of the simulated cooks do not get there within 72 h."));
-        }
-    }
-
     let last_s = f64::max(median.too_far_s.min(HORIZON_S), p50_s.unwrap_or(0.0));
     let shown = || recorder.frames.iter().filter(move |frame| frame.time_s <= last_s + CURVE_MIN * MINUTE_S);
-    let curve = shown().map(|frame| point(frame, &recorder)).collect();
+    let main = case.main();
     let inside = case.inside.then(|| Inside {
         radius: (1..=SHELLS).map(|i| i as f64 / SHELLS as f64).collect(),
-        sides_mm: case.sides_m.map(|side| round_to(side * 1000.0, 1.0)),
-        frames: shown().map(|frame| inside_frame(frame, case.goal.resistance)).collect(),
+        sides_mm: main.sides_m.map(|side| round_to(side * 1000.0, 1.0)),
+        frames: shown().map(|frame| inside_frame(frame, main.goal.resistance)).collect(),
     });
+    let under_pressure = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
+    let come_up_min = if under_pressure {
+        median.came_up_s.is_finite().then_some(median.came_up_s / MINUTE_S)
+    } else {
+        Some(super::run::come_up_s(case) / MINUTE_S)
+    };
+    let holds_s: Vec<f64> = ensemble.times.iter().map(|times| times.hold_s).collect();
+    let parts = parts(case, &ensemble);
+    let mut notes = case.notes.clone();
+    notes.extend(notes::of(case, &ready_min, &too_far_min, come_up_min, &parts));
     Forecast {
         suitable: true,
         why: words::why(case, &ready_min, at_ready.as_ref()),
@@ -213,35 +297,115 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
         too_far_min,
         chance_ready,
         chance_in_window,
-        curve,
+        parts,
+        stages: spans(case, &recorder),
+        at_pressure_min: under_pressure.then(|| at_pressure(case, &holds_s, &ensemble.weights)),
+        curve: shown().map(point).collect(),
+        explained: None,
         inside,
-        enough_tender_h: case.goal.enough,
-        resistance: case.goal.resistance,
-        come_up_min: super::run::come_up_s(case) / MINUTE_S,
+        enough_tender_h: main.goal.enough,
+        too_far_tender_h: main.goal.too_far,
+        resistance: main.goal.resistance,
+        come_up_min,
         mass_kg: case.mass_kg,
         pieces: case.pieces,
         liquid_l: case.liquid_l,
         yield_kg: at_ready.as_ref().map(|frame| frame.left.yield_kg),
         juice_lost_kg: at_ready.as_ref().map(|frame| frame.left.juice_kg),
         fat_l: at_ready.as_ref().map(|frame| frame.left.fat_l),
-        liquid_left_l: at_ready.as_ref().map(|frame| recorder.liquid_left(frame)),
+        liquid_left_l: at_ready.as_ref().map(|frame| frame.liquid_l),
         gelatin_g: at_ready.as_ref().map(|frame| frame.left.gelatin_g),
-        thumb: words::thumb(case, ready_min.p50),
-        cautions,
+        salt_g: at_ready.as_ref().map(|frame| frame.salt_g),
+        portions: at_ready.as_ref().map(|frame| frame.left.yield_kg / crate::juices::PORTION_KG),
+        thumb: Vec::new(),
+        cautions: cautions::of(case, &recorder, p50_s),
         notes,
         assumed: case.assumed.clone(),
     }
 }
 
-fn point(frame: &Frame, recorder: &Recorder) -> CurvePoint {
+/// Time at pressure: as solved for, or as given.
+fn at_pressure(case: &Case, holds_s: &[f64], weights: &[f64]) -> Quantiles {
+    let given = case.stages.iter().find_map(|stage| match stage.medium {
+        Medium::Pressure { hold_s, .. } => hold_s.filter(|hold_s| hold_s.is_finite()),
+        _ => None,
+    });
+    match given.map(|hold_s| hold_s / MINUTE_S) {
+        Some(minutes) if case.solved_stage().is_none() => {
+            Quantiles { p10: Some(minutes), p50: Some(minutes), p90: Some(minutes) }
+        }
+        _ => quantiles(holds_s, weights),
+    }
+}
+
+/// Each part's band, and the order in which they are lifted out.
+fn parts(case: &Case, ensemble: &Weighted) -> Vec<PartForecast> {
+    /// Parts that are tender within so many minutes of each other come out together.
+    const TOGETHER_MIN: f64 = 10.0;
+    if case.parts.len() == 1 {
+        return Vec::new();
+    }
+    let mut parts: Vec<PartForecast> = case
+        .parts
+        .iter()
+        .enumerate()
+        .map(|(i, part)| {
+            let (ready_s, too_far_s): (Vec<f64>, Vec<f64>) =
+                ensemble.times.iter().map(|times| (times.parts[i].ready_s, times.parts[i].too_far_s)).unzip();
+            PartForecast {
+                cut: part.facts.cut,
+                name: part.name().to_owned(),
+                mass_kg: part.mass_kg,
+                pieces: part.pieces,
+                ready_min: quantiles(&ready_s, &ensemble.weights),
+                too_far_min: quantiles(&too_far_s, &ensemble.weights),
+                lift: 0,
+            }
+        })
+        .collect();
+    let mut order: Vec<usize> = (0..parts.len()).collect();
+    let ready = |part: &PartForecast| part.ready_min.p50.unwrap_or(f64::INFINITY);
+    order.sort_by(|a, b| ready(&parts[*a]).total_cmp(&ready(&parts[*b])));
+    let (mut lift, mut first) = (0, f64::NEG_INFINITY);
+    for i in order {
+        if ready(&parts[i]) > first + TOGETHER_MIN {
+            lift += 1;
+            first = ready(&parts[i]);
+        }
+        parts[i].lift = usize::max(lift, 1);
+    }
+    parts
+}
+
+fn spans(case: &Case, recorder: &Recorder) -> Vec<StageSpan> {
+    let ends: Vec<Option<f64>> =
+        recorder.stage_ends_s.iter().map(|end_s| end_s.is_finite().then(|| round_to(end_s / MINUTE_S, 0.1))).collect();
+    let span = |(i, stage): (usize, &super::resolve::Stage)| StageSpan {
+        method: stage.method,
+        words: stage.medium.words(),
+        from_min: if i == 0 { Some(0.0) } else { ends[i - 1] },
+        to_min: ends[i],
+    };
+    case.stages.iter().enumerate().map(span).collect()
+}
+
+fn point(frame: &Frame) -> CurvePoint {
     let round = |value: f64| round_to(value, 0.01);
+    let fine = |value: f64| round_to(value, 0.001);
     CurvePoint {
         min: round(frame.minutes()),
         core_c: round(frame.celsius[0]),
         surface_c: round(frame.surface_c),
         medium_c: round(frame.medium_c),
         tender_h: round_to(frame.mean_dose, 0.0001),
-        liquid_l: round_to(recorder.liquid_left(frame), 0.001),
+        liquid_l: fine(frame.liquid_l),
+        steam_kg: fine(frame.steam_kg),
+        juice_kg: fine(frame.left.juice_kg),
+        fat_l: fine(frame.left.fat_l),
+        gelatin_g: round(frame.left.gelatin_g),
+        salt_g: round(frame.salt_g),
+        yield_kg: fine(frame.left.yield_kg),
+        stage: frame.stage,
     }
 }
 
@@ -263,11 +427,16 @@ impl Forecast {
             too_far_min: Quantiles::default(),
             chance_ready: None,
             chance_in_window: None,
+            parts: Vec::new(),
+            stages: Vec::new(),
+            at_pressure_min: None,
             curve: Vec::new(),
+            explained: None,
             inside: None,
             enough_tender_h: 0.0,
+            too_far_tender_h: 0.0,
             resistance: 0.0,
-            come_up_min: 0.0,
+            come_up_min: None,
             mass_kg: 0.0,
             pieces: 0,
             liquid_l: 0.0,
@@ -276,6 +445,8 @@ impl Forecast {
             fat_l: None,
             liquid_left_l: None,
             gelatin_g: None,
+            salt_g: None,
+            portions: None,
             thumb: Vec::new(),
             cautions: Vec::new(),
             notes: vec!["No forecast: this cut is not for long cooking.".into()],

@@ -1,4 +1,4 @@
-//! The spread of what nobody knows beforehand: animal, thickness, oven, lid.
+//! The spread of what nobody knows beforehand: animal, thickness, oven, lid, pit.
 
 use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
@@ -8,61 +8,174 @@ use super::resolve::Case;
 
 /// Spread of the surface coefficient, of its logarithm. Working value.
 const COEFFICIENT_LN_SIGMA: f64 = 0.25;
-/// Spread of an oven about its dial, K. Working value.
+/// Spread of an oven about its dial, K; of coals about their count, too. Working value.
 const OVEN_SIGMA_K: f64 = 7.0;
-/// Spread of a simmer about its word, K. Working value.
+/// Spread of a simmer, a crock or fat about its word, K. Working value.
 const POT_SIGMA_K: f64 = 2.0;
+/// Spread of a pit about its set point, K. Working value.
+const PIT_SIGMA_K: f64 = 8.0;
 /// Spread of the vapour a lid lets by, of its logarithm. Working value.
 const LID_LN_SIGMA: f64 = 0.4;
+/// Spread of a surface's wetness in the pit, of its logarithm. Working value.
+const WETNESS_LN_SIGMA: f64 = 0.3;
 /// Spread of a probe's tip about the middle, share of the radius. Working value.
 const PLACEMENT_SIGMA: f64 = 0.10;
 /// Spread that a bone adds to the time, relative. Working value.
 const BONE_SIGMA: f64 = 0.05;
 
-/// One simulated cook: how it differs from the median.
+/// One simulated cook: how its kitchen differs from the median.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Member {
-    /// Scales the tender-hours needed.
-    pub resistance: f64,
-    /// Scales the thickness.
-    pub thickness: f64,
     /// Scales the surface coefficient.
     pub coefficient: f64,
     /// Oven over its dial, K.
     pub oven_k: f64,
     /// Simmer over its word, K.
     pub pot_k: f64,
+    /// Pit over its set point, K.
+    pub pit_k: f64,
     /// Scales what the lid lets by.
     pub lid: f64,
+    /// Scales the wetness of a surface in the pit.
+    pub wetness: f64,
     /// Probe's tip from the middle, share of the radius.
     pub placement: f64,
+}
+
+/// How one part's meat differs from the median.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Piece {
+    /// Scales the tender-hours needed.
+    pub resistance: f64,
+    /// Scales the thickness.
+    pub thickness: f64,
 }
 
 impl Member {
     /// Every uncertain quantity at its median.
     pub const MEDIAN: Self =
-        Self { resistance: 1.0, thickness: 1.0, coefficient: 1.0, oven_k: 0.0, pot_k: 0.0, lid: 1.0, placement: 0.0 };
+        Self { coefficient: 1.0, oven_k: 0.0, pot_k: 0.0, pit_k: 0.0, lid: 1.0, wetness: 1.0, placement: 0.0 };
+}
 
+impl Piece {
+    /// The median piece.
+    pub const MEDIAN: Self = Self { resistance: 1.0, thickness: 1.0 };
+}
+
+/// The simulated cooks of a case: their kitchens, and by part their meat.
+#[derive(Debug, Clone)]
+pub struct Drawn {
+    /// Kitchens.
+    pub members: Vec<Member>,
+    /// `pieces[part][member]`.
+    pub pieces: Vec<Vec<Piece>>,
+}
+
+impl Drawn {
     /// Draws the ensemble of a case from its seed; a single member is the median.
-    pub fn draw(case: &Case) -> Vec<Self> {
+    pub fn of(case: &Case) -> Self {
         if case.members == 1 {
-            return vec![Self::MEDIAN];
+            return Self { members: vec![Member::MEDIAN], pieces: vec![vec![Piece::MEDIAN]; case.parts.len()] };
         }
         let mut random = ChaCha8Rng::seed_from_u64(case.seed);
         let mut normal = move || -> f64 { random.sample(StandardNormal) };
-        (0..case.members)
-            .map(|_| {
-                let bone = if case.facts.bone_pct > 0.0 { BONE_SIGMA } else { 0.0 };
-                Self {
-                    resistance: (case.facts.resistance_ln_sigma * normal() + bone * normal()).exp(),
-                    thickness: (1.0 + case.facts.thickness_sigma * normal()).clamp(0.4, 1.8),
-                    coefficient: (COEFFICIENT_LN_SIGMA * normal()).exp(),
-                    oven_k: OVEN_SIGMA_K * normal(),
-                    pot_k: POT_SIGMA_K * normal(),
-                    lid: (LID_LN_SIGMA * normal()).exp(),
-                    placement: (PLACEMENT_SIGMA * normal()).abs(),
-                }
+        let mut drawn = Self {
+            members: Vec::with_capacity(case.members),
+            pieces: vec![Vec::with_capacity(case.members); case.parts.len()],
+        };
+        for _ in 0..case.members {
+            drawn.members.push(Member {
+                coefficient: (COEFFICIENT_LN_SIGMA * normal()).exp(),
+                oven_k: OVEN_SIGMA_K * normal(),
+                pot_k: POT_SIGMA_K * normal(),
+                pit_k: PIT_SIGMA_K * normal(),
+                lid: (LID_LN_SIGMA * normal()).exp(),
+                wetness: (WETNESS_LN_SIGMA * normal()).exp(),
+                placement: (PLACEMENT_SIGMA * normal()).abs(),
+            });
+            // Each part is of an animal of its own.
+            for (pieces, part) in drawn.pieces.iter_mut().zip(&case.parts) {
+                let bone = if part.facts.bone_pct > 0.0 { BONE_SIGMA } else { 0.0 };
+                pieces.push(Piece {
+                    resistance: (part.facts.resistance_ln_sigma * normal() + bone * normal()).exp(),
+                    thickness: (1.0 + part.thickness_sigma() * normal()).clamp(0.4, 1.8),
+                });
+            }
+        }
+        drawn
+    }
+}
+
+/// How far new cooks stand from those they are drawn around: the shrinkage of Liu and West (2001), which keeps mean and spread.
+const SHRINK: f64 = 0.95;
+
+/// The uncertain quantities of one cook, on scales on which they are spread like a normal.
+const KITCHEN_FACTS: usize = 7;
+
+impl Member {
+    fn facts(&self) -> [f64; KITCHEN_FACTS] {
+        [
+            self.coefficient.ln(),
+            self.oven_k,
+            self.pot_k,
+            self.pit_k,
+            self.lid.ln(),
+            self.wetness.ln(),
+            self.placement,
+        ]
+    }
+
+    fn of_facts(facts: [f64; KITCHEN_FACTS]) -> Self {
+        let [coefficient, oven_k, pot_k, pit_k, lid, wetness, placement] = facts;
+        Self {
+            coefficient: coefficient.exp(),
+            oven_k,
+            pot_k,
+            pit_k,
+            lid: lid.exp(),
+            wetness: wetness.exp(),
+            placement: placement.abs(),
+        }
+    }
+}
+
+impl Drawn {
+    /// As many cooks again, drawn around these by their weights (which sum to one).
+    #[must_use]
+    pub fn again(&self, weights: &[f64], seed: u64) -> Self {
+        let count = self.members.len();
+        let rows: Vec<Vec<f64>> = (0..count)
+            .map(|i| {
+                let meat = self.pieces.iter().flat_map(|part| [part[i].resistance.ln(), part[i].thickness]);
+                self.members[i].facts().into_iter().chain(meat).collect()
             })
-            .collect()
+            .collect();
+        let columns = rows[0].len();
+        let weighted = |f: &dyn Fn(&Vec<f64>) -> f64| rows.iter().zip(weights).map(|(row, w)| w * f(row)).sum::<f64>();
+        let mean: Vec<f64> = (0..columns).map(|c| weighted(&|row| row[c])).collect();
+        let sigma: Vec<f64> =
+            (0..columns).map(|c| weighted(&|row| (row[c] - mean[c]).powi(2)).max(0.0).sqrt()).collect();
+        let jitter = (1.0 - SHRINK * SHRINK).sqrt();
+        let mut random = ChaCha8Rng::seed_from_u64(seed ^ 0x5eed);
+        let mut normal = move || -> f64 { random.sample(StandardNormal) };
+        let mut again = Self { members: Vec::with_capacity(count), pieces: vec![Vec::new(); self.pieces.len()] };
+        // Systematic resampling: one comb of equal teeth laid over the weights.
+        let (mut from, mut below) = (0, weights[0]);
+        for tooth in 0..count {
+            let at = (tooth as f64 + 0.5) / count as f64;
+            while below < at && from + 1 < count {
+                from += 1;
+                below += weights[from];
+            }
+            let row: Vec<f64> = (0..columns)
+                .map(|c| mean[c] + SHRINK * (rows[from][c] - mean[c]) + jitter * sigma[c] * normal())
+                .collect();
+            let (kitchen, meat) = row.split_at(KITCHEN_FACTS);
+            again.members.push(Member::of_facts(kitchen.try_into().expect("as many facts as were put in")));
+            for (part, facts) in again.pieces.iter_mut().zip(meat.chunks_exact(2)) {
+                part.push(Piece { resistance: facts[0].exp(), thickness: facts[1].clamp(0.4, 1.8) });
+            }
+        }
+        again
     }
 }

@@ -1,19 +1,29 @@
 //! When will it be tender, and how sure is that: an ensemble of a thousand cooks.
 
 mod answer;
+mod cautions;
 mod evidence;
+mod explain;
 mod members;
+mod notes;
 mod record;
 mod request;
 mod resolve;
 mod run;
 mod stats;
+mod thumb;
 mod words;
 
-pub use answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, Quantiles, Thumb, describe, forecast};
+pub use answer::{
+    Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan, Thumb, describe, forecast,
+};
+pub use explain::{BandPoint, Explained, Narrows, Rule};
 pub use evidence::{Evidence, Update, Weighted, update};
-pub use request::{ForecastRequest, Heat, HeatSource, Method, Release, Settings, Wrap};
-pub use resolve::{Case, PotHeat};
+pub use request::{
+    Added, BodyFrom, ForBody, ForecastRequest, Heat, HeatSource, Method, Mopping, PartRequest, Release, Settings,
+    StageRequest, Start, Until, Wrap,
+};
+pub use resolve::{Case, Medium, Part};
 pub use run::come_up_s;
 pub use stats::{chance, quantile};
 pub use words::span;

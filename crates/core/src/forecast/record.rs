@@ -1,12 +1,17 @@
 //! The median run written down: its curve, the inside of the piece, and what left it.
 
-use super::resolve::Case;
+use super::resolve::{Case, Medium};
 use super::run::{Moment, STEP_S, Watch};
 use crate::heat::conduction::SHELLS;
-use crate::juices::{Juices, Left};
+use crate::heat::pressure::QUICK_RELEASE_JUICE;
+use crate::juices::{Around, Juices, Left, Piece};
+use crate::safety::WARM_PAST_C;
 use crate::units::{HOUR_S, MINUTE_S};
 
-/// The median run at one moment.
+/// Salt goes from meat to liquid with this time constant at 4 cm, s. Working value.
+const SALT_S: f64 = 5.0 * HOUR_S;
+
+/// The median run at one moment. Temperatures and doses are of the first part.
 #[derive(Debug, Clone)]
 pub struct Frame {
     /// Since the meat met the heat, s.
@@ -17,13 +22,19 @@ pub struct Frame {
     pub dose: [f64; SHELLS],
     /// The very surface, °C.
     pub surface_c: f64,
-    /// The liquid, °C.
+    /// What surrounds the meat, °C.
     pub medium_c: f64,
     /// Mean tender-hours.
     pub mean_dose: f64,
-    /// Steam lost so far, kg.
+    /// The stage it is in.
+    pub stage: usize,
+    /// Liquid in the pot, L.
+    pub liquid_l: f64,
+    /// Left as steam so far, from the pot and from meat in the pit, kg.
     pub steam_kg: f64,
-    /// Juice, fat, gelatin, yield.
+    /// Salt in the liquid, g.
+    pub salt_g: f64,
+    /// Juice, fat, gelatin, yield of all parts.
     pub left: Left,
 }
 
@@ -32,12 +43,18 @@ pub struct Recorder<'a> {
     case: &'a Case,
     every_s: f64,
     until_s: f64,
-    juices: Juices,
+    juices: Vec<Juices>,
+    /// Softening rate of each shell at the last step's end.
+    rates: [f64; SHELLS],
     dose: [f64; SHELLS],
+    salt_g: f64,
+    boiled_out: f64,
     /// The frames so far.
     pub frames: Vec<Frame>,
-    /// When the middle passed 54 °C, s.
+    /// When the coldest middle passed 54 °C, s.
     pub warm_s: Option<f64>,
+    /// When each stage ended, s; infinite while it goes on.
+    pub stage_ends_s: Vec<f64>,
 }
 
 impl<'a> Recorder<'a> {
@@ -48,19 +65,26 @@ impl<'a> Recorder<'a> {
             celsius: [case.start_c; SHELLS],
             dose: [0.0; SHELLS],
             surface_c: case.start_c,
-            medium_c: case.liquid_start_c,
+            medium_c: case.first().medium.start_c(case.liquid_start_c),
             mean_dose: 0.0,
+            stage: 0,
+            liquid_l: if case.first().medium.is_pot() { case.liquid_l } else { 0.0 },
             steam_kg: 0.0,
+            salt_g: 0.0,
             left: Left::default(),
         };
         Self {
             case,
             every_s,
             until_s,
-            juices: Juices::default(),
+            juices: vec![Juices::default(); case.parts.len()],
+            rates: [0.0; SHELLS],
             dose: [0.0; SHELLS],
+            salt_g: 0.0,
+            boiled_out: 0.0,
             frames: vec![start],
             warm_s: None,
+            stage_ends_s: vec![f64::INFINITY; case.stages.len()],
         }
     }
 
@@ -72,38 +96,76 @@ impl<'a> Recorder<'a> {
 
     /// When the pot runs dry, s; juice from the meat counts, but only what has left by then.
     pub fn dry_s(&self) -> Option<f64> {
-        self.frames.iter().find(|frame| self.liquid_left(frame) <= 0.0).map(|frame| frame.time_s)
+        let in_pot = |frame: &&Frame| self.case.stages[frame.stage].medium.is_pot();
+        self.frames.iter().filter(in_pot).find(|frame| frame.liquid_l <= 0.0).map(|frame| frame.time_s)
     }
 
-    /// Liquid in the pot at a frame, L: poured in, plus juice, less steam.
-    pub fn liquid_left(&self, frame: &Frame) -> f64 {
-        f64::max(0.0, self.case.liquid_l + frame.left.juice_kg - frame.steam_kg)
+    fn write(&mut self, moment: &Moment<1>) {
+        let case = self.case;
+        let (main, around) = (&moment.parts[0], moment.around);
+        let kept = if around.keeps_juice() { Around::Kept } else { Around::Drips };
+        let (mut left, mut evaporated_kg) = (Left::default(), 0.0);
+        for ((part, state), juices) in case.parts.iter().zip(moment.parts).zip(&mut self.juices) {
+            let piece = Piece {
+                facts: part.facts,
+                raw_kg: part.mass_kg,
+                goal: &part.goal,
+                fractions: &state.bodies.fractions,
+                mean_dose: state.mean_dose[0],
+                evaporated_kg: state.gone[0] * state.area_m2[0],
+                boiled_out: self.boiled_out,
+            };
+            // Juice and fat leave slowly enough to be followed from frame to frame.
+            juices.step(|shell| state.bodies.celsius[shell][0], self.every_s, kept);
+            juices.note(&piece, kept);
+            left = left.plus(juices.left(&piece));
+            evaporated_kg += piece.evaporated_kg;
+        }
+        left.gelatin_g += case.body.gelatin_g(main.mean_dose[0] / case.main().goal.resistance);
+        let liquid_l = f64::max(0.0, around.poured_l[0] + left.to_liquid_kg - around.steam_kg[0]);
+        if case.stages[around.stage[0]].medium.is_pot() {
+            let thickness: f64 = case.parts.iter().map(|part| part.mass_kg * part.sides_m[0]).sum::<f64>() / case.mass_kg;
+            let evens_s = SALT_S * (thickness / 0.04).powi(2);
+            let even_g = case.salt_g * liquid_l / (liquid_l + case.mass_kg);
+            self.salt_g += (even_g - self.salt_g) * (1.0 - (-self.every_s / evens_s).exp());
+        }
+        self.frames.push(Frame {
+            time_s: moment.time_s,
+            celsius: std::array::from_fn(|shell| main.bodies.celsius[shell][0]),
+            dose: self.dose,
+            surface_c: main.bodies.surface_c[0],
+            medium_c: around.celsius[0],
+            mean_dose: main.mean_dose[0],
+            stage: around.stage[0],
+            liquid_l,
+            steam_kg: around.steam_kg[0] + evaporated_kg,
+            salt_g: self.salt_g,
+            left,
+        });
     }
 }
 
 impl Watch<1> for Recorder<'_> {
     fn look(&mut self, moment: &Moment<1>) -> bool {
+        let (main, around) = (&moment.parts[0], moment.around);
         for shell in 0..SHELLS {
-            self.dose[shell] += 0.5 * STEP_S / HOUR_S * (moment.rates_before[shell][0] + moment.rates_now[shell][0]);
+            let rate = main.rates[shell][0];
+            self.dose[shell] += 0.5 * STEP_S / HOUR_S * (self.rates[shell] + rate);
+            self.rates[shell] = rate;
         }
-        if self.warm_s.is_none() && moment.bodies.celsius[0][0] >= crate::safety::WARM_PAST_C {
+        if self.warm_s.is_none() && moment.parts.iter().all(|part| part.bodies.celsius[0][0] >= WARM_PAST_C) {
             self.warm_s = Some(moment.time_s);
         }
+        for (stage, ended) in around.ended_s.iter().enumerate() {
+            if self.stage_ends_s[stage].is_infinite() && ended[0].is_finite() {
+                self.stage_ends_s[stage] = ended[0];
+                if matches!(self.case.stages[stage].medium, Medium::Pressure { quick: true, .. }) {
+                    self.boiled_out += QUICK_RELEASE_JUICE;
+                }
+            }
+        }
         if (moment.time_s / self.every_s).fract() < STEP_S / self.every_s / 2.0 {
-            // Juice and fat leave slowly enough to be followed from frame to frame.
-            self.juices.step(|shell| moment.bodies.celsius[shell][0], self.every_s);
-            let case = self.case;
-            let mean_dose = moment.mean_dose[0];
-            self.frames.push(Frame {
-                time_s: moment.time_s,
-                celsius: std::array::from_fn(|shell| moment.bodies.celsius[shell][0]),
-                dose: self.dose,
-                surface_c: moment.bodies.surface_c[0],
-                medium_c: moment.medium_c[0],
-                mean_dose,
-                steam_kg: moment.steam_kg[0],
-                left: self.juices.left(case.facts, case.mass_kg, &case.goal, &moment.bodies.fractions, mean_dose),
-            });
+            self.write(moment);
         }
         moment.time_s < self.until_s
     }

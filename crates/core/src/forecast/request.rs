@@ -1,11 +1,12 @@
 //! A forecast's request, as it is sent.
 
-use serde::de::IgnoredAny;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::cuts::Cut;
-use crate::heat::pot::{Simmer, Vessel};
+use crate::heat::coals::Wind;
+use crate::heat::pit::WrapMaterial;
+use crate::heat::pot::{Lid, Simmer, Vessel};
 use crate::tender::{Age, EatenAs};
 
 /// A way of cooking.
@@ -53,15 +54,39 @@ pub enum Settings {
     High,
 }
 
+/// Where a pot for the oven gets its first heat.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Start {
+    /// Brought to a simmer on the hob first.
+    Hob,
+    /// Straight into the hot oven.
+    Oven,
+    /// Into an oven that warms up with it.
+    ColdOven,
+}
+
 /// A wrap put on in the pit.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub struct Wrap {
-    /// `paper` or `foil`.
+    /// What it is wrapped in.
     #[serde(rename = "in")]
-    pub material: String,
-    /// Wrapped when the middle reaches this, °C.
-    pub at_core_c: f64,
+    pub material: WrapMaterial,
+    /// Wrapped when the middle reaches this, °C; 70 where not given, 0 wraps at once.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub at_core_c: Option<f64>,
+}
+
+/// Coats of mop or spritz in the pit.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct Mopping {
+    /// Minutes between coats.
+    pub every_min: f64,
+    /// The first, minutes after the meat went in; one interval where not given.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub from_min: Option<f64>,
 }
 
 /// How it is heated; which fields apply depends on the method.
@@ -112,6 +137,131 @@ pub struct Heat {
     /// Reheated to, °C.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub to_c: Option<f64>,
+    /// First heat of a pot for the oven.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub start: Option<Start>,
+    /// Fresh coals this often, min.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub fresh_every_min: Option<f64>,
+    /// Wind about the coals.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub wind: Option<Wind>,
+    /// Air about the coals, °C.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub air_c: Option<f64>,
+    /// Heat into a pressure pot, W.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub power_w: Option<f64>,
+    /// Air of the pit as the meat goes in, °C; the set point where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub pit_start_c: Option<f64>,
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub mop: Option<Mopping>,
+    /// The pit's lid is opened this often, min.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub open_every_min: Option<f64>,
+    /// A pit that does not hold itself: its fuel is seen to this often, min.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub tend_every_min: Option<f64>,
+}
+
+/// When a stage ends; exactly one is given.
+#[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields, default)]
+pub struct Until {
+    /// After so many minutes of this stage.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub min: Option<f64>,
+    /// When the middle is this warm (or, cooling, this cold), °C.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub core_c: Option<f64>,
+    /// When it is tender enough; must be `true`.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub tender: Option<bool>,
+}
+
+/// One stage of a chain. What it leaves out stays as it was in the stage before.
+#[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields, default)]
+pub struct StageRequest {
+    /// Way of cooking.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub method: Option<Method>,
+    /// Its heat.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub heat: Option<Heat>,
+    /// The pot's cover in this stage.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub lid: Option<Lid>,
+    /// When it ends; the last may stay on.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub until: Option<Until>,
+}
+
+/// One cut or size in a mixed pot.
+#[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields, default)]
+pub struct PartRequest {
+    /// Which cut.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub cut: Option<Cut>,
+    /// Raw, bone in, kg.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub mass_kg: Option<f64>,
+    /// How many pieces.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub pieces: Option<u32>,
+    /// The sides of the largest piece, mm.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub size_mm: Option<[f64; 3]>,
+    /// Thickness of the largest piece alone, mm.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub thickness_mm: Option<f64>,
+    /// How old the animal was.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub age: Option<Age>,
+    /// Fed on grass.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub grass_fed: Option<bool>,
+    /// What "done" means for this part.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub eaten_as: Option<EatenAs>,
+}
+
+/// Something put in the pot for body.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum BodyFrom {
+    /// Sinew and silver skin trimmed off.
+    Sinew,
+    /// Calf's or cow's foot.
+    Foot,
+    /// Beef tendon.
+    Tendon,
+    /// Pork rind.
+    Rind,
+}
+
+/// How much of it.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct ForBody {
+    /// What.
+    pub what: BodyFrom,
+    /// How much, kg.
+    pub mass_kg: f64,
+}
+
+/// Liquid poured in later.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct Added {
+    /// Minutes from the meat meeting the heat.
+    pub at_min: f64,
+    /// How much, L.
+    pub liquid_l: f64,
+    /// How warm, °C.
+    pub celsius: f64,
 }
 
 /// A forecast's request. Only `cut` and `method` must be given.
@@ -175,28 +325,43 @@ pub struct ForecastRequest {
     /// Also answer the inside of the piece over time.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub inside: Option<bool>,
-    /// A mixed pot.
+    /// Answer what lies behind each figure: bands along the curve, and what one more fact would narrow.
     #[serde(skip_serializing_if = "Option::is_none")]
-    #[schema(value_type = Option<Vec<Object>>)]
-    pub parts: Option<Unread>,
-    /// A chain of ways.
+    pub explain: Option<bool>,
+    /// Salt, % of the trimmed raw mass.
     #[serde(skip_serializing_if = "Option::is_none")]
-    #[schema(value_type = Option<Vec<Object>>)]
-    pub stages: Option<Unread>,
+    pub salt_pct: Option<f64>,
+    /// Gelatin already in the liquid, %: 1 to 3 for a good stock.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub stock_gelatin_pct: Option<f64>,
+    /// Put in for body.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub for_body: Option<Vec<ForBody>>,
+    /// Liquid poured in later.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub added: Option<Vec<Added>>,
+    /// A mixed pot, in place of `cut`, `mass_kg`, `pieces` and the size.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub parts: Option<Vec<PartRequest>>,
+    /// A chain of ways, in place of `method` and `heat`.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub stages: Option<Vec<StageRequest>>,
 }
 
-/// A field of the published request that is recognised and answered with a clear "not yet".
-#[derive(Debug, Clone, PartialEq)]
-pub struct Unread;
-
-impl Serialize for Unread {
-    fn serialize<S: serde::Serializer>(&self, serializer: S) -> std::result::Result<S::Ok, S::Error> {
-        serializer.serialize_none()
-    }
-}
-
-impl<'de> Deserialize<'de> for Unread {
-    fn deserialize<D: serde::Deserializer<'de>>(deserializer: D) -> std::result::Result<Self, D::Error> {
-        IgnoredAny::deserialize(deserializer).map(|_| Self)
+impl Method {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Braise => "braise",
+            Self::Stew => "stew",
+            Self::Pressure => "pressure",
+            Self::Smoke => "smoke",
+            Self::Confit => "confit",
+            Self::SlowCooker => "slow_cooker",
+            Self::WaterBath => "water_bath",
+            Self::KeepWarm => "keep_warm",
+            Self::Chill => "chill",
+            Self::Reheat => "reheat",
+        }
     }
 }

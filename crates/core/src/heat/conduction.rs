@@ -4,7 +4,12 @@
 //! two-stage, stiffly accurate, L-stable diagonally implicit Runge–Kutta method of second order
 //! (Alexander 1977): both stages share one matrix, so its elimination is done once a run and a
 //! step costs two substitutions. The surface row is closed last, which lets the surface
-//! coefficient change at every step for nothing. `L` members are stepped side by side.
+//! coefficient change at every step for nothing and lets a wet surface in a pit, where
+//! evaporation grows steeply with temperature, be closed by Newton's method on one unknown.
+//! `L` members are stepped side by side; a frozen one is stepped in [`super::frozen`] until it has thawed.
+
+use super::frozen;
+use super::steam::{LATENT_HEAT, Saturation, saturation};
 
 /// Conductivity of lean beef, W/(m K). Published (ASHRAE range 0.43–0.52).
 pub const CONDUCTIVITY: f64 = 0.48;
@@ -51,7 +56,32 @@ pub fn shell_fractions(exponent: f64) -> [f64; SHELLS] {
     fractions
 }
 
+/// What the surface of `L` bodies meets over a step.
+#[derive(Debug, Clone, Copy)]
+pub struct Surroundings<const L: usize> {
+    /// At the step's start, °C.
+    pub from_c: [f64; L],
+    /// At its end, °C.
+    pub to_c: [f64; L],
+    /// Surface coefficient, W/(m² K).
+    pub coefficient: [f64; L],
+    /// Heat that evaporation draws for each Pa of vapour pressure over the air's, W/(m² Pa); 0 under liquid.
+    pub evaporation: [f64; L],
+    /// Whether any of them evaporates.
+    pub wet: bool,
+    /// Vapour pressure in the air, Pa.
+    pub air_vapour_pa: f64,
+}
+
+impl<const L: usize> Surroundings<L> {
+    /// Liquid, fat or steam, where nothing evaporates from the meat.
+    pub fn dry(from_c: [f64; L], to_c: [f64; L], coefficient: [f64; L]) -> Self {
+        Self { from_c, to_c, coefficient, evaporation: [0.0; L], wet: false, air_vapour_pa: 0.0 }
+    }
+}
+
 /// `L` bodies of one shape exponent and their own thickness, with the elimination done.
+#[derive(Clone)]
 pub struct Bodies<const L: usize> {
     /// Shell temperatures, °C, from the middle out.
     pub celsius: [[f64; L]; SHELLS],
@@ -59,9 +89,14 @@ pub struct Bodies<const L: usize> {
     pub surface_c: [f64; L],
     /// Heat that came in through the surface in the last step, J/m².
     pub heat_in: [f64; L],
+    /// Water that left the surface in the last step, kg/m²; negative where it condensed.
+    pub evaporated: [f64; L],
     /// Volume of each shell over the whole.
     pub fractions: [f64; SHELLS],
+    /// Which of them still hold ice.
+    pub frozen: [bool; L],
     step_s: f64,
+    geometry: frozen::Geometry<L>,
     lower: [[f64; L]; SHELLS],
     upper: [[f64; L]; SHELLS],
     pivot: [[f64; L]; SHELLS],
@@ -71,18 +106,32 @@ pub struct Bodies<const L: usize> {
     half_shell: [f64; L],
 }
 
+/// What passed the surface in a stage, W/m², and the surface's temperature.
+struct Passed<const L: usize> {
+    flux: [f64; L],
+    vapour: [f64; L],
+    surface_c: [f64; L],
+}
+
 impl<const L: usize> Bodies<L> {
     /// Bodies at a uniform temperature, to be stepped by `step_s` seconds.
     pub fn new(exponent: f64, half_thickness_m: [f64; L], start_c: f64, step_s: f64) -> Self {
         let fractions = shell_fractions(exponent);
         let width = 1.0 / SHELLS as f64;
+        // The area of a face at x is x^β; the inner face of the first shell has none
+        // (for a slab it has, but symmetry lets nothing through).
+        let faces: [f64; SHELLS] =
+            std::array::from_fn(|i| if i == 0 { 0.0 } else { (i as f64 * width).powf(exponent) });
         let diffusivity = CONDUCTIVITY / (DENSITY * SPECIFIC_HEAT);
         let mut bodies = Self {
             celsius: [[start_c; L]; SHELLS],
             surface_c: [start_c; L],
             heat_in: [0.0; L],
+            evaporated: [0.0; L],
             fractions,
+            frozen: [start_c < frozen::THAWED_C; L],
             step_s,
+            geometry: frozen::Geometry { exponent, faces, radius_m: half_thickness_m },
             lower: [[0.0; L]; SHELLS],
             upper: [[0.0; L]; SHELLS],
             pivot: [[0.0; L]; SHELLS],
@@ -94,74 +143,116 @@ impl<const L: usize> Bodies<L> {
             let pace = GAMMA * step_s * diffusivity / (radius * radius);
             for i in 0..SHELLS {
                 let volume = fractions[i] / (exponent + 1.0);
-                // The area of a face at x is x^β; the inner face of the first shell has none
-                // (for a slab it has, but symmetry lets nothing through).
-                let inner = if i == 0 { 0.0 } else { (i as f64 * width).powf(exponent) };
-                let outer = if i + 1 == SHELLS { 0.0 } else { ((i + 1) as f64 * width).powf(exponent) };
-                let lower = pace * inner / (width * volume);
+                let outer = if i + 1 == SHELLS { 0.0 } else { faces[i + 1] };
+                let lower = pace * faces[i] / (width * volume);
                 let upper = pace * outer / (width * volume);
                 let above = if i == 0 { 0.0 } else { bodies.upper[i - 1][lane] };
                 let pivot = 1.0 / (1.0 + lower + upper - lower * above);
-                bodies.lower[i][lane] = lower;
+                // Scaled by the pivot beforehand: each shell then waits for its neighbour by one product and one sum.
+                bodies.lower[i][lane] = lower * pivot;
                 bodies.upper[i][lane] = upper * pivot;
                 bodies.pivot[i][lane] = pivot;
             }
             let last_volume = fractions[SHELLS - 1] / (exponent + 1.0);
-            bodies.surface_gain[lane] = GAMMA * step_s / (DENSITY * SPECIFIC_HEAT * radius * last_volume);
+            bodies.surface_gain[lane] =
+                GAMMA * step_s / (DENSITY * SPECIFIC_HEAT * radius * last_volume) * bodies.pivot[SHELLS - 1][lane];
             bodies.half_shell[lane] = 0.5 * width * radius / CONDUCTIVITY;
         }
         bodies
     }
 
-    /// One step in a medium that goes from `from_c` to `to_c`, with a surface coefficient in W/(m² K).
+    /// Half a shell's resistance, m² K/W: between the outermost shell's middle and the surface.
     #[inline(always)]
-    pub fn step(&mut self, from_c: &[f64; L], to_c: &[f64; L], coefficient: &[f64; L]) {
+    pub fn half_shell(&self, lane: usize) -> f64 {
+        self.half_shell[lane]
+    }
+
+    /// One step in the given surroundings.
+    #[inline(always)]
+    pub fn step(&mut self, around: &Surroundings<L>) {
+        if self.frozen.contains(&true) {
+            self.step_with_ice(around);
+        } else {
+            self.step_thawed(around);
+        }
+    }
+
+    /// Frozen bodies by enthalpy, the others as usual.
+    #[inline(never)]
+    fn step_with_ice(&mut self, around: &Surroundings<L>) {
+        let before = self.clone();
+        self.step_thawed(around);
+        for lane in (0..L).filter(|lane| before.frozen[*lane]) {
+            let mut celsius = before.celsius.map(|shell| shell[lane]);
+            let stepped = frozen::step(&self.geometry, lane, &self.fractions, &mut celsius, around, self.step_s);
+            for (shell, t) in self.celsius.iter_mut().zip(celsius) {
+                shell[lane] = t;
+            }
+            self.surface_c[lane] = stepped.surface_c;
+            self.heat_in[lane] = stepped.heat_in;
+            self.evaporated[lane] = stepped.evaporated;
+            self.frozen[lane] = celsius.iter().any(|t| *t < frozen::THAWED_C);
+        }
+    }
+
+    #[inline(always)]
+    fn step_thawed(&mut self, around: &Surroundings<L>) {
         let mut middle_c = [0.0; L];
         for lane in 0..L {
-            middle_c[lane] = from_c[lane] + GAMMA * (to_c[lane] - from_c[lane]);
+            middle_c[lane] = around.from_c[lane] + GAMMA * (around.to_c[lane] - around.from_c[lane]);
         }
         let mut first = self.celsius;
-        let flux_first = self.stage(&mut first, &middle_c, coefficient);
+        let early = self.stage(&mut first, &middle_c, around);
         // Second stage: start + (1 − γ) · slope of the first stage, where slope = (first − start) / γ.
         let carry = (1.0 - GAMMA) / GAMMA;
         for (now, first) in self.celsius.as_flattened_mut().iter_mut().zip(first.as_flattened()) {
             *now += carry * (first - *now);
         }
         let mut second = self.celsius;
-        let flux_second = self.stage(&mut second, to_c, coefficient);
+        let late = self.stage(&mut second, &around.to_c, around);
         self.celsius = second;
+        self.surface_c = late.surface_c;
         for lane in 0..L {
-            self.heat_in[lane] = self.step_s * ((1.0 - GAMMA) * flux_first[lane] + GAMMA * flux_second[lane]);
-            self.surface_c[lane] = self.celsius[SHELLS - 1][lane] + flux_second[lane] * self.half_shell[lane];
+            self.heat_in[lane] = self.step_s * ((1.0 - GAMMA) * early.flux[lane] + GAMMA * late.flux[lane]);
+            let vapour = (1.0 - GAMMA) * early.vapour[lane] + GAMMA * late.vapour[lane];
+            self.evaporated[lane] = self.step_s * vapour / LATENT_HEAT;
         }
     }
 
-    /// Solves one stage in place, from its right-hand side to its temperatures; answers the surface flux, W/m².
+    /// Solves one stage in place, from its right-hand side to its temperatures; answers what passed the surface.
     #[inline(always)]
-    fn stage(&self, rows: &mut [[f64; L]; SHELLS], medium_c: &[f64; L], coefficient: &[f64; L]) -> [f64; L] {
+    fn stage(&self, rows: &mut [[f64; L]; SHELLS], medium_c: &[f64; L], around: &Surroundings<L>) -> Passed<L> {
         for lane in 0..L {
             rows[0][lane] *= self.pivot[0][lane];
         }
         for i in 1..SHELLS {
             for lane in 0..L {
-                rows[i][lane] = (rows[i][lane] + self.lower[i][lane] * rows[i - 1][lane]) * self.pivot[i][lane];
+                rows[i][lane] = rows[i][lane] * self.pivot[i][lane] + self.lower[i][lane] * rows[i - 1][lane];
             }
         }
-        let mut flux = [0.0; L];
+        let last = rows[SHELLS - 1];
+        let passed = if around.wet {
+            let gain: [f64; L] = std::array::from_fn(|lane| self.surface_gain[lane] + self.half_shell[lane]);
+            close_wet(saturation(), &last, &gain, &self.surface_c, medium_c, around)
+        } else {
+            let mut flux = [0.0; L];
+            let mut surface_c = [0.0; L];
+            for lane in 0..L {
+                let through = around.coefficient[lane] / (1.0 + around.coefficient[lane] * self.half_shell[lane]);
+                flux[lane] = through * (medium_c[lane] - last[lane]) / (1.0 + self.surface_gain[lane] * through);
+                surface_c[lane] = last[lane] + (self.surface_gain[lane] + self.half_shell[lane]) * flux[lane];
+            }
+            Passed { flux, vapour: [0.0; L], surface_c }
+        };
         for lane in 0..L {
-            let through = 1.0 / (1.0 / coefficient[lane] + self.half_shell[lane]);
-            let gain = self.surface_gain[lane] * self.pivot[SHELLS - 1][lane];
-            let last = rows[SHELLS - 1][lane];
-            let closed = (last + gain * through * medium_c[lane]) / (1.0 + gain * through);
-            flux[lane] = through * (medium_c[lane] - closed);
-            rows[SHELLS - 1][lane] = closed;
+            rows[SHELLS - 1][lane] = last[lane] + self.surface_gain[lane] * passed.flux[lane];
         }
         for i in (0..SHELLS - 1).rev() {
             for lane in 0..L {
                 rows[i][lane] += self.upper[i][lane] * rows[i + 1][lane];
             }
         }
-        flux
+        passed
     }
 
     /// Temperature of one body at a share of the radius from its middle (0–1), °C.
@@ -172,6 +263,40 @@ impl<const L: usize> Bodies<L> {
         let part = position - below as f64;
         self.celsius[below][lane] * (1.0 - part) + self.celsius[above][lane] * part
     }
+}
+
+/// Rounds of Newton's method: from the last step's surface three come to 1e-6 K.
+const NEWTON_ROUNDS: usize = 3;
+
+/// The surface of a wet body: `T = rest + gain · q(T)` with `q = h (T_medium − T) − e (p_sat(T) − p_air)`.
+#[inline(always)]
+fn close_wet<const L: usize>(
+    saturation: &Saturation,
+    rest: &[f64; L],
+    gain: &[f64; L],
+    guess_c: &[f64; L],
+    medium_c: &[f64; L],
+    around: &Surroundings<L>,
+) -> Passed<L> {
+    let mut surface_c = *guess_c;
+    for _ in 0..NEWTON_ROUNDS {
+        for lane in 0..L {
+            let t = surface_c[lane];
+            let (pressure, slope) = saturation.with_slope(t);
+            let (h, e) = (around.coefficient[lane], around.evaporation[lane]);
+            let flux = h * (medium_c[lane] - t) - e * (pressure - around.air_vapour_pa);
+            let miss = t - rest[lane] - gain[lane] * flux;
+            surface_c[lane] = t - miss / (1.0 + gain[lane] * (h + e * slope));
+        }
+    }
+    let mut flux = [0.0; L];
+    let mut vapour = [0.0; L];
+    for lane in 0..L {
+        // By the balance, not by the formula, so that heat and water are both conserved to the last digit.
+        flux[lane] = (surface_c[lane] - rest[lane]) / gain[lane];
+        vapour[lane] = around.coefficient[lane] * (medium_c[lane] - surface_c[lane]) - flux[lane];
+    }
+    Passed { flux, vapour, surface_c }
 }
 
 #[cfg(test)]
@@ -197,7 +322,7 @@ mod tests {
             let steps = (total_s / 60.0).ceil();
             let mut bodies = Bodies::new(exponent, [radius], 5.0, total_s / steps);
             for _ in 0..steps as usize {
-                bodies.step(&[100.0], &[100.0], &[biot * CONDUCTIVITY / radius]);
+                bodies.step(&Surroundings::dry([100.0], [100.0], [biot * CONDUCTIVITY / radius]));
             }
             let centre = bodies.celsius[0][0] - (bodies.celsius[1][0] - bodies.celsius[0][0]) / 8.0;
             let expected = |theta: f64| 100.0 - 95.0 * theta;
@@ -223,7 +348,7 @@ mod tests {
             for minute in 0..300 {
                 let from = medium - 30.0 * (-(minute as f64) / 9.0).exp();
                 let to = medium - 30.0 * (-(minute as f64 + 1.0) / 9.0).exp();
-                bodies.step(&[from], &[to], &[coefficient]);
+                bodies.step(&Surroundings::dry([from], [to], [coefficient]));
                 heat_in += bodies.heat_in[0];
             }
             let mean: f64 = bodies.celsius.iter().zip(bodies.fractions).map(|(t, f)| t[0] * f).sum();
@@ -235,7 +360,7 @@ mod tests {
         fn the_middle_never_leads_the_surface_in_a_warmer_bath(exponent in 0.0..2.0f64, radius in 0.01..0.1f64) {
             let mut bodies = Bodies::new(exponent, [radius], 5.0, 60.0);
             for _ in 0..240 {
-                bodies.step(&[90.0], &[90.0], &[300.0]);
+                bodies.step(&Surroundings::dry([90.0], [90.0], [300.0]));
                 for i in 1..SHELLS {
                     prop_assert!(bodies.celsius[i][0] >= bodies.celsius[i - 1][0] - 1e-6);
                 }

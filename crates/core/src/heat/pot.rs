@@ -221,6 +221,16 @@ impl Vessel {
     }
 }
 
+impl Vessel {
+    /// How wide it is: the diameter, or that of a circle of the same floor, m.
+    pub fn across_m(&self) -> f64 {
+        match (self.width_cm, self.length_cm) {
+            (Some(width), Some(length)) => (width * length * 4.0 / std::f64::consts::PI).sqrt() / 100.0,
+            _ => self.diameter_cm.unwrap_or(26.0) / 100.0,
+        }
+    }
+}
+
 impl Pot {
     /// Heat capacity of the empty pot, J/K.
     pub fn heat_capacity(&self) -> f64 {
@@ -260,11 +270,11 @@ impl Pot {
         (self.material.oven_coefficient() + if fan { 6.0 } else { 0.0 }) * self.outside_m2
     }
 
-    /// Where the pot's temperature tends over a step in the oven, before the meat's share is known, °C.
+    /// Where the pot's temperature tends over a step in surroundings that heat it, before the meat's share is known, °C.
     ///
     /// Linearised implicit Euler on `C dT/dt = G (T_oven − T) − λ m(T) − g (T − T_meat)`, held at the boil.
     #[inline(always)]
-    pub fn oven_predict(&self, now: &OvenStep) -> f64 {
+    pub fn predict(&self, now: &Balance) -> f64 {
         let evaporation = self.diffusion(now.celsius, now.lid_factor, now.fan) * LATENT_HEAT;
         // Vapour density grows by about 3.6 % a kelvin near the boil.
         let slope = now.conductance + 0.036 * evaporation + now.meat_conductance;
@@ -278,7 +288,7 @@ impl Pot {
     ///
     /// Whatever heat is left over after warming the pot and the meat leaves as steam, so energy is conserved exactly.
     #[inline(always)]
-    pub fn oven_close(&self, now: &OvenStep, predicted_c: f64, meat_heat_j: f64) -> (f64, f64) {
+    pub fn close(&self, now: &Balance, predicted_c: f64, meat_heat_j: f64) -> (f64, f64) {
         let mean_c = 0.5 * (now.celsius + predicted_c);
         let income = now.step_s * now.conductance * (now.oven_c - mean_c) - meat_heat_j;
         let left = income - now.heat_capacity * (predicted_c - now.celsius);
@@ -286,9 +296,9 @@ impl Pot {
     }
 }
 
-/// What a step of the pot in the oven needs to know.
+/// What a step of the pot's balance needs to know.
 #[derive(Debug, Clone, Copy)]
-pub struct OvenStep {
+pub struct Balance {
     /// Length of the step, s.
     pub step_s: f64,
     /// Pot at its start, °C.
@@ -319,7 +329,7 @@ mod tests {
         let mut celsius = 90.0;
         let mut steam = 0.0;
         for minute in 0..600 {
-            let now = OvenStep {
+            let now = Balance {
                 step_s: 60.0,
                 celsius,
                 oven_c,
@@ -331,7 +341,7 @@ mod tests {
                 lid_factor: 1.0,
                 fan: false,
             };
-            let (next, lost) = pot.oven_close(&now, pot.oven_predict(&now), 0.0);
+            let (next, lost) = pot.close(&now, pot.predict(&now), 0.0);
             celsius = next;
             if minute >= 540 {
                 steam += lost;

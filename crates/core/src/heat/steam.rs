@@ -1,7 +1,8 @@
 //! Water and steam at saturation, and the air's pressure at an altitude.
 
-use std::sync::OnceLock;
+use std::sync::LazyLock;
 
+use super::smooth::Smooth;
 use crate::units::kelvin;
 
 /// Latent heat of evaporation near the boil, J/kg. IAPWS-95 at 100 °C.
@@ -49,25 +50,21 @@ pub fn boiling_point(altitude_m: f64) -> f64 {
     saturation_temperature(atmospheric_pressure(altitude_m))
 }
 
-/// Density of saturated vapour at a temperature in °C, kg/m³, as an ideal gas.
-///
-/// Read from a table every quarter of a degree, 0–140 °C, held at its ends beyond.
+/// Density of saturated vapour at a temperature in °C, kg/m³, as an ideal gas; held at its ends beyond 0–140 °C.
+#[inline(always)]
 pub fn vapour_density(temperature_c: f64) -> f64 {
-    const STEP: f64 = 0.25;
-    const LAST: usize = 560;
-    static TABLE: OnceLock<Vec<f64>> = OnceLock::new();
-    let table = TABLE.get_or_init(|| {
-        (0..=LAST)
-            .map(|i| {
-                let t = i as f64 * STEP;
-                saturation_pressure(t) / (VAPOUR_GAS_CONSTANT * kelvin(t))
-            })
-            .collect()
-    });
-    let position = (temperature_c / STEP).clamp(0.0, LAST as f64 - 1.0);
-    let below = position as usize;
-    let part = position - below as f64;
-    table[below] + part * (table[below + 1] - table[below])
+    static DENSITY: LazyLock<Saturation> =
+        LazyLock::new(|| Smooth::fit(0.0, 140.0, |t| saturation_pressure(t) / (VAPOUR_GAS_CONSTANT * kelvin(t))));
+    DENSITY.at(temperature_c)
+}
+
+/// A saturation curve, to parts in a million.
+pub type Saturation = Smooth<8>;
+
+/// [`saturation_pressure`] and its slope, Pa and Pa/K, quick; held at its ends beyond 0–140 °C.
+pub fn saturation() -> &'static Saturation {
+    static PRESSURE: LazyLock<Saturation> = LazyLock::new(|| Smooth::fit(0.0, 140.0, saturation_pressure));
+    &PRESSURE
 }
 
 #[cfg(test)]

@@ -44,7 +44,7 @@ pub fn sear(case: &Case, how: Sear, pan_cm: f64) -> Option<SearPlan> {
         Sear::None => return None,
     };
     let floor_m2 = std::f64::consts::PI * (pan_cm / 200.0).powi(2);
-    let [thick, middle, long] = case.sides_m;
+    let [thick, middle, long] = case.main().sides_m;
     let per_batch = ((PAN_COVER * floor_m2 / (middle * long)).floor() as u32).clamp(1, case.pieces);
     let batches = case.pieces.div_ceil(per_batch);
     // A chunky piece is turned onto its edges too.
@@ -55,7 +55,7 @@ pub fn sear(case: &Case, how: Sear, pan_cm: f64) -> Option<SearPlan> {
 
 /// Salt for the meat, g, and level teaspoons of fine salt (6 g each).
 pub fn salt(case: &Case, salt_pct: f64) -> (f64, f64) {
-    let trimmed_kg = case.mass_kg * (1.0 - case.facts.trim_pct / 100.0);
+    let trimmed_kg = case.mass_kg * (1.0 - case.main().facts.trim_pct / 100.0);
     let grams = trimmed_kg * salt_pct * 10.0;
     (grams, grams / 6.0)
 }
@@ -64,7 +64,7 @@ pub fn salt(case: &Case, salt_pct: f64) -> (f64, f64) {
 ///
 /// Both tend to the same strength with a time constant of 5 h at 4 cm, growing with the square of the thickness.
 pub fn salt_in_liquid(case: &Case, salt_g: f64, liquid_l: f64, hours: f64) -> f64 {
-    let time_constant = 5.0 * (case.sides_m[0] / 0.04).powi(2);
+    let time_constant = 5.0 * (case.main().sides_m[0] / 0.04).powi(2);
     let liquid_share = liquid_l / (liquid_l + case.mass_kg);
     salt_g * liquid_share * (1.0 - (-hours / time_constant).exp())
 }

@@ -1,7 +1,7 @@
 //! How long each task of a dish takes, from its own case.
 
 use crate::finish::{SauceRequest, sauce};
-use crate::forecast::{Case, Forecast, PotHeat, Weighted, come_up_s, describe};
+use crate::forecast::{Case, Forecast, Medium, Weighted, come_up_s, describe};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::prepare::{Sear, SearPlan, salt, salt_in_liquid, sear};
@@ -89,13 +89,13 @@ impl Durations {
             sear,
             deglaze_min: if plan.prepare.sear == Sear::None { 8.0 } else { 12.0 },
             come_up_min: (come_up_s(case) / 300.0).ceil() * 5.0,
-            preheat_min: matches!(case.heat, PotHeat::Oven { .. }).then_some(25.0),
+            preheat_min: matches!(case.first().medium, Medium::Oven { .. }).then_some(25.0),
             lift_min: 5.0,
             skim_min: 10.0,
             // Whole fives: a finishing that is planned to the minute is not kept.
             sauce_min: (sauce_min.clamp(5.0, 60.0) / 5.0).ceil() * 5.0,
             sauce_words: words.join(". "),
-            slice_min: if matches!(case.eaten_as, EatenAs::Slice | EatenAs::Pull | EatenAs::Probe) {
+            slice_min: if matches!(case.main().eaten_as, EatenAs::Slice | EatenAs::Pull | EatenAs::Probe) {
                 10.0
             } else {
                 5.0

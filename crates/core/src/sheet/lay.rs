@@ -6,7 +6,7 @@ use jiff::tz::TimeZone;
 use super::Worked;
 use super::tasks::{Lane, Task, TaskKind, Window};
 use crate::clock::{minutes_between, plus_minutes};
-use crate::forecast::PotHeat;
+use crate::forecast::Medium;
 use crate::plan::Plan;
 use crate::safety;
 use crate::tender::EatenAs;
@@ -81,7 +81,7 @@ fn before_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, not_
     let salt_at = before_bed(plus_minutes(pan_at, -durations.salt_ahead_min), &worked.zone).max(floor).min(take_out_at);
     let ahead_h = minutes_between(salt_at, pan_at) / 60.0;
 
-    if durations.salt_g > 0.0 && case.facts.cut != crate::cuts::Cut::CornedBrisket {
+    if durations.salt_g > 0.0 && case.main().facts.cut != crate::cuts::Cut::CornedBrisket {
         let minutes = 10.0_f64.min(minutes_between(salt_at, take_out_at).max(0.0));
         let why = if ahead_h >= 3.0 {
             "salt this far ahead seasons more than the surface, and the surface dries for the pan"
@@ -114,7 +114,7 @@ fn before_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, not_
     );
     task.cautions.push(safety::raw_meat());
     if let Some(preheat) = durations.preheat_min
-        && let PotHeat::Oven { set_c, .. } = case.heat
+        && let Medium::Oven { set_c, .. } = case.first().medium
     {
         let into_oven = plus_minutes(met_heat, durations.come_up_min);
         let task = layer.add(
@@ -223,16 +223,22 @@ fn over_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, lift_a
     let ready_to = minutes(0.9).map(|m| plus_minutes(met_heat, m));
     let braise_from = plus_minutes(met_heat, durations.come_up_min);
     let tender_at = plus_minutes(met_heat, p50_min).max(braise_from).min(lift_at);
-    let (lane, what, why) = match case.heat {
-        PotHeat::Hob(simmer) => (
+    let lid = case.pot().lid.words();
+    let (lane, what, why) = match &case.first().medium {
+        Medium::Oven { set_c, .. } => (
+            Lane::Oven,
+            format!("Into the oven at {set_c:.0} °C, {lid}"),
+            "even heat from all sides; the dial decides how much water leaves".to_owned(),
+        ),
+        Medium::Hob { simmer } => (
             Lane::Hob,
-            format!("On the hob, {}: {}", case.pot.lid.words(), simmer.looks()),
+            format!("On the hob, {lid}: {}", simmer.looks()),
             "simmer, don't boil: a boil breaks it up".to_owned(),
         ),
-        PotHeat::Oven { set_c, .. } => (
-            Lane::Oven,
-            format!("Into the oven at {set_c:.0} °C, {}", case.pot.lid.words()),
-            "even heat from all sides; the dial decides how much water leaves".to_owned(),
+        medium => (
+            Lane::Hob,
+            format!("{}, {lid}", medium.words()),
+            "turn the pot a quarter and the lid back every 15 min; fresh coals before the old ones fade".to_owned(),
         ),
     };
     let task = layer.add("braise", TaskKind::Braise, lane, what, why, braise_from, 0.0, false);
@@ -242,7 +248,7 @@ fn over_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, lift_a
     }
     task.window = ready_from.zip(ready_to).map(|(from, to)| Window { from, to });
 
-    let sign = case.eaten_as.sign();
+    let sign = case.main().eaten_as.sign();
     let look_until = minutes_between(met_heat, lift_at) - 10.0;
     let first = (p50_min * 2.0 / 3.0 / 5.0).round() * 5.0;
     let last = f64::min(minutes(0.9).unwrap_or(first), look_until);
@@ -302,7 +308,7 @@ fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at: Timestamp
     );
     task.after = vec![if held { "hold" } else { "braise" }.into()];
     let skim_at = plus_minutes(lift_at, durations.lift_min);
-    let fat_mm = durations.fat_l / case.pot.floor_m2;
+    let fat_mm = durations.fat_l / case.pot().floor_m2;
     layer.add(
         "skim",
         TaskKind::Skim,
@@ -337,7 +343,7 @@ fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at: Timestamp
     );
     rest.end = slice_at;
     rest.after = vec!["lift".into()];
-    let what = match case.eaten_as {
+    let what = match case.main().eaten_as {
         EatenAs::Slice | EatenAs::Probe => "Slice across the grain, back into the sauce",
         EatenAs::Pull => "Pull it with two forks, in chunks, into the sauce",
         EatenAs::Fork => "Portion it and turn it in the sauce",

@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 
 use super::{Durations, Worked};
 use crate::clock::{minutes_between, plus_minutes};
-use crate::forecast::{ForecastRequest, Heat, HeatSource, Method, PotHeat};
+use crate::forecast::{ForecastRequest, Heat, HeatSource, Medium, Method};
 use crate::heat::conduction::DENSITY;
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kitchen;
@@ -75,7 +75,7 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<(String, String, Plan)> {
         forecast.thickness_mm = None;
     };
     let mut candidates = Vec::new();
-    if case.sides_m[0] > 0.05 {
+    if case.main().sides_m[0] > 0.05 {
         let count = ((case.mass_kg / (DENSITY * 0.04_f64.powi(3))).round() as u32).clamp(1, 500);
         let cubes = with(&|plan| {
             pieces(&mut plan.forecast, count, 40.0);
@@ -86,8 +86,8 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<(String, String, Plan)> {
         });
         candidates.push(("Cut it into 4 cm cubes".into(), "no slices; more batches to sear".into(), cubes));
     }
-    match case.heat {
-        PotHeat::Oven { set_c, .. } if set_c < 155.0 => {
+    match case.first().medium {
+        Medium::Oven { set_c, .. } if set_c < 155.0 => {
             let hotter = with(&|plan| {
                 plan.forecast.heat =
                     Some(Heat { source: Some(HeatSource::Oven), set_c: Some(170.0), ..Heat::default() })
@@ -98,7 +98,7 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<(String, String, Plan)> {
                 hotter,
             ));
         }
-        PotHeat::Hob(simmer) if simmer != Simmer::Brisk && simmer != Simmer::Boil => {
+        Medium::Hob { simmer } if simmer != Simmer::Brisk && simmer != Simmer::Boil => {
             let brisk = with(&|plan| {
                 plan.forecast.heat =
                     Some(Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Brisk), ..Heat::default() })
@@ -111,14 +111,14 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<(String, String, Plan)> {
         }
         _ => {}
     }
-    let firmer = match case.eaten_as {
+    let firmer = match case.main().eaten_as {
         EatenAs::Spoon | EatenAs::Pull => Some((EatenAs::Fork, "Serve it in forkable chunks")),
         EatenAs::Fork | EatenAs::Probe => Some((EatenAs::Slice, "Serve it in slices")),
         EatenAs::Slice => None,
     };
     if let Some((eaten_as, text)) = firmer {
         let sooner = with(&|plan| plan.forecast.eaten_as = Some(eaten_as));
-        candidates.push((text.into(), format!("firmer than \"{}\"", case.eaten_as.word()), sooner));
+        candidates.push((text.into(), format!("firmer than \"{}\"", case.main().eaten_as.word()), sooner));
     }
     if plan.prepare.sear != Sear::None {
         let raw = with(&|plan| plan.prepare.sear = Sear::None);

@@ -1,0 +1,85 @@
+//! Oddities worth saying: what never comes and why, how a mixed pot is lifted, what boiling costs.
+
+use super::answer::{Forecast, PartForecast, Quantiles};
+use super::request::{ForecastRequest, Heat, HeatSource};
+use super::resolve::{Case, Medium};
+use super::run::{HORIZON_S, Unwatched, run_median};
+use super::words::span;
+use crate::heat::pot::Simmer;
+use crate::tender::SOFTENS_FROM_C;
+use crate::units::MINUTE_S;
+
+/// The notes on an answer.
+pub fn of(
+    case: &Case,
+    ready: &Quantiles,
+    too_far: &Quantiles,
+    come_up_min: Option<f64>,
+    parts: &[PartForecast],
+) -> Vec<String> {
+    let mut notes = Vec::new();
+    if ready.p90.is_none() {
+        let who = if ready.p10.is_none() { "the meat" } else { "some of the simulated cooks" };
+        notes.push(if come_up_min.is_none() {
+            "ready_min is null: with so little liquid the pot does not come up to pressure.".into()
+        } else if case.fixed_end() {
+            format!("ready_min is null where the given time ends before {who} is tender.")
+        } else if case.stages.iter().all(|stage| too_cool(&stage.medium)) {
+            "ready_min is null: below 60 °C meat is held, not softened.".into()
+        } else {
+            format!("ready_min is null where {who} does not become tender within 72 h.")
+        });
+    }
+    if too_far.p90.is_none() && ready.p10.is_some() {
+        notes.push("too_far_min is null where nothing goes too far within 72 h, or no heat stays on.".into());
+    }
+    if let (Some(far), Some(ready)) = (too_far.p50, ready.p50)
+        && far < ready
+    {
+        notes.push("It has gone too far by the time all of it is ready: shorten the time, or lift the pieces in turn.".into());
+    }
+    if let (Some(first), Some(last)) =
+        (parts.iter().min_by_key(|part| part.lift), parts.iter().max_by_key(|part| part.lift))
+        && first.lift != last.lift
+        && let (Some(from), Some(to)) = (first.ready_min.p50, last.ready_min.p50)
+    {
+        notes.push(format!(
+            "Lift in turn: {} at about {}, {} at about {}. The whole is ready with the last and too far with the first.",
+            first.name.to_lowercase(),
+            span(from),
+            last.name.to_lowercase(),
+            span(to)
+        ));
+    }
+    notes
+}
+
+fn too_cool(medium: &Medium) -> bool {
+    match medium {
+        Medium::Bath { bath_c: t } | Medium::KeepWarm { at_c: t } | Medium::Fat { fat_c: t } => *t < SOFTENS_FROM_C,
+        Medium::Chill { .. } => true,
+        _ => false,
+    }
+}
+
+/// What a rolling boil gains and costs against a gentle simmer of the same pot.
+pub fn price_of_boiling(request: &ForecastRequest, case: &Case, answer: &Forecast) -> Option<String> {
+    if !matches!(case.first().medium, Medium::Hob { simmer: Simmer::Boil }) || case.stages.len() > 1 {
+        return None;
+    }
+    let heat = Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() };
+    let gentle = ForecastRequest { heat: Some(heat), ..request.clone() }.resolve().ok()?;
+    let times = run_median(&gentle, &mut Unwatched);
+    let (ready, far) = (answer.ready_min.p50?, answer.too_far_min.p50?);
+    if times.too_far_s >= HORIZON_S {
+        return None;
+    }
+    let (gentle_min, gentle_far) = (times.ready_s / MINUTE_S, times.too_far_s / MINUTE_S);
+    Some(format!(
+        "The boil saves about {} against a gentle simmer, and leaves {} instead of {} before it is too far; more liquid \
+         boils off, pieces break up and the broth clouds.",
+        span(gentle_min - ready),
+        span(far - ready),
+        span(gentle_far - gentle_min)
+    ))
+}

@@ -1,0 +1,174 @@
+//! A case: everything a run needs, with nothing left open.
+
+use super::super::answer::Assumed;
+use super::super::request::Method;
+use super::heat::Medium;
+use crate::cuts::CutFacts;
+use crate::heat::conduction::Shape;
+use crate::heat::pot::Pot;
+use crate::juices::Body;
+use crate::liquid::Packing;
+use crate::tender::{EatenAs, Goal};
+
+/// Spread of a thickness that only follows from the mass and the cut's usual shape, relative. Working value: butchers
+/// cut the same joint long and flat or short and thick.
+const UNMEASURED_SIGMA: f64 = 0.15;
+
+/// One cut or size in the pot.
+#[derive(Debug, Clone)]
+pub struct Part {
+    /// The cut.
+    pub facts: &'static CutFacts,
+    /// Raw, bone in, kg.
+    pub mass_kg: f64,
+    /// Pieces.
+    pub pieces: u32,
+    /// Sides of the largest piece, m, from the shortest.
+    pub sides_m: [f64; 3],
+    /// Its equivalent body.
+    pub shape: Shape,
+    /// What "done" means.
+    pub eaten_as: EatenAs,
+    /// Tender-hours to reach.
+    pub goal: Goal,
+    /// Whether the thickness was measured, or only follows from mass and cut.
+    pub measured: bool,
+}
+
+impl Part {
+    /// Raw without the bone, kg.
+    pub fn boneless_kg(&self) -> f64 {
+        self.mass_kg * (1.0 - self.facts.bone_pct / 100.0)
+    }
+
+    /// Raw lean, without bone, trimmings and fat, kg.
+    pub fn lean_kg(&self) -> f64 {
+        self.mass_kg * (1.0 - (self.facts.bone_pct + self.facts.trim_pct + self.facts.fat_pct) / 100.0)
+    }
+
+    /// Spread of the thickness, relative.
+    pub fn thickness_sigma(&self) -> f64 {
+        if self.measured { self.facts.thickness_sigma } else { f64::max(self.facts.thickness_sigma, UNMEASURED_SIGMA) }
+    }
+
+    /// Its name without what stands behind a comma.
+    pub fn name(&self) -> &'static str {
+        self.facts.name.split(',').next().unwrap_or(self.facts.name)
+    }
+}
+
+/// When a stage ends.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub enum End {
+    /// The heat simply stays on.
+    Stays,
+    /// After some seconds.
+    After(f64),
+    /// When the middle of every part is this warm, °C.
+    Warm(f64),
+    /// When the middle of every part is this cold, °C.
+    Cold(f64),
+    /// When every part is tender.
+    Tender,
+    /// When the pressure pot can be opened.
+    Opened,
+}
+
+/// One stage, resolved.
+#[derive(Debug, Clone)]
+pub struct Stage {
+    /// Way of cooking.
+    pub method: Method,
+    /// What surrounds the meat.
+    pub medium: Medium,
+    /// The pot and its cover in this stage.
+    pub pot: Pot,
+    /// When it ends.
+    pub end: End,
+}
+
+/// Liquid poured in later.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Pour {
+    /// When, s from the meat meeting the heat.
+    pub at_s: f64,
+    /// How much, L.
+    pub litres: f64,
+    /// How warm, °C.
+    pub celsius: f64,
+}
+
+/// A request with every field filled in.
+#[derive(Debug, Clone)]
+pub struct Case {
+    /// What is in the pot; never empty.
+    pub parts: Vec<Part>,
+    /// What is done with it; never empty.
+    pub stages: Vec<Stage>,
+    /// All parts together, raw, bone in, kg.
+    pub mass_kg: f64,
+    /// All pieces.
+    pub pieces: u32,
+    /// Meat at the start, °C.
+    pub start_c: f64,
+    /// The meat in the pot.
+    pub packing: Packing,
+    /// Liquid poured in at first, L.
+    pub liquid_l: f64,
+    /// Its temperature, °C.
+    pub liquid_start_c: f64,
+    /// Liquid poured in later, in time order.
+    pub added: Vec<Pour>,
+    /// Local boil, °C.
+    pub boil_c: f64,
+    /// What gives the liquid body beside the meat.
+    pub body: Body,
+    /// Salt in meat and liquid together, g.
+    pub salt_g: f64,
+    /// When it has to be tender, s.
+    pub deadline_s: Option<f64>,
+    /// Simulated cooks.
+    pub members: usize,
+    /// Seed.
+    pub seed: u64,
+    /// Answer the inside too.
+    pub inside: bool,
+    /// Answer what lies behind each figure.
+    pub explain: bool,
+    /// What was filled in.
+    pub assumed: Vec<Assumed>,
+    /// Oddities worth saying.
+    pub notes: Vec<String>,
+}
+
+impl Case {
+    /// The first part: the one the dish is named after.
+    pub fn main(&self) -> &Part {
+        &self.parts[0]
+    }
+
+    /// The first stage.
+    pub fn first(&self) -> &Stage {
+        &self.stages[0]
+    }
+
+    /// The first stage's pot.
+    pub fn pot(&self) -> &Pot {
+        &self.stages[0].pot
+    }
+
+    /// Whether the chain ends by itself, tender or not.
+    pub fn fixed_end(&self) -> bool {
+        self.stages.last().is_some_and(|last| match last.end {
+            End::Stays => false,
+            // A pressure pot whose time is solved for ends when the meat is tender.
+            End::Opened => self.solved_stage().is_none(),
+            _ => true,
+        })
+    }
+
+    /// The pressure stage whose time is asked for, if there is one.
+    pub fn solved_stage(&self) -> Option<usize> {
+        self.stages.iter().position(|stage| matches!(stage.medium, Medium::Pressure { hold_s: None, .. }))
+    }
+}

@@ -1,0 +1,396 @@
+//! What surrounds the meat, from a method and its heat.
+
+use super::super::request::{Heat, HeatSource, Method, Mopping, Release, Settings, Start};
+use super::Fill;
+use crate::error::{Error, Result, in_range};
+use crate::heat::coals::{self, Coals};
+use crate::heat::pit::{Mop, Pit, WrapMaterial, psychrometric};
+use crate::heat::pot::{Lid, Pot, Simmer};
+use crate::heat::pressure::POWER_W;
+use crate::heat::steam::saturation_temperature;
+use crate::units::MINUTE_S;
+
+/// What surrounds the meat, resolved.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub enum Medium {
+    /// On the hob at a simmer.
+    Hob {
+        /// The cook's word for it.
+        simmer: Simmer,
+    },
+    /// In the oven.
+    Oven {
+        /// Set point, °C.
+        set_c: f64,
+        /// Fan on.
+        fan: bool,
+        /// First heat.
+        start: Start,
+    },
+    /// Coals under and over.
+    Coals(Coals),
+    /// Under pressure.
+    Pressure {
+        /// Gauge, kPa.
+        gauge_kpa: f64,
+        /// Saturation temperature under it, °C.
+        target_c: f64,
+        /// Time at pressure, s; none is solved for.
+        hold_s: Option<f64>,
+        /// Let go at once.
+        quick: bool,
+        /// Heat in, W.
+        power_w: f64,
+    },
+    /// A slow cooker.
+    SlowCooker {
+        /// Its switch.
+        setting: Settings,
+    },
+    /// Kept warm.
+    KeepWarm {
+        /// At, °C.
+        at_c: f64,
+    },
+    /// Bagged in a bath.
+    Bath {
+        /// At, °C.
+        bath_c: f64,
+    },
+    /// Under fat.
+    Fat {
+        /// At, °C.
+        fat_c: f64,
+    },
+    /// In the pit.
+    Pit {
+        /// How it is run.
+        pit: Pit,
+        /// Wrapped in this when the middle is so warm, °C.
+        wrap: Option<(WrapMaterial, f64)>,
+    },
+    /// Cooled.
+    Chill {
+        /// How.
+        cooling: Cooling,
+    },
+    /// Warmed through again.
+    Reheat {
+        /// To, °C.
+        to_c: f64,
+    },
+}
+
+/// How a dish is cooled.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Cooling {
+    /// In its liquid, shallow, in ice water and then the fridge.
+    InLiquid,
+    /// In its bag, in ice water and then the fridge.
+    InBag,
+    /// On a tray in the fridge.
+    OnTray,
+}
+
+impl Medium {
+    /// Whether the meat lies in a pot of water, stock or wine.
+    pub fn is_pot(&self) -> bool {
+        matches!(
+            self,
+            Self::Hob { .. }
+                | Self::Oven { .. }
+                | Self::Coals(_)
+                | Self::Pressure { .. }
+                | Self::SlowCooker { .. }
+                | Self::KeepWarm { .. }
+                | Self::Reheat { .. }
+        )
+    }
+
+    /// Whether the clock of the heat source goes on from one stage into the next.
+    pub fn same_kind(&self, other: &Self) -> bool {
+        std::mem::discriminant(self) == std::mem::discriminant(other)
+    }
+
+    /// Its temperature as the meat goes in, °C, liquid and fat being as warm as said.
+    pub fn start_c(&self, liquid_start_c: f64) -> f64 {
+        match self {
+            Self::Bath { bath_c } => *bath_c,
+            Self::Pit { pit, .. } => pit.start_c,
+            Self::Chill { cooling: Cooling::OnTray | Cooling::InBag } => 4.0,
+            _ => liquid_start_c,
+        }
+    }
+
+    /// The cover that is usual for it.
+    pub fn usual_lid(&self) -> Lid {
+        match self {
+            Self::Hob { .. } | Self::SlowCooker { .. } | Self::Reheat { .. } => Lid::Loose,
+            _ => Lid::Tight,
+        }
+    }
+
+    /// Whether it is a rolling boil.
+    pub fn rolls(&self) -> bool {
+        matches!(self, Self::Hob { simmer: Simmer::Boil })
+    }
+}
+
+/// The methods that each field of `heat` belongs to.
+fn foreign(heat: &Heat, method: Method) -> Option<(&'static str, &'static str)> {
+    use Method::{Braise, Chill, Confit, KeepWarm, Pressure, Reheat, SlowCooker, Smoke, Stew, WaterBath};
+    let pots: &[Method] = &[Braise, Stew];
+    let fields: [(&'static str, bool, &[Method]); 26] = [
+        ("source", heat.source.is_some(), pots),
+        ("set_c", heat.set_c.is_some(), pots),
+        ("fan", heat.fan.is_some(), pots),
+        ("simmer", heat.simmer.is_some(), pots),
+        ("under", heat.under.is_some(), pots),
+        ("over", heat.over.is_some(), pots),
+        ("start", heat.start.is_some(), pots),
+        ("fresh_every_min", heat.fresh_every_min.is_some(), pots),
+        ("wind", heat.wind.is_some(), pots),
+        ("air_c", heat.air_c.is_some(), pots),
+        ("level", heat.level.is_some(), &[Pressure]),
+        ("gauge_kpa", heat.gauge_kpa.is_some(), &[Pressure]),
+        ("at_pressure_min", heat.at_pressure_min.is_some(), &[Pressure]),
+        ("release", heat.release.is_some(), &[Pressure]),
+        ("power_w", heat.power_w.is_some(), &[Pressure]),
+        ("pit_c", heat.pit_c.is_some(), &[Smoke]),
+        ("wrap", heat.wrap.is_some(), &[Smoke]),
+        ("pit_start_c", heat.pit_start_c.is_some(), &[Smoke]),
+        ("mop", heat.mop.is_some(), &[Smoke]),
+        ("open_every_min", heat.open_every_min.is_some(), &[Smoke]),
+        ("tend_every_min", heat.tend_every_min.is_some(), &[Smoke]),
+        ("fat_c", heat.fat_c.is_some(), &[Confit]),
+        ("setting", heat.setting.is_some(), &[SlowCooker]),
+        ("bath_c", heat.bath_c.is_some(), &[WaterBath]),
+        ("at_c", heat.at_c.is_some(), &[KeepWarm]),
+        ("to_c", heat.to_c.is_some(), &[Reheat]),
+    ];
+    let takes = match method {
+        Braise | Stew => "source with set_c, simmer or under and over",
+        Pressure => "level or gauge_kpa, at_pressure_min and release",
+        Smoke => "pit_c and wrap",
+        Confit => "fat_c",
+        SlowCooker => "setting",
+        WaterBath => "bath_c",
+        KeepWarm => "at_c",
+        Reheat => "to_c",
+        Chill => "nothing",
+    };
+    fields.into_iter().find(|(_, given, methods)| *given && !methods.contains(&method)).map(|(name, ..)| (name, takes))
+}
+
+/// What a medium is resolved against.
+pub struct Place<'a> {
+    /// The pot, as far as its size goes.
+    pub pot: &'a Pot,
+    /// Across a round pot, or as wide as a square one is, m.
+    pub across_m: f64,
+    /// The air's pressure, Pa.
+    pub pressure_pa: f64,
+    /// Local boil, °C.
+    pub boil_c: f64,
+    /// The stage before, if there is one.
+    pub before: Option<&'a Medium>,
+}
+
+impl Heat {
+    /// The medium of a method with this heat.
+    ///
+    /// # Errors
+    /// Names the field that is out of range or does not go with the method.
+    pub(super) fn resolve(&self, method: Method, place: &Place, fill: &mut Fill) -> Result<Medium> {
+        if let Some((name, takes)) = foreign(self, method) {
+            let allowed = format!("it does not go with {}, whose heat takes {takes}", method.key());
+            return Err(Error::new(format!("heat.{name}"), "a value", allowed));
+        }
+        let celsius = |t: f64| format!("{t:.0} °C");
+        match method {
+            Method::Braise | Method::Stew => self.on_a_source(method, place, fill),
+            Method::Pressure => self.under_pressure(place, fill),
+            Method::Smoke => self.in_the_pit(place, fill),
+            Method::Confit => {
+                let fat_c = fill.or("heat.fat_c", self.fat_c, 90.0, "fat that hardly trembles", celsius);
+                Ok(Medium::Fat { fat_c: in_range("heat.fat_c", fat_c, 60.0, 130.0, "°C")? })
+            }
+            Method::SlowCooker => {
+                let word = |setting: Settings| format!("{setting:?}").to_lowercase();
+                let setting = fill.or("heat.setting", self.setting, Settings::Low, "the gentler switch", word);
+                Ok(Medium::SlowCooker { setting })
+            }
+            Method::WaterBath => {
+                let bath_c = fill.or("heat.bath_c", self.bath_c, 82.0, "tender within a night", celsius);
+                let most = (place.boil_c - 1.0).floor();
+                Ok(Medium::Bath { bath_c: in_range("heat.bath_c", bath_c, crate::safety::BATH_LEAST_C, most, "°C")? })
+            }
+            Method::KeepWarm => {
+                let at_c = fill.or("heat.at_c", self.at_c, 72.0, "where pots hold by themselves", celsius);
+                Ok(Medium::KeepWarm { at_c: in_range("heat.at_c", at_c, 50.0, 90.0, "°C")? })
+            }
+            Method::Reheat => {
+                let to_c = fill.or("heat.to_c", self.to_c, 74.0, "the usual figure for reheating", celsius);
+                Ok(Medium::Reheat { to_c: in_range("heat.to_c", to_c, 55.0, f64::min(90.0, place.boil_c - 5.0), "°C")? })
+            }
+            Method::Chill => Ok(Medium::Chill {
+                cooling: match place.before {
+                    Some(Medium::Bath { .. } | Medium::Chill { cooling: Cooling::InBag }) => Cooling::InBag,
+                    Some(Medium::Pit { .. } | Medium::Chill { cooling: Cooling::OnTray }) | None => Cooling::OnTray,
+                    Some(_) => Cooling::InLiquid,
+                },
+            }),
+        }
+    }
+
+    fn on_a_source(&self, method: Method, place: &Place, fill: &mut Fill) -> Result<Medium> {
+        let coals_given = self.under.is_some()
+            || self.over.is_some()
+            || self.fresh_every_min.is_some()
+            || self.wind.is_some()
+            || self.air_c.is_some();
+        let oven_given = self.set_c.is_some() || self.fan.is_some() || self.start.is_some();
+        let default = if oven_given {
+            HeatSource::Oven
+        } else if coals_given {
+            HeatSource::Coals
+        } else if self.simmer.is_none() && method == Method::Braise {
+            HeatSource::Oven
+        } else {
+            HeatSource::Hob
+        };
+        let word = |v: HeatSource| format!("{v:?}").to_lowercase();
+        let source = fill.or("heat.source", self.source, default, "usual for this way", word);
+        let refuse = |name: &str, given: bool, allowed: &str| {
+            if given { Err(Error::new(format!("heat.{name}"), "a value", allowed)) } else { Ok(()) }
+        };
+        if source != HeatSource::Hob {
+            refuse("simmer", self.simmer.is_some(), "only a hob is set by a simmer; an oven takes set_c, coals a count")?;
+        }
+        if source != HeatSource::Oven {
+            let allowed = "only an oven has it; a hob takes simmer, coals under and over";
+            refuse("set_c", self.set_c.is_some(), allowed)?;
+            refuse("fan", self.fan.is_some(), allowed)?;
+            refuse("start", self.start.is_some(), allowed)?;
+        }
+        if source != HeatSource::Coals {
+            let allowed = "only coals have it; a hob takes simmer, an oven set_c";
+            refuse("under", self.under.is_some(), allowed)?;
+            refuse("over", self.over.is_some(), allowed)?;
+            refuse("fresh_every_min", self.fresh_every_min.is_some(), allowed)?;
+            refuse("wind", self.wind.is_some(), allowed)?;
+            refuse("air_c", self.air_c.is_some(), allowed)?;
+        }
+        match source {
+            HeatSource::Hob => {
+                let word = |v: Simmer| format!("{v:?}").to_lowercase();
+                let simmer = fill.or("heat.simmer", self.simmer, Simmer::Gentle, "simmer, don't boil", word);
+                Ok(Medium::Hob { simmer })
+            }
+            HeatSource::Oven => {
+                let shown = |v: f64| format!("{v:.0} °C");
+                let set_c = fill.or("heat.set_c", self.set_c, 150.0, "a middling braising oven", shown);
+                Ok(Medium::Oven {
+                    set_c: in_range("heat.set_c", set_c, 80.0, 260.0, "°C")?,
+                    fan: self.fan.unwrap_or(false),
+                    start: self.start.unwrap_or(Start::Hob),
+                })
+            }
+            HeatSource::Coals => {
+                let count = coals::briquettes_for(place.across_m, place.pot.height_m, 165.0);
+                let over = (count * coals::OVER_AT_A_SIMMER).round() as u32;
+                let under = count.round() as u32 - over;
+                let shown = |v: u32| v.to_string();
+                let why = "by the pot's width, a third of them over it";
+                let under = fill.or("heat.under", self.under, under, why, shown);
+                let over = fill.or("heat.over", self.over, over, why, shown);
+                in_range("heat.under", f64::from(under), 0.0, 80.0, "coals")?;
+                in_range("heat.over", f64::from(over), 0.0, 80.0, "coals")?;
+                if under + over == 0 {
+                    return Err(Error::new("heat.under", 0, "there must be some coals, under the pot or over it"));
+                }
+                let fresh = fill.or(
+                    "heat.fresh_every_min",
+                    self.fresh_every_min,
+                    coals::FRESH_EVERY_MIN,
+                    "lit early, added before the old ones fade",
+                    |v| format!("{v:.0} min"),
+                );
+                Ok(Medium::Coals(Coals {
+                    under,
+                    over,
+                    diameter_m: place.across_m,
+                    height_m: place.pot.height_m,
+                    fresh_every_s: in_range("heat.fresh_every_min", fresh, 10.0, 4320.0, "min")? * MINUTE_S,
+                    wind: self.wind.unwrap_or_default(),
+                    air_c: in_range("heat.air_c", self.air_c.unwrap_or(15.0), -40.0, 45.0, "°C")?,
+                }))
+            }
+        }
+    }
+
+    fn under_pressure(&self, place: &Place, fill: &mut Fill) -> Result<Medium> {
+        if let (Some(_), Some(gauge)) = (self.level, self.gauge_kpa) {
+            return Err(Error::new("heat.gauge_kpa", gauge, "give level or gauge_kpa, not both"));
+        }
+        let gauge_kpa = match (self.gauge_kpa, self.level) {
+            (Some(gauge), _) => in_range("heat.gauge_kpa", gauge, 10.0, 150.0, "kPa over the air")?,
+            (None, level) => {
+                let word = |v: Settings| format!("{v:?}").to_lowercase();
+                match fill.or("heat.level", level, Settings::High, "the usual setting for tough cuts", word) {
+                    Settings::High => 70.0,
+                    Settings::Low => 35.0,
+                }
+            }
+        };
+        let hold_s = match self.at_pressure_min {
+            Some(minutes) => Some(in_range("heat.at_pressure_min", minutes, 0.0, 600.0, "min")? * MINUTE_S),
+            None => None,
+        };
+        let word = |v: Release| format!("{v:?}").to_lowercase();
+        let release = fill.or("heat.release", self.release, Release::Natural, "gentler on the meat", word);
+        Ok(Medium::Pressure {
+            gauge_kpa,
+            target_c: saturation_temperature(place.pressure_pa + gauge_kpa * 1000.0),
+            hold_s,
+            quick: release == Release::Quick,
+            power_w: in_range("heat.power_w", self.power_w.unwrap_or(POWER_W), 200.0, 6000.0, "W")?,
+        })
+    }
+
+    fn in_the_pit(&self, place: &Place, fill: &mut Fill) -> Result<Medium> {
+        let shown = |v: f64| format!("{v:.0} °C");
+        let set_c = fill.or("heat.pit_c", self.pit_c, 110.0, "a usual slow pit", shown);
+        in_range("heat.pit_c", set_c, 65.0, 200.0, "°C")?;
+        let every = |name: &str, given: Option<f64>, least: f64| match given {
+            Some(minutes) => Ok(Some(in_range(name, minutes, least, 4320.0, "min")? * MINUTE_S)),
+            None => Ok::<_, Error>(None),
+        };
+        let mop = match &self.mop {
+            Some(Mopping { every_min, from_min }) => {
+                let every_s = in_range("heat.mop.every_min", *every_min, 5.0, 4320.0, "min")? * MINUTE_S;
+                let from_min = from_min.unwrap_or(*every_min);
+                Some(Mop { from_s: in_range("heat.mop.from_min", from_min, 0.0, 4320.0, "min")? * MINUTE_S, every_s })
+            }
+            None => None,
+        };
+        let wrap = match &self.wrap {
+            Some(wrap) => {
+                let at = fill.or("heat.wrap.at_core_c", wrap.at_core_c, 70.0, "in the stall, when the bark is set", shown);
+                Some((wrap.material, in_range("heat.wrap.at_core_c", at, 0.0, 100.0, "°C")?))
+            }
+            None => None,
+        };
+        Ok(Medium::Pit {
+            pit: Pit {
+                set_c,
+                start_c: in_range("heat.pit_start_c", self.pit_start_c.unwrap_or(set_c), -40.0, 200.0, "°C")?,
+                mop,
+                open_every_s: every("heat.open_every_min", self.open_every_min, 10.0)?,
+                tend_every_s: every("heat.tend_every_min", self.tend_every_min, 10.0)?,
+                psychrometric: psychrometric(place.pressure_pa),
+            },
+            wrap,
+        })
+    }
+}

@@ -1,0 +1,323 @@
+//! From a request to a case with nothing left open: defaults, ranges, and what was assumed.
+
+mod case;
+mod heat;
+mod piece;
+mod stages;
+
+use super::answer::Assumed;
+use super::request::{Added, BodyFrom, ForecastRequest, Method, PartRequest};
+use crate::error::{Error, Result, in_range};
+use crate::heat::conduction::DENSITY;
+use crate::heat::pot::{Lid, Material, Pot, Vessel};
+use crate::heat::steam::{atmospheric_pressure, saturation_temperature};
+use crate::juices::Body;
+use crate::liquid::Packing;
+use crate::units::MINUTE_S;
+
+pub use case::{Case, End, Part, Pour, Stage};
+pub use heat::{Cooling, Medium};
+
+/// Most parts of a mixed pot.
+const MOST_PARTS: usize = 8;
+
+/// Fills in defaults and remembers each one, with where it stands in the request.
+struct Fill(Vec<Assumed>, String);
+
+impl Fill {
+    fn or<T: Copy>(
+        &mut self,
+        field: &str,
+        given: Option<T>,
+        default: T,
+        why: &str,
+        show: impl Fn(T) -> String,
+    ) -> T {
+        given.unwrap_or_else(|| {
+            self.0.push(Assumed { field: self.field(field), value: show(default), why: why.to_owned() });
+            default
+        })
+    }
+
+    /// A field's name with the path it stands under.
+    fn field(&self, name: &str) -> String {
+        format!("{}{name}", self.1)
+    }
+}
+
+impl ForecastRequest {
+    /// Checks every field and fills in what was left out.
+    ///
+    /// # Errors
+    /// Names the first field that can't be used, with what is allowed. A tender cut is refused by its field;
+    /// ask [`crate::cuts::Cut::refusal`] first to answer it instead.
+    pub fn resolve(&self) -> Result<Case> {
+        let mut fill = Fill(Vec::new(), String::new());
+        let mut notes = Vec::new();
+        let altitude_m = fill.or("altitude_m", self.altitude_m, 0.0, "at sea level", |v| format!("{v:.0} m"));
+        let pressure_pa = atmospheric_pressure(in_range("altitude_m", altitude_m, -430.0, 6000.0, "m")?);
+        let boil_c = saturation_temperature(pressure_pa);
+
+        let first_method = self.first_method()?;
+        let pot_method = self.pot_method();
+        let vessel = self.vessel.clone().unwrap_or_else(|| usual_vessel(pot_method));
+        let stages = self.resolve_stages(&vessel, pressure_pa, boil_c, &mut fill)?;
+        let rolls = stages.iter().any(|stage| stage.medium.rolls());
+        let parts = self.resolve_parts(first_method, rolls, &mut fill, &mut notes)?;
+
+        let mass_kg: f64 = parts.iter().map(|part| part.mass_kg).sum();
+        let pieces: u32 = parts.iter().map(|part| part.pieces).sum();
+        let start_c = fill.or("start_c", self.start_c, 5.0, "straight from the cold", |v| format!("{v:.0} °C"));
+        in_range("start_c", start_c, -40.0, 40.0, "°C")?;
+
+        let needs_vessel = stages.iter().any(|stage| stage.medium.is_pot() || matches!(stage.medium, Medium::Fat { .. }));
+        let pot = stages.iter().find(|stage| stage.medium.is_pot()).map_or(stages[0].pot, |stage| stage.pot);
+        if needs_vessel {
+            self.assume_vessel(&pot, pot_method, &mut fill);
+            fits(&pot, mass_kg, self.parts.is_some())?;
+        }
+        let packing = Packing::lay_all(&pot, parts.iter().map(|part| (part.sides_m, part.pieces, part.mass_kg / DENSITY)));
+        let wet = stages.iter().any(|stage| stage.medium.is_pot());
+        let liquid_l = self.resolve_liquid(pot_method, wet, &packing, &mut fill, &mut notes)?;
+        if wet && liquid_l / 1000.0 + packing.meat_m3 > pot.volume_m3() {
+            let room = (pot.volume_m3() - packing.meat_m3) * 1000.0;
+            notes.push(format!("Meat and liquid overflow this pot: there is room for {room:.1} L beside the meat."));
+        }
+        let (usual_start_c, why) = match pot_method {
+            Some(Method::SlowCooker) => (20.0, "liquid as it comes from the tap or the jar"),
+            _ => (60.0, "hot liquid onto seared meat"),
+        };
+        let liquid_start_c = match self.liquid_start_c {
+            None if !wet && !matches!(stages[0].medium, Medium::Fat { .. }) => usual_start_c,
+            given => fill.or("liquid_start_c", given, usual_start_c, why, |v| format!("{v:.0} °C")),
+        };
+        in_range("liquid_start_c", liquid_start_c, 0.0, 100.0, "°C")?;
+
+        let deadline_s = match self.deadline_min {
+            Some(minutes) => Some(in_range("deadline_min", minutes, 0.0, 14_400.0, "min")? * MINUTE_S),
+            None => None,
+        };
+        let members = self.members.unwrap_or(1000);
+        in_range("members", f64::from(members), 1.0, 20_000.0, "")?;
+        let body = self.resolve_body(liquid_l)?;
+        let salt_g = self.resolve_salt(&parts, &mut fill)?;
+        Ok(Case {
+            mass_kg,
+            pieces,
+            start_c,
+            packing,
+            liquid_l,
+            liquid_start_c: f64::min(liquid_start_c, boil_c),
+            added: self.resolve_added(boil_c)?,
+            boil_c,
+            body,
+            salt_g,
+            deadline_s,
+            members: members as usize,
+            seed: self.seed.unwrap_or(1),
+            inside: self.inside.unwrap_or(false),
+            explain: self.explain.unwrap_or(false),
+            assumed: fill.0,
+            notes,
+            parts,
+            stages,
+        })
+    }
+
+    /// The parts as they are, or the one cut as a single part.
+    fn resolve_parts(
+        &self,
+        method: Method,
+        rolls: bool,
+        fill: &mut Fill,
+        notes: &mut Vec<String>,
+    ) -> Result<Vec<Part>> {
+        let Some(parts) = &self.parts else {
+            let one = PartRequest {
+                cut: self.cut,
+                mass_kg: self.mass_kg,
+                pieces: self.pieces,
+                size_mm: self.size_mm,
+                thickness_mm: self.thickness_mm,
+                age: self.age,
+                grass_fed: self.grass_fed,
+                eaten_as: self.eaten_as,
+            };
+            return Ok(vec![one.resolve(method, rolls, fill, notes)?]);
+        };
+        let twice = [
+            ("cut", self.cut.is_some()),
+            ("mass_kg", self.mass_kg.is_some()),
+            ("pieces", self.pieces.is_some()),
+            ("size_mm", self.size_mm.is_some()),
+            ("thickness_mm", self.thickness_mm.is_some()),
+        ];
+        if let Some((name, _)) = twice.iter().find(|(_, given)| *given) {
+            return Err(Error::new(*name, "a value beside parts", "in a mixed pot it stands inside each part"));
+        }
+        if parts.is_empty() || parts.len() > MOST_PARTS {
+            return Err(Error::new("parts", parts.len(), format!("it must hold 1 to {MOST_PARTS} parts")));
+        }
+        let resolved = parts.iter().enumerate().map(|(i, part)| {
+            fill.1 = format!("parts[{i}].");
+            let with_whole = PartRequest {
+                age: part.age.or(self.age),
+                grass_fed: part.grass_fed.or(self.grass_fed),
+                eaten_as: part.eaten_as.or(self.eaten_as),
+                ..part.clone()
+            };
+            with_whole.resolve(method, rolls, fill, notes).map_err(|error| error.within(&format!("parts[{i}]")))
+        });
+        let resolved = resolved.collect::<Result<Vec<_>>>()?;
+        fill.1.clear();
+        Ok(resolved)
+    }
+
+    fn assume_vessel(&self, pot: &Pot, method: Option<Method>, fill: &mut Fill) {
+        let sized = |vessel: &Vessel| {
+            vessel.diameter_cm.is_some() || vessel.width_cm.is_some() || vessel.length_cm.is_some()
+        };
+        if !self.vessel.as_ref().is_some_and(sized) {
+            let value = match (&self.vessel, method) {
+                (None, Some(Method::Pressure)) => "6 L steel pressure pot".to_owned(),
+                (None, Some(Method::SlowCooker)) => "6 L ceramic crock".to_owned(),
+                _ => format!("26 cm round {:?} pot", pot.material).to_lowercase(),
+            };
+            fill.0.push(Assumed { field: "vessel".into(), value, why: "a common size".into() });
+        }
+        let said = self.vessel.as_ref().is_some_and(|vessel| vessel.lid.is_some())
+            || self.stages.as_ref().is_some_and(|stages| stages.iter().any(|stage| stage.lid.is_some()));
+        if !said {
+            let value = pot.lid.words().to_owned();
+            fill.0.push(Assumed { field: "vessel.lid".into(), value, why: "usual for this heat".into() });
+        }
+    }
+
+    fn resolve_liquid(
+        &self,
+        method: Option<Method>,
+        wet: bool,
+        packing: &Packing,
+        fill: &mut Fill,
+        notes: &mut Vec<String>,
+    ) -> Result<f64> {
+        if let Some(given) = self.liquid_l {
+            in_range("liquid_l", given, 0.0, 60.0, "L")?;
+        }
+        if !wet {
+            if self.liquid_l.is_some_and(|litres| litres > 0.0) {
+                notes.push("No stage of this way cooks in liquid: liquid_l is left out.".into());
+            }
+            return Ok(0.0);
+        }
+        let (share, least, words) = match method {
+            Some(Method::Stew) => (1.0, 0.3, "just covered"),
+            Some(Method::Pressure) => (0.33, 0.4, "a third up: enough to come up to pressure, and little of it leaves"),
+            Some(Method::SlowCooker) => (0.5, 0.3, "half way up: little of it leaves"),
+            _ => (0.75, 0.3, "three quarters up the meat"),
+        };
+        let usual_l = packing.litres_for(share).clamp(least, 40.0);
+        Ok(fill.or("liquid_l", self.liquid_l, (usual_l * 20.0).round() / 20.0, words, |v| format!("{v:.2} L")))
+    }
+
+    fn resolve_body(&self, liquid_l: f64) -> Result<Body> {
+        let stock_pct = in_range("stock_gelatin_pct", self.stock_gelatin_pct.unwrap_or(0.0), 0.0, 15.0, "%")?;
+        let mut body = Body { stock_gelatin_g: stock_pct * 10.0 * liquid_l, collagen_g: 0.0 };
+        let things = self.for_body.as_deref().unwrap_or_default();
+        if things.len() > 12 {
+            return Err(Error::new("for_body", things.len(), "it must hold 12 things at most"));
+        }
+        for (i, thing) in things.iter().enumerate() {
+            let mass_kg = in_range(&format!("for_body[{i}].mass_kg"), thing.mass_kg, 0.0, 20.0, "kg")?;
+            // Collagen, % of raw mass. Working values; published figures for feet and rind scatter with the bone left in.
+            let collagen_pct = match thing.what {
+                BodyFrom::Sinew => 15.0,
+                BodyFrom::Foot => 12.0,
+                BodyFrom::Tendon => 25.0,
+                BodyFrom::Rind => 28.0,
+            };
+            body.collagen_g += mass_kg * 10.0 * collagen_pct;
+        }
+        Ok(body)
+    }
+
+    fn resolve_salt(&self, parts: &[Part], fill: &mut Fill) -> Result<f64> {
+        let corned = parts.iter().all(|part| part.facts.cut == crate::cuts::Cut::CornedBrisket);
+        let (usual, why) = if corned { (0.0, "corned meat brings its own") } else { (1.25, "a middling hand") };
+        let salt_pct = fill.or("salt_pct", self.salt_pct, usual, why, |v| format!("{v:.2} %"));
+        in_range("salt_pct", salt_pct, 0.0, 5.0, "%")?;
+        Ok(parts
+            .iter()
+            .map(|part| {
+                let trimmed_g = part.mass_kg * (1.0 - part.facts.trim_pct / 100.0) * 1000.0;
+                let own = if part.facts.cut == crate::cuts::Cut::CornedBrisket { CORNED_SALT } else { 0.0 };
+                trimmed_g * (salt_pct / 100.0 + own)
+            })
+            .sum())
+    }
+
+    fn resolve_added(&self, boil_c: f64) -> Result<Vec<Pour>> {
+        let added = self.added.as_deref().unwrap_or_default();
+        if added.len() > 100 {
+            return Err(Error::new("added", added.len(), "it must hold 100 at most"));
+        }
+        let mut pours = Vec::with_capacity(added.len());
+        for (i, Added { at_min, liquid_l, celsius }) in added.iter().enumerate() {
+            let field = |name: &str| format!("added[{i}].{name}");
+            pours.push(Pour {
+                at_s: in_range(&field("at_min"), *at_min, 0.0, 4320.0, "min")? * MINUTE_S,
+                litres: in_range(&field("liquid_l"), *liquid_l, 0.0, 20.0, "L")?,
+                celsius: in_range(&field("celsius"), *celsius, 0.0, 100.0, "°C")?.min(boil_c),
+            });
+        }
+        pours.sort_by(|a, b| a.at_s.total_cmp(&b.at_s));
+        Ok(pours)
+    }
+}
+
+/// Salt in corned meat, share of its mass: 25 to 30 g/kg. Practice.
+const CORNED_SALT: f64 = 0.0275;
+
+/// The vessel a method is usually cooked in.
+fn usual_vessel(method: Option<Method>) -> Vessel {
+    match method {
+        Some(Method::Pressure) => Vessel {
+            diameter_cm: Some(22.0),
+            height_cm: Some(16.0),
+            material: Some(Material::Steel),
+            ..Vessel::default()
+        },
+        Some(Method::SlowCooker) => Vessel {
+            diameter_cm: Some(24.0),
+            height_cm: Some(13.0),
+            material: Some(Material::Ceramic),
+            ..Vessel::default()
+        },
+        _ => Vessel::default(),
+    }
+}
+
+/// Whether the meat goes into the vessel at all.
+fn fits(pot: &Pot, mass_kg: f64, mixed: bool) -> Result<()> {
+    let most_kg = pot.volume_m3() * 0.9 * DENSITY;
+    if mass_kg <= most_kg {
+        return Ok(());
+    }
+    let field = if mixed { "parts" } else { "mass_kg" };
+    let allowed = format!("this vessel takes {most_kg:.1} kg at most; take a larger pot, or two");
+    Err(Error::new(field, format!("{mass_kg:.2} kg"), allowed))
+}
+
+/// The cover of a stage: its own, the vessel's, or the usual one.
+fn lid_for(medium: &Medium, own: Option<Lid>, vessel: &Vessel) -> Result<Lid> {
+    if matches!(medium, Medium::Pressure { .. }) {
+        let field = if own.is_some() { "lid" } else { "vessel.lid" };
+        return match own.or(vessel.lid) {
+            None | Some(Lid::Tight) => Ok(Lid::Tight),
+            Some(other) => {
+                Err(Error::new(field, other.words(), "a pressure pot is closed with its own lid: leave it out or give tight"))
+            }
+        };
+    }
+    Ok(own.or(vessel.lid).unwrap_or_else(|| medium.usual_lid()))
+}

@@ -1,0 +1,113 @@
+//! The meat: mass, number and sides. What the cook typed wins, the rest follows from the cut's usual proportions.
+
+use super::super::answer::Assumed;
+use super::super::request::{Method, PartRequest};
+use super::{Fill, Part};
+use crate::cuts::Cut;
+use crate::error::{Error, Result, in_range};
+use crate::heat::conduction::{DENSITY, Shape};
+use crate::tender::{Age, EatenAs, Goal};
+
+/// A piece no thinner than this is cut up for a stew, m.
+const STEW_CUBE_KG: f64 = 0.065;
+
+impl PartRequest {
+    /// Fills in one part.
+    ///
+    /// # Errors
+    /// Names the first field that can't be used. A tender cut is refused here: ask [`Cut::refusal`] first.
+    pub(super) fn resolve(&self, method: Method, rolls: bool, fill: &mut Fill, notes: &mut Vec<String>) -> Result<Part> {
+        let cut = self.cut.ok_or_else(|| Error::new("cut", "nothing", "name a cut, such as \"chuck\" or \"shin\""))?;
+        if let Some(why) = cut.refusal() {
+            return Err(Error::new("cut", cut.key(), why));
+        }
+        let facts = cut.facts();
+        let (mass_kg, pieces, sides_m) = self.measure(cut, method, fill, notes)?;
+        let usual = if method == Method::Smoke && facts.eaten_as == EatenAs::Slice && cut.is_for_the_pit() {
+            EatenAs::Probe
+        } else {
+            facts.eaten_as
+        };
+        let eaten_as = fill.or("eaten_as", self.eaten_as, usual, "how this cut is usually eaten", |v| v.word().into());
+        let age = fill.or("age", self.age, Age::Young, "most beef is", |_| "young".into());
+        Ok(Part {
+            facts,
+            mass_kg,
+            pieces,
+            sides_m,
+            shape: Shape::from_sides(sides_m),
+            eaten_as,
+            goal: Goal::new(facts, eaten_as, age, self.grass_fed.unwrap_or(false), rolls),
+            measured: self.size_mm.is_some() || self.thickness_mm.is_some(),
+        })
+    }
+
+    fn measure(
+        &self,
+        cut: Cut,
+        method: Method,
+        fill: &mut Fill,
+        notes: &mut Vec<String>,
+    ) -> Result<(f64, u32, [f64; 3])> {
+        let facts = cut.facts();
+        if let Some(size) = self.size_mm {
+            for (name, side) in ["size_mm[0]", "size_mm[1]", "size_mm[2]"].iter().zip(size) {
+                in_range(name, side, 5.0, 1200.0, "mm")?;
+            }
+            let thinnest = size.iter().copied().fold(f64::INFINITY, f64::min);
+            if thinnest > 300.0 {
+                return Err(Error::new("size_mm", thinnest, "the shortest side must be 5 to 300 mm"));
+            }
+            if let Some(thickness) = self.thickness_mm {
+                return Err(Error::new("thickness_mm", thickness, "give size_mm or thickness_mm, not both"));
+            }
+        }
+        if let Some(pieces) = self.pieces {
+            in_range("pieces", f64::from(pieces), 1.0, 500.0, "")?;
+        }
+        let usual_pieces = |mass: f64| match self.size_mm {
+            Some([a, b, c]) => (mass / (a * b * c * 1e-9 * DENSITY)).round().clamp(1.0, 500.0) as u32,
+            None if method == Method::Stew => (mass / STEW_CUBE_KG).ceil().clamp(1.0, 500.0) as u32,
+            None => (mass / facts.piece_kg).round().clamp(1.0, 500.0) as u32,
+        };
+        let default_mass = match (self.size_mm, self.pieces) {
+            (Some([a, b, c]), pieces) => {
+                (a * b * c * 1e-9 * DENSITY * f64::from(pieces.unwrap_or(1))).clamp(0.05, 40.0)
+            }
+            (None, Some(pieces)) => (facts.piece_kg * f64::from(pieces)).clamp(0.05, 40.0),
+            (None, None) => f64::max(1.0, facts.piece_kg),
+        };
+        let mass_kg = fill.or("mass_kg", self.mass_kg, default_mass, "a usual piece", |v| format!("{v:.2} kg"));
+        in_range("mass_kg", mass_kg, 0.05, 40.0, "kg")?;
+        let pieces = fill.or("pieces", self.pieces, usual_pieces(mass_kg), "as it usually comes", |v| v.to_string());
+        let piece_m3 = mass_kg / f64::from(pieces) / DENSITY;
+        let [middle, long] = if method == Method::Stew && self.pieces.is_none() { [1.0, 1.0] } else { facts.aspect };
+        let usual_l1 = (piece_m3 / (middle * long)).cbrt();
+        let mut sides_m = match (self.size_mm, self.thickness_mm) {
+            (Some(size), _) => size.map(|side| side / 1000.0),
+            (None, Some(thickness)) => {
+                let l1 = in_range("thickness_mm", thickness, 5.0, 300.0, "mm")? / 1000.0;
+                let across = (piece_m3 / l1 / (middle * long)).sqrt();
+                [l1, across * middle, across * long]
+            }
+            (None, None) => {
+                let sides = [usual_l1, usual_l1 * middle, usual_l1 * long];
+                let shown = sides.map(|side| format!("{:.0}", side * 1000.0)).join(" × ");
+                fill.0.push(Assumed {
+                    field: fill.field("size_mm"),
+                    value: format!("{shown} mm"),
+                    why: "from the mass and the cut's usual shape".into(),
+                });
+                sides
+            }
+        };
+        sides_m.sort_by(f64::total_cmp);
+        let box_kg = sides_m.iter().product::<f64>() * DENSITY * f64::from(pieces);
+        if self.size_mm.is_some() && self.mass_kg.is_some() && !(0.667..=1.5).contains(&(mass_kg / box_kg)) {
+            notes.push(format!(
+                "The size and the mass disagree: {pieces} of that size would weigh about {box_kg:.1} kg, not {mass_kg:.1} kg. The size rules the time, the mass the amounts."
+            ));
+        }
+        Ok((mass_kg, pieces, sides_m))
+    }
+}

@@ -1,0 +1,148 @@
+//! One method, or a chain of them.
+
+use super::super::request::{ForecastRequest, Heat, Method, StageRequest, Until};
+use super::case::{End, Stage};
+use super::heat::{Medium, Place};
+use super::{Fill, lid_for};
+use crate::error::{Error, Result, in_range};
+use crate::heat::pot::{Lid, Vessel};
+use crate::units::MINUTE_S;
+
+/// Most stages of a chain.
+const MOST_STAGES: usize = 12;
+
+impl ForecastRequest {
+    /// The way of the first stage.
+    pub(super) fn first_method(&self) -> Result<Method> {
+        match &self.stages {
+            None => self.method.ok_or_else(|| Error::new("method", "nothing", "name a way, such as \"braise\"")),
+            Some(stages) if stages.is_empty() || stages.len() > MOST_STAGES => {
+                Err(Error::new("stages", stages.len(), format!("it must hold 1 to {MOST_STAGES} stages")))
+            }
+            Some(_) if self.method.is_some() => {
+                Err(Error::new("method", "a value beside stages", "in a chain it stands inside each stage"))
+            }
+            Some(_) if self.heat.is_some() => {
+                Err(Error::new("heat", "a value beside stages", "in a chain it stands inside each stage"))
+            }
+            Some(stages) => stages[0]
+                .method
+                .ok_or_else(|| Error::new("stages[0].method", "nothing", "the first stage names its way")),
+        }
+    }
+
+    /// The first way that cooks in a pot or crock.
+    pub(super) fn pot_method(&self) -> Option<Method> {
+        let is_pot =
+            |method: &Method| !matches!(method, Method::Smoke | Method::WaterBath | Method::Confit | Method::Chill);
+        match &self.stages {
+            None => self.method.filter(is_pot),
+            Some(stages) => stages.iter().filter_map(|stage| stage.method).find(is_pot),
+        }
+    }
+
+    /// Every stage with its medium, cover and end.
+    pub(super) fn resolve_stages(
+        &self,
+        vessel: &Vessel,
+        pressure_pa: f64,
+        boil_c: f64,
+        fill: &mut Fill,
+    ) -> Result<Vec<Stage>> {
+        let pot = vessel.resolve(Lid::Tight).map_err(|error| error.within("vessel"))?;
+        let across_m = vessel.across_m();
+        let resolve = |method: Method, heat: &Heat, own: Option<Lid>, before: Option<&Medium>, fill: &mut Fill| {
+            let place = Place { pot: &pot, across_m, pressure_pa, boil_c, before };
+            let medium = heat.resolve(method, &place, fill)?;
+            let lid = lid_for(&medium, own, vessel)?;
+            Ok::<_, Error>((medium, crate::heat::pot::Pot { lid, ..pot }))
+        };
+        let Some(requests) = &self.stages else {
+            let method = self.first_method()?;
+            let (medium, pot) = resolve(method, &self.heat.clone().unwrap_or_default(), None, None, fill)?;
+            return Ok(vec![Stage { method, medium, pot, end: usual_end(&medium).unwrap_or(End::Stays) }]);
+        };
+        let mut stages: Vec<Stage> = Vec::with_capacity(requests.len());
+        let mut heat = Heat::default();
+        for (i, request) in requests.iter().enumerate() {
+            let here = format!("stages[{i}]");
+            fill.1 = format!("{here}.");
+            let before = stages.last();
+            let method = request.method.or(before.map(|stage| stage.method)).unwrap_or(Method::Braise);
+            let goes_on = before.is_some_and(|stage| stage.method == method);
+            heat = match &request.heat {
+                Some(given) => given.clone(),
+                None if goes_on => heat,
+                None => Heat::default(),
+            };
+            // A lid, too, stays as it was while the way goes on.
+            let lid = request.lid.or(before.filter(|_| goes_on).map(|stage| stage.pot.lid));
+            let last = i + 1 == requests.len();
+            let stage = resolve(method, &heat, lid, before.map(|stage| &stage.medium), fill)
+                .and_then(|(medium, pot)| {
+                    let (medium, end) = request.end(medium, last)?;
+                    Ok(Stage { method, medium, pot, end })
+                })
+                .map_err(|error| if error.field.starts_with("vessel") { error } else { error.within(&here) })?;
+            stages.push(stage);
+        }
+        fill.1.clear();
+        Ok(stages)
+    }
+}
+
+/// When a way ends by itself.
+fn usual_end(medium: &Medium) -> Option<End> {
+    match medium {
+        Medium::Pressure { .. } => Some(End::Opened),
+        Medium::Reheat { to_c } => Some(End::Warm(*to_c)),
+        _ => None,
+    }
+}
+
+impl StageRequest {
+    /// When the stage ends, with what that means for a pressure pot's time.
+    fn end(&self, medium: Medium, last: bool) -> Result<(Medium, End)> {
+        let Some(until) = &self.until else {
+            let end = usual_end(&medium).or(last.then_some(End::Stays)).ok_or_else(|| {
+                Error::new("until", "nothing", "a stage with another after it says when it ends: min, core_c or tender")
+            })?;
+            return Ok((medium, end));
+        };
+        let end = until.resolve(matches!(medium, Medium::Chill { .. }))?;
+        if let Medium::Pressure { gauge_kpa, target_c, hold_s: None, quick, power_w } = medium {
+            let held = |hold_s| Medium::Pressure { gauge_kpa, target_c, hold_s, quick, power_w };
+            return Ok(match end {
+                // "35 min at high pressure" is time at pressure; the release comes after it.
+                End::After(hold_s) => (held(Some(hold_s)), End::Opened),
+                // Tender is what the time at pressure is solved for.
+                End::Tender => (medium, End::Opened),
+                end => (held(Some(f64::INFINITY)), end),
+            });
+        }
+        match (medium, end) {
+            (Medium::Chill { .. }, End::Tender) => {
+                Err(Error::new("until.tender", "true", "nothing becomes tender in the cold; give min or core_c"))
+            }
+            // The heat simply stays on after the last: what comes then is "too far".
+            (_, End::Tender) if last => Ok((medium, End::Stays)),
+            (_, end) => Ok((medium, end)),
+        }
+    }
+}
+
+impl Until {
+    fn resolve(&self, cooling: bool) -> Result<End> {
+        match (self.min, self.core_c, self.tender) {
+            (Some(minutes), None, None) => Ok(End::After(in_range("until.min", minutes, 0.0, 4320.0, "min")? * MINUTE_S)),
+            (None, Some(core_c), None) => {
+                let core_c = in_range("until.core_c", core_c, -5.0, 125.0, "°C")?;
+                Ok(if cooling { End::Cold(core_c) } else { End::Warm(core_c) })
+            }
+            (None, None, Some(true)) => Ok(End::Tender),
+            (None, None, Some(false)) => Err(Error::new("until.tender", "false", "it must be true, or left out")),
+            (None, None, None) => Err(Error::new("until", "nothing in it", "give one of min, core_c or tender")),
+            _ => Err(Error::new("until", "more than one end", "give one of min, core_c or tender")),
+        }
+    }
+}

@@ -1,0 +1,183 @@
+//! A case's cooks run in groups of lanes, with time at pressure solved for where it was not given.
+
+use multiversion::multiversion;
+use rayon::prelude::*;
+
+use super::{Holds, PartTimes, Ran, Unwatched, Watch, ends_under_pressure, lifted_s, simulate};
+use crate::forecast::members::{Drawn, Member, Piece};
+use crate::forecast::resolve::Case;
+use crate::units::MINUTE_S;
+
+/// Cooks stepped side by side.
+pub(super) const LANES: usize = 16;
+/// Rounds of the secant that solves for time at pressure: from a bracket, four come to some seconds.
+const SOLVE_ROUNDS: usize = 4;
+/// The longest time at pressure that is tried, s.
+const LONGEST_HOLD_S: f64 = 600.0 * MINUTE_S;
+
+/// What became of one cook.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Times {
+    /// Every part tender and to be had, s from the meat meeting the heat.
+    pub ready_s: f64,
+    /// The first part gone too far, the heat simply staying on, s.
+    pub too_far_s: f64,
+    /// By part.
+    pub parts: Vec<PartTimes>,
+    /// Pressure reached, s after closing the lid; infinite without.
+    pub came_up_s: f64,
+    /// Time at pressure that was solved for, s; infinite where none was.
+    pub hold_s: f64,
+}
+
+/// A group of cooks with their meat.
+pub(super) struct Group {
+    pub(super) members: [Member; LANES],
+    pub(super) pieces: Vec<[Piece; LANES]>,
+}
+
+/// The drawn cooks in groups, the last filled up with the median.
+pub(super) fn groups(drawn: &Drawn) -> Vec<Group> {
+    let filled = |from: usize| {
+        let mut members = [Member::MEDIAN; LANES];
+        let end = (from + LANES).min(drawn.members.len());
+        members[..end - from].copy_from_slice(&drawn.members[from..end]);
+        let pieces = drawn.pieces.iter().map(|part| {
+            let mut pieces = [Piece::MEDIAN; LANES];
+            pieces[..end - from].copy_from_slice(&part[from..end]);
+            pieces
+        });
+        Group { members, pieces: pieces.collect() }
+    };
+    (0..drawn.members.len()).step_by(LANES).map(filled).collect()
+}
+
+/// Runs lanes to their end under a watcher; times at pressure are solved for first.
+#[inline(always)]
+pub(super) fn run<const L: usize>(
+    case: &Case,
+    members: &[Member; L],
+    pieces: &[[Piece; L]],
+    watch: &mut impl Watch<L>,
+) -> [Times; L] {
+    let under_pressure = ends_under_pressure(case);
+    let solved = case.solved_stage().map(|_| solve(case, members, pieces));
+    let ran = simulate(case, members, pieces, Holds::of(solved.unwrap_or([f64::INFINITY; L])), watch);
+    let stays = under_pressure.then(|| simulate(case, members, pieces, Holds::STAYS_ON, &mut Unwatched));
+    std::array::from_fn(|lane| {
+        let hold_s = solved.map_or(f64::INFINITY, |holds| holds[lane]);
+        times(case, &ran, stays.as_ref(), lane, hold_s)
+    })
+}
+
+fn times<const L: usize>(case: &Case, ran: &Ran<L>, stays: Option<&Ran<L>>, lane: usize, hold_s: f64) -> Times {
+    let solved = case.solved_stage().filter(|_| hold_s.is_finite());
+    let parts: Vec<PartTimes> = (0..case.parts.len())
+        .map(|part| {
+            let tender = ran.parts[part][lane];
+            let ready_s = match solved.map(|stage| ran.ended_s[stage][lane]) {
+                // The time at pressure was chosen so that the least tender part is just tender on opening.
+                Some(opened_s) if tender.ready_s > opened_s - 2.0 * MINUTE_S => opened_s,
+                _ => lifted_s(case, &ran.ended_s, lane, tender.ready_s),
+            };
+            let too_far_s = stays.map_or(tender.too_far_s, |stays| stays.parts[part][lane].too_far_s);
+            PartTimes { ready_s, too_far_s }
+        })
+        .collect();
+    Times {
+        ready_s: parts.iter().map(|part| part.ready_s).fold(0.0, f64::max),
+        too_far_s: parts.iter().map(|part| part.too_far_s).fold(f64::INFINITY, f64::min),
+        parts,
+        came_up_s: ran.came_up_s[lane],
+        hold_s,
+    }
+}
+
+/// The time at pressure with which each cook's meat is just tender when the lid can be opened, s; infinite where none is.
+///
+/// Tenderness on opening grows with the hold, so it lies between none and the hold at whose end the meat would be tender
+/// with the pot still closed. From that end a secant, kept inside the bracket, comes to the figure.
+#[inline(always)]
+fn solve<const L: usize>(case: &Case, members: &[Member; L], pieces: &[[Piece; L]]) -> [f64; L] {
+    let stage = case.solved_stage().unwrap_or(0);
+    let closed = simulate(case, members, pieces, Holds::of([f64::INFINITY; L]), &mut UntilTender);
+    let start_s: [f64; L] =
+        std::array::from_fn(|lane| if stage == 0 { 0.0 } else { closed.ended_s[stage - 1][lane] });
+    let tender: [f64; L] =
+        std::array::from_fn(|lane| closed.parts.iter().map(|part| part[lane].ready_s).fold(0.0, f64::max));
+    let (mut low, mut high) = ([0.0; L], [0.0; L]);
+    for lane in 0..L {
+        high[lane] = f64::max(0.0, tender[lane] - start_s[lane] - closed.came_up_s[lane]);
+    }
+    let never: [bool; L] = std::array::from_fn(|lane| !(high[lane] <= LONGEST_HOLD_S));
+    let mut hold: [f64; L] = std::array::from_fn(|lane| if never[lane] { 0.0 } else { high[lane] });
+    let (mut last_hold, mut last_margin) = ([f64::NAN; L], [f64::NAN; L]);
+    let mut best = hold;
+    for _ in 0..=SOLVE_ROUNDS {
+        let ran = simulate(case, members, pieces, Holds::of(hold), &mut UntilOpened { stage });
+        for lane in 0..L {
+            let margin = ran.margin[lane];
+            if margin >= 1.0 {
+                high[lane] = hold[lane];
+                best[lane] = hold[lane];
+            } else {
+                low[lane] = hold[lane];
+            }
+            let slope = (margin - last_margin[lane]) / (hold[lane] - last_hold[lane]);
+            (last_hold[lane], last_margin[lane]) = (hold[lane], margin);
+            let next = if slope.is_finite() && slope > 0.0 {
+                // A few seconds over, so that the last round ends on the tender side.
+                hold[lane] + (1.0002 - margin) / slope
+            } else {
+                f64::max(0.0, high[lane] - 6.0 * MINUTE_S)
+            };
+            hold[lane] = if next > low[lane] && next < high[lane] { next } else { 0.5 * (low[lane] + high[lane]) };
+            if never[lane] || high[lane] == 0.0 {
+                hold[lane] = 0.0;
+            }
+        }
+    }
+    std::array::from_fn(|lane| if never[lane] { f64::INFINITY } else { best[lane] })
+}
+
+/// Ends the run when every cook's meat is tender.
+struct UntilTender;
+
+impl<const L: usize> Watch<L> for UntilTender {
+    #[inline(always)]
+    fn look(&mut self, moment: &super::Moment<L>) -> bool {
+        let waits = |lane: usize| moment.parts.iter().any(|part| part.times[lane].ready_s.is_infinite());
+        (0..L).any(waits) && moment.time_s < LONGEST_HOLD_S * 4.0
+    }
+}
+
+/// Ends the run when every cook has opened the lid of a stage.
+struct UntilOpened {
+    stage: usize,
+}
+
+impl<const L: usize> Watch<L> for UntilOpened {
+    #[inline(always)]
+    fn look(&mut self, moment: &super::Moment<L>) -> bool {
+        moment.around.ended_s[self.stage].iter().any(|ended| ended.is_infinite())
+    }
+}
+
+#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma", "x86_64+avx"))]
+fn run_group(case: &Case, group: &Group) -> [Times; LANES] {
+    run(case, &group.members, &group.pieces, &mut Unwatched)
+}
+
+/// Runs the median cook under a watcher.
+pub fn run_median(case: &Case, watch: &mut impl Watch<1>) -> Times {
+    let pieces = vec![[Piece::MEDIAN]; case.parts.len()];
+    let [times] = run(case, &[Member::MEDIAN], &pieces, watch);
+    times
+}
+
+/// Runs every cook; the answer does not depend on how many threads share the work.
+pub fn run_all(case: &Case, drawn: &Drawn) -> Vec<Times> {
+    let mut times: Vec<_> = groups(drawn).par_iter().flat_map_iter(|group| run_group(case, group)).collect();
+    times.truncate(drawn.members.len());
+    times
+}

@@ -1,0 +1,176 @@
+//! One part's meat in a run: `L` cooks' pieces side by side, how warm, how tender, how wet.
+
+use super::{PartTimes, STEP_S};
+use crate::forecast::members::Piece;
+use crate::forecast::resolve::Part;
+use crate::heat::conduction::{Bodies, DENSITY, SHELLS, Surroundings};
+use crate::heat::pit::{PIT_VAPOUR_PA, WrapMaterial};
+use crate::juices::{JUICE_S, juice_equilibrium};
+use crate::tender::{SOFTENS_FROM_C, Softening, softening};
+use crate::units::HOUR_S;
+
+/// `L` cooks' pieces of one part.
+pub struct PartState<const L: usize> {
+    /// The meat.
+    pub bodies: Bodies<L>,
+    /// Softening rate of each shell now, tender-hours an hour.
+    pub rates: [[f64; L]; SHELLS],
+    /// Mean tender-hours.
+    pub mean_dose: [f64; L],
+    /// Tender-hours in the middle.
+    pub core_dose: [f64; L],
+    /// Tender-hours that are enough.
+    pub enough: [f64; L],
+    /// When it was ready and too far.
+    pub times: [PartTimes; L],
+    /// Water gone from the surface, kg/m².
+    pub gone: [f64; L],
+    /// Surface of all pieces, m².
+    pub area_m2: [f64; L],
+    /// Juice that has left, kg, from the mean temperature: enough to know how deep the meat lies.
+    pub juice_kg: [f64; L],
+    pub(super) film: [f64; L],
+    pub(super) wrap: [Option<WrapMaterial>; L],
+    pub(super) around: Surroundings<L>,
+    too_far: [f64; L],
+    mean_rate: [f64; L],
+    mean_before: [f64; L],
+    core_before: [f64; L],
+    lean_kg: f64,
+}
+
+impl<const L: usize> PartState<L> {
+    pub(super) fn new(part: &Part, pieces: &[Piece; L], start_c: f64) -> Self {
+        let radius: [f64; L] = std::array::from_fn(|lane| part.shape.half_thickness_m * pieces[lane].thickness);
+        let volume_m3 = part.boneless_kg() / DENSITY;
+        
+        Self {
+            bodies: Bodies::new(part.shape.exponent, radius, start_c, STEP_S),
+            rates: [[0.0; L]; SHELLS],
+            mean_rate: [0.0; L],
+            mean_dose: [0.0; L],
+            core_dose: [0.0; L],
+            enough: std::array::from_fn(|lane| part.goal.enough * pieces[lane].resistance),
+            times: [PartTimes::NEVER; L],
+            gone: [0.0; L],
+            area_m2: radius.map(|radius| volume_m3 * (part.shape.exponent + 1.0) / radius),
+            juice_kg: [0.0; L],
+            film: [0.0; L],
+            wrap: [None; L],
+            around: Surroundings { air_vapour_pa: PIT_VAPOUR_PA, ..Surroundings::dry([0.0; L], [0.0; L], [1.0; L]) },
+            too_far: std::array::from_fn(|lane| part.goal.too_far * pieces[lane].resistance),
+            mean_before: [0.0; L],
+            core_before: [0.0; L],
+            lean_kg: part.lean_kg(),
+        }
+    }
+
+    /// What the medium's heat meets at the outermost shell, W/K.
+    #[inline(always)]
+    pub(super) fn conductance(&self, lane: usize) -> f64 {
+        let h = self.around.coefficient[lane];
+        self.area_m2[lane] * h / (1.0 + h * self.bodies.half_shell(lane))
+    }
+
+    /// The juice that joined the liquid over some seconds.
+    #[inline(always)]
+    pub(super) fn give_juice(&mut self, seconds: f64) {
+        let share = 1.0 - (-seconds / JUICE_S).exp();
+        let mut mean_c = [0.0; L];
+        for shell in 0..SHELLS {
+            for lane in 0..L {
+                mean_c[lane] += self.bodies.fractions[shell] * self.bodies.celsius[shell][lane];
+            }
+        }
+        for lane in 0..L {
+            let towards = self.lean_kg * juice_equilibrium(mean_c[lane]) - self.juice_kg[lane];
+            self.juice_kg[lane] += f64::max(0.0, towards) * share;
+        }
+    }
+
+    /// What evaporation took, and the film of a mop first.
+    #[inline(always)]
+    pub(super) fn dry_out(&mut self) {
+        for lane in 0..L {
+            let lost = self.bodies.evaporated[lane];
+            let from_film = f64::min(self.film[lane], f64::max(lost, 0.0));
+            self.film[lane] -= from_film;
+            self.gone[lane] = f64::max(0.0, self.gone[lane] + lost - from_film);
+        }
+    }
+
+    /// Adds a step's softening, and notes who has become tender or gone too far in it.
+    #[inline(always)]
+    pub(super) fn soften(&mut self, start_s: f64) {
+        let core_rate = self.rates[0];
+        let before = self.mean_rate;
+        rates(softening(), &self.bodies.celsius, &mut self.rates);
+        self.mean_rate = [0.0; L];
+        for shell in 0..SHELLS {
+            for lane in 0..L {
+                self.mean_rate[lane] += self.bodies.fractions[shell] * self.rates[shell][lane];
+            }
+        }
+        self.mean_before = self.mean_dose;
+        self.core_before = self.core_dose;
+        let half_step_h = 0.5 * STEP_S / HOUR_S;
+        let mut any = false;
+        for lane in 0..L {
+            self.mean_dose[lane] += half_step_h * (before[lane] + self.mean_rate[lane]);
+            self.core_dose[lane] += half_step_h * (core_rate[lane] + self.rates[0][lane]);
+            any |= self.mean_dose[lane] >= self.enough[lane];
+        }
+        if any {
+            self.note_times(start_s);
+        }
+    }
+
+    fn note_times(&mut self, start_s: f64) {
+        for lane in 0..L {
+            let (mean, enough) = (self.mean_dose[lane], self.enough[lane]);
+            if mean < enough {
+                continue;
+            }
+            let (mean_before, core_before, core) =
+                (self.mean_before[lane], self.core_before[lane], self.core_dose[lane]);
+            let crossed = |before: f64, now: f64, goal: f64| {
+                start_s + STEP_S * ((goal - before) / (now - before)).clamp(0.0, 1.0)
+            };
+            let time = &mut self.times[lane];
+            if time.ready_s.is_infinite() && core >= 0.5 * enough {
+                let by_mean = crossed(mean_before, mean, enough);
+                let by_core = crossed(core_before, core, 0.5 * enough);
+                time.ready_s = f64::max(by_mean, by_core);
+            }
+            let too_far = self.too_far[lane];
+            if time.too_far_s.is_infinite() && mean >= too_far && time.ready_s.is_finite() {
+                // A thick piece can be overdone outside before its middle is done; it is never ready after too far.
+                time.too_far_s = f64::max(crossed(mean_before, mean, too_far), time.ready_s);
+            }
+        }
+    }
+
+    /// How far it was at a share of the last step, as a share of what ready asks of mean and middle.
+    pub(super) fn margin(&self, lane: usize, share: f64) -> f64 {
+        let along = |before: f64, now: f64| before + share * (now - before);
+        let mean = along(self.mean_before[lane], self.mean_dose[lane]) / self.enough[lane];
+        let core = along(self.core_before[lane], self.core_dose[lane]) / (0.5 * self.enough[lane]);
+        f64::min(mean, core)
+    }
+
+    /// Nothing more is to be learned of this cook's piece.
+    #[inline(always)]
+    pub(super) fn settled(&self, lane: usize) -> bool {
+        self.times[lane].ready_s.is_finite() && self.times[lane].too_far_s.is_finite()
+    }
+}
+
+/// [`crate::tender::rate`] for every shell of every lane, as one flat loop: the compiler vectorises it.
+#[inline(always)]
+fn rates<const L: usize>(softening: &Softening, celsius: &[[f64; L]; SHELLS], rates: &mut [[f64; L]; SHELLS]) {
+    let softening = *softening;
+    for (rate, celsius) in rates.as_flattened_mut().iter_mut().zip(celsius.as_flattened()) {
+        let soft = softening.at(*celsius);
+        *rate = if *celsius < SOFTENS_FROM_C { 0.0 } else { soft };
+    }
+}

@@ -1,0 +1,76 @@
+//! What each simulated cook would have shown at given times.
+
+use multiversion::multiversion;
+use rayon::prelude::*;
+
+use super::ensemble::{Group, LANES, groups, run};
+use super::{Moment, Times, Watch};
+use crate::forecast::members::Drawn;
+use crate::forecast::resolve::Case;
+
+/// What one cook showed at a moment.
+#[derive(Debug, Clone, Copy, PartialEq, Default)]
+pub struct Sample {
+    /// At the probe's tip in the first part, °C.
+    pub probe_c: f64,
+    /// Mean tender-hours of the first part over the cut's resistance and this animal's: on the scale of slice to spoon.
+    pub tenderness: f64,
+    /// Liquid in the pot, L.
+    pub liquid_l: f64,
+    /// Left the pot as steam, kg.
+    pub steam_kg: f64,
+}
+
+/// Takes samples at given times, in order.
+struct Sampler<'a> {
+    at_s: &'a [f64],
+    group: &'a Group,
+    resistance: f64,
+    taken: Vec<[Sample; LANES]>,
+}
+
+impl Watch<LANES> for Sampler<'_> {
+    #[inline(always)]
+    fn look(&mut self, moment: &Moment<LANES>) -> bool {
+        while self.at_s.get(self.taken.len()).is_some_and(|at_s| moment.time_s >= *at_s) {
+            let part = &moment.parts[0];
+            self.taken.push(std::array::from_fn(|lane| Sample {
+                probe_c: part.bodies.at_radius(lane, self.group.members[lane].placement),
+                tenderness: part.mean_dose[lane] / (self.resistance * self.group.pieces[0][lane].resistance),
+                liquid_l: moment.around.water_kg[lane],
+                steam_kg: moment.around.steam_kg[lane],
+            }));
+        }
+        true
+    }
+}
+
+#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma", "x86_64+avx"))]
+fn run_sampled(case: &Case, group: &Group, at_s: &[f64]) -> ([Times; LANES], Vec<[Sample; LANES]>) {
+    let mut sampler = Sampler { at_s, group, resistance: case.main().goal.resistance, taken: Vec::new() };
+    let times = run(case, &group.members, &group.pieces, &mut sampler);
+    let mut taken = sampler.taken;
+    // A sample after everything has gone too far repeats the last: nothing is told apart there.
+    let last = taken.last().copied().unwrap_or_default();
+    taken.resize(at_s.len(), last);
+    (times, taken)
+}
+
+/// Runs every cook and samples each at the given times (s, ascending): `samples[time][member]`.
+pub fn run_all_sampled(case: &Case, drawn: &Drawn, at_s: &[f64]) -> (Vec<Times>, Vec<Vec<Sample>>) {
+    let count = drawn.members.len();
+    let runs: Vec<_> = groups(drawn).par_iter().map(|group| run_sampled(case, group, at_s)).collect();
+    let mut times = Vec::with_capacity(count);
+    let mut samples = vec![Vec::with_capacity(count); at_s.len()];
+    for (group_times, group_samples) in runs {
+        times.extend(group_times);
+        for (all, group) in samples.iter_mut().zip(group_samples) {
+            all.extend(group);
+        }
+    }
+    times.truncate(count);
+    for all in &mut samples {
+        all.truncate(count);
+    }
+    (times, samples)
+}

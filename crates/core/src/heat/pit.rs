@@ -1,0 +1,188 @@
+//! The pit: air over a wet surface that dries, a wrap, a mop, and a lid that is opened.
+//!
+//! The surface gains `h (T_air − T)` and loses `h w (p_sat(T) − p_air) / γ` to evaporation. While it is wet the two
+//! balance far below the air's temperature, and the middle waits there: that is the stall. Nothing here knows of it.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+/// Pit air to meat, radiation included, W/(m² K). Working value.
+pub const PIT_COEFFICIENT: f64 = 18.0;
+/// Vapour pressure of a pit's air, Pa. Working value.
+pub const PIT_VAPOUR_PA: f64 = 2500.0;
+/// Psychrometric constant at sea level, Pa/K. Published.
+const PSYCHROMETRIC: f64 = 71.0;
+/// Wetness of a raw surface. Working value.
+const WET: f64 = 0.25;
+/// Wetness that a dry bark keeps. Working value.
+const BARK: f64 = 0.006;
+/// Water gone at which half of the wetness is left, kg/m². Working value.
+const DRIES_AT: f64 = 1.2;
+/// Wetness under a film of mop or spritz. Working value.
+const MOPPED: f64 = 0.6;
+/// Water that a coat of mop leaves, kg/m²: between 0.05 and 0.1. Working value.
+pub const MOP_KG_PER_M2: f64 = 0.075;
+/// Air lost at an open lid, K: 15 to 25. Working value.
+const OPENED_K: f64 = 20.0;
+/// How long it takes to come back, s: 5 to 10 min. Working value.
+const OPENED_S: f64 = 420.0;
+/// A pit that does not hold itself falls by this between tendings, K/h. Working value.
+const UNTENDED_K_PER_H: f64 = 10.0;
+/// Time constant of a pit that is lit with the meat in it, s. Working value.
+const WARM_UP_S: f64 = 1200.0;
+
+/// What meat is wrapped in.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum WrapMaterial {
+    /// Unwaxed paper: some steam passes.
+    Paper,
+    /// Foil: hardly any does.
+    Foil,
+}
+
+impl WrapMaterial {
+    /// Share of the evaporation that it lets by. Working values.
+    pub fn lets_by(self) -> f64 {
+        match self {
+            Self::Paper => 0.25,
+            Self::Foil => 0.03,
+        }
+    }
+}
+
+/// A wrap slows the air's heat by this much. Working value.
+const WRAPPED_HEAT: f64 = 0.9;
+
+/// Coats of mop or spritz.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Mop {
+    /// The first, s after the meat went in.
+    pub from_s: f64,
+    /// Again after, s.
+    pub every_s: f64,
+}
+
+/// How a pit is run.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Pit {
+    /// Set point, °C.
+    pub set_c: f64,
+    /// Its air as the meat goes in, °C.
+    pub start_c: f64,
+    /// Mopped.
+    pub mop: Option<Mop>,
+    /// Lid opened this often, s.
+    pub open_every_s: Option<f64>,
+    /// Fuel and air seen to this often, s; none holds itself.
+    pub tend_every_s: Option<f64>,
+    /// Psychrometric constant here, Pa/K.
+    pub psychrometric: f64,
+}
+
+/// The psychrometric constant under an atmosphere in Pa, Pa/K.
+pub fn psychrometric(pressure_pa: f64) -> f64 {
+    PSYCHROMETRIC * pressure_pa / 101_325.0
+}
+
+/// Whether something that comes at `from`, and every `every` after, comes within a step.
+fn falls(from_s: f64, every_s: f64, since_s: f64, step_s: f64) -> bool {
+    let end = since_s + step_s;
+    end > from_s && ((end - from_s) / every_s).ceil() > ((since_s - from_s).max(-every_s) / every_s).ceil()
+}
+
+impl Pit {
+    /// Whether a coat of mop goes on in a step.
+    pub fn mopped(&self, since_s: f64, step_s: f64) -> bool {
+        self.mop.is_some_and(|mop| falls(mop.from_s, mop.every_s, since_s, step_s))
+    }
+
+    /// Its air at a time since the meat went in, °C, with a member's offset.
+    pub fn air_c(&self, since_s: f64, offset_k: f64) -> f64 {
+        let set_c = self.set_c + offset_k;
+        let warming = (self.start_c - self.set_c) * (-since_s / WARM_UP_S).exp();
+        let since_open = [self.open_every_s.map(|every| (every, every)), self.mop.map(|mop| (mop.from_s, mop.every_s))]
+            .into_iter()
+            .flatten()
+            .filter(|(from, _)| since_s >= *from)
+            .map(|(from, every)| (since_s - from) % every)
+            .fold(f64::INFINITY, f64::min);
+        let open = if since_open < OPENED_S { OPENED_K } else { 0.0 };
+        let untended = self.tend_every_s.map_or(0.0, |every| since_s % every / 3600.0 * UNTENDED_K_PER_H);
+        set_c + warming - open - untended
+    }
+
+    /// Surface coefficient in W/(m² K) and what evaporation draws in W/(m² Pa).
+    ///
+    /// `gone` is the water the meat has lost from its surface and `film` what a mop left on it, kg/m².
+    #[inline(always)]
+    pub fn surface(&self, gone: f64, film: f64, wrap: Option<WrapMaterial>, coefficient: f64, wetness: f64) -> (f64, f64) {
+        let dried = gone / DRIES_AT;
+        let wet = if film > 0.0 { MOPPED } else { wetness * (WET / (1.0 + dried * dried) + BARK) };
+        let (heat, vapour) = match wrap {
+            None => (1.0, 1.0),
+            Some(material) => (WRAPPED_HEAT, material.lets_by()),
+        };
+        let h = PIT_COEFFICIENT * coefficient * heat;
+        (h, h * wet * vapour / self.psychrometric)
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::heat::conduction::{Bodies, Surroundings};
+
+    fn pit() -> Pit {
+        Pit {
+            set_c: 110.0,
+            start_c: 110.0,
+            mop: None,
+            open_every_s: None,
+            tend_every_s: None,
+            psychrometric: psychrometric(101_325.0),
+        }
+    }
+
+    #[test]
+    fn a_wet_surface_stands_far_below_the_air_and_a_dry_one_near_it() {
+        let settle = |gone: f64| {
+            let mut bodies = Bodies::new(0.3, [0.01], 20.0, 60.0);
+            let (h, e) = pit().surface(gone, 0.0, None, 1.0, 1.0);
+            let around = Surroundings {
+                evaporation: [e],
+                wet: true,
+                air_vapour_pa: PIT_VAPOUR_PA,
+                ..Surroundings::dry([110.0], [110.0], [h])
+            };
+            for _ in 0..600 {
+                bodies.step(&around);
+            }
+            assert!((bodies.heat_in[0] / 60.0).abs() < 1e-3, "settled: no heat goes in any more");
+            // What evaporates then takes all of the air's heat.
+            let latent = bodies.evaporated[0] * crate::heat::steam::LATENT_HEAT / 60.0;
+            assert!((latent / (h * (110.0 - bodies.surface_c[0])) - 1.0).abs() < 1e-6);
+            bodies.surface_c[0]
+        };
+        assert!((54.0..64.0).contains(&settle(0.0)), "wet: {}", settle(0.0));
+        assert!(settle(8.0) > 90.0, "bark: {}", settle(8.0));
+    }
+
+    #[test]
+    fn an_open_lid_costs_air_for_some_minutes_and_an_untended_pit_sags() {
+        let opened = Pit { open_every_s: Some(3600.0), ..pit() };
+        assert_eq!((opened.air_c(60.0, 0.0), opened.air_c(3660.0, 0.0), opened.air_c(4200.0, 0.0)), (110.0, 90.0, 110.0));
+        let tended = Pit { tend_every_s: Some(7200.0), ..pit() };
+        assert!((tended.air_c(7140.0, 0.0) - 90.2).abs() < 0.1 && tended.air_c(7200.0, 0.0) == 110.0);
+        let lit_late = Pit { start_c: 10.0, ..pit() };
+        assert!(lit_late.air_c(0.0, 0.0) == 10.0 && lit_late.air_c(7200.0, 0.0) > 109.0);
+        assert_eq!(pit().air_c(0.0, -8.0), 102.0);
+    }
+
+    #[test]
+    fn mop_falls_at_its_times() {
+        let mopped = Pit { mop: Some(Mop { from_s: 3600.0, every_s: 1800.0 }), ..pit() };
+        let coats = (0..180).filter(|minute| mopped.mopped(f64::from(*minute) * 60.0, 60.0)).count();
+        assert_eq!(coats, 4, "at 60, 90, 120 and 150 min");
+    }
+}
