@@ -88,7 +88,8 @@ impl Plan {
             return Err(Error::new("forecast.cut", self.forecast.cut.map(Cut::key).unwrap_or_default(), why));
         }
         if let Some(field) = self.not_yet() {
-            let allowed = "sheets are laid out for one cut, braised or stewed in one go, so far; /api/forecast answers every way";
+            let allowed =
+                "sheets are laid out for one cut, braised or stewed in one go, so far; /api/forecast answers every way";
             return Err(Error::new(format!("forecast.{field}"), "this way", allowed));
         }
         self.request(kitchen).resolve().map_err(|error| error.within("forecast"))

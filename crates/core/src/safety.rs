@@ -122,7 +122,10 @@ pub fn pressure_dry(litres: f64) -> Caution {
 
 /// Burning charcoal.
 pub fn coals_outdoors() -> Caution {
-    Caution::new("coals_outdoors", "Coals only outdoors: their fumes (carbon monoxide) kill in a closed room, also as they die down.")
+    Caution::new(
+        "coals_outdoors",
+        "Coals only outdoors: their fumes (carbon monoxide) kill in a closed room, also as they die down.",
+    )
 }
 
 /// Frozen meat in a slow cooker.
@@ -132,7 +135,10 @@ pub fn thaw_first() -> Caution {
 
 /// Frozen meat in general.
 pub fn frozen_start() -> Caution {
-    Caution::new("frozen_start", "From frozen: no searing in hot fat (it spits), and check the middle with a thermometer at the end.")
+    Caution::new(
+        "frozen_start",
+        "From frozen: no searing in hot fat (it spits), and check the middle with a thermometer at the end.",
+    )
 }
 
 /// The liquid runs out before the end.

@@ -1,7 +1,7 @@
 //! What a request says wins; what it leaves out is filled in and said; what can't be is refused by name.
 
 use ergastic_core::cuts::Cut;
-use ergastic_core::forecast::{Case, Forecast, ForecastRequest, Heat, HeatSource, Method, PotHeat, forecast};
+use ergastic_core::forecast::{Case, Forecast, ForecastRequest, Heat, HeatSource, Medium, Method, forecast};
 use ergastic_core::heat::pot::{Lid, Simmer, Vessel};
 use ergastic_core::tender::{Age, EatenAs};
 
@@ -40,7 +40,7 @@ fn what_is_left_out_is_filled_in_and_said() {
     ] {
         assert!(assumed.contains(&field), "{field} is not said: {assumed:?}");
     }
-    assert_eq!((case.eaten_as, case.pot.lid), (EatenAs::Spoon, Lid::Tight));
+    assert_eq!((case.main().eaten_as, case.pot().lid), (EatenAs::Spoon, Lid::Tight));
     let said = resolve(&ForecastRequest {
         mass_kg: Some(1.8),
         pieces: Some(4),
@@ -53,10 +53,14 @@ fn what_is_left_out_is_filled_in_and_said() {
         liquid_start_c: Some(20.0),
         eaten_as: Some(EatenAs::Fork),
         age: Some(Age::Mature),
+        salt_pct: Some(1.0),
         ..braise(Cut::Cheek)
     });
     assert!(said.assumed.is_empty(), "{:?}", said.assumed);
-    assert_eq!((said.heat, said.pot.lid, said.liquid_l), (PotHeat::Hob(Simmer::Lazy), Lid::Ajar, 1.1));
+    assert_eq!(
+        (said.first().medium, said.pot().lid, said.liquid_l),
+        (Medium::Hob { simmer: Simmer::Lazy }, Lid::Ajar, 1.1)
+    );
 }
 
 #[test]
@@ -77,7 +81,7 @@ fn size_rules_the_time_and_mass_the_amounts() {
 #[test]
 fn a_stew_is_cut_small_and_covered_and_a_round_pot_can_be_a_tin() {
     let stew = resolve(&ForecastRequest { method: Some(Method::Stew), mass_kg: Some(1.3), ..braise(Cut::Chuck) });
-    assert_eq!((stew.pieces, stew.heat), (20, PotHeat::Hob(Simmer::Gentle)));
+    assert_eq!((stew.pieces, stew.first().medium), (20, Medium::Hob { simmer: Simmer::Gentle }));
     assert!(stew.packing.submerged(stew.liquid_l) > 0.9);
     let tin = Vessel {
         width_cm: Some(20.0),
@@ -87,7 +91,7 @@ fn a_stew_is_cut_small_and_covered_and_a_round_pot_can_be_a_tin() {
         ..Vessel::default()
     };
     let tin = resolve(&ForecastRequest { vessel: Some(tin), ..braise(Cut::Chuck) });
-    assert!((tin.pot.floor_m2 - 0.06).abs() < 1e-12 && tin.pot.lid == Lid::Foil);
+    assert!((tin.pot().floor_m2 - 0.06).abs() < 1e-12 && tin.pot().lid == Lid::Foil);
 }
 
 #[test]

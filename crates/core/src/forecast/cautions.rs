@@ -48,7 +48,9 @@ pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>) -> Vec<Caution
     }
     for medium in media() {
         match medium {
-            Medium::Bath { bath_c: t } | Medium::KeepWarm { at_c: t } | Medium::Fat { fat_c: t } if *t < SOFTENS_FROM_C => {
+            Medium::Bath { bath_c: t } | Medium::KeepWarm { at_c: t } | Medium::Fat { fat_c: t }
+                if *t < SOFTENS_FROM_C =>
+            {
                 cautions.push(not_softening(*t));
             }
             Medium::KeepWarm { at_c } if *at_c < HOT_HOLD_C => cautions.push(cool_hold(*at_c)),

@@ -208,7 +208,7 @@ mod tests {
     use super::*;
     use crate::forecast::{ForecastRequest, Method};
 
-    fn case() -> Case {
+    fn request() -> ForecastRequest {
         ForecastRequest {
             cut: Some(crate::cuts::Cut::Shin),
             mass_kg: Some(1.9),
@@ -216,8 +216,10 @@ mod tests {
             members: Some(600),
             ..Default::default()
         }
-        .resolve()
-        .unwrap()
+    }
+
+    fn case() -> Case {
+        request().resolve().unwrap()
     }
 
     fn p50(update: &Update) -> f64 {
@@ -271,8 +273,12 @@ mod tests {
     #[test]
     fn many_findings_thin_the_cooks_and_new_ones_are_drawn_around_those_left() {
         let case = case();
-        let findings: Vec<_> =
-            (1..=24).map(|i| Evidence::Reading { at_s: f64::from(i) * 300.0, celsius: 5.0 + f64::from(i) * 3.4 }).collect();
+        // What a thermometer would say of a cook that goes as the median one does.
+        let median = crate::forecast::forecast(&ForecastRequest { members: Some(1), ..request() }).unwrap();
+        let findings: Vec<_> = (median.curve.iter())
+            .filter(|point| point.min >= 10.0 && point.min <= 120.0)
+            .map(|point| Evidence::Reading { at_s: point.min * 60.0, celsius: point.core_c })
+            .collect();
         let after = update(&case, &findings, Some(7200.0));
         assert!(after.redrawn && after.effective < 90.0, "{}", after.effective);
         assert!((after.ensemble.effective() - 600.0).abs() < 1e-6, "new cooks stand with equal weight");

@@ -131,12 +131,24 @@ fn narrows(case: &Case, drawn: &Update, width_min: f64) -> Vec<Narrows> {
             "Nobody knows the animal beforehand. The first fork check, at two thirds of the time, tells most.",
             meat(&|piece| piece.resistance.ln()),
         ),
-        ("oven", "Stand a thermometer in the oven through one cook.", if oven { share(&|i| member(i).oven_k) } else { 0.0 }),
+        (
+            "oven",
+            "Stand a thermometer in the oven through one cook.",
+            if oven { share(&|i| member(i).oven_k) } else { 0.0 },
+        ),
         ("simmer", "Put a thermometer into the liquid once it has settled.", share(&|i| member(i).pot_k)),
         ("pit", "Put a probe at the grate, beside the meat.", if pit { share(&|i| member(i).pit_k) } else { 0.0 }),
         ("lid", "Weigh the pot, or dip it, after an hour: what the lid lets by shows.", share(&|i| member(i).lid.ln())),
-        ("bark", "A probe in the middle: how long it is held back shows how wet the surface is.", share(&|i| member(i).wetness.ln())),
-        ("liquid", "A probe in the middle in the first hour shows how well the heat gets in.", share(&|i| member(i).coefficient.ln())),
+        (
+            "bark",
+            "A probe in the middle: how long it is held back shows how wet the surface is.",
+            share(&|i| member(i).wetness.ln()),
+        ),
+        (
+            "liquid",
+            "A probe in the middle in the first hour shows how well the heat gets in.",
+            share(&|i| member(i).coefficient.ln()),
+        ),
     ];
     let mut narrows: Vec<Narrows> = facts
         .into_iter()
@@ -186,7 +198,11 @@ fn rules(case: &Case, answer: &Forecast) -> Vec<Rule> {
             case.start_c,
             mm[0] / 2.0
         ),
-        if main.measured { "The thickness is taken to be right within 7 %." } else { "The thickness is guessed from the weight, within 15 %." },
+        if main.measured {
+            "The thickness is taken to be right within 7 %."
+        } else {
+            "The thickness is guessed from the weight, within 15 %."
+        },
     )];
     rules.extend(case.stages.iter().map(|stage| {
         let (rule_text, numbers) = medium_rule(&stage.medium, case, stage.pot.lid.words());
@@ -298,16 +314,27 @@ fn medium_rule(medium: &Medium, case: &Case, lid: &str) -> (&'static str, String
         Medium::Pit { pit, .. } => (
             "The air heats the meat, and its own water cools it as it evaporates: while it is wet the two balance and the middle \
              waits. It goes on when the surface has dried, or a wrap keeps the steam in.",
-            format!("{:.0} °C air; {PIT_COEFFICIENT:.0} W a square metre for each degree between air and meat.", pit.set_c),
+            format!(
+                "{:.0} °C air; {PIT_COEFFICIENT:.0} W a square metre for each degree between air and meat.",
+                pit.set_c
+            ),
         ),
         Medium::SlowCooker { .. } => (
             "It warms up over hours and ends just under the boil.",
             "92 °C on low, 97 °C on high in the end; full crocks take longer.".into(),
         ),
-        Medium::Fat { fat_c } => ("Fat carries heat half as well as simmering liquid and takes no water out.", format!("Fat at {fat_c:.0} °C.")),
-        Medium::Bath { bath_c } => ("A bath holds its temperature to tenths; what is in the bag stays in it.", format!("Water at {bath_c:.0} °C.")),
+        Medium::Fat { fat_c } => (
+            "Fat carries heat half as well as simmering liquid and takes no water out.",
+            format!("Fat at {fat_c:.0} °C."),
+        ),
+        Medium::Bath { bath_c } => (
+            "A bath holds its temperature to tenths; what is in the bag stays in it.",
+            format!("Water at {bath_c:.0} °C."),
+        ),
         Medium::KeepWarm { at_c } => ("Keeping warm goes on cooking, slowly.", format!("{at_c:.0} °C.")),
-        Medium::Chill { .. } => ("Nothing softens in the cold; the heat inside goes on for a while.", "Down to the fridge's 4 °C.".into()),
+        Medium::Chill { .. } => {
+            ("Nothing softens in the cold; the heat inside goes on for a while.", "Down to the fridge's 4 °C.".into())
+        }
         Medium::Reheat { to_c } => ("Warmed through in its liquid.", format!("Until the middle is at {to_c:.0} °C.")),
     }
 }

@@ -114,15 +114,7 @@ const KITCHEN_FACTS: usize = 7;
 
 impl Member {
     fn facts(&self) -> [f64; KITCHEN_FACTS] {
-        [
-            self.coefficient.ln(),
-            self.oven_k,
-            self.pot_k,
-            self.pit_k,
-            self.lid.ln(),
-            self.wetness.ln(),
-            self.placement,
-        ]
+        [self.coefficient.ln(), self.oven_k, self.pot_k, self.pit_k, self.lid.ln(), self.wetness.ln(), self.placement]
     }
 
     fn of_facts(facts: [f64; KITCHEN_FACTS]) -> Self {

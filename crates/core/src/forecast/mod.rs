@@ -17,8 +17,8 @@ mod words;
 pub use answer::{
     Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan, Thumb, describe, forecast,
 };
-pub use explain::{BandPoint, Explained, Narrows, Rule};
 pub use evidence::{Evidence, Update, Weighted, update};
+pub use explain::{BandPoint, Explained, Narrows, Rule};
 pub use request::{
     Added, BodyFrom, ForBody, ForecastRequest, Heat, HeatSource, Method, Mopping, PartRequest, Release, Settings,
     StageRequest, Start, Until, Wrap,

@@ -36,7 +36,9 @@ pub fn of(
     if let (Some(far), Some(ready)) = (too_far.p50, ready.p50)
         && far < ready
     {
-        notes.push("It has gone too far by the time all of it is ready: shorten the time, or lift the pieces in turn.".into());
+        notes.push(
+            "It has gone too far by the time all of it is ready: shorten the time, or lift the pieces in turn.".into(),
+        );
     }
     if let (Some(first), Some(last)) =
         (parts.iter().min_by_key(|part| part.lift), parts.iter().max_by_key(|part| part.lift))

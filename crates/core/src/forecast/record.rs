@@ -10,6 +10,8 @@ use crate::units::{HOUR_S, MINUTE_S};
 
 /// Salt goes from meat to liquid with this time constant at 4 cm, s. Working value.
 const SALT_S: f64 = 5.0 * HOUR_S;
+/// A film this deep is no liquid any more, m. Working value.
+const DRY_M: f64 = 0.001;
 
 /// The median run at one moment. Temperatures and doses are of the first part.
 #[derive(Debug, Clone)]
@@ -96,8 +98,11 @@ impl<'a> Recorder<'a> {
 
     /// When the pot runs dry, s; juice from the meat counts, but only what has left by then.
     pub fn dry_s(&self) -> Option<f64> {
-        let in_pot = |frame: &&Frame| self.case.stages[frame.stage].medium.is_pot();
-        self.frames.iter().filter(in_pot).find(|frame| frame.liquid_l <= 0.0).map(|frame| frame.time_s)
+        let dry = |frame: &&Frame| {
+            let stage = &self.case.stages[frame.stage];
+            stage.medium.is_pot() && frame.liquid_l <= stage.pot.floor_m2 * DRY_M * 1000.0
+        };
+        self.frames.iter().find(dry).map(|frame| frame.time_s)
     }
 
     fn write(&mut self, moment: &Moment<1>) {
@@ -124,7 +129,8 @@ impl<'a> Recorder<'a> {
         left.gelatin_g += case.body.gelatin_g(main.mean_dose[0] / case.main().goal.resistance);
         let liquid_l = f64::max(0.0, around.poured_l[0] + left.to_liquid_kg - around.steam_kg[0]);
         if case.stages[around.stage[0]].medium.is_pot() {
-            let thickness: f64 = case.parts.iter().map(|part| part.mass_kg * part.sides_m[0]).sum::<f64>() / case.mass_kg;
+            let thickness: f64 =
+                case.parts.iter().map(|part| part.mass_kg * part.sides_m[0]).sum::<f64>() / case.mass_kg;
             let evens_s = SALT_S * (thickness / 0.04).powi(2);
             let even_g = case.salt_g * liquid_l / (liquid_l + case.mass_kg);
             self.salt_g += (even_g - self.salt_g) * (1.0 - (-self.every_s / evens_s).exp());

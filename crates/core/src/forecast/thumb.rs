@@ -78,9 +78,18 @@ pub fn of(request: &ForecastRequest, case: &Case, ready: Option<f64>, at_pressur
         }
         Some(Medium::Pit { pit, .. }) => {
             let hours_a_pound = if pit.set_c < 120.0 { 1.5 } else { 1.0 };
-            let rule = if pit.set_c < 120.0 { "an hour and a half a pound in a slow pit" } else { "an hour a pound in a hot pit" };
+            let rule = if pit.set_c < 120.0 {
+                "an hour and a half a pound in a slow pit"
+            } else {
+                "an hour a pound in a hot pit"
+            };
             vec![
-                thumb(rule, 60.0 * hours_a_pound * pounds, ready, "it counts weight; the stall goes by surface, wrap and damp"),
+                thumb(
+                    rule,
+                    60.0 * hours_a_pound * pounds,
+                    ready,
+                    "it counts weight; the stall goes by surface, wrap and damp",
+                ),
                 thumb("start the night before", 720.0, ready, "it is the habit for a whole brisket, whatever its size"),
             ]
         }
@@ -96,16 +105,33 @@ pub fn of(request: &ForecastRequest, case: &Case, ready: Option<f64>, at_pressur
                     Settings::Low => ("low takes twice as long as high", 2.0 * other_min),
                     Settings::High => ("high takes half as long as low", 0.5 * other_min),
                 };
-                thumb(rule, minutes, ready, "both start cold and end only 5 K apart; the warming-up is most of the difference")
+                thumb(
+                    rule,
+                    minutes,
+                    ready,
+                    "both start cold and end only 5 K apart; the warming-up is most of the difference",
+                )
             });
-            [Some(thumb(rule, minutes, ready, "it is for a full crock of chuck in pieces")), double].into_iter().flatten().collect()
+            [Some(thumb(rule, minutes, ready, "it is for a full crock of chuck in pieces")), double]
+                .into_iter()
+                .flatten()
+                .collect()
         }
         Some(Medium::Bath { bath_c }) => {
-            let (rule, minutes) = if *bath_c >= 78.0 { ("overnight above 80 °C", 720.0) } else { ("a day and a night below 75 °C", 2160.0) };
+            let (rule, minutes) = if *bath_c >= 78.0 {
+                ("overnight above 80 °C", 720.0)
+            } else {
+                ("a day and a night below 75 °C", 2160.0)
+            };
             vec![thumb(rule, minutes, ready, "a few degrees in the bath are worth hours, and sinew as many again")]
         }
         Some(Medium::Fat { .. }) => {
-            vec![thumb("half a working day under fat", 300.0, ready, "how it is to be eaten decides: for the spoon it is twice as long as for a fork")]
+            vec![thumb(
+                "half a working day under fat",
+                300.0,
+                ready,
+                "how it is to be eaten decides: for the spoon it is twice as long as for a fork",
+            )]
         }
         _ => {
             let mut rules = Vec::new();

@@ -105,7 +105,11 @@ pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>) -> String {
         format!("through {},", ways.join(", then "))
     };
     let Some(p50) = ready.p50 else {
-        let limit = if case.fixed_end() { "does not become tender in that time" } else { "does not become tender within three days" };
+        let limit = if case.fixed_end() {
+            "does not become tender in that time"
+        } else {
+            "does not become tender within three days"
+        };
         return format!("{name} is {sinew}; {heat} it {limit}.");
     };
     let price = if case.stages.iter().any(|stage| stage.medium.rolls()) {

@@ -81,7 +81,8 @@ impl Coals {
         let worth = (f64::from(self.under) + OVER_WORTH * f64::from(self.over)) / usual;
         let cold = f64::max(0.0, COLD_BELOW_C - self.air_c) / 5.0;
         let count = worth / (1.0 + self.wind.more()) - cold;
-        let fahrenheit = 350.0 + FAHRENHEIT_PER_BRIQUETTE * (count - briquettes_for(self.diameter_m, self.height_m, 176.67));
+        let fahrenheit =
+            350.0 + FAHRENHEIT_PER_BRIQUETTE * (count - briquettes_for(self.diameter_m, self.height_m, 176.67));
         f64::max(self.air_c, (fahrenheit - 32.0) / 1.8)
     }
 
@@ -102,15 +103,7 @@ mod tests {
     use super::*;
 
     fn coals(under: u32, over: u32) -> Coals {
-        Coals {
-            under,
-            over,
-            diameter_m: 0.26,
-            height_m: 0.12,
-            fresh_every_s: 1e9,
-            wind: Wind::Calm,
-            air_c: 20.0,
-        }
+        Coals { under, over, diameter_m: 0.26, height_m: 0.12, fresh_every_s: 1e9, wind: Wind::Calm, air_c: 20.0 }
     }
 
     #[test]

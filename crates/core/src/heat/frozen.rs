@@ -147,12 +147,7 @@ pub fn step<const L: usize>(
 
 /// Solves the linearised conduction of a part of a step: `stored` is what each shell takes for a kelvin, W/(m² K), and what
 /// it holds against 0 °C, W/m².
-fn solve(
-    face: &[f64; SHELLS],
-    through: f64,
-    medium_c: f64,
-    stored: impl Fn(usize) -> (f64, f64),
-) -> [f64; SHELLS] {
+fn solve(face: &[f64; SHELLS], through: f64, medium_c: f64, stored: impl Fn(usize) -> (f64, f64)) -> [f64; SHELLS] {
     let (mut ratio, mut rest) = ([0.0; SHELLS], [0.0; SHELLS]);
     for i in 0..SHELLS {
         let outermost = i + 1 == SHELLS;

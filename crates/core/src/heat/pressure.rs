@@ -117,7 +117,8 @@ pub fn follow(pot: &Pot, now: &PressureStep, mut celsius: f64, mut phase: Phase)
                     (celsius, at_s) = (next_c, end_s);
                     continue;
                 }
-                let share = if celsius >= goal_c { 0.0 } else { ((goal_c - celsius) / (next_c - celsius)).clamp(0.0, 1.0) };
+                let share =
+                    if celsius >= goal_c { 0.0 } else { ((goal_c - celsius) / (next_c - celsius)).clamp(0.0, 1.0) };
                 at_s += share * left_s;
                 celsius = goal_c;
                 if building {
@@ -178,7 +179,12 @@ mod tests {
     use crate::heat::pot::{Lid, Material, Vessel};
 
     fn cycle(hold_s: f64, quick: bool) -> (f64, f64) {
-        let vessel = Vessel { diameter_cm: Some(22.0), height_cm: Some(16.0), material: Some(Material::Steel), ..Vessel::default() };
+        let vessel = Vessel {
+            diameter_cm: Some(22.0),
+            height_cm: Some(16.0),
+            material: Some(Material::Steel),
+            ..Vessel::default()
+        };
         let pot = vessel.resolve(Lid::Tight).unwrap();
         let (mut celsius, mut phase) = (60.0, Phase::ComingUp);
         let (mut up, mut open) = (0.0, 0.0);

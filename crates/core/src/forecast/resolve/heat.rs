@@ -231,7 +231,9 @@ impl Heat {
             }
             Method::Reheat => {
                 let to_c = fill.or("heat.to_c", self.to_c, 74.0, "the usual figure for reheating", celsius);
-                Ok(Medium::Reheat { to_c: in_range("heat.to_c", to_c, 55.0, f64::min(90.0, place.boil_c - 5.0), "°C")? })
+                Ok(Medium::Reheat {
+                    to_c: in_range("heat.to_c", to_c, 55.0, f64::min(90.0, place.boil_c - 5.0), "°C")?,
+                })
             }
             Method::Chill => Ok(Medium::Chill {
                 cooling: match place.before {
@@ -265,7 +267,11 @@ impl Heat {
             if given { Err(Error::new(format!("heat.{name}"), "a value", allowed)) } else { Ok(()) }
         };
         if source != HeatSource::Hob {
-            refuse("simmer", self.simmer.is_some(), "only a hob is set by a simmer; an oven takes set_c, coals a count")?;
+            refuse(
+                "simmer",
+                self.simmer.is_some(),
+                "only a hob is set by a simmer; an oven takes set_c, coals a count",
+            )?;
         }
         if source != HeatSource::Oven {
             let allowed = "only an oven has it; a hob takes simmer, coals under and over";
@@ -376,7 +382,8 @@ impl Heat {
         };
         let wrap = match &self.wrap {
             Some(wrap) => {
-                let at = fill.or("heat.wrap.at_core_c", wrap.at_core_c, 70.0, "in the stall, when the bark is set", shown);
+                let at =
+                    fill.or("heat.wrap.at_core_c", wrap.at_core_c, 70.0, "in the stall, when the bark is set", shown);
                 Some((wrap.material, in_range("heat.wrap.at_core_c", at, 0.0, 100.0, "°C")?))
             }
             None => None,

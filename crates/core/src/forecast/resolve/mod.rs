@@ -25,14 +25,7 @@ const MOST_PARTS: usize = 8;
 struct Fill(Vec<Assumed>, String);
 
 impl Fill {
-    fn or<T: Copy>(
-        &mut self,
-        field: &str,
-        given: Option<T>,
-        default: T,
-        why: &str,
-        show: impl Fn(T) -> String,
-    ) -> T {
+    fn or<T: Copy>(&mut self, field: &str, given: Option<T>, default: T, why: &str, show: impl Fn(T) -> String) -> T {
         given.unwrap_or_else(|| {
             self.0.push(Assumed { field: self.field(field), value: show(default), why: why.to_owned() });
             default
@@ -70,13 +63,15 @@ impl ForecastRequest {
         let start_c = fill.or("start_c", self.start_c, 5.0, "straight from the cold", |v| format!("{v:.0} °C"));
         in_range("start_c", start_c, -40.0, 40.0, "°C")?;
 
-        let needs_vessel = stages.iter().any(|stage| stage.medium.is_pot() || matches!(stage.medium, Medium::Fat { .. }));
+        let needs_vessel =
+            stages.iter().any(|stage| stage.medium.is_pot() || matches!(stage.medium, Medium::Fat { .. }));
         let pot = stages.iter().find(|stage| stage.medium.is_pot()).map_or(stages[0].pot, |stage| stage.pot);
         if needs_vessel {
             self.assume_vessel(&pot, pot_method, &mut fill);
             fits(&pot, mass_kg, self.parts.is_some())?;
         }
-        let packing = Packing::lay_all(&pot, parts.iter().map(|part| (part.sides_m, part.pieces, part.mass_kg / DENSITY)));
+        let packing =
+            Packing::lay_all(&pot, parts.iter().map(|part| (part.sides_m, part.pieces, part.mass_kg / DENSITY)));
         let wet = stages.iter().any(|stage| stage.medium.is_pot());
         let liquid_l = self.resolve_liquid(pot_method, wet, &packing, &mut fill, &mut notes)?;
         if wet && liquid_l / 1000.0 + packing.meat_m3 > pot.volume_m3() {
@@ -174,9 +169,8 @@ impl ForecastRequest {
     }
 
     fn assume_vessel(&self, pot: &Pot, method: Option<Method>, fill: &mut Fill) {
-        let sized = |vessel: &Vessel| {
-            vessel.diameter_cm.is_some() || vessel.width_cm.is_some() || vessel.length_cm.is_some()
-        };
+        let sized =
+            |vessel: &Vessel| vessel.diameter_cm.is_some() || vessel.width_cm.is_some() || vessel.length_cm.is_some();
         if !self.vessel.as_ref().is_some_and(sized) {
             let value = match (&self.vessel, method) {
                 (None, Some(Method::Pressure)) => "6 L steel pressure pot".to_owned(),
@@ -314,9 +308,11 @@ fn lid_for(medium: &Medium, own: Option<Lid>, vessel: &Vessel) -> Result<Lid> {
         let field = if own.is_some() { "lid" } else { "vessel.lid" };
         return match own.or(vessel.lid) {
             None | Some(Lid::Tight) => Ok(Lid::Tight),
-            Some(other) => {
-                Err(Error::new(field, other.words(), "a pressure pot is closed with its own lid: leave it out or give tight"))
-            }
+            Some(other) => Err(Error::new(
+                field,
+                other.words(),
+                "a pressure pot is closed with its own lid: leave it out or give tight",
+            )),
         };
     }
     Ok(own.or(vessel.lid).unwrap_or_else(|| medium.usual_lid()))

@@ -16,7 +16,13 @@ impl PartRequest {
     ///
     /// # Errors
     /// Names the first field that can't be used. A tender cut is refused here: ask [`Cut::refusal`] first.
-    pub(super) fn resolve(&self, method: Method, rolls: bool, fill: &mut Fill, notes: &mut Vec<String>) -> Result<Part> {
+    pub(super) fn resolve(
+        &self,
+        method: Method,
+        rolls: bool,
+        fill: &mut Fill,
+        notes: &mut Vec<String>,
+    ) -> Result<Part> {
         let cut = self.cut.ok_or_else(|| Error::new("cut", "nothing", "name a cut, such as \"chuck\" or \"shin\""))?;
         if let Some(why) = cut.refusal() {
             return Err(Error::new("cut", cut.key(), why));

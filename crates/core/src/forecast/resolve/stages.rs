@@ -134,7 +134,9 @@ impl StageRequest {
 impl Until {
     fn resolve(&self, cooling: bool) -> Result<End> {
         match (self.min, self.core_c, self.tender) {
-            (Some(minutes), None, None) => Ok(End::After(in_range("until.min", minutes, 0.0, 4320.0, "min")? * MINUTE_S)),
+            (Some(minutes), None, None) => {
+                Ok(End::After(in_range("until.min", minutes, 0.0, 4320.0, "min")? * MINUTE_S))
+            }
             (None, Some(core_c), None) => {
                 let core_c = in_range("until.core_c", core_c, -5.0, 125.0, "°C")?;
                 Ok(if cooling { End::Cold(core_c) } else { End::Warm(core_c) })

@@ -101,8 +101,7 @@ fn times<const L: usize>(case: &Case, ran: &Ran<L>, stays: Option<&Ran<L>>, lane
 fn solve<const L: usize>(case: &Case, members: &[Member; L], pieces: &[[Piece; L]]) -> [f64; L] {
     let stage = case.solved_stage().unwrap_or(0);
     let closed = simulate(case, members, pieces, Holds::of([f64::INFINITY; L]), &mut UntilTender);
-    let start_s: [f64; L] =
-        std::array::from_fn(|lane| if stage == 0 { 0.0 } else { closed.ended_s[stage - 1][lane] });
+    let start_s: [f64; L] = std::array::from_fn(|lane| if stage == 0 { 0.0 } else { closed.ended_s[stage - 1][lane] });
     let tender: [f64; L] =
         std::array::from_fn(|lane| closed.parts.iter().map(|part| part[lane].ready_s).fold(0.0, f64::max));
     let (mut low, mut high) = ([0.0; L], [0.0; L]);

@@ -142,9 +142,8 @@ impl<'a, const L: usize> Surround<'a, L> {
         if !before.is_some_and(|before| before.same_kind(medium)) {
             self.since_s[lane] = now_s;
         }
-        let in_liquid = |medium: &Medium| {
-            medium.is_pot() || matches!(medium, Medium::Chill { cooling: Cooling::InLiquid })
-        };
+        let in_liquid =
+            |medium: &Medium| medium.is_pot() || matches!(medium, Medium::Chill { cooling: Cooling::InLiquid });
         let was_in_liquid = before.is_some_and(in_liquid);
         if !self.collects[lane] {
             self.juice_before_kg[lane] = juice_kg;
@@ -339,7 +338,9 @@ impl<'a, const L: usize> Surround<'a, L> {
                 let mopped = pit.mopped(since_s, STEP_S);
                 for part in parts.iter_mut() {
                     part.wrap[lane] = match (wrap, part.wrap[lane]) {
-                        (Some((material, at_core_c)), None) if part.bodies.celsius[0][lane] >= at_core_c => Some(material),
+                        (Some((material, at_core_c)), None) if part.bodies.celsius[0][lane] >= at_core_c => {
+                            Some(material)
+                        }
                         (Some((material, _)), Some(_)) => Some(material),
                         _ => None,
                     };

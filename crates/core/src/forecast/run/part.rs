@@ -43,7 +43,7 @@ impl<const L: usize> PartState<L> {
     pub(super) fn new(part: &Part, pieces: &[Piece; L], start_c: f64) -> Self {
         let radius: [f64; L] = std::array::from_fn(|lane| part.shape.half_thickness_m * pieces[lane].thickness);
         let volume_m3 = part.boneless_kg() / DENSITY;
-        
+
         Self {
             bodies: Bodies::new(part.shape.exponent, radius, start_c, STEP_S),
             rates: [[0.0; L]; SHELLS],
