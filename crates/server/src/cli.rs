@@ -1,6 +1,6 @@
 //! The command line: the stateless computations on files, and the server.
 
-use std::io::Read;
+use std::io::{Read, Write};
 use std::path::PathBuf;
 use std::process::ExitCode;
 
@@ -65,7 +65,7 @@ pub async fn run(cli: Cli) -> ExitCode {
         Command::Sauce { file } => compute_file(Computation::Sauce, &file),
         Command::Openapi => {
             let document = api_document();
-            document.to_pretty_json().map(|json| println!("{json}")).map_err(|error| (error.to_string(), 1))
+            document.to_pretty_json().map_err(|error| (error.to_string(), 1)).and_then(|json| print(&json))
         }
         Command::Serve { demo, port, data } => serve(demo, port, data).await.map_err(|error| (format!("{error:#}"), 1)),
     };
@@ -93,8 +93,15 @@ fn compute_file(computation: Computation, file: &PathBuf) -> Result<(), (String,
     }
     let answer = compute::run(computation, &text, jiff::Timestamp::now())
         .map_err(|error| (error.to_string(), EXIT_BAD_INPUT))?;
-    println!("{answer}");
-    Ok(())
+    print(&answer)
+}
+
+/// Prints an answer; whoever reads it may stop early, and that is no fault.
+fn print(answer: &str) -> Result<(), (String, u8)> {
+    match writeln!(std::io::stdout(), "{answer}") {
+        Err(error) if error.kind() != std::io::ErrorKind::BrokenPipe => Err((format!("standard output: {error}"), 1)),
+        _ => Ok(()),
+    }
 }
 
 async fn serve(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {

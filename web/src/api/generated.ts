@@ -301,6 +301,24 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description Liquid poured in later. */
+        Added: {
+            /**
+             * Format: double
+             * @description Minutes from the meat meeting the heat.
+             */
+            at_min: number;
+            /**
+             * Format: double
+             * @description How warm, °C.
+             */
+            celsius: number;
+            /**
+             * Format: double
+             * @description How much, L.
+             */
+            liquid_l: number;
+        };
         /**
          * @description How old the animal was: more cross-links, more hours.
          * @enum {string}
@@ -322,6 +340,25 @@ export interface components {
             /** @description Gone too far. */
             too_far: components["schemas"]["Ready"];
         };
+        /** @description Where eight in ten of the simulated cooks stand at a moment. */
+        BandPoint: {
+            /** @description Near the middle, as a probe reads it: P10, P50, P90, °C. */
+            core_c: number[];
+            /** @description Liquid in the pot: P10, P50, P90, L. */
+            liquid_l: number[];
+            /**
+             * Format: double
+             * @description Minutes since the meat met the heat.
+             */
+            min: number;
+            /** @description On the scale of slice to spoon: P10, P50, P90. */
+            tenderness: number[];
+        };
+        /**
+         * @description Something put in the pot for body.
+         * @enum {string}
+         */
+        BodyFrom: "sinew" | "foot" | "tendon" | "rind";
         /** @description A caution that binds in this plan. */
         Caution: {
             /** @description A stable name. */
@@ -469,12 +506,27 @@ export interface components {
             core_c: number;
             /**
              * Format: double
+             * @description Rendered fat, L.
+             */
+            fat_l: number;
+            /**
+             * Format: double
+             * @description Gelatin in the liquid, g.
+             */
+            gelatin_g: number;
+            /**
+             * Format: double
+             * @description Juice that has left the meat, kg.
+             */
+            juice_kg: number;
+            /**
+             * Format: double
              * @description Liquid in the pot, L.
              */
             liquid_l: number;
             /**
              * Format: double
-             * @description Liquid, °C.
+             * @description Liquid, fat, bath or air, °C.
              */
             medium_c: number;
             /**
@@ -482,6 +534,18 @@ export interface components {
              * @description Minutes since the meat met the heat.
              */
             min: number;
+            /**
+             * Format: double
+             * @description Salt in the liquid, g.
+             */
+            salt_g: number;
+            /** @description The stage it is in, counted from 0. */
+            stage: number;
+            /**
+             * Format: double
+             * @description Left as steam, from the pot and from meat in the pit, kg.
+             */
+            steam_kg: number;
             /**
              * Format: double
              * @description Surface, °C.
@@ -492,6 +556,11 @@ export interface components {
              * @description Mean tender-hours.
              */
             tender_h: number;
+            /**
+             * Format: double
+             * @description Cooked and edible by then, kg.
+             */
+            yield_kg: number;
         };
         /**
          * @description A beef cut by the name of its muscle or joint.
@@ -585,10 +654,35 @@ export interface components {
              */
             id: string;
         };
+        /** @description What lies behind a forecast. */
+        Explained: {
+            /** @description Bands along the curve. */
+            bands: components["schemas"]["BandPoint"][];
+            /** @description Facts, the most telling first. */
+            narrows: components["schemas"]["Narrows"][];
+            /** @description Rules. */
+            rules: components["schemas"]["Rule"][];
+            /**
+             * Format: double
+             * @description P10 to P90 of ready, min.
+             */
+            width_min?: number | null;
+        };
+        /** @description How much of it. */
+        ForBody: {
+            /**
+             * Format: double
+             * @description How much, kg.
+             */
+            mass_kg: number;
+            /** @description What. */
+            what: components["schemas"]["BodyFrom"];
+        };
         /** @description When it will be tender, and how sure that is. */
         Forecast: {
             /** @description What was filled in. */
             assumed: components["schemas"]["Assumed"][];
+            at_pressure_min?: components["schemas"]["Quantiles"] | null;
             /** @description Cautions that bind. */
             cautions: components["schemas"]["Caution"][];
             /**
@@ -603,9 +697,9 @@ export interface components {
             chance_ready?: number | null;
             /**
              * Format: double
-             * @description Minutes on the hob before the liquid simmers.
+             * @description Minutes until the liquid simmers on the hob, or the pot is at pressure; `null` if it does not come up.
              */
-            come_up_min: number;
+            come_up_min?: number | null;
             /** @description The median run. */
             curve: components["schemas"]["CurvePoint"][];
             /**
@@ -613,6 +707,7 @@ export interface components {
              * @description Tender-hours that are enough here.
              */
             enough_tender_h: number;
+            explained?: components["schemas"]["Explained"] | null;
             /**
              * Format: double
              * @description Fat on the liquid, L.
@@ -646,11 +741,18 @@ export interface components {
             mass_kg: number;
             /** @description Oddities, and reasons for what is null. */
             notes: string[];
+            /** @description Each cut or size of a mixed pot; empty for one. */
+            parts?: components["schemas"]["PartForecast"][];
             /**
              * Format: int32
              * @description Pieces.
              */
             pieces: number;
+            /**
+             * Format: double
+             * @description Plates of 165 g cooked.
+             */
+            portions?: number | null;
             /** @description Tender, minutes from the meat meeting the heat. */
             ready_min: components["schemas"]["Quantiles"];
             /**
@@ -658,12 +760,24 @@ export interface components {
              * @description Resistance × age × feed.
              */
             resistance: number;
+            /**
+             * Format: double
+             * @description Salt in the liquid, g.
+             */
+            salt_g?: number | null;
+            /** @description The stages of the median run. */
+            stages?: components["schemas"]["StageSpan"][];
             /** @description Whether this cut and way belong together. */
             suitable: boolean;
             /** @description Rules of thumb. */
             thumb: components["schemas"]["Thumb"][];
             /** @description Gone too far if the heat simply stays on. */
             too_far_min: components["schemas"]["Quantiles"];
+            /**
+             * Format: double
+             * @description Tender-hours that are too far here.
+             */
+            too_far_tender_h: number;
             /** @description One plain sentence. */
             why: string;
             /**
@@ -674,6 +788,11 @@ export interface components {
         };
         /** @description A forecast's request. Only `cut` and `method` must be given. */
         ForecastRequest: {
+            /**
+             * @description Liquid poured in later.
+             * @default null
+             */
+            added?: components["schemas"]["Added"][] | null;
             /** @default null */
             age?: components["schemas"]["Age"] | null;
             /**
@@ -692,6 +811,16 @@ export interface components {
             deadline_min?: number | null;
             /** @default null */
             eaten_as?: components["schemas"]["EatenAs"] | null;
+            /**
+             * @description Answer what lies behind each figure: bands along the curve, and what one more fact would narrow.
+             * @default null
+             */
+            explain?: boolean | null;
+            /**
+             * @description Put in for body.
+             * @default null
+             */
+            for_body?: components["schemas"]["ForBody"][] | null;
             /**
              * @description Fed on grass.
              * @default null
@@ -731,16 +860,22 @@ export interface components {
             /** @default null */
             method?: components["schemas"]["Method"] | null;
             /**
-             * @description A mixed pot.
+             * @description A mixed pot, in place of `cut`, `mass_kg`, `pieces` and the size.
              * @default null
              */
-            parts?: Record<string, never>[] | null;
+            parts?: components["schemas"]["PartRequest"][] | null;
             /**
              * Format: int32
              * @description How many pieces.
              * @default null
              */
             pieces?: number | null;
+            /**
+             * Format: double
+             * @description Salt, % of the trimmed raw mass.
+             * @default null
+             */
+            salt_pct?: number | null;
             /**
              * Format: int64
              * @description Seed of the spreads.
@@ -753,16 +888,22 @@ export interface components {
              */
             size_mm?: number[] | null;
             /**
-             * @description A chain of ways.
+             * @description A chain of ways, in place of `method` and `heat`.
              * @default null
              */
-            stages?: Record<string, never>[] | null;
+            stages?: components["schemas"]["StageRequest"][] | null;
             /**
              * Format: double
              * @description The meat as it goes in, °C.
              * @default null
              */
             start_c?: number | null;
+            /**
+             * Format: double
+             * @description Gelatin already in the liquid, %: 1 to 3 for a good stock.
+             * @default null
+             */
+            stock_gelatin_pct?: number | null;
             /**
              * Format: double
              * @description Thickness of the largest piece alone, mm; the other sides follow from the mass.
@@ -795,6 +936,11 @@ export interface components {
             /** @enum {string} */
             kind: "check";
         } | {
+            /**
+             * Format: double
+             * @description How warm, °C; hot from the kettle where not given.
+             */
+            celsius?: number | null;
             /** @enum {string} */
             kind: "liquid_added";
             /**
@@ -830,6 +976,12 @@ export interface components {
         Heat: {
             /**
              * Format: double
+             * @description Air about the coals, °C.
+             * @default null
+             */
+            air_c?: number | null;
+            /**
+             * Format: double
              * @description Keep-warm, °C.
              * @default null
              */
@@ -855,12 +1007,26 @@ export interface components {
             fat_c?: number | null;
             /**
              * Format: double
+             * @description Fresh coals this often, min.
+             * @default null
+             */
+            fresh_every_min?: number | null;
+            /**
+             * Format: double
              * @description Pressure above the air's, kPa.
              * @default null
              */
             gauge_kpa?: number | null;
             /** @default null */
             level?: components["schemas"]["Settings"] | null;
+            /** @default null */
+            mop?: components["schemas"]["Mopping"] | null;
+            /**
+             * Format: double
+             * @description The pit's lid is opened this often, min.
+             * @default null
+             */
+            open_every_min?: number | null;
             /**
              * Format: int32
              * @description Coals on its lid.
@@ -873,6 +1039,18 @@ export interface components {
              * @default null
              */
             pit_c?: number | null;
+            /**
+             * Format: double
+             * @description Air of the pit as the meat goes in, °C; the set point where not given.
+             * @default null
+             */
+            pit_start_c?: number | null;
+            /**
+             * Format: double
+             * @description Heat into a pressure pot, W.
+             * @default null
+             */
+            power_w?: number | null;
             /** @default null */
             release?: components["schemas"]["Release"] | null;
             /**
@@ -887,6 +1065,14 @@ export interface components {
             simmer?: components["schemas"]["Simmer"] | null;
             /** @default null */
             source?: components["schemas"]["HeatSource"] | null;
+            /** @default null */
+            start?: components["schemas"]["Start"] | null;
+            /**
+             * Format: double
+             * @description A pit that does not hold itself: its fuel is seen to this often, min.
+             * @default null
+             */
+            tend_every_min?: number | null;
             /**
              * Format: double
              * @description Reheated to, °C.
@@ -899,6 +1085,8 @@ export interface components {
              * @default null
              */
             under?: number | null;
+            /** @default null */
+            wind?: components["schemas"]["Wind"] | null;
             /** @default null */
             wrap?: components["schemas"]["Wrap"] | null;
         };
@@ -1072,6 +1260,36 @@ export interface components {
          * @enum {string}
          */
         Method: "braise" | "stew" | "pressure" | "smoke" | "confit" | "slow_cooker" | "water_bath" | "keep_warm" | "chill" | "reheat";
+        /** @description Coats of mop or spritz in the pit. */
+        Mopping: {
+            /**
+             * Format: double
+             * @description Minutes between coats.
+             */
+            every_min: number;
+            /**
+             * Format: double
+             * @description The first, minutes after the meat went in; one interval where not given.
+             */
+            from_min?: number | null;
+        };
+        /** @description One fact that would narrow the band. */
+        Narrows: {
+            /** @description A stable name: animal, thickness, oven, simmer, pit, lid, bark, liquid. */
+            fact: string;
+            /** @description How the cook can find it out. */
+            how: string;
+            /**
+             * Format: double
+             * @description Share of the doubt in the ready time that it explains, 0–1.
+             */
+            share: number;
+            /**
+             * Format: double
+             * @description P10 to P90 of ready if it were known, min.
+             */
+            width_min: number;
+        };
         /** @description The plan a cook is opened from. */
         OpenCook: {
             /** Format: uuid */
@@ -1098,6 +1316,66 @@ export interface components {
              * @default null
              */
             liquid_left_l?: number | null;
+        };
+        /** @description One cut or size of a mixed pot. */
+        PartForecast: {
+            /** @description Which cut. */
+            cut: components["schemas"]["Cut"];
+            /** @description Lifted out as the first, second, …; parts that are tender together share a place. */
+            lift: number;
+            /**
+             * Format: double
+             * @description Raw, bone in, kg.
+             */
+            mass_kg: number;
+            /** @description Its name on the block. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Pieces.
+             */
+            pieces: number;
+            /** @description Tender, minutes from the meat meeting the heat. */
+            ready_min: components["schemas"]["Quantiles"];
+            /** @description Gone too far. */
+            too_far_min: components["schemas"]["Quantiles"];
+        };
+        /** @description One cut or size in a mixed pot. */
+        PartRequest: {
+            /** @default null */
+            age?: components["schemas"]["Age"] | null;
+            /** @default null */
+            cut?: components["schemas"]["Cut"] | null;
+            /** @default null */
+            eaten_as?: components["schemas"]["EatenAs"] | null;
+            /**
+             * @description Fed on grass.
+             * @default null
+             */
+            grass_fed?: boolean | null;
+            /**
+             * Format: double
+             * @description Raw, bone in, kg.
+             * @default null
+             */
+            mass_kg?: number | null;
+            /**
+             * Format: int32
+             * @description How many pieces.
+             * @default null
+             */
+            pieces?: number | null;
+            /**
+             * @description The sides of the largest piece, mm.
+             * @default null
+             */
+            size_mm?: number[] | null;
+            /**
+             * Format: double
+             * @description Thickness of the largest piece alone, mm.
+             * @default null
+             */
+            thickness_mm?: number | null;
         };
         /** @description One dish with its bell. */
         Plan: {
@@ -1294,6 +1572,17 @@ export interface components {
             text: string;
             /** @description What it costs. */
             trade: string;
+        };
+        /** @description The rule behind a figure, with this case's numbers. */
+        Rule: {
+            /** @description Which figure. */
+            figure: string;
+            /** @description This case's numbers in it. */
+            numbers: string;
+            /** @description The rule, in plain words. */
+            rule: string;
+            /** @description How sure. */
+            sure: string;
         };
         /** @description The path and where it ends. */
         Sauce: {
@@ -1510,6 +1799,39 @@ export interface components {
          * @enum {string}
          */
         Skim: "ladle" | "spout" | "bag" | "chill" | "none";
+        /** @description One stage of a chain. What it leaves out stays as it was in the stage before. */
+        StageRequest: {
+            /** @default null */
+            heat?: components["schemas"]["Heat"] | null;
+            /** @default null */
+            lid?: components["schemas"]["Lid"] | null;
+            /** @default null */
+            method?: components["schemas"]["Method"] | null;
+            /** @default null */
+            until?: components["schemas"]["Until"] | null;
+        };
+        /** @description One stage of the median run. */
+        StageSpan: {
+            /**
+             * Format: double
+             * @description It begins, minutes from the meat meeting the heat; `null` if it never does.
+             */
+            from_min?: number | null;
+            /** @description Way of cooking. */
+            method: components["schemas"]["Method"];
+            /**
+             * Format: double
+             * @description It ends; `null` while the heat stays on.
+             */
+            to_min?: number | null;
+            /** @description In a few words. */
+            words: string;
+        };
+        /**
+         * @description Where a pot for the oven gets its first heat.
+         * @enum {string}
+         */
+        Start: "hob" | "oven" | "cold_oven";
         /**
          * @description How far a cook has come.
          * @enum {string}
@@ -1594,6 +1916,26 @@ export interface components {
          * @enum {string}
          */
         Units: "metric" | "us";
+        /** @description When a stage ends; exactly one is given. */
+        Until: {
+            /**
+             * Format: double
+             * @description When the middle is this warm (or, cooling, this cold), °C.
+             * @default null
+             */
+            core_c?: number | null;
+            /**
+             * Format: double
+             * @description After so many minutes of this stage.
+             * @default null
+             */
+            min?: number | null;
+            /**
+             * @description When it is tender enough; must be `true`.
+             * @default null
+             */
+            tender?: boolean | null;
+        };
         /**
          * @description Whether a way fits.
          * @enum {string}
@@ -1698,6 +2040,11 @@ export interface components {
              */
             yield_kg: number;
         };
+        /**
+         * @description How the wind stands about the pot.
+         * @enum {string}
+         */
+        Wind: "calm" | "breezy" | "windy";
         /** @description When something may happen. */
         Window: {
             /**
@@ -1720,12 +2067,17 @@ export interface components {
         Wrap: {
             /**
              * Format: double
-             * @description Wrapped when the middle reaches this, °C.
+             * @description Wrapped when the middle reaches this, °C; 70 where not given, 0 wraps at once.
              */
-            at_core_c: number;
-            /** @description `paper` or `foil`. */
-            in: string;
+            at_core_c?: number | null;
+            /** @description What it is wrapped in. */
+            in: components["schemas"]["WrapMaterial"];
         };
+        /**
+         * @description What meat is wrapped in.
+         * @enum {string}
+         */
+        WrapMaterial: "paper" | "foil";
     };
     responses: never;
     parameters: never;

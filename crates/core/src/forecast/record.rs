@@ -1,8 +1,8 @@
 //! The median run written down: its curve, the inside of the piece, and what left it.
 
-use super::resolve::{Case, Medium};
+use super::resolve::{Case, Medium, Part};
 use super::run::{Moment, STEP_S, Watch};
-use crate::heat::conduction::SHELLS;
+use crate::heat::conduction::{SHELLS, shell_fractions};
 use crate::heat::pressure::QUICK_RELEASE_JUICE;
 use crate::juices::{Around, Juices, Left, Piece};
 use crate::safety::WARM_PAST_C;
@@ -73,7 +73,7 @@ impl<'a> Recorder<'a> {
             liquid_l: if case.first().medium.is_pot() { case.liquid_l } else { 0.0 },
             steam_kg: 0.0,
             salt_g: 0.0,
-            left: Left::default(),
+            left: case.parts.iter().map(raw).fold(Left::default(), Left::plus),
         };
         Self {
             case,
@@ -92,8 +92,10 @@ impl<'a> Recorder<'a> {
 
     /// The frame nearest to a time.
     pub fn at(&self, time_s: f64) -> &Frame {
-        let i = (time_s / self.every_s).round() as usize;
-        &self.frames[i.min(self.frames.len() - 1)]
+        let after = self.frames.partition_point(|frame| frame.time_s < time_s).min(self.frames.len() - 1);
+        let before = after.saturating_sub(1);
+        let nearer = time_s - self.frames[before].time_s < self.frames[after].time_s - time_s;
+        &self.frames[if nearer { before } else { after }]
     }
 
     /// When the pot runs dry, s; juice from the meat counts, but only what has left by then.
@@ -107,6 +109,7 @@ impl<'a> Recorder<'a> {
 
     fn write(&mut self, moment: &Moment<1>) {
         let case = self.case;
+        let since_s = moment.time_s - self.frames.last().map_or(0.0, |frame| frame.time_s);
         let (main, around) = (&moment.parts[0], moment.around);
         let kept = if around.keeps_juice() { Around::Kept } else { Around::Drips };
         let (mut left, mut evaporated_kg) = (Left::default(), 0.0);
@@ -121,7 +124,7 @@ impl<'a> Recorder<'a> {
                 boiled_out: self.boiled_out,
             };
             // Juice and fat leave slowly enough to be followed from frame to frame.
-            juices.step(|shell| state.bodies.celsius[shell][0], self.every_s, kept);
+            juices.step(|shell| state.bodies.celsius[shell][0], since_s, kept);
             juices.note(&piece, kept);
             left = left.plus(juices.left(&piece));
             evaporated_kg += piece.evaporated_kg;
@@ -133,7 +136,7 @@ impl<'a> Recorder<'a> {
                 case.parts.iter().map(|part| part.mass_kg * part.sides_m[0]).sum::<f64>() / case.mass_kg;
             let evens_s = SALT_S * (thickness / 0.04).powi(2);
             let even_g = case.salt_g * liquid_l / (liquid_l + case.mass_kg);
-            self.salt_g += (even_g - self.salt_g) * (1.0 - (-self.every_s / evens_s).exp());
+            self.salt_g += (even_g - self.salt_g) * (1.0 - (-since_s / evens_s).exp());
         }
         self.frames.push(Frame {
             time_s: moment.time_s,
@@ -162,19 +165,35 @@ impl Watch<1> for Recorder<'_> {
         if self.warm_s.is_none() && moment.parts.iter().all(|part| part.bodies.celsius[0][0] >= WARM_PAST_C) {
             self.warm_s = Some(moment.time_s);
         }
+        let mut opened = false;
         for (stage, ended) in around.ended_s.iter().enumerate() {
             if self.stage_ends_s[stage].is_infinite() && ended[0].is_finite() {
                 self.stage_ends_s[stage] = ended[0];
-                if matches!(self.case.stages[stage].medium, Medium::Pressure { quick: true, .. }) {
-                    self.boiled_out += QUICK_RELEASE_JUICE;
+                if let Medium::Pressure { quick, .. } = self.case.stages[stage].medium {
+                    opened = true;
+                    self.boiled_out += if quick { QUICK_RELEASE_JUICE } else { 0.0 };
                 }
             }
         }
-        if (moment.time_s / self.every_s).fract() < STEP_S / self.every_s / 2.0 {
+        // An opened lid is written down at once: it is when the meat is looked at.
+        if opened || (moment.time_s / self.every_s).fract() < STEP_S / self.every_s / 2.0 {
             self.write(moment);
         }
         moment.time_s < self.until_s
     }
+}
+
+/// A part before anything has left it.
+fn raw(part: &Part) -> Left {
+    Juices::default().left(&Piece {
+        facts: part.facts,
+        raw_kg: part.mass_kg,
+        goal: &part.goal,
+        fractions: &shell_fractions(part.shape.exponent),
+        mean_dose: 0.0,
+        evaporated_kg: 0.0,
+        boiled_out: 0.0,
+    })
 }
 
 impl Frame {

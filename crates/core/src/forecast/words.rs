@@ -7,6 +7,7 @@ use super::resolve::{Case, Cooling, Medium};
 use crate::cuts::DryRisk;
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
+use crate::heat::pressure::LEAST_LITRES;
 use crate::tender::EatenAs;
 use crate::units::round_to;
 
@@ -99,7 +100,12 @@ pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>) -> String {
     };
     let first = &case.first().medium;
     let heat = if case.stages.len() == 1 {
-        first.phrase(case.boil_c, at_ready.map(|frame| frame.medium_c))
+        match first {
+            Medium::Pressure { .. } if case.liquid_l < LEAST_LITRES => {
+                "under a locked lid with too little liquid for pressure to build at once,".to_owned()
+            }
+            _ => first.phrase(case.boil_c, at_ready.map(|frame| frame.medium_c)),
+        }
     } else {
         let ways: Vec<_> = case.stages.iter().map(|stage| stage.medium.words()).collect();
         format!("through {},", ways.join(", then "))
