@@ -2,7 +2,8 @@
 
 use divan::{Bencher, black_box};
 use ergastic_core::cuts::Cut;
-use ergastic_core::forecast::{Evidence, ForecastRequest, Method, forecast, update};
+use ergastic_core::forecast::{Evidence, ForecastRequest, Heat, Method, Wrap, forecast, update};
+use ergastic_core::heat::pit::WrapMaterial;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::{MatchRequest, match_ways};
 use ergastic_core::tender::Check;
@@ -30,6 +31,39 @@ fn braise_ensemble(bencher: Bencher) {
 #[divan::bench(name = "braise, one run (target 0.3 ms)")]
 fn braise_one(bencher: Bencher) {
     bencher.bench(|| forecast(black_box(&chuck(1))).unwrap());
+}
+
+/// Twelve hours in the pit, wrapped on the way.
+fn brisket(members: u32) -> ForecastRequest {
+    ForecastRequest {
+        cut: Some(Cut::Brisket),
+        mass_kg: Some(5.5),
+        size_mm: Some([105.0, 250.0, 400.0]),
+        method: Some(Method::Smoke),
+        heat: Some(Heat {
+            pit_c: Some(110.0),
+            wrap: Some(Wrap { material: WrapMaterial::Paper, at_core_c: Some(70.0) }),
+            ..Heat::default()
+        }),
+        members: Some(members),
+        ..Default::default()
+    }
+}
+
+#[divan::bench(name = "12 h in the pit, 1000 members (target 60 ms)")]
+fn pit_ensemble(bencher: Bencher) {
+    bencher.bench(|| forecast(black_box(&brisket(1000))).unwrap());
+}
+
+#[divan::bench(name = "12 h in the pit, one run (target 0.3 ms)")]
+fn pit_one(bencher: Bencher) {
+    bencher.bench(|| forecast(black_box(&brisket(1))).unwrap());
+}
+
+#[divan::bench(name = "pressure, time solved for, 1000 members (target 60 ms)")]
+fn pressure_ensemble(bencher: Bencher) {
+    let request = ForecastRequest { method: Some(Method::Pressure), ..chuck(1000) };
+    bencher.bench(|| forecast(black_box(&request)).unwrap());
 }
 
 #[divan::bench(name = "live update, 1000 members, 20 findings (target 80 ms)")]

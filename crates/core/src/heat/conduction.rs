@@ -95,6 +95,8 @@ pub struct Bodies<const L: usize> {
     pub fractions: [f64; SHELLS],
     /// Which of them still hold ice.
     pub frozen: [bool; L],
+    /// Steps for which the surface still leaps.
+    young: u32,
     step_s: f64,
     geometry: frozen::Geometry<L>,
     lower: [[f64; L]; SHELLS],
@@ -130,6 +132,7 @@ impl<const L: usize> Bodies<L> {
             evaporated: [0.0; L],
             fractions,
             frozen: [start_c < frozen::THAWED_C; L],
+            young: YOUNG_STEPS,
             step_s,
             geometry: frozen::Geometry { exponent, faces, radius_m: half_thickness_m },
             lower: [[0.0; L]; SHELLS],
@@ -201,15 +204,18 @@ impl<const L: usize> Bodies<L> {
         for lane in 0..L {
             middle_c[lane] = around.from_c[lane] + GAMMA * (around.to_c[lane] - around.from_c[lane]);
         }
-        let mut first = self.celsius;
-        let early = self.stage(&mut first, &middle_c, around);
+        let mut first = [[0.0; L]; SHELLS];
+        self.down(&mut first, |bodies, i, lane| bodies.celsius[i][lane]);
+        let early = self.close(&mut first, &middle_c, around);
+        self.up(&mut first);
         // Second stage: start + (1 − γ) · slope of the first stage, where slope = (first − start) / γ.
         let carry = (1.0 - GAMMA) / GAMMA;
-        for (now, first) in self.celsius.as_flattened_mut().iter_mut().zip(first.as_flattened()) {
-            *now += carry * (first - *now);
-        }
-        let mut second = self.celsius;
-        let late = self.stage(&mut second, &around.to_c, around);
+        let mut second = [[0.0; L]; SHELLS];
+        self.down(&mut second, |bodies, i, lane| {
+            bodies.celsius[i][lane] + carry * (first[i][lane] - bodies.celsius[i][lane])
+        });
+        let late = self.close(&mut second, &around.to_c, around);
+        self.up(&mut second);
         self.celsius = second;
         self.surface_c = late.surface_c;
         for lane in 0..L {
@@ -217,23 +223,41 @@ impl<const L: usize> Bodies<L> {
             let vapour = (1.0 - GAMMA) * early.vapour[lane] + GAMMA * late.vapour[lane];
             self.evaporated[lane] = self.step_s * vapour / LATENT_HEAT;
         }
+        self.young = self.young.saturating_sub(1);
     }
 
-    /// Solves one stage in place, from its right-hand side to its temperatures; answers what passed the surface.
+    /// Eliminates downwards from the middle, from a stage's right-hand side.
     #[inline(always)]
-    fn stage(&self, rows: &mut [[f64; L]; SHELLS], medium_c: &[f64; L], around: &Surroundings<L>) -> Passed<L> {
-        for lane in 0..L {
-            rows[0][lane] *= self.pivot[0][lane];
-        }
-        for i in 1..SHELLS {
+    fn down(&self, rows: &mut [[f64; L]; SHELLS], known: impl Fn(&Self, usize, usize) -> f64) {
+        let mut before = [0.0; L];
+        for i in 0..SHELLS {
             for lane in 0..L {
-                rows[i][lane] = rows[i][lane] * self.pivot[i][lane] + self.lower[i][lane] * rows[i - 1][lane];
+                before[lane] = known(self, i, lane) * self.pivot[i][lane] + self.lower[i][lane] * before[lane];
             }
+            rows[i] = before;
         }
+    }
+
+    /// Substitutes back from the surface to the middle.
+    #[inline(always)]
+    fn up(&self, rows: &mut [[f64; L]; SHELLS]) {
+        let mut outer = rows[SHELLS - 1];
+        for i in (0..SHELLS - 1).rev() {
+            for lane in 0..L {
+                outer[lane] = rows[i][lane] + self.upper[i][lane] * outer[lane];
+            }
+            rows[i] = outer;
+        }
+    }
+
+    /// Closes a stage's last row with what the surface meets; answers what passed the surface.
+    #[inline(always)]
+    fn close(&self, rows: &mut [[f64; L]; SHELLS], medium_c: &[f64; L], around: &Surroundings<L>) -> Passed<L> {
         let last = rows[SHELLS - 1];
         let passed = if around.wet {
             let gain: [f64; L] = std::array::from_fn(|lane| self.surface_gain[lane] + self.half_shell[lane]);
-            close_wet(saturation(), &last, &gain, &self.surface_c, medium_c, around)
+            let rounds = if self.young > 0 { YOUNG_ROUNDS } else { NEWTON_ROUNDS };
+            close_wet(saturation(), &last, &gain, &self.surface_c, medium_c, around, rounds)
         } else {
             let mut flux = [0.0; L];
             let mut surface_c = [0.0; L];
@@ -246,11 +270,6 @@ impl<const L: usize> Bodies<L> {
         };
         for lane in 0..L {
             rows[SHELLS - 1][lane] = last[lane] + self.surface_gain[lane] * passed.flux[lane];
-        }
-        for i in (0..SHELLS - 1).rev() {
-            for lane in 0..L {
-                rows[i][lane] += self.upper[i][lane] * rows[i + 1][lane];
-            }
         }
         passed
     }
@@ -265,8 +284,12 @@ impl<const L: usize> Bodies<L> {
     }
 }
 
-/// Rounds of Newton's method: from the last step's surface three come to 1e-6 K.
-const NEWTON_ROUNDS: usize = 3;
+/// Rounds of Newton's method: from the last step's surface, which is some tenths of a kelvin off, two come to 1e-6 K.
+const NEWTON_ROUNDS: usize = 2;
+/// Rounds while the surface still leaps from the fridge's temperature to the pit's.
+const YOUNG_ROUNDS: usize = 6;
+/// Steps of leaping.
+const YOUNG_STEPS: u32 = 8;
 
 /// The surface of a wet body: `T = rest + gain · q(T)` with `q = h (T_medium − T) − e (p_sat(T) − p_air)`.
 #[inline(always)]
@@ -277,9 +300,10 @@ fn close_wet<const L: usize>(
     guess_c: &[f64; L],
     medium_c: &[f64; L],
     around: &Surroundings<L>,
+    rounds: usize,
 ) -> Passed<L> {
     let mut surface_c = *guess_c;
-    for _ in 0..NEWTON_ROUNDS {
+    for _ in 0..rounds {
         for lane in 0..L {
             let t = surface_c[lane];
             let (pressure, slope) = saturation.with_slope(t);

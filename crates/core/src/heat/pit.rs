@@ -6,6 +6,8 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use crate::units::HOUR_S;
+
 /// Pit air to meat, radiation included, W/(m² K). Working value.
 pub const PIT_COEFFICIENT: f64 = 18.0;
 /// Vapour pressure of a pit's air, Pa. Working value.
@@ -52,7 +54,7 @@ impl WrapMaterial {
 }
 
 /// A wrap slows the air's heat by this much. Working value.
-const WRAPPED_HEAT: f64 = 0.9;
+pub const WRAPPED_HEAT: f64 = 0.9;
 
 /// Coats of mop or spritz.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -97,41 +99,36 @@ impl Pit {
         self.mop.is_some_and(|mop| falls(mop.from_s, mop.every_s, since_s, step_s))
     }
 
-    /// Its air at a time since the meat went in, °C, with a member's offset.
-    pub fn air_c(&self, since_s: f64, offset_k: f64) -> f64 {
-        let set_c = self.set_c + offset_k;
-        let warming = (self.start_c - self.set_c) * (-since_s / WARM_UP_S).exp();
+    /// Its air at a time since the meat went in, °C.
+    pub fn air_c(&self, since_s: f64) -> f64 {
+        let mut air_c = self.set_c;
+        if self.start_c != self.set_c {
+            air_c += (self.start_c - self.set_c) * (-since_s / WARM_UP_S).exp();
+        }
         let since_open = [self.open_every_s.map(|every| (every, every)), self.mop.map(|mop| (mop.from_s, mop.every_s))]
             .into_iter()
             .flatten()
             .filter(|(from, _)| since_s >= *from)
             .map(|(from, every)| (since_s - from) % every)
             .fold(f64::INFINITY, f64::min);
-        let open = if since_open < OPENED_S { OPENED_K } else { 0.0 };
-        let untended = self.tend_every_s.map_or(0.0, |every| since_s % every / 3600.0 * UNTENDED_K_PER_H);
-        set_c + warming - open - untended
+        if since_open < OPENED_S {
+            air_c -= OPENED_K;
+        }
+        if let Some(every_s) = self.tend_every_s {
+            air_c -= since_s % every_s / HOUR_S * UNTENDED_K_PER_H;
+        }
+        air_c
     }
 
-    /// Surface coefficient in W/(m² K) and what evaporation draws in W/(m² Pa).
+    /// How wet the surface is, as a share of open water.
     ///
-    /// `gone` is the water the meat has lost from its surface and `film` what a mop left on it, kg/m².
+    /// `gone` is the water the meat has lost from its surface and `film` what a mop left on it, kg/m²; `scale` is the
+    /// uncertain share of it all.
     #[inline(always)]
-    pub fn surface(
-        &self,
-        gone: f64,
-        film: f64,
-        wrap: Option<WrapMaterial>,
-        coefficient: f64,
-        wetness: f64,
-    ) -> (f64, f64) {
+    pub fn wetness(&self, gone: f64, film: f64, scale: f64) -> f64 {
         let dried = gone / DRIES_AT;
-        let wet = if film > 0.0 { MOPPED } else { wetness * (WET / (1.0 + dried * dried) + BARK) };
-        let (heat, vapour) = match wrap {
-            None => (1.0, 1.0),
-            Some(material) => (WRAPPED_HEAT, material.lets_by()),
-        };
-        let h = PIT_COEFFICIENT * coefficient * heat;
-        (h, h * wet * vapour / self.psychrometric)
+        let bark = scale * (WET / (1.0 + dried * dried) + BARK);
+        if film > 0.0 { MOPPED } else { bark }
     }
 }
 
@@ -155,7 +152,8 @@ mod tests {
     fn a_wet_surface_stands_far_below_the_air_and_a_dry_one_near_it() {
         let settle = |gone: f64| {
             let mut bodies = Bodies::new(0.3, [0.01], 20.0, 60.0);
-            let (h, e) = pit().surface(gone, 0.0, None, 1.0, 1.0);
+            let h = PIT_COEFFICIENT;
+            let e = h * pit().wetness(gone, 0.0, 1.0) / pit().psychrometric;
             let around = Surroundings {
                 evaporation: [e],
                 wet: true,
@@ -179,14 +177,14 @@ mod tests {
     fn an_open_lid_costs_air_for_some_minutes_and_an_untended_pit_sags() {
         let opened = Pit { open_every_s: Some(3600.0), ..pit() };
         assert_eq!(
-            (opened.air_c(60.0, 0.0), opened.air_c(3660.0, 0.0), opened.air_c(4200.0, 0.0)),
+            (opened.air_c(60.0), opened.air_c(3660.0), opened.air_c(4200.0)),
             (110.0, 90.0, 110.0)
         );
         let tended = Pit { tend_every_s: Some(7200.0), ..pit() };
-        assert!((tended.air_c(7140.0, 0.0) - 90.2).abs() < 0.1 && tended.air_c(7200.0, 0.0) == 110.0);
+        assert!((tended.air_c(7140.0) - 90.2).abs() < 0.1 && tended.air_c(7200.0) == 110.0);
         let lit_late = Pit { start_c: 10.0, ..pit() };
-        assert!(lit_late.air_c(0.0, 0.0) == 10.0 && lit_late.air_c(7200.0, 0.0) > 109.0);
-        assert_eq!(pit().air_c(0.0, -8.0), 102.0);
+        assert!(lit_late.air_c(0.0) == 10.0 && lit_late.air_c(7200.0) > 109.0);
+        assert_eq!(pit().air_c(0.0), 110.0);
     }
 
     #[test]

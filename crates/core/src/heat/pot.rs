@@ -3,7 +3,7 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::steam::{LATENT_HEAT, vapour_density};
+use super::steam::{LATENT_HEAT, Saturation, vapour};
 use crate::error::{Result, in_range};
 
 /// Specific heat of water, J/(kg K).
@@ -243,12 +243,13 @@ impl Pot {
         self.floor_m2 * self.height_m
     }
 
-    /// Vapour lost from a still surface at a temperature, kg/s. `lid_factor` scales the cover's share.
+    /// Vapour lost from a still surface at a temperature, kg/s. `vapour` is saturated vapour's density, and `lid_factor`
+    /// scales the cover's share.
     #[inline(always)]
-    pub fn diffusion(&self, celsius: f64, lid_factor: f64, fan: bool) -> f64 {
+    pub fn diffusion(&self, vapour: &Saturation, celsius: f64, lid_factor: f64, fan: bool) -> f64 {
         let coefficient = AIR_COEFFICIENT + if fan && self.lid == Lid::None { 6.0 } else { 0.0 };
         let share = f64::min(1.0, self.lid.vapour_share() * lid_factor);
-        let excess = f64::max(0.0, vapour_density(celsius) - AIR_VAPOUR);
+        let excess = f64::max(0.0, vapour.at(celsius) - AIR_VAPOUR);
         coefficient / AIR_VOLUMETRIC_HEAT * self.floor_m2 * share * FREE_SURFACE * excess
     }
 
@@ -262,38 +263,25 @@ impl Pot {
             Lid::Ajar => 1.2,
             Lid::None => 1.5,
         };
-        self.diffusion(celsius, lid_factor, false) + simmer.bubbling() * self.floor_m2 * passes * lid_factor.sqrt()
+        self.diffusion(vapour(), celsius, lid_factor, false) + simmer.bubbling() * self.floor_m2 * passes * lid_factor.sqrt()
     }
 
     /// W/K from oven air to the pot.
     pub fn oven_conductance(&self, fan: bool) -> f64 {
         (self.material.oven_coefficient() + if fan { 6.0 } else { 0.0 }) * self.outside_m2
     }
+}
 
-    /// Where the pot's temperature tends over a step in surroundings that heat it, before the meat's share is known, °C.
-    ///
-    /// Linearised implicit Euler on `C dT/dt = G (T_oven − T) − λ m(T) − g (T − T_meat)`, held at the boil.
-    #[inline(always)]
-    pub fn predict(&self, now: &Balance) -> f64 {
-        let evaporation = self.diffusion(now.celsius, now.lid_factor, now.fan) * LATENT_HEAT;
-        // Vapour density grows by about 3.6 % a kelvin near the boil.
-        let slope = now.conductance + 0.036 * evaporation + now.meat_conductance;
-        let surplus = now.conductance * (now.oven_c - now.celsius)
-            - evaporation
-            - now.meat_conductance * (now.celsius - now.meat_c);
-        f64::min(now.boil_c, now.celsius + now.step_s * surplus / (now.heat_capacity + now.step_s * slope))
-    }
-
-    /// Closes the balance of a step once the meat's heat is known: `(temperature °C, steam kg)`.
-    ///
-    /// Whatever heat is left over after warming the pot and the meat leaves as steam, so energy is conserved exactly.
-    #[inline(always)]
-    pub fn close(&self, now: &Balance, predicted_c: f64, meat_heat_j: f64) -> (f64, f64) {
-        let mean_c = 0.5 * (now.celsius + predicted_c);
-        let income = now.step_s * now.conductance * (now.oven_c - mean_c) - meat_heat_j;
-        let left = income - now.heat_capacity * (predicted_c - now.celsius);
-        if left >= 0.0 { (predicted_c, left / LATENT_HEAT) } else { (now.celsius + income / now.heat_capacity, 0.0) }
-    }
+/// Closes a pot's balance of a step once the meat's heat is known: `(temperature °C, steam kg)`.
+///
+/// `income` is what comes in at a mean temperature, less what the meat took, J. Whatever is left over after warming the
+/// pot leaves as steam, so energy is conserved exactly.
+#[inline(always)]
+pub fn close(income: impl Fn(f64) -> f64, heat_capacity: f64, now_c: f64, predicted_c: f64) -> (f64, f64) {
+    let income = income(0.5 * (now_c + predicted_c));
+    let left = income - heat_capacity * (predicted_c - now_c);
+    let short_c = now_c + income / heat_capacity;
+    (if left >= 0.0 { predicted_c } else { short_c }, f64::max(left, 0.0) / LATENT_HEAT)
 }
 
 /// What a step of the pot's balance needs to know.
@@ -315,10 +303,23 @@ pub struct Balance {
     pub meat_conductance: f64,
     /// Surface of the meat, °C.
     pub meat_c: f64,
-    /// Scale of the cover's share.
-    pub lid_factor: f64,
-    /// Fan on.
-    pub fan: bool,
+    /// Heat that evaporation draws, W.
+    pub evaporation: f64,
+}
+
+impl Balance {
+    /// Where the pot's temperature tends over a step in surroundings that heat it, before the meat's share is known, °C.
+    ///
+    /// Linearised implicit Euler on `C dT/dt = G (T_oven − T) − λ m(T) − g (T − T_meat)`, held at the boil.
+    #[inline(always)]
+    pub fn predict(&self) -> f64 {
+        // Vapour density grows by about 3.6 % a kelvin near the boil.
+        let slope = self.conductance + 0.036 * self.evaporation + self.meat_conductance;
+        let surplus = self.conductance * (self.oven_c - self.celsius)
+            - self.evaporation
+            - self.meat_conductance * (self.celsius - self.meat_c);
+        f64::min(self.boil_c, self.celsius + self.step_s * surplus / (self.heat_capacity + self.step_s * slope))
+    }
 }
 
 #[cfg(test)]
@@ -338,10 +339,10 @@ mod tests {
                 conductance: pot.oven_conductance(false),
                 meat_conductance: 0.0,
                 meat_c: 90.0,
-                lid_factor: 1.0,
-                fan: false,
+                evaporation: pot.diffusion(vapour(), celsius, 1.0, false) * LATENT_HEAT,
             };
-            let (next, lost) = pot.close(&now, pot.predict(&now), 0.0);
+            let income = |mean_c: f64| 60.0 * now.conductance * (oven_c - mean_c);
+            let (next, lost) = close(income, now.heat_capacity, celsius, now.predict());
             celsius = next;
             if minute >= 540 {
                 steam += lost;

@@ -93,7 +93,7 @@ pub fn follow(pot: &Pot, now: &PressureStep, mut celsius: f64, mut phase: Phase)
     let (mut came_up_s, mut opened_s, mut flashed_kg) = (None, None, 0.0);
     let conductance = LOSS_COEFFICIENT * pot.outside_m2;
     let tends = |celsius: f64, left_s: f64, power_w: f64| {
-        pot.predict(&Balance {
+        let balance = Balance {
             step_s: left_s,
             celsius,
             oven_c: KITCHEN_C + power_w / conductance,
@@ -102,9 +102,9 @@ pub fn follow(pot: &Pot, now: &PressureStep, mut celsius: f64, mut phase: Phase)
             conductance,
             meat_conductance: now.meat_conductance,
             meat_c: now.meat_c,
-            lid_factor: 0.0,
-            fan: false,
-        })
+            evaporation: 0.0,
+        };
+        balance.predict()
     };
     while at_s < end_s && phase != Phase::Open {
         let left_s = end_s - at_s;

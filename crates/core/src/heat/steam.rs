@@ -50,12 +50,11 @@ pub fn boiling_point(altitude_m: f64) -> f64 {
     saturation_temperature(atmospheric_pressure(altitude_m))
 }
 
-/// Density of saturated vapour at a temperature in °C, kg/m³, as an ideal gas; held at its ends beyond 0–140 °C.
-#[inline(always)]
-pub fn vapour_density(temperature_c: f64) -> f64 {
+/// Density of saturated vapour, kg/m³, as an ideal gas; held at its ends beyond 0–140 °C.
+pub fn vapour() -> &'static Saturation {
     static DENSITY: LazyLock<Saturation> =
         LazyLock::new(|| Smooth::fit(0.0, 140.0, |t| saturation_pressure(t) / (VAPOUR_GAS_CONSTANT * kelvin(t))));
-    DENSITY.at(temperature_c)
+    &DENSITY
 }
 
 /// A saturation curve, to parts in a million.

@@ -1,6 +1,6 @@
 //! How long liquid takes to its first simmer on the hob.
 
-use super::medium::SIMMER_REACHED_K;
+use super::media::SIMMER_REACHED_K;
 use crate::forecast::request::Start;
 use crate::forecast::resolve::{Case, Medium};
 use crate::heat::conduction::SPECIFIC_HEAT;

@@ -108,7 +108,7 @@ fn solve<const L: usize>(case: &Case, members: &[Member; L], pieces: &[[Piece; L
     for lane in 0..L {
         high[lane] = f64::max(0.0, tender[lane] - start_s[lane] - closed.came_up_s[lane]);
     }
-    let never: [bool; L] = std::array::from_fn(|lane| !(high[lane] <= LONGEST_HOLD_S));
+    let never: [bool; L] = std::array::from_fn(|lane| high[lane].is_nan() || high[lane] > LONGEST_HOLD_S);
     let mut hold: [f64; L] = std::array::from_fn(|lane| if never[lane] { 0.0 } else { high[lane] });
     let (mut last_hold, mut last_margin) = ([f64::NAN; L], [f64::NAN; L]);
     let mut best = hold;

@@ -2,19 +2,21 @@
 
 mod come_up;
 mod ensemble;
-mod medium;
+mod media;
 mod part;
 mod sample;
+mod surround;
 
 use super::members::{Member, Piece};
 use super::resolve::{Case, End, Medium};
 use crate::units::HOUR_S;
+use surround::SLOW_STEPS;
 
 pub use come_up::come_up_s;
 pub use ensemble::{Times, run_all, run_median};
-pub use medium::Surround;
 pub use part::PartState;
 pub use sample::{Sample, run_all_sampled};
+pub use surround::Surround;
 
 /// Length of a step, s.
 pub const STEP_S: f64 = 60.0;
@@ -122,7 +124,7 @@ pub fn simulate<const L: usize>(
         }
         around.move_on(start_s + STEP_S, &parts);
         let go_on = watch.look(&Moment { time_s: start_s + STEP_S, around: &around, parts: &parts });
-        if !go_on || settled(&around, &parts) {
+        if !go_on || step.is_multiple_of(SLOW_STEPS) && settled(&around, &parts) {
             break;
         }
     }

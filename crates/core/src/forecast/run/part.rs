@@ -4,10 +4,16 @@ use super::{PartTimes, STEP_S};
 use crate::forecast::members::Piece;
 use crate::forecast::resolve::Part;
 use crate::heat::conduction::{Bodies, DENSITY, SHELLS, Surroundings};
-use crate::heat::pit::{PIT_VAPOUR_PA, WrapMaterial};
+use crate::heat::pit::{PIT_VAPOUR_PA, WRAPPED_HEAT, WrapMaterial};
 use crate::juices::{JUICE_S, juice_equilibrium};
 use crate::tender::{SOFTENS_FROM_C, Softening, softening};
 use crate::units::HOUR_S;
+
+/// What is let by about the meat in the pit: 1 where it is bare.
+pub(super) struct Cover<const L: usize> {
+    pub(super) heat: [f64; L],
+    pub(super) vapour: [f64; L],
+}
 
 /// `L` cooks' pieces of one part.
 pub struct PartState<const L: usize> {
@@ -30,7 +36,8 @@ pub struct PartState<const L: usize> {
     /// Juice that has left, kg, from the mean temperature: enough to know how deep the meat lies.
     pub juice_kg: [f64; L],
     pub(super) film: [f64; L],
-    pub(super) wrap: [Option<WrapMaterial>; L],
+    pub(super) wrapped: [bool; L],
+    pub(super) cover: Cover<L>,
     pub(super) around: Surroundings<L>,
     too_far: [f64; L],
     mean_rate: [f64; L],
@@ -56,13 +63,22 @@ impl<const L: usize> PartState<L> {
             area_m2: radius.map(|radius| volume_m3 * (part.shape.exponent + 1.0) / radius),
             juice_kg: [0.0; L],
             film: [0.0; L],
-            wrap: [None; L],
+            wrapped: [false; L],
+            cover: Cover { heat: [1.0; L], vapour: [1.0; L] },
             around: Surroundings { air_vapour_pa: PIT_VAPOUR_PA, ..Surroundings::dry([0.0; L], [0.0; L], [1.0; L]) },
             too_far: std::array::from_fn(|lane| part.goal.too_far * pieces[lane].resistance),
             mean_before: [0.0; L],
             core_before: [0.0; L],
             lean_kg: part.lean_kg(),
         }
+    }
+
+    /// Puts a wrap on a piece that is to have it, or takes it off.
+    pub(super) fn rewrap(&mut self, lane: usize, material: Option<WrapMaterial>) {
+        self.wrapped[lane] &= material.is_some();
+        let on = material.filter(|_| self.wrapped[lane]);
+        self.cover.heat[lane] = on.map_or(1.0, |_| WRAPPED_HEAT);
+        self.cover.vapour[lane] = on.map_or(1.0, WrapMaterial::lets_by);
     }
 
     /// What the medium's heat meets at the outermost shell, W/K.
@@ -104,13 +120,7 @@ impl<const L: usize> PartState<L> {
     pub(super) fn soften(&mut self, start_s: f64) {
         let core_rate = self.rates[0];
         let before = self.mean_rate;
-        rates(softening(), &self.bodies.celsius, &mut self.rates);
-        self.mean_rate = [0.0; L];
-        for shell in 0..SHELLS {
-            for lane in 0..L {
-                self.mean_rate[lane] += self.bodies.fractions[shell] * self.rates[shell][lane];
-            }
-        }
+        self.mean_rate = rates(softening(), &self.bodies, &mut self.rates);
         self.mean_before = self.mean_dose;
         self.core_before = self.core_dose;
         let half_step_h = 0.5 * STEP_S / HOUR_S;
@@ -165,12 +175,19 @@ impl<const L: usize> PartState<L> {
     }
 }
 
-/// [`crate::tender::rate`] for every shell of every lane, as one flat loop: the compiler vectorises it.
+/// [`crate::tender::rate`] for every shell of every lane, and their mean.
 #[inline(always)]
-fn rates<const L: usize>(softening: &Softening, celsius: &[[f64; L]; SHELLS], rates: &mut [[f64; L]; SHELLS]) {
+fn rates<const L: usize>(softening: &Softening, bodies: &Bodies<L>, rates: &mut [[f64; L]; SHELLS]) -> [f64; L] {
     let softening = *softening;
-    for (rate, celsius) in rates.as_flattened_mut().iter_mut().zip(celsius.as_flattened()) {
-        let soft = softening.at(*celsius);
-        *rate = if *celsius < SOFTENS_FROM_C { 0.0 } else { soft };
+    let mut mean = [0.0; L];
+    for shell in 0..SHELLS {
+        for lane in 0..L {
+            let celsius = bodies.celsius[shell][lane];
+            let soft = softening.at(celsius);
+            let rate = if celsius < SOFTENS_FROM_C { 0.0 } else { soft };
+            rates[shell][lane] = rate;
+            mean[lane] += bodies.fractions[shell] * rate;
+        }
     }
+    mean
 }

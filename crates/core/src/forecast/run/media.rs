@@ -1,0 +1,319 @@
+//! What surrounds the meat, medium by medium: where each goes in a step, and what the meat's surface meets.
+
+use std::ops::Range;
+
+use super::STEP_S;
+use super::part::PartState;
+use super::surround::{FRIDGE_C, ICE_WATER_C, Surround};
+use crate::forecast::request::{Settings, Start};
+use crate::forecast::resolve::{Cooling, Medium, Stage};
+use crate::heat::conduction::SHELLS;
+use crate::heat::pit::{MOP_KG_PER_M2, PIT_COEFFICIENT, Pit, WrapMaterial};
+use crate::heat::pot::{Balance, Lid, Pot, Simmer, WATER_SPECIFIC_HEAT};
+use crate::heat::pressure::{LEAST_LITRES, PRESSURE_COEFFICIENT, Pressed, PressureStep, SEAL_LOSS, follow};
+use crate::heat::steam::{LATENT_HEAT, vapour};
+use crate::units::HOUR_S;
+
+/// Simmering liquid to meat, W/(m² K). Working value.
+const LIQUID_COEFFICIENT: f64 = 300.0;
+/// Steam over the liquid in a covered pot to meat, W/(m² K). Working value.
+const STEAM_COEFFICIENT: f64 = 60.0;
+/// Moist air over the liquid in an open pot to meat, W/(m² K). Working value.
+const OPEN_COEFFICIENT: f64 = 18.0;
+/// Fat to meat, W/(m² K). Working value.
+const FAT_COEFFICIENT: f64 = 150.0;
+/// Moving water to a bag, W/(m² K). Working value.
+const BATH_COEFFICIENT: f64 = 200.0;
+/// Cooling liquid to meat, W/(m² K). Working value.
+const COOLING_COEFFICIENT: f64 = 150.0;
+/// Air of a fridge to meat on a tray, W/(m² K). Working value.
+const FRIDGE_COEFFICIENT: f64 = 12.0;
+/// Time constant of liquid cooled shallow over ice water, s: 57 to 21 °C in a little over an hour. Working value.
+const SHALLOW_COOLING_S: f64 = 3600.0;
+/// Time constant of a pot kept warm, s. Working value.
+const KEEP_WARM_S: f64 = 1.5 * HOUR_S;
+/// Time constant of an oven that warms up with the pot in it, s. Working value.
+const COLD_OVEN_S: f64 = 900.0;
+/// A simmer counts as reached this close under the boil, K: gentle bubbles.
+pub const SIMMER_REACHED_K: f64 = 4.5;
+/// Spread of a bath's temperature against that of a pot. Working value: a circulator holds to some tenths.
+const BATH_STEADINESS: f64 = 0.1;
+
+/// A slow cooker's end temperature in °C and time constant in s, half full. Practice.
+fn slow_cooker(setting: Settings) -> (f64, f64) {
+    match setting {
+        Settings::Low => (92.0, 1.8 * HOUR_S),
+        Settings::High => (97.0, 1.1 * HOUR_S),
+    }
+}
+
+impl<const L: usize> Surround<'_, L> {
+    /// What changes slowly: the share under liquid, and the steam that leaves a held pot.
+    #[inline(always)]
+    pub(super) fn refresh(&mut self, lane: usize, parts: &mut [PartState<L>]) {
+        self.fresh[lane] = false;
+        let stage = self.at(lane);
+        let (pot, lid, celsius) = (&stage.pot, self.kitchens.lid[lane], self.celsius[lane]);
+        let still = pot.diffusion(vapour(), celsius, lid, false);
+        self.loss[lane] = match stage.medium {
+            Medium::Hob { simmer } => pot.hob_loss(simmer, celsius, lid),
+            Medium::Reheat { .. } => pot.hob_loss(Simmer::Gentle, celsius, lid),
+            Medium::Oven { start: Start::Hob, .. } | Medium::Coals(_) if !self.simmered[lane] => {
+                pot.hob_loss(Simmer::Gentle, celsius, lid)
+            }
+            Medium::SlowCooker { .. } | Medium::KeepWarm { .. } => still,
+            Medium::Pressure { .. } => SEAL_LOSS,
+            _ => 0.0,
+        };
+        let under = self.case.packing.submerged(self.water_kg[lane]);
+        let over = if pot.lid == Lid::None { OPEN_COEFFICIENT } else { STEAM_COEFFICIENT };
+        let coefficient = self.kitchens.coefficient[lane]
+            * match stage.medium {
+                Medium::Pressure { .. } => PRESSURE_COEFFICIENT,
+                Medium::Fat { .. } => FAT_COEFFICIENT,
+                Medium::Bath { .. } | Medium::Chill { cooling: Cooling::InBag } => BATH_COEFFICIENT,
+                Medium::Chill { cooling: Cooling::InLiquid } => COOLING_COEFFICIENT,
+                Medium::Chill { cooling: Cooling::OnTray } => FRIDGE_COEFFICIENT,
+                _ => under * LIQUID_COEFFICIENT + (1.0 - under) * over,
+            };
+        for part in parts.iter_mut() {
+            part.around.coefficient[lane] = coefficient;
+            part.around.evaporation[lane] = 0.0;
+            if let Medium::Pit { wrap, .. } = stage.medium {
+                part.rewrap(lane, wrap.map(|(material, _)| material));
+            }
+        }
+    }
+
+    /// Where the media of some cooks, all in the same stage, stand at the end of the step, as far as it is known before the
+    /// meat's heat is. Written so that all lanes of a group go through each sum together.
+    #[inline(always)]
+    pub(super) fn advance(&mut self, lanes: Range<usize>, stage: &Stage, start_s: f64, parts: &mut [PartState<L>]) {
+        let boil_c = self.case.boil_c;
+        for lane in lanes.clone() {
+            self.open.waits[lane] = false;
+            if self.poured[lane] < self.case.added.len() {
+                self.pour(lane, start_s, stage);
+            }
+        }
+        match stage.medium {
+            // The cook holds the simmer by eye: the medium follows the word.
+            Medium::Hob { simmer } => self.rise(lanes, |pot_k| f64::min(boil_c, boil_c - simmer.below_boil() + pot_k)),
+            Medium::Reheat { .. } => {
+                self.rise(lanes, |pot_k| f64::min(boil_c, boil_c - Simmer::Gentle.below_boil() + pot_k));
+            }
+            Medium::Oven { start: Start::Hob, .. } | Medium::Coals(_)
+                if !lanes.clone().all(|lane| self.simmered[lane]) =>
+            {
+                self.rise(lanes.clone(), |_| boil_c);
+                for lane in lanes.filter(|lane| self.next_c[*lane] >= boil_c - SIMMER_REACHED_K) {
+                    self.simmered[lane] = true;
+                    self.fresh[lane] = true;
+                }
+            }
+            Medium::Oven { set_c, fan, start } => {
+                let air_c = |since_s: f64| match start {
+                    Start::ColdOven => set_c - (set_c - 20.0) * (-(since_s + 0.5 * STEP_S) / COLD_OVEN_S).exp(),
+                    _ => set_c,
+                };
+                self.balance(lanes, &stage.pot, fan, start_s, air_c, parts);
+            }
+            Medium::Coals(coals) => {
+                self.balance(lanes, &stage.pot, false, start_s, |since_s| coals.oven_c(since_s + 0.5 * STEP_S), parts);
+            }
+            Medium::Pressure { .. } => {
+                for lane in lanes {
+                    self.next_c[lane] = self.press(lane, stage, start_s, parts);
+                }
+            }
+            Medium::SlowCooker { setting } => {
+                let (end_c, time_s) = slow_cooker(setting);
+                let end_c = f64::min(end_c, boil_c - 1.0);
+                self.tend(lanes, time_s * self.slow_cooker_fill, |pot_k| end_c + pot_k);
+            }
+            Medium::KeepWarm { at_c } => self.tend(lanes, KEEP_WARM_S, |pot_k| at_c + pot_k),
+            Medium::Bath { bath_c } => self.tend(lanes, 0.0, |pot_k| bath_c + BATH_STEADINESS * pot_k),
+            Medium::Fat { fat_c } => self.rise(lanes, |pot_k| fat_c + pot_k),
+            Medium::Chill { cooling: Cooling::InLiquid } => self.tend(lanes, SHALLOW_COOLING_S, |_| FRIDGE_C),
+            Medium::Chill { cooling: Cooling::InBag } => self.tend(lanes, 0.0, |_| ICE_WATER_C),
+            Medium::Chill { cooling: Cooling::OnTray } => self.tend(lanes, 0.0, |_| FRIDGE_C),
+            Medium::Pit { pit, wrap } => self.smoke(lanes, &pit, wrap, start_s, parts),
+        }
+    }
+
+    /// Media that tend to a temperature with the hob's time constant.
+    #[inline(always)]
+    fn rise(&mut self, lanes: Range<usize>, to_c: impl Fn(f64) -> f64) {
+        for lane in lanes {
+            self.next_c[lane] = self.celsius[lane] + (to_c(self.kitchens.pot_k[lane]) - self.celsius[lane]) * self.rise;
+        }
+    }
+
+    /// Media that tend to a temperature with a time constant of their own, s.
+    #[inline(always)]
+    fn tend(&mut self, lanes: Range<usize>, time_s: f64, to_c: impl Fn(f64) -> f64) {
+        let share = 1.0 - (-STEP_S / time_s).exp();
+        for lane in lanes {
+            self.next_c[lane] = self.celsius[lane] + (to_c(self.kitchens.pot_k[lane]) - self.celsius[lane]) * share;
+        }
+    }
+
+    /// Something that depends on the time since the heat source was lit: worked out once where all were lit together.
+    #[inline(always)]
+    fn by_clock<T: Copy>(&self, lanes: Range<usize>, start_s: f64, of: impl Fn(f64) -> T) -> [T; L] {
+        let mut since_s = start_s - self.since_s[lanes.start];
+        let mut now = of(since_s);
+        let mut all = [now; L];
+        for lane in lanes {
+            if start_s - self.since_s[lane] != since_s {
+                since_s = start_s - self.since_s[lane];
+                now = of(since_s);
+            }
+            all[lane] = now;
+        }
+        all
+    }
+
+    /// Pots in a balance of their own: oven or coals in, steam and meat out.
+    #[inline(always)]
+    fn balance(
+        &mut self,
+        lanes: Range<usize>,
+        pot: &Pot,
+        fan: bool,
+        start_s: f64,
+        air_c: impl Fn(f64) -> f64,
+        parts: &[PartState<L>],
+    ) {
+        let air_c = self.by_clock(lanes.clone(), start_s, air_c);
+        let conductance = pot.oven_conductance(fan);
+        let (empty, vapour) = (pot.heat_capacity(), vapour());
+        for lane in lanes {
+            let now = Balance {
+                step_s: STEP_S,
+                celsius: self.celsius[lane],
+                oven_c: air_c[lane] + self.kitchens.oven_k[lane],
+                boil_c: self.case.boil_c,
+                heat_capacity: empty + self.water_kg[lane] * WATER_SPECIFIC_HEAT,
+                conductance,
+                meat_conductance: parts.iter().map(|part| part.conductance(lane)).sum(),
+                meat_c: outermost_c(lane, parts),
+                evaporation: pot.diffusion(vapour, self.celsius[lane], self.kitchens.lid[lane], fan) * LATENT_HEAT,
+            };
+            self.next_c[lane] = now.predict();
+            self.open.waits[lane] = true;
+            self.open.oven_c[lane] = now.oven_c;
+            self.open.heat_capacity[lane] = now.heat_capacity;
+            self.open.conductance[lane] = conductance;
+        }
+    }
+
+    /// One cook's closed pot.
+    #[inline(never)]
+    fn press(&mut self, lane: usize, stage: &Stage, start_s: f64, parts: &[PartState<L>]) -> f64 {
+        let Medium::Pressure { target_c, hold_s, quick, power_w, .. } = stage.medium else {
+            return self.celsius[lane];
+        };
+        let (pot, boil_c, celsius) = (&stage.pot, self.case.boil_c, self.celsius[lane]);
+        self.opened_s[lane] = None;
+        // Too little liquid boils away before pressure builds: it stays at the local boil, with the lid on.
+        if self.case.liquid_l < LEAST_LITRES && self.water_kg[lane] < LEAST_LITRES {
+            return celsius + (boil_c - celsius) * self.rise;
+        }
+        let last = self.stage[lane] + 1 == self.case.stages.len();
+        let held_s = hold_s.filter(|_| !(self.holds.stays_on && last));
+        let pressed: Pressed = follow(
+            pot,
+            &PressureStep {
+                start_s,
+                step_s: STEP_S,
+                target_c: target_c + self.kitchens.pot_k[lane],
+                boil_c,
+                hold_s: held_s.unwrap_or(self.holds.solved_s[lane]),
+                quick,
+                power_w,
+                heat_capacity: pot.heat_capacity() + self.water_kg[lane] * WATER_SPECIFIC_HEAT,
+                meat_conductance: parts.iter().map(|part| part.conductance(lane)).sum(),
+                meat_c: outermost_c(lane, parts),
+            },
+            celsius,
+            self.phase[lane],
+        );
+        self.phase[lane] = pressed.phase;
+        if let Some(at_s) = pressed.came_up_s {
+            self.came_up_s[lane] = at_s - self.entered_s[lane];
+        }
+        self.opened_s[lane] = pressed.opened_s;
+        self.steam_kg[lane] += pressed.flashed_kg;
+        pressed.celsius
+    }
+
+    /// The pit's air, and how its heat and damp meet each piece.
+    #[inline(always)]
+    fn smoke(
+        &mut self,
+        lanes: Range<usize>,
+        pit: &Pit,
+        wrap: Option<(WrapMaterial, f64)>,
+        start_s: f64,
+        parts: &mut [PartState<L>],
+    ) {
+        let air_c = self.by_clock(lanes.clone(), start_s, |since_s| pit.air_c(since_s + STEP_S));
+        let mopped = match pit.mop {
+            Some(_) => self.by_clock(lanes.clone(), start_s, |since_s| pit.mopped(since_s, STEP_S)),
+            None => [false; L],
+        };
+        for part in parts.iter_mut() {
+            if let Some((material, at_core_c)) = wrap {
+                for lane in lanes.clone() {
+                    if part.bodies.celsius[0][lane] >= at_core_c && !part.wrapped[lane] {
+                        part.wrapped[lane] = true;
+                        part.rewrap(lane, Some(material));
+                    }
+                }
+            }
+            for lane in lanes.clone() {
+                part.film[lane] = if mopped[lane] && !part.wrapped[lane] { MOP_KG_PER_M2 } else { part.film[lane] };
+                let wetness = pit.wetness(part.gone[lane], part.film[lane], self.kitchens.wetness[lane]);
+                let h = PIT_COEFFICIENT * self.kitchens.coefficient[lane] * part.cover.heat[lane];
+                part.around.coefficient[lane] = h;
+                part.around.evaporation[lane] = h * wetness * part.cover.vapour[lane] / pit.psychrometric;
+            }
+        }
+        for lane in lanes {
+            self.next_c[lane] = air_c[lane] + self.kitchens.pit_k[lane];
+        }
+    }
+
+    /// Liquid added in this step cools or warms the pot at once.
+    #[inline(never)]
+    fn pour(&mut self, lane: usize, start_s: f64, stage: &Stage) {
+        let due = |pour: usize| self.case.added.get(pour).filter(|pour| pour.at_s < start_s + STEP_S).copied();
+        while let Some(pour) = due(self.poured[lane]) {
+            self.poured[lane] += 1;
+            if stage.medium.is_pot() {
+                let there = stage.pot.heat_capacity() + self.water_kg[lane] * WATER_SPECIFIC_HEAT;
+                let new = pour.litres * WATER_SPECIFIC_HEAT;
+                self.celsius[lane] = (there * self.celsius[lane] + new * pour.celsius) / (there + new);
+                self.poured_l[lane] += pour.litres;
+                self.water_kg[lane] += pour.litres;
+                self.fresh[lane] = true;
+            }
+        }
+    }
+}
+
+/// The outermost shell of the meat, by its share of the surface, °C.
+#[inline(always)]
+fn outermost_c<const L: usize>(lane: usize, parts: &[PartState<L>]) -> f64 {
+    if let [only] = parts {
+        return only.bodies.celsius[SHELLS - 1][lane];
+    }
+    let (mut heat, mut all) = (0.0, 0.0);
+    for part in parts {
+        let conductance = part.conductance(lane);
+        heat += conductance * part.bodies.celsius[SHELLS - 1][lane];
+        all += conductance;
+    }
+    heat / all
+}

@@ -1,0 +1,292 @@
+//! `L` cooks' surroundings: which stage of the chain each is in, its medium, its liquid, and when it moves on.
+
+use super::part::PartState;
+use super::{Holds, STEP_S, come_up::rise_s};
+use crate::forecast::members::Member;
+use crate::forecast::resolve::{Case, Cooling, End, Medium, Stage};
+use crate::heat::pot::close;
+use crate::heat::pressure::Phase;
+
+/// A fridge, °C.
+pub(super) const FRIDGE_C: f64 = 4.0;
+/// Ice water, °C.
+pub(super) const ICE_WATER_C: f64 = 1.0;
+/// Steps between looks at how deep the meat lies and how much steam leaves: both change slowly.
+pub(super) const SLOW_STEPS: usize = 5;
+
+/// What is uncertain about the cooks' kitchens, side by side.
+pub(super) struct Kitchens<const L: usize> {
+    pub(super) coefficient: [f64; L],
+    pub(super) wetness: [f64; L],
+    pub(super) lid: [f64; L],
+    pub(super) oven_k: [f64; L],
+    pub(super) pot_k: [f64; L],
+    pub(super) pit_k: [f64; L],
+}
+
+impl<const L: usize> Kitchens<L> {
+    fn of(members: &[Member; L]) -> Self {
+        Self {
+            coefficient: members.map(|member| member.coefficient),
+            wetness: members.map(|member| member.wetness),
+            lid: members.map(|member| member.lid),
+            oven_k: members.map(|member| member.oven_k),
+            pot_k: members.map(|member| member.pot_k),
+            pit_k: members.map(|member| member.pit_k),
+        }
+    }
+}
+
+/// Pots whose temperature is closed by their balance once the meat's heat is known.
+pub(super) struct Open<const L: usize> {
+    pub(super) waits: [bool; L],
+    pub(super) oven_c: [f64; L],
+    pub(super) heat_capacity: [f64; L],
+    pub(super) conductance: [f64; L],
+}
+
+/// `L` cooks' surroundings.
+pub struct Surround<'a, const L: usize> {
+    pub(super) case: &'a Case,
+    pub(super) kitchens: Kitchens<L>,
+    pub(super) holds: Holds<L>,
+    pub(super) rise: f64,
+    pub(super) slow_cooker_fill: f64,
+    /// Stage each is in.
+    pub stage: [usize; L],
+    /// Whether they are all in the same.
+    together: bool,
+    pub(super) entered_s: [f64; L],
+    pub(super) since_s: [f64; L],
+    /// Liquid, fat or air, °C.
+    pub celsius: [f64; L],
+    /// The same at the step's end.
+    pub next_c: [f64; L],
+    pub(super) open: Open<L>,
+    pub(super) phase: [Phase; L],
+    /// Pressure was reached, s from closing the lid.
+    pub came_up_s: [f64; L],
+    /// The pressure pot could be opened in this step, s.
+    pub opened_s: [Option<f64>; L],
+    /// Poured into the pot so far, L.
+    pub poured_l: [f64; L],
+    /// Left as steam, kg.
+    pub steam_kg: [f64; L],
+    /// In the pot, kg.
+    pub water_kg: [f64; L],
+    /// Whether what leaves the meat stays with it.
+    pub collects: [bool; L],
+    juice_before_kg: [f64; L],
+    pub(super) simmered: [bool; L],
+    pub(super) loss: [f64; L],
+    pub(super) poured: [usize; L],
+    pub(super) fresh: [bool; L],
+    /// Chain at its end.
+    pub over: [bool; L],
+    /// When each stage ended, `[stage][lane]`, s.
+    pub ended_s: Vec<[f64; L]>,
+}
+
+impl<'a, const L: usize> Surround<'a, L> {
+    pub(super) fn new(case: &'a Case, members: &'a [Member; L], holds: Holds<L>) -> Self {
+        let fill = (case.packing.meat_m3 + case.liquid_l / 1000.0) / case.pot().volume_m3();
+        let mut surround = Self {
+            case,
+            kitchens: Kitchens::of(members),
+            holds,
+            rise: 1.0 - (-STEP_S / rise_s(case)).exp(),
+            slow_cooker_fill: (0.7 + 0.9 * fill).clamp(0.8, 1.5),
+            stage: [0; L],
+            together: true,
+            entered_s: [0.0; L],
+            since_s: [0.0; L],
+            celsius: [case.start_c; L],
+            next_c: [case.start_c; L],
+            open: Open { waits: [false; L], oven_c: [0.0; L], heat_capacity: [1.0; L], conductance: [0.0; L] },
+            phase: [Phase::ComingUp; L],
+            came_up_s: [f64::INFINITY; L],
+            opened_s: [None; L],
+            poured_l: [0.0; L],
+            steam_kg: [0.0; L],
+            water_kg: [0.0; L],
+            collects: [false; L],
+            juice_before_kg: [0.0; L],
+            simmered: [false; L],
+            loss: [0.0; L],
+            poured: [0; L],
+            fresh: [true; L],
+            over: [false; L],
+            ended_s: vec![[f64::INFINITY; L]; case.stages.len()],
+        };
+        for lane in 0..L {
+            surround.enter(lane, 0, 0.0, None, 0.0);
+        }
+        surround
+    }
+
+    #[inline(always)]
+    pub(super) fn at(&self, lane: usize) -> &'a Stage {
+        &self.case.stages[self.stage[lane]]
+    }
+
+    /// A cook goes on to a stage.
+    #[inline(never)]
+    fn enter(&mut self, lane: usize, stage: usize, now_s: f64, before: Option<&Medium>, juice_kg: f64) {
+        let medium = &self.case.stages[stage].medium;
+        self.stage[lane] = stage;
+        self.together = self.stage.iter().all(|other| *other == stage);
+        self.entered_s[lane] = now_s;
+        self.opened_s[lane] = None;
+        self.fresh[lane] = true;
+        if !before.is_some_and(|before| before.same_kind(medium)) {
+            self.since_s[lane] = now_s;
+        }
+        let in_liquid =
+            |medium: &Medium| medium.is_pot() || matches!(medium, Medium::Chill { cooling: Cooling::InLiquid });
+        let was_in_liquid = before.is_some_and(in_liquid);
+        if !self.collects[lane] {
+            self.juice_before_kg[lane] = juice_kg;
+        }
+        self.collects[lane] = !matches!(medium, Medium::Pit { .. } | Medium::Chill { cooling: Cooling::OnTray });
+        if matches!(medium, Medium::Chill { .. }) {
+            self.simmered[lane] = false;
+        }
+        if let Medium::Pressure { .. } = medium {
+            self.phase[lane] = Phase::ComingUp;
+        }
+        match medium {
+            _ if in_liquid(medium) && was_in_liquid => {}
+            _ if in_liquid(medium) => {
+                self.celsius[lane] = self.case.liquid_start_c;
+                // The liquid waits until the meat comes to it.
+                if self.poured_l[lane] == 0.0 {
+                    self.poured_l[lane] = self.case.liquid_l;
+                    self.water_kg[lane] = self.case.liquid_l;
+                }
+            }
+            Medium::Fat { .. } if !matches!(before, Some(Medium::Fat { .. })) => {
+                self.celsius[lane] = self.case.liquid_start_c;
+            }
+            Medium::Bath { bath_c } => self.celsius[lane] = *bath_c,
+            Medium::Pit { pit, .. } => {
+                self.celsius[lane] = pit.air_c(now_s - self.since_s[lane]) + self.kitchens.pit_k[lane];
+            }
+            Medium::Chill { cooling: Cooling::InBag } => self.celsius[lane] = ICE_WATER_C,
+            Medium::Chill { cooling: Cooling::OnTray } => self.celsius[lane] = FRIDGE_C,
+            _ => {}
+        }
+    }
+
+    /// Works out where each medium goes in this step and what the meat's surface meets.
+    #[inline(always)]
+    pub(super) fn before(&mut self, step: usize, parts: &mut [PartState<L>]) {
+        let start_s = step as f64 * STEP_S;
+        let slow = step.is_multiple_of(SLOW_STEPS);
+        if slow {
+            self.gather_juice(step, parts);
+        }
+        for lane in 0..L {
+            if slow || self.fresh[lane] {
+                self.refresh(lane, parts);
+            }
+        }
+        for lane in 0..L {
+            self.steam_kg[lane] += self.loss[lane] * STEP_S;
+        }
+        if self.together {
+            let stage = self.at(0);
+            self.advance(0..L, stage, start_s, parts);
+        } else {
+            for lane in 0..L {
+                let stage = self.at(lane);
+                self.advance(lane..lane + 1, stage, start_s, parts);
+            }
+        }
+        let wet = (0..L).any(|lane| matches!(self.at(lane).medium, Medium::Pit { .. }));
+        for part in parts.iter_mut() {
+            part.around.from_c = self.celsius;
+            part.around.to_c = self.next_c;
+            part.around.wet = wet;
+        }
+    }
+
+    /// The juice that came since the last look, and what water that leaves in the pot.
+    #[inline(always)]
+    fn gather_juice(&mut self, step: usize, parts: &mut [PartState<L>]) {
+        if step > 0 {
+            for part in parts.iter_mut() {
+                part.give_juice(SLOW_STEPS as f64 * STEP_S);
+            }
+        }
+        for lane in 0..L {
+            let juice_kg: f64 = parts.iter().map(|part| part.juice_kg[lane]).sum();
+            let there = self.poured_l[lane] + juice_kg - self.juice_before_kg[lane];
+            self.steam_kg[lane] = f64::min(self.steam_kg[lane], there);
+            self.water_kg[lane] = there - self.steam_kg[lane];
+        }
+    }
+
+    /// Closes the balances once the meat's heat is known.
+    #[inline(always)]
+    pub(super) fn after(&mut self, parts: &[PartState<L>]) {
+        if self.open.waits.contains(&true) {
+            let mut heat = [0.0; L];
+            for part in parts {
+                for lane in 0..L {
+                    heat[lane] += part.bodies.heat_in[lane] * part.area_m2[lane];
+                }
+            }
+            for lane in 0..L {
+                let open = &self.open;
+                let now_c = self.celsius[lane];
+                let income = |mean_c: f64| STEP_S * open.conductance[lane] * (open.oven_c[lane] - mean_c) - heat[lane];
+                let (closed_c, steam) = close(income, open.heat_capacity[lane], now_c, self.next_c[lane]);
+                self.next_c[lane] = if open.waits[lane] { closed_c } else { self.next_c[lane] };
+                self.steam_kg[lane] += if open.waits[lane] { steam } else { 0.0 };
+            }
+        }
+        self.celsius = self.next_c;
+    }
+
+    /// Moves on those whose stage has ended by the step's end.
+    #[inline(always)]
+    pub(super) fn move_on(&mut self, end_s: f64, parts: &[PartState<L>]) {
+        for lane in 0..L {
+            let end = self.at(lane).end;
+            if end == End::Stays || self.over[lane] {
+                continue;
+            }
+            let core = |holds: &dyn Fn(f64) -> bool| parts.iter().all(|part| holds(part.bodies.celsius[0][lane]));
+            let ended = match end {
+                End::Stays => false,
+                End::After(seconds) => end_s - self.entered_s[lane] >= seconds - 0.5 * STEP_S,
+                End::Warm(to_c) => core(&|c| c >= to_c),
+                End::Cold(to_c) => core(&|c| c <= to_c),
+                End::Tender => parts.iter().all(|part| part.times[lane].ready_s.is_finite()),
+                End::Opened => self.phase[lane] == Phase::Open,
+            };
+            if ended {
+                let stage = self.stage[lane];
+                // A lid is opened at its second, everything else is done at the end of a step.
+                self.ended_s[stage][lane] = self.opened_s[lane].filter(|_| end == End::Opened).unwrap_or(end_s);
+                if stage + 1 == self.case.stages.len() {
+                    self.over[lane] = true;
+                } else {
+                    let juice_kg = parts.iter().map(|part| part.juice_kg[lane]).sum();
+                    self.enter(lane, stage + 1, end_s, Some(&self.case.stages[stage].medium), juice_kg);
+                }
+            }
+        }
+    }
+
+    /// Whether a cook whose chain is over gets no more heat: the pot is open, or in the cold.
+    #[inline(always)]
+    pub(super) fn cold(&self, lane: usize) -> bool {
+        matches!(self.at(lane).medium, Medium::Pressure { .. } | Medium::Chill { .. })
+    }
+
+    /// Where the first cook's juices go.
+    pub fn keeps_juice(&self) -> bool {
+        self.collects[0]
+    }
+}
