@@ -106,6 +106,22 @@ impl Drawn {
     }
 }
 
+impl Drawn {
+    /// A rough measure of how much longer than the median a cook takes, as a logarithm: enough to put like with like. The
+    /// weights are those of a regression on runs in the pit and in a pot.
+    pub(super) fn slowness(&self, i: usize, in_pit: bool) -> f64 {
+        let member = &self.members[i];
+        let (resistance, thickness) = if in_pit { (0.33, 0.74) } else { (0.62, 0.5) };
+        let tough = |part: &Vec<Piece>| resistance * part[i].resistance.ln() + thickness * part[i].thickness.ln();
+        let meat = self.pieces.iter().map(tough).fold(f64::NEG_INFINITY, f64::max);
+        let kitchen = match in_pit {
+            true => 0.11 * member.wetness.ln() - 0.47 * member.coefficient.ln() - 0.022 * member.pit_k,
+            false => -0.05 * member.coefficient.ln() - 0.02 * member.pot_k,
+        };
+        meat + kitchen
+    }
+}
+
 /// How far new cooks stand from those they are drawn around: the shrinkage of Liu and West (2001), which keeps mean and spread.
 const SHRINK: f64 = 0.95;
 

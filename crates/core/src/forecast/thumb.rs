@@ -3,7 +3,7 @@
 use super::answer::Thumb;
 use super::request::{ForecastRequest, Heat, HeatSource, Method, Settings};
 use super::resolve::{Case, Medium};
-use super::run::{HORIZON_S, run_median};
+use super::run::{HORIZON_S, median_tender_s};
 use super::words::span;
 use crate::heat::pot::Simmer;
 use crate::units::{MINUTE_S, round_to};
@@ -44,8 +44,8 @@ fn another_way(request: &ForecastRequest, method: Method, heat: Heat) -> Option<
         ..request.clone()
     };
     let case = other.resolve().ok()?;
-    let times = run_median(&case, &mut super::run::Unwatched);
-    (times.ready_s < HORIZON_S).then(|| times.ready_s / MINUTE_S)
+    let tender_s = median_tender_s(&case);
+    (tender_s < HORIZON_S).then(|| tender_s / MINUTE_S)
 }
 
 /// The rules for this way; `ready` is half of such cooks' minutes, `at_pressure` their time at pressure.
@@ -143,10 +143,10 @@ pub fn of(request: &ForecastRequest, case: &Case, ready: Option<f64>, at_pressur
             }
             if let Some(pressed) = another_way(request, Method::Pressure, Heat::default()) {
                 rules.push(thumb(
-                    "three times as long as in a pressure pot, lid to lid",
+                    "three times as long as under pressure",
                     3.0 * pressed,
                     ready,
-                    "the pressure pot spends much of its time coming up and letting go",
+                    "the pressure pot spends much of its time coming up",
                 ));
             }
             rules

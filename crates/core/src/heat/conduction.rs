@@ -284,9 +284,10 @@ impl<const L: usize> Bodies<L> {
     }
 }
 
-/// Rounds of Newton's method: from the last step's surface, which is some tenths of a kelvin off, two come to 1e-6 K.
-const NEWTON_ROUNDS: usize = 2;
-/// Rounds while the surface still leaps from the fridge's temperature to the pit's.
+/// Rounds of Newton's method: from the last stage's surface, some hundredths of a kelvin off, one comes to 1e-5 K. Where the
+/// surface leaps, as under a fresh wrap, the next stages make up for it; heat and water are conserved whatever is left.
+const NEWTON_ROUNDS: usize = 1;
+/// Rounds while the surface leaps from the fridge's temperature to the pit's.
 const YOUNG_ROUNDS: usize = 6;
 /// Steps of leaping.
 const YOUNG_STEPS: u32 = 8;

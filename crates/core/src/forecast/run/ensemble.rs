@@ -5,7 +5,7 @@ use rayon::prelude::*;
 
 use super::{Holds, PartTimes, Ran, Unwatched, Watch, ends_under_pressure, lifted_s, simulate};
 use crate::forecast::members::{Drawn, Member, Piece};
-use crate::forecast::resolve::Case;
+use crate::forecast::resolve::{Case, Medium};
 use crate::units::MINUTE_S;
 
 /// Cooks stepped side by side.
@@ -32,24 +32,42 @@ pub struct Times {
 
 /// A group of cooks with their meat.
 pub(super) struct Group {
+    /// Who they are among all that were drawn; the last group may hold fewer than its lanes.
+    pub(super) who: Vec<usize>,
     pub(super) members: [Member; LANES],
     pub(super) pieces: Vec<[Piece; LANES]>,
 }
 
-/// The drawn cooks in groups, the last filled up with the median.
-pub(super) fn groups(drawn: &Drawn) -> Vec<Group> {
-    let filled = |from: usize| {
+/// The drawn cooks in groups of those that will likely take as long, since a group is stepped until its slowest is done. A
+/// cook's own answer does not depend on its company.
+pub(super) fn groups(case: &Case, drawn: &Drawn) -> Vec<Group> {
+    let mut order: Vec<usize> = (0..drawn.members.len()).collect();
+    let in_pit = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pit { .. }));
+    let slowness: Vec<f64> = order.iter().map(|i| drawn.slowness(*i, in_pit)).collect();
+    order.sort_by(|a, b| slowness[*a].total_cmp(&slowness[*b]));
+    let group = |who: &[usize]| {
         let mut members = [Member::MEDIAN; LANES];
-        let end = (from + LANES).min(drawn.members.len());
-        members[..end - from].copy_from_slice(&drawn.members[from..end]);
-        let pieces = drawn.pieces.iter().map(|part| {
-            let mut pieces = [Piece::MEDIAN; LANES];
-            pieces[..end - from].copy_from_slice(&part[from..end]);
-            pieces
-        });
-        Group { members, pieces: pieces.collect() }
+        let mut pieces = vec![[Piece::MEDIAN; LANES]; drawn.pieces.len()];
+        for (lane, i) in who.iter().enumerate() {
+            members[lane] = drawn.members[*i];
+            for (pieces, drawn) in pieces.iter_mut().zip(&drawn.pieces) {
+                pieces[lane] = drawn[*i];
+            }
+        }
+        Group { who: who.to_vec(), members, pieces }
     };
-    (0..drawn.members.len()).step_by(LANES).map(filled).collect()
+    order.chunks(LANES).map(group).collect()
+}
+
+/// Puts what came of each group back in the order in which its cooks were drawn.
+pub(super) fn in_drawn_order<T>(count: usize, runs: impl Iterator<Item = (Vec<usize>, [T; LANES])>) -> Vec<T> {
+    let mut all: Vec<Option<T>> = std::iter::repeat_with(|| None).take(count).collect();
+    for (who, ran) in runs {
+        for (i, one) in who.into_iter().zip(ran) {
+            all[i] = Some(one);
+        }
+    }
+    all.into_iter().flatten().collect()
 }
 
 /// Runs lanes to their end under a watcher; times at pressure are solved for first.
@@ -168,15 +186,23 @@ fn run_group(case: &Case, group: &Group) -> [Times; LANES] {
 }
 
 /// Runs the median cook under a watcher.
-pub fn run_median(case: &Case, watch: &mut impl Watch<1>) -> Times {
+#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma", "x86_64+avx"))]
+pub fn run_median<W: Watch<1>>(case: &Case, watch: &mut W) -> Times {
     let pieces = vec![[Piece::MEDIAN]; case.parts.len()];
     let [times] = run(case, &[Member::MEDIAN], &pieces, watch);
     times
 }
 
+/// When the median cook is tender if the heat, and the pressure, simply stay on, s.
+#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma", "x86_64+avx"))]
+pub fn median_tender_s(case: &Case) -> f64 {
+    let pieces = vec![[Piece::MEDIAN]; case.parts.len()];
+    let ran = simulate(case, &[Member::MEDIAN], &pieces, Holds::STAYS_ON, &mut UntilTender);
+    ran.parts.iter().map(|part| part[0].ready_s).fold(0.0, f64::max)
+}
+
 /// Runs every cook; the answer does not depend on how many threads share the work.
 pub fn run_all(case: &Case, drawn: &Drawn) -> Vec<Times> {
-    let mut times: Vec<_> = groups(drawn).par_iter().flat_map_iter(|group| run_group(case, group)).collect();
-    times.truncate(drawn.members.len());
-    times
+    let runs: Vec<_> = groups(case, drawn).into_par_iter().map(|group| (run_group(case, &group), group.who)).collect();
+    in_drawn_order(drawn.members.len(), runs.into_iter().map(|(times, who)| (who, times)))
 }

@@ -13,7 +13,7 @@ use crate::units::HOUR_S;
 use surround::SLOW_STEPS;
 
 pub use come_up::come_up_s;
-pub use ensemble::{Times, run_all, run_median};
+pub use ensemble::{Times, median_tender_s, run_all, run_median};
 pub use part::PartState;
 pub use sample::{Sample, run_all_sampled};
 pub use surround::Surround;

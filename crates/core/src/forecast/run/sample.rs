@@ -3,7 +3,7 @@
 use multiversion::multiversion;
 use rayon::prelude::*;
 
-use super::ensemble::{Group, LANES, groups, run};
+use super::ensemble::{Group, LANES, groups, in_drawn_order, run};
 use super::{Moment, Times, Watch};
 use crate::forecast::members::Drawn;
 use crate::forecast::resolve::Case;
@@ -59,18 +59,14 @@ fn run_sampled(case: &Case, group: &Group, at_s: &[f64]) -> ([Times; LANES], Vec
 /// Runs every cook and samples each at the given times (s, ascending): `samples[time][member]`.
 pub fn run_all_sampled(case: &Case, drawn: &Drawn, at_s: &[f64]) -> (Vec<Times>, Vec<Vec<Sample>>) {
     let count = drawn.members.len();
-    let runs: Vec<_> = groups(drawn).par_iter().map(|group| run_sampled(case, group, at_s)).collect();
-    let mut times = Vec::with_capacity(count);
-    let mut samples = vec![Vec::with_capacity(count); at_s.len()];
-    for (group_times, group_samples) in runs {
-        times.extend(group_times);
-        for (all, group) in samples.iter_mut().zip(group_samples) {
-            all.extend(group);
-        }
-    }
-    times.truncate(count);
-    for all in &mut samples {
-        all.truncate(count);
-    }
-    (times, samples)
+    let runs: Vec<_> = groups(case, drawn)
+        .into_par_iter()
+        .map(|group| {
+            let (times, samples) = run_sampled(case, &group, at_s);
+            (group.who, times, samples)
+        })
+        .collect();
+    let samples = (0..at_s.len()).map(|at| in_drawn_order(count, runs.iter().map(|run| (run.0.clone(), run.2[at]))));
+    let samples = samples.collect();
+    (in_drawn_order(count, runs.into_iter().map(|(who, times, _)| (who, times))), samples)
 }
