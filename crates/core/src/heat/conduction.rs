@@ -99,6 +99,12 @@ pub struct Bodies<const L: usize> {
     young: u32,
     step_s: f64,
     geometry: frozen::Geometry<L>,
+    matrix: Matrix<L>,
+}
+
+/// A stage's equations with the elimination done.
+#[derive(Clone)]
+struct Matrix<const L: usize> {
     lower: [[f64; L]; SHELLS],
     upper: [[f64; L]; SHELLS],
     pivot: [[f64; L]; SHELLS],
@@ -135,12 +141,15 @@ impl<const L: usize> Bodies<L> {
             young: YOUNG_STEPS,
             step_s,
             geometry: frozen::Geometry { exponent, faces, radius_m: half_thickness_m },
-            lower: [[0.0; L]; SHELLS],
-            upper: [[0.0; L]; SHELLS],
-            pivot: [[0.0; L]; SHELLS],
-            surface_gain: [0.0; L],
-            half_shell: [0.0; L],
+            matrix: Matrix {
+                lower: [[0.0; L]; SHELLS],
+                upper: [[0.0; L]; SHELLS],
+                pivot: [[0.0; L]; SHELLS],
+                surface_gain: [0.0; L],
+                half_shell: [0.0; L],
+            },
         };
+        let matrix = &mut bodies.matrix;
         for lane in 0..L {
             let radius = half_thickness_m[lane];
             let pace = GAMMA * step_s * diffusivity / (radius * radius);
@@ -149,17 +158,17 @@ impl<const L: usize> Bodies<L> {
                 let outer = if i + 1 == SHELLS { 0.0 } else { faces[i + 1] };
                 let lower = pace * faces[i] / (width * volume);
                 let upper = pace * outer / (width * volume);
-                let above = if i == 0 { 0.0 } else { bodies.upper[i - 1][lane] };
+                let above = if i == 0 { 0.0 } else { matrix.upper[i - 1][lane] };
                 let pivot = 1.0 / (1.0 + lower + upper - lower * above);
                 // Scaled by the pivot beforehand: each shell then waits for its neighbour by one product and one sum.
-                bodies.lower[i][lane] = lower * pivot;
-                bodies.upper[i][lane] = upper * pivot;
-                bodies.pivot[i][lane] = pivot;
+                matrix.lower[i][lane] = lower * pivot;
+                matrix.upper[i][lane] = upper * pivot;
+                matrix.pivot[i][lane] = pivot;
             }
             let last_volume = fractions[SHELLS - 1] / (exponent + 1.0);
-            bodies.surface_gain[lane] =
-                GAMMA * step_s / (DENSITY * SPECIFIC_HEAT * radius * last_volume) * bodies.pivot[SHELLS - 1][lane];
-            bodies.half_shell[lane] = 0.5 * width * radius / CONDUCTIVITY;
+            matrix.surface_gain[lane] =
+                GAMMA * step_s / (DENSITY * SPECIFIC_HEAT * radius * last_volume) * matrix.pivot[SHELLS - 1][lane];
+            matrix.half_shell[lane] = 0.5 * width * radius / CONDUCTIVITY;
         }
         bodies
     }
@@ -167,7 +176,7 @@ impl<const L: usize> Bodies<L> {
     /// Half a shell's resistance, m² K/W: between the outermost shell's middle and the surface.
     #[inline(always)]
     pub fn half_shell(&self, lane: usize) -> f64 {
-        self.half_shell[lane]
+        self.matrix.half_shell[lane]
     }
 
     /// One step in the given surroundings.
@@ -204,19 +213,28 @@ impl<const L: usize> Bodies<L> {
         for lane in 0..L {
             middle_c[lane] = around.from_c[lane] + GAMMA * (around.to_c[lane] - around.from_c[lane]);
         }
+        let rounds = if self.young > 0 { YOUNG_ROUNDS } else { NEWTON_ROUNDS };
+        let matrix = &self.matrix;
         let mut first = [[0.0; L]; SHELLS];
-        self.down(&mut first, |bodies, i, lane| bodies.celsius[i][lane]);
-        let early = self.close(&mut first, &middle_c, around);
-        self.up(&mut first);
+        let mut inner = [0.0; L];
+        for i in 0..SHELLS {
+            matrix.down(i, &self.celsius[i], &mut inner);
+            first[i] = inner;
+        }
+        let early = matrix.close(&mut first, &self.surface_c, &middle_c, around, rounds);
+        matrix.up(&mut first);
         // Second stage: start + (1 − γ) · slope of the first stage, where slope = (first − start) / γ.
         let carry = (1.0 - GAMMA) / GAMMA;
-        let mut second = [[0.0; L]; SHELLS];
-        self.down(&mut second, |bodies, i, lane| {
-            bodies.celsius[i][lane] + carry * (first[i][lane] - bodies.celsius[i][lane])
-        });
-        let late = self.close(&mut second, &around.to_c, around);
-        self.up(&mut second);
-        self.celsius = second;
+        let mut known = [0.0; L];
+        for i in 0..SHELLS {
+            for lane in 0..L {
+                known[lane] = self.celsius[i][lane] + carry * (first[i][lane] - self.celsius[i][lane]);
+            }
+            matrix.down(i, &known, &mut inner);
+            self.celsius[i] = inner;
+        }
+        let late = matrix.close(&mut self.celsius, &early.surface_c, &around.to_c, around, rounds);
+        matrix.up(&mut self.celsius);
         self.surface_c = late.surface_c;
         for lane in 0..L {
             self.heat_in[lane] = self.step_s * ((1.0 - GAMMA) * early.flux[lane] + GAMMA * late.flux[lane]);
@@ -226,15 +244,22 @@ impl<const L: usize> Bodies<L> {
         self.young = self.young.saturating_sub(1);
     }
 
-    /// Eliminates downwards from the middle, from a stage's right-hand side.
+    /// Temperature of one body at a share of the radius from its middle (0–1), °C.
+    pub fn at_radius(&self, lane: usize, share: f64) -> f64 {
+        let position = (share.clamp(0.0, 1.0) * SHELLS as f64 - 0.5).max(0.0);
+        let below = (position as usize).min(SHELLS - 1);
+        let above = (below + 1).min(SHELLS - 1);
+        let part = position - below as f64;
+        self.celsius[below][lane] * (1.0 - part) + self.celsius[above][lane] * part
+    }
+}
+
+impl<const L: usize> Matrix<L> {
+    /// Eliminates downwards by one shell; `inner` is the shell before, and becomes this one.
     #[inline(always)]
-    fn down(&self, rows: &mut [[f64; L]; SHELLS], known: impl Fn(&Self, usize, usize) -> f64) {
-        let mut before = [0.0; L];
-        for i in 0..SHELLS {
-            for lane in 0..L {
-                before[lane] = known(self, i, lane) * self.pivot[i][lane] + self.lower[i][lane] * before[lane];
-            }
-            rows[i] = before;
+    fn down(&self, i: usize, known: &[f64; L], inner: &mut [f64; L]) {
+        for lane in 0..L {
+            inner[lane] = known[lane] * self.pivot[i][lane] + self.lower[i][lane] * inner[lane];
         }
     }
 
@@ -252,12 +277,18 @@ impl<const L: usize> Bodies<L> {
 
     /// Closes a stage's last row with what the surface meets; answers what passed the surface.
     #[inline(always)]
-    fn close(&self, rows: &mut [[f64; L]; SHELLS], medium_c: &[f64; L], around: &Surroundings<L>) -> Passed<L> {
+    fn close(
+        &self,
+        rows: &mut [[f64; L]; SHELLS],
+        guess_c: &[f64; L],
+        medium_c: &[f64; L],
+        around: &Surroundings<L>,
+        rounds: usize,
+    ) -> Passed<L> {
         let last = rows[SHELLS - 1];
         let passed = if around.wet {
             let gain: [f64; L] = std::array::from_fn(|lane| self.surface_gain[lane] + self.half_shell[lane]);
-            let rounds = if self.young > 0 { YOUNG_ROUNDS } else { NEWTON_ROUNDS };
-            close_wet(saturation(), &last, &gain, &self.surface_c, medium_c, around, rounds)
+            close_wet(saturation(), &last, &gain, guess_c, medium_c, around, rounds)
         } else {
             let mut flux = [0.0; L];
             let mut surface_c = [0.0; L];
@@ -272,15 +303,6 @@ impl<const L: usize> Bodies<L> {
             rows[SHELLS - 1][lane] = last[lane] + self.surface_gain[lane] * passed.flux[lane];
         }
         passed
-    }
-
-    /// Temperature of one body at a share of the radius from its middle (0–1), °C.
-    pub fn at_radius(&self, lane: usize, share: f64) -> f64 {
-        let position = (share.clamp(0.0, 1.0) * SHELLS as f64 - 0.5).max(0.0);
-        let below = (position as usize).min(SHELLS - 1);
-        let above = (below + 1).min(SHELLS - 1);
-        let part = position - below as f64;
-        self.celsius[below][lane] * (1.0 - part) + self.celsius[above][lane] * part
     }
 }
 
