@@ -228,7 +228,7 @@ impl<const L: usize> Bodies<L> {
         let mut known = [0.0; L];
         for i in 0..SHELLS {
             for lane in 0..L {
-                known[lane] = self.celsius[i][lane] + carry * (first[i][lane] - self.celsius[i][lane]);
+                known[lane] = carry.mul_add(first[i][lane] - self.celsius[i][lane], self.celsius[i][lane]);
             }
             matrix.down(i, &known, &mut inner);
             self.celsius[i] = inner;
@@ -259,7 +259,7 @@ impl<const L: usize> Matrix<L> {
     #[inline(always)]
     fn down(&self, i: usize, known: &[f64; L], inner: &mut [f64; L]) {
         for lane in 0..L {
-            inner[lane] = known[lane] * self.pivot[i][lane] + self.lower[i][lane] * inner[lane];
+            inner[lane] = self.lower[i][lane].mul_add(inner[lane], known[lane] * self.pivot[i][lane]);
         }
     }
 
@@ -269,7 +269,7 @@ impl<const L: usize> Matrix<L> {
         let mut outer = rows[SHELLS - 1];
         for i in (0..SHELLS - 1).rev() {
             for lane in 0..L {
-                outer[lane] = rows[i][lane] + self.upper[i][lane] * outer[lane];
+                outer[lane] = self.upper[i][lane].mul_add(outer[lane], rows[i][lane]);
             }
             rows[i] = outer;
         }

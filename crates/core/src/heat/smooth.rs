@@ -6,7 +6,8 @@
 /// a few terms are good to parts in a million, and sums and products are all that is left: the compiler vectorises it.
 #[derive(Debug, Clone, Copy)]
 pub struct Smooth<const TERMS: usize> {
-    middle: f64,
+    /// The place of a temperature between −1 and 1 is `offset + per_kelvin · t`.
+    offset: f64,
     per_kelvin: f64,
     terms: [f64; TERMS],
 }
@@ -42,12 +43,12 @@ impl<const TERMS: usize> Smooth<TERMS> {
                 (before, now) = (now, next);
             }
         }
-        Self { middle, per_kelvin: 1.0 / half, terms }
+        Self { offset: -middle / half, per_kelvin: 1.0 / half, terms }
     }
 
     #[inline(always)]
     fn place(&self, celsius: f64) -> f64 {
-        ((celsius - self.middle) * self.per_kelvin).clamp(-1.0, 1.0)
+        celsius.mul_add(self.per_kelvin, self.offset).clamp(-1.0, 1.0)
     }
 
     /// The function at a temperature.
@@ -56,7 +57,7 @@ impl<const TERMS: usize> Smooth<TERMS> {
         let u = self.place(celsius);
         let mut root = self.terms[TERMS - 1];
         for term in self.terms[..TERMS - 1].iter().rev() {
-            root = root * u + term;
+            root = root.mul_add(u, *term);
         }
         let square = root * root;
         let fourth = square * square;
@@ -67,10 +68,10 @@ impl<const TERMS: usize> Smooth<TERMS> {
     #[inline(always)]
     pub fn with_slope(&self, celsius: f64) -> (f64, f64) {
         let u = self.place(celsius);
-        let (mut root, mut slope) = (self.terms[TERMS - 1], 0.0);
+        let (mut root, mut slope) = (self.terms[TERMS - 1], 0.0_f64);
         for term in self.terms[..TERMS - 1].iter().rev() {
-            slope = slope * u + root;
-            root = root * u + term;
+            slope = slope.mul_add(u, root);
+            root = root.mul_add(u, *term);
         }
         let square = root * root;
         let fourth = square * square;

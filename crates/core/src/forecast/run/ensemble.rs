@@ -78,10 +78,21 @@ pub(super) fn run<const L: usize>(
     pieces: &[[Piece; L]],
     watch: &mut impl Watch<L>,
 ) -> [Times; L] {
-    let under_pressure = ends_under_pressure(case);
-    let solved = case.solved_stage().map(|_| solve(case, members, pieces));
+    // No closures about a run: they are compiled on their own, without the wider instructions.
+    let stays = if ends_under_pressure(case) {
+        Some(simulate(case, members, pieces, Holds::STAYS_ON, &mut Unwatched))
+    } else {
+        None
+    };
+    let solved = match (case.solved_stage(), &stays) {
+        (None, _) => None,
+        (Some(stage), Some(closed)) if stage + 1 == case.stages.len() => Some(solve(case, members, pieces, closed)),
+        _ => {
+            let closed = simulate(case, members, pieces, Holds::of([f64::INFINITY; L]), &mut UntilTender);
+            Some(solve(case, members, pieces, &closed))
+        }
+    };
     let ran = simulate(case, members, pieces, Holds::of(solved.unwrap_or([f64::INFINITY; L])), watch);
-    let stays = under_pressure.then(|| simulate(case, members, pieces, Holds::STAYS_ON, &mut Unwatched));
     std::array::from_fn(|lane| {
         let hold_s = solved.map_or(f64::INFINITY, |holds| holds[lane]);
         times(case, &ran, stays.as_ref(), lane, hold_s)
@@ -114,11 +125,15 @@ fn times<const L: usize>(case: &Case, ran: &Ran<L>, stays: Option<&Ran<L>>, lane
 /// The time at pressure with which each cook's meat is just tender when the lid can be opened, s; infinite where none is.
 ///
 /// Tenderness on opening grows with the hold, so it lies between none and the hold at whose end the meat would be tender
-/// with the pot still closed. From that end a secant, kept inside the bracket, comes to the figure.
+/// with the pot still `closed`. From that end a secant, kept inside the bracket, comes to the figure.
 #[inline(always)]
-fn solve<const L: usize>(case: &Case, members: &[Member; L], pieces: &[[Piece; L]]) -> [f64; L] {
+fn solve<const L: usize>(
+    case: &Case,
+    members: &[Member; L],
+    pieces: &[[Piece; L]],
+    closed: &Ran<L>,
+) -> [f64; L] {
     let stage = case.solved_stage().unwrap_or(0);
-    let closed = simulate(case, members, pieces, Holds::of([f64::INFINITY; L]), &mut UntilTender);
     let start_s: [f64; L] = std::array::from_fn(|lane| if stage == 0 { 0.0 } else { closed.ended_s[stage - 1][lane] });
     let tender: [f64; L] =
         std::array::from_fn(|lane| closed.parts.iter().map(|part| part[lane].ready_s).fold(0.0, f64::max));
@@ -180,13 +195,13 @@ impl<const L: usize> Watch<L> for UntilOpened {
     }
 }
 
-#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma", "x86_64+avx"))]
+#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 fn run_group(case: &Case, group: &Group) -> [Times; LANES] {
     run(case, &group.members, &group.pieces, &mut Unwatched)
 }
 
 /// Runs the median cook under a watcher.
-#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma", "x86_64+avx"))]
+#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 pub fn run_median<W: Watch<1>>(case: &Case, watch: &mut W) -> Times {
     let pieces = vec![[Piece::MEDIAN]; case.parts.len()];
     let [times] = run(case, &[Member::MEDIAN], &pieces, watch);
@@ -194,7 +209,7 @@ pub fn run_median<W: Watch<1>>(case: &Case, watch: &mut W) -> Times {
 }
 
 /// When the median cook is tender if the heat, and the pressure, simply stay on, s.
-#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma", "x86_64+avx"))]
+#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 pub fn median_tender_s(case: &Case) -> f64 {
     let pieces = vec![[Piece::MEDIAN]; case.parts.len()];
     let ran = simulate(case, &[Member::MEDIAN], &pieces, Holds::STAYS_ON, &mut UntilTender);

@@ -186,7 +186,7 @@ fn rates<const L: usize>(softening: &Softening, bodies: &Bodies<L>, rates: &mut 
     let mut mean = [0.0; L];
     for (rates, fraction) in rates.iter().zip(bodies.fractions) {
         for lane in 0..L {
-            mean[lane] += fraction * rates[lane];
+            mean[lane] = fraction.mul_add(rates[lane], mean[lane]);
         }
     }
     mean

@@ -45,7 +45,7 @@ impl Watch<LANES> for Sampler<'_> {
     }
 }
 
-#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma", "x86_64+avx"))]
+#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 fn run_sampled(case: &Case, group: &Group, at_s: &[f64]) -> ([Times; LANES], Vec<[Sample; LANES]>) {
     let mut sampler = Sampler { at_s, group, resistance: case.main().goal.resistance, taken: Vec::new() };
     let times = run(case, &group.members, &group.pieces, &mut sampler);
