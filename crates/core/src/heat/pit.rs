@@ -176,10 +176,7 @@ mod tests {
     #[test]
     fn an_open_lid_costs_air_for_some_minutes_and_an_untended_pit_sags() {
         let opened = Pit { open_every_s: Some(3600.0), ..pit() };
-        assert_eq!(
-            (opened.air_c(60.0), opened.air_c(3660.0), opened.air_c(4200.0)),
-            (110.0, 90.0, 110.0)
-        );
+        assert_eq!((opened.air_c(60.0), opened.air_c(3660.0), opened.air_c(4200.0)), (110.0, 90.0, 110.0));
         let tended = Pit { tend_every_s: Some(7200.0), ..pit() };
         assert!((tended.air_c(7140.0) - 90.2).abs() < 0.1 && tended.air_c(7200.0) == 110.0);
         let lit_late = Pit { start_c: 10.0, ..pit() };

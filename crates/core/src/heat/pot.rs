@@ -263,7 +263,8 @@ impl Pot {
             Lid::Ajar => 1.2,
             Lid::None => 1.5,
         };
-        self.diffusion(vapour(), celsius, lid_factor, false) + simmer.bubbling() * self.floor_m2 * passes * lid_factor.sqrt()
+        self.diffusion(vapour(), celsius, lid_factor, false)
+            + simmer.bubbling() * self.floor_m2 * passes * lid_factor.sqrt()
     }
 
     /// W/K from oven air to the pot.

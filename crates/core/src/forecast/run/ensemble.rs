@@ -127,12 +127,7 @@ fn times<const L: usize>(case: &Case, ran: &Ran<L>, stays: Option<&Ran<L>>, lane
 /// Tenderness on opening grows with the hold, so it lies between none and the hold at whose end the meat would be tender
 /// with the pot still `closed`. From that end a secant, kept inside the bracket, comes to the figure.
 #[inline(always)]
-fn solve<const L: usize>(
-    case: &Case,
-    members: &[Member; L],
-    pieces: &[[Piece; L]],
-    closed: &Ran<L>,
-) -> [f64; L] {
+fn solve<const L: usize>(case: &Case, members: &[Member; L], pieces: &[[Piece; L]], closed: &Ran<L>) -> [f64; L] {
     let stage = case.solved_stage().unwrap_or(0);
     let start_s: [f64; L] = std::array::from_fn(|lane| if stage == 0 { 0.0 } else { closed.ended_s[stage - 1][lane] });
     let tender: [f64; L] =

@@ -1,0 +1,143 @@
+//! A general solver of ordinary differential equations on the pit problem, beside ours: what the method of our own buys, and
+//! that both come to the same temperatures.
+
+use divan::{Bencher, black_box};
+use ergastic_core::heat::conduction::{
+    Bodies, CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings, shell_fractions,
+};
+use ergastic_core::heat::pit::{PIT_COEFFICIENT, PIT_VAPOUR_PA, Pit, psychrometric};
+use ergastic_core::heat::steam::{LATENT_HEAT, saturation};
+use multiversion::multiversion;
+use ode_solvers::{DVector, Dopri5, OutputType, System};
+
+const EXPONENT: f64 = 0.25;
+const RADIUS_M: f64 = 0.05;
+const AIR_C: f64 = 110.0;
+const START_C: f64 = 5.0;
+const HOURS: usize = 12;
+/// Shells, and water gone from the surface in kg/m².
+const UNKNOWNS: usize = SHELLS + 1;
+
+fn main() {
+    let (ours, theirs) = (ours::<1>(), theirs());
+    let apart = (0..SHELLS).map(|i| (ours[i] - theirs[i]).abs()).fold(0.0, f64::max);
+    println!("largest difference between the two after {HOURS} h: {apart:.3} K");
+    assert!(apart < 0.3, "{ours:?}\n{theirs:?}");
+    divan::main();
+}
+
+fn pit() -> Pit {
+    Pit {
+        set_c: AIR_C,
+        start_c: AIR_C,
+        mop: None,
+        open_every_s: None,
+        tend_every_s: None,
+        psychrometric: psychrometric(101_325.0),
+    }
+}
+
+/// What evaporation draws for each Pa, W/(m² Pa), with so much water gone.
+fn evaporation(gone: f64) -> f64 {
+    PIT_COEFFICIENT * pit().wetness(gone, 0.0, 1.0) / pit().psychrometric
+}
+
+/// Our own method, `L` bodies side by side, compiled as the core compiles it.
+#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
+fn ours<const L: usize>() -> [f64; SHELLS] {
+    let mut bodies = Bodies::new(EXPONENT, [RADIUS_M; L], START_C, 60.0);
+    let mut around = Surroundings::dry([AIR_C; L], [AIR_C; L], [PIT_COEFFICIENT; L]);
+    around.wet = true;
+    around.air_vapour_pa = PIT_VAPOUR_PA;
+    let mut gone = [0.0; L];
+    for _ in 0..HOURS * 60 {
+        for lane in 0..L {
+            around.evaporation[lane] = evaporation(gone[lane]);
+        }
+        bodies.step(&around);
+        for lane in 0..L {
+            gone[lane] = f64::max(0.0, gone[lane] + bodies.evaporated[lane]);
+        }
+    }
+    bodies.celsius.map(|shell| shell[0])
+}
+
+type State = DVector<f64>;
+
+/// The same equations, as a general solver takes them.
+struct Problem {
+    fractions: [f64; SHELLS],
+    faces: [f64; SHELLS],
+}
+
+impl System<f64, State> for Problem {
+    fn system(&self, _: f64, state: &State, slope: &mut State) {
+        let width = RADIUS_M / SHELLS as f64;
+        let half_shell = 0.5 * width / CONDUCTIVITY;
+        let (last, e) = (state[SHELLS - 1], evaporation(f64::max(0.0, state[SHELLS])));
+        // The surface has no heat of its own: what comes in goes on into the outermost shell.
+        let mut surface_c = last;
+        let mut flux = 0.0;
+        for _ in 0..8 {
+            let (pressure, rise) = saturation().with_slope(surface_c);
+            flux = PIT_COEFFICIENT * (AIR_C - surface_c) - e * (pressure - PIT_VAPOUR_PA);
+            let miss = surface_c - last - half_shell * flux;
+            surface_c -= miss / (1.0 + half_shell * (PIT_COEFFICIENT + e * rise));
+        }
+        let mass = |i: usize| DENSITY * SPECIFIC_HEAT * RADIUS_M * self.fractions[i] / (EXPONENT + 1.0);
+        let through = |i: usize| self.faces[i] * CONDUCTIVITY * (state[i - 1] - state[i]) / width;
+        for i in 0..SHELLS {
+            let inner = if i == 0 { 0.0 } else { through(i) };
+            let outer = if i + 1 == SHELLS { -flux } else { through(i + 1) };
+            slope[i] = (inner - outer) / mass(i);
+        }
+        slope[SHELLS] = (PIT_COEFFICIENT * (AIR_C - surface_c) - flux) / LATENT_HEAT;
+    }
+}
+
+fn theirs() -> [f64; SHELLS] {
+    let problem = Problem {
+        fractions: shell_fractions(EXPONENT),
+        faces: std::array::from_fn(|i| (i as f64 / SHELLS as f64).powf(EXPONENT)),
+    };
+    let mut start = State::from_element(UNKNOWNS, START_C);
+    start[SHELLS] = 0.0;
+    let end_s = (HOURS * 3600) as f64;
+    // Its own defaults, but for its test of stiffness, which gives up here: it then has to take steps short enough to stay stable.
+    let mut solver = Dopri5::from_param(
+        problem,
+        0.0,
+        end_s,
+        end_s,
+        start,
+        1e-4,
+        1e-4,
+        0.9,
+        0.04,
+        0.2,
+        10.0,
+        end_s,
+        0.0,
+        1_000_000,
+        u32::MAX,
+        OutputType::Sparse,
+    );
+    solver.integrate().expect("the problem is well behaved");
+    let last = solver.y_out().last().expect("the end is among what it gives out");
+    std::array::from_fn(|i| last[i])
+}
+
+#[divan::bench(name = "ours, one body, 12 h in the pit")]
+fn one(bencher: Bencher) {
+    bencher.bench(|| black_box(ours::<1>()));
+}
+
+#[divan::bench(name = "ours, sixteen bodies side by side")]
+fn sixteen(bencher: Bencher) {
+    bencher.bench(|| black_box(ours::<16>()));
+}
+
+#[divan::bench(name = "general solver (Dormand-Prince 5), one body")]
+fn general(bencher: Bencher) {
+    bencher.bench(|| black_box(theirs()));
+}
