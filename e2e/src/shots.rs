@@ -21,12 +21,18 @@ const fn shot(name: &'static str, path: &'static str, follow: &'static [&'static
     Shot { name, viewport: Viewport::Table, scheme: "light", path, follow, until }
 }
 
-const SHOTS: [Shot; 14] = [
+/// A whole brisket in the pit, in paper from 70 °C.
+const PIT: &str = "/why?dish=Snow-hole%20brisket&f=%7B%22cut%22%3A%22brisket%22%2C%22mass_kg%22%3A5.5%2C%22method%22%3A%22smoke%22%2C%22heat%22%3A%7B%22pit_c%22%3A110%2C%22wrap%22%3A%7B%22in%22%3A%22paper%22%2C%22at_core_c%22%3A70%7D%7D%7D";
+
+const SHOTS: [Shot; 17] = [
     shot("match", "/match?cut=shin&kg=2.4&people=8", &[], "Scrub through"),
     shot("match-refused", "/match?cut=fillet", &[], "not for this job"),
     shot("sheets", "/sheet", &[], "Planned dishes"),
     shot("sheet", "/sheet", &["Lake-ice shin"], "Because"),
     shot("cook", "/cook", &["Ice-road chuck"], "The median piece"),
+    shot("why", "/match?cut=shin&kg=2.4&people=8", &["Why this time?"], "Rules of thumb"),
+    Shot { scheme: "dark", ..shot("why-pit-dark", PIT, &[], "Rules of thumb") },
+    Shot { viewport: Viewport::Phone, ..shot("why-phone", PIT, &[], "Rules of thumb") },
     shot("finish", "/finish", &["Ice-road chuck"], "Served?"),
     shot("log", "/log", &[], "What came of it"),
     shot("kitchen", "/kitchen", &[], "Take it along"),

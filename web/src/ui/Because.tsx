@@ -1,14 +1,29 @@
 import { Box, Heading, Stack, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 
-/** The narrow column that says why, and opens to the rule and the numbers. */
-export function Because({ children, rule }: { children: ReactNode; rule?: ReactNode }) {
+/** The narrow column that says why, opens to the rule and the numbers, and leads on to where the time is explained. */
+export function Because({ children, rule, why }: { children: ReactNode; rule?: ReactNode; why?: string }) {
   return (
     <Box as="aside" aria-label="Why" borderTopWidth="2px" borderColor="rim" pt={3}>
       <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
         Because
       </Heading>
       <Stack gap={3}>{children}</Stack>
+      {why && (
+        <chakra.a
+          asChild
+          display="inline-flex"
+          alignItems="center"
+          minHeight="44px"
+          color="rim"
+          fontWeight={700}
+          textDecoration="underline"
+          textUnderlineOffset="4px"
+        >
+          <Link to={why}>Why this time?</Link>
+        </chakra.a>
+      )}
       {rule && (
         <chakra.details mt={3} fontSize="small">
           <chakra.summary

@@ -13,6 +13,7 @@ import { useNow } from '../../format/useNow';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
 import { Fault, Waiting } from '../../ui/states';
+import { whyAddress } from '../why/state';
 import { Happenings } from './Happenings';
 import { LogIt } from './LogIt';
 import { NowCard } from './NowCard';
@@ -80,7 +81,7 @@ function CookOf({ cook, kitchen, stale }: Of) {
         {view.status !== 'closed' && (
           <LogIt cook={cook} units={units} onHappened={log} busy={append.isPending} />
         )}
-        <Because rule={<Rule view={view} />}>
+        <Because rule={<Rule view={view} />} why={whyAddress(cook.plan.forecast, cook.plan.name)}>
           <Text>{say(view.words, units)}</Text>
         </Because>
         <Happenings cook={cook} units={units} zone={zone} onHappened={log} />

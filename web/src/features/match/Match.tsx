@@ -15,6 +15,7 @@ import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/fields';
 import { ThumbBar } from '../../ui/ThumbBar';
 import { Caution, Fault, Waiting } from '../../ui/states';
+import { whyAddress } from '../why/state';
 import { Block } from './Block';
 import { matchRequest, useBlock } from './state';
 
@@ -177,6 +178,7 @@ function Why({ way, units }: { way: Schemas['Way']; units: Units }) {
   const late = millis(way.start_by) < now;
   return (
     <Because
+      why={whyAddress(way.plan.forecast, way.plan.name)}
       rule={
         <>
           <Text>

@@ -13,6 +13,7 @@ import { Button } from '../../ui/Button';
 import { NumberField, TextField } from '../../ui/fields';
 import { ThumbBar } from '../../ui/ThumbBar';
 import { Caution, Fault, Waiting } from '../../ui/states';
+import { whyAddress } from '../why/state';
 import { takeInHand } from '../shell/inHand';
 import { Remedies } from './Remedies';
 import { TaskList } from './TaskList';
@@ -87,6 +88,7 @@ function SheetOf({ stored, worked, kitchen, cook }: Of) {
       <Stack gap={5} className="no-print">
         <Start planId={stored.id} cook={cook} sheet={sheet} zone={zone} now={now} />
         <Because
+          why={whyAddress(stored.plan.forecast, stored.plan.name)}
           rule={
             <>
               <Text>

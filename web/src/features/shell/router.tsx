@@ -31,6 +31,7 @@ export const router = createBrowserRouter([
         path: 'kitchen',
         lazy: async () => ({ Component: (await import('../kitchen/KitchenPlace')).KitchenPlace }),
       },
+      { path: 'why', lazy: async () => ({ Component: (await import('../why/WhyPlace')).WhyPlace }) },
       { path: '*', element: <Lost /> },
     ],
   },

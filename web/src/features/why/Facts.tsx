@@ -1,0 +1,55 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import type { Schemas } from '../../api/client';
+import { span } from '../../format/time';
+import { say, type Units } from '../../format/units';
+
+const names: Record<string, string> = {
+  animal: 'The animal',
+  thickness: 'How thick it is',
+  oven: 'The oven’s true heat',
+  simmer: 'The liquid’s true heat',
+  pit: 'The pit’s true heat',
+  lid: 'What the lid lets by',
+  bark: 'How fast it dries',
+  liquid: 'How well heat gets in',
+};
+
+const fives = (minutes: number) => span(Math.round(minutes / 5) * 5);
+
+/** What one more fact would narrow: the doubt now, and the doubt if that were known. */
+export function Facts({ explained, units }: { explained: Schemas['Explained']; units: Units }) {
+  const width = explained.width_min;
+  if (width == null || explained.narrows.length === 0) return null;
+  const [first, ...rest] = explained.narrows;
+  return (
+    <Box as="section" aria-label="What would narrow it" borderTopWidth="2px" borderColor="rim" pt={3}>
+      <Heading as="h2" fontFamily="heading" fontSize="lead">
+        One more fact
+      </Heading>
+      <Text mt={1}>
+        The band is {fives(width)} wide. <strong>{names[first!.fact] ?? first!.fact}</strong> would narrow it
+        most, to {fives(first!.width_min)}. {say(first!.how, units)}
+      </Text>
+      <Box mt={3} role="list">
+        {[first!, ...rest].map((fact) => (
+          <Box key={fact.fact} role="listitem" mb={2}>
+            <Flex justify="space-between" fontSize="small" gap={2}>
+              <Text as="span">{names[fact.fact] ?? fact.fact}</Text>
+              <Text as="span" fontVariantNumeric="tabular-nums" whiteSpace="nowrap">
+                {fives(fact.width_min)} wide
+              </Text>
+            </Flex>
+            <Box height="10px" borderWidth="1px" borderColor="tender" borderRadius="5px" overflow="hidden">
+              <Box height="100%" bg="tender" width={`${(100 * fact.width_min) / width}%`} />
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      {rest[0] && (
+        <Text fontSize="small" color="soft">
+          Then {(names[rest[0].fact] ?? rest[0].fact).toLowerCase()}: {say(rest[0].how, units)}
+        </Text>
+      )}
+    </Box>
+  );
+}

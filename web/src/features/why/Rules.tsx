@@ -1,0 +1,77 @@
+import { Box, Grid, Heading, Text } from '@chakra-ui/react';
+import type { Schemas } from '../../api/client';
+import { span } from '../../format/time';
+import { say, type Units } from '../../format/units';
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** The rule and this cook's numbers behind each figure, and how sure each is; the cook's own rules beside them. */
+export function Rules({ forecast, units }: { forecast: Schemas['Forecast']; units: Units }) {
+  const rules = forecast.explained?.rules ?? [];
+  return (
+    <Box as="section" aria-label="Rules and numbers" borderTopWidth="2px" borderColor="rim" pt={3}>
+      <Heading as="h2" fontFamily="heading" fontSize="lead" mb={3}>
+        The rule and the numbers behind each figure
+      </Heading>
+      <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap={8} rowGap={5}>
+        {rules.map((rule) => (
+          <Box key={rule.figure}>
+            <Heading as="h3" fontFamily="heading" fontSize="text">
+              {capital(say(rule.figure, units))}
+            </Heading>
+            <Text>{say(rule.rule, units)}</Text>
+            <Text fontWeight={600} fontVariantNumeric="tabular-nums">
+              {say(rule.numbers, units)}
+            </Text>
+            <Text fontSize="small" color="soft">
+              {say(rule.sure, units)}
+            </Text>
+          </Box>
+        ))}
+      </Grid>
+      {forecast.thumb.length > 0 && (
+        <>
+          <Heading as="h2" fontFamily="heading" fontSize="lead" mt={6} mb={2}>
+            Rules of thumb
+          </Heading>
+          <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap={8} rowGap={3}>
+            {forecast.thumb.map((thumb) => (
+              <Text key={thumb.rule}>
+                {capital(thumb.rule)}: <strong>{span(thumb.min)}</strong>, {say(thumb.why, units)}.
+              </Text>
+            ))}
+          </Grid>
+        </>
+      )}
+      {forecast.assumed.length > 0 && (
+        <>
+          <Heading as="h2" fontFamily="heading" fontSize="lead" mt={6} mb={2}>
+            Taken as given
+          </Heading>
+          <Text color="soft">
+            {forecast.assumed
+              .map((assumed) => `${said(assumed.field)}: ${say(assumed.value, units)}, ${assumed.why}`)
+              .join('; ')}
+            .
+          </Text>
+        </>
+      )}
+    </Box>
+  );
+}
+
+const fields: Record<string, string> = {
+  mass_kg: 'weight',
+  size_mm: 'size',
+  start_c: 'from',
+  altitude_m: 'altitude',
+  liquid_l: 'liquid',
+  liquid_start_c: 'liquid at first',
+  eaten_as: 'eaten as',
+  salt_pct: 'salt',
+};
+
+/** A field of the request as a cook says it. */
+const said = (field: string) =>
+  fields[field] ??
+  (field.split('.').pop() ?? field).replace(/_(c|kg|mm|l|m|pct|min|kpa|w)$/, '').replaceAll('_', ' ');

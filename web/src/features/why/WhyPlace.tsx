@@ -1,0 +1,278 @@
+import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { ApiFault, api, type Kitchen, type Schemas } from '../../api/client';
+import { useCuts, useKitchen } from '../../api/queries';
+import { CookCurves } from '../../drawings/CookCurves';
+import { SliceOfPiece } from '../../drawings/SliceOfPiece';
+import { TendernessBar } from '../../drawings/TendernessBar';
+import { span } from '../../format/time';
+import { format, say, type Units } from '../../format/units';
+import { Because } from '../../ui/Because';
+import { Button } from '../../ui/Button';
+import { SelectField, Slider } from '../../ui/fields';
+import { Caution, Fault, Waiting } from '../../ui/states';
+import { Facts } from './Facts';
+import { Rules } from './Rules';
+import { another, inKitchen, useAsked, wayOf, ways, type Asked } from './state';
+
+const fives = (minutes: number) => span(Math.round(minutes / 5) * 5);
+
+/** Why this time: the piece cooks as you scrub, and each figure opens to its rule and numbers. */
+export function WhyPlace() {
+  const kitchen = useKitchen();
+  const { asked, ask } = useAsked();
+  if (kitchen.isLoadingError) return <Fault error={kitchen.error} retry={() => void kitchen.refetch()} />;
+  if (!asked)
+    return (
+      <Stack gap={4}>
+        <Fault
+          error={
+            new Error('This address does not hold a forecast that can be read. It may have been cut short.')
+          }
+        />
+        <Button asChild alignSelf="flex-start">
+          <Link to="/why">Explain an example instead</Link>
+        </Button>
+      </Stack>
+    );
+  if (!kitchen.data) return <Waiting height="60vh" what="Opening the kitchen" />;
+  return <WhyOf asked={asked} ask={ask} kitchen={kitchen.data} />;
+}
+
+type Of = { asked: Asked; ask: (request: Schemas['ForecastRequest']) => void; kitchen: Kitchen };
+
+function WhyOf({ asked, ask, kitchen }: Of) {
+  const { units } = kitchen;
+  const request = { ...inKitchen(asked.request, kitchen), inside: true, explain: true };
+  const worked = useQuery({
+    queryKey: ['forecast', request],
+    queryFn: ({ signal }) => api.forecast(request, signal),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: false,
+  });
+  const forecast = worked.data;
+  return (
+    <Stack gap={5}>
+      <Flex gap={4} justify="space-between" align="flex-end" wrap={{ base: 'wrap', lg: 'nowrap' }}>
+        <Title asked={asked} forecast={worked.isError ? undefined : forecast} units={units} />
+        <Ways asked={asked} ask={ask} fault={worked.error} />
+      </Flex>
+      {worked.isError && <Fault error={worked.error} retry={() => void worked.refetch()} />}
+      {worked.isPending && <Waiting height={480} what="Cooking it a thousand times" />}
+      {forecast && !worked.isError && !forecast.suitable && (
+        <Text fontSize="lead" maxW="44rem">
+          {forecast.why}
+        </Text>
+      )}
+      {forecast?.suitable && !worked.isError && (
+        <Box opacity={worked.isPlaceholderData ? 0.75 : 1}>
+          <Explained forecast={forecast} units={units} />
+        </Box>
+      )}
+    </Stack>
+  );
+}
+
+function Title({ asked, forecast, units }: { asked: Asked; forecast?: Schemas['Forecast']; units: Units }) {
+  const { p10, p50, p90 } = forecast?.ready_min ?? {};
+  const known = useCuts().data?.find((cut) => cut.cut === asked.request.cut)?.name;
+  const name = asked.dish ?? known ?? 'This dish';
+  return (
+    <Box>
+      <Heading as="h1" fontFamily="heading" fontSize={{ base: 'title', md: 'large' }} lineHeight={1.1}>
+        Why {p50 != null ? fives(p50) : 'this time'}?
+      </Heading>
+      <Text fontSize="lead">
+        {name}
+        {forecast?.suitable ? `, ${format('mass', forecast.mass_kg, units)}` : ''}
+        {p10 != null && p90 != null ? `: eight in ten are tender after ${fives(p10)} to ${fives(p90)}` : ''}
+      </Text>
+    </Box>
+  );
+}
+
+function Ways({
+  asked,
+  ask,
+  fault,
+}: {
+  asked: Asked;
+  ask: (request: Schemas['ForecastRequest']) => void;
+  fault: unknown;
+}) {
+  const cuts = useCuts().data ?? [];
+  const { request } = asked;
+  const way = wayOf(request);
+  const named = fault instanceof ApiFault ? fault.field : undefined;
+  return (
+    <Flex gap={4} width={{ base: '100%', lg: 'auto' }} flexShrink={0}>
+      {!request.parts && (
+        <Box width={{ base: 'calc(50% - 8px)', sm: '200px' }}>
+          <SelectField
+            label="Cut"
+            value={request.cut ?? ''}
+            error={named === 'cut' && fault instanceof Error ? fault.message : undefined}
+            onChange={(cut) =>
+              ask({
+                ...another(request, { key: '', label: '', sets: request }),
+                cut: cut as Schemas['Cut'],
+                size_mm: undefined,
+                thickness_mm: undefined,
+                pieces: undefined,
+                eaten_as: undefined,
+              })
+            }
+          >
+            {!cuts.some((cut) => cut.cut === request.cut) && <option value={request.cut ?? ''}>–</option>}
+            {cuts.map((cut) => (
+              <option key={cut.cut} value={cut.cut}>
+                {cut.name}
+              </option>
+            ))}
+          </SelectField>
+        </Box>
+      )}
+      <Box width={{ base: 'calc(50% - 8px)', sm: '200px' }}>
+        <SelectField
+          label="Another way?"
+          value={way}
+          onChange={(key) => {
+            const chosen = ways.find((found) => found.key === key);
+            if (chosen) ask(another(request, chosen));
+          }}
+        >
+          {way === 'other' && <option value="other">as planned</option>}
+          {ways.map((found) => (
+            <option key={found.key} value={found.key}>
+              {found.label}
+            </option>
+          ))}
+        </SelectField>
+      </Box>
+    </Flex>
+  );
+}
+
+/** The values of a band at a minute, between its points. */
+function bandAt(
+  bands: Schemas['BandPoint'][],
+  minute: number,
+  of: 'core_c' | 'tenderness',
+): [number, number, number] {
+  const after = bands.findIndex((point) => point.min >= minute);
+  const [b, a] = [
+    bands[after < 0 ? bands.length - 1 : after],
+    bands[after < 0 ? bands.length - 1 : after - 1],
+  ];
+  const low = a?.[of] ?? [0, 0, 0];
+  const high = b?.[of] ?? low;
+  const from = a?.min ?? 0;
+  const share = b && b.min > from ? Math.min(1, (minute - from) / (b.min - from)) : 1;
+  return [0, 1, 2].map((i) => low[i]! + share * (high[i]! - low[i]!)) as [number, number, number];
+}
+
+function Explained({ forecast, units }: { forecast: Schemas['Forecast']; units: Units }) {
+  const { curve, explained, inside, stages = [] } = forecast;
+  const last = curve[curve.length - 1]?.min ?? 0;
+  const [scrubbed, setScrubbed] = useState<number>();
+  // At first it stands where the middle has become warm and the softening is under way.
+  const minute = Math.min(last, scrubbed ?? Math.round((forecast.ready_min.p50 ?? last) * 0.12) * 5);
+  const point = curve.reduce((best, next) =>
+    Math.abs(next.min - minute) < Math.abs(best.min - minute) ? next : best,
+  );
+  const stage = stages[point.stage];
+  const bands = explained?.bands ?? [];
+  const core = bands.length ? bandAt(bands, minute, 'core_c') : undefined;
+  const goal: [number, number] = [
+    forecast.enough_tender_h / forecast.resistance,
+    forecast.too_far_tender_h / forecast.resistance,
+  ];
+  const wet = point.liquid_l > 0;
+  return (
+    <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 320px' }} gap={{ base: 5, lg: 7 }}>
+      <Stack gap={2} minW={0}>
+        <Grid
+          templateColumns={{ base: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' }}
+          gap={{ base: 2, md: 5 }}
+          alignItems="center"
+        >
+          {inside && <SliceOfPiece inside={inside} enough={goal[0]} units={units} at={minute} height={210} />}
+          <Stack gap={1} minW={0} fontVariantNumeric="tabular-nums">
+            <Heading as="h2" fontFamily="heading" fontSize="lead">
+              After {span(minute)}
+              {stages.length > 1 && stage ? `, ${say(stage.words, units)}` : ''}
+            </Heading>
+            {bands.length > 0 && (
+              <TendernessBar tenderness={bandAt(bands, minute, 'tenderness')} goal={goal} />
+            )}
+            <Flex columnGap={5} rowGap={2} wrap="wrap" aria-label="By then">
+              <Figure name="left to eat" value={format('mass', point.yield_kg, units)} />
+              <Figure name="juice lost" value={format('small_mass', point.juice_kg * 1000, units)} />
+              <Figure name="fat melted" value={format('small_volume', point.fat_l * 1000, units)} />
+              <Figure name="steam" value={format('small_mass', point.steam_kg * 1000, units)} />
+              {wet && <Figure name="in the pot" value={format('volume', point.liquid_l, units)} />}
+              {wet && <Figure name="gelatin" value={format('small_mass', point.gelatin_g, units)} />}
+              {wet && point.salt_g > 0 && (
+                <Figure name="salt in it" value={format('small_mass', point.salt_g, units)} />
+              )}
+            </Flex>
+          </Stack>
+        </Grid>
+        <CookCurves
+          curve={curve}
+          bands={bands}
+          ready={forecast.ready_min}
+          tooFar={forecast.too_far_min.p50}
+          stages={stages}
+          units={units}
+          at={minute}
+          onScrub={setScrubbed}
+        />
+        <Slider
+          label="Scrub through the cook"
+          value={minute}
+          min={0}
+          max={last}
+          step={5}
+          onChange={setScrubbed}
+          said={
+            core
+              ? `middle ${format('temperature', point.core_c, units)}, eight in ten ${format('temperature', core[0], units)} to ${format('temperature', core[2], units)}`
+              : `middle ${format('temperature', point.core_c, units)}`
+          }
+        />
+      </Stack>
+      <Stack gap={5}>
+        <Because>
+          <Text>{say(forecast.why, units)}</Text>
+          {forecast.notes.map((note) => (
+            <Text key={note}>{say(note, units)}</Text>
+          ))}
+          {forecast.cautions.map((caution) => (
+            <Caution key={caution.id}>{say(caution.text, units)}</Caution>
+          ))}
+        </Because>
+        {explained && <Facts explained={explained} units={units} />}
+      </Stack>
+      <Box gridColumn="1 / -1">
+        <Rules forecast={forecast} units={units} />
+      </Box>
+    </Grid>
+  );
+}
+
+function Figure({ name, value }: { name: string; value: string }) {
+  return (
+    <Box>
+      <Text fontWeight={700} fontSize="lead" lineHeight={1.2}>
+        {value}
+      </Text>
+      <Text fontSize="small" color="soft">
+        {name}
+      </Text>
+    </Box>
+  );
+}
