@@ -210,10 +210,15 @@ function Explained({ forecast, units }: { forecast: Schemas['Forecast']; units: 
             )}
             <Flex columnGap={5} rowGap={2} wrap="wrap" aria-label="By then">
               <Figure name="left to eat" value={format('mass', point.yield_kg, units)} />
-              <Figure name="juice lost" value={format('small_mass', point.juice_kg * 1000, units)} />
+              <Figure name="juice lost" value={weight(point.juice_kg, units)} />
               <Figure name="fat melted" value={format('small_volume', point.fat_l * 1000, units)} />
-              <Figure name="steam" value={format('small_mass', point.steam_kg * 1000, units)} />
-              {wet && <Figure name="in the pot" value={format('volume', point.liquid_l, units)} />}
+              <Figure name="steam" value={weight(point.steam_kg, units)} />
+              {wet && (
+                <Figure
+                  name={stage?.method === 'water_bath' ? 'in the bag' : 'in the pot'}
+                  value={format('volume', point.liquid_l, units)}
+                />
+              )}
               {wet && <Figure name="gelatin" value={format('small_mass', point.gelatin_g, units)} />}
               {wet && point.salt_g > 0 && (
                 <Figure name="salt in it" value={format('small_mass', point.salt_g, units)} />
@@ -231,19 +236,21 @@ function Explained({ forecast, units }: { forecast: Schemas['Forecast']; units: 
           at={minute}
           onScrub={setScrubbed}
         />
-        <Slider
-          label="Scrub through the cook"
-          value={minute}
-          min={0}
-          max={last}
-          step={5}
-          onChange={setScrubbed}
-          said={
-            core
-              ? `middle ${format('temperature', point.core_c, units)}, eight in ten ${format('temperature', core[0], units)} to ${format('temperature', core[2], units)}`
-              : `middle ${format('temperature', point.core_c, units)}`
-          }
-        />
+        <Box pl={{ md: '44px' }} pr={{ md: '76px' }}>
+          <Slider
+            label="Scrub through the cook"
+            value={minute}
+            min={0}
+            max={last}
+            step={5}
+            onChange={setScrubbed}
+            said={
+              core
+                ? `middle ${format('temperature', point.core_c, units)} (${bare(core[0], units)} to ${bare(core[2], units)})`
+                : `middle ${format('temperature', point.core_c, units)}`
+            }
+          />
+        </Box>
       </Stack>
       <Stack gap={5}>
         <Because>
@@ -263,6 +270,12 @@ function Explained({ forecast, units }: { forecast: Schemas['Forecast']; units: 
     </Grid>
   );
 }
+
+/** A temperature without its unit. */
+const bare = (celsius: number, units: Units) => format('temperature', celsius, units).replace(/ .*/, '');
+
+const weight = (kg: number, units: Units) =>
+  kg < 1 ? format('small_mass', kg * 1000, units) : format('mass', kg, units);
 
 function Figure({ name, value }: { name: string; value: string }) {
   return (
