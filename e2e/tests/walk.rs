@@ -150,6 +150,7 @@ async fn every_view_is_readable_on_a_phone_in_both_lights() -> Outcome {
         for (address, link, words) in [
             ("/match?cut=shin", None, "Scrub through"),
             ("/match?cut=rib_eye", None, "not for this job"),
+            ("/why", None, "Rules of thumb"),
             ("/sheet", Some("Lake-ice shin"), "Because"),
             ("/cook", Some("Ice-road chuck"), "The median piece"),
             ("/finish/", Some("Ice-road chuck"), "Served?"),
@@ -166,6 +167,43 @@ async fn every_view_is_readable_on_a_phone_in_both_lights() -> Outcome {
         }
     }
     kitchen.assert_no_errors().await?;
+    kitchen.close().await
+}
+
+#[tokio::test]
+async fn a_time_is_explained_and_another_way_tried() -> Outcome {
+    let kitchen = Kitchen::open(true, Viewport::Table).await?;
+    kitchen.go("/match?cut=shin&kg=2.4").await?;
+    kitchen.press("Why this time?").await?;
+    kitchen.find("//h1[starts-with(., 'Why ') and contains(., ' h')]").await?;
+    for words in ["One more fact", "would narrow it", "Heat creeps in from all sides", "Rules of thumb"] {
+        kitchen.says(words).await?;
+    }
+    // Scrubbed by key to the end: the slice and the bar follow.
+    let slider = kitchen.find("//input[@type='range']").await?;
+    slider.send_keys("\u{e010}").await?;
+    kitchen.find("//*[@role='img'][contains(@aria-label, 'soft right through')]").await?;
+    // Every way is one choice away, and each is an address of its own.
+    for (key, words) in [
+        ("wrapped", "paper from 70"),
+        ("pressure", "kPa over the air"),
+        ("bath", "A bath holds its temperature"),
+        ("coals", "Coals only outdoors"),
+        ("day_before", "chilled in its liquid"),
+    ] {
+        kitchen.find(&format!("//option[@value='{key}']")).await?.click().await?;
+        kitchen.says(words).await?;
+    }
+    kitchen.browser.refresh().await?;
+    kitchen.says("chilled in its liquid").await?;
+    kitchen
+        .go("/why?f=%7B%22cut%22%3A%22chuck%22%2C%22method%22%3A%22smoke%22%2C%22heat%22%3A%7B%22pit_c%22%3A900%7D%7D")
+        .await?;
+    kitchen.says("it must be 65 to 200").await?;
+    kitchen.go("/why?f=%7B%22cut").await?;
+    kitchen.says("cut short").await?;
+    kitchen.press("Explain an example instead").await?;
+    kitchen.says("Heat creeps in from all sides").await?;
     kitchen.close().await
 }
 
