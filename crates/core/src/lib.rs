@@ -17,6 +17,7 @@ pub mod forecast;
 pub mod heat;
 pub mod juices;
 pub mod kitchen;
+pub mod learn;
 pub mod liquid;
 pub mod matching;
 pub mod plan;

@@ -354,6 +354,19 @@ export interface components {
             /** @description On the scale of slice to spoon: P10, P50, P90. */
             tenderness: number[];
         };
+        /** @description What is believed of something uncertain: a normal distribution. */
+        Belief: {
+            /**
+             * Format: double
+             * @description Its middle.
+             */
+            mean: number;
+            /**
+             * Format: double
+             * @description Its standard deviation.
+             */
+            sigma: number;
+        };
         /**
          * @description Something put in the pot for body.
          * @enum {string}
@@ -450,6 +463,8 @@ export interface components {
              * @description Minutes after the bell.
              */
             late_min: number;
+            /** @description What a closed cook has taught of this kitchen. */
+            learned?: components["schemas"]["Learned"];
             /**
              * Format: date-time
              * @description Planned lifting.
@@ -496,6 +511,28 @@ export interface components {
             tenderness?: number[] | null;
             /** @description One sentence on where it stands and what would tell most. */
             words: string;
+        };
+        /**
+         * @description Where it is cooled.
+         * @enum {string}
+         */
+        CoolIn: "pot" | "fridge" | "trays" | "ice_bath";
+        /** @description How long one way takes. */
+        Cooled: {
+            /** @description Where. */
+            cool_in: components["schemas"]["CoolIn"];
+            /** @description Within the published guidance: from 57 to 21 °C in 2 h, and to 5 °C in 4 h more. */
+            in_time: boolean;
+            /**
+             * Format: double
+             * @description From the boil to 21 °C, min.
+             */
+            to_21_min: number;
+            /**
+             * Format: double
+             * @description From the boil to 5 °C, min.
+             */
+            to_5_min: number;
         };
         /** @description One point of the median run. */
         CurvePoint: {
@@ -833,6 +870,8 @@ export interface components {
              * @default null
              */
             inside?: boolean | null;
+            /** @default null */
+            known?: components["schemas"]["Known"] | null;
             /**
              * Format: double
              * @description Liquid poured in, L.
@@ -1166,11 +1205,31 @@ export interface components {
              */
             zone?: string;
         };
+        /** @description What earlier cooks have taught of a kitchen; each belief takes the place of the usual spread. */
+        Known: {
+            /** @default null */
+            lid_ln?: components["schemas"]["Belief"] | null;
+            /** @default null */
+            oven_k?: components["schemas"]["Belief"] | null;
+            /** @default null */
+            pit_k?: components["schemas"]["Belief"] | null;
+            /** @default null */
+            pot_k?: components["schemas"]["Belief"] | null;
+            /** @default null */
+            resistance_ln?: components["schemas"]["Belief"] | null;
+        };
         /**
          * @description Where a task takes place.
          * @enum {string}
          */
         Lane: "hands" | "hob" | "oven" | "cold" | "board";
+        /** @description What was learned. */
+        Learned: {
+            /** @description Beliefs for the next forecast's `known`. */
+            known: components["schemas"]["Known"];
+            /** @description The same in sentences; none where nothing was learned. */
+            words: string[];
+        };
         /**
          * @description How the pot is covered.
          * @enum {string}
@@ -1586,6 +1645,8 @@ export interface components {
         };
         /** @description The path and where it ends. */
         Sauce: {
+            /** @description How long what is left takes to cool, each way. */
+            cooling: components["schemas"]["Cooled"][];
             /**
              * Format: double
              * @description Fat left after skimming, L.
@@ -1665,6 +1726,12 @@ export interface components {
              * @default null
              */
             liquid_l?: number | null;
+            /**
+             * Format: double
+             * @description Meat that is cooled with it, kg.
+             * @default null
+             */
+            meat_kg?: number | null;
             /**
              * Format: double
              * @description Salt in the liquid, g.

@@ -9,6 +9,7 @@ use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
 use crate::forecast::span;
 use crate::kitchen::Kitchen;
+use crate::learn::{Learned, learned};
 use crate::plan::Plan;
 use crate::sheet::{Ready, Task, TaskKind, Worked, lay, timing};
 use crate::tender::EatenAs;
@@ -132,6 +133,9 @@ pub struct CookView {
     pub outcome: Option<Outcome>,
     /// What was foretold against what came, once it is tender.
     pub prediction: Prediction,
+    /// What a closed cook has taught of this kitchen.
+    #[serde(default)]
+    pub learned: Learned,
 }
 
 /// What stands in the pot at the end, for the finishing.
@@ -240,6 +244,7 @@ pub fn view(
             .collect(),
         outcome: closed.map(|(_, outcome)| outcome.clone()),
         prediction,
+        learned: if closed.is_some() { learned(&worked.case, &worked.update) } else { Learned::default() },
         tasks,
     })
 }

@@ -3,6 +3,7 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::cooling::{Cooled, cooling};
 use crate::error::{Result, in_range};
 use crate::heat::pot::{Lid, Vessel};
 use crate::heat::steam::LATENT_HEAT;
@@ -117,6 +118,9 @@ pub struct SauceRequest {
     /// Share of it that is thickened tonight, 0–1.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub share: Option<f64>,
+    /// Meat that is cooled with it, kg.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub meat_kg: Option<f64>,
 }
 
 /// One thing to do.
@@ -156,6 +160,8 @@ pub struct Sauce {
     pub thirds: [f64; 3],
     /// What to mind.
     pub warnings: Vec<Caution>,
+    /// How long what is left takes to cool, each way.
+    pub cooling: Vec<Cooled>,
 }
 
 impl Skim {
@@ -238,6 +244,7 @@ pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
     let gelatin_g = in_range("gelatin_g", request.gelatin_g.unwrap_or(0.0), 0.0, 2000.0, "g")?;
     let hob_w = in_range("hob_w", request.hob_w.unwrap_or(1800.0), 200.0, 20_000.0, "W")?;
     let share = in_range("share", request.share.unwrap_or(1.0), 0.0, 1.0, "")?;
+    let meat_kg = in_range("meat_kg", request.meat_kg.unwrap_or(0.0), 0.0, 60.0, "kg")?;
     let mut steps = Vec::new();
     let mut warnings = Vec::new();
 
@@ -333,6 +340,7 @@ pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
         water_g,
         thirds: [third, third, thickener_g - 2.0 * third],
         warnings,
+        cooling: cooling(&pot, final_l, meat_kg),
     })
 }
 

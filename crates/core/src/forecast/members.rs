@@ -4,6 +4,7 @@ use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
 use rand_distr::StandardNormal;
 
+use super::request::{Belief, Known};
 use super::resolve::Case;
 
 /// Spread of the surface coefficient, of its logarithm. Working value.
@@ -53,13 +54,40 @@ pub struct Piece {
 
 impl Member {
     /// Every uncertain quantity at its median.
-    pub const MEDIAN: Self =
-        Self { coefficient: 1.0, oven_k: 0.0, pot_k: 0.0, pit_k: 0.0, lid: 1.0, wetness: 1.0, placement: 0.0 };
+    pub fn median(known: &Known) -> Self {
+        let mean = |belief: Option<Belief>| belief.map_or(0.0, |belief| belief.mean);
+        Self {
+            coefficient: 1.0,
+            oven_k: mean(known.oven_k),
+            pot_k: mean(known.pot_k),
+            pit_k: mean(known.pit_k),
+            lid: mean(known.lid_ln).exp(),
+            wetness: 1.0,
+            placement: 0.0,
+        }
+    }
 }
 
 impl Piece {
     /// The median piece.
-    pub const MEDIAN: Self = Self { resistance: 1.0, thickness: 1.0 };
+    pub fn median(known: &Known) -> Self {
+        Self { resistance: known.resistance_ln.map_or(1.0, |belief| belief.mean.exp()), thickness: 1.0 }
+    }
+}
+
+/// What is believed of a fact: what was learned, or the usual spread about nothing.
+fn belief(learned: Option<Belief>, usual_sigma: f64) -> Belief {
+    learned.unwrap_or(Belief { mean: 0.0, sigma: usual_sigma })
+}
+
+/// What is believed of the kitchen's facts before a cook: oven, pot, pit, lid.
+pub fn beliefs(known: &Known) -> [Belief; 4] {
+    [
+        belief(known.oven_k, OVEN_SIGMA_K),
+        belief(known.pot_k, POT_SIGMA_K),
+        belief(known.pit_k, PIT_SIGMA_K),
+        belief(known.lid_ln, LID_LN_SIGMA),
+    ]
 }
 
 /// The simulated cooks of a case: their kitchens, and by part their meat.
@@ -75,7 +103,10 @@ impl Drawn {
     /// Draws the ensemble of a case from its seed; a single member is the median.
     pub fn of(case: &Case) -> Self {
         if case.members == 1 {
-            return Self { members: vec![Member::MEDIAN], pieces: vec![vec![Piece::MEDIAN]; case.parts.len()] };
+            return Self {
+                members: vec![Member::median(&case.known)],
+                pieces: vec![vec![Piece::median(&case.known)]; case.parts.len()],
+            };
         }
         let mut random = ChaCha8Rng::seed_from_u64(case.seed);
         let mut normal = move || -> f64 { random.sample(StandardNormal) };
@@ -83,21 +114,23 @@ impl Drawn {
             members: Vec::with_capacity(case.members),
             pieces: vec![Vec::with_capacity(case.members); case.parts.len()],
         };
+        let [oven, pot, pit, lid] = beliefs(&case.known);
         for _ in 0..case.members {
             drawn.members.push(Member {
                 coefficient: (COEFFICIENT_LN_SIGMA * normal()).exp(),
-                oven_k: OVEN_SIGMA_K * normal(),
-                pot_k: POT_SIGMA_K * normal(),
-                pit_k: PIT_SIGMA_K * normal(),
-                lid: (LID_LN_SIGMA * normal()).exp(),
+                oven_k: oven.mean + oven.sigma * normal(),
+                pot_k: pot.mean + pot.sigma * normal(),
+                pit_k: pit.mean + pit.sigma * normal(),
+                lid: (lid.mean + lid.sigma * normal()).exp(),
                 wetness: (WETNESS_LN_SIGMA * normal()).exp(),
                 placement: (PLACEMENT_SIGMA * normal()).abs(),
             });
             // Each part is of an animal of its own.
             for (pieces, part) in drawn.pieces.iter_mut().zip(&case.parts) {
+                let tough = belief(case.known.resistance_ln, part.facts.resistance_ln_sigma);
                 let bone = if part.facts.bone_pct > 0.0 { BONE_SIGMA } else { 0.0 };
                 pieces.push(Piece {
-                    resistance: (part.facts.resistance_ln_sigma * normal() + bone * normal()).exp(),
+                    resistance: (tough.mean + tough.sigma * normal() + bone * normal()).exp(),
                     thickness: (1.0 + part.thickness_sigma() * normal()).clamp(0.4, 1.8),
                 });
             }

@@ -19,9 +19,10 @@ pub use answer::{
 };
 pub use evidence::{Evidence, Update, Weighted, update};
 pub use explain::{BandPoint, Explained, Narrows, Rule};
+pub use members::beliefs;
 pub use request::{
-    Added, BodyFrom, ForBody, ForecastRequest, Heat, HeatSource, Method, Mopping, PartRequest, Release, Settings,
-    StageRequest, Start, Until, Wrap,
+    Added, Belief, BodyFrom, ForBody, ForecastRequest, Heat, HeatSource, Known, Method, Mopping, PartRequest, Release,
+    Settings, StageRequest, Start, Until, Wrap,
 };
 pub use resolve::{Case, Medium, Part};
 pub use run::come_up_s;

@@ -5,7 +5,9 @@ use super::request::{ForecastRequest, Heat, HeatSource};
 use super::resolve::{Case, Medium};
 use super::run::{HORIZON_S, Unwatched, run_median};
 use super::words::span;
+use crate::finish::slicing;
 use crate::heat::pot::Simmer;
+use crate::tender::EatenAs;
 use crate::tender::SOFTENS_FROM_C;
 use crate::units::MINUTE_S;
 
@@ -21,17 +23,17 @@ pub fn of(
     if ready.p90.is_none() {
         let who = if ready.p10.is_none() { "the meat" } else { "some of the simulated cooks" };
         notes.push(if come_up_min.is_none() {
-            "ready_min is null: with so little liquid the pot does not come up to pressure.".into()
+            "No ready time: with so little liquid the pot does not come up to pressure.".into()
         } else if case.fixed_end() {
-            format!("ready_min is null where the given time ends before {who} is tender.")
+            format!("No ready time where the given time ends before {who} is tender.")
         } else if case.stages.iter().all(|stage| too_cool(&stage.medium)) {
-            "ready_min is null: below 60 °C meat is held, not softened.".into()
+            "No ready time: below 60 °C meat is held, not softened.".into()
         } else {
-            format!("ready_min is null where {who} does not become tender within 72 h.")
+            format!("No ready time where {who} does not become tender within 72 h.")
         });
     }
     if too_far.p90.is_none() && ready.p10.is_some() {
-        notes.push("too_far_min is null where nothing goes too far within 72 h, or no heat stays on.".into());
+        notes.push("No too-far time where nothing goes too far within 72 h, or no heat stays on.".into());
     }
     if let (Some(far), Some(ready)) = (too_far.p50, ready.p50)
         && far < ready
@@ -39,6 +41,9 @@ pub fn of(
         notes.push(
             "It has gone too far by the time all of it is ready: shorten the time, or lift the pieces in turn.".into(),
         );
+    }
+    if case.main().eaten_as == EatenAs::Slice && ready.p50.is_some() {
+        notes.push(slicing(6.0));
     }
     if let (Some(first), Some(last)) =
         (parts.iter().min_by_key(|part| part.lift), parts.iter().max_by_key(|part| part.lift))

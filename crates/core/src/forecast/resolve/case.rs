@@ -1,7 +1,7 @@
 //! A case: everything a run needs, with nothing left open.
 
 use super::super::answer::Assumed;
-use super::super::request::Method;
+use super::super::request::{Known, Method};
 use super::heat::Medium;
 use crate::cuts::CutFacts;
 use crate::heat::conduction::Shape;
@@ -125,6 +125,8 @@ pub struct Case {
     pub body: Body,
     /// Salt in meat and liquid together, g.
     pub salt_g: f64,
+    /// What earlier cooks have taught.
+    pub known: Known,
     /// When it has to be tender, s.
     pub deadline_s: Option<f64>,
     /// Simulated cooks.

@@ -6,7 +6,7 @@ mod piece;
 mod stages;
 
 use super::answer::Assumed;
-use super::request::{Added, BodyFrom, ForecastRequest, Method, PartRequest};
+use super::request::{Added, Belief, BodyFrom, ForecastRequest, Known, Method, PartRequest};
 use crate::error::{Error, Result, in_range};
 use crate::heat::conduction::DENSITY;
 use crate::heat::pot::{Lid, Material, Pot, Vessel};
@@ -107,6 +107,7 @@ impl ForecastRequest {
             boil_c,
             body,
             salt_g,
+            known: self.resolve_known()?,
             deadline_s,
             members: members as usize,
             seed: self.seed.unwrap_or(1),
@@ -266,6 +267,26 @@ impl ForecastRequest {
         }
         pours.sort_by(|a, b| a.at_s.total_cmp(&b.at_s));
         Ok(pours)
+    }
+}
+
+impl ForecastRequest {
+    /// What is believed of the kitchen, within what can be.
+    fn resolve_known(&self) -> Result<Known> {
+        let known = self.known.unwrap_or_default();
+        for (name, belief, most, unit) in [
+            ("oven_k", known.oven_k, 40.0, "K"),
+            ("pot_k", known.pot_k, 15.0, "K"),
+            ("pit_k", known.pit_k, 40.0, "K"),
+            ("lid_ln", known.lid_ln, 2.0, ""),
+            ("resistance_ln", known.resistance_ln, 1.0, ""),
+        ] {
+            if let Some(Belief { mean, sigma }) = belief {
+                in_range(&format!("known.{name}.mean"), mean, -most, most, unit)?;
+                in_range(&format!("known.{name}.sigma"), sigma, 0.0, most, unit)?;
+            }
+        }
+        Ok(known)
     }
 }
 

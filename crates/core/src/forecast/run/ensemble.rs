@@ -46,8 +46,8 @@ pub(super) fn groups(case: &Case, drawn: &Drawn) -> Vec<Group> {
     let slowness: Vec<f64> = order.iter().map(|i| drawn.slowness(*i, in_pit)).collect();
     order.sort_by(|a, b| slowness[*a].total_cmp(&slowness[*b]));
     let group = |who: &[usize]| {
-        let mut members = [Member::MEDIAN; LANES];
-        let mut pieces = vec![[Piece::MEDIAN; LANES]; drawn.pieces.len()];
+        let mut members = [Member::median(&case.known); LANES];
+        let mut pieces = vec![[Piece::median(&case.known); LANES]; drawn.pieces.len()];
         for (lane, i) in who.iter().enumerate() {
             members[lane] = drawn.members[*i];
             for (pieces, drawn) in pieces.iter_mut().zip(&drawn.pieces) {
@@ -198,16 +198,16 @@ fn run_group(case: &Case, group: &Group) -> [Times; LANES] {
 /// Runs the median cook under a watcher.
 #[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 pub fn run_median<W: Watch<1>>(case: &Case, watch: &mut W) -> Times {
-    let pieces = vec![[Piece::MEDIAN]; case.parts.len()];
-    let [times] = run(case, &[Member::MEDIAN], &pieces, watch);
+    let pieces = vec![[Piece::median(&case.known)]; case.parts.len()];
+    let [times] = run(case, &[Member::median(&case.known)], &pieces, watch);
     times
 }
 
 /// When the median cook is tender if the heat, and the pressure, simply stay on, s.
 #[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 pub fn median_tender_s(case: &Case) -> f64 {
-    let pieces = vec![[Piece::MEDIAN]; case.parts.len()];
-    let ran = simulate(case, &[Member::MEDIAN], &pieces, Holds::STAYS_ON, &mut UntilTender);
+    let pieces = vec![[Piece::median(&case.known)]; case.parts.len()];
+    let ran = simulate(case, &[Member::median(&case.known)], &pieces, Holds::STAYS_ON, &mut UntilTender);
     ran.parts.iter().map(|part| part[0].ready_s).fold(0.0, f64::max)
 }
 

@@ -1,0 +1,129 @@
+//! Cooling what is left: how long each way takes through the temperatures at which it spoils.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use crate::heat::conduction::DENSITY;
+use crate::heat::pot::{Pot, WATER_SPECIFIC_HEAT};
+
+/// Where it is cooled.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum CoolIn {
+    /// Left in its pot on the counter, then the fridge.
+    Pot,
+    /// In its pot straight in the fridge.
+    Fridge,
+    /// In open trays, 4 cm deep, in the fridge.
+    Trays,
+    /// The pot in ice water, stirred now and then.
+    IceBath,
+}
+
+/// How long one way takes.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Cooled {
+    /// Where.
+    pub cool_in: CoolIn,
+    /// From the boil to 21 °C, min.
+    pub to_21_min: f64,
+    /// From the boil to 5 °C, min.
+    pub to_5_min: f64,
+    /// Within the published guidance: from 57 to 21 °C in 2 h, and to 5 °C in 4 h more.
+    pub in_time: bool,
+}
+
+/// It comes off the heat at, °C.
+const START_C: f64 = 95.0;
+/// The guidance counts from here, °C.
+const WARM_C: f64 = 57.0;
+/// To be reached first, °C.
+const COOL_C: f64 = 21.0;
+/// To be reached in the end, °C.
+const COLD_C: f64 = 5.0;
+/// From warm to cool at most, min. Published guidance.
+const TO_COOL_MIN: f64 = 120.0;
+/// From cool to cold at most, min. Published guidance.
+const TO_COLD_MIN: f64 = 240.0;
+/// A kitchen's counter, °C.
+const COUNTER_C: f64 = 20.0;
+/// A fridge at work, °C.
+const FRIDGE_C: f64 = 3.0;
+/// Ice water, °C.
+const ICE_WATER_C: f64 = 1.0;
+/// Still air to a pot or tray, radiation and some evaporation included, W/(m² K). Working value.
+const AIR_COEFFICIENT: f64 = 11.0;
+/// A fridge's moved air to an open dish, the steam off it included, W/(m² K). Working value.
+const FRIDGE_COEFFICIENT: f64 = 20.0;
+/// Stirred ice water through a pot's wall, W/(m² K). Working value.
+const ICE_COEFFICIENT: f64 = 170.0;
+/// Conductivity of a stew that stirs itself a little as it cools, W/(m K). Working value: twice water's.
+const STEW_CONDUCTIVITY: f64 = 1.2;
+/// Depth in a tray, m.
+const TRAY_M: f64 = 0.04;
+/// As deep as a stew is that is stirred now and then, m. Working value.
+const STIRRED_M: f64 = 0.025;
+
+/// Time constant of a mass that loses heat from an area through a depth of its own stew, s.
+fn time_constant(mass_kg: f64, area_m2: f64, coefficient: f64, depth_m: f64) -> f64 {
+    let resistance = 1.0 / coefficient + 0.5 * depth_m / STEW_CONDUCTIVITY;
+    mass_kg * WATER_SPECIFIC_HEAT * resistance / area_m2
+}
+
+/// Minutes from one temperature to another in surroundings of a third.
+fn minutes(time_s: f64, from_c: f64, to_c: f64, around_c: f64) -> f64 {
+    if to_c <= around_c + 0.2 {
+        return f64::INFINITY;
+    }
+    time_s / 60.0 * ((from_c - around_c) / (to_c - around_c)).max(1.0).ln()
+}
+
+/// Every way, for so much liquid and meat in a pot: litres and kg.
+pub fn cooling(pot: &Pot, liquid_l: f64, meat_kg: f64) -> Vec<Cooled> {
+    let mass_kg = liquid_l + meat_kg;
+    let depth_m = (mass_kg / DENSITY / pot.floor_m2).max(0.005);
+    // What the pot's wall touches, and the open top.
+    let wetted_m2 = pot.floor_m2 + (pot.outside_m2 - 2.0 * pot.floor_m2) * (depth_m / pot.height_m).min(1.0);
+    let pot_s = |coefficient: f64, area_m2: f64, deep_m: f64| time_constant(mass_kg, area_m2, coefficient, deep_m);
+    let in_fridge_s = pot_s(FRIDGE_COEFFICIENT, wetted_m2 + pot.floor_m2, depth_m);
+    let tray_s = time_constant(mass_kg, 2.0 * mass_kg / DENSITY / TRAY_M, FRIDGE_COEFFICIENT, TRAY_M);
+    let of = |cool_in: CoolIn, first: (f64, f64), then: (f64, f64)| {
+        let (first_s, around_c) = first;
+        // The counter never gets it below its own warmth: then the fridge takes over a few degrees above.
+        let turn_c = f64::max(COOL_C, around_c + 4.0);
+        let past = |from_c: f64, to_c: f64| {
+            let there = to_c.max(turn_c).min(from_c);
+            minutes(first_s, from_c, there, around_c) + minutes(then.0, there, to_c.min(there), then.1)
+        };
+        let (to_21_min, to_5_min) = (past(START_C, COOL_C), past(START_C, COLD_C));
+        let (warm_to_cool, cool_to_cold) = (past(WARM_C, COOL_C), to_5_min - to_21_min);
+        Cooled { cool_in, to_21_min, to_5_min, in_time: warm_to_cool <= TO_COOL_MIN && cool_to_cold <= TO_COLD_MIN }
+    };
+    let fridge = (in_fridge_s, FRIDGE_C);
+    let ice = (pot_s(ICE_COEFFICIENT, wetted_m2, STIRRED_M), ICE_WATER_C);
+    vec![
+        of(CoolIn::IceBath, ice, ice),
+        of(CoolIn::Trays, (tray_s, FRIDGE_C), (tray_s, FRIDGE_C)),
+        of(CoolIn::Fridge, fridge, fridge),
+        of(CoolIn::Pot, (pot_s(AIR_COEFFICIENT, wetted_m2 + pot.floor_m2, depth_m), COUNTER_C), fridge),
+    ]
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::heat::pot::{Lid, Vessel};
+
+    #[test]
+    fn ice_water_and_trays_are_quick_and_a_big_pot_is_not() {
+        let pot = Vessel::default().resolve(Lid::Loose).unwrap();
+        let big = cooling(&pot, 3.0, 2.0);
+        let [ice, trays, fridge, counter] = big[..] else { panic!("four ways") };
+        assert!(ice.to_21_min < trays.to_21_min && trays.to_21_min < fridge.to_21_min);
+        assert!(fridge.to_21_min < counter.to_21_min, "{fridge:?} {counter:?}");
+        assert!(ice.in_time && trays.in_time && !fridge.in_time && !counter.in_time, "{big:?}");
+        assert!(big.iter().all(|way| way.to_5_min.is_finite() && way.to_5_min > way.to_21_min));
+        let little = cooling(&pot, 0.3, 0.2);
+        assert!(little.iter().zip(&big).all(|(little, big)| little.to_5_min <= big.to_5_min));
+    }
+}

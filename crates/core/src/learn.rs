@@ -1,0 +1,134 @@
+//! What a closed cook has taught of this kitchen: its oven, pot, pit and butcher.
+//!
+//! The cooks that foretold what was found keep their weight; how they differ from what was believed beforehand is what was
+//! learned. It goes into the next forecast as `known`.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use crate::forecast::{Belief, Case, Known, Medium, Update, beliefs};
+
+/// A belief is worth telling when it has narrowed to this share of what it was.
+const NARROWED: f64 = 0.9;
+/// Ovens and lids are not the same every day: this share of the usual spread comes back before the next cook. Working value.
+const DRIFT: f64 = 0.3;
+/// Share of the spread between animals that is the butcher's rather than the animal's own. Working value.
+const BUTCHER: f64 = 0.3;
+/// The usual spread of a cut's resistance, of its logarithm.
+const RESISTANCE_SIGMA: f64 = 0.18;
+
+/// What was learned.
+#[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Learned {
+    /// Beliefs for the next forecast's `known`.
+    pub known: Known,
+    /// The same in sentences; none where nothing was learned.
+    pub words: Vec<String>,
+}
+
+/// What an update has taught, given what was believed before it.
+pub fn learned(case: &Case, update: &Update) -> Learned {
+    let weights = &update.ensemble.weights;
+    let members = &update.drawn.members;
+    let posterior = |of: &dyn Fn(usize) -> f64| {
+        let mean = (0..members.len()).map(|i| weights[i] * of(i)).sum::<f64>();
+        let variance = (0..members.len()).map(|i| weights[i] * (of(i) - mean).powi(2)).sum::<f64>();
+        Belief { mean, sigma: variance.sqrt() }
+    };
+    let [oven, pot, pit, lid] = beliefs(&case.known);
+    let media = || case.stages.iter().map(|stage| &stage.medium);
+    let mut words = Vec::new();
+    let mut kitchen = |used: bool, of: &dyn Fn(usize) -> f64, before: Belief, tell: &dyn Fn(Belief) -> String| {
+        let after = posterior(of);
+        if !used || after.sigma > NARROWED * before.sigma {
+            return None;
+        }
+        words.push(tell(after));
+        Some(Belief { mean: after.mean, sigma: after.sigma.hypot(DRIFT * before.sigma) })
+    };
+    let beside = |what: &str, belief: Belief| {
+        let side = if belief.mean < 0.0 { "under" } else { "over" };
+        format!("{what} runs about {:.0} K {side} what it says, give or take {:.0}.", belief.mean.abs(), belief.sigma)
+    };
+    let known = Known {
+        oven_k: kitchen(
+            media().any(|medium| matches!(medium, Medium::Oven { .. } | Medium::Coals(_))),
+            &|i| members[i].oven_k,
+            oven,
+            &|belief| beside("The oven", belief),
+        ),
+        pot_k: kitchen(media().any(Medium::is_pot), &|i| members[i].pot_k, pot, &|belief| beside("The simmer", belief)),
+        pit_k: kitchen(
+            media().any(|medium| matches!(medium, Medium::Pit { .. })),
+            &|i| members[i].pit_k,
+            pit,
+            &|belief| beside("The pit", belief),
+        ),
+        lid_ln: kitchen(media().any(Medium::is_pot), &|i| members[i].lid.ln(), lid, &|belief| {
+            format!("The lid lets by {:.1} times as much steam as lids usually do.", belief.mean.exp())
+        }),
+        resistance_ln: butcher(case, &posterior(&|i| update.drawn.pieces[0][i].resistance.ln()), &mut words),
+    };
+    Learned { known, words }
+}
+
+/// How tough this butcher's meat is: an animal says a little of the next one.
+fn butcher(case: &Case, animal: &Belief, words: &mut Vec<String>) -> Option<Belief> {
+    let spread = case.main().facts.resistance_ln_sigma.max(RESISTANCE_SIGMA);
+    let before = case.known.resistance_ln.unwrap_or(Belief { mean: 0.0, sigma: spread });
+    if animal.sigma > NARROWED * before.sigma {
+        return None;
+    }
+    let moved = animal.mean - before.mean;
+    let told = if animal.mean.abs() < 0.05 {
+        "as tough as such meat usually is".to_owned()
+    } else {
+        let way = if animal.mean > 0.0 { "tougher" } else { "softer" };
+        format!("{:.0} % {way} than such meat usually is", (animal.mean.exp() - 1.0).abs() * 100.0)
+    };
+    words.push(format!("This animal was {told}."));
+    // The next animal still differs: only the butcher's share of what was learned is kept.
+    let own = spread * (1.0 - BUTCHER * (1.0 - (animal.sigma / before.sigma).powi(2))).sqrt();
+    Some(Belief { mean: before.mean + BUTCHER * moved, sigma: f64::min(before.sigma, own) })
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::forecast::{Evidence, ForecastRequest, Method, forecast, update};
+    use crate::tender::Check;
+
+    fn request(known: Option<Known>) -> ForecastRequest {
+        ForecastRequest {
+            cut: Some(crate::cuts::Cut::Chuck),
+            mass_kg: Some(1.8),
+            method: Some(Method::Braise),
+            members: Some(800),
+            known,
+            ..Default::default()
+        }
+    }
+
+    #[test]
+    fn a_pot_that_lost_much_teaches_of_oven_and_lid_and_the_next_forecast_knows() {
+        let case = request(None).resolve().unwrap();
+        let thirsty = [Evidence::Weighing { at_s: 7200.0, lost_kg: 0.85 }];
+        let taught = learned(&case, &update(&case, &thirsty, None));
+        let oven = taught.known.oven_k.expect("the oven shows in what leaves the pot");
+        assert!(oven.mean > 2.0 && oven.sigma < 7.0, "{oven:?}");
+        assert!(taught.words.iter().any(|words| words.contains("over what it says")), "{:?}", taught.words);
+        let left = |known| forecast(&request(known)).unwrap().liquid_left_l.unwrap();
+        assert!(left(Some(taught.known)) < left(None) - 0.02);
+        assert_eq!(learned(&case, &update(&case, &[], None)), Learned::default(), "nothing found, nothing learned");
+    }
+
+    #[test]
+    fn a_tough_animal_says_a_little_of_the_butcher() {
+        let case = request(None).resolve().unwrap();
+        let firm = [Evidence::Check { at_s: 3.4 * 3600.0, found: Check::Firm }];
+        let tough = learned(&case, &update(&case, &firm, None)).known.resistance_ln.unwrap();
+        assert!(tough.mean > 0.02 && tough.mean < 0.2 && tough.sigma <= 0.18, "{tough:?}");
+        let ready = |known| forecast(&request(known)).unwrap().ready_min.p50.unwrap();
+        assert!(ready(Some(Known { resistance_ln: Some(tough), ..Known::default() })) > ready(None));
+    }
+}
