@@ -68,7 +68,7 @@ function Entry({
   open: boolean;
 }) {
   const { ref, width } = useWidth<HTMLDivElement>(640);
-  const { prediction, foretold, outcome, met_heat_at, tender_at } = cook.view;
+  const { prediction, foretold, outcome, met_heat_at, tender_at, learned } = cook.view;
   const start = millis(met_heat_at ?? cook.view.planned_met_heat_at);
   const minutes = [...prediction.foretold_min.map((m) => m ?? 0), prediction.took_min ?? 0];
   const band = (ready: Schemas['Ready']) => ({
@@ -107,6 +107,11 @@ function Entry({
             Foretold {span(prediction.foretold_min[0] ?? 0)} to {span(prediction.foretold_min[2] ?? 0)} over
             the heat; the ink line is when it was found tender.
           </Text>
+          {learned?.words.map((words) => (
+            <Text key={words} mt={1}>
+              {words}
+            </Text>
+          ))}
           {outcome?.change && (
             <Text mt={2} borderLeftWidth="4px" borderColor="liquid" pl={3}>
               Next time: {outcome.change}
