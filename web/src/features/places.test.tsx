@@ -31,6 +31,7 @@ const sauce = (over: Partial<Schemas['Sauce']> = {}): Schemas['Sauce'] => ({
   final_gelatin_pct: 2.5,
   thickener_g: 24,
   water_g: 46,
+  cooling: [],
   thirds: [8, 8, 8],
   warnings: [],
   ...over,

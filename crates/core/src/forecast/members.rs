@@ -4,7 +4,7 @@ use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
 use rand_distr::StandardNormal;
 
-use super::request::{Belief, Known};
+use super::known::{Belief, Known};
 use super::resolve::Case;
 
 /// Spread of the surface coefficient, of its logarithm. Working value.

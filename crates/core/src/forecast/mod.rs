@@ -2,8 +2,10 @@
 
 mod answer;
 mod cautions;
+mod describe;
 mod evidence;
 mod explain;
+mod known;
 mod members;
 mod notes;
 mod record;
@@ -14,15 +16,15 @@ mod stats;
 mod thumb;
 mod words;
 
-pub use answer::{
-    Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan, Thumb, describe, forecast,
-};
+pub use answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan, Thumb};
+pub use describe::{describe, forecast};
 pub use evidence::{Evidence, Update, Weighted, update};
 pub use explain::{BandPoint, Explained, Narrows, Rule};
+pub use known::{Belief, Known};
 pub use members::beliefs;
 pub use request::{
-    Added, Belief, BodyFrom, ForBody, ForecastRequest, Heat, HeatSource, Known, Method, Mopping, PartRequest, Release,
-    Settings, StageRequest, Start, Until, Wrap,
+    Added, BodyFrom, ForBody, ForecastRequest, Heat, HeatSource, Method, Mopping, PartRequest, Release, Settings,
+    StageRequest, Start, Until, Wrap,
 };
 pub use resolve::{Case, Medium, Part};
 pub use run::come_up_s;

@@ -3,6 +3,7 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::known::Known;
 use crate::cuts::Cut;
 use crate::heat::coals::Wind;
 use crate::heat::pit::WrapMaterial;
@@ -262,37 +263,6 @@ pub struct Added {
     pub liquid_l: f64,
     /// How warm, °C.
     pub celsius: f64,
-}
-
-/// What is believed of something uncertain: a normal distribution.
-#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields)]
-pub struct Belief {
-    /// Its middle.
-    pub mean: f64,
-    /// Its standard deviation.
-    pub sigma: f64,
-}
-
-/// What earlier cooks have taught of a kitchen; each belief takes the place of the usual spread.
-#[derive(Debug, Clone, Copy, Default, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields, default)]
-pub struct Known {
-    /// Oven over its dial, K.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    pub oven_k: Option<Belief>,
-    /// Liquid over what its simmer looks like, K.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    pub pot_k: Option<Belief>,
-    /// Pit over its set point, K.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    pub pit_k: Option<Belief>,
-    /// Logarithm of what the lid lets by against the usual.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    pub lid_ln: Option<Belief>,
-    /// Logarithm of how tough this butcher's meat is against the usual.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    pub resistance_ln: Option<Belief>,
 }
 
 /// A forecast's request. Only `cut` and `method` must be given.

@@ -1,7 +1,8 @@
 //! A case: everything a run needs, with nothing left open.
 
 use super::super::answer::Assumed;
-use super::super::request::{Known, Method};
+use super::super::known::Known;
+use super::super::request::Method;
 use super::heat::Medium;
 use crate::cuts::CutFacts;
 use crate::heat::conduction::Shape;

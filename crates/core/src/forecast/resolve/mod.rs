@@ -6,7 +6,8 @@ mod piece;
 mod stages;
 
 use super::answer::Assumed;
-use super::request::{Added, Belief, BodyFrom, ForecastRequest, Known, Method, PartRequest};
+use super::known::{Belief, Known};
+use super::request::{Added, BodyFrom, ForecastRequest, Method, PartRequest};
 use crate::error::{Error, Result, in_range};
 use crate::heat::conduction::DENSITY;
 use crate::heat::pot::{Lid, Material, Pot, Vessel};

@@ -1,0 +1,228 @@
+//! From an ensemble and the median run to the answer.
+
+use super::answer::{CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan};
+use super::evidence::{Weighted, update};
+use super::explain::explain;
+use super::record::{Frame, Recorder};
+use super::request::ForecastRequest;
+use super::resolve::{Case, Medium};
+use super::run::{HORIZON_S, Times, run_median};
+use super::stats::{chance, quantile};
+use super::{cautions, notes, thumb, words};
+use crate::cuts::Cut;
+use crate::error::Result;
+use crate::heat::conduction::SHELLS;
+use crate::units::{MINUTE_S, round_to};
+
+/// Minutes between points of the curve.
+const CURVE_MIN: f64 = 5.0;
+
+/// Forecasts a request.
+///
+/// # Errors
+/// Names the field that can't be used. A tender cut is answered with `suitable: false`, not with an error.
+///
+/// ```
+/// use ergastic_core::forecast::{forecast, ForecastRequest, Method};
+/// let shin = ForecastRequest {
+///     cut: Some(ergastic_core::cuts::Cut::Shin),
+///     method: Some(Method::Braise),
+///     members: Some(50),
+///     ..Default::default()
+/// };
+/// let answer = forecast(&shin).unwrap();
+/// assert!(answer.suitable && answer.ready_min.p10 < answer.ready_min.p90);
+/// ```
+pub fn forecast(request: &ForecastRequest) -> Result<Forecast> {
+    if let Some(why) = request.cut.and_then(|cut| cut.refusal()) {
+        return Ok(Forecast::unsuitable(why));
+    }
+    if let Some(why) = request.parts.iter().flatten().find_map(|part| part.cut.and_then(Cut::refusal)) {
+        return Ok(Forecast::unsuitable(why));
+    }
+    let case = request.resolve()?;
+    if case.members == 1 {
+        return Ok(finish(request, &case, describe(&case, None)));
+    }
+    let drawn = update(&case, &[], None);
+    let mut answer = finish(request, &case, describe(&case, Some(drawn.ensemble.clone())));
+    if case.explain {
+        answer.explained = Some(explain(&case, &drawn, &answer));
+    }
+    Ok(answer)
+}
+
+/// What only a forecast on its own needs: rules of thumb and comparisons, which run other cases.
+fn finish(request: &ForecastRequest, case: &Case, mut answer: Forecast) -> Forecast {
+    let at_pressure = answer.at_pressure_min.and_then(|minutes| minutes.p50);
+    answer.thumb = thumb::of(request, case, answer.ready_min.p50, at_pressure);
+    answer.notes.extend(notes::price_of_boiling(request, case, &answer));
+    answer
+}
+
+/// Quantiles in minutes of a weighted ensemble's seconds.
+pub(super) fn quantiles(values: &[f64], weights: &[f64]) -> Quantiles {
+    let minutes = |p| quantile(values, weights, p).map(|s| s / MINUTE_S);
+    Quantiles { p10: minutes(0.1), p50: minutes(0.5), p90: minutes(0.9) }
+}
+
+/// Puts an ensemble, weighted or not, into an answer beside the median run; without one, the median run is all there is.
+///
+/// Rules of thumb are left to [`forecast`]: they run other cases.
+pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
+    let mut recorder = Recorder::new(case, CURVE_MIN * MINUTE_S, HORIZON_S);
+    let median: Times = run_median(case, &mut recorder);
+    let ensemble = ensemble.unwrap_or_else(|| Weighted::one(median.clone()));
+    let ready_min = quantiles(&ensemble.ready_s, &ensemble.weights);
+    let too_far_min = quantiles(&ensemble.too_far_s, &ensemble.weights);
+    let chance_ready = case.deadline_s.map(|deadline| chance(&ensemble.weights, |i| ensemble.ready_s[i] <= deadline));
+    let chance_in_window = case.deadline_s.map(|deadline| {
+        chance(&ensemble.weights, |i| ensemble.ready_s[i] <= deadline && deadline <= ensemble.too_far_s[i])
+    });
+
+    let p50_s = ready_min.p50.map(|m| m * MINUTE_S);
+    let at_ready = p50_s.map(|s| recorder.at(s).clone());
+    let last_s = f64::max(median.too_far_s.min(HORIZON_S), p50_s.unwrap_or(0.0));
+    let shown = || recorder.frames.iter().filter(move |frame| frame.time_s <= last_s + CURVE_MIN * MINUTE_S);
+    let main = case.main();
+    let inside = case.inside.then(|| Inside {
+        radius: (1..=SHELLS).map(|i| i as f64 / SHELLS as f64).collect(),
+        sides_mm: main.sides_m.map(|side| round_to(side * 1000.0, 1.0)),
+        frames: shown().map(|frame| inside_frame(frame, main.goal.resistance)).collect(),
+    });
+    let under_pressure = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
+    let come_up_min = if under_pressure {
+        median.came_up_s.is_finite().then_some(median.came_up_s / MINUTE_S)
+    } else {
+        Some(super::run::come_up_s(case) / MINUTE_S)
+    };
+    let holds_s: Vec<f64> = ensemble.times.iter().map(|times| times.hold_s).collect();
+    let parts = parts(case, &ensemble);
+    let mut notes = case.notes.clone();
+    notes.extend(notes::of(case, &ready_min, &too_far_min, come_up_min, &parts));
+    Forecast {
+        suitable: true,
+        why: words::why(case, &ready_min, at_ready.as_ref()),
+        ready_min,
+        too_far_min,
+        chance_ready,
+        chance_in_window,
+        parts,
+        stages: spans(case, &recorder),
+        at_pressure_min: under_pressure.then(|| at_pressure(case, &holds_s, &ensemble.weights)),
+        curve: shown().map(point).collect(),
+        explained: None,
+        inside,
+        enough_tender_h: main.goal.enough,
+        too_far_tender_h: main.goal.too_far,
+        resistance: main.goal.resistance,
+        come_up_min,
+        mass_kg: case.mass_kg,
+        pieces: case.pieces,
+        liquid_l: case.liquid_l,
+        yield_kg: at_ready.as_ref().map(|frame| frame.left.yield_kg),
+        juice_lost_kg: at_ready.as_ref().map(|frame| frame.left.juice_kg),
+        fat_l: at_ready.as_ref().map(|frame| frame.left.fat_l),
+        liquid_left_l: at_ready.as_ref().map(|frame| frame.liquid_l),
+        gelatin_g: at_ready.as_ref().map(|frame| frame.left.gelatin_g),
+        salt_g: at_ready.as_ref().map(|frame| frame.salt_g),
+        portions: at_ready.as_ref().map(|frame| frame.left.yield_kg / crate::juices::PORTION_KG),
+        thumb: Vec::new(),
+        cautions: cautions::of(case, &recorder, p50_s),
+        notes,
+        assumed: case.assumed.clone(),
+    }
+}
+
+/// Time at pressure: as solved for, or as given.
+fn at_pressure(case: &Case, holds_s: &[f64], weights: &[f64]) -> Quantiles {
+    let given = case.stages.iter().find_map(|stage| match stage.medium {
+        Medium::Pressure { hold_s, .. } => hold_s.filter(|hold_s| hold_s.is_finite()),
+        _ => None,
+    });
+    match given.map(|hold_s| hold_s / MINUTE_S) {
+        Some(minutes) if case.solved_stage().is_none() => {
+            Quantiles { p10: Some(minutes), p50: Some(minutes), p90: Some(minutes) }
+        }
+        _ => quantiles(holds_s, weights),
+    }
+}
+
+/// Each part's band, and the order in which they are lifted out.
+fn parts(case: &Case, ensemble: &Weighted) -> Vec<PartForecast> {
+    /// Parts that are tender within so many minutes of each other come out together.
+    const TOGETHER_MIN: f64 = 10.0;
+    if case.parts.len() == 1 {
+        return Vec::new();
+    }
+    let mut parts: Vec<PartForecast> = case
+        .parts
+        .iter()
+        .enumerate()
+        .map(|(i, part)| {
+            let (ready_s, too_far_s): (Vec<f64>, Vec<f64>) =
+                ensemble.times.iter().map(|times| (times.parts[i].ready_s, times.parts[i].too_far_s)).unzip();
+            PartForecast {
+                cut: part.facts.cut,
+                name: part.name().to_owned(),
+                mass_kg: part.mass_kg,
+                pieces: part.pieces,
+                ready_min: quantiles(&ready_s, &ensemble.weights),
+                too_far_min: quantiles(&too_far_s, &ensemble.weights),
+                lift: 0,
+            }
+        })
+        .collect();
+    let mut order: Vec<usize> = (0..parts.len()).collect();
+    let ready = |part: &PartForecast| part.ready_min.p50.unwrap_or(f64::INFINITY);
+    order.sort_by(|a, b| ready(&parts[*a]).total_cmp(&ready(&parts[*b])));
+    let (mut lift, mut first) = (0, f64::NEG_INFINITY);
+    for i in order {
+        if ready(&parts[i]) > first + TOGETHER_MIN {
+            lift += 1;
+            first = ready(&parts[i]);
+        }
+        parts[i].lift = usize::max(lift, 1);
+    }
+    parts
+}
+
+fn spans(case: &Case, recorder: &Recorder) -> Vec<StageSpan> {
+    let ends: Vec<Option<f64>> =
+        recorder.stage_ends_s.iter().map(|end_s| end_s.is_finite().then(|| round_to(end_s / MINUTE_S, 0.1))).collect();
+    let span = |(i, stage): (usize, &super::resolve::Stage)| StageSpan {
+        method: stage.method,
+        words: stage.medium.words(),
+        from_min: if i == 0 { Some(0.0) } else { ends[i - 1] },
+        to_min: ends[i],
+    };
+    case.stages.iter().enumerate().map(span).collect()
+}
+
+fn point(frame: &Frame) -> CurvePoint {
+    let round = |value: f64| round_to(value, 0.01);
+    let fine = |value: f64| round_to(value, 0.001);
+    CurvePoint {
+        min: round(frame.minutes()),
+        core_c: round(frame.celsius[0]),
+        surface_c: round(frame.surface_c),
+        medium_c: round(frame.medium_c),
+        tender_h: round_to(frame.mean_dose, 0.0001),
+        liquid_l: fine(frame.liquid_l),
+        steam_kg: fine(frame.steam_kg),
+        juice_kg: fine(frame.left.juice_kg),
+        fat_l: fine(frame.left.fat_l),
+        gelatin_g: round(frame.left.gelatin_g),
+        salt_g: round(frame.salt_g),
+        yield_kg: fine(frame.left.yield_kg),
+        stage: frame.stage,
+    }
+}
+
+fn inside_frame(frame: &Frame, resistance: f64) -> InsideFrame {
+    InsideFrame {
+        min: round_to(frame.minutes(), 0.01),
+        celsius: frame.celsius.iter().map(|t| round_to(*t, 0.1)).collect(),
+        tenderness: frame.dose.iter().map(|dose| round_to(dose / resistance, 0.001)).collect(),
+    }
+}
