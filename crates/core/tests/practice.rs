@@ -105,7 +105,39 @@ fn every_way_lands_in_the_windows_of_practice() {
         assert!((1.0 / 1.35..=1.35).contains(&(p50 / middle)), "{}: P50 {p50} against {middle}", row.name);
         assert!((one / row.reference_h - 1.0).abs() < 0.25, "{}: {one} against {}", row.name, row.reference_h);
     }
+    table += &stall_row();
+    table += &chain_row();
     insta::assert_snapshot!(table);
+    let page = include_str!("../../../docs/model.md");
+    assert!(page.contains(&table), "docs/model.md must show this table as it is:\n{table}");
+}
+
+/// The bare brisket's wait between 62 and 78 °C in the middle.
+fn stall_row() -> String {
+    let bare = read(
+        r#"{"cut":"brisket","mass_kg":5.5,"size_mm":[100,250,400],"eaten_as":"probe","method":"smoke","heat":{"pit_c":110},"members":1}"#,
+    );
+    let curve = run(&bare).curve;
+    let waits = |pair: &&[ergastic_core::forecast::CurvePoint]| (62.0..78.0).contains(&pair[0].core_c);
+    let hours = curve.windows(2).filter(waits).map(|pair| pair[1].min - pair[0].min).sum::<f64>() / 60.0;
+    assert!(hours >= 2.0, "{hours} h");
+    format!(
+        "| whole brisket, 110 °C pit, bare: between 62 and 78 °C | 2.0 h at least | 3.0 h | {hours:.1} h | – | – | – |\n"
+    )
+}
+
+/// Plate ribs out of the pit and into the bag.
+fn chain_row() -> String {
+    let chain = read(
+        r#"{"cut":"plate_rib","mass_kg":2.6,"size_mm":[65,150,300],"eaten_as":"spoon","stages":[{"method":"smoke","heat":{"pit_c":135},"until":{"min":240}},{"method":"water_bath","heat":{"bath_c":85}}]}"#,
+    );
+    let answer = run(&chain);
+    let hours = [answer.ready_min, answer.too_far_min].map(|band| band.p50.unwrap() / 60.0);
+    assert!(hours[0] < 28.0 && hours[1] > 28.0, "{hours:?}");
+    format!(
+        "| plate ribs, 4 h at 135 °C, then bagged at 85 °C for 24 h, spoon | tender, not too far at 28 h | – | tender {:.1} h, too far {:.1} h | – | – | – |\n",
+        hours[0], hours[1]
+    )
 }
 
 #[test]

@@ -16,6 +16,8 @@ use crate::units::{MINUTE_S, round_to};
 
 /// Minutes between points of the curve.
 const CURVE_MIN: f64 = 5.0;
+/// The same in a pit, a crock, a bath or under fat, where nothing happens fast.
+const SLOW_CURVE_MIN: f64 = 10.0;
 
 /// Forecasts a request.
 ///
@@ -70,7 +72,11 @@ pub(super) fn quantiles(values: &[f64], weights: &[f64]) -> Quantiles {
 ///
 /// Rules of thumb are left to [`forecast`]: they run other cases.
 pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
-    let mut recorder = Recorder::new(case, CURVE_MIN * MINUTE_S, HORIZON_S);
+    let slow = |medium: &Medium| {
+        matches!(medium, Medium::Pit { .. } | Medium::SlowCooker { .. } | Medium::Bath { .. } | Medium::Fat { .. })
+    };
+    let curve_min = if case.stages.iter().all(|stage| slow(&stage.medium)) { SLOW_CURVE_MIN } else { CURVE_MIN };
+    let mut recorder = Recorder::new(case, curve_min * MINUTE_S, HORIZON_S);
     let median: Times = run_median(case, &mut recorder);
     let ensemble = ensemble.unwrap_or_else(|| Weighted::one(median.clone()));
     let ready_min = quantiles(&ensemble.ready_s, &ensemble.weights);
@@ -83,7 +89,7 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     let p50_s = ready_min.p50.map(|m| m * MINUTE_S);
     let at_ready = p50_s.map(|s| recorder.at(s).clone());
     let last_s = f64::max(median.too_far_s.min(HORIZON_S), p50_s.unwrap_or(0.0));
-    let shown = || recorder.frames.iter().filter(move |frame| frame.time_s <= last_s + CURVE_MIN * MINUTE_S);
+    let shown = || recorder.frames.iter().filter(move |frame| frame.time_s <= last_s + curve_min * MINUTE_S);
     let main = case.main();
     let inside = case.inside.then(|| Inside {
         radius: (1..=SHELLS).map(|i| i as f64 / SHELLS as f64).collect(),

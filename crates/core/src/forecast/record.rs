@@ -20,7 +20,7 @@ pub struct Frame {
     pub time_s: f64,
     /// Shells from the middle out, °C.
     pub celsius: [f64; SHELLS],
-    /// Tender-hours of each shell.
+    /// Tender-hours of each shell, where the inside is asked for.
     pub dose: [f64; SHELLS],
     /// The very surface, °C.
     pub surface_c: f64,
@@ -157,10 +157,13 @@ impl<'a> Recorder<'a> {
 impl Watch<1> for Recorder<'_> {
     fn look(&mut self, moment: &Moment<1>) -> bool {
         let (main, around) = (&moment.parts[0], moment.around);
-        for shell in 0..SHELLS {
-            let rate = main.rates[shell][0];
-            self.dose[shell] += 0.5 * STEP_S / HOUR_S * (self.rates[shell] + rate);
-            self.rates[shell] = rate;
+        // Only the inside asks for every shell's own.
+        if self.case.inside {
+            for shell in 0..SHELLS {
+                let rate = main.rates[shell][0];
+                self.dose[shell] += 0.5 * STEP_S / HOUR_S * (self.rates[shell] + rate);
+                self.rates[shell] = rate;
+            }
         }
         if self.warm_s.is_none() && moment.parts.iter().all(|part| part.bodies.celsius[0][0] >= WARM_PAST_C) {
             self.warm_s = Some(moment.time_s);

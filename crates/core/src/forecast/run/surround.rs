@@ -48,6 +48,8 @@ pub(super) struct Open<const L: usize> {
 /// `L` cooks' surroundings.
 pub struct Surround<'a, const L: usize> {
     pub(super) case: &'a Case,
+    /// Whether any stage has a pot, whose liquid the juice joins.
+    in_pot: bool,
     pub(super) kitchens: Kitchens<L>,
     pub(super) holds: Holds<L>,
     pub(super) rise: f64,
@@ -92,6 +94,7 @@ impl<'a, const L: usize> Surround<'a, L> {
         let fill = (case.packing.meat_m3 + case.liquid_l / 1000.0) / case.pot().volume_m3();
         let mut surround = Self {
             case,
+            in_pot: case.stages.iter().any(|stage| stage.medium.is_pot()),
             kitchens: Kitchens::of(members),
             holds,
             rise: 1.0 - (-STEP_S / rise_s(case)).exp(),
@@ -182,7 +185,7 @@ impl<'a, const L: usize> Surround<'a, L> {
     pub(super) fn before(&mut self, step: usize, parts: &mut [PartState<L>]) {
         let start_s = step as f64 * STEP_S;
         let slow = step.is_multiple_of(SLOW_STEPS);
-        if slow {
+        if slow && self.in_pot {
             self.gather_juice(step, parts);
         }
         for lane in 0..L {
