@@ -33,6 +33,8 @@ fn happened() -> impl Strategy<Value = Happened> {
         3 => (-40.0..400.0f64).prop_map(|celsius| Happened::CoreReading { celsius }),
         3 => found.prop_map(|found| Happened::Check { found }),
         1 => (0.01..5.0f64).prop_map(|litres| Happened::LiquidAdded { litres, celsius: None }),
+        1 => (0.0..5.0f64).prop_map(|litres| Happened::Dipped { litres }),
+        1 => (0.0..2.0f64).prop_map(|lost_kg| Happened::Weighed { lost_kg }),
         1 => Just(Happened::Closed { outcome: Outcome::default() }),
         3 => (0u128..14).prop_map(|event| Happened::Undone { event: Uuid::from_u128(event) }),
     ]

@@ -989,6 +989,22 @@ export interface components {
             litres: number;
         } | {
             /** @enum {string} */
+            kind: "dipped";
+            /**
+             * Format: double
+             * @description In the pot, L.
+             */
+            litres: number;
+        } | {
+            /** @enum {string} */
+            kind: "weighed";
+            /**
+             * Format: double
+             * @description Lost since the meat met the heat, what was added taken off, kg.
+             */
+            lost_kg: number;
+        } | {
+            /** @enum {string} */
             kind: "note";
             /** @description Its words. */
             text: string;

@@ -59,6 +59,16 @@ pub enum Happened {
         #[serde(default, skip_serializing_if = "Option::is_none")]
         celsius: Option<f64>,
     },
+    /// The liquid in the pot was measured, by a dipstick.
+    Dipped {
+        /// In the pot, L.
+        litres: f64,
+    },
+    /// The pot was weighed with what is in it.
+    Weighed {
+        /// Lost since the meat met the heat, what was added taken off, kg.
+        lost_kg: f64,
+    },
     /// A note.
     Note {
         /// Its words.
@@ -100,6 +110,8 @@ impl Event {
                 in_range("litres", *litres, 0.01, 20.0, "L")?;
                 celsius.map_or(Ok(()), |celsius| in_range("celsius", celsius, 0.0, 100.0, "°C").map(drop))
             }
+            Happened::Dipped { litres } => in_range("litres", *litres, 0.0, 60.0, "L").map(drop),
+            Happened::Weighed { lost_kg } => in_range("lost_kg", *lost_kg, 0.0, 20.0, "kg").map(drop),
             Happened::Note { text } => check_text("text", text, 500),
             Happened::TaskDone { task } => check_text("task", task, 80),
             Happened::Closed { outcome } => {
@@ -189,7 +201,7 @@ impl<'a> Standing<'a> {
         poured.take(MOST_POURS).collect()
     }
 
-    /// Readings and checks as evidence, counted from the meat meeting the heat and before it was lifted.
+    /// Readings, checks, dips and weighings as evidence, counted from the meat meeting the heat and before it was lifted.
     pub fn evidence(&self) -> Vec<Evidence> {
         let Some(met_heat) = self.met_heat() else { return Vec::new() };
         let lifted = self.done("lift").unwrap_or(Timestamp::MAX);
@@ -201,6 +213,8 @@ impl<'a> Standing<'a> {
                 match event.happened {
                     Happened::CoreReading { celsius } => Some(Evidence::Reading { at_s, celsius }),
                     Happened::Check { found } => Some(Evidence::Check { at_s, found }),
+                    Happened::Dipped { litres } => Some(Evidence::Dip { at_s, liquid_l: litres }),
+                    Happened::Weighed { lost_kg } => Some(Evidence::Weighing { at_s, lost_kg }),
                     _ => None,
                 }
             })

@@ -341,7 +341,7 @@ fn medium_rule(medium: &Medium, case: &Case, lid: &str) -> (&'static str, String
 
 fn medium_sure(medium: &Medium) -> &'static str {
     match medium {
-        Medium::Oven { .. } | Medium::Coals(_) => "Ovens stand 7 K beside their dial as often as not.",
+        Medium::Oven { .. } | Medium::Coals(_) => "Two ovens in three stand within 7 K of their dial.",
         Medium::Pit { .. } => "Pits swing by 8 K, and surfaces dry at their own pace.",
         Medium::Bath { .. } => "Within tenths of a degree.",
         Medium::Chill { .. } => "By how shallow it stands.",

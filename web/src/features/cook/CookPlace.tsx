@@ -110,6 +110,10 @@ export function nameOf(happened: Schemas['Happened']): string {
       return `the check (${happened.found})`;
     case 'liquid_added':
       return 'the liquid added';
+    case 'dipped':
+      return 'the dip';
+    case 'weighed':
+      return 'the weighing';
     case 'note':
       return 'the note';
     case 'closed':

@@ -85,6 +85,10 @@ function words(happened: Schemas['Happened'], cook: Schemas['CookAnswer'], units
       return `Forked it: ${happened.found}`;
     case 'liquid_added':
       return `${format('volume', happened.litres, units)} of liquid added`;
+    case 'dipped':
+      return `${format('volume', happened.litres, units)} in the pot, by dipstick`;
+    case 'weighed':
+      return `The pot has lost ${format('mass', happened.lost_kg, units)}`;
     case 'note':
       return happened.text;
     case 'closed':

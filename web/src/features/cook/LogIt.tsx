@@ -25,6 +25,7 @@ const found: { value: Schemas['Check']; label: string }[] = [
 export function LogIt({ cook, units, onHappened, busy }: Props) {
   const [reading, setReading] = useState<number>();
   const [litres, setLitres] = useState<number>();
+  const [dipped, setDipped] = useState<number>();
   const [note, setNote] = useState('');
   const volume = editable.volume[units];
   const started = cook.view.met_heat_at != null;
@@ -89,6 +90,26 @@ export function LogIt({ cook, units, onHappened, busy }: Props) {
                 onClick={() => {
                   onHappened({ kind: 'liquid_added', litres: litres! });
                   setLitres(undefined);
+                }}
+              >
+                Log
+              </Button>
+            </Flex>
+            <Flex gap={2} align="flex-end">
+              <Box flex="1">
+                <NumberField
+                  label="Liquid there, by dipstick"
+                  value={dipped}
+                  onChange={setDipped}
+                  unit={volume.unit}
+                  factor={volume.factor}
+                />
+              </Box>
+              <Button
+                disabled={busy || dipped === undefined}
+                onClick={() => {
+                  onHappened({ kind: 'dipped', litres: dipped! });
+                  setDipped(undefined);
                 }}
               >
                 Log

@@ -96,6 +96,9 @@ describe('logging', () => {
     await userEvent.type(field, '0,4');
     fireEvent.click(screen.getAllByRole('button', { name: 'Log' })[1]!);
     expect(happened).toHaveBeenCalledWith({ kind: 'liquid_added', litres: 0.4 });
+    await userEvent.type(screen.getByLabelText('Liquid there, by dipstick'), '1.1');
+    fireEvent.click(screen.getAllByRole('button', { name: 'Log' })[2]!);
+    expect(happened).toHaveBeenCalledWith({ kind: 'dipped', litres: 1.1 });
     await userEvent.type(screen.getByLabelText('Thermometer in the middle'), 'hot');
     expect(screen.getByRole('alert')).toHaveTextContent('“hot” is not a number');
     expect(screen.getAllByRole('button', { name: 'Log' })[0]).toBeDisabled();
