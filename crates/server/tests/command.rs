@@ -84,7 +84,7 @@ fn bad_input_is_one_line_that_names_the_field_and_exit_code_2() {
     let long = format!("{{\"cut\": \"chuck\", \"method\": \"braise\", \"size_mm\": [{}1]}}", "1,".repeat(100_000));
     let many_stages = format!(r#"{{"cut": "chuck", "stages": [{}{{}}]}}"#, r#"{"until": {"min": 1}},"#.repeat(20_000));
     let huge = vec![b' '; 2 << 20];
-    let cases: [(&[u8], &str); 20] = [
+    let cases: [(&[u8], &str); 19] = [
         (b"", "JSON"),
         (b"hello", "JSON"),
         (b"\xff\xfe", "JSON"),
@@ -96,14 +96,13 @@ fn bad_input_is_one_line_that_names_the_field_and_exit_code_2() {
         (br#"{"cut": "chuck"}"#, "method"),
         (br#"{"cut": "chuck", "method": "smoke", "heat": {"set_c": 150}}"#, "heat.set_c"),
         (br#"{"cut": "chuck", "method": "pressure", "heat": {"level": "high", "gauge_kpa": 70}}"#, "heat.gauge_kpa"),
-        (br#"{"cut": "chuck", "method": "chill"}"#, "method"),
         (br#"{"cut": "chuck", "stages": []}"#, "stages"),
         (br#"{"cut": "chuck", "method": "braise", "stages": [{"method": "braise"}]}"#, "method"),
         (
             br#"{"cut": "chuck", "stages": [{"method": "smoke", "until": {"min": 60, "tender": true}}, {}]}"#,
             "stages[0].until",
         ),
-        (br#"{"cut": "chuck", "parts": [{"cut": "shin"}], "method": "braise"}"#, "parts"),
+        (br#"{"cut": "chuck", "parts": [{"cut": "shin"}], "method": "braise"}"#, "cut: a value beside parts"),
         (br#"{"parts": [{"cut": "shin"}, {"cut": "chuck", "mass_kg": "two"}], "method": "braise"}"#, "mass_kg"),
         (many_stages.as_bytes(), "stages"),
         (br#"{"cut": "chuck", "method": "braise", "members": 4000000000}"#, "members"),

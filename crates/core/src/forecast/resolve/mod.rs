@@ -48,6 +48,9 @@ impl ForecastRequest {
     pub fn resolve(&self) -> Result<Case> {
         let mut fill = Fill(Vec::new(), String::new());
         let mut notes = Vec::new();
+        if self.cut.is_none() && self.parts.is_none() {
+            return Err(no_cut());
+        }
         let altitude_m = fill.or("altitude_m", self.altitude_m, 0.0, "at sea level", |v| format!("{v:.0} m"));
         let pressure_pa = atmospheric_pressure(in_range("altitude_m", altitude_m, -430.0, 6000.0, "m")?);
         let boil_c = saturation_temperature(pressure_pa);
@@ -289,6 +292,11 @@ impl ForecastRequest {
         }
         Ok(known)
     }
+}
+
+/// What is said where no cut is named.
+fn no_cut() -> Error {
+    Error::new("cut", "nothing", "name a cut, such as \"chuck\" or \"shin\"")
 }
 
 /// Salt in corned meat, share of its mass: 25 to 30 g/kg. Practice.

@@ -23,7 +23,7 @@ impl PartRequest {
         fill: &mut Fill,
         notes: &mut Vec<String>,
     ) -> Result<Part> {
-        let cut = self.cut.ok_or_else(|| Error::new("cut", "nothing", "name a cut, such as \"chuck\" or \"shin\""))?;
+        let cut = self.cut.ok_or_else(super::no_cut)?;
         if let Some(why) = cut.refusal() {
             return Err(Error::new("cut", cut.key(), why));
         }
