@@ -24,10 +24,7 @@ const found: { value: Schemas['Check']; label: string }[] = [
 /** What was found, by one tap. */
 export function LogIt({ cook, units, onHappened, busy }: Props) {
   const [reading, setReading] = useState<number>();
-  const [litres, setLitres] = useState<number>();
-  const [dipped, setDipped] = useState<number>();
   const [note, setNote] = useState('');
-  const volume = editable.volume[units];
   const started = cook.view.met_heat_at != null;
   const celsius = reading === undefined ? undefined : temperatureIn(reading, units);
   const wild = celsius !== undefined && (celsius < -40 || celsius > 400);
@@ -75,46 +72,19 @@ export function LogIt({ cook, units, onHappened, busy }: Props) {
                 Log
               </Button>
             </Flex>
-            <Flex gap={2} align="flex-end">
-              <Box flex="1">
-                <NumberField
-                  label="Liquid added"
-                  value={litres}
-                  onChange={setLitres}
-                  unit={volume.unit}
-                  factor={volume.factor}
-                />
-              </Box>
-              <Button
-                disabled={busy || !litres}
-                onClick={() => {
-                  onHappened({ kind: 'liquid_added', litres: litres! });
-                  setLitres(undefined);
-                }}
-              >
-                Log
-              </Button>
-            </Flex>
-            <Flex gap={2} align="flex-end">
-              <Box flex="1">
-                <NumberField
-                  label="Liquid there, by dipstick"
-                  value={dipped}
-                  onChange={setDipped}
-                  unit={volume.unit}
-                  factor={volume.factor}
-                />
-              </Box>
-              <Button
-                disabled={busy || dipped === undefined}
-                onClick={() => {
-                  onHappened({ kind: 'dipped', litres: dipped! });
-                  setDipped(undefined);
-                }}
-              >
-                Log
-              </Button>
-            </Flex>
+            <Litres
+              label="Liquid added"
+              units={units}
+              busy={busy}
+              onLog={(litres) => onHappened({ kind: 'liquid_added', litres })}
+            />
+            <Litres
+              label="Liquid there, by dipstick"
+              units={units}
+              busy={busy}
+              orNone
+              onLog={(litres) => onHappened({ kind: 'dipped', litres })}
+            />
           </>
         )}
         <Flex gap={2} align="flex-end">
@@ -133,5 +103,41 @@ export function LogIt({ cook, units, onHappened, busy }: Props) {
         </Flex>
       </Stack>
     </Box>
+  );
+}
+
+type LitresProps = {
+  label: string;
+  units: Units;
+  busy: boolean;
+  orNone?: boolean;
+  onLog: (litres: number) => void;
+};
+
+/** A volume and the button that logs it; none at all may be what was found. */
+function Litres({ label, units, busy, orNone, onLog }: LitresProps) {
+  const [litres, setLitres] = useState<number>();
+  const volume = editable.volume[units];
+  return (
+    <Flex gap={2} align="flex-end">
+      <Box flex="1">
+        <NumberField
+          label={label}
+          value={litres}
+          onChange={setLitres}
+          unit={volume.unit}
+          factor={volume.factor}
+        />
+      </Box>
+      <Button
+        disabled={busy || litres === undefined || (litres === 0 && !orNone)}
+        onClick={() => {
+          onLog(litres!);
+          setLitres(undefined);
+        }}
+      >
+        Log
+      </Button>
+    </Flex>
   );
 }

@@ -117,7 +117,7 @@ function Ways({
             error={named === 'cut' && fault instanceof Error ? fault.message : undefined}
             onChange={(cut) =>
               ask({
-                ...another(request, { key: '', label: '', sets: request }),
+                ...request,
                 cut: cut as Schemas['Cut'],
                 size_mm: undefined,
                 thickness_mm: undefined,

@@ -137,34 +137,24 @@ export function wayOf(request: Request): string {
   }
 }
 
+/** What belongs to the meat and the kitchen, whatever the way. */
+const meat = [
+  'cut',
+  'parts',
+  'mass_kg',
+  'pieces',
+  'size_mm',
+  'thickness_mm',
+  'start_c',
+  'age',
+  'grass_fed',
+  'eaten_as',
+  'altitude_m',
+  'known',
+] as const;
+
 /** The same meat another way: what belongs to the old way alone is left behind. */
 export function another(request: Request, way: Way): Request {
-  const {
-    cut,
-    parts,
-    mass_kg,
-    pieces,
-    size_mm,
-    thickness_mm,
-    start_c,
-    age,
-    grass_fed,
-    eaten_as,
-    altitude_m,
-  } = request;
-  const meat = {
-    cut,
-    parts,
-    mass_kg,
-    pieces,
-    size_mm,
-    thickness_mm,
-    start_c,
-    age,
-    grass_fed,
-    eaten_as,
-    altitude_m,
-  };
-  const given = Object.entries(meat).filter(([, value]) => value !== null && value !== undefined);
+  const given = meat.filter((name) => request[name] != null).map((name) => [name, request[name]] as const);
   return { ...(Object.fromEntries(given) as Request), ...way.sets };
 }
