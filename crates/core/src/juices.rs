@@ -107,6 +107,8 @@ pub struct Piece<'a> {
     pub facts: &'a CutFacts,
     /// Raw, bone in, kg.
     pub raw_kg: f64,
+    /// Bone, % of it.
+    pub bone_pct: f64,
     /// What it has to reach.
     pub goal: &'a Goal,
     /// Volume of each shell over the whole.
@@ -166,7 +168,7 @@ impl Juices {
     /// What has left so far.
     pub fn left(&self, piece: &Piece) -> Left {
         let Piece { facts, raw_kg, .. } = *piece;
-        let boneless_kg = raw_kg * (1.0 - (facts.trim_pct + facts.bone_pct) / 100.0);
+        let boneless_kg = raw_kg * (1.0 - (facts.trim_pct + piece.bone_pct) / 100.0);
         let fat_kg = raw_kg * facts.fat_pct / 100.0 * (1.0 - FAT_TRIMMED);
         let lean_kg = f64::max(0.0, boneless_kg - fat_kg);
         let collagen_kg = raw_kg * facts.collagen_pct / 100.0;
@@ -204,6 +206,7 @@ mod tests {
         let mut piece = Piece {
             facts: cut.facts(),
             raw_kg: 2.0,
+            bone_pct: cut.facts().bone_pct,
             goal: &goal,
             fractions: &fractions,
             mean_dose: 0.0,

@@ -40,7 +40,7 @@ pub fn learned(case: &Case, update: &Update) -> Learned {
     let mut words = Vec::new();
     let mut kitchen = |used: bool, of: &dyn Fn(usize) -> f64, before: Belief, tell: &dyn Fn(Belief) -> String| {
         let after = posterior(of);
-        if !used || after.sigma > NARROWED * before.sigma {
+        if !used || !teaches(&after, &before) {
             return None;
         }
         words.push(tell(after));
@@ -72,11 +72,16 @@ pub fn learned(case: &Case, update: &Update) -> Learned {
     Learned { known, words }
 }
 
+/// Whether a belief has changed enough to be told: narrowed, or moved by half its old spread.
+fn teaches(after: &Belief, before: &Belief) -> bool {
+    after.sigma <= NARROWED * before.sigma || (after.mean - before.mean).abs() > 0.5 * before.sigma
+}
+
 /// How tough this butcher's meat is: an animal says a little of the next one.
 fn butcher(case: &Case, animal: &Belief, words: &mut Vec<String>) -> Option<Belief> {
     let spread = case.main().facts.resistance_ln_sigma.max(RESISTANCE_SIGMA);
     let before = case.known.resistance_ln.unwrap_or(Belief { mean: 0.0, sigma: spread });
-    if animal.sigma > NARROWED * before.sigma {
+    if !teaches(animal, &before) {
         return None;
     }
     let moved = animal.mean - before.mean;

@@ -117,6 +117,7 @@ impl<'a> Recorder<'a> {
             let piece = Piece {
                 facts: part.facts,
                 raw_kg: part.mass_kg,
+                bone_pct: part.bone_pct,
                 goal: &part.goal,
                 fractions: &state.bodies.fractions,
                 mean_dose: state.mean_dose[0],
@@ -191,6 +192,7 @@ fn raw(part: &Part) -> Left {
     Juices::default().left(&Piece {
         facts: part.facts,
         raw_kg: part.mass_kg,
+        bone_pct: part.bone_pct,
         goal: &part.goal,
         fractions: &shell_fractions(part.shape.exponent),
         mean_dose: 0.0,

@@ -218,6 +218,9 @@ pub struct PartRequest {
     /// Thickness of the largest piece alone, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub thickness_mm: Option<f64>,
+    /// Bone, % of the raw mass, where it is not what this cut usually has.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub bone_pct: Option<f64>,
     /// How old the animal was.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub age: Option<Age>,
@@ -287,6 +290,9 @@ pub struct ForecastRequest {
     /// The meat as it goes in, °C.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub start_c: Option<f64>,
+    /// Bone, % of the raw mass, where it is not what this cut usually has.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub bone_pct: Option<f64>,
     /// How old the animal was.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub age: Option<Age>,

@@ -32,6 +32,8 @@ pub struct Part {
     pub eaten_as: EatenAs,
     /// Tender-hours to reach.
     pub goal: Goal,
+    /// Bone, % of the raw mass.
+    pub bone_pct: f64,
     /// Whether the thickness was measured, or only follows from mass and cut.
     pub measured: bool,
 }
@@ -39,12 +41,12 @@ pub struct Part {
 impl Part {
     /// Raw without the bone, kg.
     pub fn boneless_kg(&self) -> f64 {
-        self.mass_kg * (1.0 - self.facts.bone_pct / 100.0)
+        self.mass_kg * (1.0 - self.bone_pct / 100.0)
     }
 
     /// Raw lean, without bone, trimmings and fat, kg.
     pub fn lean_kg(&self) -> f64 {
-        self.mass_kg * (1.0 - (self.facts.bone_pct + self.facts.trim_pct + self.facts.fat_pct) / 100.0)
+        self.mass_kg * (1.0 - (self.bone_pct + self.facts.trim_pct + self.facts.fat_pct) / 100.0)
     }
 
     /// Spread of the thickness, relative.

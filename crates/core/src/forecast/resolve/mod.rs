@@ -139,6 +139,7 @@ impl ForecastRequest {
                 pieces: self.pieces,
                 size_mm: self.size_mm,
                 thickness_mm: self.thickness_mm,
+                bone_pct: self.bone_pct,
                 age: self.age,
                 grass_fed: self.grass_fed,
                 eaten_as: self.eaten_as,
@@ -151,6 +152,7 @@ impl ForecastRequest {
             ("pieces", self.pieces.is_some()),
             ("size_mm", self.size_mm.is_some()),
             ("thickness_mm", self.thickness_mm.is_some()),
+            ("bone_pct", self.bone_pct.is_some()),
         ];
         if let Some((name, _)) = twice.iter().find(|(_, given)| *given) {
             return Err(Error::new(*name, "a value beside parts", "in a mixed pot it stands inside each part"));
