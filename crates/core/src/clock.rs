@@ -1,8 +1,11 @@
 //! Instants and local times. Instants are stored; local times are read and shown in the kitchen's zone.
 
-use jiff::civil::DateTime;
+use jiff::civil::{DateTime, Time};
 use jiff::tz::TimeZone;
 use jiff::{SignedDuration, Timestamp};
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
 
 use crate::error::{Error, Result};
 
@@ -47,6 +50,73 @@ pub fn minutes_between(from: Timestamp, to: Timestamp) -> f64 {
     to.duration_since(from).as_secs_f64() / 60.0
 }
 
+/// From a time of day to another, `["23:00", "06:30"]`; across midnight where the second is earlier. Either may be a
+/// whole local time or an instant instead.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Hours(pub String, pub String);
+
+/// A span of time, from and to.
+pub type Span = (Timestamp, Timestamp);
+
+/// Checks hours of the day.
+///
+/// # Errors
+/// Names the field of the first that can't be read.
+pub fn check_hours(field: &str, hours: &[Hours]) -> Result<()> {
+    spans(field, hours, Timestamp::UNIX_EPOCH, Timestamp::UNIX_EPOCH, &TimeZone::UTC).map(drop)
+}
+
+/// Every span that hours of the day, or whole times, make between two instants, in time order and merged.
+///
+/// # Errors
+/// Names the field of the first that can't be read.
+pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone: &TimeZone) -> Result<Vec<Span>> {
+    /// No plan reaches further than this many days.
+    const MOST_DAYS: usize = 62;
+    if hours.len() > 24 {
+        return Err(Error::new(field, hours.len(), "it must hold 24 spans at most"));
+    }
+    let mut found = Vec::new();
+    for (i, Hours(begin, end)) in hours.iter().enumerate() {
+        let field = format!("{field}[{i}]");
+        // A whole local time reads as a time of day too.
+        let time = |text: &str| if text.contains('T') { None } else { text.parse::<Time>().ok() };
+        let of_the_day = time(begin).zip(time(end));
+        let Some((begin, end)) = of_the_day else {
+            let span = (instant(&field, begin, zone)?, instant(&field, end, zone)?);
+            if span.0 >= span.1 {
+                return Err(Error::new(field, format!("{begin:?} to {end:?}"), "it must end after it begins"));
+            }
+            found.push(span);
+            continue;
+        };
+        let first = from
+            .to_zoned_datetime(zone.clone())
+            .date()
+            .yesterday()
+            .map_err(|_| Error::new(&field, begin, "a later time"))?;
+        for date in first.series(jiff::Span::new().days(1)).take(MOST_DAYS) {
+            let ends_on = if end > begin { Some(date) } else { date.tomorrow().ok() };
+            let at =
+                |date: jiff::civil::Date, time| zone.to_ambiguous_timestamp(date.to_datetime(time)).compatible().ok();
+            match at(date, begin).zip(ends_on.and_then(|date| at(date, end))) {
+                Some((begin, _)) if begin > to => break,
+                Some(span) if span.1 > from => found.push(span),
+                _ => {}
+            }
+        }
+    }
+    found.sort();
+    let mut merged: Vec<Span> = Vec::new();
+    for span in found {
+        match merged.last_mut() {
+            Some(last) if span.0 <= last.1 => last.1 = last.1.max(span.1),
+            _ => merged.push(span),
+        }
+    }
+    Ok(merged)
+}
+
 #[cfg(test)]
 mod tests {
     use super::*;
@@ -67,5 +137,20 @@ mod tests {
         let morning = instant("now", "2027-03-28T08:00", &helsinki).unwrap();
         assert_eq!(minutes_between(evening, morning), 9.0 * 60.0);
         assert_eq!(plus_minutes(evening, 540.0), morning);
+    }
+
+    #[test]
+    fn hours_of_the_day_become_spans_across_midnight_and_the_change_of_clocks() {
+        let helsinki = zone("zone", "Europe/Helsinki").unwrap();
+        let at = |text| instant("now", text, &helsinki).unwrap();
+        let hours = |a: &str, b: &str| Hours(a.into(), b.into());
+        let nights = [hours("23:00", "06:30"), hours("2027-03-28T05:00", "2027-03-28T09:00")];
+        let found = spans("asleep", &nights, at("2027-03-27T12:00"), at("2027-03-29T12:00"), &helsinki).unwrap();
+        assert_eq!(found.len(), 2, "the span that touches the night is one with it: {found:?}");
+        assert_eq!(found[0], (at("2027-03-27T23:00"), at("2027-03-28T09:00")));
+        assert_eq!(minutes_between(found[0].0, found[0].1), 9.0 * 60.0, "that night has an hour less");
+        let named = |hours: Hours| check_hours("away", &[hours]).unwrap_err().field;
+        assert_eq!(named(hours("late", "06:00")), "away[0]");
+        assert_eq!(named(hours("2027-03-28T09:00", "2027-03-28T05:00")), "away[0]");
     }
 }

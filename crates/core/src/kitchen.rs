@@ -1,9 +1,13 @@
 //! The kitchen: what stands in it and how its cook likes figures shown.
 
+use std::collections::BTreeMap;
+
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use crate::error::{Result, in_range};
+use crate::clock::Hours;
+use crate::cuts::Cut;
+use crate::error::{Error, Result, in_range};
 use crate::heat::pot::{Lid, Vessel};
 
 /// How quantities are shown; everything is kept in SI.
@@ -15,6 +19,39 @@ pub enum Units {
     Metric,
     /// lb, qt, in, °F.
     Us,
+}
+
+/// Something to cook on or in.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+#[allow(missing_docs)] // the names are the documentation
+pub enum Kit {
+    Oven,
+    Hob,
+    PressurePot,
+    SlowCooker,
+    Pit,
+    WaterBath,
+    Coals,
+}
+
+impl Kit {
+    /// All of it.
+    pub const ALL: [Self; 7] =
+        [Self::Oven, Self::Hob, Self::PressurePot, Self::SlowCooker, Self::Pit, Self::WaterBath, Self::Coals];
+
+    /// Its name on the screen.
+    pub fn word(self) -> &'static str {
+        match self {
+            Self::Oven => "oven",
+            Self::Hob => "hob",
+            Self::PressurePot => "pressure pot",
+            Self::SlowCooker => "slow cooker",
+            Self::Pit => "pit",
+            Self::WaterBath => "water bath",
+            Self::Coals => "coals",
+        }
+    }
 }
 
 /// One kitchen.
@@ -37,6 +74,14 @@ pub struct Kitchen {
     pub pan_cm: f64,
     /// The strongest burner, W.
     pub hob_w: f64,
+    /// What there is to cook on and in.
+    pub kit: Vec<Kit>,
+    /// Whether the pit holds its heat without anyone.
+    pub pit_holds_itself: bool,
+    /// Hours of the day when nobody is up.
+    pub asleep: Vec<Hours>,
+    /// What the butcher asks for a cut, a kilo.
+    pub prices: BTreeMap<Cut, f64>,
 }
 
 impl Default for Kitchen {
@@ -50,6 +95,10 @@ impl Default for Kitchen {
             pot: Vessel { diameter_cm: Some(26.0), height_cm: Some(13.0), ..Vessel::default() },
             pan_cm: 28.0,
             hob_w: 1800.0,
+            kit: Kit::ALL.to_vec(),
+            pit_holds_itself: true,
+            asleep: Vec::new(),
+            prices: BTreeMap::new(),
         }
     }
 }
@@ -66,6 +115,13 @@ impl Kitchen {
         in_range("certainty", self.certainty, 0.5, 0.99, "")?;
         in_range("pan_cm", self.pan_cm, 12.0, 80.0, "cm")?;
         in_range("hob_w", self.hob_w, 200.0, 20_000.0, "W")?;
+        crate::clock::check_hours("asleep", &self.asleep)?;
+        for (cut, price) in &self.prices {
+            in_range(&format!("prices.{}", cut.key()), *price, 0.0, 10_000.0, "a kilo")?;
+        }
+        if self.kit.is_empty() {
+            return Err(Error::new("kit", "nothing", "there must be something to cook on"));
+        }
         self.pot.resolve(Lid::Tight).map_err(|error| error.within("pot"))?;
         Ok(())
     }

@@ -247,7 +247,6 @@ fn way(name: String, plan: Plan, kitchen: &Kitchen, now: Timestamp, certainty: f
         _ => Verdict::TooLate,
     };
     let needed = worked.ready_min(certainty).unwrap_or(f64::INFINITY).min(100_000.0);
-    let looks = forecast.ready_min.p50.map_or(3, |p50| ((p50 / 3.0 / 30.0).ceil() as usize).clamp(2, 6));
     let portions = durations.yield_kg / 0.165;
     let body = durations.gelatin_g / (durations.liquid_left_l * 10.0);
     let sauce_body = match body {
@@ -269,7 +268,7 @@ fn way(name: String, plan: Plan, kitchen: &Kitchen, now: Timestamp, certainty: f
         lift_at,
         ready_min: forecast.ready_min,
         too_far_min: forecast.too_far_min,
-        hands_on_min: durations.hands_on_min(looks),
+        hands_on_min: durations.hands_on_min(),
         finishing_min,
         yield_kg: durations.yield_kg,
         portions,

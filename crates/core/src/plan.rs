@@ -4,10 +4,9 @@ use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use crate::cuts::Cut;
 use crate::error::{Error, Result, in_range};
 use crate::finish::{Target, Thickener};
-use crate::forecast::{Case, ForecastRequest, Method};
+use crate::forecast::{Case, ForecastRequest};
 use crate::kitchen::Kitchen;
 use crate::prepare::Sear;
 
@@ -84,33 +83,22 @@ impl Plan {
         in_range("certainty", self.certainty(kitchen), 0.5, 0.99, "")?;
         in_range("prepare.salt_h", self.prepare.salt_h, 0.0, 72.0, "h")?;
         in_range("prepare.salt_pct", self.prepare.salt_pct, 0.0, 5.0, "%")?;
-        if let Some(why) = self.forecast.cut.and_then(Cut::refusal) {
-            return Err(Error::new("forecast.cut", self.forecast.cut.map(Cut::key).unwrap_or_default(), why));
-        }
-        if let Some(field) = self.not_yet() {
-            let allowed =
-                "sheets are laid out for one cut, braised or stewed in one go, so far; /api/forecast answers every way";
-            return Err(Error::new(format!("forecast.{field}"), "this way", allowed));
+        let parts = self.forecast.parts.iter().flatten().filter_map(|part| part.cut);
+        for cut in self.forecast.cut.into_iter().chain(parts) {
+            if let Some(why) = cut.refusal() {
+                return Err(Error::new("forecast.cut", cut.key(), why));
+            }
         }
         self.request(kitchen).resolve().map_err(|error| error.within("forecast"))
-    }
-
-    /// The field that makes this plan one whose sheet can't be laid out yet.
-    fn not_yet(&self) -> Option<&'static str> {
-        let forecast = &self.forecast;
-        match forecast.method {
-            _ if forecast.parts.is_some() => Some("parts"),
-            _ if forecast.stages.is_some() => Some("stages"),
-            Some(Method::Braise | Method::Stew) | None => None,
-            Some(_) => Some("method"),
-        }
     }
 
     /// The forecast's request with the kitchen's altitude and pot where the plan names none.
     pub fn request(&self, kitchen: &Kitchen) -> ForecastRequest {
         let mut request = self.forecast.clone();
         request.altitude_m.get_or_insert(kitchen.altitude_m);
-        request.vessel.get_or_insert_with(|| kitchen.pot.clone());
+        if request.stands_in_the_kitchens_pot() {
+            request.vessel.get_or_insert_with(|| kitchen.pot.clone());
+        }
         request
     }
 

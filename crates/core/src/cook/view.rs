@@ -269,7 +269,8 @@ fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp) -> Vec<CookTask
     let furthest = tasks
         .iter()
         .filter(|task| {
-            !matches!(task.kind, TaskKind::Check | TaskKind::Rest | TaskKind::Preheat) && done_at(task).is_some()
+            !matches!(task.kind, TaskKind::Check | TaskKind::Move | TaskKind::Rest | TaskKind::Preheat)
+                && done_at(task).is_some()
         })
         .map(|task| task.kind)
         .chain(met_heat.map(|_| TaskKind::Simmer))
@@ -339,7 +340,7 @@ fn words(
     match status {
         Status::Closed => prediction.words.clone(),
         Status::Tender => "Tender. Keep it hot and covered until it is lifted for the bell.".into(),
-        Status::Before => "The clock starts when the meat goes into the hot liquid.".into(),
+        Status::Before => "The clock starts when the meat meets the heat.".into(),
         Status::UnderWay => {
             if worked.update.surprising {
                 return "The last finding surprised every simulated cook: check the probe's tip is in the middle, or fork it.".into();

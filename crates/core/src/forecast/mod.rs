@@ -26,7 +26,7 @@ pub use request::{
     Added, BodyFrom, ForBody, ForecastRequest, Heat, HeatSource, Method, Mopping, PartRequest, Release, Settings,
     StageRequest, Start, Until, Wrap,
 };
-pub use resolve::{Case, Medium, Part};
+pub use resolve::{Case, Medium, Part, Stage};
 pub use run::come_up_s;
 pub use stats::{chance, quantile};
 pub use words::span;

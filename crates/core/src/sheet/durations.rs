@@ -1,12 +1,15 @@
 //! How long each task of a dish takes, from its own case.
 
 use crate::finish::{SauceRequest, sauce};
-use crate::forecast::{Case, Forecast, Medium, Weighted, come_up_s, describe};
+use crate::forecast::{Case, Forecast, Medium, come_up_s};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::prepare::{Sear, SearPlan, salt, salt_in_liquid, sear};
 use crate::safety::Caution;
 use crate::tender::EatenAs;
+
+/// Less liquid than this is not made into a sauce, L.
+const NO_SAUCE_L: f64 = 0.05;
 
 /// Minutes of each task, and the amounts that go with them.
 #[derive(Debug, Clone)]
@@ -23,18 +26,26 @@ pub struct Durations {
     pub heat_pan_min: f64,
     /// The batches; none without a sear.
     pub sear: Option<SearPlan>,
-    /// Aromatics and deglazing.
+    /// Aromatics and deglazing; melting fat, bagging or rubbing where that is the way.
     pub deglaze_min: f64,
-    /// The liquid comes to a simmer.
+    /// The liquid comes to a simmer on the hob, or the meat is put where it cooks.
     pub come_up_min: f64,
-    /// The oven gets hot; none on the hob.
+    /// Oven, pit, coals or bath get hot; none on the hob.
     pub preheat_min: Option<f64>,
+    /// That heat is wanted only so long after the meat met its first heat.
+    pub preheat_slack_min: f64,
+    /// Looks at the meat.
+    pub looks: usize,
+    /// Seeing to coals or fire over the whole cook, min.
+    pub tending_min: f64,
     /// Lifting the meat.
     pub lift_min: f64,
-    /// Settling and skimming.
+    /// Settling and skimming; none where nothing is skimmed.
     pub skim_min: f64,
-    /// Reducing or thickening.
+    /// Reducing or thickening; none where there is no liquid.
     pub sauce_min: f64,
+    /// The meat rests before it is cut.
+    pub rest_min: f64,
     /// What the sauce needs, in words.
     pub sauce_words: String,
     /// Slicing, pulling or portioning.
@@ -55,31 +66,77 @@ pub struct Durations {
     pub cautions: Vec<Caution>,
 }
 
+/// What a sauce needs: minutes to skim and to make it, and what to do.
+fn finishing_sauce(wanted: &SauceRequest) -> (f64, f64, String) {
+    let path = sauce(wanted).ok();
+    let skims = wanted.fat_l.is_some_and(|fat_l| fat_l > 0.0);
+    let after_skim = path.iter().flat_map(|path| &path.steps).skip(usize::from(skims));
+    let minutes: f64 = after_skim.clone().map(|step| step.min).sum();
+    let words: Vec<_> = after_skim.map(|step| step.what.clone()).collect();
+    // Whole fives: a finishing that is planned to the minute is not kept.
+    (10.0, (minutes.clamp(5.0, 60.0) / 5.0).ceil() * 5.0, words.join(". "))
+}
+
+/// Minutes of seeing to the fire in a cook of `cook_min`. Working values, from practice.
+fn tending(medium: &Medium, cook_min: f64, pit_holds_itself: bool) -> f64 {
+    let (every_min, takes_min) = match medium {
+        Medium::Coals(_) => (15.0, 3.0),
+        Medium::Pit { .. } if pit_holds_itself => (180.0, 5.0),
+        Medium::Pit { .. } => (45.0, 5.0),
+        _ => return 0.0,
+    };
+    (cook_min / every_min).floor() * takes_min
+}
+
+/// How often one looks at the meat on the way.
+fn looks(medium: &Medium, cook_min: f64) -> usize {
+    match medium {
+        // A closed lid and a sealed bag are opened once.
+        Medium::Pressure { .. } | Medium::Bath { .. } => 1,
+        Medium::SlowCooker { .. } | Medium::Fat { .. } => 2,
+        _ => ((cook_min / 3.0 / 30.0).ceil() as usize).clamp(2, 6),
+    }
+}
+
 impl Durations {
-    /// Works them out.
-    pub fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, ensemble: &Weighted) -> Self {
-        let forecast: Forecast = describe(case, Some(ensemble.clone()));
+    /// Works them out from a case and its forecast.
+    pub fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, forecast: &Forecast) -> Self {
+        let first = &case.first().medium;
+        let in_pot = first.is_pot();
         let (salt_g, salt_tsp) = salt(case, plan.prepare.salt_pct);
-        let sear = sear(case, plan.prepare.sear, kitchen.pan_cm);
-        let liquid_left_l = f64::max(0.05, forecast.liquid_left_l.unwrap_or(case.liquid_l));
-        let hours = forecast.ready_min.p50.unwrap_or(180.0) / 60.0;
-        let liquid_salt_g = salt_in_liquid(case, salt_g, liquid_left_l, hours);
+        let sear = if in_pot { sear(case, plan.prepare.sear, kitchen.pan_cm) } else { None };
+        let liquid_left_l = forecast.liquid_left_l.unwrap_or(case.liquid_l);
+        let cook_min = forecast.ready_min.p50.unwrap_or(180.0);
+        let liquid_salt_g = salt_in_liquid(case, salt_g, f64::max(0.05, liquid_left_l), cook_min / 60.0);
         let (fat_l, gelatin_g) = (forecast.fat_l.unwrap_or(0.0), forecast.gelatin_g.unwrap_or(0.0));
-        let wanted = SauceRequest {
-            liquid_l: Some(liquid_left_l),
-            fat_l: Some(fat_l),
-            salt_g: Some(liquid_salt_g),
-            gelatin_g: Some(gelatin_g),
-            vessel: Some(plan.request(kitchen).vessel.unwrap_or_default()),
-            hob_w: Some(kitchen.hob_w),
-            target: plan.target,
-            thickener: plan.thickener,
-            ..Default::default()
+        let last = case.stages.last().map_or(first, |stage| &stage.medium);
+        let has_sauce = liquid_left_l > NO_SAUCE_L && !matches!(last, Medium::Fat { .. } | Medium::Pit { .. });
+        let (skim_min, sauce_min, sauce_words) = if has_sauce {
+            finishing_sauce(&SauceRequest {
+                liquid_l: Some(liquid_left_l),
+                fat_l: Some(fat_l),
+                salt_g: Some(liquid_salt_g),
+                gelatin_g: Some(gelatin_g),
+                vessel: Some(plan.request(kitchen).vessel.unwrap_or_default()),
+                hob_w: Some(kitchen.hob_w),
+                target: plan.target,
+                thickener: plan.thickener,
+                ..Default::default()
+            })
+        } else {
+            (0.0, 0.0, String::new())
         };
-        let path = sauce(&wanted).ok();
-        let after_skim = path.iter().flat_map(|path| &path.steps).skip(if fat_l > 0.0 { 1 } else { 0 });
-        let sauce_min: f64 = after_skim.clone().map(|step| step.min).sum();
-        let words: Vec<_> = after_skim.map(|step| step.what.clone()).collect();
+        let come_up_min = (come_up_s(case) / 300.0).ceil() * 5.0;
+        let first_heat_min = match first {
+            Medium::Hob { .. } | Medium::Oven { .. } | Medium::Coals(_) => come_up_min,
+            _ => 5.0,
+        };
+        let preheat_min = match first {
+            Medium::Oven { .. } | Medium::Fat { .. } | Medium::Coals(_) => Some(25.0),
+            Medium::Pit { .. } => Some(45.0),
+            Medium::Bath { .. } => Some(30.0),
+            _ => None,
+        };
         Self {
             salt_g,
             salt_tsp,
@@ -87,14 +144,27 @@ impl Durations {
             take_out_ahead_min: 30.0,
             heat_pan_min: 5.0,
             sear,
-            deglaze_min: if plan.prepare.sear == Sear::None { 8.0 } else { 12.0 },
-            come_up_min: (come_up_s(case) / 300.0).ceil() * 5.0,
-            preheat_min: matches!(case.first().medium, Medium::Oven { .. }).then_some(25.0),
+            deglaze_min: match first {
+                Medium::Pit { .. } => 5.0,
+                Medium::Bath { .. } | Medium::Fat { .. } => 10.0,
+                _ if plan.prepare.sear == Sear::None => 8.0,
+                _ => 12.0,
+            },
+            come_up_min: first_heat_min,
+            preheat_min,
+            preheat_slack_min: if matches!(first, Medium::Oven { .. }) { first_heat_min } else { 0.0 },
+            looks: looks(first, cook_min),
+            tending_min: (case.stages.iter().zip(&forecast.stages))
+                .map(|(stage, span)| {
+                    let minutes = span.to_min.unwrap_or(cook_min).min(cook_min) - span.from_min.unwrap_or(cook_min);
+                    tending(&stage.medium, f64::max(0.0, minutes), kitchen.pit_holds_itself)
+                })
+                .sum(),
             lift_min: 5.0,
-            skim_min: 10.0,
-            // Whole fives: a finishing that is planned to the minute is not kept.
-            sauce_min: (sauce_min.clamp(5.0, 60.0) / 5.0).ceil() * 5.0,
-            sauce_words: words.join(". "),
+            skim_min,
+            sauce_min,
+            rest_min: if matches!(last, Medium::Pit { .. }) { 30.0 } else { 15.0 },
+            sauce_words,
             slice_min: if matches!(case.main().eaten_as, EatenAs::Slice | EatenAs::Pull | EatenAs::Probe) {
                 10.0
             } else {
@@ -102,28 +172,39 @@ impl Durations {
             },
             plate_min: 5.0,
             fat_l,
-            liquid_left_l,
+            liquid_left_l: f64::max(0.05, liquid_left_l),
             liquid_salt_g,
             gelatin_g,
             yield_kg: forecast.yield_kg.unwrap_or(0.0),
-            cautions: forecast.cautions,
+            cautions: forecast.cautions.clone(),
         }
+    }
+
+    /// Whether what is in the pot becomes a sauce.
+    pub fn has_sauce(&self) -> bool {
+        self.sauce_min > 0.0
     }
 
     /// From lifting the meat to plates on the table. The meat rests while the sauce is made.
     pub fn finishing_min(&self) -> f64 {
-        self.lift_min + f64::max(self.skim_min + self.sauce_min, 15.0) + self.slice_min + self.plate_min
+        self.lift_min + f64::max(self.skim_min + self.sauce_min, self.rest_min) + self.slice_min + self.plate_min
     }
 
-    /// The least time from now to the meat meeting the heat: pan, batches, aromatics.
+    /// At the bench and the pan before the meat meets the heat: pan, batches, aromatics.
     pub fn lead_min(&self) -> f64 {
         let pan = self.sear.map_or(0.0, |sear| self.heat_pan_min + sear.min);
         pan + self.deglaze_min
     }
 
-    /// Hands-on minutes from salting to plates, with a number of checks.
-    pub fn hands_on_min(&self, checks: usize) -> f64 {
+    /// The least time from now to the meat meeting the heat, which itself may have to get hot.
+    pub fn soonest_min(&self) -> f64 {
+        f64::max(self.lead_min(), self.preheat_min.map_or(0.0, |preheat| preheat - self.preheat_slack_min))
+    }
+
+    /// Hands-on minutes from salting to plates.
+    pub fn hands_on_min(&self) -> f64 {
         let before = 10.0 + 10.0 + self.lead_min() + self.come_up_min;
-        before + 5.0 * checks as f64 + self.lift_min + self.skim_min + self.sauce_min + self.slice_min + self.plate_min
+        let over = 5.0 * self.looks as f64 + self.tending_min;
+        before + over + self.lift_min + self.skim_min + self.sauce_min + self.slice_min + self.plate_min
     }
 }

@@ -12,7 +12,7 @@ use utoipa::ToSchema;
 
 use crate::clock::{minutes_between, plus_minutes, zone};
 use crate::error::Result;
-use crate::forecast::{Case, Evidence, Update, Weighted, chance, quantile, span, update};
+use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, span, update};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::safety::Caution;
@@ -87,6 +87,8 @@ pub struct Worked {
     pub case: Case,
     /// The ensemble, reweighted by what was found.
     pub update: Update,
+    /// What it says of the dish.
+    pub forecast: Forecast,
     /// The lengths of the tasks.
     pub durations: Durations,
     /// The kitchen's zone: some tasks keep away from the night.
@@ -102,8 +104,9 @@ impl Worked {
     pub fn new(plan: &Plan, kitchen: &Kitchen, evidence: &[Evidence], look_s: Option<f64>) -> Result<Self> {
         let case = plan.resolve(kitchen)?;
         let update = update(&case, evidence, look_s);
-        let durations = Durations::of(plan, kitchen, &case, &update.ensemble);
-        Ok(Self { case, update, durations, zone: zone("zone", &kitchen.zone)? })
+        let forecast = describe(&case, Some(update.ensemble.clone()));
+        let durations = Durations::of(plan, kitchen, &case, &forecast);
+        Ok(Self { case, update, forecast, durations, zone: zone("zone", &kitchen.zone)? })
     }
 
     /// The ensemble.
@@ -214,7 +217,7 @@ pub(crate) fn timing(worked: &Worked, plan: &Plan, kitchen: &Kitchen, now: Times
     })?;
     let wanted_lift = plus_minutes(plan.bell, -worked.durations.finishing_min());
     let ideal = floor_minutes(plus_minutes(wanted_lift, -ready_min), 5);
-    let earliest = ceil_minutes(plus_minutes(now, worked.durations.lead_min()), 5);
+    let earliest = ceil_minutes(plus_minutes(now, worked.durations.soonest_min()), 5);
     let met_heat_at = ideal.max(earliest);
     Ok(Timing { ready_min, met_heat_at, lift_at: wanted_lift.max(plus_minutes(met_heat_at, ready_min)) })
 }

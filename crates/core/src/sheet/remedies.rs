@@ -58,7 +58,7 @@ fn plates_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Option<Timestamp
     let worked = Worked::new(plan, kitchen, &[], None).ok()?;
     let ready = worked.ready_min(plan.certainty(kitchen))?;
     let durations: &Durations = &worked.durations;
-    let met_heat = super::ceil_minutes(plus_minutes(now, durations.lead_min()), 5);
+    let met_heat = super::ceil_minutes(plus_minutes(now, durations.soonest_min()), 5);
     Some(plus_minutes(met_heat, ready + durations.finishing_min()))
 }
 
@@ -75,11 +75,14 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<(String, String, Plan)> {
         forecast.thickness_mm = None;
     };
     let mut candidates = Vec::new();
-    if case.main().sides_m[0] > 0.05 {
+    if case.main().sides_m[0] > 0.05 && case.first().medium.is_pot() && case.stages.len() == 1 && case.parts.len() == 1
+    {
         let count = ((case.mass_kg / (DENSITY * 0.04_f64.powi(3))).round() as u32).clamp(1, 500);
         let cubes = with(&|plan| {
             pieces(&mut plan.forecast, count, 40.0);
-            plan.forecast.method = Some(Method::Stew);
+            if plan.forecast.method == Some(Method::Braise) {
+                plan.forecast.method = Some(Method::Stew);
+            }
             if plan.forecast.eaten_as.is_none_or(|eaten| eaten == EatenAs::Slice) {
                 plan.forecast.eaten_as = Some(EatenAs::Fork);
             }
@@ -120,7 +123,7 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<(String, String, Plan)> {
         let sooner = with(&|plan| plan.forecast.eaten_as = Some(eaten_as));
         candidates.push((text.into(), format!("firmer than \"{}\"", case.main().eaten_as.word()), sooner));
     }
-    if plan.prepare.sear != Sear::None {
+    if plan.prepare.sear != Sear::None && case.first().medium.is_pot() {
         let raw = with(&|plan| plan.prepare.sear = Sear::None);
         candidates.push(("Skip the sear".into(), "paler, and less of the roasted flavour".into(), raw));
     }

@@ -14,6 +14,10 @@ pub enum Lane {
     Hands,
     Hob,
     Oven,
+    PressurePot,
+    Crock,
+    Pit,
+    Bath,
     Cold,
     Board,
 }
@@ -32,6 +36,7 @@ pub enum TaskKind {
     Simmer,
     Braise,
     Check,
+    Move,
     Hold,
     Lift,
     Rest,

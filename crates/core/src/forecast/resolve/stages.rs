@@ -41,6 +41,13 @@ impl ForecastRequest {
         }
     }
 
+    /// Whether it cooks in the pot of the kitchen, and not in a pressure pot, crock, bag or on a grate.
+    pub(crate) fn stands_in_the_kitchens_pot(&self) -> bool {
+        let confit = self.method == Some(Method::Confit)
+            || self.stages.iter().flatten().any(|stage| stage.method == Some(Method::Confit));
+        confit || matches!(self.pot_method(), Some(Method::Braise | Method::Stew))
+    }
+
     /// Every stage with its medium, cover and end.
     pub(super) fn resolve_stages(
         &self,

@@ -1,0 +1,73 @@
+//! The tasks of one dish, laid around the moment the meat meets the heat and the moment it is lifted.
+
+mod before;
+mod finishing;
+mod heat;
+mod words;
+
+use jiff::Timestamp;
+
+use super::Worked;
+use super::tasks::{Lane, Task, TaskKind};
+use crate::clock::plus_minutes;
+use crate::plan::Plan;
+use before::before_the_heat;
+use finishing::finishing;
+use heat::over_the_heat;
+
+/// Collects tasks; each follows the one before unless told otherwise.
+struct Layer<'a> {
+    dish: &'a str,
+    tasks: Vec<Task>,
+}
+
+impl Layer<'_> {
+    #[allow(clippy::too_many_arguments)] // the fields of a task
+    fn add(
+        &mut self,
+        id: &str,
+        kind: TaskKind,
+        lane: Lane,
+        what: String,
+        why: String,
+        start: Timestamp,
+        minutes: f64,
+        hands_on: bool,
+    ) -> &mut Task {
+        let after = self.tasks.last().map(|task| task.id.clone()).into_iter().collect();
+        self.tasks.push(Task {
+            id: id.to_owned(),
+            dish: self.dish.to_owned(),
+            what,
+            why,
+            kind,
+            lane,
+            start,
+            end: plus_minutes(start, minutes),
+            hands_on,
+            after,
+            window: None,
+            cautions: Vec::new(),
+        });
+        self.tasks.last_mut().expect("just pushed")
+    }
+}
+
+/// Lays the tasks of a plan whose meat meets the heat at `met_heat` and is lifted at `lift_at`.
+///
+/// With `not_before`, salting and taking out are squeezed to what time is left after it.
+pub fn lay(
+    plan: &Plan,
+    worked: &Worked,
+    met_heat: Timestamp,
+    lift_at: Timestamp,
+    not_before: Option<Timestamp>,
+) -> Vec<Task> {
+    let mut layer = Layer { dish: &plan.name, tasks: Vec::new() };
+    before_the_heat(&mut layer, worked, met_heat, not_before);
+    over_the_heat(&mut layer, worked, met_heat, lift_at);
+    finishing(&mut layer, plan, worked, lift_at);
+    let mut tasks = layer.tasks;
+    tasks.sort_by_key(|task| (task.start, task.kind));
+    tasks
+}
