@@ -5,7 +5,7 @@ use ergastic_core::cuts::Cut;
 use ergastic_core::forecast::{Evidence, ForecastRequest, Heat, Method, Wrap, forecast, update};
 use ergastic_core::heat::pit::WrapMaterial;
 use ergastic_core::kitchen::Kitchen;
-use ergastic_core::matching::{MatchRequest, match_ways};
+use ergastic_core::matching::{MatchRequest, match_ways, overview};
 use ergastic_core::tender::Check;
 use jiff::Timestamp;
 
@@ -78,8 +78,25 @@ fn live_update(bencher: Bencher) {
     bencher.bench(|| update(black_box(&case), black_box(&findings), Some(9000.0)));
 }
 
-#[divan::bench(name = "match, every way so far (target 150 ms)")]
+#[divan::bench(name = "match, every way (target 150 ms)")]
 fn matching(bencher: Bencher) {
     let request = MatchRequest { cut: Some(Cut::Shin), ..Default::default() };
     bencher.bench(|| match_ways(black_box(&request), &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap());
+}
+
+#[divan::bench(name = "match while dragging, 32 members (target 70 ms)")]
+fn matching_dragged(bencher: Bencher) {
+    let request = MatchRequest { cut: Some(Cut::Shin), members: Some(32), ..Default::default() };
+    bencher.bench(|| match_ways(black_box(&request), &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap());
+}
+
+#[divan::bench(name = "what to buy for a way")]
+fn buying(bencher: Bencher) {
+    let request = MatchRequest { method: Some(Method::Braise), ..Default::default() };
+    bencher.bench(|| match_ways(black_box(&request), &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap());
+}
+
+#[divan::bench(name = "every cut against every way")]
+fn all_cuts(bencher: Bencher) {
+    bencher.bench(|| overview(black_box(&Kitchen::default())));
 }

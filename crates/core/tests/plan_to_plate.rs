@@ -3,12 +3,11 @@
 use ergastic_core::clock::{minutes_between, plus_minutes};
 use ergastic_core::cook::{CookView, Event, Happened, Outcome, Status, TaskState, view};
 use ergastic_core::cuts::Cut;
-use ergastic_core::forecast::{ForecastRequest, Heat, HeatSource, Method};
+use ergastic_core::forecast::ForecastRequest;
 use ergastic_core::kitchen::Kitchen;
-use ergastic_core::matching::{MatchRequest, Verdict, match_ways};
 use ergastic_core::plan::Plan;
 use ergastic_core::sheet::{Sheet, Task, work_back};
-use ergastic_core::tender::{Check, EatenAs};
+use ergastic_core::tender::Check;
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
 use proptest::prelude::*;
@@ -218,38 +217,4 @@ fn a_cook_that_runs_late_moves_its_plates_and_says_so() {
         late.late_min > 30.0 && late.serve_at > cook.plan.bell && late.words.contains("after the bell"),
         "{late:?}"
     );
-}
-
-#[test]
-fn matching_sorts_what_fits_first_and_refuses_tender_cuts() {
-    let request = MatchRequest {
-        cut: Some(Cut::Shin),
-        mass_kg: Some(1.9),
-        eaten_as: Some(EatenAs::Fork),
-        now: Some("2027-02-06T12:00".into()),
-        bell: Some("2027-02-06T16:50".into()),
-        ..Default::default()
-    };
-    let matched = match_ways(&request, &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap();
-    assert!(matched.ways.len() >= 5);
-    assert!(matched.ways.windows(2).all(|pair| pair[0].verdict <= pair[1].verdict));
-    assert_eq!(matched.ways.last().unwrap().verdict, Verdict::TooLate, "a slow oven can't make it");
-    for way in &matched.ways {
-        assert_eq!(way.verdict == Verdict::Fits, way.chance_ready >= 0.9);
-        assert!(way.verdict != Verdict::Fits || way.start_by >= at("2027-02-06T11:50:00Z"));
-    }
-    let fillet = match_ways(
-        &MatchRequest { cut: Some(Cut::Fillet), ..request.clone() },
-        &Kitchen::default(),
-        Timestamp::UNIX_EPOCH,
-    )
-    .unwrap();
-    assert!(!fillet.suitable && fillet.ways.is_empty());
-    for (field, request) in [
-        ("bell", MatchRequest { bell: Some("later".into()), ..request.clone() }),
-        ("mass_kg", MatchRequest { mass_kg: Some(-2.0), ..request.clone() }),
-        ("zone", MatchRequest { zone: Some("Lake/North".into()), ..request.clone() }),
-    ] {
-        assert_eq!(match_ways(&request, &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap_err().field, field);
-    }
 }

@@ -306,3 +306,21 @@ fn the_bands_of_every_way_hold_eight_in_ten_of_other_cooks() {
         assert!((0.76..=0.84).contains(&inside), "{way}: {inside}");
     }
 }
+
+#[test]
+fn a_pressure_pot_is_had_when_it_opens_even_where_the_meat_is_past_its_best() {
+    // So thick that the outside is overdone in the moment the middle is tender.
+    let answer = forecast(
+        &serde_json::from_str(
+            r#"{"cut": "round", "mass_kg": 1.8, "pieces": 2, "size_mm": [81, 90, 121], "eaten_as": "fork",
+                "method": "pressure", "members": 200}"#,
+        )
+        .unwrap(),
+    )
+    .unwrap();
+    assert!(
+        answer.ready_min.p90.is_some_and(|p90| p90 >= answer.at_pressure_min.unwrap().p90.unwrap()),
+        "{:?}",
+        answer.ready_min
+    );
+}

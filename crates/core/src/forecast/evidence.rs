@@ -190,6 +190,13 @@ pub fn update(case: &Case, evidence: &[Evidence], look_s: Option<f64>) -> Update
     Update { ensemble, drawn, effective, redrawn, tenderness, surprising }
 }
 
+/// The case's ensemble, and how tender each cook's meat is at a time after it met the heat, on the scale of slice to spoon.
+pub fn softness_at(case: &Case, at_s: f64) -> (Weighted, Vec<f64>) {
+    let (times, samples) = run_all_sampled(case, &Drawn::of(case), &[at_s]);
+    let weights = vec![1.0; times.len()];
+    (Weighted::new(times, weights), samples[0].iter().map(|sample| sample.tenderness).collect())
+}
+
 #[cfg(test)]
 mod tests {
     use super::*;

@@ -7,7 +7,7 @@ use super::answer::Forecast;
 use super::evidence::Update;
 use super::resolve::{Case, Medium};
 use super::run::run_all_sampled;
-use super::stats::quantile;
+use super::stats::{correlation, quantile};
 use super::words::span;
 use crate::heat::pit::PIT_COEFFICIENT;
 use crate::tender::{Age, EatenAs};
@@ -162,18 +162,6 @@ fn narrows(case: &Case, drawn: &Update, width_min: f64) -> Vec<Narrows> {
         .collect();
     narrows.sort_by(|a, b| b.share.total_cmp(&a.share));
     narrows
-}
-
-fn correlation(a: &[f64], b: &[f64]) -> f64 {
-    let n = a.len() as f64;
-    let (mean_a, mean_b) = (a.iter().sum::<f64>() / n, b.iter().sum::<f64>() / n);
-    let (mut ab, mut aa, mut bb) = (0.0, 0.0, 0.0);
-    for (x, y) in a.iter().zip(b) {
-        ab += (x - mean_a) * (y - mean_b);
-        aa += (x - mean_a).powi(2);
-        bb += (y - mean_b).powi(2);
-    }
-    if aa * bb > 0.0 { ab / (aa * bb).sqrt() } else { 0.0 }
 }
 
 fn rules(case: &Case, answer: &Forecast) -> Vec<Rule> {

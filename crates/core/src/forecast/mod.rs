@@ -18,7 +18,7 @@ mod words;
 
 pub use answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan, Thumb};
 pub use describe::{describe, forecast};
-pub use evidence::{Evidence, Update, Weighted, update};
+pub use evidence::{Evidence, Update, Weighted, softness_at, update};
 pub use explain::{BandPoint, Explained, Narrows, Rule};
 pub use known::{Belief, Known};
 pub use members::beliefs;
@@ -28,5 +28,6 @@ pub use request::{
 };
 pub use resolve::{Case, Medium, Part, Stage};
 pub use run::come_up_s;
-pub use stats::{chance, quantile};
+pub(crate) use run::{HORIZON_S, median_tender_s};
+pub use stats::{chance, correlation, quantile};
 pub use words::span;

@@ -29,7 +29,21 @@ pub fn quantile(values: &[f64], weights: &[f64], p: f64) -> Option<f64> {
 pub fn chance(weights: &[f64], holds: impl Fn(usize) -> bool) -> f64 {
     let total: f64 = weights.iter().sum();
     let held: f64 = weights.iter().enumerate().filter(|(i, _)| holds(*i)).map(|(_, w)| w).sum();
-    (held / total).clamp(0.0, 1.0)
+    // An empty sum is -0.
+    (held / total).clamp(0.0, 1.0) + 0.0
+}
+
+/// The correlation of two lists of figures; 0 where one does not vary.
+pub fn correlation(a: &[f64], b: &[f64]) -> f64 {
+    let n = a.len() as f64;
+    let (mean_a, mean_b) = (a.iter().sum::<f64>() / n, b.iter().sum::<f64>() / n);
+    let (mut ab, mut aa, mut bb) = (0.0, 0.0, 0.0);
+    for (x, y) in a.iter().zip(b) {
+        ab += (x - mean_a) * (y - mean_b);
+        aa += (x - mean_a).powi(2);
+        bb += (y - mean_b).powi(2);
+    }
+    if aa * bb > 0.0 { ab / (aa * bb).sqrt() } else { 0.0 }
 }
 
 #[cfg(test)]

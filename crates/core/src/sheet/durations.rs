@@ -34,6 +34,8 @@ pub struct Durations {
     pub preheat_min: Option<f64>,
     /// That heat is wanted only so long after the meat met its first heat.
     pub preheat_slack_min: f64,
+    /// Lighting a fire, or melting and straining the fat, min.
+    pub fire_min: f64,
     /// Looks at the meat.
     pub looks: usize,
     /// Seeing to coals or fire over the whole cook, min.
@@ -153,6 +155,11 @@ impl Durations {
             come_up_min: first_heat_min,
             preheat_min,
             preheat_slack_min: if matches!(first, Medium::Oven { .. }) { first_heat_min } else { 0.0 },
+            fire_min: match first {
+                Medium::Pit { .. } | Medium::Coals(_) | Medium::Fat { .. } => 15.0,
+                Medium::Bath { .. } => 5.0,
+                _ => 0.0,
+            },
             looks: looks(first, cook_min),
             tending_min: (case.stages.iter().zip(&forecast.stages))
                 .map(|(stage, span)| {
@@ -203,7 +210,8 @@ impl Durations {
 
     /// Hands-on minutes from salting to plates.
     pub fn hands_on_min(&self) -> f64 {
-        let before = 10.0 + 10.0 + self.lead_min() + self.come_up_min;
+        // Coming to a simmer wants an eye on it, not both hands.
+        let before = 10.0 + 10.0 + self.fire_min + self.lead_min() + 0.5 * self.come_up_min;
         let over = 5.0 * self.looks as f64 + self.tending_min;
         before + over + self.lift_min + self.skim_min + self.sauce_min + self.slice_min + self.plate_min
     }

@@ -12,7 +12,7 @@ use utoipa::ToSchema;
 
 use crate::clock::{minutes_between, plus_minutes, zone};
 use crate::error::Result;
-use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, span, update};
+use crate::forecast::{Case, Evidence, Forecast, Medium, Update, Weighted, chance, describe, quantile, span, update};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::safety::Caution;
@@ -114,24 +114,42 @@ impl Worked {
         &self.update.ensemble
     }
 
-    /// Minutes from the meat meeting the heat by which a share of cooks are tender.
+    /// Minutes from being tender to being warm again, where it is chilled and reheated after it is done.
+    fn warming_min(&self) -> f64 {
+        let is = |at: usize, wanted: fn(&Medium) -> bool| self.case.stages.get(at).is_some_and(|s| wanted(&s.medium));
+        let last = self.case.stages.len() - 1;
+        let chill = (1..=last).find(|at| is(*at, |medium| matches!(medium, Medium::Chill { .. })));
+        let Some(chill) = chill.filter(|_| is(last, |medium| matches!(medium, Medium::Reheat { .. }))) else {
+            return 0.0;
+        };
+        let ended = |at: usize| self.forecast.stages.get(at).and_then(|span| span.to_min);
+        let done_first = |off_min: f64| self.forecast.ready_min.p50.is_some_and(|tender| tender <= off_min + 1.0);
+        match (ended(chill - 1), ended(last)) {
+            (Some(off_min), Some(warm_min)) if done_first(off_min) => warm_min - off_min,
+            _ => 0.0,
+        }
+    }
+
+    /// Minutes from the meat meeting the heat by which a share of cooks can be lifted, tender and warm.
     pub fn ready_min(&self, p: f64) -> Option<f64> {
-        quantile(&self.ensemble().ready_s, &self.ensemble().weights, p).map(|s| s / 60.0)
+        quantile(&self.ensemble().ready_s, &self.ensemble().weights, p).map(|s| s / 60.0 + self.warming_min())
     }
 
     /// P(tender within some minutes of meeting the heat).
     pub fn chance_within(&self, minutes: f64) -> f64 {
-        chance(&self.ensemble().weights, |i| self.ensemble().ready_s[i] <= minutes * 60.0)
+        let tender_s = (minutes - self.warming_min()) * 60.0;
+        chance(&self.ensemble().weights, |i| self.ensemble().ready_s[i] <= tender_s)
     }
 
     /// When the dish is tender if the meat met the heat at `from`, and when it goes too far.
     pub fn bands(&self, dish: &str, from: Timestamp, lift_at: Timestamp) -> (Ready, Ready) {
         let ensemble = self.ensemble();
+        let warming_min = self.warming_min();
         let band = |values: &[f64], chance| {
-            let at = |p| quantile(values, &ensemble.weights, p).map(|s| plus_minutes(from, s / 60.0));
+            let at = |p| quantile(values, &ensemble.weights, p).map(|s| plus_minutes(from, s / 60.0 + warming_min));
             Ready { dish: dish.to_owned(), p10: at(0.1), p50: at(0.5), p90: at(0.9), chance }
         };
-        let held_s = minutes_between(from, lift_at) * 60.0;
+        let held_s = (minutes_between(from, lift_at) - warming_min) * 60.0;
         let ready = chance(&ensemble.weights, |i| ensemble.ready_s[i] <= held_s);
         let gone = chance(&ensemble.weights, |i| ensemble.too_far_s[i] <= held_s);
         (band(&ensemble.ready_s, ready), band(&ensemble.too_far_s, gone))

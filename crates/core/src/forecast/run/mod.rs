@@ -51,6 +51,12 @@ pub struct Moment<'a, const L: usize> {
 pub trait Watch<const L: usize> {
     /// Called after every step; `false` ends the run.
     fn look(&mut self, moment: &Moment<L>) -> bool;
+
+    /// Whether it wants to see more even when nothing more is to be learned of any cook.
+    #[inline(always)]
+    fn waits(&self) -> bool {
+        false
+    }
 }
 
 /// Looks at nothing and waits for every cook.
@@ -124,7 +130,7 @@ pub fn simulate<const L: usize>(
         }
         around.move_on(start_s + STEP_S, &parts);
         let go_on = watch.look(&Moment { time_s: start_s + STEP_S, around: &around, parts: &parts });
-        if !go_on || step.is_multiple_of(SLOW_STEPS) && settled(&around, &parts) {
+        if !go_on || step.is_multiple_of(SLOW_STEPS) && !watch.waits() && settled(&around, &parts) {
             break;
         }
     }
@@ -155,7 +161,10 @@ fn note_margins<const L: usize>(
 /// Whether nothing more can be learned of any cook.
 #[inline(always)]
 fn settled<const L: usize>(around: &Surround<L>, parts: &[PartState<L>]) -> bool {
-    (0..L).all(|lane| parts.iter().all(|part| part.settled(lane)) || around.over[lane] && around.cold(lane))
+    (0..L).all(|lane| {
+        let all = parts.iter().all(|part| part.settled(lane));
+        all && !around.shut(lane) || around.over[lane] && around.cold(lane)
+    })
 }
 
 /// Whether a lid keeps the meat from being lifted at a time, and until when: a pressure pot is opened only at its end.

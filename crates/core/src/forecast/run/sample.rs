@@ -43,6 +43,11 @@ impl Watch<LANES> for Sampler<'_> {
         }
         true
     }
+
+    #[inline(always)]
+    fn waits(&self) -> bool {
+        self.taken.len() < self.at_s.len()
+    }
 }
 
 #[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
@@ -50,7 +55,7 @@ fn run_sampled(case: &Case, group: &Group, at_s: &[f64]) -> ([Times; LANES], Vec
     let mut sampler = Sampler { at_s, group, resistance: case.main().goal.resistance, taken: Vec::new() };
     let times = run(case, &group.members, &group.pieces, &mut sampler);
     let mut taken = sampler.taken;
-    // A sample after everything has gone too far repeats the last: nothing is told apart there.
+    // A sample beyond the longest cook that is followed repeats the last.
     let last = taken.last().copied().unwrap_or_default();
     taken.resize(at_s.len(), last);
     (times, taken)

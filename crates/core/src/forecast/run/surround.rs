@@ -288,6 +288,19 @@ impl<'a, const L: usize> Surround<'a, L> {
         matches!(self.at(lane).medium, Medium::Pressure { .. } | Medium::Chill { .. })
     }
 
+    /// Whether a pressure pot is still to be opened: what is in it can't be had before, however soft.
+    #[inline(always)]
+    pub(super) fn shut(&self, lane: usize) -> bool {
+        let last = self.stage[lane] + 1 == self.case.stages.len();
+        match self.at(lane) {
+            Stage { end: End::Opened, medium: Medium::Pressure { hold_s, .. }, .. } => {
+                let lets_go = hold_s.unwrap_or(self.holds.solved_s[lane]).is_finite();
+                lets_go && !self.over[lane] && !(self.holds.stays_on && last)
+            }
+            _ => false,
+        }
+    }
+
     /// Where the first cook's juices go.
     pub fn keeps_juice(&self) -> bool {
         self.collects[0]

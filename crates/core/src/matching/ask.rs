@@ -1,0 +1,79 @@
+//! The one question whose answer would narrow the band most.
+
+use super::answer::Ask;
+use super::block::Block;
+use crate::cuts::Cut;
+use crate::forecast::{Case, HORIZON_S, Weighted, correlation, median_tender_s, quantile, update};
+use crate::plan::Plan;
+use crate::tender::Age;
+
+/// An older animal on the block where nobody said: one in seven. Working value, by what butchers sell.
+const MATURE_SHARE: f64 = 0.15;
+/// Less than this is not worth a question, min.
+const WORTH_MIN: f64 = 6.0;
+
+fn width(values: &[f64], weights: &[f64]) -> Option<f64> {
+    Some((quantile(values, weights, 0.9)? - quantile(values, weights, 0.1)?) / 60.0)
+}
+
+/// What to ask of the block, from the plan that is best so far.
+pub fn ask(block: &Block, best: &Plan) -> Option<Ask> {
+    let mut request = best.request(block.kitchen);
+    request.members = block.meat.members;
+    let case = request.resolve().ok()?;
+    let known = update(&case, &[], None);
+    let Weighted { ready_s, weights, .. } = &known.ensemble;
+    let now_min = width(ready_s, weights)?;
+    // Of the doubt, a fact explains the square of its correlation with the logarithm of the time; knowing it better takes
+    // that share of the variance away.
+    let slow: Vec<f64> = ready_s.iter().map(|s| s.min(HORIZON_S).ln()).collect();
+    let narrows = |fact: Vec<f64>, usual: f64, known: f64| {
+        let explained = correlation(&fact, &slow).powi(2) * (1.0 - (known / usual).powi(2));
+        now_min * (1.0 - (1.0 - explained).max(0.0).sqrt())
+    };
+    let pieces = || known.drawn.pieces[0].iter();
+    let mut asks = Vec::new();
+    let one = case.parts.len() == 1;
+    let main = case.main();
+    if one && !main.measured && main.facts.cut != Cut::StewingMix {
+        let (usual, measured) = (main.thickness_sigma(), main.facts.thickness_sigma);
+        asks.push(Ask {
+            field: "thickness_mm".into(),
+            question: "How thick is it, at its thickest?".into(),
+            how: "lay it flat and hold a ruler or a hand against it; thickness rules the time, not weight".into(),
+            narrows_min: narrows(pieces().map(|piece| piece.thickness).collect(), usual, measured),
+        });
+    }
+    if one && main.facts.cut == Cut::StewingMix {
+        let (mixed, single) = (main.facts.resistance_ln_sigma, Cut::Chuck.facts().resistance_ln_sigma);
+        asks.push(Ask {
+            field: "cut".into(),
+            question: "Which muscle is in the mix?".into(),
+            how: "ask the butcher, or buy one muscle and cut it yourself".into(),
+            narrows_min: narrows(pieces().map(|piece| piece.resistance.ln()).collect(), mixed, single),
+        });
+    }
+    if block.meat.age.is_none() {
+        asks.extend(age(&case, best, block, ready_s, weights, now_min));
+    }
+    asks.into_iter().filter(|ask| ask.narrows_min >= WORTH_MIN).max_by(|a, b| a.narrows_min.total_cmp(&b.narrows_min))
+}
+
+/// Young beef or an older animal: the band over both, against the band of either.
+fn age(case: &Case, best: &Plan, block: &Block, ready_s: &[f64], weights: &[f64], young_min: f64) -> Option<Ask> {
+    let mut mature = best.request(block.kitchen);
+    mature.age = Some(Age::Mature);
+    mature.members = Some(1);
+    let young = median_tender_s(case);
+    let slower = median_tender_s(&mature.resolve().ok()?) / young;
+    let both: Vec<f64> = ready_s.iter().copied().chain(ready_s.iter().map(|s| s * slower)).collect();
+    let shares = [1.0 - MATURE_SHARE, MATURE_SHARE];
+    let weighed: Vec<f64> = shares.iter().flat_map(|share| weights.iter().map(move |weight| weight * share)).collect();
+    let either = young_min * (shares[0] + shares[1] * slower);
+    Some(Ask {
+        field: "age".into(),
+        question: "Young beef, or an older cow or ox?".into(),
+        how: "dark red, coarse, with yellow fat is older; old meat wants 1.4 times the softening".into(),
+        narrows_min: width(&both, &weighed)? - either,
+    })
+}

@@ -1,0 +1,181 @@
+//! What is on the block and around it, checked and filled in.
+
+use std::collections::BTreeMap;
+
+use jiff::Timestamp;
+
+use super::request::MatchRequest;
+use crate::clock::{Span, instant, minutes_between, plus_minutes, spans, zone};
+use crate::cuts::Cut;
+use crate::error::{Error, Result, in_range};
+use crate::finish::{Target, Thickener};
+use crate::forecast::{Case, ForecastRequest, Method};
+use crate::juices::PORTION_KG;
+use crate::kitchen::{Kit, Kitchen};
+use crate::plan::{Plan, Prepare};
+use crate::prepare::Sear;
+
+/// Simulated cooks a variant: spread evenly, so many place P10 and P90 within some 3 %.
+const MEMBERS: u32 = 64;
+
+/// What is on the block, when the bell is, and what is free.
+#[derive(Clone)]
+pub struct Block<'a> {
+    pub kitchen: &'a Kitchen,
+    pub now: Timestamp,
+    pub bell: Timestamp,
+    pub certainty: f64,
+    pub people: u32,
+    /// Cooked meat on a plate, kg.
+    pub portion_kg: f64,
+    pub kit: Vec<Kit>,
+    /// When nobody is up or there.
+    pub busy: Vec<Span>,
+    /// When nobody is up.
+    pub asleep: Vec<Span>,
+    pub prices: BTreeMap<Cut, f64>,
+    pub price_per_kg: Option<f64>,
+    /// The meat, with neither method nor heat.
+    pub meat: ForecastRequest,
+    certainty_given: Option<f64>,
+}
+
+impl<'a> Block<'a> {
+    /// Checks a request against a kitchen.
+    ///
+    /// # Errors
+    /// Names the field that can't be used.
+    pub fn new(request: &MatchRequest, kitchen: &'a Kitchen, clock: Timestamp) -> Result<Self> {
+        let zone = zone("zone", request.zone.as_deref().unwrap_or(&kitchen.zone))?;
+        let now = request.now.as_deref().map_or(Ok(clock), |text| instant("now", text, &zone))?;
+        let bell = request.bell.as_deref().map_or(Ok(plus_minutes(now, 600.0)), |text| instant("bell", text, &zone))?;
+        in_range("bell", minutes_between(now, bell) / 1440.0, -1.0, 60.0, "days from now")?;
+        let certainty = in_range("certainty", request.certainty.unwrap_or(kitchen.certainty), 0.5, 0.99, "")?;
+        let people = in_range("people", f64::from(request.people.unwrap_or(4)), 1.0, 200.0, "")? as u32;
+        let portion_g = in_range("portion_g", request.portion_g.unwrap_or(PORTION_KG * 1000.0), 40.0, 600.0, "g")?;
+        if let Some(price) = request.price_per_kg {
+            in_range("price_per_kg", price, 0.0, 10_000.0, "")?;
+        }
+        let prices = request.prices.clone().unwrap_or_else(|| kitchen.prices.clone());
+        for (cut, price) in &prices {
+            in_range(&format!("prices.{}", cut.key()), *price, 0.0, 10_000.0, "")?;
+        }
+        let kit = request.kit.clone().unwrap_or_else(|| kitchen.kit.clone());
+        if kit.is_empty() {
+            return Err(Error::new("kit", "nothing", "name something to cook on, such as \"oven\" or \"hob\""));
+        }
+        let members = request.members.unwrap_or(MEMBERS);
+        in_range("members", f64::from(members), 16.0, 1000.0, "")?;
+        let asleep = request.asleep.as_ref().unwrap_or(&kitchen.asleep);
+        let away = request.away.as_deref().unwrap_or_default();
+        // A long way may have to start days before the bell.
+        let (from, to) = (plus_minutes(now.min(bell), -4.0 * 1440.0), plus_minutes(bell.max(now), 1440.0));
+        let asleep_spans = spans("asleep", asleep, from, to, &zone)?;
+        let mut busy = spans("away", away, from, to, &zone)?;
+        busy.extend(&asleep_spans);
+        busy.sort();
+        let meat = ForecastRequest {
+            cut: request.cut,
+            mass_kg: request.mass_kg,
+            pieces: request.pieces,
+            size_mm: request.size_mm,
+            thickness_mm: request.thickness_mm,
+            bone_pct: request.bone_pct,
+            age: request.age,
+            grass_fed: request.grass_fed,
+            start_c: request.start_c,
+            parts: request.parts.clone(),
+            eaten_as: request.eaten_as,
+            members: Some(members),
+            seed: request.seed,
+            ..Default::default()
+        };
+        Ok(Self {
+            kitchen,
+            now,
+            bell,
+            certainty,
+            people,
+            portion_kg: portion_g / 1000.0,
+            kit,
+            busy,
+            asleep: asleep_spans,
+            prices,
+            price_per_kg: request.price_per_kg,
+            meat,
+            certainty_given: request.certainty,
+        })
+    }
+
+    /// The meat as it lies there: its parts, masses and sides.
+    ///
+    /// # Errors
+    /// Names the field that can't be used.
+    pub fn lies(&mut self) -> Result<Case> {
+        // A bag takes any amount: how much a vessel takes is each way's own matter.
+        let lies = ForecastRequest { method: Some(Method::WaterBath), ..self.meat.clone() }.resolve()?;
+        if self.meat.parts.is_none() {
+            // The same mass whatever the way.
+            self.meat.mass_kg = Some(lies.mass_kg);
+        }
+        Ok(lies)
+    }
+
+    /// The same evening with other meat on the block.
+    pub fn with(&self, meat: ForecastRequest) -> Self {
+        Self { meat, ..self.clone() }
+    }
+
+    /// Whether something is free.
+    pub fn has(&self, kit: Kit) -> bool {
+        self.kit.contains(&kit)
+    }
+
+    /// What the raw meat of a case costs, if its prices are known.
+    pub fn cost(&self, case: &Case) -> Option<f64> {
+        case.parts.iter().map(|part| self.cost_of(part.facts.cut, part.mass_kg)).sum()
+    }
+
+    /// What so much of a cut costs.
+    pub fn cost_of(&self, cut: Cut, mass_kg: f64) -> Option<f64> {
+        self.price_per_kg.or_else(|| self.prices.get(&cut).copied()).map(|price| price * mass_kg)
+    }
+
+    /// A forecast as a plan for this bell.
+    pub fn plan(&self, forecast: ForecastRequest) -> Plan {
+        let cut = forecast.cut.or_else(|| forecast.parts.as_ref().and_then(|parts| parts.first()?.cut));
+        let method = forecast.method.or_else(|| forecast.stages.as_ref().and_then(|stages| stages.first()?.method));
+        // Frozen meat spits in hot fat, and thaws before it browns.
+        let frozen = forecast.start_c.is_some_and(|celsius| celsius < -1.0);
+        Plan {
+            name: dish_name(cut.unwrap_or(Cut::Chuck), method, forecast.parts.is_some()),
+            people: self.people,
+            bell: self.bell,
+            certainty: self.certainty_given,
+            forecast,
+            prepare: Prepare { sear: if frozen { Sear::None } else { Sear::default() }, ..Prepare::default() },
+            target: Target::default(),
+            thickener: Thickener::default(),
+        }
+    }
+}
+
+/// What the dish is called until the cook names it: "Braised shin".
+fn dish_name(cut: Cut, method: Option<Method>, mixed: bool) -> String {
+    let name = cut.facts().name.split(',').next().unwrap_or_default().to_lowercase();
+    let name = if mixed { format!("{name} and company") } else { name };
+    match method {
+        Some(Method::Stew) => format!("Stewed {name}"),
+        Some(Method::Pressure) => format!("Pressure-cooked {name}"),
+        Some(Method::Smoke) => format!("Smoked {name}"),
+        Some(Method::Confit) => format!("Slow {name} under fat"),
+        Some(Method::SlowCooker) => format!("Slow-cooked {name}"),
+        Some(Method::WaterBath) => format!("Bagged {name}"),
+        _ => format!("Braised {name}"),
+    }
+}
+
+/// A match's own fields are not those of a plan's forecast.
+pub fn unprefixed(error: Error) -> Error {
+    Error { field: error.field.trim_start_matches("forecast.").to_owned(), ..error }
+}

@@ -1,0 +1,113 @@
+//! The other way round: a way and a table, and what to buy for it.
+
+use rayon::prelude::*;
+
+use super::answer::{Buy, Verdict};
+use super::block::Block;
+use super::choice::choose;
+use super::suits;
+use super::variants::variants;
+use crate::cuts::{Cut, CutFacts, DryRisk};
+use crate::error::{Error, Result};
+use crate::forecast::{ForecastRequest, Method};
+use crate::tender::EatenAs;
+use crate::units::round_to;
+
+/// Simulated cooks a cut.
+const MEMBERS: u32 = 16;
+/// Meat is bought in steps of this, kg.
+const STEP_KG: f64 = 0.1;
+
+/// Every cut that goes this way and feeds the table, the ones that fit first, then the cheapest or least.
+///
+/// # Errors
+/// Names the method if nothing is bought for it.
+pub fn buy(block: &Block, method: Method, eaten_as: Option<EatenAs>) -> Result<Vec<Buy>> {
+    if matches!(method, Method::KeepWarm | Method::Chill | Method::Reheat) {
+        return Err(Error::new(
+            "method",
+            method.key(),
+            "name a way that cooks: braise, stew, pressure, smoke, confit, slow_cooker or water_bath",
+        ));
+    }
+    let cuts: Vec<&CutFacts> = Cut::all().iter().filter(|facts| facts.suitable).collect();
+    let mut found: Vec<Buy> = (cuts.into_par_iter())
+        .filter_map(|facts| {
+            let usual = facts.eaten_as;
+            // A cut with no slices to give stays out of a dish of slices; without a word each is eaten as usual.
+            let eaten_as = eaten_as.unwrap_or(usual);
+            if suits::against(facts, method, eaten_as, super::Shape::Whole).is_some() && method != Method::Stew
+                || suits::against(facts, method, eaten_as, super::Shape::Cubed).is_some() && method == Method::Stew
+            {
+                return None;
+            }
+            one(block, facts, method, eaten_as)
+        })
+        .collect();
+    let stringy =
+        |buy: &Buy| buy.cut.facts().dry_risk == DryRisk::High && matches!(buy.eaten_as, EatenAs::Pull | EatenAs::Spoon);
+    let cost = |buy: &Buy| buy.cost.unwrap_or(f64::INFINITY);
+    found.sort_by(|a, b| {
+        (a.verdict.cmp(&b.verdict))
+            .then(stringy(a).cmp(&stringy(b)))
+            .then(cost(a).total_cmp(&cost(b)))
+            .then(a.mass_kg.total_cmp(&b.mass_kg))
+            .then(a.cut.cmp(&b.cut))
+    });
+    Ok(found)
+}
+
+fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Option<Buy> {
+    let wanted_kg = f64::from(block.people) * block.portion_kg;
+    let raw = |mass_kg: f64| {
+        let meat = ForecastRequest {
+            cut: Some(facts.cut),
+            mass_kg: Some(mass_kg),
+            eaten_as: Some(eaten_as),
+            members: Some(MEMBERS),
+            parts: None,
+            ..block.meat.clone()
+        };
+        let block = block.with(meat);
+        let lies = ForecastRequest { method: Some(Method::WaterBath), ..block.meat.clone() }.resolve().ok()?;
+        let variant = variants(&block, &lies).into_iter().find(|variant| variant.forecast.method == Some(method))?;
+        Some((choose(&block, variant).ok()?, lies.pieces))
+    };
+    // What a kilo of it leaves on the plate says how much to buy; bone and trim are paid for.
+    let yields = 1.0 - (facts.bone_pct + facts.trim_pct) / 100.0;
+    let (guess, _) = raw((wanted_kg / (0.6 * yields)).clamp(0.2, 40.0))?;
+    let share = guess.yield_kg / guess.plan.forecast.mass_kg.unwrap_or(1.0);
+    let mass_kg = round_to((wanted_kg / share / STEP_KG).ceil() * STEP_KG, STEP_KG).clamp(0.2, 40.0);
+    let (choice, pieces) = raw(mass_kg)?;
+    let cost = block.cost_of(facts.cut, mass_kg).map(|cost| round_to(cost, 0.01));
+    let warned = suits::warnings(facts, eaten_as).into_iter().map(|warning| format!(" {}", warning.text));
+    let why = format!(
+        "{:.0} % of it is eaten{}; {}{}",
+        100.0 * choice.yield_kg / mass_kg,
+        match facts.bone_pct {
+            bone if bone >= 1.0 => format!(", {bone:.0} % is bone"),
+            _ => String::new(),
+        },
+        match choice.verdict {
+            Verdict::Unsuitable => choice.why.clone(),
+            _ if choice.sauce_l > 0.0 => format!("the liquid comes out {}.", choice.sauce_body),
+            _ => format!("{}.", choice.sauce_body),
+        },
+        warned.collect::<String>()
+    );
+    Some(Buy {
+        cut: facts.cut,
+        name: facts.name.to_owned(),
+        mass_kg,
+        pieces,
+        cost,
+        cost_a_head: cost.map(|cost| cost / f64::from(block.people)),
+        eaten_as,
+        ready_min: choice.ready_min,
+        chance_ready: choice.chance_ready,
+        verdict: choice.verdict,
+        start_by: choice.start_by,
+        yield_kg: choice.yield_kg,
+        why,
+    })
+}

@@ -1,0 +1,215 @@
+//! One variant, computed.
+
+use jiff::Timestamp;
+
+use super::answer::{Choice, Quantiles, Verdict};
+use super::block::{Block, unprefixed};
+use super::burns::{fuel, washing_up};
+use super::hours::{Hands, earliest_free, latest_free, overlap_min};
+use super::suits;
+use super::variants::{Variant, wants};
+use crate::clock::{minutes_between, plus_minutes};
+use crate::error::Result;
+use crate::forecast::{Medium, chance, span};
+use crate::kitchen::Kit;
+use crate::sheet::Worked;
+
+/// From this chance on a way is tight rather than too late.
+const TIGHT: f64 = 0.5;
+/// A flame or fire left alone for less than this is no clash, min.
+const LEFT_ALONE_MIN: f64 = 20.0;
+
+/// How the liquid feels by its gelatin, %.
+pub fn body_words(percent: f64) -> &'static str {
+    match percent {
+        p if p >= 8.0 => "coats a spoon by itself",
+        p if p >= 3.0 => "full-bodied",
+        p if p >= 1.0 => "some body, sets when cold",
+        _ => "thin: reduce or thicken it",
+    }
+}
+
+/// Computes a variant.
+///
+/// # Errors
+/// Names the field that can't be used.
+pub fn choose(block: &Block, variant: Variant) -> Result<Choice> {
+    let plan = block.plan(variant.forecast);
+    let worked = Worked::new(&plan, block.kitchen, &[], None).map_err(unprefixed)?;
+    let (case, durations, forecast) = (&worked.case, &worked.durations, &worked.forecast);
+    let loads = f64::from(variant.loads);
+    let finishing_min = durations.finishing_min();
+    let lead_min = durations.soonest_min();
+    let hands = hands(&worked, lead_min);
+    let lift_at = plus_minutes(block.bell, -finishing_min);
+    let met_heat_at = plus_minutes(earliest_free(block.now, &hands, &block.busy), lead_min);
+    let chance_ready = worked.chance_within(minutes_between(met_heat_at, lift_at));
+
+    let ready = Quantiles { p10: worked.ready_min(0.1), p50: worked.ready_min(0.5), p90: worked.ready_min(0.9) };
+    let needed = worked.ready_min(block.certainty);
+    let start_by = needed.map(|needed| {
+        let latest = plus_minutes(lift_at, -(needed + lead_min));
+        latest_free(latest, &hands, &block.busy)
+    });
+    let ensemble = worked.ensemble();
+    let (chance_left_on, hold_min) = start_by.map_or((0.0, 0.0), |start_by| {
+        let over_min = minutes_between(plus_minutes(start_by, lead_min), lift_at);
+        let over_s = over_min * 60.0;
+        let left_on = chance(&ensemble.weights, |i| ensemble.ready_s[i] <= over_s && over_s <= ensemble.too_far_s[i]);
+        (left_on, f64::max(0.0, over_min - worked.ready_min(0.5).unwrap_or(over_min)))
+    });
+
+    let shape = variant.shape;
+    let against = (case.parts.iter())
+        .find_map(|part| suits::against(part.facts, case.first().method, part.eaten_as, shape))
+        .or_else(|| missing(block, case_kit(variant.kit, case)))
+        .or_else(|| {
+            (variant.loads > 1)
+                .then(|| format!("More than it holds at once: {} loads, or a larger vessel.", variant.loads))
+        });
+    let verdict = match chance_ready {
+        _ if against.is_some() => Verdict::Unsuitable,
+        chance if chance >= block.certainty => Verdict::Fits,
+        chance if chance >= TIGHT => Verdict::Tight,
+        _ => Verdict::TooLate,
+    };
+    let why = match (against, verdict) {
+        (Some(reason), _) => reason,
+        (None, Verdict::Fits) => forecast.why.clone(),
+        (None, _) => late_why(ready, minutes_between(met_heat_at, lift_at), &forecast.why),
+    };
+    let clashes = clashes(block, variant.kit, start_by, lead_min, lift_at, needed);
+
+    let last = &case.stages.last().unwrap_or(case.first()).medium;
+    let (sauce_l, body_pct) = if durations.has_sauce() {
+        let litres = durations.liquid_left_l * loads;
+        (litres, durations.gelatin_g / (durations.liquid_left_l * 10.0))
+    } else {
+        (0.0, 0.0)
+    };
+    let sauce_body = match last {
+        Medium::Pit { .. } => "no sauce: only what drips",
+        Medium::Fat { .. } => "its jelly stands under the fat",
+        _ if sauce_l == 0.0 => "hardly any liquid",
+        _ => body_words(body_pct),
+    };
+    let yield_kg = durations.yield_kg * loads;
+    let portions = yield_kg / block.portion_kg;
+    let cost = block.cost(case).map(|cost| cost * loads);
+    let cook_min = forecast.ready_min.p50.unwrap_or(0.0);
+    let sear = plan.prepare.sear;
+    let ready_at_min = (1..20).map(|i| worked.ready_min(f64::from(i) * 0.05)).collect();
+    let mut plan = plan;
+    plan.forecast.members = None;
+    plan.forecast.eaten_as.get_or_insert(case.main().eaten_as);
+    let stages = plan.forecast.stages.clone();
+    let first = stages.as_ref().and_then(|stages| stages.first());
+    Ok(Choice {
+        id: variant.id,
+        name: variant.name,
+        method: case.first().method,
+        heat: first.and_then(|stage| stage.heat.clone()).or_else(|| plan.forecast.heat.clone()).unwrap_or_default(),
+        stages,
+        shape,
+        verdict,
+        chance_ready,
+        chance_left_on,
+        start_by,
+        met_heat_at,
+        lift_at,
+        ready_min: ready,
+        too_far_min: forecast.too_far_min,
+        ready_at_min,
+        at_pressure_min: forecast.at_pressure_min,
+        lead_min,
+        hands_on_min: durations.hands_on_min() * (1.0 + 0.6 * (loads - 1.0)),
+        finishing_min,
+        hold_min,
+        yield_kg,
+        portions,
+        grams_a_head: yield_kg * 1000.0 / f64::from(block.people),
+        cost_per_portion: cost.map(|cost| cost / portions.max(0.1)),
+        cost_a_head: cost.map(|cost| cost / f64::from(block.people)),
+        sauce_l,
+        body_pct,
+        sauce_body: sauce_body.into(),
+        bark: case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pit { .. })) && !last.is_pot(),
+        fuel: fuel(case, &forecast.stages, cook_min, sear),
+        washing_up: washing_up(case, sear),
+        clashes,
+        why,
+        trade: String::new(),
+        cautions: forecast.cautions.clone(),
+        plan,
+    })
+}
+
+/// Hands-on work from the start of a way: bench and pan, and each move from one heat to the next.
+fn hands(worked: &Worked, lead_min: f64) -> Vec<Hands> {
+    const MOVE_MIN: f64 = 10.0;
+    let spans = &worked.forecast.stages;
+    let moves = spans.iter().take(spans.len().saturating_sub(1)).filter_map(|span| span.to_min);
+    let first = (0.0, lead_min + worked.durations.come_up_min);
+    std::iter::once(first).chain(moves.map(|at_min| (lead_min + at_min, MOVE_MIN))).collect()
+}
+
+/// Everything a chain needs stands in its stages; the first piece of kit stands in the variant.
+fn case_kit(first: Kit, case: &crate::forecast::Case) -> Vec<Kit> {
+    let mut kit = vec![first];
+    for stage in case.stages.iter().skip(1) {
+        kit.extend(match stage.medium {
+            Medium::Bath { .. } => Some(Kit::WaterBath),
+            Medium::Oven { .. } => Some(Kit::Oven),
+            Medium::Hob { .. } => Some(Kit::Hob),
+            Medium::Pressure { .. } => Some(Kit::PressurePot),
+            _ => None,
+        });
+    }
+    kit
+}
+
+/// What is not free.
+fn missing(block: &Block, kit: Vec<Kit>) -> Option<String> {
+    kit.into_iter().find(|kit| !block.has(*kit)).map(|kit| format!("The {} is not free.", kit.word()))
+}
+
+/// Why it is late, in this bell's own minutes.
+fn late_why(ready: Quantiles, there_are_min: f64, why: &str) -> String {
+    match ready.p50 {
+        None => why.to_owned(),
+        Some(_) if there_are_min <= 0.0 => "There is no time left over the heat before it must be lifted.".into(),
+        Some(p50) => format!(
+            "Half of such pieces take {}, nine in ten {}; there are {} over the heat before it must be lifted.",
+            span(p50),
+            ready.p90.map_or("longer than three days".into(), span),
+            span(there_are_min)
+        ),
+    }
+}
+
+/// What a way would ask of hands that sleep or are away.
+fn clashes(
+    block: &Block,
+    kit: Kit,
+    start_by: Option<Timestamp>,
+    lead_min: f64,
+    lift_at: Timestamp,
+    needed: Option<f64>,
+) -> Vec<String> {
+    let (Some(start_by), Some(needed)) = (start_by, needed) else { return Vec::new() };
+    let mut clashes = Vec::new();
+    let met = plus_minutes(start_by, lead_min);
+    let over = plus_minutes(met, needed).min(lift_at);
+    if let Some(wants) = wants(kit, block.kitchen.pit_holds_itself) {
+        let alone_min = overlap_min(met, over, &block.busy);
+        if alone_min > LEFT_ALONE_MIN {
+            let asleep_min = overlap_min(met, over, &block.asleep);
+            let when = if asleep_min >= alone_min - 1.0 { "while everyone sleeps" } else { "while nobody is there" };
+            clashes.push(format!("It wants {wants}, {} of it {when}.", span(alone_min)));
+        }
+    }
+    if overlap_min(lift_at, block.bell, &block.busy) > 0.0 {
+        clashes.push("Lifting and finishing fall into hours when nobody is there.".into());
+    }
+    clashes
+}

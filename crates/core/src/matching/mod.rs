@@ -1,0 +1,183 @@
+//! Which way for this cut, and which cut for this way: every variant of every way, side by side.
+
+mod answer;
+mod ask;
+mod block;
+mod burns;
+mod buy;
+mod choice;
+mod hours;
+mod overview;
+mod rank;
+mod recipe;
+mod request;
+mod substitutes;
+mod suits;
+mod twice;
+mod variants;
+
+use std::collections::BTreeMap;
+
+use jiff::Timestamp;
+use rayon::prelude::*;
+
+use crate::cuts::Cut;
+use crate::error::{Error, Result};
+use crate::forecast::Method;
+use crate::kitchen::Kitchen;
+use block::Block;
+
+pub use answer::{Ask, Buy, Choice, Fuel, Matched, Shape, Substitute, Twice, Verdict, WashingUp, Way};
+pub use overview::{Cell, Row, overview};
+pub use recipe::{Checked, Equivalent, Landing, Understood};
+pub use request::{MatchRequest, Sort};
+
+/// A bell this far off leaves an evening for a day-before way, h.
+const DAY_BEFORE_H: f64 = 18.0;
+
+/// Computes every way for what is on the block, or what to buy for a way.
+///
+/// # Errors
+/// Names the field that can't be used. A tender cut is answered with `suitable: false`, not with an error.
+pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -> Result<Matched> {
+    let mut block = Block::new(request, kitchen, clock)?;
+    let sort = request.sort.unwrap_or_default();
+    let mut answer = Matched {
+        suitable: true,
+        why: String::new(),
+        ways: Vec::new(),
+        two_stage: Vec::new(),
+        sort,
+        sort_rule: sort.rule().into(),
+        ask: None,
+        warnings: Vec::new(),
+        substitutes: Vec::new(),
+        buy: Vec::new(),
+        recipe: None,
+        twice: None,
+        bell: block.bell,
+        now: block.now,
+        certainty: block.certainty,
+        mass_kg: 0.0,
+        assumed: Vec::new(),
+        notes: Vec::new(),
+    };
+    if request.cut.is_none() && request.parts.is_none() {
+        let Some(method) = request.method else {
+            return Err(Error::new(
+                "cut",
+                "nothing",
+                "name a cut, such as \"chuck\" or \"shin\"; or a method, to be told what to buy for it",
+            ));
+        };
+        answer.buy = buy::buy(&block, method, request.eaten_as)?;
+        answer.why = answer.buy.first().map_or_else(
+            || "No cut goes this way eaten like that.".to_owned(),
+            |first| {
+                format!("For {}: {:.1} kg of {}. {}", block.people, first.mass_kg, first.name.to_lowercase(), first.why)
+            },
+        );
+        return Ok(answer);
+    }
+    let named = request.cut.into_iter().chain(request.parts.iter().flatten().filter_map(|part| part.cut));
+    if let Some(why) = named.clone().find_map(Cut::refusal) {
+        return Ok(Matched { suitable: false, why, ..answer });
+    }
+    let lies = block.lies()?;
+    answer.mass_kg = lies.mass_kg;
+    answer.assumed = lies.assumed.iter().filter(|assumed| is_of_the_meat(&assumed.field)).cloned().collect();
+    answer.notes.clone_from(&lies.notes);
+    for part in &lies.parts {
+        let warned = suits::warnings(part.facts, part.eaten_as);
+        answer.warnings.extend(
+            warned.into_iter().filter(|new| !answer.warnings.iter().any(|old| old.id == new.id)).collect::<Vec<_>>(),
+        );
+    }
+    let (ways, two_stage) = ways(&block, &lies, sort)?;
+    let Some(best) = ways.first() else {
+        return Err(Error::new("mass_kg", lies.mass_kg, "no vessel here takes it, whole or cut up; give less"));
+    };
+    answer.why.clone_from(&best.best.why);
+    // The question, the substitutes and the second dinner go by the best way.
+    let plan = &best.best.plan;
+    let eaten_as = lies.main().eaten_as;
+    let (asked, (instead, dinners)) = rayon::join(
+        || ask::ask(&block, plan),
+        || {
+            rayon::join(
+                || match (request.cut, lies.parts.len()) {
+                    (Some(cut), 1) => substitutes::substitutes(&block, plan, cut, eaten_as),
+                    _ => Vec::new(),
+                },
+                || twice::twice(&block, &lies),
+            )
+        },
+    );
+    (answer.ask, answer.substitutes, answer.twice) = (asked, instead, dinners);
+    if let Some(text) = &request.recipe {
+        answer.recipe = Some(recipe::check(&block, &lies, text)?);
+    }
+    (answer.ways, answer.two_stage) = (ways, two_stage);
+    Ok(answer)
+}
+
+/// What was assumed of the meat, not of a vessel that only stood for any.
+fn is_of_the_meat(field: &str) -> bool {
+    ["mass_kg", "pieces", "size_mm", "start_c", "age", "eaten_as"].iter().any(|name| field.ends_with(name))
+}
+
+/// Every way with its variants, and the ways in two goes that help.
+fn ways(block: &Block, lies: &crate::forecast::Case, sort: Sort) -> Result<(Vec<Way>, Vec<Choice>)> {
+    let variants = variants::variants(block, lies);
+    let two_stage: Vec<bool> = variants.iter().map(|variant| variant.two_stage).collect();
+    let computed = variants.into_par_iter().map(|variant| choice::choose(block, variant)).collect::<Vec<_>>();
+    let mut by_method: BTreeMap<&'static str, Vec<Choice>> = BTreeMap::new();
+    let mut chains = Vec::new();
+    for (choice, two_stage) in computed.into_iter().zip(two_stage) {
+        // A variant that no number of loads makes fit its vessel is none.
+        let choice = match choice {
+            Ok(choice) => choice,
+            Err(error) if error.field == "mass_kg" || error.field == "parts" => continue,
+            Err(error) => return Err(error),
+        };
+        if two_stage {
+            chains.push(choice);
+        } else {
+            by_method.entry(choice.method.key()).or_default().push(choice);
+        }
+    }
+    let mut ways: Vec<Way> = (by_method.into_values())
+        .filter_map(|mut choices| {
+            choices.sort_by(|a, b| rank::order(a, b, sort));
+            let mut choices = choices.into_iter();
+            let best = choices.next()?;
+            let variants = choices.map(|other| Choice { trade: rank::trade(&best, &other), ..other }).collect();
+            Some(Way { best, variants })
+        })
+        .collect();
+    ways.sort_by(|a, b| rank::order(&a.best, &b.best, sort));
+    chains.retain(|chain| helps(block, chain, &ways));
+    chains.sort_by(|a, b| rank::order(a, b, sort));
+    if let Some(way) = ways.first() {
+        chains = chains.into_iter().map(|chain| Choice { trade: rank::trade(&way.best, &chain), ..chain }).collect();
+    }
+    Ok((ways, chains))
+}
+
+/// Whether a way in two goes is worth offering: it can still be done, and does something that one go does not.
+fn helps(block: &Block, chain: &Choice, ways: &[Way]) -> bool {
+    if chain.verdict == Verdict::Unsuitable || chain.start_by.is_none_or(|start_by| start_by < block.now) {
+        return false;
+    }
+    if chain.id == "two.day_before" {
+        // With a night between, only warming is left on the day.
+        return crate::clock::minutes_between(block.now, block.bell) >= DAY_BEFORE_H * 60.0;
+    }
+    // Smoke and then moisture: where the pit alone is slower or leaves less.
+    let pit = ways.iter().find(|way| way.best.method == Method::Smoke);
+    pit.is_none_or(|pit| {
+        let slower = pit.best.ready_min.p90 > chain.ready_min.p90;
+        let night = !pit.best.clashes.is_empty() && chain.clashes.is_empty();
+        slower || night || pit.best.verdict > chain.verdict || chain.yield_kg > pit.best.yield_kg * 1.01
+    })
+}

@@ -1,0 +1,97 @@
+//! Every cut against every way, for a usual piece: what goes together, and about how long it takes.
+
+use rayon::prelude::*;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::answer::Shape;
+use super::suits;
+use crate::cuts::{Cut, CutFacts};
+use crate::forecast::{ForecastRequest, Heat, HeatSource, Method, describe};
+use crate::heat::pit::WrapMaterial;
+use crate::heat::pot::Simmer;
+use crate::kitchen::Kitchen;
+use crate::tender::EatenAs;
+
+/// The ways that are compared.
+pub const WAYS: [Method; 7] = [
+    Method::Braise,
+    Method::Stew,
+    Method::Pressure,
+    Method::SlowCooker,
+    Method::Smoke,
+    Method::Confit,
+    Method::WaterBath,
+];
+
+/// A cut and a way.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Cell {
+    /// The way.
+    pub method: Method,
+    /// Half of usual pieces are tender by then, min; `null` where they do not go together.
+    pub ready_min: Option<f64>,
+    /// Why not, where they do not.
+    pub why_not: Option<String>,
+}
+
+/// A cut and all ways.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Row {
+    /// The cut.
+    pub cut: Cut,
+    /// Its name.
+    pub name: String,
+    /// How it is usually eaten.
+    pub eaten_as: EatenAs,
+    /// By way.
+    pub ways: Vec<Cell>,
+}
+
+/// The usual heat of a way.
+fn usual(method: Method) -> Heat {
+    match method {
+        Method::Stew => Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() },
+        Method::Smoke => Heat {
+            pit_c: Some(110.0),
+            wrap: Some(crate::forecast::Wrap { material: WrapMaterial::Paper, at_core_c: Some(70.0) }),
+            ..Heat::default()
+        },
+        _ => Heat::default(),
+    }
+}
+
+fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Cell {
+    let shape = if method == Method::Stew { Shape::Cubed } else { Shape::Whole };
+    // In a stew what is usually sliced is eaten under a fork.
+    let eaten_as =
+        if method == Method::Stew && facts.eaten_as == EatenAs::Slice { EatenAs::Fork } else { facts.eaten_as };
+    if let Some(why_not) = suits::against(facts, method, eaten_as, shape) {
+        return Cell { method, ready_min: None, why_not: Some(why_not) };
+    }
+    let request = ForecastRequest {
+        cut: Some(facts.cut),
+        method: Some(method),
+        heat: Some(usual(method)),
+        eaten_as: (method == Method::Stew).then_some(eaten_as),
+        altitude_m: Some(kitchen.altitude_m),
+        members: Some(1),
+        ..Default::default()
+    };
+    let ready_min = request.resolve().ok().and_then(|case| describe(&case, None).ready_min.p50);
+    let why_not = ready_min.is_none().then(|| "It does not become tender that way within three days.".to_owned());
+    Cell { method, ready_min, why_not }
+}
+
+/// The whole table at a kitchen's altitude, in the order of the cuts.
+pub fn overview(kitchen: &Kitchen) -> Vec<Row> {
+    let cuts: Vec<_> = Cut::all().iter().filter(|facts| facts.suitable).collect();
+    (cuts.into_par_iter())
+        .map(|facts| Row {
+            cut: facts.cut,
+            name: facts.name.to_owned(),
+            eaten_as: facts.eaten_as,
+            ways: WAYS.into_iter().map(|method| cell(facts, method, kitchen)).collect(),
+        })
+        .collect()
+}

@@ -1,0 +1,228 @@
+//! A recipe's words checked against this piece, before it is cooked.
+
+mod parse;
+
+use rayon::prelude::*;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::block::{Block, unprefixed};
+use super::variants::{Variant, variants};
+use crate::error::{Error, Result};
+use crate::forecast::{
+    Case, ForecastRequest, Medium, Method, StageRequest, chance, describe, quantile, softness_at, span,
+};
+use crate::tender::Check;
+use crate::units::round_to;
+
+/// Simulated cooks.
+const MEMBERS: u32 = 96;
+
+/// What was understood.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Understood {
+    /// The stages.
+    pub stages: Vec<StageRequest>,
+    /// In words.
+    pub words: String,
+    /// What had to be supposed.
+    pub supposed: Vec<String>,
+}
+
+/// Shares of such pieces that are found at each word, 0–1; they sum to one.
+#[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize, ToSchema)]
+pub struct Landing {
+    /// Not even slices yet.
+    pub not_done: f64,
+    /// The fork goes in, a slice holds.
+    pub slice: f64,
+    /// Soft chunks.
+    pub fork: f64,
+    /// Like butter.
+    pub probe: f64,
+    /// Shreds.
+    pub pull: f64,
+    /// Collapses.
+    pub spoon: f64,
+}
+
+/// The same softness on other kit.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Equivalent {
+    /// The choice it belongs to.
+    pub id: String,
+    /// Its name.
+    pub name: String,
+    /// The way.
+    pub method: Method,
+    /// From the meat meeting the heat, min.
+    pub min: f64,
+    /// At pressure, where there is some, min.
+    pub at_pressure_min: Option<f64>,
+}
+
+/// A recipe, checked.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Checked {
+    /// As it was written.
+    pub text: String,
+    /// As it was understood.
+    pub understood: Understood,
+    /// From the meat meeting the heat to its end, coming up and letting go included, min.
+    pub min: f64,
+    /// Where such pieces land.
+    pub lands: Landing,
+    /// On the scale of slice to spoon at its end: P10, P50, P90.
+    pub tenderness: [f64; 3],
+    /// Enough and too far for how it is eaten, on the same scale.
+    pub goal: [f64; 2],
+    /// P(just right for how it is eaten).
+    pub chance: f64,
+    /// P(not tender enough yet).
+    pub not_yet: f64,
+    /// P(gone too far).
+    pub too_far: f64,
+    /// In a sentence.
+    pub words: String,
+    /// The same softness on the kit that is free.
+    pub equivalents: Vec<Equivalent>,
+    /// The forecast behind it.
+    pub request: ForecastRequest,
+}
+
+/// Checks a recipe's words against what is on the block.
+///
+/// # Errors
+/// Names the recipe if it can't be read, or the field of what it says that can't be.
+pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
+    let read = parse::read(text)?;
+    let plan =
+        block.plan(ForecastRequest { stages: Some(read.stages.clone()), members: Some(MEMBERS), ..block.meat.clone() });
+    let case = plan.resolve(block.kitchen).map_err(|error| in_the_recipe(unprefixed(error), text))?;
+    let median = describe(&case, None);
+    let stated: f64 = read.stages.iter().filter_map(|stage| stage.until.as_ref()?.min).sum();
+    let min = median.stages.last().and_then(|stage| stage.to_min).unwrap_or(stated);
+    let (ensemble, softness) = softness_at(&case, min * 60.0);
+    let goal = case.main().goal;
+    let scale = [goal.enough / goal.resistance, goal.too_far / goal.resistance];
+    let share = |holds: &dyn Fn(usize) -> bool| round_to(chance(&ensemble.weights, holds), 1e-6);
+    let word = |check: Check| {
+        let (low, high) = check.bounds();
+        share(&|i| softness[i] >= low && softness[i] < high)
+    };
+    let lands = Landing {
+        not_done: word(Check::Firm),
+        slice: word(Check::Slice),
+        fork: word(Check::Fork),
+        probe: word(Check::Probe),
+        pull: word(Check::Pull),
+        spoon: word(Check::Spoon),
+    };
+    let not_yet = share(&|i| ensemble.ready_s[i].is_infinite());
+    let too_far = share(&|i| ensemble.ready_s[i].is_finite() && softness[i] > scale[1]);
+    let at = |p| quantile(&softness, &ensemble.weights, p).unwrap_or(0.0);
+    let tenderness = [at(0.1), at(0.5), at(0.9)];
+    let mut request = plan.request(block.kitchen);
+    request.members = None;
+    let checked = Checked {
+        text: text.to_owned(),
+        understood: Understood {
+            words: (case.stages.iter().zip(&read.stages))
+                .map(|(stage, read)| {
+                    let minutes = read.until.as_ref().and_then(|until| until.min).unwrap_or(0.0);
+                    let at = if matches!(stage.medium, Medium::Pressure { .. }) { "at" } else { "in" };
+                    let words = stage.medium.words();
+                    match &stage.medium {
+                        Medium::Hob { .. } => format!("{} at {words}", span(minutes)),
+                        Medium::Fat { .. } => format!("{} under {words}", span(minutes)),
+                        _ => format!("{} {at} {words}", span(minutes)),
+                    }
+                })
+                .collect::<Vec<_>>()
+                .join(", then "),
+            stages: read.stages,
+            supposed: read.supposed,
+        },
+        min,
+        lands,
+        tenderness,
+        goal: scale,
+        chance: round_to(1.0 - not_yet - too_far, 1e-6),
+        not_yet,
+        too_far,
+        words: String::new(),
+        equivalents: equivalents(block, lies, tenderness[1]),
+        request,
+    };
+    Ok(Checked { words: words(&checked, &case), ..checked })
+}
+
+/// An error of what the recipe says is an error of the recipe.
+fn in_the_recipe(error: Error, text: &str) -> Error {
+    if error.field.starts_with("stages") {
+        return Error::new("recipe", format!("{text:?}"), format!("of its heat: {} {}", error.given, error.allowed));
+    }
+    error
+}
+
+fn words(checked: &Checked, case: &Case) -> String {
+    let eaten_as = case.main().eaten_as.word();
+    let in_hundred = |share: f64| (share * 100.0).round();
+    let lands = &checked.lands;
+    let shares = [
+        (lands.not_done, "not done yet"),
+        (lands.slice, "fit to slice"),
+        (lands.fork, "soft under a fork"),
+        (lands.probe, "like butter"),
+        (lands.pull, "ready to pull"),
+        (lands.spoon, "soft enough for the spoon"),
+    ];
+    let likeliest = shares.iter().max_by(|a, b| a.0.total_cmp(&b.0)).map_or("", |share| share.1);
+    let verdict = match (checked.chance, checked.not_yet, checked.too_far) {
+        (chance, ..) if chance >= 0.8 => "That should do".to_owned(),
+        (_, not_yet, _) if not_yet >= 0.8 => "Too short for this piece".to_owned(),
+        (.., too_far) if too_far >= 0.8 => "Too long for this piece".to_owned(),
+        (_, not_yet, too_far) if not_yet >= too_far => "Touch and go: more likely short than long".to_owned(),
+        _ => "Touch and go: more likely long than short".to_owned(),
+    };
+    format!(
+        "{verdict}. Most often it is then {likeliest}; for {eaten_as}, {:.0} in 100 are right, {:.0} not yet, {:.0} too far.",
+        in_hundred(checked.chance),
+        in_hundred(checked.not_yet),
+        in_hundred(checked.too_far)
+    )
+}
+
+/// The same softness by every other way that is free, at every median.
+fn equivalents(block: &Block, lies: &Case, tenderness: f64) -> Vec<Equivalent> {
+    let mut seen = Vec::new();
+    let ways: Vec<Variant> = variants(block, lies)
+        .into_iter()
+        .filter(|variant| !variant.two_stage && variant.loads == 1 && block.has(variant.kit))
+        .filter(|variant| {
+            // The first variant of each way and piece of kit.
+            let key = (variant.forecast.method, variant.kit);
+            let first = !seen.contains(&key);
+            seen.push(key);
+            first
+        })
+        .collect();
+    ways.into_par_iter()
+        .filter_map(|variant| {
+            let plan = block.plan(ForecastRequest { members: Some(1), ..variant.forecast });
+            let mut case = plan.resolve(block.kitchen).ok()?;
+            for part in &mut case.parts {
+                part.goal.enough = f64::max(0.01, tenderness * part.goal.resistance);
+                part.goal.too_far = part.goal.enough * 2.0;
+            }
+            let forecast = describe(&case, None);
+            Some(Equivalent {
+                id: variant.id,
+                name: variant.name,
+                method: case.first().method,
+                min: forecast.ready_min.p50?,
+                at_pressure_min: forecast.at_pressure_min.and_then(|minutes| minutes.p50),
+            })
+        })
+        .collect()
+}

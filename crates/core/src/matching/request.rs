@@ -1,0 +1,130 @@
+//! What is asked of a match.
+
+use std::collections::BTreeMap;
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use crate::clock::Hours;
+use crate::cuts::Cut;
+use crate::forecast::{Method, PartRequest};
+use crate::kitchen::Kit;
+use crate::tender::{Age, EatenAs};
+
+/// What is on the block, and when the bell is. With a cut it is answered which ways there are; with a method and no cut,
+/// what to buy.
+#[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields, default)]
+pub struct MatchRequest {
+    /// Which cut.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub cut: Option<Cut>,
+    /// Raw, bone in, kg.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub mass_kg: Option<f64>,
+    /// Thickness of the largest piece, mm.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub thickness_mm: Option<f64>,
+    /// The sides of the largest piece, mm.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub size_mm: Option<[f64; 3]>,
+    /// Pieces.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub pieces: Option<u32>,
+    /// Bone, % of the raw mass.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub bone_pct: Option<f64>,
+    /// How old the animal was.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub age: Option<Age>,
+    /// Fed on grass.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub grass_fed: Option<bool>,
+    /// The meat as it goes in, °C; below −1 it is frozen.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub start_c: Option<f64>,
+    /// A mixed pot, in place of `cut`, `mass_kg` and its measures.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub parts: Option<Vec<PartRequest>>,
+    /// How it is eaten.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub eaten_as: Option<EatenAs>,
+    /// How many eat.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub people: Option<u32>,
+    /// Cooked meat on a plate, g.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub portion_g: Option<f64>,
+    /// Now; local times are read in `zone`.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub now: Option<String>,
+    /// Plates on the table.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub bell: Option<String>,
+    /// IANA zone; the kitchen's where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub zone: Option<String>,
+    /// What is free; the kitchen's where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub kit: Option<Vec<Kit>>,
+    /// When nobody is up; the kitchen's where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub asleep: Option<Vec<Hours>>,
+    /// When nobody is there.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub away: Option<Vec<Hours>>,
+    /// Price of the raw meat, a kilo.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub price_per_kg: Option<f64>,
+    /// Prices by cut, a kilo; the kitchen's where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub prices: Option<BTreeMap<Cut, f64>>,
+    /// The chance asked for.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub certainty: Option<f64>,
+    /// What comes first.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub sort: Option<Sort>,
+    /// Without a cut: the way it is to be cooked.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub method: Option<Method>,
+    /// A recipe's words to check against this piece, such as "35 min at high pressure".
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub recipe: Option<String>,
+    /// Simulated cooks a variant.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub members: Option<u32>,
+    /// Seed of the spreads.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub seed: Option<u64>,
+}
+
+/// What comes first among the ways that fit.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+#[allow(missing_docs)]
+pub enum Sort {
+    #[default]
+    Surest,
+    Soonest,
+    LeastWork,
+    MostJuice,
+    RichestSauce,
+    Cheapest,
+}
+
+impl Sort {
+    /// The rule, as a cook reads it.
+    pub fn rule(self) -> &'static str {
+        match self {
+            Self::Surest => {
+                "Those that fit first, the likeliest first; where chances are equal, the way most usual for this cut, then the least work."
+            }
+            Self::Soonest => "Those that fit first; among them the one that is on the table soonest.",
+            Self::LeastWork => "Those that fit first; among them the fewest minutes at work.",
+            Self::MostJuice => "Those that fit first; among them the one that leaves most on the plate.",
+            Self::RichestSauce => "Those that fit first; among them the one whose liquid has most body.",
+            Self::Cheapest => "Those that fit first; among them the cheapest plate, then the least fuel.",
+        }
+    }
+}

@@ -1,0 +1,129 @@
+//! Which cut behaves like the one that is missing, and what changes.
+
+use rayon::prelude::*;
+
+use super::answer::Substitute;
+use super::block::Block;
+use super::suits;
+use crate::cuts::{Cut, CutFacts, DryRisk};
+use crate::forecast::{Forecast, ForecastRequest, describe, span};
+use crate::plan::Plan;
+use crate::tender::EatenAs;
+
+/// So many are offered.
+const OFFERED: usize = 4;
+
+/// How differently two cuts behave over hours of heat: what makes them tough, moist and rich, each against how much it
+/// matters to a cook. Working weights.
+fn apart(a: &CutFacts, b: &CutFacts) -> f64 {
+    let ratio = |a: f64, b: f64| (a / b).ln().abs();
+    let risk = |facts: &CutFacts| -> f64 {
+        match facts.dry_risk {
+            DryRisk::Low => 0.0,
+            DryRisk::Mid => 1.0,
+            DryRisk::High => 2.0,
+        }
+    };
+    2.5 * ratio(a.resistance, b.resistance)
+        + ratio(a.collagen_pct, b.collagen_pct)
+        + (a.fat_pct - b.fat_pct).abs() / 15.0
+        + (a.bone_pct - b.bone_pct).abs() / 25.0
+        + 0.4 * (risk(a) - risk(b)).abs()
+        + 0.3 * ratio(a.piece_kg, b.piece_kg)
+}
+
+/// One run of a cut the way a plan goes, at every median.
+fn median(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> Option<Forecast> {
+    let mut request = ForecastRequest {
+        cut: Some(cut),
+        eaten_as: Some(eaten_as),
+        members: Some(1),
+        bone_pct: None,
+        thickness_mm: None,
+        pieces: None,
+        ..plan.request(block.kitchen)
+    };
+    // What is cut up stays cut up; a whole piece is as that cut comes.
+    if request.size_mm != Some([super::variants::CUBE_MM; 3]) {
+        request.size_mm = None;
+    }
+    Some(describe(&request.resolve().ok()?, None))
+}
+
+/// What changes, in words.
+fn changes(from: &Forecast, to: &Forecast, a: &CutFacts, b: &CutFacts) -> String {
+    let mut words = Vec::new();
+    if let (Some(from), Some(to)) = (from.ready_min.p50, to.ready_min.p50) {
+        let off = to - from;
+        words.push(if off.abs() < 10.0 {
+            "as long".to_owned()
+        } else {
+            format!("{} {}", span(off.abs()), if off > 0.0 { "longer" } else { "sooner" })
+        });
+    }
+    let body = to.gelatin_g.unwrap_or(0.0) / from.gelatin_g.unwrap_or(0.0).max(0.1);
+    if !(0.8..=1.25).contains(&body) {
+        words.push(if body > 1.0 {
+            format!("{body:.1} times the body in the sauce")
+        } else {
+            format!("{:.0} % of the body in the sauce", body * 100.0)
+        });
+    }
+    if (b.fat_pct - a.fat_pct).abs() >= 6.0 {
+        words.push(if b.fat_pct > a.fat_pct { "more fat to skim" } else { "leaner" }.into());
+    }
+    if b.dry_risk == DryRisk::High && a.dry_risk != DryRisk::High {
+        words.push("dries soon after it is tender".into());
+    }
+    if (b.bone_pct - a.bone_pct).abs() >= 10.0 {
+        words.push(if b.bone_pct > a.bone_pct { "bone to pay for, and for the broth" } else { "no bone" }.into());
+    }
+    if suits::slices(a.cut) && !suits::slices(b.cut) {
+        words.push("no slices".into());
+    }
+    words.join("; ")
+}
+
+/// The cuts nearest to `cut` for a plan and how it is eaten, nearest first.
+pub fn substitutes(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> Vec<Substitute> {
+    let facts = cut.facts();
+    let method = plan.forecast.method.unwrap_or(crate::forecast::Method::Braise);
+    let mut near: Vec<&CutFacts> = (Cut::all().iter())
+        .filter(|other| other.cut != cut && other.suitable && other.cut != Cut::CornedBrisket)
+        .filter(|other| suits::against(other, method, eaten_as, super::Shape::Whole).is_none())
+        .collect();
+    near.sort_by(|a, b| apart(facts, a).total_cmp(&apart(facts, b)));
+    let Some(ours) = median(block, plan, cut, eaten_as) else { return Vec::new() };
+    near.into_par_iter()
+        .take(OFFERED)
+        .filter_map(|other| {
+            let theirs = median(block, plan, other.cut, eaten_as)?;
+            let share = |forecast: &Forecast| forecast.yield_kg.map(|kg| kg / forecast.mass_kg);
+            let mass_kg = ours.mass_kg * share(&ours)? / share(&theirs)?;
+            Some(Substitute {
+                cut: other.cut,
+                name: other.name.to_owned(),
+                why: changes(&ours, &theirs, facts, other),
+                mass_kg,
+                ready_min: theirs.ready_min.p50,
+            })
+        })
+        .collect()
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn sinewy_cuts_stand_for_sinewy_cuts() {
+        let near = |cut: Cut| {
+            let others = Cut::all().iter().filter(|other| other.cut != cut && other.suitable);
+            others.min_by(|a, b| apart(cut.facts(), a).total_cmp(&apart(cut.facts(), b))).unwrap().cut
+        };
+        assert_eq!(near(Cut::Shin), Cut::Heel);
+        assert_eq!(near(Cut::Chuck), Cut::Blade);
+        assert!(matches!(near(Cut::Topside), Cut::Round | Cut::Silverside | Cut::EyeRound));
+        assert_eq!(apart(Cut::Shin.facts(), Cut::Shin.facts()), 0.0);
+    }
+}

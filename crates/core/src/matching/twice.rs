@@ -1,0 +1,71 @@
+//! One joint, sliced tonight and pulled tomorrow.
+
+use super::answer::Twice;
+use super::block::Block;
+use super::suits;
+use crate::forecast::{
+    Case, ForecastRequest, Heat, HeatSource, Method, Quantiles, StageRequest, Until, describe, span, update,
+};
+use crate::heat::pot::Simmer;
+use crate::kitchen::Kit;
+use crate::tender::EatenAs;
+
+/// A joint lighter than this is eaten at once, kg.
+const FROM_KG: f64 = 1.2;
+/// A night in the cold, min.
+const NIGHT_MIN: f64 = 600.0;
+/// Simulated cooks.
+const MEMBERS: u32 = 32;
+
+/// The same joint braised until it slices, chilled in its liquid, and braised on until it pulls.
+pub fn twice(block: &Block, lies: &Case) -> Option<Twice> {
+    let main = lies.main();
+    let joint_kg = main.mass_kg / f64::from(main.pieces);
+    if lies.parts.len() > 1 || joint_kg < FROM_KG || !suits::slices(main.facts.cut) {
+        return None;
+    }
+    let heat = if block.has(Kit::Oven) {
+        Heat { source: Some(HeatSource::Oven), set_c: Some(150.0), ..Heat::default() }
+    } else if block.has(Kit::Hob) {
+        Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() }
+    } else {
+        return None;
+    };
+    let forecast = |eaten_as, stages: Option<Vec<StageRequest>>| {
+        let plan = block.plan(ForecastRequest {
+            eaten_as: Some(eaten_as),
+            method: if stages.is_none() { Some(Method::Braise) } else { None },
+            heat: if stages.is_none() { Some(heat.clone()) } else { None },
+            stages,
+            members: Some(MEMBERS),
+            ..block.meat.clone()
+        });
+        let case = plan.resolve(block.kitchen).ok()?;
+        Some(describe(&case, Some(update(&case, &[], None).ensemble)))
+    };
+    let tonight = forecast(EatenAs::Slice, None)?;
+    let slice_min = tonight.ready_min;
+    let minutes = |min: f64| Some(Until { min: Some(min), ..Until::default() });
+    let on_heat = |until| StageRequest { method: Some(Method::Braise), heat: Some(heat.clone()), lid: None, until };
+    let first_min = slice_min.p50?.ceil();
+    let chill = StageRequest { method: Some(Method::Chill), until: minutes(NIGHT_MIN), ..StageRequest::default() };
+    let tomorrow = forecast(EatenAs::Pull, Some(vec![on_heat(minutes(first_min)), chill, on_heat(None)]))?;
+    let back_min = tomorrow.stages.last()?.from_min?;
+    let since = |min: Option<f64>| min.map(|min| f64::max(0.0, min - back_min));
+    let pull_min = Quantiles {
+        p10: since(tomorrow.ready_min.p10),
+        p50: since(tomorrow.ready_min.p50),
+        p90: since(tomorrow.ready_min.p90),
+    };
+    let more = match (pull_min.p10?, span(pull_min.p90?)) {
+        (little, most) if little < 15.0 => format!("up to {most}"),
+        (little, most) => format!("{} to {most}", span(little)),
+    };
+    let words = format!(
+        "Slice what you need after {}, chill the rest in its liquid, and give it {more} more tomorrow: then it pulls.",
+        span(slice_min.p50?),
+    );
+    let cautions =
+        tomorrow.cautions.into_iter().filter(|caution| caution.id.contains("chill") || caution.id == "cooling");
+    Some(Twice { slice_min, pull_min, words, cautions: cautions.collect() })
+}
