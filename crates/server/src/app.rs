@@ -85,6 +85,7 @@ fn api() -> OpenApiRouter<App> {
         .routes(routes!(compute::cuts))
         .routes(routes!(compute::post_forecast))
         .routes(routes!(compute::post_match))
+        .routes(routes!(compute::get_overview))
         .routes(routes!(compute::post_sauce))
         .routes(routes!(kitchen::get_kitchen, kitchen::put_kitchen))
         .routes(routes!(kitchen::export))

@@ -5,6 +5,7 @@ use std::path::PathBuf;
 use std::process::ExitCode;
 
 use clap::{Parser, Subcommand};
+use ergastic_core::clock::Hours;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_store::Store;
 use tokio::net::TcpListener;
@@ -116,9 +117,10 @@ async fn serve(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
         demo::fill(&store, jiff::Timestamp::now()).await.context("the demo kitchen can't be loaded")?;
     }
     if store.is_new().await? {
-        // A new kitchen starts in the time zone of the machine it stands on.
+        // A new kitchen starts in the time zone of the machine it stands on, and its cook sleeps at night.
         let zone = jiff::tz::TimeZone::system().iana_name().unwrap_or("UTC").to_owned();
-        store.save_kitchen(&Kitchen { zone, ..Kitchen::default() }).await?;
+        let asleep = vec![Hours("23:00".into(), "06:30".into())];
+        store.save_kitchen(&Kitchen { zone, asleep, ..Kitchen::default() }).await?;
     }
     let listener =
         TcpListener::bind(("127.0.0.1", port)).await.with_context(|| format!("port {port} can't be used"))?;

@@ -193,6 +193,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/match/overview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every cut against every way, for usual pieces at this kitchen's altitude. */
+        get: operations["get_overview"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans": {
         parameters: {
             query?: never;
@@ -324,6 +341,20 @@ export interface components {
          * @enum {string}
          */
         Age: "young" | "mature";
+        /** @description The question whose answer narrows the band most. */
+        Ask: {
+            /** @description The request's field it would fill. */
+            field: string;
+            /** @description How a cook finds it out. */
+            how: string;
+            /**
+             * Format: double
+             * @description Minutes by which P10 to P90 would narrow.
+             */
+            narrows_min: number;
+            /** @description The question. */
+            question: string;
+        };
         /** @description Something left out of the request and filled in. */
         Assumed: {
             /** @description The field. */
@@ -372,12 +403,74 @@ export interface components {
          * @enum {string}
          */
         BodyFrom: "sinew" | "foot" | "tendon" | "rind";
+        /** @description A cut that could be bought for a way. */
+        Buy: {
+            /**
+             * Format: double
+             * @description P(tender in time), where there is a bell.
+             */
+            chance_ready: number;
+            /**
+             * Format: double
+             * @description What that costs; `null` without a price.
+             */
+            cost?: number | null;
+            /**
+             * Format: double
+             * @description The same for each who eats.
+             */
+            cost_a_head?: number | null;
+            /** @description Which. */
+            cut: components["schemas"]["Cut"];
+            /** @description How it would be eaten. */
+            eaten_as: components["schemas"]["EatenAs"];
+            /**
+             * Format: double
+             * @description Raw, bone in, kg.
+             */
+            mass_kg: number;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Pieces as they usually come.
+             */
+            pieces: number;
+            /** @description Tender, from the meat meeting the heat. */
+            ready_min: components["schemas"]["Quantiles"];
+            /**
+             * Format: date-time
+             * @description Latest start for the certainty.
+             */
+            start_by?: string | null;
+            /** @description Whether it fits. */
+            verdict: components["schemas"]["Verdict"];
+            /** @description Why this much, and what is special about it. */
+            why: string;
+            /**
+             * Format: double
+             * @description Cooked and edible, kg.
+             */
+            yield_kg: number;
+        };
         /** @description A caution that binds in this plan. */
         Caution: {
             /** @description A stable name. */
             id: string;
             /** @description One or two short sentences. */
             text: string;
+        };
+        /** @description A cut and a way. */
+        Cell: {
+            /** @description The way. */
+            method: components["schemas"]["Method"];
+            /**
+             * Format: double
+             * @description Half of usual pieces are tender by then, min; `null` where they do not go together.
+             */
+            ready_min?: number | null;
+            /** @description Why not, where they do not. */
+            why_not?: string | null;
         };
         /** @description What has changed. */
         Change: {
@@ -408,6 +501,167 @@ export interface components {
          * @enum {string}
          */
         Check: "firm" | "slice" | "fork" | "probe" | "pull" | "spoon";
+        /** @description A recipe, checked. */
+        Checked: {
+            /**
+             * Format: double
+             * @description P(just right for how it is eaten).
+             */
+            chance: number;
+            /** @description The same softness on the kit that is free. */
+            equivalents: components["schemas"]["Equivalent"][];
+            /** @description Enough and too far for how it is eaten, on the same scale. */
+            goal: number[];
+            /** @description Where such pieces land. */
+            lands: components["schemas"]["Landing"];
+            /**
+             * Format: double
+             * @description From the meat meeting the heat to its end, coming up and letting go included, min.
+             */
+            min: number;
+            /**
+             * Format: double
+             * @description P(not tender enough yet).
+             */
+            not_yet: number;
+            /** @description The forecast behind it. */
+            request: components["schemas"]["ForecastRequest"];
+            /** @description On the scale of slice to spoon at its end: P10, P50, P90. */
+            tenderness: number[];
+            /** @description As it was written. */
+            text: string;
+            /**
+             * Format: double
+             * @description P(gone too far).
+             */
+            too_far: number;
+            /** @description As it was understood. */
+            understood: components["schemas"]["Understood"];
+            /** @description In a sentence. */
+            words: string;
+        };
+        /** @description One way of cooking it, in one variant. */
+        Choice: {
+            at_pressure_min?: components["schemas"]["Quantiles"] | null;
+            /** @description Whether it gets a bark. */
+            bark: boolean;
+            /**
+             * Format: double
+             * @description Gelatin in it, %.
+             */
+            body_pct: number;
+            /** @description Cautions that bind. */
+            cautions: components["schemas"]["Caution"][];
+            /**
+             * Format: double
+             * @description P(tender and not too far at lifting) if it starts at `start_by` and the heat simply stays on.
+             */
+            chance_left_on: number;
+            /**
+             * Format: double
+             * @description P(tender in time), starting as soon as someone is up; early meat is held hot.
+             */
+            chance_ready: number;
+            /** @description What it would ask of hands that sleep or are away. */
+            clashes: string[];
+            /**
+             * Format: double
+             * @description Raw price for each of those who eat.
+             */
+            cost_a_head?: number | null;
+            /**
+             * Format: double
+             * @description Raw price of a portion; `null` without a price.
+             */
+            cost_per_portion?: number | null;
+            /**
+             * Format: double
+             * @description From lifting to plates.
+             */
+            finishing_min: number;
+            /** @description What it burns. */
+            fuel: components["schemas"]["Fuel"];
+            /**
+             * Format: double
+             * @description Cooked meat for each of those who eat, g.
+             */
+            grams_a_head: number;
+            /**
+             * Format: double
+             * @description Hands-on minutes from salt to plates.
+             */
+            hands_on_min: number;
+            /** @description Heat; of a chain, its first. */
+            heat: components["schemas"]["Heat"];
+            /**
+             * Format: double
+             * @description What half of such pieces wait hot, if it starts at `start_by`, min.
+             */
+            hold_min: number;
+            /** @description A stable name, such as `braise.oven_150.whole`. */
+            id: string;
+            /**
+             * Format: double
+             * @description From beginning to the meat meeting the heat, min.
+             */
+            lead_min: number;
+            /**
+             * Format: date-time
+             * @description Lifting for the bell.
+             */
+            lift_at: string;
+            /**
+             * Format: date-time
+             * @description The meat meets the heat, if it starts as soon as someone is up.
+             */
+            met_heat_at: string;
+            /** @description Way; of a chain, its first. */
+            method: components["schemas"]["Method"];
+            /** @description Its name on the screen. */
+            name: string;
+            /** @description The plan this way would be. */
+            plan: components["schemas"]["Plan"];
+            /**
+             * Format: double
+             * @description Portions.
+             */
+            portions: number;
+            /** @description Tender by P5, P10, … P95, min; `null` from where no cook gets there. */
+            ready_at_min: (number | null)[];
+            /** @description Tender, from the meat meeting the heat. */
+            ready_min: components["schemas"]["Quantiles"];
+            /** @description How the liquid will feel. */
+            sauce_body: string;
+            /**
+             * Format: double
+             * @description Liquid for the sauce, L.
+             */
+            sauce_l: number;
+            /** @description How it is cut up. */
+            shape: components["schemas"]["Shape"];
+            /** @description The stages of a chain. */
+            stages?: components["schemas"]["StageRequest"][] | null;
+            /**
+             * Format: date-time
+             * @description Latest start for the certainty, at the bench or with the fire; `null` where it never is tender.
+             */
+            start_by?: string | null;
+            /** @description Gone too far. */
+            too_far_min: components["schemas"]["Quantiles"];
+            /** @description Against the best of its way; empty for the best. */
+            trade: string;
+            /** @description Whether it fits. */
+            verdict: components["schemas"]["Verdict"];
+            /** @description What is left to wash. */
+            washing_up: components["schemas"]["WashingUp"];
+            /** @description One sentence: why, or why not. */
+            why: string;
+            /**
+             * Format: double
+             * @description Cooked and edible, kg.
+             */
+            yield_kg: number;
+        };
         /** @description Tasks that can't be kept as they are, in words. */
         Conflict: {
             /** @description The tasks it concerns. */
@@ -655,6 +909,8 @@ export interface components {
             resistance_ln_sigma: number;
             /** @description Whether long cooking does it good; `false` for tender cuts. */
             suitable: boolean;
+            /** @description How to tell it on the counter. */
+            tell: string;
             /**
              * Format: double
              * @description Spread of the thickness, relative.
@@ -676,6 +932,25 @@ export interface components {
          * @enum {string}
          */
         EatenAs: "slice" | "fork" | "probe" | "pull" | "spoon";
+        /** @description The same softness on other kit. */
+        Equivalent: {
+            /**
+             * Format: double
+             * @description At pressure, where there is some, min.
+             */
+            at_pressure_min?: number | null;
+            /** @description The choice it belongs to. */
+            id: string;
+            /** @description The way. */
+            method: components["schemas"]["Method"];
+            /**
+             * Format: double
+             * @description From the meat meeting the heat, min.
+             */
+            min: number;
+            /** @description Its name. */
+            name: string;
+        };
         /** @description An event with its client-made id and its instant. */
         Event: {
             /**
@@ -838,6 +1113,12 @@ export interface components {
              * @default null
              */
             altitude_m?: number | null;
+            /**
+             * Format: double
+             * @description Bone, % of the raw mass, where it is not what this cut usually has.
+             * @default null
+             */
+            bone_pct?: number | null;
             /** @default null */
             cut?: components["schemas"]["Cut"] | null;
             /**
@@ -951,6 +1232,21 @@ export interface components {
             thickness_mm?: number | null;
             /** @default null */
             vessel?: components["schemas"]["Vessel"] | null;
+        };
+        /** @description What it burns, roughly. */
+        Fuel: {
+            /**
+             * Format: double
+             * @description From the wall or as gas, kWh.
+             */
+            kwh: number;
+            /**
+             * Format: double
+             * @description Charcoal or wood, kg.
+             */
+            solid_kg: number;
+            /** @description In words. */
+            words: string;
         };
         /** @description Something that happened. */
         Happened: {
@@ -1150,6 +1446,11 @@ export interface components {
          * @enum {string}
          */
         HeatSource: "oven" | "hob" | "coals";
+        /**
+         * @description From a time of day to another, `["23:00", "06:30"]`; across midnight where the second is earlier. Either may be a
+         *     whole local time or an instant instead.
+         */
+        Hours: string[];
         /** @description The inside of the piece over the whole cook. */
         Inside: {
             /** @description Frames in time order. */
@@ -1171,6 +1472,11 @@ export interface components {
             /** @description Tender-hours of each shell over the cut's resistance: on the scale of slice to spoon. */
             tenderness: number[];
         };
+        /**
+         * @description Something to cook on or in.
+         * @enum {string}
+         */
+        Kit: "oven" | "hob" | "pressure_pot" | "slow_cooker" | "pit" | "water_bath" | "coals";
         /** @description One kitchen. */
         Kitchen: {
             /**
@@ -1179,6 +1485,11 @@ export interface components {
              * @default 0
              */
             altitude_m?: number;
+            /**
+             * @description Hours of the day when nobody is up.
+             * @default []
+             */
+            asleep?: components["schemas"]["Hours"][];
             /**
              * Format: double
              * @description The chance of being ready that a plan is made for, 0.5–0.99.
@@ -1192,6 +1503,19 @@ export interface components {
              */
             hob_w?: number;
             /**
+             * @description What there is to cook on and in.
+             * @default [
+             *       "oven",
+             *       "hob",
+             *       "pressure_pot",
+             *       "slow_cooker",
+             *       "pit",
+             *       "water_bath",
+             *       "coals"
+             *     ]
+             */
+            kit?: components["schemas"]["Kit"][];
+            /**
              * @description Its name.
              * @default My kitchen
              */
@@ -1203,6 +1527,11 @@ export interface components {
              */
             pan_cm?: number;
             /**
+             * @description Whether the pit holds its heat without anyone.
+             * @default true
+             */
+            pit_holds_itself?: boolean;
+            /**
              * @description The pot a plan starts from.
              * @default {
              *       "diameter_cm": 26,
@@ -1210,6 +1539,13 @@ export interface components {
              *     }
              */
             pot?: components["schemas"]["Vessel"];
+            /**
+             * @description What the butcher asks for a cut, a kilo.
+             * @default {}
+             */
+            prices?: {
+                [key: string]: number;
+            };
             /**
              * @description How quantities are shown.
              * @default metric
@@ -1234,11 +1570,44 @@ export interface components {
             /** @default null */
             resistance_ln?: components["schemas"]["Belief"] | null;
         };
+        /** @description Shares of such pieces that are found at each word, 0–1; they sum to one. */
+        Landing: {
+            /**
+             * Format: double
+             * @description Soft chunks.
+             */
+            fork: number;
+            /**
+             * Format: double
+             * @description Not even slices yet.
+             */
+            not_done: number;
+            /**
+             * Format: double
+             * @description Like butter.
+             */
+            probe: number;
+            /**
+             * Format: double
+             * @description Shreds.
+             */
+            pull: number;
+            /**
+             * Format: double
+             * @description The fork goes in, a slice holds.
+             */
+            slice: number;
+            /**
+             * Format: double
+             * @description Collapses.
+             */
+            spoon: number;
+        };
         /**
          * @description Where a task takes place.
          * @enum {string}
          */
-        Lane: "hands" | "hob" | "oven" | "cold" | "board";
+        Lane: "hands" | "hob" | "oven" | "pressure_pot" | "crock" | "pit" | "bath" | "cold" | "board";
         /** @description What was learned. */
         Learned: {
             /** @description Beliefs for the next forecast's `known`. */
@@ -1258,13 +1627,34 @@ export interface components {
             /** @description Taken back. */
             undone: boolean;
         };
-        /** @description What is on the block, and when the bell is. */
+        /**
+         * @description What is on the block, and when the bell is. With a cut it is answered which ways there are; with a method and no cut,
+         *     what to buy.
+         */
         MatchRequest: {
+            /** @default null */
+            age?: components["schemas"]["Age"] | null;
+            /**
+             * @description When nobody is up; the kitchen's where not given.
+             * @default null
+             */
+            asleep?: components["schemas"]["Hours"][] | null;
+            /**
+             * @description When nobody is there.
+             * @default null
+             */
+            away?: components["schemas"]["Hours"][] | null;
             /**
              * @description Plates on the table.
              * @default null
              */
             bell?: string | null;
+            /**
+             * Format: double
+             * @description Bone, % of the raw mass.
+             * @default null
+             */
+            bone_pct?: number | null;
             /**
              * Format: double
              * @description The chance asked for.
@@ -1276,16 +1666,39 @@ export interface components {
             /** @default null */
             eaten_as?: components["schemas"]["EatenAs"] | null;
             /**
+             * @description Fed on grass.
+             * @default null
+             */
+            grass_fed?: boolean | null;
+            /**
+             * @description What is free; the kitchen's where not given.
+             * @default null
+             */
+            kit?: components["schemas"]["Kit"][] | null;
+            /**
              * Format: double
              * @description Raw, bone in, kg.
              * @default null
              */
             mass_kg?: number | null;
             /**
+             * Format: int32
+             * @description Simulated cooks a variant.
+             * @default null
+             */
+            members?: number | null;
+            /** @default null */
+            method?: components["schemas"]["Method"] | null;
+            /**
              * @description Now; local times are read in `zone`.
              * @default null
              */
             now?: string | null;
+            /**
+             * @description A mixed pot, in place of `cut`, `mass_kg` and its measures.
+             * @default null
+             */
+            parts?: components["schemas"]["PartRequest"][] | null;
             /**
              * Format: int32
              * @description How many eat.
@@ -1300,10 +1713,47 @@ export interface components {
             pieces?: number | null;
             /**
              * Format: double
+             * @description Cooked meat on a plate, g.
+             * @default null
+             */
+            portion_g?: number | null;
+            /**
+             * Format: double
              * @description Price of the raw meat, a kilo.
              * @default null
              */
             price_per_kg?: number | null;
+            /**
+             * @description Prices by cut, a kilo; the kitchen's where not given.
+             * @default null
+             */
+            prices?: {
+                [key: string]: number;
+            } | null;
+            /**
+             * @description A recipe's words to check against this piece, such as "35 min at high pressure".
+             * @default null
+             */
+            recipe?: string | null;
+            /**
+             * Format: int64
+             * @description Seed of the spreads.
+             * @default null
+             */
+            seed?: number | null;
+            /**
+             * @description The sides of the largest piece, mm.
+             * @default null
+             */
+            size_mm?: number[] | null;
+            /** @default null */
+            sort?: components["schemas"]["Sort"] | null;
+            /**
+             * Format: double
+             * @description The meat as it goes in, °C; below −1 it is frozen.
+             * @default null
+             */
+            start_c?: number | null;
             /**
              * Format: double
              * @description Thickness of the largest piece, mm.
@@ -1318,9 +1768,48 @@ export interface components {
         };
         /** @description Every way, best first. */
         Matched: {
+            ask?: components["schemas"]["Ask"] | null;
+            /** @description What was filled in. */
+            assumed: components["schemas"]["Assumed"][];
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            bell: string;
+            /** @description Without a cut: what to buy. */
+            buy: components["schemas"]["Buy"][];
+            /**
+             * Format: double
+             * @description The chance asked for.
+             */
+            certainty: number;
+            /**
+             * Format: double
+             * @description Raw mass all this is for, kg.
+             */
+            mass_kg: number;
+            /** @description Oddities worth saying. */
+            notes: string[];
+            /**
+             * Format: date-time
+             * @description When it was asked.
+             */
+            now: string;
+            recipe?: components["schemas"]["Checked"] | null;
+            /** @description What comes first. */
+            sort: components["schemas"]["Sort"];
+            /** @description The rule of that. */
+            sort_rule: string;
+            /** @description Cuts that behave alike. */
+            substitutes: components["schemas"]["Substitute"][];
             /** @description Whether this cut belongs to this job at all. */
             suitable: boolean;
-            /** @description Best first: those that fit by hands-on work, then by chance. */
+            twice?: components["schemas"]["Twice"] | null;
+            /** @description Ways in two goes, where they help. */
+            two_stage: components["schemas"]["Choice"][];
+            /** @description Lean or mixed meat: what to mind, with the remedy. */
+            warnings: components["schemas"]["Caution"][];
+            /** @description One best variant a method, best first. */
             ways: components["schemas"]["Way"][];
             /** @description Why not, or what the best way is. */
             why: string;
@@ -1419,6 +1908,12 @@ export interface components {
         PartRequest: {
             /** @default null */
             age?: components["schemas"]["Age"] | null;
+            /**
+             * Format: double
+             * @description Bone, % of the raw mass, where it is not what this cut usually has.
+             * @default null
+             */
+            bone_pct?: number | null;
             /** @default null */
             cut?: components["schemas"]["Cut"] | null;
             /** @default null */
@@ -1648,6 +2143,17 @@ export interface components {
             /** @description What it costs. */
             trade: string;
         };
+        /** @description A cut and all ways. */
+        Row: {
+            /** @description The cut. */
+            cut: components["schemas"]["Cut"];
+            /** @description How it is usually eaten. */
+            eaten_as: components["schemas"]["EatenAs"];
+            /** @description Its name. */
+            name: string;
+            /** @description By way. */
+            ways: components["schemas"]["Cell"][];
+        };
         /** @description The rule behind a figure, with this case's numbers. */
         Rule: {
             /** @description Which figure. */
@@ -1815,6 +2321,11 @@ export interface components {
          * @enum {string}
          */
         Settings: "low" | "high";
+        /**
+         * @description How the meat is cut up for a way.
+         * @enum {string}
+         */
+        Shape: "whole" | "halved" | "cubed";
         /** @description The whole sheet. */
         Sheet: {
             /**
@@ -1882,6 +2393,11 @@ export interface components {
          * @enum {string}
          */
         Skim: "ladle" | "spout" | "bag" | "chill" | "none";
+        /**
+         * @description What comes first among the ways that fit.
+         * @enum {string}
+         */
+        Sort: "surest" | "soonest" | "least_work" | "most_juice" | "richest_sauce" | "cheapest";
         /** @description One stage of a chain. What it leaves out stays as it was in the stage before. */
         StageRequest: {
             /** @default null */
@@ -1925,6 +2441,25 @@ export interface components {
             repeated: number;
             stored: number;
         };
+        /** @description A cut that behaves like the one that is missing. */
+        Substitute: {
+            /** @description Which. */
+            cut: components["schemas"]["Cut"];
+            /**
+             * Format: double
+             * @description Raw, for the same plates, kg.
+             */
+            mass_kg: number;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: double
+             * @description Half of such pieces are tender by then, min.
+             */
+            ready_min?: number | null;
+            /** @description What changes. */
+            why: string;
+        };
         /**
          * @description What the liquid becomes.
          * @enum {string}
@@ -1966,7 +2501,7 @@ export interface components {
          * @description What kind of task it is, in the order of the work.
          * @enum {string}
          */
-        TaskKind: "salt" | "take_out" | "preheat" | "heat_pan" | "sear" | "deglaze" | "simmer" | "braise" | "check" | "hold" | "lift" | "rest" | "skim" | "sauce" | "slice" | "serve";
+        TaskKind: "salt" | "take_out" | "preheat" | "heat_pan" | "sear" | "deglaze" | "simmer" | "braise" | "check" | "move" | "hold" | "lift" | "rest" | "skim" | "sauce" | "slice" | "serve";
         /**
          * @description What has become of a task.
          * @enum {string}
@@ -1993,6 +2528,26 @@ export interface components {
             rule: string;
             /** @description Why it differs from the forecast. */
             why: string;
+        };
+        /** @description One joint, sliced tonight and pulled tomorrow. */
+        Twice: {
+            /** @description Cautions that bind. */
+            cautions: components["schemas"]["Caution"][];
+            /** @description Ready to pull, from the rest being back on the heat the next day. */
+            pull_min: components["schemas"]["Quantiles"];
+            /** @description Ready to slice, from the meat meeting the heat. */
+            slice_min: components["schemas"]["Quantiles"];
+            /** @description In words. */
+            words: string;
+        };
+        /** @description What was understood. */
+        Understood: {
+            /** @description The stages. */
+            stages: components["schemas"]["StageRequest"][];
+            /** @description What had to be supposed. */
+            supposed: string[];
+            /** @description In words. */
+            words: string;
         };
         /**
          * @description How quantities are shown; everything is kept in SI.
@@ -2055,73 +2610,20 @@ export interface components {
              */
             width_cm?: number | null;
         };
-        /** @description One way of cooking it. */
-        Way: {
-            /** @description Cautions that bind. */
-            cautions: components["schemas"]["Caution"][];
+        /** @description What is left to wash. */
+        WashingUp: {
             /**
-             * Format: double
-             * @description P(tender in time), starting now.
+             * Format: int32
+             * @description Large things.
              */
-            chance_ready: number;
-            /**
-             * Format: double
-             * @description Cost a portion, where a price is given.
-             */
-            cost_per_portion?: number | null;
-            /**
-             * Format: double
-             * @description From lifting to plates.
-             */
-            finishing_min: number;
-            /**
-             * Format: double
-             * @description Hands-on minutes from salt to plates.
-             */
-            hands_on_min: number;
-            /** @description Heat. */
-            heat: components["schemas"]["Heat"];
-            /**
-             * Format: date-time
-             * @description Lifting for the bell.
-             */
-            lift_at: string;
-            /**
-             * Format: date-time
-             * @description The meat meets the heat, if it starts now.
-             */
-            met_heat_at: string;
-            /** @description Way. */
-            method: components["schemas"]["Method"];
-            /** @description Its name on the screen. */
-            name: string;
-            /** @description The plan this way would be. */
-            plan: components["schemas"]["Plan"];
-            /**
-             * Format: double
-             * @description Portions of 165 g cooked.
-             */
-            portions: number;
-            /** @description Tender, from the meat meeting the heat. */
-            ready_min: components["schemas"]["Quantiles"];
-            /** @description How the liquid will feel. */
-            sauce_body: string;
-            /**
-             * Format: date-time
-             * @description Latest start for the certainty.
-             */
-            start_by: string;
-            /** @description Gone too far. */
-            too_far_min: components["schemas"]["Quantiles"];
-            /** @description Whether it fits. */
-            verdict: components["schemas"]["Verdict"];
-            /** @description One sentence. */
-            why: string;
-            /**
-             * Format: double
-             * @description Cooked and edible, kg.
-             */
-            yield_kg: number;
+            things: number;
+            /** @description In words. */
+            words: string;
+        };
+        /** @description One way: its best variant, and the others. */
+        Way: components["schemas"]["Choice"] & {
+            /** @description The others, best first. */
+            variants: components["schemas"]["Choice"][];
         };
         /**
          * @description How the wind stands about the pot.
@@ -2505,6 +3007,25 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_overview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Row"][];
                 };
             };
         };

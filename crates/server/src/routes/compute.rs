@@ -4,7 +4,7 @@ use axum::extract::State;
 use ergastic_core::cuts::{Cut, CutFacts};
 use ergastic_core::finish::{Sauce, SauceRequest, sauce};
 use ergastic_core::forecast::{Forecast, ForecastRequest, forecast};
-use ergastic_core::matching::{MatchRequest, Matched, match_ways};
+use ergastic_core::matching::{MatchRequest, Matched, Row, match_ways, overview};
 use jiff::Timestamp;
 use serde::Serialize;
 use utoipa::ToSchema;
@@ -43,6 +43,13 @@ pub async fn post_forecast(State(app): State<App>, Json(request): Json<ForecastR
 pub async fn post_match(State(app): State<App>, Json(request): Json<MatchRequest>) -> ApiResult<Json<Matched>> {
     let kitchen = app.store.kitchen().await?;
     app.compute(move || match_ways(&request, &kitchen, Timestamp::now())).await.map(Json)
+}
+
+/// Every cut against every way, for usual pieces at this kitchen's altitude.
+#[utoipa::path(get, path = "/api/match/overview", responses((status = 200, body = Vec<Row>)))]
+pub async fn get_overview(State(app): State<App>) -> ApiResult<Json<Vec<Row>>> {
+    let kitchen = app.store.kitchen().await?;
+    app.compute(move || Ok(overview(&kitchen))).await.map(Json)
 }
 
 /// From the liquid in the pot to the sauce.

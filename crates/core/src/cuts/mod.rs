@@ -1,5 +1,7 @@
 //! The cuts: what a muscle is made of, and whether hours of moist heat do it any good.
 
+mod counter;
+
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -64,6 +66,8 @@ pub struct CutFacts {
     pub name: &'static str,
     /// Other names it is sold under.
     pub also: &'static [&'static str],
+    /// How to tell it on the counter.
+    pub tell: &'static str,
     /// Whether long cooking does it good; `false` for tender cuts.
     pub suitable: bool,
     /// Tender-hours needed relative to chuck.
@@ -98,7 +102,6 @@ use EatenAs::{Fork, Slice, Spoon};
 const fn row(
     cut: Cut,
     name: &'static str,
-    also: &'static [&'static str],
     resistance: f64,
     percent: [f64; 4],
     dry_risk: DryRisk,
@@ -109,7 +112,8 @@ const fn row(
     CutFacts {
         cut,
         name,
-        also,
+        also: counter::also(cut),
+        tell: counter::tell(cut),
         suitable: true,
         resistance,
         resistance_ln_sigma: 0.18,
@@ -125,24 +129,14 @@ const fn row(
     }
 }
 
-const fn tender(cut: Cut, name: &'static str, also: &'static [&'static str], fat_pct: f64) -> CutFacts {
-    let mut facts = row(cut, name, also, 0.5, [0.4, fat_pct, 0.0, 4.0], High, Slice, [1.6, 3.0], 1.2);
+const fn tender(cut: Cut, name: &'static str, fat_pct: f64) -> CutFacts {
+    let mut facts = row(cut, name, 0.5, [0.4, fat_pct, 0.0, 4.0], High, Slice, [1.6, 3.0], 1.2);
     facts.suitable = false;
     facts
 }
 
 const fn mixed() -> CutFacts {
-    let mut facts = row(
-        C::StewingMix,
-        "Stewing mix",
-        &["diced beef", "stew meat"],
-        1.0,
-        [1.5, 10.0, 0.0, 2.0],
-        Mid,
-        Fork,
-        [1.0, 1.2],
-        0.045,
-    );
+    let mut facts = row(C::StewingMix, "Stewing mix", 1.0, [1.5, 10.0, 0.0, 2.0], Mid, Fork, [1.0, 1.2], 0.045);
     facts.resistance_ln_sigma = 0.35;
     facts.thickness_sigma = 0.25;
     facts
@@ -152,33 +146,33 @@ const fn mixed() -> CutFacts {
 /// eaten as · aspect · usual piece.
 #[rustfmt::skip]
 static CUTS: [CutFacts; 27] = [
-    row(C::Chuck, "Chuck", &["shoulder", "chuck roll", "chuck roast"], 1.0, [1.5, 15.0, 0.0, 6.0], Low, Fork, [1.7, 2.3], 1.4),
-    row(C::Blade, "Blade", &["feather blade", "shoulder clod"], 1.05, [1.8, 10.0, 0.0, 6.0], Low, Fork, [2.0, 3.0], 1.2),
-    row(C::Neck, "Neck", &["clod and sticking"], 1.1, [1.8, 10.0, 10.0, 6.0], Low, Fork, [1.5, 2.0], 1.2),
-    row(C::ShortRib, "Short rib", &["thick ribs", "Jacob's ladder"], 1.0, [1.8, 28.0, 30.0, 6.0], Low, Fork, [1.2, 2.0], 0.34),
-    row(C::PlateRib, "Plate rib", &["dinosaur ribs", "short plate"], 1.1, [1.8, 28.0, 25.0, 6.0], Low, EatenAs::Probe, [2.3, 4.6], 2.6),
-    row(C::RibFinger, "Rib finger", &["intercostals"], 0.9, [1.8, 25.0, 0.0, 6.0], Low, Fork, [1.3, 6.0], 0.12),
-    row(C::BrisketFlat, "Brisket, flat", &["thin end", "first cut"], 1.2, [1.9, 8.0, 0.0, 10.0], Mid, Slice, [3.5, 6.0], 2.5),
-    row(C::BrisketPoint, "Brisket, point", &["thick end", "deckle"], 1.1, [1.9, 25.0, 0.0, 10.0], Low, Slice, [2.2, 3.0], 2.2),
-    row(C::Brisket, "Brisket, whole", &["packer"], 1.15, [1.9, 18.0, 0.0, 10.0], Mid, Slice, [2.5, 4.0], 5.5),
-    row(C::CornedBrisket, "Corned brisket", &["salt beef"], 1.15, [1.9, 12.0, 0.0, 10.0], Mid, Slice, [2.5, 3.7], 2.0),
-    row(C::Shin, "Shin, boneless", &["shank", "gravy beef"], 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.7, 2.5], 0.95),
-    row(C::ShinBoneIn, "Shin on the bone", &["shank slices", "cross-cut shin"], 1.35, [3.2, 5.0, 35.0, 5.0], Low, Fork, [2.5, 3.0], 0.45),
-    row(C::Heel, "Heel", &["heel of round"], 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.5, 2.2], 0.9),
-    row(C::Cheek, "Cheek", &[], 1.4, [3.2, 8.0, 0.0, 12.0], Low, Spoon, [1.6, 2.4], 0.45),
-    row(C::Oxtail, "Oxtail", &["tail"], 1.35, [3.5, 28.0, 45.0, 3.0], Low, Fork, [1.3, 1.6], 0.15),
-    row(C::Tendon, "Tendon", &["sinew"], 2.2, [25.0, 2.0, 0.0, 0.0], Low, Spoon, [1.3, 6.0], 0.15),
-    row(C::Round, "Round", &["buttock", "rump roast"], 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.5, 2.2], 1.6),
-    row(C::Topside, "Topside", &["top round", "inside round"], 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.5, 2.2], 1.6),
-    row(C::Silverside, "Silverside", &["bottom round", "outside flat"], 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.6, 2.5], 1.8),
-    row(C::EyeRound, "Eye of round", &["eye of silverside"], 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.0, 2.8], 1.2),
-    row(C::Skirt, "Skirt", &["inside skirt", "goose skirt"], 0.9, [1.0, 8.0, 0.0, 5.0], Mid, Fork, [3.0, 6.0], 0.6),
-    row(C::Flank, "Flank", &["bavette"], 0.9, [1.0, 8.0, 0.0, 5.0], Mid, Fork, [5.0, 8.0], 0.8),
-    row(C::Sirloin, "Sirloin, stewed", &["rump tail"], 0.6, [0.7, 7.0, 0.0, 5.0], High, Fork, [1.5, 2.2], 1.2),
+    row(C::Chuck, "Chuck", 1.0, [1.5, 15.0, 0.0, 6.0], Low, Fork, [1.7, 2.3], 1.4),
+    row(C::Blade, "Blade", 1.05, [1.8, 10.0, 0.0, 6.0], Low, Fork, [2.0, 3.0], 1.2),
+    row(C::Neck, "Neck", 1.1, [1.8, 10.0, 10.0, 6.0], Low, Fork, [1.5, 2.0], 1.2),
+    row(C::ShortRib, "Short rib", 1.0, [1.8, 28.0, 30.0, 6.0], Low, Fork, [1.2, 2.0], 0.34),
+    row(C::PlateRib, "Plate rib", 1.1, [1.8, 28.0, 25.0, 6.0], Low, EatenAs::Probe, [2.3, 4.6], 2.6),
+    row(C::RibFinger, "Rib finger", 0.9, [1.8, 25.0, 0.0, 6.0], Low, Fork, [1.3, 6.0], 0.12),
+    row(C::BrisketFlat, "Brisket, flat", 1.2, [1.9, 8.0, 0.0, 10.0], Mid, Slice, [3.5, 6.0], 2.5),
+    row(C::BrisketPoint, "Brisket, point", 1.1, [1.9, 25.0, 0.0, 10.0], Low, Slice, [2.2, 3.0], 2.2),
+    row(C::Brisket, "Brisket, whole", 1.15, [1.9, 18.0, 0.0, 10.0], Mid, Slice, [2.5, 4.0], 5.5),
+    row(C::CornedBrisket, "Corned brisket", 1.15, [1.9, 12.0, 0.0, 10.0], Mid, Slice, [2.5, 3.7], 2.0),
+    row(C::Shin, "Shin, boneless", 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.7, 2.5], 0.95),
+    row(C::ShinBoneIn, "Shin on the bone", 1.35, [3.2, 5.0, 35.0, 5.0], Low, Fork, [2.5, 3.0], 0.45),
+    row(C::Heel, "Heel", 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.5, 2.2], 0.9),
+    row(C::Cheek, "Cheek", 1.4, [3.2, 8.0, 0.0, 12.0], Low, Spoon, [1.6, 2.4], 0.45),
+    row(C::Oxtail, "Oxtail", 1.35, [3.5, 28.0, 45.0, 3.0], Low, Fork, [1.3, 1.6], 0.15),
+    row(C::Tendon, "Tendon", 2.2, [25.0, 2.0, 0.0, 0.0], Low, Spoon, [1.3, 6.0], 0.15),
+    row(C::Round, "Round", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.5, 2.2], 1.6),
+    row(C::Topside, "Topside", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.5, 2.2], 1.6),
+    row(C::Silverside, "Silverside", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.6, 2.5], 1.8),
+    row(C::EyeRound, "Eye of round", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.0, 2.8], 1.2),
+    row(C::Skirt, "Skirt", 0.9, [1.0, 8.0, 0.0, 5.0], Mid, Fork, [3.0, 6.0], 0.6),
+    row(C::Flank, "Flank", 0.9, [1.0, 8.0, 0.0, 5.0], Mid, Fork, [5.0, 8.0], 0.8),
+    row(C::Sirloin, "Sirloin, stewed", 0.6, [0.7, 7.0, 0.0, 5.0], High, Fork, [1.5, 2.2], 1.2),
     mixed(),
-    tender(C::Fillet, "Fillet", &["tenderloin"], 5.0),
-    tender(C::RibEye, "Rib eye", &["cube roll", "entrecôte"], 25.0),
-    tender(C::Strip, "Strip", &["strip loin", "short loin"], 15.0),
+    tender(C::Fillet, "Fillet", 5.0),
+    tender(C::RibEye, "Rib eye", 25.0),
+    tender(C::Strip, "Strip", 15.0),
 ];
 
 impl Cut {
@@ -246,6 +240,16 @@ mod tests {
             assert_eq!(Cut::parse("cut", &facts.cut.key()).unwrap(), facts.cut);
             assert_eq!(serde_json::to_value(facts.cut).unwrap(), facts.cut.key());
         }
+    }
+
+    #[test]
+    fn every_muscle_has_its_other_names_and_a_sign() {
+        for facts in Cut::all() {
+            assert!(facts.also.len() >= 3 && facts.tell.ends_with('.'), "{}", facts.name);
+            assert!(!facts.also.iter().any(|other| other.eq_ignore_ascii_case(facts.name)), "{}", facts.name);
+        }
+        let under = |name: &str| Cut::all().iter().filter(|facts| facts.also.contains(&name)).count();
+        assert_eq!((under("gravy beef"), under("rump roast")), (1, 2), "some names stand at two muscles");
     }
 
     #[test]
