@@ -24,10 +24,15 @@ const fn shot(name: &'static str, path: &'static str, follow: &'static [&'static
 /// A whole brisket in the pit, in paper from 70 °C.
 const PIT: &str = "/why?dish=Snow-hole%20brisket&f=%7B%22cut%22%3A%22brisket%22%2C%22mass_kg%22%3A5.5%2C%22method%22%3A%22smoke%22%2C%22heat%22%3A%7B%22pit_c%22%3A110%2C%22wrap%22%3A%7B%22in%22%3A%22paper%22%2C%22at_core_c%22%3A70%7D%7D%7D";
 
-const SHOTS: [Shot; 17] = [
+/// Three ways of a chuck side by side, and a recipe tried on it.
+const COMPARED: &str = "/match?cut=chuck&kg=1.6&mm=75&beside=braise.oven_150.whole,pressure.high.halved,smoke.pit_110_paper.whole&recipe=35%20min%20at%20high%20pressure";
+
+const SHOTS: [Shot; 19] = [
     shot("match", "/match?cut=shin&kg=2.4&people=8", &[], "Scrub through"),
     shot("match-refused", "/match?cut=fillet", &[], "not for this job"),
-    shot("sheets", "/sheet", &[], "Planned dishes"),
+    shot("match-cuts", "/match/cuts?cut=shin", &[], "Every cut, every way"),
+    shot("match-buy", "/match/buy?dish=braise&as=pull", &[], "Those that fit the bell first"),
+    shot("prepare", "/prepare", &["Lake-ice shin"], "Then it cooks"),
     shot("sheet", "/sheet", &["Lake-ice shin"], "Because"),
     shot("cook", "/cook", &["Ice-road chuck"], "The median piece"),
     shot("why", "/match?cut=shin&kg=2.4&people=8", &["Why this time?"], "Rules of thumb"),
@@ -36,7 +41,7 @@ const SHOTS: [Shot; 17] = [
     shot("finish", "/finish", &["Ice-road chuck"], "Served?"),
     shot("log", "/log", &[], "What came of it"),
     shot("kitchen", "/kitchen", &[], "Take it along"),
-    Shot { scheme: "dark", ..shot("match-dark", "/match?cut=shin&kg=2.4&people=8", &[], "Scrub through") },
+    Shot { scheme: "dark", ..shot("match-dark", COMPARED, &[], "Side by side") },
     Shot { scheme: "dark", ..shot("cook-dark", "/cook", &["Ice-road chuck"], "The median piece") },
     Shot { viewport: Viewport::Phone, ..shot("match-phone", "/match?cut=shin&kg=2.4&people=8", &[], "Scrub through") },
     Shot { viewport: Viewport::Phone, ..shot("sheet-phone", "/sheet", &["Lake-ice shin"], "Because") },

@@ -61,6 +61,7 @@ export const api = {
     unwrap(client.POST('/api/forecast', { body: request, signal })),
   match: (request: Schemas['MatchRequest'], signal: AbortSignal) =>
     unwrap(client.POST('/api/match', { body: request, signal })),
+  overview: () => unwrap(client.GET('/api/match/overview')),
   sauce: (request: Schemas['SauceRequest'], signal: AbortSignal) =>
     unwrap(client.POST('/api/sauce', { body: request, signal })),
   preview: (plan: Schemas['Plan'], signal: AbortSignal) =>

@@ -18,7 +18,19 @@ type Props = {
 
 const LANE = 46;
 const GUTTER = 62;
-const names = { hands: 'Hands', hob: 'Hob', oven: 'Oven', cold: 'Cold', board: 'Board' } as const;
+const names: Record<Schemas['Lane'], string> = {
+  hands: 'Hands',
+  hob: 'Hob',
+  oven: 'Oven',
+  pressure_pot: 'Pressure',
+  crock: 'Crock',
+  pit: 'Pit',
+  bath: 'Bath',
+  cold: 'Cold',
+  board: 'Board',
+};
+/** What cooks, cools or rests by itself, in the order of its lanes. */
+const APPLIANCES = ['hob', 'oven', 'pressure_pot', 'crock', 'pit', 'bath', 'cold', 'board'] as const;
 const short: Partial<Record<Schemas['TaskKind'], string>> = {
   salt: 'salt',
   take_out: 'dry',
@@ -31,7 +43,8 @@ const short: Partial<Record<Schemas['TaskKind'], string>> = {
   slice: 'slice',
   serve: 'plate',
   hold: 'hold',
-  braise: 'braise',
+  braise: 'cook',
+  move: 'move',
   preheat: 'preheat',
   rest: 'rest',
 };
@@ -44,9 +57,7 @@ export function DayStrip({ tasks, ready, bell, zone, now, chosen, onChoose }: Pr
   const folded = fold(spans, width - GUTTER);
   const x = (at: number | string) => GUTTER + folded.x(typeof at === 'string' ? millis(at) : at);
   const unattended = tasks.filter((task) => !task.hands_on && millis(task.end) > millis(task.start));
-  const lanes = (['hob', 'oven', 'board'] as const).filter((lane) =>
-    unattended.some((task) => task.lane === lane),
-  );
+  const lanes = APPLIANCES.filter((lane) => unattended.some((task) => task.lane === lane));
   const top = 40;
   const handsY = top;
   const laneY = (lane: string) => top + LANE * (1 + lanes.indexOf(lane as (typeof lanes)[number]));

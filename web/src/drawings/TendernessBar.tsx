@@ -12,10 +12,12 @@ type Props = {
   tenderness: [number, number, number];
   /** What is enough, and what is too far. */
   goal?: [number, number];
+  /** The moment it shows. */
+  when?: string;
 };
 
 /** slice · fork · probe · pull · spoon, with a pointer as soft as the doubt, frayed past too far. */
-export function TendernessBar({ tenderness, goal }: Props) {
+export function TendernessBar({ tenderness, goal, when = 'now' }: Props) {
   const id = useId();
   const { ref, width } = useWidth<HTMLDivElement>();
   const x = scaleLinear()
@@ -43,7 +45,7 @@ export function TendernessBar({ tenderness, goal }: Props) {
         width={width}
         height={118}
         role="img"
-        aria-label={`Tenderness now: ${between}`}
+        aria-label={`Tenderness ${when}: ${between}`}
         style={{ display: 'block' }}
       >
         <defs>

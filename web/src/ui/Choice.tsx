@@ -7,10 +7,12 @@ type Props<T extends string> = {
   options: readonly { value: T; label: string; hint?: string }[];
   onChange: (value: T) => void;
   hideLabel?: boolean;
+  /** Quieter, for what is changed seldom. */
+  small?: boolean;
 };
 
 /** A few words of which one holds. Native radios, so the arrow keys move along them. */
-export function Choice<T extends string>({ label, value, options, onChange, hideLabel }: Props<T>) {
+export function Choice<T extends string>({ label, value, options, onChange, hideLabel, small }: Props<T>) {
   const name = useId();
   return (
     <chakra.fieldset border="0" p={0} m={0} minW={0}>
@@ -25,7 +27,8 @@ export function Choice<T extends string>({ label, value, options, onChange, hide
             display="inline-flex"
             alignItems="center"
             minHeight="44px"
-            px={3}
+            px={small ? 2 : 3}
+            fontSize={small ? 'small' : 'text'}
             borderRadius="10px"
             borderWidth="2px"
             borderColor={option.value === value ? 'rim' : 'line'}

@@ -15,7 +15,8 @@ const input = {
   '&[aria-invalid=true]': { borderColor: 'caution' },
 } as const;
 
-const Input = chakra('input', { base: { ...input, width: '100%' } });
+/** A bare line to type in, for fields that bring a label of their own. */
+export const TextInput = chakra('input', { base: { ...input, width: '100%' } });
 const Select = chakra('select', { base: { ...input, width: '100%' } });
 const TextArea = chakra('textarea', { base: { ...input, width: '100%', py: 2, minHeight: '88px' } });
 
@@ -69,7 +70,7 @@ export function NumberField({
   return (
     <Labelled id={id} {...common} error={wrong ? `“${given}” is not a number` : common.error}>
       <Flex align="center" gap={2}>
-        <Input
+        <TextInput
           id={id}
           inputMode="decimal"
           autoComplete="off"
@@ -128,7 +129,7 @@ export function TextField({ value, onChange, type = 'text', long, maxLength, ...
           onChange={(event) => onChange(event.target.value)}
         />
       ) : (
-        <Input
+        <TextInput
           id={id}
           type={type}
           value={value}

@@ -19,6 +19,9 @@ const TIGHT: f64 = 0.5;
 /// A flame or fire left alone for less than this is no clash, min.
 const LEFT_ALONE_MIN: f64 = 20.0;
 
+/// A dish from the cold is warm again so long before it is lifted, at the latest, min.
+const WARM_AHEAD_MIN: f64 = 45.0;
+
 /// How the liquid feels by its gelatin, %.
 pub fn body_words(percent: f64) -> &'static str {
     match percent {
@@ -34,6 +37,15 @@ pub fn body_words(percent: f64) -> &'static str {
 /// # Errors
 /// Names the field that can't be used.
 pub fn choose(block: &Block, variant: Variant) -> Result<Choice> {
+    let choice = compute(block, variant.clone())?;
+    // What waits in the cold is warmed for the bell, not hours before it.
+    let early_min = choice.hold_min - WARM_AHEAD_MIN;
+    let Some(chilled) = variant.chilled_for(early_min).filter(|_| early_min > 0.0) else { return Ok(choice) };
+    let later = compute(block, chilled)?;
+    Ok(Choice { start_by: choice.start_by, ..later })
+}
+
+fn compute(block: &Block, variant: Variant) -> Result<Choice> {
     let plan = block.plan(variant.forecast);
     let worked = Worked::new(&plan, block.kitchen, &[], None).map_err(unprefixed)?;
     let (case, durations, forecast) = (&worked.case, &worked.durations, &worked.forecast);

@@ -31,6 +31,9 @@ pub fn against(facts: &CutFacts, method: Method, eaten_as: EatenAs, shape: Shape
     if holds && (shape == Shape::Cubed || method == Method::Stew) {
         return Some("Cubes are not slices: cook it in one piece for that, or eat it under a fork.".into());
     }
+    if facts.cut == Cut::Tendon && eaten_as == EatenAs::Pull {
+        return Some("Tendon has no fibres to pull: it is eaten soft, by the spoon.".into());
+    }
     if method == Method::Smoke {
         match facts.cut {
             Cut::Tendon => {

@@ -33,6 +33,19 @@ pub struct Variant {
     pub loads: u32,
 }
 
+impl Variant {
+    /// The same with so much longer in the cold, min; none where it is never chilled and warmed again.
+    pub fn chilled_for(&self, longer_min: f64) -> Option<Self> {
+        let mut longer = self.clone();
+        let stages = longer.forecast.stages.as_mut()?;
+        let warms = stages.last().is_some_and(|last| last.method == Some(Method::Reheat));
+        let chill = stages.iter_mut().find(|stage| warms && stage.method == Some(Method::Chill))?;
+        let min = chill.until.as_mut()?.min.as_mut()?;
+        *min += (longer_min / 5.0).floor() * 5.0;
+        Some(longer)
+    }
+}
+
 fn hob(simmer: Simmer) -> Heat {
     Heat { source: Some(HeatSource::Hob), simmer: Some(simmer), ..Heat::default() }
 }
@@ -67,8 +80,7 @@ fn cut_up(block: &Block, lies: &Case, shape: Shape, across_m: Option<f64>) -> Op
         Shape::Whole => {
             let lies_down =
                 across_m.is_none_or(|across| lies.parts.iter().all(|part| part.sides_m[2] <= 1.05 * across));
-            let words = if main.pieces > 1 || mixed { "as they are" } else { "whole" };
-            lies_down.then(|| Cutting { shape, words, meat: meat.clone() })
+            lies_down.then(|| Cutting { shape, words: "", meat: meat.clone() })
         }
         Shape::Halved => {
             let piece_kg = main.mass_kg / f64::from(main.pieces);
@@ -87,7 +99,7 @@ fn cut_up(block: &Block, lies: &Case, shape: Shape, across_m: Option<f64>) -> Op
                 mass_kg: Some(main.mass_kg),
                 ..meat.clone()
             };
-            let words = if cuts > 2.0 { "cut to lie in the pot" } else { "halved" };
+            let words = if cuts > 2.0 { ", cut to lie in the pot" } else { ", halved" };
             Some(Cutting { shape, words, meat: halved })
         }
         Shape::Cubed => {
@@ -124,7 +136,7 @@ fn cut_up(block: &Block, lies: &Case, shape: Shape, across_m: Option<f64>) -> Op
                     ..meat.clone()
                 },
             };
-            Some(Cutting { shape, words: "in 4 cm cubes", meat: cubed })
+            Some(Cutting { shape, words: ", in 4 cm cubes", meat: cubed })
         }
     }
 }
@@ -150,7 +162,7 @@ impl List<'_> {
             let shape_key = format!("{:?}", cutting.shape).to_lowercase();
             self.found.push(Variant {
                 id: format!("{}.{key}.{shape_key}", method.key()),
-                name: format!("{name}, {}", cutting.words),
+                name: format!("{name}{}", cutting.words),
                 kit,
                 shape: cutting.shape,
                 forecast: ForecastRequest { method: Some(method), heat: Some(heat.clone()), ..cutting.meat },

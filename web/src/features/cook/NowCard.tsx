@@ -121,7 +121,7 @@ export function NowCard({ cook, units, zone, onHappened, busy }: Props) {
               disabled={busy}
               onClick={() => onHappened({ kind: 'task_done', task: task.id })}
             >
-              {task.kind === 'simmer' ? 'It simmers' : 'Done'}
+              {task.kind === 'simmer' && task.lane === 'hob' ? 'It simmers' : 'Done'}
             </Button>
           )
         )}

@@ -1,17 +1,27 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ApiFault, Schemas } from '../../api/client';
-import { editable, format, type Units } from '../../format/units';
+import { editable, type Units } from '../../format/units';
 import { Choice } from '../../ui/Choice';
-import { NumberField, SelectField, Slider, TextField } from '../../ui/fields';
-import type { Block as BlockState } from './state';
+import { NumberField, TextField } from '../../ui/fields';
+import { CutField } from './CutField';
+import { otherCut, type Block as BlockState } from './state';
 
-const eaten = [
+export const eaten = [
   { value: 'slice', label: 'slice' },
   { value: 'fork', label: 'fork' },
   { value: 'probe', label: 'probe' },
   { value: 'pull', label: 'pull' },
   { value: 'spoon', label: 'spoon' },
 ] as const;
+
+/** What a usual piece of a cut weighs, and how thick it then is. */
+export function usualPiece(facts: Schemas['CutFacts'] | undefined, kg?: number) {
+  const usualKg = Math.max(1, facts?.piece_kg ?? 1);
+  const mass = kg ?? usualKg;
+  const piece = mass / Math.max(1, Math.round(mass / (facts?.piece_kg ?? 1)));
+  const [a, b] = facts?.aspect ?? [1.7, 2.3];
+  return { kg: usualKg, mm: Math.round(Math.cbrt(piece / 1060 / (a! * b!)) * 1000) };
+}
 
 type Props = {
   block: BlockState;
@@ -24,40 +34,29 @@ type Props = {
 /** What is on the block, how it is eaten and when the bell is: a good default, to be corrected. */
 export function Block({ block, change, cuts, units, fault }: Props) {
   const facts = cuts.find((cut) => cut.cut === block.cut);
-  const error = (field: string) => (fault?.field === field ? fault.message : undefined);
+  const error = (...fields: string[]) =>
+    fault?.field && fields.includes(fault.field) ? fault.message : undefined;
   const mass = editable.mass[units];
-  const usualKg = Math.max(1, facts?.piece_kg ?? 1);
-  const piece =
-    (block.kg ?? usualKg) / Math.max(1, Math.round((block.kg ?? usualKg) / (facts?.piece_kg ?? 1)));
-  const [a, b] = facts?.aspect ?? [1.7, 2.3];
-  const usualMm = Math.round(Math.cbrt(piece / 1060 / (a! * b!)) * 1000);
   return (
     <Flex wrap="wrap" gap={{ base: 3, md: 4 }} align="flex-end">
-      <Box width={{ base: '100%', sm: '172px' }}>
-        <SelectField
+      <Box width={{ base: '100%', sm: '208px' }}>
+        <CutField
           label="On the block"
+          cuts={cuts}
           value={block.cut}
-          onChange={(cut) =>
-            change({ cut: cut as Schemas['Cut'], as: undefined, kg: undefined, mm: undefined })
-          }
-          error={error('cut')}
-        >
-          {cuts.map((cut) => (
-            <option key={cut.cut} value={cut.cut}>
-              {cut.name}
-            </option>
-          ))}
-        </SelectField>
+          onChange={(cut) => change(otherCut(cut))}
+          error={error('cut', 'parts[0].cut')}
+        />
       </Box>
       <Box width={{ base: 'calc(50% - 6px)', sm: '118px' }}>
         <NumberField
           label="Raw weight"
-          value={block.kg ?? usualKg}
+          value={block.kg ?? usualPiece(facts).kg}
           onChange={(kg) => change({ kg })}
           unit={mass.unit}
           factor={mass.factor}
           step={mass.step}
-          error={error('mass_kg')}
+          error={error('mass_kg', 'parts[0].mass_kg', 'parts')}
         />
       </Box>
       <Box width={{ base: 'calc(50% - 6px)', sm: '72px' }}>
@@ -77,17 +76,6 @@ export function Block({ block, change, cuts, units, fault }: Props) {
           value={block.bell}
           onChange={(bell) => change({ bell })}
           error={error('bell')}
-        />
-      </Box>
-      <Box width={{ base: '100%', sm: '200px' }}>
-        <Slider
-          label={block.mm ? 'How thick' : 'How thick? a guess'}
-          value={block.mm ?? usualMm}
-          min={20}
-          max={140}
-          step={1}
-          onChange={(mm) => change({ mm })}
-          said={format('small_length', block.mm ?? usualMm, units)}
         />
       </Box>
       <Choice

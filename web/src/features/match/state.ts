@@ -3,17 +3,68 @@ import { useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { nextAt } from '../../format/time';
 
+/** Another cut or size in the same pot. */
+export type Company = { cut: Schemas['Cut']; kg: number; mm?: number };
+
 export type Block = {
   cut: Schemas['Cut'];
   kg?: number;
   mm?: number;
+  pieces?: number;
+  bone?: number;
+  age?: Schemas['Age'];
+  frozen?: boolean;
+  also: Company[];
   as?: Schemas['EatenAs'];
   people: number;
   bell: string;
+  kit?: Schemas['Kit'][];
+  /** Away from and to, as `datetime-local` text. */
+  away?: string;
+  back?: string;
   price?: number;
+  sure?: number;
+  sort?: Schemas['Sort'];
+  recipe?: string;
+  /** The chosen way, and those compared. */
+  way?: string;
+  beside: string[];
 };
 
 const DEFAULT_CUT = 'chuck';
+/** How many are compared side by side. */
+export const MOST_BESIDE = 3;
+/** What stays with the evening when another cut is laid on the block. */
+export const otherCut = (cut: Schemas['Cut']): Partial<Block> => ({
+  cut,
+  as: undefined,
+  kg: undefined,
+  mm: undefined,
+  pieces: undefined,
+  bone: undefined,
+  age: undefined,
+  way: undefined,
+  beside: [],
+});
+
+const readCompany = (text: string): Company | undefined => {
+  const [cut, kg, mm] = text.split(':');
+  const mass = Number(kg);
+  if (!cut || !Number.isFinite(mass)) return undefined;
+  return { cut: cut as Schemas['Cut'], kg: mass, mm: mm ? Number(mm) : undefined };
+};
+
+const writeCompany = ({ cut, kg, mm }: Company) => [cut, Number(kg.toFixed(3)), mm ?? ''].join(':');
+
+const list = (text: string | null) => text?.split(',').filter(Boolean) ?? [];
+
+/** How a field stands in the address. */
+function written(name: string, value: unknown): string {
+  if (name === 'also') return (value as Company[]).map(writeCompany).join(',');
+  if (Array.isArray(value)) return value.join(',');
+  if (typeof value === 'number') return String(Number(value.toFixed(3)));
+  return String(value);
+}
 
 /** What is on the block stands in the address, so that it can be linked, reloaded and gone back to. */
 export function useBlock(zone: string) {
@@ -25,14 +76,28 @@ export function useBlock(zone: string) {
       const value = Number(text);
       return text && Number.isFinite(value) ? value : undefined;
     };
+    const word = <T extends string>(name: string) => (params.get(name) as T | null) ?? undefined;
     return {
-      cut: (params.get('cut') ?? DEFAULT_CUT) as Schemas['Cut'],
+      cut: word<Schemas['Cut']>('cut') ?? DEFAULT_CUT,
       kg: figure('kg'),
       mm: figure('mm'),
-      as: (params.get('as') as Schemas['EatenAs'] | null) ?? undefined,
+      pieces: figure('pieces'),
+      bone: figure('bone'),
+      age: word('age'),
+      frozen: params.get('frozen') === 'true' || undefined,
+      also: list(params.get('also')).flatMap((text) => readCompany(text) ?? []),
+      as: word('as'),
       people: figure('people') ?? 4,
       bell: params.get('bell') ?? dinner,
+      kit: params.has('kit') ? (list(params.get('kit')) as Schemas['Kit'][]) : undefined,
+      away: word('away'),
+      back: word('back'),
       price: figure('price'),
+      sure: figure('sure'),
+      sort: word('sort'),
+      recipe: word('recipe'),
+      way: word('way'),
+      beside: list(params.get('beside')).slice(0, MOST_BESIDE),
     };
   }, [params, dinner]);
   const change = useCallback(
@@ -41,8 +106,10 @@ export function useBlock(zone: string) {
         (before) => {
           const next = new URLSearchParams(before);
           for (const [name, value] of Object.entries(changed)) {
-            if (value === undefined || value === '') next.delete(name);
-            else next.set(name, String(typeof value === 'number' ? Number(value.toFixed(3)) : value));
+            const text = value === undefined || value === false ? '' : written(name, value);
+            if (text === '' && name !== 'kit') next.delete(name);
+            else if (value === undefined) next.delete(name);
+            else next.set(name, text);
           }
           return next;
         },
@@ -53,13 +120,42 @@ export function useBlock(zone: string) {
   return { block, change };
 }
 
-export const matchRequest = (block: Block, zone: string): Schemas['MatchRequest'] => ({
-  cut: block.cut,
-  mass_kg: block.kg,
-  thickness_mm: block.mm,
-  eaten_as: block.as,
-  people: Math.round(block.people),
-  bell: block.bell,
-  zone,
-  price_per_kg: block.price,
-});
+const FROZEN_C = -18;
+
+/** What is asked of the kitchen; a block that is being dragged is answered from fewer simulated cooks. */
+export function matchRequest(block: Block, zone: string): Schemas['MatchRequest'] {
+  const meat: Schemas['MatchRequest'] = block.also.length
+    ? {
+        parts: [
+          {
+            cut: block.cut,
+            mass_kg: block.kg,
+            thickness_mm: block.mm,
+            pieces: block.pieces,
+            bone_pct: block.bone,
+          },
+          ...block.also.map(({ cut, kg, mm }) => ({ cut, mass_kg: kg, thickness_mm: mm })),
+        ],
+      }
+    : {
+        cut: block.cut,
+        mass_kg: block.kg,
+        thickness_mm: block.mm,
+        pieces: block.pieces,
+        bone_pct: block.bone,
+      };
+  return {
+    ...meat,
+    age: block.age,
+    start_c: block.frozen ? FROZEN_C : undefined,
+    eaten_as: block.as,
+    people: Math.round(block.people),
+    bell: block.bell,
+    zone,
+    kit: block.kit,
+    away: block.away && block.back ? [[block.away, block.back]] : undefined,
+    price_per_kg: block.price,
+    certainty: block.sure,
+    sort: block.sort,
+  };
+}

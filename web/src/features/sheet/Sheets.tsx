@@ -1,5 +1,5 @@
 import { Box, Flex, Heading, Stack, Text, chakra } from '@chakra-ui/react';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { useCooks, useKitchen, usePlans } from '../../api/queries';
 import { clockDay } from '../../format/time';
 import { useNow } from '../../format/useNow';
@@ -12,6 +12,7 @@ export function Sheets() {
   const cooks = useCooks();
   const kitchen = useKitchen();
   const now = useNow(60_000);
+  const place = useLocation().pathname.startsWith('/prepare') ? '/prepare' : '/sheet';
   const failed = [plans, cooks, kitchen].find((query) => query.isLoadingError);
   if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
   if (!plans.data || !cooks.data || !kitchen.data)
@@ -49,7 +50,7 @@ export function Sheets() {
           minHeight="72px"
           _hover={{ bg: 'panel' }}
         >
-          <Link to={`/sheet/${id}`}>
+          <Link to={`${place}/${id}`}>
             <Flex align="center" gap={5} py={3} px={2}>
               <Text
                 fontSize="title"

@@ -3,8 +3,8 @@ import { useEffect, useRef } from 'react';
 import { Button } from '../../ui/Button';
 
 const keys = [
-  ['1 – 6', 'Match, Sheet, Cook, Finish, Log, Kitchen'],
-  ['← →', 'a small step on a slider or along choices'],
+  ['1 – 7', 'Match, Prepare, Sheet, Cook, Finish, Log, Kitchen'],
+  ['← →', 'a small step on a slider, along choices, or with the bell'],
   ['Shift + ← →', 'a large step on a slider'],
   ['U', 'undo the last thing logged, in Cook'],
   ['?', 'this list'],

@@ -119,6 +119,7 @@ export function Shell() {
   const [keys, setKeys] = useState(false);
   const places = [
     { to: '/match', name: 'Match' },
+    { to: inHand.planId ? `/prepare/${inHand.planId}` : '/prepare', name: 'Prepare', match: '/prepare' },
     { to: inHand.planId ? `/sheet/${inHand.planId}` : '/sheet', name: 'Sheet', match: '/sheet' },
     { to: inHand.cookId ? `/cook/${inHand.cookId}` : '/cook', name: 'Cook', match: '/cook' },
     { to: inHand.cookId ? `/finish/${inHand.cookId}` : '/finish', name: 'Finish', match: '/finish' },
@@ -133,7 +134,7 @@ export function Shell() {
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.key === '?') setKeys((shown) => !shown);
       else if (event.key === 'Escape') setKeys(false);
-      else if (/^[1-6]$/.test(event.key)) void navigate(addresses.split(' ')[Number(event.key) - 1]!);
+      else if (/^[1-7]$/.test(event.key)) void navigate(addresses.split(' ')[Number(event.key) - 1]!);
     };
     window.addEventListener('keydown', pressed);
     return () => window.removeEventListener('keydown', pressed);

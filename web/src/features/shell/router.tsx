@@ -10,6 +10,19 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="/match" replace /> },
       { path: 'match', lazy: async () => ({ Component: (await import('../match/Match')).Match }) },
+      { path: 'match/buy', lazy: async () => ({ Component: (await import('../match/Buy')).Buy }) },
+      {
+        path: 'match/cuts',
+        lazy: async () => ({ Component: (await import('../match/CutsPlace')).CutsPlace }),
+      },
+      {
+        path: 'prepare',
+        lazy: async () => ({ Component: (await import('../sheet/Sheets')).Sheets }),
+      },
+      {
+        path: 'prepare/:planId',
+        lazy: async () => ({ Component: (await import('../prepare/PreparePlace')).PreparePlace }),
+      },
       { path: 'sheet', lazy: async () => ({ Component: (await import('../sheet/Sheets')).Sheets }) },
       {
         path: 'sheet/:planId',

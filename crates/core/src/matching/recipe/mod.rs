@@ -10,7 +10,7 @@ use super::block::{Block, unprefixed};
 use super::variants::{Variant, variants};
 use crate::error::{Error, Result};
 use crate::forecast::{
-    Case, ForecastRequest, Medium, Method, StageRequest, chance, describe, quantile, softness_at, span,
+    Case, Forecast, ForecastRequest, Medium, Method, StageRequest, chance, describe, quantile, softness_at, span,
 };
 use crate::tender::Check;
 use crate::units::round_to;
@@ -209,20 +209,57 @@ fn equivalents(block: &Block, lies: &Case, tenderness: f64) -> Vec<Equivalent> {
         .collect();
     ways.into_par_iter()
         .filter_map(|variant| {
-            let plan = block.plan(ForecastRequest { members: Some(1), ..variant.forecast });
-            let mut case = plan.resolve(block.kitchen).ok()?;
-            for part in &mut case.parts {
-                part.goal.enough = f64::max(0.01, tenderness * part.goal.resistance);
-                part.goal.too_far = part.goal.enough * 2.0;
+            let Variant { id, name, forecast, .. } = variant;
+            let as_soft = |at_pressure_min: Option<f64>| {
+                let mut forecast = forecast.clone();
+                if let Some(heat) = forecast.heat.as_mut().filter(|_| at_pressure_min.is_some()) {
+                    heat.at_pressure_min = at_pressure_min;
+                }
+                let plan = block.plan(ForecastRequest { members: Some(1), ..forecast });
+                let mut case = plan.resolve(block.kitchen).ok()?;
+                let dose = tenderness * case.main().goal.resistance;
+                for part in &mut case.parts {
+                    // Followed until well past that softness.
+                    part.goal.enough = f64::max(0.01, dose);
+                    part.goal.too_far = part.goal.enough * 1.5;
+                }
+                Some((describe(&case, None), dose))
+            };
+            let method = forecast.method?;
+            if method == Method::Pressure {
+                let (min, at_pressure_min) = pressed(as_soft)?;
+                return Some(Equivalent { id, name, method, min, at_pressure_min: Some(at_pressure_min) });
             }
-            let forecast = describe(&case, None);
-            Some(Equivalent {
-                id: variant.id,
-                name: variant.name,
-                method: case.first().method,
-                min: forecast.ready_min.p50?,
-                at_pressure_min: forecast.at_pressure_min.and_then(|minutes| minutes.p50),
-            })
+            let (forecast, dose) = as_soft(None)?;
+            let after = forecast.curve.iter().position(|point| point.tender_h >= dose)?;
+            let [before, after] = [&forecast.curve[after.saturating_sub(1)], &forecast.curve[after]];
+            let share = (dose - before.tender_h) / (after.tender_h - before.tender_h).max(1e-9);
+            let min = before.min + share.clamp(0.0, 1.0) * (after.min - before.min);
+            Some(Equivalent { id, name, method, min, at_pressure_min: None })
         })
         .collect()
+}
+
+/// Minutes in all and at pressure after which it is as soft as asked on opening, by halving.
+fn pressed(as_soft: impl Fn(Option<f64>) -> Option<(Forecast, f64)>) -> Option<(f64, f64)> {
+    const LONGEST_MIN: f64 = 480.0;
+    let on_opening = |hold_min: f64| {
+        let (forecast, dose) = as_soft(Some(hold_min))?;
+        let last = forecast.curve.last()?;
+        let opened_min = forecast.stages.last().and_then(|stage| stage.to_min).unwrap_or(last.min);
+        Some((last.tender_h - dose, opened_min))
+    };
+    let (mut low, mut high) = (0.0, LONGEST_MIN);
+    if on_opening(high)?.0 < 0.0 {
+        return None;
+    }
+    while high - low > 0.5 {
+        let middle = 0.5 * (low + high);
+        if on_opening(middle)?.0 < 0.0 {
+            low = middle;
+        } else {
+            high = middle;
+        }
+    }
+    Some((on_opening(high)?.1, high))
 }

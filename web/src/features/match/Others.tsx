@@ -1,0 +1,95 @@
+import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
+import type { Schemas } from '../../api/client';
+import { format, say, type Units } from '../../format/units';
+import { Button } from '../../ui/Button';
+import { Caution } from '../../ui/states';
+
+/** Cuts that would do as well with what changes, and one joint for two dinners. */
+export function Others({
+  matched,
+  units,
+  onInstead,
+}: {
+  matched: Schemas['Matched'];
+  units: Units;
+  onInstead: (cut: Schemas['Cut'], kg: number) => void;
+}) {
+  const { substitutes, twice } = matched;
+  if (substitutes.length === 0 && !twice) return null;
+  return (
+    <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} gap={7}>
+      {substitutes.length > 0 && (
+        <Box as="section" aria-label="If there is none of it" borderTopWidth="2px" borderColor="rim" pt={3}>
+          <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
+            If there is none of it
+          </Heading>
+          <Stack as="ul" gap={0} listStyleType="none">
+            {substitutes.map((other) => (
+              <Flex
+                as="li"
+                key={other.cut}
+                gap={3}
+                align="center"
+                borderTopWidth="1px"
+                borderColor="line"
+                py={1}
+              >
+                <Button
+                  weight="quiet"
+                  px={2}
+                  onClick={() => onInstead(other.cut, Number(other.mass_kg.toFixed(1)))}
+                >
+                  {other.name}
+                </Button>
+                <Text fontSize="small" flex="1">
+                  {say(other.why, units)}; {format('mass', Number(other.mass_kg.toFixed(1)), units)} for the
+                  same plates
+                </Text>
+              </Flex>
+            ))}
+          </Stack>
+        </Box>
+      )}
+      {twice && (
+        <Box as="section" aria-label="One joint, two dinners" borderTopWidth="2px" borderColor="rim" pt={3}>
+          <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
+            Sliced tonight, pulled tomorrow
+          </Heading>
+          <Stack gap={3}>
+            <Text>{say(twice.words, units)}</Text>
+            {twice.cautions.map((caution) => (
+              <Caution key={caution.id}>{say(caution.text, units)}</Caution>
+            ))}
+          </Stack>
+        </Box>
+      )}
+    </Grid>
+  );
+}
+
+/** A tender cut, refused kindly: why, what to do with it instead, and what to take for this. */
+export function Refused({
+  facts,
+  why,
+  onInstead,
+}: {
+  facts?: Schemas['CutFacts'];
+  why: string;
+  onInstead: (cut: Schemas['Cut']) => void;
+}) {
+  return (
+    <Stack gap={4} maxW="44rem" py={4}>
+      <Heading as="h2" fontFamily="heading" fontSize="title">
+        {facts?.name ?? 'This cut'} is not for this job
+      </Heading>
+      <Text fontSize="lead">{why}</Text>
+      <Flex gap={3} wrap="wrap">
+        {(['chuck', 'shin', 'short_rib'] as const).map((cut) => (
+          <Button key={cut} onClick={() => onInstead(cut)}>
+            {{ chuck: 'Chuck', shin: 'Shin', short_rib: 'Short rib' }[cut]} instead
+          </Button>
+        ))}
+      </Flex>
+    </Stack>
+  );
+}

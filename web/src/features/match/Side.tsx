@@ -1,0 +1,166 @@
+import { Box, Flex, Stack, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ApiFault, api, type Schemas } from '../../api/client';
+import { clockDay, inHundred, millis, span } from '../../format/time';
+import { format, say, type Units } from '../../format/units';
+import { Because } from '../../ui/Because';
+import { Button } from '../../ui/Button';
+import { TextField } from '../../ui/fields';
+import { ThumbBar } from '../../ui/ThumbBar';
+import { Caution, Fault } from '../../ui/states';
+import { whyAddress } from '../why/state';
+import { MOST_BESIDE } from './state';
+
+type Choice = Schemas['Choice'];
+
+const fives = (minutes: number) => span(Math.round(minutes / 5) * 5);
+
+/** The facts of a choice that a cook weighs, as pairs of word and figure. */
+export function facts(choice: Choice, units: Units, zone: string, now: number): [string, string][] {
+  const cost = choice.cost_a_head;
+  return [
+    ['in time, then held hot', `${inHundred(choice.chance_ready)} in 100`],
+    ['the heat left on till the bell', `${inHundred(choice.chance_left_on)} in 100 just right`],
+    ['latest start', choice.start_by ? clockDay(choice.start_by, zone, now) : 'never tender'],
+    ['waits hot', choice.hold_min >= 5 ? `${fives(choice.hold_min)} as a rule` : 'hardly'],
+    ['hands at work', fives(choice.hands_on_min)],
+    [
+      'on the plate',
+      `${format('mass', choice.yield_kg, units)}, ${format('small_mass', Math.round(choice.grams_a_head), units)} a head`,
+    ],
+    [
+      'meat costs',
+      cost == null
+        ? 'no price known'
+        : `${cost.toFixed(2)} a head, ${choice.cost_per_portion!.toFixed(2)} a portion`,
+    ],
+    [
+      'beside it',
+      choice.sauce_l > 0
+        ? `${format('volume', Number(choice.sauce_l.toFixed(1)), units)}, ${choice.sauce_body}`
+        : choice.sauce_body,
+    ],
+    ['outside', choice.bark ? 'a bark' : 'no bark'],
+    ['burns', choice.fuel.words],
+    ['to wash', choice.washing_up.words],
+  ];
+}
+
+/** Why this way, what it comes to, and the one next thing: plan it. */
+export function Side({
+  choice,
+  units,
+  zone,
+  now,
+  beside,
+  onBeside,
+}: {
+  choice: Choice;
+  units: Units;
+  zone: string;
+  now: number;
+  beside: string[];
+  onBeside: (ids: string[]) => void;
+}) {
+  const late = choice.start_by != null && millis(choice.start_by) < now;
+  const compared = beside.includes(choice.id);
+  return (
+    <Stack gap={5}>
+      <PlanIt choice={choice} key={choice.id + choice.plan.name} />
+      <Because
+        why={whyAddress(choice.plan.forecast, choice.plan.name)}
+        rule={
+          <>
+            <Text>
+              Sixty-four cooks of this piece, spread evenly over what nobody knows: the animal, the thickness,
+              the oven, the lid. The band holds the middle eight in ten.
+            </Text>
+            <Text>
+              Work before the heat {fives(choice.lead_min)}; plates {fives(choice.finishing_min)} after
+              lifting: skim, sauce, rest, slice.
+            </Text>
+          </>
+        }
+      >
+        <Text>{say(choice.why, units)}</Text>
+        {choice.start_by && (
+          <Text>
+            {late ? 'It should have started by ' : 'Start by '}
+            <strong>{clockDay(choice.start_by, zone, now)}</strong> to be sure enough.
+          </Text>
+        )}
+        {choice.clashes.map((clash) => (
+          <Text key={clash} fontWeight={600}>
+            {clash}
+          </Text>
+        ))}
+        {choice.cautions.map((caution) => (
+          <Caution key={caution.id}>{say(caution.text, units)}</Caution>
+        ))}
+      </Because>
+      <Box as="dl" fontSize="small" borderTopWidth="1px" borderColor="line">
+        {facts(choice, units, zone, now).map(([word, figure]) => (
+          <Flex
+            key={word}
+            justify="space-between"
+            gap={3}
+            py="6px"
+            borderBottomWidth="1px"
+            borderColor="line"
+          >
+            <Text as="dt" color="soft">
+              {word}
+            </Text>
+            <Text as="dd" textAlign="right" fontWeight={600} fontVariantNumeric="tabular-nums">
+              {say(figure, units)}
+            </Text>
+          </Flex>
+        ))}
+      </Box>
+      <Button
+        onClick={() => onBeside(compared ? beside.filter((id) => id !== choice.id) : [...beside, choice.id])}
+        disabled={!compared && beside.length >= MOST_BESIDE}
+      >
+        {compared ? 'Take it from the comparison' : 'Lay it beside others'}
+      </Button>
+    </Stack>
+  );
+}
+
+function PlanIt({ choice }: { choice: Choice }) {
+  const navigate = useNavigate();
+  const [name, setName] = useState(choice.plan.name);
+  const [fault, setFault] = useState<unknown>();
+  const [saving, setSaving] = useState(false);
+  const save = async () => {
+    setSaving(true);
+    setFault(undefined);
+    try {
+      const id = crypto.randomUUID();
+      await api.savePlan(id, 0, { ...choice.plan, name });
+      await navigate(`/prepare/${id}`);
+    } catch (error) {
+      setFault(error);
+      setSaving(false);
+    }
+  };
+  const named = fault instanceof ApiFault && fault.field === 'plan.name';
+  return (
+    <Stack gap={3}>
+      <TextField
+        label="Call the dish"
+        value={name}
+        onChange={setName}
+        maxLength={80}
+        error={named ? fault.message : undefined}
+      />
+      <ThumbBar>
+        <Button weight="first" size="large" onClick={() => void save()} disabled={saving}>
+          Plan it this way
+        </Button>
+      </ThumbBar>
+      {fault !== undefined && !named && <Fault error={fault} />}
+    </Stack>
+  );
+}
