@@ -108,6 +108,23 @@ fn a_choice_is_what_its_plan_really_does() {
 }
 
 #[test]
+fn a_dish_of_the_day_before_is_warm_for_the_bell_and_chilled_before_bed() {
+    let matched = asked(serde_json::json!({
+        "cut": "shin", "mass_kg": 2.4, "now": "2027-02-05T09:00", "bell": "2027-02-06T19:00",
+        "asleep": [["22:30", "06:00"]],
+    }));
+    let day_before = matched.two_stage.iter().find(|choice| choice.id == "two.day_before").unwrap();
+    let start = day_before.start_by.unwrap();
+    assert!(minutes_between(start, matched.bell) > 18.0 * 60.0, "{start}");
+    let tender_at = plus_minutes(start, day_before.lead_min + day_before.ready_min.p50.unwrap());
+    assert!((0.0..120.0).contains(&minutes_between(tender_at, day_before.lift_at)), "{tender_at}");
+    assert!(day_before.cautions.iter().any(|caution| caution.id == "cooling"), "{:?}", day_before.cautions);
+    let sheet = work_back(&day_before.plan, &Kitchen::default(), matched.now).unwrap();
+    let moves: Vec<_> = sheet.tasks.iter().filter(|task| task.id.starts_with("move_")).collect();
+    assert_eq!(moves.len(), 2, "off the heat, and back to it");
+}
+
+#[test]
 fn the_kit_and_how_it_is_eaten_rule_out_ways_with_the_reason() {
     let matched = asked(serde_json::json!({
         "cut": "chuck", "eaten_as": "slice", "kit": ["hob", "pit"], "now": "2027-02-05T09:00", "bell": "2027-02-05T19:00",

@@ -1,6 +1,7 @@
 import { useId } from 'react';
 import type { Schemas } from '../api/client';
 import { colour } from '../theme/system';
+import { useWidth } from './useWidth';
 
 type Cut = Schemas['Cut'];
 type Zone = { cut: Cut; at: string; label?: [number, number]; word?: string };
@@ -119,6 +120,9 @@ export function SideOfBeef({
   onChoose: (cut: Cut) => void;
 }) {
   const id = useId();
+  const { ref, width } = useWidth<HTMLDivElement>();
+  // On a small screen only the chosen muscle carries its name, large enough to read.
+  const small = width < 560;
   const of = (cut: Cut) => cuts.find((facts) => facts.cut === cut);
   const order = [...ZONES.map((zone) => zone.cut), ...BESIDE];
   // A joint of several muscles lights them all.
@@ -152,7 +156,7 @@ export function SideOfBeef({
       style: { cursor: 'pointer' },
     }) as const;
   return (
-    <div role="radiogroup" aria-label="Side of beef: choose a muscle">
+    <div ref={ref} role="radiogroup" aria-label="Side of beef: choose a muscle">
       <svg viewBox="20 44 720 338" width="100%" style={{ display: 'block' }}>
         <defs>
           {ZONES.map(({ cut }) => {
@@ -219,7 +223,7 @@ export function SideOfBeef({
         {ZONES.map(({ cut, label, word }) => {
           const facts = of(cut);
           const text = word ?? facts?.name.split(',')[0]?.toLowerCase();
-          if (!facts || !label || !text) return null;
+          if (!facts || !label || !text || (small && !lit(cut))) return null;
           return (
             <text
               key={cut}
@@ -232,7 +236,7 @@ export function SideOfBeef({
               stroke={colour('ground')}
               strokeWidth="4"
               paintOrder="stroke"
-              style={{ fontSize: 12, fontWeight: lit(cut) ? 800 : 600 }}
+              style={{ fontSize: small ? 24 : 12, fontWeight: lit(cut) ? 800 : 600 }}
             >
               {text}
             </text>

@@ -20,6 +20,10 @@ const kitchen = {
   pot: { diameter_cm: 26, height_cm: 13 },
   pan_cm: 28,
   hob_w: 1800,
+  kit: ['oven', 'hob'],
+  pit_holds_itself: true,
+  asleep: [],
+  prices: {},
 };
 const sauce = (over: Partial<Schemas['Sauce']> = {}): Schemas['Sauce'] => ({
   steps: [{ do: 'Taste, with a clean spoon', min: 1, why: 'weak: reduce' }],

@@ -2,7 +2,7 @@
 
 use super::record::Recorder;
 use super::request::Method;
-use super::resolve::{Case, Cooling, Medium};
+use super::resolve::{Case, Cooling, End, Medium};
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 use crate::safety::{
     Caution, boils_dry, coals_outdoors, cool_hold, cooling, frozen_start, not_softening, part_cooked, pierced,
@@ -62,7 +62,8 @@ pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>) -> Vec<Caution
     }
     if let Some(chill) = case.stages.iter().position(|stage| matches!(stage.medium, Medium::Chill { .. })) {
         let chilled_s = if chill == 0 { 0.0 } else { recorder.stage_ends_s[chill - 1] };
-        let done = ready_s.is_some_and(|ready_s| ready_s <= chilled_s);
+        let tender_first = case.stages[..chill].iter().any(|stage| stage.end == End::Tender);
+        let done = tender_first || ready_s.is_some_and(|ready_s| ready_s <= chilled_s);
         if chill > 0 {
             cautions.push(if done { cooling() } else { part_cooked() });
         }

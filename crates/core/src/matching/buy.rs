@@ -80,7 +80,14 @@ fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Op
     let mass_kg = round_to((wanted_kg / share / STEP_KG).ceil() * STEP_KG, STEP_KG).clamp(0.2, 40.0);
     let (choice, pieces) = raw(mass_kg)?;
     let cost = block.cost_of(facts.cut, mass_kg).map(|cost| round_to(cost, 0.01));
-    let warned = suits::warnings(facts, eaten_as).into_iter().map(|warning| format!(" {}", warning.text));
+    let stringy = matches!(eaten_as, EatenAs::Pull | EatenAs::Spoon);
+    let warned = match (facts.cut, facts.dry_risk) {
+        (Cut::StewingMix, _) => " Several muscles: some ready long before others.",
+        (Cut::CornedBrisket, _) => " Salt all through.",
+        (_, DryRisk::High) if stringy => " Lean: as soft as that it goes stringy.",
+        (_, DryRisk::High) => " Lean: slice it thin, and serve it in its sauce.",
+        _ => "",
+    };
     let why = format!(
         "{:.0} % of it is eaten{}; {}{}",
         100.0 * choice.yield_kg / mass_kg,
@@ -93,7 +100,7 @@ fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Op
             _ if choice.sauce_l > 0.0 => format!("the liquid comes out {}.", choice.sauce_body),
             _ => format!("{}.", choice.sauce_body),
         },
-        warned.collect::<String>()
+        warned
     );
     Some(Buy {
         cut: facts.cut,

@@ -123,9 +123,10 @@ impl Worked {
             return 0.0;
         };
         let ended = |at: usize| self.forecast.stages.get(at).and_then(|span| span.to_min);
-        let done_first = |off_min: f64| self.forecast.ready_min.p50.is_some_and(|tender| tender <= off_min + 1.0);
+        // Done before it went into the cold, and not only by what came after.
+        let done_first = self.forecast.ready_min.p50.zip(ended(chill)).is_some_and(|(tender, cold)| tender < cold);
         match (ended(chill - 1), ended(last)) {
-            (Some(off_min), Some(warm_min)) if done_first(off_min) => warm_min - off_min,
+            (Some(off_min), Some(warm_min)) if done_first => warm_min - off_min,
             _ => 0.0,
         }
     }

@@ -1,7 +1,7 @@
 import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { ApiFault, api, type Kitchen } from '../../api/client';
+import { ApiFault, api, type Kitchen, type Schemas } from '../../api/client';
 import { useKitchen } from '../../api/queries';
 import { editable } from '../../format/units';
 import { setMode, useMode } from '../../theme/mode';
@@ -9,6 +9,8 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { NumberField, Slider, TextField } from '../../ui/fields';
 import { Fault, Waiting } from '../../ui/states';
+import { Toggles } from '../../ui/Toggles';
+import { kitWords } from '../match/More';
 
 /** What stands in the kitchen, saved as you go. */
 export function KitchenPlace() {
@@ -120,6 +122,30 @@ function Settings({ saved }: { saved: Kitchen }) {
             onChange={(percent) => change({ certainty: percent / 100 })}
             said={`${Math.round(kitchen.certainty * 100)} in 100`}
           />
+          <Toggles
+            label="To cook on"
+            options={(Object.keys(kitWords) as Schemas['Kit'][]).map((item) => ({
+              value: item,
+              label: kitWords[item],
+            }))}
+            value={kitchen.kit}
+            onChange={(kit) => change({ kit })}
+          />
+          {error('kit') && (
+            <Text fontSize="small" color="caution" role="alert">
+              {error('kit')}
+            </Text>
+          )}
+          <Choice
+            label="The pit"
+            value={kitchen.pit_holds_itself ? 'holds' : 'tended'}
+            options={[
+              { value: 'holds', label: 'holds its heat by itself' },
+              { value: 'tended', label: 'wants tending' },
+            ]}
+            onChange={(how) => change({ pit_holds_itself: how === 'holds' })}
+          />
+          <Asleep kitchen={kitchen} change={change} error={error('asleep')} />
         </Stack>
         <Stack gap={4}>
           <NumberField
@@ -220,5 +246,39 @@ function TakeAlong({ onFault }: { onFault: (fault: unknown) => void }) {
         <Text role="status">{said}</Text>
       </Flex>
     </Box>
+  );
+}
+
+/** The hours when nobody is up: no work is planned into them. */
+function Asleep({
+  kitchen,
+  change,
+  error,
+}: {
+  kitchen: Kitchen;
+  change: (changed: Partial<Kitchen>) => void;
+  error?: string;
+}) {
+  const [from = '', to = ''] = kitchen.asleep[0] ?? [];
+  const set = (next: [string, string]) => {
+    const given = next.every((time) => time !== '');
+    change({ asleep: given ? [next, ...kitchen.asleep.slice(1)] : kitchen.asleep.slice(1) });
+  };
+  return (
+    <Flex gap={3}>
+      <TextField
+        label="Asleep from"
+        type="time"
+        value={from}
+        onChange={(time) => set([time, time && (to || '06:30')])}
+        error={error}
+      />
+      <TextField
+        label="until"
+        type="time"
+        value={to}
+        onChange={(time) => set([time && (from || '23:00'), time])}
+      />
+    </Flex>
   );
 }

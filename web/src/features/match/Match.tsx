@@ -61,8 +61,9 @@ function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['CutFacts'
   const settled = useSettled(text);
   const request = useMemo(() => JSON.parse(text) as Schemas['MatchRequest'], [text]);
   const matched = useMatch(settled ? request : { ...request, members: DRAFT_MEMBERS });
-  // The bell under the hand, before it is let go.
-  const [dragged, setDragged] = useState<number>();
+  // The bell under the hand, until the kitchen has answered for where it was let go.
+  const [held, setHeld] = useState<{ at: number; answer: unknown }>();
+  const dragged = held?.answer === matched.data ? held?.at : undefined;
   const facts = cuts.find((cut) => cut.cut === block.cut);
   const fault = matched.error instanceof ApiFault ? matched.error : undefined;
   const answer = useMemo(() => {
@@ -75,12 +76,11 @@ function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['CutFacts'
       two_stage: matched.data.two_stage.map(rung),
     };
   }, [matched.data, dragged]);
-  useEffect(() => setDragged(undefined), [matched.data]);
   const all = answer ? choicesOf(answer) : [];
   const chosen = all.find((choice) => choice.id === block.way) ?? all[0];
   const bell = dragged ?? (answer ? millis(answer.bell) : now);
   const onBell = (at: number, done: boolean) => {
-    setDragged(at);
+    setHeld({ at, answer: matched.data });
     if (done) change({ bell: localText(at, zone) });
   };
   return (

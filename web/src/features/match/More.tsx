@@ -195,7 +195,7 @@ export function Age({ block, change }: { block: Block; change: (changed: Partial
         { value: 'young', label: 'young' },
         { value: 'mature', label: 'older' },
       ]}
-      onChange={(age) => change({ age: age === 'unknown' ? undefined : (age as Schemas['Age']) })}
+      onChange={(age) => change({ age: age === 'unknown' ? undefined : age })}
     />
   );
 }

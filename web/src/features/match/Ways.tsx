@@ -64,7 +64,9 @@ export function Ways({ matched, chosen, beside, bell, now, zone, units, onBell, 
     farOff && found.start_by
       ? Math.max(now, millis(found.start_by)) + found.lead_min * 60_000
       : millis(found.met_heat_at);
-  const ends = matched.ways.map((found) => startOf(found) + Math.min(found.ready_min.p90 ?? 0, 48 * 60) * 60_000);
+  const ends = matched.ways.map(
+    (found) => startOf(found) + Math.min(found.ready_min.p90 ?? 0, 48 * 60) * 60_000,
+  );
   const from = farOff ? Math.min(...matched.ways.map(startOf)) - HOUR : now - HOUR / 6;
   const to = Math.max(bell, Math.min(Math.max(...ends), bell + 5 * HOUR)) + 0.75 * HOUR;
   const row = (found: Choices, variant: boolean) => (

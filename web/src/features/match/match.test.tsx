@@ -1,9 +1,13 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { open } from '../../test-kitchen';
+import { Buy } from './Buy';
+import { CutField, search } from './CutField';
+import { CutsPlace } from './CutsPlace';
 import { Match } from './Match';
+import { chanceWithin, rungAt } from './reckon';
 
 const kitchen = {
   name: 'Lodge galley',
@@ -14,11 +18,16 @@ const kitchen = {
   pot: {},
   pan_cm: 28,
   hob_w: 1800,
+  kit: ['oven', 'hob', 'pit'],
+  pit_holds_itself: true,
+  asleep: [],
+  prices: { chuck: 11 },
 };
 const cut = (name: string, key: string, suitable = true) => ({
   cut: key,
   name,
-  also: [],
+  also: key === 'shin' ? ['shank', 'gravy beef'] : ['shoulder'],
+  tell: 'From the leg.',
   suitable,
   resistance: 1,
   resistance_ln_sigma: 0.18,
@@ -32,23 +41,44 @@ const cut = (name: string, key: string, suitable = true) => ({
   aspect: [1.7, 2.3],
   piece_kg: 1.4,
 });
-const way = (name: string, verdict: Schemas['Verdict'], chance_ready: number) => ({
+const choice = (
+  id: string,
+  name: string,
+  verdict: Schemas['Verdict'],
+  chance_ready: number,
+): Schemas['Choice'] => ({
+  id,
   name,
   method: 'braise',
   heat: {},
+  shape: 'whole',
   verdict,
   chance_ready,
+  chance_left_on: 0.8,
   start_by: '2099-02-06T10:00:00Z',
   met_heat_at: '2099-02-06T09:00:00Z',
   lift_at: '2099-02-06T15:55:00Z',
   ready_min: { p10: 150, p50: 180, p90: 220 },
   too_far_min: { p10: 400, p50: 450, p90: 500 },
+  ready_at_min: Array.from({ length: 19 }, (_, i) => 140 + 5 * i),
+  lead_min: 30,
   hands_on_min: 95,
   finishing_min: 35,
+  hold_min: 40,
   yield_kg: 0.9,
   portions: 5.4,
+  grams_a_head: 225,
+  cost_per_portion: 2.8,
+  cost_a_head: 3.85,
+  sauce_l: 1.2,
+  body_pct: 2,
   sauce_body: 'some body',
+  bark: false,
+  fuel: { kwh: 2, solid_kg: 0, words: 'about 2 kWh' },
+  washing_up: { things: 2, words: 'the pan, the pot' },
+  clashes: [],
   why: `Why ${name}.`,
+  trade: '',
   cautions: [],
   plan: {
     name: 'Braised chuck',
@@ -56,6 +86,48 @@ const way = (name: string, verdict: Schemas['Verdict'], chance_ready: number) =>
     bell: '2099-02-06T16:30:00Z',
     forecast: { cut: 'chuck', method: 'braise' },
   },
+});
+
+const matched = (over: Partial<Schemas['Matched']> = {}): Schemas['Matched'] => ({
+  suitable: true,
+  why: '',
+  ways: [
+    {
+      ...choice('braise.oven_150.whole', 'Oven 150 °C', 'fits', 0.97),
+      variants: [
+        { ...choice('braise.oven_150.halved', 'Halved oven', 'fits', 0.99), trade: '20 min sooner' },
+      ],
+    },
+    {
+      ...choice('smoke.pit.whole', 'Slow pit', 'too_late', 0.1),
+      method: 'smoke',
+      bark: true,
+      sauce_l: 0,
+      variants: [],
+    },
+    {
+      ...choice('stew.hob', 'Stew', 'unsuitable', 0),
+      method: 'stew',
+      why: 'Cubes are not slices.',
+      variants: [],
+    },
+  ],
+  two_stage: [],
+  sort: 'surest',
+  sort_rule: 'Those that fit first.',
+  ask: null,
+  warnings: [],
+  substitutes: [{ cut: 'shin', name: 'Shin, boneless', why: '55 min longer', mass_kg: 1.52, ready_min: 200 }],
+  buy: [],
+  recipe: null,
+  twice: null,
+  bell: '2099-02-06T16:30:00Z',
+  now: '2099-02-06T08:30:00Z',
+  certainty: 0.9,
+  mass_kg: 1.4,
+  assumed: [],
+  notes: [],
+  ...over,
 });
 
 type Answer = { status?: number; body: unknown };
@@ -70,14 +142,8 @@ beforeEach(() => {
     '/api/cuts': () => ({
       body: [cut('Chuck', 'chuck'), cut('Shin, boneless', 'shin'), cut('Fillet', 'fillet', false)],
     }),
-    '/api/match': () => ({
-      body: {
-        suitable: true,
-        why: '',
-        ways: [way('Oven 150 °C', 'fits', 0.97), way('Slow oven', 'too_late', 0.1)],
-      },
-    }),
-    '/api/sheet/preview': () => ({ status: 500, body: {} }),
+    '/api/match': () => ({ body: matched() }),
+    '/api/forecast': () => ({ status: 500, body: {} }),
   };
   vi.stubGlobal('fetch', async (request: Request) => {
     const path = new URL(request.url).pathname;
@@ -97,28 +163,93 @@ const lastMatch = () =>
   asked.mock.calls.filter((call) => call[1] === '/api/match').at(-1)?.[2] as Schemas['MatchRequest'];
 
 describe('Match', () => {
-  it('opens on an answer, the best way first, with its reason', async () => {
+  it('opens on an answer, the best way first, with its reason and what it comes to', async () => {
     open(<Match />, '/match');
     expect(await screen.findByText('Why Oven 150 °C.')).toBeInTheDocument();
-    const rows = screen.getAllByRole('radio', { name: /oven/i });
+    const rows = screen.getAllByRole('radio', { name: /oven 150/i });
     expect(rows[0]).toBeChecked();
-    expect(screen.getByText(/fits, 97 in 100/)).toBeInTheDocument();
+    expect(screen.getByText(/^fits, 97 in 100/)).toBeInTheDocument();
+    expect(screen.getByText('3.85 a head, 2.80 a portion')).toBeInTheDocument();
+    expect(screen.getByText('Cubes are not slices.')).toBeInTheDocument();
     expect(lastMatch()).toMatchObject({ cut: 'chuck', zone: 'UTC', people: 4 });
   });
 
   it('keeps what is on the block in its address, and asks again as it changes', async () => {
-    const { router } = open(<Match />, '/match?cut=shin&kg=2.4&as=pull');
+    const { router } = open(<Match />, '/match?cut=shin&kg=2.4&as=pull&age=mature&also=chuck:0.9:60');
     await screen.findByText('Why Oven 150 °C.');
-    expect(lastMatch()).toMatchObject({ cut: 'shin', mass_kg: 2.4, eaten_as: 'pull' });
+    expect(lastMatch()).toMatchObject({
+      parts: [
+        { cut: 'shin', mass_kg: 2.4 },
+        { cut: 'chuck', mass_kg: 0.9, thickness_mm: 60 },
+      ],
+      eaten_as: 'pull',
+      age: 'mature',
+    });
     fireEvent.change(screen.getByRole('slider', { name: /How thick/ }), { target: { value: '80' } });
-    await waitFor(() => expect(lastMatch()).toMatchObject({ thickness_mm: 80 }));
+    await waitFor(() => expect(lastMatch().parts?.[0]).toMatchObject({ thickness_mm: 80 }));
     expect(router.state.location.search).toContain('mm=80');
   });
 
-  it('shows another way and its reason when it is chosen', async () => {
+  it('shows another way and its reason, and the variants of a way one tap away', async () => {
+    const { router } = open(<Match />, '/match');
+    fireEvent.click(await screen.findByRole('radio', { name: /Slow pit/ }));
+    expect(screen.getByText('Why Slow pit.')).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('radio', { name: /Oven 150/ }));
+    fireEvent.click(screen.getByRole('button', { name: /1 more: Halved oven/ }));
+    fireEvent.click(screen.getByRole('radio', { name: /Halved oven.*20 min sooner/ }));
+    expect(screen.getByText('Why Halved oven.')).toBeInTheDocument();
+    expect(router.state.location.search).toContain('way=braise.oven_150.halved');
+  });
+
+  it('moves the bell by key and says the new chance at once', async () => {
+    const { router } = open(<Match />, '/match');
+    const bell = await screen.findByRole('slider', { name: 'The bell' });
+    answers['/api/match'] = () => ({ status: 500, body: {} });
+    for (let i = 0; i < 4; i++) fireEvent.keyDown(bell, { key: 'ArrowLeft', shiftKey: true });
+    await waitFor(() => expect(router.state.location.search).toContain('bell=2099-02-06T12'));
+    expect(bell).toHaveAttribute('aria-valuetext', 'Fri 12:30');
+    expect(screen.getByRole('radio', { name: /Oven 150/ })).toHaveTextContent(/tight|too late/);
+  });
+
+  it('asks the one question that narrows most, and lets it be passed over', async () => {
+    const ask = { field: 'thickness_mm', question: 'How thick is it?', how: 'a ruler', narrows_min: 17 };
+    answers['/api/match'] = () => ({ body: matched({ ask }) });
     open(<Match />, '/match');
-    fireEvent.click(await screen.findByRole('radio', { name: /Slow oven/ }));
-    expect(screen.getByText('Why Slow oven.')).toBeInTheDocument();
+    expect(await screen.findByText('How thick is it?')).toBeInTheDocument();
+    expect(screen.getByText(/narrow the band by some 15 min: a ruler/)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Don’t know' }));
+    expect(screen.queryByText('How thick is it?')).not.toBeInTheDocument();
+  });
+
+  it('lays up to three side by side', async () => {
+    const { router } = open(<Match />, '/match');
+    fireEvent.click(await screen.findByRole('button', { name: 'Lay it beside others' }));
+    fireEvent.click(screen.getByRole('radio', { name: /Slow pit/ }));
+    fireEvent.click(screen.getByRole('button', { name: 'Lay it beside others' }));
+    const table = screen.getByRole('region', { name: 'Side by side' });
+    expect(within(table).getAllByRole('columnheader')).toHaveLength(3);
+    expect(within(table).getByText('a bark')).toBeInTheDocument();
+    fireEvent.click(within(table).getByRole('button', { name: 'Take away Slow pit' }));
+    expect(router.state.location.search).toContain('beside=braise.oven_150.whole');
+  });
+
+  it('tries a recipe on the piece, and puts what it can not read at its field', async () => {
+    answers['/api/match'] = (body) =>
+      (body as Schemas['MatchRequest']).recipe
+        ? { status: 422, body: { detail: 'recipe: say how long', field: 'recipe' } }
+        : { body: matched() };
+    open(<Match />, '/match');
+    await userEvent.type(await screen.findByLabelText(/Its words/), 'until done');
+    fireEvent.click(screen.getByRole('button', { name: 'Try it' }));
+    expect(await screen.findByText('recipe: say how long')).toBeInTheDocument();
+    expect(screen.getByLabelText(/Its words/)).toHaveValue('until done');
+    expect(lastMatch()).toMatchObject({ recipe: 'until done' });
+  });
+
+  it('takes a substitute with its weight', async () => {
+    const { router } = open(<Match />, '/match');
+    fireEvent.click(await screen.findByRole('button', { name: 'Shin, boneless' }));
+    expect(router.state.location.search).toMatch(/cut=shin.*kg=1.5/);
   });
 
   it('puts a refusal at the field it names and keeps what was typed', async () => {
@@ -135,21 +266,28 @@ describe('Match', () => {
   it('refuses a tender cut kindly and offers another', async () => {
     answers['/api/match'] = (body) =>
       (body as Schemas['MatchRequest']).cut === 'fillet'
-        ? { body: { suitable: false, why: 'Fillet has almost no collagen.', ways: [] } }
-        : { body: { suitable: true, why: '', ways: [way('Oven 150 °C', 'fits', 0.97)] } };
+        ? {
+            body: matched({
+              suitable: false,
+              why: 'Fillet has almost no collagen.',
+              ways: [],
+              substitutes: [],
+            }),
+          }
+        : { body: matched() };
     open(<Match />, '/match?cut=fillet');
     expect(await screen.findByText('Fillet is not for this job')).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Shin instead' }));
     expect(await screen.findByText('Why Oven 150 °C.')).toBeInTheDocument();
   });
 
-  it('saves the plan under the name it was given and opens its sheet', async () => {
+  it('saves the plan under the name it was given and opens it in Prepare', async () => {
     const { router } = open(<Match />, '/match');
     const name = await screen.findByLabelText('Call the dish');
     await userEvent.clear(name);
     await userEvent.type(name, 'Saturday chuck');
     fireEvent.click(screen.getByRole('button', { name: 'Plan it this way' }));
-    await waitFor(() => expect(router.state.location.pathname).toMatch(/^\/sheet\/[0-9a-f-]{36}$/));
+    await waitFor(() => expect(router.state.location.pathname).toMatch(/^\/prepare\/[0-9a-f-]{36}$/));
     const saved = asked.mock.calls.find((call) => call[0] === 'PUT')?.[2] as {
       version: number;
       plan: Schemas['Plan'];
@@ -162,5 +300,108 @@ describe('Match', () => {
     open(<Match />, '/match');
     expect(await screen.findByText(/The kitchen does not answer/)).toBeInTheDocument();
     expect(screen.getByRole('button', { name: 'Try again' })).toBeInTheDocument();
+  });
+});
+
+describe('The cut field', () => {
+  const cuts = [cut('Chuck', 'chuck'), cut('Shin, boneless', 'shin')] as Schemas['CutFacts'][];
+
+  it('finds a muscle by any name it is sold under', () => {
+    expect(search(cuts, 'gravy')).toMatchObject([{ facts: { cut: 'shin' }, sold: 'gravy beef' }]);
+    expect(search(cuts, 'SHÍN bone')).toMatchObject([{ facts: { cut: 'shin' } }]);
+    expect(search(cuts, '')).toHaveLength(2);
+    expect(search(cuts, 'unicorn')).toEqual([]);
+  });
+
+  it('is gone through and taken by key', async () => {
+    const take = vi.fn();
+    open(<CutField label="On the block" cuts={cuts} value="chuck" onChange={take} />);
+    const field = screen.getByRole('combobox', { name: 'On the block' });
+    await userEvent.type(field, 'gravy');
+    expect(screen.getByRole('option')).toHaveTextContent('Shin, boneless, sold as gravy beef');
+    await userEvent.keyboard('{Enter}');
+    expect(take).toHaveBeenCalledWith('shin');
+    expect(screen.queryByRole('listbox')).not.toBeInTheDocument();
+  });
+});
+
+describe('Reckoning with another bell', () => {
+  it('reads the chance from the spread and moves what hangs on the bell', () => {
+    const one = choice('a', 'A', 'fits', 1);
+    expect(chanceWithin(one, 0)).toBe(0);
+    expect(chanceWithin(one, 185)).toBeCloseTo(0.5);
+    expect(chanceWithin(one, 1000)).toBe(1);
+    expect(
+      chanceWithin({ ...one, ready_at_min: one.ready_at_min.map((at, i) => (i < 10 ? at : null)) }, 1000),
+    ).toBe(0.5);
+    const sooner = rungAt(one, Date.parse('2099-02-06T13:00:00Z'), 0.9);
+    expect(sooner).toMatchObject({ verdict: 'tight', start_by: '2099-02-06T06:30:00.000Z' });
+    expect(sooner.chance_ready).toBeGreaterThan(0.5);
+  });
+});
+
+describe('From the dish', () => {
+  it('says what to buy, for what money, and lays it on the block', async () => {
+    const buy: Schemas['Buy'] = {
+      cut: 'shin',
+      name: 'Shin, boneless',
+      mass_kg: 2.8,
+      pieces: 3,
+      cost: 27.44,
+      cost_a_head: 3.43,
+      eaten_as: 'pull',
+      ready_min: { p10: 170, p50: 200, p90: 240 },
+      chance_ready: 0.97,
+      verdict: 'fits',
+      start_by: '2099-02-06T10:00:00Z',
+      yield_kg: 1.34,
+      why: '48 % of it is eaten.',
+    };
+    answers['/api/match'] = () => ({
+      body: matched({ ways: [], buy: [buy], why: 'For 8: 2.8 kg of shin. More.' }),
+    });
+    answers['/api/kitchen'] = (body) => ({ body: body ?? kitchen });
+    open(<Buy />, '/match/buy?as=pull');
+    expect(await screen.findByText('For 8: 2.8 kg of shin.')).toBeInTheDocument();
+    expect(lastMatch()).toMatchObject({ method: 'braise', eaten_as: 'pull', people: 8, portion_g: 165 });
+    expect(lastMatch().cut).toBeUndefined();
+    expect(screen.getByRole('link', { name: 'On the block' }).getAttribute('href')).toMatch(
+      /cut=shin&kg=2.8&people=8&as=pull/,
+    );
+    fireEvent.click(screen.getByRole('button', { name: '27.44' }));
+    await userEvent.type(screen.getByLabelText('a kg'), '9.5');
+    fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
+    await waitFor(() =>
+      expect(asked.mock.calls.find((call) => call[0] === 'PUT')?.[2]).toMatchObject({
+        prices: { chuck: 11, shin: 9.5 },
+      }),
+    );
+  });
+});
+
+describe('The side of beef', () => {
+  it('is walked by key and says each muscle', async () => {
+    answers['/api/match/overview'] = () => ({
+      body: [
+        {
+          cut: 'chuck',
+          name: 'Chuck',
+          eaten_as: 'fork',
+          ways: [
+            { method: 'braise', ready_min: 160, why_not: null },
+            { method: 'smoke', ready_min: null, why_not: 'Not in the pit.' },
+          ],
+        },
+      ],
+    });
+    const { router } = open(<CutsPlace />, '/match/cuts?cut=chuck');
+    const chuck = await screen.findByRole('radio', { name: /Chuck, 1.5 % collagen/ });
+    expect(chuck).toBeChecked();
+    fireEvent.keyDown(chuck, { key: 'ArrowRight', shiftKey: true });
+    await waitFor(() => expect(router.state.location.search).not.toBe('?cut=chuck'));
+    fireEvent.click(screen.getByRole('radio', { name: /Fillet, tender/ }));
+    expect(await screen.findByText(/Tender already/)).toBeInTheDocument();
+    expect(await screen.findByText('2 h 40')).toBeInTheDocument();
+    expect(screen.getByLabelText('Not in the pit.')).toBeInTheDocument();
   });
 });

@@ -55,7 +55,7 @@ describe('the bar along the top', () => {
 
   it('goes to places by their number, lists the keys, and leaves typing alone', () => {
     const { router } = open(<Shell />, '/match');
-    fireEvent.keyDown(window, { key: '5' });
+    fireEvent.keyDown(window, { key: '6' });
     expect(router.state.location.pathname).toBe('/log');
     fireEvent.keyDown(window, { key: '?' });
     expect(screen.getByRole('dialog', { name: 'Keys' })).toBeInTheDocument();
