@@ -12,12 +12,17 @@ async fn from_a_cut_and_a_bell_to_a_log_line() -> Outcome {
     kitchen.says("Plan it this way").await?;
     kitchen.go("/match?cut=shin&kg=2.4&people=8").await?;
     kitchen.says("full of sinew").await?;
-    kitchen.press("Hob, gentle simmer").await?;
+    kitchen.press(" more: ").await?;
+    kitchen.press("Braise on the hob").await?;
     kitchen.says("at a gentle simmer").await?;
     kitchen.fill("Call the dish", "Saturday shin").await?;
     kitchen.press("Plan it this way").await?;
 
-    // The sheet, by an address that can be linked.
+    // The bench, then the sheet, by an address that can be linked.
+    kitchen.find("//h1[contains(., 'Saturday shin')]").await?;
+    kitchen.says("Then it cooks from the outside in").await?;
+    kitchen.press("Work it back from the bell").await?;
+    kitchen.says("Start this cook").await?;
     kitchen.find("//h1[contains(., 'Saturday shin')]").await?;
     for words in
         ["Salt the meat", "Take the meat out", "bring it to a simmer", "First look", "settle and skim", "Plate for 8"]
@@ -31,7 +36,7 @@ async fn from_a_cut_and_a_bell_to_a_log_line() -> Outcome {
 
     // Everything up to the pot is ticked off; then the clock starts.
     kitchen.press("Start this cook").await?;
-    kitchen.says("The clock starts when the meat goes into the hot liquid").await?;
+    kitchen.says("The clock starts when the meat meets the heat").await?;
     for _ in 0..12 {
         let text = kitchen.text().await?;
         if text.contains("The meat is in") {
@@ -101,6 +106,24 @@ async fn nonsense_is_answered_where_it_was_typed() -> Outcome {
     kitchen.says("is not a number").await?;
     kitchen.go("/match?cut=unicorn&bell=soon").await?;
     kitchen.says("can't be used").await?;
+    kitchen.go("/match?cut=chuck").await?;
+    kitchen.fill("Its words", "until it gives").await?;
+    kitchen.press("Try it").await?;
+    kitchen.says("say how long").await?;
+    for (address, words) in [
+        ("/match?cut=chuck&kit=", "name something to cook on"),
+        ("/match?cut=chuck&kit=anvil", "did not work"),
+        ("/match?cut=chuck&sure=7", "it must be 0.5 to 0.99"),
+        ("/match?cut=chuck&also=wolf:1", "did not work"),
+        ("/match?cut=chuck&also=nothing&beside=nothing&way=nothing&mm=thick", "Plan it this way"),
+        ("/match/cuts?cut=unicorn", "Chuck"),
+        ("/match/buy?dish=chill", "name a way that cooks"),
+        ("/match/buy?people=0", "it must be 1 to 200"),
+        ("/prepare/nonsense", "Not in this kitchen"),
+    ] {
+        kitchen.go(address).await?;
+        kitchen.says(words).await.map_err(|error| error.context(address))?;
+    }
     kitchen.go("/match?cut=fillet").await?;
     kitchen.says("is not for this job").await?;
     kitchen.press("Shin instead").await?;
@@ -150,6 +173,14 @@ async fn every_view_is_readable_on_a_phone_in_both_lights() -> Outcome {
         for (address, link, words) in [
             ("/match?cut=shin", None, "Scrub through"),
             ("/match?cut=rib_eye", None, "not for this job"),
+            (
+                "/match?cut=chuck&beside=braise.oven_150.whole,pressure.high.whole&recipe=2%20h%20at%20160C",
+                None,
+                "As soft as that",
+            ),
+            ("/match/cuts?cut=oxtail", None, "Every cut, every way"),
+            ("/match/buy?dish=smoke", None, "Those that fit the bell first"),
+            ("/prepare", Some("Lake-ice shin"), "Then it cooks"),
             ("/why", None, "Rules of thumb"),
             ("/sheet", Some("Lake-ice shin"), "Because"),
             ("/cook", Some("Ice-road chuck"), "The median piece"),
@@ -204,6 +235,83 @@ async fn a_time_is_explained_and_another_way_tried() -> Outcome {
     kitchen.says("cut short").await?;
     kitchen.press("Explain an example instead").await?;
     kitchen.says("Heat creeps in from all sides").await?;
+    kitchen.close().await
+}
+
+#[tokio::test]
+async fn a_cut_is_matched_by_any_of_its_names_and_weighed_every_way() -> Outcome {
+    let kitchen = Kitchen::open(true, Viewport::Table).await?;
+    kitchen.go("/match").await?;
+    kitchen.says("Plan it this way").await?;
+    // By a name of the counter, by key.
+    let field = kitchen.find("//input[@role='combobox']").await?;
+    field.click().await?;
+    field.send_keys("gravy beef").await?;
+    kitchen.says("sold as gravy beef").await?;
+    field.send_keys("\u{e007}").await?;
+    kitchen.says("full of sinew").await?;
+    // One question, answered on the spot; the bands follow and it is asked no more.
+    kitchen.find("//*[@aria-label='One question'][contains(., 'How thick')]").await?;
+    let slider = kitchen.find("//*[@aria-label='One question']//input[@type='range']").await?;
+    slider.send_keys("\u{e014}\u{e014}\u{e014}").await?;
+    kitchen.says("The bands follow").await?;
+    // Sorted by another rule, the other variants opened, two laid side by side.
+    kitchen.find("//option[@value='soonest']").await?.click().await?;
+    kitchen.find("(//*[@role='radio'])[1][contains(., 'Pressure pot')]").await?;
+    kitchen.press("Lay it beside others").await?;
+    kitchen.press("Slow cooker on high").await?;
+    kitchen.press("Lay it beside others").await?;
+    kitchen.find("//section[@aria-label='Side by side']//tr[contains(., 'to wash')]/td[2]").await?;
+    // A recipe tried.
+    kitchen.fill("Its words", "35 min at high pressure").await?;
+    kitchen.press("Try it").await?;
+    kitchen.says("As soft as that on the other kit").await?;
+    // The bell is moved by key, and stands in the address.
+    let bell = kitchen.find("//*[@role='slider'][@aria-label='The bell']").await?;
+    bell.send_keys("\u{e014}").await?;
+    kitchen.says("Plan it this way").await?;
+    let address = kitchen.browser.current_url().await?;
+    assert!(
+        address.query().is_some_and(|query| query.contains("bell=") && query.contains("sort=soonest")),
+        "{address}"
+    );
+    kitchen.browser.refresh().await?;
+    kitchen.find("//section[@aria-label='Side by side']//th[contains(., 'Slow cooker')]").await?;
+
+    // From the side of beef by key to the block, and from a dish to what to buy.
+    kitchen.press("The side of beef").await?;
+    let chuck = kitchen.find("//*[@role='radio'][starts-with(@aria-label, 'Chuck')]").await?;
+    chuck.send_keys("\u{e014}").await?;
+    kitchen.find("//h1[. = 'Blade']").await?;
+    kitchen.press("Lay it on the block").await?;
+    kitchen.find("//input[@role='combobox'][@value='Blade']").await?;
+    kitchen.press("From the dish").await?;
+    kitchen.says("Heel: ").await?;
+    kitchen.press("pull").await?;
+    kitchen.says("Lean: as soft as that it goes stringy").await?;
+    kitchen.press("On the block").await?;
+    kitchen.says("Plan it this way").await?;
+    kitchen.assert_no_errors().await?;
+    kitchen.close().await
+}
+
+#[tokio::test]
+async fn a_way_in_two_goes_is_planned_worked_back_and_cooked() -> Outcome {
+    let kitchen = Kitchen::open(true, Viewport::Table).await?;
+    // Two evenings ahead, so that there is a night between.
+    let bell =
+        kitchen.browser.execute("return new Date(Date.now() + 30 * 3600e3).toISOString().slice(0, 16)", vec![]).await?;
+    kitchen.go(&format!("/match?cut=brisket&kg=2.5&bell={}", bell.as_str().unwrap_or_default())).await?;
+    kitchen.press("Braise the day before, reheat").await?;
+    kitchen.says("then chilled in its liquid").await?;
+    kitchen.press("Plan it this way").await?;
+    kitchen.press("Work it back from the bell").await?;
+    for words in ["Off the heat: cool it shallow and fast", "then in the fridge", "Warmed through gently"] {
+        kitchen.says(words).await?;
+    }
+    kitchen.press("Start this cook").await?;
+    kitchen.says("The clock starts when the meat meets the heat").await?;
+    kitchen.assert_no_errors().await?;
     kitchen.close().await
 }
 

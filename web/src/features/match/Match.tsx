@@ -24,6 +24,8 @@ import { Ways } from './Ways';
 /** Simulated cooks while something is dragged: enough to follow the hand. */
 const DRAFT_MEMBERS = 32;
 const SETTLES_MS = 400;
+/** Fields whose refusal stands beside them, in sight. */
+const inPlace = ['cut', 'parts[0].cut', 'mass_kg', 'parts[0].mass_kg', 'parts', 'people', 'bell'];
 
 /** Which way for this cut: every way at once on one time axis running to the bell. */
 export function Match() {
@@ -98,10 +100,9 @@ function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['CutFacts'
           key={block.cut}
         />
       )}
-      {matched.isError && !fault?.field && (
+      {matched.isError && !inPlace.includes(fault?.field ?? '') && (
         <Fault error={matched.error} retry={() => void matched.refetch()} />
       )}
-      {fault?.field && ['zone', 'members'].includes(fault.field) && <Fault error={fault} />}
       {matched.isPending && <Waiting height={480} what="Cooking it every way" />}
       {answer && !answer.suitable && (
         <Refused facts={facts} why={answer.why} onInstead={(cut) => change(otherCut(cut))} />
