@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, Heading, Stack, Text, chakra } from '@chakra-ui/react';
+import { Box, Grid, Heading, Stack, Text, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
@@ -7,6 +7,7 @@ import { SideOfBeef } from '../../drawings/SideOfBeef';
 import { span } from '../../format/time';
 import { format, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
+import { Pairs } from '../../ui/Pairs';
 import { Fault, Waiting } from '../../ui/states';
 import { MatchNav } from './MatchNav';
 
@@ -77,25 +78,7 @@ function OfTheCut({ facts, units }: { facts: Schemas['CutFacts']; units: Units }
         Also sold as {facts.also.join(', ')}.
       </Text>
       {facts.suitable ? (
-        <Box as="dl" fontSize="small" borderTopWidth="1px" borderColor="line">
-          {figures.map(([word, figure]) => (
-            <Flex
-              key={word}
-              justify="space-between"
-              gap={3}
-              py="5px"
-              borderBottomWidth="1px"
-              borderColor="line"
-            >
-              <Text as="dt" color="soft">
-                {word}
-              </Text>
-              <Text as="dd" fontWeight={600} textAlign="right">
-                {figure}
-              </Text>
-            </Flex>
-          ))}
-        </Box>
+        <Pairs pairs={figures} />
       ) : (
         <Text fontWeight={600}>Tender already: hours of heat only dry it. Sear it hot and short.</Text>
       )}

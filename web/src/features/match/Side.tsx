@@ -1,4 +1,4 @@
-import { Box, Flex, Stack, Text } from '@chakra-ui/react';
+import { Stack, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiFault, api, type Schemas } from '../../api/client';
@@ -6,6 +6,7 @@ import { clockDay, inHundred, millis, span } from '../../format/time';
 import { format, say, type Units } from '../../format/units';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
+import { Pairs } from '../../ui/Pairs';
 import { TextField } from '../../ui/fields';
 import { ThumbBar } from '../../ui/ThumbBar';
 import { Caution, Fault } from '../../ui/states';
@@ -99,25 +100,7 @@ export function Side({
           <Caution key={caution.id}>{say(caution.text, units)}</Caution>
         ))}
       </Because>
-      <Box as="dl" fontSize="small" borderTopWidth="1px" borderColor="line">
-        {facts(choice, units, zone, now).map(([word, figure]) => (
-          <Flex
-            key={word}
-            justify="space-between"
-            gap={3}
-            py="6px"
-            borderBottomWidth="1px"
-            borderColor="line"
-          >
-            <Text as="dt" color="soft">
-              {word}
-            </Text>
-            <Text as="dd" textAlign="right" fontWeight={600} fontVariantNumeric="tabular-nums">
-              {say(figure, units)}
-            </Text>
-          </Flex>
-        ))}
-      </Box>
+      <Pairs pairs={facts(choice, units, zone, now).map(([word, figure]) => [word, say(figure, units)])} />
       <Button
         onClick={() => onBeside(compared ? beside.filter((id) => id !== choice.id) : [...beside, choice.id])}
         disabled={!compared && beside.length >= MOST_BESIDE}

@@ -160,11 +160,12 @@ fn figure(tokens: &[Token], at: usize, value: f64, step: &mut Step) -> usize {
         next += 2;
     }
     // Two and a half hours.
-    if is_word(tokens.get(next), &["and"]) && is_word(tokens.get(next + 1), &["a"]) {
-        if let Some(Number(part)) = tokens.get(next + 2).filter(|token| matches!(token, Number(part) if *part < 1.0)) {
-            value += part;
-            next += 3;
-        }
+    let and_a = is_word(tokens.get(next), &["and"]) && is_word(tokens.get(next + 1), &["a"]);
+    if let (true, Some(Number(part))) = (and_a, tokens.get(next + 2))
+        && *part < 1.0
+    {
+        value += part;
+        next += 3;
     }
     // Half an hour, three quarters of an hour.
     while is_word(tokens.get(next), &["a", "an", "of"]) {
