@@ -68,14 +68,14 @@ export function Side({
   const compared = beside.includes(choice.id);
   return (
     <Stack gap={5}>
-      <PlanIt choice={choice} key={choice.id + choice.plan.name} />
+      {choice.verdict !== 'unsuitable' && <PlanIt choice={choice} key={choice.id + choice.plan.name} />}
       <Because
         why={whyAddress(choice.plan.forecast, choice.plan.name)}
         rule={
           <>
             <Text>
-              Sixty-four cooks of this piece, spread evenly over what nobody knows: the animal, the thickness,
-              the oven, the lid. The band holds the middle eight in ten.
+              Dozens of cooks of this piece are simulated, spread evenly over what nobody knows: the animal,
+              the thickness, the oven, the lid. The band holds the middle eight in ten.
             </Text>
             <Text>
               Work before the heat {fives(choice.lead_min)}; plates {fives(choice.finishing_min)} after
