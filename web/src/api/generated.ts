@@ -1695,6 +1695,11 @@ export interface components {
              */
             now?: string | null;
             /**
+             * @description Only the ways: neither the question, nor substitutes, nor the second dinner. For what is being dragged.
+             * @default null
+             */
+            only_ways?: boolean | null;
+            /**
              * @description A mixed pot, in place of `cut`, `mass_kg` and its measures.
              * @default null
              */

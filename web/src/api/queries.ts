@@ -23,9 +23,10 @@ export const useSheet = (id: string | undefined) =>
 export const useCook = (id: string | undefined) =>
   useQuery({ queryKey: ['cooks', id], queryFn: () => api.cook(id!), enabled: !!id, refetchInterval: 30_000 });
 
-export const useMatch = (request: Schemas['MatchRequest']) =>
+export const useMatch = (request: Schemas['MatchRequest'], enabled = true) =>
   useQuery({
     queryKey: ['match', request],
+    enabled,
     queryFn: ({ signal }) => api.match(request, signal),
     placeholderData: keepPreviousData,
     staleTime: 60_000,

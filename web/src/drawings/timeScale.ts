@@ -12,6 +12,15 @@ export type Tick = { at: number; label: string; day?: string };
 
 /** Whole hours in the kitchen's zone, as many as there is room for; the first of a day carries its name. */
 export function hourTicks(from: number, to: number, width: number, zone: string): Tick[] {
+  // Every row of a chart asks for the same ticks, and naming hours in a zone is slow: the last answer is kept.
+  const asked = [from, to, width, zone].join();
+  if (lastTicks.asked !== asked) lastTicks = { asked, ticks: makeTicks(from, to, width, zone) };
+  return lastTicks.ticks;
+}
+
+let lastTicks: { asked: string; ticks: Tick[] } = { asked: '', ticks: [] };
+
+function makeTicks(from: number, to: number, width: number, zone: string): Tick[] {
   const room = Math.max(2, Math.floor(width / 64));
   const hours = (to - from) / HOUR;
   const step =

@@ -98,22 +98,24 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
         return Err(Error::new("mass_kg", lies.mass_kg, "no vessel here takes it, whole or cut up; give less"));
     };
     answer.why.clone_from(&best.best.why);
-    // The question, the substitutes and the second dinner go by the best way.
-    let plan = &best.best.plan;
-    let eaten_as = lies.main().eaten_as;
-    let (asked, (instead, dinners)) = rayon::join(
-        || ask::ask(&block, plan),
-        || {
-            rayon::join(
-                || match (request.cut, lies.parts.len()) {
-                    (Some(cut), 1) => substitutes::substitutes(&block, plan, cut, eaten_as),
-                    _ => Vec::new(),
-                },
-                || twice::twice(&block, &lies),
-            )
-        },
-    );
-    (answer.ask, answer.substitutes, answer.twice) = (asked, instead, dinners);
+    if request.only_ways != Some(true) {
+        // The question, the substitutes and the second dinner go by the best way.
+        let plan = &best.best.plan;
+        let eaten_as = lies.main().eaten_as;
+        let (asked, (instead, dinners)) = rayon::join(
+            || ask::ask(&block, plan),
+            || {
+                rayon::join(
+                    || match (request.cut, lies.parts.len()) {
+                        (Some(cut), 1) => substitutes::substitutes(&block, plan, cut, eaten_as),
+                        _ => Vec::new(),
+                    },
+                    || twice::twice(&block, &lies),
+                )
+            },
+        );
+        (answer.ask, answer.substitutes, answer.twice) = (asked, instead, dinners);
+    }
     if let Some(text) = &request.recipe {
         answer.recipe = Some(recipe::check(&block, &lies, text)?);
     }

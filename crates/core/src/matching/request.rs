@@ -91,6 +91,9 @@ pub struct MatchRequest {
     /// A recipe's words to check against this piece, such as "35 min at high pressure".
     #[serde(skip_serializing_if = "Option::is_none")]
     pub recipe: Option<String>,
+    /// Only the ways: neither the question, nor substitutes, nor the second dinner. For what is being dragged.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub only_ways: Option<bool>,
     /// Simulated cooks a variant.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub members: Option<u32>,

@@ -122,30 +122,6 @@ function Settings({ saved }: { saved: Kitchen }) {
             onChange={(percent) => change({ certainty: percent / 100 })}
             said={`${Math.round(kitchen.certainty * 100)} in 100`}
           />
-          <Toggles
-            label="To cook on"
-            options={(Object.keys(kitWords) as Schemas['Kit'][]).map((item) => ({
-              value: item,
-              label: kitWords[item],
-            }))}
-            value={kitchen.kit}
-            onChange={(kit) => change({ kit })}
-          />
-          {error('kit') && (
-            <Text fontSize="small" color="caution" role="alert">
-              {error('kit')}
-            </Text>
-          )}
-          <Choice
-            label="The pit"
-            value={kitchen.pit_holds_itself ? 'holds' : 'tended'}
-            options={[
-              { value: 'holds', label: 'holds its heat by itself' },
-              { value: 'tended', label: 'wants tending' },
-            ]}
-            onChange={(how) => change({ pit_holds_itself: how === 'holds' })}
-          />
-          <Asleep kitchen={kitchen} change={change} error={error('asleep')} />
         </Stack>
         <Stack gap={4}>
           <NumberField
@@ -192,6 +168,30 @@ function Settings({ saved }: { saved: Kitchen }) {
             step={100}
             error={error('hob_w')}
           />
+          <Toggles
+            label="To cook on"
+            options={(Object.keys(kitWords) as Schemas['Kit'][]).map((item) => ({
+              value: item,
+              label: kitWords[item],
+            }))}
+            value={kitchen.kit}
+            onChange={(kit) => change({ kit })}
+          />
+          {error('kit') && (
+            <Text fontSize="small" color="caution" role="alert">
+              {error('kit')}
+            </Text>
+          )}
+          <Choice
+            label="The pit"
+            value={kitchen.pit_holds_itself ? 'holds' : 'tended'}
+            options={[
+              { value: 'holds', label: 'holds its heat by itself' },
+              { value: 'tended', label: 'wants tending' },
+            ]}
+            onChange={(how) => change({ pit_holds_itself: how === 'holds' })}
+          />
+          <Asleep kitchen={kitchen} change={change} error={error('asleep')} />
         </Stack>
       </Grid>
       <TakeAlong onFault={setFault} />

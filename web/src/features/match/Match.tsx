@@ -22,7 +22,7 @@ import { matchRequest, otherCut, useBlock } from './state';
 import { Ways } from './Ways';
 
 /** Simulated cooks while something is dragged: enough to follow the hand. */
-const DRAFT_MEMBERS = 32;
+const DRAFT_MEMBERS = 16;
 const SETTLES_MS = 400;
 /** Fields whose refusal stands beside them, in sight. */
 const inPlace = ['cut', 'parts[0].cut', 'mass_kg', 'parts[0].mass_kg', 'parts', 'people', 'bell'];
@@ -45,14 +45,14 @@ export function Match() {
   return <MatchIn kitchen={kitchen.data} cuts={cuts.data} />;
 }
 
-/** Whether a value has been the same for a while. */
-function useSettled<T>(value: T): boolean {
+/** A value once it has been the same for a while. */
+function useSettled<T>(value: T): T {
   const [settled, setSettled] = useState(value);
   useEffect(() => {
     const timer = setTimeout(() => setSettled(value), SETTLES_MS);
     return () => clearTimeout(timer);
   }, [value]);
-  return settled === value;
+  return settled;
 }
 
 function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['CutFacts'][] }) {
@@ -60,9 +60,32 @@ function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['CutFacts'
   const { block, change } = useBlock(zone);
   const now = useNow(60_000);
   const text = JSON.stringify(matchRequest(block, zone));
-  const settled = useSettled(text);
-  const request = useMemo(() => JSON.parse(text) as Schemas['MatchRequest'], [text]);
-  const matched = useMatch(settled ? request : { ...request, members: DRAFT_MEMBERS });
+  const settledText = useSettled(text);
+  const moving = settledText !== text;
+  const request = useMemo(() => JSON.parse(settledText) as Schemas['MatchRequest'], [settledText]);
+  const settled = useMatch(request);
+  // What is being dragged is answered from fewer cooks and in its bands alone; the rest stays as it was.
+  const draft = useMatch(
+    useMemo(
+      () => ({
+        ...(JSON.parse(text) as Schemas['MatchRequest']),
+        members: DRAFT_MEMBERS,
+        only_ways: true,
+      }),
+      [text],
+    ),
+    moving && settled.data !== undefined,
+  );
+  const waits = moving || settled.isPlaceholderData;
+  const drafted = waits && draft.data?.suitable ? draft.data : undefined;
+  const data = useMemo(
+    () =>
+      drafted && settled.data?.suitable
+        ? { ...settled.data, ways: drafted.ways, two_stage: drafted.two_stage, bell: drafted.bell }
+        : settled.data,
+    [drafted, settled.data],
+  );
+  const matched = { ...settled, data, error: moving && draft.error ? draft.error : settled.error };
   // The bell under the hand, until the kitchen has answered for where it was let go.
   const [held, setHeld] = useState<{ at: number; answer: unknown }>();
   const dragged = held?.answer === matched.data ? held?.at : undefined;
