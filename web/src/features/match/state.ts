@@ -122,7 +122,7 @@ export function useBlock(zone: string) {
 
 const FROZEN_C = -18;
 
-/** What is asked of the kitchen; a block that is being dragged is answered from fewer simulated cooks. */
+/** What is asked of the kitchen. */
 export function matchRequest(block: Block, zone: string): Schemas['MatchRequest'] {
   const meat: Schemas['MatchRequest'] = block.also.length
     ? {
