@@ -57,6 +57,39 @@ fn story(sheet: &Sheet) -> String {
     lines
 }
 
+/// Each way's own words from the bench to the plate: what a cook would read out.
+#[test]
+fn every_way_is_told_in_its_own_words() {
+    let ways = [
+        (
+            "pit in paper",
+            serde_json::json!({"cut": "brisket", "mass_kg": 5.5, "method": "smoke", "heat": {"pit_c": 110, "wrap": {"in": "paper"}}}),
+        ),
+        ("bag", serde_json::json!({"cut": "shin", "mass_kg": 1.2, "method": "water_bath", "heat": {"bath_c": 82}})),
+        (
+            "pressure",
+            serde_json::json!({"cut": "chuck", "mass_kg": 1.4, "method": "pressure", "heat": {"level": "high", "release": "natural"}}),
+        ),
+        ("under fat", serde_json::json!({"cut": "cheek", "mass_kg": 1.3, "method": "confit", "heat": {"fat_c": 90}})),
+        (
+            "smoked, then bagged",
+            serde_json::json!({"cut": "plate_rib", "mass_kg": 2.6, "eaten_as": "spoon", "stages": [
+            {"method": "smoke", "heat": {"pit_c": 135}, "until": {"min": 240}},
+            {"method": "water_bath", "heat": {"bath_c": 85}, "until": {"tender": true}}]}),
+        ),
+    ];
+    let mut told = String::new();
+    for (name, forecast) in ways {
+        let plan: Plan = serde_json::from_value(serde_json::json!({
+            "name": name, "people": 6, "bell": "2027-02-07T18:00:00Z", "forecast": forecast,
+        }))
+        .unwrap();
+        let sheet = work_back(&plan, &Kitchen::default(), at("2027-02-04T08:00:00Z")).unwrap();
+        told += &format!("== {name}\n{}\n", story(&sheet));
+    }
+    insta::assert_snapshot!(told);
+}
+
 /// The laws of a sheet: hands never in two places, order kept, plates at the bell.
 fn assert_sound(sheet: &Sheet) {
     let mut hands: Vec<&Task> = sheet.tasks.iter().filter(|task| task.hands_on).collect();

@@ -57,9 +57,9 @@ export const api = {
   kitchen: () => unwrap(client.GET('/api/kitchen')) as Promise<Kitchen>,
   saveKitchen: (kitchen: Kitchen) =>
     unwrap(client.PUT('/api/kitchen', { body: kitchen })) as Promise<Kitchen>,
-  forecast: (request: Schemas['ForecastRequest'], signal: AbortSignal) =>
+  forecast: (request: Schemas['ForecastRequest'], signal?: AbortSignal) =>
     unwrap(client.POST('/api/forecast', { body: request, signal })),
-  match: (request: Schemas['MatchRequest'], signal: AbortSignal) =>
+  match: (request: Schemas['MatchRequest'], signal?: AbortSignal) =>
     unwrap(client.POST('/api/match', { body: request, signal })),
   overview: () => unwrap(client.GET('/api/match/overview')),
   sauce: (request: Schemas['SauceRequest'], signal: AbortSignal) =>

@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Kitchen, Schemas } from '../../api/client';
 import { span } from '../../format/time';
 import { say } from '../../format/units';
@@ -8,16 +8,18 @@ import { Age, Thickness } from './More';
 import type { Block } from './state';
 
 /** The one question whose answer narrows the band most; everything shows without it. */
-export function AskOne({
+export const AskOne = memo(function AskOne({
   ask,
   block,
   change,
+  onSlide,
   facts,
   kitchen,
 }: {
   ask?: Schemas['Ask'] | null;
   block: Block;
   change: (changed: Partial<Block>) => void;
+  onSlide: (mm: number) => void;
   facts?: Schemas['CutFacts'];
   kitchen: Kitchen;
 }) {
@@ -52,7 +54,7 @@ export function AskOne({
         onFocus={() => setHeld(shown)}
         onPointerDown={() => setHeld(shown)}
       >
-        {shown.field === 'thickness_mm' && <Thickness {...{ block, change, facts, kitchen }} />}
+        {shown.field === 'thickness_mm' && <Thickness {...{ block, onSlide, facts, kitchen }} />}
         {shown.field === 'age' && <Age block={block} change={change} />}
       </Box>
       <Button
@@ -66,4 +68,4 @@ export function AskOne({
       </Button>
     </Flex>
   );
-}
+});

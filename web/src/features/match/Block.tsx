@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { memo } from 'react';
 import type { ApiFault, Schemas } from '../../api/client';
 import { editable, type Units } from '../../format/units';
 import { Choice } from '../../ui/Choice';
@@ -32,7 +33,7 @@ type Props = {
 };
 
 /** What is on the block, how it is eaten and when the bell is: a good default, to be corrected. */
-export function Block({ block, change, cuts, units, fault }: Props) {
+export const Block = memo(function Block({ block, change, cuts, units, fault }: Props) {
   const facts = cuts.find((cut) => cut.cut === block.cut);
   const error = (...fields: string[]) =>
     fault?.field && fields.includes(fault.field) ? fault.message : undefined;
@@ -86,4 +87,4 @@ export function Block({ block, change, cuts, units, fault }: Props) {
       />
     </Flex>
   );
-}
+});

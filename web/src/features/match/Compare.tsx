@@ -1,4 +1,5 @@
 import { Box, Flex, Heading, Text, chakra } from '@chakra-ui/react';
+import { memo } from 'react';
 import type { Schemas } from '../../api/client';
 import { span } from '../../format/time';
 import { say, type Units } from '../../format/units';
@@ -19,7 +20,7 @@ const bandWords = (choice: Choice) => {
 };
 
 /** Up to three choices side by side, one line for each thing a cook weighs. */
-export function Compare({
+export const Compare = memo(function Compare({
   choices,
   chosen,
   units,
@@ -104,4 +105,4 @@ export function Compare({
       </Box>
     </Box>
   );
-}
+});

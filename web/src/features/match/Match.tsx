@@ -1,8 +1,9 @@
 import { Box, Grid, Heading, Stack } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import { ApiFault, api, type Kitchen, type Schemas } from '../../api/client';
 import { useCuts, useKitchen, useMatch } from '../../api/queries';
+import { useFollowing } from '../../api/useFollowing';
 import { SliceOfPiece } from '../../drawings/SliceOfPiece';
 import { localText, millis } from '../../format/time';
 import { say } from '../../format/units';
@@ -15,10 +16,10 @@ import { Compare } from './Compare';
 import { MatchNav } from './MatchNav';
 import { More } from './More';
 import { Others, Refused } from './Others';
-import { choicesOf, rungAt } from './reckon';
+import { choicesOf, rungAll } from './reckon';
 import { Recipe } from './Recipe';
 import { Side } from './Side';
-import { matchRequest, otherCut, useBlock } from './state';
+import { matchRequest, otherCut, useBlock, type Block as BlockState } from './state';
 import { Ways } from './Ways';
 
 /** Simulated cooks while something is dragged: enough to follow the hand. */
@@ -55,130 +56,130 @@ function useSettled<T>(value: T): T {
   return settled;
 }
 
+/** The thickness under the hand, until it rests and stands in the address with the rest. */
+function useSliding(mm: number | undefined, change: (changed: Partial<BlockState>) => void) {
+  const [slid, setSlid] = useState<{ mm: number; over?: number }>();
+  const sliding = slid && slid.over === mm && slid.mm !== mm ? slid.mm : undefined;
+  useEffect(() => {
+    if (sliding === undefined) return;
+    const timer = setTimeout(() => change({ mm: sliding }), SETTLES_MS);
+    return () => clearTimeout(timer);
+  }, [sliding, change]);
+  const slide = useCallback((next: number) => setSlid({ mm: next, over: mm }), [mm]);
+  return [sliding, slide] as const;
+}
+
+const askDraft = (text: string) =>
+  api.match({ ...(JSON.parse(text) as Schemas['MatchRequest']), members: DRAFT_MEMBERS, only_ways: true });
+
 function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['CutFacts'][] }) {
   const { units, zone } = kitchen;
   const { block, change } = useBlock(zone);
   const now = useNow(60_000);
-  const text = JSON.stringify(matchRequest(block, zone));
+  const [sliding, slide] = useSliding(block.mm, change);
+  const text = JSON.stringify(matchRequest(sliding ? { ...block, mm: sliding } : block, zone));
   const settledText = useSettled(text);
-  const moving = settledText !== text;
   const request = useMemo(() => JSON.parse(settledText) as Schemas['MatchRequest'], [settledText]);
   const settled = useMatch(request);
   // What is being dragged is answered from fewer cooks and in its bands alone; the rest stays as it was.
-  const draft = useMatch(
-    useMemo(
-      () => ({
-        ...(JSON.parse(text) as Schemas['MatchRequest']),
-        members: DRAFT_MEMBERS,
-        only_ways: true,
-      }),
-      [text],
-    ),
-    moving && settled.data !== undefined,
-  );
-  const waits = moving || settled.isPlaceholderData;
-  const drafted = waits && draft.data?.suitable ? draft.data : undefined;
+  const waits = settledText !== text || settled.isPlaceholderData;
+  const draft = useFollowing(waits && settled.data ? text : undefined, askDraft);
+  const drafted = draft?.answer?.suitable ? draft.answer : undefined;
+  const error = (settledText !== text && draft?.error) || settled.error;
+  const steady = settled.data;
   const data = useMemo(
     () =>
-      drafted && settled.data?.suitable
-        ? { ...settled.data, ways: drafted.ways, two_stage: drafted.two_stage, bell: drafted.bell }
-        : settled.data,
-    [drafted, settled.data],
+      drafted && steady?.suitable
+        ? { ...steady, ways: drafted.ways, two_stage: drafted.two_stage, bell: drafted.bell }
+        : steady,
+    [drafted, steady],
   );
-  const matched = { ...settled, data, error: moving && draft.error ? draft.error : settled.error };
   // The bell under the hand, until the kitchen has answered for where it was let go.
   const [held, setHeld] = useState<{ at: number; answer: unknown }>();
-  const dragged = held?.answer === matched.data ? held?.at : undefined;
+  const dragged = held?.answer === data ? held?.at : undefined;
+  const live = useMemo(() => rungAll(data, dragged), [data, dragged]);
   const facts = cuts.find((cut) => cut.cut === block.cut);
-  const fault = matched.error instanceof ApiFault ? matched.error : undefined;
-  const answer = useMemo(() => {
-    if (!matched.data?.suitable || dragged === undefined) return matched.data;
-    const { certainty } = matched.data;
-    const rung = (choice: Schemas['Choice']) => rungAt(choice, dragged, certainty);
-    return {
-      ...matched.data,
-      ways: matched.data.ways.map((way) => ({ ...rung(way), variants: way.variants.map(rung) })),
-      two_stage: matched.data.two_stage.map(rung),
-    };
-  }, [matched.data, dragged]);
-  const all = answer ? choicesOf(answer) : [];
+  const fault = error instanceof ApiFault ? error : undefined;
+  const all = live ? choicesOf(live) : [];
   const chosen = all.find((choice) => choice.id === block.way) ?? all[0];
-  const bell = dragged ?? (answer ? millis(answer.bell) : now);
+  // Beside the bands the words wait until the hand rests: they are long to read and would only flicker.
+  const told = (steady && dragged === undefined ? choicesOf(steady) : all).find(
+    (choice) => choice.id === chosen?.id,
+  );
+  const bell = dragged ?? (live ? millis(live.bell) : now);
   const onBell = (at: number, done: boolean) => {
-    setHeld({ at, answer: matched.data });
+    setHeld({ at, answer: data });
     if (done) change({ bell: localText(at, zone) });
   };
+  const chosenId = chosen?.id;
+  const onBeside = useCallback((beside: string[]) => change({ beside, way: chosenId }), [change, chosenId]);
+  const onChoose = useCallback((way: string) => change({ way }), [change]);
+  const onOut = useCallback(
+    (out: string) => change({ beside: block.beside.filter((id) => id !== out) }),
+    [change, block.beside],
+  );
+  const onInstead = useCallback(
+    (cut: Schemas['Cut'], kg?: number) => change({ ...otherCut(cut), kg }),
+    [change],
+  );
+  const onRecipe = useCallback((recipe?: string) => change({ recipe }), [change]);
+  const compared = useMemo(
+    () =>
+      steady ? block.beside.flatMap((id) => choicesOf(steady).find((choice) => choice.id === id) ?? []) : [],
+    [steady, block.beside],
+  );
   return (
     <Stack gap={4}>
       <MatchNav />
       <Block block={block} change={change} cuts={cuts} units={units} fault={fault} />
-      <More block={block} change={change} cuts={cuts} kitchen={kitchen} fault={fault} />
-      {answer?.suitable && (
+      <More block={block} change={change} onSlide={slide} cuts={cuts} kitchen={kitchen} fault={fault} />
+      {steady?.suitable && (
         <AskOne
-          ask={answer.ask}
+          ask={steady.ask}
           block={block}
           change={change}
+          onSlide={slide}
           facts={facts}
           kitchen={kitchen}
           key={block.cut}
         />
       )}
-      {matched.isError && !inPlace.includes(fault?.field ?? '') && (
-        <Fault error={matched.error} retry={() => void matched.refetch()} />
+      {error && !inPlace.includes(fault?.field ?? '') && (
+        <Fault error={error} retry={() => void settled.refetch()} />
       )}
-      {matched.isPending && <Waiting height={480} what="Cooking it every way" />}
-      {answer && !answer.suitable && (
-        <Refused facts={facts} why={answer.why} onInstead={(cut) => change(otherCut(cut))} />
-      )}
-      {answer?.warnings.map((warning) => (
+      {settled.isPending && <Waiting height={480} what="Cooking it every way" />}
+      {steady && !steady.suitable && <Refused facts={facts} why={steady.why} onInstead={onInstead} />}
+      {steady?.warnings.map((warning) => (
         <Caution key={warning.id}>{say(warning.text, units)}</Caution>
       ))}
-      {answer && chosen && (
+      {live && chosen && (
         <Grid
           templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 312px' }}
           gap={{ base: 5, lg: 7 }}
         >
           <Ways
-            matched={answer}
+            matched={live}
             chosen={chosen}
             beside={block.beside}
-            {...{ bell, now, zone, units, onBell }}
-            onChoose={(way) => change({ way })}
+            {...{ bell, now, zone, units, onBell, onChoose }}
             onSort={(sort) => change({ sort, way: undefined })}
           />
-          <Side
-            choice={chosen}
-            {...{ units, zone, now }}
-            beside={block.beside}
-            onBeside={(beside) => change({ beside, way: chosen.id })}
-          />
+          <Side choice={told ?? chosen} {...{ units, zone, now, onBeside }} beside={block.beside} />
         </Grid>
       )}
-      {answer && chosen && (
+      {steady && chosen && (
         <>
-          <Compare
-            choices={block.beside.flatMap((id) => all.find((choice) => choice.id === id) ?? [])}
-            chosen={chosen.id}
-            {...{ units, zone, now }}
-            onChoose={(way) => change({ way })}
-            onOut={(out) => change({ beside: block.beside.filter((id) => id !== out) })}
-          />
-          <Inside choice={chosen} kitchen={kitchen} />
-          <Recipe
-            key={block.recipe}
-            request={request}
-            recipe={block.recipe}
-            units={units}
-            onRecipe={(recipe) => change({ recipe })}
-          />
-          <Others matched={answer} units={units} onInstead={(cut, kg) => change({ ...otherCut(cut), kg })} />
+          <Compare choices={compared} chosen={chosen.id} {...{ units, zone, now, onChoose, onOut }} />
+          <Inside choice={told ?? chosen} kitchen={kitchen} />
+          <Recipe key={block.recipe} recipe={block.recipe} {...{ request, units, onRecipe }} />
+          <Others matched={steady} {...{ units, onInstead }} />
         </>
       )}
     </Stack>
   );
 }
 
-function Inside({ choice, kitchen }: { choice: Schemas['Choice']; kitchen: Kitchen }) {
+const Inside = memo(function Inside({ choice, kitchen }: { choice: Schemas['Choice']; kitchen: Kitchen }) {
   const request = { ...inKitchen(choice.plan.forecast, kitchen), members: 1, inside: true };
   const worked = useQuery({
     queryKey: ['forecast', request],
@@ -207,4 +208,4 @@ function Inside({ choice, kitchen }: { choice: Schemas['Choice']; kitchen: Kitch
       )}
     </Box>
   );
-}
+});

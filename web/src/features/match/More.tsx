@@ -1,4 +1,5 @@
 import { Box, Flex, Grid, Stack, Text, chakra } from '@chakra-ui/react';
+import { memo, useState } from 'react';
 import type { ApiFault, Kitchen, Schemas } from '../../api/client';
 import { editable, format } from '../../format/units';
 import { Button } from '../../ui/Button';
@@ -21,13 +22,15 @@ export const kitWords: Record<Schemas['Kit'], string> = {
 type Props = {
   block: Block;
   change: (changed: Partial<Block>) => void;
+  /** The thickness under the hand; it is kept once the hand rests. */
+  onSlide: (mm: number) => void;
   cuts: Schemas['CutFacts'][];
   kitchen: Kitchen;
   fault?: ApiFault;
 };
 
 /** What else is known of the meat and the evening; nothing here has to be said before an answer shows. */
-export function More({ block, change, cuts, kitchen, fault }: Props) {
+export const More = memo(function More({ block, change, onSlide, cuts, kitchen, fault }: Props) {
   const { units } = kitchen;
   const facts = cuts.find((cut) => cut.cut === block.cut);
   const kit = block.kit ?? kitchen.kit;
@@ -70,7 +73,7 @@ export function More({ block, change, cuts, kitchen, fault }: Props) {
       </chakra.summary>
       <Grid templateColumns={{ base: '1fr', md: 'repeat(3, minmax(0, 1fr))' }} gap={6} py={3}>
         <Stack gap={4}>
-          <Thickness block={block} change={change} facts={facts} kitchen={kitchen} />
+          <Thickness key={block.cut} {...{ block, onSlide, facts, kitchen }} />
           <Flex gap={3}>
             <NumberField
               label="Pieces"
@@ -156,30 +159,36 @@ export function More({ block, change, cuts, kitchen, fault }: Props) {
       </Grid>
     </chakra.details>
   );
-}
+});
 
 /** How thick it is: dragged, and every band follows. */
 export function Thickness({
   block,
-  change,
+  onSlide,
   facts,
   kitchen,
 }: {
   block: Block;
-  change: (changed: Partial<Block>) => void;
+  onSlide: (mm: number) => void;
   facts?: Schemas['CutFacts'];
   kitchen: Kitchen;
 }) {
-  const usual = usualPiece(facts, block.kg).mm;
+  // Held here while it moves: nothing else of the block has to be drawn anew for it.
+  const [held, setHeld] = useState<{ mm: number; over?: number }>();
+  const mm = held && held.over === block.mm ? held.mm : block.mm;
+  const shown = mm ?? usualPiece(facts, block.kg).mm;
   return (
     <Slider
-      label={block.mm ? 'How thick' : 'How thick? a guess'}
-      value={block.mm ?? usual}
+      label={mm ? 'How thick' : 'How thick? a guess'}
+      value={shown}
       min={20}
       max={140}
       step={1}
-      onChange={(mm) => change({ mm })}
-      said={format('small_length', block.mm ?? usual, kitchen.units)}
+      onChange={(next) => {
+        setHeld({ mm: next, over: block.mm });
+        onSlide(next);
+      }}
+      said={format('small_length', shown, kitchen.units)}
     />
   );
 }
@@ -200,7 +209,7 @@ export function Age({ block, change }: { block: Block; change: (changed: Partial
   );
 }
 
-function CompanyInPot({ block, change, cuts, kitchen }: Omit<Props, 'fault'>) {
+function CompanyInPot({ block, change, cuts, kitchen }: Omit<Props, 'fault' | 'onSlide'>) {
   const mass = editable.mass[kitchen.units];
   const set = (at: number, changed: Partial<Block['also'][number]>) =>
     change({ also: block.also.map((other, i) => (i === at ? { ...other, ...changed } : other)) });

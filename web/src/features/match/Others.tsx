@@ -1,11 +1,12 @@
 import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
+import { memo } from 'react';
 import type { Schemas } from '../../api/client';
 import { format, say, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { Caution } from '../../ui/states';
 
 /** Cuts that would do as well with what changes, and one joint for two dinners. */
-export function Others({
+export const Others = memo(function Others({
   matched,
   units,
   onInstead,
@@ -65,7 +66,7 @@ export function Others({
       )}
     </Grid>
   );
-}
+});
 
 /** A tender cut, refused kindly: why, what to do with it instead, and what to take for this. */
 export function Refused({

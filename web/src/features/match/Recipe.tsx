@@ -1,6 +1,6 @@
 import { Box, Flex, Heading, Stack, Text, chakra } from '@chakra-ui/react';
 import { useQuery, keepPreviousData } from '@tanstack/react-query';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import { ApiFault, api, type Schemas } from '../../api/client';
 import { TendernessBar } from '../../drawings/TendernessBar';
@@ -12,7 +12,7 @@ import { Fault } from '../../ui/states';
 import { whyAddress } from '../why/state';
 
 /** A recipe's words tried on this very piece before it is cooked. */
-export function Recipe({
+export const Recipe = memo(function Recipe({
   request,
   recipe,
   units,
@@ -66,7 +66,7 @@ export function Recipe({
       {found && <Landed found={found} units={units} />}
     </Box>
   );
-}
+});
 
 function Landed({ found, units }: { found: Schemas['Checked']; units: Units }) {
   const { lands } = found;

@@ -1,5 +1,5 @@
 import { Stack, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiFault, api, type Schemas } from '../../api/client';
 import { clockDay, inHundred, millis, span } from '../../format/time';
@@ -49,7 +49,7 @@ export function facts(choice: Choice, units: Units, zone: string, now: number): 
 }
 
 /** Why this way, what it comes to, and the one next thing: plan it. */
-export function Side({
+export const Side = memo(function Side({
   choice,
   units,
   zone,
@@ -109,7 +109,7 @@ export function Side({
       </Button>
     </Stack>
   );
-}
+});
 
 function PlanIt({ choice }: { choice: Choice }) {
   const navigate = useNavigate();

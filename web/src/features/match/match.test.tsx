@@ -187,7 +187,7 @@ describe('Match', () => {
     });
     fireEvent.change(screen.getByRole('slider', { name: /How thick/ }), { target: { value: '80' } });
     await waitFor(() => expect(lastMatch().parts?.[0]).toMatchObject({ thickness_mm: 80 }));
-    expect(router.state.location.search).toContain('mm=80');
+    await waitFor(() => expect(router.state.location.search).toContain('mm=80'));
   });
 
   it('shows another way and its reason, and the variants of a way one tap away', async () => {

@@ -38,6 +38,20 @@ export function rungAt(choice: Choice, bell: number, certainty: number): Choice 
   };
 }
 
+/** A whole answer with the bell rung at another time. */
+export function rungAll(
+  matched: Schemas['Matched'] | undefined,
+  bell: number | undefined,
+): Schemas['Matched'] | undefined {
+  if (!matched?.suitable || bell === undefined) return matched;
+  const rung = (choice: Choice) => rungAt(choice, bell, matched.certainty);
+  return {
+    ...matched,
+    ways: matched.ways.map((way) => ({ ...rung(way), variants: way.variants.map(rung) })),
+    two_stage: matched.two_stage.map(rung),
+  };
+}
+
 /** Every choice of an answer by its name. */
 export function choicesOf(matched: Schemas['Matched']): Choice[] {
   return [...matched.ways.flatMap((way) => [way as Choice, ...way.variants]), ...matched.two_stage];
