@@ -20,8 +20,8 @@ function slowKitchen() {
 
 test('one question is out at a time, and the newest is asked next', async () => {
   const { ask, waiting } = slowKitchen();
-  const { result, rerender } = renderHook(({ text }) => useFollowing(text, ask), {
-    initialProps: { text: 'a' } as { text: string | undefined },
+  const { result, rerender } = renderHook(({ text }: { text?: string }) => useFollowing(text, ask), {
+    initialProps: { text: 'a' },
   });
   rerender({ text: 'b' });
   rerender({ text: 'c' });
@@ -36,8 +36,8 @@ test('one question is out at a time, and the newest is asked next', async () => 
 
 test('when the hand rests nothing old is shown at its next move, and a refusal is told', async () => {
   const { ask, waiting } = slowKitchen();
-  const { result, rerender } = renderHook(({ text }) => useFollowing(text, ask), {
-    initialProps: { text: 'a' } as { text: string | undefined },
+  const { result, rerender } = renderHook(({ text }: { text?: string }) => useFollowing(text, ask), {
+    initialProps: { text: 'a' },
   });
   await told(() => waiting[0]!.answer('for a'));
   rerender({ text: undefined });
