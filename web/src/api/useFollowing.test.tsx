@@ -2,6 +2,8 @@ import { act, renderHook } from '@testing-library/react';
 import { expect, test } from 'vitest';
 import { useFollowing } from './useFollowing';
 
+const onA: { text?: string } = { text: 'a' };
+
 const told = (tell: () => void) =>
   act(() => {
     tell();
@@ -20,8 +22,8 @@ function slowKitchen() {
 
 test('one question is out at a time, and the newest is asked next', async () => {
   const { ask, waiting } = slowKitchen();
-  const { result, rerender } = renderHook(({ text }: { text?: string }) => useFollowing(text, ask), {
-    initialProps: { text: 'a' },
+  const { result, rerender } = renderHook(({ text }) => useFollowing(text, ask), {
+    initialProps: onA,
   });
   rerender({ text: 'b' });
   rerender({ text: 'c' });
@@ -36,8 +38,8 @@ test('one question is out at a time, and the newest is asked next', async () => 
 
 test('when the hand rests nothing old is shown at its next move, and a refusal is told', async () => {
   const { ask, waiting } = slowKitchen();
-  const { result, rerender } = renderHook(({ text }: { text?: string }) => useFollowing(text, ask), {
-    initialProps: { text: 'a' },
+  const { result, rerender } = renderHook(({ text }) => useFollowing(text, ask), {
+    initialProps: onA,
   });
   await told(() => waiting[0]!.answer('for a'));
   rerender({ text: undefined });
