@@ -42,6 +42,12 @@ const GELATIN_TO_LIQUID: f64 = 0.6;
 /// Fat and gristle left on the plate, share of the fat still in the meat. Working value.
 const PULLED_OFF: f64 = 0.25;
 
+/// Share of the fat that goes with the trimmings: none where nothing is trimmed, more where it is trimmed close.
+fn fat_trimmed(facts: &CutFacts, trim_pct: f64) -> f64 {
+    let as_usual = if facts.trim_pct > 0.0 { trim_pct / facts.trim_pct } else { 1.0 };
+    FAT_TRIMMED * f64::min(as_usual, 1.6)
+}
+
 /// Equilibrium loss of juice at a temperature in °C, share of the lean mass. Fitted to
 /// published cooking-loss curves, with their steepest part at 64 °C.
 pub fn juice_equilibrium(celsius: f64) -> f64 {
@@ -109,6 +115,8 @@ pub struct Piece<'a> {
     pub raw_kg: f64,
     /// Bone, % of it.
     pub bone_pct: f64,
+    /// Trimmed off, % of it.
+    pub trim_pct: f64,
     /// What it has to reach.
     pub goal: &'a Goal,
     /// Volume of each shell over the whole.
@@ -167,9 +175,9 @@ impl Juices {
 
     /// What has left so far.
     pub fn left(&self, piece: &Piece) -> Left {
-        let Piece { facts, raw_kg, .. } = *piece;
-        let boneless_kg = raw_kg * (1.0 - (facts.trim_pct + piece.bone_pct) / 100.0);
-        let fat_kg = raw_kg * facts.fat_pct / 100.0 * (1.0 - FAT_TRIMMED);
+        let Piece { facts, raw_kg, trim_pct, .. } = *piece;
+        let boneless_kg = raw_kg * (1.0 - (trim_pct + piece.bone_pct) / 100.0);
+        let fat_kg = raw_kg * facts.fat_pct / 100.0 * (1.0 - fat_trimmed(facts, trim_pct));
         let lean_kg = f64::max(0.0, boneless_kg - fat_kg);
         let collagen_kg = raw_kg * facts.collagen_pct / 100.0;
         let [juice, rendered, gelatin] = self.shares(piece);
@@ -207,6 +215,7 @@ mod tests {
             facts: cut.facts(),
             raw_kg: 2.0,
             bone_pct: cut.facts().bone_pct,
+            trim_pct: cut.facts().trim_pct,
             goal: &goal,
             fractions: &fractions,
             mean_dose: 0.0,

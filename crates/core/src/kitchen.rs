@@ -8,7 +8,8 @@ use utoipa::ToSchema;
 use crate::clock::Hours;
 use crate::cuts::Cut;
 use crate::error::{Error, Result, in_range};
-use crate::heat::pot::{Lid, Vessel};
+use crate::heat::pot::{Lid, Material, Vessel};
+use crate::prepare::HobKind;
 
 /// How quantities are shown; everything is kept in SI.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
@@ -72,8 +73,14 @@ pub struct Kitchen {
     pub pot: Vessel,
     /// The frying pan, cm across.
     pub pan_cm: f64,
+    /// What it is made of.
+    pub pan_material: Material,
     /// The strongest burner, W.
     pub hob_w: f64,
+    /// What heats it.
+    pub hob_kind: HobKind,
+    /// The element of the pressure pot, W.
+    pub insert_w: f64,
     /// What there is to cook on and in.
     pub kit: Vec<Kit>,
     /// Whether the pit holds its heat without anyone.
@@ -94,7 +101,10 @@ impl Default for Kitchen {
             certainty: 0.9,
             pot: Vessel { diameter_cm: Some(26.0), height_cm: Some(13.0), ..Vessel::default() },
             pan_cm: 28.0,
+            pan_material: Material::Iron,
             hob_w: 1800.0,
+            hob_kind: HobKind::Gas,
+            insert_w: 1000.0,
             kit: Kit::ALL.to_vec(),
             pit_holds_itself: true,
             asleep: Vec::new(),
@@ -114,6 +124,7 @@ impl Kitchen {
         in_range("altitude_m", self.altitude_m, -430.0, 6000.0, "m")?;
         in_range("certainty", self.certainty, 0.5, 0.99, "")?;
         in_range("pan_cm", self.pan_cm, 12.0, 80.0, "cm")?;
+        in_range("insert_w", self.insert_w, 200.0, 5000.0, "W")?;
         in_range("hob_w", self.hob_w, 200.0, 20_000.0, "W")?;
         crate::clock::check_hours("asleep", &self.asleep)?;
         for (cut, price) in &self.prices {

@@ -8,25 +8,7 @@ use crate::error::{Error, Result, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{Case, ForecastRequest};
 use crate::kitchen::Kitchen;
-use crate::prepare::Sear;
-
-/// What is done before the heat.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields, default)]
-pub struct Prepare {
-    /// Salted this long ahead, h; 0 salts at the pan.
-    pub salt_h: f64,
-    /// Salt, % of the trimmed raw mass.
-    pub salt_pct: f64,
-    /// How hard it is browned.
-    pub sear: Sear,
-}
-
-impl Default for Prepare {
-    fn default() -> Self {
-        Self { salt_h: 12.0, salt_pct: 1.25, sear: Sear::Hard }
-    }
-}
+use crate::prepare::{Dish, Prepare, Prepared, prepare};
 
 /// One dish with its bell.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -81,8 +63,7 @@ impl Plan {
         check_text("name", &self.name, 80)?;
         in_range("people", f64::from(self.people), 1.0, 200.0, "")?;
         in_range("certainty", self.certainty(kitchen), 0.5, 0.99, "")?;
-        in_range("prepare.salt_h", self.prepare.salt_h, 0.0, 72.0, "h")?;
-        in_range("prepare.salt_pct", self.prepare.salt_pct, 0.0, 5.0, "%")?;
+        self.prepare.check().map_err(|error| error.within("prepare"))?;
         let parts = self.forecast.parts.iter().flatten().filter_map(|part| part.cut);
         for cut in self.forecast.cut.into_iter().chain(parts) {
             if let Some(why) = cut.refusal() {
@@ -92,8 +73,23 @@ impl Plan {
         self.request(kitchen).resolve().map_err(|error| error.within("forecast"))
     }
 
-    /// The forecast's request with the kitchen's altitude and pot where the plan names none.
+    /// The forecast's request as the bench leaves it, in this kitchen.
     pub fn request(&self, kitchen: &Kitchen) -> ForecastRequest {
+        self.prepare.in_the_pot(&self.in_kitchen(kitchen))
+    }
+
+    /// The dish worked out at the bench, salt to lid.
+    ///
+    /// # Errors
+    /// Names the field that can't be used.
+    pub fn at_the_bench(&self, kitchen: &Kitchen) -> Result<Prepared> {
+        let price_per_kg = self.forecast.cut.and_then(|cut| kitchen.prices.get(&cut).copied());
+        let dish = Dish { forecast: self.in_kitchen(kitchen), bench: &self.prepare, people: self.people, price_per_kg };
+        prepare(&dish, kitchen)
+    }
+
+    /// The meat and its way with the kitchen's altitude and pot where the plan names none.
+    fn in_kitchen(&self, kitchen: &Kitchen) -> ForecastRequest {
         let mut request = self.forecast.clone();
         request.altitude_m.get_or_insert(kitchen.altitude_m);
         if request.stands_in_the_kitchens_pot() {
@@ -106,7 +102,7 @@ impl Plan {
     /// altitude later does not change what was foretold.
     #[must_use]
     pub fn frozen(&self, kitchen: &Kitchen) -> Self {
-        Self { forecast: self.request(kitchen), certainty: Some(self.certainty(kitchen)), ..self.clone() }
+        Self { forecast: self.in_kitchen(kitchen), certainty: Some(self.certainty(kitchen)), ..self.clone() }
     }
 
     /// The chance of being ready that this plan is made for.

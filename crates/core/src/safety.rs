@@ -183,3 +183,26 @@ pub fn cooling() -> Caution {
         "Cool leftovers from 57 to 21 °C within 2 h and to 5 °C within 4 h more: shallow trays, not the whole pot.",
     )
 }
+
+/// A marinade that raw meat lay in.
+pub fn marinade() -> Caution {
+    Caution::new(
+        "marinade",
+        "Raw meat lay in it: into the pot only while it will still boil, never over the finished dish.",
+    )
+}
+
+/// Chilli on the hands.
+pub fn chilli() -> Caution {
+    Caution::new("chilli", "Chilli burns skin and eyes for hours: gloves, and no fumes over a hot pan.")
+}
+
+/// Dried beans.
+pub fn dried_beans(slow_cooker: bool) -> Caution {
+    let text = if slow_cooker {
+        "Dried beans must boil hard for 10 min before they go into a slow cooker: raw they are poisonous, and it never boils them."
+    } else {
+        "Dried beans, soaked, must boil hard for 10 min: raw they are poisonous."
+    };
+    Caution::new("dried_beans", text)
+}

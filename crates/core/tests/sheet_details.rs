@@ -77,7 +77,7 @@ fn a_small_pan_means_more_batches_and_an_earlier_start() {
     let batches = |sheet: &Sheet| sheet.tasks.iter().filter(|task| task.kind == TaskKind::Sear).count();
     let (small, large) = (with(20.0), with(40.0));
     assert!(batches(&small) > batches(&large));
-    assert!(task(&small, "heat_pan").start < task(&large, "heat_pan").start);
+    assert!(task(&small, "sear_1").start < task(&large, "sear_1").start);
     assert_eq!(small.met_heat_at, large.met_heat_at, "the meat meets the heat when it did");
 }
 

@@ -34,6 +34,11 @@ enum Command {
         /// The request.
         file: PathBuf,
     },
+    /// Work out one dish at the bench, salt to lid.
+    Prepare {
+        /// The request.
+        file: PathBuf,
+    },
     /// Work out the path from the liquid in the pot to the sauce.
     Sauce {
         /// The request.
@@ -63,6 +68,7 @@ pub async fn run(cli: Cli) -> ExitCode {
     let outcome = match cli.command {
         Command::Forecast { file } => compute_file(Computation::Forecast, &file),
         Command::Match { file } => compute_file(Computation::Match, &file),
+        Command::Prepare { file } => compute_file(Computation::Prepare, &file),
         Command::Sauce { file } => compute_file(Computation::Sauce, &file),
         Command::Openapi => {
             let document = api_document();

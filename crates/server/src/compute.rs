@@ -5,6 +5,7 @@ use ergastic_core::finish::sauce;
 use ergastic_core::forecast::forecast;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::match_ways;
+use ergastic_core::prepare::prepare_request;
 use jiff::Timestamp;
 use serde::Serialize;
 use serde::de::DeserializeOwned;
@@ -16,6 +17,8 @@ pub enum Computation {
     Forecast,
     /// Which way.
     Match,
+    /// Salt to lid.
+    Prepare,
     /// What becomes of the liquid.
     Sauce,
 }
@@ -25,6 +28,7 @@ pub fn run(computation: Computation, text: &[u8], now: Timestamp) -> Result<Stri
     match computation {
         Computation::Forecast => answer(text, forecast),
         Computation::Match => answer(text, |request| match_ways(request, &Kitchen::default(), now)),
+        Computation::Prepare => answer(text, |request| prepare_request(request, &Kitchen::default())),
         Computation::Sauce => answer(text, sauce),
     }
 }

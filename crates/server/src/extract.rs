@@ -61,3 +61,22 @@ impl<S: Send + Sync> FromRequestParts<S> for Id {
             .map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, format!("there is nothing called {text:?}")))
     }
 }
+
+/// A version of a document in an address.
+pub struct VersionOf {
+    /// The document.
+    pub id: Uuid,
+    /// Which version of it.
+    pub version: i64,
+}
+
+impl<S: Send + Sync> FromRequestParts<S> for VersionOf {
+    type Rejection = ApiError;
+
+    async fn from_request_parts(parts: &mut Parts, state: &S) -> Result<Self, ApiError> {
+        let Path((id, version)) = Path::<(Uuid, i64)>::from_request_parts(parts, state)
+            .await
+            .map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, "there is no such version".into()))?;
+        Ok(Self { id, version })
+    }
+}

@@ -57,6 +57,36 @@ impl Store {
         row.map_or_else(|| Err(Error::NotFound { what: "plan", id: id.to_string() }), from_row)
     }
 
+    /// The number and hour of every version of a plan, the newest first.
+    ///
+    /// # Errors
+    /// [`Error::NotFound`] when there is no such plan.
+    pub async fn plan_versions(&self, id: Uuid) -> Result<Vec<(i64, Timestamp)>> {
+        let rows: Vec<(i64, String)> =
+            sqlx::query_as("SELECT version, saved_at FROM plan WHERE id = ? ORDER BY version DESC")
+                .bind(id.to_string())
+                .fetch_all(&self.pool)
+                .await?;
+        if rows.is_empty() {
+            return Err(Error::NotFound { what: "plan", id: id.to_string() });
+        }
+        rows.into_iter().map(|(version, saved_at)| Ok((version, read_instant(&saved_at)?))).collect()
+    }
+
+    /// One version of a plan.
+    ///
+    /// # Errors
+    /// [`Error::NotFound`] when there is none.
+    pub async fn plan_version(&self, id: Uuid, version: i64) -> Result<StoredPlan> {
+        let row: Option<Row> =
+            sqlx::query_as("SELECT id, version, document, saved_at FROM plan WHERE id = ? AND version = ?")
+                .bind(id.to_string())
+                .bind(version)
+                .fetch_optional(&self.pool)
+                .await?;
+        row.map_or_else(|| Err(Error::NotFound { what: "version", id: format!("{id}, {version}") }), from_row)
+    }
+
     /// Saves a plan over the version it was made from (0 for a new one).
     ///
     /// Saving the very document that stands changes nothing and answers its version, so that a

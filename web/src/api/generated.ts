@@ -176,6 +176,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/larder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What there is to put in with the meat. */
+        get: operations["larder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/match": {
         parameters: {
             query?: never;
@@ -262,6 +279,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every version of a plan that was saved, the newest first. */
+        get: operations["list_versions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{id}/versions/{version}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One version of a plan. */
+        get: operations["get_version"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prepare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** One dish at the bench, salt to lid. */
+        post: operations["post_prepare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prepare/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A plan at the bench, salt to lid, saved or not. */
+        post: operations["post_bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/probes/{probe}/readings": {
         parameters: {
             query?: never;
@@ -337,10 +422,27 @@ export interface components {
             liquid_l: number;
         };
         /**
+         * @description Something that goes in before the end.
+         * @enum {string}
+         */
+        Addition: "potato" | "carrot" | "swede" | "cabbage" | "leek" | "pearl_onion" | "mushroom" | "peas" | "cooked_beans" | "soaked_beans" | "dumplings" | "prunes" | "soft_herbs";
+        /**
          * @description How old the animal was: more cross-links, more hours.
          * @enum {string}
          */
         Age: "young" | "mature";
+        /**
+         * @description What an allergen is called on a label.
+         * @enum {string}
+         */
+        Allergen: "wheat" | "soy" | "fish" | "sulphites" | "celery" | "mustard" | "milk";
+        /** @description An allergen and what brings it. */
+        AllergenFrom: {
+            /** @description Which. */
+            allergen: components["schemas"]["Allergen"];
+            /** @description From what. */
+            from: string[];
+        };
         /** @description The question whose answer narrows the band most. */
         Ask: {
             /** @description The request's field it would fill. */
@@ -363,6 +465,35 @@ export interface components {
             value: string;
             /** @description Why that. */
             why: string;
+        };
+        /** @description The sauce's balance beside salt. */
+        Balance: {
+            /**
+             * Format: double
+             * @description Acid, g, reckoned as acetic.
+             */
+            acid_g: number;
+            /**
+             * Format: double
+             * @description Alcohol poured in, g.
+             */
+            alcohol_g: number;
+            /**
+             * Format: double
+             * @description Share of it left at the end.
+             */
+            alcohol_left: number;
+            /** @description Allergens in the pot, with what brings them. */
+            allergens: components["schemas"]["AllergenFrom"][];
+            /** @description What to mind when it is reduced: sweet, sharp or bitter. */
+            flags: string[];
+            /**
+             * Format: double
+             * @description Sugar, g.
+             */
+            sugar_g: number;
+            /** @description Swaps. */
+            swaps: components["schemas"]["Swap"][];
         };
         /** @description Ready and too far, as instants. */
         Band: {
@@ -398,11 +529,58 @@ export interface components {
              */
             sigma: number;
         };
+        /** @description One thing to do at the bench. */
+        BenchStep: {
+            /** @description Cautions at this step. */
+            cautions: components["schemas"]["Caution"][];
+            /** @description A stable name. */
+            id: string;
+            /**
+             * Format: double
+             * @description Minutes at it, or waiting for it.
+             */
+            min: number;
+            /** @description What. */
+            what: string;
+            /** @description Why, and the sign. */
+            why: string;
+        };
         /**
          * @description Something put in the pot for body.
          * @enum {string}
          */
         BodyFrom: "sinew" | "foot" | "tendon" | "rind";
+        /** @description Brine that it lies in until both are of one strength. */
+        Brine: {
+            /**
+             * Format: double
+             * @description Hours in it.
+             */
+            hours: number;
+            /**
+             * Format: double
+             * @description Water, L.
+             */
+            water_l: number;
+        };
+        /** @description Salt as strength of the brine, or as what a soak leaves. */
+        BrineAnswer: {
+            /**
+             * Format: double
+             * @description Share of the way to one strength by the time it comes out.
+             */
+            evened: number;
+            /**
+             * Format: double
+             * @description Salt for the water, g.
+             */
+            salt_g: number;
+            /**
+             * Format: double
+             * @description Its strength, %.
+             */
+            strength_pct: number;
+        };
         /** @description A cut that could be bought for a way. */
         Buy: {
             /**
@@ -662,6 +840,40 @@ export interface components {
              */
             yield_kg: number;
         };
+        /** @description A ring of coals, laid out and kept up. */
+        CoalRing: {
+            /** @description How many would hold a simmer here, under and over. */
+            for_a_simmer: number[];
+            /** @description Fresh coals go on, minutes from the meat meeting the heat. */
+            fresh_at_min: number[];
+            /**
+             * Format: double
+             * @description The next lot is lit so long after the last went on, min.
+             */
+            light_after_min: number;
+            /**
+             * Format: double
+             * @description The oven they are like, °C.
+             */
+            like_c: number;
+            /**
+             * Format: int32
+             * @description On its lid.
+             */
+            over: number;
+            /**
+             * Format: double
+             * @description The pot is turned a quarter and its lid back this often, min.
+             */
+            turn_every_min: number;
+            /**
+             * Format: int32
+             * @description Under the pot, in a ring at its rim.
+             */
+            under: number;
+            /** @description What wind, cold or a deep pot change. */
+            words: string;
+        };
         /** @description Tasks that can't be kept as they are, in words. */
         Conflict: {
             /** @description The tasks it concerns. */
@@ -788,6 +1000,11 @@ export interface components {
              */
             to_5_min: number;
         };
+        /**
+         * @description Crystals of salt, which fill a spoon differently.
+         * @enum {string}
+         */
+        Crystal: "fine" | "coarse" | "flake";
         /** @description One point of the median run. */
         CurvePoint: {
             /**
@@ -921,6 +1138,44 @@ export interface components {
              * @description Trimmed off, % of mass.
              */
             trim_pct: number;
+        };
+        /** @description The dish at one setting. */
+        DialSetting: {
+            /** @description It rolls: pieces break up and the liquid clouds. */
+            breaks_up: boolean;
+            /** @description Whether it is the one chosen. */
+            chosen: boolean;
+            /** @description The heat, for the plan. */
+            heat: components["schemas"]["Heat"];
+            /**
+             * Format: double
+             * @description Juice out of the meat by then, kg.
+             */
+            juice_kg?: number | null;
+            /** @description What it looks like, or what it does. */
+            looks: string;
+            /**
+             * Format: double
+             * @description Left as steam by then, L.
+             */
+            loss_l: number;
+            /**
+             * Format: double
+             * @description Tender, minutes; `null` if never within three days.
+             */
+            ready_min?: number | null;
+            /**
+             * Format: double
+             * @description Minutes from tender to too far.
+             */
+            window_min?: number | null;
+            /** @description As it stands on the dial. */
+            words: string;
+            /**
+             * Format: double
+             * @description On the plates, kg.
+             */
+            yield_kg?: number | null;
         };
         /**
          * @description How fast a cut dries and falls apart once it is tender.
@@ -1161,6 +1416,12 @@ export interface components {
             liquid_l?: number | null;
             /**
              * Format: double
+             * @description Salt that the liquid and what is put in it bring, g.
+             * @default null
+             */
+            liquid_salt_g?: number | null;
+            /**
+             * Format: double
              * @description The liquid as the meat goes in, °C.
              * @default null
              */
@@ -1190,6 +1451,12 @@ export interface components {
              * @default null
              */
             pieces?: number | null;
+            /**
+             * Format: double
+             * @description Salt in the meat as it meets the heat, g, where it is known; in place of `salt_pct`.
+             * @default null
+             */
+            salt_g?: number | null;
             /**
              * Format: double
              * @description Salt, % of the trimmed raw mass.
@@ -1230,6 +1497,12 @@ export interface components {
              * @default null
              */
             thickness_mm?: number | null;
+            /**
+             * Format: double
+             * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
+             * @default null
+             */
+            trim_pct?: number | null;
             /** @default null */
             vessel?: components["schemas"]["Vessel"] | null;
         };
@@ -1446,11 +1719,42 @@ export interface components {
          * @enum {string}
          */
         HeatSource: "oven" | "hob" | "coals";
+        /** @description A burner. */
+        Hob: {
+            /** @default null */
+            kind?: components["schemas"]["HobKind"] | null;
+            /**
+             * Format: double
+             * @description Its power, W; the kitchen's where not given.
+             * @default null
+             */
+            watts?: number | null;
+        };
+        /**
+         * @description What heats the hob.
+         * @enum {string}
+         */
+        HobKind: "gas" | "ceramic" | "induction";
         /**
          * @description From a time of day to another, `["23:00", "06:30"]`; across midnight where the second is earlier. Either may be a
          *     whole local time or an instant instead.
          */
         Hours: string[];
+        /** @description Something put in with the meat. */
+        Ingredient: {
+            /**
+             * Format: double
+             * @description How much, g.
+             */
+            g?: number | null;
+            /**
+             * Format: double
+             * @description How much, mL; or give `g`.
+             */
+            ml?: number | null;
+            /** @description What. */
+            what: components["schemas"]["Larder"];
+        };
         /** @description The inside of the piece over the whole cook. */
         Inside: {
             /** @description Frames in time order. */
@@ -1497,11 +1801,22 @@ export interface components {
              */
             certainty?: number;
             /**
+             * @description What heats it.
+             * @default gas
+             */
+            hob_kind?: components["schemas"]["HobKind"];
+            /**
              * Format: double
              * @description The strongest burner, W.
              * @default 1800
              */
             hob_w?: number;
+            /**
+             * Format: double
+             * @description The element of the pressure pot, W.
+             * @default 1000
+             */
+            insert_w?: number;
             /**
              * @description What there is to cook on and in.
              * @default [
@@ -1526,6 +1841,11 @@ export interface components {
              * @default 28
              */
             pan_cm?: number;
+            /**
+             * @description What it is made of.
+             * @default iron
+             */
+            pan_material?: components["schemas"]["Material"];
             /**
              * @description Whether the pit holds its heat without anyone.
              * @default true
@@ -1608,6 +1928,106 @@ export interface components {
          * @enum {string}
          */
         Lane: "hands" | "hob" | "oven" | "pressure_pot" | "crock" | "pit" | "bath" | "cold" | "board";
+        /**
+         * @description Something from the larder.
+         * @enum {string}
+         */
+        Larder: "water" | "stock" | "unsalted_stock" | "good_stock" | "stock_cube" | "red_wine" | "white_wine" | "dark_beer" | "pale_beer" | "cider" | "fortified_wine" | "tomato_passata" | "tinned_tomato" | "tomato_paste" | "soy_sauce" | "low_salt_soy" | "fish_sauce" | "table_sauce" | "mustard" | "miso" | "vinegar" | "citrus_juice" | "apple_juice" | "cream" | "coconut_milk" | "brown_sugar" | "honey" | "treacle" | "dark_chocolate" | "coffee" | "bacon" | "anchovy" | "olives" | "salted_rub" | "unsalted_rub" | "flour" | "butter" | "oil" | "onion" | "carrot" | "celery" | "garlic" | "mushroom" | "chilli" | "dried_mushroom" | "bay_leaf" | "thyme" | "whole_spice";
+        /**
+         * @description What the computation needs to know of it. Percentages are of its mass. Composition follows published tables of
+         *     foods, rounded: brands differ by a third, so a label's own figure is better.
+         */
+        LarderFacts: {
+            /**
+             * Format: double
+             * @description Acid, reckoned as acetic, %.
+             */
+            acid_pct: number;
+            /**
+             * Format: double
+             * @description Alcohol, % by volume.
+             */
+            alcohol_pct: number;
+            /** @description Allergens it usually carries. */
+            allergens: components["schemas"]["Allergen"][];
+            /** @description Grows bitter when it is boiled down. */
+            bitter: boolean;
+            /** @description What then changes. */
+            changes: string;
+            /**
+             * Format: double
+             * @description kg/L: of a liquid, or heaped in a measure.
+             */
+            density: number;
+            /**
+             * Format: double
+             * @description Gelatin, %.
+             */
+            gelatin_pct: number;
+            instead?: components["schemas"]["Larder"] | null;
+            /** @description Whether it is poured and counts for the level of the liquid. */
+            liquid: boolean;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: double
+             * @description Salt, %.
+             */
+            salt_pct: number;
+            /** @description Where it is bought. */
+            shelf: components["schemas"]["Shelf"];
+            /**
+             * Format: double
+             * @description Sugar, %.
+             */
+            sugar_pct: number;
+            /** @description Which. */
+            what: components["schemas"]["Larder"];
+        };
+        /** @description Something added later. */
+        Later: {
+            /**
+             * Format: double
+             * @description How much, g.
+             */
+            g: number;
+            /** @description What. */
+            what: components["schemas"]["Addition"];
+        };
+        /** @description When it goes in. */
+        LaterAnswer: {
+            /**
+             * Format: double
+             * @description In at, minutes from the meat meeting the heat, if the meat is done when it should be.
+             */
+            at_min: number;
+            /**
+             * Format: double
+             * @description In so long before the end.
+             */
+            before_end_min: number;
+            /**
+             * Format: double
+             * @description Minutes to be done in this pot.
+             */
+            done_min: number;
+            /**
+             * Format: double
+             * @description How much, g.
+             */
+            g: number;
+            /**
+             * Format: double
+             * @description Minutes to be mush.
+             */
+            mush_min: number;
+            /** @description Its name and how it is cut. */
+            name: string;
+            /** @description What. */
+            what: components["schemas"]["Addition"];
+            /** @description The sign. */
+            words: string;
+        };
         /** @description What was learned. */
         Learned: {
             /** @description Beliefs for the next forecast's `known`. */
@@ -1615,6 +2035,11 @@ export interface components {
             /** @description The same in sentences; none where nothing was learned. */
             words: string[];
         };
+        /**
+         * @description How far the liquid comes up the meat.
+         * @enum {string}
+         */
+        Level: "own" | "third" | "three_quarters" | "covered" | "soup";
         /**
          * @description How the pot is covered.
          * @enum {string}
@@ -1626,6 +2051,51 @@ export interface components {
             event: components["schemas"]["Event"];
             /** @description Taken back. */
             undone: boolean;
+        };
+        /** @description A marinade. */
+        Marinade: {
+            /**
+             * Format: double
+             * @description Hours in the cold.
+             */
+            hours: number;
+            /** @description Kept for the pot, its bowl rinsed out into it, and boiled. */
+            kept: boolean;
+            /**
+             * Format: double
+             * @description How much, mL.
+             */
+            ml: number;
+            /** @description What it is made of. */
+            of: components["schemas"]["MarinadeOf"];
+        };
+        /**
+         * @description What a marinade is made of.
+         * @enum {string}
+         */
+        MarinadeOf: "wine" | "acid" | "spice" | "soy";
+        /** @description Depths of liquid above the vessel's floor with the meat in it, mm. */
+        Marks: {
+            /**
+             * Format: double
+             * @description About to catch.
+             */
+            catch: number;
+            /**
+             * Format: double
+             * @description Reduced by half.
+             */
+            half: number;
+            /**
+             * Format: double
+             * @description As poured.
+             */
+            now: number;
+            /**
+             * Format: double
+             * @description Stop reducing: below this it grows too salty.
+             */
+            stop: number;
         };
         /**
          * @description What is on the block, and when the bell is. With a cut it is answered which ways there are; with a method and no cut,
@@ -1886,6 +2356,36 @@ export interface components {
              */
             liquid_left_l?: number | null;
         };
+        /** @description A frying pan. */
+        Pan: {
+            /**
+             * Format: double
+             * @description Across its floor, cm; the kitchen's where not given.
+             * @default null
+             */
+            diameter_cm?: number | null;
+            /**
+             * Format: double
+             * @description Its mass, kg; from its size and what it is made of where not given.
+             * @default null
+             */
+            mass_kg?: number | null;
+            /** @default null */
+            material?: components["schemas"]["Material"] | null;
+        };
+        /** @description One point of the pan's heat over a batch. */
+        PanPoint: {
+            /**
+             * Format: double
+             * @description The pan, °C.
+             */
+            celsius: number;
+            /**
+             * Format: double
+             * @description Minutes since the first piece went in.
+             */
+            min: number;
+        };
         /** @description One cut or size of a mixed pot. */
         PartForecast: {
             /** @description Which cut. */
@@ -1951,6 +2451,12 @@ export interface components {
              * @default null
              */
             thickness_mm?: number | null;
+            /**
+             * Format: double
+             * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
+             * @default null
+             */
+            trim_pct?: number | null;
         };
         /** @description One dish with its bell. */
         Plan: {
@@ -1990,6 +2496,76 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        /** @description The liquid in this vessel. */
+        PotAnswer: {
+            /**
+             * Format: double
+             * @description The vessel's floor across, mm.
+             */
+            across_mm: number;
+            /** @description Whether meat and liquid have room, with some left for what bubbles. */
+            fits: boolean;
+            /**
+             * Format: double
+             * @description How full it is, share.
+             */
+            full: number;
+            /**
+             * Format: double
+             * @description The vessel's height, mm.
+             */
+            height_mm: number;
+            /**
+             * Format: double
+             * @description What it holds, L.
+             */
+            holds_l: number;
+            /**
+             * Format: double
+             * @description Hours reckoned with.
+             */
+            hours: number;
+            /**
+             * Format: double
+             * @description Left at the end without topping up, L.
+             */
+            left_l: number;
+            /**
+             * Format: double
+             * @description Its depth with the meat in it, mm.
+             */
+            level_mm: number;
+            /**
+             * Format: double
+             * @description What is poured in, L.
+             */
+            liquid_l: number;
+            /**
+             * Format: double
+             * @description What leaves as steam over the hours, L.
+             */
+            loss_l: number;
+            /** @description What the pot weighs less than when the lid went on, at each mark, kg; juice stays inside. */
+            marks_kg_less: components["schemas"]["Marks"];
+            /** @description Marks on a dipstick. */
+            marks_mm: components["schemas"]["Marks"];
+            /**
+             * Format: double
+             * @description Its volume, L.
+             */
+            meat_l: number;
+            /**
+             * Format: double
+             * @description The meat's height, mm.
+             */
+            meat_mm: number;
+            /** @description What makes it up. */
+            poured: components["schemas"]["Poured"][];
+            /** @description The least and the most liquid under pressure, mm. */
+            pressure_mm?: number[] | null;
+            /** @description When to top up, and how much. */
+            top_ups: components["schemas"]["TopUp"][];
+        };
         /** @description What stands in the pot at the end, for the finishing. */
         PotNow: {
             /**
@@ -2013,6 +2589,16 @@ export interface components {
              */
             salt_g: number;
         };
+        /** @description Something poured. */
+        Poured: {
+            /**
+             * Format: double
+             * @description How much, L.
+             */
+            l: number;
+            /** @description What. */
+            what: components["schemas"]["Larder"];
+        };
         /** @description What was foretold against what came. */
         Prediction: {
             /** @description Minutes foretold at the start: P10, P50, P90. */
@@ -2030,8 +2616,77 @@ export interface components {
             /** @description In words. */
             words: string;
         };
-        /** @description What is done before the heat. */
+        /** @description What is done before the heat, and what goes in with the meat. */
         Prepare: {
+            /**
+             * @description What makes up the liquid beside the ingredients.
+             * @default unsalted_stock
+             */
+            base?: components["schemas"]["Larder"];
+            /** @default null */
+            brine?: components["schemas"]["Brine"] | null;
+            /**
+             * @description The clear route: soaked, blanched from cold, meat and pot rinsed, fresh water.
+             * @default false
+             */
+            clear?: boolean;
+            /**
+             * @description What the salt is like.
+             * @default fine
+             */
+            crystal?: components["schemas"]["Crystal"];
+            /**
+             * @description Cooled and left in its liquid overnight after the pan; braised the next day.
+             * @default false
+             */
+            day_before?: boolean;
+            /** @default null */
+            fat?: components["schemas"]["SearFat"] | null;
+            /**
+             * @description Dredged in flour.
+             * @default false
+             */
+            flour?: boolean;
+            /** @default null */
+            hob?: components["schemas"]["Hob"] | null;
+            /**
+             * Format: double
+             * @description Hours over the heat; until tender where not given.
+             * @default null
+             */
+            hours?: number | null;
+            /**
+             * @description What goes in with the meat.
+             * @default []
+             */
+            ingredients?: components["schemas"]["Ingredient"][];
+            /**
+             * @description What goes in later.
+             * @default []
+             */
+            later?: components["schemas"]["Later"][];
+            /** @default null */
+            level?: components["schemas"]["Level"] | null;
+            /** @default null */
+            marinade?: components["schemas"]["Marinade"] | null;
+            /** @default null */
+            pan?: components["schemas"]["Pan"] | null;
+            /**
+             * Format: int32
+             * @description Pieces in a batch, where the cook lays them otherwise.
+             * @default null
+             */
+            per_batch?: number | null;
+            /**
+             * @description Cross-hatched, studded or pounded.
+             * @default false
+             */
+            pierced?: boolean;
+            /**
+             * @description Rinsed before it is used.
+             * @default false
+             */
+            rinse?: boolean;
             /**
              * Format: double
              * @description Salted this long ahead, h; 0 salts at the pan.
@@ -2049,6 +2704,194 @@ export interface components {
              * @default hard
              */
             sear?: components["schemas"]["Sear"];
+            /**
+             * @description What in.
+             * @default pan
+             */
+            sear_in?: components["schemas"]["SearIn"];
+            /**
+             * @description Sinew and silver skin go into the pot for body.
+             * @default false
+             */
+            sinew_in_pot?: boolean;
+            /** @default null */
+            soak?: components["schemas"]["Soak"] | null;
+            /**
+             * Format: int32
+             * @description Strings tied round it; they are counted out again.
+             * @default 0
+             */
+            strings?: number;
+            /**
+             * @description A sugary coat: it scorches.
+             * @default false
+             */
+            sugared?: boolean;
+            /**
+             * @description How dry it goes into the pan.
+             * @default patted
+             */
+            surface?: components["schemas"]["Surface"];
+            /**
+             * Format: double
+             * @description Stands out of the cold this long, min.
+             * @default 0
+             */
+            temper_min?: number;
+            /**
+             * @description How much is trimmed off.
+             * @default usual
+             */
+            trim?: components["schemas"]["Trim"];
+        };
+        /** @description A dish on the bench. Only `cut` and `mass_kg` must be given. */
+        PrepareRequest: {
+            /** @default null */
+            age?: components["schemas"]["Age"] | null;
+            /**
+             * Format: double
+             * @description Above the sea, m.
+             * @default null
+             */
+            altitude_m?: number | null;
+            /** @default null */
+            bench?: components["schemas"]["Prepare"] | null;
+            /** @default null */
+            crystal?: components["schemas"]["Crystal"] | null;
+            /** @default null */
+            cut?: components["schemas"]["Cut"] | null;
+            /** @default null */
+            eaten_as?: components["schemas"]["EatenAs"] | null;
+            /** @default null */
+            heat?: components["schemas"]["Heat"] | null;
+            /** @default null */
+            hob?: components["schemas"]["Hob"] | null;
+            /**
+             * Format: double
+             * @description Hours over the heat; until tender where not given.
+             * @default null
+             */
+            hours?: number | null;
+            /**
+             * @description What goes in with the meat.
+             * @default null
+             */
+            ingredients?: components["schemas"]["Ingredient"][] | null;
+            /** @default null */
+            level?: components["schemas"]["Level"] | null;
+            /**
+             * Format: double
+             * @description Liquid poured in, L; in place of `level`.
+             * @default null
+             */
+            liquid_l?: number | null;
+            /**
+             * Format: double
+             * @description All pieces together, raw, bone in, kg.
+             * @default null
+             */
+            mass_kg?: number | null;
+            /** @default null */
+            method?: components["schemas"]["Method"] | null;
+            /** @default null */
+            pan?: components["schemas"]["Pan"] | null;
+            /**
+             * @description A mixed pot, in place of the four above.
+             * @default null
+             */
+            parts?: components["schemas"]["PartRequest"][] | null;
+            /**
+             * Format: int32
+             * @description How many eat.
+             * @default null
+             */
+            people?: number | null;
+            /**
+             * Format: int32
+             * @description How many pieces.
+             * @default null
+             */
+            pieces?: number | null;
+            /**
+             * Format: double
+             * @description What the butcher asks, a kilo.
+             * @default null
+             */
+            price_per_kg?: number | null;
+            /**
+             * Format: double
+             * @description Salted this long ahead, h.
+             * @default null
+             */
+            salt_h?: number | null;
+            /**
+             * Format: double
+             * @description Salt, % of the trimmed raw mass.
+             * @default null
+             */
+            salt_pct?: number | null;
+            /** @default null */
+            sear?: components["schemas"]["Sear"] | null;
+            /**
+             * @description The sides of the largest piece, mm.
+             * @default null
+             */
+            size_mm?: number[] | null;
+            /**
+             * Format: double
+             * @description The meat as it goes in, °C.
+             * @default null
+             */
+            start_c?: number | null;
+            /** @default null */
+            surface?: components["schemas"]["Surface"] | null;
+            /** @default null */
+            vessel?: components["schemas"]["Vessel"] | null;
+        };
+        /** @description One dish on the bench, salt to lid. */
+        Prepared: {
+            /** @description What was filled in. */
+            assumed: components["schemas"]["Assumed"][];
+            balance?: components["schemas"]["Balance"] | null;
+            coals?: components["schemas"]["CoalRing"] | null;
+            /** @description The dish at each setting of its heat. */
+            dial: components["schemas"]["DialSetting"][];
+            /** @description What all this is read from. */
+            forecast: components["schemas"]["Forecast"];
+            /**
+             * Format: double
+             * @description Hours over the heat reckoned with.
+             */
+            hours: number;
+            /** @description What goes in later, first things first. */
+            later: components["schemas"]["LaterAnswer"][];
+            /**
+             * Format: double
+             * @description Plates of 165 g cooked.
+             */
+            portions: number;
+            pot?: components["schemas"]["PotAnswer"] | null;
+            /** @description Salt. */
+            salt: components["schemas"]["SaltAnswer"];
+            /** @description Where cooks disagree. */
+            schools: components["schemas"]["School"][];
+            /** @description Through the pan. */
+            sear: components["schemas"]["SearPlan"];
+            /** @description What has to be bought. */
+            shopping: components["schemas"]["ShoppingItem"][];
+            /** @description The order of work. */
+            steps: components["schemas"]["BenchStep"][];
+            /** @description What comes out again. */
+            take_out: components["schemas"]["TakeOut"][];
+            /** @description Raw → trimmed → pieces. */
+            trimmed: components["schemas"]["Trimmed"];
+            /**
+             * Format: double
+             * @description Trimmed, bone in, kg.
+             */
+            trimmed_kg: number;
+            /** @description What to mind. */
+            warnings: components["schemas"]["Caution"][];
         };
         /** @description One reading as a probe sends it. */
         ProbeReading: {
@@ -2169,6 +3012,65 @@ export interface components {
             rule: string;
             /** @description How sure. */
             sure: string;
+        };
+        /** @description Salt in grams, spoons, depth, and in the sauce. */
+        SaltAnswer: {
+            brine?: components["schemas"]["BrineAnswer"] | null;
+            /** @description How deep it reaches by the pan, mm, at the least and at the most. */
+            depth_mm: number[];
+            /**
+             * Format: double
+             * @description Salt from everything but the meat's own salting, g.
+             */
+            from_ingredients_g: number;
+            /**
+             * Format: double
+             * @description Salt that is weighed out for the meat, g.
+             */
+            g: number;
+            /**
+             * Format: double
+             * @description The same once it is reduced by half.
+             */
+            halved_g_per_kg?: number | null;
+            /**
+             * Format: double
+             * @description Salt in the meat as it meets the heat, g.
+             */
+            in_meat_g: number;
+            /**
+             * Format: double
+             * @description The liquid when the meat is done, g of salt a kilo.
+             */
+            liquid_g_per_kg?: number | null;
+            /**
+             * Format: double
+             * @description Share of the meat's own salt that a soak leaves in it.
+             */
+            soak_leaves?: number | null;
+            /** @description Everything that brings salt. */
+            sources: components["schemas"]["SaltSource"][];
+            /**
+             * Format: double
+             * @description From the surface to the middle, mm.
+             */
+            to_middle_mm: number;
+            /**
+             * Format: double
+             * @description The same in level teaspoons.
+             */
+            tsp: number;
+        };
+        /** @description Where salt comes from. */
+        SaltSource: {
+            /**
+             * Format: double
+             * @description Grams of salt from it.
+             */
+            g: number;
+            /** @description What. */
+            name: string;
+            what?: components["schemas"]["Larder"] | null;
         };
         /** @description The path and where it ends. */
         Sauce: {
@@ -2316,11 +3218,128 @@ export interface components {
              */
             version: number;
         };
+        /** @description A question on which cooks disagree. */
+        School: {
+            /** @description Chosen on this bench. */
+            chosen: string;
+            /** @description A stable name. */
+            id: string;
+            /** @description The options. */
+            options: components["schemas"]["SchoolOption"][];
+            /** @description The question. */
+            question: string;
+            /** @description Why that. */
+            reason: string;
+            /** @description What is done unless the cook says otherwise. */
+            usual: string;
+        };
+        /** @description One way of doing it. */
+        SchoolOption: {
+            /** @description What it does here. */
+            effect: string;
+            /** @description Its name in the document. */
+            id: string;
+            /** @description In a word or two. */
+            words: string;
+        };
         /**
          * @description How hard the meat is browned. It makes flavour and colour; it does not seal juices in.
          * @enum {string}
          */
         Sear: "hard" | "light" | "none";
+        /**
+         * @description What it is browned in.
+         * @enum {string}
+         */
+        SearFat: "own" | "oil" | "bacon";
+        /**
+         * @description What the meat is seared in.
+         * @enum {string}
+         */
+        SearIn: "pan" | "two_pans" | "pot_and_lid" | "pot";
+        /** @description How the meat goes through the pan. */
+        SearPlan: {
+            /**
+             * Format: double
+             * @description Minutes a batch takes, turning and recovery included.
+             */
+            batch_min: number;
+            /** @description The pan as each batch goes in, °C. */
+            batch_start_c: number[];
+            /**
+             * Format: int32
+             * @description Batches; none without a sear.
+             */
+            batches: number;
+            /** @description What it is browned in. */
+            fat: components["schemas"]["SearFat"];
+            /**
+             * Format: double
+             * @description Across the pan's floor, mm.
+             */
+            floor_mm: number;
+            /**
+             * Format: double
+             * @description Minutes the pan takes to get hot.
+             */
+            heat_pan_min: number;
+            /** @description A piece lying on its broad side, mm. */
+            lies_mm: number[];
+            /**
+             * Format: double
+             * @description Minutes for all of them, the pan's recovery included, from the hot pan on.
+             */
+            min: number;
+            /**
+             * Format: int32
+             * @description The most pieces that brown at once and leave room.
+             */
+            most: number;
+            /**
+             * Format: double
+             * @description The coolest the pan becomes, °C.
+             */
+            pan_low_c?: number | null;
+            /**
+             * Format: int32
+             * @description Pans at once.
+             */
+            pans: number;
+            /**
+             * Format: int32
+             * @description Pieces in each.
+             */
+            per_batch: number;
+            /**
+             * Format: double
+             * @description Minutes to come back between batches.
+             */
+            recovery_min: number;
+            /**
+             * Format: double
+             * @description Minutes on the first side.
+             */
+            side_min: number;
+            /**
+             * Format: int32
+             * @description Sides turned.
+             */
+            sides: number;
+            /**
+             * Format: double
+             * @description The pan as the meat goes in, °C.
+             */
+            start_c: number;
+            /** @description It falls below browning: the meat boils grey in its juice. */
+            stews: boolean;
+            /** @description The pan over the first batch. */
+            trace: components["schemas"]["PanPoint"][];
+            /**
+             * Format: double
+             * @description Minutes a grey wet pan needs to boil itself dry and brown after all; 0 where it browns at once, `null` if never.
+             */
+            wait_to_brown_min?: number | null;
+        };
         /**
          * @description What a slow cooker or pressure pot is set to.
          * @enum {string}
@@ -2389,6 +3408,40 @@ export interface components {
             why: string;
         };
         /**
+         * @description Where it is bought.
+         * @enum {string}
+         */
+        Shelf: "butcher" | "vegetables" | "cellar" | "dry" | "cold";
+        /** @description One line of the list. */
+        ShoppingItem: {
+            /**
+             * Format: double
+             * @description In the kitchen's money.
+             */
+            cost?: number | null;
+            /**
+             * Format: int32
+             * @description By number.
+             */
+            count?: number | null;
+            /**
+             * Format: double
+             * @description By weight, g.
+             */
+            g?: number | null;
+            /**
+             * Format: double
+             * @description By volume, mL.
+             */
+            ml?: number | null;
+            /** @description What. */
+            name: string;
+            /** @description Why, or what to ask for. */
+            note?: string | null;
+            /** @description Where it is bought. */
+            shelf: components["schemas"]["Shelf"];
+        };
+        /**
          * @description How the hob is set, in words relative to the local boil.
          * @enum {string}
          */
@@ -2398,6 +3451,24 @@ export interface components {
          * @enum {string}
          */
         Skim: "ladle" | "spout" | "bag" | "chill" | "none";
+        /** @description Fresh water that draws salt out of corned meat. */
+        Soak: {
+            /**
+             * Format: int32
+             * @description How often the water is changed, the first filling counted.
+             */
+            changes: number;
+            /**
+             * Format: double
+             * @description Hours in each.
+             */
+            hours_each: number;
+            /**
+             * Format: double
+             * @description Water each time, L.
+             */
+            water_l: number;
+        };
         /**
          * @description What comes first among the ways that fit.
          * @enum {string}
@@ -2464,6 +3535,28 @@ export interface components {
             ready_min?: number | null;
             /** @description What changes. */
             why: string;
+        };
+        /**
+         * @description How dry the meat goes into the pan.
+         * @enum {string}
+         */
+        Surface: "patted" | "wet";
+        /** @description Something that could be left out, and what changes. */
+        Swap: {
+            instead?: components["schemas"]["Larder"] | null;
+            /** @description What is to be replaced. */
+            what: components["schemas"]["Larder"];
+            /** @description Allergens it takes away. */
+            without: components["schemas"]["Allergen"][];
+            /** @description In words. */
+            words: string;
+        };
+        /** @description Something that has to come out again. */
+        TakeOut: {
+            /** @description What. */
+            what: string;
+            /** @description When, and why. */
+            words: string;
         };
         /**
          * @description What the liquid becomes.
@@ -2534,6 +3627,84 @@ export interface components {
             /** @description Why it differs from the forecast. */
             why: string;
         };
+        /** @description Liquid to pour in on the way. */
+        TopUp: {
+            /**
+             * Format: double
+             * @description Minutes from the meat meeting the heat.
+             */
+            at_min: number;
+            /**
+             * Format: double
+             * @description Hot liquid, L.
+             */
+            l: number;
+        };
+        /**
+         * @description How much is trimmed off.
+         * @enum {string}
+         */
+        Trim: "none" | "usual" | "close";
+        /** @description Raw → trimmed → pieces. */
+        Trimmed: {
+            /**
+             * Format: double
+             * @description Bone in it, kg.
+             */
+            bone_kg: number;
+            /**
+             * Format: double
+             * @description The meat, in the kitchen's money.
+             */
+            cost?: number | null;
+            /**
+             * Format: double
+             * @description The same for each who eats.
+             */
+            cost_a_head?: number | null;
+            /**
+             * Format: double
+             * @description The same for each kilo on the plates.
+             */
+            cost_eaten_kg?: number | null;
+            /**
+             * Format: double
+             * @description Fat off, kg.
+             */
+            fat_kg: number;
+            /**
+             * Format: double
+             * @description One of them, kg.
+             */
+            piece_kg: number;
+            /**
+             * Format: int32
+             * @description Pieces.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description As bought, kg.
+             */
+            raw_kg: number;
+            /**
+             * Format: double
+             * @description Sinew and silver skin off, kg.
+             */
+            sinew_kg: number;
+            /** @description Its sides, mm, from the shortest. */
+            size_mm: number[];
+            /**
+             * Format: int32
+             * @description Strings that have to come out again.
+             */
+            strings: number;
+            /**
+             * Format: double
+             * @description Trimmed, bone in, kg.
+             */
+            trimmed_kg: number;
+        };
         /** @description One joint, sliced tonight and pulled tomorrow. */
         Twice: {
             /** @description Cautions that bind. */
@@ -2584,6 +3755,13 @@ export interface components {
          * @enum {string}
          */
         Verdict: "fits" | "tight" | "too_late" | "unsuitable";
+        /** @description A version of a plan, by its number and hour. */
+        VersionView: {
+            /** Format: date-time */
+            saved_at: string;
+            /** Format: int64 */
+            version: number;
+        };
         /** @description A pot or tin, round or rectangular, as the cook describes it. */
         Vessel: {
             /**
@@ -2985,6 +4163,25 @@ export interface operations {
             };
         };
     };
+    larder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LarderFacts"][];
+                };
+            };
+        };
+    };
     post_match: {
         parameters: {
             query?: never;
@@ -3144,6 +4341,127 @@ export interface operations {
                 };
             };
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_versions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionView"][];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_version: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_prepare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PrepareRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Prepared"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Plan"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Prepared"];
+                };
+            };
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -22,10 +22,12 @@ pub use evidence::{Evidence, Update, Weighted, softness_at, update};
 pub use explain::{BandPoint, Explained, Narrows, Rule};
 pub use known::{Belief, Known};
 pub use members::beliefs;
+pub(crate) use record::SALT_S;
 pub use request::{
     Added, BodyFrom, ForBody, ForecastRequest, Heat, HeatSource, Method, Mopping, PartRequest, Release, Settings,
     StageRequest, Start, Until, Wrap,
 };
+pub(crate) use resolve::CORNED_SALT;
 pub use resolve::{Case, Medium, Part, Stage};
 pub use run::come_up_s;
 pub(crate) use run::{HORIZON_S, median_tender_s};

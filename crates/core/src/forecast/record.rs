@@ -9,7 +9,7 @@ use crate::safety::WARM_PAST_C;
 use crate::units::{HOUR_S, MINUTE_S};
 
 /// Salt goes from meat to liquid with this time constant at 4 cm, s. Working value.
-const SALT_S: f64 = 5.0 * HOUR_S;
+pub(crate) const SALT_S: f64 = 5.0 * HOUR_S;
 /// A film this deep is no liquid any more, m. Working value.
 const DRY_M: f64 = 0.001;
 
@@ -72,7 +72,7 @@ impl<'a> Recorder<'a> {
             stage: 0,
             liquid_l: if case.first().medium.is_pot() { case.liquid_l } else { 0.0 },
             steam_kg: 0.0,
-            salt_g: 0.0,
+            salt_g: case.liquid_salt_g,
             left: case.parts.iter().map(raw).fold(Left::default(), Left::plus),
         };
         Self {
@@ -82,7 +82,7 @@ impl<'a> Recorder<'a> {
             juices: vec![Juices::default(); case.parts.len()],
             rates: [0.0; SHELLS],
             dose: [0.0; SHELLS],
-            salt_g: 0.0,
+            salt_g: case.liquid_salt_g,
             boiled_out: 0.0,
             frames: vec![start],
             warm_s: None,
@@ -118,6 +118,7 @@ impl<'a> Recorder<'a> {
                 facts: part.facts,
                 raw_kg: part.mass_kg,
                 bone_pct: part.bone_pct,
+                trim_pct: part.trim_pct,
                 goal: &part.goal,
                 fractions: &state.bodies.fractions,
                 mean_dose: state.mean_dose[0],
@@ -193,6 +194,7 @@ fn raw(part: &Part) -> Left {
         facts: part.facts,
         raw_kg: part.mass_kg,
         bone_pct: part.bone_pct,
+        trim_pct: part.trim_pct,
         goal: &part.goal,
         fractions: &shell_fractions(part.shape.exponent),
         mean_dose: 0.0,

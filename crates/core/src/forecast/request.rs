@@ -221,6 +221,9 @@ pub struct PartRequest {
     /// Bone, % of the raw mass, where it is not what this cut usually has.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub bone_pct: Option<f64>,
+    /// Trimmed off, % of the raw mass, where it is not what this cut usually loses.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub trim_pct: Option<f64>,
     /// How old the animal was.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub age: Option<Age>,
@@ -293,6 +296,9 @@ pub struct ForecastRequest {
     /// Bone, % of the raw mass, where it is not what this cut usually has.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub bone_pct: Option<f64>,
+    /// Trimmed off, % of the raw mass, where it is not what this cut usually loses.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub trim_pct: Option<f64>,
     /// How old the animal was.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub age: Option<Age>,
@@ -341,6 +347,12 @@ pub struct ForecastRequest {
     /// Salt, % of the trimmed raw mass.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub salt_pct: Option<f64>,
+    /// Salt in the meat as it meets the heat, g, where it is known; in place of `salt_pct`.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub salt_g: Option<f64>,
+    /// Salt that the liquid and what is put in it bring, g.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub liquid_salt_g: Option<f64>,
     /// Gelatin already in the liquid, %: 1 to 3 for a good stock.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub stock_gelatin_pct: Option<f64>,

@@ -12,8 +12,8 @@ use crate::finish::{Target, Thickener};
 use crate::forecast::{Case, ForecastRequest, Method};
 use crate::juices::PORTION_KG;
 use crate::kitchen::{Kit, Kitchen};
-use crate::plan::{Plan, Prepare};
-use crate::prepare::Sear;
+use crate::plan::Plan;
+use crate::prepare::{Prepare, Sear};
 
 /// Simulated cooks a variant: spread evenly, so many place P10 and P90 within some 3 %.
 const MEMBERS: u32 = 64;

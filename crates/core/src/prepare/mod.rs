@@ -1,119 +1,239 @@
-//! At the bench: salt and sear.
+//! At the bench: one dish from the board to the lid, in grams, batches, litres and millimetres.
+//!
+//! [`Prepare`] is what the cook has chosen and a plan keeps; [`Prepare::in_the_pot`] is what it makes of the forecast's
+//! request; [`prepare`] works everything out.
 
-use serde::{Deserialize, Serialize};
-use utoipa::ToSchema;
+mod answer;
+mod balance;
+mod bench;
+mod dial;
+mod larder;
+mod later;
+mod pan;
+mod pot;
+mod request;
+mod salt;
+mod schools;
+mod sear;
+mod shopping;
+mod steps;
+mod trim;
+mod warnings;
 
-use crate::forecast::Case;
+pub use answer::Prepared;
+pub use balance::{AllergenFrom, Balance, Swap, alcohol_left};
+pub use bench::{
+    Brine, Crystal, Hob, HobKind, Ingredient, Level, Marinade, MarinadeOf, Pan, Prepare, Sear, SearFat, SearIn, Soak,
+    Surface, Trim,
+};
+pub use dial::{CoalRing, DialSetting};
+pub use larder::{Allergen, Larder, LarderFacts, Shelf};
+pub use later::{Addition, Later, LaterAnswer, TakeOut};
+pub use pot::{Marks, PotAnswer, Poured, TopUp};
+pub use request::PrepareRequest;
+pub use salt::{BrineAnswer, SaltAnswer, SaltSource, depth_mm, salt_for};
+pub use schools::{School, SchoolOption, tempered_c};
+pub use sear::{PanPoint, SearPlan, sear};
+pub use shopping::ShoppingItem;
+pub use steps::BenchStep;
+pub use trim::Trimmed;
 
-/// How hard the meat is browned. It makes flavour and colour; it does not seal juices in.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub enum Sear {
-    /// Deep brown on every broad side.
-    #[default]
-    Hard,
-    /// Golden.
-    Light,
-    /// Straight into the pot.
-    None,
+use crate::error::{Error, Result, in_range};
+use crate::forecast::{BodyFrom, ForBody, ForecastRequest, PartRequest, forecast};
+use crate::heat::conduction::DENSITY;
+use crate::heat::pot::{Lid, Vessel};
+use crate::juices::PORTION_KG;
+use crate::kitchen::Kitchen;
+
+/// Simulated cooks where nothing is said: the bench asks again with every touch.
+const MEMBERS: u32 = 200;
+/// Hours reckoned with where it never grows tender.
+const NEVER_H: f64 = 3.0;
+
+/// A dish as it is worked out: meat and way, bench, and who eats.
+#[derive(Debug, Clone)]
+pub struct Dish<'a> {
+    /// The meat and its way, with pot and altitude of the kitchen.
+    pub forecast: ForecastRequest,
+    /// The bench.
+    pub bench: &'a Prepare,
+    /// How many eat.
+    pub people: u32,
+    /// What the butcher asks, a kilo.
+    pub price_per_kg: Option<f64>,
 }
 
-/// Share of the pan's floor that pieces may cover before they steam. Working value, from practice.
-const PAN_COVER: f64 = 0.60;
-/// Minutes for the pan to come back between batches. Working value.
-const RECOVERY_MIN: f64 = 2.0;
-
-/// How the meat goes through the pan.
-#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct SearPlan {
-    /// Batches.
-    pub batches: u32,
-    /// Pieces in each.
-    pub per_batch: u32,
-    /// Minutes a batch takes, its recovery included.
-    pub batch_min: f64,
-    /// Minutes for all of them.
-    pub min: f64,
-}
-
-/// Lays the pieces in batches in a pan of a diameter in cm; `None` when nothing is seared.
-pub fn sear(case: &Case, how: Sear, pan_cm: f64) -> Option<SearPlan> {
-    let a_side = match how {
-        Sear::Hard => 3.0,
-        Sear::Light => 1.5,
-        Sear::None => return None,
-    };
-    let floor_m2 = std::f64::consts::PI * (pan_cm / 200.0).powi(2);
-    let [thick, middle, long] = case.main().sides_m;
-    let per_batch = ((PAN_COVER * floor_m2 / (middle * long)).floor() as u32).clamp(1, case.pieces);
-    let batches = case.pieces.div_ceil(per_batch);
-    // A chunky piece is turned onto its edges too.
-    let sides = if thick > 0.5 * middle { 4.0 } else { 2.0 };
-    let batch_min = sides * a_side + RECOVERY_MIN;
-    Some(SearPlan { batches, per_batch, batch_min, min: f64::from(batches) * batch_min })
-}
-
-/// Salt for the meat, g, and level teaspoons of fine salt (6 g each).
-pub fn salt(case: &Case, salt_pct: f64) -> (f64, f64) {
-    let trimmed_kg = case.mass_kg * (1.0 - case.main().facts.trim_pct / 100.0);
-    let grams = trimmed_kg * salt_pct * 10.0;
-    (grams, grams / 6.0)
-}
-
-/// Salt that has gone from the meat into the liquid after some hours, g.
+/// Works a stateless request out.
 ///
-/// Both tend to the same strength with a time constant of 5 h at 4 cm, growing with the square of the thickness.
-pub fn salt_in_liquid(case: &Case, salt_g: f64, liquid_l: f64, hours: f64) -> f64 {
-    let time_constant = 5.0 * (case.main().sides_m[0] / 0.04).powi(2);
-    let liquid_share = liquid_l / (liquid_l + case.mass_kg);
-    salt_g * liquid_share * (1.0 - (-hours / time_constant).exp())
+/// # Errors
+/// Names the field that can't be used; a tender cut is refused here, with what to do instead.
+pub fn prepare_request(request: &PrepareRequest, kitchen: &Kitchen) -> Result<Prepared> {
+    if request.parts.is_none() && request.cut.is_some() && request.mass_kg.is_none() {
+        return Err(Error::new("mass_kg", "nothing", "it must be given: all pieces together, raw, bone in, kg"));
+    }
+    let bench = request.bench();
+    let people = request.people.unwrap_or(4);
+    in_range("people", f64::from(people), 1.0, 200.0, "")?;
+    if let Some(price) = request.price_per_kg {
+        in_range("price_per_kg", price, 0.0, 10_000.0, "a kilo")?;
+    }
+    let mut forecast = request.forecast();
+    forecast.altitude_m.get_or_insert(kitchen.altitude_m);
+    prepare(&Dish { forecast, bench: &bench, people, price_per_kg: request.price_per_kg }, kitchen)
 }
 
-#[cfg(test)]
-mod tests {
-    use super::*;
-    use crate::cuts::Cut;
-    use crate::forecast::{ForecastRequest, Method};
+/// Works a dish out, salt to lid.
+///
+/// # Errors
+/// Names the field that can't be used; a tender cut is refused here, with what to do instead.
+pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
+    let Dish { bench, people, price_per_kg, .. } = *dish;
+    bench.check()?;
+    refuse(&dish.forecast)?;
+    let (mut asked, true_height_m) = with_room(&dish.forecast);
+    asked.members.get_or_insert(MEMBERS);
+    let request = ForecastRequest { inside: None, explain: None, ..bench.in_the_pot(&asked) };
+    let case = request.resolve()?;
+    let foretold = forecast(&request)?;
+    let hours = bench.hours.or(foretold.ready_min.p50.map(|min| min / 60.0)).unwrap_or(NEVER_H);
+    let wet = case.stages.iter().any(|stage| stage.medium.is_pot());
+    let poured = pot::poured(bench, case.liquid_l);
+    let base_l = poured.iter().find(|thing| thing.what == bench.base).map_or(0.0, |thing| thing.l);
+    let base_l = if wet { base_l } else { 0.0 };
+    let salt = salt::salt(&case, bench, &foretold, hours, base_l);
+    let height_m = true_height_m.unwrap_or(case.pot().height_m);
+    let pot = pot::pot(&case, bench, &foretold, &salt, hours, height_m);
+    let sear = sear::sear(&case, bench, kitchen);
+    let at_end = |of: &dyn Fn(&crate::forecast::CurvePoint) -> f64| pot::along(&foretold.curve, hours * 60.0, of);
+    let yield_kg = f64::max(0.0, at_end(&|point| point.yield_kg));
+    let trimmed = trim::trimmed(&case, bench, price_per_kg, people, yield_kg);
+    let left_l = pot.as_ref().map_or(0.0, |pot| pot.left_l);
+    let balance = pot.as_ref().map(|pot| balance::balance(bench, &pot.poured, hours, left_l));
+    let medium_c = at_end(&|point| point.medium_c).clamp(40.0, case.boil_c);
+    let later = later::later(bench, medium_c, hours * 60.0);
+    let coals = dial::coal_ring(&case, hours * 60.0);
+    let basket = shopping::Basket {
+        case: &case,
+        bench,
+        sear: &sear,
+        salt: &salt,
+        poured: pot.as_ref().map_or(&[][..], |pot| &pot.poured),
+        later: &later,
+        cost: trimmed.cost,
+        coals: coals.as_ref().map(|ring| (ring.under + ring.over) * (1 + ring.fresh_at_min.len() as u32)),
+    };
+    let warnings = warnings::Minded {
+        case: &case,
+        bench,
+        forecast: &foretold,
+        sear: &sear,
+        salt: &salt,
+        pot: pot.as_ref(),
+        later: &later,
+        sugar_g: balance.as_ref().map_or(0.0, |balance| balance.sugar_g),
+    }
+    .warnings();
+    let told =
+        steps::Told { bench, trimmed: &trimmed, salt: &salt, sear: &sear, pot: pot.as_ref(), hob_w: kitchen.hob_w };
+    Ok(Prepared {
+        trimmed_kg: trimmed.trimmed_kg,
+        portions: yield_kg / PORTION_KG,
+        warnings,
+        schools: schools::schools(&case, &request, bench, kitchen, wet),
+        steps: told.steps(),
+        dial: dial::dial(&request),
+        coals,
+        take_out: later::take_out(bench, case.parts.iter().any(|part| part.bone_pct > 0.0)),
+        shopping: shopping::list(&basket),
+        hours,
+        assumed: foretold.assumed.clone(),
+        forecast: foretold,
+        sear,
+        pot,
+        salt,
+        trimmed,
+        balance,
+        later,
+    })
+}
 
-    fn case(pieces: u32, size_mm: [f64; 3]) -> Case {
-        ForecastRequest {
-            cut: Some(Cut::ShortRib),
-            mass_kg: Some(2.4),
-            pieces: Some(pieces),
-            size_mm: Some(size_mm),
-            method: Some(Method::Braise),
-            ..Default::default()
+/// A tender cut is refused with its reason.
+fn refuse(request: &ForecastRequest) -> Result<()> {
+    let parts = request.parts.iter().flatten().filter_map(|part| part.cut);
+    for cut in request.cut.into_iter().chain(parts) {
+        if let Some(why) = cut.refusal() {
+            return Err(Error::new("cut", cut.key(), why));
         }
-        .resolve()
-        .unwrap()
+    }
+    Ok(())
+}
+
+/// The request in a vessel high enough to be reckoned in, and the true height where that is less, m: a vessel that is
+/// too small is said, not refused.
+fn with_room(request: &ForecastRequest) -> (ForecastRequest, Option<f64>) {
+    let Some(vessel) = &request.vessel else { return (request.clone(), None) };
+    let (Ok(pot), Some(mass_kg)) = (vessel.resolve(Lid::Tight), request.mass_kg) else {
+        return (request.clone(), None);
+    };
+    let wanted_m = mass_kg / DENSITY / 0.85 / pot.floor_m2;
+    if wanted_m <= pot.height_m || wanted_m > 0.8 {
+        return (request.clone(), None);
+    }
+    let higher = Vessel { height_cm: Some(wanted_m * 100.0), ..vessel.clone() };
+    (ForecastRequest { vessel: Some(higher), ..request.clone() }, Some(pot.height_m))
+}
+
+impl Prepare {
+    /// What the bench makes of a forecast's request: trim, liquid, salt, body and warmth as they meet the heat. Fields
+    /// that the request has of its own win.
+    ///
+    /// Where the request can't be resolved it is handed back as it is, and says so itself when it is.
+    pub fn in_the_pot(&self, asked: &ForecastRequest) -> ForecastRequest {
+        let mut request = asked.clone();
+        self.trim_into(&mut request);
+        let Ok(case) = request.resolve() else { return request };
+        let wet = case.stages.iter().any(|stage| stage.medium.is_pot());
+        if request.start_c.is_none() && self.temper_min > 0.0 {
+            request.start_c = Some(tempered_c(&case, self.temper_min));
+        }
+        let mut liquid_l = case.liquid_l;
+        if let (true, None, Some(level)) = (wet, request.liquid_l, self.level) {
+            liquid_l = (case.packing.litres_for(level.share()) * 1000.0).round() / 1000.0;
+            request.liquid_l = Some(liquid_l);
+        }
+        if request.salt_g.is_none() && request.salt_pct.is_none() {
+            request.salt_g = Some(salt::meat_salt(&case, self).in_meat_g);
+        }
+        if wet {
+            let poured = pot::poured(self, liquid_l);
+            let base_l = poured.iter().find(|thing| thing.what == self.base).map_or(0.0, |thing| thing.l);
+            if request.liquid_salt_g.is_none() {
+                let grams = salt::of_ingredients(self, base_l).iter().map(|source| source.g).sum();
+                request.liquid_salt_g = Some(grams);
+            }
+            if request.stock_gelatin_pct.is_none() && liquid_l > 0.0 {
+                request.stock_gelatin_pct = Some(balance::gelatin_g(&poured) / liquid_l / 10.0);
+            }
+            if self.sinew_in_pot {
+                let sinew = ForBody { what: BodyFrom::Sinew, mass_kg: trim::sinew_kg(&case.parts) };
+                request.for_body.get_or_insert_default().push(sinew);
+            }
+        }
+        request
     }
 
-    #[test]
-    fn batches_leave_room_in_the_pan_and_take_every_piece() {
-        let ribs = case(8, [50.0, 60.0, 100.0]);
-        let plan = sear(&ribs, Sear::Hard, 28.0).unwrap();
-        // 616 cm² of floor, three fifths of it, six by ten centimetres a piece.
-        assert_eq!((plan.per_batch, plan.batches), (6, 2));
-        assert_eq!(plan.min, 2.0 * plan.batch_min);
-        let small = sear(&ribs, Sear::Hard, 18.0).unwrap();
-        assert!(small.batches > plan.batches && small.per_batch * small.batches >= 8);
-        assert!(sear(&ribs, Sear::Light, 28.0).unwrap().min < plan.min);
-        assert_eq!(sear(&ribs, Sear::None, 28.0), None);
-    }
-
-    #[test]
-    fn a_joint_wider_than_the_pan_still_goes_in() {
-        let plan = sear(&case(1, [80.0, 300.0, 400.0]), Sear::Hard, 24.0).unwrap();
-        assert_eq!((plan.per_batch, plan.batches), (1, 1));
-    }
-
-    #[test]
-    fn salt_is_of_the_trimmed_mass_and_moves_slowly_into_the_liquid() {
-        let ribs = case(8, [50.0, 60.0, 100.0]);
-        let (grams, spoons) = salt(&ribs, 1.25);
-        assert!((grams - 2400.0 * 0.94 * 0.0125).abs() < 1e-9 && (spoons - grams / 6.0).abs() < 1e-9);
-        assert_eq!(salt_in_liquid(&ribs, grams, 1.0, 0.0), 0.0);
-        let (soon, late) = (salt_in_liquid(&ribs, grams, 1.0, 2.0), salt_in_liquid(&ribs, grams, 1.0, 200.0));
-        assert!(soon < late && (late - grams / 3.4).abs() < 0.01, "at the end both are of one strength: {late}");
+    fn trim_into(&self, request: &mut ForecastRequest) {
+        if self.trim == Trim::Usual {
+            return;
+        }
+        let pct = |cut: Option<crate::cuts::Cut>| cut.map(|cut| self.trim.pct(cut.facts().trim_pct));
+        match &mut request.parts {
+            Some(parts) => {
+                for PartRequest { cut, trim_pct, .. } in parts {
+                    *trim_pct = trim_pct.or(pct(*cut));
+                }
+            }
+            None => request.trim_pct = request.trim_pct.or(pct(request.cut)),
+        }
     }
 }

@@ -4,7 +4,7 @@ use crate::finish::{SauceRequest, sauce};
 use crate::forecast::{Case, Forecast, Medium, come_up_s};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::prepare::{Sear, SearPlan, salt, salt_in_liquid, sear};
+use crate::prepare::{Crystal, SearPlan, salt_for, sear};
 use crate::safety::Caution;
 use crate::tender::EatenAs;
 
@@ -16,8 +16,10 @@ const NO_SAUCE_L: f64 = 0.05;
 pub struct Durations {
     /// Salt for the meat, g.
     pub salt_g: f64,
-    /// The same in level teaspoons of fine salt.
+    /// The same in level teaspoons of the cook's salt.
     pub salt_tsp: f64,
+    /// What that salt is like.
+    pub crystal: Crystal,
     /// Salted this long before the pan, min.
     pub salt_ahead_min: f64,
     /// Out of the cold this long before the pan.
@@ -105,11 +107,11 @@ impl Durations {
     pub fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, forecast: &Forecast) -> Self {
         let first = &case.first().medium;
         let in_pot = first.is_pot();
-        let (salt_g, salt_tsp) = salt(case, plan.prepare.salt_pct);
-        let sear = if in_pot { sear(case, plan.prepare.sear, kitchen.pan_cm) } else { None };
+        let (salt_g, salt_tsp) = salt_for(case, &plan.prepare);
+        let sear = in_pot.then(|| sear(case, &plan.prepare, kitchen)).filter(SearPlan::happens);
         let liquid_left_l = forecast.liquid_left_l.unwrap_or(case.liquid_l);
         let cook_min = forecast.ready_min.p50.unwrap_or(180.0);
-        let liquid_salt_g = salt_in_liquid(case, salt_g, f64::max(0.05, liquid_left_l), cook_min / 60.0);
+        let liquid_salt_g = forecast.salt_g.unwrap_or(0.0);
         let (fat_l, gelatin_g) = (forecast.fat_l.unwrap_or(0.0), forecast.gelatin_g.unwrap_or(0.0));
         let last = case.stages.last().map_or(first, |stage| &stage.medium);
         let has_sauce = liquid_left_l > NO_SAUCE_L && !matches!(last, Medium::Fat { .. } | Medium::Pit { .. });
@@ -142,16 +144,17 @@ impl Durations {
         Self {
             salt_g,
             salt_tsp,
+            crystal: plan.prepare.crystal,
             salt_ahead_min: plan.prepare.salt_h * 60.0,
             take_out_ahead_min: 30.0,
-            heat_pan_min: 5.0,
-            sear,
+            heat_pan_min: sear.as_ref().map_or(0.0, |sear| sear.heat_pan_min.ceil().clamp(3.0, 15.0)),
             deglaze_min: match first {
                 Medium::Pit { .. } => 5.0,
                 Medium::Bath { .. } | Medium::Fat { .. } => 10.0,
-                _ if plan.prepare.sear == Sear::None => 8.0,
+                _ if sear.is_none() => 8.0,
                 _ => 12.0,
             },
+            sear,
             come_up_min: first_heat_min,
             preheat_min,
             preheat_slack_min: if matches!(first, Medium::Oven { .. }) { first_heat_min } else { 0.0 },
@@ -199,7 +202,8 @@ impl Durations {
 
     /// At the bench and the pan before the meat meets the heat: pan, batches, aromatics.
     pub fn lead_min(&self) -> f64 {
-        let pan = self.sear.map_or(0.0, |sear| self.heat_pan_min + sear.min);
+        let pan =
+            self.sear.as_ref().map_or(0.0, |sear| self.heat_pan_min + f64::from(sear.batches) * sear.batch_task_min());
         pan + self.deglaze_min
     }
 

@@ -5,6 +5,7 @@ use ergastic_core::cuts::{Cut, CutFacts};
 use ergastic_core::finish::{Sauce, SauceRequest, sauce};
 use ergastic_core::forecast::{Forecast, ForecastRequest, forecast};
 use ergastic_core::matching::{MatchRequest, Matched, Row, match_ways, overview};
+use ergastic_core::prepare::{Larder, LarderFacts, PrepareRequest, Prepared, prepare_request};
 use jiff::Timestamp;
 use serde::Serialize;
 use utoipa::ToSchema;
@@ -50,6 +51,19 @@ pub async fn post_match(State(app): State<App>, Json(request): Json<MatchRequest
 pub async fn get_overview(State(app): State<App>) -> ApiResult<Json<Vec<Row>>> {
     let kitchen = app.store.kitchen().await?;
     app.compute(move || Ok(overview(&kitchen))).await.map(Json)
+}
+
+/// One dish at the bench, salt to lid.
+#[utoipa::path(post, path = "/api/prepare", request_body = PrepareRequest, responses((status = 200, body = Prepared), (status = 422, body = Problem, content_type = "application/problem+json")))]
+pub async fn post_prepare(State(app): State<App>, Json(request): Json<PrepareRequest>) -> ApiResult<Json<Prepared>> {
+    let kitchen = app.store.kitchen().await?;
+    app.compute(move || prepare_request(&request, &kitchen)).await.map(Json)
+}
+
+/// What there is to put in with the meat.
+#[utoipa::path(get, path = "/api/larder", responses((status = 200, body = Vec<LarderFacts>)))]
+pub async fn larder() -> Json<Vec<LarderFacts>> {
+    Json(Larder::all().to_vec())
 }
 
 /// From the liquid in the pot to the sauce.

@@ -34,6 +34,8 @@ pub struct Part {
     pub goal: Goal,
     /// Bone, % of the raw mass.
     pub bone_pct: f64,
+    /// Trimmed off, % of the raw mass.
+    pub trim_pct: f64,
     /// Whether the thickness was measured, or only follows from mass and cut.
     pub measured: bool,
 }
@@ -44,9 +46,14 @@ impl Part {
         self.mass_kg * (1.0 - self.bone_pct / 100.0)
     }
 
+    /// Raw and trimmed, bone in, kg.
+    pub fn trimmed_kg(&self) -> f64 {
+        self.mass_kg * (1.0 - self.trim_pct / 100.0)
+    }
+
     /// Raw lean, without bone, trimmings and fat, kg.
     pub fn lean_kg(&self) -> f64 {
-        self.mass_kg * (1.0 - (self.bone_pct + self.facts.trim_pct + self.facts.fat_pct) / 100.0)
+        self.mass_kg * (1.0 - (self.bone_pct + self.trim_pct + self.facts.fat_pct) / 100.0)
     }
 
     /// Spread of the thickness, relative.
@@ -128,6 +135,8 @@ pub struct Case {
     pub body: Body,
     /// Salt in meat and liquid together, g.
     pub salt_g: f64,
+    /// That part of it which is in the liquid from the first, g.
+    pub liquid_salt_g: f64,
     /// What earlier cooks have taught.
     pub known: Known,
     /// When it has to be tender, s.

@@ -99,7 +99,8 @@ impl ForecastRequest {
         let members = self.members.unwrap_or(1000);
         in_range("members", f64::from(members), 1.0, 20_000.0, "")?;
         let body = self.resolve_body(liquid_l)?;
-        let salt_g = self.resolve_salt(&parts, &mut fill)?;
+        let liquid_salt_g = in_range("liquid_salt_g", self.liquid_salt_g.unwrap_or(0.0), 0.0, 2000.0, "g")?;
+        let salt_g = self.resolve_salt(&parts, &mut fill)? + liquid_salt_g;
         Ok(Case {
             mass_kg,
             pieces,
@@ -111,6 +112,7 @@ impl ForecastRequest {
             boil_c,
             body,
             salt_g,
+            liquid_salt_g,
             known: self.resolve_known()?,
             deadline_s,
             members: members as usize,
@@ -140,6 +142,7 @@ impl ForecastRequest {
                 size_mm: self.size_mm,
                 thickness_mm: self.thickness_mm,
                 bone_pct: self.bone_pct,
+                trim_pct: self.trim_pct,
                 age: self.age,
                 grass_fed: self.grass_fed,
                 eaten_as: self.eaten_as,
@@ -153,6 +156,7 @@ impl ForecastRequest {
             ("size_mm", self.size_mm.is_some()),
             ("thickness_mm", self.thickness_mm.is_some()),
             ("bone_pct", self.bone_pct.is_some()),
+            ("trim_pct", self.trim_pct.is_some()),
         ];
         if let Some((name, _)) = twice.iter().find(|(_, given)| *given) {
             return Err(Error::new(*name, "a value beside parts", "in a mixed pot it stands inside each part"));
@@ -243,6 +247,9 @@ impl ForecastRequest {
     }
 
     fn resolve_salt(&self, parts: &[Part], fill: &mut Fill) -> Result<f64> {
+        if let Some(salt_g) = self.salt_g {
+            return in_range("salt_g", salt_g, 0.0, 5000.0, "g");
+        }
         let corned = parts.iter().all(|part| part.facts.cut == crate::cuts::Cut::CornedBrisket);
         let (usual, why) = if corned { (0.0, "corned meat brings its own") } else { (1.25, "a middling hand") };
         let salt_pct = fill.or("salt_pct", self.salt_pct, usual, why, |v| format!("{v:.2} %"));
@@ -250,7 +257,7 @@ impl ForecastRequest {
         Ok(parts
             .iter()
             .map(|part| {
-                let trimmed_g = part.mass_kg * (1.0 - part.facts.trim_pct / 100.0) * 1000.0;
+                let trimmed_g = part.trimmed_kg() * 1000.0;
                 let own = if part.facts.cut == crate::cuts::Cut::CornedBrisket { CORNED_SALT } else { 0.0 };
                 trimmed_g * (salt_pct / 100.0 + own)
             })
@@ -302,7 +309,7 @@ fn no_cut() -> Error {
 }
 
 /// Salt in corned meat, share of its mass: 25 to 30 g/kg. Practice.
-const CORNED_SALT: f64 = 0.0275;
+pub(crate) const CORNED_SALT: f64 = 0.0275;
 
 /// The vessel a method is usually cooked in.
 fn usual_vessel(method: Option<Method>) -> Vessel {

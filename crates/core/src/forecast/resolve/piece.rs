@@ -45,6 +45,7 @@ impl PartRequest {
             eaten_as,
             goal: Goal::new(facts, eaten_as, age, self.grass_fed.unwrap_or(false), rolls),
             bone_pct: in_range("bone_pct", self.bone_pct.unwrap_or(facts.bone_pct), 0.0, 80.0, "%")?,
+            trim_pct: in_range("trim_pct", self.trim_pct.unwrap_or(facts.trim_pct), 0.0, 40.0, "%")?,
             measured: self.size_mm.is_some() || self.thickness_mm.is_some(),
         })
     }

@@ -18,7 +18,7 @@ pub(super) fn before_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Time
     let salt_at = before_bed(plus_minutes(pan_at, -durations.salt_ahead_min), &worked.zone).max(floor).min(take_out_at);
     let ahead_h = minutes_between(salt_at, pan_at) / 60.0;
 
-    if durations.salt_g > 0.0 && case.main().facts.cut != crate::cuts::Cut::CornedBrisket {
+    if durations.salt_g > 0.5 {
         let minutes = 10.0_f64.min(minutes_between(salt_at, take_out_at).max(0.0));
         let why = if ahead_h >= 3.0 {
             "salt this far ahead seasons more than the surface, and the surface dries for the pan"
@@ -28,8 +28,10 @@ pub(super) fn before_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Time
         let squeezed = minutes < 10.0;
         let minutes = if squeezed { 0.0 } else { minutes };
         let what = format!(
-            "Salt the meat: {:.0} g, about {:.1} level teaspoons of fine salt",
-            durations.salt_g, durations.salt_tsp
+            "Salt the meat: {:.0} g, about {:.1} level teaspoons of {}",
+            durations.salt_g,
+            durations.salt_tsp,
+            durations.crystal.word()
         );
         if squeezed {
             // No time of its own is left: it is done while the pan gets hot.
@@ -70,7 +72,7 @@ pub(super) fn before_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Time
     }
     let mut at = pan_at;
     let mut before = "take_out".to_owned();
-    if let Some(sear) = durations.sear {
+    if let Some(sear) = &durations.sear {
         let task = layer.add(
             "heat_pan",
             TaskKind::HeatPan,
@@ -101,7 +103,7 @@ pub(super) fn before_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Time
                 what,
                 "brown is flavour and colour; crowded meat steams grey, so leave room".into(),
                 at,
-                sear.batch_min,
+                sear.batch_task_min(),
                 true,
             );
             task.after = vec![before];
@@ -109,7 +111,7 @@ pub(super) fn before_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Time
                 task.cautions.push(safety::hot_fat());
             }
             before = id;
-            at = plus_minutes(at, sear.batch_min);
+            at = plus_minutes(at, sear.batch_task_min());
         }
     }
     let (what, why) = words::into_it(&case.first().medium, durations.sear.is_some());

@@ -1,0 +1,161 @@
+//! What the ingredients do to the sauce beside salt: sugar, acid, bitterness, alcohol, body, allergens.
+
+use std::collections::BTreeMap;
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::bench::Prepare;
+use super::larder::{Allergen, Larder};
+use super::pot::Poured;
+
+/// Share of the alcohol left after so many hours at a simmer. Published measurements of braises and stews.
+const ALCOHOL_LEFT: [(f64, f64); 6] = [(0.0, 1.0), (0.25, 0.40), (0.5, 0.35), (1.0, 0.25), (2.0, 0.10), (2.5, 0.05)];
+/// Alcohol, kg/L.
+const ETHANOL_KG_PER_L: f64 = 0.789;
+/// From here a sauce tastes sweet, or sharp, %. Working values.
+const SWEET_PCT: f64 = 4.0;
+const SHARP_PCT: f64 = 0.5;
+/// From this share of the liquid a bitter thing speaks when it is boiled down.
+const BITTER_SHARE: f64 = 0.15;
+
+/// Something that could be left out, and what changes.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Swap {
+    /// What is to be replaced.
+    pub what: Larder,
+    /// By what; `None` where nothing does.
+    pub instead: Option<Larder>,
+    /// In words.
+    pub words: String,
+    /// Allergens it takes away.
+    pub without: Vec<Allergen>,
+}
+
+/// The sauce's balance beside salt.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Balance {
+    /// Sugar, g.
+    pub sugar_g: f64,
+    /// Acid, g, reckoned as acetic.
+    pub acid_g: f64,
+    /// Alcohol poured in, g.
+    pub alcohol_g: f64,
+    /// Share of it left at the end.
+    pub alcohol_left: f64,
+    /// What to mind when it is reduced: sweet, sharp or bitter.
+    pub flags: Vec<String>,
+    /// Allergens in the pot, with what brings them.
+    pub allergens: Vec<AllergenFrom>,
+    /// Swaps.
+    pub swaps: Vec<Swap>,
+}
+
+/// An allergen and what brings it.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct AllergenFrom {
+    /// Which.
+    pub allergen: Allergen,
+    /// From what.
+    pub from: Vec<String>,
+}
+
+/// Share of the alcohol left after some hours.
+pub fn alcohol_left(hours: f64) -> f64 {
+    let after = ALCOHOL_LEFT.partition_point(|(at, _)| *at <= hours);
+    if after == ALCOHOL_LEFT.len() {
+        return 0.05;
+    }
+    let ((h0, a0), (h1, a1)) = (ALCOHOL_LEFT[after - 1], ALCOHOL_LEFT[after]);
+    a0 + (a1 - a0) * (hours - h0) / (h1 - h0)
+}
+
+/// Everything in the pot by mass: what is poured, and what is not.
+fn in_the_pot(bench: &Prepare, poured: &[Poured]) -> Vec<(Larder, f64)> {
+    let liquids = poured.iter().map(|poured| (poured.what, poured.l * 1000.0 * poured.what.facts().density));
+    let solids =
+        (bench.ingredients.iter()).filter(|thing| !thing.what.facts().liquid).map(|thing| (thing.what, thing.grams()));
+    let flour = bench.flour.then_some((Larder::Flour, 1.0));
+    liquids.chain(solids).chain(flour).collect()
+}
+
+/// Gelatin that what is poured brings, g.
+pub(super) fn gelatin_g(poured: &[Poured]) -> f64 {
+    poured.iter().map(|thing| thing.l * 10.0 * thing.what.facts().density * thing.what.facts().gelatin_pct).sum()
+}
+
+pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f64) -> Balance {
+    let things = in_the_pot(bench, poured);
+    let sum = |of: &dyn Fn(Larder) -> f64| things.iter().map(|&(what, grams)| grams * of(what) / 100.0).sum::<f64>();
+    let sugar_g = sum(&|what| what.facts().sugar_pct);
+    let acid_g = sum(&|what| what.facts().acid_pct);
+    let alcohol_g: f64 =
+        poured.iter().map(|thing| thing.l * 10.0 * thing.what.facts().alcohol_pct * ETHANOL_KG_PER_L).sum();
+    let bitter: Vec<_> = (things.iter())
+        .filter(|(what, grams)| what.facts().bitter && *grams > BITTER_SHARE * 1000.0 * f64::max(left_l, 0.1))
+        .map(|(what, _)| what.facts().name)
+        .collect();
+    let halved_kg = f64::max(0.5 * left_l, 0.05);
+    let mut flags = Vec::new();
+    if sugar_g / halved_kg / 10.0 > SWEET_PCT {
+        flags.push(format!("sweet once halved: {:.0} % sugar. Reduce less, or sharpen it", sugar_g / halved_kg / 10.0));
+    }
+    if acid_g / halved_kg / 10.0 > SHARP_PCT {
+        flags.push("sharp once halved: butter, stock or a little sugar rounds it".into());
+    }
+    if !bitter.is_empty() {
+        flags.push(format!("{} turns bitter as it is boiled down: thicken instead", bitter.join(" and ")));
+    }
+    let mut allergens: BTreeMap<Allergen, Vec<String>> = BTreeMap::new();
+    let mut seen: Vec<Larder> = Vec::new();
+    let mut swaps = Vec::new();
+    for (what, _) in things {
+        if seen.contains(&what) {
+            continue;
+        }
+        seen.push(what);
+        let facts = what.facts();
+        for allergen in facts.allergens {
+            allergens.entry(*allergen).or_default().push(facts.name.into());
+        }
+        if what == Larder::Water {
+            continue;
+        }
+        let kept = facts.instead.map_or(&[][..], |instead| instead.facts().allergens);
+        swaps.push(Swap {
+            what,
+            instead: facts.instead,
+            words: match facts.instead {
+                Some(instead) => format!("No {}? {}: {}", facts.name, capital(instead.facts().name), facts.changes),
+                None => format!("No {}? {}", facts.name, capital(facts.changes)),
+            },
+            without: facts.allergens.iter().copied().filter(|allergen| !kept.contains(allergen)).collect(),
+        });
+    }
+    Balance {
+        sugar_g,
+        acid_g,
+        alcohol_g,
+        alcohol_left: alcohol_left(hours),
+        flags,
+        allergens: allergens.into_iter().map(|(allergen, from)| AllergenFrom { allergen, from }).collect(),
+        swaps,
+    }
+}
+
+fn capital(words: &str) -> String {
+    words.chars().take(1).flat_map(char::to_uppercase).chain(words.chars().skip(1)).collect()
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn alcohol_leaves_as_it_was_measured() {
+        for (hours, left) in [(0.25, 0.40), (1.0, 0.25), (2.0, 0.10), (2.5, 0.05), (9.0, 0.05)] {
+            assert!((alcohol_left(hours) - left).abs() < 1e-9, "{hours} h");
+        }
+        assert!((alcohol_left(1.5) - 0.175).abs() < 1e-9);
+    }
+}

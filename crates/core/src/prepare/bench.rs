@@ -1,0 +1,398 @@
+//! What a cook has chosen for the bench: the document that a plan keeps beside its meat and way.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::larder::Larder;
+use super::later::Later;
+use crate::error::{Error, Result, in_range};
+use crate::heat::pot::Material;
+
+/// How hard the meat is browned. It makes flavour and colour; it does not seal juices in.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Sear {
+    /// Deep brown on every broad side.
+    #[default]
+    Hard,
+    /// Golden.
+    Light,
+    /// Straight into the pot.
+    None,
+}
+
+/// How much is trimmed off.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Trim {
+    /// As the butcher gave it.
+    None,
+    /// Heavy fat and silver skin off.
+    #[default]
+    Usual,
+    /// All fat and sinew that shows.
+    Close,
+}
+
+/// Crystals of salt, which fill a spoon differently.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Crystal {
+    /// Table salt: 6 g a level teaspoon.
+    #[default]
+    Fine,
+    /// Dense coarse salt: 4.8 g.
+    Coarse,
+    /// Flakes: 2.8 g.
+    Flake,
+}
+
+/// How dry the meat goes into the pan.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Surface {
+    /// Patted dry.
+    #[default]
+    Patted,
+    /// As it comes from the pack, the rinse or the marinade.
+    Wet,
+}
+
+/// What heats the hob.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+#[allow(missing_docs)]
+pub enum HobKind {
+    #[default]
+    Gas,
+    Ceramic,
+    Induction,
+}
+
+/// A burner.
+#[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields, default)]
+pub struct Hob {
+    /// Its power, W; the kitchen's where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub watts: Option<f64>,
+    /// What heats it; the kitchen's where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub kind: Option<HobKind>,
+}
+
+/// A frying pan.
+#[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields, default)]
+pub struct Pan {
+    /// Across its floor, cm; the kitchen's where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub diameter_cm: Option<f64>,
+    /// Its mass, kg; from its size and what it is made of where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub mass_kg: Option<f64>,
+    /// What it is made of.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub material: Option<Material>,
+}
+
+/// What the meat is seared in.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum SearIn {
+    /// The frying pan.
+    #[default]
+    Pan,
+    /// Two pans at once.
+    TwoPans,
+    /// The pot on one burner, its iron lid upturned on another.
+    PotAndLid,
+    /// The pot that it cooks in; a pressure pot's own small insert.
+    Pot,
+}
+
+/// What it is browned in.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum SearFat {
+    /// Its own, rendered from a fat cap.
+    Own,
+    /// A film of oil.
+    Oil,
+    /// Bacon rendered first; its salt counts.
+    Bacon,
+}
+
+/// Brine that it lies in until both are of one strength.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct Brine {
+    /// Water, L.
+    pub water_l: f64,
+    /// Hours in it.
+    pub hours: f64,
+}
+
+/// Fresh water that draws salt out of corned meat.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct Soak {
+    /// How often the water is changed, the first filling counted.
+    pub changes: u32,
+    /// Water each time, L.
+    pub water_l: f64,
+    /// Hours in each.
+    pub hours_each: f64,
+}
+
+/// What a marinade is made of.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum MarinadeOf {
+    /// Red or white wine.
+    Wine,
+    /// Vinegar or lemon.
+    Acid,
+    /// Spices and oil.
+    Spice,
+    /// Soy, sugar and the like.
+    Soy,
+}
+
+/// A marinade.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct Marinade {
+    /// What it is made of.
+    #[serde(rename = "of")]
+    pub of: MarinadeOf,
+    /// Hours in the cold.
+    pub hours: f64,
+    /// How much, mL.
+    pub ml: f64,
+    /// Kept for the pot, its bowl rinsed out into it, and boiled.
+    pub kept: bool,
+}
+
+/// How far the liquid comes up the meat.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Level {
+    /// Nothing poured: its own juice and the vegetables'.
+    Own,
+    /// A third up.
+    Third,
+    /// Three quarters up.
+    ThreeQuarters,
+    /// Just covered.
+    Covered,
+    /// Half as deep again.
+    Soup,
+}
+
+impl Level {
+    /// Share of the meat's height.
+    pub fn share(self) -> f64 {
+        match self {
+            Self::Own => 0.0,
+            Self::Third => 1.0 / 3.0,
+            Self::ThreeQuarters => 0.75,
+            Self::Covered => 1.0,
+            Self::Soup => 1.5,
+        }
+    }
+}
+
+/// Something put in with the meat.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct Ingredient {
+    /// What.
+    pub what: Larder,
+    /// How much, mL; or give `g`.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub ml: Option<f64>,
+    /// How much, g.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub g: Option<f64>,
+}
+
+impl Ingredient {
+    /// Its mass, g.
+    pub fn grams(&self) -> f64 {
+        self.g.unwrap_or(0.0) + self.ml.unwrap_or(0.0) * self.what.facts().density
+    }
+
+    /// Its volume, mL.
+    pub fn millilitres(&self) -> f64 {
+        self.ml.unwrap_or(0.0) + self.g.unwrap_or(0.0) / self.what.facts().density
+    }
+}
+
+/// What is done before the heat, and what goes in with the meat.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields, default)]
+pub struct Prepare {
+    /// How much is trimmed off.
+    pub trim: Trim,
+    /// Sinew and silver skin go into the pot for body.
+    pub sinew_in_pot: bool,
+    /// Strings tied round it; they are counted out again.
+    pub strings: u32,
+    /// Cross-hatched, studded or pounded.
+    pub pierced: bool,
+    /// Salted this long ahead, h; 0 salts at the pan.
+    pub salt_h: f64,
+    /// Salt, % of the trimmed raw mass.
+    pub salt_pct: f64,
+    /// What the salt is like.
+    pub crystal: Crystal,
+    /// A brine in place of dry salt.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub brine: Option<Brine>,
+    /// A soak that draws salt out.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub soak: Option<Soak>,
+    /// A marinade.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub marinade: Option<Marinade>,
+    /// Rinsed before it is used.
+    pub rinse: bool,
+    /// The clear route: soaked, blanched from cold, meat and pot rinsed, fresh water.
+    pub clear: bool,
+    /// Stands out of the cold this long, min.
+    pub temper_min: f64,
+    /// Cooled and left in its liquid overnight after the pan; braised the next day.
+    pub day_before: bool,
+    /// How dry it goes into the pan.
+    pub surface: Surface,
+    /// How hard it is browned.
+    pub sear: Sear,
+    /// What in.
+    pub sear_in: SearIn,
+    /// The pan, where it is not the kitchen's.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub pan: Option<Pan>,
+    /// The burner, where it is not the kitchen's.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub hob: Option<Hob>,
+    /// Pieces in a batch, where the cook lays them otherwise.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub per_batch: Option<u32>,
+    /// What it is browned in; from the cut's own fat where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub fat: Option<SearFat>,
+    /// Dredged in flour.
+    pub flour: bool,
+    /// A sugary coat: it scorches.
+    pub sugared: bool,
+    /// How far the liquid comes up the meat; the plan's litres win.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub level: Option<Level>,
+    /// What makes up the liquid beside the ingredients.
+    pub base: Larder,
+    /// What goes in with the meat.
+    pub ingredients: Vec<Ingredient>,
+    /// Hours over the heat; until tender where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub hours: Option<f64>,
+    /// What goes in later.
+    pub later: Vec<Later>,
+}
+
+impl Default for Prepare {
+    fn default() -> Self {
+        Self {
+            trim: Trim::Usual,
+            sinew_in_pot: false,
+            strings: 0,
+            pierced: false,
+            salt_h: 12.0,
+            salt_pct: 1.25,
+            crystal: Crystal::Fine,
+            brine: None,
+            soak: None,
+            marinade: None,
+            rinse: false,
+            clear: false,
+            temper_min: 0.0,
+            day_before: false,
+            surface: Surface::Patted,
+            sear: Sear::Hard,
+            sear_in: SearIn::Pan,
+            pan: None,
+            hob: None,
+            per_batch: None,
+            fat: None,
+            flour: false,
+            sugared: false,
+            level: None,
+            base: Larder::UnsaltedStock,
+            ingredients: Vec::new(),
+            hours: None,
+            later: Vec::new(),
+        }
+    }
+}
+
+/// Things in one pot: more is a list, not a dish.
+const MOST_THINGS: usize = 40;
+
+impl Prepare {
+    /// Checks every figure.
+    ///
+    /// # Errors
+    /// Names the field, what was given and what is allowed.
+    pub fn check(&self) -> Result<()> {
+        in_range("salt_h", self.salt_h, 0.0, 168.0, "h")?;
+        in_range("salt_pct", self.salt_pct, 0.0, 5.0, "%")?;
+        in_range("temper_min", self.temper_min, 0.0, 240.0, "min")?;
+        in_range("strings", f64::from(self.strings), 0.0, 60.0, "")?;
+        if let Some(Brine { water_l, hours }) = self.brine {
+            in_range("brine.water_l", water_l, 0.2, 60.0, "L")?;
+            in_range("brine.hours", hours, 0.5, 240.0, "h")?;
+        }
+        if let Some(Soak { changes, water_l, hours_each }) = self.soak {
+            in_range("soak.changes", f64::from(changes), 1.0, 12.0, "")?;
+            in_range("soak.water_l", water_l, 0.2, 60.0, "L")?;
+            in_range("soak.hours_each", hours_each, 0.1, 48.0, "h")?;
+        }
+        if let Some(Marinade { hours, ml, .. }) = self.marinade {
+            in_range("marinade.hours", hours, 0.25, 168.0, "h")?;
+            in_range("marinade.ml", ml, 10.0, 20_000.0, "mL")?;
+        }
+        if let Some(Pan { diameter_cm, mass_kg, .. }) = self.pan {
+            in_range("pan.diameter_cm", diameter_cm.unwrap_or(28.0), 12.0, 80.0, "cm")?;
+            in_range("pan.mass_kg", mass_kg.unwrap_or(2.0), 0.2, 30.0, "kg")?;
+        }
+        if let Some(watts) = self.hob.and_then(|hob| hob.watts) {
+            in_range("hob.watts", watts, 200.0, 20_000.0, "W")?;
+        }
+        if let Some(per_batch) = self.per_batch {
+            in_range("per_batch", f64::from(per_batch), 1.0, 500.0, "")?;
+        }
+        if let Some(hours) = self.hours {
+            in_range("hours", hours, 0.1, 72.0, "h")?;
+        }
+        for (name, length) in [("ingredients", self.ingredients.len()), ("later", self.later.len())] {
+            if length > MOST_THINGS {
+                return Err(Error::new(name, length, format!("it must hold {MOST_THINGS} things at most")));
+            }
+        }
+        for (i, thing) in self.ingredients.iter().enumerate() {
+            let field = |name: &str| format!("ingredients[{i}].{name}");
+            if thing.ml.is_none() && thing.g.is_none() {
+                return Err(Error::new(field("ml"), "nothing", "say how much, in ml or in g"));
+            }
+            in_range(&field("ml"), thing.ml.unwrap_or(0.0), 0.0, 30_000.0, "mL")?;
+            in_range(&field("g"), thing.g.unwrap_or(0.0), 0.0, 30_000.0, "g")?;
+        }
+        for (i, thing) in self.later.iter().enumerate() {
+            in_range(&format!("later[{i}].g"), thing.g, 1.0, 30_000.0, "g")?;
+        }
+        if !self.base.facts().liquid {
+            return Err(Error::new("base", self.base.facts().name, "it must be something that is poured"));
+        }
+        Ok(())
+    }
+}

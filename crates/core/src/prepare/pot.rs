@@ -1,0 +1,195 @@
+//! The pot: litres for a level, marks to read on a dipstick, what leaves as steam and when to top up.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::bench::Prepare;
+use super::larder::Larder;
+use super::salt::{SALT_STOP, SaltAnswer};
+use crate::forecast::{Case, CurvePoint, Forecast, Medium};
+use crate::heat::conduction::DENSITY;
+use crate::heat::pot::Pot;
+
+/// Below this depth the bottom is about to catch, m. Working value.
+const CATCH_M: f64 = 0.005;
+/// Room left under the rim for what bubbles, m. Practice.
+const RIM_M: f64 = 0.025;
+/// A pressure pot takes two thirds, half of what foams. Published guidance.
+pub const PRESSURE_FULL: f64 = 2.0 / 3.0;
+/// It does not come up with less thin liquid than this, L. Published guidance.
+pub const PRESSURE_LEAST_L: f64 = 0.25;
+/// A cook tops up when this share of the first liquid is left …
+const TOP_UP_AT: f64 = 0.7;
+/// … by half-cups, L. Practice.
+const HALF_CUP_L: f64 = 0.12;
+/// Looks are this far apart at the least, min. Practice.
+const LOOK_MIN: f64 = 30.0;
+
+/// Depths of liquid above the vessel's floor with the meat in it, mm.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Marks {
+    /// As poured.
+    pub now: f64,
+    /// Reduced by half.
+    pub half: f64,
+    /// Stop reducing: below this it grows too salty.
+    pub stop: f64,
+    /// About to catch.
+    pub catch: f64,
+}
+
+/// Liquid to pour in on the way.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct TopUp {
+    /// Minutes from the meat meeting the heat.
+    pub at_min: f64,
+    /// Hot liquid, L.
+    pub l: f64,
+}
+
+/// Something poured.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Poured {
+    /// What.
+    pub what: Larder,
+    /// How much, L.
+    pub l: f64,
+}
+
+/// The liquid in this vessel.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct PotAnswer {
+    /// What is poured in, L.
+    pub liquid_l: f64,
+    /// What makes it up.
+    pub poured: Vec<Poured>,
+    /// Its depth with the meat in it, mm.
+    pub level_mm: f64,
+    /// The meat's height, mm.
+    pub meat_mm: f64,
+    /// Its volume, L.
+    pub meat_l: f64,
+    /// Marks on a dipstick.
+    pub marks_mm: Marks,
+    /// What the pot weighs less than when the lid went on, at each mark, kg; juice stays inside.
+    pub marks_kg_less: Marks,
+    /// What leaves as steam over the hours, L.
+    pub loss_l: f64,
+    /// When to top up, and how much.
+    pub top_ups: Vec<TopUp>,
+    /// Left at the end without topping up, L.
+    pub left_l: f64,
+    /// Hours reckoned with.
+    pub hours: f64,
+    /// Whether meat and liquid have room, with some left for what bubbles.
+    pub fits: bool,
+    /// How full it is, share.
+    pub full: f64,
+    /// The vessel's height, mm.
+    pub height_mm: f64,
+    /// The vessel's floor across, mm.
+    pub across_mm: f64,
+    /// What it holds, L.
+    pub holds_l: f64,
+    /// The least and the most liquid under pressure, mm.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub pressure_mm: Option<[f64; 2]>,
+}
+
+/// The value of a curve at some minutes, going on at its last pace beyond its end.
+pub(super) fn along(curve: &[CurvePoint], min: f64, of: impl Fn(&CurvePoint) -> f64) -> f64 {
+    let Some(last) = curve.last() else { return 0.0 };
+    if min >= last.min {
+        let hour_ago = curve.iter().rev().find(|point| point.min <= last.min - 60.0).or(curve.first()).unwrap_or(last);
+        let span = f64::max(1.0, last.min - hour_ago.min);
+        return of(last) + (of(last) - of(hour_ago)) / span * (min - last.min);
+    }
+    let after = curve.partition_point(|point| point.min < min).clamp(1, curve.len() - 1);
+    let (a, b) = (&curve[after - 1], &curve[after]);
+    let share = (min - a.min) / f64::max(1e-9, b.min - a.min);
+    of(a) + (of(b) - of(a)) * share
+}
+
+/// What is poured: the ingredients that are liquid, and the base for the rest.
+pub(super) fn poured(bench: &Prepare, liquid_l: f64) -> Vec<Poured> {
+    let things: Vec<_> = (bench.ingredients.iter())
+        .filter(|thing| thing.what.facts().liquid)
+        .map(|thing| Poured { what: thing.what, l: thing.millilitres() / 1000.0 })
+        .collect();
+    let given: f64 = things.iter().map(|thing| thing.l).sum();
+    let base = Poured { what: bench.base, l: f64::max(0.0, liquid_l - given) };
+    std::iter::once(base).filter(|base| base.l > 0.005).chain(things).collect()
+}
+
+/// Half-cups to pour in at the looks, so that the liquid never falls far below what was poured.
+fn top_ups(curve: &[CurvePoint], first_l: f64, end_min: f64) -> Vec<TopUp> {
+    let mut found: Vec<TopUp> = Vec::new();
+    let (mut added, mut at_min) = (0.0, LOOK_MIN);
+    // What is poured in shortly before the end only has to be reduced away again.
+    while at_min < 0.85 * end_min && found.len() < 24 {
+        let left = along(curve, at_min, |point| point.liquid_l) + added;
+        if left < TOP_UP_AT * first_l {
+            let litres = ((first_l - left) / HALF_CUP_L).round().max(1.0) * HALF_CUP_L;
+            found.push(TopUp { at_min, l: litres });
+            added += litres;
+        }
+        at_min += LOOK_MIN;
+    }
+    found
+}
+
+/// Works the pot out; `None` where the way needs none.
+pub(super) fn pot(
+    case: &Case,
+    bench: &Prepare,
+    forecast: &Forecast,
+    salt: &SaltAnswer,
+    hours: f64,
+    true_height_m: f64,
+) -> Option<PotAnswer> {
+    let wet = case.stages.iter().find(|stage| stage.medium.is_pot())?;
+    let pot = Pot { height_m: true_height_m, ..wet.pot };
+    let pressure = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
+    let packing = &case.packing;
+    let mm = |litres: f64| packing.level_m(litres) * 1000.0;
+    let liquid_l = case.liquid_l;
+    let end_min = hours * 60.0;
+    let left_l = f64::max(0.0, along(&forecast.curve, end_min, |point| point.liquid_l));
+    let salty_l = salt.liquid_g_per_kg.map_or(0.0, |strength| strength * left_l / SALT_STOP);
+    let now = mm(liquid_l);
+    let catch = f64::min(CATCH_M * 1000.0, f64::max(now, mm(left_l)));
+    let stop = mm(salty_l).clamp(catch, f64::max(now, catch));
+    let half = mm(liquid_l / 2.0);
+    let litres_at = |depth_mm: f64| {
+        let share = depth_mm / 1000.0 / packing.height_m;
+        packing.litres_for(share)
+    };
+    let less = |depth_mm: f64| f64::max(0.0, liquid_l - litres_at(depth_mm));
+    let top_m = f64::max(packing.height_m, now / 1000.0);
+    let full = (liquid_l / 1000.0 + packing.meat_m3) / pot.volume_m3();
+    let (room, pressure_mm) = if pressure {
+        let most_mm = PRESSURE_FULL * pot.height_m * 1000.0;
+        (full <= PRESSURE_FULL && packing.height_m <= pot.height_m, Some([mm(PRESSURE_LEAST_L), most_mm]))
+    } else {
+        (now / 1000.0 <= pot.height_m - RIM_M && top_m <= pot.height_m, None)
+    };
+    Some(PotAnswer {
+        liquid_l,
+        poured: poured(bench, liquid_l),
+        level_mm: now,
+        meat_mm: packing.height_m * 1000.0,
+        meat_l: case.mass_kg / DENSITY * 1000.0,
+        marks_mm: Marks { now, half, stop, catch },
+        marks_kg_less: Marks { now: 0.0, half: less(half), stop: less(stop), catch: less(catch) },
+        loss_l: f64::max(0.0, along(&forecast.curve, end_min, |point| point.steam_kg)),
+        top_ups: if pressure { Vec::new() } else { top_ups(&forecast.curve, liquid_l, end_min) },
+        left_l,
+        hours,
+        fits: room,
+        full,
+        height_mm: pot.height_m * 1000.0,
+        across_mm: (pot.floor_m2 * 4.0 / std::f64::consts::PI).sqrt() * 1000.0,
+        holds_l: pot.volume_m3() * 1000.0,
+        pressure_mm,
+    })
+}

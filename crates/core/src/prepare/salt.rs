@@ -1,0 +1,231 @@
+//! Salt: grams and spoons, how deep it gets, brine and soak, and what all of it comes to in the sauce.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::bench::{Brine, Crystal, Prepare, Soak};
+use super::larder::Larder;
+use crate::cuts::Cut;
+use crate::forecast::{CORNED_SALT, Case, Forecast, SALT_S};
+use crate::units::HOUR_S;
+
+/// Diffusion of salt into cold meat, m²/s: published values scatter this widely.
+const DIFFUSION: [f64; 2] = [2e-10, 5e-10];
+/// Share of raw meat's mass that takes part in a brine's balance. Published.
+const MEAT_WATER: f64 = 0.7;
+/// Grams a litre at which a sauce is stopped, and from which it is too salty. Working values, from practice.
+pub const SALT_STOP: f64 = 13.0;
+const SALT_TOO_MUCH: f64 = 14.0;
+
+impl Crystal {
+    /// Grams in a level teaspoon.
+    pub fn spoon_g(self) -> f64 {
+        match self {
+            Self::Fine => 6.0,
+            Self::Coarse => 4.8,
+            Self::Flake => 2.8,
+        }
+    }
+
+    /// As it stands on the pack.
+    pub fn word(self) -> &'static str {
+        match self {
+            Self::Fine => "fine salt",
+            Self::Coarse => "coarse salt",
+            Self::Flake => "flaked salt",
+        }
+    }
+}
+
+/// Where salt comes from.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct SaltSource {
+    /// What.
+    pub name: String,
+    /// The ingredient, if it is one.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub what: Option<Larder>,
+    /// Grams of salt from it.
+    pub g: f64,
+}
+
+/// Salt as strength of the brine, or as what a soak leaves.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct BrineAnswer {
+    /// Salt for the water, g.
+    pub salt_g: f64,
+    /// Its strength, %.
+    pub strength_pct: f64,
+    /// Share of the way to one strength by the time it comes out.
+    pub evened: f64,
+}
+
+/// Salt in grams, spoons, depth, and in the sauce.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct SaltAnswer {
+    /// Salt that is weighed out for the meat, g.
+    pub g: f64,
+    /// The same in level teaspoons.
+    pub tsp: f64,
+    /// How deep it reaches by the pan, mm, at the least and at the most.
+    pub depth_mm: [f64; 2],
+    /// From the surface to the middle, mm.
+    pub to_middle_mm: f64,
+    /// Salt from everything but the meat's own salting, g.
+    pub from_ingredients_g: f64,
+    /// Salt in the meat as it meets the heat, g.
+    pub in_meat_g: f64,
+    /// Everything that brings salt.
+    pub sources: Vec<SaltSource>,
+    /// The liquid when the meat is done, g of salt a kilo.
+    pub liquid_g_per_kg: Option<f64>,
+    /// The same once it is reduced by half.
+    pub halved_g_per_kg: Option<f64>,
+    /// The brine, if there is one.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub brine: Option<BrineAnswer>,
+    /// Share of the meat's own salt that a soak leaves in it.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub soak_leaves: Option<f64>,
+}
+
+/// How deep salt gets in some hours in the cold, mm: `2 √(D t)` for the least and the most `D`.
+pub fn depth_mm(hours: f64) -> [f64; 2] {
+    DIFFUSION.map(|d| 2.0 * (d * hours * HOUR_S).sqrt() * 1000.0)
+}
+
+/// Share of the way to one strength after some hours, for meat so thick: 5 h at 4 cm, growing with its square.
+fn evened(thickness_m: f64, hours: f64) -> f64 {
+    let time_constant_h = SALT_S / HOUR_S * (thickness_m / 0.04).powi(2);
+    1.0 - (-hours / time_constant_h).exp()
+}
+
+/// A brine that brings the meat to `salt_pct` of its mass: `strength = salt / (water + 0.7 meat)`.
+fn brine(brine: Brine, meat_kg: f64, salt_pct: f64, thickness_m: f64) -> BrineAnswer {
+    let in_water = salt_pct / 100.0 / MEAT_WATER;
+    let salt_g = in_water * (brine.water_l + MEAT_WATER * meat_kg) * 1000.0;
+    BrineAnswer { salt_g, strength_pct: salt_g / brine.water_l / 10.0, evened: evened(thickness_m, brine.hours) }
+}
+
+/// Share of the salt that stays in the meat after fresh waters, each drawn towards one strength.
+fn soak_leaves(soak: Soak, meat_kg: f64, thickness_m: f64) -> f64 {
+    let water = MEAT_WATER * meat_kg;
+    let at_rest = water / (water + soak.water_l);
+    let one = 1.0 - evened(thickness_m, soak.hours_each) * (1.0 - at_rest);
+    one.powi(soak.changes as i32)
+}
+
+/// Salt in the meat as it meets the heat, g, and what had to be weighed out.
+pub(super) struct MeatSalt {
+    /// In the meat.
+    pub in_meat_g: f64,
+    /// Weighed out for it.
+    pub weighed_g: f64,
+    /// Of what is in the meat, brought by the butcher's cure.
+    pub own_g: f64,
+    pub brine: Option<BrineAnswer>,
+    pub soak_leaves: Option<f64>,
+}
+
+/// Works out the meat's salt from how it was salted, brined and soaked.
+pub(super) fn meat_salt(case: &Case, bench: &Prepare) -> MeatSalt {
+    let trimmed_kg: f64 = case.parts.iter().map(|part| part.trimmed_kg()).sum();
+    let corned_kg: f64 =
+        case.parts.iter().filter(|part| part.facts.cut == Cut::CornedBrisket).map(|part| part.trimmed_kg()).sum();
+    let thickness_m = case.main().sides_m[0];
+    let left = bench.soak.map(|soak| soak_leaves(soak, trimmed_kg, thickness_m));
+    let own_g = corned_kg * CORNED_SALT * 1000.0 * left.unwrap_or(1.0);
+    // Corned meat has had its salt: only what is not corned is salted.
+    let to_salt_kg = trimmed_kg - corned_kg;
+    let brined = bench.brine.map(|wanted| brine(wanted, to_salt_kg, bench.salt_pct, thickness_m));
+    let dry_g = to_salt_kg * bench.salt_pct * 10.0;
+    let (weighed_g, taken_g) = match brined {
+        Some(answer) => (answer.salt_g, dry_g * answer.evened),
+        None => (dry_g, dry_g),
+    };
+    MeatSalt { in_meat_g: own_g + taken_g, weighed_g, own_g, brine: brined, soak_leaves: left }
+}
+
+/// Salt to weigh out for the meat, g, and in level teaspoons of the cook's salt.
+pub fn salt_for(case: &Case, bench: &Prepare) -> (f64, f64) {
+    let grams = meat_salt(case, bench).weighed_g;
+    (grams, grams / bench.crystal.spoon_g())
+}
+
+/// Salt of everything put in with the meat, g.
+pub(super) fn of_ingredients(bench: &Prepare, base_l: f64) -> Vec<SaltSource> {
+    let thing = |what: Larder, grams: f64| SaltSource {
+        name: what.facts().name.to_owned(),
+        what: Some(what),
+        g: grams * what.facts().salt_pct / 100.0,
+    };
+    let base = thing(bench.base, base_l * 1000.0 * bench.base.facts().density);
+    let things = bench.ingredients.iter().map(|ingredient| thing(ingredient.what, ingredient.grams()));
+    std::iter::once(base).chain(things).filter(|source| source.g > 0.0).collect()
+}
+
+/// The whole balance.
+pub(super) fn salt(case: &Case, bench: &Prepare, forecast: &Forecast, hours: f64, base_l: f64) -> SaltAnswer {
+    let meat = meat_salt(case, bench);
+    let mut sources = of_ingredients(bench, base_l);
+    let from_ingredients_g: f64 = sources.iter().map(|source| source.g).sum();
+    let name = if meat.own_g > 0.0 { "the meat's cure" } else { "salt on the meat" };
+    sources.insert(0, SaltSource { name: name.into(), what: None, g: meat.in_meat_g });
+    let at = forecast.curve.iter().rev().find(|point| point.min <= hours * 60.0 + 1e-9);
+    let strength = at.filter(|point| point.liquid_l > 0.03).map(|point| point.salt_g / point.liquid_l);
+    let to_middle_mm = case.main().sides_m[0] * 500.0;
+    SaltAnswer {
+        g: meat.weighed_g,
+        tsp: meat.weighed_g / bench.crystal.spoon_g(),
+        depth_mm: depth_mm(bench.brine.map_or(bench.salt_h, |brine| brine.hours)).map(|mm| f64::min(mm, to_middle_mm)),
+        to_middle_mm,
+        from_ingredients_g,
+        in_meat_g: meat.in_meat_g,
+        sources,
+        liquid_g_per_kg: strength,
+        halved_g_per_kg: strength.map(|strength| 2.0 * strength),
+        brine: meat.brine,
+        soak_leaves: meat.soak_leaves,
+    }
+}
+
+impl SaltAnswer {
+    /// Whether the liquid is too salty before anything is reduced.
+    pub fn too_salty(&self) -> bool {
+        self.liquid_g_per_kg.is_some_and(|strength| strength > SALT_TOO_MUCH)
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use proptest::prelude::*;
+
+    #[test]
+    fn depth_follows_the_square_root_of_the_hours() {
+        let [low, high] = depth_mm(12.0);
+        assert!((low - 5.88).abs() < 0.01 && (high - 9.30).abs() < 0.01, "{low} {high}");
+        assert!((depth_mm(48.0)[0] - 2.0 * low).abs() < 1e-9);
+    }
+
+    #[test]
+    fn a_brine_ends_at_the_strength_asked_for_and_a_soak_divides() {
+        let answer = brine(Brine { water_l: 2.0, hours: 48.0 }, 2.0, 1.4, 0.05);
+        // Two per cent through water and meat's water: 3.4 kg of it.
+        assert!((answer.salt_g - 68.0).abs() < 1e-9 && (answer.strength_pct - 3.4).abs() < 1e-9);
+        let long = Soak { changes: 1, water_l: 1.4, hours_each: 48.0 };
+        assert!((soak_leaves(long, 2.0, 0.02) - 0.5).abs() < 1e-6, "as much water as the meat holds takes half");
+        let twice = soak_leaves(Soak { changes: 2, ..long }, 2.0, 0.02);
+        assert!((twice - 0.25).abs() < 1e-6);
+    }
+
+    proptest! {
+        #[test]
+        fn a_soak_never_adds_salt(changes in 1u32..8, water in 0.2..20.0f64, hours in 0.1..40.0f64, kg in 0.3..8.0f64, thick in 0.02..0.12f64) {
+            let left = soak_leaves(Soak { changes, water_l: water, hours_each: hours }, kg, thick);
+            prop_assert!((0.0..=1.0).contains(&left));
+            let more = soak_leaves(Soak { changes: changes + 1, water_l: water, hours_each: hours }, kg, thick);
+            prop_assert!(more <= left);
+        }
+    }
+}

@@ -1,0 +1,115 @@
+//! The shopping list: everything the bench asks for, by where it is bought.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::bench::{Prepare, SearFat};
+use super::larder::{Larder, Shelf};
+use super::later::LaterAnswer;
+use super::pot::Poured;
+use super::salt::SaltAnswer;
+use super::schools::flour_g;
+use super::sear::SearPlan;
+use crate::forecast::Case;
+
+/// One line of the list.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct ShoppingItem {
+    /// Where it is bought.
+    pub shelf: Shelf,
+    /// What.
+    pub name: String,
+    /// By weight, g.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub g: Option<f64>,
+    /// By volume, mL.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub ml: Option<f64>,
+    /// By number.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub count: Option<u32>,
+    /// Why, or what to ask for.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub note: Option<String>,
+    /// In the kitchen's money.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub cost: Option<f64>,
+}
+
+/// Oil for each batch, mL; bacon to render for each kilo of meat, g. Practice.
+const OIL_ML: f64 = 15.0;
+const BACON_G_PER_KG: f64 = 60.0;
+
+fn item(shelf: Shelf, name: impl Into<String>) -> ShoppingItem {
+    ShoppingItem { shelf, name: name.into(), g: None, ml: None, count: None, note: None, cost: None }
+}
+
+/// What else is known of the dish.
+pub(super) struct Basket<'a> {
+    pub case: &'a Case,
+    pub bench: &'a Prepare,
+    pub sear: &'a SearPlan,
+    pub salt: &'a SaltAnswer,
+    pub poured: &'a [Poured],
+    pub later: &'a [LaterAnswer],
+    pub cost: Option<f64>,
+    pub coals: Option<u32>,
+}
+
+pub(super) fn list(basket: &Basket) -> Vec<ShoppingItem> {
+    let Basket { case, bench, sear, salt, poured, later, cost, coals } = *basket;
+    let mut found = Vec::new();
+    for part in &case.parts {
+        let thick = format!("{} pieces, about {:.0} mm thick", part.pieces, part.sides_m[0] * 1000.0);
+        let one = format!("in one piece, about {:.0} mm thick", part.sides_m[0] * 1000.0);
+        found.push(ShoppingItem {
+            g: Some(part.mass_kg * 1000.0),
+            note: Some(if part.pieces == 1 { one } else { thick }),
+            cost: cost.filter(|_| case.parts.len() == 1),
+            ..item(Shelf::Butcher, part.name())
+        });
+    }
+    if sear.happens() && sear.fat == SearFat::Bacon && !bench.ingredients.iter().any(|i| i.what == Larder::Bacon) {
+        found.push(ShoppingItem {
+            g: Some(BACON_G_PER_KG * case.mass_kg),
+            note: Some("to render first".into()),
+            ..item(Shelf::Butcher, "bacon")
+        });
+    }
+    if sear.happens() && sear.fat == SearFat::Oil {
+        found.push(ShoppingItem { ml: Some(OIL_ML * f64::from(sear.batches)), ..item(Shelf::Dry, "oil") });
+    }
+    if bench.flour {
+        found.push(ShoppingItem {
+            g: Some(flour_g(case)),
+            note: Some("to dredge".into()),
+            ..item(Shelf::Dry, "flour")
+        });
+    }
+    if salt.g > 0.0 {
+        found.push(ShoppingItem { g: Some(salt.g), ..item(Shelf::Dry, bench.crystal.word()) });
+    }
+    for thing in poured.iter().filter(|thing| thing.what != Larder::Water) {
+        let facts = thing.what.facts();
+        found.push(ShoppingItem { ml: Some(thing.l * 1000.0), ..item(facts.shelf, facts.name) });
+    }
+    for thing in bench.ingredients.iter().filter(|thing| !thing.what.facts().liquid) {
+        let facts = thing.what.facts();
+        found.push(ShoppingItem { g: Some(thing.grams()), ..item(facts.shelf, facts.name) });
+    }
+    for thing in later {
+        found.push(ShoppingItem {
+            g: Some(thing.g),
+            note: Some("goes in later".into()),
+            ..item(Shelf::Vegetables, thing.name.split(',').next().unwrap_or(&thing.name))
+        });
+    }
+    if bench.strings > 0 {
+        found.push(ShoppingItem { count: Some(bench.strings), ..item(Shelf::Dry, "lengths of kitchen string") });
+    }
+    if let Some(coals) = coals {
+        found.push(ShoppingItem { count: Some(coals), ..item(Shelf::Dry, "briquettes") });
+    }
+    found.sort_by_key(|item| item.shelf);
+    found
+}

@@ -1,0 +1,250 @@
+//! The order at the bench, from the board to the lid.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::bench::{Ingredient, Prepare, SearFat, Surface, Trim};
+use super::larder::Larder;
+use super::pot::PotAnswer;
+use super::salt::SaltAnswer;
+use super::sear::SearPlan;
+use super::trim::Trimmed;
+use crate::heat::steam::LATENT_HEAT;
+use crate::safety::{self, Caution};
+
+/// Share of a burner's power that ends as steam from an open pan. Working value between gas and induction.
+const BURNER_SHARE: f64 = 0.5;
+
+/// One thing to do at the bench.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct BenchStep {
+    /// A stable name.
+    pub id: String,
+    /// What.
+    pub what: String,
+    /// Why, and the sign.
+    pub why: String,
+    /// Minutes at it, or waiting for it.
+    pub min: f64,
+    /// Cautions at this step.
+    pub cautions: Vec<Caution>,
+}
+
+/// What the steps are told from.
+pub(super) struct Told<'a> {
+    pub bench: &'a Prepare,
+    pub trimmed: &'a Trimmed,
+    pub salt: &'a SaltAnswer,
+    pub sear: &'a SearPlan,
+    pub pot: Option<&'a PotAnswer>,
+    pub hob_w: f64,
+}
+
+/// Aromatics soften in this order: what needs longest first, what burns soonest last.
+const AROMATICS: [(Larder, &str); 9] = [
+    (Larder::Bacon, "bacon"),
+    (Larder::Onion, "onion"),
+    (Larder::Carrot, "carrot"),
+    (Larder::Celery, "celery"),
+    (Larder::Mushroom, "mushrooms"),
+    (Larder::TomatoPaste, "tomato paste until it darkens"),
+    (Larder::WholeSpice, "whole spices until they smell"),
+    (Larder::Chilli, "chilli"),
+    (Larder::Garlic, "garlic, half a minute and last"),
+];
+
+impl Told<'_> {
+    fn has(&self, what: Larder) -> Option<&Ingredient> {
+        self.bench.ingredients.iter().find(|thing| thing.what == what)
+    }
+
+    /// The wine, beer or cider that deglazes.
+    fn deglazes(&self) -> Option<(&'static str, f64)> {
+        [Larder::RedWine, Larder::WhiteWine, Larder::FortifiedWine, Larder::Cider, Larder::DarkBeer, Larder::PaleBeer]
+            .into_iter()
+            .find_map(|what| self.has(what).map(|thing| (what.facts().name, thing.millilitres() / 1000.0)))
+    }
+
+    /// In order.
+    pub fn steps(&self) -> Vec<BenchStep> {
+        let Self { bench, trimmed, salt, sear, pot, hob_w } = *self;
+        let mut steps: Vec<BenchStep> = Vec::new();
+        let mut add = |id: &str, what: String, why: &str, min: f64, cautions: Vec<Caution>| {
+            steps.push(BenchStep { id: id.into(), what, why: why.into(), min, cautions });
+        };
+        if bench.trim != Trim::None && trimmed.raw_kg > trimmed.trimmed_kg + 0.005 {
+            let keep = if bench.sinew_in_pot { "; keep the sinew for the pot" } else { "" };
+            add(
+                "trim",
+                format!(
+                    "Trim it: about {:.0} g of heavy fat and silver skin off{keep}",
+                    1000.0 * (trimmed.raw_kg - trimmed.trimmed_kg)
+                ),
+                "silver skin never softens; fat beyond a film only has to be skimmed",
+                10.0,
+                vec![safety::raw_meat()],
+            );
+        }
+        if bench.strings > 0 {
+            add("tie", format!("Tie it: {} strings", bench.strings), "count them: they come out again", 5.0, vec![]);
+        }
+        if let Some(brine) = salt.brine {
+            add(
+                "brine",
+                format!(
+                    "Stir {:.0} g of salt into the brine, {:.1} % strong, and lay the meat under it, cold",
+                    salt.g, brine.strength_pct
+                ),
+                "in the end brine and meat are of one strength: it can't be over-salted by waiting",
+                10.0,
+                vec![],
+            );
+        } else if salt.g > 0.5 {
+            add(
+                "salt",
+                format!(
+                    "Salt it all round: {:.0} g, {:.1} level teaspoons of {}",
+                    salt.g,
+                    salt.tsp,
+                    bench.crystal.word()
+                ),
+                "the surface grows wet, takes it up, and dries again in the cold",
+                5.0,
+                vec![],
+            );
+        }
+        if let Some(soak) = bench.soak {
+            add(
+                "soak",
+                format!(
+                    "Soak it: {} times in {:.1} L of cold water, {:.1} h each",
+                    soak.changes, soak.water_l, soak.hours_each
+                ),
+                "each fresh water divides the salt once more",
+                5.0,
+                vec![],
+            );
+        }
+        if let Some(marinade) = bench.marinade {
+            let kept = if marinade.kept { "keep it, rinse its bowl into the pot and boil it" } else { "pour it away" };
+            add(
+                "marinade",
+                format!("Lay it in {:.0} mL of marinade for {:.0} h; {kept}", marinade.ml, marinade.hours),
+                "it works on the outer millimetres; picked clean and patted dry before the pan, or its bits burn",
+                10.0,
+                if marinade.kept { vec![safety::marinade()] } else { vec![] },
+            );
+        }
+        if bench.clear {
+            add(
+                "blanch",
+                "Soak an hour in two waters; cover with cold water, bring to the boil, 5 min; pour off, rinse meat and pot".into(),
+                "what would cloud the broth has come out; start fresh with cold water",
+                30.0,
+                vec![],
+            );
+        }
+        if bench.day_before {
+            add(
+                "overnight",
+                "After the pan: cool it shallow, cover it with its cold liquid, into the fridge overnight".into(),
+                "tomorrow straight to the boil",
+                10.0,
+                vec![safety::part_cooked()],
+            );
+        }
+        if sear.happens() {
+            if bench.surface == Surface::Patted {
+                add("pat", "Pat every side dry".into(), "water boils before meat browns", 3.0, vec![]);
+            }
+            if bench.flour {
+                add("flour", "Turn it in flour, shake it off hard".into(), "loose flour burns in the pan", 3.0, vec![]);
+            }
+            let fat = match sear.fat {
+                SearFat::Own => "fat side down first: it brings its own",
+                SearFat::Oil => "a film of oil",
+                SearFat::Bacon => "bacon rendered crisp first and lifted out; its fat browns the meat, its salt counts",
+            };
+            let ready = if bench.sugared {
+                "sugar scorches: keep it gentler and paler"
+            } else {
+                "oil ripples, a drop of water dances; no sizzle: take it out and wait"
+            };
+            add(
+                "heat_pan",
+                format!("Get the pan hot, {:.0} °C; {fat}", sear.start_c),
+                ready,
+                sear.heat_pan_min.ceil(),
+                vec![safety::hot_fat()],
+            );
+            let batches = match sear.batches {
+                1 => "all at once".to_owned(),
+                n => format!("{n} batches of {}", sear.per_batch),
+            };
+            add(
+                "sear",
+                format!("Sear {batches}, some {:.1} min a side, {} sides", sear.side_min, sear.sides),
+                "it lets go of the pan when it is brown; juices of the resting plate go back in",
+                sear.min.ceil(),
+                vec![],
+            );
+        }
+        let pot = match pot {
+            Some(pot) => pot,
+            None => return steps,
+        };
+        let aromatics: Vec<_> =
+            AROMATICS.iter().filter(|(what, _)| self.has(*what).is_some()).map(|(_, words)| *words).collect();
+        if !aromatics.is_empty() {
+            add(
+                "aromatics",
+                format!("Soften in that fat, in this order: {}", aromatics.join(", ")),
+                "what needs longest first, what burns soonest last",
+                10.0,
+                if self.has(Larder::Chilli).is_some() { vec![safety::chilli()] } else { vec![] },
+            );
+        }
+        if let Some((name, litres)) = self.deglazes() {
+            let min = litres / 2.0 / (BURNER_SHARE * hob_w / LATENT_HEAT) / 60.0;
+            add(
+                "deglaze",
+                format!(
+                    "Pour in {:.0} mL of {name}, scrape up the brown, boil it down to {:.0} mL",
+                    litres * 1000.0,
+                    litres * 500.0
+                ),
+                "its raw edge and much of its alcohol go; what stuck to the pan is the sauce",
+                f64::max(2.0, min.ceil()),
+                vec![safety::wine_flames()],
+            );
+        } else if sear.happens() {
+            add(
+                "deglaze",
+                "Pour a ladle of stock in, scrape up the brown".into(),
+                "what stuck to the pan is the sauce",
+                3.0,
+                vec![],
+            );
+        }
+        let rest: f64 = pot
+            .poured
+            .iter()
+            .filter(|thing| Some(thing.what.facts().name) != self.deglazes().map(|(name, _)| name))
+            .map(|thing| thing.l)
+            .sum();
+        let juices = if sear.happens() { " with its resting juices" } else { "" };
+        let what = if rest > 0.005 {
+            format!("Meat in{juices}; {rest:.2} L of hot liquid over it, up to {:.0} mm on the dipstick", pot.level_mm)
+        } else {
+            format!("Meat in{juices}; no liquid, lid tight, lowest heat")
+        };
+        add(
+            "pour",
+            what,
+            "hot liquid into a hot pot: cold liquid costs minutes; skim the first foam, then the lid",
+            5.0,
+            vec![safety::lid_steam()],
+        );
+        steps
+    }
+}
