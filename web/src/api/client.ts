@@ -64,13 +64,21 @@ export const api = {
   overview: () => unwrap(client.GET('/api/match/overview')),
   sauce: (request: Schemas['SauceRequest'], signal: AbortSignal) =>
     unwrap(client.POST('/api/sauce', { body: request, signal })),
+  bench: (plan: Schemas['Plan']) => unwrap(client.POST('/api/prepare/plan', { body: plan })),
+  larder: () => unwrap(client.GET('/api/larder')),
+  versions: (id: string) => unwrap(client.GET('/api/plans/{id}/versions', { params: { path: { id } } })),
+  version: (id: string, version: number) =>
+    unwrap(client.GET('/api/plans/{id}/versions/{version}', { params: { path: { id, version } } })),
   preview: (plan: Schemas['Plan'], signal: AbortSignal) =>
     unwrap(client.POST('/api/sheet/preview', { body: plan, signal })),
   plans: () => unwrap(client.GET('/api/plans')),
   plan: (id: string) => unwrap(client.GET('/api/plans/{id}', { params: { path: { id } } })),
   sheet: (id: string) => unwrap(client.GET('/api/plans/{id}/sheet', { params: { path: { id } } })),
   savePlan: (id: string, version: number, plan: Schemas['Plan']) =>
-    unwrap(client.PUT('/api/plans/{id}', { params: { path: { id } }, body: { version, plan } })),
+    // What was changed last is stored even when the page is left in the same moment.
+    unwrap(
+      client.PUT('/api/plans/{id}', { params: { path: { id } }, body: { version, plan }, keepalive: true }),
+    ),
   cooks: () => unwrap(client.GET('/api/cooks')),
   cook: (id: string) => unwrap(client.GET('/api/cooks/{id}', { params: { path: { id } } })),
   openCook: (id: string, plan_id: string) =>

@@ -2535,6 +2535,8 @@ export interface components {
              * @description Its depth with the meat in it, mm.
              */
             level_mm: number;
+            /** @description How it is covered. */
+            lid: components["schemas"]["Lid"];
             /**
              * Format: double
              * @description What is poured in, L.

@@ -10,6 +10,8 @@ export const useCooks = () => useQuery({ queryKey: ['cooks'], queryFn: api.cooks
 export const usePlan = (id: string | undefined) =>
   useQuery({ queryKey: ['plans', id], queryFn: () => api.plan(id!), enabled: !!id });
 
+export const useLarder = () => useQuery({ queryKey: ['larder'], queryFn: api.larder, staleTime: Infinity });
+
 /** The sheet of a plan; worked back again every minute, because it starts from now. */
 export const useSheet = (id: string | undefined) =>
   useQuery({

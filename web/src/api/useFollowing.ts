@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 
-/** What was asked last, and what came of it. */
+/** What was asked last, and what came of it; the last good answer stays while a question is refused. */
 export type Followed<A> = { text: string; answer?: A; error?: unknown };
 
 /**
@@ -28,7 +28,9 @@ export function useFollowing<A>(
           (found) => [found, undefined] as const,
           (fault: unknown) => [undefined, fault] as const,
         );
-        if (newest.current !== undefined) setFollowed({ text: asked, answer, error });
+        if (newest.current === undefined) continue;
+        const question = asked;
+        setFollowed((before) => ({ text: question, answer: answer ?? before?.answer, error }));
       }
       busy.current = false;
     })();

@@ -20,12 +20,19 @@ export const TextInput = chakra('input', { base: { ...input, width: '100%' } });
 const Select = chakra('select', { base: { ...input, width: '100%' } });
 const TextArea = chakra('textarea', { base: { ...input, width: '100%', py: 2, minHeight: '88px' } });
 
-type Common = { label: string; error?: string; hint?: ReactNode };
+type Common = { label: string; error?: string; hint?: ReactNode; hideLabel?: boolean };
 
-function Labelled({ label, error, hint, id, children }: Common & { id: string; children: ReactNode }) {
+function Labelled({
+  label,
+  error,
+  hint,
+  hideLabel,
+  id,
+  children,
+}: Common & { id: string; children: ReactNode }) {
   return (
     <Box minW={0}>
-      <chakra.label htmlFor={id} display="block" fontSize="small" color="soft" mb={1}>
+      <chakra.label htmlFor={id} display="block" fontSize="small" color="soft" mb={1} srOnly={hideLabel}>
         {label}
       </chakra.label>
       {children}

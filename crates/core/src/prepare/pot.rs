@@ -8,7 +8,7 @@ use super::larder::Larder;
 use super::salt::{SALT_STOP, SaltAnswer};
 use crate::forecast::{Case, CurvePoint, Forecast, Medium};
 use crate::heat::conduction::DENSITY;
-use crate::heat::pot::Pot;
+use crate::heat::pot::{Lid, Pot};
 
 /// Below this depth the bottom is about to catch, m. Working value.
 const CATCH_M: f64 = 0.005;
@@ -85,6 +85,8 @@ pub struct PotAnswer {
     pub fits: bool,
     /// How full it is, share.
     pub full: f64,
+    /// How it is covered.
+    pub lid: Lid,
     /// The vessel's height, mm.
     pub height_mm: f64,
     /// The vessel's floor across, mm.
@@ -187,6 +189,7 @@ pub(super) fn pot(
         hours,
         fits: room,
         full,
+        lid: pot.lid,
         height_mm: pot.height_m * 1000.0,
         across_mm: (pot.floor_m2 * 4.0 / std::f64::consts::PI).sqrt() * 1000.0,
         holds_l: pot.volume_m3() * 1000.0,

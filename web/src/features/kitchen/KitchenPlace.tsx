@@ -7,7 +7,7 @@ import { editable } from '../../format/units';
 import { setMode, useMode } from '../../theme/mode';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { NumberField, Slider, TextField } from '../../ui/fields';
+import { NumberField, SelectField, Slider, TextField } from '../../ui/fields';
 import { Fault, Waiting } from '../../ui/states';
 import { Toggles } from '../../ui/Toggles';
 import { kitWords } from '../match/More';
@@ -167,6 +167,32 @@ function Settings({ saved }: { saved: Kitchen }) {
             unit="W"
             step={100}
             error={error('hob_w')}
+          />
+          <SelectField
+            label="The pan is of"
+            value={kitchen.pan_material}
+            onChange={(material) => change({ pan_material: material as Schemas['Material'] })}
+          >
+            {['iron', 'steel', 'aluminium', 'ceramic'].map((of) => (
+              <option key={of}>{of}</option>
+            ))}
+          </SelectField>
+          <SelectField
+            label="The hob is"
+            value={kitchen.hob_kind}
+            onChange={(kind) => change({ hob_kind: kind as Schemas['HobKind'] })}
+          >
+            {['gas', 'ceramic', 'induction'].map((of) => (
+              <option key={of}>{of}</option>
+            ))}
+          </SelectField>
+          <NumberField
+            label="The pressure pot’s own element"
+            value={kitchen.insert_w}
+            onChange={(insert_w) => insert_w !== undefined && change({ insert_w })}
+            unit="W"
+            step={100}
+            error={error('insert_w')}
           />
           <Toggles
             label="To cook on"

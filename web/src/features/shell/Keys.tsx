@@ -7,6 +7,7 @@ const keys = [
   ['← →', 'a small step on a slider, along choices, or with the bell'],
   ['Shift + ← →', 'a large step on a slider'],
   ['U', 'undo the last thing logged, in Cook'],
+  ['Ctrl + Z, Ctrl + Y', 'undo and redo a change to the plan, in Prepare'],
   ['?', 'this list'],
 ] as const;
 

@@ -1,0 +1,106 @@
+import { Box, Flex, Stack, Text } from '@chakra-ui/react';
+import type { Schemas } from '../../api/client';
+import { say, type Units } from '../../format/units';
+import { Button } from '../../ui/Button';
+import { NumberField, SelectField } from '../../ui/fields';
+import { without } from './bench';
+
+type Ingredient = Schemas['Ingredient'];
+type Facts = Schemas['LarderFacts'];
+
+const FIRST_ML = 100;
+const FIRST_G = 50;
+
+/** What goes in with the meat: how much of it, what does instead, and what it brings. */
+export function Ingredients({
+  ingredients,
+  larder,
+  balance,
+  units,
+  onChange,
+}: {
+  ingredients: Ingredient[];
+  larder: Facts[];
+  balance?: Schemas['Balance'] | null;
+  units: Units;
+  onChange: (ingredients: Ingredient[]) => void;
+}) {
+  const facts = (what: Ingredient['what']) => larder.find((found) => found.what === what);
+  const us = units === 'us';
+  const set = (at: number, next: Ingredient) =>
+    onChange(ingredients.map((thing, i) => (i === at ? next : thing)));
+  const first = (what: Ingredient['what']): Ingredient =>
+    facts(what)?.liquid ? { what, ml: FIRST_ML } : { what, g: FIRST_G };
+  return (
+    <Stack gap={0} as="section" aria-label="What goes in with the meat">
+      {ingredients.map((thing, at) => {
+        const known = facts(thing.what);
+        const swap = balance?.swaps.find((found) => found.what === thing.what);
+        const poured = thing.ml != null;
+        return (
+          <Box key={`${thing.what} ${at}`} borderTopWidth="1px" borderColor="line" py={2}>
+            <Flex gap={3} align="center" wrap="wrap">
+              <Text fontWeight={700} minW="9rem">
+                {known?.name ?? thing.what}
+              </Text>
+              <Box width="132px">
+                <NumberField
+                  label={`How much ${known?.name ?? thing.what}`}
+                  hideLabel
+                  value={poured ? (thing.ml ?? undefined) : (thing.g ?? undefined)}
+                  unit={poured ? (us ? 'fl oz' : 'mL') : us ? 'oz' : 'g'}
+                  factor={us ? (poured ? 1 / 29.5735 : 1 / 28.3495) : 1}
+                  step={us ? 1 : 10}
+                  onChange={(value) =>
+                    value !== undefined &&
+                    set(at, without({ what: thing.what, ...(poured ? { ml: value } : { g: value }) }))
+                  }
+                />
+              </Box>
+              <Text fontSize="small" color="soft" flex="1" minW="12rem">
+                {swap ? say(swap.words, units) : ''}
+                {swap && swap.without.length > 0 && ` (without ${swap.without.join(', ')})`}
+              </Text>
+              {swap?.instead && (
+                <Button
+                  weight="quiet"
+                  aria-label={`Take ${facts(swap.instead)?.name ?? 'the other'} instead of ${known?.name ?? ''}`}
+                  onClick={() =>
+                    set(at, {
+                      ...first(swap.instead!),
+                      ...(facts(swap.instead!)?.liquid === known?.liquid &&
+                        without({ ml: thing.ml, g: thing.g })),
+                    })
+                  }
+                >
+                  swap
+                </Button>
+              )}
+              <Button
+                weight="quiet"
+                aria-label={`Leave ${known?.name ?? thing.what} out`}
+                onClick={() => onChange(ingredients.filter((_, i) => i !== at))}
+              >
+                out
+              </Button>
+            </Flex>
+          </Box>
+        );
+      })}
+      <Box maxW="260px" borderTopWidth="1px" borderColor="line" pt={2} width="100%">
+        <SelectField
+          label="Put in"
+          value=""
+          onChange={(what) => what && onChange([...ingredients, first(what as Ingredient['what'])])}
+        >
+          <option value="">something from the larder …</option>
+          {larder.map((found) => (
+            <option key={found.what} value={found.what}>
+              {found.name}
+            </option>
+          ))}
+        </SelectField>
+      </Box>
+    </Stack>
+  );
+}

@@ -1,0 +1,202 @@
+import { Box, Flex, Stack, Text } from '@chakra-ui/react';
+import type { Schemas } from '../../api/client';
+import { colour } from '../../theme/system';
+import { span } from '../../format/time';
+import { format, say } from '../../format/units';
+import { Button } from '../../ui/Button';
+import { NumberField, SelectField } from '../../ui/fields';
+import { useWidth } from '../../drawings/useWidth';
+import type { BenchProps } from './bench';
+
+const additions: Record<Schemas['Addition'], string> = {
+  potato: 'potatoes',
+  carrot: 'carrots',
+  swede: 'swede',
+  cabbage: 'cabbage',
+  leek: 'leeks',
+  pearl_onion: 'pearl onions',
+  mushroom: 'mushrooms',
+  peas: 'peas',
+  cooked_beans: 'cooked beans',
+  soaked_beans: 'soaked dried beans',
+  dumplings: 'dumplings',
+  prunes: 'prunes',
+  soft_herbs: 'soft herbs',
+};
+const FIRST_G_A_HEAD = 120;
+
+/** The end of the cook with what goes in when: done and mush for each, and what comes out again. */
+export function LaterBench({ plan, bench, prepared, units, setBench }: BenchProps) {
+  const later = bench.later ?? [];
+  const { ref, width } = useWidth<HTMLDivElement>(720);
+  const end = prepared.hours * 60;
+  const shown = Math.min(end, Math.max(30, ...prepared.later.map((thing) => thing.before_end_min + 8)));
+  const over = 30;
+  const left = width > 520 ? 190 : 112;
+  const x = (minute: number) => left + ((minute - (end - shown)) / (shown + over)) * (width - left - 8);
+  const rows = prepared.later;
+  const height = 40 + Math.max(1, rows.length) * 46;
+  return (
+    <Stack gap={4}>
+      <div ref={ref}>
+        <svg
+          width={width}
+          height={height}
+          role="img"
+          aria-label={rows
+            .map((thing) => `${thing.name}: in ${Math.round(thing.before_end_min)} min before the end`)
+            .join('; ')}
+          style={{ display: 'block' }}
+        >
+          <path d={`M${x(end)},26 V${height}`} stroke={colour('rim')} strokeWidth="4" />
+          <text
+            x={x(end)}
+            y="18"
+            textAnchor="middle"
+            fill={colour('rim')}
+            style={{ fontSize: 14, fontWeight: 700 }}
+          >
+            meat done, {span(Math.round(end / 5) * 5)}
+          </text>
+          {rows.map((thing, i) => {
+            const y = 40 + i * 46;
+            const mush = Math.min(end + over, thing.at_min + thing.mush_min);
+            return (
+              <g key={thing.what}>
+                <text
+                  x={left - 12}
+                  y={y + 14}
+                  textAnchor="end"
+                  fill={colour('ink')}
+                  style={{ fontSize: 14, fontWeight: 700 }}
+                >
+                  {additions[thing.what]}
+                </text>
+                <text
+                  x={left - 12}
+                  y={y + 31}
+                  textAnchor="end"
+                  fill={colour('soft')}
+                  style={{ fontSize: 14 }}
+                >
+                  {thing.before_end_min > 0
+                    ? `in ${Math.round(thing.before_end_min)} min before`
+                    : 'at the plate'}
+                </text>
+                <rect
+                  x={x(thing.at_min)}
+                  y={y + 6}
+                  width={Math.max(2, x(end) - x(thing.at_min))}
+                  height="20"
+                  fill="none"
+                  stroke={colour('hands')}
+                  strokeWidth="2.5"
+                  rx="4"
+                />
+                <rect
+                  x={x(end)}
+                  y={y + 6}
+                  width={Math.max(2, x(mush) - x(end))}
+                  height="20"
+                  fill={colour('hands')}
+                  opacity="0.8"
+                  rx="4"
+                />
+              </g>
+            );
+          })}
+          {rows.length === 0 && (
+            <text x={8} y={56} fill={colour('soft')} style={{ fontSize: 16 }}>
+              Nothing goes in later yet.
+            </text>
+          )}
+        </svg>
+      </div>
+      {later.map((thing, at) => {
+        const told = prepared.later.find((found) => found.what === thing.what);
+        return (
+          <Flex
+            key={thing.what}
+            gap={3}
+            align="center"
+            wrap="wrap"
+            borderTopWidth="1px"
+            borderColor="line"
+            pt={2}
+          >
+            <Text fontWeight={700} minW="9rem">
+              {additions[thing.what]}
+            </Text>
+            <Box width="120px">
+              <NumberField
+                label={`How much ${additions[thing.what]}`}
+                hideLabel
+                value={thing.g}
+                unit={units === 'us' ? 'oz' : 'g'}
+                factor={units === 'us' ? 1 / 28.3495 : 1}
+                step={units === 'us' ? 2 : 50}
+                onChange={(g) =>
+                  g &&
+                  setBench('later', { later: later.map((other, i) => (i === at ? { ...other, g } : other)) })
+                }
+              />
+            </Box>
+            <Text fontSize="small" color="soft" flex="1" minW="14rem">
+              {told &&
+                `done after ${Math.round(told.done_min)} min, mush after ${Math.round(told.mush_min)}: ${say(told.words, units)}`}
+            </Text>
+            <Button
+              weight="quiet"
+              aria-label={`Leave ${additions[thing.what]} out`}
+              onClick={() => setBench('later', { later: later.filter((_, i) => i !== at) })}
+            >
+              out
+            </Button>
+          </Flex>
+        );
+      })}
+      <Box maxW="260px">
+        <SelectField
+          label="Goes in later"
+          value=""
+          onChange={(what) =>
+            what &&
+            setBench('later', {
+              later: [
+                ...later,
+                { what: what as Schemas['Addition'], g: FIRST_G_A_HEAD * (plan.people ?? 4) },
+              ],
+            })
+          }
+        >
+          <option value="">potatoes, carrots, dumplings …</option>
+          {Object.entries(additions)
+            .filter(([what]) => !later.some((thing) => thing.what === what))
+            .map(([what, name]) => (
+              <option key={what} value={what}>
+                {name}
+              </option>
+            ))}
+        </SelectField>
+      </Box>
+      {prepared.take_out.length > 0 && (
+        <Box as="section" aria-label="Comes out again" borderTopWidth="2px" borderColor="rim" pt={3}>
+          <Text fontWeight={700} mb={1}>
+            Comes out again
+          </Text>
+          <Stack as="ul" gap={1} listStyleType="none">
+            {prepared.take_out.map((thing) => (
+              <Text as="li" key={thing.what} fontSize="small">
+                <strong>{thing.what}</strong>: {thing.words}
+              </Text>
+            ))}
+          </Stack>
+        </Box>
+      )}
+      <Text fontSize="small" color="soft">
+        Outlined: on the way to done. Solid: done, until it is mush. Weighed as it goes in; for{' '}
+        {plan.people ?? 4} about {format('small_mass', FIRST_G_A_HEAD * (plan.people ?? 4), units)} of each.
+      </Text>
+    </Stack>
+  );
+}
