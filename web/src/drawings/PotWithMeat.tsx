@@ -8,6 +8,8 @@ type Pot = Schemas['PotAnswer'];
 
 type Props = {
   pot: Pot;
+  /** The liquid under the hand, before the kitchen has answered for it. */
+  litres?: number;
   pieces: number;
   sizeMm: readonly number[];
   fatL: number;
@@ -26,6 +28,13 @@ export function litresAt(pot: Pot, mm: number): number {
   const floor = (Math.PI * (pot.across_mm / 2) ** 2) / 1e6;
   const free = floor - pot.meat_l / pot.meat_mm;
   return Math.max(0, mm <= pot.meat_mm ? mm * free : mm * floor - pot.meat_l);
+}
+
+/** The depth of some litres with the meat in them: [`litresAt`] turned round. */
+export function depthOf(pot: Pot, litres: number): number {
+  const floor = (Math.PI * (pot.across_mm / 2) ** 2) / 1e6;
+  const free = floor - pot.meat_l / pot.meat_mm;
+  return litres <= free * pot.meat_mm ? litres / free : (litres + pot.meat_l) / floor;
 }
 
 /** Pieces packed in layers, as they would be seen in the cut. */
@@ -55,7 +64,7 @@ function spread(marks: { mm: number; y: number; name: string; of: 'ink' | 'liqui
 }
 
 /** This pot cut open with the meat in it: a line of liquid to drag, and the marks to read on a skewer. */
-export function PotWithMeat({ pot, pieces, sizeMm, fatL, units, onLitres, height = 380 }: Props) {
+export function PotWithMeat({ pot, litres, pieces, sizeMm, fatL, units, onLitres, height = 380 }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(760);
   const narrow = width < 560;
   const [left, right] = narrow ? [104, 64] : [LEFT, RIGHT];
@@ -63,7 +72,9 @@ export function PotWithMeat({ pot, pieces, sizeMm, fatL, units, onLitres, height
   const w = pot.across_mm * scale;
   const bottom = height - BOTTOM;
   const y = (mm: number) => bottom - mm * scale;
-  const level = Math.min(pot.level_mm, pot.height_mm);
+  const poured = litres ?? pot.liquid_l;
+  const levelMm = depthOf(pot, poured);
+  const level = Math.min(levelMm, pot.height_mm);
   const surface = y(level);
   const fat = (fatL / ((Math.PI * (pot.across_mm / 2) ** 2) / 1e6)) * scale;
   const held = useRef(false);
@@ -82,7 +93,7 @@ export function PotWithMeat({ pot, pieces, sizeMm, fatL, units, onLitres, height
         : 0;
     if (!way) return;
     event.preventDefault();
-    set(pot.liquid_l + way * (event.shiftKey ? 0.25 : 0.05));
+    set(poured + way * (event.shiftKey ? 0.25 : 0.05));
   };
   const mm = (depth: number) => format('small_length', depth, units);
   const marks = spread([
@@ -219,8 +230,8 @@ export function PotWithMeat({ pot, pieces, sizeMm, fatL, units, onLitres, height
           aria-orientation="vertical"
           aria-valuemin={0}
           aria-valuemax={Math.round(most * 100) / 100}
-          aria-valuenow={Math.round(pot.liquid_l * 100) / 100}
-          aria-valuetext={`${format('volume', pot.liquid_l, units)}, ${mm(pot.level_mm)} deep`}
+          aria-valuenow={Math.round(poured * 100) / 100}
+          aria-valuetext={`${format('volume', poured, units)}, ${mm(levelMm)} deep`}
           style={{ cursor: 'ns-resize', touchAction: 'none' }}
           onPointerDown={(event) => {
             event.currentTarget.setPointerCapture?.(event.pointerId);
@@ -245,7 +256,7 @@ export function PotWithMeat({ pot, pieces, sizeMm, fatL, units, onLitres, height
             fill={colour('liquid')}
             style={{ fontSize: narrow ? 16 : 20, fontWeight: 700, fontVariantNumeric: 'tabular-nums' }}
           >
-            {format('volume', pot.liquid_l, units)}
+            {format('volume', poured, units)}
           </text>
         </g>
       </svg>

@@ -1,4 +1,5 @@
 import { Box, Flex, Stack, Text } from '@chakra-ui/react';
+import { memo } from 'react';
 import type { Schemas } from '../../api/client';
 import { say, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
@@ -12,16 +13,16 @@ const FIRST_ML = 100;
 const FIRST_G = 50;
 
 /** What goes in with the meat: how much of it, what does instead, and what it brings. */
-export function Ingredients({
+export const Ingredients = memo(function Ingredients({
   ingredients,
   larder,
-  balance,
+  swaps,
   units,
   onChange,
 }: {
   ingredients: Ingredient[];
   larder: Facts[];
-  balance?: Schemas['Balance'] | null;
+  swaps: Schemas['Swap'][];
   units: Units;
   onChange: (ingredients: Ingredient[]) => void;
 }) {
@@ -35,7 +36,7 @@ export function Ingredients({
     <Stack gap={0} as="section" aria-label="What goes in with the meat">
       {ingredients.map((thing, at) => {
         const known = facts(thing.what);
-        const swap = balance?.swaps.find((found) => found.what === thing.what);
+        const swap = swaps.find((found) => found.what === thing.what);
         const poured = thing.ml != null;
         return (
           <Box key={`${thing.what} ${at}`} borderTopWidth="1px" borderColor="line" py={2}>
@@ -103,4 +104,4 @@ export function Ingredients({
       </Box>
     </Stack>
   );
-}
+});

@@ -1,13 +1,16 @@
 import { Box, Flex, Stack, Text } from '@chakra-ui/react';
+import { memo, useCallback, useMemo } from 'react';
 import type { Kitchen, Schemas } from '../../api/client';
 import { PotWithMeat } from '../../drawings/PotWithMeat';
 import { span } from '../../format/time';
-import { editable, format } from '../../format/units';
+import { editable, format, type Units } from '../../format/units';
 import { Choice } from '../../ui/Choice';
 import { NumberField, SelectField } from '../../ui/fields';
 import { Pairs } from '../../ui/Pairs';
 import { without, type BenchProps } from './bench';
 import { Ingredients } from './Ingredients';
+
+const nothing: Schemas['Ingredient'][] = [];
 
 const levels = [
   { value: 'own', label: 'own juice' },
@@ -45,18 +48,24 @@ export function PotBench({
   larder,
 }: BenchProps & { kitchen: Kitchen; larder: Schemas['LarderFacts'][] }) {
   const { pot, balance, trimmed } = prepared;
+  const putIn = useCallback(
+    (ingredients: Schemas['Ingredient'][]) => setBench('ingredients', { ingredients }),
+    [setBench],
+  );
+  // The swaps change only with what is put in: the list need not be drawn anew for a line that moves.
+  const swapsText = JSON.stringify(balance?.swaps ?? []);
+  const swaps = useMemo(() => JSON.parse(swapsText) as Schemas['Swap'][], [swapsText]);
   if (!pot)
     return <Text maxW="40rem">This way needs no liquid: what runs from the meat is kept for the sauce.</Text>;
   const vessel = plan.forecast.vessel ?? kitchen.pot;
-  const length = editable.length[units];
   const setVessel = (changed: Partial<Schemas['Vessel']>) =>
     setForecast('vessel', { vessel: without({ ...vessel, ...changed }) });
-  const round = vessel.width_cm == null;
   const less = (kg: number) => `−${format('mass', Number(kg.toFixed(2)), units)}`;
   return (
     <Stack gap={4}>
       <PotWithMeat
         pot={pot}
+        litres={plan.forecast.liquid_l ?? undefined}
         pieces={trimmed.pieces}
         sizeMm={trimmed.size_mm}
         fatL={prepared.forecast.fat_l ?? 0}
@@ -102,64 +111,13 @@ export function PotBench({
         </Box>
       </Flex>
       <Ingredients
-        ingredients={bench.ingredients ?? []}
+        ingredients={bench.ingredients ?? nothing}
         larder={larder}
-        balance={balance}
+        swaps={swaps}
         units={units}
-        onChange={(ingredients) => setBench('ingredients', { ingredients })}
+        onChange={putIn}
       />
-      <Flex gap={4} wrap="wrap" align="flex-end">
-        <Choice
-          label="Vessel"
-          value={round ? 'round' : 'tin'}
-          options={[
-            { value: 'round', label: 'round' },
-            { value: 'tin', label: 'tin or dish' },
-          ]}
-          onChange={(shape) =>
-            setForecast('vessel', {
-              vessel: without(
-                shape === 'round'
-                  ? { ...vessel, width_cm: undefined, length_cm: undefined, diameter_cm: 26 }
-                  : { ...vessel, diameter_cm: undefined, width_cm: 25, length_cm: 35, height_cm: 8 },
-              ),
-            })
-          }
-        />
-        {(round ? (['diameter_cm'] as const) : (['width_cm', 'length_cm'] as const)).map((side) => (
-          <Box width="104px" key={side}>
-            <NumberField
-              label={side === 'diameter_cm' ? 'Across' : side === 'width_cm' ? 'Wide' : 'Long'}
-              value={vessel[side] ?? 26}
-              unit={length.unit}
-              factor={length.factor}
-              step={length.step}
-              onChange={(value) => value !== undefined && setVessel({ [side]: value })}
-            />
-          </Box>
-        ))}
-        <Box width="104px">
-          <NumberField
-            label="High inside"
-            value={vessel.height_cm ?? pot.height_mm / 10}
-            unit={length.unit}
-            factor={length.factor}
-            step={length.step}
-            onChange={(height_cm) => height_cm !== undefined && setVessel({ height_cm })}
-          />
-        </Box>
-        <Box width="128px">
-          <SelectField
-            label="Made of"
-            value={vessel.material ?? 'iron'}
-            onChange={(material) => setVessel({ material: material as Schemas['Material'] })}
-          >
-            {['iron', 'steel', 'aluminium', 'ceramic', 'glass'].map((of) => (
-              <option key={of}>{of}</option>
-            ))}
-          </SelectField>
-        </Box>
-      </Flex>
+      <VesselFields {...{ vessel, units, setForecast }} heightMm={pot.height_mm} />
       <Flex gap={7} wrap="wrap" align="flex-start">
         <Box flex="1 1 260px">
           <Pairs
@@ -229,3 +187,75 @@ export function PotBench({
     </Stack>
   );
 }
+
+/** The vessel itself: round or a tin, its sides, what it is made of. */
+const VesselFields = memo(function VesselFields({
+  vessel,
+  units,
+  setForecast,
+  heightMm,
+}: {
+  vessel: Schemas['Vessel'];
+  units: Units;
+  setForecast: BenchProps['setForecast'];
+  heightMm: number;
+}) {
+  const length = editable.length[units];
+  const round = vessel.width_cm == null;
+  const setVessel = (changed: Partial<Schemas['Vessel']>) =>
+    setForecast('vessel', { vessel: without({ ...vessel, ...changed }) });
+  return (
+    <Flex gap={4} wrap="wrap" align="flex-end">
+      <Choice
+        label="Vessel"
+        value={round ? 'round' : 'tin'}
+        options={[
+          { value: 'round', label: 'round' },
+          { value: 'tin', label: 'tin or dish' },
+        ]}
+        onChange={(shape) =>
+          setForecast('vessel', {
+            vessel: without(
+              shape === 'round'
+                ? { ...vessel, width_cm: undefined, length_cm: undefined, diameter_cm: 26 }
+                : { ...vessel, diameter_cm: undefined, width_cm: 25, length_cm: 35, height_cm: 8 },
+            ),
+          })
+        }
+      />
+      {(round ? (['diameter_cm'] as const) : (['width_cm', 'length_cm'] as const)).map((side) => (
+        <Box width="104px" key={side}>
+          <NumberField
+            label={side === 'diameter_cm' ? 'Across' : side === 'width_cm' ? 'Wide' : 'Long'}
+            value={vessel[side] ?? 26}
+            unit={length.unit}
+            factor={length.factor}
+            step={length.step}
+            onChange={(value) => value !== undefined && setVessel({ [side]: value })}
+          />
+        </Box>
+      ))}
+      <Box width="104px">
+        <NumberField
+          label="High inside"
+          value={vessel.height_cm ?? heightMm / 10}
+          unit={length.unit}
+          factor={length.factor}
+          step={length.step}
+          onChange={(height_cm) => height_cm !== undefined && setVessel({ height_cm })}
+        />
+      </Box>
+      <Box width="128px">
+        <SelectField
+          label="Made of"
+          value={vessel.material ?? 'iron'}
+          onChange={(material) => setVessel({ material: material as Schemas['Material'] })}
+        >
+          {['iron', 'steel', 'aluminium', 'ceramic', 'glass'].map((of) => (
+            <option key={of}>{of}</option>
+          ))}
+        </SelectField>
+      </Box>
+    </Flex>
+  );
+});

@@ -1,7 +1,7 @@
 import { Box, Flex, Grid, Heading, Stack, Text, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, type Kitchen, type Schemas } from '../../api/client';
 import { useCuts, useKitchen, useLarder, usePlan } from '../../api/queries';
@@ -18,7 +18,15 @@ import { ThumbBar } from '../../ui/ThumbBar';
 import { takeInHand } from '../shell/inHand';
 import { whyAddress } from '../why/state';
 import { because, warningsOf } from './because';
-import { places, without, type BenchPlace, type BenchProps, type Plan, type Prepared } from './bench';
+import {
+  places,
+  without,
+  type Bench,
+  type BenchPlace,
+  type BenchProps,
+  type Plan,
+  type Prepared,
+} from './bench';
 import { Difference, differences } from './Difference';
 import { HeatBench } from './HeatBench';
 import { LaterBench } from './LaterBench';
@@ -87,17 +95,20 @@ function OnTheBench({
   useUndoKeys(document.undo, document.redo);
   const cut = cuts.data?.find((found) => found.cut === plan.forecast.cut);
   const next = places[places.findIndex(({ value }) => value === place) + 1];
-  const lines = prepared && before.data ? differences(before.data, prepared, units) : [];
-  const props: Omit<BenchProps, 'prepared'> = {
-    plan,
-    bench: plan.prepare ?? {},
-    units,
-    setPlan: (key, change) => document.change(key, change),
-    setBench: (key, changed) =>
-      document.change(key, (was) => ({ ...was, prepare: without({ ...was.prepare, ...changed }) })),
-    setForecast: (key, changed) =>
-      document.change(key, (was) => ({ ...was, forecast: without({ ...was.forecast, ...changed }) })),
-  };
+  const lines = useMemo(
+    () => (prepared && before.data ? differences(before.data, prepared, units) : []),
+    [prepared, before.data, units],
+  );
+  const setters = useMemo(
+    () => ({
+      setPlan: (key: string, change: (was: Plan) => Plan) => document.change(key, change),
+      setBench: (key: string, changed: Partial<Bench>) =>
+        document.change(key, (was) => ({ ...was, prepare: without({ ...was.prepare, ...changed }) })),
+      setForecast: (key: string, changed: Partial<Plan['forecast']>) =>
+        document.change(key, (was) => ({ ...was, forecast: without({ ...was.forecast, ...changed }) })),
+    }),
+    [document],
+  );
   return (
     <Stack gap={4}>
       <Flex gap={4} wrap="wrap" align="flex-end" justify="space-between">
@@ -178,7 +189,11 @@ function OnTheBench({
           gap={{ base: 5, lg: 7 }}
         >
           <Stack gap={5} minW={0}>
-            <BenchOf place={place} {...props} prepared={prepared} kitchen={kitchen} larder={larder} />
+            <BenchOf
+              {...setters}
+              {...{ place, plan, units, prepared, kitchen, larder }}
+              bench={plan.prepare ?? noBench}
+            />
           </Stack>
           <Stack gap={5} className="no-print">
             <ThumbBar>
@@ -229,7 +244,10 @@ function OnTheBench({
   );
 }
 
-function BenchOf({
+const noBench: Bench = {};
+
+/** Drawn anew only when the plan or what it comes to has changed, not with every word about saving. */
+const BenchOf = memo(function BenchOf({
   place,
   ...props
 }: BenchProps & {
@@ -254,7 +272,7 @@ function BenchOf({
     case 'list':
       return <ListBench {...props} />;
   }
-}
+});
 
 /** Which version it is compared with, and the way back to it. */
 function Versions({
