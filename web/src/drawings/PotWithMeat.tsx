@@ -56,19 +56,33 @@ function pack(pot: Pot, pieces: number, [thick = 50, middle = 60, long = 80]: re
 }
 
 /** Names along the stick, kept from lying on each other. */
-function spread(marks: { mm: number; y: number; name: string; of: 'ink' | 'liquid' | 'caution' }[]) {
+function spread(
+  marks: { mm: number; y: number; name: string; of: 'ink' | 'liquid' | 'caution' }[],
+  lowest: number,
+) {
   const sorted = [...marks].sort((a, b) => a.y - b.y).map((mark) => ({ ...mark, at: mark.y }));
   for (let i = 1; i < sorted.length; i++) sorted[i]!.at = Math.max(sorted[i]!.at, sorted[i - 1]!.at + 20);
-  const over = Math.max(0, (sorted.at(-1)?.at ?? 0) - (sorted.at(-1)?.y ?? 0) - 40);
+  const over = Math.max(0, (sorted.at(-1)?.at ?? 0) - lowest);
   return sorted.map((mark) => ({ ...mark, at: mark.at - over }));
 }
 
 /** This pot cut open with the meat in it: a line of liquid to drag, and the marks to read on a skewer. */
-export function PotWithMeat({ pot, litres, pieces, sizeMm, fatL, units, onLitres, height = 380 }: Props) {
+export function PotWithMeat({
+  pot,
+  litres,
+  pieces,
+  sizeMm,
+  fatL,
+  units,
+  onLitres,
+  height: room = 380,
+}: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(760);
   const narrow = width < 560;
-  const [left, right] = narrow ? [104, 64] : [LEFT, RIGHT];
-  const scale = Math.min((width - left - right) / pot.across_mm, (height - TOP - BOTTOM) / pot.height_mm);
+  const [left, right] = narrow ? [122, 88] : [LEFT, RIGHT];
+  const scale = Math.min((width - left - right) / pot.across_mm, (room - TOP - BOTTOM) / pot.height_mm);
+  // A narrow page makes it shallower: no room is kept that is not drawn in.
+  const height = Math.max(TOP + BOTTOM + pot.height_mm * scale, 150);
   const w = pot.across_mm * scale;
   const bottom = height - BOTTOM;
   const y = (mm: number) => bottom - mm * scale;
@@ -101,7 +115,7 @@ export function PotWithMeat({ pot, litres, pieces, sizeMm, fatL, units, onLitres
     { mm: pot.marks_mm.half, y: y(pot.marks_mm.half), name: 'by half', of: 'ink' },
     { mm: pot.marks_mm.stop, y: y(pot.marks_mm.stop), name: 'stop: salt', of: 'ink' },
     { mm: pot.marks_mm.catch, y: y(pot.marks_mm.catch), name: 'catches', of: 'caution' },
-  ]);
+  ], height - 12);
   const stick = left + Math.min(34, w * 0.1);
   const steam = Math.min(9, Math.round(pot.loss_l * 5));
   return (

@@ -300,6 +300,27 @@ pub struct Prepare {
     pub later: Vec<Later>,
 }
 
+impl Marinade {
+    /// What has to be bought for it, by its usual strength: the rest is water, herbs and spice.
+    pub fn made_of(&self) -> Ingredient {
+        let (what, share) = match self.of {
+            MarinadeOf::Wine => (Larder::RedWine, 1.0),
+            MarinadeOf::Acid => (Larder::Vinegar, 0.4),
+            MarinadeOf::Spice => (Larder::Oil, 0.8),
+            MarinadeOf::Soy => (Larder::SoySauce, 0.4),
+        };
+        Ingredient { what, ml: Some(self.ml * share), g: None }
+    }
+}
+
+impl Prepare {
+    /// Everything that goes into the pot with the meat: the ingredients, and the marinade where it is kept.
+    pub fn things(&self) -> Vec<Ingredient> {
+        let kept = self.marinade.filter(|marinade| marinade.kept).map(|marinade| marinade.made_of());
+        self.ingredients.iter().copied().chain(kept).collect()
+    }
+}
+
 impl Default for Prepare {
     fn default() -> Self {
         Self {

@@ -3,7 +3,7 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::bench::Prepare;
+use super::bench::{Ingredient, Prepare};
 use super::larder::Larder;
 use super::salt::{SALT_STOP, SaltAnswer};
 use crate::forecast::{Case, CurvePoint, Forecast, Medium};
@@ -54,6 +54,8 @@ pub struct Poured {
     pub what: Larder,
     /// How much, L.
     pub l: f64,
+    /// What of it stands in the pot, L: the wine that deglazes is boiled down by half first.
+    pub stays_l: f64,
 }
 
 /// The liquid in this vessel.
@@ -112,14 +114,31 @@ pub(super) fn along(curve: &[CurvePoint], min: f64, of: impl Fn(&CurvePoint) -> 
     of(a) + (of(b) - of(a)) * share
 }
 
+/// What deglazes, in the order it is reached for.
+const DEGLAZES: [Larder; 6] =
+    [Larder::RedWine, Larder::WhiteWine, Larder::FortifiedWine, Larder::Cider, Larder::DarkBeer, Larder::PaleBeer];
+/// Boiled down to this share. Practice.
+pub(super) const DEGLAZED_TO: f64 = 0.5;
+
+/// The ingredient that deglazes the pan, if one does.
+pub(super) fn deglazes(bench: &Prepare) -> Option<Ingredient> {
+    let things = bench.things();
+    DEGLAZES.iter().find_map(|what| things.iter().copied().find(|thing| thing.what == *what))
+}
+
 /// What is poured: the ingredients that are liquid, and the base for the rest.
 pub(super) fn poured(bench: &Prepare, liquid_l: f64) -> Vec<Poured> {
-    let things: Vec<_> = (bench.ingredients.iter())
+    let deglazed = deglazes(bench).map(|thing| thing.what);
+    let things: Vec<_> = (bench.things().iter())
         .filter(|thing| thing.what.facts().liquid)
-        .map(|thing| Poured { what: thing.what, l: thing.millilitres() / 1000.0 })
+        .map(|thing| {
+            let l = thing.millilitres() / 1000.0;
+            Poured { what: thing.what, l, stays_l: if Some(thing.what) == deglazed { DEGLAZED_TO * l } else { l } }
+        })
         .collect();
-    let given: f64 = things.iter().map(|thing| thing.l).sum();
-    let base = Poured { what: bench.base, l: f64::max(0.0, liquid_l - given) };
+    let given: f64 = things.iter().map(|thing| thing.stays_l).sum();
+    let l = f64::max(0.0, liquid_l - given);
+    let base = Poured { what: bench.base, l, stays_l: l };
     std::iter::once(base).filter(|base| base.l > 0.005).chain(things).collect()
 }
 

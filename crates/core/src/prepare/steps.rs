@@ -5,7 +5,7 @@ use utoipa::ToSchema;
 
 use super::bench::{Ingredient, Prepare, SearFat, Surface, Trim};
 use super::larder::Larder;
-use super::pot::PotAnswer;
+use super::pot::{DEGLAZED_TO, PotAnswer, deglazes};
 use super::salt::SaltAnswer;
 use super::sear::SearPlan;
 use super::trim::Trimmed;
@@ -56,13 +56,6 @@ const AROMATICS: [(Larder, &str); 9] = [
 impl Told<'_> {
     fn has(&self, what: Larder) -> Option<&Ingredient> {
         self.bench.ingredients.iter().find(|thing| thing.what == what)
-    }
-
-    /// The wine, beer or cider that deglazes.
-    fn deglazes(&self) -> Option<(&'static str, f64)> {
-        [Larder::RedWine, Larder::WhiteWine, Larder::FortifiedWine, Larder::Cider, Larder::DarkBeer, Larder::PaleBeer]
-            .into_iter()
-            .find_map(|what| self.has(what).map(|thing| (what.facts().name, thing.millilitres() / 1000.0)))
     }
 
     /// In order.
@@ -204,14 +197,16 @@ impl Told<'_> {
                 if self.has(Larder::Chilli).is_some() { vec![safety::chilli()] } else { vec![] },
             );
         }
-        if let Some((name, litres)) = self.deglazes() {
-            let min = litres / 2.0 / (BURNER_SHARE * hob_w / LATENT_HEAT) / 60.0;
+        let deglazed = deglazes(bench);
+        if let Some(thing) = deglazed {
+            let (name, litres) = (thing.what.facts().name, thing.millilitres() / 1000.0);
+            let min = (1.0 - DEGLAZED_TO) * litres / (BURNER_SHARE * hob_w / LATENT_HEAT) / 60.0;
             add(
                 "deglaze",
                 format!(
                     "Pour in {:.0} mL of {name}, scrape up the brown, boil it down to {:.0} mL",
                     litres * 1000.0,
-                    litres * 500.0
+                    litres * 1000.0 * DEGLAZED_TO
                 ),
                 "its raw edge and much of its alcohol go; what stuck to the pan is the sauce",
                 f64::max(2.0, min.ceil()),
@@ -229,7 +224,7 @@ impl Told<'_> {
         let rest: f64 = pot
             .poured
             .iter()
-            .filter(|thing| Some(thing.what.facts().name) != self.deglazes().map(|(name, _)| name))
+            .filter(|poured| deglazed.is_none_or(|thing| poured.what != thing.what))
             .map(|thing| thing.l)
             .sum();
         let juices = if sear.happens() { " with its resting juices" } else { "" };

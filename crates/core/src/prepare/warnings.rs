@@ -156,11 +156,11 @@ impl Minded<'_> {
                 "With nothing poured the bottom can catch until juice runs: lowest heat, lid tight, look after ten minutes.",
             ));
         }
-        let given: f64 = bench.ingredients.iter().filter(|t| t.what.facts().liquid).map(|t| t.millilitres()).sum();
-        if given / 1000.0 > pot.liquid_l + 0.02 {
+        let given: f64 = pot.poured.iter().map(|thing| thing.stays_l).sum();
+        if given > pot.liquid_l + 0.02 {
             found.push(Caution::new(
                 "over_level",
-                format!("The ingredients alone come to {:.2} L, more than this level takes.", given / 1000.0),
+                format!("The ingredients alone come to {given:.2} L, more than this level takes."),
             ));
         }
         if self.sugar_g > 60.0 * f64::max(pot.liquid_l, 0.1) && !pressure {
