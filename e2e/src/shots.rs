@@ -29,15 +29,18 @@ const COMPARED: &str = "/match?cut=chuck&kg=1.6&mm=75&beside=braise.oven_150.who
 
 const SHOTS: [Shot; 19] = [
     shot("match", "/match?cut=shin&kg=2.4&people=8", &[], "Scrub through"),
-    shot("match-refused", "/match?cut=fillet", &[], "not for this job"),
     shot("match-cuts", "/match/cuts?cut=shin", &[], "Every cut, every way"),
     shot("match-buy", "/match/buy?dish=braise&as=pull", &[], "Those that fit the bell first"),
-    shot("prepare", "/prepare", &["Lake-ice shin"], "Then it cooks"),
+    shot("prepare", "/prepare", &["Lake-ice shin", "Pot"], "The cook it leads to"),
+    shot("prepare-sear", "/prepare", &["Boathouse short ribs", "Sear"], "The cook it leads to"),
+    Shot {
+        scheme: "dark",
+        ..shot("prepare-heat-dark", "/prepare", &["Lake-ice shin", "Heat"], "The cook it leads to")
+    },
     shot("sheet", "/sheet", &["Lake-ice shin"], "Because"),
     shot("cook", "/cook", &["Ice-road chuck"], "The median piece"),
     shot("why", "/match?cut=shin&kg=2.4&people=8", &["Why this time?"], "Rules of thumb"),
     Shot { scheme: "dark", ..shot("why-pit-dark", PIT, &[], "Rules of thumb") },
-    Shot { viewport: Viewport::Phone, ..shot("why-phone", PIT, &[], "Rules of thumb") },
     shot("finish", "/finish", &["Ice-road chuck"], "Served?"),
     shot("log", "/log", &[], "What came of it"),
     shot("kitchen", "/kitchen", &[], "Take it along"),
@@ -50,7 +53,10 @@ const SHOTS: [Shot; 19] = [
         scheme: "dark",
         ..shot("cook-phone-dark", "/cook", &["Ice-road chuck"], "The median piece")
     },
-    Shot { viewport: Viewport::Phone, ..shot("finish-phone", "/finish", &["Ice-road chuck"], "Served?") },
+    Shot {
+        viewport: Viewport::Phone,
+        ..shot("prepare-phone", "/prepare", &["Lake-ice shin", "Pot"], "The cook it leads to")
+    },
 ];
 
 #[tokio::main]

@@ -20,7 +20,8 @@ async fn from_a_cut_and_a_bell_to_a_log_line() -> Outcome {
 
     // The bench, then the sheet, by an address that can be linked.
     kitchen.find("//h1[contains(., 'Saturday shin')]").await?;
-    kitchen.says("Then it cooks from the outside in").await?;
+    kitchen.says("The cook it leads to").await?;
+    kitchen.press("List").await?;
     kitchen.press("Work it back from the bell").await?;
     kitchen.says("Start this cook").await?;
     kitchen.find("//h1[contains(., 'Saturday shin')]").await?;
@@ -180,7 +181,7 @@ async fn every_view_is_readable_on_a_phone_in_both_lights() -> Outcome {
             ),
             ("/match/cuts?cut=oxtail", None, "Every cut, every way"),
             ("/match/buy?dish=smoke", None, "Those that fit the bell first"),
-            ("/prepare", Some("Lake-ice shin"), "Then it cooks"),
+            ("/prepare", Some("Lake-ice shin"), "The cook it leads to"),
             ("/why", None, "Rules of thumb"),
             ("/sheet", Some("Lake-ice shin"), "Because"),
             ("/cook", Some("Ice-road chuck"), "The median piece"),
@@ -296,6 +297,66 @@ async fn a_cut_is_matched_by_any_of_its_names_and_weighed_every_way() -> Outcome
 }
 
 #[tokio::test]
+async fn a_dish_is_prepared_from_the_board_to_the_lid_on_two_pages() -> Outcome {
+    let kitchen = Kitchen::open(true, Viewport::Table).await?;
+    kitchen.go("/prepare").await?;
+    kitchen.press("Lake-ice shin").await?;
+    kitchen.says("saved, version 1").await?;
+    let meat = kitchen.browser.current_url().await?;
+    // Every bench is readable with axe, light and dark, and none is wider than a table or a phone.
+    for (place, words) in [
+        ("Meat", "into the pot, for body"),
+        ("Salt", "weigh out"),
+        ("Sear", "Brown it?"),
+        ("Pot", "on the scale, by half"),
+        ("Heat", "water lost"),
+        ("Later", "Comes out again"),
+        ("List", "From the butcher"),
+    ] {
+        kitchen
+            .find(&format!("//nav[@aria-label='The bench']//button[starts-with(., '{place}')]"))
+            .await?
+            .click()
+            .await?;
+        kitchen.says(words).await?;
+        kitchen.assert_fits().await?;
+        kitchen.assert_accessible().await.map_err(|error| error.context(place))?;
+    }
+    // The line in the pot goes up by key; the difference is told, and kept.
+    kitchen.find("//nav[@aria-label='The bench']//button[starts-with(., 'Pot')]").await?.click().await?;
+    let line = kitchen.find("//*[@role='slider'][@aria-label='Liquid']").await?;
+    line.send_keys("\u{e013}\u{e013}").await?;
+    kitchen.find("//*[@aria-label='What is different']//*[contains(., 'liquid in')]").await?;
+    kitchen.says("saved, version 2").await?;
+    // A second page changes something else: neither loses anything.
+    let first = kitchen.browser.window().await?;
+    let second = kitchen.browser.new_window(true).await?;
+    kitchen.browser.switch_to_window(second.handle).await?;
+    kitchen.browser.goto(meat.as_str()).await?;
+    kitchen.fill("Strings", "5").await?;
+    kitchen.says("saved, version 3").await?;
+    kitchen.browser.switch_to_window(first).await?;
+    kitchen.says("Changed on another page").await?;
+    kitchen.says("strings").await?;
+    kitchen.press("soup").await?;
+    kitchen.says("saved, version 4").await?;
+    kitchen.find("//nav[@aria-label='The bench']//button[starts-with(., 'List')]").await?.click().await?;
+    kitchen.says("lengths of kitchen string").await?;
+    // Undone: only what was done here.
+    kitchen.find("//button[@aria-label='Undo']").await?.click().await?;
+    kitchen.says("saved, version 5").await?;
+    kitchen.says("lengths of kitchen string").await?;
+    kitchen.find("//button[@aria-label='Redo'][not(@disabled)]").await?;
+    // Nonsense is refused where it was typed, and nothing of it is kept.
+    kitchen.fill("For how many", "100").await?;
+    kitchen.says("this vessel takes").await?;
+    kitchen.says("not saved yet").await?;
+    kitchen.fill("For how many", "8").await?;
+    kitchen.says("saved, version").await?;
+    kitchen.close().await
+}
+
+#[tokio::test]
 async fn a_way_in_two_goes_is_planned_worked_back_and_cooked() -> Outcome {
     let kitchen = Kitchen::open(true, Viewport::Table).await?;
     // Two evenings ahead, so that there is a night between.
@@ -305,6 +366,7 @@ async fn a_way_in_two_goes_is_planned_worked_back_and_cooked() -> Outcome {
     kitchen.press("Braise the day before, reheat").await?;
     kitchen.says("then chilled in its liquid").await?;
     kitchen.press("Plan it this way").await?;
+    kitchen.press("List").await?;
     kitchen.press("Work it back from the bell").await?;
     for words in ["Off the heat: cool it shallow and fast", "then in the fridge", "Warmed through gently"] {
         kitchen.says(words).await?;

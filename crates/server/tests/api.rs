@@ -82,6 +82,18 @@ async fn bad_input_names_its_field_and_is_never_a_500() {
         ("/api/forecast", json!(["chuck"]), "the request"),
         ("/api/match", json!({"cut": "chuck", "bell": "soon"}), "bell"),
         ("/api/match", json!({"cut": "chuck", "people": 0}), "people"),
+        ("/api/prepare", json!({"cut": "chuck"}), "mass_kg"),
+        ("/api/prepare", json!({"cut": "chuck", "mass_kg": 1.4, "level": "brim"}), "level"),
+        (
+            "/api/prepare",
+            json!({"cut": "chuck", "mass_kg": 1.4, "ingredients": [{"what": "gold", "g": 1}]}),
+            "ingredients[0].what",
+        ),
+        (
+            "/api/prepare/plan",
+            json!({"name": "x", "bell": "2040-02-06T16:30:00Z", "forecast": {"cut": "fillet", "method": "braise"}}),
+            "cut",
+        ),
         ("/api/sauce", json!({"liquid_l": -1}), "liquid_l"),
         ("/api/sauce", json!({"target": "soup"}), "target"),
         ("/api/sheet/preview", shin(""), "name"),
@@ -117,6 +129,28 @@ async fn plans_are_saved_once_and_not_over_each_other() {
     assert_eq!(status, StatusCode::OK);
     assert_eq!(worked["sheet"]["late_min"], 0.0);
     assert!(worked["forecast"]["inside"]["frames"].as_array().unwrap().len() > 20);
+}
+
+#[tokio::test]
+async fn every_version_of_a_plan_can_be_read_again() {
+    let app = kitchen().await;
+    for (version, name) in ["One", "Two", "Three"].into_iter().enumerate() {
+        ask(&app, Method::PUT, PLAN, json!({"version": version, "plan": shin(name)})).await;
+    }
+    let (_, versions) = ask(&app, Method::GET, &format!("{PLAN}/versions"), Value::Null).await;
+    let numbers: Vec<_> = versions.as_array().unwrap().iter().map(|found| found["version"].as_i64().unwrap()).collect();
+    assert_eq!(numbers, [3, 2, 1]);
+    let (_, second) = ask(&app, Method::GET, &format!("{PLAN}/versions/2"), Value::Null).await;
+    assert_eq!((&second["version"], &second["plan"]["name"]), (&json!(2), &json!("Two")));
+    for address in
+        [format!("{PLAN}/versions/9"), format!("{PLAN}/versions/first"), PLAN.replace("001", "009") + "/versions"]
+    {
+        assert_eq!(ask(&app, Method::GET, &address, Value::Null).await.0, StatusCode::NOT_FOUND, "{address}");
+    }
+    // The bench of a plan, saved or not, stands in this kitchen's pot.
+    let (status, bench) = ask(&app, Method::POST, "/api/prepare/plan", second["plan"].clone()).await;
+    assert_eq!((status, &bench["pot"]["across_mm"]), (StatusCode::OK, &json!(260.0)));
+    assert!(ask(&app, Method::GET, "/api/larder", Value::Null).await.1.as_array().unwrap().len() > 40);
 }
 
 #[tokio::test]

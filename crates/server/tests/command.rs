@@ -79,6 +79,47 @@ fn matching_and_the_sauce_answer_too() {
 }
 
 #[test]
+fn the_bench_has_the_fields_that_are_promised() {
+    let request = json!({
+        "cut": "short_rib", "mass_kg": 2.4, "pieces": 8, "size_mm": [50, 60, 100], "surface": "patted", "sear": "hard",
+        "pan": {"diameter_cm": 28, "mass_kg": 2.8, "material": "iron"}, "hob": {"watts": 1800, "kind": "gas"},
+        "method": "braise", "heat": {"source": "hob", "simmer": "gentle"},
+        "vessel": {"diameter_cm": 26, "height_cm": 13, "lid": "loose"}, "level": "third", "hours": 3,
+        "salt_pct": 1.25, "salt_h": 12, "crystal": "fine", "ingredients": [{"what": "soy_sauce", "ml": 60}]
+    });
+    let bench = answer("prepare", request);
+    for path in [
+        "/sear/batches",
+        "/sear/per_batch",
+        "/sear/min",
+        "/sear/pan_low_c",
+        "/sear/stews",
+        "/sear/wait_to_brown_min",
+        "/pot/liquid_l",
+        "/pot/level_mm",
+        "/pot/meat_mm",
+        "/pot/marks_mm/now",
+        "/pot/marks_mm/half",
+        "/pot/marks_mm/stop",
+        "/pot/marks_mm/catch",
+        "/pot/loss_l",
+        "/pot/top_ups",
+        "/pot/fits",
+        "/salt/g",
+        "/salt/tsp",
+        "/salt/depth_mm/1",
+        "/salt/from_ingredients_g",
+        "/trimmed_kg",
+        "/portions",
+        "/warnings",
+    ] {
+        assert!(bench.pointer(path).is_some_and(|value| !value.is_null()), "{path} is missing");
+    }
+    assert_eq!(bench["salt"]["g"], 28.2);
+    assert_eq!(run("prepare", br#"{"cut": "shin", "mass_kg": 1, "sear": "black"}"#).status.code(), Some(2));
+}
+
+#[test]
 fn bad_input_is_one_line_that_names_the_field_and_exit_code_2() {
     let deep = format!("{}{}", "[".repeat(5000), "]".repeat(5000));
     let long = format!("{{\"cut\": \"chuck\", \"method\": \"braise\", \"size_mm\": [{}1]}}", "1,".repeat(100_000));

@@ -2598,6 +2598,11 @@ export interface components {
              * @description How much, L.
              */
             l: number;
+            /**
+             * Format: double
+             * @description What of it stands in the pot, L: the wine that deglazes is boiled down by half first.
+             */
+            stays_l: number;
             /** @description What. */
             what: components["schemas"]["Larder"];
         };

@@ -110,12 +110,15 @@ export function PotWithMeat({
     set(poured + way * (event.shiftKey ? 0.25 : 0.05));
   };
   const mm = (depth: number) => format('small_length', depth, units);
-  const marks = spread([
-    { mm: pot.marks_mm.now, y: y(pot.marks_mm.now), name: 'now', of: 'liquid' },
-    { mm: pot.marks_mm.half, y: y(pot.marks_mm.half), name: 'by half', of: 'ink' },
-    { mm: pot.marks_mm.stop, y: y(pot.marks_mm.stop), name: 'stop: salt', of: 'ink' },
-    { mm: pot.marks_mm.catch, y: y(pot.marks_mm.catch), name: 'catches', of: 'caution' },
-  ], height - 12);
+  const marks = spread(
+    [
+      { mm: pot.marks_mm.now, y: y(pot.marks_mm.now), name: 'now', of: 'liquid' },
+      { mm: pot.marks_mm.half, y: y(pot.marks_mm.half), name: 'by half', of: 'ink' },
+      { mm: pot.marks_mm.stop, y: y(pot.marks_mm.stop), name: 'stop: salt', of: 'ink' },
+      { mm: pot.marks_mm.catch, y: y(pot.marks_mm.catch), name: 'catches', of: 'caution' },
+    ],
+    height - 12,
+  );
   const stick = left + Math.min(34, w * 0.1);
   const steam = Math.min(9, Math.round(pot.loss_l * 5));
   return (

@@ -73,8 +73,8 @@ pub fn alcohol_left(hours: f64) -> f64 {
 /// Everything in the pot by mass: what is poured, and what is not.
 fn in_the_pot(bench: &Prepare, poured: &[Poured]) -> Vec<(Larder, f64)> {
     let liquids = poured.iter().map(|poured| (poured.what, poured.l * 1000.0 * poured.what.facts().density));
-    let solids =
-        (bench.ingredients.iter()).filter(|thing| !thing.what.facts().liquid).map(|thing| (thing.what, thing.grams()));
+    let things = bench.things();
+    let solids = (things.iter()).filter(|thing| !thing.what.facts().liquid).map(|thing| (thing.what, thing.grams()));
     let flour = bench.flour.then_some((Larder::Flour, 1.0));
     liquids.chain(solids).chain(flour).collect()
 }

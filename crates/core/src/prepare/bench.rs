@@ -314,6 +314,13 @@ impl Marinade {
 }
 
 impl Prepare {
+    /// Whether bacon is rendered for its fat that is not among the ingredients.
+    pub fn renders_bacon(&self) -> bool {
+        self.sear != Sear::None
+            && self.fat == Some(SearFat::Bacon)
+            && !self.ingredients.iter().any(|thing| thing.what == Larder::Bacon)
+    }
+
     /// Everything that goes into the pot with the meat: the ingredients, and the marinade where it is kept.
     pub fn things(&self) -> Vec<Ingredient> {
         let kept = self.marinade.filter(|marinade| marinade.kept).map(|marinade| marinade.made_of());

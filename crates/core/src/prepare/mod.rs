@@ -208,7 +208,7 @@ impl Prepare {
             let poured = pot::poured(self, liquid_l);
             let base_l = poured.iter().find(|thing| thing.what == self.base).map_or(0.0, |thing| thing.l);
             if request.liquid_salt_g.is_none() {
-                let grams = salt::of_ingredients(self, base_l).iter().map(|source| source.g).sum();
+                let grams = salt::of_ingredients(&case, self, base_l).iter().map(|source| source.g).sum();
                 request.liquid_salt_g = Some(grams);
             }
             if request.stock_gelatin_pct.is_none() && liquid_l > 0.0 {

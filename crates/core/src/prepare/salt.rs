@@ -9,6 +9,8 @@ use crate::cuts::Cut;
 use crate::forecast::{CORNED_SALT, Case, Forecast, SALT_S};
 use crate::units::HOUR_S;
 
+/// Bacon to render for each kilo of meat, g. Practice.
+pub(super) const BACON_G_PER_KG: f64 = 60.0;
 /// Diffusion of salt into cold meat, m²/s: published values scatter this widely.
 const DIFFUSION: [f64; 2] = [2e-10, 5e-10];
 /// Share of raw meat's mass that takes part in a brine's balance. Published.
@@ -153,21 +155,24 @@ pub fn salt_for(case: &Case, bench: &Prepare) -> (f64, f64) {
 }
 
 /// Salt of everything put in with the meat, g.
-pub(super) fn of_ingredients(bench: &Prepare, base_l: f64) -> Vec<SaltSource> {
+pub(super) fn of_ingredients(case: &Case, bench: &Prepare, base_l: f64) -> Vec<SaltSource> {
     let thing = |what: Larder, grams: f64| SaltSource {
         name: what.facts().name.to_owned(),
         what: Some(what),
         g: grams * what.facts().salt_pct / 100.0,
     };
     let base = thing(bench.base, base_l * 1000.0 * bench.base.facts().density);
-    let things = bench.ingredients.iter().map(|ingredient| thing(ingredient.what, ingredient.grams()));
-    std::iter::once(base).chain(things).filter(|source| source.g > 0.0).collect()
+    let all = bench.things();
+    let things = all.iter().map(|ingredient| thing(ingredient.what, ingredient.grams()));
+    // Bacon that is only rendered for its fat salts the pot as well.
+    let rendered = bench.renders_bacon().then(|| thing(Larder::Bacon, BACON_G_PER_KG * case.mass_kg));
+    std::iter::once(base).chain(things).chain(rendered).filter(|source| source.g > 0.0).collect()
 }
 
 /// The whole balance.
 pub(super) fn salt(case: &Case, bench: &Prepare, forecast: &Forecast, hours: f64, base_l: f64) -> SaltAnswer {
     let meat = meat_salt(case, bench);
-    let mut sources = of_ingredients(bench, base_l);
+    let mut sources = of_ingredients(case, bench, base_l);
     let from_ingredients_g: f64 = sources.iter().map(|source| source.g).sum();
     let name = if meat.own_g > 0.0 { "the meat's cure" } else { "salt on the meat" };
     sources.insert(0, SaltSource { name: name.into(), what: None, g: meat.in_meat_g });

@@ -7,7 +7,7 @@ use super::bench::{Prepare, SearFat};
 use super::larder::{Larder, Shelf};
 use super::later::LaterAnswer;
 use super::pot::Poured;
-use super::salt::SaltAnswer;
+use super::salt::{BACON_G_PER_KG, SaltAnswer};
 use super::schools::flour_g;
 use super::sear::SearPlan;
 use crate::forecast::Case;
@@ -36,9 +36,8 @@ pub struct ShoppingItem {
     pub cost: Option<f64>,
 }
 
-/// Oil for each batch, mL; bacon to render for each kilo of meat, g. Practice.
+/// Oil for each batch, mL. Practice.
 const OIL_ML: f64 = 15.0;
-const BACON_G_PER_KG: f64 = 60.0;
 
 fn item(shelf: Shelf, name: impl Into<String>) -> ShoppingItem {
     ShoppingItem { shelf, name: name.into(), g: None, ml: None, count: None, note: None, cost: None }
@@ -69,7 +68,7 @@ pub(super) fn list(basket: &Basket) -> Vec<ShoppingItem> {
             ..item(Shelf::Butcher, part.name())
         });
     }
-    if sear.happens() && sear.fat == SearFat::Bacon && !bench.ingredients.iter().any(|i| i.what == Larder::Bacon) {
+    if bench.renders_bacon() {
         found.push(ShoppingItem {
             g: Some(BACON_G_PER_KG * case.mass_kg),
             note: Some("to render first".into()),
@@ -92,6 +91,12 @@ pub(super) fn list(basket: &Basket) -> Vec<ShoppingItem> {
     for thing in poured.iter().filter(|thing| thing.what != Larder::Water) {
         let facts = thing.what.facts();
         found.push(ShoppingItem { ml: Some(thing.l * 1000.0), ..item(facts.shelf, facts.name) });
+    }
+    if let Some(marinade) = bench.marinade.filter(|marinade| !marinade.kept) {
+        let bought = marinade.made_of();
+        let facts = bought.what.facts();
+        let note = Some("for the marinade".into());
+        found.push(ShoppingItem { ml: bought.ml, note, ..item(facts.shelf, facts.name) });
     }
     for thing in bench.ingredients.iter().filter(|thing| !thing.what.facts().liquid) {
         let facts = thing.what.facts();

@@ -1,9 +1,10 @@
 import { Box, Flex, Heading, Stack, Text, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { format, say, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/fields';
-import type { BenchProps } from './bench';
+import type { BenchProps, Plan } from './bench';
 import { forPeople } from './scale';
 import { Steps } from './SearBench';
 
@@ -31,24 +32,26 @@ function amount(item: Schemas['ShoppingItem'], units: Units): string {
 /** Everything that has to be there, by where it is bought, and the whole order of work; made to be printed. */
 export function ListBench({ plan, prepared, units, setPlan }: BenchProps) {
   const people = plan.people ?? 4;
+  // Every figure typed is reckoned from the dish as it was before: one that is passed over leaves no rounding behind.
+  const [from, setFrom] = useState<{ plan: Plan; massKg: number }>();
   const groups = Object.entries(shelves)
     .map(([shelf, name]) => ({ name, items: prepared.shopping.filter((item) => item.shelf === shelf) }))
     .filter((group) => group.items.length > 0);
   return (
     <Stack gap={5}>
       <Flex gap={4} align="flex-end" wrap="wrap" className="no-print">
-        <Box width="112px">
+        <Box width="112px" onBlur={() => setFrom(undefined)}>
           <NumberField
             label="For how many"
             value={people}
             unit=""
             step={1}
-            onChange={(next) =>
-              next &&
-              setPlan('people', (before) =>
-                forPeople(before, Math.round(Math.min(200, Math.max(1, next))), prepared.trimmed.raw_kg),
-              )
-            }
+            onChange={(next) => {
+              if (!next || next < 1) return;
+              const base = from ?? { plan, massKg: prepared.trimmed.raw_kg };
+              setFrom(base);
+              setPlan('people', () => forPeople(base.plan, Math.round(Math.min(200, next)), base.massKg));
+            }}
           />
         </Box>
         <Text fontSize="small" color="soft" flex="1" minW="16rem">

@@ -1,6 +1,6 @@
 import { without, type Plan } from './bench';
 
-const to = (value: number, step: number) => Math.round(value / step) * step;
+const to = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(3));
 
 /**
  * The dish for another number of people: meat, pieces, ingredients and what goes in later by as much, each piece as

@@ -1,0 +1,210 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Route, Routes } from 'react-router';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../../api/client';
+import { lay } from '../../drawings/PanFromAbove';
+import { depthOf, litresAt } from '../../drawings/PotWithMeat';
+import { open } from '../../test-kitchen';
+import { because, warningsOf } from './because';
+import { places, type Plan } from './bench';
+import { differences } from './Difference';
+import { PreparePlace } from './PreparePlace';
+import { prepared } from './prepared.fixture';
+import { choose } from './schools';
+
+const ID = '00000000-0000-4000-8000-000000000001';
+const plan: Plan = {
+  name: 'Lake-ice shin',
+  people: 8,
+  bell: '2099-02-06T16:30:00Z',
+  forecast: { cut: 'shin', mass_kg: 2.4, pieces: 3, method: 'braise', heat: { source: 'oven', set_c: 150 } },
+  prepare: { salt_pct: 1.25, ingredients: [{ what: 'red_wine', ml: 400 }], later: [] },
+};
+const kitchen = {
+  name: 'Lodge galley',
+  zone: 'UTC',
+  altitude_m: 210,
+  units: 'metric',
+  certainty: 0.9,
+  pot: { diameter_cm: 30, height_cm: 16 },
+  pan_cm: 30,
+  pan_material: 'iron',
+  hob_w: 2000,
+  hob_kind: 'gas',
+  insert_w: 1000,
+  kit: ['oven', 'hob'],
+  pit_holds_itself: true,
+  asleep: [],
+  prices: {},
+};
+const facts = (what: Schemas['Larder'], liquid: boolean, instead: Schemas['Larder'] | null) =>
+  ({ what, name: what.replace('_', ' '), liquid, instead }) as unknown as Schemas['LarderFacts'];
+const larder = [
+  facts('unsalted_stock', true, 'water'),
+  facts('red_wine', true, 'unsalted_stock'),
+  facts('onion', false, 'celery'),
+];
+
+let kept: { version: number; plan: Plan };
+const saved: Plan[] = [];
+let refuse: string | undefined;
+
+beforeEach(() => {
+  kept = { version: 1, plan };
+  saved.length = 0;
+  refuse = undefined;
+  const view = () => ({ id: ID, saved_at: '2027-02-04T07:10:00Z', ...kept });
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const path = new URL(request.url).pathname;
+    const text = await request.text();
+    const body = (text ? JSON.parse(text) : undefined) as Plan & { version: number; plan: Plan };
+    const answers: Record<string, () => unknown> = {
+      '/api/kitchen': () => kitchen,
+      '/api/larder': () => larder,
+      '/api/cuts': () => [],
+      '/api/plans': () => [view()],
+      [`/api/plans/${ID}/versions`]: () => [{ version: kept.version, saved_at: '2027-02-04T07:10:00Z' }],
+      [`/api/plans/${ID}`]: () => {
+        if (request.method === 'PUT') {
+          saved.push(body.plan);
+          kept = { version: kept.version + 1, plan: body.plan };
+        }
+        return view();
+      },
+      // The kitchen answers with what was poured, so that the line can be seen to follow.
+      '/api/prepare/plan': () => ({
+        ...prepared,
+        pot: { ...prepared.pot, liquid_l: body.forecast.liquid_l ?? prepared.pot!.liquid_l },
+      }),
+    };
+    const problem = refuse && path === '/api/prepare/plan';
+    return new Response(JSON.stringify(problem ? { detail: refuse } : answers[path]?.()), {
+      status: problem ? 422 : 200,
+      headers: { 'content-type': 'application/json' },
+    });
+  });
+});
+afterEach(() => vi.unstubAllGlobals());
+
+const at = (bench: string) => {
+  open(
+    <Routes>
+      <Route path="prepare/:planId" element={<PreparePlace />} />
+    </Routes>,
+    `/prepare/${ID}?bench=${bench}`,
+  );
+};
+
+describe('Prepare', () => {
+  it('has a bench for each step of the work, and every one draws', async () => {
+    at('meat');
+    await screen.findByRole('heading', { name: 'Lake-ice shin' });
+    for (const { label, value } of places) {
+      await userEvent.click(await screen.findByRole('button', { name: new RegExp(`^${label}`) }));
+      for (const sentence of because(value, prepared))
+        expect(screen.getAllByText(sentence.replace(/\s+/g, ' ')).length).toBeGreaterThan(0);
+    }
+    expect(screen.getByRole('link', { name: 'Work it back from the bell' })).toHaveAttribute(
+      'href',
+      `/sheet/${ID}`,
+    );
+  });
+
+  it('moves the line in the pot by key, saves it, tells the difference and takes it back', async () => {
+    at('pot');
+    const line = await screen.findByRole('slider', { name: 'Liquid' });
+    const was = Number(line.getAttribute('aria-valuenow'));
+    fireEvent.keyDown(line, { key: 'ArrowUp' });
+    fireEvent.keyDown(line, { key: 'ArrowUp', shiftKey: true });
+    expect(Number(line.getAttribute('aria-valuenow'))).toBeCloseTo(was + 0.3, 2);
+    expect(await screen.findByText('liquid in')).toBeInTheDocument();
+    await waitFor(() => expect(saved.at(-1)?.forecast.liquid_l).toBeCloseTo(was + 0.3, 2));
+    await screen.findByText('saved, version 2');
+    await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
+    await screen.findByText('saved, version 3');
+    expect(saved.at(-1)?.forecast.liquid_l).toBeUndefined();
+    // A named level gives the litres back to the vessel.
+    await userEvent.click(screen.getByRole('radio', { name: 'covered' }));
+    await waitFor(() => expect(saved.at(-1)?.prepare?.level).toBe('covered'));
+  });
+
+  it('swaps an ingredient, leaves one out, and puts another in', async () => {
+    at('pot');
+    await userEvent.click(
+      await screen.findByRole('button', { name: 'Take unsalted stock instead of red wine' }),
+    );
+    await waitFor(() =>
+      expect(saved.at(-1)?.prepare?.ingredients).toEqual([{ what: 'unsalted_stock', ml: 400 }]),
+    );
+    fireEvent.change(screen.getByRole('combobox', { name: 'Put in' }), { target: { value: 'onion' } });
+    await waitFor(() => expect(saved.at(-1)?.prepare?.ingredients).toHaveLength(2));
+    await userEvent.click(screen.getByRole('button', { name: 'Leave unsalted stock out' }));
+    await waitFor(() => expect(saved.at(-1)?.prepare?.ingredients).toEqual([{ what: 'onion', g: 50 }]));
+  });
+
+  it('offers both schools with what they do, and keeps the one chosen', async () => {
+    at('salt');
+    await userEvent.click(await screen.findByRole('radio', { name: /^wine/ }));
+    await waitFor(() => expect(saved.at(-1)?.prepare?.marinade).toMatchObject({ of: 'wine', kept: true }));
+    expect(await screen.findByRole('slider', { name: 'Hours in the marinade' })).toBeInTheDocument();
+  });
+
+  it('scales from what the dish was, not from each figure typed', async () => {
+    at('list');
+    const people = await screen.findByRole('textbox', { name: 'For how many' });
+    await userEvent.clear(people);
+    await userEvent.type(people, '16');
+    await waitFor(() =>
+      expect(saved.at(-1)).toMatchObject({ people: 16, forecast: { mass_kg: 4.8, pieces: 6 } }),
+    );
+  });
+
+  it('keeps the last good picture where a figure is refused, and says why', async () => {
+    at('heat');
+    await screen.findByRole('radiogroup', { name: 'The dial' });
+    refuse = 'forecast.heat.set_c: it must be 60 to 300';
+    fireEvent.change(screen.getByRole('slider', { name: 'Oven' }), { target: { value: '155' } });
+    expect(await screen.findByText(/it must be 60 to 300/)).toBeInTheDocument();
+    expect(screen.getByRole('radiogroup', { name: 'The dial' })).toBeInTheDocument();
+  });
+});
+
+describe('the drawings of the bench', () => {
+  it('lay every piece in the pan, squeezed where it is crowded', () => {
+    for (const count of [1, 6, 14, 40]) {
+      const { places: found, w, h } = lay(140, [60, 100], count);
+      expect(found).toHaveLength(count);
+      for (const { x, y } of found)
+        expect(Math.hypot(Math.abs(x) + w / 2, Math.abs(y) + h / 2)).toBeLessThan(175);
+    }
+    expect(lay(140, [60, 100], 2).w).toBe(100);
+    expect(lay(140, [60, 100], 40).w).toBeLessThan(60);
+  });
+
+  it('read litres from a depth and back, with the meat in it', () => {
+    const pot = prepared.pot!;
+    for (const litres of [0.2, 1, 2, 5]) expect(litresAt(pot, depthOf(pot, litres))).toBeCloseTo(litres, 6);
+    expect(depthOf(pot, pot.liquid_l)).toBeCloseTo(pot.level_mm, 0);
+  });
+
+  it('tell only what a cook would notice', () => {
+    expect(differences(prepared, prepared, 'metric')).toEqual([]);
+    const drier = { ...prepared, pot: { ...prepared.pot!, loss_l: prepared.pot!.loss_l + 0.4 } };
+    expect(differences(prepared, drier, 'us').map((line) => line.word)).toEqual(['lost as steam']);
+  });
+
+  it('put each warning at its bench', () => {
+    const minded = {
+      ...prepared,
+      warnings: ['stews', 'salty', 'too_small', 'lid_steam'].map((id) => ({ id, text: id })),
+    };
+    expect(places.map(({ value }) => warningsOf(minded, value).length)).toEqual([0, 1, 1, 1, 1, 0, 0]);
+  });
+
+  it('choose what belongs together', () => {
+    expect(choose('clear', 'yes')).toEqual({ clear: true, sear: 'none' });
+    expect(choose('marinade', 'no')).toEqual({ marinade: undefined, sugared: false });
+    expect(choose('temper', '60')).toEqual({ temper_min: 60 });
+  });
+});
