@@ -6,6 +6,7 @@ use ergastic_core::forecast::{Evidence, ForecastRequest, Heat, Method, Wrap, for
 use ergastic_core::heat::pit::WrapMaterial;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::{MatchRequest, match_ways, overview};
+use ergastic_core::prepare::{Level, PrepareRequest, prepare_request};
 use ergastic_core::tender::Check;
 use jiff::Timestamp;
 
@@ -88,6 +89,19 @@ fn matching(bencher: Bencher) {
 fn matching_dragged(bencher: Bencher) {
     let request = MatchRequest { cut: Some(Cut::Shin), members: Some(16), only_ways: Some(true), ..Default::default() };
     bencher.bench(|| match_ways(black_box(&request), &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap());
+}
+
+#[divan::bench(name = "one dish at the bench, every change (target 40 ms)")]
+fn preparing(bencher: Bencher) {
+    let request = PrepareRequest {
+        cut: Some(Cut::ShortRib),
+        mass_kg: Some(2.4),
+        pieces: Some(8),
+        size_mm: Some([50.0, 60.0, 100.0]),
+        level: Some(Level::Third),
+        ..Default::default()
+    };
+    bencher.bench(|| prepare_request(black_box(&request), &Kitchen::default()).unwrap());
 }
 
 #[divan::bench(name = "what to buy for a way")]

@@ -84,7 +84,13 @@ impl Plan {
     /// Names the field that can't be used.
     pub fn at_the_bench(&self, kitchen: &Kitchen) -> Result<Prepared> {
         let price_per_kg = self.forecast.cut.and_then(|cut| kitchen.prices.get(&cut).copied());
-        let dish = Dish { forecast: self.in_kitchen(kitchen), bench: &self.prepare, people: self.people, price_per_kg };
+        let dish = Dish {
+            forecast: self.in_kitchen(kitchen),
+            bench: &self.prepare,
+            people: self.people,
+            price_per_kg,
+            seared_anyway: false,
+        };
         prepare(&dish, kitchen)
     }
 

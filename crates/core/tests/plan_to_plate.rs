@@ -160,6 +160,10 @@ proptest! {
         let now = at("2027-02-05T08:00:00Z");
         let mut plan = shin("2027-02-06T16:30:00Z");
         plan.bell = plus_minutes(now, hours * 60.0);
+        plan.prepare = serde_json::from_value(serde_json::json!({
+            "later": [{"what": "potato", "g": 900}, {"what": "carrot", "g": 400}, {"what": "peas", "g": 200}],
+        }))
+        .unwrap();
         let way: ForecastRequest = serde_json::from_str(WAYS[way]).unwrap();
         plan.forecast = ForecastRequest {
             cut: Some(cut), mass_kg: Some(kilos), members: Some(32), ..way

@@ -331,3 +331,20 @@ proptest! {
         let _ = forecast(&ForecastRequest { members: Some(1), ..bench.in_the_pot(&ForecastRequest { cut: Some(cut), mass_kg: Some(kg), method: Some(Method::Braise), ..Default::default() }) }).unwrap();
     }
 }
+
+#[test]
+fn what_goes_into_pit_bag_or_fat_is_bare_unless_asked() {
+    let bare = ask(json!({"cut": "cheek", "mass_kg": 1.3, "method": "confit", "heat": {"fat_c": 90}})).unwrap();
+    assert!(!bare.sear.happens() && bare.pot.is_none());
+    assert!(
+        bare.steps.iter().any(|step| step.id == "fat") && bare.shopping.iter().any(|item| item.name.contains("fat"))
+    );
+    let seared =
+        ask(json!({"cut": "cheek", "mass_kg": 1.3, "method": "confit", "heat": {"fat_c": 90}, "sear": "light"}));
+    assert!(seared.unwrap().sear.happens());
+    let pit = ask(
+        json!({"cut": "brisket", "mass_kg": 5.5, "method": "smoke", "heat": {"pit_c": 110}, "bench": {"wood": "alder"}}),
+    );
+    let pit = pit.unwrap();
+    assert!(pit.steps.iter().any(|step| step.what.contains("alder")) && pit.dial.len() >= 4);
+}

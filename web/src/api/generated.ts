@@ -2750,6 +2750,11 @@ export interface components {
              * @default usual
              */
             trim?: components["schemas"]["Trim"];
+            /**
+             * @description Wood for the pit.
+             * @default oak
+             */
+            wood?: components["schemas"]["Wood"];
         };
         /** @description A dish on the bench. Only `cut` and `mass_kg` must be given. */
         PrepareRequest: {
@@ -3606,7 +3611,7 @@ export interface components {
          * @description What kind of task it is, in the order of the work.
          * @enum {string}
          */
-        TaskKind: "salt" | "take_out" | "preheat" | "heat_pan" | "sear" | "deglaze" | "simmer" | "braise" | "check" | "move" | "hold" | "lift" | "rest" | "skim" | "sauce" | "slice" | "serve";
+        TaskKind: "salt" | "take_out" | "preheat" | "heat_pan" | "sear" | "deglaze" | "simmer" | "braise" | "check" | "add" | "move" | "hold" | "lift" | "rest" | "skim" | "sauce" | "slice" | "serve";
         /**
          * @description What has become of a task.
          * @enum {string}
@@ -3833,6 +3838,11 @@ export interface components {
              */
             to: string;
         };
+        /**
+         * @description Wood in the pit, by how much it says.
+         * @enum {string}
+         */
+        Wood: "alder" | "apple" | "oak" | "beech" | "hickory";
         /** @description A plan's sheet, and the forecast under it. */
         Worked: {
             forecast: components["schemas"]["Forecast"];

@@ -44,6 +44,7 @@ const short: Partial<Record<Schemas['TaskKind'], string>> = {
   serve: 'plate',
   hold: 'hold',
   braise: 'cook',
+  add: 'add',
   move: 'move',
   preheat: 'preheat',
   rest: 'rest',

@@ -269,7 +269,7 @@ fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp) -> Vec<CookTask
     let furthest = tasks
         .iter()
         .filter(|task| {
-            !matches!(task.kind, TaskKind::Check | TaskKind::Move | TaskKind::Rest | TaskKind::Preheat)
+            !matches!(task.kind, TaskKind::Check | TaskKind::Add | TaskKind::Move | TaskKind::Rest | TaskKind::Preheat)
                 && done_at(task).is_some()
         })
         .map(|task| task.kind)

@@ -123,6 +123,32 @@ pub enum SearFat {
     Bacon,
 }
 
+/// Wood in the pit, by how much it says.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+#[allow(missing_docs)]
+pub enum Wood {
+    Alder,
+    Apple,
+    #[default]
+    Oak,
+    Beech,
+    Hickory,
+}
+
+impl Wood {
+    /// What it is like.
+    pub fn words(self) -> &'static str {
+        match self {
+            Self::Alder => "alder: light and dry",
+            Self::Apple => "apple: mild and sweet",
+            Self::Oak => "oak: middling, goes with everything",
+            Self::Beech => "beech: middling, clean",
+            Self::Hickory => "hickory: strong, less of it",
+        }
+    }
+}
+
 /// Brine that it lies in until both are of one strength.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
@@ -293,6 +319,8 @@ pub struct Prepare {
     pub base: Larder,
     /// What goes in with the meat.
     pub ingredients: Vec<Ingredient>,
+    /// Wood for the pit.
+    pub wood: Wood,
     /// Hours over the heat; until tender where not given.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub hours: Option<f64>,
@@ -357,6 +385,7 @@ impl Default for Prepare {
             level: None,
             base: Larder::UnsaltedStock,
             ingredients: Vec::new(),
+            wood: Wood::Oak,
             hours: None,
             later: Vec::new(),
         }

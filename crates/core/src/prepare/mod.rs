@@ -24,7 +24,7 @@ pub use answer::Prepared;
 pub use balance::{AllergenFrom, Balance, Swap, alcohol_left};
 pub use bench::{
     Brine, Crystal, Hob, HobKind, Ingredient, Level, Marinade, MarinadeOf, Pan, Prepare, Sear, SearFat, SearIn, Soak,
-    Surface, Trim,
+    Surface, Trim, Wood,
 };
 pub use dial::{CoalRing, DialSetting};
 pub use larder::{Allergen, Larder, LarderFacts, Shelf};
@@ -39,7 +39,7 @@ pub use steps::BenchStep;
 pub use trim::Trimmed;
 
 use crate::error::{Error, Result, in_range};
-use crate::forecast::{BodyFrom, ForBody, ForecastRequest, PartRequest, forecast};
+use crate::forecast::{BodyFrom, ForBody, Forecast, ForecastRequest, PartRequest, forecast};
 use crate::heat::conduction::DENSITY;
 use crate::heat::pot::{Lid, Vessel};
 use crate::juices::PORTION_KG;
@@ -61,6 +61,8 @@ pub struct Dish<'a> {
     pub people: u32,
     /// What the butcher asks, a kilo.
     pub price_per_kg: Option<f64>,
+    /// Browned although nothing is poured: meat for the pit, the bag or the fat goes in bare unless somebody asks.
+    pub seared_anyway: bool,
 }
 
 /// Works a stateless request out.
@@ -79,7 +81,16 @@ pub fn prepare_request(request: &PrepareRequest, kitchen: &Kitchen) -> Result<Pr
     }
     let mut forecast = request.forecast();
     forecast.altitude_m.get_or_insert(kitchen.altitude_m);
-    prepare(&Dish { forecast, bench: &bench, people, price_per_kg: request.price_per_kg }, kitchen)
+    prepare(
+        &Dish {
+            forecast,
+            bench: &bench,
+            people,
+            price_per_kg: request.price_per_kg,
+            seared_anyway: request.sear.is_some(),
+        },
+        kitchen,
+    )
 }
 
 /// Works a dish out, salt to lid.
@@ -103,7 +114,11 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     let salt = salt::salt(&case, bench, &foretold, hours, base_l);
     let height_m = true_height_m.unwrap_or(case.pot().height_m);
     let pot = pot::pot(&case, bench, &foretold, &salt, hours, height_m);
-    let sear = sear::sear(&case, bench, kitchen);
+    let sear = if case.first().medium.is_pot() || dish.seared_anyway {
+        sear::sear(&case, bench, kitchen)
+    } else {
+        SearPlan::none()
+    };
     let at_end = |of: &dyn Fn(&crate::forecast::CurvePoint) -> f64| pot::along(&foretold.curve, hours * 60.0, of);
     let yield_kg = f64::max(0.0, at_end(&|point| point.yield_kg));
     let trimmed = trim::trimmed(&case, bench, price_per_kg, people, yield_kg);
@@ -133,8 +148,15 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         sugar_g: balance.as_ref().map_or(0.0, |balance| balance.sugar_g),
     }
     .warnings();
-    let told =
-        steps::Told { bench, trimmed: &trimmed, salt: &salt, sear: &sear, pot: pot.as_ref(), hob_w: kitchen.hob_w };
+    let told = steps::Told {
+        case: &case,
+        bench,
+        trimmed: &trimmed,
+        salt: &salt,
+        sear: &sear,
+        pot: pot.as_ref(),
+        hob_w: kitchen.hob_w,
+    };
     Ok(Prepared {
         trimmed_kg: trimmed.trimmed_kg,
         portions: yield_kg / PORTION_KG,
@@ -220,6 +242,24 @@ impl Prepare {
             }
         }
         request
+    }
+
+    /// What goes in before the meat is lifted: its name, its sign, and the minutes it needs in this pot. What only goes on
+    /// the plate is left out.
+    pub(crate) fn additions(&self, case: &crate::forecast::Case, foretold: &Forecast) -> Vec<(String, String, f64)> {
+        let end_min = foretold.ready_min.p50.unwrap_or(NEVER_H * 60.0);
+        let medium_c = pot::along(&foretold.curve, end_min, |point| point.medium_c).clamp(40.0, case.boil_c);
+        let all = later::later(self, medium_c, end_min);
+        all.into_iter()
+            .filter(|thing| thing.done_min > 0.0)
+            .map(|thing| (thing.name, thing.words, thing.done_min))
+            .collect()
+    }
+
+    /// What comes out as the meat is lifted.
+    pub(crate) fn take_out(&self, case: &crate::forecast::Case) -> Vec<String> {
+        let bones = case.parts.iter().any(|part| part.bone_pct > 0.0);
+        later::take_out(self, bones).into_iter().map(|thing| thing.what).collect()
     }
 
     fn trim_into(&self, request: &mut ForecastRequest) {

@@ -79,7 +79,7 @@ pub struct SearPlan {
 
 impl SearPlan {
     /// Nothing is seared.
-    fn none() -> Self {
+    pub(super) fn none() -> Self {
         Self {
             batches: 0,
             per_batch: 0,

@@ -10,7 +10,7 @@ use super::pot::Poured;
 use super::salt::{BACON_G_PER_KG, SaltAnswer};
 use super::schools::flour_g;
 use super::sear::SearPlan;
-use crate::forecast::Case;
+use crate::forecast::{Case, Medium};
 
 /// One line of the list.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -108,6 +108,22 @@ pub(super) fn list(basket: &Basket) -> Vec<ShoppingItem> {
             note: Some("goes in later".into()),
             ..item(Shelf::Vegetables, thing.name.split(',').next().unwrap_or(&thing.name))
         });
+    }
+    match case.first().medium {
+        Medium::Fat { .. } => {
+            let ml = Some(f64::max(0.1, case.packing.litres_for(1.05)) * 1000.0);
+            let note = Some("to cover it; strained it keeps for the next time, cold".into());
+            found.push(ShoppingItem { ml, note, ..item(Shelf::Cold, "beef or duck fat") });
+        }
+        Medium::Pit { .. } => {
+            let note = Some("dry hardwood, no resin".into());
+            found.push(ShoppingItem {
+                note,
+                count: Some(3),
+                ..item(Shelf::Dry, format!("splits of {:?}", bench.wood).to_lowercase())
+            });
+        }
+        _ => {}
     }
     if bench.strings > 0 {
         found.push(ShoppingItem { count: Some(bench.strings), ..item(Shelf::Dry, "lengths of kitchen string") });

@@ -9,6 +9,7 @@ use super::pot::{DEGLAZED_TO, PotAnswer, deglazes};
 use super::salt::SaltAnswer;
 use super::sear::SearPlan;
 use super::trim::Trimmed;
+use crate::forecast::{Case, Medium};
 use crate::heat::steam::LATENT_HEAT;
 use crate::safety::{self, Caution};
 
@@ -32,6 +33,7 @@ pub struct BenchStep {
 
 /// What the steps are told from.
 pub(super) struct Told<'a> {
+    pub case: &'a Case,
     pub bench: &'a Prepare,
     pub trimmed: &'a Trimmed,
     pub salt: &'a SaltAnswer,
@@ -60,7 +62,7 @@ impl Told<'_> {
 
     /// In order.
     pub fn steps(&self) -> Vec<BenchStep> {
-        let Self { bench, trimmed, salt, sear, pot, hob_w } = *self;
+        let Self { case, bench, trimmed, salt, sear, pot, hob_w } = *self;
         let mut steps: Vec<BenchStep> = Vec::new();
         let mut add = |id: &str, what: String, why: &str, min: f64, cautions: Vec<Caution>| {
             steps.push(BenchStep { id: id.into(), what, why: why.into(), min, cautions });
@@ -182,10 +184,46 @@ impl Told<'_> {
                 vec![],
             );
         }
-        let pot = match pot {
-            Some(pot) => pot,
-            None => return steps,
-        };
+        // Where nothing is poured the first heat has its own way in.
+        let medium = &case.first().medium;
+        match medium {
+            Medium::Pit { pit, .. } => {
+                add(
+                    "rub",
+                    "Rub it; a probe in the thickest part".into(),
+                    "if the meat is salted, a rub without salt",
+                    5.0,
+                    vec![],
+                );
+                let words = bench.wood.words();
+                add(
+                    "pit",
+                    format!("Light the pit and bring it to {:.0} °C; {words}", pit.set_c),
+                    "meat goes in when the smoke runs thin and blue; white smoke is bitter",
+                    45.0,
+                    vec![],
+                );
+            }
+            Medium::Bath { bath_c } => add(
+                "bag",
+                format!("Bag it flat, air out, sealed twice; the bath at {bath_c:.0} °C"),
+                "bones pierce bags: pad them; a bag that floats is weighed down",
+                15.0,
+                vec![],
+            ),
+            Medium::Fat { fat_c } => add(
+                "fat",
+                format!(
+                    "Melt {:.1} L of fat to {fat_c:.0} °C and lay the meat under it",
+                    f64::max(0.1, case.packing.litres_for(1.05))
+                ),
+                "wipe the salt off first; what sticks out dries",
+                20.0,
+                vec![safety::under_fat()],
+            ),
+            _ => {}
+        }
+        let Some(pot) = pot.filter(|_| medium.is_pot()) else { return steps };
         let aromatics: Vec<_> =
             AROMATICS.iter().filter(|(what, _)| self.has(*what).is_some()).map(|(_, words)| *words).collect();
         if !aromatics.is_empty() {

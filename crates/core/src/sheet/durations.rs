@@ -42,6 +42,10 @@ pub struct Durations {
     pub looks: usize,
     /// Seeing to coals or fire over the whole cook, min.
     pub tending_min: f64,
+    /// What goes in before the meat is lifted: its name, how it is done, and minutes to be done.
+    pub additions: Vec<(String, String, f64)>,
+    /// What comes out with the meat.
+    pub take_out: Vec<String>,
     /// Lifting the meat.
     pub lift_min: f64,
     /// Settling and skimming; none where nothing is skimmed.
@@ -90,6 +94,11 @@ fn tending(medium: &Medium, cook_min: f64, pit_holds_itself: bool) -> f64 {
         _ => return 0.0,
     };
     (cook_min / every_min).floor() * takes_min
+}
+
+/// Whether things can be put in while it cooks.
+fn opens(medium: &Medium) -> bool {
+    medium.is_pot() && !matches!(medium, Medium::Pressure { .. })
 }
 
 /// How often one looks at the meat on the way.
@@ -170,6 +179,8 @@ impl Durations {
                     tending(&stage.medium, f64::max(0.0, minutes), kitchen.pit_holds_itself)
                 })
                 .sum(),
+            additions: if opens(last) { plan.prepare.additions(case, forecast) } else { Vec::new() },
+            take_out: plan.prepare.take_out(case),
             lift_min: 5.0,
             skim_min,
             sauce_min,

@@ -36,6 +36,7 @@ pub enum TaskKind {
     Simmer,
     Braise,
     Check,
+    Add,
     Move,
     Hold,
     Lift,

@@ -10,7 +10,7 @@ import { without, type BenchProps } from './bench';
 const HALF_HOUR = 30;
 
 /** The dial as a picture: each setting with its time, the water it costs and what becomes of the meat. */
-export function HeatBench({ plan, prepared, units, setForecast, setPlan }: BenchProps) {
+export function HeatBench({ plan, bench, prepared, units, setBench, setForecast, setPlan }: BenchProps) {
   const { dial, coals } = prepared;
   const { forecast } = plan;
   const heat = forecast.heat ?? {};
@@ -126,6 +126,70 @@ export function HeatBench({ plan, prepared, units, setForecast, setPlan }: Bench
             said={format('temperature', heat.set_c ?? 150, units)}
           />
         </Box>
+      )}
+      {forecast.method === 'smoke' && (
+        <Flex gap={4} wrap="wrap">
+          <Choice
+            label="Wrapped"
+            value={heat.wrap?.in ?? 'bare'}
+            options={[
+              { value: 'bare', label: 'bare, for bark' },
+              { value: 'paper', label: 'paper at the stall' },
+              { value: 'foil', label: 'foil at the stall' },
+            ]}
+            onChange={(wrap) =>
+              setHeat({
+                wrap: wrap === 'bare' ? undefined : { in: wrap, at_core_c: heat.wrap?.at_core_c ?? 70 },
+              })
+            }
+          />
+          <Choice
+            label="Wood"
+            value={bench.wood ?? 'oak'}
+            options={[
+              { value: 'alder', label: 'alder' },
+              { value: 'apple', label: 'apple' },
+              { value: 'oak', label: 'oak' },
+              { value: 'beech', label: 'beech' },
+              { value: 'hickory', label: 'hickory' },
+            ]}
+            onChange={(wood) => setBench('wood', { wood })}
+          />
+          <Box width="260px">
+            <Slider
+              label="Pit"
+              value={heat.pit_c ?? 110}
+              min={90}
+              max={170}
+              step={5}
+              onChange={(pit_c) => setHeat({ pit_c })}
+              said={format('temperature', heat.pit_c ?? 110, units)}
+            />
+          </Box>
+        </Flex>
+      )}
+      {forecast.method === 'pressure' && (
+        <Flex gap={4} wrap="wrap" align="flex-end">
+          <Choice
+            label="Let go"
+            value={heat.release ?? 'natural'}
+            options={[
+              { value: 'natural', label: 'by itself' },
+              { value: 'quick', label: 'at once: 2 to 4 in 100 of its juice boils out' },
+            ]}
+            onChange={(release) => setHeat({ release })}
+          />
+          <Box width="132px">
+            <NumberField
+              label="At pressure"
+              value={heat.at_pressure_min ?? undefined}
+              unit="min"
+              step={5}
+              placeholder={String(Math.round(prepared.forecast.at_pressure_min?.p50 ?? 0))}
+              onChange={(at_pressure_min) => setHeat({ at_pressure_min })}
+            />
+          </Box>
+        </Flex>
       )}
       {coals && (
         <Flex gap={6} wrap="wrap" align="center">

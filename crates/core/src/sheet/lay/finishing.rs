@@ -17,7 +17,10 @@ pub(super) fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at
         TaskKind::Lift,
         Lane::Hands,
         words::lift(case).0.into(),
-        words::lift(case).1.into(),
+        match durations.take_out.as_slice() {
+            [] => words::lift(case).1.into(),
+            out => format!("out come with it: {}; keep what runs from the meat", out.join(", ")),
+        },
         lift_at,
         durations.lift_min,
         true,

@@ -13,6 +13,8 @@ use crate::sheet::tasks::{Lane, TaskKind, Window};
 const CHECK_EVERY_MIN: f64 = 30.0;
 /// The most looks a sheet plans for.
 const MOST_CHECKS: usize = 7;
+/// Putting something in, min.
+const ADD_MIN: f64 = 3.0;
 /// From one heat to the next, min.
 const MOVE_MIN: f64 = 10.0;
 
@@ -65,6 +67,7 @@ pub(super) fn over_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timest
         ready_from.zip(ready_to).map(|(from, to)| Window { from, to });
 
     looks(layer, worked, met_heat, lift_at);
+    additions(layer, worked, braise_from, lift_at);
     if minutes_between(tender_at, lift_at) >= 5.0 {
         let task = layer.add(
             "hold",
@@ -79,6 +82,31 @@ pub(super) fn over_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timest
         task.end = lift_at;
         task.after = vec!["braise".into()];
         task.cautions.push(safety::hot_hold());
+    }
+}
+
+/// What goes in before the end, each as long before the lifting as it needs, or a little sooner where the hands are busy.
+fn additions(layer: &mut Layer, worked: &Worked, from: Timestamp, lift_at: Timestamp) {
+    for (number, (name, sign, done_min)) in worked.durations.additions.iter().enumerate() {
+        let free = |at: Timestamp, layer: &Layer| {
+            let end = plus_minutes(at, ADD_MIN);
+            end <= lift_at && !layer.tasks.iter().any(|task| task.hands_on && task.start < end && at < task.end)
+        };
+        let wanted = plus_minutes(lift_at, -f64::max(done_min.ceil(), ADD_MIN));
+        let at = (0..=24).map(|step| plus_minutes(wanted, -5.0 * f64::from(step))).find(|at| free(*at, layer));
+        let Some(at) = at.filter(|at| *at >= from) else { continue };
+        let task = layer.add(
+            &format!("add_{}", number + 1),
+            TaskKind::Add,
+            Lane::Hands,
+            format!("Put the {name} in"),
+            format!("if the meat forks nearly done; else wait with it. Done after {:.0} min: {sign}", done_min),
+            at,
+            ADD_MIN,
+            true,
+        );
+        task.after = vec!["simmer".into()];
+        task.cautions.push(safety::lid_steam());
     }
 }
 
