@@ -91,7 +91,7 @@ fn matching_dragged(bencher: Bencher) {
     bencher.bench(|| match_ways(black_box(&request), &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap());
 }
 
-#[divan::bench(name = "one dish at the bench, every change (target 40 ms)")]
+#[divan::bench(name = "one dish at the bench, every change (target 20 ms)")]
 fn preparing(bencher: Bencher) {
     let request = PrepareRequest {
         cut: Some(Cut::ShortRib),
