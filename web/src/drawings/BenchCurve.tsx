@@ -105,7 +105,7 @@ export function BenchCurve({
         )}
         {p10 != null && p50 != null && p90 != null && (
           <text
-            x={Math.min(width - RIGHT - 50, Math.max(70, x(p50)))}
+            x={Math.min(width - RIGHT - 50, Math.max(92, x(p50)))}
             y={16}
             textAnchor="middle"
             fill={colour('tender')}

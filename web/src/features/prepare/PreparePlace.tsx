@@ -210,7 +210,7 @@ function OnTheBench({
               )}
             </ThumbBar>
             <Because why={whyAddress(plan.forecast, plan.name)}>
-              {because(place, prepared).map((sentence) => (
+              {because(place, prepared, plan.forecast.method).map((sentence) => (
                 <Text key={sentence}>{say(sentence, units)}</Text>
               ))}
               {warningsOf(prepared, place).map((warning) => (

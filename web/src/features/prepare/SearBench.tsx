@@ -52,8 +52,9 @@ export function SearBench({
         </>
       ) : (
         <Text maxW="40rem">
-          Nothing goes through the pan. What is lost is colour and the deepest flavour, not juice; the sauce
-          stays paler.
+          {prepared.pot
+            ? 'Nothing goes through the pan. What is lost is colour and the deepest flavour, not juice; the sauce stays paler.'
+            : 'Nothing goes through the pan: for the pit, the bag and the fat it stays bare. A bagged piece is browned after, dry and hot, for a minute.'}
         </Text>
       )}
       <Flex gap={4} wrap="wrap" align="flex-end">

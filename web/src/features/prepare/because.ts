@@ -1,3 +1,4 @@
+import type { Schemas } from '../../api/client';
 import type { BenchPlace, Prepared } from './bench';
 
 /** Which bench a warning belongs to; what is not named here is of the heat. */
@@ -30,8 +31,20 @@ const belongs: Record<string, BenchPlace> = {
 export const warningsOf = (prepared: Prepared, place: BenchPlace) =>
   prepared.warnings.filter((warning) => (belongs[warning.id] ?? 'heat') === place);
 
+/** What the dial decides, by the way. */
+const dials: Partial<Record<Schemas['Method'], string>> = {
+  braise:
+    'Under a lid a pot boils in almost any oven; the dial decides how much water goes. Hotter is sooner, drier, and rougher on the pieces.',
+  pressure: 'Over the boil everything softens two to six times as fast; what is lost is the look on the way.',
+  smoke: 'Hotter shortens the stall and thickens the bark; a wrap keeps the water in and ends both.',
+  confit: 'The fat only carries the heat: cooler is slower and moister, and it must never fry.',
+  water_bath:
+    'Nothing leaves the bag: a cooler bath keeps more juice and takes a day; hotter is a braise in its own juice.',
+  slow_cooker: 'High and low end within a few kelvin of each other; high only gets there sooner.',
+};
+
 /** Two or three sentences on what rules this bench. */
-export function because(place: BenchPlace, prepared: Prepared): string[] {
+export function because(place: BenchPlace, prepared: Prepared, method?: Schemas['Method'] | null): string[] {
   const { sear, pot, salt, trimmed, forecast } = prepared;
   switch (place) {
     case 'meat':
@@ -63,10 +76,7 @@ export function because(place: BenchPlace, prepared: Prepared): string[] {
           ]
         : [];
     case 'heat':
-      return [
-        'Under a lid a pot boils in almost any oven; the dial decides how much water goes. Hotter is sooner, drier, and rougher on the pieces.',
-        forecast.why,
-      ];
+      return [dials[method ?? 'braise'] ?? dials.braise!, forecast.why];
     case 'later':
       return [
         'Each has its own time to be done and to be mush; a cooler pot softens roots more slowly.',
