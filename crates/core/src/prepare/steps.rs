@@ -174,7 +174,7 @@ impl Told<'_> {
             );
             let batches = match sear.batches {
                 1 => "all at once".to_owned(),
-                n => format!("{n} batches of {}", sear.per_batch),
+                n => format!("{n} batches, {} at most in each", sear.per_batch),
             };
             add(
                 "sear",

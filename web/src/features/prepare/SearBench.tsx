@@ -12,6 +12,12 @@ import { Schools } from './Schools';
 
 const about = (minutes: number) => `${minutes < 10 ? Number(minutes.toFixed(1)) : Math.round(minutes)} min`;
 
+/** Batches as a cook would say them. */
+const inBatches = (sizes: number[]) =>
+  sizes.every((size) => size === sizes[0])
+    ? `${sizes.length} batches of ${sizes[0]}`
+    : `batches of ${sizes.length > 4 ? `${sizes[0]}, the last ${sizes.at(-1)}` : sizes.join(', ')}`;
+
 /** The pan from above: batches, its heat, and what crowding does. */
 export function SearBench({
   plan,
@@ -24,6 +30,10 @@ export function SearBench({
   const { sear } = prepared;
   const pressure = plan.forecast.method === 'pressure';
   const length = editable.length[units];
+  const sizes = Array.from({ length: sear.batches }, (_, i) =>
+    Math.min(sear.per_batch, prepared.trimmed.pieces - i * sear.per_batch),
+  );
+  const even = Math.ceil(prepared.trimmed.pieces / Math.max(1, sear.batches));
   const batch = (more: number) =>
     setBench('batch', {
       per_batch: Math.min(prepared.trimmed.pieces, Math.max(1, sear.per_batch + more)),
@@ -38,11 +48,16 @@ export function SearBench({
               fewer
             </Button>
             <Text fontWeight={700} fontSize="lead" fontVariantNumeric="tabular-nums" minW="13ch">
-              {sear.batches === 1 ? 'all at once' : `${sear.batches} batches of ${sear.per_batch}`}
+              {sear.batches === 1 ? 'all at once' : inBatches(sizes)}
             </Text>
             <Button onClick={() => batch(sear.pans)} aria-label="Lay more in a batch">
               more
             </Button>
+            {sear.batches > 1 && sizes.at(-1) !== even && (
+              <Button weight="quiet" onClick={() => setBench('batch', { per_batch: even })}>
+                evenly: {even} in each
+              </Button>
+            )}
             {bench.per_batch != null && (
               <Button weight="quiet" onClick={() => setBench('batch', { per_batch: undefined })}>
                 as many as brown: {sear.most}
