@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
-import type { Schemas } from './api/client';
+import type { Kitchen, Schemas } from './api/client';
 import { system } from './theme/system';
 
 /** Renders inside what every place stands in: the theme, the queries, an address. */
@@ -19,6 +19,26 @@ export function open(place: ReactNode, at = '/') {
   );
   return { ...view, router, queries };
 }
+
+/** A kitchen with every field, some of them changed. */
+export const kitchen = (over: Partial<Kitchen> = {}): Kitchen => ({
+  name: 'Lodge galley',
+  zone: 'UTC',
+  altitude_m: 210,
+  units: 'metric',
+  certainty: 0.9,
+  pot: { diameter_cm: 26, height_cm: 13 },
+  pan_cm: 28,
+  pan_material: 'iron',
+  hob_w: 1800,
+  hob_kind: 'gas',
+  insert_w: 1000,
+  kit: ['oven', 'hob'],
+  pit_holds_itself: true,
+  asleep: [],
+  prices: {},
+  ...over,
+});
 
 export const task = (over: Partial<Schemas['Task']> = {}): Schemas['Task'] => ({
   id: 'braise',

@@ -51,6 +51,14 @@ fn nobody_salts_at_night() {
 fn corned_meat_is_not_salted_again_and_no_sear_heats_no_pan() {
     let corned = sheet(json!({"cut": "corned_brisket", "method": "braise"}), json!({}));
     assert!(!has(&corned, TaskKind::Salt));
+    let brined = json!({"prepare": {"brine": {"water_l": 3, "hours": 24}}});
+    let brined = sheet(json!({"cut": "shin", "mass_kg": 2.0, "method": "braise"}), brined);
+    let salted = task(&brined, "salt");
+    assert!(salted.what.contains("brine") && salted.what.contains("3.0 L"), "{}", salted.what);
+    assert!(
+        minutes_between(salted.start, task(&brined, "heat_pan").start) > 20.0 * 60.0,
+        "a brine's hours are its own"
+    );
     let pale = sheet(json!({"cut": "shin", "method": "braise"}), json!({"prepare": {"sear": "none"}}));
     assert!(!has(&pale, TaskKind::Sear) && !has(&pale, TaskKind::HeatPan));
     assert!(task(&pale, "deglaze").what.starts_with("Soften the aromatics"));

@@ -4,6 +4,7 @@ import type { Schemas } from '../api/client';
 import { span } from '../format/time';
 import { format, type Units } from '../format/units';
 import { colour, type Colour } from '../theme/system';
+import { Picture } from './Picture';
 import { useWidth } from './useWidth';
 
 type Forecast = Schemas['Forecast'];
@@ -69,16 +70,14 @@ export function BenchCurve({
   const ticks = Array.from({ length: Math.floor(last / (step ?? 2880)) + 1 }, (_, i) => i * (step ?? 2880));
   return (
     <div ref={ref}>
-      <svg
+      <Picture
         width={width}
         height={height}
-        role="img"
-        aria-label={
+        label={
           p10 != null && p90 != null
             ? `Tender after ${span(p10)} to ${span(p90)}`
             : 'Not tender within three days'
         }
-        style={{ display: 'block' }}
       >
         <path d={`M${LEFT},${height - BOTTOM} H${width - RIGHT}`} stroke={colour('line')} strokeWidth="2" />
         {ticks.map((minute) => (
@@ -146,7 +145,7 @@ export function BenchCurve({
             {end.name} {end.said}
           </text>
         ))}
-      </svg>
+      </Picture>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client';
 import { format, type Units } from '../format/units';
 import { colour } from '../theme/system';
+import { Picture } from './Picture';
 import { useWidth } from './useWidth';
 
 const GAP = 8;
@@ -35,7 +36,7 @@ export function BlockCut({
   const said = `${trimmed.pieces} ${trimmed.pieces === 1 ? 'piece' : 'pieces'} of ${format('small_mass', trimmed.piece_kg * 1000, units)}, ${format('small_length', thick, units)} thick`;
   return (
     <div ref={ref}>
-      <svg width={width} height={height} role="img" aria-label={said} style={{ display: 'block' }}>
+      <Picture width={width} height={height} label={said}>
         <defs>
           <pattern id="fibres" width="14" height="8" patternUnits="userSpaceOnUse">
             <path
@@ -111,7 +112,7 @@ export function BlockCut({
             ? format('mass', trimmed.piece_kg, units)
             : `${format('small_mass', Math.round(trimmed.piece_kg * 1000), units)} each`}
         </text>
-      </svg>
+      </Picture>
     </div>
   );
 }

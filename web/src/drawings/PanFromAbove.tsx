@@ -3,6 +3,7 @@ import type { Schemas } from '../api/client';
 import { format, type Units } from '../format/units';
 import { colour } from '../theme/system';
 import { Slider } from '../ui/fields';
+import { Picture } from './Picture';
 import { useWidth } from './useWidth';
 
 type Sear = Schemas['SearPlan'];
@@ -112,12 +113,10 @@ export function PanFromAbove({
   const temperature = format('temperature', Math.round(celsius / 5) * 5, units);
   return (
     <div ref={ref}>
-      <svg
+      <Picture
         width={width}
         height={height}
-        role="img"
-        aria-label={`The pan from above: ${sear.per_batch} of ${pieces} pieces in it, ${temperature} after ${at.toFixed(1)} minutes`}
-        style={{ display: 'block' }}
+        label={`The pan from above: ${sear.per_batch} of ${pieces} pieces in it, ${temperature} after ${at.toFixed(1)} minutes`}
       >
         {Array.from({ length: pans }, (_, pan) => {
           const [cx, cy] = [across / 2 + pan * across, height / 2];
@@ -191,7 +190,7 @@ export function PanFromAbove({
         <text x={board} y={height - 26} fill={colour('soft')} style={{ fontSize: 14 }}>
           {celsius < BROWNS_C ? 'too cool: it boils grey' : 'it browns'}
         </text>
-      </svg>
+      </Picture>
       <Slider
         label="Minutes in the pan"
         value={Math.round(at * 10) / 10}

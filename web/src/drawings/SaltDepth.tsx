@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client';
 import { format, type Units } from '../format/units';
 import { colour } from '../theme/system';
+import { Picture } from './Picture';
 import { useWidth } from './useWidth';
 
 /** A piece cut across: how deep the salt has come by the pan, at the least and at the most. */
@@ -32,12 +33,10 @@ export function SaltDepth({
   const [least, most] = salt.depth_mm.map((mm) => format('small_length', mm, units));
   return (
     <div ref={ref}>
-      <svg
+      <Picture
         width={width}
         height={height}
-        role="img"
-        aria-label={`Salt reaches ${least} to ${most} of ${format('small_length', salt.to_middle_mm, units)} to the middle`}
-        style={{ display: 'block' }}
+        label={`Salt reaches ${least} to ${most} of ${format('small_length', salt.to_middle_mm, units)} to the middle`}
       >
         <defs>
           <pattern id="salted" width="9" height="9" patternUnits="userSpaceOnUse">
@@ -66,7 +65,7 @@ export function SaltDepth({
             of {format('small_length', salt.to_middle_mm, units)} to the middle
           </text>
         </g>
-      </svg>
+      </Picture>
     </div>
   );
 }

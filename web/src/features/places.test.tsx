@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
-import { cook, event, open, task } from '../test-kitchen';
+import { cook, event, kitchen as lodge, open, task } from '../test-kitchen';
 import { CookPlace } from './cook/CookPlace';
 import { Cooks } from './cook/Cooks';
 import { Finish } from './finish/Finish';
@@ -11,20 +11,7 @@ import { Log } from './log/Log';
 import { Sheets } from './sheet/Sheets';
 import { Routes, Route } from 'react-router';
 
-const kitchen = {
-  name: 'Lodge galley',
-  zone: 'UTC',
-  altitude_m: 210,
-  units: 'metric',
-  certainty: 0.9,
-  pot: { diameter_cm: 26, height_cm: 13 },
-  pan_cm: 28,
-  hob_w: 1800,
-  kit: ['oven', 'hob'],
-  pit_holds_itself: true,
-  asleep: [],
-  prices: {},
-};
+const kitchen = lodge();
 const sauce = (over: Partial<Schemas['Sauce']> = {}): Schemas['Sauce'] => ({
   steps: [{ do: 'Taste, with a clean spoon', min: 1, why: 'weak: reduce' }],
   fat_mm: 2,

@@ -31,7 +31,7 @@ pub use larder::{Allergen, Larder, LarderFacts, Shelf};
 pub use later::{Addition, Later, LaterAnswer, TakeOut};
 pub use pot::{Marks, PotAnswer, Poured, TopUp};
 pub use request::PrepareRequest;
-pub use salt::{BrineAnswer, SaltAnswer, SaltSource, depth_mm, salt_for};
+pub use salt::{BrineAnswer, SaltAnswer, SaltSource, depth_mm, salting};
 pub use schools::{School, SchoolOption, tempered_c};
 pub use sear::{PanPoint, SearPlan, sear};
 pub use shopping::ShoppingItem;

@@ -148,10 +148,22 @@ pub(super) fn meat_salt(case: &Case, bench: &Prepare) -> MeatSalt {
     MeatSalt { in_meat_g: own_g + taken_g, weighed_g, own_g, brine: brined, soak_leaves: left }
 }
 
-/// Salt to weigh out for the meat, g, and in level teaspoons of the cook's salt.
-pub fn salt_for(case: &Case, bench: &Prepare) -> (f64, f64) {
-    let grams = meat_salt(case, bench).weighed_g;
-    (grams, grams / bench.crystal.spoon_g())
+/// Salt to weigh out for the meat, g, and what is done with it.
+pub fn salting(case: &Case, bench: &Prepare) -> (f64, String) {
+    let meat = meat_salt(case, bench);
+    let grams = meat.weighed_g;
+    let words = match (bench.brine, meat.brine) {
+        (Some(Brine { water_l, .. }), Some(answer)) => format!(
+            "Lay the meat in a cold brine: {grams:.0} g of salt in {water_l:.1} L of water, {:.1} % strong",
+            answer.strength_pct
+        ),
+        _ => format!(
+            "Salt the meat: {grams:.0} g, about {:.1} level teaspoons of {}",
+            grams / bench.crystal.spoon_g(),
+            bench.crystal.word()
+        ),
+    };
+    (grams, words)
 }
 
 /// Salt of everything put in with the meat, g.

@@ -4,7 +4,7 @@ use crate::finish::{SauceRequest, sauce};
 use crate::forecast::{Case, Forecast, Medium, come_up_s};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::prepare::{Crystal, SearPlan, salt_for, sear};
+use crate::prepare::{SearPlan, salting, sear};
 use crate::safety::Caution;
 use crate::tender::EatenAs;
 
@@ -16,10 +16,8 @@ const NO_SAUCE_L: f64 = 0.05;
 pub struct Durations {
     /// Salt for the meat, g.
     pub salt_g: f64,
-    /// The same in level teaspoons of the cook's salt.
-    pub salt_tsp: f64,
-    /// What that salt is like.
-    pub crystal: Crystal,
+    /// What is done with it.
+    pub salt_words: String,
     /// Salted this long before the pan, min.
     pub salt_ahead_min: f64,
     /// Out of the cold this long before the pan.
@@ -116,7 +114,7 @@ impl Durations {
     pub fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, forecast: &Forecast) -> Self {
         let first = &case.first().medium;
         let in_pot = first.is_pot();
-        let (salt_g, salt_tsp) = salt_for(case, &plan.prepare);
+        let (salt_g, salt_words) = salting(case, &plan.prepare);
         let sear = in_pot.then(|| sear(case, &plan.prepare, kitchen)).filter(SearPlan::happens);
         let liquid_left_l = forecast.liquid_left_l.unwrap_or(case.liquid_l);
         let cook_min = forecast.ready_min.p50.unwrap_or(180.0);
@@ -152,9 +150,8 @@ impl Durations {
         };
         Self {
             salt_g,
-            salt_tsp,
-            crystal: plan.prepare.crystal,
-            salt_ahead_min: plan.prepare.salt_h * 60.0,
+            salt_words,
+            salt_ahead_min: plan.prepare.brine.map_or(plan.prepare.salt_h, |brine| brine.hours) * 60.0,
             take_out_ahead_min: 30.0,
             heat_pan_min: sear.as_ref().map_or(0.0, |sear| sear.heat_pan_min.ceil().clamp(3.0, 15.0)),
             deglaze_min: match first {

@@ -2,27 +2,14 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
-import { open } from '../../test-kitchen';
+import { kitchen as lodge, open } from '../../test-kitchen';
 import { Buy } from './Buy';
 import { CutField, search } from './CutField';
 import { CutsPlace } from './CutsPlace';
 import { Match } from './Match';
 import { chanceWithin, rungAt } from './reckon';
 
-const kitchen = {
-  name: 'Lodge galley',
-  zone: 'UTC',
-  altitude_m: 0,
-  units: 'metric',
-  certainty: 0.9,
-  pot: {},
-  pan_cm: 28,
-  hob_w: 1800,
-  kit: ['oven', 'hob', 'pit'],
-  pit_holds_itself: true,
-  asleep: [],
-  prices: { chuck: 11 },
-};
+const kitchen = lodge({ altitude_m: 0, pot: {}, kit: ['oven', 'hob', 'pit'], prices: { chuck: 11 } });
 const cut = (name: string, key: string, suitable = true) => ({
   cut: key,
   name,

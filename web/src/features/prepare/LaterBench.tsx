@@ -5,6 +5,7 @@ import { span } from '../../format/time';
 import { format, say } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { NumberField, SelectField } from '../../ui/fields';
+import { Picture } from '../../drawings/Picture';
 import { useWidth } from '../../drawings/useWidth';
 import type { BenchProps } from './bench';
 
@@ -39,14 +40,12 @@ export function LaterBench({ plan, bench, prepared, units, setBench }: BenchProp
   return (
     <Stack gap={4}>
       <div ref={ref}>
-        <svg
+        <Picture
           width={width}
           height={height}
-          role="img"
-          aria-label={rows
+          label={rows
             .map((thing) => `${thing.name}: in ${Math.round(thing.before_end_min)} min before the end`)
             .join('; ')}
-          style={{ display: 'block' }}
         >
           <path d={`M${x(end)},26 V${height}`} stroke={colour('rim')} strokeWidth="4" />
           <text
@@ -110,7 +109,7 @@ export function LaterBench({ plan, bench, prepared, units, setBench }: BenchProp
               Nothing goes in later yet.
             </text>
           )}
-        </svg>
+        </Picture>
       </div>
       {later.map((thing, at) => {
         const told = prepared.later.find((found) => found.what === thing.what);

@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { lay } from '../../drawings/PanFromAbove';
 import { depthOf, litresAt } from '../../drawings/PotWithMeat';
-import { open } from '../../test-kitchen';
+import { kitchen as lodge, open } from '../../test-kitchen';
 import { because, warningsOf } from './because';
 import { places, type Plan } from './bench';
 import { differences } from './Difference';
@@ -21,23 +21,7 @@ const plan: Plan = {
   forecast: { cut: 'shin', mass_kg: 2.4, pieces: 3, method: 'braise', heat: { source: 'oven', set_c: 150 } },
   prepare: { salt_pct: 1.25, ingredients: [{ what: 'red_wine', ml: 400 }], later: [] },
 };
-const kitchen = {
-  name: 'Lodge galley',
-  zone: 'UTC',
-  altitude_m: 210,
-  units: 'metric',
-  certainty: 0.9,
-  pot: { diameter_cm: 30, height_cm: 16 },
-  pan_cm: 30,
-  pan_material: 'iron',
-  hob_w: 2000,
-  hob_kind: 'gas',
-  insert_w: 1000,
-  kit: ['oven', 'hob'],
-  pit_holds_itself: true,
-  asleep: [],
-  prices: {},
-};
+const kitchen = lodge({ pot: { diameter_cm: 30, height_cm: 16 }, pan_cm: 30, hob_w: 2000 });
 const facts = (what: Schemas['Larder'], liquid: boolean, instead: Schemas['Larder'] | null) =>
   ({ what, name: what.replace('_', ' '), liquid, instead }) as unknown as Schemas['LarderFacts'];
 const larder = [

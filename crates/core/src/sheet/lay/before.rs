@@ -27,12 +27,7 @@ pub(super) fn before_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Time
         };
         let squeezed = minutes < 10.0;
         let minutes = if squeezed { 0.0 } else { minutes };
-        let what = format!(
-            "Salt the meat: {:.0} g, about {:.1} level teaspoons of {}",
-            durations.salt_g,
-            durations.salt_tsp,
-            durations.crystal.word()
-        );
+        let what = durations.salt_words.clone();
         if squeezed {
             // No time of its own is left: it is done while the pan gets hot.
             layer.add("salt", TaskKind::Salt, Lane::Board, what, why.into(), take_out_at, minutes, false);
