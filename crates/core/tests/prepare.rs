@@ -348,3 +348,162 @@ fn what_goes_into_pit_bag_or_fat_is_bare_unless_asked() {
     let pit = pit.unwrap();
     assert!(pit.steps.iter().any(|step| step.what.contains("alder")) && pit.dial.len() >= 4);
 }
+
+#[test]
+fn every_ways_dial_is_hotter_sooner_and_has_one_setting_chosen() {
+    for (way, least) in [
+        (json!({"cut": "chuck", "mass_kg": 1.4, "method": "braise", "heat": {"source": "oven", "set_c": 150}}), 5),
+        (json!({"cut": "chuck", "mass_kg": 1.4, "method": "stew", "heat": {"source": "hob", "simmer": "brisk"}}), 4),
+        (
+            json!({"cut": "chuck", "mass_kg": 1.4, "method": "braise", "heat": {"source": "coals", "under": 16, "over": 8}}),
+            5,
+        ),
+        (json!({"cut": "chuck", "mass_kg": 1.4, "method": "pressure", "heat": {"level": "low"}}), 2),
+        (json!({"cut": "plate_rib", "mass_kg": 2.6, "method": "smoke", "heat": {"pit_c": 128}}), 5),
+        (json!({"cut": "cheek", "mass_kg": 1.3, "method": "confit", "heat": {"fat_c": 90}}), 5),
+        (json!({"cut": "shin", "mass_kg": 1.2, "method": "water_bath", "heat": {"bath_c": 82}}), 4),
+        (json!({"cut": "chuck", "mass_kg": 1.4, "method": "slow_cooker", "heat": {"setting": "high"}}), 2),
+    ] {
+        let dish = ask(way.clone()).unwrap();
+        assert!(dish.dial.len() >= least, "{way}: {:?}", dish.dial);
+        assert_eq!(dish.dial.iter().filter(|setting| setting.chosen).count(), 1, "{way}");
+        let minutes: Vec<_> = dish.dial.iter().filter_map(|setting| setting.ready_min).collect();
+        assert!(minutes.windows(2).all(|pair| pair[1] <= pair[0] + 1.0), "{way}: {minutes:?}");
+        // The chosen setting is the dish itself.
+        let chosen = dish.dial.iter().find(|setting| setting.chosen).unwrap();
+        let apart = chosen.ready_min.unwrap() - dish.forecast.ready_min.p50.unwrap();
+        assert!(apart.abs() < 0.08 * chosen.ready_min.unwrap(), "{way}: {apart} min apart");
+    }
+}
+
+#[test]
+fn two_pans_a_lid_and_a_sugary_coat_change_the_searing_as_they_should() {
+    let sear = |bench: Value| ask(ribs(json!({"bench": bench}))).unwrap().sear;
+    let one = sear(json!({}));
+    let two = sear(json!({"sear_in": "two_pans"}));
+    assert_eq!((one.pans, two.pans, two.batches), (1, 2, 1));
+    assert!(two.min < one.min && two.pan_low_c >= one.pan_low_c);
+    let lid = sear(json!({"sear_in": "pot_and_lid"}));
+    assert!(lid.pans == 2 && (lid.floor_mm - 260.0).abs() < 1.0, "the pot's own floor");
+    let sugared = sear(json!({"sugared": true}));
+    assert!(sugared.start_c <= 180.0 && sugared.side_min > one.side_min);
+    let by_hand = sear(json!({"per_batch": 3}));
+    assert_eq!((by_hand.batches, by_hand.per_batch, by_hand.most), (3, 3, one.most));
+    assert_eq!(by_hand.batch_start_c.len(), 3);
+    let frozen = ask(ribs(json!({"start_c": -18}))).unwrap();
+    assert!(!frozen.sear.happens() && warned(&frozen, "frozen_start"));
+    // Half the burner, a cooler pan.
+    let gas = ask(ribs(json!({"hob": {"watts": 900, "kind": "gas"}, "bench": {"per_batch": 6}}))).unwrap().sear;
+    assert!(gas.pan_low_c < sear(json!({"per_batch": 6})).pan_low_c);
+}
+
+#[test]
+fn what_is_poured_says_what_it_tastes_of_and_carries() {
+    let poured =
+        |things: Value| ask(ribs(json!({"level": "covered", "ingredients": things}))).unwrap().balance.unwrap();
+    let wine = poured(json!([{"what": "red_wine", "ml": 500}]));
+    assert!((wine.alcohol_g - 500.0 * 0.13 * 0.789).abs() < 0.1 && wine.alcohol_left <= 0.05 + 1e-9);
+    assert!(wine.allergens.iter().any(|found| found.allergen.word() == "sulphites" && found.from == ["red wine"]));
+    let soy = poured(json!([{"what": "soy_sauce", "ml": 60}]));
+    let words: Vec<_> = soy.allergens.iter().map(|found| found.allergen.word()).collect();
+    assert!(words.contains(&"soy") && words.contains(&"wheat"), "{words:?}");
+    let swap = |balance: &ergastic_core::prepare::Balance, what: Larder| {
+        balance.swaps.iter().find(|swap| swap.what == what).cloned().unwrap()
+    };
+    let fish = swap(&poured(json!([{"what": "fish_sauce", "ml": 30}])), Larder::FishSauce);
+    assert!(
+        fish.without.iter().any(|allergen| allergen.word() == "fish") && fish.words.contains("soy sauce")
+            || fish.words.contains("Soy sauce")
+    );
+    assert!(poured(json!([{"what": "honey", "g": 200}])).flags.iter().any(|flag| flag.contains("sweet")));
+    assert!(poured(json!([{"what": "vinegar", "ml": 250}])).flags.iter().any(|flag| flag.contains("sharp")));
+    assert!(poured(json!([{"what": "stout", "ml": 600}])).flags.iter().any(|flag| flag.contains("bitter")));
+    assert!(poured(json!([])).flags.is_empty(), "plain stock minds nothing");
+}
+
+#[test]
+fn the_clear_route_is_told_whole_and_a_kept_marinade_is_in_the_pot() {
+    let clear = ask(ribs(
+        json!({"sear": "none", "bench": {"clear": true, "base": "water"}, "ingredients": [{"what": "onion", "g": 200}]}),
+    ));
+    let clear = clear.unwrap();
+    let blanch = clear.steps.iter().find(|step| step.id == "blanch").unwrap();
+    for words in ["Soak", "from cold", "rinse meat and pot"] {
+        assert!(blanch.what.contains(words) || blanch.what.contains("cover with cold water"), "{}", blanch.what);
+    }
+    assert!(!clear.sear.happens() && clear.take_out.iter().any(|thing| thing.what.contains("vegetables")));
+    let marinade = |kept: bool| {
+        ask(ribs(json!({"bench": {"marinade": {"of": "wine", "hours": 12, "ml": 400, "kept": kept}}}))).unwrap()
+    };
+    let poured = |dish: &Prepared| dish.pot.as_ref().unwrap().poured.iter().any(|thing| thing.what == Larder::RedWine);
+    assert!(poured(&marinade(true)) && !poured(&marinade(false)));
+    for kept in [true, false] {
+        let bought = marinade(kept).shopping.iter().filter(|item| item.name == "red wine").count();
+        assert_eq!(bought, 1, "bought once, kept or not");
+    }
+    assert!(
+        marinade(true)
+            .steps
+            .iter()
+            .any(|step| step.id == "marinade" && step.cautions.iter().any(|c| c.id == "marinade"))
+    );
+}
+
+#[test]
+fn a_chain_and_a_mixed_pot_lie_on_the_bench_like_any_dish() {
+    let crust = ask(json!({"cut": "chuck", "mass_kg": 1.4, "method": null, "bench": {"level": "third"}}));
+    assert!(crust.is_ok(), "no way named is a braise");
+    let plan: Plan = serde_json::from_value(json!({
+        "name": "Crusted", "bell": "2027-02-06T16:30:00Z", "forecast": {"cut": "chuck", "mass_kg": 1.4, "members": 64, "stages": [
+            {"method": "braise", "heat": {"source": "oven", "set_c": 150}, "until": {"min": 150}}, {"lid": "none"}]},
+    }))
+    .unwrap();
+    let dish = plan.at_the_bench(&Kitchen::default()).unwrap();
+    assert!(dish.dial.is_empty() && dish.pot.is_some() && dish.forecast.stages.len() == 2);
+    let mixed = ask(
+        json!({"parts": [{"cut": "shin", "mass_kg": 1.0}, {"cut": "chuck", "mass_kg": 1.2}, {"cut": "oxtail", "mass_kg": 0.8}], "level": "covered"}),
+    );
+    let mixed = mixed.unwrap();
+    assert!(
+        (mixed.trimmed.raw_kg - 3.0).abs() < 1e-9
+            && mixed.shopping.iter().filter(|item| item.g.is_some_and(|g| g >= 800.0)).count() >= 3
+    );
+    assert!(mixed.take_out.iter().any(|thing| thing.what == "bones"));
+    let trimmed: f64 = [(1.0, Cut::Shin), (1.2, Cut::Chuck), (0.8, Cut::Oxtail)]
+        .iter()
+        .map(|(kg, cut)| kg * (1.0 - cut.facts().trim_pct / 100.0))
+        .sum();
+    assert!((mixed.trimmed_kg - trimmed).abs() < 1e-9);
+}
+
+#[test]
+fn twice_the_meat_is_not_twice_the_time_and_the_scale_agrees_with_the_stick() {
+    let one = ask(ribs(json!({}))).unwrap();
+    let two = ask(ribs(
+        json!({"mass_kg": 4.8, "pieces": 16, "vessel": {"diameter_cm": 36, "height_cm": 16, "lid": "loose"}}),
+    ))
+    .unwrap();
+    assert!(two.sear.batches > one.sear.batches && two.sear.min > 1.3 * one.sear.min);
+    let (slow, quick) = (two.forecast.ready_min.p50.unwrap(), one.forecast.ready_min.p50.unwrap());
+    assert!(slow < 1.25 * quick, "{slow} {quick}");
+    assert!((two.salt.g / one.salt.g - 2.0).abs() < 1e-9);
+    let pot = one.pot.unwrap();
+    // By half on the stick is half the litres, and so half their weight.
+    assert!((pot.marks_kg_less.half - pot.liquid_l / 2.0).abs() < 0.01, "{pot:?}");
+    assert!(pot.marks_kg_less.catch > pot.marks_kg_less.stop - 1e-9 && pot.marks_kg_less.now == 0.0);
+}
+
+#[test]
+fn schools_say_what_they_do_here_and_keep_to_their_default() {
+    let dish = ask(ribs(json!({}))).unwrap();
+    for school in &dish.schools {
+        assert!(school.options.iter().any(|option| option.id == school.chosen), "{}", school.id);
+        assert!(school.options.iter().any(|option| option.id == school.usual), "{}", school.id);
+        assert_eq!(school.chosen, school.usual, "nothing was chosen otherwise: {}", school.id);
+        assert!(school.options.iter().all(|option| !option.effect.is_empty()) && !school.reason.is_empty());
+    }
+    let ids: Vec<_> = dish.schools.iter().map(|school| school.id.as_str()).collect();
+    assert_eq!(ids, ["sear", "surface", "flour", "temper", "rinse", "clear", "day_before", "marinade"]);
+    let pit = ask(json!({"cut": "brisket", "mass_kg": 5.0, "method": "smoke", "heat": {"pit_c": 110}})).unwrap();
+    assert!(!pit.schools.iter().any(|school| ["sear", "clear"].contains(&school.id.as_str())));
+}

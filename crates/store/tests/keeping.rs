@@ -33,6 +33,13 @@ async fn plans_keep_versions_and_refuse_to_be_saved_over() {
     assert!(matches!(conflict, Error::Conflict { given: 1, current: 2 }));
     assert_eq!(store.plan(id).await.unwrap().plan.name, "Two");
     assert!(matches!(store.plan(Uuid::from_u128(9)).await, Err(Error::NotFound { .. })));
+    // Every version stays, the newest first, and none of another plan.
+    store.save_plan(Uuid::from_u128(2), 0, &plan("Other"), now()).await.unwrap();
+    let numbers: Vec<_> = store.plan_versions(id).await.unwrap().into_iter().map(|(version, _)| version).collect();
+    assert_eq!(numbers, [2, 1]);
+    assert_eq!(store.plan_version(id, 1).await.unwrap().plan.name, "One");
+    assert!(matches!(store.plan_version(id, 3).await, Err(Error::NotFound { what: "version", .. })));
+    assert!(matches!(store.plan_versions(Uuid::from_u128(9)).await, Err(Error::NotFound { .. })));
 }
 
 #[tokio::test]

@@ -18,7 +18,9 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
     setForecast('heat', { heat: without({ ...heat, ...changed }) });
   const longest = Math.max(1, ...dial.map((setting) => setting.ready_min ?? 0));
   const wettest = Math.max(0.05, ...dial.map((setting) => setting.loss_l));
-  const inPot = forecast.method === 'braise' || forecast.method === 'stew';
+  // In a chain the way in hand is that of its first stage.
+  const way = forecast.method ?? forecast.stages?.[0]?.method;
+  const inPot = way === 'braise' || way === 'stew';
   const p50 = prepared.forecast.ready_min.p50;
   const posture =
     forecast.stages && forecast.stages.length === 2 ? (forecast.stages[1]?.lid ?? 'tight') : 'same';

@@ -33,11 +33,15 @@ const larder = [
 let kept: { version: number; plan: Plan };
 const saved: Plan[] = [];
 let refuse: string | undefined;
+let refuseToSave: string | undefined;
+let comesTo: Schemas['Prepared'];
 
 beforeEach(() => {
   kept = { version: 1, plan };
   saved.length = 0;
   refuse = undefined;
+  refuseToSave = undefined;
+  comesTo = prepared;
   const view = () => ({ id: ID, saved_at: '2027-02-04T07:10:00Z', ...kept });
   vi.stubGlobal('fetch', async (request: Request) => {
     const path = new URL(request.url).pathname;
@@ -48,6 +52,7 @@ beforeEach(() => {
       '/api/larder': () => larder,
       '/api/cuts': () => [],
       '/api/plans': () => [view()],
+      [`/api/plans/${ID}/versions/1`]: () => ({ id: ID, saved_at: '2027-02-04T07:10:00Z', version: 1, plan }),
       [`/api/plans/${ID}/versions`]: () => [{ version: kept.version, saved_at: '2027-02-04T07:10:00Z' }],
       [`/api/plans/${ID}`]: () => {
         if (request.method === 'PUT') {
@@ -58,12 +63,14 @@ beforeEach(() => {
       },
       // The kitchen answers with what was poured, so that the line can be seen to follow.
       '/api/prepare/plan': () => ({
-        ...prepared,
-        pot: { ...prepared.pot, liquid_l: body.forecast.liquid_l ?? prepared.pot!.liquid_l },
+        ...comesTo,
+        pot: comesTo.pot && { ...comesTo.pot, liquid_l: body.forecast.liquid_l ?? comesTo.pot.liquid_l },
       }),
     };
-    const problem = refuse && path === '/api/prepare/plan';
-    return new Response(JSON.stringify(problem ? { detail: refuse } : answers[path]?.()), {
+    const refused =
+      path === '/api/prepare/plan' ? refuse : request.method === 'PUT' ? refuseToSave : undefined;
+    const problem = refused !== undefined;
+    return new Response(JSON.stringify(problem ? { detail: refused } : answers[path]?.()), {
       status: problem ? 422 : 200,
       headers: { 'content-type': 'application/json' },
     });
@@ -151,6 +158,117 @@ describe('Prepare', () => {
     fireEvent.change(screen.getByRole('slider', { name: 'Oven' }), { target: { value: '155' } });
     expect(await screen.findByText(/it must be 60 to 300/)).toBeInTheDocument();
     expect(screen.getByRole('radiogroup', { name: 'The dial' })).toBeInTheDocument();
+  });
+});
+
+/** Presses what is called so: a button, or one of a few words. */
+const press = (role: 'button' | 'radio', name: string | RegExp) => async () =>
+  userEvent.click(await screen.findByRole(role, { name }));
+const pick = (name: string, value: string) => async () => {
+  fireEvent.change(await screen.findByRole('combobox', { name }), { target: { value } });
+};
+const slide = (name: string | RegExp, value: number) => async () => {
+  fireEvent.change(await screen.findByRole('slider', { name }), { target: { value: String(value) } });
+};
+const type = (name: string, value: string) => async () => {
+  fireEvent.change(await screen.findByRole('textbox', { name }), { target: { value } });
+};
+
+describe('what is touched at a bench is what is kept', () => {
+  const bench = (prepare: Partial<Schemas['Prepare']>) => ({ prepare });
+  const forecast = (changed: Partial<Plan['forecast']>) => ({ forecast: changed });
+  it.each<[string, string, () => Promise<void>, object]>([
+    ['meat', 'cubes', press('radio', 'cubes'), forecast({ size_mm: [40, 40, 40] })],
+    ['meat', 'how thick', slide('How thick', 80), forecast({ thickness_mm: 80 })],
+    ['meat', 'how many', type('How many', '5'), forecast({ pieces: 5 })],
+    ['meat', 'a close trim', press('radio', 'close'), bench({ trim: 'close' })],
+    ['meat', 'sinew', press('radio', /into the pot/), bench({ sinew_in_pot: true })],
+    ['meat', 'strings', type('Strings', '4'), bench({ strings: 4 })],
+    ['salt', 'less of it', press('radio', 'low'), bench({ salt_pct: 0.7 })],
+    ['salt', 'a brine', press('radio', 'brine'), bench({ brine: { water_l: 2, hours: 24 } })],
+    ['salt', 'flakes', press('radio', 'flakes'), bench({ crystal: 'flake' })],
+    ['salt', 'hours ahead', slide('Hours ahead', 24), bench({ salt_h: 24 })],
+    ['sear', 'two pans', press('radio', 'two pans'), bench({ sear_in: 'two_pans' })],
+    ['sear', 'fewer at once', press('button', 'Lay fewer in a batch'), bench({ per_batch: 2 })],
+    ['sear', 'another pan', type('Pan across', '24'), bench({ pan: { diameter_cm: 24 } })],
+    ['sear', 'induction', pick('Hob', 'induction'), bench({ hob: { kind: 'induction' } })],
+    ['sear', 'bacon', press('radio', /^bacon/), bench({ fat: 'bacon' })],
+    ['sear', 'not at all', press('radio', /^not at all/), bench({ sear: 'none' })],
+    ['pot', 'a looser lid', press('radio', 'ajar'), forecast({ vessel: { lid: 'ajar' } })],
+    ['pot', 'a tin', press('radio', 'tin or dish'), forecast({ vessel: { width_cm: 25, length_cm: 35 } })],
+    ['pot', 'water', pick('The rest of it is', 'red_wine'), bench({ base: 'red_wine' })],
+    ['heat', 'a dial', press('radio', /^120/), forecast({ heat: { set_c: 120 } })],
+    ['heat', 'the hob', press('radio', 'the hob'), forecast({ heat: { source: 'hob', simmer: 'gentle' } })],
+    ['later', 'peas', pick('Goes in later', 'peas'), bench({ later: [{ what: 'peas', g: 960 }] })],
+  ])('%s: %s', async (place, _, touch, expected) => {
+    at(place);
+    await touch();
+    await waitFor(() => expect(saved.at(-1)).toMatchObject(expected));
+  });
+
+  it('a crust for the last half hour is a stage of its own, and can be taken back', async () => {
+    at('heat');
+    await press('radio', /uncovered/)();
+    await waitFor(() => expect(saved.at(-1)?.forecast.stages).toHaveLength(2));
+    const [first, last] = saved.at(-1)!.forecast.stages!;
+    expect(first).toMatchObject({ method: 'braise', heat: { set_c: 150 } });
+    expect(first!.until!.min! % 5).toBe(0);
+    expect(last).toEqual({ lid: 'none' });
+    expect(saved.at(-1)!.forecast.method).toBeUndefined();
+    await press('radio', 'as before')();
+    await waitFor(() =>
+      expect(saved.at(-1)?.forecast).toMatchObject({ method: 'braise', heat: { set_c: 150 } }),
+    );
+    expect(saved.at(-1)?.forecast.stages).toBeUndefined();
+  });
+
+  it('an earlier version is compared with, and gone back to', async () => {
+    at('salt');
+    await slide('Salt, of the trimmed meat', 2)();
+    await screen.findByText('saved, version 2');
+    comesTo = { ...prepared, salt: { ...prepared.salt, liquid_g_per_kg: 9 } };
+    await slide('Salt, of the trimmed meat', 2.1)();
+    expect(await screen.findByText('salt in the liquid')).toBeInTheDocument();
+    await press('button', 'Go back')();
+    await waitFor(() => expect(saved.at(-1)?.prepare?.salt_pct).toBe(1.25));
+  });
+
+  it('what can not be saved stays under the hand, with the reason', async () => {
+    at('meat');
+    refuseToSave = 'plan.prepare.strings: 99 can’t be used; it must be 0 to 60';
+    await type('Strings', '99')();
+    expect(await screen.findByText(/it must be 0 to 60/)).toBeInTheDocument();
+    expect(screen.getByText('not saved yet')).toBeInTheDocument();
+    expect(screen.getByRole('textbox', { name: 'Strings' })).toHaveValue('99');
+    refuseToSave = undefined;
+    await type('Strings', '9')();
+    await screen.findByText('saved, version 2');
+  });
+
+  it('a stewing batch and a pot that is too small are said where they are', async () => {
+    comesTo = {
+      ...prepared,
+      sear: {
+        ...prepared.sear,
+        stews: true,
+        pan_low_c: 118,
+        wait_to_brown_min: 9,
+        batches: 2,
+        per_batch: 2,
+        most: 1,
+      },
+      warnings: [
+        { id: 'stews', text: 'This batch will stew: the pan falls to 118 °C.' },
+        { id: 'too_small', text: 'This vessel is too small.' },
+      ],
+    };
+    at('sear');
+    expect(await screen.findByText(/This batch will stew/)).toBeInTheDocument();
+    expect(screen.getByText('batches of 2, 1')).toBeInTheDocument();
+    expect(screen.getByText('left to boil itself dry, brown after')).toBeInTheDocument();
+    expect(screen.queryByText(/too small/)).not.toBeInTheDocument();
+    await press('button', /^Pot/)();
+    expect(screen.getByText(/too small/)).toBeInTheDocument();
   });
 });
 
