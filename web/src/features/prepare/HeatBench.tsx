@@ -90,13 +90,20 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
                   height="14px"
                   borderRadius="4px"
                   bg="tender"
-                  width={`${(100 * (setting.ready_min ?? longest)) / longest / 1.6}%`}
+                  width={`${(100 * (setting.ready_min ?? longest)) / longest / 2}%`}
                   opacity={setting.ready_min == null ? 0.25 : 1}
                 />
-                <Text fontSize="small" fontWeight={600} whiteSpace="nowrap">
-                  {setting.ready_min == null ? 'never' : span(Math.round(setting.ready_min / 5) * 5)}
-                  {setting.breaks_up && ', breaks up'}
-                </Text>
+                <Box>
+                  <Text fontSize="small" fontWeight={600} whiteSpace="nowrap" lineHeight={1.2}>
+                    {setting.ready_min == null ? 'never' : span(Math.round(setting.ready_min / 5) * 5)}
+                  </Text>
+                  {setting.window_min != null && (
+                    <Text fontSize="small" color="soft" whiteSpace="nowrap" lineHeight={1.2}>
+                      right for {span(Math.round(setting.window_min / 5) * 5)}
+                      {setting.breaks_up && ', breaks up'}
+                    </Text>
+                  )}
+                </Box>
               </Flex>
               <Flex width="148px" flexShrink={0} align="center" gap={2}>
                 <Box
