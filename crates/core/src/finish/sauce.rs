@@ -13,9 +13,9 @@ use crate::safety::Caution;
 use crate::units::round_to;
 
 /// Salt at which reducing stops, g/kg: the top of what a sauce bears. Working value, from practice.
-const SALT_STOP: f64 = 13.0;
+pub(crate) const SALT_STOP: f64 = 13.0;
 /// Salt above which a sauce is too salty to serve, g/kg.
-const SALT_TOO_MUCH: f64 = 14.0;
+pub(crate) const SALT_TOO_MUCH: f64 = 14.0;
 /// Gelatin that lightly coats a spoon, %.
 const GELATIN_COAT: f64 = 8.0;
 /// Gelatin of a glaze, %.
@@ -23,7 +23,7 @@ const GELATIN_GLAZE: f64 = 15.0;
 /// From here gelatin takes a third off the starch, %.
 const GELATIN_HELPS: f64 = 5.0;
 /// Share of a burner's power that ends as steam from an open pot. Working value between gas and induction.
-const BURNER_SHARE: f64 = 0.5;
+pub(crate) const BURNER_SHARE: f64 = 0.5;
 /// The most an open surface gives off at a full boil, kg/(m² s). Working value.
 const SURFACE_LIMIT: f64 = 45.0 / 3600.0;
 

@@ -38,8 +38,9 @@ pub use shopping::ShoppingItem;
 pub use steps::BenchStep;
 pub use trim::Trimmed;
 
+use crate::cuts::Cut;
 use crate::error::{Error, Result, in_range};
-use crate::forecast::{BodyFrom, ForBody, Forecast, ForecastRequest, PartRequest, forecast};
+use crate::forecast::{BodyFrom, Case, CurvePoint, ForBody, Forecast, ForecastRequest, PartRequest, forecast};
 use crate::heat::conduction::DENSITY;
 use crate::heat::pot::{Lid, Vessel};
 use crate::juices::PORTION_KG;
@@ -119,7 +120,7 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     } else {
         SearPlan::none()
     };
-    let at_end = |of: &dyn Fn(&crate::forecast::CurvePoint) -> f64| pot::along(&foretold.curve, hours * 60.0, of);
+    let at_end = |of: &dyn Fn(&CurvePoint) -> f64| pot::along(&foretold.curve, hours * 60.0, of);
     let yield_kg = f64::max(0.0, at_end(&|point| point.yield_kg));
     let trimmed = trim::trimmed(&case, bench, price_per_kg, people, yield_kg);
     let left_l = pot.as_ref().map_or(0.0, |pot| pot.left_l);
@@ -246,7 +247,7 @@ impl Prepare {
 
     /// What goes in before the meat is lifted: its name, its sign, and the minutes it needs in this pot. What only goes on
     /// the plate is left out.
-    pub(crate) fn additions(&self, case: &crate::forecast::Case, foretold: &Forecast) -> Vec<(String, String, f64)> {
+    pub(crate) fn additions(&self, case: &Case, foretold: &Forecast) -> Vec<(String, String, f64)> {
         let end_min = foretold.ready_min.p50.unwrap_or(NEVER_H * 60.0);
         let medium_c = pot::along(&foretold.curve, end_min, |point| point.medium_c).clamp(40.0, case.boil_c);
         let all = later::later(self, medium_c, end_min);
@@ -257,7 +258,7 @@ impl Prepare {
     }
 
     /// What comes out as the meat is lifted.
-    pub(crate) fn take_out(&self, case: &crate::forecast::Case) -> Vec<String> {
+    pub(crate) fn take_out(&self, case: &Case) -> Vec<String> {
         let bones = case.parts.iter().any(|part| part.bone_pct > 0.0);
         later::take_out(self, bones).into_iter().map(|thing| thing.what).collect()
     }
@@ -266,7 +267,7 @@ impl Prepare {
         if self.trim == Trim::Usual {
             return;
         }
-        let pct = |cut: Option<crate::cuts::Cut>| cut.map(|cut| self.trim.pct(cut.facts().trim_pct));
+        let pct = |cut: Option<Cut>| cut.map(|cut| self.trim.pct(cut.facts().trim_pct));
         match &mut request.parts {
             Some(parts) => {
                 for PartRequest { cut, trim_pct, .. } in parts {

@@ -104,6 +104,12 @@ impl HotPan {
         (to_c < most).then(|| self.capacity / conductance * ((most - from_c) / (most - to_c)).ln())
     }
 
+    /// Where it comes to from a temperature in some seconds, empty, °C.
+    pub fn warmed_c(&self, from_c: f64, seconds: f64) -> f64 {
+        let (most, conductance) = (self.most_c(), TO_AIR * self.floor_m2);
+        most - (most - from_c) * (-seconds * conductance / self.capacity).exp()
+    }
+
     /// Lays a batch in the pan at a temperature and turns it, side by side, each as soon as it is brown.
     pub fn sear(&self, start_c: f64, laid: &Laid) -> Batch {
         let mut batch = Batch { low_c: start_c, trace: vec![(0.0, start_c)], ..Batch::default() };
@@ -183,6 +189,7 @@ mod tests {
         let minutes = pan.warms_s(20.0, 230.0).unwrap() / 60.0;
         assert!((4.0..12.0).contains(&minutes), "{minutes}");
         assert_eq!(pan.warms_s(200.0, 150.0), Some(0.0));
+        assert!((pan.warmed_c(20.0, 60.0 * minutes) - 230.0).abs() < 1e-6, "the one is the other turned round");
         assert_eq!(iron(0.28, 150.0).warms_s(20.0, 230.0), None);
     }
 

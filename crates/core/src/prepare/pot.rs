@@ -5,7 +5,8 @@ use utoipa::ToSchema;
 
 use super::bench::{Ingredient, Prepare};
 use super::larder::Larder;
-use super::salt::{SALT_STOP, SaltAnswer};
+use super::salt::SaltAnswer;
+use crate::finish::SALT_STOP;
 use crate::forecast::{Case, CurvePoint, Forecast, Medium};
 use crate::heat::conduction::DENSITY;
 use crate::heat::pot::{Lid, Pot};

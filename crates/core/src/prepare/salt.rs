@@ -6,6 +6,7 @@ use utoipa::ToSchema;
 use super::bench::{Brine, Crystal, Prepare, Soak};
 use super::larder::Larder;
 use crate::cuts::Cut;
+use crate::finish::SALT_TOO_MUCH;
 use crate::forecast::{CORNED_SALT, Case, Forecast, SALT_S};
 use crate::units::HOUR_S;
 
@@ -15,9 +16,6 @@ pub(super) const BACON_G_PER_KG: f64 = 60.0;
 const DIFFUSION: [f64; 2] = [2e-10, 5e-10];
 /// Share of raw meat's mass that takes part in a brine's balance. Published.
 const MEAT_WATER: f64 = 0.7;
-/// Grams a litre at which a sauce is stopped, and from which it is too salty. Working values, from practice.
-pub const SALT_STOP: f64 = 13.0;
-const SALT_TOO_MUCH: f64 = 14.0;
 
 impl Crystal {
     /// Grams in a level teaspoon.
@@ -207,6 +205,11 @@ pub(super) fn salt(case: &Case, bench: &Prepare, forecast: &Forecast, hours: f64
 }
 
 impl SaltAnswer {
+    /// Whether it is too salty once it is reduced by half.
+    pub fn too_salty_halved(&self) -> bool {
+        self.halved_g_per_kg.is_some_and(|strength| strength > SALT_TOO_MUCH)
+    }
+
     /// Whether the liquid is too salty before anything is reduced.
     pub fn too_salty(&self) -> bool {
         self.liquid_g_per_kg.is_some_and(|strength| strength > SALT_TOO_MUCH)

@@ -90,11 +90,9 @@ pub(super) fn schools(
     wet: bool,
 ) -> Vec<School> {
     let mut found = Vec::new();
-    let as_usual = |minutes: f64| {
-        seared(case, bench, kitchen, |bench| bench.sear = if minutes > 0.0 { Sear::Hard } else { Sear::Light })
-    };
+    let at_the_pan = |how: Sear| seared(case, bench, kitchen, |bench| bench.sear = how).min;
     if wet {
-        let (hard, light) = (as_usual(1.0).min, as_usual(0.0).min);
+        let (hard, light) = (at_the_pan(Sear::Hard), at_the_pan(Sear::Light));
         found.push(school(
             "sear",
             "Brown it?",

@@ -204,9 +204,7 @@ pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
         let recovery_min = if number + 1 < batches { recovers_min(&batch) } else { 0.0 };
         all.push(minutes(&batch) + recovery_min);
         // With less than its full wait the pan starts the next batch where it has come to.
-        let warmed = pan.most_c()
-            - (pan.most_c() - batch.end_c) * (-recovery_min * 60.0 * 15.0 * pan.floor_m2 / pan.capacity).exp();
-        at_c = f64::min(start_c, f64::max(batch.end_c, warmed));
+        at_c = f64::min(start_c, pan.warmed_c(batch.end_c, recovery_min * 60.0));
     }
     let min: f64 = all.iter().sum();
     SearPlan {

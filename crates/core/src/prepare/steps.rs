@@ -9,12 +9,10 @@ use super::pot::{DEGLAZED_TO, PotAnswer, deglazes};
 use super::salt::SaltAnswer;
 use super::sear::SearPlan;
 use super::trim::Trimmed;
+use crate::finish::BURNER_SHARE;
 use crate::forecast::{Case, Medium};
 use crate::heat::steam::LATENT_HEAT;
 use crate::safety::{self, Caution};
-
-/// Share of a burner's power that ends as steam from an open pan. Working value between gas and induction.
-const BURNER_SHARE: f64 = 0.5;
 
 /// One thing to do at the bench.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]

@@ -71,7 +71,7 @@ impl Minded<'_> {
                      13). Less salt on the meat, unsalted stock, or less of what is salted."
                 ),
             ));
-        } else if salt.halved_g_per_kg.is_some_and(|halved| halved > 14.0) {
+        } else if salt.too_salty_halved() {
             found.push(Caution::new(
                 "salt_stop",
                 "Reduced by half it would be too salty: stop at the salt mark on the dipstick, or thicken instead.",
