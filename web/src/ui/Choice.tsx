@@ -3,7 +3,8 @@ import { useId } from 'react';
 
 type Props<T extends string> = {
   label: string;
-  value: T;
+  /** None holds where it is not given. */
+  value: T | undefined;
   options: readonly { value: T; label: string; hint?: string }[];
   onChange: (value: T) => void;
   hideLabel?: boolean;

@@ -68,7 +68,7 @@ export function MeatBench({ plan, bench, prepared, units, setBench, setForecast 
             <Slider
               label={cubes ? 'Side of a cube' : 'How thick'}
               value={Math.round(thick)}
-              min={cubes ? 20 : 20}
+              min={20}
               max={cubes ? 70 : 140}
               step={1}
               onChange={(mm) =>

@@ -81,7 +81,7 @@ export function PotBench({
       <Flex gap={4} wrap="wrap" align="flex-end">
         <Choice
           label="Up the meat"
-          value={bench.level ?? levelOf(pot) ?? ('' as never)}
+          value={bench.level ?? levelOf(pot)}
           options={levels}
           onChange={(level) =>
             setPlan('level', (before) => ({
