@@ -96,7 +96,8 @@ export function PanFromAbove({
   const pans = sear.pans;
   const each = Math.ceil(sear.per_batch / pans);
   const across = Math.min(height - 24, (width * (pans > 1 ? 0.8 : 0.52)) / pans);
-  const scale = across / (sear.floor_mm * 1.08);
+  // The rim needs its room on every side.
+  const scale = (across - 28) / sear.floor_mm;
   const radius = (sear.floor_mm / 2) * scale;
   const waiting = pieces - sear.per_batch;
   const batches = Array.from({ length: sear.batches }, (_, i) =>

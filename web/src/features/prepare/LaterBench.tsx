@@ -168,7 +168,7 @@ export function LaterBench({ plan, bench, prepared, units, setBench }: BenchProp
             })
           }
         >
-          <option value="">potatoes, carrots, dumplings …</option>
+          <option value="">potatoes, dumplings …</option>
           {Object.entries(additions)
             .filter(([what]) => !later.some((thing) => thing.what === what))
             .map(([what, name]) => (
