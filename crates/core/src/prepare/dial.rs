@@ -90,12 +90,7 @@ fn settings(method: Method, heat: &Heat) -> Vec<(String, &'static str, Heat)> {
         },
         Method::Pressure => [(Settings::Low, "low"), (Settings::High, "high")]
             .map(|(level, word)| {
-                let looks = if level == Settings::High { "about 115 °C inside" } else { "about 109 °C inside" };
-                (
-                    word.into(),
-                    looks,
-                    Heat { level: Some(level), gauge_kpa: None, at_pressure_min: None, ..heat.clone() },
-                )
+                (word.into(), "", Heat { level: Some(level), gauge_kpa: None, at_pressure_min: None, ..heat.clone() })
             })
             .into(),
         Method::Smoke => [107.0, 120.0, 135.0, 150.0]
@@ -157,10 +152,13 @@ pub(super) fn dial(request: &ForecastRequest) -> Vec<DialSetting> {
             };
             let found = forecast(&tried).ok()?;
             let ready_min = found.ready_min.p50;
+            // How hot a pressure pot is follows from the air outside it.
+            let hottest = found.curve.iter().map(|point| point.medium_c).fold(0.0, f64::max);
+            let looks = if looks.is_empty() { format!("{hottest:.0} °C inside") } else { looks.to_owned() };
             let rolls = setting.simmer == Some(Simmer::Boil);
             Some(DialSetting {
                 words,
-                looks: looks.into(),
+                looks,
                 heat: setting,
                 chosen,
                 ready_min,

@@ -156,7 +156,7 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         salt: &salt,
         sear: &sear,
         pot: pot.as_ref(),
-        hob_w: kitchen.hob_w,
+        hob_w: bench.hob.and_then(|hob| hob.watts).unwrap_or(kitchen.hob_w),
     };
     Ok(Prepared {
         trimmed_kg: trimmed.trimmed_kg,

@@ -133,7 +133,7 @@ impl Told<'_> {
                 "blanch",
                 "Soak an hour in two waters; cover with cold water, bring to the boil, 5 min; pour off, rinse meat and pot".into(),
                 "what would cloud the broth has come out; start fresh with cold water",
-                30.0,
+                90.0,
                 vec![],
             );
         }

@@ -305,7 +305,7 @@ describe('the drawings of the bench', () => {
   });
 
   it('choose what belongs together', () => {
-    expect(choose('clear', 'yes')).toEqual({ clear: true, sear: 'none' });
+    expect(choose('clear', 'yes')).toEqual({ clear: true, sear: 'none', base: 'water' });
     expect(choose('marinade', 'no')).toEqual({ marinade: undefined, sugared: false });
     expect(choose('temper', '60')).toEqual({ temper_min: 60 });
   });

@@ -22,9 +22,9 @@ export function choose(school: string, option: string): Partial<Bench> {
       return { temper_min: Number(option) };
     case 'rinse':
       return { rinse: yes };
-    // A clear broth is not browned; going back to a braise is.
+    // A clear broth is not browned and starts from fresh water; going back to a braise brings both back.
     case 'clear':
-      return { clear: yes, sear: yes ? 'none' : 'hard' };
+      return { clear: yes, sear: yes ? 'none' : 'hard', base: yes ? 'water' : 'unsalted_stock' };
     case 'day_before':
       return { day_before: yes };
     case 'marinade':
