@@ -39,6 +39,19 @@ pub fn instant(field: &str, text: &str, zone: &TimeZone) -> Result<Timestamp> {
     )
 }
 
+/// That an instant lies in the years 2000 to 2100: a clock that was never set says 1970.
+///
+/// # Errors
+/// Names the field.
+pub fn check_instant(field: &str, instant: Timestamp) -> Result<()> {
+    const FROM_S: i64 = 946_684_800;
+    const UNTIL_S: i64 = 4_133_980_800;
+    if (FROM_S..UNTIL_S).contains(&instant.as_second()) {
+        return Ok(());
+    }
+    Err(Error::new(field, instant, "it must lie in the years 2000 to 2100; is the clock set?"))
+}
+
 /// `instant` moved by minutes, which may be negative; held at the ends of representable time.
 pub fn plus_minutes(instant: Timestamp, minutes: f64) -> Timestamp {
     let seconds = (minutes * 60.0).round().clamp(-1e10, 1e10) as i64;
@@ -71,8 +84,8 @@ pub fn check_hours(field: &str, hours: &[Hours]) -> Result<()> {
 /// # Errors
 /// Names the field of the first that can't be read.
 pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone: &TimeZone) -> Result<Vec<Span>> {
-    /// No plan reaches further than this many days.
-    const MOST_DAYS: usize = 62;
+    /// A bell lies 60 days off at most; a long way starts days before now, and the night after the bell counts too.
+    const MOST_DAYS: usize = 70;
     if hours.len() > 24 {
         return Err(Error::new(field, hours.len(), "it must hold 24 spans at most"));
     }
@@ -106,6 +119,11 @@ pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone:
             }
         }
     }
+    Ok(merged(found))
+}
+
+/// Spans in time order, those that touch made one: no hour is counted twice.
+pub fn merged(mut found: Vec<Span>) -> Vec<Span> {
     found.sort();
     let mut merged: Vec<Span> = Vec::new();
     for span in found {
@@ -114,7 +132,7 @@ pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone:
             _ => merged.push(span),
         }
     }
-    Ok(merged)
+    merged
 }
 
 #[cfg(test)]
@@ -128,6 +146,24 @@ mod tests {
         assert_eq!(local, "2027-02-05T17:00:00Z".parse().unwrap());
         assert_eq!(instant("bell", "2027-02-05T19:00:00+02:00", &helsinki).unwrap(), local);
         assert_eq!(instant("bell", "soon", &helsinki).unwrap_err().field, "bell");
+    }
+
+    #[test]
+    fn a_clock_that_was_never_set_is_refused() {
+        let named = |text: &str| check_instant("at", text.parse().unwrap()).err().map(|error| error.field);
+        assert_eq!(named("1970-01-01T00:00:05Z").as_deref(), Some("at"));
+        assert_eq!(named("2101-01-01T00:00:00Z").as_deref(), Some("at"));
+        assert_eq!(named("2000-01-01T00:00:00Z"), None);
+        assert_eq!(named("2100-12-31T23:59:59Z"), None);
+    }
+
+    #[test]
+    fn nights_reach_as_far_as_a_bell_may_lie() {
+        let from: Timestamp = "2027-01-01T12:00:00Z".parse().unwrap();
+        let (early, bell) = (plus_minutes(from, -4.0 * 1440.0), plus_minutes(from, 61.0 * 1440.0));
+        let nights = spans("asleep", &[Hours("23:00".into(), "06:30".into())], early, bell, &TimeZone::UTC).unwrap();
+        assert!(nights.last().unwrap().1 > plus_minutes(bell, -1440.0), "{:?}", nights.last());
+        assert_eq!(nights.len(), 65);
     }
 
     #[test]

@@ -119,7 +119,7 @@ impl Kitchen {
     /// # Errors
     /// Names the field that can't be used.
     pub fn check(&self) -> Result<()> {
-        crate::plan::check_text("name", &self.name, 80)?;
+        crate::plan::check_name("name", &self.name, 80)?;
         crate::clock::zone("zone", &self.zone)?;
         in_range("altitude_m", self.altitude_m, -430.0, 6000.0, "m")?;
         in_range("certainty", self.certainty, 0.5, 0.99, "")?;

@@ -35,16 +35,17 @@ pub fn learned(case: &Case, update: &Update) -> Learned {
         let variance = (0..members.len()).map(|i| weights[i] * (of(i) - mean).powi(2)).sum::<f64>();
         Belief { mean, sigma: variance.sqrt() }
     };
-    let [oven, pot, pit, lid] = beliefs(&case.known);
+    let before = beliefs(&case.known);
+    let usual = beliefs(&Known::default());
     let media = || case.stages.iter().map(|stage| &stage.medium);
     let mut words = Vec::new();
-    let mut kitchen = |used: bool, of: &dyn Fn(usize) -> f64, before: Belief, tell: &dyn Fn(Belief) -> String| {
+    let mut kitchen = |used: bool, of: &dyn Fn(usize) -> f64, fact: usize, tell: &dyn Fn(Belief) -> String| {
         let after = posterior(of);
-        if !used || !teaches(&after, &before) {
+        if !used || !teaches(&after, &before[fact]) {
             return None;
         }
         words.push(tell(after));
-        Some(Belief { mean: after.mean, sigma: after.sigma.hypot(DRIFT * before.sigma) })
+        Some(Belief { mean: after.mean, sigma: after.sigma.hypot(DRIFT * usual[fact].sigma) })
     };
     let beside = |what: &str, belief: Belief| {
         let side = if belief.mean < 0.0 { "under" } else { "over" };
@@ -54,17 +55,17 @@ pub fn learned(case: &Case, update: &Update) -> Learned {
         oven_k: kitchen(
             media().any(|medium| matches!(medium, Medium::Oven { .. } | Medium::Coals(_))),
             &|i| members[i].oven_k,
-            oven,
+            0,
             &|belief| beside("The oven", belief),
         ),
-        pot_k: kitchen(media().any(Medium::is_pot), &|i| members[i].pot_k, pot, &|belief| beside("The simmer", belief)),
+        pot_k: kitchen(media().any(Medium::is_pot), &|i| members[i].pot_k, 1, &|belief| beside("The simmer", belief)),
         pit_k: kitchen(
             media().any(|medium| matches!(medium, Medium::Pit { .. })),
             &|i| members[i].pit_k,
-            pit,
+            2,
             &|belief| beside("The pit", belief),
         ),
-        lid_ln: kitchen(media().any(Medium::is_pot), &|i| members[i].lid.ln(), lid, &|belief| {
+        lid_ln: kitchen(media().any(Medium::is_pot), &|i| members[i].lid.ln(), 3, &|belief| {
             format!("The lid lets by {:.1} times as much steam as lids usually do.", belief.mean.exp())
         }),
         resistance_ln: butcher(case, &posterior(&|i| update.drawn.pieces[0][i].resistance.ln()), &mut words),
@@ -125,6 +126,19 @@ mod tests {
         let left = |known| forecast(&request(known)).unwrap().liquid_left_l.unwrap();
         assert!(left(Some(taught.known)) < left(None) - 0.02);
         assert_eq!(learned(&case, &update(&case, &[], None)), Learned::default(), "nothing found, nothing learned");
+    }
+
+    #[test]
+    fn a_kitchen_that_is_known_well_still_drifts_by_a_share_of_the_usual_spread() {
+        let sure = Known { oven_k: Some(Belief { mean: 6.0, sigma: 2.0 }), ..Known::default() };
+        let case = request(Some(sure)).resolve().unwrap();
+        let thirsty = [Evidence::Weighing { at_s: 7200.0, lost_kg: 0.95 }];
+        let oven = learned(&case, &update(&case, &thirsty, None)).known.oven_k;
+        let sigma = oven.map_or(f64::NAN, |oven| oven.sigma);
+        assert!(
+            sigma >= DRIFT * 7.0,
+            "of the usual 7 K, 0.3 comes back, and not 0.3 of the 2 K it was known by: {sigma}"
+        );
     }
 
     #[test]

@@ -24,6 +24,7 @@ pub mod plan;
 pub mod prepare;
 pub mod safety;
 pub mod sheet;
+pub mod stop;
 pub mod tender;
 pub mod units;
 

@@ -4,6 +4,7 @@ use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use crate::clock::check_instant;
 use crate::error::{Error, Result, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{Case, ForecastRequest};
@@ -41,11 +42,40 @@ fn four() -> u32 {
     4
 }
 
-/// Text that a cook typed: not empty, not endless.
+/// Characters that show nothing, turn what stands beside them round, or end a text where none is seen to end: with them one
+/// name can look like another.
+fn is_hidden(letter: char) -> bool {
+    matches!(letter,
+        '\u{ad}' | '\u{61c}' | '\u{180e}' | '\u{200b}'..='\u{200f}' | '\u{2028}'..='\u{202e}'
+        | '\u{2060}'..='\u{206f}' | '\u{feff}' | '\u{fff9}'..='\u{fffb}' | '\u{e0000}'..='\u{e007f}')
+}
+
+/// A name on one line: not empty, not endless, nothing hidden in it.
 ///
 /// # Errors
-/// Names the field and how long it may be.
+/// Names the field and what is allowed.
+pub fn check_name(field: &str, text: &str, most: usize) -> Result<()> {
+    if let Some(letter) = text.chars().find(|letter| letter.is_control() || is_hidden(*letter)) {
+        let given = format!("the character U+{:04X}", u32::from(letter));
+        return Err(Error::new(field, given, "use letters, figures and signs that can be seen, on one line"));
+    }
+    check_length(field, text, most)
+}
+
+/// Text that a cook typed, on one line or more: not empty, not endless, nothing hidden in it.
+///
+/// # Errors
+/// Names the field and what is allowed.
 pub fn check_text(field: &str, text: &str, most: usize) -> Result<()> {
+    let is_odd = |letter: char| letter.is_control() && !matches!(letter, '\n' | '\r' | '\t') || is_hidden(letter);
+    if let Some(letter) = text.chars().find(|letter| is_odd(*letter)) {
+        let given = format!("the character U+{:04X}", u32::from(letter));
+        return Err(Error::new(field, given, "use letters, figures and signs that can be seen"));
+    }
+    check_length(field, text, most)
+}
+
+fn check_length(field: &str, text: &str, most: usize) -> Result<()> {
     let length = text.chars().count();
     if text.trim().is_empty() || length > most {
         let given = if length > 40 { format!("{length} characters") } else { format!("{text:?}") };
@@ -60,7 +90,8 @@ impl Plan {
     /// # Errors
     /// Names the field that can't be used; a tender cut is refused here.
     pub fn resolve(&self, kitchen: &Kitchen) -> Result<Case> {
-        check_text("name", &self.name, 80)?;
+        check_name("name", &self.name, 80)?;
+        check_instant("bell", self.bell)?;
         in_range("people", f64::from(self.people), 1.0, 200.0, "")?;
         in_range("certainty", self.certainty(kitchen), 0.5, 0.99, "")?;
         self.prepare.check().map_err(|error| error.within("prepare"))?;

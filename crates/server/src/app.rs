@@ -1,32 +1,41 @@
-//! The application's state, its routes and its layers.
+//! What every handler shares.
 
 use std::collections::HashMap;
+use std::hash::{DefaultHasher, Hash, Hasher};
 use std::sync::{Arc, Mutex, PoisonError};
-use std::time::Duration;
 
-use axum::extract::DefaultBodyLimit;
-use axum::http::StatusCode;
-use axum::middleware::from_fn;
-use axum::response::IntoResponse;
-use axum::{Json, Router, routing::get};
 use ergastic_core::cook::CookView;
-use ergastic_store::Store;
-use tokio::sync::{Semaphore, broadcast};
-use tower_http::catch_panic::CatchPanicLayer;
-use tower_http::compression::CompressionLayer;
-use tower_http::csrf::CsrfLayer;
-use tower_http::timeout::TimeoutLayer;
-use tower_http::trace::TraceLayer;
-use utoipa::OpenApi;
-use utoipa_axum::{router::OpenApiRouter, routes};
+use ergastic_core::kitchen::Kitchen;
+use ergastic_store::{State, Store};
+use jiff::Timestamp;
+use tokio::sync::Notify;
 use uuid::Uuid;
 
-use crate::error::{ApiError, ApiResult};
-use crate::routes::{compute, cooks, events, kitchen, plans, probes};
-use crate::{guard, web};
+use crate::changes::{Change, Changes};
+use crate::error::ApiResult;
+use crate::queue::{Lane, Queue};
 
-/// Requests may carry this much: a kitchen file with its readings.
-const MOST_BYTES: usize = 64 << 20;
+/// Views of closed cooks that are kept.
+const VIEWS: usize = 64;
+/// What was found of the disk counts for so long, ms.
+const STATE_COUNTS_MS: i64 = 1000;
+
+/// What a view was made from: how much had happened, and in which kitchen.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub struct MadeFrom {
+    /// [`ergastic_store::StoredCook::seq`].
+    pub seq: i64,
+    kitchen: u64,
+}
+
+impl MadeFrom {
+    /// Of a cook's last event and the kitchen that its view is made with.
+    pub fn new(seq: i64, kitchen: &Kitchen) -> Self {
+        let mut hasher = DefaultHasher::new();
+        serde_json::to_string(kitchen).unwrap_or_default().hash(&mut hasher);
+        Self { seq, kitchen: hasher.finish() }
+    }
+}
 
 /// What every handler shares.
 #[derive(Clone)]
@@ -34,109 +43,76 @@ pub struct App {
     /// The kitchen.
     pub store: Store,
     /// Tells open pages what has changed.
-    pub changes: broadcast::Sender<events::Change>,
-    /// Views of closed cooks: they no longer change, unless the kitchen does.
-    pub closed: Arc<Mutex<HashMap<Uuid, (usize, CookView)>>>,
-    computing: Arc<Semaphore>,
+    pub changes: Changes,
+    /// Wakes what is worked out in the background.
+    pub upkeep: Arc<Notify>,
+    closed: Arc<Mutex<HashMap<Uuid, (MadeFrom, CookView)>>>,
+    state: Arc<tokio::sync::Mutex<Option<(Timestamp, State)>>>,
+    queue: Queue,
 }
 
 impl App {
     /// The application over a store.
-    pub fn new(store: Store) -> Self {
-        let (changes, _) = broadcast::channel(64);
-        Self { store, changes, closed: Arc::default(), computing: Arc::new(Semaphore::new(2)) }
+    ///
+    /// # Errors
+    /// When threads can't be started.
+    pub fn new(store: Store) -> anyhow::Result<Self> {
+        let run = format!("{:x}", Uuid::new_v4().as_u64_pair().0);
+        Ok(Self {
+            store,
+            changes: Changes::new(&run),
+            upkeep: Arc::default(),
+            closed: Arc::default(),
+            state: Arc::default(),
+            queue: Queue::new()?,
+        })
     }
 
-    /// Runs a computation off the async threads; a request that has gone away before its turn is never computed.
+    /// Runs a computation off the async threads; a request that has gone away is not computed any further.
+    ///
+    /// # Errors
+    /// What the work says; 503 when too much is asked for at once.
     pub async fn compute<T: Send + 'static>(
         &self,
+        lane: Lane,
         work: impl FnOnce() -> ergastic_core::Result<T> + Send + 'static,
     ) -> ApiResult<T> {
-        let turn =
-            self.computing.clone().acquire_owned().await.map_err(|error| ApiError::Internal(error.to_string()))?;
-        let done = tokio::task::spawn_blocking(move || {
-            // The turn ends with the work, not with the request: one that was given up still holds a core.
-            let _turn = turn;
-            work()
-        })
-        .await;
-        Ok(done.map_err(|error| ApiError::Internal(error.to_string()))??)
+        self.queue.run(lane, work).await
     }
 
     /// Tells open pages of a change; nobody listening is fine.
-    pub fn changed(&self, change: events::Change) {
-        if matches!(change, events::Change::Kitchen) {
-            self.closed.lock().unwrap_or_else(PoisonError::into_inner).clear();
+    pub fn changed(&self, change: Change) {
+        if matches!(change, Change::Kitchen) {
+            self.upkeep.notify_one();
         }
-        let _ = self.changes.send(change);
+        self.changes.tell(change);
     }
-}
 
-#[derive(OpenApi)]
-#[openapi(
-    info(title = "Ergastic", description = "Cooks tough beef on time."),
-    components(schemas(crate::error::Problem))
-)]
-struct Document;
+    /// The view of a closed cook, if it was made from the same.
+    pub fn closed_view(&self, id: Uuid, made_from: MadeFrom) -> Option<CookView> {
+        let closed = self.closed.lock().unwrap_or_else(PoisonError::into_inner);
+        closed.get(&id).filter(|(known, _)| *known == made_from).map(|(_, view)| view.clone())
+    }
 
-fn api() -> OpenApiRouter<App> {
-    OpenApiRouter::with_openapi(Document::openapi())
-        .routes(routes!(compute::health))
-        .routes(routes!(compute::cuts))
-        .routes(routes!(compute::post_forecast))
-        .routes(routes!(compute::post_match))
-        .routes(routes!(compute::get_overview))
-        .routes(routes!(compute::post_prepare))
-        .routes(routes!(compute::larder))
-        .routes(routes!(compute::post_sauce))
-        .routes(routes!(kitchen::get_kitchen, kitchen::put_kitchen))
-        .routes(routes!(kitchen::export))
-        .routes(routes!(kitchen::import))
-        .routes(routes!(plans::list_plans))
-        .routes(routes!(plans::get_plan, plans::put_plan))
-        .routes(routes!(plans::list_versions))
-        .routes(routes!(plans::get_version))
-        .routes(routes!(plans::post_bench))
-        .routes(routes!(plans::get_sheet))
-        .routes(routes!(plans::post_preview))
-        .routes(routes!(cooks::list_cooks))
-        .routes(routes!(cooks::get_cook, cooks::open))
-        .routes(routes!(cooks::append))
-        .routes(routes!(probes::post_readings, probes::get_readings))
-        .routes(routes!(events::stream))
-}
+    /// Keeps the view of a closed cook.
+    pub fn keep_closed_view(&self, id: Uuid, made_from: MadeFrom, view: &CookView) {
+        let mut closed = self.closed.lock().unwrap_or_else(PoisonError::into_inner);
+        if closed.len() >= VIEWS {
+            closed.clear();
+        }
+        closed.insert(id, (made_from, view.clone()));
+    }
 
-/// The OpenAPI document of the API, made from the Rust types.
-pub fn api_document() -> utoipa::openapi::OpenApi {
-    api().into_openapi()
-}
-
-/// The whole application.
-pub fn router(app: App) -> Router {
-    let (api, document) = api().split_for_parts();
-    let document = Arc::new(document);
-    let with_limits = api
-        .route("/api/openapi.json", get(move || async move { Json(document.as_ref().clone()) }))
-        .route(
-            "/api/{*rest}",
-            axum::routing::any(|| async {
-                ApiError::Refused(StatusCode::NOT_FOUND, "there is no such address in the API".into())
-            }),
-        )
-        .method_not_allowed_fallback(|| async {
-            ApiError::Refused(StatusCode::METHOD_NOT_ALLOWED, "this address does not take that method".into())
-        })
-        .layer(DefaultBodyLimit::max(MOST_BYTES))
-        .layer(TimeoutLayer::with_status_code(StatusCode::REQUEST_TIMEOUT, Duration::from_secs(30)));
-    with_limits
-        .fallback(web::serve)
-        .layer(CompressionLayer::new())
-        .layer(CsrfLayer::new().with_rejection_response(|_| {
-            ApiError::Refused(StatusCode::FORBIDDEN, "this came from another site's page".into()).into_response()
-        }))
-        .layer(from_fn(guard::loopback_only))
-        .layer(from_fn(guard::headers))
-        .layer(CatchPanicLayer::custom(|_| ApiError::Internal("a handler panicked".into()).into_response()))
-        .layer(TraceLayer::new_for_http())
-        .with_state(app)
+    /// Whether anything can be kept, as found within the last second.
+    pub async fn state(&self, now: Timestamp) -> State {
+        let mut known = self.state.lock().await;
+        if let Some((at, state)) = known.as_ref()
+            && now.duration_since(*at).abs().as_millis() < i128::from(STATE_COUNTS_MS)
+        {
+            return state.clone();
+        }
+        let state = self.store.state(now).await;
+        *known = Some((now, state.clone()));
+        state
+    }
 }

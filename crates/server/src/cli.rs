@@ -1,18 +1,20 @@
 //! The command line: the stateless computations on files, and the server.
 
 use std::io::{Read, Write};
-use std::path::PathBuf;
+use std::path::{Path, PathBuf};
 use std::process::ExitCode;
+use std::time::Duration;
 
 use clap::{Parser, Subcommand};
 use ergastic_core::clock::Hours;
 use ergastic_core::kitchen::Kitchen;
-use ergastic_store::Store;
+use ergastic_store::{Lock, Store};
 use tokio::net::TcpListener;
 
-use crate::app::{App, api_document, router};
+use crate::app::App;
 use crate::compute::{self, Computation};
-use crate::demo;
+use crate::router::{api_document, router};
+use crate::{demo, serve, upkeep};
 
 /// Cooks tough beef on time.
 #[derive(Debug, Parser)]
@@ -58,7 +60,26 @@ enum Command {
         #[arg(long, default_value = "data")]
         data: PathBuf,
     },
+    /// Copy the whole kitchen into a new file, also while the application runs.
+    Backup {
+        /// The copy.
+        file: PathBuf,
+        /// Folder of the database.
+        #[arg(long, default_value = "data")]
+        data: PathBuf,
+    },
+    /// Put a copy in the place of the kitchen; what was there is kept beside it.
+    Restore {
+        /// The copy.
+        file: PathBuf,
+        /// Folder of the database.
+        #[arg(long, default_value = "data")]
+        data: PathBuf,
+    },
 }
+
+/// The database in its folder.
+const DATABASE: &str = "ergastic.sqlite";
 
 /// Bad input.
 const EXIT_BAD_INPUT: u8 = 2;
@@ -74,7 +95,9 @@ pub async fn run(cli: Cli) -> ExitCode {
             let document = api_document();
             document.to_pretty_json().map_err(|error| (error.to_string(), 1)).and_then(|json| print(&json))
         }
-        Command::Serve { demo, port, data } => serve(demo, port, data).await.map_err(|error| (format!("{error:#}"), 1)),
+        Command::Serve { demo, port, data } => start(demo, port, data).await.map_err(failed),
+        Command::Backup { file, data } => backup(&file, &data).await.map_err(failed),
+        Command::Restore { file, data } => restore(&file, &data).await.map_err(failed),
     };
     match outcome {
         Ok(()) => ExitCode::SUCCESS,
@@ -83,6 +106,42 @@ pub async fn run(cli: Cli) -> ExitCode {
             ExitCode::from(code)
         }
     }
+}
+
+fn failed(error: anyhow::Error) -> (String, u8) {
+    (format!("{error:#}"), 1)
+}
+
+async fn backup(file: &Path, data: &Path) -> anyhow::Result<()> {
+    let database = data.join(DATABASE);
+    anyhow::ensure!(database.is_file(), "there is no kitchen in {}; name its folder with --data", data.display());
+    let store = Store::open(&database).await?;
+    store.backup(file).await?;
+    store.close().await;
+    println!("{} holds the whole kitchen.", file.display());
+    Ok(())
+}
+
+async fn restore(file: &Path, data: &Path) -> anyhow::Result<()> {
+    make_folder(data)?;
+    let _alone = Lock::take(data)?;
+    let aside = ergastic_store::restore(file, &data.join(DATABASE), jiff::Timestamp::now()).await?;
+    println!("The kitchen of {} is back in {}.", file.display(), data.display());
+    if let Some(aside) = aside {
+        println!("What was there is kept as {}.", aside.display());
+    }
+    Ok(())
+}
+
+/// Makes a folder with access for its owner alone, if it is not there.
+fn make_folder(folder: &Path) -> anyhow::Result<()> {
+    use anyhow::Context;
+    use std::os::unix::fs::DirBuilderExt;
+    std::fs::DirBuilder::new()
+        .recursive(true)
+        .mode(0o700)
+        .create(folder)
+        .with_context(|| format!("the folder {} can't be made", folder.display()))
 }
 
 fn compute_file(computation: Computation, file: &PathBuf) -> Result<(), (String, u8)> {
@@ -111,14 +170,15 @@ fn print(answer: &str) -> Result<(), (String, u8)> {
     }
 }
 
-async fn serve(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
+async fn start(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
     use anyhow::Context;
     tracing_subscriber::fmt()
         .with_env_filter(tracing_subscriber::EnvFilter::try_from_default_env().unwrap_or_else(|_| "warn".into()))
         .with_writer(std::io::stderr)
         .init();
-    std::fs::create_dir_all(&data).with_context(|| format!("the folder {} can't be made", data.display()))?;
-    let store = Store::open(&data.join("ergastic.sqlite")).await.context("the database can't be opened")?;
+    make_folder(&data)?;
+    let _alone = Lock::take(&data)?;
+    let store = Store::open(&data.join(DATABASE)).await.context("the database can't be opened")?;
     if demo {
         demo::fill(&store, jiff::Timestamp::now()).await.context("the demo kitchen can't be loaded")?;
     }
@@ -132,17 +192,31 @@ async fn serve(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
         TcpListener::bind(("127.0.0.1", port)).await.with_context(|| format!("port {port} can't be used"))?;
     let address = listener.local_addr()?;
     println!("http://{address}");
-    let app = App::new(store.clone());
-    axum::serve(listener, router(app)).with_graceful_shutdown(stop_asked()).await?;
-    store.close().await;
+    upkeep::know_facts(&store).await?;
+    let app = App::new(store.clone())?;
+    tokio::spawn(upkeep::go_on(app.clone()));
+    let changes = app.changes.clone();
+    serve::serve(listener, router(app), stop_asked(), move || changes.end()).await;
+    // What was acknowledged is on the disk; the rest of a second is for the log to be moved into the database.
+    let _ = tokio::time::timeout(Duration::from_secs(1), store.close()).await;
     Ok(())
 }
 
+/// Until someone asks to stop; who asks twice means at once.
 async fn stop_asked() {
     let mut terminate = tokio::signal::unix::signal(tokio::signal::unix::SignalKind::terminate())
         .expect("the signal can be listened to");
+    let mut interrupt = tokio::signal::unix::signal(tokio::signal::unix::SignalKind::interrupt())
+        .expect("the signal can be listened to");
     tokio::select! {
-        _ = tokio::signal::ctrl_c() => {}
         _ = terminate.recv() => {}
+        _ = interrupt.recv() => {}
     }
+    tokio::spawn(async move {
+        tokio::select! {
+            _ = terminate.recv() => {}
+            _ = interrupt.recv() => {}
+        }
+        std::process::exit(130);
+    });
 }

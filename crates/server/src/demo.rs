@@ -1,6 +1,6 @@
 //! The demo kitchen: the galley of a research lodge on a cold northern lake.
 
-use ergastic_store::{KitchenFile, Store};
+use ergastic_store::Store;
 use jiff::{SignedDuration, Timestamp};
 use serde_json::Value;
 
@@ -8,20 +8,19 @@ use serde_json::Value;
 const WRITTEN_FOR: &str = "2027-02-05T12:00:00Z";
 const FILE: &str = include_str!("../../../demo/lodge.json");
 
-/// Fills an empty kitchen with the demo; one that already holds a plan is left alone.
+/// Fills a new kitchen with the demo; one that was ever saved is left alone.
 pub async fn fill(store: &Store, now: Timestamp) -> anyhow::Result<()> {
-    if !store.plans().await?.is_empty() {
+    if !store.is_new().await? {
         return Ok(());
     }
-    let file = moved_to(now)?;
-    crate::routes::kitchen::check(&file)?;
-    store.import(&file).await?;
+    let file = serde_json::to_vec(&moved_to(now)?)?;
+    crate::transfer::bring_in(store, file, now).await?;
     Ok(())
 }
 
 /// The demo file moved to now. What is planned or over keeps its time of day and moves by whole
 /// days; a cook under way moves by minutes, so that it is under way just now.
-fn moved_to(now: Timestamp) -> anyhow::Result<KitchenFile> {
+fn moved_to(now: Timestamp) -> anyhow::Result<Value> {
     const DAY_S: i64 = 86_400;
     const STEP_S: i64 = 300;
     let written_for: Timestamp = WRITTEN_FOR.parse()?;
@@ -36,7 +35,7 @@ fn moved_to(now: Timestamp) -> anyhow::Result<KitchenFile> {
         move_instants(cook, if over { by_days } else { by_minutes });
     }
     move_instants(&mut file["plans"], by_days);
-    Ok(serde_json::from_value(file)?)
+    Ok(file)
 }
 
 fn move_instants(value: &mut Value, by: SignedDuration) {

@@ -1,15 +1,16 @@
 //! The one place where errors become responses: problem+json (RFC 9457) that names the field.
 
-use axum::http::{StatusCode, header};
+use axum::http::{HeaderValue, StatusCode, header};
 use axum::response::{IntoResponse, Response};
-use serde::Serialize;
+use ergastic_store::Trouble;
+use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 /// A refused or failed request.
-#[derive(Debug, Serialize, ToSchema)]
+#[derive(Debug, Serialize, Deserialize, ToSchema)]
 pub struct Problem {
     /// Always `about:blank`.
-    pub r#type: &'static str,
+    pub r#type: String,
     /// The status in words.
     pub title: String,
     /// The status.
@@ -17,7 +18,7 @@ pub struct Problem {
     /// What was given, what is allowed, what to do.
     pub detail: String,
     /// The field that can't be used.
-    #[serde(skip_serializing_if = "Option::is_none")]
+    #[serde(default, skip_serializing_if = "Option::is_none")]
     pub field: Option<String>,
 }
 
@@ -33,7 +34,10 @@ pub enum ApiError {
     /// Refused with a status and a reason.
     #[error("{1}")]
     Refused(StatusCode, String),
-    /// A bug or a full disk; the reason goes to the log.
+    /// Not now: too much is asked for at once.
+    #[error("{0}")]
+    Later(&'static str),
+    /// A bug; the reason goes to the log.
     #[error("something went wrong in the server")]
     Internal(String),
 }
@@ -41,14 +45,35 @@ pub enum ApiError {
 /// A handler's result.
 pub type ApiResult<T> = Result<T, ApiError>;
 
+/// Seconds after which what was refused for now may be asked again.
+const RETRY_AFTER_S: HeaderValue = HeaderValue::from_static("2");
+
 impl ApiError {
     fn status(&self) -> StatusCode {
+        use ergastic_store::Error as Store;
         match self {
             Self::Input(_) => StatusCode::UNPROCESSABLE_ENTITY,
-            Self::Store(ergastic_store::Error::NotFound { .. }) => StatusCode::NOT_FOUND,
-            Self::Store(ergastic_store::Error::Conflict { .. }) => StatusCode::CONFLICT,
+            Self::Later(_) => StatusCode::SERVICE_UNAVAILABLE,
             Self::Refused(status, _) => *status,
-            Self::Store(_) | Self::Internal(_) => StatusCode::INTERNAL_SERVER_ERROR,
+            Self::Store(error) => match error {
+                Store::NotFound { .. } => StatusCode::NOT_FOUND,
+                Store::Conflict { .. } | Store::Moved | Store::Importing => StatusCode::CONFLICT,
+                Store::Elsewhere { .. } | Store::CookFull { .. } | Store::Damaged(_) | Store::File(_) => {
+                    StatusCode::UNPROCESSABLE_ENTITY
+                }
+                Store::Unusable(Trouble::Full) => StatusCode::INSUFFICIENT_STORAGE,
+                Store::Unusable(_) | Store::Newer(_) => StatusCode::SERVICE_UNAVAILABLE,
+                Store::Sql(_) | Store::Migrate(_) => StatusCode::INTERNAL_SERVER_ERROR,
+            },
+            Self::Internal(_) => StatusCode::INTERNAL_SERVER_ERROR,
+        }
+    }
+
+    fn field(&self) -> Option<String> {
+        match self {
+            Self::Input(error) => Some(error.field.clone()),
+            Self::Store(ergastic_store::Error::Elsewhere { index, .. }) => Some(format!("[{index}].id")),
+            _ => None,
         }
     }
 }
@@ -67,18 +92,18 @@ impl IntoResponse for ApiError {
             }
             _ => self.to_string(),
         };
-        let field = match &self {
-            Self::Input(error) => Some(error.field.clone()),
-            _ => None,
-        };
         let problem = Problem {
-            r#type: "about:blank",
+            r#type: "about:blank".into(),
             title: status.canonical_reason().unwrap_or("Error").to_owned(),
             status: status.as_u16(),
             detail,
-            field,
+            field: self.field(),
         };
         let body = serde_json::to_vec(&problem).unwrap_or_default();
-        (status, [(header::CONTENT_TYPE, "application/problem+json")], body).into_response()
+        let mut response = (status, [(header::CONTENT_TYPE, "application/problem+json")], body).into_response();
+        if status == StatusCode::SERVICE_UNAVAILABLE {
+            response.headers_mut().insert(header::RETRY_AFTER, RETRY_AFTER_S);
+        }
+        response
     }
 }

@@ -1,48 +1,104 @@
 //! Reading requests so that every refusal is a problem+json that names the field.
 
-use axum::body::Bytes;
+use std::time::Duration;
+
+use axum::body::{Body, Bytes};
 use axum::extract::{FromRequest, FromRequestParts, Path, Request};
-use axum::http::StatusCode;
 use axum::http::request::Parts;
+use axum::http::{StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use serde::Serialize;
 use serde::de::DeserializeOwned;
+use tokio_stream::StreamExt;
 use uuid::Uuid;
 
-use crate::compute::{read, read_object};
 use crate::error::ApiError;
+use crate::json::{AtMost, read, read_object};
+
+/// A request may carry this much; a few say otherwise.
+pub const MOST_BYTES: usize = 1 << 20;
+/// Between two pieces of a body there may be so much time.
+const PIECE: Duration = Duration::from_secs(10);
 
 /// A JSON object in, JSON out.
 pub struct Json<T>(pub T);
 
-/// A JSON list in.
-pub struct JsonList<T>(pub Vec<T>);
+/// A JSON list of `MOST` at most in.
+pub struct JsonList<T, const MOST: usize>(pub Vec<T>);
 
-async fn body<S: Send + Sync>(request: Request, state: &S) -> Result<Bytes, ApiError> {
-    Bytes::from_request(request, state)
-        .await
-        .map_err(|rejection| ApiError::Refused(rejection.status(), rejection.body_text()))
+/// The body of a request, up to a length, that is known while it is read.
+///
+/// # Errors
+/// 413 when it is longer, 408 when nothing comes for a while.
+pub async fn body(request: Request, most: usize) -> Result<Bytes, ApiError> {
+    let too_long = || {
+        ApiError::Refused(StatusCode::PAYLOAD_TOO_LARGE, format!("this is longer than the {most} bytes it may have"))
+    };
+    let length = request.headers().get(header::CONTENT_LENGTH).and_then(|length| length.to_str().ok()?.parse().ok());
+    if length.is_some_and(|length: u64| length > most as u64) {
+        return Err(too_long());
+    }
+    let mut pieces = request.into_body().into_data_stream();
+    let mut whole = Vec::with_capacity(length.unwrap_or(0) as usize);
+    while let Some(piece) = next_piece(&mut pieces).await? {
+        if whole.len() + piece.len() > most {
+            return Err(too_long());
+        }
+        whole.extend_from_slice(&piece);
+    }
+    Ok(whole.into())
 }
 
-impl<S: Send + Sync, T: DeserializeOwned> FromRequest<S> for Json<T> {
-    type Rejection = ApiError;
-
-    async fn from_request(request: Request, state: &S) -> Result<Self, ApiError> {
-        Ok(Self(read_object(&body(request, state).await?)?))
+/// The next piece of a body.
+///
+/// # Errors
+/// 408 when none comes for a while, 400 when the sender breaks off.
+pub async fn next_piece(pieces: &mut axum::body::BodyDataStream) -> Result<Option<Bytes>, ApiError> {
+    match tokio::time::timeout(PIECE, pieces.next()).await {
+        Err(_) => Err(ApiError::Refused(StatusCode::REQUEST_TIMEOUT, "the rest of the request did not come".into())),
+        Ok(None) => Ok(None),
+        Ok(Some(Ok(piece))) => Ok(Some(piece)),
+        Ok(Some(Err(_))) => Err(ApiError::Refused(StatusCode::BAD_REQUEST, "the request broke off".into())),
     }
 }
 
-impl<S: Send + Sync, T: DeserializeOwned> FromRequest<S> for JsonList<T> {
+impl<S: Send + Sync, T: DeserializeOwned + Serialize> FromRequest<S> for Json<T> {
     type Rejection = ApiError;
 
-    async fn from_request(request: Request, state: &S) -> Result<Self, ApiError> {
-        Ok(Self(read(&body(request, state).await?)?))
+    async fn from_request(request: Request, _: &S) -> Result<Self, ApiError> {
+        Ok(Self(read_object(&body(request, MOST_BYTES).await?)?))
+    }
+}
+
+impl<S: Send + Sync, T: DeserializeOwned + Serialize, const MOST: usize> FromRequest<S> for JsonList<T, MOST> {
+    type Rejection = ApiError;
+
+    async fn from_request(request: Request, _: &S) -> Result<Self, ApiError> {
+        Ok(Self(read::<AtMost<T, MOST>>(&body(request, MOST_BYTES).await?)?.0))
     }
 }
 
 impl<T: Serialize> IntoResponse for Json<T> {
     fn into_response(self) -> Response {
         axum::Json(self.0).into_response()
+    }
+}
+
+/// JSON that is text already.
+pub fn json_text(text: impl Into<Body>) -> Response {
+    ([(header::CONTENT_TYPE, "application/json")], text.into()).into_response()
+}
+
+/// A name in an address.
+pub struct Name(pub String);
+
+impl<S: Send + Sync> FromRequestParts<S> for Name {
+    type Rejection = ApiError;
+
+    async fn from_request_parts(parts: &mut Parts, state: &S) -> Result<Self, ApiError> {
+        let path = Path::<String>::from_request_parts(parts, state).await;
+        path.map(|Path(text)| Self(text))
+            .map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, "there is no such address".into()))
     }
 }
 
@@ -53,9 +109,7 @@ impl<S: Send + Sync> FromRequestParts<S> for Id {
     type Rejection = ApiError;
 
     async fn from_request_parts(parts: &mut Parts, state: &S) -> Result<Self, ApiError> {
-        let Path(text) = Path::<String>::from_request_parts(parts, state)
-            .await
-            .map_err(|rejection| ApiError::Refused(rejection.status(), rejection.body_text()))?;
+        let Name(text) = Name::from_request_parts(parts, state).await?;
         text.parse()
             .map(Self)
             .map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, format!("there is nothing called {text:?}")))
@@ -78,5 +132,21 @@ impl<S: Send + Sync> FromRequestParts<S> for VersionOf {
             .await
             .map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, "there is no such version".into()))?;
         Ok(Self { id, version })
+    }
+}
+
+/// What stands after the question mark of an address.
+pub struct Query<T>(pub T);
+
+impl<S: Send + Sync, T: DeserializeOwned> FromRequestParts<S> for Query<T> {
+    type Rejection = ApiError;
+
+    async fn from_request_parts(parts: &mut Parts, _: &S) -> Result<Self, ApiError> {
+        axum::extract::Query::<T>::try_from_uri(&parts.uri).map(|query| Self(query.0)).map_err(|rejection| {
+            let said = rejection.body_text();
+            let said = said.rsplit_once("string: ").map_or(said.as_str(), |(_, said)| said);
+            let (field, why) = said.split_once(": ").unwrap_or(("the address", said));
+            ergastic_core::Error::new(field, "what the address says", why).into()
+        })
     }
 }

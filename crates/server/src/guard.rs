@@ -15,7 +15,8 @@ const CONTENT_POLICY: &str = "default-src 'self'; style-src 'self' 'unsafe-inlin
 pub async fn loopback_only(request: Request, next: Next) -> Response {
     let host = request.headers().get(header::HOST).and_then(|host| host.to_str().ok()).or_else(|| request.uri().host());
     let name = host.and_then(|host| host.parse::<Authority>().ok()).map(|authority| authority.host().to_owned());
-    match name.as_deref() {
+    // Names of hosts have no case.
+    match name.map(|name| name.to_ascii_lowercase()).as_deref() {
         Some("127.0.0.1" | "localhost" | "[::1]") => next.run(request).await,
         _ => ApiError::Refused(StatusCode::FORBIDDEN, "this kitchen answers on its own machine only".into())
             .into_response(),
@@ -30,6 +31,8 @@ pub async fn headers(request: Request, next: Next) -> Response {
     headers.insert(header::CONTENT_SECURITY_POLICY, HeaderValue::from_static(CONTENT_POLICY));
     headers.insert(header::X_CONTENT_TYPE_OPTIONS, HeaderValue::from_static("nosniff"));
     headers.insert(header::REFERRER_POLICY, HeaderValue::from_static("same-origin"));
+    headers.insert("cross-origin-resource-policy", HeaderValue::from_static("same-origin"));
+    headers.insert("cross-origin-opener-policy", HeaderValue::from_static("same-origin"));
     if api {
         headers.insert(header::CACHE_CONTROL, HeaderValue::from_static("no-store"));
     }

@@ -1,13 +1,24 @@
 //! Ergastic's server: the API over the core and the store, the web files, and the command line.
 
 pub mod app;
+pub mod changes;
 pub mod cli;
 mod compute;
 mod demo;
+mod document;
 mod error;
 mod extract;
 mod guard;
+mod json;
+pub mod queue;
+pub mod router;
 mod routes;
+pub mod serve;
+mod summaries;
+mod transfer;
+pub mod upkeep;
 mod web;
 
-pub use app::{App, api_document, router};
+pub use app::App;
+pub use error::Problem;
+pub use router::{api_document, router};

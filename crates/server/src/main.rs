@@ -4,7 +4,17 @@ use std::process::ExitCode;
 
 use clap::Parser;
 
-#[tokio::main]
-async fn main() -> ExitCode {
-    ergastic::cli::run(ergastic::cli::Cli::parse()).await
+fn main() -> ExitCode {
+    let command = ergastic::cli::Cli::parse();
+    let runtime = match tokio::runtime::Builder::new_multi_thread().enable_all().build() {
+        Ok(runtime) => runtime,
+        Err(error) => {
+            eprintln!("ergastic: it can't be started: {error}");
+            return ExitCode::FAILURE;
+        }
+    };
+    let code = runtime.block_on(ergastic::cli::run(command));
+    // What is still being worked out for nobody must not hold up the end.
+    runtime.shutdown_background();
+    code
 }

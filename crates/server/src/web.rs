@@ -1,20 +1,26 @@
 //! The web files inside the binary. Any address that is no file is the page itself, so that links to places work.
 
-use axum::http::{StatusCode, Uri, header};
+use axum::http::{Method, StatusCode, Uri, header};
 use axum::response::{IntoResponse, Response};
 use rust_embed::Embed;
+
+use crate::error::ApiError;
 
 #[derive(Embed)]
 #[folder = "$CARGO_MANIFEST_DIR/../../web/dist"]
 #[allow_missing = true]
 struct Files;
 
-/// Serves a file, or the page.
-pub async fn serve(uri: Uri) -> Response {
+/// Serves a file, or the page, to who reads.
+pub async fn serve(method: Method, uri: Uri) -> Response {
+    if method != Method::GET && method != Method::HEAD {
+        return ApiError::Refused(StatusCode::METHOD_NOT_ALLOWED, "a page can only be read (GET, HEAD)".into())
+            .into_response();
+    }
     let path = uri.path().trim_start_matches('/');
     let named = Files::get(path).filter(|_| !path.is_empty());
     if named.is_none() && path.starts_with("assets/") {
-        return StatusCode::NOT_FOUND.into_response();
+        return ApiError::Refused(StatusCode::NOT_FOUND, "there is no such file".into()).into_response();
     }
     let hashed = named.is_some() && path.starts_with("assets/");
     let Some(file) = named.or_else(|| Files::get("index.html")) else {

@@ -237,8 +237,7 @@ fn the_demo_has_dishes_planned_under_way_and_over_and_is_laid_out_once() {
     let counts = |server: &Served| {
         let (_, plans) = server.ask("GET", "/api/plans", "");
         let (_, cooks) = server.ask("GET", "/api/cooks", "");
-        let status =
-            |status: &str| cooks.as_array().unwrap().iter().filter(|cook| cook["view"]["status"] == status).count();
+        let status = |status: &str| cooks.as_array().unwrap().iter().filter(|cook| cook["status"] == status).count();
         let cooked: Vec<_> = cooks.as_array().unwrap().iter().map(|cook| cook["plan_id"].clone()).collect();
         let planned = plans.as_array().unwrap().iter().filter(|plan| !cooked.contains(&plan["id"])).count();
         (planned, status("under_way"), status("closed"))

@@ -1,11 +1,17 @@
-//! Cooks: the plan each was started from, and the append-only list of what happened.
+//! Cooks: the plan each was started from, the append-only list of what happened, and what a list of them shows.
+
+use std::collections::HashMap;
 
 use ergastic_core::cook::Event;
 use ergastic_core::plan::Plan;
 use jiff::Timestamp;
+use sqlx::SqliteConnection;
 use uuid::Uuid;
 
-use crate::{Error, Result, Store, read, read_instant, write, write_instant};
+use crate::{Error, Result, Store, read, read_id, read_instant, write, write_instant};
+
+/// The most things that can happen in one cook: a thumb on the log for three days does not make more.
+pub const MOST_EVENTS: usize = 5000;
 
 /// A cook with everything that happened in it.
 #[derive(Debug, Clone, PartialEq)]
@@ -20,6 +26,36 @@ pub struct StoredCook {
     pub opened_at: Timestamp,
     /// What happened, in the order it was stored.
     pub events: Vec<Event>,
+    /// The place of the last of them among all that was stored; 0 where nothing happened.
+    pub seq: i64,
+}
+
+/// A cook as its rows are, readable or not.
+#[derive(Debug, Clone, PartialEq)]
+pub struct RawCook {
+    /// Its id.
+    pub id: String,
+    /// The plan it came from.
+    pub plan_id: String,
+    /// That plan as it was then: JSON, unless damaged.
+    pub document: String,
+    /// When it was opened.
+    pub opened_at: String,
+    /// When it was put in the bin.
+    pub binned_at: Option<String>,
+    /// Id, instant and JSON of what happened, in the order it was stored.
+    pub events: Vec<(String, String, String)>,
+    /// The place of the last of them.
+    pub seq: i64,
+}
+
+/// What a list of cooks shows of one, as JSON.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct Summary {
+    /// A JSON object.
+    pub document: String,
+    /// Whether the forecast is in it, or only the facts.
+    pub reckoned: bool,
 }
 
 /// What became of appended events.
@@ -31,91 +67,254 @@ pub struct Appended {
     pub repeated: usize,
 }
 
-type Row = (String, String, String, String);
+impl TryFrom<RawCook> for StoredCook {
+    type Error = Error;
+
+    fn try_from(raw: RawCook) -> Result<Self> {
+        let events = raw
+            .events
+            .iter()
+            .map(|(id, at, happened)| Ok(Event { id: read_id(id)?, at: read_instant(at)?, happened: read(happened)? }))
+            .collect::<Result<Vec<_>>>()?;
+        Ok(Self {
+            id: read_id(&raw.id)?,
+            plan_id: read_id(&raw.plan_id)?,
+            plan: read(&raw.document)?,
+            opened_at: read_instant(&raw.opened_at)?,
+            events,
+            seq: raw.seq,
+        })
+    }
+}
+
+/// The rows of one cook, none if there is no such cook.
+pub(crate) async fn raw_cook(connection: &mut SqliteConnection, id: &str) -> Result<Option<RawCook>> {
+    type Row = (String, String, String, Option<String>);
+    let row: Option<Row> = sqlx::query_as("SELECT plan_id, document, opened_at, binned_at FROM cook WHERE id = ?")
+        .bind(id)
+        .fetch_optional(&mut *connection)
+        .await?;
+    let Some((plan_id, document, opened_at, binned_at)) = row else { return Ok(None) };
+    let rows: Vec<(i64, String, String, String)> =
+        sqlx::query_as("SELECT seq, id, at, happened FROM cook_event WHERE cook_id = ? ORDER BY seq")
+            .bind(id)
+            .fetch_all(&mut *connection)
+            .await?;
+    let seq = rows.last().map_or(0, |row| row.0);
+    let events = rows.into_iter().map(|(_, id, at, happened)| (id, at, happened)).collect();
+    Ok(Some(RawCook { id: id.to_owned(), plan_id, document, opened_at, binned_at, events, seq }))
+}
+
+async fn last_seq(connection: &mut SqliteConnection, id: Uuid) -> Result<i64> {
+    Ok(sqlx::query_scalar("SELECT coalesce(max(seq), 0) FROM cook_event WHERE cook_id = ?")
+        .bind(id.to_string())
+        .fetch_one(connection)
+        .await?)
+}
+
+/// Inserts events of a cook that are not there yet; how many were.
+pub(crate) async fn insert_events(
+    connection: &mut SqliteConnection,
+    cook: &str,
+    events: impl ExactSizeIterator<Item = (Uuid, String, String)>,
+) -> Result<usize> {
+    let mut stored = 0;
+    for (index, (id, at, happened)) in events.enumerate() {
+        let done = sqlx::query(
+            "INSERT INTO cook_event (id, cook_id, at, happened) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+        )
+        .bind(id.to_string())
+        .bind(cook)
+        .bind(at)
+        .bind(happened)
+        .execute(&mut *connection)
+        .await?;
+        if done.rows_affected() == 0 {
+            let of: String = sqlx::query_scalar("SELECT cook_id FROM cook_event WHERE id = ?")
+                .bind(id.to_string())
+                .fetch_one(&mut *connection)
+                .await?;
+            if of != cook {
+                return Err(Error::Elsewhere { index, id });
+            }
+        }
+        stored += done.rows_affected() as usize;
+    }
+    Ok(stored)
+}
+
+pub(crate) async fn put_summary(connection: &mut SqliteConnection, id: &str, summary: &Summary) -> Result<()> {
+    sqlx::query(
+        "INSERT INTO cook_summary (cook_id, of_seq, reckoned, document)
+         SELECT ?1, coalesce(max(seq), 0), ?2, ?3 FROM cook_event WHERE cook_id = ?1
+         ON CONFLICT (cook_id) DO UPDATE SET of_seq = excluded.of_seq, reckoned = excluded.reckoned, document = excluded.document",
+    )
+    .bind(id)
+    .bind(i64::from(summary.reckoned))
+    .bind(&summary.document)
+    .execute(connection)
+    .await?;
+    Ok(())
+}
 
 impl Store {
-    /// The ids of every cook, the latest opened first.
+    /// What a list shows of every cook that is not in the bin, the latest opened first, as a JSON list.
     ///
     /// # Errors
     /// When the database can't be read.
-    pub async fn cook_ids(&self) -> Result<Vec<Uuid>> {
-        let ids: Vec<String> =
-            sqlx::query_scalar("SELECT id FROM cook ORDER BY opened_at DESC, id").fetch_all(&self.pool).await?;
-        ids.iter().map(|id| id.parse().map_err(|_| Error::Damaged(format!("{id:?} is not an id")))).collect()
+    pub async fn cook_list(&self) -> Result<String> {
+        // One row instead of thousands: the list is on every page.
+        let list: Option<String> = sqlx::query_scalar(
+            "SELECT '[' || group_concat(document) || ']' FROM (
+                SELECT CASE WHEN json_valid(summary.document) THEN summary.document
+                       ELSE json_object('id', cook.id, 'plan_id', cook.plan_id, 'name', '', 'opened_at', cook.opened_at,
+                                        'status', 'closed', 'broken', 'what was kept of it for the list is damaged') END AS document
+                FROM cook LEFT JOIN cook_summary AS summary ON summary.cook_id = cook.id
+                WHERE cook.binned_at IS NULL ORDER BY cook.opened_at DESC, cook.id)",
+        )
+        .fetch_one(self.connections.read())
+        .await?;
+        Ok(list.unwrap_or_else(|| "[]".to_owned()))
     }
 
     /// One cook with its events.
     ///
     /// # Errors
-    /// [`Error::NotFound`] when there is none.
+    /// [`Error::NotFound`] when there is none, [`Error::Damaged`] when it can't be read.
     pub async fn cook(&self, id: Uuid) -> Result<StoredCook> {
-        let row: Option<Row> = sqlx::query_as("SELECT id, plan_id, document, opened_at FROM cook WHERE id = ?")
-            .bind(id.to_string())
-            .fetch_optional(&self.pool)
-            .await?;
-        let Some((_, plan_id, document, opened_at)) = row else {
-            return Err(Error::NotFound { what: "cook", id: id.to_string() });
-        };
-        let rows: Vec<(String, String, String)> =
-            sqlx::query_as("SELECT id, at, happened FROM cook_event WHERE cook_id = ? ORDER BY seq")
-                .bind(id.to_string())
-                .fetch_all(&self.pool)
-                .await?;
-        let events = rows
-            .into_iter()
-            .map(|(id, at, happened)| {
-                let id = id.parse().map_err(|_| Error::Damaged(format!("{id:?} is not an id")))?;
-                Ok(Event { id, at: read_instant(&at)?, happened: read(&happened)? })
-            })
-            .collect::<Result<Vec<_>>>()?;
-        let plan_id = plan_id.parse().map_err(|_| Error::Damaged(format!("{plan_id:?} is not an id")))?;
-        Ok(StoredCook { id, plan_id, plan: read(&document)?, opened_at: read_instant(&opened_at)?, events })
+        self.raw_cook(id).await?.try_into()
+    }
+
+    /// One cook as its rows are.
+    ///
+    /// # Errors
+    /// [`Error::NotFound`] when there is none.
+    pub async fn raw_cook(&self, id: Uuid) -> Result<RawCook> {
+        let mut connection = self.connections.read().acquire().await?;
+        raw_cook(&mut connection, &id.to_string())
+            .await?
+            .ok_or_else(|| Error::NotFound { what: "cook", id: id.to_string() })
     }
 
     /// Opens a cook from a plan; opening the same id again changes nothing.
     ///
     /// # Errors
     /// When the database can't be written.
-    pub async fn open_cook(&self, id: Uuid, plan_id: Uuid, plan: &Plan, opened_at: Timestamp) -> Result<()> {
-        sqlx::query(
+    pub async fn open_cook(
+        &self,
+        id: Uuid,
+        plan_id: Uuid,
+        plan: &Plan,
+        opened_at: Timestamp,
+        summary: &Summary,
+    ) -> Result<()> {
+        let document = write(plan)?;
+        let mut writing = self.connections.write().await?;
+        let done = sqlx::query(
             "INSERT INTO cook (id, plan_id, document, opened_at) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
         )
         .bind(id.to_string())
         .bind(plan_id.to_string())
-        .bind(write(plan)?)
+        .bind(document)
         .bind(write_instant(opened_at))
-        .execute(&self.pool)
+        .execute(&mut *writing)
         .await?;
-        Ok(())
+        if done.rows_affected() > 0 {
+            put_summary(&mut writing, &id.to_string(), summary).await?;
+        }
+        writing.commit().await
     }
 
-    /// Appends what happened, all of it or none.
+    /// Appends what happened, all of it or none, with what the list then shows of the cook. `from_seq` is the cook's
+    /// [`StoredCook::seq`] that the summary was made from.
     ///
     /// # Errors
-    /// [`Error::NotFound`] when there is no such cook.
-    pub async fn append(&self, cook_id: Uuid, events: &[Event]) -> Result<Appended> {
-        let mut transaction = self.pool.begin_with("BEGIN IMMEDIATE").await?;
-        let known: Option<i64> = sqlx::query_scalar("SELECT 1 FROM cook WHERE id = ?")
-            .bind(cook_id.to_string())
-            .fetch_optional(&mut *transaction)
-            .await?;
+    /// [`Error::NotFound`] when there is no such cook, [`Error::Moved`] when something else was stored since,
+    /// [`Error::Elsewhere`] for an id that another cook has.
+    pub async fn append(&self, cook_id: Uuid, from_seq: i64, events: &[Event], summary: &Summary) -> Result<Appended> {
+        let rows = events
+            .iter()
+            .map(|event| Ok((event.id, write_instant(event.at), write(&event.happened)?)))
+            .collect::<Result<Vec<_>>>()?;
+        let id = cook_id.to_string();
+        let mut writing = self.connections.write().await?;
+        let known: Option<i64> =
+            sqlx::query_scalar("SELECT 1 FROM cook WHERE id = ?").bind(&id).fetch_optional(&mut *writing).await?;
         if known.is_none() {
-            return Err(Error::NotFound { what: "cook", id: cook_id.to_string() });
+            return Err(Error::NotFound { what: "cook", id });
         }
-        let mut stored = 0;
-        for event in events {
-            let done = sqlx::query(
-                "INSERT INTO cook_event (id, cook_id, at, happened) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
-            )
-            .bind(event.id.to_string())
-            .bind(cook_id.to_string())
-            .bind(write_instant(event.at))
-            .bind(write(&event.happened)?)
-            .execute(&mut *transaction)
+        if last_seq(&mut writing, cook_id).await? != from_seq {
+            return Err(Error::Moved);
+        }
+        let stored = insert_events(&mut writing, &id, rows.into_iter()).await?;
+        let count: i64 = sqlx::query_scalar("SELECT count(*) FROM cook_event WHERE cook_id = ?")
+            .bind(&id)
+            .fetch_one(&mut *writing)
             .await?;
-            stored += done.rows_affected() as usize;
+        if stored > 0 && count as usize > MOST_EVENTS {
+            return Err(Error::CookFull { most: MOST_EVENTS });
         }
-        transaction.commit().await?;
+        if stored > 0 {
+            put_summary(&mut writing, &id, summary).await?;
+        }
+        writing.commit().await?;
         Ok(Appended { stored, repeated: events.len() - stored })
+    }
+
+    /// Which of these events' ids are another cook's.
+    ///
+    /// # Errors
+    /// When the database can't be read.
+    pub async fn elsewhere(&self, cook_id: Uuid, events: &[Event]) -> Result<HashMap<Uuid, String>> {
+        let mut found = HashMap::new();
+        let mut connection = self.connections.read().acquire().await?;
+        for event in events {
+            let of: Option<String> = sqlx::query_scalar("SELECT cook_id FROM cook_event WHERE id = ? AND cook_id <> ?")
+                .bind(event.id.to_string())
+                .bind(cook_id.to_string())
+                .fetch_optional(&mut *connection)
+                .await?;
+            if let Some(of) = of {
+                found.insert(event.id, of);
+            }
+        }
+        Ok(found)
+    }
+
+    /// Keeps what the list shows of a cook, unless something has happened in it since `of_seq`.
+    ///
+    /// # Errors
+    /// When the database can't be written.
+    pub async fn put_summary(&self, id: Uuid, of_seq: i64, summary: &Summary) -> Result<()> {
+        let mut writing = self.connections.write().await?;
+        let known: Option<i64> = sqlx::query_scalar("SELECT 1 FROM cook WHERE id = ?")
+            .bind(id.to_string())
+            .fetch_optional(&mut *writing)
+            .await?;
+        if known.is_some() && last_seq(&mut writing, id).await? == of_seq {
+            put_summary(&mut writing, &id.to_string(), summary).await?;
+        }
+        writing.commit().await
+    }
+
+    /// Cooks of which nothing is kept for the list yet, and those whose forecast is still to be run, a few at a time.
+    ///
+    /// # Errors
+    /// When the database can't be read.
+    pub async fn cooks_without_summary(&self) -> Result<Vec<Uuid>> {
+        self.cook_ids("SELECT id FROM cook WHERE id NOT IN (SELECT cook_id FROM cook_summary)").await
+    }
+
+    /// Cooks whose forecast is still to be run for the list, a few at a time.
+    ///
+    /// # Errors
+    /// When the database can't be read.
+    pub async fn cooks_to_reckon(&self) -> Result<Vec<Uuid>> {
+        self.cook_ids("SELECT cook_id FROM cook_summary WHERE reckoned = 0 LIMIT 16").await
+    }
+
+    async fn cook_ids(&self, query: &'static str) -> Result<Vec<Uuid>> {
+        let ids: Vec<String> = sqlx::query_scalar(query).fetch_all(self.connections.read()).await?;
+        Ok(ids.iter().filter_map(|id| id.parse().ok()).collect())
     }
 }

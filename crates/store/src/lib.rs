@@ -4,70 +4,83 @@
 //! Every call answers after commit. The journal is a write-ahead log synchronised in full, so
 //! what was acknowledged survives a kill at any moment.
 
+mod backup;
+mod bin;
+mod connect;
 mod cooks;
 mod error;
+mod export;
+mod file;
+mod import;
 mod plans;
 mod readings;
-mod transfer;
+mod state;
 
 use std::path::Path;
+use std::sync::Arc;
 
 use ergastic_core::kitchen::Kitchen;
 use jiff::Timestamp;
-use sqlx::SqlitePool;
-use sqlx::sqlite::{SqliteConnectOptions, SqliteJournalMode, SqlitePoolOptions, SqliteSynchronous};
+use tokio::sync::Mutex;
+use uuid::Uuid;
 
-pub use cooks::{Appended, StoredCook};
-pub use error::{Error, Result};
-pub use plans::StoredPlan;
+use connect::Connections;
+
+pub use backup::{keep_backup, restore};
+pub use bin::{Binned, What};
+pub use cooks::{Appended, MOST_EVENTS, RawCook, StoredCook, Summary};
+pub use error::{Error, Result, Trouble};
+pub use export::Progress;
+pub use file::{CookFile, EventFile, FILE_VERSION, PlanFile, ReadingFile, Staged, as_document};
+pub use import::{Brought, Import};
+pub use plans::{ListedPlan, StoredPlan};
 pub use readings::Reading;
-pub use transfer::{CookFile, KitchenFile, PlanFile, ProbeFile};
+pub use state::{Lock, State};
 
 /// A kitchen's database.
 #[derive(Debug, Clone)]
 pub struct Store {
-    pool: SqlitePool,
+    connections: Arc<Connections>,
+    /// Held by the import under way: one at a time.
+    importing: Arc<Mutex<()>>,
 }
 
 impl Store {
-    /// Opens the database at a path, making and migrating it as needed.
+    /// Opens the database at a path, making and migrating it as needed. The file is its owner's alone.
     ///
     /// # Errors
-    /// When the file can't be opened, or was written by a newer version.
+    /// When the file can't be opened, is no database, or was written by a newer version.
     pub async fn open(path: &Path) -> Result<Self> {
-        Self::connect(SqliteConnectOptions::new().filename(path).create_if_missing(true), 4).await
+        Ok(Self { connections: Arc::new(Connections::open(path, None).await?), importing: Arc::default() })
     }
 
-    /// A database in memory, for tests.
+    /// A database of its own that is removed with the last of its clones, for tests.
     ///
     /// # Errors
-    /// When SQLite can't make one.
-    pub async fn in_memory() -> Result<Self> {
-        Self::connect(SqliteConnectOptions::new().in_memory(true), 1).await
+    /// When it can't be made.
+    pub async fn temporary() -> Result<Self> {
+        let folder = std::env::temp_dir().join(format!("ergastic-{}", Uuid::new_v4()));
+        std::fs::create_dir_all(&folder).map_err(|error| Error::File(format!("{}: {error}", folder.display())))?;
+        let file = folder.join("kitchen.sqlite");
+        Ok(Self { connections: Arc::new(Connections::open(&file, Some(folder)).await?), importing: Arc::default() })
     }
 
-    async fn connect(options: SqliteConnectOptions, connections: u32) -> Result<Self> {
-        let options =
-            options.journal_mode(SqliteJournalMode::Wal).synchronous(SqliteSynchronous::Full).foreign_keys(true);
-        let pool = SqlitePoolOptions::new()
-            .max_connections(connections)
-            // A database in memory lives as long as its one connection.
-            .idle_timeout(None)
-            .max_lifetime(None)
-            .connect_with(options)
-            .await?;
-        sqlx::migrate!().run(&pool).await?;
-        Ok(Self { pool })
-    }
-
-    /// The kitchen, the default one if none was saved.
+    /// The kitchen, the default one if none was saved or what was saved can't be read any more.
     ///
     /// # Errors
     /// When the database can't be read.
     pub async fn kitchen(&self) -> Result<Kitchen> {
-        let row: Option<String> =
-            sqlx::query_scalar("SELECT document FROM kitchen WHERE id = 1").fetch_optional(&self.pool).await?;
-        row.map_or(Ok(Kitchen::default()), |document| read(&document))
+        Ok(self.kitchen_document().await?.and_then(|document| read(&document).ok()).unwrap_or_default())
+    }
+
+    /// The kitchen's document as it is kept.
+    ///
+    /// # Errors
+    /// When the database can't be read.
+    pub async fn kitchen_document(&self) -> Result<Option<String>> {
+        Ok(sqlx::query_scalar("SELECT document FROM kitchen WHERE id = 1")
+            .fetch_optional(self.connections.read())
+            .await?)
     }
 
     /// Whether no kitchen was saved yet.
@@ -75,9 +88,7 @@ impl Store {
     /// # Errors
     /// When the database can't be read.
     pub async fn is_new(&self) -> Result<bool> {
-        let row: Option<i64> =
-            sqlx::query_scalar("SELECT 1 FROM kitchen WHERE id = 1").fetch_optional(&self.pool).await?;
-        Ok(row.is_none())
+        Ok(self.kitchen_document().await?.is_none())
     }
 
     /// Saves the kitchen.
@@ -85,17 +96,38 @@ impl Store {
     /// # Errors
     /// When the database can't be written.
     pub async fn save_kitchen(&self, kitchen: &Kitchen) -> Result<()> {
-        sqlx::query("INSERT INTO kitchen (id, document) VALUES (1, ?) ON CONFLICT (id) DO UPDATE SET document = excluded.document")
-            .bind(write(kitchen)?)
-            .execute(&self.pool)
-            .await?;
-        Ok(())
+        let document = write(kitchen)?;
+        let mut writing = self.connections.write().await?;
+        put_kitchen(&mut writing, &document).await?;
+        writing.commit().await
+    }
+
+    /// Lets the database grow to so many pages and no further, as a full disk would, for tests; none lifts it.
+    ///
+    /// # Errors
+    /// When the database can't be written.
+    #[doc(hidden)]
+    pub async fn set_most_pages(&self, pages: Option<u32>) -> Result<()> {
+        let pragma = format!("PRAGMA max_page_count = {}", pages.unwrap_or(u32::MAX - 1));
+        let mut writing = self.connections.write().await?;
+        sqlx::raw_sql(sqlx::AssertSqlSafe(pragma)).execute(&mut *writing).await?;
+        writing.commit().await
     }
 
     /// Closes the database once running calls have ended.
     pub async fn close(&self) {
-        self.pool.close().await;
+        self.connections.close().await;
     }
+}
+
+async fn put_kitchen(connection: &mut sqlx::SqliteConnection, document: &str) -> Result<()> {
+    sqlx::query(
+        "INSERT INTO kitchen (id, document) VALUES (1, ?) ON CONFLICT (id) DO UPDATE SET document = excluded.document",
+    )
+    .bind(document)
+    .execute(connection)
+    .await?;
+    Ok(())
 }
 
 fn read<T: serde::de::DeserializeOwned>(document: &str) -> Result<T> {
@@ -104,6 +136,10 @@ fn read<T: serde::de::DeserializeOwned>(document: &str) -> Result<T> {
 
 fn write<T: serde::Serialize>(value: &T) -> Result<String> {
     Ok(serde_json::to_string(value)?)
+}
+
+fn read_id(text: &str) -> Result<Uuid> {
+    text.parse().map_err(|_| Error::Damaged(format!("{text:?} is not an id")))
 }
 
 fn read_instant(text: &str) -> Result<Timestamp> {

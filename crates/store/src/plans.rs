@@ -4,7 +4,7 @@ use ergastic_core::plan::Plan;
 use jiff::Timestamp;
 use uuid::Uuid;
 
-use crate::{Error, Result, Store, read, read_instant, write, write_instant};
+use crate::{Error, Result, Store, read, read_id, read_instant, write, write_instant};
 
 /// A plan as it stands.
 #[derive(Debug, Clone, PartialEq)]
@@ -19,27 +19,44 @@ pub struct StoredPlan {
     pub saved_at: Timestamp,
 }
 
+/// A plan in the list of all: its newest version, or why that can't be read.
+#[derive(Debug, Clone, PartialEq)]
+pub struct ListedPlan {
+    /// Its id.
+    pub id: Uuid,
+    /// Counts up from 1 with each save.
+    pub version: i64,
+    /// When this version was saved.
+    pub saved_at: Timestamp,
+    /// The plan, or what is wrong with it.
+    pub plan: std::result::Result<Plan, String>,
+}
+
 type Row = (String, i64, String, String);
 
 fn from_row((id, version, document, saved_at): Row) -> Result<StoredPlan> {
-    let id = id.parse().map_err(|_| Error::Damaged(format!("{id:?} is not an id")))?;
-    Ok(StoredPlan { id, version, plan: read(&document)?, saved_at: read_instant(&saved_at)? })
+    Ok(StoredPlan { id: read_id(&id)?, version, plan: read(&document)?, saved_at: read_instant(&saved_at)? })
 }
 
 impl Store {
-    /// Every plan in its newest version, by its bell.
+    /// Every plan that is not in the bin in its newest version, by its bell; those that can't be read come last.
     ///
     /// # Errors
     /// When the database can't be read.
-    pub async fn plans(&self) -> Result<Vec<StoredPlan>> {
+    pub async fn plans(&self) -> Result<Vec<ListedPlan>> {
         let rows: Vec<Row> = sqlx::query_as(
             "SELECT id, version, document, saved_at FROM plan AS newest
-             WHERE version = (SELECT max(version) FROM plan WHERE id = newest.id)",
+             WHERE version = (SELECT max(version) FROM plan WHERE id = newest.id)
+               AND id NOT IN (SELECT plan_id FROM plan_bin)",
         )
-        .fetch_all(&self.pool)
+        .fetch_all(self.connections.read())
         .await?;
-        let mut plans = rows.into_iter().map(from_row).collect::<Result<Vec<_>>>()?;
-        plans.sort_by_key(|stored| (stored.plan.bell, stored.id));
+        let listed = |(id, version, document, saved_at): Row| {
+            let plan = read(&document).map_err(|error| error.to_string());
+            Some(ListedPlan { id: id.parse().ok()?, version, saved_at: read_instant(&saved_at).ok()?, plan })
+        };
+        let mut plans: Vec<_> = rows.into_iter().filter_map(listed).collect();
+        plans.sort_by_key(|listed| (listed.plan.as_ref().map_or(Timestamp::MAX, |plan| plan.bell), listed.id));
         Ok(plans)
     }
 
@@ -52,7 +69,7 @@ impl Store {
             "SELECT id, version, document, saved_at FROM plan WHERE id = ? ORDER BY version DESC LIMIT 1",
         )
         .bind(id.to_string())
-        .fetch_optional(&self.pool)
+        .fetch_optional(self.connections.read())
         .await?;
         row.map_or_else(|| Err(Error::NotFound { what: "plan", id: id.to_string() }), from_row)
     }
@@ -65,7 +82,7 @@ impl Store {
         let rows: Vec<(i64, String)> =
             sqlx::query_as("SELECT version, saved_at FROM plan WHERE id = ? ORDER BY version DESC")
                 .bind(id.to_string())
-                .fetch_all(&self.pool)
+                .fetch_all(self.connections.read())
                 .await?;
         if rows.is_empty() {
             return Err(Error::NotFound { what: "plan", id: id.to_string() });
@@ -82,7 +99,7 @@ impl Store {
             sqlx::query_as("SELECT id, version, document, saved_at FROM plan WHERE id = ? AND version = ?")
                 .bind(id.to_string())
                 .bind(version)
-                .fetch_optional(&self.pool)
+                .fetch_optional(self.connections.read())
                 .await?;
         row.map_or_else(|| Err(Error::NotFound { what: "version", id: format!("{id}, {version}") }), from_row)
     }
@@ -96,12 +113,12 @@ impl Store {
     /// [`Error::Conflict`] when another version stands.
     pub async fn save_plan(&self, id: Uuid, from_version: i64, plan: &Plan, now: Timestamp) -> Result<StoredPlan> {
         let document = write(plan)?;
-        let mut transaction = self.pool.begin_with("BEGIN IMMEDIATE").await?;
+        let mut writing = self.connections.write().await?;
         let newest: Option<Row> = sqlx::query_as(
             "SELECT id, version, document, saved_at FROM plan WHERE id = ? ORDER BY version DESC LIMIT 1",
         )
         .bind(id.to_string())
-        .fetch_optional(&mut *transaction)
+        .fetch_optional(&mut *writing)
         .await?;
         let current = newest.as_ref().map_or(0, |row| row.1);
         if let Some(row) = newest
@@ -117,9 +134,11 @@ impl Store {
             .bind(current + 1)
             .bind(&document)
             .bind(write_instant(now))
-            .execute(&mut *transaction)
+            .execute(&mut *writing)
             .await?;
-        transaction.commit().await?;
+        // Who goes on with a plan wants it back.
+        sqlx::query("DELETE FROM plan_bin WHERE plan_id = ?").bind(id.to_string()).execute(&mut *writing).await?;
+        writing.commit().await?;
         Ok(StoredPlan { id, version: current + 1, plan: plan.clone(), saved_at: now })
     }
 }

@@ -1,10 +1,12 @@
-//! What is stored comes back, once, and survives reopening.
+//! What is stored comes back, once, and survives reopening, a full disk and many who write at once.
 
 use ergastic_core::cook::{Event, Happened};
 use ergastic_core::plan::Plan;
-use ergastic_store::{Appended, Error, Store};
-use jiff::Timestamp;
+use ergastic_store::{Appended, Error, Reading, Staged, Store, Summary, Trouble, What};
+use jiff::{SignedDuration, Timestamp};
 use uuid::Uuid;
+
+const COOK: Uuid = Uuid::from_u128(7);
 
 fn plan(name: &str) -> Plan {
     serde_json::from_value(serde_json::json!({"name": name, "bell": "2027-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise"}})).unwrap()
@@ -18,9 +20,55 @@ fn note(id: u128, text: &str) -> Event {
     Event { id: Uuid::from_u128(id), at: now(), happened: Happened::Note { text: text.into() } }
 }
 
+fn shown(name: &str) -> Summary {
+    Summary { document: format!("{{\"name\": \"{name}\"}}"), reckoned: true }
+}
+
+fn reading(id: u128, minute: i64) -> Reading {
+    Reading { id: Uuid::from_u128(id), at: now() + SignedDuration::from_mins(minute), celsius: 61.5 }
+}
+
+async fn with_cook() -> Store {
+    let store = Store::temporary().await.unwrap();
+    store.save_plan(Uuid::from_u128(1), 0, &plan("One"), now()).await.unwrap();
+    store.open_cook(COOK, Uuid::from_u128(1), &plan("One"), now(), &shown("One")).await.unwrap();
+    store
+}
+
+async fn readings(store: &Store, probe: &str) -> Vec<Reading> {
+    let mut some = store.readings(probe, Timestamp::MIN, Timestamp::MAX);
+    let mut all = Vec::new();
+    while let Some(batch) = some.recv().await {
+        all.extend(batch.unwrap());
+    }
+    all
+}
+
+async fn export(store: &Store) -> serde_json::Value {
+    let mut pieces = store.export(|_| {});
+    let mut text = Vec::new();
+    while let Some(piece) = pieces.recv().await {
+        text.extend(piece.unwrap());
+    }
+    serde_json::from_slice(&text).unwrap()
+}
+
+/// A file of its own, and the store on it.
+async fn on_disk() -> (std::path::PathBuf, Store) {
+    let folder = std::env::temp_dir().join(format!("ergastic-store-{}", Uuid::new_v4()));
+    std::fs::create_dir_all(&folder).unwrap();
+    let file = folder.join("kitchen.sqlite");
+    let store = Store::open(&file).await.unwrap();
+    (file, store)
+}
+
+fn remove(file: &std::path::Path) {
+    std::fs::remove_dir_all(file.parent().unwrap()).unwrap();
+}
+
 #[tokio::test]
 async fn plans_keep_versions_and_refuse_to_be_saved_over() {
-    let store = Store::in_memory().await.unwrap();
+    let store = Store::temporary().await.unwrap();
     let id = Uuid::from_u128(1);
     assert_eq!(store.save_plan(id, 0, &plan("One"), now()).await.unwrap().version, 1);
     assert_eq!(
@@ -44,47 +92,318 @@ async fn plans_keep_versions_and_refuse_to_be_saved_over() {
 
 #[tokio::test]
 async fn events_are_stored_once_and_survive_reopening() {
-    let folder = std::env::temp_dir().join(format!("ergastic-store-{}", Uuid::new_v4()));
-    std::fs::create_dir_all(&folder).unwrap();
-    let file = folder.join("kitchen.sqlite");
-    let cook = Uuid::from_u128(7);
-    {
-        let store = Store::open(&file).await.unwrap();
-        assert!(matches!(store.append(cook, &[note(1, "a")]).await, Err(Error::NotFound { .. })));
-        store.open_cook(cook, Uuid::from_u128(1), &plan("One"), now()).await.unwrap();
-        assert_eq!(
-            store.append(cook, &[note(1, "a"), note(2, "b")]).await.unwrap(),
-            Appended { stored: 2, repeated: 0 }
-        );
-        assert_eq!(
-            store.append(cook, &[note(2, "b"), note(3, "c")]).await.unwrap(),
-            Appended { stored: 1, repeated: 1 }
-        );
-        store.close().await;
-    }
-    let store = Store::open(&file).await.unwrap();
-    let events = store.cook(cook).await.unwrap().events;
-    assert_eq!(events, [note(1, "a"), note(2, "b"), note(3, "c")]);
+    let (file, store) = on_disk().await;
+    assert!(matches!(store.append(COOK, 0, &[note(1, "a")], &shown("a")).await, Err(Error::NotFound { .. })));
+    store.open_cook(COOK, Uuid::from_u128(1), &plan("One"), now(), &shown("One")).await.unwrap();
+    let both = [note(1, "a"), note(2, "b")];
+    assert_eq!(store.append(COOK, 0, &both, &shown("b")).await.unwrap(), Appended { stored: 2, repeated: 0 });
+    assert!(matches!(store.append(COOK, 0, &[note(3, "c")], &shown("c")).await, Err(Error::Moved)));
+    let seq = store.cook(COOK).await.unwrap().seq;
+    let more = [note(2, "b"), note(3, "c")];
+    assert_eq!(store.append(COOK, seq, &more, &shown("c")).await.unwrap(), Appended { stored: 1, repeated: 1 });
     store.close().await;
-    std::fs::remove_dir_all(folder).unwrap();
+    let store = Store::open(&file).await.unwrap();
+    assert_eq!(store.cook(COOK).await.unwrap().events, [note(1, "a"), note(2, "b"), note(3, "c")]);
+    assert_eq!(store.cook_list().await.unwrap(), r#"[{"name": "c"}]"#);
+    store.close().await;
+    remove(&file);
 }
 
 #[tokio::test]
-async fn a_kitchen_goes_out_and_comes_back_the_same() {
-    let store = Store::in_memory().await.unwrap();
-    let cook = Uuid::from_u128(7);
-    store.save_plan(Uuid::from_u128(1), 0, &plan("One"), now()).await.unwrap();
-    store.open_cook(cook, Uuid::from_u128(1), &plan("One"), now()).await.unwrap();
-    store.append(cook, &[note(1, "a")]).await.unwrap();
-    let reading = ergastic_store::Reading { id: Uuid::from_u128(4), at: now(), celsius: 61.5 };
-    store.store_readings("stove", std::slice::from_ref(&reading)).await.unwrap();
-    let file = store.export().await.unwrap();
+async fn an_event_of_another_cook_is_refused_and_nothing_beside_it_is_kept() {
+    let store = with_cook().await;
+    store.append(COOK, 0, &[note(1, "a")], &shown("a")).await.unwrap();
+    let other = Uuid::from_u128(8);
+    store.open_cook(other, Uuid::from_u128(1), &plan("Two"), now(), &shown("Two")).await.unwrap();
+    let refused = store.append(other, 0, &[note(5, "new"), note(1, "a")], &shown("x")).await.unwrap_err();
+    assert!(matches!(refused, Error::Elsewhere { index: 1, id } if id == Uuid::from_u128(1)));
+    assert!(store.cook(other).await.unwrap().events.is_empty());
+    assert_eq!(store.elsewhere(other, &[note(1, "a"), note(6, "b")]).await.unwrap().len(), 1);
+}
 
-    let empty = Store::in_memory().await.unwrap();
-    empty.import(&file).await.unwrap();
-    assert_eq!(empty.export().await.unwrap(), file);
-    empty.import(&file).await.unwrap();
-    assert_eq!(empty.export().await.unwrap(), file, "importing twice changes nothing");
-    assert_eq!(empty.plan(Uuid::from_u128(1)).await.unwrap().version, 1);
-    assert!(empty.import(&ergastic_store::KitchenFile { ergastic: 99, ..file }).await.is_err());
+#[tokio::test]
+async fn a_cook_takes_so_much_and_no_more() {
+    let store = with_cook().await;
+    let many: Vec<_> = (0..ergastic_store::MOST_EVENTS as u128).map(|id| note(100 + id, "x")).collect();
+    store.append(COOK, 0, &many, &shown("x")).await.unwrap();
+    let seq = store.cook(COOK).await.unwrap().seq;
+    assert!(matches!(store.append(COOK, seq, &[note(1, "a")], &shown("a")).await, Err(Error::CookFull { .. })));
+    assert_eq!(store.append(COOK, seq, &many[..1], &shown("x")).await.unwrap(), Appended { stored: 0, repeated: 1 });
+}
+
+#[tokio::test]
+async fn many_who_write_at_once_all_land() {
+    let store = with_cook().await;
+    let writes = (0..40u32).map(|i| {
+        let store = store.clone();
+        tokio::spawn(async move {
+            match i % 3 {
+                0 => store.store_readings("stove", &[reading(u128::from(i), i64::from(i))]).await.map(drop),
+                1 => store.save_plan(Uuid::from_u128(1000 + u128::from(i)), 0, &plan("P"), now()).await.map(drop),
+                _ => store.save_kitchen(&ergastic_core::kitchen::Kitchen::default()).await,
+            }
+        })
+    });
+    for write in writes.collect::<Vec<_>>() {
+        write.await.unwrap().unwrap();
+    }
+    assert_eq!((readings(&store, "stove").await.len(), store.plans().await.unwrap().len()), (14, 1 + 13));
+}
+
+#[tokio::test]
+async fn a_write_that_was_given_up_half_way_leaves_nothing_and_hinders_nobody() {
+    let store = with_cook().await;
+    let many: Vec<_> = (0..20_000).map(|id| reading(id, id as i64)).collect();
+    for patience_us in [0, 200, 1000, 5000] {
+        let writing = store.store_readings("stove", &many);
+        let _ = tokio::time::timeout(std::time::Duration::from_micros(patience_us), writing).await;
+        // Whoever comes next finds the connection as if nothing had been begun.
+        store.store_readings("oven", &[reading(patience_us.into(), 1)]).await.unwrap();
+    }
+    let left = readings(&store, "stove").await.len();
+    assert!(left == 0 || left == many.len(), "all or nothing, and not {left}");
+}
+
+#[tokio::test]
+async fn readings_come_back_in_time_order_between_two_instants_and_each_id_counts_once() {
+    let store = Store::temporary().await.unwrap();
+    // Two of one minute, more than one sweep of them, and out of order.
+    let mut many: Vec<_> = (0..20_001).map(|i| reading(i, (i as i64 * 7919) % 20_001 / 2)).collect();
+    assert_eq!(store.store_readings("stove", &many).await.unwrap(), Appended { stored: 20_001, repeated: 0 });
+    let again = [reading(4, 99_999), reading(50_000, 5)];
+    assert_eq!(store.store_readings("stove", &again).await.unwrap(), Appended { stored: 1, repeated: 1 });
+    assert_eq!(store.store_readings("oven", &many[..3]).await.unwrap().stored, 3, "another probe's ids are its own");
+    many.push(again[1]);
+    many.sort_by_key(|reading| (reading.at, reading.id));
+    assert_eq!(readings(&store, "stove").await, many);
+    let (from, to) = (now() + SignedDuration::from_mins(10), now() + SignedDuration::from_mins(12));
+    let some = store.readings("stove", from, to).recv().await.unwrap().unwrap();
+    assert_eq!(
+        some.iter().map(|reading| reading.at).collect::<Vec<_>>(),
+        many.iter().map(|r| r.at).filter(|at| (from..=to).contains(at)).collect::<Vec<_>>()
+    );
+    assert_eq!(store.probes().await.unwrap(), ["oven", "stove"]);
+}
+
+#[tokio::test]
+async fn what_is_put_away_is_gone_from_the_lists_until_it_is_taken_out_or_the_bin_is_emptied() {
+    let store = with_cook().await;
+    let id = Uuid::from_u128(1);
+    store.append(COOK, 0, &[note(1, "a")], &shown("One")).await.unwrap();
+    for _ in 0..2 {
+        store.put_away(What::Plan, id, now()).await.unwrap();
+        store.put_away(What::Cook, COOK, now()).await.unwrap();
+    }
+    assert!(matches!(store.put_away(What::Cook, id, now()).await, Err(Error::NotFound { what: "cook", .. })));
+    assert!(store.plans().await.unwrap().is_empty());
+    assert_eq!(store.cook_list().await.unwrap(), "[]");
+    let binned: Vec<_> = store.bin().await.unwrap().into_iter().map(|binned| (binned.what, binned.name)).collect();
+    assert_eq!(binned.len(), 2);
+    assert!(binned.contains(&(What::Cook, "One".into())) && binned.contains(&(What::Plan, "One".into())));
+    store.take_out(What::Cook, COOK).await.unwrap();
+    store.take_out(What::Plan, id).await.unwrap();
+    assert_eq!((store.plans().await.unwrap().len(), store.bin().await.unwrap().len()), (1, 0));
+    store.put_away(What::Plan, id, now()).await.unwrap();
+    store.save_plan(id, 1, &plan("Two"), now()).await.unwrap();
+    assert_eq!(store.plans().await.unwrap().len(), 1, "who goes on with a plan wants it back");
+    store.put_away(What::Plan, id, now()).await.unwrap();
+    store.put_away(What::Cook, COOK, now()).await.unwrap();
+    assert_eq!(store.empty_bin().await.unwrap(), 2);
+    assert!(matches!(store.cook(COOK).await, Err(Error::NotFound { .. })));
+    assert!(matches!(store.plan_versions(id).await, Err(Error::NotFound { .. })));
+}
+
+#[tokio::test]
+async fn an_import_counts_only_when_it_is_finished_and_leaves_nothing_when_it_is_not() {
+    let store = with_cook().await;
+    store.store_readings("stove", &[reading(1, 1)]).await.unwrap();
+    let before = export(&store).await;
+    let mut import = store.begin_import().await.unwrap();
+    assert!(matches!(store.begin_import().await, Err(Error::Importing)));
+    let brought = Staged::Plan {
+        id: Uuid::from_u128(3),
+        version: None,
+        saved_at: now(),
+        document: serde_json::to_string(&plan("New")).unwrap(),
+        binned_at: None,
+    };
+    import.stage(&[brought]).await.unwrap();
+    import.stage_readings("stove", vec![reading(1, 1), reading(2, 2), reading(3, 3)]).await.unwrap();
+    import.stage_readings("smoker", vec![reading(9, 2)]).await.unwrap();
+    assert_eq!(export(&store).await, before, "nothing of it counts yet");
+    assert_eq!(store.probes().await.unwrap(), ["stove"]);
+    // A probe that sends meanwhile what the file brings too has its own word kept.
+    assert_eq!(store.store_readings("stove", &[reading(2, 2)]).await.unwrap().stored, 1);
+    // The process is gone before the end: what is left is cleared before the next import.
+    drop(import);
+    store.clear_imports().await.unwrap();
+    let mut without = before.clone();
+    without["probes"][0]["readings"].as_array_mut().unwrap().push(serde_json::json!([
+        Uuid::from_u128(2),
+        reading(2, 2).at,
+        61.5
+    ]));
+    assert_eq!(export(&store).await, without);
+    let mut import = store.begin_import().await.unwrap();
+    import.stage_readings("stove", vec![reading(2, 2), reading(3, 3)]).await.unwrap();
+    let brought = import.finish().await.unwrap();
+    assert_eq!((brought.readings, brought.repeated), (1, 1));
+    assert_eq!(readings(&store, "stove").await.len(), 3);
+}
+
+#[tokio::test]
+async fn a_damaged_document_spoils_itself_and_nothing_else_and_goes_out_as_it_is() {
+    let (file, store) = on_disk().await;
+    store.save_plan(Uuid::from_u128(1), 0, &plan("One"), now()).await.unwrap();
+    store.save_plan(Uuid::from_u128(2), 0, &plan("Two"), now()).await.unwrap();
+    for id in [COOK, Uuid::from_u128(8)] {
+        store.open_cook(id, Uuid::from_u128(1), &plan("One"), now(), &shown("One")).await.unwrap();
+    }
+    store.close().await;
+    let damage = "UPDATE plan SET document = '{\"name\": 3' WHERE id LIKE '%1'; UPDATE cook SET document = '{\"no\": \"plan\"}' WHERE id LIKE '%7';
+        UPDATE cook_summary SET document = 'x' WHERE cook_id LIKE '%8'";
+    run_sql(&file, damage).await;
+    let store = Store::open(&file).await.unwrap();
+    let plans = store.plans().await.unwrap();
+    assert_eq!((plans.len(), plans[0].plan.as_ref().unwrap().name.as_str(), plans[1].plan.is_err()), (2, "Two", true));
+    assert!(matches!(store.cook(COOK).await, Err(Error::Damaged(_))));
+    assert!(store.cook(Uuid::from_u128(8)).await.is_ok());
+    let list: serde_json::Value = serde_json::from_str(&store.cook_list().await.unwrap()).unwrap();
+    assert!(list.as_array().unwrap().iter().any(|cook| cook["broken"].is_string()), "{list}");
+    let out = export(&store).await;
+    assert_eq!(
+        (&out["plans"][0]["plan"], out["plans"][0]["damaged"].is_string()),
+        (&serde_json::json!("{\"name\": 3"), true)
+    );
+    assert_eq!(out["cooks"][0]["plan"], serde_json::json!({"no": "plan"}));
+    store.put_away(What::Cook, COOK, now()).await.unwrap();
+    store.put_away(What::Plan, Uuid::from_u128(1), now()).await.unwrap();
+    assert_eq!((store.plans().await.unwrap().len(), store.bin().await.unwrap().len()), (1, 2));
+    store.close().await;
+    remove(&file);
+}
+
+async fn run_sql(file: &std::path::Path, sql: &str) {
+    use sqlx::{ConnectOptions, Connection};
+    let options = sqlx::sqlite::SqliteConnectOptions::new().filename(file).create_if_missing(true);
+    let mut connection = options.connect().await.unwrap();
+    sqlx::raw_sql(sqlx::AssertSqlSafe(sql.to_owned())).execute(&mut connection).await.unwrap();
+    connection.close().await.unwrap();
+}
+
+#[tokio::test]
+async fn a_database_of_the_first_schema_is_brought_up_to_date_with_all_it_holds() {
+    let folder = std::env::temp_dir().join(format!("ergastic-store-{}", Uuid::new_v4()));
+    std::fs::create_dir_all(&folder).unwrap();
+    let file = folder.join("kitchen.sqlite");
+    // As the first version left it, its note of the migration included.
+    run_sql(&file, include_str!("fixtures/schema-1.sql")).await;
+    let store = Store::open(&file).await.unwrap();
+    let cook = store.cook(COOK).await.unwrap();
+    assert_eq!((cook.plan.name.as_str(), cook.events.len()), ("Lake-ice shin", 2));
+    assert_eq!(store.plan_versions(Uuid::from_u128(1)).await.unwrap().len(), 2);
+    assert_eq!(store.kitchen().await.unwrap().name, "Lodge galley");
+    let stove = readings(&store, "stove").await;
+    assert_eq!(
+        stove.iter().map(|reading| reading.at.to_string()).collect::<Vec<_>>(),
+        ["2027-02-05T08:00:00.25Z", "2027-02-05T08:01:00Z"]
+    );
+    assert_eq!((stove[0].id, stove[0].celsius), (Uuid::from_u128(0xa1), 60.5));
+    assert_eq!(store.store_readings("stove", &stove).await.unwrap().repeated, 2, "their ids are known");
+    assert_eq!(store.cooks_without_summary().await.unwrap(), [COOK]);
+    store.close().await;
+    remove(&file);
+}
+
+#[tokio::test]
+async fn a_full_disk_refuses_each_write_and_the_first_after_it_lands() {
+    let store = with_cook().await;
+    store.set_most_pages(Some(1)).await.unwrap();
+    let large = "x".repeat(60_000);
+    for round in 0..3 {
+        let full = store.append(COOK, 0, &[note(1, &large)], &shown("a")).await.unwrap_err();
+        assert_eq!(full.trouble(), Some(Trouble::Full), "round {round}: {full}");
+    }
+    assert_eq!(store.cook(COOK).await.unwrap().events.len(), 0, "nothing of it was kept, and reading goes on");
+    store.set_most_pages(None).await.unwrap();
+    store.append(COOK, 0, &[note(1, &large)], &shown("a")).await.unwrap();
+    assert_eq!(store.state(now()).await.trouble, None);
+}
+
+#[tokio::test]
+async fn a_newer_or_broken_database_and_a_deleted_file_are_said_for_what_they_are() {
+    let (file, store) = on_disk().await;
+    assert_eq!(store.state(now()).await.trouble, None);
+    std::fs::remove_file(&file).unwrap();
+    let gone = store.save_plan(Uuid::from_u128(1), 0, &plan("One"), now()).await.unwrap_err();
+    assert_eq!(gone.trouble(), Some(Trouble::Gone), "what would be lost at the next start is not acknowledged");
+    assert_eq!(store.state(now()).await.trouble, Some(Trouble::Gone));
+    assert!(export(&store).await["ergastic"].is_number(), "what is there can still be saved elsewhere");
+    store.close().await;
+    for ending in ["-wal", "-shm"] {
+        let _ = std::fs::remove_file(format!("{}{ending}", file.display()));
+    }
+    std::fs::write(&file, b"this is no database, and was never one; it is only long enough to look like one").unwrap();
+    assert_eq!(Store::open(&file).await.unwrap_err().trouble(), Some(Trouble::Corrupt));
+    std::fs::remove_file(&file).unwrap();
+    Store::open(&file).await.unwrap().close().await;
+    run_sql(&file, "INSERT INTO _sqlx_migrations VALUES (99, 'later', '2030-01-01', 1, x'00', 1)").await;
+    assert!(matches!(Store::open(&file).await.unwrap_err(), Error::Newer(99)));
+    remove(&file);
+}
+
+#[tokio::test]
+async fn a_copy_is_whole_and_comes_back_and_what_it_replaces_is_kept() {
+    let (file, store) = on_disk().await;
+    store.save_plan(Uuid::from_u128(1), 0, &plan("One"), now()).await.unwrap();
+    let copy = file.with_file_name("copy.sqlite");
+    store.backup(&copy).await.unwrap();
+    assert!(matches!(store.backup(&copy).await, Err(Error::File(_))), "nothing is written over");
+    let mode = std::os::unix::fs::PermissionsExt::mode(&std::fs::metadata(&copy).unwrap().permissions());
+    assert_eq!(mode & 0o777, 0o600);
+    store.save_plan(Uuid::from_u128(2), 0, &plan("Two"), now()).await.unwrap();
+    store.close().await;
+    let aside = ergastic_store::restore(&copy, &file, now()).await.unwrap().unwrap();
+    let names = async |file: &std::path::Path| {
+        let store = Store::open(file).await.unwrap();
+        let names: Vec<_> = store.plans().await.unwrap().into_iter().map(|plan| plan.plan.unwrap().name).collect();
+        store.close().await;
+        names
+    };
+    assert_eq!(names(&file).await, ["One"]);
+    assert_eq!(names(&aside).await, ["One", "Two"]);
+    std::fs::write(&copy, b"no copy").unwrap();
+    assert!(matches!(ergastic_store::restore(&copy, &file, now()).await, Err(Error::File(_))));
+    assert_eq!(names(&file).await, ["One"], "what can't be restored changes nothing");
+    remove(&file);
+}
+
+#[tokio::test]
+async fn the_days_copies_are_made_once_a_day_and_the_newest_kept() {
+    let (file, store) = on_disk().await;
+    store.save_plan(Uuid::from_u128(1), 0, &plan("One"), now()).await.unwrap();
+    for day in 0..10 {
+        let at = now() + SignedDuration::from_hours(24 * day);
+        assert!(ergastic_store::keep_backup(&store, at).await.unwrap().is_some());
+        assert!(ergastic_store::keep_backup(&store, at).await.unwrap().is_none(), "once a day");
+    }
+    let mut kept: Vec<_> = std::fs::read_dir(file.with_file_name("backups"))
+        .unwrap()
+        .map(|entry| entry.unwrap().file_name().into_string().unwrap())
+        .collect();
+    kept.sort();
+    assert_eq!((kept.len(), kept[6].as_str()), (7, "ergastic-2027-02-14.sqlite"));
+    store.close().await;
+    remove(&file);
+}
+
+#[test]
+fn a_folder_is_kept_by_one_at_a_time() {
+    let folder = std::env::temp_dir().join(format!("ergastic-lock-{}", Uuid::new_v4()));
+    std::fs::create_dir_all(&folder).unwrap();
+    let first = ergastic_store::Lock::take(&folder).unwrap();
+    assert!(ergastic_store::Lock::take(&folder).unwrap_err().to_string().contains("another Ergastic"));
+    drop(first);
+    ergastic_store::Lock::take(&folder).unwrap();
+    std::fs::remove_dir_all(folder).unwrap();
 }

@@ -7,9 +7,10 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
+use crate::clock::check_instant;
 use crate::error::{Result, in_range};
 use crate::forecast::{Added, Evidence};
-use crate::plan::check_text;
+use crate::plan::{check_name, check_text};
 use crate::tender::Check;
 
 /// How a cook ended, in the cook's own judgement.
@@ -89,6 +90,7 @@ pub enum Happened {
 
 /// An event with its client-made id and its instant.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
 pub struct Event {
     /// Made by whoever saw it happen; the same id again changes nothing.
     pub id: Uuid,
@@ -104,6 +106,7 @@ impl Event {
     /// # Errors
     /// Names the field that can't be used.
     pub fn check(&self) -> Result<()> {
+        check_instant("at", self.at)?;
         match &self.happened {
             Happened::CoreReading { celsius } => in_range("celsius", *celsius, -40.0, 400.0, "°C").map(drop),
             Happened::LiquidAdded { litres, celsius } => {
@@ -113,7 +116,7 @@ impl Event {
             Happened::Dipped { litres } => in_range("litres", *litres, 0.0, 60.0, "L").map(drop),
             Happened::Weighed { lost_kg } => in_range("lost_kg", *lost_kg, 0.0, 20.0, "kg").map(drop),
             Happened::Note { text } => check_text("text", text, 500),
-            Happened::TaskDone { task } => check_text("task", task, 80),
+            Happened::TaskDone { task } => check_name("task", task, 80),
             Happened::Closed { outcome } => {
                 if let Some(kg) = outcome.cooked_kg {
                     in_range("outcome.cooked_kg", kg, 0.0, 60.0, "kg")?;
@@ -127,9 +130,6 @@ impl Event {
         }
     }
 }
-
-/// A forecast takes no more pours than this.
-const MOST_POURS: usize = 100;
 
 /// The events that stand: those not taken back, an undo itself being one that can be.
 pub struct Standing<'a> {
@@ -198,7 +198,7 @@ impl<'a> Standing<'a> {
             }),
             _ => None,
         });
-        poured.take(MOST_POURS).collect()
+        poured.collect()
     }
 
     /// Readings, checks, dips and weighings as evidence, counted from the meat meeting the heat and before it was lifted.

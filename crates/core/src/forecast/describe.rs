@@ -44,18 +44,19 @@ pub fn forecast(request: &ForecastRequest) -> Result<Forecast> {
     }
     let case = request.resolve()?;
     if case.members == 1 {
-        return Ok(finish(request, &case, describe(&case, None)));
+        return Ok(complete(request, &case, describe(&case, None)));
     }
     let drawn = update(&case, &[], None);
-    let mut answer = finish(request, &case, describe(&case, Some(drawn.ensemble.clone())));
+    let mut answer = complete(request, &case, describe(&case, Some(drawn.ensemble.clone())));
     if case.explain {
         answer.explained = Some(explain(&case, &drawn, &answer));
     }
     Ok(answer)
 }
 
-/// What only a forecast on its own needs: rules of thumb and comparisons, which run other cases.
-fn finish(request: &ForecastRequest, case: &Case, mut answer: Forecast) -> Forecast {
+/// Adds what only a forecast on its own needs: rules of thumb and comparisons, which run other cases.
+#[must_use]
+pub fn complete(request: &ForecastRequest, case: &Case, mut answer: Forecast) -> Forecast {
     let at_pressure = answer.at_pressure_min.and_then(|minutes| minutes.p50);
     answer.thumb = thumb::of(request, case, answer.ready_min.p50, at_pressure);
     answer.notes.extend(notes::price_of_boiling(request, case, &answer));
@@ -105,6 +106,7 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     let holds_s: Vec<f64> = ensemble.times.iter().map(|times| times.hold_s).collect();
     let parts = parts(case, &ensemble);
     let mut notes = case.notes.clone();
+    notes.extend(notes::unpoured(case, &recorder.stage_ends_s));
     notes.extend(notes::of(case, &ready_min, &too_far_min, come_up_min, &parts));
     Forecast {
         suitable: true,

@@ -17,7 +17,7 @@ mod thumb;
 mod words;
 
 pub use answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan, Thumb};
-pub use describe::{describe, forecast};
+pub use describe::{complete, describe, forecast};
 pub use evidence::{Evidence, Update, Weighted, softness_at, update};
 pub use explain::{BandPoint, Explained, Narrows, Rule};
 pub use known::{Belief, Known};

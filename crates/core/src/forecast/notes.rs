@@ -11,6 +11,16 @@ use crate::tender::EatenAs;
 use crate::tender::SOFTENS_FROM_C;
 use crate::units::MINUTE_S;
 
+/// What was poured in where no pot was to come any more.
+pub fn unpoured(case: &Case, stage_ends_s: &[f64]) -> Option<String> {
+    let finds_a_pot =
+        |at_s: f64| (case.stages.iter().zip(stage_ends_s)).any(|(stage, end_s)| stage.medium.is_pot() && *end_s > at_s);
+    let lost: Vec<_> = case.added.iter().filter(|pour| !finds_a_pot(pour.at_s)).collect();
+    let (first, litres) = (lost.first()?, lost.iter().map(|pour| pour.litres).sum::<f64>());
+    let after = span(first.at_s / MINUTE_S);
+    Some(format!("{litres:.2} L poured in after {after} met no pot any more and is not counted."))
+}
+
 /// The notes on an answer.
 pub fn of(
     case: &Case,

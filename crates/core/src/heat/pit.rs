@@ -30,6 +30,8 @@ const OPENED_K: f64 = 20.0;
 const OPENED_S: f64 = 420.0;
 /// A pit that does not hold itself falls by this between tendings, K/h. Working value.
 const UNTENDED_K_PER_H: f64 = 10.0;
+/// The air a pit stands in and can't fall below, °C. Working value.
+const OUTSIDE_C: f64 = 15.0;
 /// Time constant of a pit that is lit with the meat in it, s. Working value.
 const WARM_UP_S: f64 = 1200.0;
 
@@ -117,7 +119,14 @@ impl Pit {
         if let Some(every_s) = self.tend_every_s {
             air_c -= since_s % every_s / HOUR_S * UNTENDED_K_PER_H;
         }
-        air_c
+        self.beside(air_c, 0.0)
+    }
+
+    /// Air in °C in a pit that runs beside its set point by some K. However long nobody sees to the fire, it is never colder
+    /// than what the pit stands in.
+    #[inline(always)]
+    pub fn beside(&self, air_c: f64, pit_k: f64) -> f64 {
+        f64::max(air_c + pit_k, f64::min(OUTSIDE_C, self.start_c))
     }
 
     /// How wet the surface is, as a share of open water.
@@ -178,6 +187,8 @@ mod tests {
         let opened = Pit { open_every_s: Some(3600.0), ..pit() };
         assert_eq!((opened.air_c(60.0), opened.air_c(3660.0), opened.air_c(4200.0)), (110.0, 90.0, 110.0));
         let tended = Pit { tend_every_s: Some(7200.0), ..pit() };
+        let forgotten = Pit { tend_every_s: Some(72.0 * 3600.0), ..pit() };
+        assert_eq!(forgotten.air_c(71.0 * 3600.0), OUTSIDE_C, "a fire that is out is as cold as the yard");
         assert!((tended.air_c(7140.0) - 90.2).abs() < 0.1 && tended.air_c(7200.0) == 110.0);
         let lit_late = Pit { start_c: 10.0, ..pit() };
         assert!(lit_late.air_c(0.0) == 10.0 && lit_late.air_c(7200.0) > 109.0);

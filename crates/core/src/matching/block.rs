@@ -5,7 +5,7 @@ use std::collections::BTreeMap;
 use jiff::Timestamp;
 
 use super::request::MatchRequest;
-use crate::clock::{Span, instant, minutes_between, plus_minutes, spans, zone};
+use crate::clock::{Span, instant, merged, minutes_between, plus_minutes, spans, zone};
 use crate::cuts::Cut;
 use crate::error::{Error, Result, in_range};
 use crate::finish::{Target, Thickener};
@@ -73,7 +73,7 @@ impl<'a> Block<'a> {
         let asleep_spans = spans("asleep", asleep, from, to, &zone)?;
         let mut busy = spans("away", away, from, to, &zone)?;
         busy.extend(&asleep_spans);
-        busy.sort();
+        let busy = merged(busy);
         let meat = ForecastRequest {
             cut: request.cut,
             mass_kg: request.mass_kg,

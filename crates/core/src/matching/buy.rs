@@ -10,6 +10,7 @@ use super::variants::variants;
 use crate::cuts::{Cut, CutFacts, DryRisk};
 use crate::error::{Error, Result};
 use crate::forecast::{ForecastRequest, Method};
+use crate::stop;
 use crate::tender::EatenAs;
 use crate::units::round_to;
 
@@ -31,6 +32,7 @@ pub fn buy(block: &Block, method: Method, eaten_as: Option<EatenAs>) -> Result<V
         ));
     }
     let cuts: Vec<&CutFacts> = Cut::all().iter().filter(|facts| facts.suitable).collect();
+    let stop = stop::laid_over();
     let mut found: Vec<Buy> = (cuts.into_par_iter())
         .filter_map(|facts| {
             let usual = facts.eaten_as;
@@ -41,7 +43,7 @@ pub fn buy(block: &Block, method: Method, eaten_as: Option<EatenAs>) -> Result<V
             {
                 return None;
             }
-            one(block, facts, method, eaten_as)
+            stop::under(&stop, || one(block, facts, method, eaten_as))
         })
         .collect();
     let stringy =

@@ -25,6 +25,7 @@ use crate::cuts::Cut;
 use crate::error::{Error, Result};
 use crate::forecast::Method;
 use crate::kitchen::Kitchen;
+use crate::stop;
 use block::Block;
 
 pub use answer::{Ask, Buy, Choice, Fuel, Matched, Shape, Substitute, Twice, Verdict, WashingUp, Way};
@@ -102,17 +103,14 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
         // The question, the substitutes and the second dinner go by the best way.
         let plan = &best.best.plan;
         let eaten_as = lies.main().eaten_as;
+        let stop = stop::laid_over();
+        let instead = || match (request.cut, lies.parts.len()) {
+            (Some(cut), 1) => substitutes::substitutes(&block, plan, cut, eaten_as),
+            _ => Vec::new(),
+        };
         let (asked, (instead, dinners)) = rayon::join(
-            || ask::ask(&block, plan),
-            || {
-                rayon::join(
-                    || match (request.cut, lies.parts.len()) {
-                        (Some(cut), 1) => substitutes::substitutes(&block, plan, cut, eaten_as),
-                        _ => Vec::new(),
-                    },
-                    || twice::twice(&block, &lies),
-                )
-            },
+            || stop::under(&stop, || ask::ask(&block, plan)),
+            || rayon::join(|| stop::under(&stop, instead), || stop::under(&stop, || twice::twice(&block, &lies))),
         );
         (answer.ask, answer.substitutes, answer.twice) = (asked, instead, dinners);
     }
@@ -132,7 +130,11 @@ fn is_of_the_meat(field: &str) -> bool {
 fn ways(block: &Block, lies: &crate::forecast::Case, sort: Sort) -> Result<(Vec<Way>, Vec<Choice>)> {
     let variants = variants::variants(block, lies);
     let two_stage: Vec<bool> = variants.iter().map(|variant| variant.two_stage).collect();
-    let computed = variants.into_par_iter().map(|variant| choice::choose(block, variant)).collect::<Vec<_>>();
+    let stop = stop::laid_over();
+    let computed = variants
+        .into_par_iter()
+        .map(|variant| stop::under(&stop, || choice::choose(block, variant)))
+        .collect::<Vec<_>>();
     let mut by_method: BTreeMap<&'static str, Vec<Choice>> = BTreeMap::new();
     let mut chains = Vec::new();
     for (choice, two_stage) in computed.into_iter().zip(two_stage) {

@@ -10,9 +10,11 @@ use jiff::tz::TimeZone;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use crate::clock::{minutes_between, plus_minutes, zone};
+use crate::clock::{Hours, minutes_between, plus_minutes, zone};
 use crate::error::Result;
-use crate::forecast::{Case, Evidence, Forecast, Medium, Update, Weighted, chance, describe, quantile, span, update};
+use crate::forecast::{
+    Case, Evidence, Forecast, Medium, Update, Weighted, chance, complete, describe, quantile, span, update,
+};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::safety::Caution;
@@ -81,6 +83,11 @@ pub struct Sheet {
     pub why: String,
 }
 
+/// The night of a kitchen that has not said when it sleeps.
+fn usual_night() -> Hours {
+    Hours("22:00".into(), "07:00".into())
+}
+
 /// A plan with everything worked out that its sheet needs.
 pub struct Worked {
     /// The meat in its pot.
@@ -91,8 +98,10 @@ pub struct Worked {
     pub forecast: Forecast,
     /// The lengths of the tasks.
     pub durations: Durations,
-    /// The kitchen's zone: some tasks keep away from the night.
+    /// The kitchen's zone.
     pub zone: TimeZone,
+    /// Its nights: some tasks keep away from them.
+    pub asleep: Vec<Hours>,
 }
 
 impl Worked {
@@ -106,7 +115,8 @@ impl Worked {
         let update = update(&case, evidence, look_s);
         let forecast = describe(&case, Some(update.ensemble.clone()));
         let durations = Durations::of(plan, kitchen, &case, &forecast);
-        Ok(Self { case, update, forecast, durations, zone: zone("zone", &kitchen.zone)? })
+        let asleep = if kitchen.asleep.is_empty() { vec![usual_night()] } else { kitchen.asleep.clone() };
+        Ok(Self { case, update, forecast, durations, zone: zone("zone", &kitchen.zone)?, asleep })
     }
 
     /// The ensemble.
@@ -166,7 +176,23 @@ impl Worked {
 /// # Errors
 /// Names the plan's field that can't be used.
 pub fn work_back(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Sheet> {
-    let worked = &Worked::new(plan, kitchen, &[], None)?;
+    lay_out(plan, kitchen, &Worked::new(plan, kitchen, &[], None)?, now)
+}
+
+/// The same with the forecast under it, the inside of the piece in it: the ensemble is run once for both.
+///
+/// # Errors
+/// Names the plan's field that can't be used.
+pub fn work_back_and_forecast(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<(Sheet, Forecast)> {
+    let mut shown = plan.clone();
+    shown.forecast.inside = Some(true);
+    let worked = Worked::new(&shown, kitchen, &[], None)?;
+    let sheet = lay_out(plan, kitchen, &worked, now)?;
+    let forecast = complete(&shown.request(kitchen), &worked.case, worked.forecast);
+    Ok((sheet, forecast))
+}
+
+fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> Result<Sheet> {
     let certainty = plan.certainty(kitchen);
     let durations = &worked.durations;
     let finishing = durations.finishing_min();

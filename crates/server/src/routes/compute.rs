@@ -1,6 +1,7 @@
 //! The stateless computations, and what is always there.
 
 use axum::extract::State;
+use axum::http::StatusCode;
 use ergastic_core::cuts::{Cut, CutFacts};
 use ergastic_core::finish::{Sauce, SauceRequest, sauce};
 use ergastic_core::forecast::{Forecast, ForecastRequest, forecast};
@@ -11,20 +12,42 @@ use serde::Serialize;
 use utoipa::ToSchema;
 
 use crate::app::App;
-use crate::error::{ApiResult, Problem};
+use crate::error::ApiResult;
 use crate::extract::Json;
+use crate::queue::Lane;
 
-/// That it runs, and which version.
+/// That it runs, which version, and whether anything can be kept.
 #[derive(Serialize, ToSchema)]
 pub struct Health {
+    /// A small change was kept just now.
     ok: bool,
     version: &'static str,
+    /// Why nothing can be kept, and what to do.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    trouble: Option<String>,
+    /// Free on the disk, bytes.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    disk_free_bytes: Option<u64>,
+    /// The database, bytes.
+    database_bytes: u64,
+    /// Its write-ahead log, bytes.
+    log_bytes: u64,
 }
 
-/// That it runs.
-#[utoipa::path(get, path = "/api/health", responses((status = 200, body = Health)))]
-pub async fn health() -> Json<Health> {
-    Json(Health { ok: true, version: env!("CARGO_PKG_VERSION") })
+/// That it runs, and whether anything can be kept: a small change is tried.
+#[utoipa::path(get, path = "/api/health", responses((status = 200, body = Health), (status = 503, body = Health, description = "It runs, and nothing can be kept.")))]
+pub async fn health(State(app): State<App>) -> (StatusCode, Json<Health>) {
+    let state = app.state(Timestamp::now()).await;
+    let ok = state.trouble.is_none();
+    let health = Health {
+        ok,
+        version: env!("CARGO_PKG_VERSION"),
+        trouble: state.trouble.map(|trouble| trouble.words().to_owned()),
+        disk_free_bytes: state.free_bytes,
+        database_bytes: state.database_bytes,
+        log_bytes: state.log_bytes,
+    };
+    (if ok { StatusCode::OK } else { StatusCode::SERVICE_UNAVAILABLE }, Json(health))
 }
 
 /// Every cut Ergastic knows.
@@ -34,30 +57,30 @@ pub async fn cuts() -> Json<Vec<CutFacts>> {
 }
 
 /// When it will be tender, and how sure that is.
-#[utoipa::path(post, path = "/api/forecast", request_body = ForecastRequest, responses((status = 200, body = Forecast), (status = 422, body = Problem, content_type = "application/problem+json")))]
+#[utoipa::path(post, path = "/api/forecast", request_body = ForecastRequest, responses((status = 200, body = Forecast)))]
 pub async fn post_forecast(State(app): State<App>, Json(request): Json<ForecastRequest>) -> ApiResult<Json<Forecast>> {
-    app.compute(move || forecast(&request)).await.map(Json)
+    app.compute(Lane::Bench, move || forecast(&request)).await.map(Json)
 }
 
 /// Which way for this cut.
-#[utoipa::path(post, path = "/api/match", request_body = MatchRequest, responses((status = 200, body = Matched), (status = 422, body = Problem, content_type = "application/problem+json")))]
+#[utoipa::path(post, path = "/api/match", request_body = MatchRequest, responses((status = 200, body = Matched)))]
 pub async fn post_match(State(app): State<App>, Json(request): Json<MatchRequest>) -> ApiResult<Json<Matched>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(move || match_ways(&request, &kitchen, Timestamp::now())).await.map(Json)
+    app.compute(Lane::Bench, move || match_ways(&request, &kitchen, Timestamp::now())).await.map(Json)
 }
 
 /// Every cut against every way, for usual pieces at this kitchen's altitude.
 #[utoipa::path(get, path = "/api/match/overview", responses((status = 200, body = Vec<Row>)))]
 pub async fn get_overview(State(app): State<App>) -> ApiResult<Json<Vec<Row>>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(move || Ok(overview(&kitchen))).await.map(Json)
+    app.compute(Lane::Bench, move || Ok(overview(&kitchen))).await.map(Json)
 }
 
 /// One dish at the bench, salt to lid.
-#[utoipa::path(post, path = "/api/prepare", request_body = PrepareRequest, responses((status = 200, body = Prepared), (status = 422, body = Problem, content_type = "application/problem+json")))]
+#[utoipa::path(post, path = "/api/prepare", request_body = PrepareRequest, responses((status = 200, body = Prepared)))]
 pub async fn post_prepare(State(app): State<App>, Json(request): Json<PrepareRequest>) -> ApiResult<Json<Prepared>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(move || prepare_request(&request, &kitchen)).await.map(Json)
+    app.compute(Lane::Bench, move || prepare_request(&request, &kitchen)).await.map(Json)
 }
 
 /// What there is to put in with the meat.
@@ -67,7 +90,7 @@ pub async fn larder() -> Json<Vec<LarderFacts>> {
 }
 
 /// From the liquid in the pot to the sauce.
-#[utoipa::path(post, path = "/api/sauce", request_body = SauceRequest, responses((status = 200, body = Sauce), (status = 422, body = Problem, content_type = "application/problem+json")))]
-pub async fn post_sauce(Json(request): Json<SauceRequest>) -> ApiResult<Json<Sauce>> {
-    Ok(Json(sauce(&request)?))
+#[utoipa::path(post, path = "/api/sauce", request_body = SauceRequest, responses((status = 200, body = Sauce)))]
+pub async fn post_sauce(State(app): State<App>, Json(request): Json<SauceRequest>) -> ApiResult<Json<Sauce>> {
+    app.compute(Lane::Bench, move || sauce(&request)).await.map(Json)
 }

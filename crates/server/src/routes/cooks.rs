@@ -1,25 +1,33 @@
 //! Cooks: opened from a plan, told what happens, folded into what is so now.
+//!
+//! What happens is folded before it is kept: what can't be folded is refused, and the cook stands as it did.
 
-use std::sync::PoisonError;
+use std::collections::HashSet;
 
 use axum::extract::State;
 use axum::http::StatusCode;
+use axum::response::Response;
 use ergastic_core::clock::minutes_between;
-use ergastic_core::cook::{CookView, Event, Status, view};
+use ergastic_core::cook::{CookSummary, CookView, Event, Status, view};
+use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
-use ergastic_store::StoredCook;
+use ergastic_store::{StoredCook, What};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::events::Change;
-use crate::app::App;
-use crate::error::{ApiError, ApiResult, Problem};
-use crate::extract::{Id, Json, JsonList};
+use crate::app::{App, MadeFrom};
+use crate::changes::Change;
+use crate::error::ApiResult;
+use crate::extract::{Id, Json, JsonList, json_text};
+use crate::queue::Lane;
+use crate::summaries;
 
 /// The most events in one request.
 const MOST_EVENTS: usize = 1000;
+/// So often what happened meanwhile is folded in, before the sender is asked to try again.
+const ROUNDS: usize = 8;
 
 /// A cook as it stands.
 #[derive(Serialize, ToSchema)]
@@ -34,82 +42,121 @@ pub struct CookAnswer {
 }
 
 /// The plan a cook is opened from.
-#[derive(Deserialize, ToSchema)]
+#[derive(Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub struct OpenCook {
     plan_id: Uuid,
 }
 
-async fn answer(app: &App, cook: StoredCook) -> ApiResult<CookAnswer> {
-    let StoredCook { id, plan_id, plan, opened_at, events } = cook;
-    let known = app.closed.lock().unwrap_or_else(PoisonError::into_inner).get(&id).cloned();
-    let count = events.len();
-    let now = Timestamp::now();
-    if let Some((events, view)) = known
-        && events == count
-    {
-        return Ok(CookAnswer { id, plan_id, plan, opened_at, now, view });
+/// Folds a cook as it is, or would be.
+async fn fold(app: &App, cook: &StoredCook, kitchen: &Kitchen, now: Timestamp) -> ApiResult<CookView> {
+    let made_from = MadeFrom::new(cook.seq, kitchen);
+    if let Some(view) = app.closed_view(cook.id, made_from) {
+        return Ok(view);
     }
-    let kitchen = app.store.kitchen().await?;
-    let folded = plan.clone();
-    let view = app.compute(move || view(&folded, &kitchen, opened_at, &events, now)).await?;
-    if view.status == Status::Closed {
-        app.closed.lock().unwrap_or_else(PoisonError::into_inner).insert(id, (count, view.clone()));
-    }
-    Ok(CookAnswer { id, plan_id, plan, opened_at, now, view })
+    let (plan, kitchen, opened_at, events) = (cook.plan.clone(), kitchen.clone(), cook.opened_at, cook.events.clone());
+    app.compute(Lane::Cook, move || view(&plan, &kitchen, opened_at, &events, now)).await
 }
 
-/// Every cook, the latest first.
-#[utoipa::path(get, path = "/api/cooks", responses((status = 200, body = Vec<CookAnswer>)))]
-pub async fn list_cooks(State(app): State<App>) -> ApiResult<Json<Vec<CookAnswer>>> {
-    let mut cooks = Vec::new();
-    for id in app.store.cook_ids().await? {
-        cooks.push(answer(&app, app.store.cook(id).await?).await?);
+async fn answer(app: &App, cook: StoredCook) -> ApiResult<CookAnswer> {
+    let kitchen = app.store.kitchen().await?;
+    let now = Timestamp::now();
+    let view = fold(app, &cook, &kitchen, now).await?;
+    if view.status == Status::Closed {
+        app.keep_closed_view(cook.id, MadeFrom::new(cook.seq, &kitchen), &view);
     }
-    Ok(Json(cooks))
+    Ok(told(cook, now, view))
+}
+
+fn told(cook: StoredCook, now: Timestamp, view: CookView) -> CookAnswer {
+    let StoredCook { id, plan_id, plan, opened_at, .. } = cook;
+    CookAnswer { id, plan_id, plan, opened_at, now, view }
+}
+
+/// What is known of every cook, the latest first; one that can't be shown says why, and hinders no other.
+#[utoipa::path(get, path = "/api/cooks", responses((status = 200, body = Vec<CookSummary>)))]
+pub async fn list_cooks(State(app): State<App>) -> ApiResult<Response> {
+    Ok(json_text(app.store.cook_list().await?))
 }
 
 /// One cook as it stands now.
-#[utoipa::path(get, path = "/api/cooks/{id}", params(("id" = Uuid, Path)), responses((status = 200, body = CookAnswer), (status = 404, body = Problem, content_type = "application/problem+json")))]
+#[utoipa::path(get, path = "/api/cooks/{id}", params(("id" = Uuid, Path)), responses((status = 200, body = CookAnswer)))]
 pub async fn get_cook(State(app): State<App>, Id(id): Id) -> ApiResult<Json<CookAnswer>> {
     Ok(Json(answer(&app, app.store.cook(id).await?).await?))
 }
 
 /// Opens a cook from a plan, under an id made by the sender; opening it again changes nothing.
-#[utoipa::path(put, path = "/api/cooks/{id}", params(("id" = Uuid, Path)), request_body = OpenCook, responses((status = 200, body = CookAnswer), (status = 404, body = Problem, content_type = "application/problem+json")))]
+#[utoipa::path(put, path = "/api/cooks/{id}", params(("id" = Uuid, Path)), request_body = OpenCook, responses((status = 200, body = CookAnswer)))]
 pub async fn open(State(app): State<App>, Id(id): Id, Json(open): Json<OpenCook>) -> ApiResult<Json<CookAnswer>> {
-    let plan = app.store.plan(open.plan_id).await?.plan.frozen(&app.store.kitchen().await?);
-    app.store.open_cook(id, open.plan_id, &plan, Timestamp::now()).await?;
+    match app.store.cook(id).await {
+        Ok(there) => return Ok(Json(answer(&app, there).await?)),
+        Err(ergastic_store::Error::NotFound { .. }) => {}
+        Err(error) => return Err(error.into()),
+    }
+    let kitchen = app.store.kitchen().await?;
+    let plan = app.store.plan(open.plan_id).await?.plan.frozen(&kitchen);
+    let opened_at = Timestamp::now();
+    let cook = StoredCook { id, plan_id: open.plan_id, plan, opened_at, events: Vec::new(), seq: 0 };
+    let view = fold(&app, &cook, &kitchen, opened_at).await?;
+    app.store.open_cook(id, cook.plan_id, &cook.plan, opened_at, &summaries::reckoned(&cook, &view)).await?;
     app.changed(Change::Cook { id });
+    // Two that open it in the same moment both get the one that is kept.
     Ok(Json(answer(&app, app.store.cook(id).await?).await?))
 }
 
-/// Appends what happened, all of it or none, and answers the cook as it then stands.
-#[utoipa::path(post, path = "/api/cooks/{id}/events", params(("id" = Uuid, Path)), request_body = Vec<Event>, responses((status = 200, body = CookAnswer), (status = 404, body = Problem, content_type = "application/problem+json"), (status = 422, body = Problem, content_type = "application/problem+json")))]
-pub async fn append(
-    State(app): State<App>,
-    Id(id): Id,
-    JsonList(events): JsonList<Event>,
-) -> ApiResult<Json<CookAnswer>> {
-    if events.len() > MOST_EVENTS {
-        return Err(ApiError::Refused(
-            StatusCode::PAYLOAD_TOO_LARGE,
-            format!("{} events at once; send at most {MOST_EVENTS}", events.len()),
-        ));
-    }
-    let now = Timestamp::now();
+/// Puts a cook in the bin.
+#[utoipa::path(delete, path = "/api/cooks/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
+pub async fn delete_cook(State(app): State<App>, Id(id): Id) -> ApiResult<StatusCode> {
+    app.store.put_away(What::Cook, id, Timestamp::now()).await?;
+    app.changed(Change::Cook { id });
+    Ok(StatusCode::NO_CONTENT)
+}
+
+/// Checks what is said to have happened, as far as it stands by itself.
+pub fn check(events: &[Event], now: Timestamp) -> ergastic_core::Result<()> {
     for (i, event) in events.iter().enumerate() {
         event.check().map_err(|error| error.within(&format!("[{i}]")))?;
         if minutes_between(now, event.at) > 60.0 {
-            return Err(ergastic_core::Error::new(
-                format!("[{i}].at"),
-                event.at,
-                "it must not be more than an hour ahead",
-            )
-            .into());
+            let field = format!("[{i}].at");
+            return Err(ergastic_core::Error::new(field, event.at, "it must not be more than an hour ahead"));
         }
     }
-    app.store.append(id, &events).await?;
-    app.changed(Change::Cook { id });
-    Ok(Json(answer(&app, app.store.cook(id).await?).await?))
+    Ok(())
+}
+
+/// Appends what happened, all of it or none, and answers the cook as it then stands.
+#[utoipa::path(post, path = "/api/cooks/{id}/events", params(("id" = Uuid, Path)), request_body = Vec<Event>, responses((status = 200, body = CookAnswer)))]
+pub async fn append(
+    State(app): State<App>,
+    Id(id): Id,
+    JsonList(events): JsonList<Event, MOST_EVENTS>,
+) -> ApiResult<Json<CookAnswer>> {
+    check(&events, Timestamp::now())?;
+    for _ in 0..ROUNDS {
+        let mut cook = app.store.cook(id).await?;
+        let from_seq = cook.seq;
+        let mut known: HashSet<Uuid> = cook.events.iter().map(|event| event.id).collect();
+        let new: Vec<Event> = events.iter().filter(|event| known.insert(event.id)).cloned().collect();
+        if new.is_empty() {
+            return Ok(Json(answer(&app, cook).await?));
+        }
+        if cook.events.len() + new.len() > ergastic_store::MOST_EVENTS {
+            return Err(ergastic_store::Error::CookFull { most: ergastic_store::MOST_EVENTS }.into());
+        }
+        cook.events.extend(new);
+        // Nothing else has this place yet: no view of it is kept.
+        cook.seq = -1;
+        let now = Timestamp::now();
+        let kitchen = app.store.kitchen().await?;
+        let view = fold(&app, &cook, &kitchen, now).await?;
+        match app.store.append(id, from_seq, &events, &summaries::reckoned(&cook, &view)).await {
+            Err(ergastic_store::Error::Moved) => {}
+            Err(error) => return Err(error.into()),
+            Ok(_) => {
+                app.changed(Change::Cook { id });
+                return Ok(Json(told(cook, now, view)));
+            }
+        }
+    }
+    Err(ergastic_store::Error::Moved.into())
 }

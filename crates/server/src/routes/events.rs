@@ -4,41 +4,48 @@ use std::convert::Infallible;
 use std::time::Duration;
 
 use axum::extract::State;
+use axum::http::HeaderMap;
 use axum::response::sse::{Event, KeepAlive, Sse};
-use serde::Serialize;
+use serde::Deserialize;
 use tokio_stream::wrappers::BroadcastStream;
 use tokio_stream::{Stream, StreamExt};
-use utoipa::ToSchema;
-use uuid::Uuid;
+use utoipa::IntoParams;
 
 use crate::app::App;
+use crate::changes::{Change, Listening};
+use crate::error::{ApiError, ApiResult};
+use crate::extract::Query;
 
-/// What has changed.
-#[derive(Debug, Clone, Serialize, ToSchema)]
-#[serde(tag = "what", rename_all = "snake_case")]
-pub enum Change {
-    /// The kitchen, or everything.
-    Kitchen,
-    /// A plan.
-    Plan {
-        /// Which.
-        id: Uuid,
-    },
-    /// A cook.
-    Cook {
-        /// Which.
-        id: Uuid,
-    },
-    /// This page missed some changes: all must be read again.
-    Missed,
+/// Where to go on.
+#[derive(Deserialize, IntoParams)]
+#[serde(deny_unknown_fields)]
+#[into_params(parameter_in = Query)]
+pub struct After {
+    /// The id of the last change that was heard; a browser that comes back by itself says it in `Last-Event-ID`.
+    after: Option<String>,
 }
 
-/// A stream of changes (server-sent events).
-#[utoipa::path(get, path = "/api/events", responses((status = 200, body = Change, content_type = "text/event-stream")))]
-pub async fn stream(State(app): State<App>) -> Sse<impl Stream<Item = Result<Event, Infallible>>> {
-    let changes = BroadcastStream::new(app.changes.subscribe()).map(|change| {
-        let change = change.unwrap_or(Change::Missed);
-        Ok(Event::default().json_data(&change).unwrap_or_default())
+/// A stream of changes (server-sent events), from now on or from after one that was heard.
+#[utoipa::path(get, path = "/api/events", params(After), responses((status = 200, body = Change, content_type = "text/event-stream")))]
+pub async fn stream(
+    State(app): State<App>,
+    Query(After { after }): Query<After>,
+    headers: HeaderMap,
+) -> ApiResult<Sse<impl Stream<Item = Result<Event, Infallible>>>> {
+    let last = headers.get("last-event-id").and_then(|id| id.to_str().ok()).map(str::to_owned);
+    let changes = app.changes;
+    let listening = changes.listen(last.or(after).as_deref());
+    let Listening { first, then, permit } =
+        listening.ok_or(ApiError::Later("too many pages listen for changes; close some"))?;
+    let then = BroadcastStream::new(then).map_while(|told| match told {
+        Ok(told) => told,
+        // Too slow to hear all: it reads everything again. The number that goes with it is made good by the next.
+        Err(_) => Some((0, Change::Missed)),
     });
-    Sse::new(changes).keep_alive(KeepAlive::new().interval(Duration::from_secs(20)))
+    let events = tokio_stream::iter(first).chain(then).map(move |(number, change)| {
+        let _held_while_open = &permit;
+        let event = Event::default().json_data(&change).unwrap_or_default();
+        Ok(if number > 0 { event.id(changes.id(number)) } else { event })
+    });
+    Ok(Sse::new(events).keep_alive(KeepAlive::new().interval(Duration::from_secs(20))))
 }

@@ -1,8 +1,10 @@
 //! The API's handlers, thin over the core and the store.
 
+pub mod bin;
 pub mod compute;
 pub mod cooks;
 pub mod events;
 pub mod kitchen;
 pub mod plans;
 pub mod probes;
+pub mod transfer;

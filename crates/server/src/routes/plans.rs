@@ -1,20 +1,22 @@
 //! Plans and their sheets.
 
 use axum::extract::State;
-use ergastic_core::forecast::{Forecast, forecast};
+use axum::http::StatusCode;
+use ergastic_core::forecast::Forecast;
 use ergastic_core::plan::Plan;
 use ergastic_core::prepare::Prepared;
-use ergastic_core::sheet::{Sheet, work_back};
-use ergastic_store::StoredPlan;
+use ergastic_core::sheet::{Sheet, work_back_and_forecast};
+use ergastic_store::{ListedPlan, StoredPlan, What};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::events::Change;
 use crate::app::App;
+use crate::changes::Change;
 use crate::error::{ApiResult, Problem};
 use crate::extract::{Id, Json, VersionOf};
+use crate::queue::Lane;
 
 /// A plan as it is kept.
 #[derive(Serialize, ToSchema)]
@@ -31,6 +33,29 @@ impl From<StoredPlan> for PlanView {
     }
 }
 
+/// A plan in the list of all.
+#[derive(Serialize, ToSchema)]
+pub struct PlanEntry {
+    id: Uuid,
+    version: i64,
+    saved_at: Timestamp,
+    /// The plan; none where it can't be read.
+    plan: Option<Plan>,
+    /// Why it can't be read, if so: its own fault and no other's.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    broken: Option<String>,
+}
+
+impl From<ListedPlan> for PlanEntry {
+    fn from(listed: ListedPlan) -> Self {
+        let (plan, broken) = match listed.plan {
+            Ok(plan) => (Some(plan), None),
+            Err(why) => (None, Some(why)),
+        };
+        Self { id: listed.id, version: listed.version, saved_at: listed.saved_at, plan, broken }
+    }
+}
+
 /// A version of a plan, by its number and hour.
 #[derive(Serialize, ToSchema)]
 pub struct VersionView {
@@ -39,7 +64,7 @@ pub struct VersionView {
 }
 
 /// A plan to be saved over the version it was made from.
-#[derive(Deserialize, ToSchema)]
+#[derive(Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub struct SavePlan {
     /// The version it was made from; 0 for a new plan.
@@ -55,20 +80,20 @@ pub struct Worked {
     forecast: Forecast,
 }
 
-/// Every plan, by its bell.
-#[utoipa::path(get, path = "/api/plans", responses((status = 200, body = Vec<PlanView>)))]
-pub async fn list_plans(State(app): State<App>) -> ApiResult<Json<Vec<PlanView>>> {
-    Ok(Json(app.store.plans().await?.into_iter().map(PlanView::from).collect()))
+/// Every plan, by its bell; those that can't be read come last and say why.
+#[utoipa::path(get, path = "/api/plans", responses((status = 200, body = Vec<PlanEntry>)))]
+pub async fn list_plans(State(app): State<App>) -> ApiResult<Json<Vec<PlanEntry>>> {
+    Ok(Json(app.store.plans().await?.into_iter().map(PlanEntry::from).collect()))
 }
 
 /// One plan.
-#[utoipa::path(get, path = "/api/plans/{id}", params(("id" = Uuid, Path)), responses((status = 200, body = PlanView), (status = 404, body = Problem, content_type = "application/problem+json")))]
+#[utoipa::path(get, path = "/api/plans/{id}", params(("id" = Uuid, Path)), responses((status = 200, body = PlanView)))]
 pub async fn get_plan(State(app): State<App>, Id(id): Id) -> ApiResult<Json<PlanView>> {
     Ok(Json(app.store.plan(id).await?.into()))
 }
 
 /// Saves a plan under an id made by the sender.
-#[utoipa::path(put, path = "/api/plans/{id}", params(("id" = Uuid, Path)), request_body = SavePlan, responses((status = 200, body = PlanView), (status = 409, body = Problem, content_type = "application/problem+json"), (status = 422, body = Problem, content_type = "application/problem+json")))]
+#[utoipa::path(put, path = "/api/plans/{id}", params(("id" = Uuid, Path)), request_body = SavePlan, responses((status = 200, body = PlanView), (status = 409, body = Problem, content_type = "application/problem+json", description = "Another version was saved in between.")))]
 pub async fn put_plan(State(app): State<App>, Id(id): Id, Json(save): Json<SavePlan>) -> ApiResult<Json<PlanView>> {
     save.plan.resolve(&app.store.kitchen().await?).map_err(|error| error.within("plan"))?;
     let saved = app.store.save_plan(id, save.version, &save.plan, Timestamp::now()).await?;
@@ -76,45 +101,52 @@ pub async fn put_plan(State(app): State<App>, Id(id): Id, Json(save): Json<SaveP
     Ok(Json(saved.into()))
 }
 
+/// Puts a plan in the bin, with every version.
+#[utoipa::path(delete, path = "/api/plans/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
+pub async fn delete_plan(State(app): State<App>, Id(id): Id) -> ApiResult<StatusCode> {
+    app.store.put_away(What::Plan, id, Timestamp::now()).await?;
+    app.changed(Change::Plan { id });
+    Ok(StatusCode::NO_CONTENT)
+}
+
 /// Every version of a plan that was saved, the newest first.
-#[utoipa::path(get, path = "/api/plans/{id}/versions", params(("id" = Uuid, Path)), responses((status = 200, body = Vec<VersionView>), (status = 404, body = Problem, content_type = "application/problem+json")))]
+#[utoipa::path(get, path = "/api/plans/{id}/versions", params(("id" = Uuid, Path)), responses((status = 200, body = Vec<VersionView>)))]
 pub async fn list_versions(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Vec<VersionView>>> {
     let versions = app.store.plan_versions(id).await?;
     Ok(Json(versions.into_iter().map(|(version, saved_at)| VersionView { version, saved_at }).collect()))
 }
 
 /// One version of a plan.
-#[utoipa::path(get, path = "/api/plans/{id}/versions/{version}", params(("id" = Uuid, Path), ("version" = i64, Path)), responses((status = 200, body = PlanView), (status = 404, body = Problem, content_type = "application/problem+json")))]
+#[utoipa::path(get, path = "/api/plans/{id}/versions/{version}", params(("id" = Uuid, Path), ("version" = i64, Path)), responses((status = 200, body = PlanView)))]
 pub async fn get_version(State(app): State<App>, VersionOf { id, version }: VersionOf) -> ApiResult<Json<PlanView>> {
     Ok(Json(app.store.plan_version(id, version).await?.into()))
 }
 
 /// A plan at the bench, salt to lid, saved or not.
-#[utoipa::path(post, path = "/api/prepare/plan", request_body = Plan, responses((status = 200, body = Prepared), (status = 422, body = Problem, content_type = "application/problem+json")))]
+#[utoipa::path(post, path = "/api/prepare/plan", request_body = Plan, responses((status = 200, body = Prepared)))]
 pub async fn post_bench(State(app): State<App>, Json(plan): Json<Plan>) -> ApiResult<Json<Prepared>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(move || plan.at_the_bench(&kitchen)).await.map(Json)
+    app.compute(Lane::Bench, move || plan.at_the_bench(&kitchen)).await.map(Json)
 }
 
 /// The sheet of a plan, worked back from its bell as of now, with the forecast under it.
-#[utoipa::path(get, path = "/api/plans/{id}/sheet", params(("id" = Uuid, Path)), responses((status = 200, body = Worked), (status = 404, body = Problem, content_type = "application/problem+json")))]
+#[utoipa::path(get, path = "/api/plans/{id}/sheet", params(("id" = Uuid, Path)), responses((status = 200, body = Worked)))]
 pub async fn get_sheet(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Worked>> {
     let stored = app.store.plan(id).await?;
     work(&app, stored.plan).await
 }
 
 /// The sheet of a plan that is not saved.
-#[utoipa::path(post, path = "/api/sheet/preview", request_body = Plan, responses((status = 200, body = Worked), (status = 422, body = Problem, content_type = "application/problem+json")))]
+#[utoipa::path(post, path = "/api/sheet/preview", request_body = Plan, responses((status = 200, body = Worked)))]
 pub async fn post_preview(State(app): State<App>, Json(plan): Json<Plan>) -> ApiResult<Json<Worked>> {
     work(&app, plan).await
 }
 
 async fn work(app: &App, plan: Plan) -> ApiResult<Json<Worked>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(move || {
-        let sheet = work_back(&plan, &kitchen, Timestamp::now())?;
-        let request = ergastic_core::forecast::ForecastRequest { inside: Some(true), ..plan.request(&kitchen) };
-        Ok(Worked { sheet, forecast: forecast(&request)? })
+    app.compute(Lane::Bench, move || {
+        let (sheet, forecast) = work_back_and_forecast(&plan, &kitchen, Timestamp::now())?;
+        Ok(Worked { sheet, forecast })
     })
     .await
     .map(Json)

@@ -1,23 +1,30 @@
 //! The open interface of thermometers, real or simulated.
 
-use axum::body::Bytes;
-use axum::extract::{Path, Query, State};
+use axum::body::Body;
+use axum::extract::{Request, State};
 use axum::http::{HeaderMap, header};
 use axum::response::{IntoResponse, Response};
-use ergastic_core::clock::minutes_between;
+use ergastic_core::clock::{check_instant, minutes_between};
 use ergastic_core::error::in_range;
-use ergastic_core::plan::check_text;
+use ergastic_core::plan::check_name;
 use ergastic_core::{Error, Result};
 use ergastic_store::Reading;
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
+use tokio::sync::mpsc;
+use tokio_stream::wrappers::ReceiverStream;
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
 use crate::app::App;
-use crate::compute::read;
-use crate::error::{ApiResult, Problem};
-use crate::extract::Json;
+use crate::error::ApiResult;
+use crate::extract::{Json, Name, Query, body};
+use crate::json::{AtMost, read, without_mark};
+
+/// A batch may carry this much: a day of a reading a second, and some.
+const MOST_BYTES: usize = 16 << 20;
+/// Readings in one batch.
+const MOST_READINGS: usize = 100_000;
 
 /// One reading as a probe sends it.
 #[derive(Debug, Clone, Serialize, Deserialize, ToSchema)]
@@ -28,6 +35,7 @@ pub struct ProbeReading {
     /// When.
     at: Timestamp,
     /// °C.
+    #[schema(minimum = -40, maximum = 400)]
     celsius: f64,
 }
 
@@ -40,6 +48,8 @@ pub struct Stored {
 
 /// From when to when.
 #[derive(Deserialize, IntoParams)]
+#[serde(deny_unknown_fields)]
+#[into_params(parameter_in = Query)]
 pub struct Span {
     from: Option<Timestamp>,
     to: Option<Timestamp>,
@@ -51,26 +61,39 @@ pub struct Span {
 /// Names the field that can't be used.
 pub fn check(at: Timestamp, celsius: f64, now: Timestamp) -> Result<()> {
     in_range("celsius", celsius, -40.0, 400.0, "°C")?;
+    check_instant("at", at)?;
     if minutes_between(now, at) > 60.0 {
         return Err(Error::new("at", at, "it must not be more than an hour ahead"));
     }
     Ok(())
 }
 
+/// The probes that have been seen.
+#[utoipa::path(get, path = "/api/probes", responses((status = 200, body = Vec<String>)))]
+pub async fn list_probes(State(app): State<App>) -> ApiResult<Json<Vec<String>>> {
+    Ok(Json(app.store.probes().await?))
+}
+
 /// Stores readings, all of them or none.
-#[utoipa::path(post, path = "/api/probes/{probe}/readings", params(("probe" = String, Path)), request_body = Vec<ProbeReading>, responses((status = 200, body = Stored), (status = 422, body = Problem, content_type = "application/problem+json")))]
+#[utoipa::path(post, path = "/api/probes/{probe}/readings", params(("probe" = String, Path, min_length = 1, max_length = 80)),
+    request_body(content((Vec<ProbeReading> = "application/json"), (String = "text/csv"))), responses((status = 200, body = Stored)))]
 pub async fn post_readings(
     State(app): State<App>,
-    Path(probe): Path<String>,
+    Name(probe): Name,
     headers: HeaderMap,
-    body: Bytes,
+    request: Request,
 ) -> ApiResult<Json<Stored>> {
-    check_text("probe", &probe, 80)?;
+    check_name("probe", &probe, 80)?;
+    let body = body(request, MOST_BYTES).await?;
     let csv = headers
         .get(header::CONTENT_TYPE)
         .and_then(|kind| kind.to_str().ok())
         .is_some_and(|kind| kind.starts_with("text/csv"));
-    let readings = if csv { from_csv(&probe, &body)? } else { read::<Vec<ProbeReading>>(&body)? };
+    let readings = if csv {
+        from_csv(&probe, without_mark(&body))?
+    } else {
+        read::<AtMost<ProbeReading, MOST_READINGS>>(&body)?.0
+    };
     let now = Timestamp::now();
     for (row, reading) in readings.iter().enumerate() {
         check(reading.at, reading.celsius, now).map_err(|error| error.within(&format!("[{row}]")))?;
@@ -82,27 +105,52 @@ pub async fn post_readings(
 }
 
 /// Readings in time order, as JSON or, if asked for, CSV.
-#[utoipa::path(get, path = "/api/probes/{probe}/readings", params(("probe" = String, Path), Span), responses((status = 200, body = Vec<ProbeReading>)))]
+#[utoipa::path(get, path = "/api/probes/{probe}/readings", params(("probe" = String, Path, min_length = 1, max_length = 80), Span),
+    responses((status = 200, content((Vec<ProbeReading> = "application/json"), (String = "text/csv")))))]
 pub async fn get_readings(
     State(app): State<App>,
-    Path(probe): Path<String>,
+    Name(probe): Name,
     Query(span): Query<Span>,
     headers: HeaderMap,
 ) -> ApiResult<Response> {
-    let readings =
-        app.store.readings(&probe, span.from.unwrap_or(Timestamp::MIN), span.to.unwrap_or(Timestamp::MAX)).await?;
+    let mut readings =
+        app.store.readings(&probe, span.from.unwrap_or(Timestamp::MIN), span.to.unwrap_or(Timestamp::MAX));
+    // What goes wrong at once is answered as a problem; later it can only break off.
+    let mut some = readings.recv().await.transpose()?;
     let csv =
         headers.get(header::ACCEPT).and_then(|kind| kind.to_str().ok()).is_some_and(|kind| kind.contains("text/csv"));
-    if csv {
-        let mut text = String::from("at,celsius\n");
-        for reading in readings {
-            text += &format!("{},{}\n", reading.at, reading.celsius);
+    let (send, pieces) = mpsc::channel::<ergastic_store::Result<Vec<u8>>>(2);
+    tokio::spawn(async move {
+        let mut first = true;
+        let mut piece: Vec<u8> = if csv { b"at,celsius\n".to_vec() } else { b"[".to_vec() };
+        while let Some(batch) = some.take() {
+            for Reading { id, at, celsius } in batch {
+                if csv {
+                    piece.extend_from_slice(format!("{at},{celsius}\n").as_bytes());
+                    continue;
+                }
+                if !std::mem::take(&mut first) {
+                    piece.push(b',');
+                }
+                // An id, an instant and a number can always be written.
+                let _ = serde_json::to_writer(&mut piece, &ProbeReading { id, at, celsius });
+            }
+            if send.send(Ok(std::mem::take(&mut piece))).await.is_err() {
+                return;
+            }
+            some = match readings.recv().await.transpose() {
+                Ok(some) => some,
+                Err(error) => {
+                    let _ = send.send(Err(error)).await;
+                    return;
+                }
+            };
         }
-        return Ok(([(header::CONTENT_TYPE, "text/csv")], text).into_response());
-    }
-    let readings: Vec<_> =
-        readings.into_iter().map(|Reading { id, at, celsius }| ProbeReading { id, at, celsius }).collect();
-    Ok(Json(readings).into_response())
+        piece.extend_from_slice(if csv { b"" } else { b"]" });
+        let _ = send.send(Ok(piece)).await;
+    });
+    let kind = if csv { "text/csv" } else { "application/json" };
+    Ok(([(header::CONTENT_TYPE, kind)], Body::from_stream(ReceiverStream::new(pieces))).into_response())
 }
 
 /// Rows under the header `at,celsius`; the id is made from probe and time.
@@ -115,8 +163,16 @@ fn from_csv(probe: &str, body: &[u8]) -> Result<Vec<ProbeReading>> {
     }
     reader
         .deserialize::<(String, String)>()
+        .take(MOST_READINGS + 1)
         .enumerate()
         .map(|(row, fields)| {
+            if row == MOST_READINGS {
+                return Err(Error::new(
+                    "the request",
+                    "more rows",
+                    format!("send {MOST_READINGS} readings at most at once"),
+                ));
+            }
             let (at, celsius) =
                 fields.map_err(|error| Error::new(format!("[{row}]"), "this row", error.to_string()))?;
             let at: Timestamp = at.parse().map_err(|_| {

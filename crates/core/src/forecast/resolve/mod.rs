@@ -21,6 +21,8 @@ pub use heat::{Cooling, Medium};
 
 /// Most parts of a mixed pot.
 const MOST_PARTS: usize = 8;
+/// The most cooks × parts × stages of one forecast: some seconds of two cores.
+const MOST_RUNS: usize = 100_000;
 
 /// Fills in defaults and remembers each one, with where it stands in the request.
 struct Fill(Vec<Assumed>, String);
@@ -98,6 +100,11 @@ impl ForecastRequest {
         };
         let members = self.members.unwrap_or(1000);
         in_range("members", f64::from(members), 1.0, 20_000.0, "")?;
+        let runs = members as usize * parts.len() * stages.len();
+        if runs > MOST_RUNS {
+            let given = format!("{members} cooks of {} parts in {} stages", parts.len(), stages.len());
+            return Err(Error::new("members", given, format!("their product must be {MOST_RUNS} at most")));
+        }
         let body = self.resolve_body(liquid_l)?;
         let liquid_salt_g = in_range("liquid_salt_g", self.liquid_salt_g.unwrap_or(0.0), 0.0, 2000.0, "g")?;
         let salt_g = self.resolve_salt(&parts, &mut fill)? + liquid_salt_g;
@@ -108,7 +115,7 @@ impl ForecastRequest {
             packing,
             liquid_l,
             liquid_start_c: f64::min(liquid_start_c, boil_c),
-            added: self.resolve_added(boil_c)?,
+            added: self.resolve_added(boil_c, &stages)?,
             boil_c,
             body,
             salt_g,
@@ -264,8 +271,11 @@ impl ForecastRequest {
             .sum())
     }
 
-    fn resolve_added(&self, boil_c: f64) -> Result<Vec<Pour>> {
+    fn resolve_added(&self, boil_c: f64, stages: &[Stage]) -> Result<Vec<Pour>> {
         let added = self.added.as_deref().unwrap_or_default();
+        if !added.is_empty() && !stages.iter().any(|stage| stage.medium.is_pot()) {
+            return Err(Error::new("added", "liquid", "this way has no pot to pour it into; write a note instead"));
+        }
         if added.len() > 100 {
             return Err(Error::new("added", added.len(), "it must hold 100 at most"));
         }

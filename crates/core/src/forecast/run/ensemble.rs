@@ -6,6 +6,7 @@ use rayon::prelude::*;
 use super::{Holds, PartTimes, Ran, Unwatched, Watch, ends_under_pressure, lifted_s, simulate};
 use crate::forecast::members::{Drawn, Member, Piece};
 use crate::forecast::resolve::{Case, Medium};
+use crate::stop;
 use crate::units::MINUTE_S;
 
 /// Cooks stepped side by side.
@@ -28,6 +29,33 @@ pub struct Times {
     pub came_up_s: f64,
     /// Time at pressure that was solved for, s; infinite where none was.
     pub hold_s: f64,
+}
+
+impl Times {
+    /// Of a cook that was given up.
+    fn unknown(case: &Case) -> Self {
+        Self {
+            ready_s: f64::INFINITY,
+            too_far_s: f64::INFINITY,
+            parts: vec![PartTimes::NEVER; case.parts.len()],
+            came_up_s: f64::INFINITY,
+            hold_s: f64::INFINITY,
+        }
+    }
+}
+
+/// What came of a group; where nobody waits for it any more, nothing is run.
+pub(super) fn unless_stopped<T>(
+    case: &Case,
+    stop: &Option<stop::Stop>,
+    run: impl FnOnce() -> ([Times; LANES], T),
+) -> ([Times; LANES], T)
+where
+    T: Default,
+{
+    stop::under(stop, || {
+        if stop::stopped() { (std::array::from_fn(|_| Times::unknown(case)), T::default()) } else { run() }
+    })
 }
 
 /// A group of cooks with their meat.
@@ -213,6 +241,10 @@ pub fn median_tender_s(case: &Case) -> f64 {
 
 /// Runs every cook; the answer does not depend on how many threads share the work.
 pub fn run_all(case: &Case, drawn: &Drawn) -> Vec<Times> {
-    let runs: Vec<_> = groups(case, drawn).into_par_iter().map(|group| (run_group(case, &group), group.who)).collect();
+    let stop = stop::laid_over();
+    let runs: Vec<_> = groups(case, drawn)
+        .into_par_iter()
+        .map(|group| (unless_stopped(case, &stop, || (run_group(case, &group), ())).0, group.who))
+        .collect();
     in_drawn_order(drawn.members.len(), runs.into_iter().map(|(times, who)| (who, times)))
 }

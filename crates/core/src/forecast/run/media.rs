@@ -281,24 +281,26 @@ impl<const L: usize> Surround<'_, L> {
             }
         }
         for lane in lanes {
-            self.next_c[lane] = air_c[lane] + self.kitchens.pit_k[lane];
+            self.next_c[lane] = pit.beside(air_c[lane], self.kitchens.pit_k[lane]);
         }
     }
 
     /// Liquid added in this step cools or warms the pot at once.
     #[inline(never)]
     fn pour(&mut self, lane: usize, start_s: f64, stage: &Stage) {
+        // In a pit, a bag or under fat there is nothing to pour into: it waits for the pot.
+        if !stage.medium.is_pot() {
+            return;
+        }
         let due = |pour: usize| self.case.added.get(pour).filter(|pour| pour.at_s < start_s + STEP_S).copied();
         while let Some(pour) = due(self.poured[lane]) {
             self.poured[lane] += 1;
-            if stage.medium.is_pot() {
-                let there = stage.pot.heat_capacity() + self.water_kg[lane] * WATER_SPECIFIC_HEAT;
-                let new = pour.litres * WATER_SPECIFIC_HEAT;
-                self.celsius[lane] = (there * self.celsius[lane] + new * pour.celsius) / (there + new);
-                self.poured_l[lane] += pour.litres;
-                self.water_kg[lane] += pour.litres;
-                self.fresh[lane] = true;
-            }
+            let there = stage.pot.heat_capacity() + self.water_kg[lane] * WATER_SPECIFIC_HEAT;
+            let new = pour.litres * WATER_SPECIFIC_HEAT;
+            self.celsius[lane] = (there * self.celsius[lane] + new * pour.celsius) / (there + new);
+            self.poured_l[lane] += pour.litres;
+            self.water_kg[lane] += pour.litres;
+            self.fresh[lane] = true;
         }
     }
 }

@@ -3,10 +3,11 @@
 use multiversion::multiversion;
 use rayon::prelude::*;
 
-use super::ensemble::{Group, LANES, groups, in_drawn_order, run};
+use super::ensemble::{Group, LANES, groups, in_drawn_order, run, unless_stopped};
 use super::{Moment, Times, Watch};
 use crate::forecast::members::Drawn;
 use crate::forecast::resolve::Case;
+use crate::stop;
 
 /// What one cook showed at a moment.
 #[derive(Debug, Clone, Copy, PartialEq, Default)]
@@ -64,10 +65,12 @@ fn run_sampled(case: &Case, group: &Group, at_s: &[f64]) -> ([Times; LANES], Vec
 /// Runs every cook and samples each at the given times (s, ascending): `samples[time][member]`.
 pub fn run_all_sampled(case: &Case, drawn: &Drawn, at_s: &[f64]) -> (Vec<Times>, Vec<Vec<Sample>>) {
     let count = drawn.members.len();
+    let stop = stop::laid_over();
     let runs: Vec<_> = groups(case, drawn)
         .into_par_iter()
         .map(|group| {
-            let (times, samples) = run_sampled(case, &group, at_s);
+            let (times, mut samples) = unless_stopped(case, &stop, || run_sampled(case, &group, at_s));
+            samples.resize(at_s.len(), [Sample::default(); LANES]);
             (group.who, times, samples)
         })
         .collect();

@@ -160,7 +160,10 @@ impl<'a, const L: usize> Surround<'a, L> {
         match medium {
             _ if in_liquid(medium) && was_in_liquid => {}
             _ if in_liquid(medium) => {
-                self.celsius[lane] = self.case.liquid_start_c;
+                // What was cooked under fat cools in that fat.
+                if !matches!((before, medium), (Some(Medium::Fat { .. }), Medium::Chill { .. })) {
+                    self.celsius[lane] = self.case.liquid_start_c;
+                }
                 // The liquid waits until the meat comes to it.
                 if self.poured_l[lane] == 0.0 {
                     self.poured_l[lane] = self.case.liquid_l;
@@ -172,7 +175,7 @@ impl<'a, const L: usize> Surround<'a, L> {
             }
             Medium::Bath { bath_c } => self.celsius[lane] = *bath_c,
             Medium::Pit { pit, .. } => {
-                self.celsius[lane] = pit.air_c(now_s - self.since_s[lane]) + self.kitchens.pit_k[lane];
+                self.celsius[lane] = pit.beside(pit.air_c(now_s - self.since_s[lane]), self.kitchens.pit_k[lane]);
             }
             Medium::Chill { cooling: Cooling::InBag } => self.celsius[lane] = ICE_WATER_C,
             Medium::Chill { cooling: Cooling::OnTray } => self.celsius[lane] = FRIDGE_C,

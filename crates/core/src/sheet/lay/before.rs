@@ -1,31 +1,33 @@
 //! Salt, pan and aromatics; whatever has to get hot beforehand.
 
 use jiff::Timestamp;
-use jiff::tz::TimeZone;
 
 use super::{Layer, words};
-use crate::clock::{minutes_between, plus_minutes};
+use crate::clock::{minutes_between, plus_minutes, spans};
 use crate::forecast::Medium;
 use crate::safety;
 use crate::sheet::Worked;
 use crate::sheet::tasks::{Lane, TaskKind};
+
+/// Salting, min.
+const SALTING_MIN: f64 = 10.0;
 
 pub(super) fn before_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, not_before: Option<Timestamp>) {
     let (case, durations) = (&worked.case, &worked.durations);
     let pan_at = plus_minutes(met_heat, -durations.lead_min());
     let floor = not_before.unwrap_or(Timestamp::MIN);
     let take_out_at = plus_minutes(pan_at, -durations.take_out_ahead_min).max(floor);
-    let salt_at = before_bed(plus_minutes(pan_at, -durations.salt_ahead_min), &worked.zone).max(floor).min(take_out_at);
+    let salt_at = before_bed(plus_minutes(pan_at, -durations.salt_ahead_min), worked).max(floor).min(take_out_at);
     let ahead_h = minutes_between(salt_at, pan_at) / 60.0;
 
     if durations.salt_g > 0.5 {
-        let minutes = 10.0_f64.min(minutes_between(salt_at, take_out_at).max(0.0));
+        let minutes = SALTING_MIN.min(minutes_between(salt_at, take_out_at).max(0.0));
         let why = if ahead_h >= 3.0 {
             "salt this far ahead seasons more than the surface, and the surface dries for the pan"
         } else {
             "late salt stays near the surface: it seasons the sauce more than the middle"
         };
-        let squeezed = minutes < 10.0;
+        let squeezed = minutes < SALTING_MIN;
         let minutes = if squeezed { 0.0 } else { minutes };
         let what = durations.salt_words.clone();
         if squeezed {
@@ -118,13 +120,11 @@ pub(super) fn before_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Time
     }
 }
 
-/// Nobody gets up at night to salt meat: a time between 22 and 7 o'clock moves to nine the evening before.
-fn before_bed(at: Timestamp, zone: &TimeZone) -> Timestamp {
-    let local = at.to_zoned_datetime(zone.clone());
-    let evening = match local.hour() {
-        22.. => local.date(),
-        ..7 => local.date().yesterday().unwrap_or(local.date()),
-        _ => return at,
-    };
-    zone.to_ambiguous_timestamp(evening.at(21, 0, 0, 0)).compatible().unwrap_or(at)
+/// Nobody gets up at night to salt meat: it is done an hour before bed.
+fn before_bed(at: Timestamp, worked: &Worked) -> Timestamp {
+    let (from, to) = (plus_minutes(at, -1440.0), plus_minutes(at, 1440.0));
+    // Hours that can't be read hinder nobody: a kitchen is saved with good ones.
+    let nights = spans("asleep", &worked.asleep, from, to, &worked.zone).unwrap_or_default();
+    let in_bed = nights.iter().find(|night| night.0 < plus_minutes(at, SALTING_MIN) && at < night.1);
+    in_bed.map_or(at, |night| plus_minutes(night.0, -60.0))
 }

@@ -1,0 +1,129 @@
+//! What a list of cooks shows of one: the facts, which follow from what happened alone, and what the forecast said, which
+//! takes a run.
+
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use super::event::{Event, Outcome, Standing};
+use super::view::{Band, CookView, Prediction, Status};
+use crate::cuts::Cut;
+use crate::plan::Plan;
+
+/// A cook in a list.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct CookSummary {
+    /// Its id.
+    pub id: Uuid,
+    /// The plan it came from.
+    pub plan_id: Uuid,
+    /// What the dish is called; empty where it can't be read.
+    pub name: String,
+    /// How many eat.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub people: Option<u32>,
+    /// Plates on the table.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub bell: Option<Timestamp>,
+    /// The cut, where there is one.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub cut: Option<Cut>,
+    /// Raw, kg, where it was given.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub mass_kg: Option<f64>,
+    /// When it was opened.
+    pub opened_at: Timestamp,
+    /// How far it has come.
+    pub status: Status,
+    /// The clock's start: the meat met the heat.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub met_heat_at: Option<Timestamp>,
+    /// How it ended, if it did.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub outcome: Option<Outcome>,
+    /// What the forecast said when something last happened in it; none until it was run.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub reckoned: Option<Reckoned>,
+    /// Why it can't be shown, if so: its own fault and no other's.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub broken: Option<String>,
+}
+
+/// What the forecast said of a cook in a list.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Reckoned {
+    /// When the sheet has the meat meet the heat.
+    pub planned_met_heat_at: Timestamp,
+    /// The band after everything found.
+    pub band: Band,
+    /// The band before any of it.
+    pub foretold: Band,
+    /// Tender, by the first check that said so or the lifting.
+    pub tender_at: Option<Timestamp>,
+    /// What was foretold against what came.
+    pub prediction: Prediction,
+    /// What it taught of this kitchen, in sentences.
+    pub learned: Vec<String>,
+}
+
+impl CookSummary {
+    /// The facts of a cook.
+    pub fn facts(id: Uuid, plan_id: Uuid, plan: &Plan, opened_at: Timestamp, events: &[Event]) -> Self {
+        let standing = Standing::of(events);
+        let met_heat_at = standing.met_heat();
+        let closed = standing.closed();
+        Self {
+            id,
+            plan_id,
+            name: plan.name.clone(),
+            people: Some(plan.people),
+            bell: Some(plan.bell),
+            cut: plan.forecast.cut,
+            mass_kg: plan.forecast.mass_kg,
+            opened_at,
+            status: match (closed, met_heat_at) {
+                (Some(_), _) => Status::Closed,
+                (None, None) => Status::Before,
+                (None, Some(_)) => Status::UnderWay,
+            },
+            met_heat_at,
+            outcome: closed.map(|(_, outcome)| outcome.clone()),
+            reckoned: None,
+            broken: None,
+        }
+    }
+
+    /// The same with what the forecast says.
+    #[must_use]
+    pub fn with(self, view: &CookView) -> Self {
+        let reckoned = Reckoned {
+            planned_met_heat_at: view.planned_met_heat_at,
+            band: view.band.clone(),
+            foretold: view.foretold.clone(),
+            tender_at: view.tender_at,
+            prediction: view.prediction.clone(),
+            learned: view.learned.words.clone(),
+        };
+        Self { status: view.status, reckoned: Some(reckoned), ..self }
+    }
+
+    /// A cook that can't be shown.
+    pub fn broken(id: Uuid, plan_id: Uuid, name: &str, opened_at: Timestamp, why: String) -> Self {
+        Self {
+            id,
+            plan_id,
+            name: name.to_owned(),
+            people: None,
+            bell: None,
+            cut: None,
+            mass_kg: None,
+            opened_at,
+            status: Status::Closed,
+            met_heat_at: None,
+            outcome: None,
+            reckoned: None,
+            broken: Some(why),
+        }
+    }
+}

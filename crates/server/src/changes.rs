@@ -1,0 +1,186 @@
+//! What has changed, told to every open page; one that was away for a while is told what it missed.
+
+use std::collections::VecDeque;
+use std::sync::{Arc, Mutex, PoisonError};
+
+use serde::Serialize;
+use tokio::sync::{OwnedSemaphorePermit, Semaphore, broadcast};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+/// Changes that are remembered for who comes back.
+const REMEMBERED: usize = 256;
+/// Streams that may be open at once: a browser has one, however many pages it shows.
+const STREAMS: usize = 64;
+
+/// What has changed.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, ToSchema)]
+#[serde(tag = "what", rename_all = "snake_case")]
+pub enum Change {
+    /// Nothing: the stream begins here.
+    Hello,
+    /// The kitchen, or everything.
+    Kitchen,
+    /// A plan.
+    Plan {
+        /// Which.
+        id: Uuid,
+    },
+    /// A cook.
+    Cook {
+        /// Which.
+        id: Uuid,
+    },
+    /// A file that goes out or comes in has got so far; not remembered.
+    Progress {
+        /// Which way.
+        task: Task,
+        /// Plans, cooks and readings so far.
+        done: u64,
+        /// Of so many, where that is known.
+        #[serde(skip_serializing_if = "Option::is_none")]
+        of: Option<u64>,
+    },
+    /// This page missed some changes: all must be read again.
+    Missed,
+}
+
+/// Something that takes a while.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Task {
+    /// The whole kitchen goes out.
+    Export,
+    /// A file comes in.
+    Import,
+}
+
+/// A change with its place in the order of all of this run of the server.
+pub type Numbered = (u64, Change);
+
+/// The one place that changes are told from.
+#[derive(Debug, Clone)]
+pub struct Changes {
+    told: Arc<Mutex<Told>>,
+    /// `None` ends every stream.
+    send: broadcast::Sender<Option<Numbered>>,
+    streams: Arc<Semaphore>,
+    /// Sets the numbers of this run of the server apart from those of another.
+    run: Arc<str>,
+}
+
+#[derive(Debug, Default)]
+struct Told {
+    last: u64,
+    remembered: VecDeque<Numbered>,
+}
+
+/// A page that listens.
+pub struct Listening {
+    /// What it is told at once.
+    pub first: Vec<Numbered>,
+    /// What it is told then.
+    pub then: broadcast::Receiver<Option<Numbered>>,
+    /// Its place among the streams.
+    pub permit: OwnedSemaphorePermit,
+}
+
+impl Changes {
+    /// Nothing told yet, in a run of the server with a name of its own.
+    pub fn new(run: &str) -> Self {
+        let (send, _) = broadcast::channel(REMEMBERED);
+        Self { told: Arc::default(), send, streams: Arc::new(Semaphore::new(STREAMS)), run: run.into() }
+    }
+
+    /// Tells of a change; nobody listening is fine.
+    pub fn tell(&self, change: Change) {
+        let mut told = self.told.lock().unwrap_or_else(PoisonError::into_inner);
+        let passing = matches!(change, Change::Progress { .. });
+        if !passing {
+            told.last += 1;
+            let numbered = (told.last, change.clone());
+            told.remembered.push_back(numbered);
+            if told.remembered.len() > REMEMBERED {
+                told.remembered.pop_front();
+            }
+        }
+        // Under the lock, so that the order is that of the numbers.
+        let _ = self.send.send(Some((told.last, change)));
+    }
+
+    /// Listens from now on, or from after the change of an id; `None` when too many do.
+    pub fn listen(&self, after: Option<&str>) -> Option<Listening> {
+        let permit = self.streams.clone().try_acquire_owned().ok()?;
+        let told = self.told.lock().unwrap_or_else(PoisonError::into_inner);
+        let first = match after {
+            None => vec![(told.last, Change::Hello)],
+            Some(id) => self.missed(&told, id).unwrap_or_else(|| vec![(told.last, Change::Missed)]),
+        };
+        Some(Listening { first, then: self.send.subscribe(), permit })
+    }
+
+    /// What came after an id, if all of it is remembered.
+    fn missed(&self, told: &Told, id: &str) -> Option<Vec<Numbered>> {
+        let after: u64 = id.strip_prefix(&*self.run)?.strip_prefix('-')?.parse().ok()?;
+        let oldest = told.remembered.front().map_or(told.last + 1, |(number, _)| *number);
+        if after > told.last || after + 1 < oldest {
+            return None;
+        }
+        let mut first = vec![(after, Change::Hello)];
+        first.extend(told.remembered.iter().filter(|(number, _)| *number > after).cloned());
+        Some(first)
+    }
+
+    /// The id of a change on the wire.
+    pub fn id(&self, number: u64) -> String {
+        format!("{}-{number}", self.run)
+    }
+
+    /// Ends every stream, and every one that begins after.
+    pub fn end(&self) {
+        self.streams.close();
+        let _ = self.send.send(None);
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    fn cook(id: u128) -> Change {
+        Change::Cook { id: Uuid::from_u128(id) }
+    }
+
+    #[test]
+    fn who_comes_back_is_told_what_it_missed_or_to_read_all_again() {
+        let changes = Changes::new("a");
+        let told = |after: &str| -> Vec<Change> {
+            changes.listen(Some(after)).unwrap().first.into_iter().map(|(_, change)| change).collect()
+        };
+        for id in 1..=3 {
+            changes.tell(cook(id));
+        }
+        changes.tell(Change::Progress { task: Task::Import, done: 1, of: None });
+        assert_eq!(told("a-1"), [Change::Hello, cook(2), cook(3)]);
+        assert_eq!(told("a-3"), [Change::Hello]);
+        for strange in ["b-1", "a-9", "a-x", ""] {
+            assert_eq!(told(strange), [Change::Missed], "{strange}");
+        }
+        for id in 0..300 {
+            changes.tell(cook(id));
+        }
+        assert_eq!(told("a-3"), [Change::Missed], "that is too long ago");
+    }
+
+    #[test]
+    fn streams_have_a_most_and_an_end() {
+        let changes = Changes::new("a");
+        let open: Vec<_> = (0..STREAMS).map(|_| changes.listen(None).unwrap()).collect();
+        assert!(changes.listen(None).is_none());
+        drop(open);
+        let mut one = changes.listen(None).unwrap();
+        changes.end();
+        assert_eq!(one.then.try_recv().unwrap(), None);
+        assert!(changes.listen(None).is_none(), "nothing begins when all is ending");
+    }
+}

@@ -1,0 +1,124 @@
+//! Reading JSON into types: a value that does not fit is named with its field, and an object is an object.
+
+use std::fmt;
+use std::marker::PhantomData;
+
+use ergastic_core::Error;
+use serde::de::{DeserializeOwned, SeqAccess, Visitor};
+use serde::{Deserialize, Deserializer, Serialize};
+use serde_json::Value;
+
+/// What some editors put before a text to say that it is UTF-8.
+const BYTE_ORDER_MARK: &[u8] = b"\xef\xbb\xbf";
+
+/// The text without a byte order mark.
+pub fn without_mark(text: &[u8]) -> &[u8] {
+    text.strip_prefix(BYTE_ORDER_MARK).unwrap_or(text)
+}
+
+/// Reads one JSON object, naming the field that does not fit. A list in the place of an object is refused at any depth:
+/// a struct would be read from it by position.
+pub fn read_object<T: DeserializeOwned + Serialize>(text: &[u8]) -> Result<T, Error> {
+    let text = without_mark(text);
+    if text.trim_ascii_start().starts_with(b"[") {
+        return Err(Error::new("the request", "a list", "it must be one JSON object"));
+    }
+    read(text)
+}
+
+/// Reads JSON into a type, naming the field that does not fit.
+pub fn read<T: DeserializeOwned + Serialize>(text: &[u8]) -> Result<T, Error> {
+    let text = without_mark(text);
+    let mut reader = serde_json::Deserializer::from_slice(text);
+    let value: T = serde_path_to_error::deserialize(&mut reader).map_err(|error| {
+        let path = error.path().to_string();
+        misfit(&path, &error.into_inner())
+    })?;
+    reader.end().map_err(|_| Error::new("the request", "more text after the JSON", "give one JSON value"))?;
+    if let (Ok(given), Ok(meant)) = (serde_json::from_slice::<Value>(text), serde_json::to_value(&value)) {
+        objects_are_objects(&given, &meant, "")?;
+    }
+    Ok(value)
+}
+
+/// Refuses a list where the type it was read into has fields with names.
+fn objects_are_objects(given: &Value, meant: &Value, path: &str) -> Result<(), Error> {
+    match (given, meant) {
+        (Value::Array(_), Value::Object(_)) => {
+            let field = if path.is_empty() { "the request" } else { path };
+            Err(Error::new(field, "a list", "it must be an object with the names of its fields"))
+        }
+        (Value::Object(given), Value::Object(meant)) => given.iter().try_for_each(|(name, inner)| {
+            let path = if path.is_empty() { name.clone() } else { format!("{path}.{name}") };
+            meant.get(name).map_or(Ok(()), |meant| objects_are_objects(inner, meant, &path))
+        }),
+        (Value::Array(given), Value::Array(meant)) => (given.iter().zip(meant).enumerate())
+            .try_for_each(|(i, (inner, meant))| objects_are_objects(inner, meant, &format!("{path}[{i}]"))),
+        _ => Ok(()),
+    }
+}
+
+/// Puts what the JSON reader says of a value that does not fit into the words of every other error.
+pub fn misfit(path: &str, error: &serde_json::Error) -> Error {
+    let said = error.to_string();
+    if error.is_syntax() || error.is_eof() || error.is_io() {
+        // A list that is too long stops the reader inside its field.
+        let field = if path == "." { "the request" } else { path };
+        return Error::new(field, "this text", format!("it must be JSON that fits the field: {said}"));
+    }
+    let said = said.rsplit_once(" at line ").map_or(said.as_str(), |(said, _)| said);
+    let inside = |name: &str| if path == "." { name.to_owned() } else { format!("{path}.{name}") };
+    let quoted = said.split('`').nth(1).unwrap_or_default();
+    let (what, expected) = said.split_once(", expected ").unwrap_or((said, "something else"));
+    let expected = match expected {
+        "f64" => "a number",
+        "u32" | "u64" | "usize" => "a whole number, 0 or more",
+        "i64" => "a whole number",
+        other => other,
+    };
+    if said.starts_with("missing field") {
+        return Error::new(inside(quoted), "nothing", "it must be given");
+    }
+    let field = match path {
+        // The path of an unknown field already ends in its name.
+        "." => if said.starts_with("unknown field") { quoted } else { "the request" }.to_owned(),
+        path => path.to_owned(),
+    };
+    let given = ["invalid type: ", "invalid value: ", "unknown variant ", "unknown field "]
+        .iter()
+        .find_map(|prefix| what.strip_prefix(prefix))
+        .unwrap_or(what);
+    Error::new(field, given, format!("it must be {expected}"))
+}
+
+/// A list that is refused while it is read, as soon as it is longer than `MOST`.
+#[derive(Debug, Serialize)]
+#[serde(transparent)]
+pub struct AtMost<T, const MOST: usize>(pub Vec<T>);
+
+impl<'de, T: Deserialize<'de>, const MOST: usize> Deserialize<'de> for AtMost<T, MOST> {
+    fn deserialize<D: Deserializer<'de>>(deserializer: D) -> Result<Self, D::Error> {
+        struct Items<T, const MOST: usize>(PhantomData<T>);
+
+        impl<'de, T: Deserialize<'de>, const MOST: usize> Visitor<'de> for Items<T, MOST> {
+            type Value = Vec<T>;
+
+            fn expecting(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
+                write!(formatter, "a list of {MOST} at most")
+            }
+
+            fn visit_seq<A: SeqAccess<'de>>(self, mut items: A) -> Result<Self::Value, A::Error> {
+                let mut taken = Vec::new();
+                while let Some(item) = items.next_element()? {
+                    if taken.len() == MOST {
+                        return Err(serde::de::Error::invalid_length(MOST + 1, &self));
+                    }
+                    taken.push(item);
+                }
+                Ok(taken)
+            }
+        }
+
+        deserializer.deserialize_seq(Items::<T, MOST>(PhantomData)).map(Self)
+    }
+}

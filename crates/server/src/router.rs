@@ -1,0 +1,108 @@
+//! The addresses, and the layers around them.
+
+use std::sync::Arc;
+use std::time::Duration;
+
+use axum::extract::Request;
+use axum::http::StatusCode;
+use axum::middleware::{Next, from_fn};
+use axum::response::{IntoResponse, Response};
+use axum::{Json, Router, routing::get};
+use tower_http::catch_panic::CatchPanicLayer;
+use tower_http::compression::CompressionLayer;
+use tower_http::csrf::CsrfLayer;
+use tower_http::trace::TraceLayer;
+use utoipa::OpenApi;
+use utoipa_axum::{router::OpenApiRouter, routes};
+
+use crate::app::App;
+use crate::error::ApiError;
+use crate::routes::{bin, compute, cooks, events, kitchen, plans, probes, transfer};
+use crate::{document, guard, web};
+
+/// An answer that is not there by then is not waited for.
+const ANSWER: Duration = Duration::from_secs(30);
+
+#[derive(OpenApi)]
+#[openapi(
+    info(title = "Ergastic", description = "Cooks tough beef on time."),
+    components(schemas(crate::error::Problem))
+)]
+struct Document;
+
+fn quick() -> OpenApiRouter<App> {
+    OpenApiRouter::with_openapi(Document::openapi())
+        .routes(routes!(compute::health))
+        .routes(routes!(compute::cuts))
+        .routes(routes!(compute::post_forecast))
+        .routes(routes!(compute::post_match))
+        .routes(routes!(compute::get_overview))
+        .routes(routes!(compute::post_prepare))
+        .routes(routes!(compute::larder))
+        .routes(routes!(compute::post_sauce))
+        .routes(routes!(kitchen::get_kitchen, kitchen::put_kitchen))
+        .routes(routes!(plans::list_plans))
+        .routes(routes!(plans::get_plan, plans::put_plan, plans::delete_plan))
+        .routes(routes!(plans::list_versions))
+        .routes(routes!(plans::get_version))
+        .routes(routes!(plans::post_bench))
+        .routes(routes!(plans::get_sheet))
+        .routes(routes!(plans::post_preview))
+        .routes(routes!(cooks::list_cooks))
+        .routes(routes!(cooks::get_cook, cooks::open, cooks::delete_cook))
+        .routes(routes!(cooks::append))
+        .routes(routes!(bin::list_bin, bin::empty_bin))
+        .routes(routes!(bin::take_out_plan))
+        .routes(routes!(bin::take_out_cook))
+        .routes(routes!(probes::list_probes))
+        .routes(routes!(probes::post_readings, probes::get_readings))
+        .routes(routes!(events::stream))
+}
+
+/// What takes as long as it takes: it says itself how far it has come, and stops when nobody listens.
+fn long() -> OpenApiRouter<App> {
+    OpenApiRouter::new().routes(routes!(transfer::export)).routes(routes!(transfer::import, transfer::import_preview))
+}
+
+/// The OpenAPI document of the API, made from the Rust types.
+pub fn api_document() -> utoipa::openapi::OpenApi {
+    let mut document = quick().merge(long()).into_openapi();
+    document::say_what_is_refused(&mut document);
+    document
+}
+
+/// Answers in time, or says that there was none.
+async fn in_time(request: Request, next: Next) -> Response {
+    match tokio::time::timeout(ANSWER, next.run(request)).await {
+        Ok(response) => response,
+        Err(_) => ApiError::Later("this took too long and was given up; ask for less, or again").into_response(),
+    }
+}
+
+/// The whole application.
+pub fn router(app: App) -> Router {
+    let document = Arc::new(api_document());
+    let quick = Router::from(quick()).layer(from_fn(in_time));
+    quick
+        .merge(Router::from(long()))
+        .route("/api/openapi.json", get(move || async move { Json(document.as_ref().clone()) }))
+        .route(
+            "/api/{*rest}",
+            axum::routing::any(|| async {
+                ApiError::Refused(StatusCode::NOT_FOUND, "there is no such address in the API".into())
+            }),
+        )
+        .method_not_allowed_fallback(|| async {
+            ApiError::Refused(StatusCode::METHOD_NOT_ALLOWED, "this address does not take that method".into())
+        })
+        .fallback(web::serve)
+        .layer(CompressionLayer::new())
+        .layer(CsrfLayer::new().with_rejection_response(|_| {
+            ApiError::Refused(StatusCode::FORBIDDEN, "this came from another site's page".into()).into_response()
+        }))
+        .layer(from_fn(guard::loopback_only))
+        .layer(from_fn(guard::headers))
+        .layer(CatchPanicLayer::custom(|_| ApiError::Internal("a handler panicked".into()).into_response()))
+        .layer(TraceLayer::new_for_http())
+        .with_state(app)
+}

@@ -1,0 +1,566 @@
+//! A kitchen file on its way in: read piece by piece as it comes, each part checked as the API would check it, and handed on.
+//! However large the file, little of it is held at once.
+
+use std::cell::Cell;
+use std::fmt;
+use std::io::Read;
+use std::rc::Rc;
+
+use axum::body::Bytes;
+use ergastic_core::Error;
+use ergastic_core::clock::{check_instant, minutes_between};
+use ergastic_core::cook::{Event, Happened};
+use ergastic_core::kitchen::Kitchen;
+use ergastic_core::plan::{Plan, check_name};
+use ergastic_store::{
+    Brought, CookFile, FILE_VERSION, Import, MOST_EVENTS, PlanFile, Reading, ReadingFile, Staged, Store, as_document,
+};
+use jiff::Timestamp;
+use serde::Deserializer;
+use serde::de::{DeserializeSeed, IgnoredAny, MapAccess, SeqAccess, Visitor};
+use serde_json::value::RawValue;
+use tokio::runtime::Handle;
+use tokio::sync::mpsc;
+
+use crate::error::{ApiError, ApiResult};
+use crate::json::{misfit, read_object};
+use crate::routes::{cooks, probes};
+use crate::summaries;
+
+/// One plan or cook may be this long, bytes.
+const MOST_ITEM: u64 = 8 << 20;
+/// Readings handed on at a time: large enough that a page of the database is written a few times and not for each of them,
+/// small enough that another writer waits a second or two.
+const READINGS: usize = 250_000;
+/// Plans and cooks handed on at a time.
+const ITEMS: usize = 64;
+
+/// Where the parts of a file go.
+pub trait Sink {
+    /// Plans, cooks and the kitchen, checked.
+    ///
+    /// # Errors
+    /// When they can't be taken.
+    fn items(&mut self, items: Vec<Staged>) -> ApiResult<()>;
+
+    /// Readings of a probe, checked.
+    ///
+    /// # Errors
+    /// When they can't be taken.
+    fn readings(&mut self, probe: &str, readings: Vec<Reading>) -> ApiResult<()>;
+}
+
+/// Pieces of a body, read from a thread that may wait for them. `None` is the proper end; a closed channel is not.
+pub struct Pieces {
+    receive: mpsc::Receiver<Option<Bytes>>,
+    piece: Bytes,
+    ended: bool,
+}
+
+impl Pieces {
+    /// What comes through a channel.
+    pub fn new(receive: mpsc::Receiver<Option<Bytes>>) -> Self {
+        Self { receive, piece: Bytes::new(), ended: false }
+    }
+}
+
+impl Read for Pieces {
+    fn read(&mut self, into: &mut [u8]) -> std::io::Result<usize> {
+        while self.piece.is_empty() && !self.ended {
+            match self.receive.blocking_recv() {
+                Some(Some(piece)) => self.piece = piece,
+                Some(None) => self.ended = true,
+                None => return Err(std::io::Error::new(std::io::ErrorKind::UnexpectedEof, "the file broke off")),
+            }
+        }
+        let length = into.len().min(self.piece.len());
+        into[..length].copy_from_slice(&self.piece.split_to(length));
+        Ok(length)
+    }
+}
+
+/// A reader that stops inside a part that is longer than any can be.
+struct Bounded<R> {
+    inner: R,
+    left: Rc<Cell<u64>>,
+}
+
+impl<R: Read> Read for Bounded<R> {
+    fn read(&mut self, into: &mut [u8]) -> std::io::Result<usize> {
+        if self.left.get() == 0 {
+            return Err(std::io::Error::other(format!("one part is longer than {MOST_ITEM} bytes")));
+        }
+        let length = self.inner.read(into)?;
+        self.left.set(self.left.get().saturating_sub(length as u64));
+        Ok(length)
+    }
+}
+
+/// Where parts are brought in.
+pub struct Bringing {
+    /// The import.
+    pub import: Import,
+    /// Of the runtime that the database is on.
+    pub handle: Handle,
+}
+
+impl Sink for Bringing {
+    fn items(&mut self, items: Vec<Staged>) -> ApiResult<()> {
+        Ok(self.handle.block_on(self.import.stage(&items))?)
+    }
+
+    fn readings(&mut self, probe: &str, readings: Vec<Reading>) -> ApiResult<()> {
+        Ok(self.handle.block_on(self.import.stage_readings(probe, readings))?)
+    }
+}
+
+/// Brings in a file that is there as a whole.
+///
+/// # Errors
+/// Names the field that can't be used; nothing is brought in then.
+pub async fn bring_in(store: &Store, file: Vec<u8>, now: Timestamp) -> ApiResult<Brought> {
+    let (kitchen, import) = (store.kitchen().await?, store.begin_import().await?);
+    let handle = Handle::current();
+    let read = tokio::task::spawn_blocking(move || Bringing { import, handle }.all(file.as_slice(), kitchen, now));
+    read.await.map_err(|error| ApiError::Internal(error.to_string()))?
+}
+
+impl Bringing {
+    /// Brings in all that a reader gives, or nothing.
+    ///
+    /// # Errors
+    /// Names the field that can't be used, or what the store says.
+    pub fn all(mut self, reader: impl Read, kitchen: Kitchen, now: Timestamp) -> ApiResult<Brought> {
+        let handle = self.handle.clone();
+        match read_file(reader, kitchen, now, &mut self) {
+            Ok(()) => Ok(handle.block_on(self.import.finish())?),
+            Err(error) => {
+                // What can't be cleared now is cleared before the next import.
+                let _ = handle.block_on(self.import.give_up());
+                Err(error)
+            }
+        }
+    }
+}
+
+/// Reads a kitchen file from its first byte to its last. `kitchen` is the one that plans are checked in unless the file
+/// brings its own before them.
+///
+/// # Errors
+/// Names the field that can't be used; or what the sink says.
+pub fn read_file(reader: impl Read, kitchen: Kitchen, now: Timestamp, sink: &mut impl Sink) -> ApiResult<()> {
+    let left = Rc::new(Cell::new(MOST_ITEM));
+    let mut buffered = std::io::BufReader::with_capacity(1 << 16, reader);
+    let fault = |error: std::io::Error| ApiError::from(Error::new("the file", "what came", error.to_string()));
+    skip_mark(&mut buffered).map_err(fault)?;
+    let mut json = serde_json::Deserializer::from_reader(Bounded { inner: buffered, left: left.clone() });
+    let mut file =
+        File { sink, kitchen, now, left, place: String::new(), items: Vec::new(), fault: None, version: None };
+    let read = (&mut json).deserialize_map(&mut file).and_then(|()| json.end());
+    if let Some(fault) = file.fault.take() {
+        return Err(fault);
+    }
+    read.map_err(|error| {
+        let place = if file.place.is_empty() { "the file" } else { &file.place };
+        ApiError::from(misfit(place, &error))
+    })?;
+    if file.version.is_none() {
+        return Err(Error::new("ergastic", "nothing", format!("a kitchen file says its layout, {FILE_VERSION}")).into());
+    }
+    file.hand_on(0)
+}
+
+/// Goes past a byte order mark.
+fn skip_mark(reader: &mut impl std::io::BufRead) -> std::io::Result<()> {
+    if reader.fill_buf()?.starts_with(b"\xef\xbb\xbf") {
+        reader.consume(3);
+    }
+    Ok(())
+}
+
+struct File<'a, S> {
+    sink: &'a mut S,
+    kitchen: Kitchen,
+    now: Timestamp,
+    left: Rc<Cell<u64>>,
+    /// Where in the file the reader is, for errors.
+    place: String,
+    items: Vec<Staged>,
+    /// What went wrong besides the JSON: the reader can only carry words.
+    fault: Option<ApiError>,
+    version: Option<u32>,
+}
+
+impl<S: Sink> File<'_, S> {
+    /// Ends the reading with a fault.
+    fn ends<T, E: serde::de::Error>(&mut self, outcome: ApiResult<T>) -> Result<T, E> {
+        outcome.map_err(|fault| {
+            self.fault = Some(fault);
+            E::custom("given up")
+        })
+    }
+
+    fn take(&mut self, item: Staged) -> ApiResult<()> {
+        self.items.push(item);
+        self.hand_on(ITEMS)
+    }
+
+    /// Hands on what has gathered, once there is so much of it.
+    fn hand_on(&mut self, least: usize) -> ApiResult<()> {
+        if self.items.len() > least { self.sink.items(std::mem::take(&mut self.items)) } else { Ok(()) }
+    }
+
+    fn not_ahead(&self, field: &str, at: Timestamp) -> Result<(), Error> {
+        check_instant(field, at)?;
+        if minutes_between(self.now, at) > 60.0 {
+            return Err(Error::new(field, at, "it must not be more than an hour ahead"));
+        }
+        Ok(())
+    }
+
+    fn kitchen(&mut self, raw: &RawValue) -> ApiResult<Staged> {
+        let kitchen: Kitchen = read_object(raw.get().as_bytes()).map_err(|error| inside("kitchen", error))?;
+        kitchen.check().map_err(|error| error.within("kitchen"))?;
+        self.kitchen = kitchen;
+        Ok(Staged::Kitchen { document: raw.get().to_owned() })
+    }
+
+    fn plan(&self, raw: &RawValue) -> Result<Staged, Error> {
+        let PlanFile { id, version, saved_at, plan, binned_at, damaged } = read_object(raw.get().as_bytes())?;
+        self.not_ahead("saved_at", saved_at)?;
+        if version.is_some_and(|version| version < 1) {
+            return Err(Error::new("version", version.unwrap_or(0), "it must be 1 or more"));
+        }
+        let document = if damaged.is_some() {
+            as_document(&plan)
+        } else {
+            let plan: Plan = read_object(plan.get().as_bytes()).map_err(|error| inside("plan", error))?;
+            plan.resolve(&self.kitchen).map_err(|error| error.within("plan"))?;
+            text(&plan)?
+        };
+        Ok(Staged::Plan { id, version, saved_at, document, binned_at })
+    }
+
+    fn cook(&self, raw: &RawValue) -> Result<Staged, Error> {
+        let CookFile { id, plan_id, opened_at, plan, events, binned_at, damaged } = read_object(raw.get().as_bytes())?;
+        self.not_ahead("opened_at", opened_at)?;
+        if events.len() > MOST_EVENTS {
+            return Err(Error::new("events", events.len(), format!("it must hold {MOST_EVENTS} at most")));
+        }
+        if let Some(why) = damaged {
+            let summary = summaries::broken(id, plan_id, "", opened_at, why);
+            let events = events.into_iter().map(|event| (event.id, event.at, as_document(&event.happened))).collect();
+            let document = as_document(&plan);
+            let (summary, reckoned) = (summary.document, true);
+            return Ok(Staged::Cook { id, plan_id, opened_at, document, events, binned_at, summary, reckoned });
+        }
+        let plan: Plan = read_object(plan.get().as_bytes()).map_err(|error| inside("plan", error))?;
+        plan.resolve(&self.kitchen).map_err(|error| error.within("plan"))?;
+        let happened: Vec<Event> = (events.iter().enumerate())
+            .map(|(i, event)| {
+                let happened: Happened = read_object(event.happened.get().as_bytes())
+                    .map_err(|error| inside(&format!("events[{i}].happened"), error))?;
+                Ok(Event { id: event.id, at: event.at, happened })
+            })
+            .collect::<Result<_, Error>>()?;
+        cooks::check(&happened, self.now)
+            .map_err(|error| Error { field: format!("events{}", error.field), ..error })?;
+        let facts = summaries::facts(id, plan_id, &plan, opened_at, &happened);
+        Ok(Staged::Cook {
+            id,
+            plan_id,
+            opened_at,
+            document: text(&plan)?,
+            events: happened
+                .iter()
+                .map(|event| Ok((event.id, event.at, text(&event.happened)?)))
+                .collect::<Result<_, Error>>()?,
+            binned_at,
+            summary: facts.document,
+            reckoned: facts.reckoned,
+        })
+    }
+}
+
+fn text(value: &impl serde::Serialize) -> Result<String, Error> {
+    serde_json::to_string(value).map_err(|error| Error::new("the file", "a part of it", error.to_string()))
+}
+
+/// An error of the reader one level further in; it calls the whole of what it reads "the request".
+fn inside(outer: &str, error: Error) -> Error {
+    if error.field == "the request" { Error { field: outer.to_owned(), ..error } } else { error.within(outer) }
+}
+
+impl<'de, S: Sink> Visitor<'de> for &mut File<'_, S> {
+    type Value = ();
+
+    fn expecting(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
+        formatter.write_str("one JSON object: a kitchen file")
+    }
+
+    fn visit_map<A: MapAccess<'de>>(self, mut fields: A) -> Result<(), A::Error> {
+        while let Some(name) = fields.next_key::<String>()? {
+            self.left.set(MOST_ITEM);
+            self.place.clone_from(&name);
+            match name.as_str() {
+                "ergastic" => {
+                    let version: u32 = fields.next_value()?;
+                    let known = (version == FILE_VERSION).then_some(version).ok_or_else(|| {
+                        Error::new("ergastic", version, format!("this version reads layout {FILE_VERSION}"))
+                    });
+                    self.version = Some(self.ends(known.map_err(ApiError::from))?);
+                }
+                "kitchen" => {
+                    let raw: Box<RawValue> = fields.next_value()?;
+                    let kitchen = self.kitchen(&raw);
+                    let kitchen = self.ends(kitchen)?;
+                    let taken = self.take(kitchen);
+                    self.ends(taken)?;
+                }
+                "plans" => fields.next_value_seed(Items { file: self, name: "plans" })?,
+                "cooks" => fields.next_value_seed(Items { file: self, name: "cooks" })?,
+                "probes" => fields.next_value_seed(Probes { file: self })?,
+                _ => {
+                    fields.next_value::<IgnoredAny>()?;
+                    let unknown =
+                        Error::new(&*name, "this field", "a file has ergastic, kitchen, plans, cooks and probes");
+                    self.ends(Err::<(), _>(unknown.into()))?;
+                }
+            }
+        }
+        Ok(())
+    }
+}
+
+/// The list of plans or cooks.
+struct Items<'a, 'b, S> {
+    file: &'a mut File<'b, S>,
+    name: &'static str,
+}
+
+impl<'de, S: Sink> DeserializeSeed<'de> for Items<'_, '_, S> {
+    type Value = ();
+    fn deserialize<D: Deserializer<'de>>(self, deserializer: D) -> Result<(), D::Error> {
+        deserializer.deserialize_seq(self)
+    }
+}
+
+impl<'de, S: Sink> Visitor<'de> for Items<'_, '_, S> {
+    type Value = ();
+
+    fn expecting(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
+        write!(formatter, "the list of {}", self.name)
+    }
+
+    fn visit_seq<A: SeqAccess<'de>>(self, mut items: A) -> Result<(), A::Error> {
+        let Self { file, name } = self;
+        for i in 0.. {
+            file.place = format!("{name}[{i}]");
+            file.left.set(MOST_ITEM);
+            let Some(raw) = items.next_element::<Box<RawValue>>()? else { break };
+            let item = if name == "plans" { file.plan(&raw) } else { file.cook(&raw) };
+            let item = item.map_err(|error| ApiError::from(inside(&file.place, error)));
+            let item = file.ends(item)?;
+            let taken = file.take(item);
+            file.ends(taken)?;
+        }
+        Ok(())
+    }
+}
+
+/// The list of probes.
+struct Probes<'a, 'b, S> {
+    file: &'a mut File<'b, S>,
+}
+
+impl<'de, S: Sink> DeserializeSeed<'de> for Probes<'_, '_, S> {
+    type Value = ();
+    fn deserialize<D: Deserializer<'de>>(self, deserializer: D) -> Result<(), D::Error> {
+        deserializer.deserialize_seq(self)
+    }
+}
+
+impl<'de, S: Sink> Visitor<'de> for Probes<'_, '_, S> {
+    type Value = ();
+
+    fn expecting(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
+        formatter.write_str("the list of probes")
+    }
+
+    fn visit_seq<A: SeqAccess<'de>>(self, mut probes: A) -> Result<(), A::Error> {
+        let file = self.file;
+        for i in 0.. {
+            file.place = format!("probes[{i}]");
+            file.left.set(MOST_ITEM);
+            if probes.next_element_seed(Probe { file, index: i })?.is_none() {
+                break;
+            }
+        }
+        Ok(())
+    }
+}
+
+/// One probe.
+struct Probe<'a, 'b, S> {
+    file: &'a mut File<'b, S>,
+    index: usize,
+}
+
+impl<'de, S: Sink> DeserializeSeed<'de> for Probe<'_, '_, S> {
+    type Value = ();
+    fn deserialize<D: Deserializer<'de>>(self, deserializer: D) -> Result<(), D::Error> {
+        deserializer.deserialize_map(self)
+    }
+}
+
+impl<'de, S: Sink> Visitor<'de> for Probe<'_, '_, S> {
+    type Value = ();
+
+    fn expecting(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
+        formatter.write_str("a probe with its readings")
+    }
+
+    fn visit_map<A: MapAccess<'de>>(self, mut fields: A) -> Result<(), A::Error> {
+        let Self { file, index } = self;
+        let place = format!("probes[{index}]");
+        let mut probe = None;
+        while let Some(name) = fields.next_key::<String>()? {
+            file.place = format!("{place}.{name}");
+            match (name.as_str(), &probe) {
+                ("probe", None) => {
+                    let name: String = fields.next_value()?;
+                    let checked = check_name("probe", &name, 80).map_err(|error| error.within(&place).into());
+                    file.ends(checked)?;
+                    probe = Some(name);
+                }
+                ("readings", Some(probe)) => {
+                    fields.next_value_seed(Readings { file, probe, place: format!("{place}.readings") })?;
+                }
+                _ => {
+                    let why = "a probe is {\"probe\": its name, \"readings\": […]}, in this order";
+                    let error = Error::new(&*file.place, "this field", why);
+                    file.ends(Err::<(), _>(error.into()))?;
+                }
+            }
+        }
+        Ok(())
+    }
+}
+
+/// A probe's readings, `[id, at, celsius]` each.
+struct Readings<'a, 'b, S> {
+    file: &'a mut File<'b, S>,
+    probe: &'a str,
+    place: String,
+}
+
+impl<'de, S: Sink> DeserializeSeed<'de> for Readings<'_, '_, S> {
+    type Value = ();
+    fn deserialize<D: Deserializer<'de>>(self, deserializer: D) -> Result<(), D::Error> {
+        deserializer.deserialize_seq(self)
+    }
+}
+
+impl<'de, S: Sink> Visitor<'de> for Readings<'_, '_, S> {
+    type Value = ();
+
+    fn expecting(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
+        formatter.write_str("a list of readings, [id, at, celsius] each")
+    }
+
+    fn visit_seq<A: SeqAccess<'de>>(self, mut readings: A) -> Result<(), A::Error> {
+        let Self { file, probe, place } = self;
+        let mut gathered: Vec<Reading> = Vec::new();
+        for i in 0.. {
+            file.left.set(MOST_ITEM);
+            let next = readings.next_element::<ReadingFile>();
+            if next.is_err() {
+                file.place = format!("{place}[{i}]");
+            }
+            let Some((id, at, celsius)) = next? else { break };
+            if let Err(error) = probes::check(at, celsius, file.now) {
+                file.ends(Err::<(), _>(error.within(&format!("{place}[{i}]")).into()))?;
+            }
+            gathered.push(Reading { id, at, celsius });
+            if gathered.len() == READINGS {
+                let taken = file.sink.readings(probe, std::mem::take(&mut gathered));
+                file.ends(taken)?;
+            }
+        }
+        let taken = file.sink.readings(probe, gathered);
+        file.ends(taken)
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[derive(Default)]
+    struct Counted {
+        items: usize,
+        readings: Vec<(String, usize)>,
+    }
+
+    impl Sink for Counted {
+        fn items(&mut self, items: Vec<Staged>) -> ApiResult<()> {
+            self.items += items.len();
+            Ok(())
+        }
+
+        fn readings(&mut self, probe: &str, readings: Vec<Reading>) -> ApiResult<()> {
+            self.readings.push((probe.to_owned(), readings.len()));
+            Ok(())
+        }
+    }
+
+    fn read(text: &str) -> Result<Counted, String> {
+        let mut counted = Counted::default();
+        let now = "2027-02-05T12:00:00Z".parse().unwrap();
+        match read_file(text.as_bytes(), Kitchen::default(), now, &mut counted) {
+            Ok(()) => Ok(counted),
+            Err(ApiError::Input(error)) => Err(error.field),
+            Err(other) => Err(other.to_string()),
+        }
+    }
+
+    #[test]
+    fn parts_come_in_any_order_and_each_fault_is_named() {
+        let plan = r#"{"id": "00000000-0000-4000-8000-000000000001", "saved_at": "2027-02-01T12:00:00Z",
+            "plan": {"name": "One", "bell": "2027-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise"}}}"#;
+        let reading = r#"["00000000-0000-4000-8000-000000000002", "2027-02-01T12:00:00Z", 61.5]"#;
+        let whole = format!(
+            "\u{feff}{{\"probes\": [{{\"probe\": \"stove\", \"readings\": [{reading}]}}], \"plans\": [{plan}], \"ergastic\": 1, \"kitchen\": {{}}}}"
+        );
+        let counted = read(&whole).unwrap();
+        assert_eq!((counted.items, counted.readings), (2, vec![("stove".to_owned(), 1)]));
+        let fault = |text: &str| read(text).err().unwrap_or_default();
+        assert_eq!(fault("{}"), "ergastic");
+        assert_eq!(fault("[1]"), "the file");
+        assert_eq!(fault(r#"{"ergastic": 2}"#), "ergastic");
+        assert_eq!(fault(r#"{"ergastic": 1, "more": 1}"#), "more");
+        assert_eq!(fault(&whole[..whole.len() - 3]), "kitchen");
+        assert_eq!(fault(&whole.replace("\"shin\"", "\"fillet\"")), "plans[0].plan.forecast.cut");
+        assert_eq!(fault(&whole.replace("One", "O\u{202e}ne")), "plans[0].plan.name");
+        assert_eq!(
+            fault(&whole.replace("{\"cut\": \"shin\", \"method\": \"braise\"}", "[]")),
+            "plans[0].plan.forecast"
+        );
+        assert_eq!(fault(&whole.replace("61.5", "900")), "probes[0].readings[0].celsius");
+        assert_eq!(fault(&whole.replace("61.5", "\"hot\"")), "probes[0].readings[0]");
+        assert_eq!(fault(&whole.replace("12:00:00Z\", 61.5", "12:00:00Z\", 61.5, 4")), "probes[0].readings[0]");
+        assert_eq!(
+            fault(&whole.replace("\"2027-02-01T12:00:00Z\", 61.5", "\"1970-01-01T00:00:00Z\", 61.5")),
+            "probes[0].readings[0].at"
+        );
+        assert_eq!(fault(&whole.replace("{\"probe\": \"stove\", ", "{")), "probes[0].readings");
+    }
+
+    #[test]
+    fn a_part_without_end_is_not_held() {
+        let endless = format!("{{\"plans\": [\"{}", "x".repeat(9 << 20));
+        let mut counted = Counted::default();
+        let read = read_file(endless.as_bytes(), Kitchen::default(), Timestamp::UNIX_EPOCH, &mut counted);
+        assert!(read.unwrap_err().to_string().contains("longer than"), "8 MiB is the most");
+    }
+}

@@ -1,0 +1,119 @@
+//! The bin: plans and cooks that were put away, until it is emptied.
+
+use jiff::Timestamp;
+use uuid::Uuid;
+
+use crate::{Error, Result, Store, read_instant, write_instant};
+
+/// What can be put away.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum What {
+    /// A plan with its versions.
+    Plan,
+    /// A cook with what happened in it.
+    Cook,
+}
+
+/// Something in the bin.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct Binned {
+    /// A plan or a cook.
+    pub what: What,
+    /// Its id.
+    pub id: Uuid,
+    /// What the dish is called; empty where its document is damaged.
+    pub name: String,
+    /// When it was put there.
+    pub binned_at: Timestamp,
+}
+
+impl Store {
+    /// Puts a plan or a cook in the bin; one that is there already stays.
+    ///
+    /// # Errors
+    /// [`Error::NotFound`] when there is no such thing.
+    pub async fn put_away(&self, what: What, id: Uuid, now: Timestamp) -> Result<()> {
+        let id_text = id.to_string();
+        let mut writing = self.connections.write().await?;
+        let done = match what {
+            What::Plan => {
+                sqlx::query(
+                    "INSERT INTO plan_bin (plan_id, binned_at) SELECT ?1, ?2 WHERE EXISTS (SELECT 1 FROM plan WHERE id = ?1)
+                     ON CONFLICT (plan_id) DO UPDATE SET binned_at = binned_at",
+                )
+            }
+            What::Cook => sqlx::query("UPDATE cook SET binned_at = coalesce(binned_at, ?2) WHERE id = ?1"),
+        }
+        .bind(&id_text)
+        .bind(write_instant(now))
+        .execute(&mut *writing)
+        .await?;
+        if done.rows_affected() == 0 {
+            let what = if what == What::Plan { "plan" } else { "cook" };
+            return Err(Error::NotFound { what, id: id_text });
+        }
+        writing.commit().await
+    }
+
+    /// Takes a plan or a cook out of the bin; one that is not there stays where it is.
+    ///
+    /// # Errors
+    /// When the database can't be written.
+    pub async fn take_out(&self, what: What, id: Uuid) -> Result<()> {
+        let mut writing = self.connections.write().await?;
+        match what {
+            What::Plan => sqlx::query("DELETE FROM plan_bin WHERE plan_id = ?"),
+            What::Cook => sqlx::query("UPDATE cook SET binned_at = NULL WHERE id = ?"),
+        }
+        .bind(id.to_string())
+        .execute(&mut *writing)
+        .await?;
+        writing.commit().await
+    }
+
+    /// What is in the bin, the latest first.
+    ///
+    /// # Errors
+    /// When the database can't be read.
+    pub async fn bin(&self) -> Result<Vec<Binned>> {
+        let rows: Vec<(String, String, Option<String>, String)> = sqlx::query_as(
+            "SELECT 'plan', plan_id, (SELECT CASE WHEN json_valid(document) THEN CAST(json_extract(document, '$.name') AS TEXT) END
+                                      FROM plan WHERE id = plan_id ORDER BY version DESC LIMIT 1), binned_at FROM plan_bin
+             UNION ALL
+             SELECT 'cook', id, CASE WHEN json_valid(document) THEN CAST(json_extract(document, '$.name') AS TEXT) END, binned_at
+             FROM cook WHERE binned_at IS NOT NULL
+             ORDER BY 4 DESC, 2",
+        )
+        .fetch_all(self.connections.read())
+        .await?;
+        let binned = |(what, id, name, binned_at): (String, String, Option<String>, String)| {
+            Some(Binned {
+                what: if what == "plan" { What::Plan } else { What::Cook },
+                id: id.parse().ok()?,
+                name: name.unwrap_or_default(),
+                binned_at: read_instant(&binned_at).ok()?,
+            })
+        };
+        Ok(rows.into_iter().filter_map(binned).collect())
+    }
+
+    /// Empties the bin for good; how many things were in it.
+    ///
+    /// # Errors
+    /// When the database can't be written.
+    pub async fn empty_bin(&self) -> Result<u64> {
+        let mut writing = self.connections.write().await?;
+        let mut gone = 0;
+        for (statement, counts) in [
+            ("DELETE FROM cook_event WHERE cook_id IN (SELECT id FROM cook WHERE binned_at IS NOT NULL)", false),
+            ("DELETE FROM cook WHERE binned_at IS NOT NULL", true),
+            ("DELETE FROM plan WHERE id IN (SELECT plan_id FROM plan_bin)", false),
+            ("DELETE FROM plan_bin", true),
+        ] {
+            let done = sqlx::query(statement).execute(&mut *writing).await?;
+            gone += if counts { done.rows_affected() } else { 0 };
+        }
+        writing.commit().await?;
+        Ok(gone)
+    }
+}

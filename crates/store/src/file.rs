@@ -1,0 +1,125 @@
+//! The whole kitchen as one JSON file: what stands in it.
+//!
+//! `{"ergastic": 1, "kitchen": …, "plans": […], "cooks": […], "probes": […]}`, each part optional. Documents are carried as
+//! they are kept; whoever brings a file in reads and checks them.
+
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use serde_json::value::RawValue;
+use uuid::Uuid;
+
+/// The version of the file's layout.
+pub const FILE_VERSION: u32 = 1;
+
+/// One version of a plan in the file.
+#[derive(Debug, Serialize, Deserialize)]
+#[serde(deny_unknown_fields)]
+pub struct PlanFile {
+    /// Its id.
+    pub id: Uuid,
+    /// Counts up from 1; without it, it comes after those that are there.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub version: Option<i64>,
+    /// When it was saved.
+    pub saved_at: Timestamp,
+    /// The plan.
+    pub plan: Box<RawValue>,
+    /// Put in the bin then.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub binned_at: Option<Timestamp>,
+    /// Why its document could not be read; it is then carried as it was.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub damaged: Option<String>,
+}
+
+/// A cook in the file.
+#[derive(Debug, Serialize, Deserialize)]
+#[serde(deny_unknown_fields)]
+pub struct CookFile {
+    /// Its id.
+    pub id: Uuid,
+    /// The plan it came from.
+    pub plan_id: Uuid,
+    /// When it was opened.
+    pub opened_at: Timestamp,
+    /// The plan as it was then.
+    pub plan: Box<RawValue>,
+    /// What happened.
+    #[serde(default)]
+    pub events: Vec<EventFile>,
+    /// Put in the bin then.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub binned_at: Option<Timestamp>,
+    /// Why its documents could not be read; they are then carried as they were.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub damaged: Option<String>,
+}
+
+/// Something that happened in a cook in the file.
+#[derive(Debug, Serialize, Deserialize)]
+#[serde(deny_unknown_fields)]
+pub struct EventFile {
+    /// Its id.
+    pub id: Uuid,
+    /// When.
+    pub at: Timestamp,
+    /// What.
+    pub happened: Box<RawValue>,
+}
+
+/// A reading in the file: `[id, at, celsius]`.
+pub type ReadingFile = (Uuid, Timestamp, f64);
+
+/// Something an import has brought and checked, and that waits for the rest.
+#[derive(Debug, Serialize, Deserialize)]
+#[serde(tag = "kind", rename_all = "snake_case")]
+pub enum Staged {
+    /// The kitchen.
+    Kitchen {
+        /// Its document.
+        document: String,
+    },
+    /// A version of a plan.
+    Plan {
+        /// Its id.
+        id: Uuid,
+        /// Which version, where the file says.
+        version: Option<i64>,
+        /// When it was saved.
+        saved_at: Timestamp,
+        /// Its document.
+        document: String,
+        /// In the bin since.
+        binned_at: Option<Timestamp>,
+    },
+    /// A cook.
+    Cook {
+        /// Its id.
+        id: Uuid,
+        /// The plan it came from.
+        plan_id: Uuid,
+        /// When it was opened.
+        opened_at: Timestamp,
+        /// The plan's document.
+        document: String,
+        /// Id, instant and document of what happened.
+        events: Vec<(Uuid, Timestamp, String)>,
+        /// In the bin since.
+        binned_at: Option<Timestamp>,
+        /// What a list shows of it.
+        summary: String,
+        /// Whether the forecast is in that, or is never to be.
+        reckoned: bool,
+    },
+}
+
+/// A stored document as it goes into the file: itself if it is JSON, else its text as a string.
+pub(crate) fn as_json(document: &str) -> Box<RawValue> {
+    let text = serde_json::from_str::<&RawValue>(document).map(ToOwned::to_owned);
+    text.or_else(|_| serde_json::value::to_raw_value(document)).unwrap_or_else(|_| RawValue::NULL.to_owned())
+}
+
+/// The document that [`as_json`] made a value of.
+pub fn as_document(value: &RawValue) -> String {
+    serde_json::from_str::<String>(value.get()).unwrap_or_else(|_| value.get().to_owned())
+}

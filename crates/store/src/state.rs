@@ -1,0 +1,83 @@
+//! Whether anything can be kept just now, and who may keep it here.
+
+use std::fs::{File, TryLockError};
+use std::os::unix::fs::OpenOptionsExt;
+use std::path::Path;
+
+use jiff::Timestamp;
+
+use crate::{Error, Result, Store, Trouble, write_instant};
+
+/// What was found when a small write was tried.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct State {
+    /// Why nothing can be kept, if so.
+    pub trouble: Option<Trouble>,
+    /// Free on the disk, bytes.
+    pub free_bytes: Option<u64>,
+    /// The database file, bytes.
+    pub database_bytes: u64,
+    /// Its write-ahead log, bytes: what is not yet moved into it.
+    pub log_bytes: u64,
+}
+
+impl Store {
+    /// Tries a small write, as every change makes it, and looks at the disk.
+    pub async fn state(&self, now: Timestamp) -> State {
+        let tried = async {
+            let mut writing = self.connections.write().await?;
+            sqlx::query("INSERT INTO pulse (id, at) VALUES (1, ?) ON CONFLICT (id) DO UPDATE SET at = excluded.at")
+                .bind(write_instant(now))
+                .execute(&mut *writing)
+                .await?;
+            writing.commit().await
+        };
+        let trouble = match tried.await {
+            Ok(()) => None,
+            Err(error) => Some(error.trouble().unwrap_or(Trouble::Disk)),
+        };
+        let file = self.connections.file();
+        let size = |path: &Path| std::fs::metadata(path).map_or(0, |data| data.len());
+        let log = file.with_extension("sqlite-wal");
+        State { trouble, free_bytes: free_bytes(file), database_bytes: size(file), log_bytes: size(&log) }
+    }
+}
+
+/// Room left where a file stands, bytes.
+pub(crate) fn free_bytes(file: &Path) -> Option<u64> {
+    let folder = file.parent()?;
+    let stat = rustix::fs::statvfs(folder).ok()?;
+    Some(stat.f_bavail * stat.f_frsize)
+}
+
+/// That this process alone keeps a kitchen in a folder; let go when dropped.
+#[derive(Debug)]
+pub struct Lock(#[allow(dead_code, reason = "held for as long as it lives")] File);
+
+impl Lock {
+    /// Takes the folder.
+    ///
+    /// # Errors
+    /// When another process has it, or the folder can't be written.
+    pub fn take(folder: &Path) -> Result<Self> {
+        let path = folder.join("ergastic.lock");
+        let file =
+            std::fs::OpenOptions::new().write(true).create(true).truncate(false).mode(0o600).open(&path).map_err(
+                |error| match error.kind() {
+                    std::io::ErrorKind::PermissionDenied | std::io::ErrorKind::ReadOnlyFilesystem => {
+                        Error::Unusable(Trouble::ReadOnly)
+                    }
+                    std::io::ErrorKind::StorageFull => Error::Unusable(Trouble::Full),
+                    _ => Error::File(format!("{}: {error}", path.display())),
+                },
+            )?;
+        match file.try_lock() {
+            Ok(()) => Ok(Self(file)),
+            Err(TryLockError::WouldBlock) => Err(Error::File(format!(
+                "another Ergastic keeps its kitchen in {}; stop that one, or give this one a folder of its own (--data)",
+                folder.display()
+            ))),
+            Err(TryLockError::Error(error)) => Err(Error::File(format!("{}: {error}", path.display()))),
+        }
+    }
+}
