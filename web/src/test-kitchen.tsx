@@ -114,3 +114,38 @@ export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnsw
     },
   };
 }
+
+/** What a list shows of a cook. */
+export function summary(view: Partial<Schemas['CookView']> = {}): Schemas['CookSummary'] {
+  const { id, plan_id, plan, opened_at, view: shown } = cook(view);
+  return {
+    id,
+    plan_id,
+    name: plan.name,
+    people: plan.people,
+    bell: plan.bell,
+    cut: plan.forecast.cut,
+    mass_kg: plan.forecast.mass_kg,
+    opened_at,
+    status: shown.status,
+    met_heat_at: shown.met_heat_at,
+    outcome: shown.outcome,
+    reckoned: {
+      planned_met_heat_at: shown.planned_met_heat_at,
+      band: shown.band,
+      foretold: shown.foretold,
+      tender_at: shown.tender_at,
+      prediction: shown.prediction,
+      learned: shown.learned?.words ?? [],
+    },
+  };
+}
+
+export const broken = (id: string, name: string): Schemas['CookSummary'] => ({
+  id,
+  plan_id: cook().plan_id,
+  name,
+  opened_at: '2027-02-05T12:00:00Z',
+  status: 'closed',
+  broken: 'forecast: this heat can’t be used',
+});

@@ -60,32 +60,41 @@ impl Kit {
 #[serde(deny_unknown_fields, default)]
 pub struct Kitchen {
     /// Its name.
+    #[schema(min_length = 1, max_length = 80)]
     pub name: String,
     /// IANA time zone.
+    #[schema(min_length = 1, max_length = 80)]
     pub zone: String,
     /// Above the sea, m.
+    #[schema(minimum = -430, maximum = 6000)]
     pub altitude_m: f64,
     /// How quantities are shown.
     pub units: Units,
     /// The chance of being ready that a plan is made for, 0.5–0.99.
+    #[schema(minimum = 0.5, maximum = 0.99)]
     pub certainty: f64,
     /// The pot a plan starts from.
     pub pot: Vessel,
     /// The frying pan, cm across.
+    #[schema(minimum = 12, maximum = 80)]
     pub pan_cm: f64,
     /// What it is made of.
     pub pan_material: Material,
     /// The strongest burner, W.
+    #[schema(minimum = 200, maximum = 20000)]
     pub hob_w: f64,
     /// What heats it.
     pub hob_kind: HobKind,
     /// The element of the pressure pot, W.
+    #[schema(minimum = 200, maximum = 5000)]
     pub insert_w: f64,
     /// What there is to cook on and in.
+    #[schema(min_items = 1, max_items = 64)]
     pub kit: Vec<Kit>,
     /// Whether the pit holds its heat without anyone.
     pub pit_holds_itself: bool,
     /// Hours of the day when nobody is up.
+    #[schema(min_items = 0, max_items = 24)]
     pub asleep: Vec<Hours>,
     /// What the butcher asks for a cut, a kilo.
     pub prices: BTreeMap<Cut, f64>,

@@ -16,14 +16,17 @@ use crate::prepare::{Dish, Prepare, Prepared, prepare};
 #[serde(deny_unknown_fields)]
 pub struct Plan {
     /// What the dish is called.
+    #[schema(min_length = 1, max_length = 80)]
     pub name: String,
     /// How many eat.
     #[serde(default = "four")]
+    #[schema(minimum = 1, maximum = 200)]
     pub people: u32,
     /// Plates on the table.
     pub bell: Timestamp,
     /// The chance of being ready that it is made for; the kitchen's own where not given.
     #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0.5, maximum = 0.99)]
     pub certainty: Option<f64>,
     /// The meat and its way.
     pub forecast: ForecastRequest,

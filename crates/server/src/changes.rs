@@ -34,7 +34,7 @@ pub enum Change {
     /// A file that goes out or comes in has got so far; not remembered.
     Progress {
         /// Which way.
-        task: Task,
+        task: Traffic,
         /// Plans, cooks and readings so far.
         done: u64,
         /// Of so many, where that is known.
@@ -48,7 +48,7 @@ pub enum Change {
 /// Something that takes a while.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-pub enum Task {
+pub enum Traffic {
     /// The whole kitchen goes out.
     Export,
     /// A file comes in.
@@ -160,7 +160,7 @@ mod tests {
         for id in 1..=3 {
             changes.tell(cook(id));
         }
-        changes.tell(Change::Progress { task: Task::Import, done: 1, of: None });
+        changes.tell(Change::Progress { task: Traffic::Import, done: 1, of: None });
         assert_eq!(told("a-1"), [Change::Hello, cook(2), cook(3)]);
         assert_eq!(told("a-3"), [Change::Hello]);
         for strange in ["b-1", "a-9", "a-x", ""] {

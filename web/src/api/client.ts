@@ -16,6 +16,9 @@ export class ApiFault extends Error {
   }
 }
 
+/** Told to the window when the kitchen could not keep something, or could not be read. */
+export const NOT_KEPT = 'ergastic-not-kept';
+
 let aheadMs = 0;
 
 /** The kitchen's clock in ms: this machine's, put right by what the kitchen's answers say. */
@@ -42,6 +45,7 @@ async function unwrap<T>(asked: Promise<Answer<T>>): Promise<T> {
     throw new ApiFault('The kitchen does not answer. Is Ergastic still running? What you typed is kept.', 0);
   }
   if (answer.error !== undefined || !answer.response.ok) {
+    if (answer.response.status >= 500) window.dispatchEvent(new Event(NOT_KEPT));
     const problem = (answer.error ?? {}) as Partial<Schemas['Problem']>;
     throw new ApiFault(
       problem.detail ?? `The kitchen answered ${answer.response.status}.`,
@@ -51,6 +55,12 @@ async function unwrap<T>(asked: Promise<Answer<T>>): Promise<T> {
   }
   return answer.data as T;
 }
+
+const asItIs = (file: Blob) => ({
+  body: file as unknown as Record<string, never>,
+  bodySerializer: () => file,
+  headers: { 'Content-Type': 'application/json' },
+});
 
 export const api = {
   cuts: () => unwrap(client.GET('/api/cuts')),
@@ -85,5 +95,28 @@ export const api = {
     unwrap(client.PUT('/api/cooks/{id}', { params: { path: { id } }, body: { plan_id } })),
   append: (id: string, events: Schemas['Event'][]) =>
     unwrap(client.POST('/api/cooks/{id}/events', { params: { path: { id } }, body: events })),
-  importKitchen: (file: Record<string, never>) => unwrap(client.POST('/api/import', { body: file })),
+  health: async (): Promise<Schemas['Health']> => {
+    const { data, error } = await client.GET('/api/health');
+    // That nothing can be kept is an answer too.
+    if (data) return data;
+    if ('database_bytes' in error) return error;
+    throw new ApiFault(error.detail, error.status);
+  },
+  bin: () => unwrap(client.GET('/api/bin')),
+  emptyBin: () => unwrap(client.DELETE('/api/bin')),
+  putAway: (kind: Schemas['BinnedKind'], id: string) =>
+    unwrap(
+      kind === 'plan'
+        ? client.DELETE('/api/plans/{id}', { params: { path: { id } } })
+        : client.DELETE('/api/cooks/{id}', { params: { path: { id } } }),
+    ),
+  takeOut: (kind: Schemas['BinnedKind'], id: string) =>
+    unwrap(
+      kind === 'plan'
+        ? client.DELETE('/api/bin/plans/{id}', { params: { path: { id } } })
+        : client.DELETE('/api/bin/cooks/{id}', { params: { path: { id } } }),
+    ),
+  /** Sends a kitchen file as it is, from the disk: it may be far larger than what fits in memory. */
+  importPreview: (file: Blob) => unwrap(client.PUT('/api/import', asItIs(file))),
+  importKitchen: (file: Blob) => unwrap(client.POST('/api/import', asItIs(file))),
 };

@@ -1,6 +1,8 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { api, kitchenNow, type Schemas } from './client';
+import { hearChanges } from './changes';
+import { api, kitchenNow, NOT_KEPT, type Schemas } from './client';
+import { setProgress } from './progress';
 
 export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: api.kitchen });
 export const useCuts = () => useQuery({ queryKey: ['cuts'], queryFn: api.cuts, staleTime: Infinity });
@@ -75,43 +77,46 @@ async function append(id: string, events: Schemas['Event'][]) {
   }
 }
 
+/** Whether anything can be kept in the kitchen; looked at again when something could not be. */
+export function useHealth() {
+  const queries = useQueryClient();
+  useEffect(() => {
+    const look = () => void queries.invalidateQueries({ queryKey: ['health'] });
+    window.addEventListener(NOT_KEPT, look);
+    return () => window.removeEventListener(NOT_KEPT, look);
+  }, [queries]);
+  return useQuery({ queryKey: ['health'], queryFn: api.health, refetchInterval: 30_000, retry: false });
+}
+
+export const useBin = () => useQuery({ queryKey: ['bin'], queryFn: api.bin });
+
+/** Puts a plan or a cook in the bin, or takes it out again; `onDone` is told also when what it stood on has gone by then. */
+export function usePutAway(onDone?: () => void) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ kind, id, back }: { kind: Schemas['BinnedKind']; id: string; back?: boolean }) =>
+      back ? api.takeOut(kind, id) : api.putAway(kind, id),
+    onSuccess: onDone,
+    onSettled: () => {
+      for (const queryKey of [['plans'], ['cooks'], ['bin']]) void queries.invalidateQueries({ queryKey });
+    },
+  });
+}
+
 /** Keeps every open page the same: what changed elsewhere is read again here. */
 export function useChanges() {
   const queries = useQueryClient();
   useEffect(() => {
     if (typeof EventSource === 'undefined') return;
-    let source: EventSource | undefined;
-    let dropped = false;
-    const listen = () => {
-      source = new EventSource('/api/events');
-      source.onmessage = (message: MessageEvent<string>) => {
-        const change = JSON.parse(message.data) as Schemas['Change'];
-        if (change.what === 'plan') void queries.invalidateQueries({ queryKey: ['plans'] });
-        else if (change.what === 'cook') void queries.invalidateQueries({ queryKey: ['cooks'] });
-        else void queries.invalidateQueries();
-      };
-      source.onerror = () => {
-        dropped = true;
-      };
-      source.onopen = () => {
-        if (dropped) void queries.invalidateQueries();
-        dropped = false;
-      };
-    };
-    // A page that was left may live on in the browser's memory: it must not keep its connection there.
-    const leave = () => source?.close();
-    const comeBack = (event: PageTransitionEvent) => {
-      if (!event.persisted) return;
-      dropped = true;
-      listen();
-    };
-    listen();
-    window.addEventListener('pagehide', leave);
-    window.addEventListener('pageshow', comeBack);
-    return () => {
-      window.removeEventListener('pagehide', leave);
-      window.removeEventListener('pageshow', comeBack);
-      leave();
-    };
+    return hearChanges((change) => {
+      if (change.what === 'hello') return;
+      if (change.what === 'progress') {
+        setProgress(change.task, { done: change.done, of: change.of ?? undefined });
+        return;
+      }
+      const keys =
+        change.what === 'plan' ? [['plans'], ['bin']] : change.what === 'cook' ? [['cooks'], ['bin']] : [[]];
+      for (const queryKey of keys) void queries.invalidateQueries({ queryKey });
+    });
   }, [queries]);
 }

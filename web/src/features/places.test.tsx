@@ -2,11 +2,12 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
-import { cook, event, kitchen as lodge, open, task } from '../test-kitchen';
+import { broken, cook, event, kitchen as lodge, open, summary, task } from '../test-kitchen';
 import { CookPlace } from './cook/CookPlace';
 import { Cooks } from './cook/Cooks';
 import { Finish } from './finish/Finish';
 import { KitchenPlace } from './kitchen/KitchenPlace';
+import { brings } from './kitchen/TakeAlong';
 import { Log } from './log/Log';
 import { Sheets } from './sheet/Sheets';
 import { Routes, Route } from 'react-router';
@@ -51,10 +52,11 @@ beforeEach(() => {
   vi.stubGlobal('fetch', async (request: Request) => {
     const path = new URL(request.url).pathname;
     const text = await request.text();
-    const body: unknown = text ? JSON.parse(text) : undefined;
+    // A file that was chosen is sent as it is; here it is only seen that it is.
+    const body: unknown = /^[{["]/.test(text) ? JSON.parse(text) : undefined;
     asked(path, body);
     const answer = (answers[path] ?? nothing)(body);
-    return new Response(JSON.stringify(answer.body), {
+    return new Response(answer.status === 204 ? null : JSON.stringify(answer.body), {
       status: answer.status ?? 200,
       headers: { 'content-type': 'application/json', date: new Date(Date.now() + apart).toUTCString() },
     });
@@ -95,7 +97,7 @@ describe('planned dishes', () => {
     answers['/api/plans'] = () => ({
       body: [plan(cook().plan_id, 'Cooked'), plan('00000000-0000-4000-8000-000000000009', 'Waiting')],
     });
-    answers['/api/cooks'] = () => ({ body: [cook()] });
+    answers['/api/cooks'] = () => ({ body: [summary()] });
     open(<Sheets />);
     expect(await screen.findByText('Waiting')).toBeInTheDocument();
     expect(screen.queryByText('Cooked')).toBeNull();
@@ -206,7 +208,7 @@ describe('finishing', () => {
 
 describe('the log', () => {
   it('sets what was foretold beside what came', async () => {
-    const closed = cook({
+    const closed = summary({
       status: 'closed',
       tender_at: '2027-02-06T14:45:00Z',
       outcome: { ate_as: 'fork', cooked_kg: 1.05, change: 'more stock' },
@@ -218,12 +220,100 @@ describe('the log', () => {
       },
       tasks: [{ task: task(), state: 'passed' }],
     });
-    answers['/api/cooks'] = () => ({ body: [closed, cook()] });
+    answers['/api/cooks'] = () => ({ body: [closed, summary()] });
     at(<Log />, '/log', '/log');
     expect(await screen.findByText('Tender after 2 h 45: inside the band.')).toBeInTheDocument();
     expect(screen.getByText(/Foretold 2 h 30 to 3 h 40/)).toBeInTheDocument();
     expect(screen.getByText('Next time: more stock')).toBeInTheDocument();
     expect(screen.getAllByRole('article')).toHaveLength(1);
+  });
+});
+
+describe('what is broken or put away', () => {
+  const id = '00000000-0000-4000-8000-0000000000bb';
+
+  it('stands beside the others with its reason, can be put away, and taken back', async () => {
+    let away = false;
+    answers['/api/cooks'] = () => ({
+      body: away ? [summary({ status: 'closed' })] : [summary({ status: 'closed' }), broken(id, 'Cold bath')],
+    });
+    answers[`/api/cooks/${id}`] = () => ((away = true), { status: 204, body: null });
+    answers[`/api/bin/cooks/${id}`] = () => ((away = false), { status: 204, body: null });
+    at(<Log />, '/log', '/log');
+    expect(await screen.findByText(/this heat can’t be used/)).toBeInTheDocument();
+    expect(screen.getAllByRole('article')).toHaveLength(1);
+    await userEvent.click(screen.getByRole('button', { name: 'Put Cold bath away' }));
+    expect(await screen.findByText('Cold bath is in the bin.')).toBeInTheDocument();
+    expect(screen.queryByText(/this heat can’t be used/)).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Take it back' }));
+    expect(await screen.findByText(/this heat can’t be used/)).toBeInTheDocument();
+  });
+
+  it('is no end of the road at its own address', async () => {
+    answers[`/api/cooks/${id}`] = () => ({
+      status: 422,
+      body: { status: 422, title: '', type: '', detail: 'a stored document can’t be read' },
+    });
+    at(<CookPlace />, '/cook/:cookId', `/cook/${id}`);
+    expect(await screen.findByText('a stored document can’t be read')).toBeInTheDocument();
+    expect(screen.getByRole('button', { name: 'Put this cook away' })).toBeInTheDocument();
+    expect(screen.getByRole('link', { name: 'The other cooks' })).toHaveAttribute('href', '/cook');
+  });
+
+  it('hinders no other plan', async () => {
+    answers['/api/plans'] = () => ({
+      body: [
+        { id: cook().plan_id, version: 1, saved_at: '2027-02-05T12:00:00Z', plan: cook().plan },
+        { id, version: 1, saved_at: '2027-02-05T12:00:00Z', plan: null, broken: 'missing field `bell`' },
+      ],
+    });
+    open(<Sheets />);
+    expect(await screen.findByText('Lake-ice shin')).toBeInTheDocument();
+    expect(screen.getByText(/missing field `bell`/)).toBeInTheDocument();
+  });
+
+  it('draws a long log some at a time', async () => {
+    const many = Array.from({ length: 60 }, (_, i) => ({ ...summary({ status: 'closed' }), id: `${i}` }));
+    answers['/api/cooks'] = () => ({ body: many });
+    at(<Log />, '/log', '/log');
+    expect(await screen.findAllByRole('article')).toHaveLength(25);
+    await userEvent.click(screen.getByRole('button', { name: 'Older cooks (35)' }));
+    expect(screen.getAllByRole('article')).toHaveLength(50);
+  });
+});
+
+describe('a file that comes in', () => {
+  const nothingNew = {
+    kitchen: false,
+    new_plans: 0,
+    changed_plans: 0,
+    versions: 0,
+    new_cooks: 0,
+    changed_cooks: 0,
+    events: 0,
+    readings: 0,
+    repeated: 0,
+  };
+
+  it('says what it would bring before it brings it', async () => {
+    const brought = { ...nothingNew, new_plans: 2, new_cooks: 1, readings: 12_000 };
+    answers['/api/import'] = () => ({ body: brought });
+    answers['/api/bin'] = () => ({ body: [] });
+    open(<KitchenPlace />);
+    const file = new File(['{"ergastic": 1}'], 'lodge.json', { type: 'application/json' });
+    await userEvent.upload(await screen.findByLabelText('Bring a file in'), file);
+    const said = await screen.findByText(/would bring 2 new plans, 1 new cook and 12,000 readings/);
+    expect(said).toHaveTextContent('What is here stays.');
+    await userEvent.click(screen.getByRole('button', { name: 'Bring it in' }));
+    expect(await screen.findByText(/lodge.json is in/)).toBeInTheDocument();
+  });
+
+  it('is said in words', () => {
+    expect(brings(nothingNew)).toBe('nothing that is not here already');
+    expect(brings({ ...nothingNew, kitchen: true })).toBe('a kitchen in place of this one’s settings');
+    expect(brings({ ...nothingNew, changed_cooks: 1, readings: 1 })).toBe(
+      '1 cook that went on and 1 reading',
+    );
   });
 });
 

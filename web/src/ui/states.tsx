@@ -5,7 +5,16 @@ import { ApiFault } from '../api/client';
 import { Button } from './Button';
 
 /** What went wrong, where it happened, and what to do. */
-export function Fault({ error, retry }: { error: unknown; retry?: () => void }) {
+export function Fault({
+  error,
+  retry,
+  children,
+}: {
+  error: unknown;
+  retry?: () => void;
+  /** Ways out besides trying again. */
+  children?: ReactNode;
+}) {
   const said = error instanceof Error ? error.message : 'Something went wrong.';
   const missing = error instanceof ApiFault && error.status === 404;
   return (
@@ -24,6 +33,7 @@ export function Fault({ error, retry }: { error: unknown; retry?: () => void }) 
       <Text mt={1}>{said}</Text>
       <Flex gap={3} mt={3} wrap="wrap">
         {retry && !missing && <Button onClick={retry}>Try again</Button>}
+        {!missing && children}
         {missing && (
           <Button asChild>
             <Link to="/match">Start from the cut</Link>
@@ -34,7 +44,7 @@ export function Fault({ error, retry }: { error: unknown; retry?: () => void }) 
   );
 }
 
-const stripes = {
+export const stripes = {
   borderImage:
     'repeating-linear-gradient(135deg, var(--chakra-colors-caution) 0 6px, var(--chakra-colors-panel) 6px 10px) 8',
 };

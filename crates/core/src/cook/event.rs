@@ -22,12 +22,15 @@ pub struct Outcome {
     pub ate_as: Option<Check>,
     /// Cooked and edible, kg.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 60)]
     pub cooked_kg: Option<f64>,
     /// Liquid left, L.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 60)]
     pub liquid_left_l: Option<f64>,
     /// What to change next time.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(min_length = 1, max_length = 500)]
     pub change: Option<String>,
 }
 
@@ -40,11 +43,13 @@ pub enum Happened {
     /// A task was done.
     TaskDone {
         /// The task's id on the sheet.
+        #[schema(min_length = 1, max_length = 80)]
         task: String,
     },
     /// A thermometer in the middle.
     CoreReading {
         /// What it read, °C.
+        #[schema(minimum = -40, maximum = 400)]
         celsius: f64,
     },
     /// A fork or probe.
@@ -55,24 +60,29 @@ pub enum Happened {
     /// Liquid was added.
     LiquidAdded {
         /// How much, L.
+        #[schema(minimum = 0.01, maximum = 20)]
         litres: f64,
         /// How warm, °C; hot from the kettle where not given.
         #[serde(default, skip_serializing_if = "Option::is_none")]
+        #[schema(minimum = 0, maximum = 100)]
         celsius: Option<f64>,
     },
     /// The liquid in the pot was measured, by a dipstick.
     Dipped {
         /// In the pot, L.
+        #[schema(minimum = 0, maximum = 60)]
         litres: f64,
     },
     /// The pot was weighed with what is in it.
     Weighed {
         /// Lost since the meat met the heat, what was added taken off, kg.
+        #[schema(minimum = 0, maximum = 20)]
         lost_kg: f64,
     },
     /// A note.
     Note {
         /// Its words.
+        #[schema(min_length = 1, max_length = 500)]
         text: String,
     },
     /// The cook is over.

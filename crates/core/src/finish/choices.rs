@@ -67,24 +67,30 @@ pub enum Thickener {
 pub struct SauceRequest {
     /// Liquid without its fat, L.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0.02, maximum = 60)]
     pub liquid_l: Option<f64>,
     /// Fat on it, L.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 20)]
     pub fat_l: Option<f64>,
     /// Measured depth of the fat, mm; overrides `fat_l`.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 100)]
     pub fat_mm: Option<f64>,
     /// Salt in the liquid, g.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 2000)]
     pub salt_g: Option<f64>,
     /// Gelatin in the liquid, g.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 2000)]
     pub gelatin_g: Option<f64>,
     /// The pot.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub vessel: Option<Vessel>,
     /// The burner, W.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 200, maximum = 20000)]
     pub hob_w: Option<f64>,
     /// How the fat comes off.
     pub skim: Skim,
@@ -96,9 +102,11 @@ pub struct SauceRequest {
     pub thickener: Thickener,
     /// Share of it that is thickened tonight, 0–1.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 1)]
     pub share: Option<f64>,
     /// Meat that is cooled with it, kg.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 60)]
     pub meat_kg: Option<f64>,
 }
 

@@ -8,8 +8,10 @@ use utoipa::ToSchema;
 #[serde(deny_unknown_fields)]
 pub struct Belief {
     /// Its middle.
+    #[schema(minimum = -40, maximum = 40)]
     pub mean: f64,
     /// Its standard deviation.
+    #[schema(minimum = 0, maximum = 40)]
     pub sigma: f64,
 }
 

@@ -76,6 +76,7 @@ pub struct Wrap {
     pub material: WrapMaterial,
     /// Wrapped when the middle reaches this, °C; 70 where not given, 0 wraps at once.
     #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 100)]
     pub at_core_c: Option<f64>,
 }
 
@@ -84,9 +85,11 @@ pub struct Wrap {
 #[serde(deny_unknown_fields)]
 pub struct Mopping {
     /// Minutes between coats.
+    #[schema(minimum = 5, maximum = 4320)]
     pub every_min: f64,
     /// The first, minutes after the meat went in; one interval where not given.
     #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 4320)]
     pub from_min: Option<f64>,
 }
 
@@ -99,6 +102,7 @@ pub struct Heat {
     pub source: Option<HeatSource>,
     /// Oven, °C.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 80, maximum = 260)]
     pub set_c: Option<f64>,
     #[serde(skip_serializing_if = "Option::is_none")]
     pub fan: Option<bool>,
@@ -106,63 +110,78 @@ pub struct Heat {
     pub simmer: Option<Simmer>,
     /// Coals under the pot.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 80)]
     pub under: Option<u32>,
     /// Coals on its lid.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 80)]
     pub over: Option<u32>,
     #[serde(skip_serializing_if = "Option::is_none")]
     pub level: Option<Settings>,
     /// Pressure above the air's, kPa.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 10, maximum = 150)]
     pub gauge_kpa: Option<f64>,
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 600)]
     pub at_pressure_min: Option<f64>,
     #[serde(skip_serializing_if = "Option::is_none")]
     pub release: Option<Release>,
     /// Pit air, °C.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 65, maximum = 200)]
     pub pit_c: Option<f64>,
     #[serde(skip_serializing_if = "Option::is_none")]
     pub wrap: Option<Wrap>,
     /// Fat, °C.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 60, maximum = 130)]
     pub fat_c: Option<f64>,
     #[serde(skip_serializing_if = "Option::is_none")]
     pub setting: Option<Settings>,
     /// Water bath, °C.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 54.4, maximum = 100)]
     pub bath_c: Option<f64>,
     /// Keep-warm, °C.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 50, maximum = 90)]
     pub at_c: Option<f64>,
     /// Reheated to, °C.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 55, maximum = 90)]
     pub to_c: Option<f64>,
     /// First heat of a pot for the oven.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub start: Option<Start>,
     /// Fresh coals this often, min.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 10, maximum = 4320)]
     pub fresh_every_min: Option<f64>,
     /// Wind about the coals.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub wind: Option<Wind>,
     /// Air about the coals, °C.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = -40, maximum = 45)]
     pub air_c: Option<f64>,
     /// Heat into a pressure pot, W.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 200, maximum = 6000)]
     pub power_w: Option<f64>,
     /// Air of the pit as the meat goes in, °C; the set point where not given.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = -40, maximum = 200)]
     pub pit_start_c: Option<f64>,
     #[serde(skip_serializing_if = "Option::is_none")]
     pub mop: Option<Mopping>,
     /// The pit's lid is opened this often, min.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 5, maximum = 4320)]
     pub open_every_min: Option<f64>,
     /// A pit that does not hold itself: its fuel is seen to this often, min.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 5, maximum = 4320)]
     pub tend_every_min: Option<f64>,
 }
 
@@ -172,9 +191,11 @@ pub struct Heat {
 pub struct Until {
     /// After so many minutes of this stage.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 4320)]
     pub min: Option<f64>,
     /// When the middle is this warm (or, cooling, this cold), °C.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = -5, maximum = 125)]
     pub core_c: Option<f64>,
     /// When it is tender enough; must be `true`.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -208,21 +229,27 @@ pub struct PartRequest {
     pub cut: Option<Cut>,
     /// Raw, bone in, kg.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0.05, maximum = 40)]
     pub mass_kg: Option<f64>,
     /// How many pieces.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 1, maximum = 500)]
     pub pieces: Option<u32>,
     /// The sides of the largest piece, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(min_items = 3, max_items = 3)]
     pub size_mm: Option<[f64; 3]>,
     /// Thickness of the largest piece alone, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 5, maximum = 300)]
     pub thickness_mm: Option<f64>,
     /// Bone, % of the raw mass, where it is not what this cut usually has.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 80)]
     pub bone_pct: Option<f64>,
     /// Trimmed off, % of the raw mass, where it is not what this cut usually loses.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 40)]
     pub trim_pct: Option<f64>,
     /// How old the animal was.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -256,6 +283,7 @@ pub struct ForBody {
     /// What.
     pub what: BodyFrom,
     /// How much, kg.
+    #[schema(minimum = 0, maximum = 20)]
     pub mass_kg: f64,
 }
 
@@ -264,10 +292,13 @@ pub struct ForBody {
 #[serde(deny_unknown_fields)]
 pub struct Added {
     /// Minutes from the meat meeting the heat.
+    #[schema(minimum = 0, maximum = 4320)]
     pub at_min: f64,
     /// How much, L.
+    #[schema(minimum = 0, maximum = 20)]
     pub liquid_l: f64,
     /// How warm, °C.
+    #[schema(minimum = 0, maximum = 100)]
     pub celsius: f64,
 }
 
@@ -280,24 +311,31 @@ pub struct ForecastRequest {
     pub cut: Option<Cut>,
     /// All pieces together, raw, bone in, kg.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0.05, maximum = 40)]
     pub mass_kg: Option<f64>,
     /// How many pieces.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 1, maximum = 500)]
     pub pieces: Option<u32>,
     /// The sides of the largest piece, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(min_items = 3, max_items = 3)]
     pub size_mm: Option<[f64; 3]>,
     /// Thickness of the largest piece alone, mm; the other sides follow from the mass.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 5, maximum = 300)]
     pub thickness_mm: Option<f64>,
     /// The meat as it goes in, °C.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = -40, maximum = 40)]
     pub start_c: Option<f64>,
     /// Bone, % of the raw mass, where it is not what this cut usually has.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 80)]
     pub bone_pct: Option<f64>,
     /// Trimmed off, % of the raw mass, where it is not what this cut usually loses.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 40)]
     pub trim_pct: Option<f64>,
     /// How old the animal was.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -319,18 +357,23 @@ pub struct ForecastRequest {
     pub vessel: Option<Vessel>,
     /// Liquid poured in, L.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 60)]
     pub liquid_l: Option<f64>,
     /// The liquid as the meat goes in, °C.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 100)]
     pub liquid_start_c: Option<f64>,
     /// Above the sea, m.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = -430, maximum = 6000)]
     pub altitude_m: Option<f64>,
     /// When it has to be tender, minutes from the start.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 14400)]
     pub deadline_min: Option<f64>,
     /// Simulated cooks; 1 is the deterministic run at every median.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 1, maximum = 20000)]
     pub members: Option<u32>,
     /// Seed of the spreads.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -346,27 +389,35 @@ pub struct ForecastRequest {
     pub known: Option<Known>,
     /// Salt, % of the trimmed raw mass.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 5)]
     pub salt_pct: Option<f64>,
     /// Salt in the meat as it meets the heat, g, where it is known; in place of `salt_pct`.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 5000)]
     pub salt_g: Option<f64>,
     /// Salt that the liquid and what is put in it bring, g.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 2000)]
     pub liquid_salt_g: Option<f64>,
     /// Gelatin already in the liquid, %: 1 to 3 for a good stock.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 15)]
     pub stock_gelatin_pct: Option<f64>,
     /// Put in for body.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(min_items = 0, max_items = 12)]
     pub for_body: Option<Vec<ForBody>>,
     /// Liquid poured in later.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(min_items = 0, max_items = 100)]
     pub added: Option<Vec<Added>>,
     /// A mixed pot, in place of `cut`, `mass_kg`, `pieces` and the size.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(min_items = 1, max_items = 8)]
     pub parts: Option<Vec<PartRequest>>,
     /// A chain of ways, in place of `method` and `heat`.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(min_items = 1, max_items = 12)]
     pub stages: Option<Vec<StageRequest>>,
 }
 

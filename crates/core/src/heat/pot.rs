@@ -155,15 +155,19 @@ impl Simmer {
 pub struct Vessel {
     /// Inner diameter of a round vessel, cm.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 8, maximum = 120)]
     pub diameter_cm: Option<f64>,
     /// Inner width of a rectangular vessel, cm.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 8, maximum = 120)]
     pub width_cm: Option<f64>,
     /// Inner length of a rectangular vessel, cm.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 8, maximum = 120)]
     pub length_cm: Option<f64>,
     /// Inner height, cm.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 2, maximum = 80)]
     pub height_cm: Option<f64>,
     /// What it is made of.
     #[serde(skip_serializing_if = "Option::is_none")]

@@ -75,6 +75,7 @@ pub enum HobKind {
 pub struct Hob {
     /// Its power, W; the kitchen's where not given.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 200, maximum = 20000)]
     pub watts: Option<f64>,
     /// What heats it; the kitchen's where not given.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -87,9 +88,11 @@ pub struct Hob {
 pub struct Pan {
     /// Across its floor, cm; the kitchen's where not given.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 12, maximum = 80)]
     pub diameter_cm: Option<f64>,
     /// Its mass, kg; from its size and what it is made of where not given.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0.2, maximum = 30)]
     pub mass_kg: Option<f64>,
     /// What it is made of.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -154,8 +157,10 @@ impl Wood {
 #[serde(deny_unknown_fields)]
 pub struct Brine {
     /// Water, L.
+    #[schema(minimum = 0.2, maximum = 60)]
     pub water_l: f64,
     /// Hours in it.
+    #[schema(minimum = 0.5, maximum = 240)]
     pub hours: f64,
 }
 
@@ -164,10 +169,13 @@ pub struct Brine {
 #[serde(deny_unknown_fields)]
 pub struct Soak {
     /// How often the water is changed, the first filling counted.
+    #[schema(minimum = 1, maximum = 12)]
     pub changes: u32,
     /// Water each time, L.
+    #[schema(minimum = 0.2, maximum = 60)]
     pub water_l: f64,
     /// Hours in each.
+    #[schema(minimum = 0.1, maximum = 48)]
     pub hours_each: f64,
 }
 
@@ -193,8 +201,10 @@ pub struct Marinade {
     #[serde(rename = "of")]
     pub of: MarinadeOf,
     /// Hours in the cold.
+    #[schema(minimum = 0.25, maximum = 168)]
     pub hours: f64,
     /// How much, mL.
+    #[schema(minimum = 10, maximum = 20000)]
     pub ml: f64,
     /// Kept for the pot, its bowl rinsed out into it, and boiled.
     pub kept: bool,
@@ -237,9 +247,11 @@ pub struct Ingredient {
     pub what: Larder,
     /// How much, mL; or give `g`.
     #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 30000)]
     pub ml: Option<f64>,
     /// How much, g.
     #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 30000)]
     pub g: Option<f64>,
 }
 
@@ -264,12 +276,15 @@ pub struct Prepare {
     /// Sinew and silver skin go into the pot for body.
     pub sinew_in_pot: bool,
     /// Strings tied round it; they are counted out again.
+    #[schema(minimum = 0, maximum = 60)]
     pub strings: u32,
     /// Cross-hatched, studded or pounded.
     pub pierced: bool,
     /// Salted this long ahead, h; 0 salts at the pan.
+    #[schema(minimum = 0, maximum = 168)]
     pub salt_h: f64,
     /// Salt, % of the trimmed raw mass.
+    #[schema(minimum = 0, maximum = 5)]
     pub salt_pct: f64,
     /// What the salt is like.
     pub crystal: Crystal,
@@ -287,6 +302,7 @@ pub struct Prepare {
     /// The clear route: soaked, blanched from cold, meat and pot rinsed, fresh water.
     pub clear: bool,
     /// Stands out of the cold this long, min.
+    #[schema(minimum = 0, maximum = 240)]
     pub temper_min: f64,
     /// Cooled and left in its liquid overnight after the pan; braised the next day.
     pub day_before: bool,
@@ -304,6 +320,7 @@ pub struct Prepare {
     pub hob: Option<Hob>,
     /// Pieces in a batch, where the cook lays them otherwise.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 1, maximum = 500)]
     pub per_batch: Option<u32>,
     /// What it is browned in; from the cut's own fat where not given.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -318,13 +335,16 @@ pub struct Prepare {
     /// What makes up the liquid beside the ingredients.
     pub base: Larder,
     /// What goes in with the meat.
+    #[schema(min_items = 0, max_items = 40)]
     pub ingredients: Vec<Ingredient>,
     /// Wood for the pit.
     pub wood: Wood,
     /// Hours over the heat; until tender where not given.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0.1, maximum = 72)]
     pub hours: Option<f64>,
     /// What goes in later.
+    #[schema(min_items = 0, max_items = 40)]
     pub later: Vec<Later>,
 }
 

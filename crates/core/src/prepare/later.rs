@@ -35,6 +35,7 @@ pub struct Later {
     /// What.
     pub what: Addition,
     /// How much, g.
+    #[schema(minimum = 1, maximum = 30000)]
     pub g: f64,
 }
 

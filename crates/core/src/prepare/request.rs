@@ -18,18 +18,23 @@ pub struct PrepareRequest {
     pub cut: Option<Cut>,
     /// All pieces together, raw, bone in, kg.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0.05, maximum = 40)]
     pub mass_kg: Option<f64>,
     /// How many pieces.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 1, maximum = 500)]
     pub pieces: Option<u32>,
     /// The sides of the largest piece, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(min_items = 3, max_items = 3)]
     pub size_mm: Option<[f64; 3]>,
     /// A mixed pot, in place of the four above.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(min_items = 1, max_items = 8)]
     pub parts: Option<Vec<PartRequest>>,
     /// The meat as it goes in, °C.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = -40, maximum = 40)]
     pub start_c: Option<f64>,
     /// How old the animal was.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -48,15 +53,19 @@ pub struct PrepareRequest {
     pub vessel: Option<Vessel>,
     /// Liquid poured in, L; in place of `level`.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 60)]
     pub liquid_l: Option<f64>,
     /// Above the sea, m.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = -430, maximum = 6000)]
     pub altitude_m: Option<f64>,
     /// How many eat.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 1, maximum = 200)]
     pub people: Option<u32>,
     /// What the butcher asks, a kilo.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 10000)]
     pub price_per_kg: Option<f64>,
     /// How dry it goes into the pan.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -75,18 +84,22 @@ pub struct PrepareRequest {
     pub level: Option<Level>,
     /// Hours over the heat; until tender where not given.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0.1, maximum = 72)]
     pub hours: Option<f64>,
     /// Salt, % of the trimmed raw mass.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 5)]
     pub salt_pct: Option<f64>,
     /// Salted this long ahead, h.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(minimum = 0, maximum = 168)]
     pub salt_h: Option<f64>,
     /// What the salt is like.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub crystal: Option<Crystal>,
     /// What goes in with the meat.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(min_items = 0, max_items = 40)]
     pub ingredients: Option<Vec<Ingredient>>,
     /// Everything else at the bench, as a plan keeps it; the fields above win.
     #[serde(skip_serializing_if = "Option::is_none")]

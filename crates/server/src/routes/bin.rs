@@ -16,7 +16,7 @@ use crate::extract::{Id, Json};
 /// A plan or a cook.
 #[derive(Serialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-pub enum Kind {
+pub enum BinnedKind {
     /// A plan with its versions.
     Plan,
     /// A cook with what happened in it.
@@ -26,7 +26,7 @@ pub enum Kind {
 /// Something in the bin.
 #[derive(Serialize, ToSchema)]
 pub struct BinnedView {
-    kind: Kind,
+    kind: BinnedKind,
     id: Uuid,
     /// What the dish is called; empty where that can't be read.
     name: String,
@@ -44,7 +44,7 @@ pub struct Emptied {
 #[utoipa::path(get, path = "/api/bin", responses((status = 200, body = Vec<BinnedView>)))]
 pub async fn list_bin(State(app): State<App>) -> ApiResult<Json<Vec<BinnedView>>> {
     let binned = app.store.bin().await?.into_iter().map(|binned| BinnedView {
-        kind: if binned.what == What::Plan { Kind::Plan } else { Kind::Cook },
+        kind: if binned.what == What::Plan { BinnedKind::Plan } else { BinnedKind::Cook },
         id: binned.id,
         name: binned.name,
         binned_at: binned.binned_at,

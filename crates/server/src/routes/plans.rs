@@ -68,6 +68,7 @@ pub struct VersionView {
 #[serde(deny_unknown_fields)]
 pub struct SavePlan {
     /// The version it was made from; 0 for a new plan.
+    #[schema(minimum = 0)]
     version: i64,
     /// The plan.
     plan: Plan,

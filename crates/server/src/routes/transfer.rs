@@ -13,7 +13,7 @@ use tokio_stream::wrappers::ReceiverStream;
 use utoipa::ToSchema;
 
 use crate::app::App;
-use crate::changes::{Change, Changes, Task};
+use crate::changes::{Change, Changes, Traffic};
 use crate::error::{ApiError, ApiResult, Problem};
 use crate::extract::{Json, next_piece};
 use crate::transfer::{Bringing, Pieces, Sink, read_file};
@@ -64,7 +64,7 @@ impl From<Brought> for BroughtView {
 pub async fn export(State(app): State<App>) -> ApiResult<Response> {
     let changes = app.changes.clone();
     let mut pieces = app.store.export(move |Progress { done, of }| {
-        changes.tell(Change::Progress { task: Task::Export, done, of });
+        changes.tell(Change::Progress { task: Traffic::Export, done, of });
     });
     // What goes wrong at once is answered as a problem; later it can only break off.
     let first = pieces.recv().await.transpose()?;
@@ -147,7 +147,7 @@ impl std::io::Read for Counted {
         self.done += length as u64;
         if self.done >= self.told + EVERY {
             self.told = self.done;
-            self.changes.tell(Change::Progress { task: Task::Import, done: self.done, of: self.of });
+            self.changes.tell(Change::Progress { task: Traffic::Import, done: self.done, of: self.of });
         }
         Ok(length)
     }

@@ -1,8 +1,9 @@
 import { Box, Grid, Heading, Stack, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
+import { Link, useNavigate } from 'react-router';
 import { api, type Kitchen, type Schemas } from '../../api/client';
-import { useAppend } from '../../api/queries';
+import { useAppend, usePutAway } from '../../api/queries';
 import { bandTimes, ReadyBand, TimeAxis } from '../../drawings/ReadyBand';
 import { SliceOfPiece } from '../../drawings/SliceOfPiece';
 import { TendernessBar } from '../../drawings/TendernessBar';
@@ -22,10 +23,25 @@ import { useCookInHand } from './useCookInHand';
 /** Now, next and later, readable across the kitchen; the band moves with what is found. */
 export function CookPlace() {
   const { cookId, cook, kitchen } = useCookInHand();
-  if (cook.isLoadingError) return <Fault error={cook.error} retry={() => void cook.refetch()} />;
+  if (cook.isLoadingError && cookId)
+    return <CantBeShown id={cookId} error={cook.error} retry={() => void cook.refetch()} />;
   if (kitchen.isLoadingError) return <Fault error={kitchen.error} retry={() => void kitchen.refetch()} />;
   if (!cook.data || !kitchen.data) return <Waiting height="60vh" what="Lifting the lid" />;
   return <CookOf cook={cook.data} kitchen={kitchen.data} stale={cook.isError} key={cookId} />;
+}
+
+/** A cook that can't be worked out or read: the others go on without it. */
+function CantBeShown({ id, error, retry }: { id: string; error: unknown; retry: () => void }) {
+  const navigate = useNavigate();
+  const putAway = usePutAway(() => void navigate('/log'));
+  return (
+    <Fault error={error} retry={retry}>
+      <Button onClick={() => putAway.mutate({ kind: 'cook', id })}>Put this cook away</Button>
+      <Button asChild>
+        <Link to="/cook">The other cooks</Link>
+      </Button>
+    </Fault>
+  );
 }
 
 type Of = { cook: Schemas['CookAnswer']; kitchen: Kitchen; stale: boolean };

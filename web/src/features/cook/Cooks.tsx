@@ -1,10 +1,18 @@
 import { Flex, Heading, Stack, Text, chakra } from '@chakra-ui/react';
 import { Link, useLocation } from 'react-router';
+import type { Schemas } from '../../api/client';
 import { useCooks, useKitchen } from '../../api/queries';
 import { about, clockDay } from '../../format/time';
 import { useNow } from '../../format/useNow';
 import { Button } from '../../ui/Button';
 import { Empty, Fault, Waiting } from '../../ui/states';
+
+/** When it is tender, as last reckoned; nothing of one whose clock has not started. */
+function tender(cook: Schemas['CookSummary'], zone: string): string {
+  const ready = cook.reckoned?.band.ready;
+  if (cook.status === 'before') return 'not yet over the heat';
+  return ready?.p10 && ready.p90 ? `tender ${about(ready.p10, zone)}–${about(ready.p90, zone)}` : '';
+}
 
 /** The cooks under way, to cook on or to finish. */
 export function Cooks() {
@@ -15,7 +23,7 @@ export function Cooks() {
   if (cooks.isLoadingError || kitchen.isLoadingError)
     return <Fault error={cooks.error ?? kitchen.error} retry={() => void cooks.refetch()} />;
   if (!cooks.data || !kitchen.data) return <Waiting height="50vh" what="Looking into the pots" />;
-  const open = cooks.data.filter((cook) => cook.view.status !== 'closed');
+  const open = cooks.data.filter((cook) => cook.status !== 'closed' && !cook.broken);
   if (open.length === 0) {
     return (
       <Empty
@@ -51,13 +59,15 @@ export function Cooks() {
           <Link to={`/${finishing ? 'finish' : 'cook'}/${cook.id}`}>
             <Flex gap={5} py={3} px={2} align="baseline" wrap="wrap">
               <Text fontSize="lead" fontWeight={600} flex="1" minW="12rem">
-                {cook.plan.name}
+                {cook.name}
               </Text>
               <Text color="soft" fontVariantNumeric="tabular-nums">
-                {cook.view.band.ready.p10 && cook.view.band.ready.p90
-                  ? `tender ${about(cook.view.band.ready.p10, kitchen.data.zone)}–${about(cook.view.band.ready.p90, kitchen.data.zone)}`
-                  : ''}
-                , bell {clockDay(cook.plan.bell, kitchen.data.zone, now)}
+                {[
+                  tender(cook, kitchen.data.zone),
+                  cook.bell && `bell ${clockDay(cook.bell, kitchen.data.zone, now)}`,
+                ]
+                  .filter(Boolean)
+                  .join(', ')}
               </Text>
             </Flex>
           </Link>

@@ -1,16 +1,17 @@
-import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
+import { Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { ApiFault, api, type Kitchen, type Schemas } from '../../api/client';
 import { useKitchen } from '../../api/queries';
 import { editable } from '../../format/units';
 import { setMode, useMode } from '../../theme/mode';
-import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { NumberField, SelectField, Slider, TextField } from '../../ui/fields';
 import { Fault, Waiting } from '../../ui/states';
 import { Toggles } from '../../ui/Toggles';
 import { kitWords } from '../match/More';
+import { Bin } from './Bin';
+import { TakeAlong } from './TakeAlong';
 
 /** What stands in the kitchen, saved as you go. */
 export function KitchenPlace() {
@@ -220,58 +221,9 @@ function Settings({ saved }: { saved: Kitchen }) {
           <Asleep kitchen={kitchen} change={change} error={error('asleep')} />
         </Stack>
       </Grid>
-      <TakeAlong onFault={setFault} />
+      <TakeAlong />
+      <Bin zone={kitchen.zone} />
     </Stack>
-  );
-}
-
-function TakeAlong({ onFault }: { onFault: (fault: unknown) => void }) {
-  const queries = useQueryClient();
-  const [said, setSaid] = useState('');
-  const take = async (file: File) => {
-    setSaid('');
-    try {
-      await api.importKitchen(JSON.parse(await file.text()) as Record<string, never>);
-      await queries.invalidateQueries();
-      onFault(undefined);
-      setSaid(`${file.name} is in.`);
-    } catch (error) {
-      onFault(
-        error instanceof SyntaxError
-          ? new Error(`${file.name} is not a kitchen file: it must be JSON.`)
-          : error,
-      );
-    }
-  };
-  return (
-    <Box as="section" borderTopWidth="2px" borderColor="rim" pt={3}>
-      <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
-        Take it along
-      </Heading>
-      <Flex gap={3} wrap="wrap" align="center">
-        <Button asChild>
-          <a href="/api/export" download="ergastic-kitchen.json">
-            Save the whole kitchen as a file
-          </a>
-        </Button>
-        <Button asChild>
-          <label>
-            Bring a file in
-            <input
-              type="file"
-              accept="application/json,.json"
-              style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-              onChange={(event) => {
-                const file = event.target.files?.[0];
-                if (file) void take(file);
-                event.target.value = '';
-              }}
-            />
-          </label>
-        </Button>
-        <Text role="status">{said}</Text>
-      </Flex>
-    </Box>
   );
 }
 

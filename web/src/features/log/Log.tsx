@@ -1,27 +1,36 @@
 import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useCooks, useKitchen } from '../../api/queries';
-import { ReadyBand } from '../../drawings/ReadyBand';
+import { useCook, useCooks, useKitchen } from '../../api/queries';
+import { bandTimes, ReadyBand } from '../../drawings/ReadyBand';
 import { useWidth } from '../../drawings/useWidth';
 import { date, millis, span } from '../../format/time';
 import { format, type Units } from '../../format/units';
+import { Broken } from '../../ui/Broken';
 import { Button } from '../../ui/Button';
+import { PutAway, TakeBack, type Away } from '../../ui/PutAway';
 import { Empty, Fault, Waiting } from '../../ui/states';
 import { Happenings } from '../cook/Happenings';
+
+/** So many are drawn at first, and so many more each time they are asked for: ten years of cooks are a long page. */
+const SOME = 25;
 
 /** Every closed cook with what was foretold against what came. */
 export function Log() {
   const { cookId } = useParams();
   const cooks = useCooks();
   const kitchen = useKitchen();
+  const [shown, setShown] = useState(SOME);
+  const [away, setAway] = useState<Away>();
   if (cooks.isLoadingError || kitchen.isLoadingError)
     return <Fault error={cooks.error ?? kitchen.error} retry={() => void cooks.refetch()} />;
   if (!cooks.data || !kitchen.data) return <Waiting height="50vh" what="Opening the log" />;
   const closed = cooks.data
-    .filter((cook) => cook.view.status === 'closed')
-    .sort((a, b) => millis(b.plan.bell) - millis(a.plan.bell));
-  if (closed.length === 0) {
+    .filter((cook) => cook.status === 'closed' && !cook.broken)
+    .sort((a, b) => millis(b.bell ?? b.opened_at) - millis(a.bell ?? a.opened_at));
+  const broken = cooks.data.filter((cook) => cook.broken);
+  if (closed.length === 0 && broken.length === 0 && !away) {
     return (
       <Empty
         title="No cook is closed yet"
@@ -38,20 +47,43 @@ export function Log() {
       </Empty>
     );
   }
+  // The one that is opened by its address is drawn however old it is.
+  const drawn = closed.filter((cook, i) => i < shown || cook.id === cookId);
   return (
     <Stack gap={6}>
       <Heading as="h1" fontFamily="heading" fontSize="title">
         What came of it
       </Heading>
-      {closed.map((cook) => (
+      <TakeBack thing={away} onBack={() => setAway(undefined)} />
+      {broken.length > 0 && (
+        <Box>
+          {broken.map((cook) => (
+            <Broken
+              key={cook.id}
+              thing={{ kind: 'cook', id: cook.id, name: cook.name }}
+              why={cook.broken ?? ''}
+              onAway={setAway}
+            />
+          ))}
+        </Box>
+      )}
+      {drawn.map((cook) => (
         <Entry
           key={cook.id}
           cook={cook}
           units={kitchen.data.units}
           zone={kitchen.data.zone}
           open={cook.id === cookId}
+          onAway={setAway}
         />
       ))}
+      {closed.length > drawn.length && (
+        <Box>
+          <Button onClick={() => setShown((before) => before + SOME)}>
+            Older cooks ({closed.length - drawn.length})
+          </Button>
+        </Box>
+      )}
     </Stack>
   );
 }
@@ -61,57 +93,36 @@ function Entry({
   units,
   zone,
   open,
+  onAway,
 }: {
-  cook: Schemas['CookAnswer'];
+  cook: Schemas['CookSummary'];
   units: Units;
   zone: string;
   open: boolean;
+  onAway: (thing: Away) => void;
 }) {
-  const { ref, width } = useWidth<HTMLDivElement>(640);
-  const { prediction, foretold, outcome, met_heat_at, tender_at, learned } = cook.view;
-  const start = millis(met_heat_at ?? cook.view.planned_met_heat_at);
-  const minutes = [...prediction.foretold_min.map((m) => m ?? 0), prediction.took_min ?? 0];
-  const band = (ready: Schemas['Ready']) => ({
-    p10: ready.p10 ? millis(ready.p10) : null,
-    p50: ready.p50 ? millis(ready.p50) : null,
-    p90: ready.p90 ? millis(ready.p90) : null,
-  });
+  const { outcome, reckoned } = cook;
   return (
     <Box as="article" borderTopWidth="2px" borderColor="rim" pt={3}>
       <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: '280px minmax(0, 1fr)' }} gap={4}>
         <Box>
           <Heading as="h2" fontFamily="heading" fontSize="lead">
-            <Link to={open ? '/log' : `/log/${cook.id}`}>{cook.plan.name}</Link>
+            <Link to={open ? '/log' : `/log/${cook.id}`}>{cook.name}</Link>
           </Heading>
           <Text color="soft">
-            {date(cook.plan.bell, zone)} · {cook.plan.forecast.cut?.replaceAll('_', ' ')}
-            {cook.plan.forecast.mass_kg ? `, ${format('mass', cook.plan.forecast.mass_kg, units)}` : ''}
+            {date(cook.bell ?? cook.opened_at, zone)}
+            {cook.cut ? ` · ${cook.cut.replaceAll('_', ' ')}` : ''}
+            {cook.mass_kg ? `, ${format('mass', cook.mass_kg, units)}` : ''}
           </Text>
           {outcome?.ate_as && <Text>Ate as {outcome.ate_as}.</Text>}
           {outcome?.cooked_kg != null && <Text>{format('mass', outcome.cooked_kg, units)} cooked.</Text>}
         </Box>
-        <Box ref={ref} minW={0}>
-          <ReadyBand
-            from={start}
-            to={start + (Math.max(...minutes) + 40) * 60_000}
-            width={width}
-            zone={zone}
-            start={start}
-            ready={band(foretold.ready)}
-            tooFar={band(foretold.too_far)}
-            marks={tender_at ? [{ at: millis(tender_at), word: 'tender' }] : []}
-            label={`${cook.plan.name}, foretold`}
-          />
-          <Text fontWeight={600}>{prediction.words}</Text>
-          <Text color="soft" fontSize="small">
-            Foretold {span(prediction.foretold_min[0] ?? 0)} to {span(prediction.foretold_min[2] ?? 0)} over
-            the heat; the ink line is when it was found tender.
-          </Text>
-          {learned?.words.map((words) => (
-            <Text key={words} mt={1}>
-              {words}
-            </Text>
-          ))}
+        <Box minW={0}>
+          {reckoned ? (
+            <Foretold cook={cook} reckoned={reckoned} zone={zone} />
+          ) : (
+            <Waiting height={96} what="Reckoning what was foretold" />
+          )}
           {outcome?.change && (
             <Text mt={2} borderLeftWidth="4px" borderColor="liquid" pl={3}>
               Next time: {outcome.change}
@@ -124,16 +135,65 @@ function Entry({
           <Button mb={4} asChild>
             <Link to={`/cook/${cook.id}`}>Back to the cook</Link>
           </Button>
-          <Happenings cook={cook} units={units} zone={zone} />
+          <AllThatHappened id={cook.id} units={units} zone={zone} />
         </Box>
       )}
       {!open && (
-        <Flex>
+        <Flex align="center" gap={4}>
           <Button weight="quiet" px={0} asChild>
             <Link to={`/log/${cook.id}`}>All that happened</Link>
           </Button>
+          <PutAway thing={{ kind: 'cook', id: cook.id, name: cook.name }} onAway={onAway} />
         </Flex>
       )}
     </Box>
   );
+}
+
+/** The band that was foretold, and what came. */
+function Foretold({
+  cook,
+  reckoned,
+  zone,
+}: {
+  cook: Schemas['CookSummary'];
+  reckoned: Schemas['Reckoned'];
+  zone: string;
+}) {
+  const { ref, width } = useWidth<HTMLDivElement>(640);
+  const { prediction, foretold, tender_at, planned_met_heat_at, learned } = reckoned;
+  const start = millis(cook.met_heat_at ?? planned_met_heat_at);
+  const minutes = [...prediction.foretold_min.map((m) => m ?? 0), prediction.took_min ?? 0];
+  return (
+    <Box ref={ref}>
+      <ReadyBand
+        from={start}
+        to={start + (Math.max(...minutes) + 40) * 60_000}
+        width={width}
+        zone={zone}
+        start={start}
+        ready={bandTimes(foretold.ready)}
+        tooFar={bandTimes(foretold.too_far)}
+        marks={tender_at ? [{ at: millis(tender_at), word: 'tender' }] : []}
+        label={`${cook.name}, foretold`}
+      />
+      <Text fontWeight={600}>{prediction.words}</Text>
+      <Text color="soft" fontSize="small">
+        Foretold {span(prediction.foretold_min[0] ?? 0)} to {span(prediction.foretold_min[2] ?? 0)} over the
+        heat; the ink line is when it was found tender.
+      </Text>
+      {learned.map((words) => (
+        <Text key={words} mt={1}>
+          {words}
+        </Text>
+      ))}
+    </Box>
+  );
+}
+
+function AllThatHappened({ id, units, zone }: { id: string; units: Units; zone: string }) {
+  const cook = useCook(id);
+  if (cook.isLoadingError) return <Fault error={cook.error} retry={() => void cook.refetch()} />;
+  if (!cook.data) return <Waiting height={120} what="Reading what happened" />;
+  return <Happenings cook={cook.data} units={units} zone={zone} />;
 }

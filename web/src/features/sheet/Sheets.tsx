@@ -1,9 +1,12 @@
 import { Box, Flex, Heading, Stack, Text, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useCooks, useKitchen, usePlans } from '../../api/queries';
 import { clockDay } from '../../format/time';
 import { useNow } from '../../format/useNow';
+import { Broken } from '../../ui/Broken';
 import { Button } from '../../ui/Button';
+import { PutAway, TakeBack, type Away } from '../../ui/PutAway';
 import { Empty, Fault, Waiting } from '../../ui/states';
 
 /** The dishes that are planned and not yet cooked, by their bell. */
@@ -12,14 +15,16 @@ export function Sheets() {
   const cooks = useCooks();
   const kitchen = useKitchen();
   const now = useNow(60_000);
+  const [away, setAway] = useState<Away>();
   const place = useLocation().pathname.startsWith('/prepare') ? '/prepare' : '/sheet';
   const failed = [plans, cooks, kitchen].find((query) => query.isLoadingError);
   if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
   if (!plans.data || !cooks.data || !kitchen.data)
     return <Waiting height="50vh" what="Laying out the sheets" />;
   const cooked = new Set(cooks.data.map((cook) => cook.plan_id));
-  const open = plans.data.filter((plan) => !cooked.has(plan.id));
-  if (open.length === 0) {
+  const readable = plans.data.flatMap(({ id, plan }) => (plan && !cooked.has(id) ? [{ id, plan }] : []));
+  const broken = plans.data.filter((plan) => plan.broken);
+  if (readable.length === 0 && broken.length === 0 && !away) {
     return (
       <Empty
         title="No dish is planned"
@@ -41,38 +46,38 @@ export function Sheets() {
       <Heading as="h1" fontFamily="heading" fontSize="title" mb={3}>
         Planned dishes
       </Heading>
-      {open.map(({ id, plan }) => (
-        <chakra.a
-          key={id}
-          asChild
-          borderTopWidth="1px"
-          borderColor="line"
-          minHeight="72px"
-          _hover={{ bg: 'panel' }}
-        >
-          <Link to={`${place}/${id}`}>
-            <Flex align="center" gap={5} py={3} px={2}>
-              <Text
-                fontSize="title"
-                fontWeight={700}
-                color="rim"
-                minW={{ base: '6.2rem', md: '8rem' }}
-                fontVariantNumeric="tabular-nums"
-                lineHeight={1.1}
-              >
-                {clockDay(plan.bell, kitchen.data.zone, now)}
-              </Text>
-              <Box>
-                <Text fontSize="lead" fontWeight={600}>
-                  {plan.name}
+      <TakeBack thing={away} onBack={() => setAway(undefined)} />
+      {readable.map(({ id, plan }) => (
+        <Flex key={id} align="center" borderTopWidth="1px" borderColor="line" _hover={{ bg: 'panel' }}>
+          <chakra.a asChild flex="1" minHeight="72px">
+            <Link to={`${place}/${id}`}>
+              <Flex align="center" gap={5} py={3} px={2}>
+                <Text
+                  fontSize="title"
+                  fontWeight={700}
+                  color="rim"
+                  minW={{ base: '6.2rem', md: '8rem' }}
+                  fontVariantNumeric="tabular-nums"
+                  lineHeight={1.1}
+                >
+                  {clockDay(plan.bell, kitchen.data.zone, now)}
                 </Text>
-                <Text color="soft">
-                  {plan.forecast.cut?.replaceAll('_', ' ')}, for {plan.people}
-                </Text>
-              </Box>
-            </Flex>
-          </Link>
-        </chakra.a>
+                <Box>
+                  <Text fontSize="lead" fontWeight={600}>
+                    {plan.name}
+                  </Text>
+                  <Text color="soft">
+                    {plan.forecast.cut?.replaceAll('_', ' ')}, for {plan.people}
+                  </Text>
+                </Box>
+              </Flex>
+            </Link>
+          </chakra.a>
+          <PutAway thing={{ kind: 'plan', id, name: plan.name }} onAway={setAway} />
+        </Flex>
+      ))}
+      {broken.map(({ id, broken }) => (
+        <Broken key={id} thing={{ kind: 'plan', id, name: '' }} why={broken ?? ''} onAway={setAway} />
       ))}
     </Stack>
   );

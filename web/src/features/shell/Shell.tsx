@@ -9,6 +9,7 @@ import { setMode, useMode } from '../../theme/mode';
 import { Button } from '../../ui/Button';
 import { useInHand } from './inHand';
 import { Keys } from './Keys';
+import { Trouble } from './Trouble';
 
 const PlaceLink = chakra(NavLink, {
   base: {
@@ -176,6 +177,7 @@ export function Shell() {
         </Flex>
       </Box>
       <DishLine />
+      <Trouble />
       <Box
         as="main"
         id="place"

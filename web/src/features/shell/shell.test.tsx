@@ -86,10 +86,8 @@ describe('what changes elsewhere', () => {
     const source = Listening.open[0]!;
     act(() => source.onmessage?.({ data: JSON.stringify({ what: 'plan', id: 'x' }) }));
     await waitFor(() => expect(plans()).toBe(2));
-    act(() => {
-      source.onerror?.();
-      source.onopen?.();
-    });
+    act(() => source.onmessage?.({ data: JSON.stringify({ what: 'hello' }) }));
+    act(() => source.onmessage?.({ data: JSON.stringify({ what: 'missed' }) }));
     await waitFor(() => expect(plans()).toBe(3));
   });
 
@@ -99,6 +97,33 @@ describe('what changes elsewhere', () => {
     fireEvent(window, new Event('pagehide'));
     expect(source.closed).toBe(true);
     unmount();
+  });
+});
+
+describe('what can’t be kept', () => {
+  const health = (trouble?: string) => ({
+    ok: !trouble,
+    version: '1',
+    trouble,
+    database_bytes: 1,
+    log_bytes: 0,
+  });
+
+  it('is said above every place, with ways out, and goes when it is over', async () => {
+    let trouble: string | undefined = 'nothing can be kept: the disk is full. Make room on it';
+    vi.stubGlobal('fetch', (request: Request) => {
+      const at = new URL(request.url).pathname;
+      const body = at === '/api/health' ? health(trouble) : at === '/api/kitchen' ? { zone: 'UTC' } : [];
+      const status = at === '/api/health' && trouble ? 503 : 200;
+      const headers = { 'content-type': 'application/json' };
+      return Promise.resolve(new Response(JSON.stringify(body), { status, headers }));
+    });
+    open(<Shell />, '/match');
+    expect(await screen.findByText(/the disk is full/)).toBeInTheDocument();
+    expect(screen.getByRole('link', { name: 'Save the whole kitchen as a file' })).toBeInTheDocument();
+    trouble = undefined;
+    fireEvent.click(screen.getByRole('button', { name: 'Look again' }));
+    await waitFor(() => expect(screen.queryByText(/the disk is full/)).toBeNull());
   });
 });
 
