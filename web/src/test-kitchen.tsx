@@ -115,7 +115,7 @@ export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnsw
   };
 }
 
-/** What a list shows of a cook. */
+/** What the log shows of a cook. */
 export function summary(view: Partial<Schemas['CookView']> = {}): Schemas['CookSummary'] {
   const { id, plan_id, plan, opened_at, view: shown } = cook(view);
   return {
@@ -141,11 +141,15 @@ export function summary(view: Partial<Schemas['CookView']> = {}): Schemas['CookS
   };
 }
 
-export const broken = (id: string, name: string): Schemas['CookSummary'] => ({
+/** A cook's line in the list of all. */
+export function line(view: Partial<Schemas['CookView']> = {}): Schemas['CookLine'] {
+  const { id, plan_id, name, bell, opened_at, status } = summary(view);
+  return { id, plan_id, name, bell, opened_at, status };
+}
+
+export const broken = (id: string, name: string): Schemas['CookLine'] => ({
+  ...line({ status: 'closed' }),
   id,
-  plan_id: cook().plan_id,
   name,
-  opened_at: '2027-02-05T12:00:00Z',
-  status: 'closed',
   broken: 'forecast: this heat can’t be used',
 });

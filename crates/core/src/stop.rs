@@ -51,6 +51,6 @@ pub(crate) fn under<T>(stop: &Option<Stop>, work: impl FnOnce() -> T) -> T {
 }
 
 /// Whether the work that goes on here was given up.
-pub(crate) fn stopped() -> bool {
+pub fn stopped() -> bool {
     LAID_OVER.with_borrow(|stop| stop.as_ref().is_some_and(Stop::is_stopped))
 }

@@ -1,7 +1,13 @@
 //! What every address of the API may answer when it refuses, written into its document in one place.
 
+use ergastic_core::cook::Event;
+use ergastic_core::kitchen::Kitchen;
+use ergastic_core::plan::Plan;
+use jiff::Timestamp;
+use utoipa::ToSchema;
 use utoipa::openapi::path::Operation;
 use utoipa::openapi::{ContentBuilder, OpenApi, Ref, RefOr, ResponseBuilder};
+use uuid::Uuid;
 
 /// What may be answered by any address, and why.
 const ALWAYS: [(u16, &str); 4] = [
@@ -46,3 +52,75 @@ fn refuse(operation: &mut Operation, refusals: &[(u16, &str)]) {
         });
     }
 }
+
+/// A kitchen file, as the document describes it: it is read and written in pieces, and never held as a whole.
+#[derive(ToSchema)]
+#[schema(as = KitchenFile)]
+#[allow(dead_code, reason = "it only describes")]
+pub struct KitchenFile {
+    /// Layout of this file.
+    #[schema(minimum = 1, maximum = 1)]
+    ergastic: u32,
+    /// The kitchen; without it, the one that is there stays.
+    #[schema(required = false)]
+    kitchen: Option<Kitchen>,
+    /// Plans with their versions.
+    #[schema(required = false)]
+    plans: Vec<PlanInFile>,
+    /// Cooks with what happened.
+    #[schema(required = false)]
+    cooks: Vec<CookInFile>,
+    /// Probes with their readings.
+    #[schema(required = false)]
+    probes: Vec<ProbeInFile>,
+}
+
+/// A version of a plan in a kitchen file.
+#[derive(ToSchema)]
+#[allow(dead_code, reason = "it only describes")]
+struct PlanInFile {
+    id: Uuid,
+    /// Counts up from 1; without it, it comes after those that are there.
+    #[schema(minimum = 1, maximum = 1_000_000)]
+    version: Option<i64>,
+    saved_at: Timestamp,
+    plan: Plan,
+    /// In the bin since.
+    binned_at: Option<Timestamp>,
+    /// Why its document could not be read; it is then text.
+    damaged: Option<String>,
+}
+
+/// A cook in a kitchen file.
+#[derive(ToSchema)]
+#[allow(dead_code, reason = "it only describes")]
+struct CookInFile {
+    id: Uuid,
+    plan_id: Uuid,
+    opened_at: Timestamp,
+    /// The plan as it was then.
+    plan: Plan,
+    /// What happened.
+    #[schema(max_items = 5000)]
+    events: Vec<Event>,
+    /// In the bin since.
+    binned_at: Option<Timestamp>,
+    /// Why its documents could not be read; they are then text.
+    damaged: Option<String>,
+}
+
+/// A probe in a kitchen file.
+#[derive(ToSchema)]
+#[allow(dead_code, reason = "it only describes")]
+struct ProbeInFile {
+    #[schema(min_length = 1, max_length = 80)]
+    probe: String,
+    /// `[id, at, celsius]` each.
+    readings: Vec<(Uuid, Timestamp, Celsius)>,
+}
+
+/// °C.
+#[derive(ToSchema)]
+#[schema(minimum = -40, maximum = 400)]
+#[allow(dead_code, reason = "it only describes")]
+struct Celsius(f64);

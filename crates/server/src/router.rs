@@ -49,6 +49,7 @@ fn quick() -> OpenApiRouter<App> {
         .routes(routes!(plans::get_sheet))
         .routes(routes!(plans::post_preview))
         .routes(routes!(cooks::list_cooks))
+        .routes(routes!(cooks::log))
         .routes(routes!(cooks::get_cook, cooks::open, cooks::delete_cook))
         .routes(routes!(cooks::append))
         .routes(routes!(bin::list_bin, bin::empty_bin))

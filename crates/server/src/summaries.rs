@@ -1,6 +1,6 @@
 //! What the list of cooks keeps of each.
 
-use ergastic_core::cook::{CookSummary, CookView, Event};
+use ergastic_core::cook::{CookSummary, CookView, Event, Status};
 use ergastic_core::plan::Plan;
 use ergastic_store::{StoredCook, Summary};
 use jiff::Timestamp;
@@ -8,7 +8,13 @@ use uuid::Uuid;
 
 fn written(summary: &CookSummary, reckoned: bool) -> Summary {
     // Ids, instants, names and numbers can always be written.
-    Summary { document: serde_json::to_string(summary).unwrap_or_default(), reckoned }
+    Summary {
+        line: serde_json::to_string(&summary.line()).unwrap_or_default(),
+        document: serde_json::to_string(summary).unwrap_or_default(),
+        closed: summary.status == Status::Closed && summary.broken.is_none(),
+        day: summary.bell.unwrap_or(summary.opened_at),
+        reckoned,
+    }
 }
 
 /// Of a cook with its view.

@@ -251,8 +251,7 @@ impl<S: Sink> File<'_, S> {
             let summary = summaries::broken(id, plan_id, "", opened_at, why);
             let events = events.into_iter().map(|event| (event.id, event.at, as_document(&event.happened))).collect();
             let document = as_document(&plan);
-            let (summary, reckoned) = (summary.document, true);
-            return Ok(Staged::Cook { id, plan_id, opened_at, document, events, binned_at, summary, reckoned });
+            return Ok(Staged::Cook { id, plan_id, opened_at, document, events, binned_at, summary });
         }
         let plan: Plan = read_object(plan.get().as_bytes()).map_err(|error| inside("plan", error))?;
         plan.resolve(&self.kitchen).map_err(|error| error.within("plan"))?;
@@ -276,8 +275,7 @@ impl<S: Sink> File<'_, S> {
                 .map(|event| Ok((event.id, event.at, text(&event.happened)?)))
                 .collect::<Result<_, Error>>()?,
             binned_at,
-            summary: facts.document,
-            reckoned: facts.reckoned,
+            summary: facts,
         })
     }
 }

@@ -1,17 +1,26 @@
--- What a list of cooks shows of each, kept so that the list costs one look. `of_seq` is the last thing that had
--- happened; `reckoned` is 0 where only the facts are known and the forecast is still to be run.
+-- What lists of cooks show of each, kept so that a list costs one look: a `line` in the list of all, a `document` in the
+-- log. `of_seq` is the last thing that had happened; `reckoned` is 0 where only the facts are known and the forecast is
+-- still to be run; `day` is the bell, or when it was opened.
 CREATE TABLE cook_summary (
     cook_id  TEXT PRIMARY KEY REFERENCES cook (id) ON DELETE CASCADE,
     of_seq   INTEGER NOT NULL,
     reckoned INTEGER NOT NULL,
+    closed   INTEGER NOT NULL,
+    opened   TEXT NOT NULL,
+    day      TEXT NOT NULL,
+    binned   INTEGER NOT NULL,
+    line     TEXT NOT NULL,
     document TEXT NOT NULL
 ) STRICT;
+
+-- The line stands in the index, so that the list of all is read from it alone.
+CREATE INDEX cook_summary_in_list ON cook_summary (opened DESC, cook_id, line) WHERE binned = 0;
+CREATE INDEX cook_summary_in_log ON cook_summary (day DESC, cook_id) WHERE closed = 1 AND binned = 0;
 
 CREATE INDEX cook_summary_to_reckon ON cook_summary (cook_id) WHERE reckoned = 0;
 
 -- What was put away: it can be taken out again until the bin is emptied.
 ALTER TABLE cook ADD COLUMN binned_at TEXT;
-CREATE INDEX cook_by_opening ON cook (opened_at DESC, id);
 CREATE TABLE plan_bin (
     plan_id   TEXT PRIMARY KEY,
     binned_at TEXT NOT NULL

@@ -48,6 +48,12 @@ impl Store {
         .bind(write_instant(now))
         .execute(&mut *writing)
         .await?;
+        if what == What::Cook {
+            sqlx::query("UPDATE cook_summary SET binned = 1 WHERE cook_id = ?")
+                .bind(&id_text)
+                .execute(&mut *writing)
+                .await?;
+        }
         if done.rows_affected() == 0 {
             let what = if what == What::Plan { "plan" } else { "cook" };
             return Err(Error::NotFound { what, id: id_text });
@@ -68,6 +74,12 @@ impl Store {
         .bind(id.to_string())
         .execute(&mut *writing)
         .await?;
+        if what == What::Cook {
+            sqlx::query("UPDATE cook_summary SET binned = 0 WHERE cook_id = ?")
+                .bind(id.to_string())
+                .execute(&mut *writing)
+                .await?;
+        }
         writing.commit().await
     }
 

@@ -5,6 +5,8 @@ use std::collections::HashMap;
 use ergastic_core::cook::Event;
 use ergastic_core::plan::Plan;
 use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use serde_json::value::RawValue;
 use sqlx::SqliteConnection;
 use uuid::Uuid;
 
@@ -49,11 +51,17 @@ pub struct RawCook {
     pub seq: i64,
 }
 
-/// What a list of cooks shows of one, as JSON.
-#[derive(Debug, Clone, PartialEq, Eq)]
+/// What lists of cooks show of one, as JSON.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize)]
 pub struct Summary {
-    /// A JSON object.
+    /// A JSON object: its line in the list of all.
+    pub line: String,
+    /// A JSON object: what the log shows.
     pub document: String,
+    /// It is over, or can't be shown.
+    pub closed: bool,
+    /// Its bell, or when it was opened.
+    pub day: Timestamp,
     /// Whether the forecast is in it, or only the facts.
     pub reckoned: bool,
 }
@@ -145,12 +153,17 @@ pub(crate) async fn insert_events(
 
 pub(crate) async fn put_summary(connection: &mut SqliteConnection, id: &str, summary: &Summary) -> Result<()> {
     sqlx::query(
-        "INSERT INTO cook_summary (cook_id, of_seq, reckoned, document)
-         SELECT ?1, coalesce(max(seq), 0), ?2, ?3 FROM cook_event WHERE cook_id = ?1
-         ON CONFLICT (cook_id) DO UPDATE SET of_seq = excluded.of_seq, reckoned = excluded.reckoned, document = excluded.document",
+        "INSERT INTO cook_summary (cook_id, of_seq, reckoned, closed, opened, day, binned, line, document)
+         SELECT id, (SELECT coalesce(max(seq), 0) FROM cook_event WHERE cook_id = ?1), ?2, ?3, opened_at, ?4,
+                binned_at IS NOT NULL, ?5, ?6 FROM cook WHERE id = ?1
+         ON CONFLICT (cook_id) DO UPDATE SET of_seq = excluded.of_seq, reckoned = excluded.reckoned,
+             closed = excluded.closed, day = excluded.day, line = excluded.line, document = excluded.document",
     )
     .bind(id)
     .bind(i64::from(summary.reckoned))
+    .bind(i64::from(summary.closed))
+    .bind(write_instant(summary.day))
+    .bind(&summary.line)
     .bind(&summary.document)
     .execute(connection)
     .await?;
@@ -158,23 +171,54 @@ pub(crate) async fn put_summary(connection: &mut SqliteConnection, id: &str, sum
 }
 
 impl Store {
-    /// What a list shows of every cook that is not in the bin, the latest opened first, as a JSON list.
+    /// The lines of every cook that is not in the bin, the latest opened first, as a JSON list.
     ///
     /// # Errors
     /// When the database can't be read.
     pub async fn cook_list(&self) -> Result<String> {
         // One row instead of thousands: the list is on every page.
         let list: Option<String> = sqlx::query_scalar(
-            "SELECT '[' || group_concat(document) || ']' FROM (
-                SELECT CASE WHEN json_valid(summary.document) THEN summary.document
+            "SELECT '[' || group_concat(line) || ']' FROM (
+                SELECT line FROM cook_summary INDEXED BY cook_summary_in_list WHERE binned = 0 ORDER BY opened DESC, cook_id)",
+        )
+        .fetch_one(self.connections.read())
+        .await?;
+        let list = list.unwrap_or_else(|| "[]".to_owned());
+        if serde_json::from_str::<serde::de::IgnoredAny>(&list).is_ok() { Ok(list) } else { self.sound_lines().await }
+    }
+
+    /// The same where one of the lines is damaged: it is said which.
+    async fn sound_lines(&self) -> Result<String> {
+        let list: Option<String> = sqlx::query_scalar(
+            "SELECT '[' || group_concat(line) || ']' FROM (
+                SELECT CASE WHEN json_valid(line) THEN line
                        ELSE json_object('id', cook.id, 'plan_id', cook.plan_id, 'name', '', 'opened_at', cook.opened_at,
-                                        'status', 'closed', 'broken', 'what was kept of it for the list is damaged') END AS document
-                FROM cook LEFT JOIN cook_summary AS summary ON summary.cook_id = cook.id
-                WHERE cook.binned_at IS NULL ORDER BY cook.opened_at DESC, cook.id)",
+                                        'status', 'closed', 'broken', 'what was kept of it for the list is damaged') END AS line
+                FROM cook JOIN cook_summary ON cook_id = cook.id
+                WHERE binned_at IS NULL ORDER BY opened_at DESC, cook.id)",
         )
         .fetch_one(self.connections.read())
         .await?;
         Ok(list.unwrap_or_else(|| "[]".to_owned()))
+    }
+
+    /// What the log shows of cooks that are over, the latest bell first: some of them, and how many there are in all.
+    ///
+    /// # Errors
+    /// When the database can't be read.
+    pub async fn log(&self, from: u32, count: u32) -> Result<(Vec<Box<RawValue>>, u64)> {
+        let documents: Vec<String> = sqlx::query_scalar(
+            "SELECT document FROM cook_summary WHERE closed = 1 AND binned = 0 ORDER BY day DESC, cook_id LIMIT ? OFFSET ?",
+        )
+        .bind(count)
+        .bind(from)
+        .fetch_all(self.connections.read())
+        .await?;
+        let all: i64 = sqlx::query_scalar("SELECT count(*) FROM cook_summary WHERE closed = 1 AND binned = 0")
+            .fetch_one(self.connections.read())
+            .await?;
+        // One that is damaged stands in the list of all, with its reason.
+        Ok((documents.into_iter().filter_map(|document| RawValue::from_string(document).ok()).collect(), all as u64))
     }
 
     /// One cook with its events.

@@ -8,6 +8,8 @@ use serde::{Deserialize, Serialize};
 use serde_json::value::RawValue;
 use uuid::Uuid;
 
+use crate::Summary;
+
 /// The version of the file's layout.
 pub const FILE_VERSION: u32 = 1;
 
@@ -106,10 +108,8 @@ pub enum Staged {
         events: Vec<(Uuid, Timestamp, String)>,
         /// In the bin since.
         binned_at: Option<Timestamp>,
-        /// What a list shows of it.
-        summary: String,
-        /// Whether the forecast is in that, or is never to be.
-        reckoned: bool,
+        /// What lists show of it.
+        summary: Summary,
     },
 }
 

@@ -11,7 +11,7 @@ use uuid::Uuid;
 
 use crate::cooks::{insert_events, put_summary};
 use crate::readings::{count_known, insert_readings, probe_number};
-use crate::{Error, MOST_EVENTS, Reading, Result, Staged, Store, Summary, put_kitchen, read, write, write_instant};
+use crate::{Error, MOST_EVENTS, Reading, Result, Staged, Store, put_kitchen, read, write, write_instant};
 
 /// What a file has brought, or would bring.
 #[derive(Debug, Clone, Copy, Default, PartialEq, Eq)]
@@ -264,7 +264,11 @@ async fn is_new_version(
 /// Counts what an item brings.
 async fn count(connection: &mut SqliteConnection, item: &Staged, brought: &mut Brought) -> Result<()> {
     match item {
-        Staged::Kitchen { .. } => brought.kitchen = true,
+        Staged::Kitchen { document } => {
+            let here: Option<String> =
+                sqlx::query_scalar("SELECT document FROM kitchen WHERE id = 1").fetch_optional(connection).await?;
+            brought.kitchen = here.as_ref() != Some(document);
+        }
         Staged::Plan { id, version, saved_at, document, .. } => {
             let known: Option<i64> = sqlx::query_scalar("SELECT 1 FROM plan WHERE id = ? LIMIT 1")
                 .bind(id.to_string())
@@ -327,7 +331,7 @@ async fn put(connection: &mut SqliteConnection, item: Staged) -> Result<()> {
             }
             Ok(())
         }
-        Staged::Cook { id, plan_id, opened_at, document, events, binned_at, summary, reckoned } => {
+        Staged::Cook { id, plan_id, opened_at, document, events, binned_at, summary } => {
             let id = id.to_string();
             let opened = sqlx::query(
                 "INSERT INTO cook (id, plan_id, document, opened_at, binned_at) VALUES (?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
@@ -350,7 +354,7 @@ async fn put(connection: &mut SqliteConnection, item: Staged) -> Result<()> {
                 return Err(Error::CookFull { most: MOST_EVENTS });
             }
             if opened > 0 {
-                put_summary(connection, &id, &Summary { document: summary, reckoned }).await?;
+                put_summary(connection, &id, &summary).await?;
             } else if stored > 0 {
                 // What the list shows of a cook that was here is made anew.
                 sqlx::query("DELETE FROM cook_summary WHERE cook_id = ?").bind(&id).execute(connection).await?;

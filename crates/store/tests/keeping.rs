@@ -21,7 +21,8 @@ fn note(id: u128, text: &str) -> Event {
 }
 
 fn shown(name: &str) -> Summary {
-    Summary { document: format!("{{\"name\": \"{name}\"}}"), reckoned: true }
+    let line = format!("{{\"name\": \"{name}\"}}");
+    Summary { document: line.clone(), line, closed: true, day: now(), reckoned: true }
 }
 
 fn reading(id: u128, minute: i64) -> Reading {
@@ -261,7 +262,7 @@ async fn a_damaged_document_spoils_itself_and_nothing_else_and_goes_out_as_it_is
     }
     store.close().await;
     let damage = "UPDATE plan SET document = '{\"name\": 3' WHERE id LIKE '%1'; UPDATE cook SET document = '{\"no\": \"plan\"}' WHERE id LIKE '%7';
-        UPDATE cook_summary SET document = 'x' WHERE cook_id LIKE '%8'";
+        UPDATE cook_summary SET line = 'x', document = 'x' WHERE cook_id LIKE '%8'";
     run_sql(&file, damage).await;
     let store = Store::open(&file).await.unwrap();
     let plans = store.plans().await.unwrap();

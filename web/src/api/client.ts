@@ -90,6 +90,7 @@ export const api = {
       client.PUT('/api/plans/{id}', { params: { path: { id } }, body: { version, plan }, keepalive: true }),
     ),
   cooks: () => unwrap(client.GET('/api/cooks')),
+  log: (count: number) => unwrap(client.GET('/api/log', { params: { query: { count } } })),
   cook: (id: string) => unwrap(client.GET('/api/cooks/{id}', { params: { path: { id } } })),
   openCook: (id: string, plan_id: string) =>
     unwrap(client.PUT('/api/cooks/{id}', { params: { path: { id } }, body: { plan_id } })),

@@ -4,6991 +4,7002 @@
  */
 
 export interface paths {
-  '/api/bin': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/bin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is in the bin, the latest first. */
+        get: operations["list_bin"];
+        put?: never;
+        post?: never;
+        /** Empties the bin for good. */
+        delete: operations["empty_bin"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** What is in the bin, the latest first. */
-    get: operations['list_bin'];
-    put?: never;
-    post?: never;
-    /** Empties the bin for good. */
-    delete: operations['empty_bin'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bin/cooks/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/bin/cooks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a cook out of the bin. */
+        delete: operations["take_out_cook"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post?: never;
-    /** Takes a cook out of the bin. */
-    delete: operations['take_out_cook'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bin/plans/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/bin/plans/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a plan out of the bin. */
+        delete: operations["take_out_plan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post?: never;
-    /** Takes a plan out of the bin. */
-    delete: operations['take_out_plan'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/cooks': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/cooks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is known of every cook, the latest first; one that can't be shown says why, and hinders no other. */
+        get: operations["list_cooks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** What is known of every cook, the latest first; one that can't be shown says why, and hinders no other. */
-    get: operations['list_cooks'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/cooks/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/cooks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One cook as it stands now. */
+        get: operations["get_cook"];
+        /** Opens a cook from a plan, under an id made by the sender; opening it again changes nothing. */
+        put: operations["open"];
+        post?: never;
+        /** Puts a cook in the bin. */
+        delete: operations["delete_cook"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** One cook as it stands now. */
-    get: operations['get_cook'];
-    /** Opens a cook from a plan, under an id made by the sender; opening it again changes nothing. */
-    put: operations['open'];
-    post?: never;
-    /** Puts a cook in the bin. */
-    delete: operations['delete_cook'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/cooks/{id}/events': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/cooks/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Appends what happened, all of it or none, and answers the cook as it then stands. */
+        post: operations["append"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Appends what happened, all of it or none, and answers the cook as it then stands. */
-    post: operations['append'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/cuts': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/cuts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every cut Ergastic knows. */
+        get: operations["cuts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** Every cut Ergastic knows. */
-    get: operations['cuts'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/events': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A stream of changes (server-sent events), from now on or from after one that was heard. */
+        get: operations["stream"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** A stream of changes (server-sent events), from now on or from after one that was heard. */
-    get: operations['stream'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/export': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The whole kitchen as one JSON file, as it is at one moment. */
+        get: operations["export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The whole kitchen as one JSON file, as it is at one moment. */
-    get: operations['export'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/forecast': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** When it will be tender, and how sure that is. */
+        post: operations["post_forecast"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** When it will be tender, and how sure that is. */
-    post: operations['post_forecast'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/health': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** That it runs, and whether anything can be kept: a small change is tried. */
+        get: operations["health"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** That it runs, and whether anything can be kept: a small change is tried. */
-    get: operations['health'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/import': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says what a kitchen file would bring, and keeps nothing of it. */
+        put: operations["import_preview"];
+        /** Takes a kitchen file in, all of it or nothing. What is here stays; what the file has besides is added. */
+        post: operations["import"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    /** Says what a kitchen file would bring, and keeps nothing of it. */
-    put: operations['import_preview'];
-    /** Takes a kitchen file in, all of it or nothing. What is here stays; what the file has besides is added. */
-    post: operations['import'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/kitchen': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/kitchen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The kitchen. */
+        get: operations["get_kitchen"];
+        /** Saves the kitchen. */
+        put: operations["put_kitchen"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The kitchen. */
-    get: operations['get_kitchen'];
-    /** Saves the kitchen. */
-    put: operations['put_kitchen'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/larder': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/larder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What there is to put in with the meat. */
+        get: operations["larder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** What there is to put in with the meat. */
-    get: operations['larder'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/match': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Cooks that are over, what was foretold of them and what came, the latest bell first. */
+        get: operations["log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Which way for this cut. */
-    post: operations['post_match'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/match/overview': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/match": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which way for this cut. */
+        post: operations["post_match"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** Every cut against every way, for usual pieces at this kitchen's altitude. */
-    get: operations['get_overview'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/match/overview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every cut against every way, for usual pieces at this kitchen's altitude. */
+        get: operations["get_overview"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** Every plan, by its bell; those that can't be read come last and say why. */
-    get: operations['list_plans'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every plan, by its bell; those that can't be read come last and say why. */
+        get: operations["list_plans"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** One plan. */
-    get: operations['get_plan'];
-    /** Saves a plan under an id made by the sender. */
-    put: operations['put_plan'];
-    post?: never;
-    /** Puts a plan in the bin, with every version. */
-    delete: operations['delete_plan'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{id}/sheet': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/plans/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One plan. */
+        get: operations["get_plan"];
+        /** Saves a plan under an id made by the sender. */
+        put: operations["put_plan"];
+        post?: never;
+        /** Puts a plan in the bin, with every version. */
+        delete: operations["delete_plan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The sheet of a plan, worked back from its bell as of now, with the forecast under it. */
-    get: operations['get_sheet'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{id}/versions': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/plans/{id}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sheet of a plan, worked back from its bell as of now, with the forecast under it. */
+        get: operations["get_sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** Every version of a plan that was saved, the newest first. */
-    get: operations['list_versions'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plans/{id}/versions/{version}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/plans/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every version of a plan that was saved, the newest first. */
+        get: operations["list_versions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** One version of a plan. */
-    get: operations['get_version'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/prepare': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/plans/{id}/versions/{version}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One version of a plan. */
+        get: operations["get_version"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** One dish at the bench, salt to lid. */
-    post: operations['post_prepare'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/prepare/plan': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/prepare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** One dish at the bench, salt to lid. */
+        post: operations["post_prepare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** A plan at the bench, salt to lid, saved or not. */
-    post: operations['post_bench'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/probes': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/prepare/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A plan at the bench, salt to lid, saved or not. */
+        post: operations["post_bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The probes that have been seen. */
-    get: operations['list_probes'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/probes/{probe}/readings': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/probes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The probes that have been seen. */
+        get: operations["list_probes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** Readings in time order, as JSON or, if asked for, CSV. */
-    get: operations['get_readings'];
-    put?: never;
-    /** Stores readings, all of them or none. */
-    post: operations['post_readings'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sauce': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/probes/{probe}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Readings in time order, as JSON or, if asked for, CSV. */
+        get: operations["get_readings"];
+        put?: never;
+        /** Stores readings, all of them or none. */
+        post: operations["post_readings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** From the liquid in the pot to the sauce. */
-    post: operations['post_sauce'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sheet/preview': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/sauce": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** From the liquid in the pot to the sauce. */
+        post: operations["post_sauce"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** The sheet of a plan that is not saved. */
-    post: operations['post_preview'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
+    "/api/sheet/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The sheet of a plan that is not saved. */
+        post: operations["post_preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    /** @description Liquid poured in later. */
-    Added: {
-      /**
-       * Format: double
-       * @description Minutes from the meat meeting the heat.
-       */
-      at_min: number;
-      /**
-       * Format: double
-       * @description How warm, °C.
-       */
-      celsius: number;
-      /**
-       * Format: double
-       * @description How much, L.
-       */
-      liquid_l: number;
-    };
-    /**
-     * @description Something that goes in before the end.
-     * @enum {string}
-     */
-    Addition:
-      | 'potato'
-      | 'carrot'
-      | 'swede'
-      | 'cabbage'
-      | 'leek'
-      | 'pearl_onion'
-      | 'mushroom'
-      | 'peas'
-      | 'cooked_beans'
-      | 'soaked_beans'
-      | 'dumplings'
-      | 'prunes'
-      | 'soft_herbs';
-    /**
-     * @description How old the animal was: more cross-links, more hours.
-     * @enum {string}
-     */
-    Age: 'young' | 'mature';
-    /**
-     * @description What an allergen is called on a label.
-     * @enum {string}
-     */
-    Allergen: 'wheat' | 'soy' | 'fish' | 'sulphites' | 'celery' | 'mustard' | 'milk';
-    /** @description An allergen and what brings it. */
-    AllergenFrom: {
-      /** @description Which. */
-      allergen: components['schemas']['Allergen'];
-      /** @description From what. */
-      from: string[];
-    };
-    /** @description The question whose answer narrows the band most. */
-    Ask: {
-      /** @description The request's field it would fill. */
-      field: string;
-      /** @description How a cook finds it out. */
-      how: string;
-      /**
-       * Format: double
-       * @description Minutes by which P10 to P90 would narrow.
-       */
-      narrows_min: number;
-      /** @description The question. */
-      question: string;
-    };
-    /** @description Something left out of the request and filled in. */
-    Assumed: {
-      /** @description The field. */
-      field: string;
-      /** @description What was taken. */
-      value: string;
-      /** @description Why that. */
-      why: string;
-    };
-    /** @description The sauce's balance beside salt. */
-    Balance: {
-      /**
-       * Format: double
-       * @description Acid, g, reckoned as acetic.
-       */
-      acid_g: number;
-      /**
-       * Format: double
-       * @description Alcohol poured in, g.
-       */
-      alcohol_g: number;
-      /**
-       * Format: double
-       * @description Share of it left at the end.
-       */
-      alcohol_left: number;
-      /** @description Allergens in the pot, with what brings them. */
-      allergens: components['schemas']['AllergenFrom'][];
-      /** @description What to mind when it is reduced: sweet, sharp or bitter. */
-      flags: string[];
-      /**
-       * Format: double
-       * @description Sugar, g.
-       */
-      sugar_g: number;
-      /** @description Swaps. */
-      swaps: components['schemas']['Swap'][];
-    };
-    /** @description Ready and too far, as instants. */
-    Band: {
-      /** @description Tender. */
-      ready: components['schemas']['Ready'];
-      /** @description Gone too far. */
-      too_far: components['schemas']['Ready'];
-    };
-    /** @description Where eight in ten of the simulated cooks stand at a moment. */
-    BandPoint: {
-      /** @description Near the middle, as a probe reads it: P10, P50, P90, °C. */
-      core_c: number[];
-      /** @description Liquid in the pot: P10, P50, P90, L. */
-      liquid_l: number[];
-      /**
-       * Format: double
-       * @description Minutes since the meat met the heat.
-       */
-      min: number;
-      /** @description On the scale of slice to spoon: P10, P50, P90. */
-      tenderness: number[];
-    };
-    /** @description What is believed of something uncertain: a normal distribution. */
-    Belief: {
-      /**
-       * Format: double
-       * @description Its middle.
-       */
-      mean: number;
-      /**
-       * Format: double
-       * @description Its standard deviation.
-       */
-      sigma: number;
-    };
-    /** @description One thing to do at the bench. */
-    BenchStep: {
-      /** @description Cautions at this step. */
-      cautions: components['schemas']['Caution'][];
-      /** @description A stable name. */
-      id: string;
-      /**
-       * Format: double
-       * @description Minutes at it, or waiting for it.
-       */
-      min: number;
-      /** @description What. */
-      what: string;
-      /** @description Why, and the sign. */
-      why: string;
-    };
-    /**
-     * @description A plan or a cook.
-     * @enum {string}
-     */
-    BinnedKind: 'plan' | 'cook';
-    /** @description Something in the bin. */
-    BinnedView: {
-      /** Format: date-time */
-      binned_at: string;
-      /** Format: uuid */
-      id: string;
-      kind: components['schemas']['BinnedKind'];
-      /** @description What the dish is called; empty where that can't be read. */
-      name: string;
-    };
-    /**
-     * @description Something put in the pot for body.
-     * @enum {string}
-     */
-    BodyFrom: 'sinew' | 'foot' | 'tendon' | 'rind';
-    /** @description Brine that it lies in until both are of one strength. */
-    Brine: {
-      /**
-       * Format: double
-       * @description Hours in it.
-       */
-      hours: number;
-      /**
-       * Format: double
-       * @description Water, L.
-       */
-      water_l: number;
-    };
-    /** @description Salt as strength of the brine, or as what a soak leaves. */
-    BrineAnswer: {
-      /**
-       * Format: double
-       * @description Share of the way to one strength by the time it comes out.
-       */
-      evened: number;
-      /**
-       * Format: double
-       * @description Salt for the water, g.
-       */
-      salt_g: number;
-      /**
-       * Format: double
-       * @description Its strength, %.
-       */
-      strength_pct: number;
-    };
-    /** @description What a file has brought, or would bring. */
-    BroughtView: {
-      /**
-       * Format: int64
-       * @description Cooks that are here and get further things that happened.
-       */
-      changed_cooks: number;
-      /**
-       * Format: int64
-       * @description Plans that are here and get further versions.
-       */
-      changed_plans: number;
-      /**
-       * Format: int64
-       * @description Things that happened, in all.
-       */
-      events: number;
-      /** @description The kitchen itself is replaced by the file's. */
-      kitchen: boolean;
-      /**
-       * Format: int64
-       * @description Cooks that are new here.
-       */
-      new_cooks: number;
-      /**
-       * Format: int64
-       * @description Plans that are new here.
-       */
-      new_plans: number;
-      /**
-       * Format: int64
-       * @description Readings that are new here.
-       */
-      readings: number;
-      /**
-       * Format: int64
-       * @description Readings that are here already.
-       */
-      repeated: number;
-      /**
-       * Format: int64
-       * @description Versions of plans, in all.
-       */
-      versions: number;
-    };
-    /** @description A cut that could be bought for a way. */
-    Buy: {
-      /**
-       * Format: double
-       * @description P(tender in time), where there is a bell.
-       */
-      chance_ready: number;
-      /**
-       * Format: double
-       * @description What that costs; `null` without a price.
-       */
-      cost?: number | null;
-      /**
-       * Format: double
-       * @description The same for each who eats.
-       */
-      cost_a_head?: number | null;
-      /** @description Which. */
-      cut: components['schemas']['Cut'];
-      /** @description How it would be eaten. */
-      eaten_as: components['schemas']['EatenAs'];
-      /**
-       * Format: double
-       * @description Raw, bone in, kg.
-       */
-      mass_kg: number;
-      /** @description Its name. */
-      name: string;
-      /**
-       * Format: int32
-       * @description Pieces as they usually come.
-       */
-      pieces: number;
-      /** @description Tender, from the meat meeting the heat. */
-      ready_min: components['schemas']['Quantiles'];
-      /**
-       * Format: date-time
-       * @description Latest start for the certainty.
-       */
-      start_by?: string | null;
-      /** @description Whether it fits. */
-      verdict: components['schemas']['Verdict'];
-      /** @description Why this much, and what is special about it. */
-      why: string;
-      /**
-       * Format: double
-       * @description Cooked and edible, kg.
-       */
-      yield_kg: number;
-    };
-    /** @description A caution that binds in this plan. */
-    Caution: {
-      /** @description A stable name. */
-      id: string;
-      /** @description One or two short sentences. */
-      text: string;
-    };
-    /** @description A cut and a way. */
-    Cell: {
-      /** @description The way. */
-      method: components['schemas']['Method'];
-      /**
-       * Format: double
-       * @description Half of usual pieces are tender by then, min; `null` where they do not go together.
-       */
-      ready_min?: number | null;
-      /** @description Why not, where they do not. */
-      why_not?: string | null;
-    };
-    /** @description What has changed. */
-    Change:
-      | {
-          /** @enum {string} */
-          what: 'hello';
-        }
-      | {
-          /** @enum {string} */
-          what: 'kitchen';
-        }
-      | {
-          /**
-           * Format: uuid
-           * @description Which.
-           */
-          id: string;
-          /** @enum {string} */
-          what: 'plan';
-        }
-      | {
-          /**
-           * Format: uuid
-           * @description Which.
-           */
-          id: string;
-          /** @enum {string} */
-          what: 'cook';
-        }
-      | {
-          /**
-           * Format: int64
-           * @description Plans, cooks and readings so far.
-           */
-          done: number;
-          /**
-           * Format: int64
-           * @description Of so many, where that is known.
-           */
-          of?: number | null;
-          /** @description Which way. */
-          task: components['schemas']['Traffic'];
-          /** @enum {string} */
-          what: 'progress';
-        }
-      | {
-          /** @enum {string} */
-          what: 'missed';
+    schemas: {
+        /** @description Liquid poured in later. */
+        Added: {
+            /**
+             * Format: double
+             * @description Minutes from the meat meeting the heat.
+             */
+            at_min: number;
+            /**
+             * Format: double
+             * @description How warm, °C.
+             */
+            celsius: number;
+            /**
+             * Format: double
+             * @description How much, L.
+             */
+            liquid_l: number;
         };
-    /**
-     * @description What a cook found on testing the meat: the softest word that already fits.
-     * @enum {string}
-     */
-    Check: 'firm' | 'slice' | 'fork' | 'probe' | 'pull' | 'spoon';
-    /** @description A recipe, checked. */
-    Checked: {
-      /**
-       * Format: double
-       * @description P(just right for how it is eaten).
-       */
-      chance: number;
-      /** @description The same softness on the kit that is free. */
-      equivalents: components['schemas']['Equivalent'][];
-      /** @description Enough and too far for how it is eaten, on the same scale. */
-      goal: number[];
-      /** @description Where such pieces land. */
-      lands: components['schemas']['Landing'];
-      /**
-       * Format: double
-       * @description From the meat meeting the heat to its end, coming up and letting go included, min.
-       */
-      min: number;
-      /**
-       * Format: double
-       * @description P(not tender enough yet).
-       */
-      not_yet: number;
-      /** @description The forecast behind it. */
-      request: components['schemas']['ForecastRequest'];
-      /** @description On the scale of slice to spoon at its end: P10, P50, P90. */
-      tenderness: number[];
-      /** @description As it was written. */
-      text: string;
-      /**
-       * Format: double
-       * @description P(gone too far).
-       */
-      too_far: number;
-      /** @description As it was understood. */
-      understood: components['schemas']['Understood'];
-      /** @description In a sentence. */
-      words: string;
-    };
-    /** @description One way of cooking it, in one variant. */
-    Choice: {
-      at_pressure_min?: components['schemas']['Quantiles'] | null;
-      /** @description Whether it gets a bark. */
-      bark: boolean;
-      /**
-       * Format: double
-       * @description Gelatin in it, %.
-       */
-      body_pct: number;
-      /** @description Cautions that bind. */
-      cautions: components['schemas']['Caution'][];
-      /**
-       * Format: double
-       * @description P(tender and not too far at lifting) if it starts at `start_by` and the heat simply stays on.
-       */
-      chance_left_on: number;
-      /**
-       * Format: double
-       * @description P(tender in time), starting as soon as someone is up; early meat is held hot.
-       */
-      chance_ready: number;
-      /** @description What it would ask of hands that sleep or are away. */
-      clashes: string[];
-      /**
-       * Format: double
-       * @description Raw price for each of those who eat.
-       */
-      cost_a_head?: number | null;
-      /**
-       * Format: double
-       * @description Raw price of a portion; `null` without a price.
-       */
-      cost_per_portion?: number | null;
-      /**
-       * Format: double
-       * @description From lifting to plates.
-       */
-      finishing_min: number;
-      /** @description What it burns. */
-      fuel: components['schemas']['Fuel'];
-      /**
-       * Format: double
-       * @description Cooked meat for each of those who eat, g.
-       */
-      grams_a_head: number;
-      /**
-       * Format: double
-       * @description Hands-on minutes from salt to plates.
-       */
-      hands_on_min: number;
-      /** @description Heat; of a chain, its first. */
-      heat: components['schemas']['Heat'];
-      /**
-       * Format: double
-       * @description What half of such pieces wait hot, if it starts at `start_by`, min.
-       */
-      hold_min: number;
-      /** @description A stable name, such as `braise.oven_150.whole`. */
-      id: string;
-      /**
-       * Format: double
-       * @description From beginning to the meat meeting the heat, min.
-       */
-      lead_min: number;
-      /**
-       * Format: date-time
-       * @description Lifting for the bell.
-       */
-      lift_at: string;
-      /**
-       * Format: date-time
-       * @description The meat meets the heat, if it starts as soon as someone is up.
-       */
-      met_heat_at: string;
-      /** @description Way; of a chain, its first. */
-      method: components['schemas']['Method'];
-      /** @description Its name on the screen. */
-      name: string;
-      /** @description The plan this way would be. */
-      plan: components['schemas']['Plan'];
-      /**
-       * Format: double
-       * @description Portions.
-       */
-      portions: number;
-      /** @description Tender by P5, P10, … P95, min; `null` from where no cook gets there. */
-      ready_at_min: (number | null)[];
-      /** @description Tender, from the meat meeting the heat. */
-      ready_min: components['schemas']['Quantiles'];
-      /** @description How the liquid will feel. */
-      sauce_body: string;
-      /**
-       * Format: double
-       * @description Liquid for the sauce, L.
-       */
-      sauce_l: number;
-      /** @description How it is cut up. */
-      shape: components['schemas']['Shape'];
-      /** @description The stages of a chain. */
-      stages?: components['schemas']['StageRequest'][] | null;
-      /**
-       * Format: date-time
-       * @description Latest start for the certainty, at the bench or with the fire; `null` where it never is tender.
-       */
-      start_by?: string | null;
-      /** @description Gone too far. */
-      too_far_min: components['schemas']['Quantiles'];
-      /** @description Against the best of its way; empty for the best. */
-      trade: string;
-      /** @description Whether it fits. */
-      verdict: components['schemas']['Verdict'];
-      /** @description What is left to wash. */
-      washing_up: components['schemas']['WashingUp'];
-      /** @description One sentence: why, or why not. */
-      why: string;
-      /**
-       * Format: double
-       * @description Cooked and edible, kg.
-       */
-      yield_kg: number;
-    };
-    /** @description A ring of coals, laid out and kept up. */
-    CoalRing: {
-      /** @description How many would hold a simmer here, under and over. */
-      for_a_simmer: number[];
-      /** @description Fresh coals go on, minutes from the meat meeting the heat. */
-      fresh_at_min: number[];
-      /**
-       * Format: double
-       * @description The next lot is lit so long after the last went on, min.
-       */
-      light_after_min: number;
-      /**
-       * Format: double
-       * @description The oven they are like, °C.
-       */
-      like_c: number;
-      /**
-       * Format: int32
-       * @description On its lid.
-       */
-      over: number;
-      /**
-       * Format: double
-       * @description The pot is turned a quarter and its lid back this often, min.
-       */
-      turn_every_min: number;
-      /**
-       * Format: int32
-       * @description Under the pot, in a ring at its rim.
-       */
-      under: number;
-      /** @description What wind, cold or a deep pot change. */
-      words: string;
-    };
-    /** @description Tasks that can't be kept as they are, in words. */
-    Conflict: {
-      /** @description The tasks it concerns. */
-      tasks: string[];
-      /** @description What is wrong and what would help. */
-      text: string;
-    };
-    /** @description A cook as it stands. */
-    CookAnswer: {
-      /** Format: uuid */
-      id: string;
-      /**
-       * Format: date-time
-       * @description The server's clock, for timers.
-       */
-      now: string;
-      /** Format: date-time */
-      opened_at: string;
-      plan: components['schemas']['Plan'];
-      /** Format: uuid */
-      plan_id: string;
-      view: components['schemas']['CookView'];
-    };
-    /** @description A cook in a list. */
-    CookSummary: {
-      /**
-       * Format: date-time
-       * @description Plates on the table.
-       */
-      bell?: string | null;
-      /** @description Why it can't be shown, if so: its own fault and no other's. */
-      broken?: string | null;
-      cut?: components['schemas']['Cut'] | null;
-      /**
-       * Format: uuid
-       * @description Its id.
-       */
-      id: string;
-      /**
-       * Format: double
-       * @description Raw, kg, where it was given.
-       */
-      mass_kg?: number | null;
-      /**
-       * Format: date-time
-       * @description The clock's start: the meat met the heat.
-       */
-      met_heat_at?: string | null;
-      /** @description What the dish is called; empty where it can't be read. */
-      name: string;
-      /**
-       * Format: date-time
-       * @description When it was opened.
-       */
-      opened_at: string;
-      outcome?: components['schemas']['Outcome'] | null;
-      /**
-       * Format: int32
-       * @description How many eat.
-       */
-      people?: number | null;
-      /**
-       * Format: uuid
-       * @description The plan it came from.
-       */
-      plan_id: string;
-      reckoned?: components['schemas']['Reckoned'] | null;
-      /** @description How far it has come. */
-      status: components['schemas']['Status'];
-    };
-    /** @description A task with its state. */
-    CookTask: {
-      /**
-       * Format: date-time
-       * @description When it was done.
-       */
-      done_at?: string | null;
-      /** @description What has become of it. */
-      state: components['schemas']['TaskState'];
-      /** @description The task. */
-      task: components['schemas']['Task'];
-    };
-    /** @description A cook as it stands. */
-    CookView: {
-      /** @description The band after everything found so far. */
-      band: components['schemas']['Band'];
-      /**
-       * Format: double
-       * @description Simulated cooks that still carry weight.
-       */
-      effective: number;
-      /** @description Findings the band rests on. */
-      findings: number;
-      /** @description The band before any of it. */
-      foretold: components['schemas']['Band'];
-      /** @description What is enough, and what is too far, on the same scale. */
-      goal: number[];
-      /**
-       * Format: double
-       * @description Minutes after the bell.
-       */
-      late_min: number;
-      /** @description What a closed cook has taught of this kitchen. */
-      learned?: components['schemas']['Learned'];
-      /**
-       * Format: date-time
-       * @description Planned lifting.
-       */
-      lift_at: string;
-      /** @description What happened, latest last. */
-      log: components['schemas']['LogLine'][];
-      /**
-       * Format: date-time
-       * @description The clock's start.
-       */
-      met_heat_at?: string | null;
-      /** @description What comes next for the hands. */
-      next_task?: string | null;
-      /** @description What to do now. */
-      now_task?: string | null;
-      outcome?: components['schemas']['Outcome'] | null;
-      /**
-       * Format: date-time
-       * @description When the sheet has the meat meet the heat.
-       */
-      planned_met_heat_at: string;
-      /** @description Liquid, fat, salt and gelatin expected when tender: L, L, g, g. */
-      pot: components['schemas']['PotNow'];
-      /** @description What was foretold against what came, once it is tender. */
-      prediction: components['schemas']['Prediction'];
-      /**
-       * Format: date-time
-       * @description Plates on the table.
-       */
-      serve_at: string;
-      /** @description How far it has come. */
-      status: components['schemas']['Status'];
-      /** @description A finding that almost no simulated cook foretold. */
-      surprising: boolean;
-      /** @description Every task with its state, in time order. */
-      tasks: components['schemas']['CookTask'][];
-      /**
-       * Format: date-time
-       * @description Tender, by the first check that said so or the lifting.
-       */
-      tender_at?: string | null;
-      /** @description How tender it is now, on the scale of slice to spoon (resistance taken out): P10, P50, P90. */
-      tenderness?: number[] | null;
-      /** @description One sentence on where it stands and what would tell most. */
-      words: string;
-    };
-    /**
-     * @description Where it is cooled.
-     * @enum {string}
-     */
-    CoolIn: 'pot' | 'fridge' | 'trays' | 'ice_bath';
-    /** @description How long one way takes. */
-    Cooled: {
-      /** @description Where. */
-      cool_in: components['schemas']['CoolIn'];
-      /** @description Within the published guidance: from 57 to 21 °C in 2 h, and to 5 °C in 4 h more. */
-      in_time: boolean;
-      /**
-       * Format: double
-       * @description From the boil to 21 °C, min.
-       */
-      to_21_min: number;
-      /**
-       * Format: double
-       * @description From the boil to 5 °C, min.
-       */
-      to_5_min: number;
-    };
-    /**
-     * @description Crystals of salt, which fill a spoon differently.
-     * @enum {string}
-     */
-    Crystal: 'fine' | 'coarse' | 'flake';
-    /** @description One point of the median run. */
-    CurvePoint: {
-      /**
-       * Format: double
-       * @description Middle, °C.
-       */
-      core_c: number;
-      /**
-       * Format: double
-       * @description Rendered fat, L.
-       */
-      fat_l: number;
-      /**
-       * Format: double
-       * @description Gelatin in the liquid, g.
-       */
-      gelatin_g: number;
-      /**
-       * Format: double
-       * @description Juice that has left the meat, kg.
-       */
-      juice_kg: number;
-      /**
-       * Format: double
-       * @description Liquid in the pot, L.
-       */
-      liquid_l: number;
-      /**
-       * Format: double
-       * @description Liquid, fat, bath or air, °C.
-       */
-      medium_c: number;
-      /**
-       * Format: double
-       * @description Minutes since the meat met the heat.
-       */
-      min: number;
-      /**
-       * Format: double
-       * @description Salt in the liquid, g.
-       */
-      salt_g: number;
-      /** @description The stage it is in, counted from 0. */
-      stage: number;
-      /**
-       * Format: double
-       * @description Left as steam, from the pot and from meat in the pit, kg.
-       */
-      steam_kg: number;
-      /**
-       * Format: double
-       * @description Surface, °C.
-       */
-      surface_c: number;
-      /**
-       * Format: double
-       * @description Mean tender-hours.
-       */
-      tender_h: number;
-      /**
-       * Format: double
-       * @description Cooked and edible by then, kg.
-       */
-      yield_kg: number;
-    };
-    /**
-     * @description A beef cut by the name of its muscle or joint.
-     * @enum {string}
-     */
-    Cut:
-      | 'chuck'
-      | 'blade'
-      | 'neck'
-      | 'short_rib'
-      | 'plate_rib'
-      | 'rib_finger'
-      | 'brisket_flat'
-      | 'brisket_point'
-      | 'brisket'
-      | 'corned_brisket'
-      | 'shin'
-      | 'shin_bone_in'
-      | 'heel'
-      | 'cheek'
-      | 'oxtail'
-      | 'tendon'
-      | 'round'
-      | 'topside'
-      | 'silverside'
-      | 'eye_round'
-      | 'skirt'
-      | 'flank'
-      | 'sirloin'
-      | 'stewing_mix'
-      | 'fillet'
-      | 'rib_eye'
-      | 'strip';
-    /**
-     * @description What the computation needs to know of a cut. Percentages are of the raw mass.
-     *
-     *     Figures are working values, fitted to practice; published composition of beef cuts
-     *     scatters more widely than the rows differ.
-     */
-    CutFacts: {
-      /** @description Other names it is sold under. */
-      also: string[];
-      /** @description Middle and longest side of a piece over its thickness. */
-      aspect: number[];
-      /**
-       * Format: double
-       * @description Bone, % of mass.
-       */
-      bone_pct: number;
-      /**
-       * Format: double
-       * @description Collagen, % of mass.
-       */
-      collagen_pct: number;
-      /** @description Which cut. */
-      cut: components['schemas']['Cut'];
-      /** @description How easily it dries. */
-      dry_risk: components['schemas']['DryRisk'];
-      /** @description How it is eaten unless the cook says otherwise. */
-      eaten_as: components['schemas']['EatenAs'];
-      /**
-       * Format: double
-       * @description Fat, % of mass.
-       */
-      fat_pct: number;
-      /** @description The name on the block. */
-      name: string;
-      /**
-       * Format: double
-       * @description Mass of one piece as it usually comes, kg.
-       */
-      piece_kg: number;
-      /**
-       * Format: double
-       * @description Tender-hours needed relative to chuck.
-       */
-      resistance: number;
-      /**
-       * Format: double
-       * @description Spread of the resistance from animal to animal, as a standard deviation of its logarithm.
-       */
-      resistance_ln_sigma: number;
-      /** @description Whether long cooking does it good; `false` for tender cuts. */
-      suitable: boolean;
-      /** @description How to tell it on the counter. */
-      tell: string;
-      /**
-       * Format: double
-       * @description Spread of the thickness, relative.
-       */
-      thickness_sigma: number;
-      /**
-       * Format: double
-       * @description Trimmed off, % of mass.
-       */
-      trim_pct: number;
-    };
-    /** @description The dish at one setting. */
-    DialSetting: {
-      /** @description It rolls: pieces break up and the liquid clouds. */
-      breaks_up: boolean;
-      /** @description Whether it is the one chosen. */
-      chosen: boolean;
-      /** @description The heat, for the plan. */
-      heat: components['schemas']['Heat'];
-      /**
-       * Format: double
-       * @description Juice out of the meat by then, kg.
-       */
-      juice_kg?: number | null;
-      /** @description What it looks like, or what it does. */
-      looks: string;
-      /**
-       * Format: double
-       * @description Left as steam by then, L.
-       */
-      loss_l: number;
-      /**
-       * Format: double
-       * @description Tender, minutes; `null` if never within three days.
-       */
-      ready_min?: number | null;
-      /**
-       * Format: double
-       * @description Minutes from tender to too far.
-       */
-      window_min?: number | null;
-      /** @description As it stands on the dial. */
-      words: string;
-      /**
-       * Format: double
-       * @description On the plates, kg.
-       */
-      yield_kg?: number | null;
-    };
-    /**
-     * @description How fast a cut dries and falls apart once it is tender.
-     * @enum {string}
-     */
-    DryRisk: 'low' | 'mid' | 'high';
-    /**
-     * @description How the meat is eaten: what "done" means.
-     * @enum {string}
-     */
-    EatenAs: 'slice' | 'fork' | 'probe' | 'pull' | 'spoon';
-    /** @description What emptying the bin did. */
-    Emptied: {
-      /**
-       * Format: int64
-       * @description Things that are gone for good.
-       */
-      gone: number;
-    };
-    /** @description The same softness on other kit. */
-    Equivalent: {
-      /**
-       * Format: double
-       * @description At pressure, where there is some, min.
-       */
-      at_pressure_min?: number | null;
-      /** @description The choice it belongs to. */
-      id: string;
-      /** @description The way. */
-      method: components['schemas']['Method'];
-      /**
-       * Format: double
-       * @description From the meat meeting the heat, min.
-       */
-      min: number;
-      /** @description Its name. */
-      name: string;
-    };
-    /** @description An event with its client-made id and its instant. */
-    Event: {
-      /**
-       * Format: date-time
-       * @description When.
-       */
-      at: string;
-      /** @description What. */
-      happened: components['schemas']['Happened'];
-      /**
-       * Format: uuid
-       * @description Made by whoever saw it happen; the same id again changes nothing.
-       */
-      id: string;
-    };
-    /** @description What lies behind a forecast. */
-    Explained: {
-      /** @description Bands along the curve. */
-      bands: components['schemas']['BandPoint'][];
-      /** @description Facts, the most telling first. */
-      narrows: components['schemas']['Narrows'][];
-      /** @description Rules. */
-      rules: components['schemas']['Rule'][];
-      /**
-       * Format: double
-       * @description P10 to P90 of ready, min.
-       */
-      width_min?: number | null;
-    };
-    /** @description How much of it. */
-    ForBody: {
-      /**
-       * Format: double
-       * @description How much, kg.
-       */
-      mass_kg: number;
-      /** @description What. */
-      what: components['schemas']['BodyFrom'];
-    };
-    /** @description When it will be tender, and how sure that is. */
-    Forecast: {
-      /** @description What was filled in. */
-      assumed: components['schemas']['Assumed'][];
-      at_pressure_min?: components['schemas']['Quantiles'] | null;
-      /** @description Cautions that bind. */
-      cautions: components['schemas']['Caution'][];
-      /**
-       * Format: double
-       * @description P(ready ≤ deadline ≤ too far), the heat simply staying on.
-       */
-      chance_in_window?: number | null;
-      /**
-       * Format: double
-       * @description P(ready ≤ deadline), the meat going to a hold when tender.
-       */
-      chance_ready?: number | null;
-      /**
-       * Format: double
-       * @description Minutes until the liquid simmers on the hob, or the pot is at pressure; `null` if it does not come up.
-       */
-      come_up_min?: number | null;
-      /** @description The median run. */
-      curve: components['schemas']['CurvePoint'][];
-      /**
-       * Format: double
-       * @description Tender-hours that are enough here.
-       */
-      enough_tender_h: number;
-      explained?: components['schemas']['Explained'] | null;
-      /**
-       * Format: double
-       * @description Fat on the liquid, L.
-       */
-      fat_l?: number | null;
-      /**
-       * Format: double
-       * @description Gelatin in the liquid, g.
-       */
-      gelatin_g?: number | null;
-      inside?: components['schemas']['Inside'] | null;
-      /**
-       * Format: double
-       * @description Juice, kg.
-       */
-      juice_lost_kg?: number | null;
-      /**
-       * Format: double
-       * @description Poured in, L.
-       */
-      liquid_l: number;
-      /**
-       * Format: double
-       * @description Liquid in the pot, L.
-       */
-      liquid_left_l?: number | null;
-      /**
-       * Format: double
-       * @description Raw mass the forecast is for, kg.
-       */
-      mass_kg: number;
-      /** @description Oddities, and reasons for what is null. */
-      notes: string[];
-      /** @description Each cut or size of a mixed pot; empty for one. */
-      parts?: components['schemas']['PartForecast'][];
-      /**
-       * Format: int32
-       * @description Pieces.
-       */
-      pieces: number;
-      /**
-       * Format: double
-       * @description Plates of 165 g cooked.
-       */
-      portions?: number | null;
-      /** @description Tender, minutes from the meat meeting the heat. */
-      ready_min: components['schemas']['Quantiles'];
-      /**
-       * Format: double
-       * @description Resistance × age × feed.
-       */
-      resistance: number;
-      /**
-       * Format: double
-       * @description Salt in the liquid, g.
-       */
-      salt_g?: number | null;
-      /** @description The stages of the median run. */
-      stages?: components['schemas']['StageSpan'][];
-      /** @description Whether this cut and way belong together. */
-      suitable: boolean;
-      /** @description Rules of thumb. */
-      thumb: components['schemas']['Thumb'][];
-      /** @description Gone too far if the heat simply stays on. */
-      too_far_min: components['schemas']['Quantiles'];
-      /**
-       * Format: double
-       * @description Tender-hours that are too far here.
-       */
-      too_far_tender_h: number;
-      /** @description One plain sentence. */
-      why: string;
-      /**
-       * Format: double
-       * @description Cooked and edible, kg.
-       */
-      yield_kg?: number | null;
-    };
-    /** @description A forecast's request. Only `cut` and `method` must be given. */
-    ForecastRequest: {
-      /**
-       * @description Liquid poured in later.
-       * @default null
-       */
-      added?: components['schemas']['Added'][] | null;
-      /** @default null */
-      age?: components['schemas']['Age'] | null;
-      /**
-       * Format: double
-       * @description Above the sea, m.
-       * @default null
-       */
-      altitude_m?: number | null;
-      /**
-       * Format: double
-       * @description Bone, % of the raw mass, where it is not what this cut usually has.
-       * @default null
-       */
-      bone_pct?: number | null;
-      /** @default null */
-      cut?: components['schemas']['Cut'] | null;
-      /**
-       * Format: double
-       * @description When it has to be tender, minutes from the start.
-       * @default null
-       */
-      deadline_min?: number | null;
-      /** @default null */
-      eaten_as?: components['schemas']['EatenAs'] | null;
-      /**
-       * @description Answer what lies behind each figure: bands along the curve, and what one more fact would narrow.
-       * @default null
-       */
-      explain?: boolean | null;
-      /**
-       * @description Put in for body.
-       * @default null
-       */
-      for_body?: components['schemas']['ForBody'][] | null;
-      /**
-       * @description Fed on grass.
-       * @default null
-       */
-      grass_fed?: boolean | null;
-      /** @default null */
-      heat?: components['schemas']['Heat'] | null;
-      /**
-       * @description Also answer the inside of the piece over time.
-       * @default null
-       */
-      inside?: boolean | null;
-      /** @default null */
-      known?: components['schemas']['Known'] | null;
-      /**
-       * Format: double
-       * @description Liquid poured in, L.
-       * @default null
-       */
-      liquid_l?: number | null;
-      /**
-       * Format: double
-       * @description Salt that the liquid and what is put in it bring, g.
-       * @default null
-       */
-      liquid_salt_g?: number | null;
-      /**
-       * Format: double
-       * @description The liquid as the meat goes in, °C.
-       * @default null
-       */
-      liquid_start_c?: number | null;
-      /**
-       * Format: double
-       * @description All pieces together, raw, bone in, kg.
-       * @default null
-       */
-      mass_kg?: number | null;
-      /**
-       * Format: int32
-       * @description Simulated cooks; 1 is the deterministic run at every median.
-       * @default null
-       */
-      members?: number | null;
-      /** @default null */
-      method?: components['schemas']['Method'] | null;
-      /**
-       * @description A mixed pot, in place of `cut`, `mass_kg`, `pieces` and the size.
-       * @default null
-       */
-      parts?: components['schemas']['PartRequest'][] | null;
-      /**
-       * Format: int32
-       * @description How many pieces.
-       * @default null
-       */
-      pieces?: number | null;
-      /**
-       * Format: double
-       * @description Salt in the meat as it meets the heat, g, where it is known; in place of `salt_pct`.
-       * @default null
-       */
-      salt_g?: number | null;
-      /**
-       * Format: double
-       * @description Salt, % of the trimmed raw mass.
-       * @default null
-       */
-      salt_pct?: number | null;
-      /**
-       * Format: int64
-       * @description Seed of the spreads.
-       * @default null
-       */
-      seed?: number | null;
-      /**
-       * @description The sides of the largest piece, mm.
-       * @default null
-       */
-      size_mm?: number[] | null;
-      /**
-       * @description A chain of ways, in place of `method` and `heat`.
-       * @default null
-       */
-      stages?: components['schemas']['StageRequest'][] | null;
-      /**
-       * Format: double
-       * @description The meat as it goes in, °C.
-       * @default null
-       */
-      start_c?: number | null;
-      /**
-       * Format: double
-       * @description Gelatin already in the liquid, %: 1 to 3 for a good stock.
-       * @default null
-       */
-      stock_gelatin_pct?: number | null;
-      /**
-       * Format: double
-       * @description Thickness of the largest piece alone, mm; the other sides follow from the mass.
-       * @default null
-       */
-      thickness_mm?: number | null;
-      /**
-       * Format: double
-       * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
-       * @default null
-       */
-      trim_pct?: number | null;
-      /** @default null */
-      vessel?: components['schemas']['Vessel'] | null;
-    };
-    /** @description What it burns, roughly. */
-    Fuel: {
-      /**
-       * Format: double
-       * @description From the wall or as gas, kWh.
-       */
-      kwh: number;
-      /**
-       * Format: double
-       * @description Charcoal or wood, kg.
-       */
-      solid_kg: number;
-      /** @description In words. */
-      words: string;
-    };
-    /** @description Something that happened. */
-    Happened:
-      | {
-          /** @enum {string} */
-          kind: 'met_heat';
-        }
-      | {
-          /** @enum {string} */
-          kind: 'task_done';
-          /** @description The task's id on the sheet. */
-          task: string;
-        }
-      | {
-          /**
-           * Format: double
-           * @description What it read, °C.
-           */
-          celsius: number;
-          /** @enum {string} */
-          kind: 'core_reading';
-        }
-      | {
-          /** @description What was found. */
-          found: components['schemas']['Check'];
-          /** @enum {string} */
-          kind: 'check';
-        }
-      | {
-          /**
-           * Format: double
-           * @description How warm, °C; hot from the kettle where not given.
-           */
-          celsius?: number | null;
-          /** @enum {string} */
-          kind: 'liquid_added';
-          /**
-           * Format: double
-           * @description How much, L.
-           */
-          litres: number;
-        }
-      | {
-          /** @enum {string} */
-          kind: 'dipped';
-          /**
-           * Format: double
-           * @description In the pot, L.
-           */
-          litres: number;
-        }
-      | {
-          /** @enum {string} */
-          kind: 'weighed';
-          /**
-           * Format: double
-           * @description Lost since the meat met the heat, what was added taken off, kg.
-           */
-          lost_kg: number;
-        }
-      | {
-          /** @enum {string} */
-          kind: 'note';
-          /** @description Its words. */
-          text: string;
-        }
-      | {
-          /** @enum {string} */
-          kind: 'closed';
-          /** @description How it went. */
-          outcome?: components['schemas']['Outcome'];
-        }
-      | {
-          /**
-           * Format: uuid
-           * @description Which.
-           */
-          event: string;
-          /** @enum {string} */
-          kind: 'undone';
+        /**
+         * @description Something that goes in before the end.
+         * @enum {string}
+         */
+        Addition: "potato" | "carrot" | "swede" | "cabbage" | "leek" | "pearl_onion" | "mushroom" | "peas" | "cooked_beans" | "soaked_beans" | "dumplings" | "prunes" | "soft_herbs";
+        /**
+         * @description How old the animal was: more cross-links, more hours.
+         * @enum {string}
+         */
+        Age: "young" | "mature";
+        /**
+         * @description What an allergen is called on a label.
+         * @enum {string}
+         */
+        Allergen: "wheat" | "soy" | "fish" | "sulphites" | "celery" | "mustard" | "milk";
+        /** @description An allergen and what brings it. */
+        AllergenFrom: {
+            /** @description Which. */
+            allergen: components["schemas"]["Allergen"];
+            /** @description From what. */
+            from: string[];
         };
-    /** @description That it runs, which version, and whether anything can be kept. */
-    Health: {
-      /**
-       * Format: int64
-       * @description The database, bytes.
-       */
-      database_bytes: number;
-      /**
-       * Format: int64
-       * @description Free on the disk, bytes.
-       */
-      disk_free_bytes?: number | null;
-      /**
-       * Format: int64
-       * @description Its write-ahead log, bytes.
-       */
-      log_bytes: number;
-      /** @description A small change was kept just now. */
-      ok: boolean;
-      /** @description Why nothing can be kept, and what to do. */
-      trouble?: string | null;
-      version: string;
-    };
-    /** @description How it is heated; which fields apply depends on the method. */
-    Heat: {
-      /**
-       * Format: double
-       * @description Air about the coals, °C.
-       * @default null
-       */
-      air_c?: number | null;
-      /**
-       * Format: double
-       * @description Keep-warm, °C.
-       * @default null
-       */
-      at_c?: number | null;
-      /**
-       * Format: double
-       * @default null
-       */
-      at_pressure_min?: number | null;
-      /**
-       * Format: double
-       * @description Water bath, °C.
-       * @default null
-       */
-      bath_c?: number | null;
-      /** @default null */
-      fan?: boolean | null;
-      /**
-       * Format: double
-       * @description Fat, °C.
-       * @default null
-       */
-      fat_c?: number | null;
-      /**
-       * Format: double
-       * @description Fresh coals this often, min.
-       * @default null
-       */
-      fresh_every_min?: number | null;
-      /**
-       * Format: double
-       * @description Pressure above the air's, kPa.
-       * @default null
-       */
-      gauge_kpa?: number | null;
-      /** @default null */
-      level?: components['schemas']['Settings'] | null;
-      /** @default null */
-      mop?: components['schemas']['Mopping'] | null;
-      /**
-       * Format: double
-       * @description The pit's lid is opened this often, min.
-       * @default null
-       */
-      open_every_min?: number | null;
-      /**
-       * Format: int32
-       * @description Coals on its lid.
-       * @default null
-       */
-      over?: number | null;
-      /**
-       * Format: double
-       * @description Pit air, °C.
-       * @default null
-       */
-      pit_c?: number | null;
-      /**
-       * Format: double
-       * @description Air of the pit as the meat goes in, °C; the set point where not given.
-       * @default null
-       */
-      pit_start_c?: number | null;
-      /**
-       * Format: double
-       * @description Heat into a pressure pot, W.
-       * @default null
-       */
-      power_w?: number | null;
-      /** @default null */
-      release?: components['schemas']['Release'] | null;
-      /**
-       * Format: double
-       * @description Oven, °C.
-       * @default null
-       */
-      set_c?: number | null;
-      /** @default null */
-      setting?: components['schemas']['Settings'] | null;
-      /** @default null */
-      simmer?: components['schemas']['Simmer'] | null;
-      /** @default null */
-      source?: components['schemas']['HeatSource'] | null;
-      /** @default null */
-      start?: components['schemas']['Start'] | null;
-      /**
-       * Format: double
-       * @description A pit that does not hold itself: its fuel is seen to this often, min.
-       * @default null
-       */
-      tend_every_min?: number | null;
-      /**
-       * Format: double
-       * @description Reheated to, °C.
-       * @default null
-       */
-      to_c?: number | null;
-      /**
-       * Format: int32
-       * @description Coals under the pot.
-       * @default null
-       */
-      under?: number | null;
-      /** @default null */
-      wind?: components['schemas']['Wind'] | null;
-      /** @default null */
-      wrap?: components['schemas']['Wrap'] | null;
-    };
-    /**
-     * @description What a pot stands on or in.
-     * @enum {string}
-     */
-    HeatSource: 'oven' | 'hob' | 'coals';
-    /** @description A burner. */
-    Hob: {
-      /** @default null */
-      kind?: components['schemas']['HobKind'] | null;
-      /**
-       * Format: double
-       * @description Its power, W; the kitchen's where not given.
-       * @default null
-       */
-      watts?: number | null;
-    };
-    /**
-     * @description What heats the hob.
-     * @enum {string}
-     */
-    HobKind: 'gas' | 'ceramic' | 'induction';
-    /**
-     * @description From a time of day to another, `["23:00", "06:30"]`; across midnight where the second is earlier. Either may be a
-     *     whole local time or an instant instead.
-     */
-    Hours: string[];
-    /** @description Something put in with the meat. */
-    Ingredient: {
-      /**
-       * Format: double
-       * @description How much, g.
-       */
-      g?: number | null;
-      /**
-       * Format: double
-       * @description How much, mL; or give `g`.
-       */
-      ml?: number | null;
-      /** @description What. */
-      what: components['schemas']['Larder'];
-    };
-    /** @description The inside of the piece over the whole cook. */
-    Inside: {
-      /** @description Frames in time order. */
-      frames: components['schemas']['InsideFrame'][];
-      /** @description Outer radius of each shell over the whole. */
-      radius: number[];
-      /** @description Sides of the piece, mm, from the shortest. */
-      sides_mm: number[];
-    };
-    /** @description The inside of the piece at one moment, from the middle out. */
-    InsideFrame: {
-      /** @description Shell temperatures, °C. */
-      celsius: number[];
-      /**
-       * Format: double
-       * @description Minutes since the meat met the heat.
-       */
-      min: number;
-      /** @description Tender-hours of each shell over the cut's resistance: on the scale of slice to spoon. */
-      tenderness: number[];
-    };
-    /**
-     * @description Something to cook on or in.
-     * @enum {string}
-     */
-    Kit: 'oven' | 'hob' | 'pressure_pot' | 'slow_cooker' | 'pit' | 'water_bath' | 'coals';
-    /** @description One kitchen. */
-    Kitchen: {
-      /**
-       * Format: double
-       * @description Above the sea, m.
-       * @default 0
-       */
-      altitude_m?: number;
-      /**
-       * @description Hours of the day when nobody is up.
-       * @default []
-       */
-      asleep?: components['schemas']['Hours'][];
-      /**
-       * Format: double
-       * @description The chance of being ready that a plan is made for, 0.5–0.99.
-       * @default 0.9
-       */
-      certainty?: number;
-      /**
-       * @description What heats it.
-       * @default gas
-       */
-      hob_kind?: components['schemas']['HobKind'];
-      /**
-       * Format: double
-       * @description The strongest burner, W.
-       * @default 1800
-       */
-      hob_w?: number;
-      /**
-       * Format: double
-       * @description The element of the pressure pot, W.
-       * @default 1000
-       */
-      insert_w?: number;
-      /**
-       * @description What there is to cook on and in.
-       * @default [
-       *       "oven",
-       *       "hob",
-       *       "pressure_pot",
-       *       "slow_cooker",
-       *       "pit",
-       *       "water_bath",
-       *       "coals"
-       *     ]
-       */
-      kit?: components['schemas']['Kit'][];
-      /**
-       * @description Its name.
-       * @default My kitchen
-       */
-      name?: string;
-      /**
-       * Format: double
-       * @description The frying pan, cm across.
-       * @default 28
-       */
-      pan_cm?: number;
-      /**
-       * @description What it is made of.
-       * @default iron
-       */
-      pan_material?: components['schemas']['Material'];
-      /**
-       * @description Whether the pit holds its heat without anyone.
-       * @default true
-       */
-      pit_holds_itself?: boolean;
-      /**
-       * @description The pot a plan starts from.
-       * @default {
-       *       "diameter_cm": 26,
-       *       "height_cm": 13
-       *     }
-       */
-      pot?: components['schemas']['Vessel'];
-      /**
-       * @description What the butcher asks for a cut, a kilo.
-       * @default {}
-       */
-      prices?: {
-        [key: string]: number;
-      };
-      /**
-       * @description How quantities are shown.
-       * @default metric
-       */
-      units?: components['schemas']['Units'];
-      /**
-       * @description IANA time zone.
-       * @default UTC
-       */
-      zone?: string;
-    };
-    /** @description What earlier cooks have taught of a kitchen; each belief takes the place of the usual spread. */
-    Known: {
-      /** @default null */
-      lid_ln?: components['schemas']['Belief'] | null;
-      /** @default null */
-      oven_k?: components['schemas']['Belief'] | null;
-      /** @default null */
-      pit_k?: components['schemas']['Belief'] | null;
-      /** @default null */
-      pot_k?: components['schemas']['Belief'] | null;
-      /** @default null */
-      resistance_ln?: components['schemas']['Belief'] | null;
-    };
-    /** @description Shares of such pieces that are found at each word, 0–1; they sum to one. */
-    Landing: {
-      /**
-       * Format: double
-       * @description Soft chunks.
-       */
-      fork: number;
-      /**
-       * Format: double
-       * @description Not even slices yet.
-       */
-      not_done: number;
-      /**
-       * Format: double
-       * @description Like butter.
-       */
-      probe: number;
-      /**
-       * Format: double
-       * @description Shreds.
-       */
-      pull: number;
-      /**
-       * Format: double
-       * @description The fork goes in, a slice holds.
-       */
-      slice: number;
-      /**
-       * Format: double
-       * @description Collapses.
-       */
-      spoon: number;
-    };
-    /**
-     * @description Where a task takes place.
-     * @enum {string}
-     */
-    Lane: 'hands' | 'hob' | 'oven' | 'pressure_pot' | 'crock' | 'pit' | 'bath' | 'cold' | 'board';
-    /**
-     * @description Something from the larder.
-     * @enum {string}
-     */
-    Larder:
-      | 'water'
-      | 'stock'
-      | 'unsalted_stock'
-      | 'good_stock'
-      | 'stock_cube'
-      | 'red_wine'
-      | 'white_wine'
-      | 'dark_beer'
-      | 'pale_beer'
-      | 'cider'
-      | 'fortified_wine'
-      | 'tomato_passata'
-      | 'tinned_tomato'
-      | 'tomato_paste'
-      | 'soy_sauce'
-      | 'low_salt_soy'
-      | 'fish_sauce'
-      | 'table_sauce'
-      | 'mustard'
-      | 'miso'
-      | 'vinegar'
-      | 'citrus_juice'
-      | 'apple_juice'
-      | 'cream'
-      | 'coconut_milk'
-      | 'brown_sugar'
-      | 'honey'
-      | 'treacle'
-      | 'dark_chocolate'
-      | 'coffee'
-      | 'bacon'
-      | 'anchovy'
-      | 'olives'
-      | 'salted_rub'
-      | 'unsalted_rub'
-      | 'flour'
-      | 'butter'
-      | 'oil'
-      | 'onion'
-      | 'carrot'
-      | 'celery'
-      | 'garlic'
-      | 'mushroom'
-      | 'chilli'
-      | 'dried_mushroom'
-      | 'bay_leaf'
-      | 'thyme'
-      | 'whole_spice';
-    /**
-     * @description What the computation needs to know of it. Percentages are of its mass. Composition follows published tables of
-     *     foods, rounded: brands differ by a third, so a label's own figure is better.
-     */
-    LarderFacts: {
-      /**
-       * Format: double
-       * @description Acid, reckoned as acetic, %.
-       */
-      acid_pct: number;
-      /**
-       * Format: double
-       * @description Alcohol, % by volume.
-       */
-      alcohol_pct: number;
-      /** @description Allergens it usually carries. */
-      allergens: components['schemas']['Allergen'][];
-      /** @description Grows bitter when it is boiled down. */
-      bitter: boolean;
-      /** @description What then changes. */
-      changes: string;
-      /**
-       * Format: double
-       * @description kg/L: of a liquid, or heaped in a measure.
-       */
-      density: number;
-      /**
-       * Format: double
-       * @description Gelatin, %.
-       */
-      gelatin_pct: number;
-      instead?: components['schemas']['Larder'] | null;
-      /** @description Whether it is poured and counts for the level of the liquid. */
-      liquid: boolean;
-      /** @description Its name. */
-      name: string;
-      /**
-       * Format: double
-       * @description Salt, %.
-       */
-      salt_pct: number;
-      /** @description Where it is bought. */
-      shelf: components['schemas']['Shelf'];
-      /**
-       * Format: double
-       * @description Sugar, %.
-       */
-      sugar_pct: number;
-      /** @description Which. */
-      what: components['schemas']['Larder'];
-    };
-    /** @description Something added later. */
-    Later: {
-      /**
-       * Format: double
-       * @description How much, g.
-       */
-      g: number;
-      /** @description What. */
-      what: components['schemas']['Addition'];
-    };
-    /** @description When it goes in. */
-    LaterAnswer: {
-      /**
-       * Format: double
-       * @description In at, minutes from the meat meeting the heat, if the meat is done when it should be.
-       */
-      at_min: number;
-      /**
-       * Format: double
-       * @description In so long before the end.
-       */
-      before_end_min: number;
-      /**
-       * Format: double
-       * @description Minutes to be done in this pot.
-       */
-      done_min: number;
-      /**
-       * Format: double
-       * @description How much, g.
-       */
-      g: number;
-      /**
-       * Format: double
-       * @description Minutes to be mush.
-       */
-      mush_min: number;
-      /** @description Its name and how it is cut. */
-      name: string;
-      /** @description What. */
-      what: components['schemas']['Addition'];
-      /** @description The sign. */
-      words: string;
-    };
-    /** @description What was learned. */
-    Learned: {
-      /** @description Beliefs for the next forecast's `known`. */
-      known: components['schemas']['Known'];
-      /** @description The same in sentences; none where nothing was learned. */
-      words: string[];
-    };
-    /**
-     * @description How far the liquid comes up the meat.
-     * @enum {string}
-     */
-    Level: 'own' | 'third' | 'three_quarters' | 'covered' | 'soup';
-    /**
-     * @description How the pot is covered.
-     * @enum {string}
-     */
-    Lid: 'tight' | 'foil' | 'loose' | 'ajar' | 'none';
-    /** @description A line of what happened. */
-    LogLine: {
-      /** @description The event. */
-      event: components['schemas']['Event'];
-      /** @description Taken back. */
-      undone: boolean;
-    };
-    /** @description A marinade. */
-    Marinade: {
-      /**
-       * Format: double
-       * @description Hours in the cold.
-       */
-      hours: number;
-      /** @description Kept for the pot, its bowl rinsed out into it, and boiled. */
-      kept: boolean;
-      /**
-       * Format: double
-       * @description How much, mL.
-       */
-      ml: number;
-      /** @description What it is made of. */
-      of: components['schemas']['MarinadeOf'];
-    };
-    /**
-     * @description What a marinade is made of.
-     * @enum {string}
-     */
-    MarinadeOf: 'wine' | 'acid' | 'spice' | 'soy';
-    /** @description Depths of liquid above the vessel's floor with the meat in it, mm. */
-    Marks: {
-      /**
-       * Format: double
-       * @description About to catch.
-       */
-      catch: number;
-      /**
-       * Format: double
-       * @description Reduced by half.
-       */
-      half: number;
-      /**
-       * Format: double
-       * @description As poured.
-       */
-      now: number;
-      /**
-       * Format: double
-       * @description Stop reducing: below this it grows too salty.
-       */
-      stop: number;
-    };
-    /**
-     * @description What is on the block, and when the bell is. With a cut it is answered which ways there are; with a method and no cut,
-     *     what to buy.
-     */
-    MatchRequest: {
-      /** @default null */
-      age?: components['schemas']['Age'] | null;
-      /**
-       * @description When nobody is up; the kitchen's where not given.
-       * @default null
-       */
-      asleep?: components['schemas']['Hours'][] | null;
-      /**
-       * @description When nobody is there.
-       * @default null
-       */
-      away?: components['schemas']['Hours'][] | null;
-      /**
-       * @description Plates on the table.
-       * @default null
-       */
-      bell?: string | null;
-      /**
-       * Format: double
-       * @description Bone, % of the raw mass.
-       * @default null
-       */
-      bone_pct?: number | null;
-      /**
-       * Format: double
-       * @description The chance asked for.
-       * @default null
-       */
-      certainty?: number | null;
-      /** @default null */
-      cut?: components['schemas']['Cut'] | null;
-      /** @default null */
-      eaten_as?: components['schemas']['EatenAs'] | null;
-      /**
-       * @description Fed on grass.
-       * @default null
-       */
-      grass_fed?: boolean | null;
-      /**
-       * @description What is free; the kitchen's where not given.
-       * @default null
-       */
-      kit?: components['schemas']['Kit'][] | null;
-      /**
-       * Format: double
-       * @description Raw, bone in, kg.
-       * @default null
-       */
-      mass_kg?: number | null;
-      /**
-       * Format: int32
-       * @description Simulated cooks a variant.
-       * @default null
-       */
-      members?: number | null;
-      /** @default null */
-      method?: components['schemas']['Method'] | null;
-      /**
-       * @description Now; local times are read in `zone`.
-       * @default null
-       */
-      now?: string | null;
-      /**
-       * @description Only the ways: neither the question, nor substitutes, nor the second dinner. For what is being dragged.
-       * @default null
-       */
-      only_ways?: boolean | null;
-      /**
-       * @description A mixed pot, in place of `cut`, `mass_kg` and its measures.
-       * @default null
-       */
-      parts?: components['schemas']['PartRequest'][] | null;
-      /**
-       * Format: int32
-       * @description How many eat.
-       * @default null
-       */
-      people?: number | null;
-      /**
-       * Format: int32
-       * @description Pieces.
-       * @default null
-       */
-      pieces?: number | null;
-      /**
-       * Format: double
-       * @description Cooked meat on a plate, g.
-       * @default null
-       */
-      portion_g?: number | null;
-      /**
-       * Format: double
-       * @description Price of the raw meat, a kilo.
-       * @default null
-       */
-      price_per_kg?: number | null;
-      /**
-       * @description Prices by cut, a kilo; the kitchen's where not given.
-       * @default null
-       */
-      prices?: {
-        [key: string]: number;
-      } | null;
-      /**
-       * @description A recipe's words to check against this piece, such as "35 min at high pressure".
-       * @default null
-       */
-      recipe?: string | null;
-      /**
-       * Format: int64
-       * @description Seed of the spreads.
-       * @default null
-       */
-      seed?: number | null;
-      /**
-       * @description The sides of the largest piece, mm.
-       * @default null
-       */
-      size_mm?: number[] | null;
-      /** @default null */
-      sort?: components['schemas']['Sort'] | null;
-      /**
-       * Format: double
-       * @description The meat as it goes in, °C; below −1 it is frozen.
-       * @default null
-       */
-      start_c?: number | null;
-      /**
-       * Format: double
-       * @description Thickness of the largest piece, mm.
-       * @default null
-       */
-      thickness_mm?: number | null;
-      /**
-       * @description IANA zone; the kitchen's where not given.
-       * @default null
-       */
-      zone?: string | null;
-    };
-    /** @description Every way, best first. */
-    Matched: {
-      ask?: components['schemas']['Ask'] | null;
-      /** @description What was filled in. */
-      assumed: components['schemas']['Assumed'][];
-      /**
-       * Format: date-time
-       * @description Plates on the table.
-       */
-      bell: string;
-      /** @description Without a cut: what to buy. */
-      buy: components['schemas']['Buy'][];
-      /**
-       * Format: double
-       * @description The chance asked for.
-       */
-      certainty: number;
-      /**
-       * Format: double
-       * @description Raw mass all this is for, kg.
-       */
-      mass_kg: number;
-      /** @description Oddities worth saying. */
-      notes: string[];
-      /**
-       * Format: date-time
-       * @description When it was asked.
-       */
-      now: string;
-      recipe?: components['schemas']['Checked'] | null;
-      /** @description What comes first. */
-      sort: components['schemas']['Sort'];
-      /** @description The rule of that. */
-      sort_rule: string;
-      /** @description Cuts that behave alike. */
-      substitutes: components['schemas']['Substitute'][];
-      /** @description Whether this cut belongs to this job at all. */
-      suitable: boolean;
-      twice?: components['schemas']['Twice'] | null;
-      /** @description Ways in two goes, where they help. */
-      two_stage: components['schemas']['Choice'][];
-      /** @description Lean or mixed meat: what to mind, with the remedy. */
-      warnings: components['schemas']['Caution'][];
-      /** @description One best variant a method, best first. */
-      ways: components['schemas']['Way'][];
-      /** @description Why not, or what the best way is. */
-      why: string;
-    };
-    /**
-     * @description What the pot is made of.
-     * @enum {string}
-     */
-    Material: 'iron' | 'steel' | 'aluminium' | 'ceramic' | 'glass';
-    /**
-     * @description A way of cooking.
-     * @enum {string}
-     */
-    Method:
-      | 'braise'
-      | 'stew'
-      | 'pressure'
-      | 'smoke'
-      | 'confit'
-      | 'slow_cooker'
-      | 'water_bath'
-      | 'keep_warm'
-      | 'chill'
-      | 'reheat';
-    /** @description Coats of mop or spritz in the pit. */
-    Mopping: {
-      /**
-       * Format: double
-       * @description Minutes between coats.
-       */
-      every_min: number;
-      /**
-       * Format: double
-       * @description The first, minutes after the meat went in; one interval where not given.
-       */
-      from_min?: number | null;
-    };
-    /** @description One fact that would narrow the band. */
-    Narrows: {
-      /** @description A stable name: animal, thickness, oven, simmer, pit, lid, bark, liquid. */
-      fact: string;
-      /** @description How the cook can find it out. */
-      how: string;
-      /**
-       * Format: double
-       * @description Share of the doubt in the ready time that it explains, 0–1.
-       */
-      share: number;
-      /**
-       * Format: double
-       * @description P10 to P90 of ready if it were known, min.
-       */
-      width_min: number;
-    };
-    /** @description The plan a cook is opened from. */
-    OpenCook: {
-      /** Format: uuid */
-      plan_id: string;
-    };
-    /** @description How a cook ended, in the cook's own judgement. */
-    Outcome: {
-      /** @default null */
-      ate_as?: components['schemas']['Check'] | null;
-      /**
-       * @description What to change next time.
-       * @default null
-       */
-      change?: string | null;
-      /**
-       * Format: double
-       * @description Cooked and edible, kg.
-       * @default null
-       */
-      cooked_kg?: number | null;
-      /**
-       * Format: double
-       * @description Liquid left, L.
-       * @default null
-       */
-      liquid_left_l?: number | null;
-    };
-    /** @description A frying pan. */
-    Pan: {
-      /**
-       * Format: double
-       * @description Across its floor, cm; the kitchen's where not given.
-       * @default null
-       */
-      diameter_cm?: number | null;
-      /**
-       * Format: double
-       * @description Its mass, kg; from its size and what it is made of where not given.
-       * @default null
-       */
-      mass_kg?: number | null;
-      /** @default null */
-      material?: components['schemas']['Material'] | null;
-    };
-    /** @description One point of the pan's heat over a batch. */
-    PanPoint: {
-      /**
-       * Format: double
-       * @description The pan, °C.
-       */
-      celsius: number;
-      /**
-       * Format: double
-       * @description Minutes since the first piece went in.
-       */
-      min: number;
-    };
-    /** @description One cut or size of a mixed pot. */
-    PartForecast: {
-      /** @description Which cut. */
-      cut: components['schemas']['Cut'];
-      /** @description Lifted out as the first, second, …; parts that are tender together share a place. */
-      lift: number;
-      /**
-       * Format: double
-       * @description Raw, bone in, kg.
-       */
-      mass_kg: number;
-      /** @description Its name on the block. */
-      name: string;
-      /**
-       * Format: int32
-       * @description Pieces.
-       */
-      pieces: number;
-      /** @description Tender, minutes from the meat meeting the heat. */
-      ready_min: components['schemas']['Quantiles'];
-      /** @description Gone too far. */
-      too_far_min: components['schemas']['Quantiles'];
-    };
-    /** @description One cut or size in a mixed pot. */
-    PartRequest: {
-      /** @default null */
-      age?: components['schemas']['Age'] | null;
-      /**
-       * Format: double
-       * @description Bone, % of the raw mass, where it is not what this cut usually has.
-       * @default null
-       */
-      bone_pct?: number | null;
-      /** @default null */
-      cut?: components['schemas']['Cut'] | null;
-      /** @default null */
-      eaten_as?: components['schemas']['EatenAs'] | null;
-      /**
-       * @description Fed on grass.
-       * @default null
-       */
-      grass_fed?: boolean | null;
-      /**
-       * Format: double
-       * @description Raw, bone in, kg.
-       * @default null
-       */
-      mass_kg?: number | null;
-      /**
-       * Format: int32
-       * @description How many pieces.
-       * @default null
-       */
-      pieces?: number | null;
-      /**
-       * @description The sides of the largest piece, mm.
-       * @default null
-       */
-      size_mm?: number[] | null;
-      /**
-       * Format: double
-       * @description Thickness of the largest piece alone, mm.
-       * @default null
-       */
-      thickness_mm?: number | null;
-      /**
-       * Format: double
-       * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
-       * @default null
-       */
-      trim_pct?: number | null;
-    };
-    /** @description One dish with its bell. */
-    Plan: {
-      /**
-       * Format: date-time
-       * @description Plates on the table.
-       */
-      bell: string;
-      /**
-       * Format: double
-       * @description The chance of being ready that it is made for; the kitchen's own where not given.
-       */
-      certainty?: number | null;
-      /** @description The meat and its way. */
-      forecast: components['schemas']['ForecastRequest'];
-      /** @description What the dish is called. */
-      name: string;
-      /**
-       * Format: int32
-       * @description How many eat.
-       */
-      people?: number;
-      /** @description What is done before the heat. */
-      prepare?: components['schemas']['Prepare'];
-      /** @description What the liquid becomes. */
-      target?: components['schemas']['Target'];
-      /** @description What thickens it. */
-      thickener?: components['schemas']['Thickener'];
-    };
-    /** @description A plan in the list of all. */
-    PlanEntry: {
-      /** @description Why it can't be read, if so: its own fault and no other's. */
-      broken?: string | null;
-      /** Format: uuid */
-      id: string;
-      plan?: components['schemas']['Plan'] | null;
-      /** Format: date-time */
-      saved_at: string;
-      /** Format: int64 */
-      version: number;
-    };
-    /** @description A plan as it is kept. */
-    PlanView: {
-      /** Format: uuid */
-      id: string;
-      plan: components['schemas']['Plan'];
-      /** Format: date-time */
-      saved_at: string;
-      /** Format: int64 */
-      version: number;
-    };
-    /** @description The liquid in this vessel. */
-    PotAnswer: {
-      /**
-       * Format: double
-       * @description The vessel's floor across, mm.
-       */
-      across_mm: number;
-      /** @description Whether meat and liquid have room, with some left for what bubbles. */
-      fits: boolean;
-      /**
-       * Format: double
-       * @description How full it is, share.
-       */
-      full: number;
-      /**
-       * Format: double
-       * @description The vessel's height, mm.
-       */
-      height_mm: number;
-      /**
-       * Format: double
-       * @description What it holds, L.
-       */
-      holds_l: number;
-      /**
-       * Format: double
-       * @description Hours reckoned with.
-       */
-      hours: number;
-      /**
-       * Format: double
-       * @description Left at the end without topping up, L.
-       */
-      left_l: number;
-      /**
-       * Format: double
-       * @description Its depth with the meat in it, mm.
-       */
-      level_mm: number;
-      /** @description How it is covered. */
-      lid: components['schemas']['Lid'];
-      /**
-       * Format: double
-       * @description What is poured in, L.
-       */
-      liquid_l: number;
-      /**
-       * Format: double
-       * @description What leaves as steam over the hours, L.
-       */
-      loss_l: number;
-      /** @description What the pot weighs less than when the lid went on, at each mark, kg; juice stays inside. */
-      marks_kg_less: components['schemas']['Marks'];
-      /** @description Marks on a dipstick. */
-      marks_mm: components['schemas']['Marks'];
-      /**
-       * Format: double
-       * @description Its volume, L.
-       */
-      meat_l: number;
-      /**
-       * Format: double
-       * @description The meat's height, mm.
-       */
-      meat_mm: number;
-      /** @description What makes it up. */
-      poured: components['schemas']['Poured'][];
-      /** @description The least and the most liquid under pressure, mm. */
-      pressure_mm?: number[] | null;
-      /** @description When to top up, and how much. */
-      top_ups: components['schemas']['TopUp'][];
-    };
-    /** @description What stands in the pot at the end, for the finishing. */
-    PotNow: {
-      /**
-       * Format: double
-       * @description Fat, L.
-       */
-      fat_l: number;
-      /**
-       * Format: double
-       * @description Gelatin in the liquid, g.
-       */
-      gelatin_g: number;
-      /**
-       * Format: double
-       * @description Liquid without its fat, with what was added, L.
-       */
-      liquid_l: number;
-      /**
-       * Format: double
-       * @description Salt in the liquid, g.
-       */
-      salt_g: number;
-    };
-    /** @description Something poured. */
-    Poured: {
-      /**
-       * Format: double
-       * @description How much, L.
-       */
-      l: number;
-      /**
-       * Format: double
-       * @description What of it stands in the pot, L: the wine that deglazes is boiled down by half first.
-       */
-      stays_l: number;
-      /** @description What. */
-      what: components['schemas']['Larder'];
-    };
-    /** @description What was foretold against what came. */
-    Prediction: {
-      /** @description Minutes foretold at the start: P10, P50, P90. */
-      foretold_min: (number | null)[];
-      /**
-       * Format: double
-       * @description Share of simulated cooks that were quicker.
-       */
-      quicker?: number | null;
-      /**
-       * Format: double
-       * @description Minutes it took, if it became tender.
-       */
-      took_min?: number | null;
-      /** @description In words. */
-      words: string;
-    };
-    /** @description What is done before the heat, and what goes in with the meat. */
-    Prepare: {
-      /**
-       * @description What makes up the liquid beside the ingredients.
-       * @default unsalted_stock
-       */
-      base?: components['schemas']['Larder'];
-      /** @default null */
-      brine?: components['schemas']['Brine'] | null;
-      /**
-       * @description The clear route: soaked, blanched from cold, meat and pot rinsed, fresh water.
-       * @default false
-       */
-      clear?: boolean;
-      /**
-       * @description What the salt is like.
-       * @default fine
-       */
-      crystal?: components['schemas']['Crystal'];
-      /**
-       * @description Cooled and left in its liquid overnight after the pan; braised the next day.
-       * @default false
-       */
-      day_before?: boolean;
-      /** @default null */
-      fat?: components['schemas']['SearFat'] | null;
-      /**
-       * @description Dredged in flour.
-       * @default false
-       */
-      flour?: boolean;
-      /** @default null */
-      hob?: components['schemas']['Hob'] | null;
-      /**
-       * Format: double
-       * @description Hours over the heat; until tender where not given.
-       * @default null
-       */
-      hours?: number | null;
-      /**
-       * @description What goes in with the meat.
-       * @default []
-       */
-      ingredients?: components['schemas']['Ingredient'][];
-      /**
-       * @description What goes in later.
-       * @default []
-       */
-      later?: components['schemas']['Later'][];
-      /** @default null */
-      level?: components['schemas']['Level'] | null;
-      /** @default null */
-      marinade?: components['schemas']['Marinade'] | null;
-      /** @default null */
-      pan?: components['schemas']['Pan'] | null;
-      /**
-       * Format: int32
-       * @description Pieces in a batch, where the cook lays them otherwise.
-       * @default null
-       */
-      per_batch?: number | null;
-      /**
-       * @description Cross-hatched, studded or pounded.
-       * @default false
-       */
-      pierced?: boolean;
-      /**
-       * @description Rinsed before it is used.
-       * @default false
-       */
-      rinse?: boolean;
-      /**
-       * Format: double
-       * @description Salted this long ahead, h; 0 salts at the pan.
-       * @default 12
-       */
-      salt_h?: number;
-      /**
-       * Format: double
-       * @description Salt, % of the trimmed raw mass.
-       * @default 1.25
-       */
-      salt_pct?: number;
-      /**
-       * @description How hard it is browned.
-       * @default hard
-       */
-      sear?: components['schemas']['Sear'];
-      /**
-       * @description What in.
-       * @default pan
-       */
-      sear_in?: components['schemas']['SearIn'];
-      /**
-       * @description Sinew and silver skin go into the pot for body.
-       * @default false
-       */
-      sinew_in_pot?: boolean;
-      /** @default null */
-      soak?: components['schemas']['Soak'] | null;
-      /**
-       * Format: int32
-       * @description Strings tied round it; they are counted out again.
-       * @default 0
-       */
-      strings?: number;
-      /**
-       * @description A sugary coat: it scorches.
-       * @default false
-       */
-      sugared?: boolean;
-      /**
-       * @description How dry it goes into the pan.
-       * @default patted
-       */
-      surface?: components['schemas']['Surface'];
-      /**
-       * Format: double
-       * @description Stands out of the cold this long, min.
-       * @default 0
-       */
-      temper_min?: number;
-      /**
-       * @description How much is trimmed off.
-       * @default usual
-       */
-      trim?: components['schemas']['Trim'];
-      /**
-       * @description Wood for the pit.
-       * @default oak
-       */
-      wood?: components['schemas']['Wood'];
-    };
-    /** @description A dish on the bench. Only `cut` and `mass_kg` must be given. */
-    PrepareRequest: {
-      /** @default null */
-      age?: components['schemas']['Age'] | null;
-      /**
-       * Format: double
-       * @description Above the sea, m.
-       * @default null
-       */
-      altitude_m?: number | null;
-      /** @default null */
-      bench?: components['schemas']['Prepare'] | null;
-      /** @default null */
-      crystal?: components['schemas']['Crystal'] | null;
-      /** @default null */
-      cut?: components['schemas']['Cut'] | null;
-      /** @default null */
-      eaten_as?: components['schemas']['EatenAs'] | null;
-      /** @default null */
-      heat?: components['schemas']['Heat'] | null;
-      /** @default null */
-      hob?: components['schemas']['Hob'] | null;
-      /**
-       * Format: double
-       * @description Hours over the heat; until tender where not given.
-       * @default null
-       */
-      hours?: number | null;
-      /**
-       * @description What goes in with the meat.
-       * @default null
-       */
-      ingredients?: components['schemas']['Ingredient'][] | null;
-      /** @default null */
-      level?: components['schemas']['Level'] | null;
-      /**
-       * Format: double
-       * @description Liquid poured in, L; in place of `level`.
-       * @default null
-       */
-      liquid_l?: number | null;
-      /**
-       * Format: double
-       * @description All pieces together, raw, bone in, kg.
-       * @default null
-       */
-      mass_kg?: number | null;
-      /** @default null */
-      method?: components['schemas']['Method'] | null;
-      /** @default null */
-      pan?: components['schemas']['Pan'] | null;
-      /**
-       * @description A mixed pot, in place of the four above.
-       * @default null
-       */
-      parts?: components['schemas']['PartRequest'][] | null;
-      /**
-       * Format: int32
-       * @description How many eat.
-       * @default null
-       */
-      people?: number | null;
-      /**
-       * Format: int32
-       * @description How many pieces.
-       * @default null
-       */
-      pieces?: number | null;
-      /**
-       * Format: double
-       * @description What the butcher asks, a kilo.
-       * @default null
-       */
-      price_per_kg?: number | null;
-      /**
-       * Format: double
-       * @description Salted this long ahead, h.
-       * @default null
-       */
-      salt_h?: number | null;
-      /**
-       * Format: double
-       * @description Salt, % of the trimmed raw mass.
-       * @default null
-       */
-      salt_pct?: number | null;
-      /** @default null */
-      sear?: components['schemas']['Sear'] | null;
-      /**
-       * @description The sides of the largest piece, mm.
-       * @default null
-       */
-      size_mm?: number[] | null;
-      /**
-       * Format: double
-       * @description The meat as it goes in, °C.
-       * @default null
-       */
-      start_c?: number | null;
-      /** @default null */
-      surface?: components['schemas']['Surface'] | null;
-      /** @default null */
-      vessel?: components['schemas']['Vessel'] | null;
-    };
-    /** @description One dish on the bench, salt to lid. */
-    Prepared: {
-      /** @description What was filled in. */
-      assumed: components['schemas']['Assumed'][];
-      balance?: components['schemas']['Balance'] | null;
-      coals?: components['schemas']['CoalRing'] | null;
-      /** @description The dish at each setting of its heat. */
-      dial: components['schemas']['DialSetting'][];
-      /** @description What all this is read from. */
-      forecast: components['schemas']['Forecast'];
-      /**
-       * Format: double
-       * @description Hours over the heat reckoned with.
-       */
-      hours: number;
-      /** @description What goes in later, first things first. */
-      later: components['schemas']['LaterAnswer'][];
-      /**
-       * Format: double
-       * @description Plates of 165 g cooked.
-       */
-      portions: number;
-      pot?: components['schemas']['PotAnswer'] | null;
-      /** @description Salt. */
-      salt: components['schemas']['SaltAnswer'];
-      /** @description Where cooks disagree. */
-      schools: components['schemas']['School'][];
-      /** @description Through the pan. */
-      sear: components['schemas']['SearPlan'];
-      /** @description What has to be bought. */
-      shopping: components['schemas']['ShoppingItem'][];
-      /** @description The order of work. */
-      steps: components['schemas']['BenchStep'][];
-      /** @description What comes out again. */
-      take_out: components['schemas']['TakeOut'][];
-      /** @description Raw → trimmed → pieces. */
-      trimmed: components['schemas']['Trimmed'];
-      /**
-       * Format: double
-       * @description Trimmed, bone in, kg.
-       */
-      trimmed_kg: number;
-      /** @description What to mind. */
-      warnings: components['schemas']['Caution'][];
-    };
-    /** @description One reading as a probe sends it. */
-    ProbeReading: {
-      /**
-       * Format: date-time
-       * @description When.
-       */
-      at: string;
-      /**
-       * Format: double
-       * @description °C.
-       */
-      celsius: number;
-      /**
-       * Format: uuid
-       * @description Made by the probe; the same id again changes nothing.
-       */
-      id: string;
-    };
-    /** @description A refused or failed request. */
-    Problem: {
-      /** @description What was given, what is allowed, what to do. */
-      detail: string;
-      /** @description The field that can't be used. */
-      field?: string | null;
-      /**
-       * Format: int32
-       * @description The status.
-       */
-      status: number;
-      /** @description The status in words. */
-      title: string;
-      /** @description Always `about:blank`. */
-      type: string;
-    };
-    /** @description Three quantiles in minutes; `null` where no member gets there. */
-    Quantiles: {
-      /**
-       * Format: double
-       * @description One cook in ten is ready by then.
-       */
-      p10?: number | null;
-      /**
-       * Format: double
-       * @description Half are.
-       */
-      p50?: number | null;
-      /**
-       * Format: double
-       * @description Nine in ten are.
-       */
-      p90?: number | null;
-    };
-    /** @description When a dish is tender, as instants. */
-    Ready: {
-      /**
-       * Format: double
-       * @description P(tender when it has to be lifted for the bell).
-       */
-      chance: number;
-      /** @description The dish. */
-      dish: string;
-      /**
-       * Format: date-time
-       * @description One cook in ten is tender by then.
-       */
-      p10?: string | null;
-      /**
-       * Format: date-time
-       * @description Half are.
-       */
-      p50?: string | null;
-      /**
-       * Format: date-time
-       * @description Nine in ten are.
-       */
-      p90?: string | null;
-    };
-    /** @description What the forecast said of a cook in a list. */
-    Reckoned: {
-      /** @description The band after everything found. */
-      band: components['schemas']['Band'];
-      /** @description The band before any of it. */
-      foretold: components['schemas']['Band'];
-      /** @description What it taught of this kitchen, in sentences. */
-      learned: string[];
-      /**
-       * Format: date-time
-       * @description When the sheet has the meat meet the heat.
-       */
-      planned_met_heat_at: string;
-      /** @description What was foretold against what came. */
-      prediction: components['schemas']['Prediction'];
-      /**
-       * Format: date-time
-       * @description Tender, by the first check that said so or the lifting.
-       */
-      tender_at?: string | null;
-    };
-    /**
-     * @description How pressure is let go.
-     * @enum {string}
-     */
-    Release: 'natural' | 'quick';
-    /** @description Something that could be changed, and where that leads. */
-    Remedy: {
-      /** @description Whether that meets the bell. */
-      meets_bell: boolean;
-      /** @description The plan with the change made. */
-      plan: components['schemas']['Plan'];
-      /**
-       * Format: date-time
-       * @description Plates on the table at the plan's certainty.
-       */
-      plates_at: string;
-      /** @description What to change. */
-      text: string;
-      /** @description What it costs. */
-      trade: string;
-    };
-    /** @description A cut and all ways. */
-    Row: {
-      /** @description The cut. */
-      cut: components['schemas']['Cut'];
-      /** @description How it is usually eaten. */
-      eaten_as: components['schemas']['EatenAs'];
-      /** @description Its name. */
-      name: string;
-      /** @description By way. */
-      ways: components['schemas']['Cell'][];
-    };
-    /** @description The rule behind a figure, with this case's numbers. */
-    Rule: {
-      /** @description Which figure. */
-      figure: string;
-      /** @description This case's numbers in it. */
-      numbers: string;
-      /** @description The rule, in plain words. */
-      rule: string;
-      /** @description How sure. */
-      sure: string;
-    };
-    /** @description Salt in grams, spoons, depth, and in the sauce. */
-    SaltAnswer: {
-      brine?: components['schemas']['BrineAnswer'] | null;
-      /** @description How deep it reaches by the pan, mm, at the least and at the most. */
-      depth_mm: number[];
-      /**
-       * Format: double
-       * @description Salt from everything but the meat's own salting, g.
-       */
-      from_ingredients_g: number;
-      /**
-       * Format: double
-       * @description Salt that is weighed out for the meat, g.
-       */
-      g: number;
-      /**
-       * Format: double
-       * @description The same once it is reduced by half.
-       */
-      halved_g_per_kg?: number | null;
-      /**
-       * Format: double
-       * @description Salt in the meat as it meets the heat, g.
-       */
-      in_meat_g: number;
-      /**
-       * Format: double
-       * @description The liquid when the meat is done, g of salt a kilo.
-       */
-      liquid_g_per_kg?: number | null;
-      /**
-       * Format: double
-       * @description Share of the meat's own salt that a soak leaves in it.
-       */
-      soak_leaves?: number | null;
-      /** @description Everything that brings salt. */
-      sources: components['schemas']['SaltSource'][];
-      /**
-       * Format: double
-       * @description From the surface to the middle, mm.
-       */
-      to_middle_mm: number;
-      /**
-       * Format: double
-       * @description The same in level teaspoons.
-       */
-      tsp: number;
-    };
-    /** @description Where salt comes from. */
-    SaltSource: {
-      /**
-       * Format: double
-       * @description Grams of salt from it.
-       */
-      g: number;
-      /** @description What. */
-      name: string;
-      what?: components['schemas']['Larder'] | null;
-    };
-    /** @description The path and where it ends. */
-    Sauce: {
-      /** @description How long what is left takes to cool, each way. */
-      cooling: components['schemas']['Cooled'][];
-      /**
-       * Format: double
-       * @description Fat left after skimming, L.
-       */
-      fat_left_l: number;
-      /**
-       * Format: double
-       * @description Depth of the fat before skimming, mm.
-       */
-      fat_mm: number;
-      /**
-       * Format: double
-       * @description Its gelatin, %.
-       */
-      final_gelatin_pct: number;
-      /**
-       * Format: double
-       * @description Liquid at the end, L.
-       */
-      final_l: number;
-      /**
-       * Format: double
-       * @description Its salt, g/kg.
-       */
-      final_salt_g_per_kg: number;
-      /**
-       * Format: double
-       * @description Minutes of reducing.
-       */
-      reduce_min: number;
-      /** @description In order. */
-      steps: components['schemas']['SauceStep'][];
-      /**
-       * Format: double
-       * @description Thickener, g.
-       */
-      thickener_g: number;
-      /** @description The thickener in the three parts it goes in. */
-      thirds: number[];
-      /** @description What to mind. */
-      warnings: components['schemas']['Caution'][];
-      /**
-       * Format: double
-       * @description Cold water to stir it in, or butter to work it into, g.
-       */
-      water_g: number;
-    };
-    /** @description The liquid in the pot, and what is wanted of it. */
-    SauceRequest: {
-      /**
-       * Format: double
-       * @description Fat on it, L.
-       * @default null
-       */
-      fat_l?: number | null;
-      /**
-       * Format: double
-       * @description Measured depth of the fat, mm; overrides `fat_l`.
-       * @default null
-       */
-      fat_mm?: number | null;
-      /**
-       * Format: double
-       * @description Gelatin in the liquid, g.
-       * @default null
-       */
-      gelatin_g?: number | null;
-      /**
-       * Format: double
-       * @description The burner, W.
-       * @default null
-       */
-      hob_w?: number | null;
-      /**
-       * Format: double
-       * @description Liquid without its fat, L.
-       * @default null
-       */
-      liquid_l?: number | null;
-      /**
-       * Format: double
-       * @description Meat that is cooled with it, kg.
-       * @default null
-       */
-      meat_kg?: number | null;
-      /**
-       * Format: double
-       * @description Salt in the liquid, g.
-       * @default null
-       */
-      salt_g?: number | null;
-      /**
-       * Format: double
-       * @description Share of it that is thickened tonight, 0–1.
-       * @default null
-       */
-      share?: number | null;
-      /**
-       * @description How the fat comes off.
-       * @default ladle
-       */
-      skim?: components['schemas']['Skim'];
-      /**
-       * @description What it becomes.
-       * @default coat
-       */
-      target?: components['schemas']['Target'];
-      /**
-       * @description How it tastes.
-       * @default right
-       */
-      taste?: components['schemas']['Taste'];
-      /**
-       * @description What thickens it.
-       * @default cornflour
-       */
-      thickener?: components['schemas']['Thickener'];
-      /** @default null */
-      vessel?: components['schemas']['Vessel'] | null;
-    };
-    /** @description One thing to do. */
-    SauceStep: {
-      /** @description What to do. */
-      do: string;
-      /**
-       * Format: double
-       * @description Minutes it takes.
-       */
-      min: number;
-      /** @description Why, and what to look for. */
-      why: string;
-    };
-    /** @description A plan to be saved over the version it was made from. */
-    SavePlan: {
-      /** @description The plan. */
-      plan: components['schemas']['Plan'];
-      /**
-       * Format: int64
-       * @description The version it was made from; 0 for a new plan.
-       */
-      version: number;
-    };
-    /** @description A question on which cooks disagree. */
-    School: {
-      /** @description Chosen on this bench. */
-      chosen: string;
-      /** @description A stable name. */
-      id: string;
-      /** @description The options. */
-      options: components['schemas']['SchoolOption'][];
-      /** @description The question. */
-      question: string;
-      /** @description Why that. */
-      reason: string;
-      /** @description What is done unless the cook says otherwise. */
-      usual: string;
-    };
-    /** @description One way of doing it. */
-    SchoolOption: {
-      /** @description What it does here. */
-      effect: string;
-      /** @description Its name in the document. */
-      id: string;
-      /** @description In a word or two. */
-      words: string;
-    };
-    /**
-     * @description How hard the meat is browned. It makes flavour and colour; it does not seal juices in.
-     * @enum {string}
-     */
-    Sear: 'hard' | 'light' | 'none';
-    /**
-     * @description What it is browned in.
-     * @enum {string}
-     */
-    SearFat: 'own' | 'oil' | 'bacon';
-    /**
-     * @description What the meat is seared in.
-     * @enum {string}
-     */
-    SearIn: 'pan' | 'two_pans' | 'pot_and_lid' | 'pot';
-    /** @description How the meat goes through the pan. */
-    SearPlan: {
-      /**
-       * Format: double
-       * @description Minutes a batch takes, turning and recovery included.
-       */
-      batch_min: number;
-      /** @description The pan as each batch goes in, °C. */
-      batch_start_c: number[];
-      /**
-       * Format: int32
-       * @description Batches; none without a sear.
-       */
-      batches: number;
-      /** @description What it is browned in. */
-      fat: components['schemas']['SearFat'];
-      /**
-       * Format: double
-       * @description Across the pan's floor, mm.
-       */
-      floor_mm: number;
-      /**
-       * Format: double
-       * @description Minutes the pan takes to get hot.
-       */
-      heat_pan_min: number;
-      /** @description A piece lying on its broad side, mm. */
-      lies_mm: number[];
-      /**
-       * Format: double
-       * @description Minutes for all of them, the pan's recovery included, from the hot pan on.
-       */
-      min: number;
-      /**
-       * Format: int32
-       * @description The most pieces that brown at once and leave room.
-       */
-      most: number;
-      /**
-       * Format: double
-       * @description The coolest the pan becomes, °C.
-       */
-      pan_low_c?: number | null;
-      /**
-       * Format: int32
-       * @description Pans at once.
-       */
-      pans: number;
-      /**
-       * Format: int32
-       * @description Pieces in each.
-       */
-      per_batch: number;
-      /**
-       * Format: double
-       * @description Minutes to come back between batches.
-       */
-      recovery_min: number;
-      /**
-       * Format: double
-       * @description Minutes on the first side.
-       */
-      side_min: number;
-      /**
-       * Format: int32
-       * @description Sides turned.
-       */
-      sides: number;
-      /**
-       * Format: double
-       * @description The pan as the meat goes in, °C.
-       */
-      start_c: number;
-      /** @description It falls below browning: the meat boils grey in its juice. */
-      stews: boolean;
-      /** @description The pan over the first batch. */
-      trace: components['schemas']['PanPoint'][];
-      /**
-       * Format: double
-       * @description Minutes a grey wet pan needs to boil itself dry and brown after all; 0 where it browns at once, `null` if never.
-       */
-      wait_to_brown_min?: number | null;
-    };
-    /**
-     * @description What a slow cooker or pressure pot is set to.
-     * @enum {string}
-     */
-    Settings: 'low' | 'high';
-    /**
-     * @description How the meat is cut up for a way.
-     * @enum {string}
-     */
-    Shape: 'whole' | 'halved' | 'cubed';
-    /** @description The whole sheet. */
-    Sheet: {
-      /**
-       * Format: date-time
-       * @description The bell asked for.
-       */
-      bell: string;
-      /** @description Cautions for the whole cook. */
-      cautions: components['schemas']['Caution'][];
-      /**
-       * Format: double
-       * @description The chance it was made for.
-       */
-      certainty: number;
-      /** @description What can't be kept. */
-      conflicts: components['schemas']['Conflict'][];
-      /**
-       * Format: double
-       * @description Minutes from lifting to plates.
-       */
-      finishing_min: number;
-      /**
-       * Format: double
-       * @description Minutes the plates come after the bell, at the certainty asked for; 0 when it is met.
-       */
-      late_min: number;
-      /**
-       * Format: date-time
-       * @description The meat is lifted and the finishing begins.
-       */
-      lift_at: string;
-      /**
-       * Format: date-time
-       * @description The meat meets the heat.
-       */
-      met_heat_at: string;
-      /** @description When each dish is tender. */
-      ready: components['schemas']['Ready'][];
-      /** @description What would meet the bell, when this does not. */
-      remedies: components['schemas']['Remedy'][];
-      /**
-       * Format: date-time
-       * @description Plates on the table: the bell, or later by `late_min`.
-       */
-      serve_at: string;
-      /**
-       * Format: date-time
-       * @description The first thing to do.
-       */
-      start_at: string;
-      /** @description Everything to do, in time order. */
-      tasks: components['schemas']['Task'][];
-      /** @description When each goes too far if the heat simply stays on. */
-      too_far: components['schemas']['Ready'][];
-      /** @description One plain sentence. */
-      why: string;
-    };
-    /**
-     * @description Where it is bought.
-     * @enum {string}
-     */
-    Shelf: 'butcher' | 'vegetables' | 'cellar' | 'dry' | 'cold';
-    /** @description One line of the list. */
-    ShoppingItem: {
-      /**
-       * Format: double
-       * @description In the kitchen's money.
-       */
-      cost?: number | null;
-      /**
-       * Format: int32
-       * @description By number.
-       */
-      count?: number | null;
-      /**
-       * Format: double
-       * @description By weight, g.
-       */
-      g?: number | null;
-      /**
-       * Format: double
-       * @description By volume, mL.
-       */
-      ml?: number | null;
-      /** @description What. */
-      name: string;
-      /** @description Why, or what to ask for. */
-      note?: string | null;
-      /** @description Where it is bought. */
-      shelf: components['schemas']['Shelf'];
-    };
-    /**
-     * @description How the hob is set, in words relative to the local boil.
-     * @enum {string}
-     */
-    Simmer: 'lazy' | 'gentle' | 'brisk' | 'boil';
-    /**
-     * @description How the fat comes off.
-     * @enum {string}
-     */
-    Skim: 'ladle' | 'spout' | 'bag' | 'chill' | 'none';
-    /** @description Fresh water that draws salt out of corned meat. */
-    Soak: {
-      /**
-       * Format: int32
-       * @description How often the water is changed, the first filling counted.
-       */
-      changes: number;
-      /**
-       * Format: double
-       * @description Hours in each.
-       */
-      hours_each: number;
-      /**
-       * Format: double
-       * @description Water each time, L.
-       */
-      water_l: number;
-    };
-    /**
-     * @description What comes first among the ways that fit.
-     * @enum {string}
-     */
-    Sort: 'surest' | 'soonest' | 'least_work' | 'most_juice' | 'richest_sauce' | 'cheapest';
-    /** @description One stage of a chain. What it leaves out stays as it was in the stage before. */
-    StageRequest: {
-      /** @default null */
-      heat?: components['schemas']['Heat'] | null;
-      /** @default null */
-      lid?: components['schemas']['Lid'] | null;
-      /** @default null */
-      method?: components['schemas']['Method'] | null;
-      /** @default null */
-      until?: components['schemas']['Until'] | null;
-    };
-    /** @description One stage of the median run. */
-    StageSpan: {
-      /**
-       * Format: double
-       * @description It begins, minutes from the meat meeting the heat; `null` if it never does.
-       */
-      from_min?: number | null;
-      /** @description Way of cooking. */
-      method: components['schemas']['Method'];
-      /**
-       * Format: double
-       * @description It ends; `null` while the heat stays on.
-       */
-      to_min?: number | null;
-      /** @description In a few words. */
-      words: string;
-    };
-    /**
-     * @description Where a pot for the oven gets its first heat.
-     * @enum {string}
-     */
-    Start: 'hob' | 'oven' | 'cold_oven';
-    /**
-     * @description How far a cook has come.
-     * @enum {string}
-     */
-    Status: 'before' | 'under_way' | 'tender' | 'closed';
-    /** @description What became of a batch. */
-    Stored: {
-      repeated: number;
-      stored: number;
-    };
-    /** @description A cut that behaves like the one that is missing. */
-    Substitute: {
-      /** @description Which. */
-      cut: components['schemas']['Cut'];
-      /**
-       * Format: double
-       * @description Raw, for the same plates, kg.
-       */
-      mass_kg: number;
-      /** @description Its name. */
-      name: string;
-      /**
-       * Format: double
-       * @description Half of such pieces are tender by then, min.
-       */
-      ready_min?: number | null;
-      /** @description What changes. */
-      why: string;
-    };
-    /**
-     * @description How dry the meat goes into the pan.
-     * @enum {string}
-     */
-    Surface: 'patted' | 'wet';
-    /** @description Something that could be left out, and what changes. */
-    Swap: {
-      instead?: components['schemas']['Larder'] | null;
-      /** @description What is to be replaced. */
-      what: components['schemas']['Larder'];
-      /** @description Allergens it takes away. */
-      without: components['schemas']['Allergen'][];
-      /** @description In words. */
-      words: string;
-    };
-    /** @description Something that has to come out again. */
-    TakeOut: {
-      /** @description What. */
-      what: string;
-      /** @description When, and why. */
-      words: string;
-    };
-    /**
-     * @description What the liquid becomes.
-     * @enum {string}
-     */
-    Target: 'broth' | 'coat' | 'gravy' | 'glaze';
-    /** @description One task. */
-    Task: {
-      /** @description Tasks that come before. */
-      after: string[];
-      /** @description Cautions at this step. */
-      cautions: components['schemas']['Caution'][];
-      /** @description The dish. */
-      dish: string;
-      /**
-       * Format: date-time
-       * @description To.
-       */
-      end: string;
-      /** @description The whole span needs a pair of hands. */
-      hands_on: boolean;
-      /** @description Unique in its sheet. */
-      id: string;
-      /** @description Its kind. */
-      kind: components['schemas']['TaskKind'];
-      /** @description Where. */
-      lane: components['schemas']['Lane'];
-      /**
-       * Format: date-time
-       * @description From.
-       */
-      start: string;
-      /** @description What to do. */
-      what: string;
-      /** @description Why, and what to look for. */
-      why: string;
-      window?: components['schemas']['Window'] | null;
-    };
-    /**
-     * @description What kind of task it is, in the order of the work.
-     * @enum {string}
-     */
-    TaskKind:
-      | 'salt'
-      | 'take_out'
-      | 'preheat'
-      | 'heat_pan'
-      | 'sear'
-      | 'deglaze'
-      | 'simmer'
-      | 'braise'
-      | 'check'
-      | 'add'
-      | 'move'
-      | 'hold'
-      | 'lift'
-      | 'rest'
-      | 'skim'
-      | 'sauce'
-      | 'slice'
-      | 'serve';
-    /**
-     * @description What has become of a task.
-     * @enum {string}
-     */
-    TaskState: 'open' | 'done' | 'passed';
-    /**
-     * @description How the liquid tastes once skimmed.
-     * @enum {string}
-     */
-    Taste: 'weak' | 'right' | 'salty' | 'bitter' | 'sour' | 'rich';
-    /**
-     * @description What thickens it.
-     * @enum {string}
-     */
-    Thickener: 'cornflour' | 'arrowroot' | 'potato' | 'flour' | 'butter_paste' | 'none';
-    /** @description A cook's own rule of thumb beside the forecast. */
-    Thumb: {
-      /**
-       * Format: double
-       * @description What it gives here, minutes.
-       */
-      min: number;
-      /** @description The rule, as a cook says it. */
-      rule: string;
-      /** @description Why it differs from the forecast. */
-      why: string;
-    };
-    /** @description Liquid to pour in on the way. */
-    TopUp: {
-      /**
-       * Format: double
-       * @description Minutes from the meat meeting the heat.
-       */
-      at_min: number;
-      /**
-       * Format: double
-       * @description Hot liquid, L.
-       */
-      l: number;
-    };
-    /**
-     * @description Something that takes a while.
-     * @enum {string}
-     */
-    Traffic: 'export' | 'import';
-    /**
-     * @description How much is trimmed off.
-     * @enum {string}
-     */
-    Trim: 'none' | 'usual' | 'close';
-    /** @description Raw → trimmed → pieces. */
-    Trimmed: {
-      /**
-       * Format: double
-       * @description Bone in it, kg.
-       */
-      bone_kg: number;
-      /**
-       * Format: double
-       * @description The meat, in the kitchen's money.
-       */
-      cost?: number | null;
-      /**
-       * Format: double
-       * @description The same for each who eats.
-       */
-      cost_a_head?: number | null;
-      /**
-       * Format: double
-       * @description The same for each kilo on the plates.
-       */
-      cost_eaten_kg?: number | null;
-      /**
-       * Format: double
-       * @description Fat off, kg.
-       */
-      fat_kg: number;
-      /**
-       * Format: double
-       * @description One of them, kg.
-       */
-      piece_kg: number;
-      /**
-       * Format: int32
-       * @description Pieces.
-       */
-      pieces: number;
-      /**
-       * Format: double
-       * @description As bought, kg.
-       */
-      raw_kg: number;
-      /**
-       * Format: double
-       * @description Sinew and silver skin off, kg.
-       */
-      sinew_kg: number;
-      /** @description Its sides, mm, from the shortest. */
-      size_mm: number[];
-      /**
-       * Format: int32
-       * @description Strings that have to come out again.
-       */
-      strings: number;
-      /**
-       * Format: double
-       * @description Trimmed, bone in, kg.
-       */
-      trimmed_kg: number;
-    };
-    /** @description One joint, sliced tonight and pulled tomorrow. */
-    Twice: {
-      /** @description Cautions that bind. */
-      cautions: components['schemas']['Caution'][];
-      /** @description Ready to pull, from the rest being back on the heat the next day. */
-      pull_min: components['schemas']['Quantiles'];
-      /** @description Ready to slice, from the meat meeting the heat. */
-      slice_min: components['schemas']['Quantiles'];
-      /** @description In words. */
-      words: string;
-    };
-    /** @description What was understood. */
-    Understood: {
-      /** @description The stages. */
-      stages: components['schemas']['StageRequest'][];
-      /** @description What had to be supposed. */
-      supposed: string[];
-      /** @description In words. */
-      words: string;
-    };
-    /**
-     * @description How quantities are shown; everything is kept in SI.
-     * @enum {string}
-     */
-    Units: 'metric' | 'us';
-    /** @description When a stage ends; exactly one is given. */
-    Until: {
-      /**
-       * Format: double
-       * @description When the middle is this warm (or, cooling, this cold), °C.
-       * @default null
-       */
-      core_c?: number | null;
-      /**
-       * Format: double
-       * @description After so many minutes of this stage.
-       * @default null
-       */
-      min?: number | null;
-      /**
-       * @description When it is tender enough; must be `true`.
-       * @default null
-       */
-      tender?: boolean | null;
-    };
-    /**
-     * @description Whether a way fits.
-     * @enum {string}
-     */
-    Verdict: 'fits' | 'tight' | 'too_late' | 'unsuitable';
-    /** @description A version of a plan, by its number and hour. */
-    VersionView: {
-      /** Format: date-time */
-      saved_at: string;
-      /** Format: int64 */
-      version: number;
-    };
-    /** @description A pot or tin, round or rectangular, as the cook describes it. */
-    Vessel: {
-      /**
-       * Format: double
-       * @description Inner diameter of a round vessel, cm.
-       * @default null
-       */
-      diameter_cm?: number | null;
-      /**
-       * Format: double
-       * @description Inner height, cm.
-       * @default null
-       */
-      height_cm?: number | null;
-      /**
-       * Format: double
-       * @description Inner length of a rectangular vessel, cm.
-       * @default null
-       */
-      length_cm?: number | null;
-      /** @default null */
-      lid?: components['schemas']['Lid'] | null;
-      /** @default null */
-      material?: components['schemas']['Material'] | null;
-      /**
-       * Format: double
-       * @description Inner width of a rectangular vessel, cm.
-       * @default null
-       */
-      width_cm?: number | null;
-    };
-    /** @description What is left to wash. */
-    WashingUp: {
-      /**
-       * Format: int32
-       * @description Large things.
-       */
-      things: number;
-      /** @description In words. */
-      words: string;
-    };
-    /** @description One way: its best variant, and the others. */
-    Way: components['schemas']['Choice'] & {
-      /** @description The others, best first. */
-      variants: components['schemas']['Choice'][];
-    };
-    /**
-     * @description How the wind stands about the pot.
-     * @enum {string}
-     */
-    Wind: 'calm' | 'breezy' | 'windy';
-    /** @description When something may happen. */
-    Window: {
-      /**
-       * Format: date-time
-       * @description At the earliest.
-       */
-      from: string;
-      /**
-       * Format: date-time
-       * @description At the latest.
-       */
-      to: string;
-    };
-    /**
-     * @description Wood in the pit, by how much it says.
-     * @enum {string}
-     */
-    Wood: 'alder' | 'apple' | 'oak' | 'beech' | 'hickory';
-    /** @description A plan's sheet, and the forecast under it. */
-    Worked: {
-      forecast: components['schemas']['Forecast'];
-      sheet: components['schemas']['Sheet'];
-    };
-    /** @description A wrap put on in the pit. */
-    Wrap: {
-      /**
-       * Format: double
-       * @description Wrapped when the middle reaches this, °C; 70 where not given, 0 wraps at once.
-       */
-      at_core_c?: number | null;
-      /** @description What it is wrapped in. */
-      in: components['schemas']['WrapMaterial'];
-    };
-    /**
-     * @description What meat is wrapped in.
-     * @enum {string}
-     */
-    WrapMaterial: 'paper' | 'foil';
-  };
-  responses: never;
-  parameters: never;
-  requestBodies: never;
-  headers: never;
-  pathItems: never;
+        /** @description The question whose answer narrows the band most. */
+        Ask: {
+            /** @description The request's field it would fill. */
+            field: string;
+            /** @description How a cook finds it out. */
+            how: string;
+            /**
+             * Format: double
+             * @description Minutes by which P10 to P90 would narrow.
+             */
+            narrows_min: number;
+            /** @description The question. */
+            question: string;
+        };
+        /** @description Something left out of the request and filled in. */
+        Assumed: {
+            /** @description The field. */
+            field: string;
+            /** @description What was taken. */
+            value: string;
+            /** @description Why that. */
+            why: string;
+        };
+        /** @description The sauce's balance beside salt. */
+        Balance: {
+            /**
+             * Format: double
+             * @description Acid, g, reckoned as acetic.
+             */
+            acid_g: number;
+            /**
+             * Format: double
+             * @description Alcohol poured in, g.
+             */
+            alcohol_g: number;
+            /**
+             * Format: double
+             * @description Share of it left at the end.
+             */
+            alcohol_left: number;
+            /** @description Allergens in the pot, with what brings them. */
+            allergens: components["schemas"]["AllergenFrom"][];
+            /** @description What to mind when it is reduced: sweet, sharp or bitter. */
+            flags: string[];
+            /**
+             * Format: double
+             * @description Sugar, g.
+             */
+            sugar_g: number;
+            /** @description Swaps. */
+            swaps: components["schemas"]["Swap"][];
+        };
+        /** @description Ready and too far, as instants. */
+        Band: {
+            /** @description Tender. */
+            ready: components["schemas"]["Ready"];
+            /** @description Gone too far. */
+            too_far: components["schemas"]["Ready"];
+        };
+        /** @description Where eight in ten of the simulated cooks stand at a moment. */
+        BandPoint: {
+            /** @description Near the middle, as a probe reads it: P10, P50, P90, °C. */
+            core_c: number[];
+            /** @description Liquid in the pot: P10, P50, P90, L. */
+            liquid_l: number[];
+            /**
+             * Format: double
+             * @description Minutes since the meat met the heat.
+             */
+            min: number;
+            /** @description On the scale of slice to spoon: P10, P50, P90. */
+            tenderness: number[];
+        };
+        /** @description What is believed of something uncertain: a normal distribution. */
+        Belief: {
+            /**
+             * Format: double
+             * @description Its middle.
+             */
+            mean: number;
+            /**
+             * Format: double
+             * @description Its standard deviation.
+             */
+            sigma: number;
+        };
+        /** @description One thing to do at the bench. */
+        BenchStep: {
+            /** @description Cautions at this step. */
+            cautions: components["schemas"]["Caution"][];
+            /** @description A stable name. */
+            id: string;
+            /**
+             * Format: double
+             * @description Minutes at it, or waiting for it.
+             */
+            min: number;
+            /** @description What. */
+            what: string;
+            /** @description Why, and the sign. */
+            why: string;
+        };
+        /**
+         * @description A plan or a cook.
+         * @enum {string}
+         */
+        BinnedKind: "plan" | "cook";
+        /** @description Something in the bin. */
+        BinnedView: {
+            /** Format: date-time */
+            binned_at: string;
+            /** Format: uuid */
+            id: string;
+            kind: components["schemas"]["BinnedKind"];
+            /** @description What the dish is called; empty where that can't be read. */
+            name: string;
+        };
+        /**
+         * @description Something put in the pot for body.
+         * @enum {string}
+         */
+        BodyFrom: "sinew" | "foot" | "tendon" | "rind";
+        /** @description Brine that it lies in until both are of one strength. */
+        Brine: {
+            /**
+             * Format: double
+             * @description Hours in it.
+             */
+            hours: number;
+            /**
+             * Format: double
+             * @description Water, L.
+             */
+            water_l: number;
+        };
+        /** @description Salt as strength of the brine, or as what a soak leaves. */
+        BrineAnswer: {
+            /**
+             * Format: double
+             * @description Share of the way to one strength by the time it comes out.
+             */
+            evened: number;
+            /**
+             * Format: double
+             * @description Salt for the water, g.
+             */
+            salt_g: number;
+            /**
+             * Format: double
+             * @description Its strength, %.
+             */
+            strength_pct: number;
+        };
+        /** @description What a file has brought, or would bring. */
+        BroughtView: {
+            /**
+             * Format: int64
+             * @description Cooks that are here and get further things that happened.
+             */
+            changed_cooks: number;
+            /**
+             * Format: int64
+             * @description Plans that are here and get further versions.
+             */
+            changed_plans: number;
+            /**
+             * Format: int64
+             * @description Things that happened, in all.
+             */
+            events: number;
+            /** @description The kitchen itself is replaced by the file's. */
+            kitchen: boolean;
+            /**
+             * Format: int64
+             * @description Cooks that are new here.
+             */
+            new_cooks: number;
+            /**
+             * Format: int64
+             * @description Plans that are new here.
+             */
+            new_plans: number;
+            /**
+             * Format: int64
+             * @description Readings that are new here.
+             */
+            readings: number;
+            /**
+             * Format: int64
+             * @description Readings that are here already.
+             */
+            repeated: number;
+            /**
+             * Format: int64
+             * @description Versions of plans, in all.
+             */
+            versions: number;
+        };
+        /** @description A cut that could be bought for a way. */
+        Buy: {
+            /**
+             * Format: double
+             * @description P(tender in time), where there is a bell.
+             */
+            chance_ready: number;
+            /**
+             * Format: double
+             * @description What that costs; `null` without a price.
+             */
+            cost?: number | null;
+            /**
+             * Format: double
+             * @description The same for each who eats.
+             */
+            cost_a_head?: number | null;
+            /** @description Which. */
+            cut: components["schemas"]["Cut"];
+            /** @description How it would be eaten. */
+            eaten_as: components["schemas"]["EatenAs"];
+            /**
+             * Format: double
+             * @description Raw, bone in, kg.
+             */
+            mass_kg: number;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Pieces as they usually come.
+             */
+            pieces: number;
+            /** @description Tender, from the meat meeting the heat. */
+            ready_min: components["schemas"]["Quantiles"];
+            /**
+             * Format: date-time
+             * @description Latest start for the certainty.
+             */
+            start_by?: string | null;
+            /** @description Whether it fits. */
+            verdict: components["schemas"]["Verdict"];
+            /** @description Why this much, and what is special about it. */
+            why: string;
+            /**
+             * Format: double
+             * @description Cooked and edible, kg.
+             */
+            yield_kg: number;
+        };
+        /** @description A caution that binds in this plan. */
+        Caution: {
+            /** @description A stable name. */
+            id: string;
+            /** @description One or two short sentences. */
+            text: string;
+        };
+        /** @description A cut and a way. */
+        Cell: {
+            /** @description The way. */
+            method: components["schemas"]["Method"];
+            /**
+             * Format: double
+             * @description Half of usual pieces are tender by then, min; `null` where they do not go together.
+             */
+            ready_min?: number | null;
+            /** @description Why not, where they do not. */
+            why_not?: string | null;
+        };
+        /** @description What has changed. */
+        Change: {
+            /** @enum {string} */
+            what: "hello";
+        } | {
+            /** @enum {string} */
+            what: "kitchen";
+        } | {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            id: string;
+            /** @enum {string} */
+            what: "plan";
+        } | {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            id: string;
+            /** @enum {string} */
+            what: "cook";
+        } | {
+            /**
+             * Format: int64
+             * @description Plans, cooks and readings so far.
+             */
+            done: number;
+            /**
+             * Format: int64
+             * @description Of so many, where that is known.
+             */
+            of?: number | null;
+            /** @description Which way. */
+            task: components["schemas"]["Traffic"];
+            /** @enum {string} */
+            what: "progress";
+        } | {
+            /** @enum {string} */
+            what: "missed";
+        };
+        /**
+         * @description What a cook found on testing the meat: the softest word that already fits.
+         * @enum {string}
+         */
+        Check: "firm" | "slice" | "fork" | "probe" | "pull" | "spoon";
+        /** @description A recipe, checked. */
+        Checked: {
+            /**
+             * Format: double
+             * @description P(just right for how it is eaten).
+             */
+            chance: number;
+            /** @description The same softness on the kit that is free. */
+            equivalents: components["schemas"]["Equivalent"][];
+            /** @description Enough and too far for how it is eaten, on the same scale. */
+            goal: number[];
+            /** @description Where such pieces land. */
+            lands: components["schemas"]["Landing"];
+            /**
+             * Format: double
+             * @description From the meat meeting the heat to its end, coming up and letting go included, min.
+             */
+            min: number;
+            /**
+             * Format: double
+             * @description P(not tender enough yet).
+             */
+            not_yet: number;
+            /** @description The forecast behind it. */
+            request: components["schemas"]["ForecastRequest"];
+            /** @description On the scale of slice to spoon at its end: P10, P50, P90. */
+            tenderness: number[];
+            /** @description As it was written. */
+            text: string;
+            /**
+             * Format: double
+             * @description P(gone too far).
+             */
+            too_far: number;
+            /** @description As it was understood. */
+            understood: components["schemas"]["Understood"];
+            /** @description In a sentence. */
+            words: string;
+        };
+        /** @description One way of cooking it, in one variant. */
+        Choice: {
+            at_pressure_min?: components["schemas"]["Quantiles"] | null;
+            /** @description Whether it gets a bark. */
+            bark: boolean;
+            /**
+             * Format: double
+             * @description Gelatin in it, %.
+             */
+            body_pct: number;
+            /** @description Cautions that bind. */
+            cautions: components["schemas"]["Caution"][];
+            /**
+             * Format: double
+             * @description P(tender and not too far at lifting) if it starts at `start_by` and the heat simply stays on.
+             */
+            chance_left_on: number;
+            /**
+             * Format: double
+             * @description P(tender in time), starting as soon as someone is up; early meat is held hot.
+             */
+            chance_ready: number;
+            /** @description What it would ask of hands that sleep or are away. */
+            clashes: string[];
+            /**
+             * Format: double
+             * @description Raw price for each of those who eat.
+             */
+            cost_a_head?: number | null;
+            /**
+             * Format: double
+             * @description Raw price of a portion; `null` without a price.
+             */
+            cost_per_portion?: number | null;
+            /**
+             * Format: double
+             * @description From lifting to plates.
+             */
+            finishing_min: number;
+            /** @description What it burns. */
+            fuel: components["schemas"]["Fuel"];
+            /**
+             * Format: double
+             * @description Cooked meat for each of those who eat, g.
+             */
+            grams_a_head: number;
+            /**
+             * Format: double
+             * @description Hands-on minutes from salt to plates.
+             */
+            hands_on_min: number;
+            /** @description Heat; of a chain, its first. */
+            heat: components["schemas"]["Heat"];
+            /**
+             * Format: double
+             * @description What half of such pieces wait hot, if it starts at `start_by`, min.
+             */
+            hold_min: number;
+            /** @description A stable name, such as `braise.oven_150.whole`. */
+            id: string;
+            /**
+             * Format: double
+             * @description From beginning to the meat meeting the heat, min.
+             */
+            lead_min: number;
+            /**
+             * Format: date-time
+             * @description Lifting for the bell.
+             */
+            lift_at: string;
+            /**
+             * Format: date-time
+             * @description The meat meets the heat, if it starts as soon as someone is up.
+             */
+            met_heat_at: string;
+            /** @description Way; of a chain, its first. */
+            method: components["schemas"]["Method"];
+            /** @description Its name on the screen. */
+            name: string;
+            /** @description The plan this way would be. */
+            plan: components["schemas"]["Plan"];
+            /**
+             * Format: double
+             * @description Portions.
+             */
+            portions: number;
+            /** @description Tender by P5, P10, … P95, min; `null` from where no cook gets there. */
+            ready_at_min: (number | null)[];
+            /** @description Tender, from the meat meeting the heat. */
+            ready_min: components["schemas"]["Quantiles"];
+            /** @description How the liquid will feel. */
+            sauce_body: string;
+            /**
+             * Format: double
+             * @description Liquid for the sauce, L.
+             */
+            sauce_l: number;
+            /** @description How it is cut up. */
+            shape: components["schemas"]["Shape"];
+            /** @description The stages of a chain. */
+            stages?: components["schemas"]["StageRequest"][] | null;
+            /**
+             * Format: date-time
+             * @description Latest start for the certainty, at the bench or with the fire; `null` where it never is tender.
+             */
+            start_by?: string | null;
+            /** @description Gone too far. */
+            too_far_min: components["schemas"]["Quantiles"];
+            /** @description Against the best of its way; empty for the best. */
+            trade: string;
+            /** @description Whether it fits. */
+            verdict: components["schemas"]["Verdict"];
+            /** @description What is left to wash. */
+            washing_up: components["schemas"]["WashingUp"];
+            /** @description One sentence: why, or why not. */
+            why: string;
+            /**
+             * Format: double
+             * @description Cooked and edible, kg.
+             */
+            yield_kg: number;
+        };
+        /** @description A ring of coals, laid out and kept up. */
+        CoalRing: {
+            /** @description How many would hold a simmer here, under and over. */
+            for_a_simmer: number[];
+            /** @description Fresh coals go on, minutes from the meat meeting the heat. */
+            fresh_at_min: number[];
+            /**
+             * Format: double
+             * @description The next lot is lit so long after the last went on, min.
+             */
+            light_after_min: number;
+            /**
+             * Format: double
+             * @description The oven they are like, °C.
+             */
+            like_c: number;
+            /**
+             * Format: int32
+             * @description On its lid.
+             */
+            over: number;
+            /**
+             * Format: double
+             * @description The pot is turned a quarter and its lid back this often, min.
+             */
+            turn_every_min: number;
+            /**
+             * Format: int32
+             * @description Under the pot, in a ring at its rim.
+             */
+            under: number;
+            /** @description What wind, cold or a deep pot change. */
+            words: string;
+        };
+        /** @description Tasks that can't be kept as they are, in words. */
+        Conflict: {
+            /** @description The tasks it concerns. */
+            tasks: string[];
+            /** @description What is wrong and what would help. */
+            text: string;
+        };
+        /** @description A cook as it stands. */
+        CookAnswer: {
+            /** Format: uuid */
+            id: string;
+            /**
+             * Format: date-time
+             * @description The server's clock, for timers.
+             */
+            now: string;
+            /** Format: date-time */
+            opened_at: string;
+            plan: components["schemas"]["Plan"];
+            /** Format: uuid */
+            plan_id: string;
+            view: components["schemas"]["CookView"];
+        };
+        /** @description A cook's line in the list of all. */
+        CookLine: {
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            bell?: string | null;
+            /** @description Why it can't be shown, if so: its own fault and no other's. */
+            broken?: string | null;
+            /**
+             * Format: uuid
+             * @description Its id.
+             */
+            id: string;
+            /** @description What the dish is called; empty where it can't be read. */
+            name: string;
+            /**
+             * Format: date-time
+             * @description When it was opened.
+             */
+            opened_at: string;
+            /**
+             * Format: uuid
+             * @description The plan it came from.
+             */
+            plan_id: string;
+            /** @description How far it has come. */
+            status: components["schemas"]["Status"];
+            /**
+             * Format: date-time
+             * @description When it is tender, P10, while it is under way.
+             */
+            tender_from?: string | null;
+            /**
+             * Format: date-time
+             * @description When it is tender, P90, while it is under way.
+             */
+            tender_until?: string | null;
+        };
+        /** @description A cook in the log. */
+        CookSummary: {
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            bell?: string | null;
+            /** @description Why it can't be shown, if so: its own fault and no other's. */
+            broken?: string | null;
+            cut?: components["schemas"]["Cut"] | null;
+            /**
+             * Format: uuid
+             * @description Its id.
+             */
+            id: string;
+            /**
+             * Format: double
+             * @description Raw, kg, where it was given.
+             */
+            mass_kg?: number | null;
+            /**
+             * Format: date-time
+             * @description The clock's start: the meat met the heat.
+             */
+            met_heat_at?: string | null;
+            /** @description What the dish is called; empty where it can't be read. */
+            name: string;
+            /**
+             * Format: date-time
+             * @description When it was opened.
+             */
+            opened_at: string;
+            outcome?: components["schemas"]["Outcome"] | null;
+            /**
+             * Format: int32
+             * @description How many eat.
+             */
+            people?: number | null;
+            /**
+             * Format: uuid
+             * @description The plan it came from.
+             */
+            plan_id: string;
+            reckoned?: components["schemas"]["Reckoned"] | null;
+            /** @description How far it has come. */
+            status: components["schemas"]["Status"];
+        };
+        /** @description A task with its state. */
+        CookTask: {
+            /**
+             * Format: date-time
+             * @description When it was done.
+             */
+            done_at?: string | null;
+            /** @description What has become of it. */
+            state: components["schemas"]["TaskState"];
+            /** @description The task. */
+            task: components["schemas"]["Task"];
+        };
+        /** @description A cook as it stands. */
+        CookView: {
+            /** @description The band after everything found so far. */
+            band: components["schemas"]["Band"];
+            /**
+             * Format: double
+             * @description Simulated cooks that still carry weight.
+             */
+            effective: number;
+            /** @description Findings the band rests on. */
+            findings: number;
+            /** @description The band before any of it. */
+            foretold: components["schemas"]["Band"];
+            /** @description What is enough, and what is too far, on the same scale. */
+            goal: number[];
+            /**
+             * Format: double
+             * @description Minutes after the bell.
+             */
+            late_min: number;
+            /** @description What a closed cook has taught of this kitchen. */
+            learned?: components["schemas"]["Learned"];
+            /**
+             * Format: date-time
+             * @description Planned lifting.
+             */
+            lift_at: string;
+            /** @description What happened, latest last. */
+            log: components["schemas"]["LogLine"][];
+            /**
+             * Format: date-time
+             * @description The clock's start.
+             */
+            met_heat_at?: string | null;
+            /** @description What comes next for the hands. */
+            next_task?: string | null;
+            /** @description What to do now. */
+            now_task?: string | null;
+            outcome?: components["schemas"]["Outcome"] | null;
+            /**
+             * Format: date-time
+             * @description When the sheet has the meat meet the heat.
+             */
+            planned_met_heat_at: string;
+            /** @description Liquid, fat, salt and gelatin expected when tender: L, L, g, g. */
+            pot: components["schemas"]["PotNow"];
+            /** @description What was foretold against what came, once it is tender. */
+            prediction: components["schemas"]["Prediction"];
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            serve_at: string;
+            /** @description How far it has come. */
+            status: components["schemas"]["Status"];
+            /** @description A finding that almost no simulated cook foretold. */
+            surprising: boolean;
+            /** @description Every task with its state, in time order. */
+            tasks: components["schemas"]["CookTask"][];
+            /**
+             * Format: date-time
+             * @description Tender, by the first check that said so or the lifting.
+             */
+            tender_at?: string | null;
+            /** @description How tender it is now, on the scale of slice to spoon (resistance taken out): P10, P50, P90. */
+            tenderness?: number[] | null;
+            /** @description One sentence on where it stands and what would tell most. */
+            words: string;
+        };
+        /**
+         * @description Where it is cooled.
+         * @enum {string}
+         */
+        CoolIn: "pot" | "fridge" | "trays" | "ice_bath";
+        /** @description How long one way takes. */
+        Cooled: {
+            /** @description Where. */
+            cool_in: components["schemas"]["CoolIn"];
+            /** @description Within the published guidance: from 57 to 21 °C in 2 h, and to 5 °C in 4 h more. */
+            in_time: boolean;
+            /**
+             * Format: double
+             * @description From the boil to 21 °C, min.
+             */
+            to_21_min: number;
+            /**
+             * Format: double
+             * @description From the boil to 5 °C, min.
+             */
+            to_5_min: number;
+        };
+        /**
+         * @description Crystals of salt, which fill a spoon differently.
+         * @enum {string}
+         */
+        Crystal: "fine" | "coarse" | "flake";
+        /** @description One point of the median run. */
+        CurvePoint: {
+            /**
+             * Format: double
+             * @description Middle, °C.
+             */
+            core_c: number;
+            /**
+             * Format: double
+             * @description Rendered fat, L.
+             */
+            fat_l: number;
+            /**
+             * Format: double
+             * @description Gelatin in the liquid, g.
+             */
+            gelatin_g: number;
+            /**
+             * Format: double
+             * @description Juice that has left the meat, kg.
+             */
+            juice_kg: number;
+            /**
+             * Format: double
+             * @description Liquid in the pot, L.
+             */
+            liquid_l: number;
+            /**
+             * Format: double
+             * @description Liquid, fat, bath or air, °C.
+             */
+            medium_c: number;
+            /**
+             * Format: double
+             * @description Minutes since the meat met the heat.
+             */
+            min: number;
+            /**
+             * Format: double
+             * @description Salt in the liquid, g.
+             */
+            salt_g: number;
+            /** @description The stage it is in, counted from 0. */
+            stage: number;
+            /**
+             * Format: double
+             * @description Left as steam, from the pot and from meat in the pit, kg.
+             */
+            steam_kg: number;
+            /**
+             * Format: double
+             * @description Surface, °C.
+             */
+            surface_c: number;
+            /**
+             * Format: double
+             * @description Mean tender-hours.
+             */
+            tender_h: number;
+            /**
+             * Format: double
+             * @description Cooked and edible by then, kg.
+             */
+            yield_kg: number;
+        };
+        /**
+         * @description A beef cut by the name of its muscle or joint.
+         * @enum {string}
+         */
+        Cut: "chuck" | "blade" | "neck" | "short_rib" | "plate_rib" | "rib_finger" | "brisket_flat" | "brisket_point" | "brisket" | "corned_brisket" | "shin" | "shin_bone_in" | "heel" | "cheek" | "oxtail" | "tendon" | "round" | "topside" | "silverside" | "eye_round" | "skirt" | "flank" | "sirloin" | "stewing_mix" | "fillet" | "rib_eye" | "strip";
+        /**
+         * @description What the computation needs to know of a cut. Percentages are of the raw mass.
+         *
+         *     Figures are working values, fitted to practice; published composition of beef cuts
+         *     scatters more widely than the rows differ.
+         */
+        CutFacts: {
+            /** @description Other names it is sold under. */
+            also: string[];
+            /** @description Middle and longest side of a piece over its thickness. */
+            aspect: number[];
+            /**
+             * Format: double
+             * @description Bone, % of mass.
+             */
+            bone_pct: number;
+            /**
+             * Format: double
+             * @description Collagen, % of mass.
+             */
+            collagen_pct: number;
+            /** @description Which cut. */
+            cut: components["schemas"]["Cut"];
+            /** @description How easily it dries. */
+            dry_risk: components["schemas"]["DryRisk"];
+            /** @description How it is eaten unless the cook says otherwise. */
+            eaten_as: components["schemas"]["EatenAs"];
+            /**
+             * Format: double
+             * @description Fat, % of mass.
+             */
+            fat_pct: number;
+            /** @description The name on the block. */
+            name: string;
+            /**
+             * Format: double
+             * @description Mass of one piece as it usually comes, kg.
+             */
+            piece_kg: number;
+            /**
+             * Format: double
+             * @description Tender-hours needed relative to chuck.
+             */
+            resistance: number;
+            /**
+             * Format: double
+             * @description Spread of the resistance from animal to animal, as a standard deviation of its logarithm.
+             */
+            resistance_ln_sigma: number;
+            /** @description Whether long cooking does it good; `false` for tender cuts. */
+            suitable: boolean;
+            /** @description How to tell it on the counter. */
+            tell: string;
+            /**
+             * Format: double
+             * @description Spread of the thickness, relative.
+             */
+            thickness_sigma: number;
+            /**
+             * Format: double
+             * @description Trimmed off, % of mass.
+             */
+            trim_pct: number;
+        };
+        /** @description The dish at one setting. */
+        DialSetting: {
+            /** @description It rolls: pieces break up and the liquid clouds. */
+            breaks_up: boolean;
+            /** @description Whether it is the one chosen. */
+            chosen: boolean;
+            /** @description The heat, for the plan. */
+            heat: components["schemas"]["Heat"];
+            /**
+             * Format: double
+             * @description Juice out of the meat by then, kg.
+             */
+            juice_kg?: number | null;
+            /** @description What it looks like, or what it does. */
+            looks: string;
+            /**
+             * Format: double
+             * @description Left as steam by then, L.
+             */
+            loss_l: number;
+            /**
+             * Format: double
+             * @description Tender, minutes; `null` if never within three days.
+             */
+            ready_min?: number | null;
+            /**
+             * Format: double
+             * @description Minutes from tender to too far.
+             */
+            window_min?: number | null;
+            /** @description As it stands on the dial. */
+            words: string;
+            /**
+             * Format: double
+             * @description On the plates, kg.
+             */
+            yield_kg?: number | null;
+        };
+        /**
+         * @description How fast a cut dries and falls apart once it is tender.
+         * @enum {string}
+         */
+        DryRisk: "low" | "mid" | "high";
+        /**
+         * @description How the meat is eaten: what "done" means.
+         * @enum {string}
+         */
+        EatenAs: "slice" | "fork" | "probe" | "pull" | "spoon";
+        /** @description What emptying the bin did. */
+        Emptied: {
+            /**
+             * Format: int64
+             * @description Things that are gone for good.
+             */
+            gone: number;
+        };
+        /** @description The same softness on other kit. */
+        Equivalent: {
+            /**
+             * Format: double
+             * @description At pressure, where there is some, min.
+             */
+            at_pressure_min?: number | null;
+            /** @description The choice it belongs to. */
+            id: string;
+            /** @description The way. */
+            method: components["schemas"]["Method"];
+            /**
+             * Format: double
+             * @description From the meat meeting the heat, min.
+             */
+            min: number;
+            /** @description Its name. */
+            name: string;
+        };
+        /** @description An event with its client-made id and its instant. */
+        Event: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /** @description What. */
+            happened: components["schemas"]["Happened"];
+            /**
+             * Format: uuid
+             * @description Made by whoever saw it happen; the same id again changes nothing.
+             */
+            id: string;
+        };
+        /** @description What lies behind a forecast. */
+        Explained: {
+            /** @description Bands along the curve. */
+            bands: components["schemas"]["BandPoint"][];
+            /** @description Facts, the most telling first. */
+            narrows: components["schemas"]["Narrows"][];
+            /** @description Rules. */
+            rules: components["schemas"]["Rule"][];
+            /**
+             * Format: double
+             * @description P10 to P90 of ready, min.
+             */
+            width_min?: number | null;
+        };
+        /** @description How much of it. */
+        ForBody: {
+            /**
+             * Format: double
+             * @description How much, kg.
+             */
+            mass_kg: number;
+            /** @description What. */
+            what: components["schemas"]["BodyFrom"];
+        };
+        /** @description When it will be tender, and how sure that is. */
+        Forecast: {
+            /** @description What was filled in. */
+            assumed: components["schemas"]["Assumed"][];
+            at_pressure_min?: components["schemas"]["Quantiles"] | null;
+            /** @description Cautions that bind. */
+            cautions: components["schemas"]["Caution"][];
+            /**
+             * Format: double
+             * @description P(ready ≤ deadline ≤ too far), the heat simply staying on.
+             */
+            chance_in_window?: number | null;
+            /**
+             * Format: double
+             * @description P(ready ≤ deadline), the meat going to a hold when tender.
+             */
+            chance_ready?: number | null;
+            /**
+             * Format: double
+             * @description Minutes until the liquid simmers on the hob, or the pot is at pressure; `null` if it does not come up.
+             */
+            come_up_min?: number | null;
+            /** @description The median run. */
+            curve: components["schemas"]["CurvePoint"][];
+            /**
+             * Format: double
+             * @description Tender-hours that are enough here.
+             */
+            enough_tender_h: number;
+            explained?: components["schemas"]["Explained"] | null;
+            /**
+             * Format: double
+             * @description Fat on the liquid, L.
+             */
+            fat_l?: number | null;
+            /**
+             * Format: double
+             * @description Gelatin in the liquid, g.
+             */
+            gelatin_g?: number | null;
+            inside?: components["schemas"]["Inside"] | null;
+            /**
+             * Format: double
+             * @description Juice, kg.
+             */
+            juice_lost_kg?: number | null;
+            /**
+             * Format: double
+             * @description Poured in, L.
+             */
+            liquid_l: number;
+            /**
+             * Format: double
+             * @description Liquid in the pot, L.
+             */
+            liquid_left_l?: number | null;
+            /**
+             * Format: double
+             * @description Raw mass the forecast is for, kg.
+             */
+            mass_kg: number;
+            /** @description Oddities, and reasons for what is null. */
+            notes: string[];
+            /** @description Each cut or size of a mixed pot; empty for one. */
+            parts?: components["schemas"]["PartForecast"][];
+            /**
+             * Format: int32
+             * @description Pieces.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description Plates of 165 g cooked.
+             */
+            portions?: number | null;
+            /** @description Tender, minutes from the meat meeting the heat. */
+            ready_min: components["schemas"]["Quantiles"];
+            /**
+             * Format: double
+             * @description Resistance × age × feed.
+             */
+            resistance: number;
+            /**
+             * Format: double
+             * @description Salt in the liquid, g.
+             */
+            salt_g?: number | null;
+            /** @description The stages of the median run. */
+            stages?: components["schemas"]["StageSpan"][];
+            /** @description Whether this cut and way belong together. */
+            suitable: boolean;
+            /** @description Rules of thumb. */
+            thumb: components["schemas"]["Thumb"][];
+            /** @description Gone too far if the heat simply stays on. */
+            too_far_min: components["schemas"]["Quantiles"];
+            /**
+             * Format: double
+             * @description Tender-hours that are too far here.
+             */
+            too_far_tender_h: number;
+            /** @description One plain sentence. */
+            why: string;
+            /**
+             * Format: double
+             * @description Cooked and edible, kg.
+             */
+            yield_kg?: number | null;
+        };
+        /** @description A forecast's request. Only `cut` and `method` must be given. */
+        ForecastRequest: {
+            /**
+             * @description Liquid poured in later.
+             * @default null
+             */
+            added?: components["schemas"]["Added"][] | null;
+            /** @default null */
+            age?: components["schemas"]["Age"] | null;
+            /**
+             * Format: double
+             * @description Above the sea, m.
+             * @default null
+             */
+            altitude_m?: number | null;
+            /**
+             * Format: double
+             * @description Bone, % of the raw mass, where it is not what this cut usually has.
+             * @default null
+             */
+            bone_pct?: number | null;
+            /** @default null */
+            cut?: components["schemas"]["Cut"] | null;
+            /**
+             * Format: double
+             * @description When it has to be tender, minutes from the start.
+             * @default null
+             */
+            deadline_min?: number | null;
+            /** @default null */
+            eaten_as?: components["schemas"]["EatenAs"] | null;
+            /**
+             * @description Answer what lies behind each figure: bands along the curve, and what one more fact would narrow.
+             * @default null
+             */
+            explain?: boolean | null;
+            /**
+             * @description Put in for body.
+             * @default null
+             */
+            for_body?: components["schemas"]["ForBody"][] | null;
+            /**
+             * @description Fed on grass.
+             * @default null
+             */
+            grass_fed?: boolean | null;
+            /** @default null */
+            heat?: components["schemas"]["Heat"] | null;
+            /**
+             * @description Also answer the inside of the piece over time.
+             * @default null
+             */
+            inside?: boolean | null;
+            /** @default null */
+            known?: components["schemas"]["Known"] | null;
+            /**
+             * Format: double
+             * @description Liquid poured in, L.
+             * @default null
+             */
+            liquid_l?: number | null;
+            /**
+             * Format: double
+             * @description Salt that the liquid and what is put in it bring, g.
+             * @default null
+             */
+            liquid_salt_g?: number | null;
+            /**
+             * Format: double
+             * @description The liquid as the meat goes in, °C.
+             * @default null
+             */
+            liquid_start_c?: number | null;
+            /**
+             * Format: double
+             * @description All pieces together, raw, bone in, kg.
+             * @default null
+             */
+            mass_kg?: number | null;
+            /**
+             * Format: int32
+             * @description Simulated cooks; 1 is the deterministic run at every median.
+             * @default null
+             */
+            members?: number | null;
+            /** @default null */
+            method?: components["schemas"]["Method"] | null;
+            /**
+             * @description A mixed pot, in place of `cut`, `mass_kg`, `pieces` and the size.
+             * @default null
+             */
+            parts?: components["schemas"]["PartRequest"][] | null;
+            /**
+             * Format: int32
+             * @description How many pieces.
+             * @default null
+             */
+            pieces?: number | null;
+            /**
+             * Format: double
+             * @description Salt in the meat as it meets the heat, g, where it is known; in place of `salt_pct`.
+             * @default null
+             */
+            salt_g?: number | null;
+            /**
+             * Format: double
+             * @description Salt, % of the trimmed raw mass.
+             * @default null
+             */
+            salt_pct?: number | null;
+            /**
+             * Format: int64
+             * @description Seed of the spreads.
+             * @default null
+             */
+            seed?: number | null;
+            /**
+             * @description The sides of the largest piece, mm.
+             * @default null
+             */
+            size_mm?: number[] | null;
+            /**
+             * @description A chain of ways, in place of `method` and `heat`.
+             * @default null
+             */
+            stages?: components["schemas"]["StageRequest"][] | null;
+            /**
+             * Format: double
+             * @description The meat as it goes in, °C.
+             * @default null
+             */
+            start_c?: number | null;
+            /**
+             * Format: double
+             * @description Gelatin already in the liquid, %: 1 to 3 for a good stock.
+             * @default null
+             */
+            stock_gelatin_pct?: number | null;
+            /**
+             * Format: double
+             * @description Thickness of the largest piece alone, mm; the other sides follow from the mass.
+             * @default null
+             */
+            thickness_mm?: number | null;
+            /**
+             * Format: double
+             * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
+             * @default null
+             */
+            trim_pct?: number | null;
+            /** @default null */
+            vessel?: components["schemas"]["Vessel"] | null;
+        };
+        /** @description What it burns, roughly. */
+        Fuel: {
+            /**
+             * Format: double
+             * @description From the wall or as gas, kWh.
+             */
+            kwh: number;
+            /**
+             * Format: double
+             * @description Charcoal or wood, kg.
+             */
+            solid_kg: number;
+            /** @description In words. */
+            words: string;
+        };
+        /** @description Something that happened. */
+        Happened: {
+            /** @enum {string} */
+            kind: "met_heat";
+        } | {
+            /** @enum {string} */
+            kind: "task_done";
+            /** @description The task's id on the sheet. */
+            task: string;
+        } | {
+            /**
+             * Format: double
+             * @description What it read, °C.
+             */
+            celsius: number;
+            /** @enum {string} */
+            kind: "core_reading";
+        } | {
+            /** @description What was found. */
+            found: components["schemas"]["Check"];
+            /** @enum {string} */
+            kind: "check";
+        } | {
+            /**
+             * Format: double
+             * @description How warm, °C; hot from the kettle where not given.
+             */
+            celsius?: number | null;
+            /** @enum {string} */
+            kind: "liquid_added";
+            /**
+             * Format: double
+             * @description How much, L.
+             */
+            litres: number;
+        } | {
+            /** @enum {string} */
+            kind: "dipped";
+            /**
+             * Format: double
+             * @description In the pot, L.
+             */
+            litres: number;
+        } | {
+            /** @enum {string} */
+            kind: "weighed";
+            /**
+             * Format: double
+             * @description Lost since the meat met the heat, what was added taken off, kg.
+             */
+            lost_kg: number;
+        } | {
+            /** @enum {string} */
+            kind: "note";
+            /** @description Its words. */
+            text: string;
+        } | {
+            /** @enum {string} */
+            kind: "closed";
+            /** @description How it went. */
+            outcome?: components["schemas"]["Outcome"];
+        } | {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            event: string;
+            /** @enum {string} */
+            kind: "undone";
+        };
+        /** @description That it runs, which version, and whether anything can be kept. */
+        Health: {
+            /**
+             * Format: int64
+             * @description The database, bytes.
+             */
+            database_bytes: number;
+            /**
+             * Format: int64
+             * @description Free on the disk, bytes.
+             */
+            disk_free_bytes?: number | null;
+            /**
+             * Format: int64
+             * @description Its write-ahead log, bytes.
+             */
+            log_bytes: number;
+            /** @description A small change was kept just now. */
+            ok: boolean;
+            /** @description Why nothing can be kept, and what to do. */
+            trouble?: string | null;
+            version: string;
+        };
+        /** @description How it is heated; which fields apply depends on the method. */
+        Heat: {
+            /**
+             * Format: double
+             * @description Air about the coals, °C.
+             * @default null
+             */
+            air_c?: number | null;
+            /**
+             * Format: double
+             * @description Keep-warm, °C.
+             * @default null
+             */
+            at_c?: number | null;
+            /**
+             * Format: double
+             * @default null
+             */
+            at_pressure_min?: number | null;
+            /**
+             * Format: double
+             * @description Water bath, °C.
+             * @default null
+             */
+            bath_c?: number | null;
+            /** @default null */
+            fan?: boolean | null;
+            /**
+             * Format: double
+             * @description Fat, °C.
+             * @default null
+             */
+            fat_c?: number | null;
+            /**
+             * Format: double
+             * @description Fresh coals this often, min.
+             * @default null
+             */
+            fresh_every_min?: number | null;
+            /**
+             * Format: double
+             * @description Pressure above the air's, kPa.
+             * @default null
+             */
+            gauge_kpa?: number | null;
+            /** @default null */
+            level?: components["schemas"]["Settings"] | null;
+            /** @default null */
+            mop?: components["schemas"]["Mopping"] | null;
+            /**
+             * Format: double
+             * @description The pit's lid is opened this often, min.
+             * @default null
+             */
+            open_every_min?: number | null;
+            /**
+             * Format: int32
+             * @description Coals on its lid.
+             * @default null
+             */
+            over?: number | null;
+            /**
+             * Format: double
+             * @description Pit air, °C.
+             * @default null
+             */
+            pit_c?: number | null;
+            /**
+             * Format: double
+             * @description Air of the pit as the meat goes in, °C; the set point where not given.
+             * @default null
+             */
+            pit_start_c?: number | null;
+            /**
+             * Format: double
+             * @description Heat into a pressure pot, W.
+             * @default null
+             */
+            power_w?: number | null;
+            /** @default null */
+            release?: components["schemas"]["Release"] | null;
+            /**
+             * Format: double
+             * @description Oven, °C.
+             * @default null
+             */
+            set_c?: number | null;
+            /** @default null */
+            setting?: components["schemas"]["Settings"] | null;
+            /** @default null */
+            simmer?: components["schemas"]["Simmer"] | null;
+            /** @default null */
+            source?: components["schemas"]["HeatSource"] | null;
+            /** @default null */
+            start?: components["schemas"]["Start"] | null;
+            /**
+             * Format: double
+             * @description A pit that does not hold itself: its fuel is seen to this often, min.
+             * @default null
+             */
+            tend_every_min?: number | null;
+            /**
+             * Format: double
+             * @description Reheated to, °C.
+             * @default null
+             */
+            to_c?: number | null;
+            /**
+             * Format: int32
+             * @description Coals under the pot.
+             * @default null
+             */
+            under?: number | null;
+            /** @default null */
+            wind?: components["schemas"]["Wind"] | null;
+            /** @default null */
+            wrap?: components["schemas"]["Wrap"] | null;
+        };
+        /**
+         * @description What a pot stands on or in.
+         * @enum {string}
+         */
+        HeatSource: "oven" | "hob" | "coals";
+        /** @description A burner. */
+        Hob: {
+            /** @default null */
+            kind?: components["schemas"]["HobKind"] | null;
+            /**
+             * Format: double
+             * @description Its power, W; the kitchen's where not given.
+             * @default null
+             */
+            watts?: number | null;
+        };
+        /**
+         * @description What heats the hob.
+         * @enum {string}
+         */
+        HobKind: "gas" | "ceramic" | "induction";
+        /**
+         * @description From a time of day to another, `["23:00", "06:30"]`; across midnight where the second is earlier. Either may be a
+         *     whole local time or an instant instead.
+         */
+        Hours: string[];
+        /** @description Something put in with the meat. */
+        Ingredient: {
+            /**
+             * Format: double
+             * @description How much, g.
+             */
+            g?: number | null;
+            /**
+             * Format: double
+             * @description How much, mL; or give `g`.
+             */
+            ml?: number | null;
+            /** @description What. */
+            what: components["schemas"]["Larder"];
+        };
+        /** @description The inside of the piece over the whole cook. */
+        Inside: {
+            /** @description Frames in time order. */
+            frames: components["schemas"]["InsideFrame"][];
+            /** @description Outer radius of each shell over the whole. */
+            radius: number[];
+            /** @description Sides of the piece, mm, from the shortest. */
+            sides_mm: number[];
+        };
+        /** @description The inside of the piece at one moment, from the middle out. */
+        InsideFrame: {
+            /** @description Shell temperatures, °C. */
+            celsius: number[];
+            /**
+             * Format: double
+             * @description Minutes since the meat met the heat.
+             */
+            min: number;
+            /** @description Tender-hours of each shell over the cut's resistance: on the scale of slice to spoon. */
+            tenderness: number[];
+        };
+        /**
+         * @description Something to cook on or in.
+         * @enum {string}
+         */
+        Kit: "oven" | "hob" | "pressure_pot" | "slow_cooker" | "pit" | "water_bath" | "coals";
+        /** @description One kitchen. */
+        Kitchen: {
+            /**
+             * Format: double
+             * @description Above the sea, m.
+             * @default 0
+             */
+            altitude_m?: number;
+            /**
+             * @description Hours of the day when nobody is up.
+             * @default []
+             */
+            asleep?: components["schemas"]["Hours"][];
+            /**
+             * Format: double
+             * @description The chance of being ready that a plan is made for, 0.5–0.99.
+             * @default 0.9
+             */
+            certainty?: number;
+            /**
+             * @description What heats it.
+             * @default gas
+             */
+            hob_kind?: components["schemas"]["HobKind"];
+            /**
+             * Format: double
+             * @description The strongest burner, W.
+             * @default 1800
+             */
+            hob_w?: number;
+            /**
+             * Format: double
+             * @description The element of the pressure pot, W.
+             * @default 1000
+             */
+            insert_w?: number;
+            /**
+             * @description What there is to cook on and in.
+             * @default [
+             *       "oven",
+             *       "hob",
+             *       "pressure_pot",
+             *       "slow_cooker",
+             *       "pit",
+             *       "water_bath",
+             *       "coals"
+             *     ]
+             */
+            kit?: components["schemas"]["Kit"][];
+            /**
+             * @description Its name.
+             * @default My kitchen
+             */
+            name?: string;
+            /**
+             * Format: double
+             * @description The frying pan, cm across.
+             * @default 28
+             */
+            pan_cm?: number;
+            /**
+             * @description What it is made of.
+             * @default iron
+             */
+            pan_material?: components["schemas"]["Material"];
+            /**
+             * @description Whether the pit holds its heat without anyone.
+             * @default true
+             */
+            pit_holds_itself?: boolean;
+            /**
+             * @description The pot a plan starts from.
+             * @default {
+             *       "diameter_cm": 26,
+             *       "height_cm": 13
+             *     }
+             */
+            pot?: components["schemas"]["Vessel"];
+            /**
+             * @description What the butcher asks for a cut, a kilo.
+             * @default {}
+             */
+            prices?: {
+                [key: string]: number;
+            };
+            /**
+             * @description How quantities are shown.
+             * @default metric
+             */
+            units?: components["schemas"]["Units"];
+            /**
+             * @description IANA time zone.
+             * @default UTC
+             */
+            zone?: string;
+        };
+        /** @description What earlier cooks have taught of a kitchen; each belief takes the place of the usual spread. */
+        Known: {
+            /** @default null */
+            lid_ln?: components["schemas"]["Belief"] | null;
+            /** @default null */
+            oven_k?: components["schemas"]["Belief"] | null;
+            /** @default null */
+            pit_k?: components["schemas"]["Belief"] | null;
+            /** @default null */
+            pot_k?: components["schemas"]["Belief"] | null;
+            /** @default null */
+            resistance_ln?: components["schemas"]["Belief"] | null;
+        };
+        /** @description Shares of such pieces that are found at each word, 0–1; they sum to one. */
+        Landing: {
+            /**
+             * Format: double
+             * @description Soft chunks.
+             */
+            fork: number;
+            /**
+             * Format: double
+             * @description Not even slices yet.
+             */
+            not_done: number;
+            /**
+             * Format: double
+             * @description Like butter.
+             */
+            probe: number;
+            /**
+             * Format: double
+             * @description Shreds.
+             */
+            pull: number;
+            /**
+             * Format: double
+             * @description The fork goes in, a slice holds.
+             */
+            slice: number;
+            /**
+             * Format: double
+             * @description Collapses.
+             */
+            spoon: number;
+        };
+        /**
+         * @description Where a task takes place.
+         * @enum {string}
+         */
+        Lane: "hands" | "hob" | "oven" | "pressure_pot" | "crock" | "pit" | "bath" | "cold" | "board";
+        /**
+         * @description Something from the larder.
+         * @enum {string}
+         */
+        Larder: "water" | "stock" | "unsalted_stock" | "good_stock" | "stock_cube" | "red_wine" | "white_wine" | "dark_beer" | "pale_beer" | "cider" | "fortified_wine" | "tomato_passata" | "tinned_tomato" | "tomato_paste" | "soy_sauce" | "low_salt_soy" | "fish_sauce" | "table_sauce" | "mustard" | "miso" | "vinegar" | "citrus_juice" | "apple_juice" | "cream" | "coconut_milk" | "brown_sugar" | "honey" | "treacle" | "dark_chocolate" | "coffee" | "bacon" | "anchovy" | "olives" | "salted_rub" | "unsalted_rub" | "flour" | "butter" | "oil" | "onion" | "carrot" | "celery" | "garlic" | "mushroom" | "chilli" | "dried_mushroom" | "bay_leaf" | "thyme" | "whole_spice";
+        /**
+         * @description What the computation needs to know of it. Percentages are of its mass. Composition follows published tables of
+         *     foods, rounded: brands differ by a third, so a label's own figure is better.
+         */
+        LarderFacts: {
+            /**
+             * Format: double
+             * @description Acid, reckoned as acetic, %.
+             */
+            acid_pct: number;
+            /**
+             * Format: double
+             * @description Alcohol, % by volume.
+             */
+            alcohol_pct: number;
+            /** @description Allergens it usually carries. */
+            allergens: components["schemas"]["Allergen"][];
+            /** @description Grows bitter when it is boiled down. */
+            bitter: boolean;
+            /** @description What then changes. */
+            changes: string;
+            /**
+             * Format: double
+             * @description kg/L: of a liquid, or heaped in a measure.
+             */
+            density: number;
+            /**
+             * Format: double
+             * @description Gelatin, %.
+             */
+            gelatin_pct: number;
+            instead?: components["schemas"]["Larder"] | null;
+            /** @description Whether it is poured and counts for the level of the liquid. */
+            liquid: boolean;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: double
+             * @description Salt, %.
+             */
+            salt_pct: number;
+            /** @description Where it is bought. */
+            shelf: components["schemas"]["Shelf"];
+            /**
+             * Format: double
+             * @description Sugar, %.
+             */
+            sugar_pct: number;
+            /** @description Which. */
+            what: components["schemas"]["Larder"];
+        };
+        /** @description Something added later. */
+        Later: {
+            /**
+             * Format: double
+             * @description How much, g.
+             */
+            g: number;
+            /** @description What. */
+            what: components["schemas"]["Addition"];
+        };
+        /** @description When it goes in. */
+        LaterAnswer: {
+            /**
+             * Format: double
+             * @description In at, minutes from the meat meeting the heat, if the meat is done when it should be.
+             */
+            at_min: number;
+            /**
+             * Format: double
+             * @description In so long before the end.
+             */
+            before_end_min: number;
+            /**
+             * Format: double
+             * @description Minutes to be done in this pot.
+             */
+            done_min: number;
+            /**
+             * Format: double
+             * @description How much, g.
+             */
+            g: number;
+            /**
+             * Format: double
+             * @description Minutes to be mush.
+             */
+            mush_min: number;
+            /** @description Its name and how it is cut. */
+            name: string;
+            /** @description What. */
+            what: components["schemas"]["Addition"];
+            /** @description The sign. */
+            words: string;
+        };
+        /** @description What was learned. */
+        Learned: {
+            /** @description Beliefs for the next forecast's `known`. */
+            known: components["schemas"]["Known"];
+            /** @description The same in sentences; none where nothing was learned. */
+            words: string[];
+        };
+        /**
+         * @description How far the liquid comes up the meat.
+         * @enum {string}
+         */
+        Level: "own" | "third" | "three_quarters" | "covered" | "soup";
+        /**
+         * @description How the pot is covered.
+         * @enum {string}
+         */
+        Lid: "tight" | "foil" | "loose" | "ajar" | "none";
+        /** @description A line of what happened. */
+        LogLine: {
+            /** @description The event. */
+            event: components["schemas"]["Event"];
+            /** @description Taken back. */
+            undone: boolean;
+        };
+        /** @description Cooks that are over. */
+        LogPage: {
+            /**
+             * Format: int64
+             * @description How many there are in all.
+             */
+            all: number;
+            cooks: components["schemas"]["CookSummary"][];
+        };
+        /** @description A marinade. */
+        Marinade: {
+            /**
+             * Format: double
+             * @description Hours in the cold.
+             */
+            hours: number;
+            /** @description Kept for the pot, its bowl rinsed out into it, and boiled. */
+            kept: boolean;
+            /**
+             * Format: double
+             * @description How much, mL.
+             */
+            ml: number;
+            /** @description What it is made of. */
+            of: components["schemas"]["MarinadeOf"];
+        };
+        /**
+         * @description What a marinade is made of.
+         * @enum {string}
+         */
+        MarinadeOf: "wine" | "acid" | "spice" | "soy";
+        /** @description Depths of liquid above the vessel's floor with the meat in it, mm. */
+        Marks: {
+            /**
+             * Format: double
+             * @description About to catch.
+             */
+            catch: number;
+            /**
+             * Format: double
+             * @description Reduced by half.
+             */
+            half: number;
+            /**
+             * Format: double
+             * @description As poured.
+             */
+            now: number;
+            /**
+             * Format: double
+             * @description Stop reducing: below this it grows too salty.
+             */
+            stop: number;
+        };
+        /**
+         * @description What is on the block, and when the bell is. With a cut it is answered which ways there are; with a method and no cut,
+         *     what to buy.
+         */
+        MatchRequest: {
+            /** @default null */
+            age?: components["schemas"]["Age"] | null;
+            /**
+             * @description When nobody is up; the kitchen's where not given.
+             * @default null
+             */
+            asleep?: components["schemas"]["Hours"][] | null;
+            /**
+             * @description When nobody is there.
+             * @default null
+             */
+            away?: components["schemas"]["Hours"][] | null;
+            /**
+             * @description Plates on the table.
+             * @default null
+             */
+            bell?: string | null;
+            /**
+             * Format: double
+             * @description Bone, % of the raw mass.
+             * @default null
+             */
+            bone_pct?: number | null;
+            /**
+             * Format: double
+             * @description The chance asked for.
+             * @default null
+             */
+            certainty?: number | null;
+            /** @default null */
+            cut?: components["schemas"]["Cut"] | null;
+            /** @default null */
+            eaten_as?: components["schemas"]["EatenAs"] | null;
+            /**
+             * @description Fed on grass.
+             * @default null
+             */
+            grass_fed?: boolean | null;
+            /**
+             * @description What is free; the kitchen's where not given.
+             * @default null
+             */
+            kit?: components["schemas"]["Kit"][] | null;
+            /**
+             * Format: double
+             * @description Raw, bone in, kg.
+             * @default null
+             */
+            mass_kg?: number | null;
+            /**
+             * Format: int32
+             * @description Simulated cooks a variant.
+             * @default null
+             */
+            members?: number | null;
+            /** @default null */
+            method?: components["schemas"]["Method"] | null;
+            /**
+             * @description Now; local times are read in `zone`.
+             * @default null
+             */
+            now?: string | null;
+            /**
+             * @description Only the ways: neither the question, nor substitutes, nor the second dinner. For what is being dragged.
+             * @default null
+             */
+            only_ways?: boolean | null;
+            /**
+             * @description A mixed pot, in place of `cut`, `mass_kg` and its measures.
+             * @default null
+             */
+            parts?: components["schemas"]["PartRequest"][] | null;
+            /**
+             * Format: int32
+             * @description How many eat.
+             * @default null
+             */
+            people?: number | null;
+            /**
+             * Format: int32
+             * @description Pieces.
+             * @default null
+             */
+            pieces?: number | null;
+            /**
+             * Format: double
+             * @description Cooked meat on a plate, g.
+             * @default null
+             */
+            portion_g?: number | null;
+            /**
+             * Format: double
+             * @description Price of the raw meat, a kilo.
+             * @default null
+             */
+            price_per_kg?: number | null;
+            /**
+             * @description Prices by cut, a kilo; the kitchen's where not given.
+             * @default null
+             */
+            prices?: {
+                [key: string]: number;
+            } | null;
+            /**
+             * @description A recipe's words to check against this piece, such as "35 min at high pressure".
+             * @default null
+             */
+            recipe?: string | null;
+            /**
+             * Format: int64
+             * @description Seed of the spreads.
+             * @default null
+             */
+            seed?: number | null;
+            /**
+             * @description The sides of the largest piece, mm.
+             * @default null
+             */
+            size_mm?: number[] | null;
+            /** @default null */
+            sort?: components["schemas"]["Sort"] | null;
+            /**
+             * Format: double
+             * @description The meat as it goes in, °C; below −1 it is frozen.
+             * @default null
+             */
+            start_c?: number | null;
+            /**
+             * Format: double
+             * @description Thickness of the largest piece, mm.
+             * @default null
+             */
+            thickness_mm?: number | null;
+            /**
+             * @description IANA zone; the kitchen's where not given.
+             * @default null
+             */
+            zone?: string | null;
+        };
+        /** @description Every way, best first. */
+        Matched: {
+            ask?: components["schemas"]["Ask"] | null;
+            /** @description What was filled in. */
+            assumed: components["schemas"]["Assumed"][];
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            bell: string;
+            /** @description Without a cut: what to buy. */
+            buy: components["schemas"]["Buy"][];
+            /**
+             * Format: double
+             * @description The chance asked for.
+             */
+            certainty: number;
+            /**
+             * Format: double
+             * @description Raw mass all this is for, kg.
+             */
+            mass_kg: number;
+            /** @description Oddities worth saying. */
+            notes: string[];
+            /**
+             * Format: date-time
+             * @description When it was asked.
+             */
+            now: string;
+            recipe?: components["schemas"]["Checked"] | null;
+            /** @description What comes first. */
+            sort: components["schemas"]["Sort"];
+            /** @description The rule of that. */
+            sort_rule: string;
+            /** @description Cuts that behave alike. */
+            substitutes: components["schemas"]["Substitute"][];
+            /** @description Whether this cut belongs to this job at all. */
+            suitable: boolean;
+            twice?: components["schemas"]["Twice"] | null;
+            /** @description Ways in two goes, where they help. */
+            two_stage: components["schemas"]["Choice"][];
+            /** @description Lean or mixed meat: what to mind, with the remedy. */
+            warnings: components["schemas"]["Caution"][];
+            /** @description One best variant a method, best first. */
+            ways: components["schemas"]["Way"][];
+            /** @description Why not, or what the best way is. */
+            why: string;
+        };
+        /**
+         * @description What the pot is made of.
+         * @enum {string}
+         */
+        Material: "iron" | "steel" | "aluminium" | "ceramic" | "glass";
+        /**
+         * @description A way of cooking.
+         * @enum {string}
+         */
+        Method: "braise" | "stew" | "pressure" | "smoke" | "confit" | "slow_cooker" | "water_bath" | "keep_warm" | "chill" | "reheat";
+        /** @description Coats of mop or spritz in the pit. */
+        Mopping: {
+            /**
+             * Format: double
+             * @description Minutes between coats.
+             */
+            every_min: number;
+            /**
+             * Format: double
+             * @description The first, minutes after the meat went in; one interval where not given.
+             */
+            from_min?: number | null;
+        };
+        /** @description One fact that would narrow the band. */
+        Narrows: {
+            /** @description A stable name: animal, thickness, oven, simmer, pit, lid, bark, liquid. */
+            fact: string;
+            /** @description How the cook can find it out. */
+            how: string;
+            /**
+             * Format: double
+             * @description Share of the doubt in the ready time that it explains, 0–1.
+             */
+            share: number;
+            /**
+             * Format: double
+             * @description P10 to P90 of ready if it were known, min.
+             */
+            width_min: number;
+        };
+        /** @description The plan a cook is opened from. */
+        OpenCook: {
+            /** Format: uuid */
+            plan_id: string;
+        };
+        /** @description How a cook ended, in the cook's own judgement. */
+        Outcome: {
+            /** @default null */
+            ate_as?: components["schemas"]["Check"] | null;
+            /**
+             * @description What to change next time.
+             * @default null
+             */
+            change?: string | null;
+            /**
+             * Format: double
+             * @description Cooked and edible, kg.
+             * @default null
+             */
+            cooked_kg?: number | null;
+            /**
+             * Format: double
+             * @description Liquid left, L.
+             * @default null
+             */
+            liquid_left_l?: number | null;
+        };
+        /** @description A frying pan. */
+        Pan: {
+            /**
+             * Format: double
+             * @description Across its floor, cm; the kitchen's where not given.
+             * @default null
+             */
+            diameter_cm?: number | null;
+            /**
+             * Format: double
+             * @description Its mass, kg; from its size and what it is made of where not given.
+             * @default null
+             */
+            mass_kg?: number | null;
+            /** @default null */
+            material?: components["schemas"]["Material"] | null;
+        };
+        /** @description One point of the pan's heat over a batch. */
+        PanPoint: {
+            /**
+             * Format: double
+             * @description The pan, °C.
+             */
+            celsius: number;
+            /**
+             * Format: double
+             * @description Minutes since the first piece went in.
+             */
+            min: number;
+        };
+        /** @description One cut or size of a mixed pot. */
+        PartForecast: {
+            /** @description Which cut. */
+            cut: components["schemas"]["Cut"];
+            /** @description Lifted out as the first, second, …; parts that are tender together share a place. */
+            lift: number;
+            /**
+             * Format: double
+             * @description Raw, bone in, kg.
+             */
+            mass_kg: number;
+            /** @description Its name on the block. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Pieces.
+             */
+            pieces: number;
+            /** @description Tender, minutes from the meat meeting the heat. */
+            ready_min: components["schemas"]["Quantiles"];
+            /** @description Gone too far. */
+            too_far_min: components["schemas"]["Quantiles"];
+        };
+        /** @description One cut or size in a mixed pot. */
+        PartRequest: {
+            /** @default null */
+            age?: components["schemas"]["Age"] | null;
+            /**
+             * Format: double
+             * @description Bone, % of the raw mass, where it is not what this cut usually has.
+             * @default null
+             */
+            bone_pct?: number | null;
+            /** @default null */
+            cut?: components["schemas"]["Cut"] | null;
+            /** @default null */
+            eaten_as?: components["schemas"]["EatenAs"] | null;
+            /**
+             * @description Fed on grass.
+             * @default null
+             */
+            grass_fed?: boolean | null;
+            /**
+             * Format: double
+             * @description Raw, bone in, kg.
+             * @default null
+             */
+            mass_kg?: number | null;
+            /**
+             * Format: int32
+             * @description How many pieces.
+             * @default null
+             */
+            pieces?: number | null;
+            /**
+             * @description The sides of the largest piece, mm.
+             * @default null
+             */
+            size_mm?: number[] | null;
+            /**
+             * Format: double
+             * @description Thickness of the largest piece alone, mm.
+             * @default null
+             */
+            thickness_mm?: number | null;
+            /**
+             * Format: double
+             * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
+             * @default null
+             */
+            trim_pct?: number | null;
+        };
+        /** @description One dish with its bell. */
+        Plan: {
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            bell: string;
+            /**
+             * Format: double
+             * @description The chance of being ready that it is made for; the kitchen's own where not given.
+             */
+            certainty?: number | null;
+            /** @description The meat and its way. */
+            forecast: components["schemas"]["ForecastRequest"];
+            /** @description What the dish is called. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many eat.
+             */
+            people?: number;
+            /** @description What is done before the heat. */
+            prepare?: components["schemas"]["Prepare"];
+            /** @description What the liquid becomes. */
+            target?: components["schemas"]["Target"];
+            /** @description What thickens it. */
+            thickener?: components["schemas"]["Thickener"];
+        };
+        /** @description A plan in the list of all. */
+        PlanEntry: {
+            /** @description Why it can't be read, if so: its own fault and no other's. */
+            broken?: string | null;
+            /** Format: uuid */
+            id: string;
+            plan?: components["schemas"]["Plan"] | null;
+            /** Format: date-time */
+            saved_at: string;
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A plan as it is kept. */
+        PlanView: {
+            /** Format: uuid */
+            id: string;
+            plan: components["schemas"]["Plan"];
+            /** Format: date-time */
+            saved_at: string;
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description The liquid in this vessel. */
+        PotAnswer: {
+            /**
+             * Format: double
+             * @description The vessel's floor across, mm.
+             */
+            across_mm: number;
+            /** @description Whether meat and liquid have room, with some left for what bubbles. */
+            fits: boolean;
+            /**
+             * Format: double
+             * @description How full it is, share.
+             */
+            full: number;
+            /**
+             * Format: double
+             * @description The vessel's height, mm.
+             */
+            height_mm: number;
+            /**
+             * Format: double
+             * @description What it holds, L.
+             */
+            holds_l: number;
+            /**
+             * Format: double
+             * @description Hours reckoned with.
+             */
+            hours: number;
+            /**
+             * Format: double
+             * @description Left at the end without topping up, L.
+             */
+            left_l: number;
+            /**
+             * Format: double
+             * @description Its depth with the meat in it, mm.
+             */
+            level_mm: number;
+            /** @description How it is covered. */
+            lid: components["schemas"]["Lid"];
+            /**
+             * Format: double
+             * @description What is poured in, L.
+             */
+            liquid_l: number;
+            /**
+             * Format: double
+             * @description What leaves as steam over the hours, L.
+             */
+            loss_l: number;
+            /** @description What the pot weighs less than when the lid went on, at each mark, kg; juice stays inside. */
+            marks_kg_less: components["schemas"]["Marks"];
+            /** @description Marks on a dipstick. */
+            marks_mm: components["schemas"]["Marks"];
+            /**
+             * Format: double
+             * @description Its volume, L.
+             */
+            meat_l: number;
+            /**
+             * Format: double
+             * @description The meat's height, mm.
+             */
+            meat_mm: number;
+            /** @description What makes it up. */
+            poured: components["schemas"]["Poured"][];
+            /** @description The least and the most liquid under pressure, mm. */
+            pressure_mm?: number[] | null;
+            /** @description When to top up, and how much. */
+            top_ups: components["schemas"]["TopUp"][];
+        };
+        /** @description What stands in the pot at the end, for the finishing. */
+        PotNow: {
+            /**
+             * Format: double
+             * @description Fat, L.
+             */
+            fat_l: number;
+            /**
+             * Format: double
+             * @description Gelatin in the liquid, g.
+             */
+            gelatin_g: number;
+            /**
+             * Format: double
+             * @description Liquid without its fat, with what was added, L.
+             */
+            liquid_l: number;
+            /**
+             * Format: double
+             * @description Salt in the liquid, g.
+             */
+            salt_g: number;
+        };
+        /** @description Something poured. */
+        Poured: {
+            /**
+             * Format: double
+             * @description How much, L.
+             */
+            l: number;
+            /**
+             * Format: double
+             * @description What of it stands in the pot, L: the wine that deglazes is boiled down by half first.
+             */
+            stays_l: number;
+            /** @description What. */
+            what: components["schemas"]["Larder"];
+        };
+        /** @description What was foretold against what came. */
+        Prediction: {
+            /** @description Minutes foretold at the start: P10, P50, P90. */
+            foretold_min: (number | null)[];
+            /**
+             * Format: double
+             * @description Share of simulated cooks that were quicker.
+             */
+            quicker?: number | null;
+            /**
+             * Format: double
+             * @description Minutes it took, if it became tender.
+             */
+            took_min?: number | null;
+            /** @description In words. */
+            words: string;
+        };
+        /** @description What is done before the heat, and what goes in with the meat. */
+        Prepare: {
+            /**
+             * @description What makes up the liquid beside the ingredients.
+             * @default unsalted_stock
+             */
+            base?: components["schemas"]["Larder"];
+            /** @default null */
+            brine?: components["schemas"]["Brine"] | null;
+            /**
+             * @description The clear route: soaked, blanched from cold, meat and pot rinsed, fresh water.
+             * @default false
+             */
+            clear?: boolean;
+            /**
+             * @description What the salt is like.
+             * @default fine
+             */
+            crystal?: components["schemas"]["Crystal"];
+            /**
+             * @description Cooled and left in its liquid overnight after the pan; braised the next day.
+             * @default false
+             */
+            day_before?: boolean;
+            /** @default null */
+            fat?: components["schemas"]["SearFat"] | null;
+            /**
+             * @description Dredged in flour.
+             * @default false
+             */
+            flour?: boolean;
+            /** @default null */
+            hob?: components["schemas"]["Hob"] | null;
+            /**
+             * Format: double
+             * @description Hours over the heat; until tender where not given.
+             * @default null
+             */
+            hours?: number | null;
+            /**
+             * @description What goes in with the meat.
+             * @default []
+             */
+            ingredients?: components["schemas"]["Ingredient"][];
+            /**
+             * @description What goes in later.
+             * @default []
+             */
+            later?: components["schemas"]["Later"][];
+            /** @default null */
+            level?: components["schemas"]["Level"] | null;
+            /** @default null */
+            marinade?: components["schemas"]["Marinade"] | null;
+            /** @default null */
+            pan?: components["schemas"]["Pan"] | null;
+            /**
+             * Format: int32
+             * @description Pieces in a batch, where the cook lays them otherwise.
+             * @default null
+             */
+            per_batch?: number | null;
+            /**
+             * @description Cross-hatched, studded or pounded.
+             * @default false
+             */
+            pierced?: boolean;
+            /**
+             * @description Rinsed before it is used.
+             * @default false
+             */
+            rinse?: boolean;
+            /**
+             * Format: double
+             * @description Salted this long ahead, h; 0 salts at the pan.
+             * @default 12
+             */
+            salt_h?: number;
+            /**
+             * Format: double
+             * @description Salt, % of the trimmed raw mass.
+             * @default 1.25
+             */
+            salt_pct?: number;
+            /**
+             * @description How hard it is browned.
+             * @default hard
+             */
+            sear?: components["schemas"]["Sear"];
+            /**
+             * @description What in.
+             * @default pan
+             */
+            sear_in?: components["schemas"]["SearIn"];
+            /**
+             * @description Sinew and silver skin go into the pot for body.
+             * @default false
+             */
+            sinew_in_pot?: boolean;
+            /** @default null */
+            soak?: components["schemas"]["Soak"] | null;
+            /**
+             * Format: int32
+             * @description Strings tied round it; they are counted out again.
+             * @default 0
+             */
+            strings?: number;
+            /**
+             * @description A sugary coat: it scorches.
+             * @default false
+             */
+            sugared?: boolean;
+            /**
+             * @description How dry it goes into the pan.
+             * @default patted
+             */
+            surface?: components["schemas"]["Surface"];
+            /**
+             * Format: double
+             * @description Stands out of the cold this long, min.
+             * @default 0
+             */
+            temper_min?: number;
+            /**
+             * @description How much is trimmed off.
+             * @default usual
+             */
+            trim?: components["schemas"]["Trim"];
+            /**
+             * @description Wood for the pit.
+             * @default oak
+             */
+            wood?: components["schemas"]["Wood"];
+        };
+        /** @description A dish on the bench. Only `cut` and `mass_kg` must be given. */
+        PrepareRequest: {
+            /** @default null */
+            age?: components["schemas"]["Age"] | null;
+            /**
+             * Format: double
+             * @description Above the sea, m.
+             * @default null
+             */
+            altitude_m?: number | null;
+            /** @default null */
+            bench?: components["schemas"]["Prepare"] | null;
+            /** @default null */
+            crystal?: components["schemas"]["Crystal"] | null;
+            /** @default null */
+            cut?: components["schemas"]["Cut"] | null;
+            /** @default null */
+            eaten_as?: components["schemas"]["EatenAs"] | null;
+            /** @default null */
+            heat?: components["schemas"]["Heat"] | null;
+            /** @default null */
+            hob?: components["schemas"]["Hob"] | null;
+            /**
+             * Format: double
+             * @description Hours over the heat; until tender where not given.
+             * @default null
+             */
+            hours?: number | null;
+            /**
+             * @description What goes in with the meat.
+             * @default null
+             */
+            ingredients?: components["schemas"]["Ingredient"][] | null;
+            /** @default null */
+            level?: components["schemas"]["Level"] | null;
+            /**
+             * Format: double
+             * @description Liquid poured in, L; in place of `level`.
+             * @default null
+             */
+            liquid_l?: number | null;
+            /**
+             * Format: double
+             * @description All pieces together, raw, bone in, kg.
+             * @default null
+             */
+            mass_kg?: number | null;
+            /** @default null */
+            method?: components["schemas"]["Method"] | null;
+            /** @default null */
+            pan?: components["schemas"]["Pan"] | null;
+            /**
+             * @description A mixed pot, in place of the four above.
+             * @default null
+             */
+            parts?: components["schemas"]["PartRequest"][] | null;
+            /**
+             * Format: int32
+             * @description How many eat.
+             * @default null
+             */
+            people?: number | null;
+            /**
+             * Format: int32
+             * @description How many pieces.
+             * @default null
+             */
+            pieces?: number | null;
+            /**
+             * Format: double
+             * @description What the butcher asks, a kilo.
+             * @default null
+             */
+            price_per_kg?: number | null;
+            /**
+             * Format: double
+             * @description Salted this long ahead, h.
+             * @default null
+             */
+            salt_h?: number | null;
+            /**
+             * Format: double
+             * @description Salt, % of the trimmed raw mass.
+             * @default null
+             */
+            salt_pct?: number | null;
+            /** @default null */
+            sear?: components["schemas"]["Sear"] | null;
+            /**
+             * @description The sides of the largest piece, mm.
+             * @default null
+             */
+            size_mm?: number[] | null;
+            /**
+             * Format: double
+             * @description The meat as it goes in, °C.
+             * @default null
+             */
+            start_c?: number | null;
+            /** @default null */
+            surface?: components["schemas"]["Surface"] | null;
+            /** @default null */
+            vessel?: components["schemas"]["Vessel"] | null;
+        };
+        /** @description One dish on the bench, salt to lid. */
+        Prepared: {
+            /** @description What was filled in. */
+            assumed: components["schemas"]["Assumed"][];
+            balance?: components["schemas"]["Balance"] | null;
+            coals?: components["schemas"]["CoalRing"] | null;
+            /** @description The dish at each setting of its heat. */
+            dial: components["schemas"]["DialSetting"][];
+            /** @description What all this is read from. */
+            forecast: components["schemas"]["Forecast"];
+            /**
+             * Format: double
+             * @description Hours over the heat reckoned with.
+             */
+            hours: number;
+            /** @description What goes in later, first things first. */
+            later: components["schemas"]["LaterAnswer"][];
+            /**
+             * Format: double
+             * @description Plates of 165 g cooked.
+             */
+            portions: number;
+            pot?: components["schemas"]["PotAnswer"] | null;
+            /** @description Salt. */
+            salt: components["schemas"]["SaltAnswer"];
+            /** @description Where cooks disagree. */
+            schools: components["schemas"]["School"][];
+            /** @description Through the pan. */
+            sear: components["schemas"]["SearPlan"];
+            /** @description What has to be bought. */
+            shopping: components["schemas"]["ShoppingItem"][];
+            /** @description The order of work. */
+            steps: components["schemas"]["BenchStep"][];
+            /** @description What comes out again. */
+            take_out: components["schemas"]["TakeOut"][];
+            /** @description Raw → trimmed → pieces. */
+            trimmed: components["schemas"]["Trimmed"];
+            /**
+             * Format: double
+             * @description Trimmed, bone in, kg.
+             */
+            trimmed_kg: number;
+            /** @description What to mind. */
+            warnings: components["schemas"]["Caution"][];
+        };
+        /** @description One reading as a probe sends it. */
+        ProbeReading: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description °C.
+             */
+            celsius: number;
+            /**
+             * Format: uuid
+             * @description Made by the probe; the same id again changes nothing.
+             */
+            id: string;
+        };
+        /** @description A refused or failed request. */
+        Problem: {
+            /** @description What was given, what is allowed, what to do. */
+            detail: string;
+            /** @description The field that can't be used. */
+            field?: string | null;
+            /**
+             * Format: int32
+             * @description The status.
+             */
+            status: number;
+            /** @description The status in words. */
+            title: string;
+            /** @description Always `about:blank`. */
+            type: string;
+        };
+        /** @description Three quantiles in minutes; `null` where no member gets there. */
+        Quantiles: {
+            /**
+             * Format: double
+             * @description One cook in ten is ready by then.
+             */
+            p10?: number | null;
+            /**
+             * Format: double
+             * @description Half are.
+             */
+            p50?: number | null;
+            /**
+             * Format: double
+             * @description Nine in ten are.
+             */
+            p90?: number | null;
+        };
+        /** @description When a dish is tender, as instants. */
+        Ready: {
+            /**
+             * Format: double
+             * @description P(tender when it has to be lifted for the bell).
+             */
+            chance: number;
+            /** @description The dish. */
+            dish: string;
+            /**
+             * Format: date-time
+             * @description One cook in ten is tender by then.
+             */
+            p10?: string | null;
+            /**
+             * Format: date-time
+             * @description Half are.
+             */
+            p50?: string | null;
+            /**
+             * Format: date-time
+             * @description Nine in ten are.
+             */
+            p90?: string | null;
+        };
+        /** @description What the forecast said of a cook in the log. */
+        Reckoned: {
+            /** @description The band after everything found. */
+            band: components["schemas"]["Band"];
+            /** @description The band before any of it. */
+            foretold: components["schemas"]["Band"];
+            /** @description What it taught of this kitchen, in sentences. */
+            learned: string[];
+            /**
+             * Format: date-time
+             * @description When the sheet has the meat meet the heat.
+             */
+            planned_met_heat_at: string;
+            /** @description What was foretold against what came. */
+            prediction: components["schemas"]["Prediction"];
+            /**
+             * Format: date-time
+             * @description Tender, by the first check that said so or the lifting.
+             */
+            tender_at?: string | null;
+        };
+        /**
+         * @description How pressure is let go.
+         * @enum {string}
+         */
+        Release: "natural" | "quick";
+        /** @description Something that could be changed, and where that leads. */
+        Remedy: {
+            /** @description Whether that meets the bell. */
+            meets_bell: boolean;
+            /** @description The plan with the change made. */
+            plan: components["schemas"]["Plan"];
+            /**
+             * Format: date-time
+             * @description Plates on the table at the plan's certainty.
+             */
+            plates_at: string;
+            /** @description What to change. */
+            text: string;
+            /** @description What it costs. */
+            trade: string;
+        };
+        /** @description A cut and all ways. */
+        Row: {
+            /** @description The cut. */
+            cut: components["schemas"]["Cut"];
+            /** @description How it is usually eaten. */
+            eaten_as: components["schemas"]["EatenAs"];
+            /** @description Its name. */
+            name: string;
+            /** @description By way. */
+            ways: components["schemas"]["Cell"][];
+        };
+        /** @description The rule behind a figure, with this case's numbers. */
+        Rule: {
+            /** @description Which figure. */
+            figure: string;
+            /** @description This case's numbers in it. */
+            numbers: string;
+            /** @description The rule, in plain words. */
+            rule: string;
+            /** @description How sure. */
+            sure: string;
+        };
+        /** @description Salt in grams, spoons, depth, and in the sauce. */
+        SaltAnswer: {
+            brine?: components["schemas"]["BrineAnswer"] | null;
+            /** @description How deep it reaches by the pan, mm, at the least and at the most. */
+            depth_mm: number[];
+            /**
+             * Format: double
+             * @description Salt from everything but the meat's own salting, g.
+             */
+            from_ingredients_g: number;
+            /**
+             * Format: double
+             * @description Salt that is weighed out for the meat, g.
+             */
+            g: number;
+            /**
+             * Format: double
+             * @description The same once it is reduced by half.
+             */
+            halved_g_per_kg?: number | null;
+            /**
+             * Format: double
+             * @description Salt in the meat as it meets the heat, g.
+             */
+            in_meat_g: number;
+            /**
+             * Format: double
+             * @description The liquid when the meat is done, g of salt a kilo.
+             */
+            liquid_g_per_kg?: number | null;
+            /**
+             * Format: double
+             * @description Share of the meat's own salt that a soak leaves in it.
+             */
+            soak_leaves?: number | null;
+            /** @description Everything that brings salt. */
+            sources: components["schemas"]["SaltSource"][];
+            /**
+             * Format: double
+             * @description From the surface to the middle, mm.
+             */
+            to_middle_mm: number;
+            /**
+             * Format: double
+             * @description The same in level teaspoons.
+             */
+            tsp: number;
+        };
+        /** @description Where salt comes from. */
+        SaltSource: {
+            /**
+             * Format: double
+             * @description Grams of salt from it.
+             */
+            g: number;
+            /** @description What. */
+            name: string;
+            what?: components["schemas"]["Larder"] | null;
+        };
+        /** @description The path and where it ends. */
+        Sauce: {
+            /** @description How long what is left takes to cool, each way. */
+            cooling: components["schemas"]["Cooled"][];
+            /**
+             * Format: double
+             * @description Fat left after skimming, L.
+             */
+            fat_left_l: number;
+            /**
+             * Format: double
+             * @description Depth of the fat before skimming, mm.
+             */
+            fat_mm: number;
+            /**
+             * Format: double
+             * @description Its gelatin, %.
+             */
+            final_gelatin_pct: number;
+            /**
+             * Format: double
+             * @description Liquid at the end, L.
+             */
+            final_l: number;
+            /**
+             * Format: double
+             * @description Its salt, g/kg.
+             */
+            final_salt_g_per_kg: number;
+            /**
+             * Format: double
+             * @description Minutes of reducing.
+             */
+            reduce_min: number;
+            /** @description In order. */
+            steps: components["schemas"]["SauceStep"][];
+            /**
+             * Format: double
+             * @description Thickener, g.
+             */
+            thickener_g: number;
+            /** @description The thickener in the three parts it goes in. */
+            thirds: number[];
+            /** @description What to mind. */
+            warnings: components["schemas"]["Caution"][];
+            /**
+             * Format: double
+             * @description Cold water to stir it in, or butter to work it into, g.
+             */
+            water_g: number;
+        };
+        /** @description The liquid in the pot, and what is wanted of it. */
+        SauceRequest: {
+            /**
+             * Format: double
+             * @description Fat on it, L.
+             * @default null
+             */
+            fat_l?: number | null;
+            /**
+             * Format: double
+             * @description Measured depth of the fat, mm; overrides `fat_l`.
+             * @default null
+             */
+            fat_mm?: number | null;
+            /**
+             * Format: double
+             * @description Gelatin in the liquid, g.
+             * @default null
+             */
+            gelatin_g?: number | null;
+            /**
+             * Format: double
+             * @description The burner, W.
+             * @default null
+             */
+            hob_w?: number | null;
+            /**
+             * Format: double
+             * @description Liquid without its fat, L.
+             * @default null
+             */
+            liquid_l?: number | null;
+            /**
+             * Format: double
+             * @description Meat that is cooled with it, kg.
+             * @default null
+             */
+            meat_kg?: number | null;
+            /**
+             * Format: double
+             * @description Salt in the liquid, g.
+             * @default null
+             */
+            salt_g?: number | null;
+            /**
+             * Format: double
+             * @description Share of it that is thickened tonight, 0–1.
+             * @default null
+             */
+            share?: number | null;
+            /**
+             * @description How the fat comes off.
+             * @default ladle
+             */
+            skim?: components["schemas"]["Skim"];
+            /**
+             * @description What it becomes.
+             * @default coat
+             */
+            target?: components["schemas"]["Target"];
+            /**
+             * @description How it tastes.
+             * @default right
+             */
+            taste?: components["schemas"]["Taste"];
+            /**
+             * @description What thickens it.
+             * @default cornflour
+             */
+            thickener?: components["schemas"]["Thickener"];
+            /** @default null */
+            vessel?: components["schemas"]["Vessel"] | null;
+        };
+        /** @description One thing to do. */
+        SauceStep: {
+            /** @description What to do. */
+            do: string;
+            /**
+             * Format: double
+             * @description Minutes it takes.
+             */
+            min: number;
+            /** @description Why, and what to look for. */
+            why: string;
+        };
+        /** @description A plan to be saved over the version it was made from. */
+        SavePlan: {
+            /** @description The plan. */
+            plan: components["schemas"]["Plan"];
+            /**
+             * Format: int64
+             * @description The version it was made from; 0 for a new plan.
+             */
+            version: number;
+        };
+        /** @description A question on which cooks disagree. */
+        School: {
+            /** @description Chosen on this bench. */
+            chosen: string;
+            /** @description A stable name. */
+            id: string;
+            /** @description The options. */
+            options: components["schemas"]["SchoolOption"][];
+            /** @description The question. */
+            question: string;
+            /** @description Why that. */
+            reason: string;
+            /** @description What is done unless the cook says otherwise. */
+            usual: string;
+        };
+        /** @description One way of doing it. */
+        SchoolOption: {
+            /** @description What it does here. */
+            effect: string;
+            /** @description Its name in the document. */
+            id: string;
+            /** @description In a word or two. */
+            words: string;
+        };
+        /**
+         * @description How hard the meat is browned. It makes flavour and colour; it does not seal juices in.
+         * @enum {string}
+         */
+        Sear: "hard" | "light" | "none";
+        /**
+         * @description What it is browned in.
+         * @enum {string}
+         */
+        SearFat: "own" | "oil" | "bacon";
+        /**
+         * @description What the meat is seared in.
+         * @enum {string}
+         */
+        SearIn: "pan" | "two_pans" | "pot_and_lid" | "pot";
+        /** @description How the meat goes through the pan. */
+        SearPlan: {
+            /**
+             * Format: double
+             * @description Minutes a batch takes, turning and recovery included.
+             */
+            batch_min: number;
+            /** @description The pan as each batch goes in, °C. */
+            batch_start_c: number[];
+            /**
+             * Format: int32
+             * @description Batches; none without a sear.
+             */
+            batches: number;
+            /** @description What it is browned in. */
+            fat: components["schemas"]["SearFat"];
+            /**
+             * Format: double
+             * @description Across the pan's floor, mm.
+             */
+            floor_mm: number;
+            /**
+             * Format: double
+             * @description Minutes the pan takes to get hot.
+             */
+            heat_pan_min: number;
+            /** @description A piece lying on its broad side, mm. */
+            lies_mm: number[];
+            /**
+             * Format: double
+             * @description Minutes for all of them, the pan's recovery included, from the hot pan on.
+             */
+            min: number;
+            /**
+             * Format: int32
+             * @description The most pieces that brown at once and leave room.
+             */
+            most: number;
+            /**
+             * Format: double
+             * @description The coolest the pan becomes, °C.
+             */
+            pan_low_c?: number | null;
+            /**
+             * Format: int32
+             * @description Pans at once.
+             */
+            pans: number;
+            /**
+             * Format: int32
+             * @description Pieces in each.
+             */
+            per_batch: number;
+            /**
+             * Format: double
+             * @description Minutes to come back between batches.
+             */
+            recovery_min: number;
+            /**
+             * Format: double
+             * @description Minutes on the first side.
+             */
+            side_min: number;
+            /**
+             * Format: int32
+             * @description Sides turned.
+             */
+            sides: number;
+            /**
+             * Format: double
+             * @description The pan as the meat goes in, °C.
+             */
+            start_c: number;
+            /** @description It falls below browning: the meat boils grey in its juice. */
+            stews: boolean;
+            /** @description The pan over the first batch. */
+            trace: components["schemas"]["PanPoint"][];
+            /**
+             * Format: double
+             * @description Minutes a grey wet pan needs to boil itself dry and brown after all; 0 where it browns at once, `null` if never.
+             */
+            wait_to_brown_min?: number | null;
+        };
+        /**
+         * @description What a slow cooker or pressure pot is set to.
+         * @enum {string}
+         */
+        Settings: "low" | "high";
+        /**
+         * @description How the meat is cut up for a way.
+         * @enum {string}
+         */
+        Shape: "whole" | "halved" | "cubed";
+        /** @description The whole sheet. */
+        Sheet: {
+            /**
+             * Format: date-time
+             * @description The bell asked for.
+             */
+            bell: string;
+            /** @description Cautions for the whole cook. */
+            cautions: components["schemas"]["Caution"][];
+            /**
+             * Format: double
+             * @description The chance it was made for.
+             */
+            certainty: number;
+            /** @description What can't be kept. */
+            conflicts: components["schemas"]["Conflict"][];
+            /**
+             * Format: double
+             * @description Minutes from lifting to plates.
+             */
+            finishing_min: number;
+            /**
+             * Format: double
+             * @description Minutes the plates come after the bell, at the certainty asked for; 0 when it is met.
+             */
+            late_min: number;
+            /**
+             * Format: date-time
+             * @description The meat is lifted and the finishing begins.
+             */
+            lift_at: string;
+            /**
+             * Format: date-time
+             * @description The meat meets the heat.
+             */
+            met_heat_at: string;
+            /** @description When each dish is tender. */
+            ready: components["schemas"]["Ready"][];
+            /** @description What would meet the bell, when this does not. */
+            remedies: components["schemas"]["Remedy"][];
+            /**
+             * Format: date-time
+             * @description Plates on the table: the bell, or later by `late_min`.
+             */
+            serve_at: string;
+            /**
+             * Format: date-time
+             * @description The first thing to do.
+             */
+            start_at: string;
+            /** @description Everything to do, in time order. */
+            tasks: components["schemas"]["Task"][];
+            /** @description When each goes too far if the heat simply stays on. */
+            too_far: components["schemas"]["Ready"][];
+            /** @description One plain sentence. */
+            why: string;
+        };
+        /**
+         * @description Where it is bought.
+         * @enum {string}
+         */
+        Shelf: "butcher" | "vegetables" | "cellar" | "dry" | "cold";
+        /** @description One line of the list. */
+        ShoppingItem: {
+            /**
+             * Format: double
+             * @description In the kitchen's money.
+             */
+            cost?: number | null;
+            /**
+             * Format: int32
+             * @description By number.
+             */
+            count?: number | null;
+            /**
+             * Format: double
+             * @description By weight, g.
+             */
+            g?: number | null;
+            /**
+             * Format: double
+             * @description By volume, mL.
+             */
+            ml?: number | null;
+            /** @description What. */
+            name: string;
+            /** @description Why, or what to ask for. */
+            note?: string | null;
+            /** @description Where it is bought. */
+            shelf: components["schemas"]["Shelf"];
+        };
+        /**
+         * @description How the hob is set, in words relative to the local boil.
+         * @enum {string}
+         */
+        Simmer: "lazy" | "gentle" | "brisk" | "boil";
+        /**
+         * @description How the fat comes off.
+         * @enum {string}
+         */
+        Skim: "ladle" | "spout" | "bag" | "chill" | "none";
+        /** @description Fresh water that draws salt out of corned meat. */
+        Soak: {
+            /**
+             * Format: int32
+             * @description How often the water is changed, the first filling counted.
+             */
+            changes: number;
+            /**
+             * Format: double
+             * @description Hours in each.
+             */
+            hours_each: number;
+            /**
+             * Format: double
+             * @description Water each time, L.
+             */
+            water_l: number;
+        };
+        /**
+         * @description What comes first among the ways that fit.
+         * @enum {string}
+         */
+        Sort: "surest" | "soonest" | "least_work" | "most_juice" | "richest_sauce" | "cheapest";
+        /** @description One stage of a chain. What it leaves out stays as it was in the stage before. */
+        StageRequest: {
+            /** @default null */
+            heat?: components["schemas"]["Heat"] | null;
+            /** @default null */
+            lid?: components["schemas"]["Lid"] | null;
+            /** @default null */
+            method?: components["schemas"]["Method"] | null;
+            /** @default null */
+            until?: components["schemas"]["Until"] | null;
+        };
+        /** @description One stage of the median run. */
+        StageSpan: {
+            /**
+             * Format: double
+             * @description It begins, minutes from the meat meeting the heat; `null` if it never does.
+             */
+            from_min?: number | null;
+            /** @description Way of cooking. */
+            method: components["schemas"]["Method"];
+            /**
+             * Format: double
+             * @description It ends; `null` while the heat stays on.
+             */
+            to_min?: number | null;
+            /** @description In a few words. */
+            words: string;
+        };
+        /**
+         * @description Where a pot for the oven gets its first heat.
+         * @enum {string}
+         */
+        Start: "hob" | "oven" | "cold_oven";
+        /**
+         * @description How far a cook has come.
+         * @enum {string}
+         */
+        Status: "before" | "under_way" | "tender" | "closed";
+        /** @description What became of a batch. */
+        Stored: {
+            repeated: number;
+            stored: number;
+        };
+        /** @description A cut that behaves like the one that is missing. */
+        Substitute: {
+            /** @description Which. */
+            cut: components["schemas"]["Cut"];
+            /**
+             * Format: double
+             * @description Raw, for the same plates, kg.
+             */
+            mass_kg: number;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: double
+             * @description Half of such pieces are tender by then, min.
+             */
+            ready_min?: number | null;
+            /** @description What changes. */
+            why: string;
+        };
+        /**
+         * @description How dry the meat goes into the pan.
+         * @enum {string}
+         */
+        Surface: "patted" | "wet";
+        /** @description Something that could be left out, and what changes. */
+        Swap: {
+            instead?: components["schemas"]["Larder"] | null;
+            /** @description What is to be replaced. */
+            what: components["schemas"]["Larder"];
+            /** @description Allergens it takes away. */
+            without: components["schemas"]["Allergen"][];
+            /** @description In words. */
+            words: string;
+        };
+        /** @description Something that has to come out again. */
+        TakeOut: {
+            /** @description What. */
+            what: string;
+            /** @description When, and why. */
+            words: string;
+        };
+        /**
+         * @description What the liquid becomes.
+         * @enum {string}
+         */
+        Target: "broth" | "coat" | "gravy" | "glaze";
+        /** @description One task. */
+        Task: {
+            /** @description Tasks that come before. */
+            after: string[];
+            /** @description Cautions at this step. */
+            cautions: components["schemas"]["Caution"][];
+            /** @description The dish. */
+            dish: string;
+            /**
+             * Format: date-time
+             * @description To.
+             */
+            end: string;
+            /** @description The whole span needs a pair of hands. */
+            hands_on: boolean;
+            /** @description Unique in its sheet. */
+            id: string;
+            /** @description Its kind. */
+            kind: components["schemas"]["TaskKind"];
+            /** @description Where. */
+            lane: components["schemas"]["Lane"];
+            /**
+             * Format: date-time
+             * @description From.
+             */
+            start: string;
+            /** @description What to do. */
+            what: string;
+            /** @description Why, and what to look for. */
+            why: string;
+            window?: components["schemas"]["Window"] | null;
+        };
+        /**
+         * @description What kind of task it is, in the order of the work.
+         * @enum {string}
+         */
+        TaskKind: "salt" | "take_out" | "preheat" | "heat_pan" | "sear" | "deglaze" | "simmer" | "braise" | "check" | "add" | "move" | "hold" | "lift" | "rest" | "skim" | "sauce" | "slice" | "serve";
+        /**
+         * @description What has become of a task.
+         * @enum {string}
+         */
+        TaskState: "open" | "done" | "passed";
+        /**
+         * @description How the liquid tastes once skimmed.
+         * @enum {string}
+         */
+        Taste: "weak" | "right" | "salty" | "bitter" | "sour" | "rich";
+        /**
+         * @description What thickens it.
+         * @enum {string}
+         */
+        Thickener: "cornflour" | "arrowroot" | "potato" | "flour" | "butter_paste" | "none";
+        /** @description A cook's own rule of thumb beside the forecast. */
+        Thumb: {
+            /**
+             * Format: double
+             * @description What it gives here, minutes.
+             */
+            min: number;
+            /** @description The rule, as a cook says it. */
+            rule: string;
+            /** @description Why it differs from the forecast. */
+            why: string;
+        };
+        /** @description Liquid to pour in on the way. */
+        TopUp: {
+            /**
+             * Format: double
+             * @description Minutes from the meat meeting the heat.
+             */
+            at_min: number;
+            /**
+             * Format: double
+             * @description Hot liquid, L.
+             */
+            l: number;
+        };
+        /**
+         * @description Something that takes a while.
+         * @enum {string}
+         */
+        Traffic: "export" | "import";
+        /**
+         * @description How much is trimmed off.
+         * @enum {string}
+         */
+        Trim: "none" | "usual" | "close";
+        /** @description Raw → trimmed → pieces. */
+        Trimmed: {
+            /**
+             * Format: double
+             * @description Bone in it, kg.
+             */
+            bone_kg: number;
+            /**
+             * Format: double
+             * @description The meat, in the kitchen's money.
+             */
+            cost?: number | null;
+            /**
+             * Format: double
+             * @description The same for each who eats.
+             */
+            cost_a_head?: number | null;
+            /**
+             * Format: double
+             * @description The same for each kilo on the plates.
+             */
+            cost_eaten_kg?: number | null;
+            /**
+             * Format: double
+             * @description Fat off, kg.
+             */
+            fat_kg: number;
+            /**
+             * Format: double
+             * @description One of them, kg.
+             */
+            piece_kg: number;
+            /**
+             * Format: int32
+             * @description Pieces.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description As bought, kg.
+             */
+            raw_kg: number;
+            /**
+             * Format: double
+             * @description Sinew and silver skin off, kg.
+             */
+            sinew_kg: number;
+            /** @description Its sides, mm, from the shortest. */
+            size_mm: number[];
+            /**
+             * Format: int32
+             * @description Strings that have to come out again.
+             */
+            strings: number;
+            /**
+             * Format: double
+             * @description Trimmed, bone in, kg.
+             */
+            trimmed_kg: number;
+        };
+        /** @description One joint, sliced tonight and pulled tomorrow. */
+        Twice: {
+            /** @description Cautions that bind. */
+            cautions: components["schemas"]["Caution"][];
+            /** @description Ready to pull, from the rest being back on the heat the next day. */
+            pull_min: components["schemas"]["Quantiles"];
+            /** @description Ready to slice, from the meat meeting the heat. */
+            slice_min: components["schemas"]["Quantiles"];
+            /** @description In words. */
+            words: string;
+        };
+        /** @description What was understood. */
+        Understood: {
+            /** @description The stages. */
+            stages: components["schemas"]["StageRequest"][];
+            /** @description What had to be supposed. */
+            supposed: string[];
+            /** @description In words. */
+            words: string;
+        };
+        /**
+         * @description How quantities are shown; everything is kept in SI.
+         * @enum {string}
+         */
+        Units: "metric" | "us";
+        /** @description When a stage ends; exactly one is given. */
+        Until: {
+            /**
+             * Format: double
+             * @description When the middle is this warm (or, cooling, this cold), °C.
+             * @default null
+             */
+            core_c?: number | null;
+            /**
+             * Format: double
+             * @description After so many minutes of this stage.
+             * @default null
+             */
+            min?: number | null;
+            /**
+             * @description When it is tender enough; must be `true`.
+             * @default null
+             */
+            tender?: boolean | null;
+        };
+        /**
+         * @description Whether a way fits.
+         * @enum {string}
+         */
+        Verdict: "fits" | "tight" | "too_late" | "unsuitable";
+        /** @description A version of a plan, by its number and hour. */
+        VersionView: {
+            /** Format: date-time */
+            saved_at: string;
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A pot or tin, round or rectangular, as the cook describes it. */
+        Vessel: {
+            /**
+             * Format: double
+             * @description Inner diameter of a round vessel, cm.
+             * @default null
+             */
+            diameter_cm?: number | null;
+            /**
+             * Format: double
+             * @description Inner height, cm.
+             * @default null
+             */
+            height_cm?: number | null;
+            /**
+             * Format: double
+             * @description Inner length of a rectangular vessel, cm.
+             * @default null
+             */
+            length_cm?: number | null;
+            /** @default null */
+            lid?: components["schemas"]["Lid"] | null;
+            /** @default null */
+            material?: components["schemas"]["Material"] | null;
+            /**
+             * Format: double
+             * @description Inner width of a rectangular vessel, cm.
+             * @default null
+             */
+            width_cm?: number | null;
+        };
+        /** @description What is left to wash. */
+        WashingUp: {
+            /**
+             * Format: int32
+             * @description Large things.
+             */
+            things: number;
+            /** @description In words. */
+            words: string;
+        };
+        /** @description One way: its best variant, and the others. */
+        Way: components["schemas"]["Choice"] & {
+            /** @description The others, best first. */
+            variants: components["schemas"]["Choice"][];
+        };
+        /**
+         * @description How the wind stands about the pot.
+         * @enum {string}
+         */
+        Wind: "calm" | "breezy" | "windy";
+        /** @description When something may happen. */
+        Window: {
+            /**
+             * Format: date-time
+             * @description At the earliest.
+             */
+            from: string;
+            /**
+             * Format: date-time
+             * @description At the latest.
+             */
+            to: string;
+        };
+        /**
+         * @description Wood in the pit, by how much it says.
+         * @enum {string}
+         */
+        Wood: "alder" | "apple" | "oak" | "beech" | "hickory";
+        /** @description A plan's sheet, and the forecast under it. */
+        Worked: {
+            forecast: components["schemas"]["Forecast"];
+            sheet: components["schemas"]["Sheet"];
+        };
+        /** @description A wrap put on in the pit. */
+        Wrap: {
+            /**
+             * Format: double
+             * @description Wrapped when the middle reaches this, °C; 70 where not given, 0 wraps at once.
+             */
+            at_core_c?: number | null;
+            /** @description What it is wrapped in. */
+            in: components["schemas"]["WrapMaterial"];
+        };
+        /**
+         * @description What meat is wrapped in.
+         * @enum {string}
+         */
+        WrapMaterial: "paper" | "foil";
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
 export type $defs = Record<string, never>;
 export interface operations {
-  list_bin: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BinnedView'][];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  empty_bin: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Emptied'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
+    list_bin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinnedView"][];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    empty_bin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Emptied"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_out_cook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_out_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_cooks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CookLine"][];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_cook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CookAnswer"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenCook"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CookAnswer"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_cook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    append: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Event"][];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CookAnswer"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cuts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutFacts"][];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stream: {
+        parameters: {
+            query?: {
+                /** @description The id of the last change that was heard; a browser that comes back by itself says it in `Last-Event-ID`. */
+                after?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["Change"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_forecast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForecastRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Forecast"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    health: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Health"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It runs, and nothing can be kept. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Health"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    import_preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtView"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    import: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtView"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another file is coming in. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_kitchen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kitchen"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_kitchen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Kitchen"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kitchen"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    larder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LarderFacts"][];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    log: {
+        parameters: {
+            query?: {
+                /** @description So many of the latest are passed over. */
+                from?: number;
+                /** @description So many are answered, 25 where nothing is said. */
+                count?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogPage"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_match: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MatchRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Matched"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_overview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Row"][];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_plans: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanEntry"][];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SavePlan"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another version was saved in between. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Worked"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_versions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionView"][];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_version: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_prepare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PrepareRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Prepared"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Plan"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Prepared"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_probes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_readings: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path: {
+                probe: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProbeReading"][];
+                    "text/csv": string;
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_readings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                probe: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProbeReading"][];
+                "text/csv": string;
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Stored"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_sauce: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SauceRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sauce"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Plan"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Worked"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
         };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  take_out_cook: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description What the address names, or what is kept of it, can't be used. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  take_out_plan: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description What the address names, or what is kept of it, can't be used. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  list_cooks: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CookSummary'][];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  get_cook: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CookAnswer'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description What the address names, or what is kept of it, can't be used. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  open: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OpenCook'];
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CookAnswer'];
-        };
-      };
-      /** @description What was sent broke off. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description The rest of what was sent did not come. */
-      408: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description More was sent than is taken. */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  delete_cook: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description What the address names, or what is kept of it, can't be used. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  append: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Event'][];
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CookAnswer'];
-        };
-      };
-      /** @description What was sent broke off. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description The rest of what was sent did not come. */
-      408: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description More was sent than is taken. */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  cuts: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CutFacts'][];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  stream: {
-    parameters: {
-      query?: {
-        /** @description The id of the last change that was heard; a browser that comes back by itself says it in `Last-Event-ID`. */
-        after?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'text/event-stream': components['schemas']['Change'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description What the address names, or what is kept of it, can't be used. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  export: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': Record<string, never>;
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  post_forecast: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ForecastRequest'];
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Forecast'];
-        };
-      };
-      /** @description What was sent broke off. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description The rest of what was sent did not come. */
-      408: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description More was sent than is taken. */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  health: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Health'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description It runs, and nothing can be kept. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Health'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  import_preview: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': Record<string, never>;
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BroughtView'];
-        };
-      };
-      /** @description What was sent broke off. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description The rest of what was sent did not come. */
-      408: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description More was sent than is taken. */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  import: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': Record<string, never>;
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BroughtView'];
-        };
-      };
-      /** @description What was sent broke off. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description The rest of what was sent did not come. */
-      408: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Another file is coming in. */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description More was sent than is taken. */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  get_kitchen: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Kitchen'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  put_kitchen: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Kitchen'];
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Kitchen'];
-        };
-      };
-      /** @description What was sent broke off. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description The rest of what was sent did not come. */
-      408: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description More was sent than is taken. */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  larder: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LarderFacts'][];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  post_match: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MatchRequest'];
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Matched'];
-        };
-      };
-      /** @description What was sent broke off. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description The rest of what was sent did not come. */
-      408: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description More was sent than is taken. */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  get_overview: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Row'][];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  list_plans: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PlanEntry'][];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  get_plan: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PlanView'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description What the address names, or what is kept of it, can't be used. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  put_plan: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SavePlan'];
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PlanView'];
-        };
-      };
-      /** @description What was sent broke off. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description The rest of what was sent did not come. */
-      408: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Another version was saved in between. */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description More was sent than is taken. */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  delete_plan: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description What the address names, or what is kept of it, can't be used. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  get_sheet: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Worked'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description What the address names, or what is kept of it, can't be used. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  list_versions: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['VersionView'][];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description What the address names, or what is kept of it, can't be used. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  get_version: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-        version: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PlanView'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description What the address names, or what is kept of it, can't be used. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  post_prepare: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PrepareRequest'];
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Prepared'];
-        };
-      };
-      /** @description What was sent broke off. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description The rest of what was sent did not come. */
-      408: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description More was sent than is taken. */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  post_bench: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Plan'];
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Prepared'];
-        };
-      };
-      /** @description What was sent broke off. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description The rest of what was sent did not come. */
-      408: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description More was sent than is taken. */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  list_probes: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': string[];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  get_readings: {
-    parameters: {
-      query?: {
-        from?: string;
-        to?: string;
-      };
-      header?: never;
-      path: {
-        probe: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ProbeReading'][];
-          'text/csv': string;
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description What the address names, or what is kept of it, can't be used. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  post_readings: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        probe: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ProbeReading'][];
-        'text/csv': string;
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Stored'];
-        };
-      };
-      /** @description What was sent broke off. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description There is no such thing. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description The rest of what was sent did not come. */
-      408: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description More was sent than is taken. */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  post_sauce: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SauceRequest'];
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Sauce'];
-        };
-      };
-      /** @description What was sent broke off. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description The rest of what was sent did not come. */
-      408: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description More was sent than is taken. */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-    };
-  };
-  post_preview: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Plan'];
-      };
-    };
-    responses: {
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Worked'];
-        };
-      };
-      /** @description What was sent broke off. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Asked by another site's page, or by another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description The rest of what was sent did not come. */
-      408: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description More was sent than is taken. */
-      413: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description A fault of the server's own. */
-      500: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-      503: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
-      /** @description Nothing can be kept: the disk is full. */
-      507: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['Problem'];
-        };
-      };
     };
-  };
 }

@@ -9,6 +9,14 @@ export const useCuts = () => useQuery({ queryKey: ['cuts'], queryFn: api.cuts, s
 export const usePlans = () => useQuery({ queryKey: ['plans'], queryFn: api.plans });
 export const useCooks = () => useQuery({ queryKey: ['cooks'], queryFn: api.cooks });
 
+/** The latest of the cooks that are over; more of them keep what is shown until they are there. */
+export const useLog = (count: number) =>
+  useQuery({
+    queryKey: ['cooks', 'log', count],
+    queryFn: () => api.log(count),
+    placeholderData: keepPreviousData,
+  });
+
 export const usePlan = (id: string | undefined) =>
   useQuery({ queryKey: ['plans', id], queryFn: () => api.plan(id!), enabled: !!id });
 

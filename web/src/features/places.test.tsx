@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
-import { broken, cook, event, kitchen as lodge, open, summary, task } from '../test-kitchen';
+import { broken, cook, event, kitchen as lodge, line, open, summary, task } from '../test-kitchen';
 import { CookPlace } from './cook/CookPlace';
 import { Cooks } from './cook/Cooks';
 import { Finish } from './finish/Finish';
@@ -48,13 +48,15 @@ beforeEach(() => {
     '/api/kitchen': () => ({ body: kitchen }),
     '/api/plans': () => ({ body: [] }),
     '/api/cooks': () => ({ body: [] }),
+    '/api/log': () => ({ body: { cooks: [], all: 0 } }),
+    '/api/bin': () => ({ body: [] }),
   };
   vi.stubGlobal('fetch', async (request: Request) => {
     const path = new URL(request.url).pathname;
     const text = await request.text();
     // A file that was chosen is sent as it is; here it is only seen that it is.
     const body: unknown = /^[{["]/.test(text) ? JSON.parse(text) : undefined;
-    asked(path, body);
+    asked(path, body, request.url);
     const answer = (answers[path] ?? nothing)(body);
     return new Response(answer.status === 204 ? null : JSON.stringify(answer.body), {
       status: answer.status ?? 200,
@@ -97,7 +99,7 @@ describe('planned dishes', () => {
     answers['/api/plans'] = () => ({
       body: [plan(cook().plan_id, 'Cooked'), plan('00000000-0000-4000-8000-000000000009', 'Waiting')],
     });
-    answers['/api/cooks'] = () => ({ body: [summary()] });
+    answers['/api/cooks'] = () => ({ body: [line()] });
     open(<Sheets />);
     expect(await screen.findByText('Waiting')).toBeInTheDocument();
     expect(screen.queryByText('Cooked')).toBeNull();
@@ -220,7 +222,7 @@ describe('the log', () => {
       },
       tasks: [{ task: task(), state: 'passed' }],
     });
-    answers['/api/cooks'] = () => ({ body: [closed, summary()] });
+    answers['/api/log'] = () => ({ body: { cooks: [closed], all: 1 } });
     at(<Log />, '/log', '/log');
     expect(await screen.findByText('Tender after 2 h 45: inside the band.')).toBeInTheDocument();
     expect(screen.getByText(/Foretold 2 h 30 to 3 h 40/)).toBeInTheDocument();
@@ -235,8 +237,9 @@ describe('what is broken or put away', () => {
   it('stands beside the others with its reason, can be put away, and taken back', async () => {
     let away = false;
     answers['/api/cooks'] = () => ({
-      body: away ? [summary({ status: 'closed' })] : [summary({ status: 'closed' }), broken(id, 'Cold bath')],
+      body: away ? [line({ status: 'closed' })] : [line({ status: 'closed' }), broken(id, 'Cold bath')],
     });
+    answers['/api/log'] = () => ({ body: { cooks: [summary({ status: 'closed' })], all: 1 } });
     answers[`/api/cooks/${id}`] = () => ((away = true), { status: 204, body: null });
     answers[`/api/bin/cooks/${id}`] = () => ((away = false), { status: 204, body: null });
     at(<Log />, '/log', '/log');
@@ -273,12 +276,18 @@ describe('what is broken or put away', () => {
   });
 
   it('draws a long log some at a time', async () => {
-    const many = Array.from({ length: 60 }, (_, i) => ({ ...summary({ status: 'closed' }), id: `${i}` }));
-    answers['/api/cooks'] = () => ({ body: many });
+    answers['/api/log'] = () => {
+      const count = Number(new URL(asked.mock.calls.at(-1)?.[2] as string).searchParams.get('count'));
+      const some = Array.from({ length: count }, (_, i) => ({
+        ...summary({ status: 'closed' }),
+        id: `${i}`,
+      }));
+      return { body: { cooks: some, all: 60 } };
+    };
     at(<Log />, '/log', '/log');
     expect(await screen.findAllByRole('article')).toHaveLength(25);
     await userEvent.click(screen.getByRole('button', { name: 'Older cooks (35)' }));
-    expect(screen.getAllByRole('article')).toHaveLength(50);
+    await waitFor(() => expect(screen.getAllByRole('article')).toHaveLength(50));
   });
 });
 
@@ -298,7 +307,6 @@ describe('a file that comes in', () => {
   it('says what it would bring before it brings it', async () => {
     const brought = { ...nothingNew, new_plans: 2, new_cooks: 1, readings: 12_000 };
     answers['/api/import'] = () => ({ body: brought });
-    answers['/api/bin'] = () => ({ body: [] });
     open(<KitchenPlace />);
     const file = new File(['{"ergastic": 1}'], 'lodge.json', { type: 'application/json' });
     await userEvent.upload(await screen.findByLabelText('Bring a file in'), file);

@@ -7,9 +7,9 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use crate::clock::check_instant;
+use crate::clock::{check_instant, plus_minutes};
 use crate::error::{Result, in_range};
-use crate::forecast::{Added, Evidence};
+use crate::forecast::{Added, Evidence, HORIZON_S};
 use crate::plan::{check_name, check_text};
 use crate::tender::Check;
 
@@ -209,6 +209,13 @@ impl<'a> Standing<'a> {
             _ => None,
         });
         poured.collect()
+    }
+
+    /// When liquid was poured in so long after the meat met the heat that no forecast follows it, the first time.
+    pub fn poured_too_late(&self) -> Option<Timestamp> {
+        let last = self.met_heat().map(|met_heat| plus_minutes(met_heat, HORIZON_S / 60.0))?;
+        let poured = |event: &&&Event| matches!(event.happened, Happened::LiquidAdded { .. });
+        self.events.iter().filter(poured).map(|event| event.at).find(|at| *at > last)
     }
 
     /// Readings, checks, dips and weighings as evidence, counted from the meat meeting the heat and before it was lifted.

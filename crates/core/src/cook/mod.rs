@@ -5,5 +5,5 @@ mod summary;
 mod view;
 
 pub use event::{Event, Happened, Outcome, Standing};
-pub use summary::{CookSummary, Reckoned};
+pub use summary::{CookLine, CookSummary, Reckoned};
 pub use view::{Band, CookTask, CookView, LogLine, PotNow, Prediction, Status, TaskState, view};

@@ -11,7 +11,7 @@ use super::view::{Band, CookView, Prediction, Status};
 use crate::cuts::Cut;
 use crate::plan::Plan;
 
-/// A cook in a list.
+/// A cook in the log.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct CookSummary {
     /// Its id.
@@ -50,7 +50,34 @@ pub struct CookSummary {
     pub broken: Option<String>,
 }
 
-/// What the forecast said of a cook in a list.
+/// A cook's line in the list of all.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct CookLine {
+    /// Its id.
+    pub id: Uuid,
+    /// The plan it came from.
+    pub plan_id: Uuid,
+    /// What the dish is called; empty where it can't be read.
+    pub name: String,
+    /// Plates on the table.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub bell: Option<Timestamp>,
+    /// When it was opened.
+    pub opened_at: Timestamp,
+    /// How far it has come.
+    pub status: Status,
+    /// When it is tender, P10, while it is under way.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub tender_from: Option<Timestamp>,
+    /// When it is tender, P90, while it is under way.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub tender_until: Option<Timestamp>,
+    /// Why it can't be shown, if so: its own fault and no other's.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub broken: Option<String>,
+}
+
+/// What the forecast said of a cook in the log.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Reckoned {
     /// When the sheet has the meat meet the heat.
@@ -106,6 +133,22 @@ impl CookSummary {
             learned: view.learned.words.clone(),
         };
         Self { status: view.status, reckoned: Some(reckoned), ..self }
+    }
+
+    /// Its line in the list of all.
+    pub fn line(&self) -> CookLine {
+        let ready = self.reckoned.as_ref().filter(|_| self.status == Status::UnderWay).map(|said| &said.band.ready);
+        CookLine {
+            id: self.id,
+            plan_id: self.plan_id,
+            name: self.name.clone(),
+            bell: self.bell,
+            opened_at: self.opened_at,
+            status: self.status,
+            tender_from: ready.and_then(|ready| ready.p10),
+            tender_until: ready.and_then(|ready| ready.p90),
+            broken: self.broken.clone(),
+        }
     }
 
     /// A cook that can't be shown.

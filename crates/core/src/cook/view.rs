@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 
 use super::event::{Event, Outcome, Standing};
 use crate::clock::{minutes_between, plus_minutes};
-use crate::error::Result;
+use crate::error::{Error, Result};
 use crate::forecast::span;
 use crate::kitchen::Kitchen;
 use crate::learn::{Learned, learned};
@@ -154,7 +154,8 @@ pub struct PotNow {
 /// Folds a plan and what happened into what is so at `now`.
 ///
 /// # Errors
-/// Names the plan's field that can't be used; a plan that was stored has none.
+/// Names the plan's field that can't be used, or an event that can't be so: who keeps events folds them first, and keeps none
+/// that can't be folded.
 pub fn view(
     plan: &Plan,
     kitchen: &Kitchen,
@@ -163,6 +164,10 @@ pub fn view(
     now: Timestamp,
 ) -> Result<CookView> {
     let standing = Standing::of(events);
+    if let Some(late) = standing.poured_too_late() {
+        let why = "liquid counts within three days of the meat meeting the heat; write a note instead";
+        return Err(Error::new("at", late, why));
+    }
     let evidence = standing.evidence();
     // What is over no longer changes with the clock.
     let until = standing.done("lift").or(standing.closed().map(|(at, _)| at)).unwrap_or(now);

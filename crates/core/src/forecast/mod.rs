@@ -25,7 +25,7 @@ pub use members::beliefs;
 pub(crate) use record::SALT_S;
 pub use request::{
     Added, BodyFrom, ForBody, ForecastRequest, Heat, HeatSource, Method, Mopping, PartRequest, Release, Settings,
-    StageRequest, Start, Until, Wrap,
+    StageRequest, Start, Until, Wrap, size_mm_schema,
 };
 pub(crate) use resolve::CORNED_SALT;
 pub use resolve::{Case, Medium, Part, Stage};

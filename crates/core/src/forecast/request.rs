@@ -220,6 +220,19 @@ pub struct StageRequest {
     pub until: Option<Until>,
 }
 
+/// Three sides in mm, in the API's document: a list's items take no bounds of their own from an attribute.
+pub fn size_mm_schema() -> utoipa::openapi::schema::Array {
+    use utoipa::openapi::schema::{ArrayBuilder, ObjectBuilder, SchemaType, Type};
+    let side = ObjectBuilder::new().schema_type(Type::Number).minimum(Some(5.0)).maximum(Some(1200.0));
+    ArrayBuilder::new()
+        .schema_type(SchemaType::from_iter([Type::Array, Type::Null]))
+        .description(Some("The sides of the largest piece, mm."))
+        .items(side)
+        .min_items(Some(3))
+        .max_items(Some(3))
+        .build()
+}
+
 /// One cut or size in a mixed pot.
 #[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields, default)]
@@ -237,7 +250,7 @@ pub struct PartRequest {
     pub pieces: Option<u32>,
     /// The sides of the largest piece, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
-    #[schema(min_items = 3, max_items = 3)]
+    #[schema(schema_with = crate::forecast::size_mm_schema)]
     pub size_mm: Option<[f64; 3]>,
     /// Thickness of the largest piece alone, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -319,7 +332,7 @@ pub struct ForecastRequest {
     pub pieces: Option<u32>,
     /// The sides of the largest piece, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
-    #[schema(min_items = 3, max_items = 3)]
+    #[schema(schema_with = crate::forecast::size_mm_schema)]
     pub size_mm: Option<[f64; 3]>,
     /// Thickness of the largest piece alone, mm; the other sides follow from the mass.
     #[serde(skip_serializing_if = "Option::is_none")]

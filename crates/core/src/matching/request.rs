@@ -29,7 +29,7 @@ pub struct MatchRequest {
     pub thickness_mm: Option<f64>,
     /// The sides of the largest piece, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
-    #[schema(min_items = 3, max_items = 3)]
+    #[schema(schema_with = crate::forecast::size_mm_schema)]
     pub size_mm: Option<[f64; 3]>,
     /// Pieces.
     #[serde(skip_serializing_if = "Option::is_none")]

@@ -26,7 +26,7 @@ pub struct PrepareRequest {
     pub pieces: Option<u32>,
     /// The sides of the largest piece, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
-    #[schema(min_items = 3, max_items = 3)]
+    #[schema(schema_with = crate::forecast::size_mm_schema)]
     pub size_mm: Option<[f64; 3]>,
     /// A mixed pot, in place of the four above.
     #[serde(skip_serializing_if = "Option::is_none")]

@@ -8,19 +8,21 @@ use axum::extract::State;
 use axum::http::StatusCode;
 use axum::response::Response;
 use ergastic_core::clock::minutes_between;
-use ergastic_core::cook::{CookSummary, CookView, Event, Status, view};
+use ergastic_core::cook::{CookLine, CookSummary, CookView, Event, Status, view};
+use ergastic_core::error::in_range;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
 use ergastic_store::{StoredCook, What};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
-use utoipa::ToSchema;
+use serde_json::value::RawValue;
+use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
 use crate::app::{App, MadeFrom};
 use crate::changes::Change;
 use crate::error::ApiResult;
-use crate::extract::{Id, Json, JsonList, json_text};
+use crate::extract::{Id, Json, JsonList, Query, json_text};
 use crate::queue::Lane;
 use crate::summaries;
 
@@ -74,9 +76,46 @@ fn told(cook: StoredCook, now: Timestamp, view: CookView) -> CookAnswer {
 }
 
 /// What is known of every cook, the latest first; one that can't be shown says why, and hinders no other.
-#[utoipa::path(get, path = "/api/cooks", responses((status = 200, body = Vec<CookSummary>)))]
+#[utoipa::path(get, path = "/api/cooks", responses((status = 200, body = Vec<CookLine>)))]
 pub async fn list_cooks(State(app): State<App>) -> ApiResult<Response> {
     Ok(json_text(app.store.cook_list().await?))
+}
+
+/// A page of the log.
+#[derive(Deserialize, IntoParams)]
+#[serde(deny_unknown_fields)]
+#[into_params(parameter_in = Query)]
+pub struct Page {
+    /// So many of the latest are passed over.
+    #[serde(default)]
+    #[param(maximum = 1_000_000)]
+    from: u32,
+    /// So many are answered, 25 where nothing is said.
+    #[serde(default = "some")]
+    #[param(minimum = 1, maximum = 500)]
+    count: u32,
+}
+
+fn some() -> u32 {
+    25
+}
+
+/// Cooks that are over.
+#[derive(Serialize, ToSchema)]
+pub struct LogPage {
+    #[schema(value_type = Vec<CookSummary>)]
+    cooks: Vec<Box<RawValue>>,
+    /// How many there are in all.
+    all: u64,
+}
+
+/// Cooks that are over, what was foretold of them and what came, the latest bell first.
+#[utoipa::path(get, path = "/api/log", params(Page), responses((status = 200, body = LogPage)))]
+pub async fn log(State(app): State<App>, Query(Page { from, count }): Query<Page>) -> ApiResult<Json<LogPage>> {
+    in_range("count", f64::from(count), 1.0, 500.0, "")?;
+    in_range("from", f64::from(from), 0.0, 1e6, "")?;
+    let (cooks, all) = app.store.log(from, count).await?;
+    Ok(Json(LogPage { cooks, all }))
 }
 
 /// One cook as it stands now.

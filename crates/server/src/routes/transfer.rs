@@ -14,6 +14,7 @@ use utoipa::ToSchema;
 
 use crate::app::App;
 use crate::changes::{Change, Changes, Traffic};
+use crate::document::KitchenFile;
 use crate::error::{ApiError, ApiResult, Problem};
 use crate::extract::{Json, next_piece};
 use crate::transfer::{Bringing, Pieces, Sink, read_file};
@@ -60,7 +61,7 @@ impl From<Brought> for BroughtView {
 }
 
 /// The whole kitchen as one JSON file, as it is at one moment.
-#[utoipa::path(get, path = "/api/export", responses((status = 200, body = Object)))]
+#[utoipa::path(get, path = "/api/export", responses((status = 200, body = KitchenFile)))]
 pub async fn export(State(app): State<App>) -> ApiResult<Response> {
     let changes = app.changes.clone();
     let mut pieces = app.store.export(move |Progress { done, of }| {
@@ -78,7 +79,7 @@ pub async fn export(State(app): State<App>) -> ApiResult<Response> {
 }
 
 /// Says what a kitchen file would bring, and keeps nothing of it.
-#[utoipa::path(put, path = "/api/import", request_body = Object, responses((status = 200, body = BroughtView)))]
+#[utoipa::path(put, path = "/api/import", request_body = KitchenFile, responses((status = 200, body = BroughtView)))]
 pub async fn import_preview(State(app): State<App>, request: Request) -> ApiResult<Json<BroughtView>> {
     let (store, handle) = (app.store.clone(), Handle::current());
     let brought = through(&app, request, move |pieces, kitchen, now| {
@@ -90,7 +91,7 @@ pub async fn import_preview(State(app): State<App>, request: Request) -> ApiResu
 }
 
 /// Takes a kitchen file in, all of it or nothing. What is here stays; what the file has besides is added.
-#[utoipa::path(post, path = "/api/import", request_body = Object, responses((status = 200, body = BroughtView), (status = 409, body = Problem, content_type = "application/problem+json", description = "Another file is coming in.")))]
+#[utoipa::path(post, path = "/api/import", request_body = KitchenFile, responses((status = 200, body = BroughtView), (status = 409, body = Problem, content_type = "application/problem+json", description = "Another file is coming in.")))]
 pub async fn import(State(app): State<App>, request: Request) -> ApiResult<Json<BroughtView>> {
     let import = app.store.begin_import().await?;
     let handle = Handle::current();

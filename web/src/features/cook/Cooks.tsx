@@ -8,10 +8,11 @@ import { Button } from '../../ui/Button';
 import { Empty, Fault, Waiting } from '../../ui/states';
 
 /** When it is tender, as last reckoned; nothing of one whose clock has not started. */
-function tender(cook: Schemas['CookSummary'], zone: string): string {
-  const ready = cook.reckoned?.band.ready;
+function tender(cook: Schemas['CookLine'], zone: string): string {
   if (cook.status === 'before') return 'not yet over the heat';
-  return ready?.p10 && ready.p90 ? `tender ${about(ready.p10, zone)}–${about(ready.p90, zone)}` : '';
+  return cook.tender_from && cook.tender_until
+    ? `tender ${about(cook.tender_from, zone)}–${about(cook.tender_until, zone)}`
+    : '';
 }
 
 /** The cooks under way, to cook on or to finish. */

@@ -2,7 +2,7 @@ import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useCook, useCooks, useKitchen } from '../../api/queries';
+import { useCook, useCooks, useKitchen, useLog } from '../../api/queries';
 import { bandTimes, ReadyBand } from '../../drawings/ReadyBand';
 import { useWidth } from '../../drawings/useWidth';
 import { date, millis, span } from '../../format/time';
@@ -23,14 +23,13 @@ export function Log() {
   const kitchen = useKitchen();
   const [shown, setShown] = useState(SOME);
   const [away, setAway] = useState<Away>();
-  if (cooks.isLoadingError || kitchen.isLoadingError)
-    return <Fault error={cooks.error ?? kitchen.error} retry={() => void cooks.refetch()} />;
-  if (!cooks.data || !kitchen.data) return <Waiting height="50vh" what="Opening the log" />;
-  const closed = cooks.data
-    .filter((cook) => cook.status === 'closed' && !cook.broken)
-    .sort((a, b) => millis(b.bell ?? b.opened_at) - millis(a.bell ?? a.opened_at));
+  const log = useLog(shown);
+  const failed = [cooks, log, kitchen].find((query) => query.isLoadingError);
+  if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
+  if (!cooks.data || !log.data || !kitchen.data) return <Waiting height="50vh" what="Opening the log" />;
+  const { cooks: drawn, all } = log.data;
   const broken = cooks.data.filter((cook) => cook.broken);
-  if (closed.length === 0 && broken.length === 0 && !away) {
+  if (all === 0 && broken.length === 0 && !away) {
     return (
       <Empty
         title="No cook is closed yet"
@@ -47,8 +46,6 @@ export function Log() {
       </Empty>
     );
   }
-  // The one that is opened by its address is drawn however old it is.
-  const drawn = closed.filter((cook, i) => i < shown || cook.id === cookId);
   return (
     <Stack gap={6}>
       <Heading as="h1" fontFamily="heading" fontSize="title">
@@ -77,10 +74,10 @@ export function Log() {
           onAway={setAway}
         />
       ))}
-      {closed.length > drawn.length && (
+      {all > drawn.length && (
         <Box>
-          <Button onClick={() => setShown((before) => before + SOME)}>
-            Older cooks ({closed.length - drawn.length})
+          <Button onClick={() => setShown((before) => Math.min(500, before + SOME))}>
+            Older cooks ({all - drawn.length})
           </Button>
         </Box>
       )}

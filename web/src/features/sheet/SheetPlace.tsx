@@ -42,7 +42,7 @@ type Of = {
   stored: Schemas['PlanView'];
   worked: Schemas['Worked'];
   kitchen: Kitchen;
-  cook?: Schemas['CookSummary'];
+  cook?: Schemas['CookLine'];
 };
 
 function SheetOf({ stored, worked, kitchen, cook }: Of) {
@@ -193,7 +193,7 @@ function Start({
   now,
 }: {
   planId: string;
-  cook?: Schemas['CookSummary'];
+  cook?: Schemas['CookLine'];
   sheet: Schemas['Sheet'];
   zone: string;
   now: number;
