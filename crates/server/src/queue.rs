@@ -107,3 +107,71 @@ impl Queue {
         Ok(done.map_err(|error| ApiError::Internal(error.to_string()))??)
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use std::sync::atomic::AtomicBool;
+    use std::sync::mpsc::channel;
+    use std::time::Duration;
+
+    use ergastic_core::stop::stopped;
+
+    use super::*;
+
+    #[tokio::test(flavor = "multi_thread")]
+    async fn what_nobody_waits_for_any_more_is_stopped_and_gives_up_its_turn() {
+        let queue = Queue::new().unwrap();
+        let ended = Arc::new(AtomicBool::new(false));
+        let (began, begins) = channel();
+        let mark = ended.clone();
+        let work = queue.run(Lane::Bench, move || {
+            began.send(()).unwrap();
+            while !stopped() {
+                std::thread::sleep(Duration::from_millis(1));
+            }
+            mark.store(true, Ordering::SeqCst);
+            Ok(())
+        });
+        // A request that is dropped: the time-out of whoever asked.
+        assert!(tokio::time::timeout(Duration::from_millis(50), work).await.is_err());
+        begins.recv_timeout(Duration::from_secs(10)).unwrap();
+        for _ in 0..10_000 {
+            if ended.load(Ordering::SeqCst) {
+                break;
+            }
+            tokio::time::sleep(Duration::from_millis(1)).await;
+        }
+        assert!(ended.load(Ordering::SeqCst));
+        assert_eq!(queue.bench.waiting.load(Ordering::SeqCst), 0);
+    }
+
+    #[tokio::test(flavor = "multi_thread")]
+    async fn a_full_lane_says_no_and_the_cook_at_work_has_its_own() {
+        let queue = Queue::new().unwrap();
+        let (let_go, held) = channel::<()>();
+        let held = Arc::new(std::sync::Mutex::new(held));
+        let waiting: Vec<_> = (0..AT_ONCE + WAITING)
+            .map(|_| {
+                let (queue, held) = (queue.clone(), held.clone());
+                tokio::spawn(async move {
+                    queue
+                        .run(Lane::Bench, move || {
+                            let _ = held.lock().unwrap().recv();
+                            Ok(1)
+                        })
+                        .await
+                })
+            })
+            .collect();
+        while queue.bench.waiting.load(Ordering::SeqCst) < AT_ONCE + WAITING {
+            tokio::time::sleep(Duration::from_millis(1)).await;
+        }
+        assert!(matches!(queue.run(Lane::Bench, || Ok(2)).await, Err(ApiError::Later(_))));
+        assert_eq!(queue.run(Lane::Cook, || Ok(3)).await.unwrap(), 3);
+        drop(let_go);
+        for one in waiting {
+            assert_eq!(one.await.unwrap().unwrap(), 1);
+        }
+        assert_eq!(queue.run(Lane::Bench, || Ok(4)).await.unwrap(), 4, "and then there is room again");
+    }
+}

@@ -4,6 +4,8 @@
 //! stands in `import_open`. [`Import::finish`] brings all of it in at once; what an import that broke off has left is cleared
 //! before the next one.
 
+use std::collections::HashSet;
+
 use jiff::Timestamp;
 use sqlx::SqliteConnection;
 use tokio::sync::OwnedMutexGuard;
@@ -121,14 +123,14 @@ impl Store {
         }
     }
 
-    /// What plans and cooks would bring, nothing being kept.
+    /// What plans and cooks would bring, nothing being kept; `seen` are the plans of which a version was counted before.
     ///
     /// # Errors
     /// When the database can't be read, or an event's id is another cook's.
-    pub async fn would_bring(&self, staged: &[Staged], brought: &mut Brought) -> Result<()> {
+    pub async fn would_bring(&self, staged: &[Staged], seen: &mut HashSet<Uuid>, brought: &mut Brought) -> Result<()> {
         let mut connection = self.connections.read().acquire().await?;
         for item in staged {
-            count(&mut connection, item, brought).await?;
+            count(&mut connection, item, seen, brought).await?;
         }
         Ok(())
     }
@@ -208,7 +210,7 @@ impl Import {
     }
 
     async fn bring_in(&mut self) -> Result<Brought> {
-        let mut brought = self.brought;
+        let (mut brought, mut seen) = (self.brought, HashSet::new());
         let mut writing = self.store.connections.write().await?;
         let mut seq = 0;
         loop {
@@ -222,7 +224,7 @@ impl Import {
             let Some((at, document)) = next else { break };
             seq = at;
             let item: Staged = read(&document)?;
-            count(&mut writing, &item, &mut brought).await?;
+            count(&mut writing, &item, &mut seen, &mut brought).await?;
             put(&mut writing, item).await?;
         }
         sqlx::query("DELETE FROM import_staged WHERE import = ?").bind(self.id).execute(&mut *writing).await?;
@@ -262,7 +264,12 @@ async fn is_new_version(
 }
 
 /// Counts what an item brings.
-async fn count(connection: &mut SqliteConnection, item: &Staged, brought: &mut Brought) -> Result<()> {
+async fn count(
+    connection: &mut SqliteConnection,
+    item: &Staged,
+    seen: &mut HashSet<Uuid>,
+    brought: &mut Brought,
+) -> Result<()> {
     match item {
         Staged::Kitchen { document } => {
             let here: Option<String> =
@@ -276,8 +283,10 @@ async fn count(connection: &mut SqliteConnection, item: &Staged, brought: &mut B
                 .await?;
             if is_new_version(connection, *id, *version, *saved_at, document).await? {
                 brought.versions += 1;
-                brought.new_plans += u64::from(known.is_none());
-                brought.changed_plans += u64::from(known.is_some());
+                if seen.insert(*id) {
+                    brought.new_plans += u64::from(known.is_none());
+                    brought.changed_plans += u64::from(known.is_some());
+                }
             }
         }
         Staged::Cook { id, events, .. } => {

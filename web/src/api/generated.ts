@@ -1064,6 +1064,26 @@ export interface components {
             plan_id: string;
             view: components["schemas"]["CookView"];
         };
+        /** @description A cook in a kitchen file. */
+        CookInFile: {
+            /**
+             * Format: date-time
+             * @description In the bin since.
+             */
+            binned_at?: string | null;
+            /** @description Why its documents could not be read; they are then text. */
+            damaged?: string | null;
+            /** @description What happened. */
+            events: components["schemas"]["Event"][];
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            opened_at: string;
+            /** @description The plan as it was then. */
+            plan: components["schemas"]["Plan"];
+            /** Format: uuid */
+            plan_id: string;
+        };
         /** @description A cook's line in the list of all. */
         CookLine: {
             /**
@@ -1730,10 +1750,7 @@ export interface components {
              * @default null
              */
             seed?: number | null;
-            /**
-             * @description The sides of the largest piece, mm.
-             * @default null
-             */
+            /** @description The sides of the largest piece, mm. */
             size_mm?: number[] | null;
             /**
              * @description A chain of ways, in place of `method` and `heat`.
@@ -2156,6 +2173,21 @@ export interface components {
              */
             zone?: string;
         };
+        /** @description A kitchen file, as the document describes it: it is read and written in pieces, and never held as a whole. */
+        KitchenFile: {
+            /** @description Cooks with what happened. */
+            cooks?: components["schemas"]["CookInFile"][];
+            /**
+             * Format: int32
+             * @description Layout of this file.
+             */
+            ergastic: number;
+            kitchen?: components["schemas"]["Kitchen"] | null;
+            /** @description Plans with their versions. */
+            plans?: components["schemas"]["PlanInFile"][];
+            /** @description Probes with their readings. */
+            probes?: components["schemas"]["ProbeInFile"][];
+        };
         /** @description What earlier cooks have taught of a kitchen; each belief takes the place of the usual spread. */
         Known: {
             /** @default null */
@@ -2504,10 +2536,7 @@ export interface components {
              * @default null
              */
             seed?: number | null;
-            /**
-             * @description The sides of the largest piece, mm.
-             * @default null
-             */
+            /** @description The sides of the largest piece, mm. */
             size_mm?: number[] | null;
             /** @default null */
             sort?: components["schemas"]["Sort"] | null;
@@ -2728,10 +2757,7 @@ export interface components {
              * @default null
              */
             pieces?: number | null;
-            /**
-             * @description The sides of the largest piece, mm.
-             * @default null
-             */
+            /** @description The sides of the largest piece, mm. */
             size_mm?: number[] | null;
             /**
              * Format: double
@@ -2785,6 +2811,26 @@ export interface components {
             saved_at: string;
             /** Format: int64 */
             version: number;
+        };
+        /** @description A version of a plan in a kitchen file. */
+        PlanInFile: {
+            /**
+             * Format: date-time
+             * @description In the bin since.
+             */
+            binned_at?: string | null;
+            /** @description Why its document could not be read; it is then text. */
+            damaged?: string | null;
+            /** Format: uuid */
+            id: string;
+            plan: components["schemas"]["Plan"];
+            /** Format: date-time */
+            saved_at: string;
+            /**
+             * Format: int64
+             * @description Counts up from 1; without it, it comes after those that are there.
+             */
+            version?: number | null;
         };
         /** @description A plan as it is kept. */
         PlanView: {
@@ -3144,10 +3190,7 @@ export interface components {
             salt_pct?: number | null;
             /** @default null */
             sear?: components["schemas"]["Sear"] | null;
-            /**
-             * @description The sides of the largest piece, mm.
-             * @default null
-             */
+            /** @description The sides of the largest piece, mm. */
             size_mm?: number[] | null;
             /**
              * Format: double
@@ -3204,6 +3247,16 @@ export interface components {
             trimmed_kg: number;
             /** @description What to mind. */
             warnings: components["schemas"]["Caution"][];
+        };
+        /** @description A probe in a kitchen file. */
+        ProbeInFile: {
+            probe: string;
+            /** @description `[id, at, celsius]` each. */
+            readings: [
+                string,
+                string,
+                number
+            ][];
         };
         /** @description One reading as a probe sends it. */
         ProbeReading: {
@@ -5014,7 +5067,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": Record<string, never>;
+                    "application/json": components["schemas"]["KitchenFile"];
                 };
             };
             /** @description Asked by another site's page, or by another name than this machine's. */
@@ -5214,7 +5267,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": Record<string, never>;
+                "application/json": components["schemas"]["KitchenFile"];
             };
         };
         responses: {
@@ -5309,7 +5362,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": Record<string, never>;
+                "application/json": components["schemas"]["KitchenFile"];
             };
         };
         responses: {

@@ -1,5 +1,7 @@
 //! The whole kitchen as one file, out and in. However large, little of it is held at once; open pages hear how far it has come.
 
+use std::collections::HashSet;
+
 use axum::body::Body;
 use axum::extract::{Request, State};
 use axum::http::header;
@@ -11,6 +13,7 @@ use tokio::runtime::Handle;
 use tokio::sync::mpsc;
 use tokio_stream::wrappers::ReceiverStream;
 use utoipa::ToSchema;
+use uuid::Uuid;
 
 use crate::app::App;
 use crate::changes::{Change, Changes, Traffic};
@@ -83,7 +86,7 @@ pub async fn export(State(app): State<App>) -> ApiResult<Response> {
 pub async fn import_preview(State(app): State<App>, request: Request) -> ApiResult<Json<BroughtView>> {
     let (store, handle) = (app.store.clone(), Handle::current());
     let brought = through(&app, request, move |pieces, kitchen, now| {
-        let mut counted = Counting { store, handle, brought: Brought::default() };
+        let mut counted = Counting { store, handle, seen: HashSet::new(), brought: Brought::default() };
         read_file(pieces, kitchen, now, &mut counted)?;
         Ok(counted.brought)
     });
@@ -158,12 +161,14 @@ impl std::io::Read for Counted {
 struct Counting {
     store: ergastic_store::Store,
     handle: Handle,
+    /// Plans of which a version was counted.
+    seen: HashSet<Uuid>,
     brought: Brought,
 }
 
 impl Sink for Counting {
     fn items(&mut self, items: Vec<Staged>) -> ApiResult<()> {
-        Ok(self.handle.block_on(self.store.would_bring(&items, &mut self.brought))?)
+        Ok(self.handle.block_on(self.store.would_bring(&items, &mut self.seen, &mut self.brought))?)
     }
 
     fn readings(&mut self, probe: &str, readings: Vec<Reading>) -> ApiResult<()> {
