@@ -88,13 +88,20 @@ fn check_length(field: &str, text: &str, most: usize) -> Result<()> {
 }
 
 impl Plan {
+    /// Checks what is asked of a plan that is to be kept, besides that it can be cooked: a bell in our time.
+    ///
+    /// # Errors
+    /// Names the field that can't be used.
+    pub fn check_kept(&self) -> Result<()> {
+        check_instant("bell", self.bell)
+    }
+
     /// Checks the plan and resolves its meat in this kitchen.
     ///
     /// # Errors
     /// Names the field that can't be used; a tender cut is refused here.
     pub fn resolve(&self, kitchen: &Kitchen) -> Result<Case> {
         check_name("name", &self.name, 80)?;
-        check_instant("bell", self.bell)?;
         in_range("people", f64::from(self.people), 1.0, 200.0, "")?;
         in_range("certainty", self.certainty(kitchen), 0.5, 0.99, "")?;
         self.prepare.check().map_err(|error| error.within("prepare"))?;

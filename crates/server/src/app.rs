@@ -17,8 +17,8 @@ use crate::queue::{Lane, Queue};
 
 /// Views of closed cooks that are kept.
 const VIEWS: usize = 64;
-/// What was found of the disk counts for so long, ms.
-const STATE_COUNTS_MS: i64 = 1000;
+/// What was found of the disk counts for so long, ms: long enough for all who ask at once.
+const STATE_COUNTS_MS: i64 = 100;
 
 /// What a view was made from: how much had happened, and in which kitchen.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -103,7 +103,7 @@ impl App {
         closed.insert(id, (made_from, view.clone()));
     }
 
-    /// Whether anything can be kept, as found within the last second.
+    /// Whether anything can be kept, as found just now.
     pub async fn state(&self, now: Timestamp) -> State {
         let mut known = self.state.lock().await;
         if let Some((at, state)) = known.as_ref()

@@ -235,6 +235,7 @@ impl<S: Sink> File<'_, S> {
             as_document(&plan)
         } else {
             let plan: Plan = read_object(plan.get().as_bytes()).map_err(|error| inside("plan", error))?;
+            plan.check_kept().map_err(|error| error.within("plan"))?;
             plan.resolve(&self.kitchen).map_err(|error| error.within("plan"))?;
             text(&plan)?
         };

@@ -8,6 +8,9 @@ use jiff::Timestamp;
 
 use crate::{Error, Result, Store, Trouble, write_instant};
 
+/// With less room than this on the disk the next change may not be kept, bytes.
+const LEAST_BYTES: u64 = 128 << 10;
+
 /// What was found when a small write was tried.
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub struct State {
@@ -32,14 +35,17 @@ impl Store {
                 .await?;
             writing.commit().await
         };
+        let free_bytes = free_bytes(self.connections.file());
         let trouble = match tried.await {
+            // The log may have room left for a small change where the disk has none for the next.
+            Ok(()) if free_bytes.is_some_and(|free| free < LEAST_BYTES) => Some(Trouble::Full),
             Ok(()) => None,
             Err(error) => Some(error.trouble().unwrap_or(Trouble::Disk)),
         };
         let file = self.connections.file();
         let size = |path: &Path| std::fs::metadata(path).map_or(0, |data| data.len());
         let log = file.with_extension("sqlite-wal");
-        State { trouble, free_bytes: free_bytes(file), database_bytes: size(file), log_bytes: size(&log) }
+        State { trouble, free_bytes, database_bytes: size(file), log_bytes: size(&log) }
     }
 }
 

@@ -96,6 +96,7 @@ pub async fn get_plan(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Plan
 /// Saves a plan under an id made by the sender.
 #[utoipa::path(put, path = "/api/plans/{id}", params(("id" = Uuid, Path)), request_body = SavePlan, responses((status = 200, body = PlanView), (status = 409, body = Problem, content_type = "application/problem+json", description = "Another version was saved in between.")))]
 pub async fn put_plan(State(app): State<App>, Id(id): Id, Json(save): Json<SavePlan>) -> ApiResult<Json<PlanView>> {
+    save.plan.check_kept().map_err(|error| error.within("plan"))?;
     save.plan.resolve(&app.store.kitchen().await?).map_err(|error| error.within("plan"))?;
     let saved = app.store.save_plan(id, save.version, &save.plan, Timestamp::now()).await?;
     app.changed(Change::Plan { id });
