@@ -48,6 +48,9 @@ pub fn learned(case: &Case, update: &Update) -> Learned {
         Some(Belief { mean: after.mean, sigma: after.sigma.hypot(DRIFT * usual[fact].sigma) })
     };
     let beside = |what: &str, belief: Belief| {
+        if belief.mean.abs() < 0.5 {
+            return format!("{what} runs as it says, give or take {:.0} K.", belief.sigma);
+        }
         let side = if belief.mean < 0.0 { "under" } else { "over" };
         format!("{what} runs about {:.0} K {side} what it says, give or take {:.0}.", belief.mean.abs(), belief.sigma)
     };

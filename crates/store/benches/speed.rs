@@ -13,7 +13,7 @@ fn main() {
 /// Ten probes' minutes in one request.
 const BATCH: usize = 100;
 
-#[divan::bench(name = "readings stored, in batches of 100 (target 2000 a second)", sample_count = 40)]
+#[divan::bench(name = "readings stored, in batches of 100 (target 20,000 a second)", sample_count = 40)]
 fn readings(bencher: Bencher) {
     let runtime = tokio::runtime::Runtime::new().unwrap();
     let folder = std::env::temp_dir().join(format!("ergastic-bench-{}", Uuid::new_v4()));

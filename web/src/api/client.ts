@@ -57,7 +57,7 @@ async function unwrap<T>(asked: Promise<Answer<T>>): Promise<T> {
 }
 
 const asItIs = (file: Blob) => ({
-  body: file as unknown as Record<string, never>,
+  body: file as unknown as Schemas['KitchenFile'],
   bodySerializer: () => file,
   headers: { 'Content-Type': 'application/json' },
 });

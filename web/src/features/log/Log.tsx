@@ -64,6 +64,14 @@ export function Log() {
           ))}
         </Box>
       )}
+      {cookId && !drawn.some((cook) => cook.id === cookId) && (
+        <Box as="article" borderTopWidth="2px" borderColor="rim" pt={3} maxW="44rem">
+          <Button mb={4} asChild>
+            <Link to={`/cook/${cookId}`}>Back to the cook</Link>
+          </Button>
+          <AllThatHappened id={cookId} units={kitchen.data.units} zone={kitchen.data.zone} />
+        </Box>
+      )}
       {drawn.map((cook) => (
         <Entry
           key={cook.id}

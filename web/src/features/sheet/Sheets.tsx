@@ -56,7 +56,7 @@ export function Sheets() {
                   fontSize="title"
                   fontWeight={700}
                   color="rim"
-                  minW={{ base: '6.2rem', md: '8rem' }}
+                  minW={{ base: '6.6rem', md: '9.5rem' }}
                   fontVariantNumeric="tabular-nums"
                   lineHeight={1.1}
                 >
