@@ -158,6 +158,13 @@ mod tests {
     }
 
     #[test]
+    fn no_hour_counts_twice() {
+        let at = |text: &str| -> Timestamp { format!("2027-02-05T{text}:00Z").parse().unwrap() };
+        let busy = merged(vec![(at("12:00"), at("14:00")), (at("08:00"), at("10:00")), (at("09:00"), at("12:00"))]);
+        assert_eq!(busy, [(at("08:00"), at("14:00"))]);
+    }
+
+    #[test]
     fn nights_reach_as_far_as_a_bell_may_lie() {
         let from: Timestamp = "2027-01-01T12:00:00Z".parse().unwrap();
         let (early, bell) = (plus_minutes(from, -4.0 * 1440.0), plus_minutes(from, 61.0 * 1440.0));

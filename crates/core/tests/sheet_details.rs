@@ -1,6 +1,6 @@
 //! What a demanding cook checks on a sheet: the night, the cut, the pan, the spoon, the certainty.
 
-use ergastic_core::clock::{minutes_between, plus_minutes};
+use ergastic_core::clock::{Hours, minutes_between, plus_minutes};
 use ergastic_core::kitchen::{Kitchen, Units};
 use ergastic_core::plan::Plan;
 use ergastic_core::sheet::{Sheet, Task, TaskKind, work_back};
@@ -44,6 +44,20 @@ fn nobody_salts_at_night() {
             .start
             .to_zoned_datetime(ergastic_core::clock::zone("zone", "Europe/Helsinki").unwrap());
         assert!((7..22).contains(&salted.hour()), "a bell at {bell} salts at {salted}");
+    }
+}
+
+#[test]
+fn the_kitchens_own_night_is_the_night() {
+    // A galley that sleeps through the afternoon and works at night.
+    let kitchen = Kitchen { asleep: vec![Hours("10:00".into(), "17:00".into())], ..Kitchen::default() };
+    for hour in 0..24 {
+        let mut dish = plan(json!({"cut": "shin", "method": "braise"}), json!({}));
+        dish.bell = format!("2027-02-06T{hour:02}:30:00Z").parse().unwrap();
+        let salted =
+            task(&work_back(&dish, &kitchen, now()).unwrap(), "salt").start.to_zoned_datetime(jiff::tz::TimeZone::UTC);
+        let minute = i32::from(salted.hour()) * 60 + i32::from(salted.minute());
+        assert!(!(10 * 60 - 9..17 * 60).contains(&minute), "a bell at {hour}:30 salts at {salted}");
     }
 }
 

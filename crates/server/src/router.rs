@@ -62,7 +62,10 @@ fn quick() -> OpenApiRouter<App> {
 
 /// What takes as long as it takes: it says itself how far it has come, and stops when nobody listens.
 fn long() -> OpenApiRouter<App> {
-    OpenApiRouter::new().routes(routes!(transfer::export)).routes(routes!(transfer::import, transfer::import_preview))
+    OpenApiRouter::new()
+        .routes(routes!(transfer::export))
+        .routes(routes!(transfer::import))
+        .routes(routes!(transfer::import_preview))
 }
 
 /// The OpenAPI document of the API, made from the Rust types.

@@ -367,7 +367,7 @@ async fn a_file_says_what_it_would_bring_and_leaves_alone_what_it_has_not() {
     let (_, file) = ask(&app, Method::GET, "/api/export", Value::Null).await;
     assert_eq!(file["plans"].as_array().unwrap().len(), 2, "every version goes along");
     let other = kitchen().await;
-    let (_, would) = ask(&other, Method::PUT, "/api/import", file.clone()).await;
+    let (_, would) = ask(&other, Method::POST, "/api/import/preview", file.clone()).await;
     assert_eq!(
         (&would["kitchen"], &would["new_plans"], &would["versions"]),
         (&json!(true), &json!(1), &json!(2)),
@@ -375,7 +375,7 @@ async fn a_file_says_what_it_would_bring_and_leaves_alone_what_it_has_not() {
     );
     assert_eq!(ask(&other, Method::GET, "/api/plans", Value::Null).await.1, json!([]), "and has brought nothing");
     assert_eq!(ask(&other, Method::POST, "/api/import", file.clone()).await.0, StatusCode::OK);
-    let (_, again) = ask(&other, Method::PUT, "/api/import", file.clone()).await;
+    let (_, again) = ask(&other, Method::POST, "/api/import/preview", file.clone()).await;
     assert_eq!((&again["kitchen"], &again["versions"]), (&json!(false), &json!(0)), "{again}");
     assert_eq!(ask(&other, Method::GET, "/api/export", Value::Null).await.1, file);
     // A file without a kitchen leaves the kitchen as it is.

@@ -185,7 +185,7 @@ impl Served {
         let mut connection = TcpStream::connect(&self.address).unwrap();
         write!(
             connection,
-            "{method} {path} HTTP/1.1\r\nHost: {}\r\nContent-Length: {}\r\nConnection: close\r\n\r\n{body}",
+            "{method} {path} HTTP/1.0\r\nHost: {}\r\nContent-Length: {}\r\nConnection: close\r\n\r\n{body}",
             self.address,
             body.len()
         )
@@ -361,5 +361,48 @@ fn a_kitchen_that_was_ever_saved_gets_no_demo_and_a_broken_file_is_said_to_be_on
     let broken = Command::new(BINARY).args(["serve", "--port", "0", "--data"]).arg(&data).output().unwrap();
     let said = String::from_utf8(broken.stderr).unwrap();
     assert!(broken.status.code() == Some(1) && said.contains("ergastic restore"), "{said}");
+    std::fs::remove_dir_all(data).unwrap();
+}
+
+#[test]
+fn kills_under_load_lose_nothing_that_was_acknowledged() {
+    let data = folder("load");
+    let mut acknowledged = Vec::new();
+    for round in 0..6u64 {
+        let server = Served::start(&data, false);
+        let address = server.address.clone();
+        let (said, heard) = std::sync::mpsc::channel();
+        let writing = std::thread::spawn(move || {
+            for i in 0..100_000u64 {
+                let id = format!("00000000-0000-4000-8000-{:012}", round * 1_000_000 + i);
+                let body = json!([{"id": id, "at": "2026-02-06T03:14:15Z", "celsius": 71.2}]).to_string();
+                let Ok(mut connection) = TcpStream::connect(&address) else { return };
+                let head = format!(
+                    "POST /api/probes/stove/readings HTTP/1.1\r\nHost: {address}\r\nConnection: close\r\nContent-Length: {}\r\n\r\n",
+                    body.len()
+                );
+                let mut answer = String::new();
+                let sent = connection.write_all(format!("{head}{body}").as_bytes());
+                if sent.is_err()
+                    || connection.read_to_string(&mut answer).is_err()
+                    || !answer.starts_with("HTTP/1.1 200")
+                {
+                    return;
+                }
+                let _ = said.send(id);
+            }
+        });
+        std::thread::sleep(std::time::Duration::from_millis(60 + 70 * round));
+        drop(server);
+        writing.join().unwrap();
+        acknowledged.extend(heard.try_iter());
+    }
+    let server = Served::start(&data, false);
+    let (_, readings) = server.ask("GET", "/api/probes/stove/readings", "");
+    let kept: std::collections::HashSet<&str> =
+        readings.as_array().unwrap().iter().map(|r| r["id"].as_str().unwrap()).collect();
+    assert!(acknowledged.len() > 20, "{} were acknowledged", acknowledged.len());
+    assert!(acknowledged.iter().all(|id| kept.contains(id.as_str())), "of {}", acknowledged.len());
+    drop(server);
     std::fs::remove_dir_all(data).unwrap();
 }

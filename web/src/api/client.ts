@@ -118,6 +118,6 @@ export const api = {
         : client.DELETE('/api/bin/cooks/{id}', { params: { path: { id } } }),
     ),
   /** Sends a kitchen file as it is, from the disk: it may be far larger than what fits in memory. */
-  importPreview: (file: Blob) => unwrap(client.PUT('/api/import', asItIs(file))),
+  importPreview: (file: Blob) => unwrap(client.POST('/api/import/preview', asItIs(file))),
   importKitchen: (file: Blob) => unwrap(client.POST('/api/import', asItIs(file))),
 };

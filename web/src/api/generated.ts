@@ -202,10 +202,26 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Says what a kitchen file would bring, and keeps nothing of it. */
-        put: operations["import_preview"];
+        put?: never;
         /** Takes a kitchen file in, all of it or nothing. What is here stays; what the file has besides is added. */
         post: operations["import"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/import/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says what a kitchen file would bring, and keeps nothing of it. */
+        post: operations["import_preview"];
         delete?: never;
         options?: never;
         head?: never;
@@ -5258,7 +5274,7 @@ export interface operations {
             };
         };
     };
-    import_preview: {
+    import: {
         parameters: {
             query?: never;
             header?: never;
@@ -5299,6 +5315,15 @@ export interface operations {
             };
             /** @description The rest of what was sent did not come. */
             408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another file is coming in. */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5353,7 +5378,7 @@ export interface operations {
             };
         };
     };
-    import: {
+    import_preview: {
         parameters: {
             query?: never;
             header?: never;
@@ -5394,15 +5419,6 @@ export interface operations {
             };
             /** @description The rest of what was sent did not come. */
             408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Another file is coming in. */
-            409: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -306,6 +306,7 @@ describe('a file that comes in', () => {
 
   it('says what it would bring before it brings it', async () => {
     const brought = { ...nothingNew, new_plans: 2, new_cooks: 1, readings: 12_000 };
+    answers['/api/import/preview'] = () => ({ body: brought });
     answers['/api/import'] = () => ({ body: brought });
     open(<KitchenPlace />);
     const file = new File(['{"ergastic": 1}'], 'lodge.json', { type: 'application/json' });

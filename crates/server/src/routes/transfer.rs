@@ -82,7 +82,7 @@ pub async fn export(State(app): State<App>) -> ApiResult<Response> {
 }
 
 /// Says what a kitchen file would bring, and keeps nothing of it.
-#[utoipa::path(put, path = "/api/import", request_body = KitchenFile, responses((status = 200, body = BroughtView)))]
+#[utoipa::path(post, path = "/api/import/preview", request_body = KitchenFile, responses((status = 200, body = BroughtView)))]
 pub async fn import_preview(State(app): State<App>, request: Request) -> ApiResult<Json<BroughtView>> {
     let (store, handle) = (app.store.clone(), Handle::current());
     let brought = through(&app, request, move |pieces, kitchen, now| {
