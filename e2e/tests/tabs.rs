@@ -50,3 +50,37 @@ async fn eight_tabs_share_one_stream_and_all_of_them_hear() -> anyhow::Result<()
     kitchen.assert_no_errors().await?;
     kitchen.close().await
 }
+
+#[tokio::test]
+async fn a_kitchen_goes_out_of_one_page_and_comes_into_another() -> anyhow::Result<()> {
+    let first = Kitchen::open(true, Viewport::Table).await?;
+    first.go("/kitchen").await?;
+    first.says("Take it along").await?;
+    let saved = "return fetch('/api/export').then(answer => answer.text())";
+    let text = first.browser.execute(saved, vec![]).await?;
+    let file = std::env::temp_dir().join(format!("ergastic-e2e-{}.json", std::process::id()));
+    std::fs::write(&file, text.as_str().context("the export is text")?)?;
+    first.close().await?;
+
+    let second = Kitchen::open(false, Viewport::Table).await?;
+    second.go("/kitchen").await?;
+    second.find("//input[@type='file']").await?.send_keys(file.to_str().context("the file's name")?).await?;
+    second.says("would bring 6 new plans").await?;
+    second.assert_accessible().await?;
+    second.press("Bring it in").await?;
+    second.says("is in: 6 new plans").await?;
+    std::fs::remove_file(&file)?;
+    second.go("/log").await?;
+    second.says("Auger-crew shin").await?;
+    // What is put away waits in the bin until it is taken out.
+    second.find("//button[@aria-label='Put Auger-crew shin away']").await?.click().await?;
+    second.says("Auger-crew shin is in the bin").await?;
+    second.go("/kitchen").await?;
+    second.says("a cook, put away").await?;
+    second.press("Take out").await?;
+    second.says("Nothing is in it").await?;
+    second.go("/log").await?;
+    second.says("Auger-crew shin").await?;
+    second.assert_no_errors().await?;
+    second.close().await
+}

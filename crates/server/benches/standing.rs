@@ -30,26 +30,27 @@ async fn ask(app: &Router, method: &str, path: &str, body: Body) -> (StatusCode,
     (status, to_bytes(response.into_body(), usize::MAX).await.unwrap().to_vec())
 }
 
-fn plan() -> Value {
-    json!({"name": "Lake-ice shin", "people": 8, "bell": "2026-02-06T16:30:00Z",
-           "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise"}})
+fn plan(bell: Timestamp) -> Value {
+    json!({"name": "Lake-ice shin", "people": 8, "bell": bell, "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise"}})
 }
 
-fn event(at: &str, happened: &Value) -> Value {
+fn event(at: Timestamp, happened: &Value) -> Value {
     json!({"id": Uuid::new_v4(), "at": at, "happened": happened})
 }
 
 /// So many cooks that are over, and twenty that were forgotten.
 fn ten_years_of_cooks(closed: usize) -> String {
+    let bell: Timestamp = "2026-02-06T16:30:00Z".parse().unwrap();
+    let before = |hours: i64| bell - SignedDuration::from_hours(hours);
     let cook = |i: usize| {
         let mut events = vec![
-            event("2026-02-06T10:00:00Z", &json!({"kind": "met_heat"})),
-            event("2026-02-06T12:00:00Z", &json!({"kind": "core_reading", "celsius": 88.0})),
+            event(before(6), &json!({"kind": "met_heat"})),
+            event(before(4), &json!({"kind": "core_reading", "celsius": 88.0})),
         ];
         if i < closed {
-            events.push(event("2026-02-06T16:30:00Z", &json!({"kind": "closed"})));
+            events.push(event(bell, &json!({"kind": "closed"})));
         }
-        json!({"id": Uuid::new_v4(), "plan_id": PLAN_ID, "opened_at": "2026-02-05T10:00:00Z", "plan": plan(), "events": events})
+        json!({"id": Uuid::new_v4(), "plan_id": PLAN_ID, "opened_at": before(30), "plan": plan(bell), "events": events})
     };
     json!({"ergastic": 1, "cooks": (0..closed + 20).map(cook).collect::<Vec<_>>()}).to_string()
 }
@@ -106,11 +107,12 @@ fn cook_under_load(bencher: Bencher) {
     let runtime = Runtime::new().unwrap();
     let app = kitchen(&runtime);
     let body = |value: Value| Body::from(value.to_string());
+    let (ago, ahead) = (SignedDuration::from_hours(2), SignedDuration::from_hours(3));
     runtime.block_on(async {
-        let save = json!({"version": 0, "plan": plan()});
+        let save = json!({"version": 0, "plan": plan(Timestamp::now() + ahead)});
         assert_eq!(ask(&app, "PUT", &format!("/api/plans/{PLAN_ID}"), body(save)).await.0, StatusCode::OK);
         assert_eq!(ask(&app, "PUT", COOK, body(json!({"plan_id": PLAN_ID}))).await.0, StatusCode::OK);
-        let met = json!([event("2026-02-06T10:00:00Z", &json!({"kind": "met_heat"}))]);
+        let met = json!([event(Timestamp::now() - ago, &json!({"kind": "met_heat"}))]);
         assert_eq!(ask(&app, "POST", &format!("{COOK}/events"), body(met)).await.0, StatusCode::OK);
     });
     let stage = |i: usize| json!({"method": "smoke", "heat": {"pit_c": 100 + i}, "until": {"min": 360}});

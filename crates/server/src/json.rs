@@ -122,3 +122,56 @@ impl<'de, T: Deserialize<'de>, const MOST: usize> Deserialize<'de> for AtMost<T,
         deserializer.deserialize_seq(Items::<T, MOST>(PhantomData)).map(Self)
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[derive(Debug, Default, PartialEq, Serialize, Deserialize)]
+    #[serde(deny_unknown_fields, default)]
+    struct Pot {
+        across: Option<f64>,
+        lids: Vec<Lid>,
+        sides: Option<[f64; 3]>,
+    }
+
+    #[derive(Debug, Default, PartialEq, Serialize, Deserialize)]
+    #[serde(deny_unknown_fields, default)]
+    struct Lid {
+        tight: bool,
+    }
+
+    fn fault(text: &str) -> (String, String) {
+        let error = read_object::<Pot>(text.as_bytes()).unwrap_err();
+        (error.field, error.allowed)
+    }
+
+    #[test]
+    fn a_value_that_does_not_fit_is_named_with_its_field() {
+        assert_eq!(fault(r#"{"across": "wide"}"#), ("across".into(), "it must be a number".into()));
+        assert_eq!(fault(r#"{"lids": [{}, {"tight": 1}]}"#).0, "lids[1].tight");
+        assert_eq!(fault(r#"{"frobnicate": 1}"#).0, "frobnicate");
+        assert_eq!(fault(r#"{"lids": [{"loose": true}]}"#).0, "lids[0].loose");
+        assert_eq!(fault("[26]").1, "it must be one JSON object");
+        assert_eq!(fault("{} {}").0, "the request");
+        assert!(fault("{\"across\": ").1.contains("JSON"));
+    }
+
+    #[test]
+    fn an_object_is_not_read_from_a_list_by_position_and_a_list_of_figures_is() {
+        let by_position = fault(r#"{"lids": [{}, [true]]}"#);
+        assert_eq!((by_position.0.as_str(), by_position.1.contains("names of its fields")), ("lids[1]", true));
+        let pot: Pot = read_object(br#"{"sides": [1, 2, 3], "lids": [{"tight": true}]}"#).unwrap();
+        assert_eq!((pot.sides, pot.lids.len()), (Some([1.0, 2.0, 3.0]), 1));
+        assert_eq!(read_object::<Pot>("\u{feff}{}".as_bytes()).unwrap(), Pot::default());
+    }
+
+    #[test]
+    fn a_list_that_is_too_long_is_refused_before_it_is_read_to_its_end() {
+        // What comes after the last that is allowed is never looked at: it is not even JSON.
+        let endless = format!("[{}nonsense", "true,".repeat(4));
+        let error = read::<AtMost<bool, 3>>(endless.as_bytes()).unwrap_err();
+        assert!(error.allowed.contains("a list of 3 at most"), "{error}");
+        assert_eq!(read::<AtMost<bool, 3>>(b"[true, false, true]").unwrap().0.len(), 3);
+    }
+}

@@ -2,6 +2,7 @@
 
 pub mod app;
 pub mod changes;
+mod checks;
 pub mod cli;
 mod compute;
 mod demo;

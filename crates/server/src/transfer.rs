@@ -8,7 +8,6 @@ use std::rc::Rc;
 
 use axum::body::Bytes;
 use ergastic_core::Error;
-use ergastic_core::clock::{check_instant, minutes_between};
 use ergastic_core::cook::{Event, Happened};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::{Plan, check_name};
@@ -22,9 +21,9 @@ use serde_json::value::RawValue;
 use tokio::runtime::Handle;
 use tokio::sync::mpsc;
 
+use crate::checks;
 use crate::error::{ApiError, ApiResult};
 use crate::json::{misfit, read_object};
-use crate::routes::{cooks, probes};
 use crate::summaries;
 
 /// One plan or cook may be this long, bytes.
@@ -210,14 +209,6 @@ impl<S: Sink> File<'_, S> {
         if self.items.len() > least { self.sink.items(std::mem::take(&mut self.items)) } else { Ok(()) }
     }
 
-    fn not_ahead(&self, field: &str, at: Timestamp) -> Result<(), Error> {
-        check_instant(field, at)?;
-        if minutes_between(self.now, at) > 60.0 {
-            return Err(Error::new(field, at, "it must not be more than an hour ahead"));
-        }
-        Ok(())
-    }
-
     fn kitchen(&mut self, raw: &RawValue) -> ApiResult<Staged> {
         let kitchen: Kitchen = read_object(raw.get().as_bytes()).map_err(|error| inside("kitchen", error))?;
         kitchen.check().map_err(|error| error.within("kitchen"))?;
@@ -227,7 +218,7 @@ impl<S: Sink> File<'_, S> {
 
     fn plan(&self, raw: &RawValue) -> Result<Staged, Error> {
         let PlanFile { id, version, saved_at, plan, binned_at, damaged } = read_object(raw.get().as_bytes())?;
-        self.not_ahead("saved_at", saved_at)?;
+        checks::has_been("saved_at", saved_at, self.now)?;
         if version.is_some_and(|version| version < 1) {
             return Err(Error::new("version", version.unwrap_or(0), "it must be 1 or more"));
         }
@@ -244,7 +235,7 @@ impl<S: Sink> File<'_, S> {
 
     fn cook(&self, raw: &RawValue) -> Result<Staged, Error> {
         let CookFile { id, plan_id, opened_at, plan, events, binned_at, damaged } = read_object(raw.get().as_bytes())?;
-        self.not_ahead("opened_at", opened_at)?;
+        checks::has_been("opened_at", opened_at, self.now)?;
         if events.len() > MOST_EVENTS {
             return Err(Error::new("events", events.len(), format!("it must hold {MOST_EVENTS} at most")));
         }
@@ -263,7 +254,7 @@ impl<S: Sink> File<'_, S> {
                 Ok(Event { id: event.id, at: event.at, happened })
             })
             .collect::<Result<_, Error>>()?;
-        cooks::check(&happened, self.now)
+        checks::events(&happened, self.now)
             .map_err(|error| Error { field: format!("events{}", error.field), ..error })?;
         let facts = summaries::facts(id, plan_id, &plan, opened_at, &happened);
         Ok(Staged::Cook {
@@ -477,7 +468,7 @@ impl<'de, S: Sink> Visitor<'de> for Readings<'_, '_, S> {
                 file.place = format!("{place}[{i}]");
             }
             let Some((id, at, celsius)) = next? else { break };
-            if let Err(error) = probes::check(at, celsius, file.now) {
+            if let Err(error) = checks::reading(at, celsius, file.now) {
                 file.ends(Err::<(), _>(error.within(&format!("{place}[{i}]")).into()))?;
             }
             gathered.push(Reading { id, at, celsius });

@@ -406,3 +406,25 @@ fn kills_under_load_lose_nothing_that_was_acknowledged() {
     drop(server);
     std::fs::remove_dir_all(data).unwrap();
 }
+
+#[test]
+fn connections_have_a_most_and_those_that_are_left_still_answer() {
+    let data = folder("many");
+    let server = Served::start(&data, false);
+    let mut idle: Vec<TcpStream> = (0..540).filter_map(|_| TcpStream::connect(&server.address).ok()).collect();
+    // The last of them were closed at once.
+    let last = idle.last_mut().unwrap();
+    last.set_read_timeout(Some(std::time::Duration::from_secs(10))).unwrap();
+    assert!(matches!(last.read(&mut [0; 1]), Ok(0) | Err(_)), "it was not let in");
+    drop(idle);
+    let answered = (0..100).any(|_| {
+        std::thread::sleep(std::time::Duration::from_millis(50));
+        let mut connection = TcpStream::connect(&server.address).unwrap();
+        let asked = write!(connection, "GET /api/health HTTP/1.0\r\nHost: {}\r\n\r\n", server.address);
+        let mut text = String::new();
+        asked.is_ok() && connection.read_to_string(&mut text).is_ok() && text.contains("\"ok\":true")
+    });
+    assert!(answered, "whoever left makes room");
+    drop(server);
+    std::fs::remove_dir_all(data).unwrap();
+}

@@ -17,6 +17,9 @@ use crate::tender::EatenAs;
 /// A logged check this long before a planned look counts as that look, min.
 const CHECK_COUNTS_MIN: f64 = 15.0;
 
+/// So long after its bell an open cook counts as forgotten, min: what is in its pot is not worked out any further.
+const FORGOTTEN_MIN: f64 = 720.0;
+
 /// How far a cook has come.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
@@ -171,6 +174,8 @@ pub fn view(
     let evidence = standing.evidence();
     // What is over no longer changes with the clock.
     let until = standing.done("lift").or(standing.closed().map(|(at, _)| at)).unwrap_or(now);
+    // A cook that was forgotten is not followed for months.
+    let until = until.min(plus_minutes(standing.met_heat().unwrap_or(now).max(plan.bell), FORGOTTEN_MIN));
     let look_s = standing.met_heat().map(|from| minutes_between(from, until).max(0.0) * 60.0);
     let before = Worked::new(plan, kitchen, &[], look_s)?;
     let added = standing.added();

@@ -7,7 +7,6 @@ use std::collections::HashSet;
 use axum::extract::State;
 use axum::http::StatusCode;
 use axum::response::Response;
-use ergastic_core::clock::minutes_between;
 use ergastic_core::cook::{CookLine, CookSummary, CookView, Event, Status, view};
 use ergastic_core::error::in_range;
 use ergastic_core::kitchen::Kitchen;
@@ -21,6 +20,7 @@ use uuid::Uuid;
 
 use crate::app::{App, MadeFrom};
 use crate::changes::Change;
+use crate::checks;
 use crate::error::ApiResult;
 use crate::extract::{Id, Json, JsonList, Query, json_text};
 use crate::queue::Lane;
@@ -151,18 +151,6 @@ pub async fn delete_cook(State(app): State<App>, Id(id): Id) -> ApiResult<Status
     Ok(StatusCode::NO_CONTENT)
 }
 
-/// Checks what is said to have happened, as far as it stands by itself.
-pub fn check(events: &[Event], now: Timestamp) -> ergastic_core::Result<()> {
-    for (i, event) in events.iter().enumerate() {
-        event.check().map_err(|error| error.within(&format!("[{i}]")))?;
-        if minutes_between(now, event.at) > 60.0 {
-            let field = format!("[{i}].at");
-            return Err(ergastic_core::Error::new(field, event.at, "it must not be more than an hour ahead"));
-        }
-    }
-    Ok(())
-}
-
 /// Appends what happened, all of it or none, and answers the cook as it then stands.
 #[utoipa::path(post, path = "/api/cooks/{id}/events", params(("id" = Uuid, Path)), request_body = Vec<Event>, responses((status = 200, body = CookAnswer)))]
 pub async fn append(
@@ -170,7 +158,7 @@ pub async fn append(
     Id(id): Id,
     JsonList(events): JsonList<Event, MOST_EVENTS>,
 ) -> ApiResult<Json<CookAnswer>> {
-    check(&events, Timestamp::now())?;
+    checks::events(&events, Timestamp::now())?;
     for _ in 0..ROUNDS {
         let mut cook = app.store.cook(id).await?;
         let from_seq = cook.seq;

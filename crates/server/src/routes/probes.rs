@@ -4,8 +4,6 @@ use axum::body::Body;
 use axum::extract::{Request, State};
 use axum::http::{HeaderMap, header};
 use axum::response::{IntoResponse, Response};
-use ergastic_core::clock::{check_instant, minutes_between};
-use ergastic_core::error::in_range;
 use ergastic_core::plan::check_name;
 use ergastic_core::{Error, Result};
 use ergastic_store::Reading;
@@ -17,6 +15,7 @@ use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
 use crate::app::App;
+use crate::checks;
 use crate::error::ApiResult;
 use crate::extract::{Json, Name, Query, body};
 use crate::json::{AtMost, read, without_mark};
@@ -55,19 +54,6 @@ pub struct Span {
     to: Option<Timestamp>,
 }
 
-/// Checks one reading.
-///
-/// # Errors
-/// Names the field that can't be used.
-pub fn check(at: Timestamp, celsius: f64, now: Timestamp) -> Result<()> {
-    in_range("celsius", celsius, -40.0, 400.0, "°C")?;
-    check_instant("at", at)?;
-    if minutes_between(now, at) > 60.0 {
-        return Err(Error::new("at", at, "it must not be more than an hour ahead"));
-    }
-    Ok(())
-}
-
 /// The probes that have been seen.
 #[utoipa::path(get, path = "/api/probes", responses((status = 200, body = Vec<String>)))]
 pub async fn list_probes(State(app): State<App>) -> ApiResult<Json<Vec<String>>> {
@@ -96,7 +82,7 @@ pub async fn post_readings(
     };
     let now = Timestamp::now();
     for (row, reading) in readings.iter().enumerate() {
-        check(reading.at, reading.celsius, now).map_err(|error| error.within(&format!("[{row}]")))?;
+        checks::reading(reading.at, reading.celsius, now).map_err(|error| error.within(&format!("[{row}]")))?;
     }
     let readings: Vec<_> =
         readings.into_iter().map(|ProbeReading { id, at, celsius }| Reading { id, at, celsius }).collect();
