@@ -438,3 +438,20 @@ async fn a_body_that_does_not_come_is_not_waited_for() {
     assert_eq!(response.status(), StatusCode::REQUEST_TIMEOUT);
     assert_eq!(response.headers()[header::CONTENT_TYPE], "application/problem+json");
 }
+
+#[tokio::test]
+async fn a_view_that_is_kept_is_that_of_the_kitchen_it_was_made_in() {
+    let app = kitchen().await;
+    ask(&app, Method::PUT, PLAN, json!({"version": 0, "plan": shin("One")})).await;
+    ask(&app, Method::PUT, COOK, open()).await;
+    ask(&app, Method::POST, EVENTS, happened(10, "2026-01-01T10:00:00Z", json!({"kind": "met_heat"}))).await;
+    ask(&app, Method::POST, EVENTS, happened(11, "2026-01-01T15:00:00Z", json!({"kind": "closed"}))).await;
+    let view = async || ask(&app, Method::GET, COOK, Value::Null).await.1["view"].clone();
+    let before = view().await;
+    assert_eq!(view().await, before, "the same kitchen, the same view");
+    ask(&app, Method::PUT, "/api/kitchen", json!({"name": "Weak hob", "hob_w": 250})).await;
+    let weak = view().await;
+    assert_ne!(weak["tasks"], before["tasks"], "a weak hob takes longer over the sauce");
+    ask(&app, Method::PUT, "/api/kitchen", json!({})).await;
+    assert_eq!(view().await, before);
+}
