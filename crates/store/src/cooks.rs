@@ -1,7 +1,5 @@
 //! Cooks: the plan each was started from, the append-only list of what happened, and what a list of them shows.
 
-use std::collections::HashMap;
-
 use ergastic_core::cook::Event;
 use ergastic_core::plan::Plan;
 use jiff::Timestamp;
@@ -305,26 +303,6 @@ impl Store {
         Ok(Appended { stored, repeated: events.len() - stored })
     }
 
-    /// Which of these events' ids are another cook's.
-    ///
-    /// # Errors
-    /// When the database can't be read.
-    pub async fn elsewhere(&self, cook_id: Uuid, events: &[Event]) -> Result<HashMap<Uuid, String>> {
-        let mut found = HashMap::new();
-        let mut connection = self.connections.read().acquire().await?;
-        for event in events {
-            let of: Option<String> = sqlx::query_scalar("SELECT cook_id FROM cook_event WHERE id = ? AND cook_id <> ?")
-                .bind(event.id.to_string())
-                .bind(cook_id.to_string())
-                .fetch_optional(&mut *connection)
-                .await?;
-            if let Some(of) = of {
-                found.insert(event.id, of);
-            }
-        }
-        Ok(found)
-    }
-
     /// Keeps what the list shows of a cook, unless something has happened in it since `of_seq`.
     ///
     /// # Errors
@@ -341,7 +319,7 @@ impl Store {
         writing.commit().await
     }
 
-    /// Cooks of which nothing is kept for the list yet, and those whose forecast is still to be run, a few at a time.
+    /// Cooks of which nothing is kept for the list yet.
     ///
     /// # Errors
     /// When the database can't be read.
