@@ -7,15 +7,16 @@ use jiff::{SignedDuration, Timestamp};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use crate::error::{Error, Result};
+use ergastic_words::errors as say;
+
+use crate::error::{Error, Kind, Result};
 
 /// A time zone by its IANA name.
 ///
 /// # Errors
 /// Names the field when there is no such zone.
 pub fn zone(field: &str, name: &str) -> Result<TimeZone> {
-    TimeZone::get(name)
-        .map_err(|_| Error::new(field, format!("{name:?}"), "it must be an IANA zone such as \"Europe/Helsinki\""))
+    TimeZone::get(name).map_err(|_| Error::said(Kind::Unknown, field, say::zone_given(name), say::zone()))
 }
 
 /// An instant from RFC 3339 text with an offset, or from a local time read in `zone`.
@@ -28,15 +29,10 @@ pub fn instant(field: &str, text: &str, zone: &TimeZone) -> Result<Timestamp> {
     if let Ok(instant) = text.parse::<Timestamp>() {
         return Ok(instant);
     }
-    text.parse::<DateTime>().ok().and_then(|local| zone.to_ambiguous_timestamp(local).compatible().ok()).ok_or_else(
-        || {
-            Error::new(
-                field,
-                format!("{text:?}"),
-                "it must be a time such as 2027-02-05T19:00 or 2027-02-05T19:00:00+02:00",
-            )
-        },
-    )
+    let local = text.parse::<DateTime>().ok();
+    local
+        .and_then(|local| zone.to_ambiguous_timestamp(local).compatible().ok())
+        .ok_or_else(|| Error::new(Kind::Unknown, field, format!("{text:?}"), say::instant()))
 }
 
 /// That an instant lies in the years 2000 to 2100: a clock that was never set says 1970.
@@ -49,7 +45,7 @@ pub fn check_instant(field: &str, instant: Timestamp) -> Result<()> {
     if (FROM_S..UNTIL_S).contains(&instant.as_second()) {
         return Ok(());
     }
-    Err(Error::new(field, instant, "it must lie in the years 2000 to 2100; is the clock set?"))
+    Err(Error::new(Kind::OutOfRange, field, instant, say::not_our_time()))
 }
 
 /// `instant` moved by minutes, which may be negative; held at the ends of representable time.
@@ -86,8 +82,9 @@ pub fn check_hours(field: &str, hours: &[Hours]) -> Result<()> {
 pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone: &TimeZone) -> Result<Vec<Span>> {
     /// A bell lies 60 days off at most; a long way starts days before now, and the night after the bell counts too.
     const MOST_DAYS: usize = 70;
-    if hours.len() > 24 {
-        return Err(Error::new(field, hours.len(), "it must hold 24 spans at most"));
+    const MOST_SPANS: usize = 24;
+    if hours.len() > MOST_SPANS {
+        return Err(Error::new(Kind::OutOfRange, field, hours.len(), say::at_most(MOST_SPANS as u32)));
     }
     let mut found = Vec::new();
     for (i, Hours(begin, end)) in hours.iter().enumerate() {
@@ -98,7 +95,7 @@ pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone:
         let Some((begin, end)) = of_the_day else {
             let span = (instant(&field, begin, zone)?, instant(&field, end, zone)?);
             if span.0 >= span.1 {
-                return Err(Error::new(field, format!("{begin:?} to {end:?}"), "it must end after it begins"));
+                return Err(Error::said(Kind::Clash, field, say::from_to(begin, end), say::end_after_begin()));
             }
             found.push(span);
             continue;
@@ -107,7 +104,7 @@ pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone:
             .to_zoned_datetime(zone.clone())
             .date()
             .yesterday()
-            .map_err(|_| Error::new(&field, begin, "a later time"))?;
+            .map_err(|_| Error::new(Kind::OutOfRange, &field, begin, say::not_our_time()))?;
         for date in first.series(jiff::Span::new().days(1)).take(MOST_DAYS) {
             let ends_on = if end > begin { Some(date) } else { date.tomorrow().ok() };
             let at =

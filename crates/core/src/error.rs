@@ -1,15 +1,37 @@
 //! The one error type of the core: a field that can't be used, and what could.
 
+use std::fmt;
+
+use ergastic_words::{Length, Mass, Said, Temperature, Voice, Volume, errors as say};
+
+/// What kind of fault it is.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Kind {
+    /// Nothing is given where something must be.
+    Missing,
+    /// A figure that is too small or too large, or too many of something.
+    OutOfRange,
+    /// Two fields that exclude each other.
+    Clash,
+    /// The meat does not go into the vessel.
+    DoesNotFit,
+    /// A name, a field or a form that is not known.
+    Unknown,
+    /// It can be done, and does not lead to a dish.
+    Unsuitable,
+}
+
 /// What the core answers when it is given something it can't compute with.
-#[derive(Debug, Clone, PartialEq, Eq, thiserror::Error)]
-#[error("{field}: {given} can't be used; {allowed}")]
+#[derive(Debug, Clone, PartialEq)]
 pub struct Error {
     /// The field as the sender named it, with a path such as `vessel.diameter_cm`.
     pub field: String,
-    /// What was given, as text.
-    pub given: String,
+    /// What kind of fault it is.
+    pub kind: Kind,
+    /// What was given.
+    pub given: Said,
     /// What is allowed, and what to do about it.
-    pub allowed: String,
+    pub allowed: Said,
 }
 
 /// The core's result.
@@ -17,8 +39,18 @@ pub type Result<T> = std::result::Result<T, Error>;
 
 impl Error {
     /// An error that names the field, the value and what is allowed.
-    pub fn new(field: impl Into<String>, given: impl ToString, allowed: impl Into<String>) -> Self {
-        Self { field: field.into(), given: given.to_string(), allowed: allowed.into() }
+    pub fn new(kind: Kind, field: impl Into<String>, given: impl ToString, allowed: Said) -> Self {
+        Self { field: field.into(), kind, given: Said::text(given.to_string()), allowed }
+    }
+
+    /// The same where what was given is said in words.
+    pub fn said(kind: Kind, field: impl Into<String>, given: Said, allowed: Said) -> Self {
+        Self { field: field.into(), kind, given, allowed }
+    }
+
+    /// A field that has to be given.
+    pub fn missing(field: impl Into<String>, allowed: Said) -> Self {
+        Self { field: field.into(), kind: Kind::Missing, given: Said::nothing(), allowed }
     }
 
     /// The same error one level further in: `diameter_cm` becomes `vessel.diameter_cm`.
@@ -27,16 +59,125 @@ impl Error {
         self.field = format!("{outer}.{}", self.field);
         self
     }
+
+    /// The same error one level further out, for a sender whose fields do not stand inside `outer`.
+    #[must_use]
+    pub fn out_of(mut self, outer: &str) -> Self {
+        if let Some(inner) = self.field.strip_prefix(outer).and_then(|rest| rest.strip_prefix('.')) {
+            self.field = inner.to_owned();
+        }
+        self
+    }
+
+    /// The whole of it in a voice.
+    pub fn told(&self, voice: Voice) -> String {
+        voice.say(match self.kind {
+            Kind::Missing => say::missing(&self.field, self.allowed.clone()),
+            _ => say::whole(&self.field, self.given.clone(), self.allowed.clone()),
+        })
+    }
+}
+
+impl fmt::Display for Error {
+    fn fmt(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
+        formatter.write_str(&self.told(Voice::default()))
+    }
+}
+
+impl std::error::Error for Error {}
+
+/// What a field's figure is counted in.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Unit {
+    /// A bare figure.
+    None,
+    /// °C.
+    Celsius,
+    /// K.
+    Kelvin,
+    /// m.
+    Metres,
+    /// cm.
+    Centimetres,
+    /// mm.
+    Millimetres,
+    /// kg.
+    Kilograms,
+    /// g.
+    Grams,
+    /// L.
+    Litres,
+    /// mL.
+    Millilitres,
+    /// h.
+    Hours,
+    /// min.
+    Minutes,
+    /// Days from now.
+    DaysFromNow,
+    /// W.
+    Watts,
+    /// kPa over the air.
+    Kilopascals,
+    /// %.
+    Percent,
+    /// The kitchen's money a kilo.
+    AKilo,
+    /// Coals.
+    Coals,
+}
+
+impl Unit {
+    fn key(self) -> &'static str {
+        match self {
+            Self::None => "none",
+            Self::Celsius => "celsius",
+            Self::Kelvin => "kelvin",
+            Self::Metres => "metres",
+            Self::Centimetres => "centimetres",
+            Self::Millimetres => "millimetres",
+            Self::Kilograms => "kilograms",
+            Self::Grams => "grams",
+            Self::Litres => "litres",
+            Self::Millilitres => "millilitres",
+            Self::Hours => "hours",
+            Self::Minutes => "minutes",
+            Self::DaysFromNow => "days_from_now",
+            Self::Watts => "watts",
+            Self::Kilopascals => "kilopascals",
+            Self::Percent => "percent",
+            Self::AKilo => "a_kilo",
+            Self::Coals => "coals",
+        }
+    }
+
+    /// The figure as a quantity, where a cook may read it in other units than the field's.
+    fn quantity(self, value: f64) -> Option<Said> {
+        Some(match self {
+            Self::Celsius => Said::quantity(Temperature(value)),
+            Self::Centimetres => Said::quantity(Length(value * 10.0)),
+            Self::Millimetres => Said::quantity(Length(value)),
+            Self::Kilograms => Said::quantity(Mass(value)),
+            Self::Litres => Said::quantity(Volume(value)),
+            Self::Millilitres => Said::quantity(Volume(value / 1000.0)),
+            _ => return None,
+        })
+    }
 }
 
 /// `value` if it lies in `low..=high`.
 ///
 /// # Errors
 /// Names the field, the value and the range; a value that is not a number is refused too.
-pub fn in_range(field: &str, value: f64, low: f64, high: f64, unit: &str) -> Result<f64> {
+pub fn in_range(field: &str, value: f64, low: f64, high: f64, unit: Unit) -> Result<f64> {
     if value.is_finite() && (low..=high).contains(&value) {
         return Ok(value);
     }
-    let space = if unit.is_empty() { "" } else { " " };
-    Err(Error::new(field, value, format!("it must be {low} to {high}{space}{unit}")))
+    let figure = |value: f64| Said::text(value.to_string());
+    let (from, to) = (figure(low), say::with_unit(figure(high), unit.key()));
+    let allowed = match (unit.quantity(low), unit.quantity(high)) {
+        (Some(lower), Some(higher)) => say::range_in_both(from, to, lower, higher),
+        _ => say::range(from, to),
+    };
+    Err(Error::new(Kind::OutOfRange, field, value, allowed))
 }

@@ -7,20 +7,13 @@ use utoipa::ToSchema;
 
 use crate::clock::Hours;
 use crate::cuts::Cut;
-use crate::error::{Error, Result, in_range};
+use ergastic_words::{Said, Voice, errors, matching as say};
+
+use crate::error::{Error, Result, Unit, in_range};
 use crate::heat::pot::{Lid, Material, Vessel};
 use crate::prepare::HobKind;
 
-/// How quantities are shown; everything is kept in SI.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub enum Units {
-    /// kg, L, mm, °C.
-    #[default]
-    Metric,
-    /// lb, qt, in, °F.
-    Us,
-}
+pub use ergastic_words::Units;
 
 /// Something to cook on or in.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
@@ -41,17 +34,22 @@ impl Kit {
     pub const ALL: [Self; 7] =
         [Self::Oven, Self::Hob, Self::PressurePot, Self::SlowCooker, Self::Pit, Self::WaterBath, Self::Coals];
 
-    /// Its name on the screen.
-    pub fn word(self) -> &'static str {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
         match self {
             Self::Oven => "oven",
             Self::Hob => "hob",
-            Self::PressurePot => "pressure pot",
-            Self::SlowCooker => "slow cooker",
+            Self::PressurePot => "pressure_pot",
+            Self::SlowCooker => "slow_cooker",
             Self::Pit => "pit",
-            Self::WaterBath => "water bath",
+            Self::WaterBath => "water_bath",
             Self::Coals => "coals",
         }
+    }
+
+    /// Its name in a sentence.
+    pub fn name(self) -> Said {
+        say::kit(self.key())
     }
 }
 
@@ -123,6 +121,11 @@ impl Default for Kitchen {
 }
 
 impl Kitchen {
+    /// The voice that this kitchen's cook reads.
+    pub fn voice(&self) -> Voice {
+        Voice::new(self.units)
+    }
+
     /// Checks every field.
     ///
     /// # Errors
@@ -130,17 +133,17 @@ impl Kitchen {
     pub fn check(&self) -> Result<()> {
         crate::plan::check_name("name", &self.name, 80)?;
         crate::clock::zone("zone", &self.zone)?;
-        in_range("altitude_m", self.altitude_m, -430.0, 6000.0, "m")?;
-        in_range("certainty", self.certainty, 0.5, 0.99, "")?;
-        in_range("pan_cm", self.pan_cm, 12.0, 80.0, "cm")?;
-        in_range("insert_w", self.insert_w, 200.0, 5000.0, "W")?;
-        in_range("hob_w", self.hob_w, 200.0, 20_000.0, "W")?;
+        in_range("altitude_m", self.altitude_m, -430.0, 6000.0, Unit::Metres)?;
+        in_range("certainty", self.certainty, 0.5, 0.99, Unit::None)?;
+        in_range("pan_cm", self.pan_cm, 12.0, 80.0, Unit::Centimetres)?;
+        in_range("insert_w", self.insert_w, 200.0, 5000.0, Unit::Watts)?;
+        in_range("hob_w", self.hob_w, 200.0, 20_000.0, Unit::Watts)?;
         crate::clock::check_hours("asleep", &self.asleep)?;
         for (cut, price) in &self.prices {
-            in_range(&format!("prices.{}", cut.key()), *price, 0.0, 10_000.0, "a kilo")?;
+            in_range(&format!("prices.{}", cut.key()), *price, 0.0, 10_000.0, Unit::AKilo)?;
         }
         if self.kit.is_empty() {
-            return Err(Error::new("kit", "nothing", "there must be something to cook on"));
+            return Err(Error::missing("kit", errors::something_to_cook_on()));
         }
         self.pot.resolve(Lid::Tight).map_err(|error| error.within("pot"))?;
         Ok(())

@@ -3,10 +3,12 @@
 //! The cooks that foretold what was found keep their weight; how they differ from what was believed beforehand is what was
 //! learned. It goes into the next forecast as `known`.
 
+use ergastic_words::{Difference, Percent, Said, log};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::forecast::{Belief, Case, Known, Medium, Update, beliefs};
+use crate::units::round_to;
 
 /// A belief is worth telling when it has narrowed to this share of what it was.
 const NARROWED: f64 = 0.9;
@@ -39,7 +41,7 @@ pub fn learned(case: &Case, update: &Update) -> Learned {
     let usual = beliefs(&Known::default());
     let media = || case.stages.iter().map(|stage| &stage.medium);
     let mut words = Vec::new();
-    let mut kitchen = |used: bool, of: &dyn Fn(usize) -> f64, fact: usize, tell: &dyn Fn(Belief) -> String| {
+    let mut kitchen = |used: bool, of: &dyn Fn(usize) -> f64, fact: usize, tell: &dyn Fn(Belief) -> Said| {
         let after = posterior(of);
         if !used || !teaches(&after, &before[fact]) {
             return None;
@@ -47,33 +49,47 @@ pub fn learned(case: &Case, update: &Update) -> Learned {
         words.push(tell(after));
         Some(Belief { mean: after.mean, sigma: after.sigma.hypot(DRIFT * usual[fact].sigma) })
     };
-    let beside = |what: &str, belief: Belief| {
-        if belief.mean.abs() < 0.5 {
-            return format!("{what} runs as it says, give or take {:.0} K.", belief.sigma);
-        }
-        let side = if belief.mean < 0.0 { "under" } else { "over" };
-        format!("{what} runs about {:.0} K {side} what it says, give or take {:.0}.", belief.mean.abs(), belief.sigma)
-    };
     let known = Known {
         oven_k: kitchen(
             media().any(|medium| matches!(medium, Medium::Oven { .. } | Medium::Coals(_))),
             &|i| members[i].oven_k,
             0,
-            &|belief| beside("The oven", belief),
+            &|belief| beside(belief, log::oven_true, log::oven_true_under, log::oven_true_over),
         ),
-        pot_k: kitchen(media().any(Medium::is_pot), &|i| members[i].pot_k, 1, &|belief| beside("The simmer", belief)),
+        pot_k: kitchen(media().any(Medium::is_pot), &|i| members[i].pot_k, 1, &|belief| {
+            beside(belief, log::simmer_true, log::simmer_true_under, log::simmer_true_over)
+        }),
         pit_k: kitchen(
             media().any(|medium| matches!(medium, Medium::Pit { .. })),
             &|i| members[i].pit_k,
             2,
-            &|belief| beside("The pit", belief),
+            &|belief| beside(belief, log::pit_true, log::pit_true_under, log::pit_true_over),
         ),
-        lid_ln: kitchen(media().any(Medium::is_pot), &|i| members[i].lid.ln(), 3, &|belief| {
-            format!("The lid lets by {:.1} times as much steam as lids usually do.", belief.mean.exp())
+        lid_ln: kitchen(media().any(Medium::is_pot), &|i| members[i].lid.ln(), 3, &|belief| match round_to(
+            belief.mean.exp(),
+            0.1,
+        ) {
+            usual if (0.95..1.05).contains(&usual) => log::lid_usual(),
+            times => log::lid_lets_by(times),
         }),
         resistance_ln: butcher(case, &posterior(&|i| update.drawn.pieces[0][i].resistance.ln()), &mut words),
     };
-    Learned { known, words }
+    Learned { known, words: words.into_iter().map(|said| case.voice.say(said)).collect() }
+}
+
+/// How something runs beside what it says.
+fn beside(
+    belief: Belief,
+    true_to_it: fn(Difference) -> Said,
+    under: fn(Difference) -> Said,
+    over: fn(Difference) -> Said,
+) -> Said {
+    let give = Difference(belief.sigma);
+    if belief.mean.abs() < 0.5 {
+        return true_to_it(give);
+    }
+    let off = Difference(belief.mean.abs());
+    log::give_or_take(if belief.mean < 0.0 { under(off) } else { over(off) }, give)
 }
 
 /// Whether a belief has changed enough to be told: narrowed, or moved by half its old spread.
@@ -82,20 +98,19 @@ fn teaches(after: &Belief, before: &Belief) -> bool {
 }
 
 /// How tough this butcher's meat is: an animal says a little of the next one.
-fn butcher(case: &Case, animal: &Belief, words: &mut Vec<String>) -> Option<Belief> {
+fn butcher(case: &Case, animal: &Belief, words: &mut Vec<Said>) -> Option<Belief> {
     let spread = case.main().facts.resistance_ln_sigma.max(RESISTANCE_SIGMA);
     let before = case.known.resistance_ln.unwrap_or(Belief { mean: 0.0, sigma: spread });
     if !teaches(animal, &before) {
         return None;
     }
     let moved = animal.mean - before.mean;
-    let told = if animal.mean.abs() < 0.05 {
-        "as tough as such meat usually is".to_owned()
-    } else {
-        let way = if animal.mean > 0.0 { "tougher" } else { "softer" };
-        format!("{:.0} % {way} than such meat usually is", (animal.mean.exp() - 1.0).abs() * 100.0)
-    };
-    words.push(format!("This animal was {told}."));
+    let by = Percent((animal.mean.exp() - 1.0).abs());
+    words.push(match animal.mean {
+        mean if mean.abs() < 0.05 => log::animal_usual(),
+        mean if mean > 0.0 => log::animal_tougher(by),
+        _ => log::animal_softer(by),
+    });
     // The next animal still differs: only the butcher's share of what was learned is kept.
     let own = spread * (1.0 - BUTCHER * (1.0 - (animal.sigma / before.sigma).powi(2))).sqrt();
     Some(Belief { mean: before.mean + BUTCHER * moved, sigma: f64::min(before.sigma, own) })

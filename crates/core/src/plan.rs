@@ -5,7 +5,9 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::clock::check_instant;
-use crate::error::{Error, Result, in_range};
+use ergastic_words::{Said, errors as say};
+
+use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{Case, ForecastRequest};
 use crate::kitchen::Kitchen;
@@ -59,8 +61,7 @@ fn is_hidden(letter: char) -> bool {
 /// Names the field and what is allowed.
 pub fn check_name(field: &str, text: &str, most: usize) -> Result<()> {
     if let Some(letter) = text.chars().find(|letter| letter.is_control() || is_hidden(*letter)) {
-        let given = format!("the character U+{:04X}", u32::from(letter));
-        return Err(Error::new(field, given, "use letters, figures and signs that can be seen, on one line"));
+        return Err(Error::said(Kind::Unknown, field, code(letter), say::one_line()));
     }
     check_length(field, text, most)
 }
@@ -72,17 +73,20 @@ pub fn check_name(field: &str, text: &str, most: usize) -> Result<()> {
 pub fn check_text(field: &str, text: &str, most: usize) -> Result<()> {
     let is_odd = |letter: char| letter.is_control() && !matches!(letter, '\n' | '\r' | '\t') || is_hidden(letter);
     if let Some(letter) = text.chars().find(|letter| is_odd(*letter)) {
-        let given = format!("the character U+{:04X}", u32::from(letter));
-        return Err(Error::new(field, given, "use letters, figures and signs that can be seen"));
+        return Err(Error::said(Kind::Unknown, field, code(letter), say::visible()));
     }
     check_length(field, text, most)
+}
+
+fn code(letter: char) -> Said {
+    say::character(&format!("U+{:04X}", u32::from(letter)))
 }
 
 fn check_length(field: &str, text: &str, most: usize) -> Result<()> {
     let length = text.chars().count();
     if text.trim().is_empty() || length > most {
-        let given = if length > 40 { format!("{length} characters") } else { format!("{text:?}") };
-        return Err(Error::new(field, given, format!("it must be 1 to {most} characters")));
+        let given = if length > 40 { say::characters(length as u32) } else { Said::text(format!("{text:?}")) };
+        return Err(Error::said(Kind::OutOfRange, field, given, say::length(most as u32)));
     }
     Ok(())
 }
@@ -102,13 +106,13 @@ impl Plan {
     /// Names the field that can't be used; a tender cut is refused here.
     pub fn resolve(&self, kitchen: &Kitchen) -> Result<Case> {
         check_name("name", &self.name, 80)?;
-        in_range("people", f64::from(self.people), 1.0, 200.0, "")?;
-        in_range("certainty", self.certainty(kitchen), 0.5, 0.99, "")?;
+        in_range("people", f64::from(self.people), 1.0, 200.0, Unit::None)?;
+        in_range("certainty", self.certainty(kitchen), 0.5, 0.99, Unit::None)?;
         self.prepare.check().map_err(|error| error.within("prepare"))?;
         let parts = self.forecast.parts.iter().flatten().filter_map(|part| part.cut);
         for cut in self.forecast.cut.into_iter().chain(parts) {
             if let Some(why) = cut.refusal() {
-                return Err(Error::new("forecast.cut", cut.key(), why));
+                return Err(Error::new(Kind::Unsuitable, "forecast.cut", cut.key(), why));
             }
         }
         self.request(kitchen).resolve().map_err(|error| error.within("forecast"))
@@ -116,7 +120,7 @@ impl Plan {
 
     /// The forecast's request as the bench leaves it, in this kitchen.
     pub fn request(&self, kitchen: &Kitchen) -> ForecastRequest {
-        self.prepare.in_the_pot(&self.in_kitchen(kitchen))
+        self.prepare.in_the_pot(&ForecastRequest { units: Some(kitchen.units), ..self.in_kitchen(kitchen) })
     }
 
     /// The dish worked out at the bench, salt to lid.
@@ -126,7 +130,7 @@ impl Plan {
     pub fn at_the_bench(&self, kitchen: &Kitchen) -> Result<Prepared> {
         let price_per_kg = self.forecast.cut.and_then(|cut| kitchen.prices.get(&cut).copied());
         let dish = Dish {
-            forecast: self.in_kitchen(kitchen),
+            forecast: ForecastRequest { units: Some(kitchen.units), ..self.in_kitchen(kitchen) },
             bench: &self.prepare,
             people: self.people,
             price_per_kg,

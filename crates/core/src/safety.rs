@@ -1,7 +1,11 @@
 //! What can hurt someone, said only where it binds. Figures are published guidance; local food codes come first.
 
+use ergastic_words::{Guide, Minutes, Percent, Said, Span, Temperature, Voice, Volume, safety as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+
+use crate::heat::pressure::LEAST_LITRES;
+use crate::tender::SOFTENS_FROM_C;
 
 /// A caution that binds in this plan.
 #[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -14,8 +18,8 @@ pub struct Caution {
 
 impl Caution {
     /// A caution with its name and words.
-    pub fn new(id: &str, text: impl Into<String>) -> Self {
-        Self { id: id.to_owned(), text: text.into() }
+    pub fn new(id: &str, said: Said, voice: Voice) -> Self {
+        Self { id: id.to_owned(), text: voice.say(said) }
     }
 }
 
@@ -23,186 +27,133 @@ impl Caution {
 pub const WARM_PAST_C: f64 = 54.0;
 /// Hours within which the middle should be warm. Published guidance.
 pub const WARM_WITHIN_H: f64 = 6.0;
-
 /// No bath is run below this, °C. Published guidance.
 pub const BATH_LEAST_C: f64 = 54.4;
+/// Pierced meat is safe once its middle has been this warm, °C. Published guidance.
+pub const PIERCED_SAFE_C: f64 = 75.0;
+/// Hot food is held at this or above, °C; some codes say one of the two others. Published guidance.
+pub const HOT_HOLD_C: f64 = 63.0;
+const HOT_HOLD_ELSEWHERE_C: [f64; 2] = [57.0, 60.0];
+/// What is cooled goes from the first to the second within 2 h, and to the third within 4 h more, °C. Published guidance.
+pub const COOLING_C: [f64; 3] = [57.0, 21.0, 5.0];
+/// Meat under fat is kept this cold, °C. Published guidance.
+const UNDER_FAT_C: f64 = 4.0;
 
 /// The middle stays cool too long.
-pub fn slow_warming(hours_to_warm: Option<f64>) -> Option<Caution> {
+pub fn slow_warming(hours_to_warm: Option<f64>, voice: Voice) -> Option<Caution> {
     let too_slow = hours_to_warm.is_none_or(|hours| hours > WARM_WITHIN_H);
-    too_slow.then(|| {
-        Caution::new(
-            "slow_warming",
-            format!(
-                "The middle takes more than {WARM_WITHIN_H:.0} h to pass {WARM_PAST_C:.0} °C, long enough for bacteria to grow. \
-                 Cut it smaller or start hotter; don't pierce, stud or pound it."
-            ),
-        )
-    })
+    let said = say::slow_warming(Minutes(WARM_WITHIN_H * 60.0), Guide(WARM_PAST_C));
+    too_slow.then(|| Caution::new("slow_warming", said, voice))
 }
 
 /// It has been pierced, pounded or studded and stays cool.
-pub fn pierced(hottest_core_c: f64) -> Caution {
-    Caution::new(
-        "pierced",
-        format!(
-            "The middle only comes to {hottest_core_c:.0} °C: pierced, pounded, studded or injected meat carries what was on \
-             its surface inside. Leave it whole, or go past 75 °C."
-        ),
-    )
+pub fn pierced(hottest_core_c: f64, voice: Voice) -> Caution {
+    Caution::new("pierced", say::pierced(Temperature(hottest_core_c), Guide(PIERCED_SAFE_C)), voice)
 }
 
 /// A bath or a hold too cool to soften anything.
-pub fn not_softening(medium_c: f64) -> Caution {
-    Caution::new(
-        "held_not_softened",
-        format!("At {medium_c:.0} °C it is held, not softened: below 60 °C nothing softens within a cook's patience."),
-    )
+pub fn not_softening(medium_c: f64, voice: Voice) -> Caution {
+    let said = say::held_not_softened(Temperature(medium_c), Guide(SOFTENS_FROM_C));
+    Caution::new("held_not_softened", said, voice)
 }
 
 /// A hold below the usual figure.
-pub fn cool_hold(at_c: f64) -> Caution {
-    Caution::new(
-        "cool_hold",
-        format!(
-            "Kept at {at_c:.0} °C: hot food is held at 63 °C or above (57 or 60 °C under some codes; your local one comes \
-             first)."
-        ),
-    )
+pub fn cool_hold(at_c: f64, voice: Voice) -> Caution {
+    let [low, high] = HOT_HOLD_ELSEWHERE_C.map(Guide);
+    Caution::new("cool_hold", say::cool_hold(Temperature(at_c), Guide(HOT_HOLD_C), low, high), voice)
 }
 
 /// Cooked in part, then chilled.
-pub fn part_cooked() -> Caution {
-    Caution::new(
-        "part_cooked_chilled",
-        "It is chilled before it is done: cool it shallow and fast, from 57 to 21 °C within 2 h and to 5 °C within 4 h \
-         more, and bring it to the boil the next day.",
-    )
+pub fn part_cooked(voice: Voice) -> Caution {
+    let [warm, cool, cold] = COOLING_C.map(Guide);
+    Caution::new("part_cooked_chilled", say::part_cooked(warm, cool, cold), voice)
 }
 
 /// Anything under fat.
-pub fn under_fat() -> Caution {
-    Caution::new(
-        "under_fat",
-        "Meat or garlic under fat keeps 4 days at most, at 4 °C or below: without air, botulism can grow at room \
-         temperature. A seal of fat does not preserve it.",
-    )
+pub fn under_fat(voice: Voice) -> Caution {
+    Caution::new("under_fat", say::under_fat(Guide(UNDER_FAT_C)), voice)
 }
 
 /// A lid under pressure.
-pub fn pressure_lid() -> Caution {
-    Caution::new(
-        "pressure_lid",
-        "Never force a pressure lid: open it when the pin has dropped, away from your face, and keep hands off the vent.",
-    )
+pub fn pressure_lid(voice: Voice) -> Caution {
+    Caution::new("pressure_lid", say::pressure_lid(), voice)
 }
 
 /// A pressure pot with too much in it.
-pub fn pressure_full(share: f64) -> Caution {
-    Caution::new(
-        "pressure_full",
-        format!(
-            "It is {:.0} % full: a pressure pot takes two thirds at most, half if it foams, or the vent clogs.",
-            share * 100.0
-        ),
-    )
+pub fn pressure_full(share: f64, voice: Voice) -> Caution {
+    Caution::new("pressure_full", say::pressure_full(Percent(share)), voice)
 }
 
 /// A pressure pot with too little in it.
-pub fn pressure_dry(litres: f64) -> Caution {
-    Caution::new(
-        "pressure_dry",
-        format!(
-            "With {:.0} mL it does not come up to pressure and scorches: pour in at least 250 mL of thin liquid, or what its \
-             maker asks.",
-            litres * 1000.0
-        ),
-    )
+pub fn pressure_dry(litres: f64, voice: Voice) -> Caution {
+    let least = Volume(LEAST_LITRES);
+    let said = if litres < 0.001 { say::pressure_empty(least) } else { say::pressure_dry(Volume(litres), least) };
+    Caution::new("pressure_dry", said, voice)
 }
 
 /// Burning charcoal.
-pub fn coals_outdoors() -> Caution {
-    Caution::new(
-        "coals_outdoors",
-        "Coals only outdoors: their fumes (carbon monoxide) kill in a closed room, also as they die down.",
-    )
+pub fn coals_outdoors(voice: Voice) -> Caution {
+    Caution::new("coals_outdoors", say::coals_outdoors(), voice)
 }
 
 /// Frozen meat in a slow cooker.
-pub fn thaw_first() -> Caution {
-    Caution::new("thaw_first", "Thaw it in the cold first: from frozen, a slow cooker leaves it lukewarm for hours.")
+pub fn thaw_first(voice: Voice) -> Caution {
+    Caution::new("thaw_first", say::thaw_first(), voice)
 }
 
 /// Frozen meat in general.
-pub fn frozen_start() -> Caution {
-    Caution::new(
-        "frozen_start",
-        "From frozen: no searing in hot fat (it spits), and check the middle with a thermometer at the end.",
-    )
+pub fn frozen_start(voice: Voice) -> Caution {
+    Caution::new("frozen_start", say::frozen_start(), voice)
 }
 
 /// The liquid runs out before the end.
-pub fn boils_dry(hours: f64) -> Caution {
-    Caution::new(
-        "boils_dry",
-        format!(
-            "Without topping up, the pot is dry after about {hours:.1} h and the bottom burns. Top it up with hot liquid."
-        ),
-    )
+pub fn boils_dry(hours: f64, voice: Voice) -> Caution {
+    Caution::new("boils_dry", say::boils_dry(Span(hours * 60.0)), voice)
 }
 
 /// Raw meat on the board.
-pub fn raw_meat() -> Caution {
-    Caution::new("raw_meat", "Raw juices spread. Don't rinse the meat; wash hands, board and tongs after it.")
+pub fn raw_meat(voice: Voice) -> Caution {
+    Caution::new("raw_meat", say::raw_meat(), voice)
 }
 
 /// Lifting the lid.
-pub fn lid_steam() -> Caution {
-    Caution::new("lid_steam", "Lift the lid away from your face: the steam scalds.")
+pub fn lid_steam(voice: Voice) -> Caution {
+    Caution::new("lid_steam", say::lid_steam(), voice)
 }
 
 /// Wet meat in hot fat.
-pub fn hot_fat() -> Caution {
-    Caution::new("hot_fat", "Wet meat spits in hot fat. Pat it dry and lay it in away from you.")
+pub fn hot_fat(voice: Voice) -> Caution {
+    Caution::new("hot_fat", say::hot_fat(), voice)
 }
 
 /// Wine into a hot pan.
-pub fn wine_flames() -> Caution {
-    Caution::new("wine_flames", "Wine can flare in a hot pan: take it off the flame to pour, with the hood off high.")
+pub fn wine_flames(voice: Voice) -> Caution {
+    Caution::new("wine_flames", say::wine_flames(), voice)
 }
 
 /// Keeping it hot.
-pub fn hot_hold() -> Caution {
-    Caution::new("hot_hold", "Hold at 63 °C or above (57 or 60 °C under some codes; your local one comes first).")
+pub fn hot_hold(voice: Voice) -> Caution {
+    let [low, high] = HOT_HOLD_ELSEWHERE_C.map(Guide);
+    Caution::new("hot_hold", say::hot_hold(Guide(HOT_HOLD_C), low, high), voice)
 }
 
 /// Leftovers.
-pub fn cooling() -> Caution {
-    Caution::new(
-        "cooling",
-        "Cool leftovers from 57 to 21 °C within 2 h and to 5 °C within 4 h more: shallow trays, not the whole pot.",
-    )
+pub fn cooling(voice: Voice) -> Caution {
+    let [warm, cool, cold] = COOLING_C.map(Guide);
+    Caution::new("cooling", say::cooling(warm, cool, cold), voice)
 }
 
 /// A marinade that raw meat lay in.
-pub fn marinade() -> Caution {
-    Caution::new(
-        "marinade",
-        "Raw meat lay in it: into the pot only while it will still boil, never over the finished dish.",
-    )
+pub fn marinade(voice: Voice) -> Caution {
+    Caution::new("marinade", say::marinade(), voice)
 }
 
 /// Chilli on the hands.
-pub fn chilli() -> Caution {
-    Caution::new("chilli", "Chilli burns skin and eyes for hours: gloves, and no fumes over a hot pan.")
+pub fn chilli(voice: Voice) -> Caution {
+    Caution::new("chilli", say::chilli(), voice)
 }
 
 /// Dried beans.
-pub fn dried_beans(slow_cooker: bool) -> Caution {
-    let text = if slow_cooker {
-        "Dried beans must boil hard for 10 min before they go into a slow cooker: raw they are poisonous, and it never boils them."
-    } else {
-        "Dried beans, soaked, must boil hard for 10 min: raw they are poisonous."
-    };
-    Caution::new("dried_beans", text)
+pub fn dried_beans(slow_cooker: bool, voice: Voice) -> Caution {
+    Caution::new("dried_beans", if slow_cooker { say::dried_beans_slow_cooker() } else { say::dried_beans() }, voice)
 }

@@ -2,6 +2,7 @@
 
 use std::sync::LazyLock;
 
+use ergastic_words::{Said, cuts};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -53,18 +54,17 @@ impl EatenAs {
     }
 
     /// The sign by which a cook knows it.
-    pub fn sign(self) -> &'static str {
-        match self {
-            Self::Slice => "the fork goes in and the slice still holds",
-            Self::Fork => "a fork slides in and out easily, and the chunk holds its shape",
-            Self::Probe => "a probe slides in like butter, and it still slices",
-            Self::Pull => "it shreds when you twist the fork",
-            Self::Spoon => "it collapses under a spoon",
-        }
+    pub fn sign(self) -> Said {
+        cuts::sign(self.key())
     }
 
-    /// The word on the screen.
-    pub fn word(self) -> &'static str {
+    /// What it then is: ready to slice, fork-tender.
+    pub fn done(self) -> Said {
+        cuts::done(self.key())
+    }
+
+    /// Its name in JSON, and the word on the screen.
+    pub fn key(self) -> &'static str {
         match self {
             Self::Slice => "slice",
             Self::Fork => "fork",
@@ -84,6 +84,16 @@ pub enum Age {
     Young,
     /// An older cow or ox.
     Mature,
+}
+
+impl Age {
+    /// So much more softening its cross-links ask for. Working value.
+    pub fn factor(self) -> f64 {
+        match self {
+            Self::Young => 1.0,
+            Self::Mature => 1.4,
+        }
+    }
 }
 
 /// Rate of softening against 95 °C at a temperature in °C; nothing below 60 °C.
@@ -117,11 +127,7 @@ pub struct Goal {
 impl Goal {
     /// The goal for a cut eaten in a way. At a rolling boil pieces break up, so *too far* comes at 0.7 of the dose.
     pub fn new(facts: &CutFacts, eaten_as: EatenAs, age: Age, grass_fed: bool, rolling_boil: bool) -> Self {
-        let age_factor = match age {
-            Age::Young => 1.0,
-            Age::Mature => 1.4,
-        };
-        let resistance = facts.resistance * age_factor * if grass_fed { 1.1 } else { 1.0 };
+        let resistance = facts.resistance * age.factor() * if grass_fed { 1.1 } else { 1.0 };
         let enough = eaten_as.enough() * resistance;
         let margin = match (eaten_as, facts.dry_risk) {
             (EatenAs::Slice, _) => 1.55,

@@ -5,7 +5,7 @@ use ergastic_core::cuts::Cut;
 use ergastic_core::forecast::{Method, forecast};
 use ergastic_core::kitchen::{Kit, Kitchen};
 use ergastic_core::matching::{Choice, MatchRequest, Matched, Sort, Verdict, match_ways, overview};
-use ergastic_core::sheet::work_back;
+use ergastic_core::sheet::{TaskId, work_back};
 use ergastic_core::tender::{Age, EatenAs};
 use jiff::Timestamp;
 use proptest::prelude::*;
@@ -120,7 +120,7 @@ fn a_dish_of_the_day_before_is_warm_for_the_bell_and_chilled_before_bed() {
     assert!((0.0..120.0).contains(&minutes_between(tender_at, day_before.lift_at)), "{tender_at}");
     assert!(day_before.cautions.iter().any(|caution| caution.id == "cooling"), "{:?}", day_before.cautions);
     let sheet = work_back(&day_before.plan, &Kitchen::default(), matched.now).unwrap();
-    let moves: Vec<_> = sheet.tasks.iter().filter(|task| task.id.starts_with("move_")).collect();
+    let moves: Vec<_> = sheet.tasks.iter().filter(|task| matches!(task.id, TaskId::Move(_))).collect();
     assert_eq!(moves.len(), 2, "off the heat, and back to it");
 }
 

@@ -6,7 +6,7 @@ use ergastic_core::cuts::Cut;
 use ergastic_core::forecast::ForecastRequest;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
-use ergastic_core::sheet::{Sheet, Task, work_back};
+use ergastic_core::sheet::{Sheet, Task, TaskId, work_back};
 use ergastic_core::tender::Check;
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
@@ -108,7 +108,7 @@ fn assert_sound(sheet: &Sheet) {
             assert!(before.end <= task.start, "{} must come after {}", task.id, before.id);
         }
     }
-    assert_eq!(sheet.tasks.iter().find(|task| task.id == "serve").unwrap().end, sheet.serve_at);
+    assert_eq!(sheet.tasks.iter().find(|task| task.id == TaskId::Serve).unwrap().end, sheet.serve_at);
 }
 
 #[test]
@@ -209,24 +209,24 @@ impl Cooking {
 fn a_cook_is_folded_from_what_happened() {
     let mut cook = Cooking::new();
     let before = cook.view("2027-02-05T21:00:00Z");
-    assert_eq!((before.status, before.now_task.as_deref()), (Status::Before, Some("salt")));
+    assert_eq!((before.status, before.now_task), (Status::Before, Some(TaskId::Salt)));
     cook.happened("2027-02-05T21:00:00Z", Happened::TaskDone { task: "salt".into() });
     cook.happened("2027-02-06T11:00:00Z", Happened::MetHeat {});
     let rising = cook.view("2027-02-06T11:01:00Z");
-    assert_eq!(rising.now_task.as_deref(), Some("simmer"), "the meat is in, and comes to its simmer");
+    assert_eq!(rising.now_task, Some(TaskId::Simmer), "the meat is in, and comes to its simmer");
     let under_way = cook.view("2027-02-06T11:40:00Z");
     assert_eq!(under_way.status, Status::UnderWay);
-    let state = |view: &CookView, id: &str| view.tasks.iter().find(|task| task.task.id == id).unwrap().state;
-    assert_eq!(state(&under_way, "sear_1"), TaskState::Passed);
-    assert_eq!(state(&under_way, "simmer"), TaskState::Passed);
-    assert_eq!(under_way.now_task.as_deref(), Some("braise"));
-    assert_eq!(under_way.next_task.as_deref(), Some("check_1"));
+    let state = |view: &CookView, id: TaskId| view.tasks.iter().find(|task| task.task.id == id).unwrap().state;
+    assert_eq!(state(&under_way, TaskId::Sear(1)), TaskState::Passed);
+    assert_eq!(state(&under_way, TaskId::Simmer), TaskState::Passed);
+    assert_eq!(under_way.now_task, Some(TaskId::Braise));
+    assert_eq!(under_way.next_task, Some(TaskId::Check(1)));
 
     let p50 = |view: &CookView| view.band.ready.p50.unwrap();
     cook.happened("2027-02-06T13:30:00Z", Happened::Check { found: Check::Firm });
     let firm = cook.view("2027-02-06T13:31:00Z");
     assert!(p50(&firm) > p50(&under_way), "a firm piece late on is a slow piece");
-    assert_eq!(state(&firm, "check_1"), TaskState::Done);
+    assert_eq!(state(&firm, TaskId::Check(1)), TaskState::Done);
 
     let soft = cook.happened("2027-02-06T15:00:00Z", Happened::Check { found: Check::Fork });
     let tender = cook.view("2027-02-06T15:01:00Z");

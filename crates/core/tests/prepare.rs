@@ -409,17 +409,17 @@ fn what_is_poured_says_what_it_tastes_of_and_carries() {
         |things: Value| ask(ribs(json!({"level": "covered", "ingredients": things}))).unwrap().balance.unwrap();
     let wine = poured(json!([{"what": "red_wine", "ml": 500}]));
     assert!((wine.alcohol_g - 500.0 * 0.13 * 0.789).abs() < 0.1 && wine.alcohol_left <= 0.05 + 1e-9);
-    assert!(wine.allergens.iter().any(|found| found.allergen.word() == "sulphites" && found.from == ["red wine"]));
+    assert!(wine.allergens.iter().any(|found| found.allergen.key() == "sulphites" && found.from == ["red wine"]));
     let soy = poured(json!([{"what": "soy_sauce", "ml": 60}]));
-    let words: Vec<_> = soy.allergens.iter().map(|found| found.allergen.word()).collect();
+    let words: Vec<_> = soy.allergens.iter().map(|found| found.allergen.key()).collect();
     assert!(words.contains(&"soy") && words.contains(&"wheat"), "{words:?}");
     let swap = |balance: &ergastic_core::prepare::Balance, what: Larder| {
         balance.swaps.iter().find(|swap| swap.what == what).cloned().unwrap()
     };
     let fish = swap(&poured(json!([{"what": "fish_sauce", "ml": 30}])), Larder::FishSauce);
-    assert!(fish.without.iter().any(|allergen| allergen.word() == "fish") && fish.words.contains("Soy sauce"));
-    assert!(poured(json!([{"what": "honey", "g": 200}])).flags.iter().any(|flag| flag.contains("sweet")));
-    assert!(poured(json!([{"what": "vinegar", "ml": 250}])).flags.iter().any(|flag| flag.contains("sharp")));
+    assert!(fish.without.iter().any(|allergen| allergen.key() == "fish") && fish.words.contains("soy sauce"));
+    assert!(poured(json!([{"what": "honey", "g": 200}])).flags.iter().any(|flag| flag.contains("Sweet")));
+    assert!(poured(json!([{"what": "vinegar", "ml": 250}])).flags.iter().any(|flag| flag.contains("Sharp")));
     assert!(poured(json!([{"what": "stout", "ml": 600}])).flags.iter().any(|flag| flag.contains("bitter")));
     assert!(poured(json!([])).flags.is_empty(), "plain stock minds nothing");
 }
@@ -431,7 +431,7 @@ fn the_clear_route_is_told_whole_and_a_kept_marinade_is_in_the_pot() {
     ));
     let clear = clear.unwrap();
     let blanch = clear.steps.iter().find(|step| step.id == "blanch").unwrap();
-    for words in ["Soak", "cover with cold water", "bring to the boil", "rinse meat and pot"] {
+    for words in ["Soak", "Cover with cold water", "bring to the boil", "rinse meat and pot"] {
         assert!(blanch.what.contains(words), "{}", blanch.what);
     }
     assert!(blanch.min >= 75.0, "the hour's soak counts");

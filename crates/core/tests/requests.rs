@@ -144,7 +144,7 @@ fn what_never_comes_is_null_with_its_reason() {
         one(ForecastRequest { heat: Some(cool), vessel: Some(open), liquid_l: Some(2.0), ..braise(Cut::Tendon) });
     assert_eq!(answer.ready_min.p50, None);
     assert!(answer.notes.iter().any(|note| note.contains("72 h")) && answer.yield_kg.is_none());
-    assert!(answer.why.contains("does not become tender"));
+    assert!(answer.why.contains("does not grow tender"));
 }
 
 #[test]

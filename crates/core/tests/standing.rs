@@ -55,7 +55,10 @@ fn what_is_asked_for_at_once_has_a_most() {
     let stage = json!({"method": "braise", "until": {"min": 60}});
     let wide = json!({"parts": vec![part; 8], "stages": vec![stage; 12], "members": 2000});
     let refused = forecast(&request(wide)).unwrap_err();
-    assert!(refused.field == "members" && refused.given.contains("2000 cooks of 8 parts in 12 stages"), "{refused}");
+    assert!(
+        refused.field == "members" && refused.to_string().contains("2000 cooks of 8 parts in 12 stages"),
+        "{refused}"
+    );
 }
 
 #[test]
@@ -81,7 +84,7 @@ fn liquid_poured_where_no_pot_is_waits_for_it_or_is_refused_or_said_to_be_lost()
         "added": [{"at_min": 90, "liquid_l": 0.4, "celsius": 90}]
     }));
     assert!(
-        pot_first.notes.iter().any(|note| note.contains("0.40 L") && note.contains("not counted")),
+        pot_first.notes.iter().any(|note| note.contains("400 mL") && note.contains("not counted")),
         "{:?}",
         pot_first.notes
     );
@@ -120,7 +123,7 @@ fn a_history_that_cant_be_is_refused_and_the_same_without_it_is_not() {
     let met = event(1, 60.0, Happened::MetHeat {});
     let late = event(2, 60.0 + 73.0 * 60.0, Happened::LiquidAdded { litres: 0.3, celsius: None });
     let refused = fold(&[met.clone(), late]).unwrap_err();
-    assert!(refused.field == "at" && refused.allowed.contains("three days"), "{refused}");
+    assert!(refused.field == "at" && refused.to_string().contains("three days"), "{refused}");
     let many = (0..101).map(|i| event(10 + i, 61.0 + i as f64, Happened::LiquidAdded { litres: 0.01, celsius: None }));
     let many: Vec<_> = std::iter::once(met.clone()).chain(many).collect();
     assert!(fold(&many).unwrap_err().field.contains("added"), "a pour too many is not left out in silence");
@@ -161,7 +164,7 @@ fn nothing_hides_in_a_name() {
         "iso\u{2066}late",
         "soft\u{ad}ly",
     ] {
-        assert!(check_name("name", name, 80).unwrap_err().given.contains("U+"), "{name:?}");
+        assert!(check_name("name", name, 80).unwrap_err().to_string().contains("U+"), "{name:?}");
     }
     for name in ["Lake-ice shin", "Härkä à l’ancienne", "牛すね肉", "🍲 of the day", "عرق"] {
         assert!(check_name("name", name, 80).is_ok(), "{name:?}");

@@ -136,7 +136,7 @@ fn pressure_is_counted_from_closing_the_lid_and_solved_for() {
     let low = one(pot(json!({"level": "low"})));
     assert!(low.at_pressure_min.unwrap().p50.unwrap() > hold + 5.0);
     let dry = one(with(pot(json!({"gauge_kpa": 70})), json!({"liquid_l": 0.1})));
-    assert!(dry.cautions.iter().any(|caution| caution.id == "pressure_dry") && dry.why.contains("too little liquid"));
+    assert!(dry.cautions.iter().any(|caution| caution.id == "pressure_dry") && dry.why.contains("so little liquid"));
 }
 
 #[test]

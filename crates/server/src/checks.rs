@@ -2,8 +2,9 @@
 
 use ergastic_core::clock::{check_instant, minutes_between};
 use ergastic_core::cook::Event;
-use ergastic_core::error::in_range;
+use ergastic_core::error::{Kind, Unit, in_range};
 use ergastic_core::{Error, Result};
+use ergastic_words::errors;
 use jiff::Timestamp;
 
 /// That an instant lies in our time, and not ahead by more than an hour: clocks differ by that much at most.
@@ -13,7 +14,7 @@ use jiff::Timestamp;
 pub fn has_been(field: &str, at: Timestamp, now: Timestamp) -> Result<()> {
     check_instant(field, at)?;
     if minutes_between(now, at) > 60.0 {
-        return Err(Error::new(field, at, "it must not be more than an hour ahead"));
+        return Err(Error::new(Kind::OutOfRange, field, at, errors::not_ahead()));
     }
     Ok(())
 }
@@ -23,7 +24,7 @@ pub fn has_been(field: &str, at: Timestamp, now: Timestamp) -> Result<()> {
 /// # Errors
 /// Names the field that can't be used.
 pub fn reading(at: Timestamp, celsius: f64, now: Timestamp) -> Result<()> {
-    in_range("celsius", celsius, -40.0, 400.0, "°C")?;
+    in_range("celsius", celsius, -40.0, 400.0, Unit::Celsius)?;
     has_been("at", at, now)
 }
 

@@ -9,6 +9,7 @@ use clap::{Parser, Subcommand};
 use ergastic_core::clock::Hours;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_store::{Lock, Store};
+use ergastic_words::{Said, Voice, service as say};
 use tokio::net::TcpListener;
 
 use crate::app::App;
@@ -108,17 +109,26 @@ pub async fn run(cli: Cli) -> ExitCode {
     }
 }
 
+/// The command line speaks before any kitchen is open.
+fn told(said: Said) -> String {
+    Voice::default().say(said)
+}
+
+fn shown(path: &Path) -> String {
+    path.display().to_string()
+}
+
 fn failed(error: anyhow::Error) -> (String, u8) {
     (format!("{error:#}"), 1)
 }
 
 async fn backup(file: &Path, data: &Path) -> anyhow::Result<()> {
     let database = data.join(DATABASE);
-    anyhow::ensure!(database.is_file(), "there is no kitchen in {}; name its folder with --data", data.display());
+    anyhow::ensure!(database.is_file(), told(say::no_kitchen_in(&shown(data))));
     let store = Store::open(&database).await?;
     store.backup(file).await?;
     store.close().await;
-    println!("{} holds the whole kitchen.", file.display());
+    println!("{}", told(say::holds_the_kitchen(&shown(file))));
     Ok(())
 }
 
@@ -126,9 +136,9 @@ async fn restore(file: &Path, data: &Path) -> anyhow::Result<()> {
     make_folder(data)?;
     let _alone = Lock::take(data)?;
     let aside = ergastic_store::restore(file, &data.join(DATABASE), jiff::Timestamp::now()).await?;
-    println!("The kitchen of {} is back in {}.", file.display(), data.display());
+    println!("{}", told(say::kitchen_is_back(&shown(file), &shown(data))));
     if let Some(aside) = aside {
-        println!("What was there is kept as {}.", aside.display());
+        println!("{}", told(say::was_there(&shown(&aside))));
     }
     Ok(())
 }
@@ -141,7 +151,7 @@ fn make_folder(folder: &Path) -> anyhow::Result<()> {
         .recursive(true)
         .mode(0o700)
         .create(folder)
-        .with_context(|| format!("the folder {} can't be made", folder.display()))
+        .with_context(|| told(say::no_folder(&shown(folder))))
 }
 
 fn compute_file(computation: Computation, file: &PathBuf) -> Result<(), (String, u8)> {
@@ -155,7 +165,7 @@ fn compute_file(computation: Computation, file: &PathBuf) -> Result<(), (String,
     };
     read.map_err(|error| (format!("{}: {error}", file.display()), EXIT_BAD_INPUT))?;
     if text.len() as u64 > MOST_BYTES {
-        return Err((format!("{}: larger than {MOST_BYTES} bytes", file.display()), EXIT_BAD_INPUT));
+        return Err((told(say::file_too_large(&shown(file), MOST_BYTES as u32)), EXIT_BAD_INPUT));
     }
     let answer = compute::run(computation, &text, jiff::Timestamp::now())
         .map_err(|error| (error.to_string(), EXIT_BAD_INPUT))?;
@@ -165,7 +175,9 @@ fn compute_file(computation: Computation, file: &PathBuf) -> Result<(), (String,
 /// Prints an answer; whoever reads it may stop early, and that is no fault.
 fn print(answer: &str) -> Result<(), (String, u8)> {
     match writeln!(std::io::stdout(), "{answer}") {
-        Err(error) if error.kind() != std::io::ErrorKind::BrokenPipe => Err((format!("standard output: {error}"), 1)),
+        Err(error) if error.kind() != std::io::ErrorKind::BrokenPipe => {
+            Err((told(say::standard_output(&error.to_string())), 1))
+        }
         _ => Ok(()),
     }
 }
@@ -178,9 +190,9 @@ async fn start(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
         .init();
     make_folder(&data)?;
     let _alone = Lock::take(&data)?;
-    let store = Store::open(&data.join(DATABASE)).await.context("the database can't be opened")?;
+    let store = Store::open(&data.join(DATABASE)).await.with_context(|| told(say::database_not_opened()))?;
     if demo {
-        demo::fill(&store, jiff::Timestamp::now()).await.context("the demo kitchen can't be loaded")?;
+        demo::fill(&store, jiff::Timestamp::now()).await.with_context(|| told(say::demo_not_loaded()))?;
     }
     if store.is_new().await? {
         // A new kitchen starts in the time zone of the machine it stands on, and its cook sleeps at night.
@@ -189,7 +201,7 @@ async fn start(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
         store.save_kitchen(&Kitchen { zone, asleep, ..Kitchen::default() }).await?;
     }
     let listener =
-        TcpListener::bind(("127.0.0.1", port)).await.with_context(|| format!("port {port} can't be used"))?;
+        TcpListener::bind(("127.0.0.1", port)).await.with_context(|| told(say::port_taken(&port.to_string())))?;
     let address = listener.local_addr()?;
     println!("http://{address}");
     upkeep::know_facts(&store).await?;

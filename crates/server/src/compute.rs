@@ -1,11 +1,13 @@
 //! The stateless computations, the same for the command line and the API.
 
 use ergastic_core::Error;
+use ergastic_core::error::Kind;
 use ergastic_core::finish::sauce;
 use ergastic_core::forecast::forecast;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::match_ways;
 use ergastic_core::prepare::prepare_request;
+use ergastic_words::Said;
 use jiff::Timestamp;
 use serde::Serialize;
 use serde::de::DeserializeOwned;
@@ -40,5 +42,6 @@ fn answer<Q: DeserializeOwned + Serialize, A: Serialize>(
     compute: impl Fn(&Q) -> Result<A, Error>,
 ) -> Result<String, Error> {
     let answer = compute(&read_object(text)?)?;
-    serde_json::to_string_pretty(&answer).map_err(|error| Error::new("answer", "", error.to_string()))
+    serde_json::to_string_pretty(&answer)
+        .map_err(|error| Error::new(Kind::Unknown, "answer", "", Said::text(error.to_string())))
 }

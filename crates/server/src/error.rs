@@ -1,8 +1,12 @@
 //! The one place where errors become responses: problem+json (RFC 9457) that names the field.
 
+use std::fmt;
+use std::sync::Arc;
+
 use axum::http::{HeaderValue, StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use ergastic_store::Trouble;
+use ergastic_words::{Said, Voice, service as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -23,24 +27,39 @@ pub struct Problem {
 }
 
 /// What a handler can fail with.
-#[derive(Debug, thiserror::Error)]
+#[derive(Debug)]
 pub enum ApiError {
     /// Something given can't be used.
-    #[error(transparent)]
-    Input(#[from] ergastic_core::Error),
+    Input(ergastic_core::Error),
     /// The store.
-    #[error(transparent)]
-    Store(#[from] ergastic_store::Error),
+    Store(ergastic_store::Error),
     /// Refused with a status and a reason.
-    #[error("{1}")]
-    Refused(StatusCode, String),
+    Refused(StatusCode, Said),
     /// Not now: too much is asked for at once.
-    #[error("{0}")]
-    Later(&'static str),
+    Later(Said),
     /// A bug; the reason goes to the log.
-    #[error("something went wrong in the server")]
     Internal(String),
 }
+
+impl From<ergastic_core::Error> for ApiError {
+    fn from(error: ergastic_core::Error) -> Self {
+        Self::Input(error)
+    }
+}
+
+impl From<ergastic_store::Error> for ApiError {
+    fn from(error: ergastic_store::Error) -> Self {
+        Self::Store(error)
+    }
+}
+
+impl fmt::Display for ApiError {
+    fn fmt(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
+        formatter.write_str(&self.told(Voice::default()))
+    }
+}
+
+impl std::error::Error for ApiError {}
 
 /// A handler's result.
 pub type ApiResult<T> = Result<T, ApiError>;
@@ -69,6 +88,41 @@ impl ApiError {
         }
     }
 
+    /// What went wrong, as far as it is a sender's business.
+    fn told(&self, voice: Voice) -> String {
+        match self {
+            Self::Input(error) => error.told(voice),
+            Self::Store(error) if self.status() == StatusCode::INTERNAL_SERVER_ERROR => {
+                tracing::error!("{error}");
+                voice.say(say::database_fault())
+            }
+            Self::Store(error) => voice.say(error.said()),
+            Self::Refused(_, said) | Self::Later(said) => voice.say(said),
+            Self::Internal(reason) => {
+                tracing::error!("{reason}");
+                voice.say(say::own_fault())
+            }
+        }
+    }
+
+    /// The answer in a voice.
+    pub fn answer(&self, voice: Voice) -> Response {
+        let status = self.status();
+        let problem = Problem {
+            r#type: "about:blank".into(),
+            title: status.canonical_reason().unwrap_or("Error").to_owned(),
+            status: status.as_u16(),
+            detail: self.told(voice),
+            field: self.field(),
+        };
+        let body = serde_json::to_vec(&problem).unwrap_or_default();
+        let mut response = (status, [(header::CONTENT_TYPE, "application/problem+json")], body).into_response();
+        if status == StatusCode::SERVICE_UNAVAILABLE {
+            response.headers_mut().insert(header::RETRY_AFTER, RETRY_AFTER_S);
+        }
+        response
+    }
+
     fn field(&self) -> Option<String> {
         match self {
             Self::Input(error) => Some(error.field.clone()),
@@ -78,31 +132,16 @@ impl ApiError {
     }
 }
 
+/// What went wrong, beside an answer that was made before the kitchen's units were known.
+#[derive(Clone)]
+pub struct Told(pub Arc<ApiError>);
+
 impl IntoResponse for ApiError {
     fn into_response(self) -> Response {
-        let status = self.status();
-        let detail = match &self {
-            Self::Internal(reason) => {
-                tracing::error!("{reason}");
-                self.to_string()
-            }
-            Self::Store(error) if status == StatusCode::INTERNAL_SERVER_ERROR => {
-                tracing::error!("{error}");
-                "the kitchen's database can't be used just now; nothing was changed".to_owned()
-            }
-            _ => self.to_string(),
-        };
-        let problem = Problem {
-            r#type: "about:blank".into(),
-            title: status.canonical_reason().unwrap_or("Error").to_owned(),
-            status: status.as_u16(),
-            detail,
-            field: self.field(),
-        };
-        let body = serde_json::to_vec(&problem).unwrap_or_default();
-        let mut response = (status, [(header::CONTENT_TYPE, "application/problem+json")], body).into_response();
-        if status == StatusCode::SERVICE_UNAVAILABLE {
-            response.headers_mut().insert(header::RETRY_AFTER, RETRY_AFTER_S);
+        let mut response = self.answer(Voice::default());
+        // Only a field's range is said otherwise in other units.
+        if matches!(self, Self::Input(_)) {
+            response.extensions_mut().insert(Told(Arc::new(self)));
         }
         response
     }

@@ -7,6 +7,8 @@ use axum::extract::{FromRequest, FromRequestParts, Path, Request};
 use axum::http::request::Parts;
 use axum::http::{StatusCode, header};
 use axum::response::{IntoResponse, Response};
+use ergastic_core::error::Kind;
+use ergastic_words::service as say;
 use serde::Serialize;
 use serde::de::DeserializeOwned;
 use tokio_stream::StreamExt;
@@ -31,9 +33,7 @@ pub struct JsonList<T, const MOST: usize>(pub Vec<T>);
 /// # Errors
 /// 413 when it is longer, 408 when nothing comes for a while.
 pub async fn body(request: Request, most: usize) -> Result<Bytes, ApiError> {
-    let too_long = || {
-        ApiError::Refused(StatusCode::PAYLOAD_TOO_LARGE, format!("this is longer than the {most} bytes it may have"))
-    };
+    let too_long = || ApiError::Refused(StatusCode::PAYLOAD_TOO_LARGE, say::too_long(most as u32));
     let length = request.headers().get(header::CONTENT_LENGTH).and_then(|length| length.to_str().ok()?.parse().ok());
     if length.is_some_and(|length: u64| length > most as u64) {
         return Err(too_long());
@@ -55,10 +55,10 @@ pub async fn body(request: Request, most: usize) -> Result<Bytes, ApiError> {
 /// 408 when none comes for a while, 400 when the sender breaks off.
 pub async fn next_piece(pieces: &mut axum::body::BodyDataStream) -> Result<Option<Bytes>, ApiError> {
     match tokio::time::timeout(PIECE, pieces.next()).await {
-        Err(_) => Err(ApiError::Refused(StatusCode::REQUEST_TIMEOUT, "the rest of the request did not come".into())),
+        Err(_) => Err(ApiError::Refused(StatusCode::REQUEST_TIMEOUT, say::rest_did_not_come())),
         Ok(None) => Ok(None),
         Ok(Some(Ok(piece))) => Ok(Some(piece)),
-        Ok(Some(Err(_))) => Err(ApiError::Refused(StatusCode::BAD_REQUEST, "the request broke off".into())),
+        Ok(Some(Err(_))) => Err(ApiError::Refused(StatusCode::BAD_REQUEST, say::broke_off())),
     }
 }
 
@@ -97,8 +97,7 @@ impl<S: Send + Sync> FromRequestParts<S> for Name {
 
     async fn from_request_parts(parts: &mut Parts, state: &S) -> Result<Self, ApiError> {
         let path = Path::<String>::from_request_parts(parts, state).await;
-        path.map(|Path(text)| Self(text))
-            .map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, "there is no such address".into()))
+        path.map(|Path(text)| Self(text)).map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, say::no_address()))
     }
 }
 
@@ -112,7 +111,7 @@ impl<S: Send + Sync> FromRequestParts<S> for Id {
         let Name(text) = Name::from_request_parts(parts, state).await?;
         text.parse()
             .map(Self)
-            .map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, format!("there is nothing called {text:?}")))
+            .map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, say::nothing_called(&format!("{text:?}"))))
     }
 }
 
@@ -130,7 +129,7 @@ impl<S: Send + Sync> FromRequestParts<S> for VersionOf {
     async fn from_request_parts(parts: &mut Parts, state: &S) -> Result<Self, ApiError> {
         let Path((id, version)) = Path::<(Uuid, i64)>::from_request_parts(parts, state)
             .await
-            .map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, "there is no such version".into()))?;
+            .map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, say::no_version()))?;
         Ok(Self { id, version })
     }
 }
@@ -146,7 +145,8 @@ impl<S: Send + Sync, T: DeserializeOwned> FromRequestParts<S> for Query<T> {
             let said = rejection.body_text();
             let said = said.rsplit_once("string: ").map_or(said.as_str(), |(_, said)| said);
             let (field, why) = said.split_once(": ").unwrap_or(("the address", said));
-            ergastic_core::Error::new(field, "what the address says", why).into()
+            let given = say::what_the_address_says();
+            ergastic_core::Error::said(Kind::Unknown, field, given, say::because(why)).into()
         })
     }
 }

@@ -4,10 +4,14 @@ use std::fmt;
 use std::marker::PhantomData;
 
 use ergastic_core::Error;
+use ergastic_core::error::Kind;
+use ergastic_words::errors as say;
 use serde::de::{DeserializeOwned, SeqAccess, Visitor};
 use serde::{Deserialize, Deserializer, Serialize};
 use serde_json::Value;
 
+/// The whole of what was sent, where a field is named.
+pub const THE_REQUEST: &str = "the request";
 /// What some editors put before a text to say that it is UTF-8.
 const BYTE_ORDER_MARK: &[u8] = b"\xef\xbb\xbf";
 
@@ -21,7 +25,7 @@ pub fn without_mark(text: &[u8]) -> &[u8] {
 pub fn read_object<T: DeserializeOwned + Serialize>(text: &[u8]) -> Result<T, Error> {
     let text = without_mark(text);
     if text.trim_ascii_start().starts_with(b"[") {
-        return Err(Error::new("the request", "a list", "it must be one JSON object"));
+        return Err(Error::said(Kind::Unknown, THE_REQUEST, say::a_list(), say::not_one_object()));
     }
     read(text)
 }
@@ -34,7 +38,7 @@ pub fn read<T: DeserializeOwned + Serialize>(text: &[u8]) -> Result<T, Error> {
         let path = error.path().to_string();
         misfit(&path, &error.into_inner())
     })?;
-    reader.end().map_err(|_| Error::new("the request", "more text after the JSON", "give one JSON value"))?;
+    reader.end().map_err(|_| Error::said(Kind::Unknown, THE_REQUEST, say::more_text(), say::one_value()))?;
     if let (Ok(given), Ok(meant)) = (serde_json::from_slice::<Value>(text), serde_json::to_value(&value)) {
         objects_are_objects(&given, &meant, "")?;
     }
@@ -45,8 +49,8 @@ pub fn read<T: DeserializeOwned + Serialize>(text: &[u8]) -> Result<T, Error> {
 fn objects_are_objects(given: &Value, meant: &Value, path: &str) -> Result<(), Error> {
     match (given, meant) {
         (Value::Array(_), Value::Object(_)) => {
-            let field = if path.is_empty() { "the request" } else { path };
-            Err(Error::new(field, "a list", "it must be an object with the names of its fields"))
+            let field = if path.is_empty() { THE_REQUEST } else { path };
+            Err(Error::said(Kind::Unknown, field, say::a_list(), say::object_with_names()))
         }
         (Value::Object(given), Value::Object(meant)) => given.iter().try_for_each(|(name, inner)| {
             let path = if path.is_empty() { name.clone() } else { format!("{path}.{name}") };
@@ -63,8 +67,8 @@ pub fn misfit(path: &str, error: &serde_json::Error) -> Error {
     let said = error.to_string();
     if error.is_syntax() || error.is_eof() || error.is_io() {
         // A list that is too long stops the reader inside its field.
-        let field = if path == "." { "the request" } else { path };
-        return Error::new(field, "this text", format!("it must be JSON that fits the field: {said}"));
+        let field = if path == "." { THE_REQUEST } else { path };
+        return Error::said(Kind::Unknown, field, say::this_text(), say::not_json(&said));
     }
     let said = said.rsplit_once(" at line ").map_or(said.as_str(), |(said, _)| said);
     let inside = |name: &str| if path == "." { name.to_owned() } else { format!("{path}.{name}") };
@@ -77,18 +81,18 @@ pub fn misfit(path: &str, error: &serde_json::Error) -> Error {
         other => other,
     };
     if said.starts_with("missing field") {
-        return Error::new(inside(quoted), "nothing", "it must be given");
+        return Error::missing(inside(quoted), say::must_be_given());
     }
     let field = match path {
         // The path of an unknown field already ends in its name.
-        "." => if said.starts_with("unknown field") { quoted } else { "the request" }.to_owned(),
+        "." => if said.starts_with("unknown field") { quoted } else { THE_REQUEST }.to_owned(),
         path => path.to_owned(),
     };
     let given = ["invalid type: ", "invalid value: ", "unknown variant ", "unknown field "]
         .iter()
         .find_map(|prefix| what.strip_prefix(prefix))
         .unwrap_or(what);
-    Error::new(field, given, format!("it must be {expected}"))
+    Error::new(Kind::Unknown, field, given, say::expected(expected))
 }
 
 /// A list that is refused while it is read, as soon as it is longer than `MOST`.
@@ -126,6 +130,7 @@ impl<'de, T: Deserialize<'de>, const MOST: usize> Deserialize<'de> for AtMost<T,
 #[cfg(test)]
 mod tests {
     use super::*;
+    use ergastic_words::Voice;
 
     #[derive(Debug, Default, PartialEq, Serialize, Deserialize)]
     #[serde(deny_unknown_fields, default)]
@@ -143,7 +148,7 @@ mod tests {
 
     fn fault(text: &str) -> (String, String) {
         let error = read_object::<Pot>(text.as_bytes()).unwrap_err();
-        (error.field, error.allowed)
+        (error.field, Voice::default().say(error.allowed))
     }
 
     #[test]
@@ -153,7 +158,7 @@ mod tests {
         assert_eq!(fault(r#"{"frobnicate": 1}"#).0, "frobnicate");
         assert_eq!(fault(r#"{"lids": [{"loose": true}]}"#).0, "lids[0].loose");
         assert_eq!(fault("[26]").1, "it must be one JSON object");
-        assert_eq!(fault("{} {}").0, "the request");
+        assert_eq!(fault("{} {}").0, THE_REQUEST);
         assert!(fault("{\"across\": ").1.contains("JSON"));
     }
 
@@ -171,7 +176,7 @@ mod tests {
         // What comes after the last that is allowed is never looked at: it is not even JSON.
         let endless = format!("[{}nonsense", "true,".repeat(4));
         let error = read::<AtMost<bool, 3>>(endless.as_bytes()).unwrap_err();
-        assert!(error.allowed.contains("a list of 3 at most"), "{error}");
+        assert!(error.to_string().contains("a list of 3 at most"), "{error}");
         assert_eq!(read::<AtMost<bool, 3>>(b"[true, false, true]").unwrap().0.len(), 3);
     }
 }

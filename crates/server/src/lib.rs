@@ -17,6 +17,7 @@ mod routes;
 pub mod serve;
 mod summaries;
 mod transfer;
+mod units;
 pub mod upkeep;
 mod web;
 

@@ -5,6 +5,7 @@ use std::sync::Arc;
 use std::sync::atomic::{AtomicUsize, Ordering};
 
 use ergastic_core::stop::Stop;
+use ergastic_words::service as say;
 use rayon::{ThreadPool, ThreadPoolBuilder};
 use tokio::sync::Semaphore;
 
@@ -92,7 +93,7 @@ impl Queue {
             Lane::Cook => self.cook.clone(),
             Lane::Bench => self.bench.clone(),
         };
-        let place = track.place().ok_or(ApiError::Later("too much is being worked out at once; ask again shortly"))?;
+        let place = track.place().ok_or(ApiError::Later(say::too_much()))?;
         let turn = track.turns.clone().acquire_owned().await.map_err(|error| ApiError::Internal(error.to_string()))?;
         let stop = Stop::default();
         let waits = StopWhenDropped(stop.clone());

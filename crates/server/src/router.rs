@@ -4,13 +4,16 @@ use std::sync::Arc;
 use std::time::Duration;
 
 use axum::extract::Request;
-use axum::http::StatusCode;
-use axum::middleware::{Next, from_fn};
+use axum::http::{HeaderName, HeaderValue, StatusCode, header};
+use axum::middleware::{Next, from_fn, map_response_with_state};
 use axum::response::{IntoResponse, Response};
-use axum::{Json, Router, routing::get};
+use axum::routing::{any, get};
+use axum::{Json, Router};
+use ergastic_words::service as say;
 use tower_http::catch_panic::CatchPanicLayer;
 use tower_http::compression::CompressionLayer;
 use tower_http::csrf::CsrfLayer;
+use tower_http::set_header::SetResponseHeaderLayer;
 use tower_http::trace::TraceLayer;
 use utoipa::OpenApi;
 use utoipa_axum::{router::OpenApiRouter, routes};
@@ -18,6 +21,7 @@ use utoipa_axum::{router::OpenApiRouter, routes};
 use crate::app::App;
 use crate::error::ApiError;
 use crate::routes::{bin, compute, cooks, events, kitchen, plans, probes, transfer};
+use crate::units::in_the_kitchens_units;
 use crate::{document, guard, web};
 
 /// An answer that is not there by then is not waited for.
@@ -79,33 +83,35 @@ pub fn api_document() -> utoipa::openapi::OpenApi {
 async fn in_time(request: Request, next: Next) -> Response {
     match tokio::time::timeout(ANSWER, next.run(request)).await {
         Ok(response) => response,
-        Err(_) => ApiError::Later("this took too long and was given up; ask for less, or again").into_response(),
+        Err(_) => ApiError::Later(say::took_too_long()).into_response(),
     }
 }
 
 /// The whole application.
 pub fn router(app: App) -> Router {
     let document = Arc::new(api_document());
-    let quick = Router::from(quick()).layer(from_fn(in_time));
-    quick
+    let no_store = SetResponseHeaderLayer::overriding(header::CACHE_CONTROL, HeaderValue::from_static("no-store"));
+    let api = Router::from(quick())
+        .layer(from_fn(in_time))
         .merge(Router::from(long()))
         .route("/api/openapi.json", get(move || async move { Json(document.as_ref().clone()) }))
-        .route(
-            "/api/{*rest}",
-            axum::routing::any(|| async {
-                ApiError::Refused(StatusCode::NOT_FOUND, "there is no such address in the API".into())
+        .route("/api/{*rest}", any(|| async { ApiError::Refused(StatusCode::NOT_FOUND, say::no_api_address()) }))
+        .method_not_allowed_fallback(|| async { ApiError::Refused(StatusCode::METHOD_NOT_ALLOWED, say::no_method()) })
+        .layer(no_store)
+        .layer(map_response_with_state(app.clone(), in_the_kitchens_units));
+    let headers = guard::HEADERS.map(|(name, value)| {
+        SetResponseHeaderLayer::overriding(HeaderName::from_static(name), HeaderValue::from_static(value))
+    });
+    let [content, sniffing, referrer, resource, opener] = headers;
+    api.fallback(web::serve)
+        .layer(CompressionLayer::new())
+        .layer(
+            CsrfLayer::new().with_rejection_response(|_| {
+                ApiError::Refused(StatusCode::FORBIDDEN, say::another_site()).into_response()
             }),
         )
-        .method_not_allowed_fallback(|| async {
-            ApiError::Refused(StatusCode::METHOD_NOT_ALLOWED, "this address does not take that method".into())
-        })
-        .fallback(web::serve)
-        .layer(CompressionLayer::new())
-        .layer(CsrfLayer::new().with_rejection_response(|_| {
-            ApiError::Refused(StatusCode::FORBIDDEN, "this came from another site's page".into()).into_response()
-        }))
         .layer(from_fn(guard::loopback_only))
-        .layer(from_fn(guard::headers))
+        .layer((content, sniffing, referrer, resource, opener))
         .layer(CatchPanicLayer::custom(|_| ApiError::Internal("a handler panicked".into()).into_response()))
         .layer(TraceLayer::new_for_http())
         .with_state(app)

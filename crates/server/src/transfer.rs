@@ -9,11 +9,13 @@ use std::rc::Rc;
 use axum::body::Bytes;
 use ergastic_core::Error;
 use ergastic_core::cook::{Event, Happened};
+use ergastic_core::error::Kind;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::{Plan, check_name};
 use ergastic_store::{
     Brought, CookFile, FILE_VERSION, Import, MOST_EVENTS, PlanFile, Reading, ReadingFile, Staged, Store, as_document,
 };
+use ergastic_words::{Said, Voice, errors, keeping as say};
 use jiff::Timestamp;
 use serde::Deserializer;
 use serde::de::{DeserializeSeed, IgnoredAny, MapAccess, SeqAccess, Visitor};
@@ -23,9 +25,11 @@ use tokio::sync::mpsc;
 
 use crate::checks;
 use crate::error::{ApiError, ApiResult};
-use crate::json::{misfit, read_object};
+use crate::json::{THE_REQUEST, misfit, read_object};
 use crate::summaries;
 
+/// The whole of a file, where a field is named.
+const THE_FILE: &str = "the file";
 /// One plan or cook may be this long, bytes.
 const MOST_ITEM: u64 = 8 << 20;
 /// Readings handed on at a time: large enough that a page of the database is written a few times and not for each of them,
@@ -69,7 +73,12 @@ impl Read for Pieces {
             match self.receive.blocking_recv() {
                 Some(Some(piece)) => self.piece = piece,
                 Some(None) => self.ended = true,
-                None => return Err(std::io::Error::new(std::io::ErrorKind::UnexpectedEof, "the file broke off")),
+                None => {
+                    return Err(std::io::Error::new(
+                        std::io::ErrorKind::UnexpectedEof,
+                        Voice::default().say(say::broke_off()),
+                    ));
+                }
             }
         }
         let length = into.len().min(self.piece.len());
@@ -87,7 +96,7 @@ struct Bounded<R> {
 impl<R: Read> Read for Bounded<R> {
     fn read(&mut self, into: &mut [u8]) -> std::io::Result<usize> {
         if self.left.get() == 0 {
-            return Err(std::io::Error::other(format!("one part is longer than {MOST_ITEM} bytes")));
+            return Err(std::io::Error::other(Voice::default().say(say::part_too_long(MOST_ITEM as u32))));
         }
         let length = self.inner.read(into)?;
         self.left.set(self.left.get().saturating_sub(length as u64));
@@ -150,7 +159,10 @@ impl Bringing {
 pub fn read_file(reader: impl Read, kitchen: Kitchen, now: Timestamp, sink: &mut impl Sink) -> ApiResult<()> {
     let left = Rc::new(Cell::new(MOST_ITEM));
     let mut buffered = std::io::BufReader::with_capacity(1 << 16, reader);
-    let fault = |error: std::io::Error| ApiError::from(Error::new("the file", "what came", error.to_string()));
+    let fault = |error: std::io::Error| {
+        let why = Said::text(error.to_string());
+        ApiError::from(Error::said(Kind::Unknown, THE_FILE, say::what_came(), why))
+    };
     skip_mark(&mut buffered).map_err(fault)?;
     let mut json = serde_json::Deserializer::from_reader(Bounded { inner: buffered, left: left.clone() });
     let mut file =
@@ -160,11 +172,11 @@ pub fn read_file(reader: impl Read, kitchen: Kitchen, now: Timestamp, sink: &mut
         return Err(fault);
     }
     read.map_err(|error| {
-        let place = if file.place.is_empty() { "the file" } else { &file.place };
+        let place = if file.place.is_empty() { THE_FILE } else { &file.place };
         ApiError::from(misfit(place, &error))
     })?;
     if file.version.is_none() {
-        return Err(Error::new("ergastic", "nothing", format!("a kitchen file says its layout, {FILE_VERSION}")).into());
+        return Err(Error::missing("ergastic", say::says_its_layout(FILE_VERSION)).into());
     }
     file.hand_on(0)
 }
@@ -220,7 +232,7 @@ impl<S: Sink> File<'_, S> {
         let PlanFile { id, version, saved_at, plan, binned_at, damaged } = read_object(raw.get().as_bytes())?;
         checks::has_been("saved_at", saved_at, self.now)?;
         if version.is_some_and(|version| version < 1) {
-            return Err(Error::new("version", version.unwrap_or(0), "it must be 1 or more"));
+            return Err(Error::new(Kind::OutOfRange, "version", version.unwrap_or(0), say::one_or_more()));
         }
         let document = if damaged.is_some() {
             as_document(&plan)
@@ -237,7 +249,7 @@ impl<S: Sink> File<'_, S> {
         let CookFile { id, plan_id, opened_at, plan, events, binned_at, damaged } = read_object(raw.get().as_bytes())?;
         checks::has_been("opened_at", opened_at, self.now)?;
         if events.len() > MOST_EVENTS {
-            return Err(Error::new("events", events.len(), format!("it must hold {MOST_EVENTS} at most")));
+            return Err(Error::new(Kind::OutOfRange, "events", events.len(), errors::at_most(MOST_EVENTS as u32)));
         }
         if let Some(why) = damaged {
             let summary = summaries::broken(id, plan_id, "", opened_at, why);
@@ -273,12 +285,13 @@ impl<S: Sink> File<'_, S> {
 }
 
 fn text(value: &impl serde::Serialize) -> Result<String, Error> {
-    serde_json::to_string(value).map_err(|error| Error::new("the file", "a part of it", error.to_string()))
+    serde_json::to_string(value)
+        .map_err(|error| Error::said(Kind::Unknown, THE_FILE, say::a_part_of_it(), Said::text(error.to_string())))
 }
 
 /// An error of the reader one level further in; it calls the whole of what it reads "the request".
 fn inside(outer: &str, error: Error) -> Error {
-    if error.field == "the request" { Error { field: outer.to_owned(), ..error } } else { error.within(outer) }
+    if error.field == THE_REQUEST { Error { field: outer.to_owned(), ..error } } else { error.within(outer) }
 }
 
 impl<'de, S: Sink> Visitor<'de> for &mut File<'_, S> {
@@ -296,7 +309,7 @@ impl<'de, S: Sink> Visitor<'de> for &mut File<'_, S> {
                 "ergastic" => {
                     let version: u32 = fields.next_value()?;
                     let known = (version == FILE_VERSION).then_some(version).ok_or_else(|| {
-                        Error::new("ergastic", version, format!("this version reads layout {FILE_VERSION}"))
+                        Error::new(Kind::OutOfRange, "ergastic", version, say::reads_layout(FILE_VERSION))
                     });
                     self.version = Some(self.ends(known.map_err(ApiError::from))?);
                 }
@@ -312,8 +325,7 @@ impl<'de, S: Sink> Visitor<'de> for &mut File<'_, S> {
                 "probes" => fields.next_value_seed(Probes { file: self })?,
                 _ => {
                     fields.next_value::<IgnoredAny>()?;
-                    let unknown =
-                        Error::new(&*name, "this field", "a file has ergastic, kitchen, plans, cooks and probes");
+                    let unknown = Error::said(Kind::Unknown, &*name, say::this_field(), say::fields_of_a_file());
                     self.ends(Err::<(), _>(unknown.into()))?;
                 }
             }
@@ -427,8 +439,8 @@ impl<'de, S: Sink> Visitor<'de> for Probe<'_, '_, S> {
                     fields.next_value_seed(Readings { file, probe, place: format!("{place}.readings") })?;
                 }
                 _ => {
-                    let why = "a probe is {\"probe\": its name, \"readings\": […]}, in this order";
-                    let error = Error::new(&*file.place, "this field", why);
+                    let why = say::fields_of_a_probe();
+                    let error = Error::said(Kind::Unknown, &*file.place, say::this_field(), why);
                     file.ends(Err::<(), _>(error.into()))?;
                 }
             }

@@ -5,6 +5,7 @@ use std::time::{Duration, Instant};
 
 use ergastic_core::cook::view;
 use ergastic_store::{RawCook, Store, StoredCook, Summary, keep_backup};
+use ergastic_words::{Voice, keeping as say};
 use jiff::Timestamp;
 use rayon::{ThreadPool, ThreadPoolBuilder};
 use uuid::Uuid;
@@ -107,7 +108,7 @@ async fn reckon(app: &App, id: Uuid, thread: &Arc<ThreadPool>) -> ApiResult<()> 
             })
             .await;
             // A fold that panics is that cook's own fault too.
-            done.unwrap_or_else(|_| unreadable(id, &raw, "it can't be worked out"))
+            done.unwrap_or_else(|_| unreadable(id, &raw, &Voice::default().say(say::cant_be_worked_out())))
         }
     };
     app.store.put_summary(id, seq, &summary).await?;

@@ -2,6 +2,7 @@
 
 use axum::http::{Method, StatusCode, Uri, header};
 use axum::response::{IntoResponse, Response};
+use ergastic_words::{Voice, service as say};
 use rust_embed::Embed;
 
 use crate::error::ApiError;
@@ -14,18 +15,16 @@ struct Files;
 /// Serves a file, or the page, to who reads.
 pub async fn serve(method: Method, uri: Uri) -> Response {
     if method != Method::GET && method != Method::HEAD {
-        return ApiError::Refused(StatusCode::METHOD_NOT_ALLOWED, "a page can only be read (GET, HEAD)".into())
-            .into_response();
+        return ApiError::Refused(StatusCode::METHOD_NOT_ALLOWED, say::read_only_page()).into_response();
     }
     let path = uri.path().trim_start_matches('/');
     let named = Files::get(path).filter(|_| !path.is_empty());
     if named.is_none() && path.starts_with("assets/") {
-        return ApiError::Refused(StatusCode::NOT_FOUND, "there is no such file".into()).into_response();
+        return ApiError::Refused(StatusCode::NOT_FOUND, say::no_file()).into_response();
     }
     let hashed = named.is_some() && path.starts_with("assets/");
     let Some(file) = named.or_else(|| Files::get("index.html")) else {
-        return (StatusCode::SERVICE_UNAVAILABLE, "The web files are not in this build: run ./dev build.")
-            .into_response();
+        return (StatusCode::SERVICE_UNAVAILABLE, Voice::default().say(say::no_web_files())).into_response();
     };
     let kind = if hashed || path.contains('.') {
         file.metadata.mimetype().to_owned()

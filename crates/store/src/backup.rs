@@ -3,6 +3,7 @@
 use std::os::unix::fs::{OpenOptionsExt, PermissionsExt};
 use std::path::{Path, PathBuf};
 
+use ergastic_words::{Said, keeping as say};
 use jiff::Timestamp;
 use sqlx::sqlite::SqliteConnectOptions;
 use sqlx::{ConnectOptions, Connection};
@@ -20,7 +21,7 @@ const FOLDER: &str = "backups";
 fn io(path: &Path) -> impl Fn(std::io::Error) -> Error + '_ {
     move |error| match error.kind() {
         std::io::ErrorKind::StorageFull => Error::Unusable(Trouble::Full),
-        _ => Error::File(format!("{}: {error}", path.display())),
+        _ => Error::of_file(path, &error),
     }
 }
 
@@ -31,7 +32,7 @@ impl Store {
     /// When there is such a file, or it can't be written.
     pub async fn backup(&self, to: &Path) -> Result<()> {
         if to.exists() {
-            return Err(Error::File(format!("{} is there already; name a new file", to.display())));
+            return Err(Error::File(say::file_is_there(&to.display().to_string())));
         }
         let partial = PathBuf::from(format!("{}.part", to.display()));
         let _ = std::fs::remove_file(&partial);
@@ -103,16 +104,13 @@ fn rotate(folder: &Path) -> Result<()> {
 /// # Errors
 /// When the copy is not a whole Ergastic database, or can't be put there; then nothing has changed.
 pub async fn restore(copy: &Path, to: &Path, now: Timestamp) -> Result<Option<PathBuf>> {
-    let not_one = |why: &str| Error::File(format!("{} is no copy of a kitchen: {why}", copy.display()));
+    let not_one = |why: Said| Error::File(say::no_copy(&copy.display().to_string(), why));
+    let reason = |error: &dyn std::fmt::Display| not_one(Said::text(error.to_string()));
     if !copy.is_file() {
-        return Err(not_one("there is no such file"));
+        return Err(not_one(say::no_such_file()));
     }
-    let mut connection = SqliteConnectOptions::new()
-        .filename(copy)
-        .read_only(true)
-        .connect()
-        .await
-        .map_err(|error| not_one(&error.to_string()))?;
+    let mut connection =
+        SqliteConnectOptions::new().filename(copy).read_only(true).connect().await.map_err(|error| reason(&error))?;
     let sound: std::result::Result<String, _> =
         sqlx::query_scalar("PRAGMA quick_check(1)").fetch_one(&mut connection).await;
     let known: std::result::Result<i64, _> =
@@ -124,8 +122,8 @@ pub async fn restore(copy: &Path, to: &Path, now: Timestamp) -> Result<Option<Pa
                 return Err(Error::Newer(version));
             }
         }
-        (Ok(sound), Ok(_)) => return Err(not_one(&sound)),
-        (Err(error), _) | (_, Err(error)) => return Err(not_one(&error.to_string())),
+        (Ok(sound), Ok(_)) => return Err(reason(&sound)),
+        (Err(error), _) | (_, Err(error)) => return Err(reason(&error)),
     }
     let partial = PathBuf::from(format!("{}.part", to.display()));
     let _ = std::fs::remove_file(&partial);

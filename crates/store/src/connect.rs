@@ -66,7 +66,7 @@ fn make(file: &Path) -> Result<()> {
         {
             Err(Error::Unusable(Trouble::ReadOnly))
         }
-        Err(error) => Err(Error::File(format!("{}: {error}", file.display()))),
+        Err(error) => Err(Error::of_file(file, &error)),
     }
 }
 
@@ -114,7 +114,7 @@ impl Connections {
             open.push(readers.acquire().await?);
         }
         drop(open);
-        let identity = identity(file).map_err(|error| Error::File(format!("{}: {error}", file.display())))?;
+        let identity = identity(file).map_err(|error| Error::of_file(file, &error))?;
         let long = Arc::new(Semaphore::new(LONG_READS));
         Ok(Self { writer, readers, long, file: file.to_owned(), identity, remove_on_drop })
     }

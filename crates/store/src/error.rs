@@ -1,5 +1,9 @@
 //! The one error type of the store.
 
+use std::fmt;
+use std::path::Path;
+
+use ergastic_words::{Said, Voice, keeping as say};
 use uuid::Uuid;
 
 /// Why nothing can be kept just now.
@@ -21,43 +25,29 @@ pub enum Trouble {
 
 impl Trouble {
     /// What is so, and the way out of it.
-    pub fn words(self) -> &'static str {
+    pub fn said(self) -> Said {
         match self {
-            Self::Full => {
-                "nothing can be kept: the disk is full. Make room on it; what is shown stays, and the next change is kept again"
-            }
-            Self::ReadOnly => {
-                "nothing can be kept: the kitchen's folder can only be read. Make it writable, or start with another folder (--data)"
-            }
-            Self::Disk => {
-                "nothing can be kept: the disk does not do what it is told. Save the whole kitchen as a file elsewhere, and check the disk"
-            }
-            Self::Gone => {
-                "nothing can be kept: the database file was deleted or replaced. Save the whole kitchen as a file now, then start again and bring it in"
-            }
-            Self::Corrupt => {
-                "the database file is damaged or not a database. Put it aside and bring back a copy with `ergastic restore FILE`; copies are kept in the folder backups beside it"
-            }
-            Self::Busy => {
-                "the kitchen is still busy with another change. Nothing of this one was kept; try again shortly"
-            }
+            Self::Full => say::trouble_full(),
+            Self::ReadOnly => say::trouble_read_only(),
+            Self::Disk => say::trouble_disk(),
+            Self::Gone => say::trouble_gone(),
+            Self::Corrupt => say::trouble_corrupt(),
+            Self::Busy => say::trouble_busy(),
         }
     }
 }
 
 /// What can go wrong on the way to the database and back.
-#[derive(Debug, thiserror::Error)]
+#[derive(Debug)]
 pub enum Error {
     /// There is no such row.
-    #[error("there is no {what} {id}")]
     NotFound {
-        /// What was looked for.
+        /// What was looked for: plan, cook or version.
         what: &'static str,
         /// By which id.
         id: String,
     },
     /// Someone saved a newer version in between.
-    #[error("version {given} was saved over by version {current}")]
     Conflict {
         /// The version the change was made from.
         given: i64,
@@ -65,7 +55,6 @@ pub enum Error {
         current: i64,
     },
     /// An event's id belongs to another cook.
-    #[error("[{index}].id: {id} is the id of something that happened in another cook; make a new one")]
     Elsewhere {
         /// Which of the events that were sent.
         index: usize,
@@ -73,40 +62,60 @@ pub enum Error {
         id: Uuid,
     },
     /// The cook went on in between; what was folded is no longer what stands.
-    #[error("something else happened in this cook just now; try again")]
     Moved,
     /// A cook holds as much as it may.
-    #[error("this cook holds {most} things that happened, which is all it can; close it and open another")]
     CookFull {
         /// How many that is.
         most: usize,
     },
     /// Another import is under way.
-    #[error("another file is being brought in; wait until it is done")]
     Importing,
     /// A document in the database, or one to be written, is not what it should be.
-    #[error("a stored document can't be read: {0}")]
-    Damaged(String),
+    Damaged(Said),
     /// The file can't be used as asked.
-    #[error("{0}")]
-    File(String),
+    File(Said),
     /// Nothing can be kept, or read, just now.
-    #[error("{}", .0.words())]
     Unusable(Trouble),
     /// The database was written by a newer version.
-    #[error(
-        "the database was written by a newer version of Ergastic (its step {0}). Start that version, or another folder (--data)"
-    )]
     Newer(i64),
     /// The database itself.
-    #[error("the database: {0}")]
     Sql(sqlx::Error),
     /// A migration.
-    #[error("the database can't be brought up to date: {0}")]
     Migrate(sqlx::migrate::MigrateError),
 }
 
+impl fmt::Display for Error {
+    fn fmt(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
+        formatter.write_str(&Voice::default().say(self.said()))
+    }
+}
+
+impl std::error::Error for Error {}
+
 impl Error {
+    /// A file of the operating system that can't be used, and its reason.
+    pub(crate) fn of_file(path: &Path, reason: &impl ToString) -> Self {
+        Self::File(say::file_fault(&path.display().to_string(), &reason.to_string()))
+    }
+
+    /// What went wrong.
+    pub fn said(&self) -> Said {
+        match self {
+            Self::NotFound { what, id } => say::not_found(what, id),
+            Self::Conflict { given, current } => say::conflict(&given.to_string(), &current.to_string()),
+            Self::Elsewhere { index, id } => say::elsewhere(&index.to_string(), &id.to_string()),
+            Self::Moved => say::moved(),
+            Self::CookFull { most } => say::cook_full(*most as u32),
+            Self::Importing => say::importing(),
+            Self::Damaged(reason) => say::damaged(&Voice::default().say(reason)),
+            Self::File(said) => said.clone(),
+            Self::Unusable(trouble) => trouble.said(),
+            Self::Newer(step) => say::newer(&step.to_string()),
+            Self::Sql(error) => say::database(&error.to_string()),
+            Self::Migrate(error) => say::migration(&error.to_string()),
+        }
+    }
+
     /// Why nothing can be kept, where that is the matter.
     pub fn trouble(&self) -> Option<Trouble> {
         match self {
@@ -158,7 +167,7 @@ impl From<sqlx::migrate::MigrateError> for Error {
 
 impl From<serde_json::Error> for Error {
     fn from(error: serde_json::Error) -> Self {
-        Self::Damaged(error.to_string())
+        Self::Damaged(Said::text(error.to_string()))
     }
 }
 

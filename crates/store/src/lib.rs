@@ -20,6 +20,7 @@ use std::path::Path;
 use std::sync::Arc;
 
 use ergastic_core::kitchen::Kitchen;
+use ergastic_words::keeping as say;
 use jiff::Timestamp;
 use tokio::sync::Mutex;
 use uuid::Uuid;
@@ -60,7 +61,7 @@ impl Store {
     /// When it can't be made.
     pub async fn temporary() -> Result<Self> {
         let folder = std::env::temp_dir().join(format!("ergastic-{}", Uuid::new_v4()));
-        std::fs::create_dir_all(&folder).map_err(|error| Error::File(format!("{}: {error}", folder.display())))?;
+        std::fs::create_dir_all(&folder).map_err(|error| Error::of_file(&folder, &error))?;
         let file = folder.join("kitchen.sqlite");
         Ok(Self { connections: Arc::new(Connections::open(&file, Some(folder)).await?), importing: Arc::default() })
     }
@@ -139,11 +140,11 @@ fn write<T: serde::Serialize>(value: &T) -> Result<String> {
 }
 
 fn read_id(text: &str) -> Result<Uuid> {
-    text.parse().map_err(|_| Error::Damaged(format!("{text:?} is not an id")))
+    text.parse().map_err(|_| Error::Damaged(say::no_id(&format!("{text:?}"))))
 }
 
 fn read_instant(text: &str) -> Result<Timestamp> {
-    text.parse().map_err(|_| Error::Damaged(format!("{text:?} is not an instant")))
+    text.parse().map_err(|_| Error::Damaged(say::no_instant(&format!("{text:?}"))))
 }
 
 /// Instants of one length, so that their text sorts as they do.

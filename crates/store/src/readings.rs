@@ -2,6 +2,7 @@
 
 use std::collections::HashSet;
 
+use ergastic_words::keeping as say;
 use jiff::Timestamp;
 use sqlx::{AssertSqlSafe, SqliteConnection};
 use tokio::sync::mpsc;
@@ -32,8 +33,8 @@ type Row = (i64, Vec<u8>, f64);
 
 fn from_row((at, id, celsius): Row) -> Result<Reading> {
     Ok(Reading {
-        id: Uuid::from_slice(&id).map_err(|_| Error::Damaged("a reading's id is not an id".into()))?,
-        at: Timestamp::from_millisecond(at).map_err(|_| Error::Damaged(format!("{at} is not an instant")))?,
+        id: Uuid::from_slice(&id).map_err(|_| Error::Damaged(say::no_reading_id()))?,
+        at: Timestamp::from_millisecond(at).map_err(|_| Error::Damaged(say::no_instant(&at.to_string())))?,
         celsius,
     })
 }

@@ -1,5 +1,6 @@
 //! Whether anything can be kept just now, and who may keep it here.
 
+use ergastic_words::keeping as say;
 use std::fs::{File, TryLockError};
 use std::os::unix::fs::OpenOptionsExt;
 use std::path::Path;
@@ -74,16 +75,13 @@ impl Lock {
                         Error::Unusable(Trouble::ReadOnly)
                     }
                     std::io::ErrorKind::StorageFull => Error::Unusable(Trouble::Full),
-                    _ => Error::File(format!("{}: {error}", path.display())),
+                    _ => Error::of_file(&path, &error),
                 },
             )?;
         match file.try_lock() {
             Ok(()) => Ok(Self(file)),
-            Err(TryLockError::WouldBlock) => Err(Error::File(format!(
-                "another Ergastic keeps its kitchen in {}; stop that one, or give this one a folder of its own (--data)",
-                folder.display()
-            ))),
-            Err(TryLockError::Error(error)) => Err(Error::File(format!("{}: {error}", path.display()))),
+            Err(TryLockError::WouldBlock) => Err(Error::File(say::folder_taken(&folder.display().to_string()))),
+            Err(TryLockError::Error(error)) => Err(Error::of_file(&path, &error)),
         }
     }
 }

@@ -8,9 +8,10 @@ use utoipa::ToSchema;
 use uuid::Uuid;
 
 use crate::clock::{check_instant, plus_minutes};
-use crate::error::{Result, in_range};
+use crate::error::{Result, Unit, in_range};
 use crate::forecast::{Added, Evidence, HORIZON_S};
 use crate::plan::{check_name, check_text};
+use crate::sheet::TaskId;
 use crate::tender::Check;
 
 /// How a cook ended, in the cook's own judgement.
@@ -42,7 +43,7 @@ pub enum Happened {
     MetHeat {},
     /// A task was done.
     TaskDone {
-        /// The task's id on the sheet.
+        /// The task's id on the sheet. It is kept as it came: what is no task of this sheet's hinders nobody.
         #[schema(min_length = 1, max_length = 80)]
         task: String,
     },
@@ -118,21 +119,21 @@ impl Event {
     pub fn check(&self) -> Result<()> {
         check_instant("at", self.at)?;
         match &self.happened {
-            Happened::CoreReading { celsius } => in_range("celsius", *celsius, -40.0, 400.0, "°C").map(drop),
+            Happened::CoreReading { celsius } => in_range("celsius", *celsius, -40.0, 400.0, Unit::Celsius).map(drop),
             Happened::LiquidAdded { litres, celsius } => {
-                in_range("litres", *litres, 0.01, 20.0, "L")?;
-                celsius.map_or(Ok(()), |celsius| in_range("celsius", celsius, 0.0, 100.0, "°C").map(drop))
+                in_range("litres", *litres, 0.01, 20.0, Unit::Litres)?;
+                celsius.map_or(Ok(()), |celsius| in_range("celsius", celsius, 0.0, 100.0, Unit::Celsius).map(drop))
             }
-            Happened::Dipped { litres } => in_range("litres", *litres, 0.0, 60.0, "L").map(drop),
-            Happened::Weighed { lost_kg } => in_range("lost_kg", *lost_kg, 0.0, 20.0, "kg").map(drop),
+            Happened::Dipped { litres } => in_range("litres", *litres, 0.0, 60.0, Unit::Litres).map(drop),
+            Happened::Weighed { lost_kg } => in_range("lost_kg", *lost_kg, 0.0, 20.0, Unit::Kilograms).map(drop),
             Happened::Note { text } => check_text("text", text, 500),
             Happened::TaskDone { task } => check_name("task", task, 80),
             Happened::Closed { outcome } => {
                 if let Some(kg) = outcome.cooked_kg {
-                    in_range("outcome.cooked_kg", kg, 0.0, 60.0, "kg")?;
+                    in_range("outcome.cooked_kg", kg, 0.0, 60.0, Unit::Kilograms)?;
                 }
                 if let Some(litres) = outcome.liquid_left_l {
-                    in_range("outcome.liquid_left_l", litres, 0.0, 60.0, "L")?;
+                    in_range("outcome.liquid_left_l", litres, 0.0, 60.0, Unit::Litres)?;
                 }
                 outcome.change.as_ref().map_or(Ok(()), |text| check_text("outcome.change", text, 500))
             }
@@ -172,10 +173,11 @@ impl<'a> Standing<'a> {
     }
 
     /// When a task was done.
-    pub fn done(&self, task: &str) -> Option<Timestamp> {
+    pub fn done(&self, task: TaskId) -> Option<Timestamp> {
+        let is_it = |done: &str| done.parse() == Ok(task);
         self.events
             .iter()
-            .find(|event| matches!(&event.happened, Happened::TaskDone { task: done } if done == task))
+            .find(|event| matches!(&event.happened, Happened::TaskDone { task: done } if is_it(done)))
             .map(|event| event.at)
     }
 
@@ -221,7 +223,7 @@ impl<'a> Standing<'a> {
     /// Readings, checks, dips and weighings as evidence, counted from the meat meeting the heat and before it was lifted.
     pub fn evidence(&self) -> Vec<Evidence> {
         let Some(met_heat) = self.met_heat() else { return Vec::new() };
-        let lifted = self.done("lift").unwrap_or(Timestamp::MAX);
+        let lifted = self.done(TaskId::Lift).unwrap_or(Timestamp::MAX);
         self.events
             .iter()
             .filter(|event| event.at >= met_heat && event.at <= lifted)

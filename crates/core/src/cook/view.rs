@@ -1,21 +1,24 @@
 //! What a cook sees: now, next and later, the band, and what was predicted.
 
+use ergastic_words::{Share, Span, cook as say, errors, log};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::event::{Event, Outcome, Standing};
 use crate::clock::{minutes_between, plus_minutes};
-use crate::error::{Error, Result};
-use crate::forecast::span;
+use crate::error::{Error, Kind, Result};
 use crate::kitchen::Kitchen;
 use crate::learn::{Learned, learned};
 use crate::plan::Plan;
-use crate::sheet::{Ready, Task, TaskKind, Worked, lay, timing};
+use crate::sheet::{Ready, Task, TaskId, TaskKind, Worked, lay, timing};
 use crate::tender::EatenAs;
 
 /// A logged check this long before a planned look counts as that look, min.
 const CHECK_COUNTS_MIN: f64 = 15.0;
+
+/// So close to the middle of the band a cook is right at it, min.
+const RIGHT_WITHIN_MIN: f64 = 7.5;
 
 /// So long after its bell an open cook counts as forgotten, min: what is in its pot is not worked out any further.
 const FORGOTTEN_MIN: f64 = 720.0;
@@ -101,9 +104,11 @@ pub struct CookView {
     /// Every task with its state, in time order.
     pub tasks: Vec<CookTask>,
     /// What to do now.
-    pub now_task: Option<String>,
+    #[schema(value_type = Option<String>)]
+    pub now_task: Option<TaskId>,
     /// What comes next for the hands.
-    pub next_task: Option<String>,
+    #[schema(value_type = Option<String>)]
+    pub next_task: Option<TaskId>,
     /// The band after everything found so far.
     pub band: Band,
     /// The band before any of it.
@@ -168,12 +173,11 @@ pub fn view(
 ) -> Result<CookView> {
     let standing = Standing::of(events);
     if let Some(late) = standing.poured_too_late() {
-        let why = "liquid counts within three days of the meat meeting the heat; write a note instead";
-        return Err(Error::new("at", late, why));
+        return Err(Error::new(Kind::OutOfRange, "at", late, errors::too_late_to_pour()));
     }
     let evidence = standing.evidence();
     // What is over no longer changes with the clock.
-    let until = standing.done("lift").or(standing.closed().map(|(at, _)| at)).unwrap_or(now);
+    let until = standing.done(TaskId::Lift).or(standing.closed().map(|(at, _)| at)).unwrap_or(now);
     // A cook that was forgotten is not followed for months.
     let until = until.min(plus_minutes(standing.met_heat().unwrap_or(now).max(plan.bell), FORGOTTEN_MIN));
     let look_s = standing.met_heat().map(|from| minutes_between(from, until).max(0.0) * 60.0);
@@ -197,7 +201,7 @@ pub fn view(
     let tender_at = met_heat.and_then(|_| tender_at(&standing, worked.case.main().eaten_as));
     let finishing = worked.durations.finishing_min();
     let wanted_lift = plus_minutes(plan.bell, -finishing);
-    let lift_at = match (standing.done("lift"), tender_at) {
+    let lift_at = match (standing.done(TaskId::Lift), tender_at) {
         (Some(lifted), _) => lifted,
         (None, Some(tender)) => wanted_lift.max(tender),
         (None, None) => {
@@ -263,17 +267,17 @@ pub fn view(
 fn tender_at(standing: &Standing, eaten_as: EatenAs) -> Option<Timestamp> {
     let checked =
         standing.checks().filter(|(_, found)| found.bounds().0 >= eaten_as.enough() - 1e-9).map(|(at, _)| at).min();
-    checked.or_else(|| standing.done("lift"))
+    checked.or_else(|| standing.done(TaskId::Lift))
 }
 
 /// Marks what is done, and what the work has gone past.
 fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp) -> Vec<CookTask> {
     let met_heat = standing.met_heat();
     let done_at = |task: &Task| match task.kind {
-        TaskKind::Check => standing.done(&task.id).or_else(|| {
+        TaskKind::Check => standing.done(task.id).or_else(|| {
             standing.checks().map(|(at, _)| at).find(|at| task.start <= plus_minutes(*at, CHECK_COUNTS_MIN))
         }),
-        _ => standing.done(&task.id),
+        _ => standing.done(task.id),
     };
     // The furthest kind of work done; looks and rests are beside the line of work.
     let furthest = tasks
@@ -303,7 +307,7 @@ fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp) -> Vec<CookTask
 }
 
 /// The task in hand and the next one for the hands.
-fn now_and_next(tasks: &[CookTask], now: Timestamp) -> (Option<String>, Option<String>) {
+fn now_and_next(tasks: &[CookTask], now: Timestamp) -> (Option<TaskId>, Option<TaskId>) {
     let open = || tasks.iter().filter(|task| task.state == TaskState::Open);
     let waits = |task: &&CookTask| matches!(task.task.kind, TaskKind::Braise | TaskKind::Hold | TaskKind::Rest);
     let hands = || open().filter(|task| !waits(task));
@@ -313,7 +317,7 @@ fn now_and_next(tasks: &[CookTask], now: Timestamp) -> (Option<String>, Option<S
     let before_heat = || hands().next().filter(|task| task.task.kind <= TaskKind::Simmer);
     let in_hand = due.or_else(before_heat).or_else(running).or_else(|| hands().next());
     let next = hands().find(|task| in_hand.is_none_or(|in_hand| in_hand.task.id != task.task.id));
-    let id = |task: &CookTask| task.task.id.clone();
+    let id = |task: &CookTask| task.task.id;
     (in_hand.map(id), next.map(id))
 }
 
@@ -321,21 +325,21 @@ fn prediction(before: &Worked, met_heat: Option<Timestamp>, tender_at: Option<Ti
     let foretold_min = [before.ready_min(0.1), before.ready_min(0.5), before.ready_min(0.9)];
     let took_min = met_heat.zip(tender_at).map(|(from, to)| minutes_between(from, to));
     let quicker = took_min.map(|took| before.chance_within(took));
-    let words = match (took_min, foretold_min) {
+    let said = match (took_min, foretold_min) {
         (Some(took), [Some(p10), Some(p50), Some(p90)]) => {
-            let apart = span((took - p50).abs());
-            let place = match took {
-                took if (took - p50).abs() < 7.5 => "right at the middle of the band".to_owned(),
-                took if took < p10 => format!("{apart} before the middle, sooner than the band"),
-                took if took > p90 => format!("{apart} after the middle, later than the band"),
-                took if took < p50 => format!("{apart} before the middle, inside the band"),
-                _ => format!("{apart} after the middle, inside the band"),
-            };
-            format!("Tender after {}: {place}.", span(took))
+            let (after, apart) = (Span(took), Span((took - p50).abs()));
+            match took {
+                took if (took - p50).abs() < RIGHT_WITHIN_MIN => log::right_at_the_middle(after),
+                took if took < p10 => log::right_at_the_middle_sooner_than_the_band(after, apart),
+                took if took > p90 => log::right_at_the_middle_later_than_the_band(after, apart),
+                took if took < p50 => log::right_at_the_middle_before_the_middle(after, apart),
+                _ => log::right_at_the_middle_after_the_middle(after, apart),
+            }
         }
-        (None, [_, Some(p50), _]) => format!("Half of such pieces are tender by {}.", span(p50)),
-        _ => "There was no time foretold to compare with.".to_owned(),
+        (None, [_, Some(p50), _]) => log::half_by(Span(p50)),
+        _ => log::nothing_foretold(),
     };
+    let words = before.case.voice.say(said);
     Prediction { foretold_min, took_min, quicker, words }
 }
 
@@ -347,31 +351,21 @@ fn words(
     serve_at: Timestamp,
     prediction: &Prediction,
 ) -> String {
+    let voice = worked.case.voice;
     match status {
         Status::Closed => prediction.words.clone(),
-        Status::Tender => "Tender. Keep it hot and covered until it is lifted for the bell.".into(),
-        Status::Before => "The clock starts when the meat meets the heat.".into(),
+        Status::Tender => voice.say(say::tender()),
+        Status::Before => voice.say(say::before()),
+        Status::UnderWay if worked.update.surprising => voice.say(say::surprising()),
         Status::UnderWay => {
-            if worked.update.surprising {
-                return "The last finding surprised every simulated cook: check the probe's tip is in the middle, or fork it.".into();
-            }
             let late = minutes_between(bell, serve_at);
-            if late > 5.0 {
-                return format!(
-                    "Half of such pieces would put plates {} after the bell or later. A fork check tells most now.",
-                    span(late)
-                );
-            }
-            let sure = (ready.chance * 100.0).round().clamp(1.0, 99.0);
-            if sure >= 97.0 {
-                format!(
-                    "{sure:.0} in 100 such pieces are tender in time. Look when the sheet says so; nothing else to do."
-                )
-            } else {
-                format!(
-                    "{sure:.0} in 100 such pieces are tender in time. A fork check narrows that most; a reading in the middle helps early on."
-                )
-            }
+            // Nobody is surer than 99 in 100, nor less sure than 1.
+            let chance = Share(ready.chance.clamp(0.01, 0.99));
+            voice.say(match ready.chance {
+                _ if late > 5.0 => say::late(Span(late)),
+                sure if sure >= 0.965 => say::sure(chance),
+                _ => say::likely(chance),
+            })
         }
     }
 }

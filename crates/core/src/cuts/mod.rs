@@ -1,11 +1,10 @@
 //! The cuts: what a muscle is made of, and whether hours of moist heat do it any good.
 
-mod counter;
-
+use ergastic_words::{Join, Percent, Said, Voice, cuts as say, errors};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use crate::error::{Error, Result};
+use crate::error::{Error, Kind, Result};
 use crate::tender::EatenAs;
 
 /// A beef cut by the name of its muscle or joint.
@@ -62,12 +61,9 @@ pub enum DryRisk {
 pub struct CutFacts {
     /// Which cut.
     pub cut: Cut,
-    /// The name on the block.
-    pub name: &'static str,
-    /// Other names it is sold under.
-    pub also: &'static [&'static str],
-    /// How to tell it on the counter.
-    pub tell: &'static str,
+    /// Its name in JSON.
+    #[serde(skip)]
+    pub key: &'static str,
     /// Whether long cooking does it good; `false` for tender cuts.
     pub suitable: bool,
     /// Tender-hours needed relative to chuck.
@@ -101,7 +97,7 @@ use EatenAs::{Fork, Slice, Spoon};
 #[allow(clippy::too_many_arguments)] // one row of a table
 const fn row(
     cut: Cut,
-    name: &'static str,
+    key: &'static str,
     resistance: f64,
     percent: [f64; 4],
     dry_risk: DryRisk,
@@ -111,9 +107,7 @@ const fn row(
 ) -> CutFacts {
     CutFacts {
         cut,
-        name,
-        also: counter::also(cut),
-        tell: counter::tell(cut),
+        key,
         suitable: true,
         resistance,
         resistance_ln_sigma: 0.18,
@@ -129,14 +123,14 @@ const fn row(
     }
 }
 
-const fn tender(cut: Cut, name: &'static str, fat_pct: f64) -> CutFacts {
-    let mut facts = row(cut, name, 0.5, [0.4, fat_pct, 0.0, 4.0], High, Slice, [1.6, 3.0], 1.2);
+const fn tender(cut: Cut, key: &'static str, fat_pct: f64) -> CutFacts {
+    let mut facts = row(cut, key, 0.5, [0.4, fat_pct, 0.0, 4.0], High, Slice, [1.6, 3.0], 1.2);
     facts.suitable = false;
     facts
 }
 
 const fn mixed() -> CutFacts {
-    let mut facts = row(C::StewingMix, "Stewing mix", 1.0, [1.5, 10.0, 0.0, 2.0], Mid, Fork, [1.0, 1.2], 0.045);
+    let mut facts = row(C::StewingMix, "stewing_mix", 1.0, [1.5, 10.0, 0.0, 2.0], Mid, Fork, [1.0, 1.2], 0.045);
     facts.resistance_ln_sigma = 0.35;
     facts.thickness_sigma = 0.25;
     facts
@@ -146,33 +140,33 @@ const fn mixed() -> CutFacts {
 /// eaten as · aspect · usual piece.
 #[rustfmt::skip]
 static CUTS: [CutFacts; 27] = [
-    row(C::Chuck, "Chuck", 1.0, [1.5, 15.0, 0.0, 6.0], Low, Fork, [1.7, 2.3], 1.4),
-    row(C::Blade, "Blade", 1.05, [1.8, 10.0, 0.0, 6.0], Low, Fork, [2.0, 3.0], 1.2),
-    row(C::Neck, "Neck", 1.1, [1.8, 10.0, 10.0, 6.0], Low, Fork, [1.5, 2.0], 1.2),
-    row(C::ShortRib, "Short rib", 1.0, [1.8, 28.0, 30.0, 6.0], Low, Fork, [1.2, 2.0], 0.34),
-    row(C::PlateRib, "Plate rib", 1.1, [1.8, 28.0, 25.0, 6.0], Low, EatenAs::Probe, [2.3, 4.6], 2.6),
-    row(C::RibFinger, "Rib finger", 0.9, [1.8, 25.0, 0.0, 6.0], Low, Fork, [1.3, 6.0], 0.12),
-    row(C::BrisketFlat, "Brisket, flat", 1.2, [1.9, 8.0, 0.0, 10.0], Mid, Slice, [3.5, 6.0], 2.5),
-    row(C::BrisketPoint, "Brisket, point", 1.1, [1.9, 25.0, 0.0, 10.0], Low, Slice, [2.2, 3.0], 2.2),
-    row(C::Brisket, "Brisket, whole", 1.15, [1.9, 18.0, 0.0, 10.0], Mid, Slice, [2.5, 4.0], 5.5),
-    row(C::CornedBrisket, "Corned brisket", 1.15, [1.9, 12.0, 0.0, 10.0], Mid, Slice, [2.5, 3.7], 2.0),
-    row(C::Shin, "Shin, boneless", 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.7, 2.5], 0.95),
-    row(C::ShinBoneIn, "Shin on the bone", 1.35, [3.2, 5.0, 35.0, 5.0], Low, Fork, [2.5, 3.0], 0.45),
-    row(C::Heel, "Heel", 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.5, 2.2], 0.9),
-    row(C::Cheek, "Cheek", 1.4, [3.2, 8.0, 0.0, 12.0], Low, Spoon, [1.6, 2.4], 0.45),
-    row(C::Oxtail, "Oxtail", 1.35, [3.5, 28.0, 45.0, 3.0], Low, Fork, [1.3, 1.6], 0.15),
-    row(C::Tendon, "Tendon", 2.2, [25.0, 2.0, 0.0, 0.0], Low, Spoon, [1.3, 6.0], 0.15),
-    row(C::Round, "Round", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.5, 2.2], 1.6),
-    row(C::Topside, "Topside", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.5, 2.2], 1.6),
-    row(C::Silverside, "Silverside", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.6, 2.5], 1.8),
-    row(C::EyeRound, "Eye of round", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.0, 2.8], 1.2),
-    row(C::Skirt, "Skirt", 0.9, [1.0, 8.0, 0.0, 5.0], Mid, Fork, [3.0, 6.0], 0.6),
-    row(C::Flank, "Flank", 0.9, [1.0, 8.0, 0.0, 5.0], Mid, Fork, [5.0, 8.0], 0.8),
-    row(C::Sirloin, "Sirloin, stewed", 0.6, [0.7, 7.0, 0.0, 5.0], High, Fork, [1.5, 2.2], 1.2),
+    row(C::Chuck, "chuck", 1.0, [1.5, 15.0, 0.0, 6.0], Low, Fork, [1.7, 2.3], 1.4),
+    row(C::Blade, "blade", 1.05, [1.8, 10.0, 0.0, 6.0], Low, Fork, [2.0, 3.0], 1.2),
+    row(C::Neck, "neck", 1.1, [1.8, 10.0, 10.0, 6.0], Low, Fork, [1.5, 2.0], 1.2),
+    row(C::ShortRib, "short_rib", 1.0, [1.8, 28.0, 30.0, 6.0], Low, Fork, [1.2, 2.0], 0.34),
+    row(C::PlateRib, "plate_rib", 1.1, [1.8, 28.0, 25.0, 6.0], Low, EatenAs::Probe, [2.3, 4.6], 2.6),
+    row(C::RibFinger, "rib_finger", 0.9, [1.8, 25.0, 0.0, 6.0], Low, Fork, [1.3, 6.0], 0.12),
+    row(C::BrisketFlat, "brisket_flat", 1.2, [1.9, 8.0, 0.0, 10.0], Mid, Slice, [3.5, 6.0], 2.5),
+    row(C::BrisketPoint, "brisket_point", 1.1, [1.9, 25.0, 0.0, 10.0], Low, Slice, [2.2, 3.0], 2.2),
+    row(C::Brisket, "brisket", 1.15, [1.9, 18.0, 0.0, 10.0], Mid, Slice, [2.5, 4.0], 5.5),
+    row(C::CornedBrisket, "corned_brisket", 1.15, [1.9, 12.0, 0.0, 10.0], Mid, Slice, [2.5, 3.7], 2.0),
+    row(C::Shin, "shin", 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.7, 2.5], 0.95),
+    row(C::ShinBoneIn, "shin_bone_in", 1.35, [3.2, 5.0, 35.0, 5.0], Low, Fork, [2.5, 3.0], 0.45),
+    row(C::Heel, "heel", 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.5, 2.2], 0.9),
+    row(C::Cheek, "cheek", 1.4, [3.2, 8.0, 0.0, 12.0], Low, Spoon, [1.6, 2.4], 0.45),
+    row(C::Oxtail, "oxtail", 1.35, [3.5, 28.0, 45.0, 3.0], Low, Fork, [1.3, 1.6], 0.15),
+    row(C::Tendon, "tendon", 2.2, [25.0, 2.0, 0.0, 0.0], Low, Spoon, [1.3, 6.0], 0.15),
+    row(C::Round, "round", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.5, 2.2], 1.6),
+    row(C::Topside, "topside", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.5, 2.2], 1.6),
+    row(C::Silverside, "silverside", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.6, 2.5], 1.8),
+    row(C::EyeRound, "eye_round", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.0, 2.8], 1.2),
+    row(C::Skirt, "skirt", 0.9, [1.0, 8.0, 0.0, 5.0], Mid, Fork, [3.0, 6.0], 0.6),
+    row(C::Flank, "flank", 0.9, [1.0, 8.0, 0.0, 5.0], Mid, Fork, [5.0, 8.0], 0.8),
+    row(C::Sirloin, "sirloin", 0.6, [0.7, 7.0, 0.0, 5.0], High, Fork, [1.5, 2.2], 1.2),
     mixed(),
-    tender(C::Fillet, "Fillet", 5.0),
-    tender(C::RibEye, "Rib eye", 25.0),
-    tender(C::Strip, "Strip", 15.0),
+    tender(C::Fillet, "fillet", 5.0),
+    tender(C::RibEye, "rib_eye", 25.0),
+    tender(C::Strip, "strip", 15.0),
 ];
 
 impl Cut {
@@ -192,23 +186,25 @@ impl Cut {
     /// # Errors
     /// Names the field and lists the cuts when there is none of that name.
     pub fn parse(field: &str, name: &str) -> Result<Self> {
-        CUTS.iter().find(|facts| facts.cut.key() == name).map(|facts| facts.cut).ok_or_else(|| {
-            let known: Vec<_> = CUTS.iter().map(|facts| facts.cut.key()).collect();
-            Error::new(field, format!("{name:?}"), format!("it must be one of {}", known.join(", ")))
+        CUTS.iter().find(|facts| facts.key == name).map(|facts| facts.cut).ok_or_else(|| {
+            let known = Said::list(CUTS.iter().map(|facts| Said::text(facts.key)), Join::Commas);
+            Error::new(Kind::Unknown, field, format!("{name:?}"), errors::one_of(known))
         })
     }
 
     /// The name this cut has in JSON, such as `short_rib`.
-    pub fn key(self) -> String {
-        let debug = format!("{self:?}");
-        let mut key = String::new();
-        for letter in debug.chars() {
-            if letter.is_uppercase() && !key.is_empty() {
-                key.push('_');
-            }
-            key.extend(letter.to_lowercase());
-        }
-        key
+    pub fn key(self) -> &'static str {
+        self.facts().key
+    }
+
+    /// The name on the block.
+    pub fn label(self) -> Said {
+        say::label(self.key())
+    }
+
+    /// Its name in the middle of a sentence.
+    pub fn name(self) -> Said {
+        say::name(self.key())
     }
 
     /// Whether it is sliced from the pit once a probe slides in, rather than at the firmer word for slices.
@@ -217,16 +213,35 @@ impl Cut {
     }
 
     /// The reason a tender cut is refused, with what to do instead; `None` for the cuts of this job.
-    pub fn refusal(self) -> Option<String> {
+    pub fn refusal(self) -> Option<Said> {
         let facts = self.facts();
-        (!facts.suitable).then(|| {
-            format!(
-                "{} has almost no collagen (about {} %): there is nothing for hours of heat to soften, they would only \
-                 dry it. Sear it hot and short and serve it pink; for this dish take chuck, shin or short rib.",
-                facts.name, facts.collagen_pct
-            )
-        })
+        (!facts.suitable).then(|| say::refusal(self.name(), Percent(facts.collagen_pct / 100.0)))
     }
+}
+
+/// A cut as it is shown at the counter.
+#[derive(Debug, Clone, Serialize, ToSchema)]
+pub struct AtTheCounter {
+    /// What is known of it.
+    #[serde(flatten)]
+    pub facts: CutFacts,
+    /// The name on the block.
+    pub name: String,
+    /// Other names it is sold under.
+    pub also: Vec<String>,
+    /// How to tell it.
+    pub tell: String,
+}
+
+/// Every cut as it is shown at the counter, in the order they are listed to a cook.
+pub fn at_the_counter(voice: Voice) -> Vec<AtTheCounter> {
+    let shown = |facts: &CutFacts| AtTheCounter {
+        facts: facts.clone(),
+        name: voice.say(facts.cut.label()),
+        also: voice.say(say::also(facts.key)).split("; ").map(str::to_owned).collect(),
+        tell: voice.say(say::tell(facts.key)),
+    };
+    CUTS.iter().map(shown).collect()
 }
 
 #[cfg(test)]
@@ -237,24 +252,26 @@ mod tests {
     fn the_table_stands_in_the_order_of_the_enum() {
         for facts in Cut::all() {
             assert_eq!(facts.cut.facts().cut, facts.cut);
-            assert_eq!(Cut::parse("cut", &facts.cut.key()).unwrap(), facts.cut);
+            assert_eq!(Cut::parse("cut", facts.cut.key()).unwrap(), facts.cut);
             assert_eq!(serde_json::to_value(facts.cut).unwrap(), facts.cut.key());
         }
     }
 
     #[test]
     fn every_muscle_has_its_other_names_and_a_sign() {
-        for facts in Cut::all() {
-            assert!(facts.also.len() >= 3 && facts.tell.ends_with('.'), "{}", facts.name);
-            assert!(!facts.also.iter().any(|other| other.eq_ignore_ascii_case(facts.name)), "{}", facts.name);
+        let all = at_the_counter(Voice::default());
+        for cut in &all {
+            assert!(cut.also.len() >= 3 && cut.tell.ends_with('.'), "{}", cut.name);
+            assert!(!cut.also.iter().any(|other| other.eq_ignore_ascii_case(&cut.name)), "{}", cut.name);
+            assert!(cut.name != "Beef" && cut.tell != "Beef.", "{} has words of its own", cut.facts.key);
         }
-        let under = |name: &str| Cut::all().iter().filter(|facts| facts.also.contains(&name)).count();
+        let under = |name: &str| all.iter().filter(|cut| cut.also.iter().any(|other| other == name)).count();
         assert_eq!((under("gravy beef"), under("rump roast")), (1, 2), "some names stand at two muscles");
     }
 
     #[test]
     fn tender_cuts_are_refused_with_a_reason() {
-        assert!(Cut::Fillet.refusal().unwrap().contains("no collagen"));
+        assert!(Voice::default().say(Cut::Fillet.refusal().unwrap()).contains("no collagen"));
         assert!(Cut::Shin.refusal().is_none());
     }
 }

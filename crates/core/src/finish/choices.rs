@@ -1,5 +1,6 @@
 //! What a cook chooses on the way from the pot to the sauce.
 
+use ergastic_words::{Said, Units, finish as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -104,6 +105,9 @@ pub struct SauceRequest {
     #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0, maximum = 1)]
     pub share: Option<f64>,
+    /// What the answer's sentences are said in; the kitchen's own where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub units: Option<Units>,
     /// Meat that is cooled with it, kg.
     #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0, maximum = 60)]
@@ -122,25 +126,15 @@ impl Skim {
         }
     }
 
-    pub(super) fn words(self) -> (&'static str, &'static str) {
-        match self {
-            Self::Ladle => (
-                "Let it settle half off the flame, then ladle the fat off flat",
-                "the fat gathers on the still side; skim before anything thickens, starch holds fat",
-            ),
-            Self::Spout => {
-                ("Pour into a spouted jug, wait, and pour the juice from below", "stop when the fat reaches the spout")
-            }
-            Self::Bag => (
-                "Pour into a bag, let it settle, and drain it from a snipped corner",
-                "pinch it shut when the fat comes down",
-            ),
-            Self::Chill => (
-                "Cool it fast, chill it, and lift the set fat off",
-                "the cleanest way, and the meat is often better next day",
-            ),
-            Self::None => ("Leave the fat in", "it will carry flavour and feel heavy"),
-        }
+    /// What to do, and why; nothing where the fat stays in.
+    pub(super) fn step(self) -> Option<(Said, Said)> {
+        Some(match self {
+            Self::Ladle => (say::skim_ladle(), say::skim_ladle_why()),
+            Self::Spout => (say::skim_spout(), say::skim_spout_why()),
+            Self::Bag => (say::skim_bag(), say::skim_bag_why()),
+            Self::Chill => (say::skim_chill(), say::skim_chill_why()),
+            Self::None => return None,
+        })
     }
 }
 
@@ -155,22 +149,34 @@ impl Thickener {
         }
     }
 
-    pub(super) fn words(self) -> (&'static str, f64, &'static str) {
+    /// Minutes it has to cook once it is in.
+    pub(super) fn cook_min(self) -> f64 {
         match self {
-            Self::Cornflour => (
-                "cornflour slurry",
-                4.0,
-                "stir the slurry again, pour off the heat, bring it back to the boil to see; a raging boil sets it in strings",
-            ),
-            Self::Arrowroot => {
-                ("arrowroot slurry", 2.0, "off the heat, then just to the simmer; long boiling thins it")
-            }
-            Self::Potato => {
-                ("potato starch slurry", 2.0, "off the heat, then just to the simmer; long boiling thins it")
-            }
-            Self::Flour => ("flour slurry", 12.0, "cook it 10 to 15 minutes or it tastes raw"),
-            Self::ButterPaste => ("butter paste", 12.0, "piece by piece, whisking; cook it 10 to 15 minutes"),
-            Self::None => ("nothing", 0.0, ""),
+            Self::Cornflour => 4.0,
+            Self::Arrowroot | Self::Potato => 2.0,
+            Self::Flour | Self::ButterPaste => 12.0,
+            Self::None => 0.0,
+        }
+    }
+
+    /// Grams in a level teaspoon. Practice.
+    pub(super) fn teaspoon_g(self) -> f64 {
+        match self {
+            Self::Cornflour | Self::Arrowroot => 2.6,
+            Self::Potato => 3.2,
+            Self::Flour | Self::ButterPaste | Self::None => 2.6,
+        }
+    }
+
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Cornflour => "cornflour",
+            Self::Arrowroot => "arrowroot",
+            Self::Potato => "potato",
+            Self::Flour => "flour",
+            Self::ButterPaste => "butter_paste",
+            Self::None => "none",
         }
     }
 }

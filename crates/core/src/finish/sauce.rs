@@ -1,12 +1,13 @@
 //! The path from the liquid in the pot to the sauce on the plate, with grams and minutes.
 
+use ergastic_words::{Said, Spoons, Strength, Voice, Volume, finish as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::choices::{SauceRequest, Skim, Target, Taste, Thickener};
+use super::choices::{SauceRequest, Target, Taste, Thickener};
 use super::cooling::{Cooled, cooling};
-use crate::error::{Result, in_range};
-use crate::heat::pot::Lid;
+use crate::error::{Result, Unit, in_range};
+use crate::heat::pot::{Lid, Pot};
 use crate::heat::steam::LATENT_HEAT;
 use crate::juices::FAT_KG_PER_L;
 use crate::safety::Caution;
@@ -14,6 +15,8 @@ use crate::units::round_to;
 
 /// Salt at which reducing stops, g/kg: the top of what a sauce bears. Working value, from practice.
 pub(crate) const SALT_STOP: f64 = 13.0;
+/// Salt of a sauce that is seasoned gently, g/kg.
+const SALT_USUAL: f64 = 10.0;
 /// Salt above which a sauce is too salty to serve, g/kg.
 pub(crate) const SALT_TOO_MUCH: f64 = 14.0;
 /// Gelatin that lightly coats a spoon, %.
@@ -68,131 +71,165 @@ pub struct Sauce {
     pub cooling: Vec<Cooled>,
 }
 
+/// A step before it is put into words.
+#[derive(Debug, Clone)]
+pub(crate) struct Step {
+    pub what: Said,
+    pub min: f64,
+    pub why: Said,
+}
+
+fn step(what: Said, min: f64, why: Said) -> Step {
+    Step { what, min, why }
+}
+
+/// The liquid as it stands in the pot, with everything checked.
+struct Liquid {
+    pot: Pot,
+    liquid_l: f64,
+    fat_l: f64,
+    salt_g: f64,
+    gelatin_g: f64,
+    hob_w: f64,
+    share: f64,
+    meat_kg: f64,
+}
+
+impl Liquid {
+    fn of(request: &SauceRequest) -> Result<Self> {
+        let liquid_l = in_range("liquid_l", request.liquid_l.unwrap_or(1.0), 0.02, 60.0, Unit::Litres)?;
+        let vessel = request.vessel.clone().unwrap_or_default();
+        let pot = vessel.resolve(Lid::None).map_err(|error| error.within("vessel"))?;
+        let fat_l = match request.fat_mm {
+            Some(depth) => in_range("fat_mm", depth, 0.0, 100.0, Unit::Millimetres)? * pot.floor_m2,
+            None => in_range("fat_l", request.fat_l.unwrap_or(0.0), 0.0, 20.0, Unit::Litres)?,
+        };
+        Ok(Self {
+            salt_g: in_range("salt_g", request.salt_g.unwrap_or(liquid_l * 8.0), 0.0, 2000.0, Unit::Grams)?,
+            gelatin_g: in_range("gelatin_g", request.gelatin_g.unwrap_or(0.0), 0.0, 2000.0, Unit::Grams)?,
+            hob_w: in_range("hob_w", request.hob_w.unwrap_or(1800.0), 200.0, 20_000.0, Unit::Watts)?,
+            share: in_range("share", request.share.unwrap_or(1.0), 0.0, 1.0, Unit::None)?,
+            meat_kg: in_range("meat_kg", request.meat_kg.unwrap_or(0.0), 0.0, 60.0, Unit::Kilograms)?,
+            pot,
+            liquid_l,
+            fat_l,
+        })
+    }
+
+    fn gelatin_pct(&self, volume_l: f64) -> f64 {
+        self.gelatin_g / (volume_l * 1000.0) * 100.0
+    }
+}
+
+/// The path in figures and in what is to be said of it.
+pub(crate) struct Path {
+    pub steps: Vec<Step>,
+    warnings: Vec<(&'static str, Said)>,
+    fat_left_l: f64,
+    reduce_min: f64,
+    final_l: f64,
+    thickener_g: f64,
+    water_g: f64,
+}
+
 /// Works out the path.
 ///
 /// # Errors
 /// Names the field that can't be used.
 pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
-    let liquid_l = in_range("liquid_l", request.liquid_l.unwrap_or(1.0), 0.02, 60.0, "L")?;
-    let pot = request.vessel.clone().unwrap_or_default().resolve(Lid::None).map_err(|error| error.within("vessel"))?;
-    let fat_l = match request.fat_mm {
-        Some(depth) => in_range("fat_mm", depth, 0.0, 100.0, "mm")? * pot.floor_m2,
-        None => in_range("fat_l", request.fat_l.unwrap_or(0.0), 0.0, 20.0, "L")?,
-    };
-    let salt_g = in_range("salt_g", request.salt_g.unwrap_or(liquid_l * 8.0), 0.0, 2000.0, "g")?;
-    let gelatin_g = in_range("gelatin_g", request.gelatin_g.unwrap_or(0.0), 0.0, 2000.0, "g")?;
-    let hob_w = in_range("hob_w", request.hob_w.unwrap_or(1800.0), 200.0, 20_000.0, "W")?;
-    let share = in_range("share", request.share.unwrap_or(1.0), 0.0, 1.0, "")?;
-    let meat_kg = in_range("meat_kg", request.meat_kg.unwrap_or(0.0), 0.0, 60.0, "kg")?;
+    let liquid = Liquid::of(request)?;
+    let path = follow(request, &liquid);
+    let voice = Voice::new(request.units.unwrap_or_default());
+    let told = |step: Step| SauceStep { what: voice.say(step.what), min: step.min, why: voice.say(step.why) };
+    let third = round_to(path.thickener_g / 3.0, 0.1);
+    Ok(Sauce {
+        steps: path.steps.into_iter().map(told).collect(),
+        fat_mm: liquid.fat_l / liquid.pot.floor_m2,
+        fat_left_l: path.fat_left_l,
+        reduce_min: path.reduce_min,
+        final_l: path.final_l,
+        final_salt_g_per_kg: liquid.salt_g / path.final_l,
+        final_gelatin_pct: liquid.gelatin_pct(path.final_l),
+        thickener_g: path.thickener_g,
+        water_g: path.water_g,
+        thirds: [third, third, path.thickener_g - 2.0 * third],
+        warnings: path.warnings.into_iter().map(|(id, said)| Caution::new(id, said, voice)).collect(),
+        cooling: cooling(&liquid.pot, path.final_l, liquid.meat_kg),
+    })
+}
+
+/// The path before it is put into words.
+pub(crate) fn path(request: &SauceRequest) -> Result<Path> {
+    Ok(follow(request, &Liquid::of(request)?))
+}
+
+fn follow(request: &SauceRequest, liquid: &Liquid) -> Path {
+    let Liquid { pot, liquid_l, fat_l, salt_g, .. } = liquid;
     let mut steps = Vec::new();
     let mut warnings = Vec::new();
 
-    let (taken, skim_min) = if fat_l > 0.0 { request.skim.takes() } else { (0.0, 0.0) };
+    let (taken, skim_min) = if *fat_l > 0.0 { request.skim.takes() } else { (0.0, 0.0) };
     let fat_left_l = fat_l * (1.0 - taken);
-    if fat_l > 0.0 && request.skim != Skim::None {
-        let (what, why) = request.skim.words();
-        steps.push(SauceStep { what: what.into(), min: skim_min, why: why.into() });
+    if let Some((what, why)) = request.skim.step().filter(|_| *fat_l > 0.0) {
+        steps.push(step(what, skim_min, why));
     }
     if fat_left_l * FAT_KG_PER_L > 0.06 * liquid_l {
-        warnings.push(Caution::new(
-            "greasy",
-            format!(
-                "{:.0} mL of fat stay in: it will look and feel greasy. Skim again, or chill it and lift the fat.",
-                fat_left_l * 1000.0
-            ),
-        ));
+        warnings.push(("greasy", say::greasy(Volume(fat_left_l))));
     }
-    steps.push(SauceStep {
-        what: "Taste, with a clean spoon".into(),
-        min: 1.0,
-        why: "weak: reduce; right but thin: thicken; salty, bitter or sour: don't reduce".into(),
-    });
+    steps.push(step(say::taste(), 1.0, say::taste_why()));
 
-    let final_l = reduced_volume(request, liquid_l, salt_g, gelatin_g, &mut warnings);
-    let rate_kg_s = f64::min(BURNER_SHARE * hob_w / LATENT_HEAT, SURFACE_LIMIT * pot.floor_m2);
+    let (final_l, stopped) = reduced_volume(request, liquid);
+    warnings.extend(stopped.map(|said| ("salt_stop", said)));
+    let rate_kg_s = f64::min(BURNER_SHARE * liquid.hob_w / LATENT_HEAT, SURFACE_LIMIT * pot.floor_m2);
     let reduce_min = (liquid_l - final_l).max(0.0) / rate_kg_s / 60.0;
     if reduce_min > 0.5 {
-        steps.push(SauceStep {
-            what: format!("Boil it down, uncovered, from {liquid_l:.2} L to {final_l:.2} L"),
-            min: reduce_min,
-            why: "salt, gelatin and taste all strengthen together; meat out, so it does not go on cooking".into(),
-        });
+        steps.push(step(say::reduce(Volume(*liquid_l), Volume(final_l)), reduce_min, say::reduce_why()));
     }
-    for (taste, what, why) in [
-        (
-            Taste::Salty,
-            "Let it down with unsalted stock or water, or serve less of it",
-            "reducing would only make it saltier",
-        ),
-        (
-            Taste::Bitter,
-            "Balance it with a little sugar, butter or cooked onion",
-            "reducing would only make it more bitter",
-        ),
-        (Taste::Sour, "Balance it with a little sugar or cream", "reducing would only make it sharper"),
-        (Taste::Rich, "Add vinegar, mustard or sharp pickles at the plate", "acid and crunch balance richness"),
-    ] {
-        if request.taste == taste {
-            steps.push(SauceStep { what: what.into(), min: 2.0, why: why.into() });
-        }
+    if let Some((what, why)) = against(request.taste) {
+        steps.push(step(what, 2.0, why));
     }
 
-    let gelatin_pct = |volume: f64| gelatin_g / (volume * 1000.0) * 100.0;
-    let (thickener_g, water_g) = thickening(request, final_l * share, gelatin_pct(final_l));
+    let tonight_l = final_l * liquid.share;
+    let (thickener_g, water_g) = thickening(request, tonight_l, liquid.gelatin_pct(final_l));
     if thickener_g > 0.0 {
-        let (name, min, why) = request.thickener.words();
-        let only = if share < 1.0 {
-            format!(" into {:.2} L, tonight's share; keep the rest as stock", final_l * share)
+        let (key, name) = (request.thickener.key(), say::thickener(request.thickener.key()));
+        let spoons = Spoons { grams: thickener_g, teaspoon_g: request.thickener.teaspoon_g() };
+        let what = if liquid.share < 1.0 {
+            say::thicken_tonight(spoons, name, Volume(tonight_l))
         } else {
-            String::new()
+            say::thicken(spoons, name)
         };
-        steps.push(SauceStep {
-            what: format!("Thicken with {thickener_g:.0} g of {name}, a third at a time{only}"),
-            min: 3.0 + min,
-            why: why.into(),
-        });
-        if fat_left_l > 0.3 * fat_l && fat_l > 0.05 {
-            warnings.push(Caution::new("skim_first", "Skim before thickening: starch holds the fat in."));
+        steps.push(step(what, 3.0 + request.thickener.cook_min(), say::thickener_why(key)));
+        if fat_left_l > 0.3 * fat_l && *fat_l > 0.05 {
+            warnings.push(("skim_first", say::skim_first()));
         }
     }
     let final_salt = salt_g / final_l;
     if final_salt > SALT_TOO_MUCH {
-        warnings.push(Caution::new("salty", format!("At {final_salt:.0} g/kg it is too salty for a sauce (10–13 is usual): add unsalted liquid, don't reduce.")));
+        warnings.push(("salty", say::salty(Strength(final_salt), Strength(SALT_USUAL), Strength(SALT_STOP))));
     }
     if request.target == Target::Glaze {
-        steps.push(SauceStep {
-            what: "Turn the meat in it until it shines".into(),
-            min: 4.0,
-            why: "the glaze sticks while it is hot".into(),
-        });
+        steps.push(step(say::glaze(), 4.0, say::glaze_why()));
     }
-    let third = round_to(thickener_g / 3.0, 0.1);
-    Ok(Sauce {
-        steps,
-        fat_mm: fat_l / pot.floor_m2,
-        fat_left_l,
-        reduce_min,
-        final_l,
-        final_salt_g_per_kg: final_salt,
-        final_gelatin_pct: gelatin_pct(final_l),
-        thickener_g,
-        water_g,
-        thirds: [third, third, thickener_g - 2.0 * third],
-        warnings,
-        cooling: cooling(&pot, final_l, meat_kg),
+    Path { steps, warnings, fat_left_l, reduce_min, final_l, thickener_g, water_g }
+}
+
+/// What helps against a taste, and why.
+fn against(taste: Taste) -> Option<(Said, Said)> {
+    Some(match taste {
+        Taste::Salty => (say::salty_taste(), say::salty_taste_why()),
+        Taste::Bitter => (say::bitter_taste(), say::bitter_taste_why()),
+        Taste::Sour => (say::sour_taste(), say::sour_taste_why()),
+        Taste::Rich => (say::rich_taste(), say::rich_taste_why()),
+        Taste::Weak | Taste::Right => return None,
     })
 }
 
-/// How far to reduce: as far as the target asks, and no further than taste and salt allow.
-fn reduced_volume(
-    request: &SauceRequest,
-    liquid_l: f64,
-    salt_g: f64,
-    gelatin_g: f64,
-    warnings: &mut Vec<Caution>,
-) -> f64 {
+/// How far to reduce, and what is to be said of it: as far as the target asks, and no further than taste and salt allow.
+fn reduced_volume(request: &SauceRequest, liquid: &Liquid) -> (f64, Option<Said>) {
+    let Liquid { liquid_l, salt_g, gelatin_g, .. } = *liquid;
     if matches!(request.taste, Taste::Salty | Taste::Bitter | Taste::Sour | Taste::Rich) {
-        return liquid_l;
+        return (liquid_l, None);
     }
     let weak = request.taste == Taste::Weak;
     let for_gelatin = |percent: f64| gelatin_g / (percent * 10.0);
@@ -205,13 +242,8 @@ fn reduced_volume(
     };
     let salt_floor = salt_g / SALT_STOP;
     let stopped = f64::max(wanted, salt_floor).min(liquid_l);
-    if stopped > wanted + 0.01 {
-        warnings.push(Caution::new(
-            "salt_stop",
-            format!("Stop at {stopped:.2} L: below that it passes {SALT_STOP:.0} g of salt a kilo."),
-        ));
-    }
-    stopped
+    let said = (stopped > wanted + 0.01).then(|| say::salt_stop(Volume(stopped), Strength(SALT_STOP)));
+    (stopped, said)
 }
 
 /// Grams of thickener, and of water for its slurry (or butter for its paste).

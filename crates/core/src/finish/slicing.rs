@@ -1,5 +1,7 @@
 //! Slicing: how long the fibres are that end up on the fork.
 
+use ergastic_words::{Length, Said, finish as say};
+
 /// Fibre length eaten, mm: thickness of the slice over the sine of the cut's angle to the grain. Geometry.
 ///
 /// `angle_deg` is 90 straight across the grain and nears 0 along it; it is held above 5, where a slice is all fibre.
@@ -8,23 +10,20 @@ pub fn fibre_length_mm(thickness_mm: f64, angle_deg: f64) -> f64 {
 }
 
 /// What a cook is told of it, for slices of a thickness in mm.
-pub fn slicing(thickness_mm: f64) -> String {
-    format!(
-        "Slice straight across the grain: {thickness_mm:.0} mm slices eat as fibres {:.0} mm long; at 30° to the grain they \
-         would be {:.0} mm.",
-        fibre_length_mm(thickness_mm, 90.0),
-        fibre_length_mm(thickness_mm, 30.0)
-    )
+pub fn slicing(thickness_mm: f64) -> Said {
+    let fibres = |angle_deg: f64| Length(fibre_length_mm(thickness_mm, angle_deg));
+    say::slicing(Length(thickness_mm), fibres(90.0), fibres(30.0))
 }
 
 #[cfg(test)]
 mod tests {
     use super::*;
+    use ergastic_words::Voice;
 
     #[test]
     fn along_the_grain_fibres_get_long() {
         assert!((fibre_length_mm(6.0, 90.0) - 6.0).abs() < 1e-9 && (fibre_length_mm(6.0, 30.0) - 12.0).abs() < 1e-9);
         assert!(fibre_length_mm(6.0, 0.0).is_finite());
-        assert!(slicing(6.0).contains("12 mm"));
+        assert!(Voice::default().say(slicing(6.0)).contains("12 mm"));
     }
 }

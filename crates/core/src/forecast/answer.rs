@@ -3,8 +3,11 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use ergastic_words::{Said, Voice, forecast as say};
+
 use super::explain::Explained;
 use super::request::Method;
+use super::resolve::{Case, Filled};
 use crate::cuts::Cut;
 use crate::safety::Caution;
 
@@ -126,6 +129,18 @@ pub struct Assumed {
     pub why: String,
 }
 
+impl Assumed {
+    /// What a case has filled in, as far as it is wanted, in its voice.
+    pub fn of(case: &Case, wanted: impl Fn(&Filled) -> bool) -> Vec<Self> {
+        let told = |filled: &Filled| Self {
+            field: filled.field.clone(),
+            value: case.voice.say(&filled.value),
+            why: case.voice.say(&filled.why),
+        };
+        case.assumed.iter().filter(|filled| wanted(filled)).map(told).collect()
+    }
+}
+
 /// When it will be tender, and how sure that is.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Forecast {
@@ -197,10 +212,10 @@ pub struct Forecast {
 
 impl Forecast {
     /// The answer for a cut that long cooking does no good.
-    pub(super) fn unsuitable(why: String) -> Self {
+    pub(super) fn unsuitable(why: Said, voice: Voice) -> Self {
         Self {
             suitable: false,
-            why,
+            why: voice.say(why),
             ready_min: Quantiles::default(),
             too_far_min: Quantiles::default(),
             chance_ready: None,
@@ -227,7 +242,7 @@ impl Forecast {
             portions: None,
             thumb: Vec::new(),
             cautions: Vec::new(),
-            notes: vec!["No forecast: this cut is not for long cooking.".into()],
+            notes: vec![voice.say(say::unsuitable())],
             assumed: Vec::new(),
         }
     }

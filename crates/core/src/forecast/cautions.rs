@@ -5,74 +5,70 @@ use super::request::Method;
 use super::resolve::{Case, Cooling, End, Medium};
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 use crate::safety::{
-    Caution, boils_dry, coals_outdoors, cool_hold, cooling, frozen_start, not_softening, part_cooked, pierced,
-    pressure_dry, pressure_full, pressure_lid, slow_warming, thaw_first, under_fat,
+    Caution, HOT_HOLD_C, PIERCED_SAFE_C, boils_dry, coals_outdoors, cool_hold, cooling, frozen_start, not_softening,
+    part_cooked, pierced, pressure_dry, pressure_full, pressure_lid, slow_warming, thaw_first, under_fat,
 };
 use crate::tender::SOFTENS_FROM_C;
 use crate::units::HOUR_S;
 
-/// Pierced meat is safe once its middle has been this warm, °C. Published guidance.
-const PIERCED_SAFE_C: f64 = 75.0;
-/// Hot food is held at this or above, °C. Published guidance.
-const HOT_HOLD_C: f64 = 63.0;
-
 /// What binds, in the order a cook meets it. `ready_s` is when half of such cooks are tender.
 pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>) -> Vec<Caution> {
+    let voice = case.voice;
     let mut cautions = Vec::new();
     let media = || case.stages.iter().map(|stage| &stage.medium);
     if case.start_c < -1.0 {
         let slow = media().any(|medium| matches!(medium, Medium::SlowCooker { .. } | Medium::KeepWarm { .. }));
-        cautions.push(if slow { thaw_first() } else { frozen_start() });
+        cautions.push(if slow { thaw_first(voice) } else { frozen_start(voice) });
     }
     if media().any(|medium| matches!(medium, Medium::Coals(_))) {
-        cautions.push(coals_outdoors());
+        cautions.push(coals_outdoors(voice));
     }
     if media().any(|medium| matches!(medium, Medium::Pressure { .. })) {
-        cautions.push(pressure_lid());
+        cautions.push(pressure_lid(voice));
         let full = (case.liquid_l / 1000.0 + case.packing.meat_m3) / case.pot().volume_m3();
         if full > FULLEST {
-            cautions.push(pressure_full(full));
+            cautions.push(pressure_full(full, voice));
         }
         if case.liquid_l < LEAST_LITRES {
-            cautions.push(pressure_dry(case.liquid_l));
+            cautions.push(pressure_dry(case.liquid_l, voice));
         }
     }
     if case.first().method != Method::Chill {
-        cautions.extend(slow_warming(recorder.warm_s.map(|s| s / HOUR_S)));
+        cautions.extend(slow_warming(recorder.warm_s.map(|s| s / HOUR_S), voice));
     }
     let until_s = ready_s.unwrap_or(f64::INFINITY);
     let core = recorder.frames.iter().filter(|frame| frame.time_s <= until_s).map(|frame| frame.celsius[0]);
     let hottest_c = core.fold(f64::NEG_INFINITY, f64::max);
     if hottest_c < PIERCED_SAFE_C {
-        cautions.push(pierced(hottest_c));
+        cautions.push(pierced(hottest_c, voice));
     }
     for medium in media() {
         match medium {
             Medium::Bath { bath_c: t } | Medium::KeepWarm { at_c: t } | Medium::Fat { fat_c: t }
                 if *t < SOFTENS_FROM_C =>
             {
-                cautions.push(not_softening(*t));
+                cautions.push(not_softening(*t, voice));
             }
-            Medium::KeepWarm { at_c } if *at_c < HOT_HOLD_C => cautions.push(cool_hold(*at_c)),
+            Medium::KeepWarm { at_c } if *at_c < HOT_HOLD_C => cautions.push(cool_hold(*at_c, voice)),
             _ => {}
         }
     }
     if media().any(|medium| matches!(medium, Medium::Fat { .. })) {
-        cautions.push(under_fat());
+        cautions.push(under_fat(voice));
     }
     if let Some(chill) = case.stages.iter().position(|stage| matches!(stage.medium, Medium::Chill { .. })) {
         let chilled_s = if chill == 0 { 0.0 } else { recorder.stage_ends_s[chill - 1] };
         let tender_first = case.stages[..chill].iter().any(|stage| stage.end == End::Tender);
         let done = tender_first || ready_s.is_some_and(|ready_s| ready_s <= chilled_s);
         if chill > 0 {
-            cautions.push(if done { cooling() } else { part_cooked() });
+            cautions.push(if done { cooling(voice) } else { part_cooked(voice) });
         }
     }
     if let (Some(dry_s), Some(ready_s)) = (recorder.dry_s(), ready_s)
         && dry_s < ready_s
         && !matches!(case.first().medium, Medium::Chill { cooling: Cooling::InLiquid })
     {
-        cautions.push(boils_dry(dry_s / HOUR_S));
+        cautions.push(boils_dry(dry_s / HOUR_S, voice));
     }
     cautions
 }

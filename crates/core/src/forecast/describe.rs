@@ -1,6 +1,8 @@
 //! From an ensemble and the median run to the answer.
 
-use super::answer::{CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan};
+use ergastic_words::Voice;
+
+use super::answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan};
 use super::evidence::{Weighted, update};
 use super::explain::explain;
 use super::record::{Frame, Recorder};
@@ -37,10 +39,10 @@ const SLOW_CURVE_MIN: f64 = 10.0;
 /// ```
 pub fn forecast(request: &ForecastRequest) -> Result<Forecast> {
     if let Some(why) = request.cut.and_then(|cut| cut.refusal()) {
-        return Ok(Forecast::unsuitable(why));
+        return Ok(Forecast::unsuitable(why, Voice::new(request.units.unwrap_or_default())));
     }
     if let Some(why) = request.parts.iter().flatten().find_map(|part| part.cut.and_then(Cut::refusal)) {
-        return Ok(Forecast::unsuitable(why));
+        return Ok(Forecast::unsuitable(why, Voice::new(request.units.unwrap_or_default())));
     }
     let case = request.resolve()?;
     if case.members == 1 {
@@ -59,7 +61,7 @@ pub fn forecast(request: &ForecastRequest) -> Result<Forecast> {
 pub fn complete(request: &ForecastRequest, case: &Case, mut answer: Forecast) -> Forecast {
     let at_pressure = answer.at_pressure_min.and_then(|minutes| minutes.p50);
     answer.thumb = thumb::of(request, case, answer.ready_min.p50, at_pressure);
-    answer.notes.extend(notes::price_of_boiling(request, case, &answer));
+    answer.notes.extend(notes::price_of_boiling(request, case, &answer).map(|note| case.voice.say(note)));
     answer
 }
 
@@ -105,12 +107,13 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     };
     let holds_s: Vec<f64> = ensemble.times.iter().map(|times| times.hold_s).collect();
     let parts = parts(case, &ensemble);
+    let voice = case.voice;
     let mut notes = case.notes.clone();
     notes.extend(notes::unpoured(case, &recorder.stage_ends_s));
     notes.extend(notes::of(case, &ready_min, &too_far_min, come_up_min, &parts));
     Forecast {
         suitable: true,
-        why: words::why(case, &ready_min, at_ready.as_ref()),
+        why: voice.say(words::why(case, &ready_min, at_ready.as_ref())),
         ready_min,
         too_far_min,
         chance_ready,
@@ -137,8 +140,8 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
         portions: at_ready.as_ref().map(|frame| frame.left.yield_kg / crate::juices::PORTION_KG),
         thumb: Vec::new(),
         cautions: cautions::of(case, &recorder, p50_s),
-        notes,
-        assumed: case.assumed.clone(),
+        notes: notes.iter().map(|note| voice.say(note)).collect(),
+        assumed: Assumed::of(case, |_| true),
     }
 }
 
@@ -172,7 +175,7 @@ fn parts(case: &Case, ensemble: &Weighted) -> Vec<PartForecast> {
                 ensemble.times.iter().map(|times| (times.parts[i].ready_s, times.parts[i].too_far_s)).unzip();
             PartForecast {
                 cut: part.facts.cut,
-                name: part.name().to_owned(),
+                name: case.voice.say(part.facts.cut.label()),
                 mass_kg: part.mass_kg,
                 pieces: part.pieces,
                 ready_min: quantiles(&ready_s, &ensemble.weights),
@@ -200,7 +203,7 @@ fn spans(case: &Case, recorder: &Recorder) -> Vec<StageSpan> {
         recorder.stage_ends_s.iter().map(|end_s| end_s.is_finite().then(|| round_to(end_s / MINUTE_S, 0.1))).collect();
     let span = |(i, stage): (usize, &super::resolve::Stage)| StageSpan {
         method: stage.method,
-        words: stage.medium.words(),
+        words: case.voice.say(stage.medium.words()),
         from_min: if i == 0 { Some(0.0) } else { ends[i - 1] },
         to_min: ends[i],
     };

@@ -3,14 +3,20 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use ergastic_words::{
+    Dial, Difference, Grams, Guide, Length, Mass, Minutes, Percent, Said, Size, Span, Temperature, Volume, cuts,
+    forecast as say, ways,
+};
+
 use super::answer::Forecast;
 use super::evidence::Update;
-use super::resolve::{Case, Medium};
-use super::run::run_all_sampled;
+use super::members::{OVEN_SIGMA_K, PIT_SIGMA_K};
+use super::request::Settings;
+use super::resolve::{Case, Medium, Stage};
+use super::run::{FRIDGE_C, crock, run_all_sampled};
 use super::stats::{correlation, quantile};
-use super::words::span;
 use crate::heat::pit::PIT_COEFFICIENT;
-use crate::tender::{Age, EatenAs};
+use crate::tender::EatenAs;
 use crate::units::{MINUTE_S, round_to};
 
 /// Points of the bands.
@@ -119,43 +125,24 @@ fn narrows(case: &Case, drawn: &Update, width_min: f64) -> Vec<Narrows> {
     let media = || case.stages.iter().map(|stage| &stage.medium);
     let oven = media().any(|medium| matches!(medium, Medium::Oven { .. } | Medium::Coals(_)));
     let pit = media().any(|medium| matches!(medium, Medium::Pit { .. }));
-    let thickness = if case.parts.iter().any(|part| !part.measured) {
-        "Measure the thickest piece at its thickest, with a ruler: it is guessed from the weight."
-    } else {
-        "Measure it again, at its thickest: a few millimetres are minutes."
-    };
+    let guessed = case.parts.iter().any(|part| !part.measured);
+    let thickness = if guessed { say::narrow_thickness() } else { say::narrow_measured() };
     let facts = [
         ("thickness", thickness, meat(&|piece| piece.thickness.ln())),
-        (
-            "animal",
-            "Nobody knows the animal beforehand. The first fork check, at two thirds of the time, tells most.",
-            meat(&|piece| piece.resistance.ln()),
-        ),
-        (
-            "oven",
-            "Stand a thermometer in the oven through one cook.",
-            if oven { share(&|i| member(i).oven_k) } else { 0.0 },
-        ),
-        ("simmer", "Put a thermometer into the liquid once it has settled.", share(&|i| member(i).pot_k)),
-        ("pit", "Put a probe at the grate, beside the meat.", if pit { share(&|i| member(i).pit_k) } else { 0.0 }),
-        ("lid", "Weigh the pot, or dip it, after an hour: what the lid lets by shows.", share(&|i| member(i).lid.ln())),
-        (
-            "bark",
-            "A probe in the middle: how long it is held back shows how wet the surface is.",
-            share(&|i| member(i).wetness.ln()),
-        ),
-        (
-            "liquid",
-            "A probe in the middle in the first hour shows how well the heat gets in.",
-            share(&|i| member(i).coefficient.ln()),
-        ),
+        ("animal", say::narrow_animal(), meat(&|piece| piece.resistance.ln())),
+        ("oven", say::narrow_oven(), if oven { share(&|i| member(i).oven_k) } else { 0.0 }),
+        ("simmer", say::narrow_simmer(), share(&|i| member(i).pot_k)),
+        ("pit", say::narrow_pit(), if pit { share(&|i| member(i).pit_k) } else { 0.0 }),
+        ("lid", say::narrow_lid(), share(&|i| member(i).lid.ln())),
+        ("bark", say::narrow_bark(), share(&|i| member(i).wetness.ln())),
+        ("liquid", say::narrow_liquid(), share(&|i| member(i).coefficient.ln())),
     ];
     let mut narrows: Vec<Narrows> = facts
         .into_iter()
         .filter(|(_, _, share)| *share >= WORTH_ASKING)
         .map(|(fact, how, share)| Narrows {
             fact: fact.to_owned(),
-            how: how.to_owned(),
+            how: case.voice.say(how),
             share: round_to(share, 0.01),
             width_min: round_to(width_min * (1.0 - f64::min(share, 1.0)).sqrt(), 1.0),
         })
@@ -165,174 +152,139 @@ fn narrows(case: &Case, drawn: &Update, width_min: f64) -> Vec<Narrows> {
 }
 
 fn rules(case: &Case, answer: &Forecast) -> Vec<Rule> {
-    let main = case.main();
-    let facts = main.facts;
-    let rule = |figure: &str, rule: &str, numbers: String, sure: &str| Rule {
-        figure: figure.into(),
-        rule: rule.into(),
-        numbers,
-        sure: sure.into(),
-    };
-    let mm = main.sides_m.map(|side| side * 1000.0);
-    let mut rules = vec![rule(
-        "middle",
-        "Heat creeps in from all sides. It is followed shell by shell through a body as thick as this piece; twice as thick is \
-         about four times as slow.",
-        format!(
-            "{:.0} × {:.0} × {:.0} mm from {:.0} °C; half the thickness, {:.0} mm, is the way the heat has to go.",
-            mm[0],
-            mm[1],
-            mm[2],
-            case.start_c,
-            mm[0] / 2.0
-        ),
-        if main.measured {
-            "The thickness is taken to be right within 7 %."
-        } else {
-            "The thickness is guessed from the weight, within 15 %."
-        },
-    )];
-    rules.extend(case.stages.iter().map(|stage| {
-        let (rule_text, numbers) = medium_rule(&stage.medium, case, stage.pot.lid.words());
-        rule(stage.medium.words().as_str(), rule_text, numbers, medium_sure(&stage.medium))
-    }));
-    let resistance = main.goal.resistance;
-    let mature = if resistance / facts.resistance > 1.35 { Age::Mature } else { Age::Young };
-    rules.push(rule(
-        "tender",
-        "Tough collagen turns to gelatin, faster the hotter it is: an hour at 95 °C counts as one tender-hour, at 82 °C a third \
-         of one, at 115 °C four. It is enough when the whole piece has had so many on average, and the middle half of that.",
-        format!(
-            "{} asks {:.1} for {}, times {resistance:.2} for {}{}: {:.2} tender-hours.",
-            facts.name,
-            main.eaten_as.enough(),
-            main.eaten_as.word(),
-            main.name().to_lowercase(),
-            if mature == Age::Mature { " of an older animal" } else { "" },
-            main.goal.enough
-        ),
-        "Animals differ: two in three lie within 20 % of this.",
-    ));
-    rules.push(rule(
-        "too far",
-        "Past enough there is room: little where it is to be sliced, least for lean meat, much for fat and sinewy cuts.",
-        format!(
-            "Too far at {:.2} tender-hours, {:.1} times enough{}.",
-            main.goal.too_far,
-            main.goal.too_far / main.goal.enough,
-            if main.eaten_as == EatenAs::Slice { ": after that a slice falls apart" } else { "" }
-        ),
-        "A working figure from practice; taste decides.",
-    ));
-    if let (Some(juice), Some(left)) = (answer.juice_lost_kg, answer.yield_kg) {
-        rules.push(rule(
-            "juice and yield",
-            "Meat squeezes out juice by how hot each part of it has been, most steeply between 55 and 75 °C. Searing does not \
-             change it. What is left after trim, bone, juice, fat and gristle is eaten.",
-            format!("{:.2} kg raw, {juice:.2} kg of juice lost, {left:.2} kg cooked and edible.", case.mass_kg),
-            "Within about a tenth.",
-        ));
-    }
-    if let (Some(gelatin), Some(fat)) = (answer.gelatin_g, answer.fat_l) {
-        rules.push(rule(
-            "gelatin and fat",
-            "Collagen that has dissolved goes to about six tenths into the liquid; fat melts out above 55 °C.",
-            format!(
-                "{:.1} % collagen and {:.0} % fat in this cut: {gelatin:.0} g of gelatin, {:.0} mL of fat.",
-                facts.collagen_pct,
-                facts.fat_pct,
-                fat * 1000.0
-            ),
-            "Cuts and trimming differ by a third.",
-        ));
-    }
-    if case.liquid_l > 0.0
-        && let Some(left) = answer.liquid_left_l
-    {
-        rules.push(rule(
-            "liquid",
-            "What is poured in and the juice that joins it, less the steam that gets past the lid.",
-            format!(
-                "{:.1} L in, {left:.1} L left when half of such pieces are tender, {}.",
-                case.liquid_l,
-                case.pot().lid.words()
-            ),
-            "Lids differ: two in three lose between two thirds and half as much again. A dip or the scale tells.",
-        ));
-    }
-    if let Some(p50) = answer.ready_min.p50 {
-        let (p10, p90) = (answer.ready_min.p10.unwrap_or(p50), answer.ready_min.p90.unwrap_or(p50));
-        rules.push(rule(
-            "the band",
-            "The same cook is simulated many times, each with another animal, thickness, heat and lid. Eight in ten of them are \
-             ready inside the band.",
-            format!("{} cooks: {} to {}, half of them by {}.", case.members, span(p10), span(p90), span(p50)),
-            "It is as honest as those spreads are.",
-        ));
-    }
+    let mut rules = vec![middle_rule(case)];
+    rules.extend(case.stages.iter().map(|stage| medium_rule(stage, case)));
+    rules.extend([tender_rule(case), too_far_rule(case)]);
+    rules.extend(juice_rule(case, answer));
+    rules.extend(gelatin_rule(case, answer));
+    rules.extend(liquid_rule(case, answer));
+    rules.extend(band_rule(case, answer));
     rules
 }
 
-fn medium_rule(medium: &Medium, case: &Case, lid: &str) -> (&'static str, String) {
-    let boil_c = case.boil_c;
-    match medium {
-        Medium::Hob { simmer } => (
-            "The hob is set by what the bubbles look like; each look is so many degrees under the local boil.",
-            format!("{}: {:.1} °C, where water boils at {boil_c:.1} °C.", simmer.looks(), boil_c - simmer.below_boil()),
-        ),
-        Medium::Oven { set_c, .. } => (
-            "The oven's air heats the pot; the steam that gets past the lid cools it. Under a lid it boils in almost any oven, \
-             and the dial decides how much water goes.",
-            format!("{set_c:.0} °C, {lid}; the boil is at {boil_c:.1} °C here."),
-        ),
-        Medium::Coals(coals) => (
-            "So many coals for each inch of the pot stand for an oven; they hold half an hour, then fade until fresh ones go on.",
-            format!(
-                "{} under and {} over: like an oven of {:.0} °C at their best, fresh ones every {:.0} min.",
-                coals.under,
-                coals.over,
-                coals.full_c(),
-                coals.fresh_every_s / MINUTE_S
-            ),
-        ),
-        Medium::Pressure { gauge_kpa, target_c, .. } => (
-            "Under pressure water boils hotter. The time counts from coming up to letting go; coming up and letting go cook too.",
-            format!("{gauge_kpa:.0} kPa over the air: {target_c:.1} °C against {boil_c:.1} °C."),
-        ),
-        Medium::Pit { pit, .. } => (
-            "The air heats the meat, and its own water cools it as it evaporates: while it is wet the two balance and the middle \
-             waits. It goes on when the surface has dried, or a wrap keeps the steam in.",
-            format!(
-                "{:.0} °C air; {PIT_COEFFICIENT:.0} W a square metre for each degree between air and meat.",
-                pit.set_c
-            ),
-        ),
-        Medium::SlowCooker { .. } => (
-            "It warms up over hours and ends just under the boil.",
-            "92 °C on low, 97 °C on high in the end; full crocks take longer.".into(),
-        ),
-        Medium::Fat { fat_c } => (
-            "Fat carries heat half as well as simmering liquid and takes no water out.",
-            format!("Fat at {fat_c:.0} °C."),
-        ),
-        Medium::Bath { bath_c } => (
-            "A bath holds its temperature to tenths; what is in the bag stays in it.",
-            format!("Water at {bath_c:.0} °C."),
-        ),
-        Medium::KeepWarm { at_c } => ("Keeping warm goes on cooking, slowly.", format!("{at_c:.0} °C.")),
-        Medium::Chill { .. } => {
-            ("Nothing softens in the cold; the heat inside goes on for a while.", "Down to the fridge's 4 °C.".into())
-        }
-        Medium::Reheat { to_c } => ("Warmed through in its liquid.", format!("Until the middle is at {to_c:.0} °C.")),
-    }
+fn rule(case: &Case, figure: Said, rule: Said, numbers: Said, sure: Said) -> Rule {
+    let voice = case.voice;
+    Rule { figure: voice.say(figure), rule: voice.say(rule), numbers: voice.say(numbers), sure: voice.say(sure) }
 }
 
-fn medium_sure(medium: &Medium) -> &'static str {
-    match medium {
-        Medium::Oven { .. } | Medium::Coals(_) => "Two ovens in three stand within 7 K of their dial.",
-        Medium::Pit { .. } => "Pits swing by 8 K, and surfaces dry at their own pace.",
-        Medium::Bath { .. } => "Within tenths of a degree.",
-        Medium::Chill { .. } => "By how shallow it stands.",
-        _ => "Within 2 K, two times in three.",
-    }
+fn middle_rule(case: &Case) -> Rule {
+    let main = case.main();
+    let mm = main.sides_m.map(|side| side * 1000.0);
+    let spread = Percent(main.thickness_sigma());
+    let numbers = say::middle_rule_numbers(Size(mm), Temperature(case.start_c), Length(mm[0] / 2.0));
+    let sure = if main.measured { say::middle_rule_measured(spread) } else { say::middle_rule_guessed(spread) };
+    rule(case, say::middle(), say::middle_rule(), numbers, sure)
+}
+
+fn tender_rule(case: &Case) -> Rule {
+    /// Temperatures at which an hour counts as one, a third of one, and four tender-hours, °C.
+    const AN_HOUR_IS: [f64; 3] = [95.0, 82.0, 115.0];
+    let main = case.main();
+    let resistance = main.goal.resistance;
+    let older = resistance / main.facts.resistance > 1.35;
+    let numbers = if older { say::tender_numbers_older } else { say::tender_numbers };
+    let [reference, slow, fast] = AN_HOUR_IS.map(Temperature);
+    let eaten = cuts::eaten(main.eaten_as.key());
+    rule(
+        case,
+        say::tender(),
+        say::tender_rule(reference, slow, fast),
+        numbers(
+            main.name(),
+            eaten,
+            main.eaten_as.enough(),
+            round_to(resistance, 0.01),
+            round_to(main.goal.enough, 0.01),
+        ),
+        say::tender_sure(Percent(main.facts.resistance_ln_sigma.exp() - 1.0)),
+    )
+}
+
+fn too_far_rule(case: &Case) -> Rule {
+    let main = case.main();
+    let numbers = if main.eaten_as == EatenAs::Slice { say::too_far_rule_sliced } else { say::too_far_rule_numbers };
+    let times = round_to(main.goal.too_far / main.goal.enough, 0.1);
+    let numbers = numbers(round_to(main.goal.too_far, 0.01), times);
+    rule(case, say::too_far(), say::too_far_rule(), numbers, say::too_far_rule_sure())
+}
+
+fn juice_rule(case: &Case, answer: &Forecast) -> Option<Rule> {
+    /// Between these meat squeezes out most of its juice, °C.
+    const STEEPEST_C: [f64; 2] = [55.0, 75.0];
+    let (juice, left) = (answer.juice_lost_kg?, answer.yield_kg?);
+    let [low, high] = STEEPEST_C.map(Guide);
+    let numbers = say::juice_rule_numbers(Mass(case.mass_kg), Mass(juice), Mass(left));
+    Some(rule(case, say::juice_and_yield(), say::juice_rule(low, high), numbers, say::juice_rule_sure()))
+}
+
+fn gelatin_rule(case: &Case, answer: &Forecast) -> Option<Rule> {
+    /// Fat melts out above this, °C.
+    const MELTS_C: f64 = 55.0;
+    let (gelatin, fat) = (answer.gelatin_g?, answer.fat_l?);
+    let facts = case.main().facts;
+    let [collagen, fat_share] = [facts.collagen_pct, facts.fat_pct].map(|pct| Percent(pct / 100.0));
+    let numbers = say::gelatin_rule_numbers(collagen, fat_share, Grams(gelatin), Volume(fat));
+    Some(rule(case, say::gelatin_and_fat(), say::gelatin_rule(Guide(MELTS_C)), numbers, say::gelatin_rule_sure()))
+}
+
+fn liquid_rule(case: &Case, answer: &Forecast) -> Option<Rule> {
+    let left = answer.liquid_left_l.filter(|_| case.liquid_l > 0.0)?;
+    let numbers = say::liquid_rule_numbers(Volume(case.liquid_l), Volume(left), case.pot().lid.words());
+    Some(rule(case, say::liquid(), say::liquid_rule(), numbers, say::liquid_rule_sure()))
+}
+
+fn band_rule(case: &Case, answer: &Forecast) -> Option<Rule> {
+    let p50 = answer.ready_min.p50?;
+    let (p10, p90) = (answer.ready_min.p10.unwrap_or(p50), answer.ready_min.p90.unwrap_or(p50));
+    let numbers = say::band_rule_numbers(case.members as u32, Span(p10), Span(p90), Span(p50));
+    Some(rule(case, say::band(), say::band_rule(), numbers, say::band_rule_sure()))
+}
+
+/// Two in three pots, crocks and fats lie within this of what is said of them, K.
+const USUALLY_OFF_K: f64 = 2.0;
+
+fn medium_rule(stage: &Stage, case: &Case) -> Rule {
+    let boil = Temperature(case.boil_c);
+    let medium = &stage.medium;
+    let within = || ways::within(Difference(USUALLY_OFF_K));
+    let (rule_text, numbers, sure) = match medium {
+        Medium::Hob { simmer } => {
+            let liquid = Temperature(case.boil_c - simmer.below_boil());
+            (ways::hob_rule(), ways::hob_rule_numbers(simmer.looks(), liquid, boil), within())
+        }
+        Medium::Oven { set_c, .. } => {
+            let numbers = ways::oven_rule_numbers(Dial(*set_c), stage.pot.lid.words(), boil);
+            (ways::oven_rule(), numbers, ways::oven_rule_sure(Difference(OVEN_SIGMA_K)))
+        }
+        Medium::Coals(coals) => {
+            let fresh = Minutes(coals.fresh_every_s / MINUTE_S);
+            let numbers = ways::coals_rule_numbers(medium.words(), Dial(coals.full_c()), fresh);
+            (ways::coals_rule(), numbers, ways::oven_rule_sure(Difference(OVEN_SIGMA_K)))
+        }
+        Medium::Pressure { gauge_kpa, target_c, .. } => {
+            let numbers = ways::pressure_rule_numbers(round_to(*gauge_kpa, 1.0), Temperature(*target_c), boil);
+            (ways::pressure_rule(), numbers, within())
+        }
+        Medium::Pit { pit, .. } => (
+            ways::pit_rule(),
+            ways::pit_rule_numbers(Dial(pit.set_c), PIT_COEFFICIENT),
+            ways::pit_rule_sure(Difference(PIT_SIGMA_K)),
+        ),
+        Medium::SlowCooker { .. } => {
+            let [low, high] = [Settings::Low, Settings::High].map(|setting| Temperature(crock(setting).0));
+            (ways::slow_cooker_rule(), ways::slow_cooker_rule_numbers(low, high), within())
+        }
+        Medium::Fat { fat_c } => (ways::fat_rule(), ways::fat_rule_numbers(Temperature(*fat_c)), within()),
+        Medium::Bath { bath_c } => {
+            (ways::bath_rule(), ways::bath_rule_numbers(Temperature(*bath_c)), ways::bath_rule_sure())
+        }
+        Medium::KeepWarm { at_c } => {
+            (ways::keep_warm_rule(), ways::keep_warm_rule_numbers(Temperature(*at_c)), within())
+        }
+        Medium::Chill { .. } => {
+            (ways::chill_rule(), ways::chill_rule_numbers(Guide(FRIDGE_C)), ways::chill_rule_sure())
+        }
+        Medium::Reheat { to_c } => (ways::reheat_rule(), ways::reheat_rule_numbers(Temperature(*to_c)), within()),
+    };
+    rule(case, medium.words(), rule_text, numbers, sure)
 }

@@ -28,8 +28,7 @@ pub use request::{
     StageRequest, Start, Until, Wrap, size_mm_schema,
 };
 pub(crate) use resolve::CORNED_SALT;
-pub use resolve::{Case, Medium, Part, Stage};
+pub use resolve::{Case, Cooling, Filled, Medium, Part, Stage};
 pub use run::come_up_s;
 pub(crate) use run::{HORIZON_S, median_tender_s};
 pub use stats::{chance, correlation, quantile};
-pub use words::span;

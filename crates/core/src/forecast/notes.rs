@@ -1,10 +1,11 @@
 //! Oddities worth saying: what never comes and why, how a mixed pot is lifted, what boiling costs.
 
+use ergastic_words::{Guide, Said, Span, Volume, forecast as say};
+
 use super::answer::{Forecast, PartForecast, Quantiles};
 use super::request::{ForecastRequest, Heat, HeatSource};
 use super::resolve::{Case, Medium};
 use super::run::{HORIZON_S, Unwatched, run_median};
-use super::words::span;
 use crate::finish::slicing;
 use crate::heat::pot::Simmer;
 use crate::tender::EatenAs;
@@ -12,13 +13,12 @@ use crate::tender::SOFTENS_FROM_C;
 use crate::units::MINUTE_S;
 
 /// What was poured in where no pot was to come any more.
-pub fn unpoured(case: &Case, stage_ends_s: &[f64]) -> Option<String> {
+pub fn unpoured(case: &Case, stage_ends_s: &[f64]) -> Option<Said> {
     let finds_a_pot =
         |at_s: f64| (case.stages.iter().zip(stage_ends_s)).any(|(stage, end_s)| stage.medium.is_pot() && *end_s > at_s);
     let lost: Vec<_> = case.added.iter().filter(|pour| !finds_a_pot(pour.at_s)).collect();
     let (first, litres) = (lost.first()?, lost.iter().map(|pour| pour.litres).sum::<f64>());
-    let after = span(first.at_s / MINUTE_S);
-    Some(format!("{litres:.2} L poured in after {after} met no pot any more and is not counted."))
+    Some(say::unpoured(Volume(litres), Span(first.at_s / MINUTE_S)))
 }
 
 /// The notes on an answer.
@@ -28,29 +28,29 @@ pub fn of(
     too_far: &Quantiles,
     come_up_min: Option<f64>,
     parts: &[PartForecast],
-) -> Vec<String> {
+) -> Vec<Said> {
     let mut notes = Vec::new();
     if ready.p90.is_none() {
-        let who = if ready.p10.is_none() { "the meat" } else { "some of the simulated cooks" };
+        let none = ready.p10.is_none();
         notes.push(if come_up_min.is_none() {
-            "No ready time: with so little liquid the pot does not come up to pressure.".into()
+            say::never_comes_up()
         } else if case.fixed_end() {
-            format!("No ready time where the given time ends before {who} is tender.")
+            if none { say::ends_before() } else { say::ends_before_some() }
         } else if case.stages.iter().all(|stage| too_cool(&stage.medium)) {
-            "No ready time: below 60 °C meat is held, not softened.".into()
+            say::too_cool(Guide(SOFTENS_FROM_C))
+        } else if none {
+            say::never()
         } else {
-            format!("No ready time where {who} does not become tender within 72 h.")
+            say::never_for_some()
         });
     }
     if too_far.p90.is_none() && ready.p10.is_some() {
-        notes.push("No too-far time where nothing goes too far within 72 h, or no heat stays on.".into());
+        notes.push(say::never_too_far());
     }
     if let (Some(far), Some(ready)) = (too_far.p50, ready.p50)
         && far < ready
     {
-        notes.push(
-            "It has gone too far by the time all of it is ready: shorten the time, or lift the pieces in turn.".into(),
-        );
+        notes.push(say::too_far_before_ready());
     }
     if case.main().eaten_as == EatenAs::Slice && ready.p50.is_some() {
         notes.push(slicing(6.0));
@@ -60,13 +60,7 @@ pub fn of(
         && first.lift != last.lift
         && let (Some(from), Some(to)) = (first.ready_min.p50, last.ready_min.p50)
     {
-        notes.push(format!(
-            "Lift in turn: {} at about {}, {} at about {}. The whole is ready with the last and too far with the first.",
-            first.name.to_lowercase(),
-            span(from),
-            last.name.to_lowercase(),
-            span(to)
-        ));
+        notes.push(say::lift_in_turn(first.cut.name(), Span(from), last.cut.name(), Span(to)));
     }
     notes
 }
@@ -80,7 +74,7 @@ fn too_cool(medium: &Medium) -> bool {
 }
 
 /// What a rolling boil gains and costs against a gentle simmer of the same pot.
-pub fn price_of_boiling(request: &ForecastRequest, case: &Case, answer: &Forecast) -> Option<String> {
+pub fn price_of_boiling(request: &ForecastRequest, case: &Case, answer: &Forecast) -> Option<Said> {
     if !matches!(case.first().medium, Medium::Hob { simmer: Simmer::Boil }) || case.stages.len() > 1 {
         return None;
     }
@@ -92,11 +86,6 @@ pub fn price_of_boiling(request: &ForecastRequest, case: &Case, answer: &Forecas
         return None;
     }
     let (gentle_min, gentle_far) = (times.ready_s / MINUTE_S, times.too_far_s / MINUTE_S);
-    Some(format!(
-        "The boil saves about {} against a gentle simmer, and leaves {} instead of {} before it is too far; more liquid \
-         boils off, pieces break up and the broth clouds.",
-        span(gentle_min - ready),
-        span(far - ready),
-        span(gentle_far - gentle_min)
-    ))
+    let (saves, leaves, instead) = (Span(gentle_min - ready), Span(far - ready), Span(gentle_far - gentle_min));
+    Some(say::boiling_against_simmering(saves, leaves, instead))
 }

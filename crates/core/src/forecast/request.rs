@@ -3,6 +3,8 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use ergastic_words::Units;
+
 use super::known::Known;
 use crate::cuts::Cut;
 use crate::heat::coals::Wind;
@@ -53,6 +55,37 @@ pub enum Release {
 pub enum Settings {
     Low,
     High,
+}
+
+impl HeatSource {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Oven => "oven",
+            Self::Hob => "hob",
+            Self::Coals => "coals",
+        }
+    }
+}
+
+impl Release {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Natural => "natural",
+            Self::Quick => "quick",
+        }
+    }
+}
+
+impl Settings {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Low => "low",
+            Self::High => "high",
+        }
+    }
 }
 
 /// Where a pot for the oven gets its first heat.
@@ -428,6 +461,9 @@ pub struct ForecastRequest {
     #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(min_items = 1, max_items = 8)]
     pub parts: Option<Vec<PartRequest>>,
+    /// What the answer's sentences are said in; its fields stay in the units that their names say.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub units: Option<Units>,
     /// A chain of ways, in place of `method` and `heat`.
     #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(min_items = 1, max_items = 12)]

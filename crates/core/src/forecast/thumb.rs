@@ -1,10 +1,11 @@
 //! The rules cooks go by, worked out for this piece, with why they differ from the forecast.
 
+use ergastic_words::{Difference, Guide, Said, Span, Voice, forecast as say};
+
 use super::answer::Thumb;
 use super::request::{ForecastRequest, Heat, HeatSource, Method, Settings};
 use super::resolve::{Case, Medium};
-use super::run::{HORIZON_S, median_tender_s};
-use super::words::span;
+use super::run::{HORIZON_S, crock, median_tender_s};
 use crate::heat::pot::Simmer;
 use crate::units::{MINUTE_S, round_to};
 
@@ -12,23 +13,32 @@ use crate::units::{MINUTE_S, round_to};
 const POUNDS: f64 = 2.2046;
 /// A rule this close to the forecast agrees with it.
 const AGREES: f64 = 0.15;
+/// A piece no thicker than this is a stewing piece, m.
+const SMALL_M: f64 = 0.05;
 
-/// A rule that has no eye for the piece.
-const BLIND_TO_SIZE: &str = "it knows neither this cut nor how thick it is";
-/// A rule by weight.
-const BY_WEIGHT: &str = "it counts weight, but thickness and sinew rule the time";
+/// A rule with the minutes it gives and why it is wrong here, if it is.
+struct Known {
+    rule: Said,
+    minutes: f64,
+    because: Said,
+}
 
-fn thumb(rule: &str, minutes: f64, against: Option<f64>, because: &str) -> Thumb {
-    let why = match against {
-        None => "there is no forecast to compare it with".to_owned(),
-        Some(ours) if (minutes / ours - 1.0).abs() < AGREES => "it agrees with the forecast here".to_owned(),
-        Some(ours) => {
-            let apart = span((minutes - ours).abs());
-            let way = if minutes > ours { "longer" } else { "shorter" };
-            format!("{apart} {way} than the forecast: {because}")
-        }
-    };
-    Thumb { rule: rule.to_owned(), min: round_to(minutes, 5.0), why }
+impl Known {
+    fn new(rule: Said, minutes: f64, because: Said) -> Self {
+        Self { rule, minutes, because }
+    }
+
+    /// Beside a forecast of so many minutes.
+    fn against(self, ours: Option<f64>, voice: Voice) -> Thumb {
+        let Self { rule, minutes, because } = self;
+        let why = match ours {
+            None => say::thumb_alone(),
+            Some(ours) if (minutes / ours - 1.0).abs() < AGREES => say::thumb_agrees(),
+            Some(ours) if minutes > ours => say::thumb_longer(Span(minutes - ours), because),
+            Some(ours) => say::thumb_shorter(Span(ours - minutes), because),
+        };
+        Thumb { rule: voice.say(rule), min: round_to(minutes, 5.0), why: voice.say(why) }
+    }
 }
 
 /// Minutes until the same meat is tender another way, if it becomes so.
@@ -51,105 +61,80 @@ fn another_way(request: &ForecastRequest, method: Method, heat: Heat) -> Option<
 /// The rules for this way; `ready` is half of such cooks' minutes, `at_pressure` their time at pressure.
 pub fn of(request: &ForecastRequest, case: &Case, ready: Option<f64>, at_pressure: Option<f64>) -> Vec<Thumb> {
     let main = case.main();
-    let joint_kg = main.mass_kg / f64::from(main.pieces);
-    let pounds = joint_kg * POUNDS;
-    let hob = || Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() };
-    let small = main.sides_m[0] <= 0.05;
+    let pounds = main.mass_kg / f64::from(main.pieces) * POUNDS;
+    let small = main.sides_m[0] <= SMALL_M;
     // The rule is for one way from start to end: a chain is measured against its first long one.
     let longest = case.stages.iter().map(|stage| &stage.medium).find(|medium| !matches!(medium, Medium::Chill { .. }));
-    match longest {
-        Some(Medium::Pressure { .. }) => {
-            let mut rules = Vec::new();
-            if let Some(on_the_hob) = another_way(request, Method::Braise, hob()) {
-                rules.push(thumb(
-                    "an hour under pressure is two and a half on the hob",
-                    on_the_hob / 2.5,
-                    at_pressure,
-                    "hotter liquid softens faster, but the heat takes as long as ever to reach the middle",
-                ));
-            }
-            rules.push(thumb(
-                if small { "half an hour for pieces, an hour for a joint" } else { "an hour at pressure for a joint" },
-                if small { 30.0 } else { 60.0 },
-                at_pressure,
-                BLIND_TO_SIZE,
-            ));
-            rules
-        }
-        Some(Medium::Pit { pit, .. }) => {
-            let hours_a_pound = if pit.set_c < 120.0 { 1.5 } else { 1.0 };
-            let rule = if pit.set_c < 120.0 {
-                "an hour and a half a pound in a slow pit"
-            } else {
-                "an hour a pound in a hot pit"
-            };
-            vec![
-                thumb(
-                    rule,
-                    60.0 * hours_a_pound * pounds,
-                    ready,
-                    "it counts weight; the stall goes by surface, wrap and damp",
-                ),
-                thumb("start the night before", 720.0, ready, "it is the habit for a whole brisket, whatever its size"),
-            ]
-        }
-        Some(Medium::SlowCooker { setting }) => {
-            let (rule, minutes) = match setting {
-                Settings::Low => ("eight hours on low", 480.0),
-                Settings::High => ("four hours on high", 240.0),
-            };
-            let other = if *setting == Settings::Low { Settings::High } else { Settings::Low };
-            let heat = Heat { setting: Some(other), ..Heat::default() };
-            let double = another_way(request, Method::SlowCooker, heat).map(|other_min| {
-                let (rule, minutes) = match setting {
-                    Settings::Low => ("low takes twice as long as high", 2.0 * other_min),
-                    Settings::High => ("high takes half as long as low", 0.5 * other_min),
-                };
-                thumb(
-                    rule,
-                    minutes,
-                    ready,
-                    "both start cold and end only 5 K apart; the warming-up is most of the difference",
-                )
-            });
-            [Some(thumb(rule, minutes, ready, "it is for a full crock of chuck in pieces")), double]
-                .into_iter()
-                .flatten()
-                .collect()
-        }
-        Some(Medium::Bath { bath_c }) => {
-            let (rule, minutes) = if *bath_c >= 78.0 {
-                ("overnight above 80 °C", 720.0)
-            } else {
-                ("a day and a night below 75 °C", 2160.0)
-            };
-            vec![thumb(rule, minutes, ready, "a few degrees in the bath are worth hours, and sinew as many again")]
-        }
-        Some(Medium::Fat { .. }) => {
-            vec![thumb(
-                "half a working day under fat",
-                300.0,
-                ready,
-                "how it is to be eaten decides: for the spoon it is twice as long as for a fork",
-            )]
-        }
-        _ => {
-            let mut rules = Vec::new();
-            if !small {
-                rules.push(thumb("an hour a pound for one joint", 60.0 * pounds, ready, BY_WEIGHT));
-                rules.push(thumb("about three hours for a joint", 180.0, ready, BLIND_TO_SIZE));
-            } else {
-                rules.push(thumb("about two hours for pieces", 120.0, ready, BLIND_TO_SIZE));
-            }
-            if let Some(pressed) = another_way(request, Method::Pressure, Heat::default()) {
-                rules.push(thumb(
-                    "three times as long as under pressure",
-                    3.0 * pressed,
-                    ready,
-                    "the pressure pot spends much of its time coming up",
-                ));
-            }
-            rules
-        }
-    }
+    let (known, ours) = match longest {
+        Some(Medium::Pressure { .. }) => (under_pressure(request, small), at_pressure),
+        Some(Medium::Pit { pit, .. }) => (in_the_pit(pit.set_c, pounds), ready),
+        Some(Medium::SlowCooker { setting }) => (in_the_crock(request, *setting), ready),
+        Some(Medium::Bath { bath_c }) => (in_the_bath(*bath_c), ready),
+        Some(Medium::Fat { .. }) => (vec![Known::new(say::thumb_fat(), 300.0, say::thumb_fat_because())], ready),
+        _ => (in_the_pot(request, small, pounds), ready),
+    };
+    known.into_iter().map(|known| known.against(ours, case.voice)).collect()
+}
+
+fn under_pressure(request: &ForecastRequest, small: bool) -> Vec<Known> {
+    let hob = Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() };
+    let of_the_hob = another_way(request, Method::Braise, hob)
+        .map(|on_the_hob| Known::new(say::thumb_pressure(), on_the_hob / 2.5, say::thumb_pressure_because()));
+    let usual = if small {
+        Known::new(say::thumb_pressure_pieces(), 30.0, say::blind_to_size())
+    } else {
+        Known::new(say::thumb_pressure_joint(), 60.0, say::blind_to_size())
+    };
+    of_the_hob.into_iter().chain([usual]).collect()
+}
+
+fn in_the_pit(set_c: f64, pounds: f64) -> Vec<Known> {
+    let (rule, hours_a_pound) = if set_c < 120.0 { (say::thumb_slow_pit(), 1.5) } else { (say::thumb_hot_pit(), 1.0) };
+    vec![
+        Known::new(rule, 60.0 * hours_a_pound * pounds, say::thumb_slow_pit_because()),
+        Known::new(say::thumb_night_before(), 720.0, say::thumb_night_before_because()),
+    ]
+}
+
+fn in_the_crock(request: &ForecastRequest, setting: Settings) -> Vec<Known> {
+    let (rule, minutes, other) = match setting {
+        Settings::Low => (say::thumb_low(), 480.0, Settings::High),
+        Settings::High => (say::thumb_high(), 240.0, Settings::Low),
+    };
+    let apart = Difference(crock(Settings::High).0 - crock(Settings::Low).0);
+    let heat = Heat { setting: Some(other), ..Heat::default() };
+    let against_the_other = another_way(request, Method::SlowCooker, heat).map(|other_min| {
+        let (rule, minutes) = match setting {
+            Settings::Low => (say::thumb_low_is_twice(), 2.0 * other_min),
+            Settings::High => (say::thumb_high_is_half(), 0.5 * other_min),
+        };
+        Known::new(rule, minutes, say::thumb_low_is_twice_because(apart))
+    });
+    [Known::new(rule, minutes, say::thumb_crock_because())].into_iter().chain(against_the_other).collect()
+}
+
+fn in_the_bath(bath_c: f64) -> Vec<Known> {
+    let (rule, minutes) = if bath_c >= 78.0 {
+        (say::thumb_bath_night(Guide(80.0)), 720.0)
+    } else {
+        (say::thumb_bath_day(Guide(75.0)), 2160.0)
+    };
+    vec![Known::new(rule, minutes, say::thumb_bath_because())]
+}
+
+fn in_the_pot(request: &ForecastRequest, small: bool, pounds: f64) -> Vec<Known> {
+    let mut rules = if small {
+        vec![Known::new(say::thumb_pieces(), 120.0, say::blind_to_size())]
+    } else {
+        vec![
+            Known::new(say::thumb_pound(), 60.0 * pounds, say::by_weight()),
+            Known::new(say::thumb_joint(), 180.0, say::blind_to_size()),
+        ]
+    };
+    rules.extend(
+        another_way(request, Method::Pressure, Heat::default()).map(|pressed| {
+            Known::new(say::thumb_thrice_pressure(), 3.0 * pressed, say::thumb_thrice_pressure_because())
+        }),
+    );
+    rules
 }

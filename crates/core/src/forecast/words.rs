@@ -1,149 +1,135 @@
-//! The sentence why, and how spans and ways are said.
+//! The sentence why, and what each medium is called.
+
+use ergastic_words::{Dial, Join, Length, Minutes, Said, Span, Temperature, forecast as say, ways};
 
 use super::answer::Quantiles;
 use super::record::Frame;
-use super::request::{Settings, Start};
+use super::request::Start;
 use super::resolve::{Case, Cooling, Medium};
-use crate::cuts::DryRisk;
+use crate::cuts::{CutFacts, DryRisk};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
 use crate::heat::pressure::LEAST_LITRES;
 use crate::tender::EatenAs;
-use crate::units::round_to;
 
-/// A span of minutes as a cook says it: `3 h 20`.
-pub fn span(minutes: f64) -> String {
-    let minutes = round_to(minutes, 5.0) as i64;
-    match (minutes / 60, minutes % 60) {
-        (0, m) => format!("{m} min"),
-        (h, 0) => format!("{h} h"),
-        (h, m) => format!("{h} h {m:02}"),
+impl WrapMaterial {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Paper => "paper",
+            Self::Foil => "foil",
+        }
     }
 }
 
-/// How it is eaten, after "half of such pieces are".
-pub fn done(eaten_as: EatenAs) -> &'static str {
-    match eaten_as {
-        EatenAs::Slice => "ready to slice",
-        EatenAs::Fork => "fork-tender",
-        EatenAs::Probe => "probe-tender",
-        EatenAs::Pull => "ready to pull",
-        EatenAs::Spoon => "soft enough for the spoon",
+impl Cooling {
+    fn key(self) -> &'static str {
+        match self {
+            Self::InLiquid => "in_liquid",
+            Self::InBag => "in_bag",
+            Self::OnTray => "on_tray",
+        }
     }
 }
 
 impl Medium {
     /// What surrounds the meat, in a few words.
-    pub fn words(&self) -> String {
+    pub fn words(&self) -> Said {
         match self {
-            Self::Hob { simmer } => match simmer {
-                Simmer::Lazy => "a lazy simmer".into(),
-                Simmer::Gentle => "a gentle simmer".into(),
-                Simmer::Brisk => "a brisk simmer".into(),
-                Simmer::Boil => "a rolling boil".into(),
-            },
-            Self::Oven { set_c, start, .. } => {
-                let from = if *start == Start::ColdOven { ", from cold" } else { "" };
-                format!("a {set_c:.0} °C oven{from}")
+            Self::Hob { simmer } => ways::hob(simmer.key()),
+            Self::Oven { set_c, start: Start::ColdOven, .. } => ways::cold_oven(Dial(*set_c)),
+            Self::Oven { set_c, .. } => ways::oven(Dial(*set_c)),
+            Self::Coals(coals) => ways::coals(coals.under, coals.over),
+            Self::Pressure { target_c, .. } => ways::pressure(Temperature(*target_c)),
+            Self::SlowCooker { setting } => ways::slow_cooker(setting.key()),
+            Self::KeepWarm { at_c } => ways::keep_warm(Temperature(*at_c)),
+            Self::Bath { bath_c } => ways::bath(Temperature(*bath_c)),
+            Self::Fat { fat_c } => ways::fat(Temperature(*fat_c)),
+            Self::Pit { pit, wrap: None } => ways::pit(Dial(pit.set_c)),
+            Self::Pit { pit, wrap: Some((material, at_c)) } if *at_c <= 0.0 => {
+                ways::pit_wrapped_at_once(Dial(pit.set_c), material.key())
             }
-            Self::Coals(coals) => format!("{} coals under and {} over", coals.under, coals.over),
-            Self::Pressure { target_c, .. } => format!("pressure, at {target_c:.0} °C"),
-            Self::SlowCooker { setting: Settings::Low } => "a slow cooker on low".into(),
-            Self::SlowCooker { setting: Settings::High } => "a slow cooker on high".into(),
-            Self::KeepWarm { at_c } => format!("kept warm at {at_c:.0} °C"),
-            Self::Bath { bath_c } => format!("a bag in a bath at {bath_c:.0} °C"),
-            Self::Fat { fat_c } => format!("fat at {fat_c:.0} °C"),
-            Self::Pit { pit, wrap } => {
-                let wrapped = match wrap {
-                    None => "bare".to_owned(),
-                    Some((material, at_c)) => {
-                        let material = if *material == WrapMaterial::Paper { "paper" } else { "foil" };
-                        format!("{material} from {at_c:.0} °C in the middle")
-                    }
-                };
-                format!("a {:.0} °C pit, {wrapped}", pit.set_c)
+            Self::Pit { pit, wrap: Some((material, at_c)) } => {
+                ways::pit_wrapped(Dial(pit.set_c), material.key(), Temperature(*at_c))
             }
-            Self::Chill { cooling: Cooling::InLiquid } => "chilled in its liquid".into(),
-            Self::Chill { cooling: Cooling::InBag } => "chilled in its bag".into(),
-            Self::Chill { cooling: Cooling::OnTray } => "chilled on a tray".into(),
-            Self::Reheat { to_c } => format!("warmed through to {to_c:.0} °C"),
+            Self::Chill { cooling } => ways::chill(cooling.key()),
+            Self::Reheat { to_c } => ways::reheat(Temperature(*to_c)),
         }
     }
 
-    /// The same as part of a sentence, with what it settles at.
-    fn phrase(&self, boil_c: f64, settled_c: Option<f64>) -> String {
-        let settled = settled_c.unwrap_or(boil_c);
+    /// So many minutes of it.
+    pub fn for_so_long(&self, minutes: f64) -> Said {
+        let (time, words) = (Minutes(minutes), self.words());
         match self {
-            Self::Hob { simmer } => format!("at {} ({})", self.words(), simmer.looks()),
-            Self::Oven { .. } | Self::Coals(_) => {
-                let state = if settled > boil_c - 0.5 { "boils gently" } else { "settles well under the boil" };
-                let place = if matches!(self, Self::Coals(_)) { "with" } else { "in" };
-                format!("{place} {}, where the liquid {state} at {settled:.0} °C,", self.words())
-            }
-            Self::Pressure { .. } => format!("under {}, against {boil_c:.0} °C at the boil,", self.words()),
-            Self::SlowCooker { .. } => format!("in {}, slow to warm up to some {settled:.0} °C,", self.words()),
-            Self::Bath { .. } | Self::Pit { .. } => format!("in {},", self.words()),
-            Self::Fat { .. } => format!("under {},", self.words()),
-            _ => format!("{},", self.words()),
+            Self::Hob { .. } | Self::Pressure { .. } => ways::so_long_at(time, words),
+            Self::Fat { .. } => ways::so_long_under(time, words),
+            _ => ways::so_long_in(time, words),
         }
+    }
+
+    /// How it cooks, as a sentence with what the liquid settles at.
+    fn sentence(&self, boil_c: f64, settled_c: Option<f64>) -> Said {
+        let settled_c = settled_c.unwrap_or(boil_c);
+        let settles = Temperature(settled_c);
+        let boils = if settled_c > boil_c - 0.5 { "yes" } else { "no" };
+        match self {
+            Self::Hob { simmer: Simmer::Boil } => ways::at_a_rolling_boil(),
+            Self::Hob { simmer } => ways::on_the_hob(self.words(), simmer.looks()),
+            Self::Oven { .. } => ways::in_the_oven(self.words(), settles, boils),
+            Self::Coals(_) => ways::over_coals(self.words(), settles, boils),
+            Self::Pressure { target_c, .. } => ways::under_pressure(Temperature(*target_c), Temperature(boil_c)),
+            Self::SlowCooker { .. } => ways::in_the_crock(self.words(), settles),
+            Self::KeepWarm { at_c } => ways::kept_warm(Temperature(*at_c)),
+            Self::Bath { bath_c } => ways::in_the_bath(Temperature(*bath_c)),
+            Self::Fat { fat_c } => ways::under_the_fat(Temperature(*fat_c)),
+            Self::Pit { .. } => ways::in_the_pit(self.words()),
+            Self::Chill { .. } => ways::in_the_cold(),
+            Self::Reheat { to_c } => ways::warmed_through(Temperature(*to_c)),
+        }
+    }
+}
+
+/// What kind of muscle it is, by its collagen.
+fn make(facts: &CutFacts) -> &'static str {
+    match facts.collagen_pct {
+        c if c >= 3.0 => "sinewy",
+        c if c >= 1.4 => "worked",
+        _ => "lean",
     }
 }
 
 /// Why it takes this long, from this case's own numbers.
-pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>) -> String {
+pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>) -> Said {
     let main = case.main();
-    let (facts, name) = (main.facts, main.name());
-    let sinew = match facts.collagen_pct {
-        c if c >= 3.0 => "full of sinew",
-        c if c >= 1.4 => "well worked and sinewy",
-        _ => "lean, with little sinew",
-    };
     let first = &case.first().medium;
-    let heat = if case.stages.len() == 1 {
-        match first {
-            Medium::Pressure { .. } if case.liquid_l < LEAST_LITRES => {
-                "under a locked lid with too little liquid for pressure to build at once,".to_owned()
-            }
-            _ => first.phrase(case.boil_c, at_ready.map(|frame| frame.medium_c)),
-        }
-    } else {
-        let ways: Vec<_> = case.stages.iter().map(|stage| stage.medium.words()).collect();
-        format!("through {},", ways.join(", then "))
+    let cooks = match (first, case.stages.as_slice()) {
+        (Medium::Pressure { .. }, [_]) if case.liquid_l < LEAST_LITRES => ways::pressure_comes_late(),
+        (_, [_]) => first.sentence(case.boil_c, at_ready.map(|frame| frame.medium_c)),
+        (_, stages) => ways::chain(Said::list(stages.iter().map(|stage| stage.medium.words()), Join::Then)),
     };
+    let (name, make) = (main.name(), make(main.facts));
     let Some(p50) = ready.p50 else {
-        let limit = if case.fixed_end() {
-            "does not become tender in that time"
-        } else {
-            "does not become tender within three days"
-        };
-        return format!("{name} is {sinew}; {heat} it {limit}.");
+        let never = if case.fixed_end() { say::why_never_in_that_time } else { say::why_never };
+        return never(name, make, cooks);
     };
-    let price = if case.stages.iter().any(|stage| stage.medium.rolls()) {
-        " A rolling boil is sooner, but it breaks pieces up, clouds the broth and leaves less time before it is too far."
-    } else if matches!(first, Medium::Pit { wrap: None, .. }) {
-        " In the pit its own damp holds the middle back for hours until the bark has dried; a wrap shortens that."
-    } else if facts.dry_risk == DryRisk::High {
-        " It is lean and dries soon after: slice it across the grain and serve it in its sauce."
-    } else if first.is_pot() && case.pot().lid == Lid::None {
-        " Uncovered, most of the heat goes into steam."
-    } else {
-        ""
-    };
-    format!(
-        "{name} is {sinew}; {heat} a piece {:.0} mm thick has to get hot to its middle and then soften: half of all such \
-         pieces are {} by {}.{price}",
-        main.sides_m[0] * 1000.0,
-        done(main.eaten_as),
-        span(p50)
-    )
+    let thick = Length(main.sides_m[0] * 1000.0);
+    let sentence = say::why(name, make, cooks, thick, main.eaten_as.done(), Span(p50));
+    Said::list([Some(sentence), price(case)].into_iter().flatten(), Join::Space)
 }
 
-#[cfg(test)]
-mod tests {
-    use super::span;
-
-    #[test]
-    fn spans_read_as_cooks_say_them() {
-        assert_eq!([span(44.0), span(60.0), span(203.0), span(305.0)], ["45 min", "1 h", "3 h 25", "5 h 05"]);
+/// What this way costs with this meat, where it costs something.
+fn price(case: &Case) -> Option<Said> {
+    let (main, first) = (case.main(), &case.first().medium);
+    if case.stages.iter().any(|stage| stage.medium.rolls()) {
+        Some(say::price_of_boiling())
+    } else if matches!(first, Medium::Pit { wrap: None, .. }) {
+        Some(say::price_of_bare())
+    } else if main.facts.dry_risk == DryRisk::High {
+        let sliced = matches!(main.eaten_as, EatenAs::Slice | EatenAs::Probe);
+        Some(if sliced { say::price_of_lean_sliced() } else { say::price_of_lean() })
+    } else if first.is_pot() && case.pot().lid == Lid::None {
+        Some(say::price_of_no_lid())
+    } else {
+        None
     }
 }

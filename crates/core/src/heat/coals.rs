@@ -21,6 +21,8 @@ const PLATEAU_S: f64 = 1800.0;
 const BURN_DOWN_S: f64 = 1460.0;
 /// When fresh coals go on if nothing is said, min: lit by 25, added at 35 to 40. Practice.
 pub const FRESH_EVERY_MIN: f64 = 35.0;
+/// The pot is turned a quarter and its lid back this often, min. Practice.
+pub const TURN_EVERY_MIN: f64 = 15.0;
 /// Below this the air draws more heat off, °C.
 const COLD_BELOW_C: f64 = 15.0;
 

@@ -1,10 +1,11 @@
 //! The pot: a lump of water, iron and meat on a hob or in an oven, and the steam that leaves it.
 
+use ergastic_words::{Said, errors, ways};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::steam::{LATENT_HEAT, Saturation, vapour};
-use crate::error::{Result, in_range};
+use crate::error::{Result, Unit, in_range};
 
 /// Specific heat of water, J/(kg K).
 pub const WATER_SPECIFIC_HEAT: f64 = 4186.0;
@@ -91,6 +92,19 @@ impl Material {
     }
 }
 
+impl Material {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Iron => "iron",
+            Self::Steel => "steel",
+            Self::Aluminium => "aluminium",
+            Self::Ceramic => "ceramic",
+            Self::Glass => "glass",
+        }
+    }
+}
+
 impl Lid {
     /// Share of the vapour that gets past it. Working values.
     pub fn vapour_share(self) -> f64 {
@@ -103,15 +117,20 @@ impl Lid {
         }
     }
 
-    /// How it is said to a cook.
-    pub fn words(self) -> &'static str {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
         match self {
-            Self::Tight => "lid on tight",
-            Self::Foil => "sealed with foil",
-            Self::Loose => "lid on loosely",
-            Self::Ajar => "lid ajar",
-            Self::None => "uncovered",
+            Self::Tight => "tight",
+            Self::Foil => "foil",
+            Self::Loose => "loose",
+            Self::Ajar => "ajar",
+            Self::None => "none",
         }
+    }
+
+    /// How it is said to a cook.
+    pub fn words(self) -> Said {
+        ways::lid(self.key())
     }
 }
 
@@ -138,14 +157,19 @@ impl Simmer {
         grams_an_hour / 1000.0 / 3600.0 / (std::f64::consts::PI * 0.13 * 0.13)
     }
 
-    /// What it looks like.
-    pub fn looks(self) -> &'static str {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
         match self {
-            Self::Lazy => "a bubble now and then",
-            Self::Gentle => "bubbles breaking in one or two places",
-            Self::Brisk => "small bubbles all over",
-            Self::Boil => "a rolling boil",
+            Self::Lazy => "lazy",
+            Self::Gentle => "gentle",
+            Self::Brisk => "brisk",
+            Self::Boil => "boil",
         }
+    }
+
+    /// What it looks like.
+    pub fn looks(self) -> Said {
+        ways::bubbles(self.key())
     }
 }
 
@@ -198,18 +222,17 @@ impl Vessel {
     /// # Errors
     /// Names the side that is out of range, or missing beside its fellow.
     pub fn resolve(&self, default_lid: Lid) -> Result<Pot> {
-        let height_m = in_range("height_cm", self.height_cm.unwrap_or(13.0), 2.0, 80.0, "cm")? / 100.0;
+        let height_m = in_range("height_cm", self.height_cm.unwrap_or(13.0), 2.0, 80.0, Unit::Centimetres)? / 100.0;
         let (floor_m2, perimeter_m) = match (self.width_cm, self.length_cm) {
             (None, None) => {
-                let diameter = in_range("diameter_cm", self.diameter_cm.unwrap_or(26.0), 8.0, 120.0, "cm")? / 100.0;
+                let diameter =
+                    in_range("diameter_cm", self.diameter_cm.unwrap_or(26.0), 8.0, 120.0, Unit::Centimetres)? / 100.0;
                 (std::f64::consts::PI * diameter * diameter / 4.0, std::f64::consts::PI * diameter)
             }
             (width, length) => {
                 let need = |name: &str, side: Option<f64>| match side {
-                    Some(side) => Ok(in_range(name, side, 8.0, 120.0, "cm")? / 100.0),
-                    None => {
-                        Err(crate::Error::new(name, "nothing", "a rectangular vessel needs width_cm and length_cm"))
-                    }
+                    Some(side) => Ok(in_range(name, side, 8.0, 120.0, Unit::Centimetres)? / 100.0),
+                    None => Err(crate::Error::missing(name, errors::both_sides())),
                 };
                 let (width, length) = (need("width_cm", width)?, need("length_cm", length)?);
                 (width * length, 2.0 * (width + length))
@@ -236,6 +259,11 @@ impl Vessel {
 }
 
 impl Pot {
+    /// Across a round floor as large as this one, m.
+    pub fn across_m(&self) -> f64 {
+        (self.floor_m2 * 4.0 / std::f64::consts::PI).sqrt()
+    }
+
     /// Heat capacity of the empty pot, J/K.
     pub fn heat_capacity(&self) -> f64 {
         let covers = if self.lid == Lid::None { self.floor_m2 } else { 0.0 };

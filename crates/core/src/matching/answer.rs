@@ -39,6 +39,17 @@ pub enum Shape {
     Cubed,
 }
 
+impl Shape {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Whole => "whole",
+            Self::Halved => "halved",
+            Self::Cubed => "cubed",
+        }
+    }
+}
+
 /// What it burns, roughly.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Fuel {

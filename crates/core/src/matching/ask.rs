@@ -1,5 +1,7 @@
 //! The one question whose answer would narrow the band most.
 
+use ergastic_words::matching as say;
+
 use super::answer::Ask;
 use super::block::Block;
 use crate::cuts::Cut;
@@ -39,8 +41,8 @@ pub fn ask(block: &Block, best: &Plan) -> Option<Ask> {
         let (usual, measured) = (main.thickness_sigma(), main.facts.thickness_sigma);
         asks.push(Ask {
             field: "thickness_mm".into(),
-            question: "How thick is it, at its thickest?".into(),
-            how: "lay it flat and hold a ruler or a hand against it; thickness rules the time, not weight".into(),
+            question: case.voice.say(say::ask_thickness()),
+            how: case.voice.say(say::ask_thickness_how()),
             narrows_min: narrows(pieces().map(|piece| piece.thickness).collect(), usual, measured),
         });
     }
@@ -48,8 +50,8 @@ pub fn ask(block: &Block, best: &Plan) -> Option<Ask> {
         let (mixed, single) = (main.facts.resistance_ln_sigma, Cut::Chuck.facts().resistance_ln_sigma);
         asks.push(Ask {
             field: "cut".into(),
-            question: "Which muscle is in the mix?".into(),
-            how: "ask the butcher, or buy one muscle and cut it yourself".into(),
+            question: case.voice.say(say::ask_muscle()),
+            how: case.voice.say(say::ask_muscle_how()),
             narrows_min: narrows(pieces().map(|piece| piece.resistance.ln()).collect(), mixed, single),
         });
     }
@@ -72,8 +74,8 @@ fn age(case: &Case, best: &Plan, block: &Block, ready_s: &[f64], weights: &[f64]
     let either = young_min * (shares[0] + shares[1] * slower);
     Some(Ask {
         field: "age".into(),
-        question: "Young beef, or an older cow or ox?".into(),
-        how: "dark red, coarse, with yellow fat is older; old meat wants 1.4 times the softening".into(),
+        question: case.voice.say(say::ask_age()),
+        how: case.voice.say(say::ask_age_how(Age::Mature.factor())),
         narrows_min: width(&both, &weighed)? - either,
     })
 }

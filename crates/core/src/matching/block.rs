@@ -2,12 +2,13 @@
 
 use std::collections::BTreeMap;
 
+use ergastic_words::{Said, cuts, errors, matching as say};
 use jiff::Timestamp;
 
 use super::request::MatchRequest;
 use crate::clock::{Span, instant, merged, minutes_between, plus_minutes, spans, zone};
 use crate::cuts::Cut;
-use crate::error::{Error, Result, in_range};
+use crate::error::{Error, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{Case, ForecastRequest, Method};
 use crate::juices::PORTION_KG;
@@ -49,23 +50,24 @@ impl<'a> Block<'a> {
         let zone = zone("zone", request.zone.as_deref().unwrap_or(&kitchen.zone))?;
         let now = request.now.as_deref().map_or(Ok(clock), |text| instant("now", text, &zone))?;
         let bell = request.bell.as_deref().map_or(Ok(plus_minutes(now, 600.0)), |text| instant("bell", text, &zone))?;
-        in_range("bell", minutes_between(now, bell) / 1440.0, -1.0, 60.0, "days from now")?;
-        let certainty = in_range("certainty", request.certainty.unwrap_or(kitchen.certainty), 0.5, 0.99, "")?;
-        let people = in_range("people", f64::from(request.people.unwrap_or(4)), 1.0, 200.0, "")? as u32;
-        let portion_g = in_range("portion_g", request.portion_g.unwrap_or(PORTION_KG * 1000.0), 40.0, 600.0, "g")?;
+        in_range("bell", minutes_between(now, bell) / 1440.0, -1.0, 60.0, Unit::DaysFromNow)?;
+        let certainty = in_range("certainty", request.certainty.unwrap_or(kitchen.certainty), 0.5, 0.99, Unit::None)?;
+        let people = in_range("people", f64::from(request.people.unwrap_or(4)), 1.0, 200.0, Unit::None)? as u32;
+        let portion_g =
+            in_range("portion_g", request.portion_g.unwrap_or(PORTION_KG * 1000.0), 40.0, 600.0, Unit::Grams)?;
         if let Some(price) = request.price_per_kg {
-            in_range("price_per_kg", price, 0.0, 10_000.0, "")?;
+            in_range("price_per_kg", price, 0.0, 10_000.0, Unit::None)?;
         }
         let prices = request.prices.clone().unwrap_or_else(|| kitchen.prices.clone());
         for (cut, price) in &prices {
-            in_range(&format!("prices.{}", cut.key()), *price, 0.0, 10_000.0, "")?;
+            in_range(&format!("prices.{}", cut.key()), *price, 0.0, 10_000.0, Unit::None)?;
         }
         let kit = request.kit.clone().unwrap_or_else(|| kitchen.kit.clone());
         if kit.is_empty() {
-            return Err(Error::new("kit", "nothing", "name something to cook on, such as \"oven\" or \"hob\""));
+            return Err(Error::missing("kit", errors::something_to_cook_on()));
         }
         let members = request.members.unwrap_or(MEMBERS);
-        in_range("members", f64::from(members), 16.0, 1000.0, "")?;
+        in_range("members", f64::from(members), 16.0, 1000.0, Unit::None)?;
         let asleep = request.asleep.as_ref().unwrap_or(&kitchen.asleep);
         let away = request.away.as_deref().unwrap_or_default();
         // A long way may have to start days before the bell.
@@ -88,6 +90,7 @@ impl<'a> Block<'a> {
             eaten_as: request.eaten_as,
             members: Some(members),
             seed: request.seed,
+            units: Some(kitchen.units),
             ..Default::default()
         };
         Ok(Self {
@@ -148,7 +151,7 @@ impl<'a> Block<'a> {
         // Frozen meat spits in hot fat, and thaws before it browns.
         let frozen = forecast.start_c.is_some_and(|celsius| celsius < -1.0);
         Plan {
-            name: dish_name(cut.unwrap_or(Cut::Chuck), method, forecast.parts.is_some()),
+            name: self.kitchen.voice().say(dish_name(cut.unwrap_or(Cut::Chuck), method, forecast.parts.is_some())),
             people: self.people,
             bell: self.bell,
             certainty: self.certainty_given,
@@ -161,21 +164,7 @@ impl<'a> Block<'a> {
 }
 
 /// What the dish is called until the cook names it: "Braised shin".
-fn dish_name(cut: Cut, method: Option<Method>, mixed: bool) -> String {
-    let name = cut.facts().name.split(',').next().unwrap_or_default().to_lowercase();
-    let name = if mixed { format!("{name} and company") } else { name };
-    match method {
-        Some(Method::Stew) => format!("Stewed {name}"),
-        Some(Method::Pressure) => format!("Pressure-cooked {name}"),
-        Some(Method::Smoke) => format!("Smoked {name}"),
-        Some(Method::Confit) => format!("Slow {name} under fat"),
-        Some(Method::SlowCooker) => format!("Slow-cooked {name}"),
-        Some(Method::WaterBath) => format!("Bagged {name}"),
-        _ => format!("Braised {name}"),
-    }
-}
-
-/// A match's own fields are not those of a plan's forecast.
-pub fn unprefixed(error: Error) -> Error {
-    Error { field: error.field.trim_start_matches("forecast.").to_owned(), ..error }
+fn dish_name(cut: Cut, method: Option<Method>, mixed: bool) -> Said {
+    let name = if mixed { cuts::and_company(cut.name()) } else { cut.name() };
+    say::dish(method.unwrap_or(Method::Braise).key(), name)
 }

@@ -1,5 +1,7 @@
 //! What a way burns and what it leaves to wash, roughly. Working values: ovens, hobs and pits differ by half.
 
+use ergastic_words::{Join, Mass, Said, matching as say};
+
 use super::answer::{Fuel, WashingUp};
 use crate::forecast::{Case, Medium, StageSpan};
 use crate::heat::pot::Simmer;
@@ -53,14 +55,11 @@ pub fn fuel(case: &Case, spans: &[StageSpan], cook_min: f64, sear: Sear) -> Fuel
     if sear != Sear::None && case.first().medium.is_pot() {
         kwh += SEAR_KWH;
     }
-    let mut words = Vec::new();
-    if solid_kg > 0.0 {
-        words.push(format!("about {:.1} kg of charcoal or wood", (solid_kg * 2.0).round().max(1.0) / 2.0));
-    }
-    if kwh > 0.0 {
-        words.push(format!("about {:.1} kWh", (kwh * 5.0).round().max(1.0) / 5.0));
-    }
-    Fuel { kwh, solid_kg, words: words.join(" and ") }
+    let words = [
+        (solid_kg > 0.0).then(|| say::burns_solid(Mass((solid_kg * 2.0).round().max(1.0) / 2.0))),
+        (kwh > 0.0).then(|| say::burns_wall((kwh * 5.0).round().max(1.0) / 5.0)),
+    ];
+    Fuel { kwh, solid_kg, words: case.voice.say(Said::list(words.into_iter().flatten(), Join::And)) }
 }
 
 /// What is left to wash.
@@ -68,27 +67,28 @@ pub fn washing_up(case: &Case, sear: Sear) -> WashingUp {
     let has = |is: fn(&Medium) -> bool| case.stages.iter().any(|stage| is(&stage.medium));
     let mut things = Vec::new();
     if has(|medium| matches!(medium, Medium::Pit { .. })) {
-        things.extend(["the grate", "a tray"]);
+        things.extend([say::wash_grate(), say::wash_tray()]);
     }
     if has(|medium| matches!(medium, Medium::Pressure { .. })) {
         // It is seared in the same vessel.
-        things.push("one pot with its lid and ring");
+        things.push(say::wash_pressure_pot());
     } else if case.first().medium.is_pot() && sear != Sear::None {
-        things.push("the pan");
+        things.push(say::wash_pan());
     }
     if has(|medium| matches!(medium, Medium::SlowCooker { .. } | Medium::KeepWarm { .. })) {
-        things.push("the crock");
+        things.push(say::wash_crock());
     } else if has(|medium| matches!(medium, Medium::Hob { .. } | Medium::Oven { .. } | Medium::Coals(_))) {
-        things.push("the pot");
+        things.push(say::wash_pot());
     }
     if has(|medium| matches!(medium, Medium::Fat { .. })) {
-        things.extend(["a pot of fat to strain", "a sieve"]);
+        things.extend([say::wash_fat_pot(), say::wash_sieve()]);
     }
-    if has(|medium| matches!(medium, Medium::Bath { .. })) {
-        things.push("a pan for the bag's juice");
+    let bagged = has(|medium| matches!(medium, Medium::Bath { .. }));
+    if bagged {
+        things.push(say::wash_juice_pan());
     }
-    if has(|medium| matches!(medium, Medium::Chill { .. })) && !has(|medium| matches!(medium, Medium::Bath { .. })) {
-        things.push("a shallow tray");
+    if has(|medium| matches!(medium, Medium::Chill { .. })) && !bagged {
+        things.push(say::wash_shallow_tray());
     }
-    WashingUp { things: things.len() as u32, words: things.join(", ") }
+    WashingUp { things: things.len() as u32, words: case.voice.say(Said::list(things, Join::Commas)) }
 }

@@ -1,14 +1,15 @@
 //! The other way round: a way and a table, and what to buy for it.
 
+use ergastic_words::{Join, Percent, Said, Voice, errors, matching as say};
 use rayon::prelude::*;
 
-use super::answer::{Buy, Verdict};
+use super::answer::{Buy, Choice, Verdict};
 use super::block::Block;
 use super::choice::choose;
 use super::suits;
 use super::variants::variants;
 use crate::cuts::{Cut, CutFacts, DryRisk};
-use crate::error::{Error, Result};
+use crate::error::{Error, Kind, Result};
 use crate::forecast::{ForecastRequest, Method};
 use crate::stop;
 use crate::tender::EatenAs;
@@ -25,11 +26,7 @@ const STEP_KG: f64 = 0.1;
 /// Names the method if nothing is bought for it.
 pub fn buy(block: &Block, method: Method, eaten_as: Option<EatenAs>) -> Result<Vec<Buy>> {
     if matches!(method, Method::KeepWarm | Method::Chill | Method::Reheat) {
-        return Err(Error::new(
-            "method",
-            method.key(),
-            "name a way that cooks: braise, stew, pressure, smoke, confit, slow_cooker or water_bath",
-        ));
+        return Err(Error::new(Kind::Unsuitable, "method", method.key(), errors::name_a_cooking_way()));
     }
     let cuts: Vec<&CutFacts> = Cut::all().iter().filter(|facts| facts.suitable).collect();
     let stop = stop::laid_over();
@@ -82,31 +79,10 @@ fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Op
     let mass_kg = round_to((wanted_kg / share / STEP_KG).ceil() * STEP_KG, STEP_KG).clamp(0.2, 40.0);
     let (choice, pieces) = raw(mass_kg)?;
     let cost = block.cost_of(facts.cut, mass_kg).map(|cost| round_to(cost, 0.01));
-    let stringy = matches!(eaten_as, EatenAs::Pull | EatenAs::Spoon);
-    let warned = match (facts.cut, facts.dry_risk) {
-        (Cut::StewingMix, _) => " Several muscles: some ready long before others.",
-        (Cut::CornedBrisket, _) => " Salt all through.",
-        (_, DryRisk::High) if stringy => " Lean: as soft as that it goes stringy.",
-        (_, DryRisk::High) => " Lean: slice it thin, and serve it in its sauce.",
-        _ => "",
-    };
-    let why = format!(
-        "{:.0} % of it is eaten{}; {}{}",
-        100.0 * choice.yield_kg / mass_kg,
-        match facts.bone_pct {
-            bone if bone >= 1.0 => format!(", {bone:.0} % is bone"),
-            _ => String::new(),
-        },
-        match choice.verdict {
-            Verdict::Unsuitable => choice.why.clone(),
-            _ if choice.sauce_l > 0.0 => format!("the liquid comes out {}.", choice.sauce_body),
-            _ => format!("{}.", choice.sauce_body),
-        },
-        warned
-    );
+    let why = why(facts, eaten_as, &choice, mass_kg, block.kitchen.voice());
     Some(Buy {
         cut: facts.cut,
-        name: facts.name.to_owned(),
+        name: block.kitchen.voice().say(facts.cut.label()),
         mass_kg,
         pieces,
         cost,
@@ -119,4 +95,26 @@ fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Op
         yield_kg: choice.yield_kg,
         why,
     })
+}
+
+/// Why this much, and what is special about it.
+fn why(facts: &CutFacts, eaten_as: EatenAs, choice: &Choice, mass_kg: f64, voice: Voice) -> String {
+    let eaten = Percent(choice.yield_kg / mass_kg);
+    let share = match facts.bone_pct {
+        bone if bone >= 1.0 => say::buy_share_with_bone(eaten, Percent(bone / 100.0)),
+        _ => say::buy_share(eaten),
+    };
+    let about = match choice.verdict {
+        Verdict::Unsuitable => Said::text(choice.why.clone()),
+        _ if choice.sauce_l > 0.0 => say::buy_liquid(Said::text(choice.sauce_body.clone())),
+        _ => say::buy_no_liquid(Said::text(choice.sauce_body.clone())),
+    };
+    let warned = match (facts.cut, facts.dry_risk) {
+        (Cut::StewingMix, _) => Some(say::buy_mixed()),
+        (Cut::CornedBrisket, _) => Some(say::buy_corned()),
+        (_, DryRisk::High) if matches!(eaten_as, EatenAs::Pull | EatenAs::Spoon) => Some(say::buy_stringy()),
+        (_, DryRisk::High) => Some(say::buy_lean()),
+        _ => None,
+    };
+    voice.say(Said::list([share, about].into_iter().chain(warned), Join::Space))
 }

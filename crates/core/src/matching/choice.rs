@@ -1,16 +1,17 @@
 //! One variant, computed.
 
+use ergastic_words::{Said, Span, finish, matching as say};
 use jiff::Timestamp;
 
 use super::answer::{Choice, Quantiles, Verdict};
-use super::block::{Block, unprefixed};
+use super::block::Block;
 use super::burns::{fuel, washing_up};
 use super::hours::{Hands, earliest_free, latest_free, overlap_min};
 use super::suits;
 use super::variants::{Variant, wants};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
-use crate::forecast::{Medium, chance, span};
+use crate::forecast::{Medium, chance};
 use crate::kitchen::Kit;
 use crate::sheet::Worked;
 
@@ -23,12 +24,12 @@ const LEFT_ALONE_MIN: f64 = 20.0;
 const WARM_AHEAD_MIN: f64 = 45.0;
 
 /// How the liquid feels by its gelatin, %.
-pub fn body_words(percent: f64) -> &'static str {
+fn body(percent: f64) -> &'static str {
     match percent {
-        p if p >= 8.0 => "coats a spoon by itself",
-        p if p >= 3.0 => "full-bodied",
-        p if p >= 1.0 => "some body, sets when cold",
-        _ => "thin: reduce or thicken it",
+        p if p >= 8.0 => "coats",
+        p if p >= 3.0 => "full",
+        p if p >= 1.0 => "some",
+        _ => "thin",
     }
 }
 
@@ -47,8 +48,9 @@ pub fn choose(block: &Block, variant: Variant) -> Result<Choice> {
 
 fn compute(block: &Block, variant: Variant) -> Result<Choice> {
     let plan = block.plan(variant.forecast);
-    let worked = Worked::new(&plan, block.kitchen, &[], None).map_err(unprefixed)?;
+    let worked = Worked::new(&plan, block.kitchen, &[], None).map_err(|error| error.out_of("forecast"))?;
     let (case, durations, forecast) = (&worked.case, &worked.durations, &worked.forecast);
+    let voice = case.voice;
     let loads = f64::from(variant.loads);
     let finishing_min = durations.finishing_min();
     let lead_min = durations.soonest_min();
@@ -75,10 +77,7 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
     let against = (case.parts.iter())
         .find_map(|part| suits::against(part.facts, case.first().method, part.eaten_as, shape))
         .or_else(|| missing(block, case_kit(variant.kit, case)))
-        .or_else(|| {
-            (variant.loads > 1)
-                .then(|| format!("More than it holds at once: {} loads, or a larger vessel.", variant.loads))
-        });
+        .or_else(|| (variant.loads > 1).then(|| say::loads(variant.loads)));
     let verdict = match chance_ready {
         _ if against.is_some() => Verdict::Unsuitable,
         chance if chance >= block.certainty => Verdict::Fits,
@@ -86,13 +85,14 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         _ => Verdict::TooLate,
     };
     let why = match (against, verdict) {
-        (Some(reason), _) => reason,
+        (Some(reason), _) => voice.say(reason),
         (None, Verdict::Fits) => forecast.why.clone(),
-        (None, _) => late_why(ready, minutes_between(met_heat_at, lift_at), &forecast.why),
+        (None, _) => late_why(ready, minutes_between(met_heat_at, lift_at))
+            .map_or_else(|| forecast.why.clone(), |said| voice.say(said)),
     };
     let clashes = clashes(block, variant.kit, start_by, lead_min, lift_at, needed);
 
-    let last = &case.stages.last().unwrap_or(case.first()).medium;
+    let last = &case.last().medium;
     let (sauce_l, body_pct) = if durations.has_sauce() {
         let litres = durations.liquid_left_l * loads;
         (litres, durations.gelatin_g / (durations.liquid_left_l * 10.0))
@@ -100,10 +100,10 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         (0.0, 0.0)
     };
     let sauce_body = match last {
-        Medium::Pit { .. } => "no sauce: only what drips",
-        Medium::Fat { .. } => "its jelly stands under the fat",
-        _ if sauce_l == 0.0 => "hardly any liquid",
-        _ => body_words(body_pct),
+        Medium::Pit { .. } => "drips",
+        Medium::Fat { .. } => "under_fat",
+        _ if sauce_l == 0.0 => "none",
+        _ => body(body_pct),
     };
     let yield_kg = durations.yield_kg * loads;
     let portions = yield_kg / block.portion_kg;
@@ -118,7 +118,7 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
     let first = stages.as_ref().and_then(|stages| stages.first());
     Ok(Choice {
         id: variant.id,
-        name: variant.name,
+        name: voice.say(variant.name),
         method: case.first().method,
         heat: first.and_then(|stage| stage.heat.clone()).or_else(|| plan.forecast.heat.clone()).unwrap_or_default(),
         stages,
@@ -144,11 +144,11 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         cost_a_head: cost.map(|cost| cost / f64::from(block.people)),
         sauce_l,
         body_pct,
-        sauce_body: sauce_body.into(),
+        sauce_body: voice.say(finish::body(sauce_body)),
         bark: case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pit { .. })) && !last.is_pot(),
         fuel: fuel(case, &forecast.stages, cook_min, sear),
         washing_up: washing_up(case, sear),
-        clashes,
+        clashes: clashes.into_iter().map(|clash| voice.say(clash)).collect(),
         why,
         trade: String::new(),
         cautions: forecast.cautions.clone(),
@@ -181,22 +181,21 @@ fn case_kit(first: Kit, case: &crate::forecast::Case) -> Vec<Kit> {
 }
 
 /// What is not free.
-fn missing(block: &Block, kit: Vec<Kit>) -> Option<String> {
-    kit.into_iter().find(|kit| !block.has(*kit)).map(|kit| format!("The {} is not free.", kit.word()))
+fn missing(block: &Block, kit: Vec<Kit>) -> Option<Said> {
+    kit.into_iter().find(|kit| !block.has(*kit)).map(|kit| say::not_free(kit.name()))
 }
 
-/// Why it is late, in this bell's own minutes.
-fn late_why(ready: Quantiles, there_are_min: f64, why: &str) -> String {
-    match ready.p50 {
-        None => why.to_owned(),
-        Some(_) if there_are_min <= 0.0 => "There is no time left over the heat before it must be lifted.".into(),
-        Some(p50) => format!(
-            "Half of such pieces take {}, nine in ten {}; there are {} over the heat before it must be lifted.",
-            span(p50),
-            ready.p90.map_or("longer than three days".into(), span),
-            span(there_are_min)
-        ),
+/// Why it is late, in this bell's own minutes; none where it never is tender at all.
+fn late_why(ready: Quantiles, there_are_min: f64) -> Option<Said> {
+    let half = Span(ready.p50?);
+    if there_are_min <= 0.0 {
+        return Some(say::no_time_left());
     }
+    let there = Span(there_are_min);
+    Some(match ready.p90 {
+        Some(most) => say::too_late(half, Span(most), there),
+        None => say::too_late_some_never(half, there),
+    })
 }
 
 /// What a way would ask of hands that sleep or are away.
@@ -207,7 +206,7 @@ fn clashes(
     lead_min: f64,
     lift_at: Timestamp,
     needed: Option<f64>,
-) -> Vec<String> {
+) -> Vec<Said> {
     let (Some(start_by), Some(needed)) = (start_by, needed) else { return Vec::new() };
     let mut clashes = Vec::new();
     let met = plus_minutes(start_by, lead_min);
@@ -216,12 +215,12 @@ fn clashes(
         let alone_min = overlap_min(met, over, &block.busy);
         if alone_min > LEFT_ALONE_MIN {
             let asleep_min = overlap_min(met, over, &block.asleep);
-            let when = if asleep_min >= alone_min - 1.0 { "while everyone sleeps" } else { "while nobody is there" };
-            clashes.push(format!("It wants {wants}, {} of it {when}.", span(alone_min)));
+            let said = if asleep_min >= alone_min - 1.0 { say::wants_asleep } else { say::wants_away };
+            clashes.push(said(wants, Span(alone_min)));
         }
     }
     if overlap_min(lift_at, block.bell, &block.busy) > 0.0 {
-        clashes.push("Lifting and finishing fall into hours when nobody is there.".into());
+        clashes.push(say::finishing_away());
     }
     clashes
 }

@@ -18,12 +18,13 @@ mod variants;
 
 use std::collections::BTreeMap;
 
+use ergastic_words::{Mass, Said, errors, matching as say};
 use jiff::Timestamp;
 use rayon::prelude::*;
 
 use crate::cuts::Cut;
-use crate::error::{Error, Result};
-use crate::forecast::Method;
+use crate::error::{Error, Kind, Result};
+use crate::forecast::{Assumed, Method};
 use crate::kitchen::Kitchen;
 use crate::stop;
 use block::Block;
@@ -41,6 +42,8 @@ const DAY_BEFORE_H: f64 = 18.0;
 /// # Errors
 /// Names the field that can't be used. A tender cut is answered with `suitable: false`, not with an error.
 pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -> Result<Matched> {
+    let kitchen = &Kitchen { units: request.units.unwrap_or(kitchen.units), ..kitchen.clone() };
+    let voice = kitchen.voice();
     let mut block = Block::new(request, kitchen, clock)?;
     let sort = request.sort.unwrap_or_default();
     let mut answer = Matched {
@@ -49,7 +52,7 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
         ways: Vec::new(),
         two_stage: Vec::new(),
         sort,
-        sort_rule: sort.rule().into(),
+        sort_rule: voice.say(sort.rule()),
         ask: None,
         warnings: Vec::new(),
         substitutes: Vec::new(),
@@ -65,38 +68,33 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
     };
     if request.cut.is_none() && request.parts.is_none() {
         let Some(method) = request.method else {
-            return Err(Error::new(
-                "cut",
-                "nothing",
-                "name a cut, such as \"chuck\" or \"shin\"; or a method, to be told what to buy for it",
-            ));
+            return Err(Error::missing("cut", errors::name_a_cut_or_way()));
         };
         answer.buy = buy::buy(&block, method, request.eaten_as)?;
-        answer.why = answer.buy.first().map_or_else(
-            || "No cut goes this way eaten like that.".to_owned(),
-            |first| {
-                format!("For {}: {:.1} kg of {}. {}", block.people, first.mass_kg, first.name.to_lowercase(), first.why)
-            },
-        );
+        answer.why = voice.say(answer.buy.first().map_or_else(say::no_cut_goes, |first| {
+            let why = Said::text(first.why.clone());
+            say::buy_first(block.people, Mass(first.mass_kg), first.cut.name(), why)
+        }));
         return Ok(answer);
     }
     let named = request.cut.into_iter().chain(request.parts.iter().flatten().filter_map(|part| part.cut));
     if let Some(why) = named.clone().find_map(Cut::refusal) {
-        return Ok(Matched { suitable: false, why, ..answer });
+        return Ok(Matched { suitable: false, why: voice.say(why), ..answer });
     }
     let lies = block.lies()?;
     answer.mass_kg = lies.mass_kg;
-    answer.assumed = lies.assumed.iter().filter(|assumed| is_of_the_meat(&assumed.field)).cloned().collect();
-    answer.notes.clone_from(&lies.notes);
+    answer.assumed = Assumed::of(&lies, |filled| OF_THE_MEAT.contains(&filled.name));
+    answer.notes = lies.notes.iter().map(|note| voice.say(note)).collect();
     for part in &lies.parts {
-        let warned = suits::warnings(part.facts, part.eaten_as);
+        let warned = suits::warnings(part.facts, part.eaten_as, voice);
         answer.warnings.extend(
             warned.into_iter().filter(|new| !answer.warnings.iter().any(|old| old.id == new.id)).collect::<Vec<_>>(),
         );
     }
     let (ways, two_stage) = ways(&block, &lies, sort)?;
     let Some(best) = ways.first() else {
-        return Err(Error::new("mass_kg", lies.mass_kg, "no vessel here takes it, whole or cut up; give less"));
+        let given = Said::quantity(Mass(lies.mass_kg));
+        return Err(Error::said(Kind::DoesNotFit, "mass_kg", given, errors::no_vessel_takes_it()));
     };
     answer.why.clone_from(&best.best.why);
     if request.only_ways != Some(true) {
@@ -121,13 +119,12 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
     Ok(answer)
 }
 
-/// What was assumed of the meat, not of a vessel that only stood for any.
-fn is_of_the_meat(field: &str) -> bool {
-    ["mass_kg", "pieces", "size_mm", "start_c", "age", "eaten_as"].iter().any(|name| field.ends_with(name))
-}
+/// What is assumed of the meat, not of a vessel that only stood for any.
+const OF_THE_MEAT: [&str; 6] = ["mass_kg", "pieces", "size_mm", "start_c", "age", "eaten_as"];
 
 /// Every way with its variants, and the ways in two goes that help.
 fn ways(block: &Block, lies: &crate::forecast::Case, sort: Sort) -> Result<(Vec<Way>, Vec<Choice>)> {
+    let voice = block.kitchen.voice();
     let variants = variants::variants(block, lies);
     let two_stage: Vec<bool> = variants.iter().map(|variant| variant.two_stage).collect();
     let stop = stop::laid_over();
@@ -141,7 +138,7 @@ fn ways(block: &Block, lies: &crate::forecast::Case, sort: Sort) -> Result<(Vec<
         // A variant that no number of loads makes fit its vessel is none.
         let choice = match choice {
             Ok(choice) => choice,
-            Err(error) if error.field == "mass_kg" || error.field == "parts" => continue,
+            Err(error) if error.kind == Kind::DoesNotFit => continue,
             Err(error) => return Err(error),
         };
         if two_stage {
@@ -155,7 +152,7 @@ fn ways(block: &Block, lies: &crate::forecast::Case, sort: Sort) -> Result<(Vec<
             choices.sort_by(|a, b| rank::order(a, b, sort));
             let mut choices = choices.into_iter();
             let best = choices.next()?;
-            let variants = choices.map(|other| Choice { trade: rank::trade(&best, &other), ..other }).collect();
+            let variants = choices.map(|other| Choice { trade: rank::trade(&best, &other, voice), ..other }).collect();
             Some(Way { best, variants })
         })
         .collect();
@@ -163,7 +160,8 @@ fn ways(block: &Block, lies: &crate::forecast::Case, sort: Sort) -> Result<(Vec<
     chains.retain(|chain| helps(block, chain, &ways));
     chains.sort_by(|a, b| rank::order(a, b, sort));
     if let Some(way) = ways.first() {
-        chains = chains.into_iter().map(|chain| Choice { trade: rank::trade(&way.best, &chain), ..chain }).collect();
+        chains =
+            chains.into_iter().map(|chain| Choice { trade: rank::trade(&way.best, &chain, voice), ..chain }).collect();
     }
     Ok((ways, chains))
 }

@@ -1,5 +1,6 @@
 //! Every cut against every way, for a usual piece: what goes together, and about how long it takes.
 
+use ergastic_words::matching as say;
 use rayon::prelude::*;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -62,12 +63,13 @@ fn usual(method: Method) -> Heat {
 }
 
 fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Cell {
+    let voice = kitchen.voice();
     let shape = if method == Method::Stew { Shape::Cubed } else { Shape::Whole };
     // In a stew what is usually sliced is eaten under a fork.
     let eaten_as =
         if method == Method::Stew && facts.eaten_as == EatenAs::Slice { EatenAs::Fork } else { facts.eaten_as };
     if let Some(why_not) = suits::against(facts, method, eaten_as, shape) {
-        return Cell { method, ready_min: None, why_not: Some(why_not) };
+        return Cell { method, ready_min: None, why_not: Some(voice.say(why_not)) };
     }
     let request = ForecastRequest {
         cut: Some(facts.cut),
@@ -79,7 +81,7 @@ fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Cell {
         ..Default::default()
     };
     let ready_min = request.resolve().ok().and_then(|case| describe(&case, None).ready_min.p50);
-    let why_not = ready_min.is_none().then(|| "It does not become tender that way within three days.".to_owned());
+    let why_not = ready_min.is_none().then(|| voice.say(say::never_that_way()));
     Cell { method, ready_min, why_not }
 }
 
@@ -89,7 +91,7 @@ pub fn overview(kitchen: &Kitchen) -> Vec<Row> {
     (cuts.into_par_iter())
         .map(|facts| Row {
             cut: facts.cut,
-            name: facts.name.to_owned(),
+            name: kitchen.voice().say(facts.cut.label()),
             eaten_as: facts.eaten_as,
             ways: WAYS.into_iter().map(|method| cell(facts, method, kitchen)).collect(),
         })

@@ -4,12 +4,15 @@ use std::cmp::Ordering;
 
 use jiff::Timestamp;
 
+use ergastic_words::{Join, Mass, Said, Span, Voice, matching as say};
+
 use super::answer::{Choice, Shape, Verdict};
 use super::request::Sort;
 use crate::clock::minutes_between;
 use crate::cuts::Cut;
-use crate::forecast::{HeatSource, Method, span};
+use crate::forecast::{HeatSource, Method};
 use crate::tender::EatenAs;
+use crate::units::round_to;
 
 /// Minutes from starting to plates for half of such pieces; infinite where they never are tender.
 fn total_min(choice: &Choice) -> f64 {
@@ -79,48 +82,55 @@ fn late(a: &Choice, b: &Choice) -> Ordering {
 }
 
 /// What a variant trades against the best of its way.
-pub fn trade(best: &Choice, other: &Choice) -> String {
-    let mut words = Vec::new();
+pub fn trade(best: &Choice, other: &Choice, voice: Voice) -> String {
+    let mut said: Vec<Said> = Vec::new();
     let (ours, theirs) = (total_min(best), total_min(other));
     if theirs.is_infinite() {
-        words.push("never tender".to_owned());
+        said.push(say::never_tender());
     } else if (theirs - ours).abs() >= 7.5 && ours.is_finite() {
-        let way = if theirs < ours { "sooner" } else { "longer" };
-        words.push(format!("{} {way}", span((theirs - ours).abs())));
+        said.push(if theirs < ours { say::sooner(Span(ours - theirs)) } else { say::longer(Span(theirs - ours)) });
     }
-    let eaten_as = other.plan.forecast.eaten_as;
     if other.shape != best.shape {
-        words.extend(match other.shape {
-            Shape::Cubed => Some("no slices".to_owned()),
-            Shape::Halved if matches!(eaten_as, Some(EatenAs::Slice | EatenAs::Probe)) => Some("shorter slices".into()),
-            Shape::Halved => Some("more pieces to brown".into()),
-            Shape::Whole => Some("in one piece, so it can be carved".into()),
-        });
+        said.push(shape(other));
     }
     let work = other.hands_on_min - best.hands_on_min;
     if work.abs() >= 7.5 {
-        words.push(format!("{} {} at work", span(work.abs()), if work > 0.0 { "more" } else { "less" }));
+        said.push(if work > 0.0 { say::more_work(Span(work)) } else { say::less_work(Span(-work)) });
     }
-    let grams = (other.yield_kg - best.yield_kg) * 1000.0;
-    if grams.abs() >= 30.0 && grams.abs() >= 0.02 * best.yield_kg * 1000.0 {
-        let way = if grams > 0.0 { "more" } else { "less" };
-        words.push(format!("{:.0} g {way} to eat", (grams.abs() / 10.0).round() * 10.0));
+    let more_kg = other.yield_kg - best.yield_kg;
+    if more_kg.abs() >= 0.03 && more_kg.abs() >= 0.02 * best.yield_kg {
+        said.push(if more_kg > 0.0 {
+            say::more_to_eat(Mass(round_to(more_kg, 0.01)))
+        } else {
+            say::less_to_eat(Mass(round_to(-more_kg, 0.01)))
+        });
     }
     if other.bark != best.bark {
-        words.push(if other.bark { "a bark, and no sauce" } else { "a sauce, and no bark" }.into());
+        said.push(if other.bark { say::bark_no_sauce() } else { say::sauce_no_bark() });
     }
     let wrapped = |choice: &Choice| choice.heat.wrap.is_some();
     if best.bark && other.bark && wrapped(best) != wrapped(other) {
-        words.push(if wrapped(other) { "a softer bark" } else { "a harder bark, a longer stall" }.into());
+        said.push(if wrapped(other) { say::softer_bark() } else { say::harder_bark() });
     }
     let hotter = other.heat.set_c.unwrap_or(0.0) - best.heat.set_c.unwrap_or(0.0);
     if hotter >= 15.0 && best.heat.set_c.is_some() {
-        words.push("more water leaves: look and top up".into());
+        said.push(say::more_water_leaves());
     } else if hotter <= -15.0 && other.heat.set_c.is_some_and(|set_c| set_c <= 105.0) {
-        words.push("it may be left alone for longer".into());
+        said.push(say::may_be_left());
     }
-    if let Some(clash) = other.clashes.first().filter(|_| best.clashes.is_empty()) {
-        words.push(clash.trim_end_matches('.').to_lowercase());
+    if best.clashes.is_empty() && !other.clashes.is_empty() {
+        said.push(say::clashes());
     }
-    if words.is_empty() { "much the same".into() } else { words.join("; ") }
+    voice.say(if said.is_empty() { say::much_the_same() } else { Said::list(said, Join::Semicolons) })
+}
+
+/// What another shape means at the table or the pan.
+fn shape(other: &Choice) -> Said {
+    let sliced = matches!(other.plan.forecast.eaten_as, Some(EatenAs::Slice | EatenAs::Probe));
+    match other.shape {
+        Shape::Cubed => say::no_slices(),
+        Shape::Halved if sliced => say::shorter_slices(),
+        Shape::Halved => say::more_to_brown(),
+        Shape::Whole => say::in_one_piece(),
+    }
 }

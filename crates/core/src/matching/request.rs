@@ -2,6 +2,7 @@
 
 use std::collections::BTreeMap;
 
+use ergastic_words::{Said, Units, matching as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -112,6 +113,9 @@ pub struct MatchRequest {
     /// Only the ways: neither the question, nor substitutes, nor the second dinner. For what is being dragged.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub only_ways: Option<bool>,
+    /// What the answer's sentences are said in; the kitchen's own where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub units: Option<Units>,
     /// Simulated cooks a variant.
     #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 16, maximum = 1000)]
@@ -137,16 +141,14 @@ pub enum Sort {
 
 impl Sort {
     /// The rule, as a cook reads it.
-    pub fn rule(self) -> &'static str {
+    pub fn rule(self) -> Said {
         match self {
-            Self::Surest => {
-                "Those that fit first, the likeliest first; where chances are equal, the way most usual for this cut, then the least work."
-            }
-            Self::Soonest => "Those that fit first; among them the one that is on the table soonest.",
-            Self::LeastWork => "Those that fit first; among them the fewest minutes at work.",
-            Self::MostJuice => "Those that fit first; among them the one that leaves most on the plate.",
-            Self::RichestSauce => "Those that fit first; among them the one whose liquid has most body.",
-            Self::Cheapest => "Those that fit first; among them the cheapest plate, then the least fuel.",
+            Self::Surest => say::sort_surest(),
+            Self::Soonest => say::sort_soonest(),
+            Self::LeastWork => say::sort_least_work(),
+            Self::MostJuice => say::sort_most_juice(),
+            Self::RichestSauce => say::sort_richest_sauce(),
+            Self::Cheapest => say::sort_cheapest(),
         }
     }
 }

@@ -1,14 +1,16 @@
 //! Which cut behaves like the one that is missing, and what changes.
 
+use ergastic_words::{Join, Percent, Said, Span, matching as say};
 use rayon::prelude::*;
 
 use super::answer::Substitute;
 use super::block::Block;
 use super::suits;
 use crate::cuts::{Cut, CutFacts, DryRisk};
-use crate::forecast::{Forecast, ForecastRequest, describe, span};
+use crate::forecast::{Forecast, ForecastRequest, describe};
 use crate::plan::Plan;
 use crate::tender::EatenAs;
+use crate::units::round_to;
 
 /// So many are offered.
 const OFFERED: usize = 4;
@@ -50,42 +52,38 @@ fn median(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> Option<For
     Some(describe(&request.resolve().ok()?, None))
 }
 
-/// What changes, in words.
-fn changes(from: &Forecast, to: &Forecast, a: &CutFacts, b: &CutFacts) -> String {
-    let mut words = Vec::new();
+/// What changes.
+fn changes(from: &Forecast, to: &Forecast, a: &CutFacts, b: &CutFacts) -> Said {
+    let mut said = Vec::new();
     if let (Some(from), Some(to)) = (from.ready_min.p50, to.ready_min.p50) {
-        let off = to - from;
-        words.push(if off.abs() < 10.0 {
-            "as long".to_owned()
-        } else {
-            format!("{} {}", span(off.abs()), if off > 0.0 { "longer" } else { "sooner" })
+        said.push(match to - from {
+            off if off.abs() < 10.0 => say::as_long(),
+            off if off > 0.0 => say::longer(Span(off)),
+            off => say::sooner(Span(-off)),
         });
     }
     let body = to.gelatin_g.unwrap_or(0.0) / from.gelatin_g.unwrap_or(0.0).max(0.1);
     if !(0.8..=1.25).contains(&body) {
-        words.push(if body > 1.0 {
-            format!("{body:.1} times the body in the sauce")
-        } else {
-            format!("{:.0} % of the body in the sauce", body * 100.0)
-        });
+        said.push(if body > 1.0 { say::more_body(round_to(body, 0.1)) } else { say::less_body(Percent(body)) });
     }
     if (b.fat_pct - a.fat_pct).abs() >= 6.0 {
-        words.push(if b.fat_pct > a.fat_pct { "more fat to skim" } else { "leaner" }.into());
+        said.push(if b.fat_pct > a.fat_pct { say::more_fat() } else { say::leaner() });
     }
     if b.dry_risk == DryRisk::High && a.dry_risk != DryRisk::High {
-        words.push("dries soon after it is tender".into());
+        said.push(say::dries_soon());
     }
     if (b.bone_pct - a.bone_pct).abs() >= 10.0 {
-        words.push(if b.bone_pct > a.bone_pct { "bone to pay for, and for the broth" } else { "no bone" }.into());
+        said.push(if b.bone_pct > a.bone_pct { say::more_bone() } else { say::no_bone() });
     }
     if suits::slices(a.cut) && !suits::slices(b.cut) {
-        words.push("no slices".into());
+        said.push(say::no_slices());
     }
-    words.join("; ")
+    Said::list(said, Join::Semicolons)
 }
 
 /// The cuts nearest to `cut` for a plan and how it is eaten, nearest first.
 pub fn substitutes(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> Vec<Substitute> {
+    let voice = block.kitchen.voice();
     let facts = cut.facts();
     let method = plan.forecast.method.unwrap_or(crate::forecast::Method::Braise);
     let mut near: Vec<&CutFacts> = (Cut::all().iter())
@@ -102,8 +100,8 @@ pub fn substitutes(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> V
             let mass_kg = ours.mass_kg * share(&ours)? / share(&theirs)?;
             Some(Substitute {
                 cut: other.cut,
-                name: other.name.to_owned(),
-                why: changes(&ours, &theirs, facts, other),
+                name: voice.say(other.cut.label()),
+                why: voice.say(changes(&ours, &theirs, facts, other)),
                 mass_kg,
                 ready_min: theirs.ready_min.p50,
             })

@@ -1,5 +1,7 @@
 //! Which cut goes which way, and what to mind.
 
+use ergastic_words::{Said, Voice, matching as say};
+
 use super::answer::Shape;
 use crate::cuts::{Cut, CutFacts, DryRisk};
 use crate::forecast::Method;
@@ -20,62 +22,38 @@ pub fn cubes(bone_pct: f64) -> bool {
 }
 
 /// Why a cut does not go this way, if it does not.
-pub fn against(facts: &CutFacts, method: Method, eaten_as: EatenAs, shape: Shape) -> Option<String> {
-    let name = facts.name.split(',').next().unwrap_or(facts.name);
+pub fn against(facts: &CutFacts, method: Method, eaten_as: EatenAs, shape: Shape) -> Option<Said> {
+    let cut = facts.cut;
     let holds = matches!(eaten_as, EatenAs::Slice | EatenAs::Probe);
-    if holds && !slices(facts.cut) {
-        return Some(format!(
-            "{name} has no slices to give: it comes in small pieces or round a bone. Eat it under a fork, pulled or by the spoon."
-        ));
+    if holds && !slices(cut) {
+        return Some(say::no_slices_to_give(cut.name()));
     }
     if holds && (shape == Shape::Cubed || method == Method::Stew) {
-        return Some("Cubes are not slices: cook it in one piece for that, or eat it under a fork.".into());
+        return Some(say::cubes_are_not_slices());
     }
-    if facts.cut == Cut::Tendon && eaten_as == EatenAs::Pull {
-        return Some("Tendon has no fibres to pull: it is eaten soft, by the spoon.".into());
+    if cut == Cut::Tendon && eaten_as == EatenAs::Pull {
+        return Some(say::tendon_has_no_fibres());
     }
-    if method == Method::Smoke {
-        match facts.cut {
-            Cut::Tendon => {
-                return Some("Tendon turns to leather in the dry heat of a pit: it wants hours in liquid.".into());
-            }
-            Cut::StewingMix | Cut::Sirloin => {
-                return Some(format!(
-                    "{name} dries through in the pit before it softens: small and lean, it wants liquid round it."
-                ));
-            }
-            _ => {}
-        }
+    match (method, cut) {
+        (Method::Smoke, Cut::Tendon) => Some(say::tendon_in_the_pit()),
+        (Method::Smoke, Cut::StewingMix | Cut::Sirloin) => Some(say::dries_in_the_pit(cut.name())),
+        _ => None,
     }
-    None
 }
 
 /// What to mind with this meat whatever the way, with the remedy.
-pub fn warnings(facts: &CutFacts, eaten_as: EatenAs) -> Vec<Caution> {
-    let name = facts.name.split(',').next().unwrap_or(facts.name);
+pub fn warnings(facts: &CutFacts, eaten_as: EatenAs, voice: Voice) -> Vec<Caution> {
     let mut warnings = Vec::new();
     if facts.dry_risk == DryRisk::High {
         let soft = matches!(eaten_as, EatenAs::Pull | EatenAs::Spoon);
-        let remedy = if soft {
-            "As soft as that it goes stringy: slice it instead, or give it a third of shin or short rib for company."
-        } else {
-            "Take it out as soon as it slices, cut it thin across the grain, and serve it lying in its sauce."
-        };
-        warnings
-            .push(Caution::new("lean", format!("{name} is lean: tough, and dry soon after it is tender. {remedy}")));
+        let said = if soft { say::lean_soft(facts.cut.name()) } else { say::lean_sliced(facts.cut.name()) };
+        warnings.push(Caution::new("lean", said, voice));
     }
     if facts.cut == Cut::StewingMix {
-        warnings.push(Caution::new(
-            "mixed_muscles",
-            "Ready-cut stewing meat is several muscles of several sizes: some pieces are ready long before others, so the band \
-             is wide. Buy one muscle and cut it yourself, or fork three pieces and go by the firmest.",
-        ));
+        warnings.push(Caution::new("mixed_muscles", say::mixed_muscles(), voice));
     }
     if facts.cut == Cut::CornedBrisket {
-        warnings.push(Caution::new(
-            "corned",
-            "It is salt all through: simmer it in plain water, salt nothing, and taste before you reduce.",
-        ));
+        warnings.push(Caution::new("corned", say::corned(), voice));
     }
     warnings
 }
@@ -86,13 +64,16 @@ mod tests {
 
     #[test]
     fn cuts_go_their_ways() {
-        let against = |cut: Cut, method, eaten_as, shape| against(cut.facts(), method, eaten_as, shape);
+        let voice = Voice::default();
+        let against = |cut: Cut, method, eaten_as, shape| {
+            against(cut.facts(), method, eaten_as, shape).map(|said| voice.say(said))
+        };
         assert!(against(Cut::Oxtail, Method::Braise, EatenAs::Slice, Shape::Whole).unwrap().contains("no slices"));
         assert!(against(Cut::Chuck, Method::Stew, EatenAs::Slice, Shape::Cubed).unwrap().contains("Cubes"));
         assert!(against(Cut::Chuck, Method::Braise, EatenAs::Slice, Shape::Whole).is_none());
         assert!(against(Cut::Tendon, Method::Smoke, EatenAs::Spoon, Shape::Whole).unwrap().contains("leather"));
         assert!(against(Cut::PlateRib, Method::Smoke, EatenAs::Probe, Shape::Whole).is_none());
-        let warned = |cut: Cut, eaten_as| warnings(cut.facts(), eaten_as);
+        let warned = |cut: Cut, eaten_as| warnings(cut.facts(), eaten_as, voice);
         assert!(warned(Cut::Topside, EatenAs::Pull)[0].text.contains("stringy"));
         assert!(warned(Cut::Topside, EatenAs::Slice)[0].text.contains("across the grain"));
         assert_eq!(warned(Cut::StewingMix, EatenAs::Fork)[0].id, "mixed_muscles");

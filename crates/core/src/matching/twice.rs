@@ -1,10 +1,12 @@
 //! One joint, sliced tonight and pulled tomorrow.
 
+use ergastic_words::{Span, matching as say};
+
 use super::answer::Twice;
 use super::block::Block;
 use super::suits;
 use crate::forecast::{
-    Case, ForecastRequest, Heat, HeatSource, Method, Quantiles, StageRequest, Until, describe, span, update,
+    Case, ForecastRequest, Heat, HeatSource, Method, Quantiles, StageRequest, Until, describe, update,
 };
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kit;
@@ -57,14 +59,9 @@ pub fn twice(block: &Block, lies: &Case) -> Option<Twice> {
         p50: since(tomorrow.ready_min.p50),
         p90: since(tomorrow.ready_min.p90),
     };
-    let more = match (pull_min.p10?, span(pull_min.p90?)) {
-        (little, most) if little < 15.0 => format!("up to {most}"),
-        (little, most) => format!("{} to {most}", span(little)),
-    };
-    let words = format!(
-        "Slice what you need after {}, chill the rest in its liquid, and give it {more} more tomorrow: then it pulls.",
-        span(slice_min.p50?),
-    );
+    let (first, little, most) = (Span(slice_min.p50?), pull_min.p10?, Span(pull_min.p90?));
+    let said = if little < 15.0 { say::twice_up_to(first, most) } else { say::twice(first, Span(little), most) };
+    let words = block.kitchen.voice().say(said);
     let cautions =
         tomorrow.cautions.into_iter().filter(|caution| caution.id.contains("chill") || caution.id == "cooling");
     Some(Twice { slice_min, pull_min, words, cautions: cautions.collect() })

@@ -1,5 +1,7 @@
 //! The variants that are weighed: how it is cut up, and how it is heated.
 
+use ergastic_words::{Dial, Length, Minutes, Said, Temperature, Units, matching as say};
+
 use super::answer::Shape;
 use super::block::Block;
 use super::suits;
@@ -12,6 +14,8 @@ use crate::heat::pot::{Lid, Simmer};
 use crate::heat::pressure::FULLEST;
 use crate::kitchen::Kit;
 
+use Shape::{Cubed, Halved, Whole};
+
 /// Sides of a cube, mm.
 pub const CUBE_MM: f64 = 40.0;
 /// A piece no thicker than this is a stewing piece already, m.
@@ -23,7 +27,7 @@ const HALVED_FROM_KG: f64 = 0.7;
 #[derive(Debug, Clone)]
 pub struct Variant {
     pub id: String,
-    pub name: String,
+    pub name: Said,
     pub kit: Kit,
     pub shape: Shape,
     pub forecast: ForecastRequest,
@@ -66,7 +70,7 @@ fn bath(bath_c: f64) -> Heat {
 /// The meat in a shape, with the words for it.
 struct Cutting {
     shape: Shape,
-    words: &'static str,
+    words: Option<Said>,
     meat: ForecastRequest,
 }
 
@@ -80,7 +84,7 @@ fn cut_up(block: &Block, lies: &Case, shape: Shape, across_m: Option<f64>) -> Op
         Shape::Whole => {
             let lies_down =
                 across_m.is_none_or(|across| lies.parts.iter().all(|part| part.sides_m[2] <= 1.05 * across));
-            lies_down.then(|| Cutting { shape, words: "", meat: meat.clone() })
+            lies_down.then(|| Cutting { shape, words: None, meat: meat.clone() })
         }
         Shape::Halved => {
             let piece_kg = main.mass_kg / f64::from(main.pieces);
@@ -99,8 +103,8 @@ fn cut_up(block: &Block, lies: &Case, shape: Shape, across_m: Option<f64>) -> Op
                 mass_kg: Some(main.mass_kg),
                 ..meat.clone()
             };
-            let words = if cuts > 2.0 { ", cut to lie in the pot" } else { ", halved" };
-            Some(Cutting { shape, words, meat: halved })
+            let words = if cuts > 2.0 { say::cut_to_lie() } else { say::halved() };
+            Some(Cutting { shape, words: Some(words), meat: halved })
         }
         Shape::Cubed => {
             if small || lies.parts.iter().any(|part| !suits::cubes(part.bone_pct)) {
@@ -136,7 +140,7 @@ fn cut_up(block: &Block, lies: &Case, shape: Shape, across_m: Option<f64>) -> Op
                     ..meat.clone()
                 },
             };
-            Some(Cutting { shape, words: ", in 4 cm cubes", meat: cubed })
+            Some(Cutting { shape, words: Some(say::cubed(Length(CUBE_MM))), meat: cubed })
         }
     }
 }
@@ -150,7 +154,7 @@ struct List<'a> {
 }
 
 impl List<'_> {
-    fn add(&mut self, method: Method, heat: Heat, key: &str, name: &str, kit: Kit, shapes: &[Shape]) {
+    fn add(&mut self, method: Method, heat: Heat, key: &str, name: Said, kit: Kit, shapes: &[Shape]) {
         let in_pot = !matches!(method, Method::Smoke | Method::WaterBath);
         let across_m = in_pot.then_some(match method {
             Method::Pressure => 0.22,
@@ -159,10 +163,12 @@ impl List<'_> {
         });
         for shape in shapes {
             let Some(cutting) = cut_up(self.block, self.lies, *shape, across_m) else { continue };
-            let shape_key = format!("{:?}", cutting.shape).to_lowercase();
             self.found.push(Variant {
-                id: format!("{}.{key}.{shape_key}", method.key()),
-                name: format!("{name}{}", cutting.words),
+                id: format!("{}.{key}.{}", method.key(), cutting.shape.key()),
+                name: match cutting.words {
+                    None => name.clone(),
+                    Some(words) => say::cut_up(name.clone(), words),
+                },
                 kit,
                 shape: cutting.shape,
                 forecast: ForecastRequest { method: Some(method), heat: Some(heat.clone()), ..cutting.meat },
@@ -172,14 +178,14 @@ impl List<'_> {
         }
     }
 
-    fn chain(&mut self, stages: Vec<StageRequest>, key: &str, name: &str, kit: Kit, in_pot: bool) {
+    fn chain(&mut self, stages: Vec<StageRequest>, key: &str, name: Said, kit: Kit, in_pot: bool) {
         let across_m = in_pot.then_some(self.across_m);
         let cutting =
             [Shape::Whole, Shape::Halved].iter().find_map(|shape| cut_up(self.block, self.lies, *shape, across_m));
         if let Some(cutting) = cutting {
             self.found.push(Variant {
                 id: format!("two.{key}"),
-                name: name.to_owned(),
+                name,
                 kit,
                 shape: cutting.shape,
                 forecast: ForecastRequest { stages: Some(stages), ..cutting.meat },
@@ -198,103 +204,152 @@ fn minutes(min: f64) -> Option<Until> {
     Some(Until { min: Some(min), ..Until::default() })
 }
 
+/// The settings that are offered: round on the dial at hand, °C.
+struct Dials {
+    oven: f64,
+    hot_oven: f64,
+    slow_oven: f64,
+    overnight_oven: f64,
+    slow_pit: f64,
+    hot_pit: f64,
+    fat: f64,
+    bath: f64,
+    cool_bath: f64,
+    holding_bath: f64,
+}
+
+impl Dials {
+    fn of(units: Units) -> Self {
+        let f = |fahrenheit: f64| (fahrenheit - 32.0) / 1.8;
+        match units {
+            Units::Metric => Self {
+                oven: 150.0,
+                hot_oven: 170.0,
+                slow_oven: 100.0,
+                overnight_oven: 90.0,
+                slow_pit: 110.0,
+                hot_pit: 135.0,
+                fat: 90.0,
+                bath: 82.0,
+                cool_bath: 75.0,
+                holding_bath: 85.0,
+            },
+            Units::Us => Self {
+                oven: f(300.0),
+                hot_oven: f(350.0),
+                slow_oven: f(225.0),
+                overnight_oven: f(200.0),
+                slow_pit: f(225.0),
+                hot_pit: f(275.0),
+                fat: f(195.0),
+                bath: f(180.0),
+                cool_bath: f(167.0),
+                holding_bath: f(185.0),
+            },
+        }
+    }
+}
+
 /// Every variant of every way for what is on the block, whether or not its kit is free.
 pub fn variants(block: &Block, lies: &Case) -> Vec<Variant> {
-    use Shape::{Cubed, Halved, Whole};
     let across_m = block.kitchen.pot.across_m();
+    let dials = Dials::of(block.kitchen.units);
     let mut list = List { block, lies, across_m, found: Vec::new() };
-    // Without a hob, what is usual on it goes into the oven.
-    let on_hob = block.has(Kit::Hob) || !block.has(Kit::Oven);
-    list.add(Method::Braise, oven(150.0), "oven_150", "Braise in a 150 °C oven", Kit::Oven, &[Whole, Halved]);
-    list.add(Method::Braise, oven(170.0), "oven_170", "Braise in a 170 °C oven", Kit::Oven, &[Whole]);
-    list.add(Method::Braise, oven(100.0), "oven_100", "Braise in a slow 100 °C oven", Kit::Oven, &[Whole]);
-    list.add(Method::Braise, oven(90.0), "oven_90", "Braise overnight in a 90 °C oven", Kit::Oven, &[Whole]);
-    list.add(Method::Braise, hob(Simmer::Gentle), "hob", "Braise on the hob", Kit::Hob, &[Whole, Halved]);
-    let coals = Heat { source: Some(HeatSource::Coals), ..Heat::default() };
-    list.add(Method::Braise, coals, "coals", "Braise over coals", Kit::Coals, &[Whole]);
-    let as_they_come = list.lies.parts.iter().all(|part| part.sides_m[0] <= SMALL_M || !suits::cubes(part.bone_pct));
-    let stew_shape = if as_they_come { [Whole] } else { [Cubed] };
-    let (heat, words, kit) = if on_hob {
-        (hob(Simmer::Gentle), "Stew on the hob", Kit::Hob)
-    } else {
-        (oven(150.0), "Stew in a 150 °C oven", Kit::Oven)
-    };
-    list.add(Method::Stew, heat, "simmer", words, kit, &stew_shape);
-    if on_hob {
-        list.add(Method::Stew, oven(150.0), "oven_150", "Stew in a 150 °C oven", Kit::Oven, &stew_shape);
-    }
-    let high = Heat { level: Some(Settings::High), ..Heat::default() };
-    list.add(Method::Pressure, high, "high", "Pressure pot, high", Kit::PressurePot, &[Whole, Halved, Cubed]);
-    let slow = |setting| Heat { setting: Some(setting), ..Heat::default() };
-    list.add(Method::SlowCooker, slow(Settings::Low), "low", "Slow cooker on low", Kit::SlowCooker, &[Whole, Cubed]);
-    list.add(
-        Method::SlowCooker,
-        slow(Settings::High),
-        "high",
-        "Slow cooker on high",
-        Kit::SlowCooker,
-        &[Whole, Halved],
-    );
-    let paper = Some(WrapMaterial::Paper);
-    list.add(
-        Method::Smoke,
-        pit(110.0, paper),
-        "pit_110_paper",
-        "Pit at 110 °C, paper at the stall",
-        Kit::Pit,
-        &[Whole],
-    );
-    list.add(Method::Smoke, pit(110.0, None), "pit_110_bare", "Pit at 110 °C, bare", Kit::Pit, &[Whole]);
-    list.add(
-        Method::Smoke,
-        pit(135.0, paper),
-        "pit_135_paper",
-        "Pit at 135 °C, paper at the stall",
-        Kit::Pit,
-        &[Whole],
-    );
-    list.add(Method::Smoke, pit(135.0, None), "pit_135_bare", "Pit at 135 °C, bare", Kit::Pit, &[Whole]);
-    let fat = |fat_c| Heat { fat_c: Some(fat_c), ..Heat::default() };
-    list.add(Method::Confit, fat(90.0), "fat_90", "Under fat at 90 °C", Kit::Oven, &[Whole, Halved]);
-    list.add(Method::WaterBath, bath(82.0), "bath_82", "Bag in an 82 °C bath", Kit::WaterBath, &[Whole]);
-    list.add(Method::WaterBath, bath(75.0), "bath_75", "Bag in a 75 °C bath", Kit::WaterBath, &[Whole]);
-
-    let smoked = |hours: f64| stage(Method::Smoke, pit(110.0, None), minutes(hours * 60.0));
-    let braised = if block.has(Kit::Oven) { oven(150.0) } else { hob(Simmer::Gentle) };
-    list.chain(
-        vec![smoked(4.0), stage(Method::WaterBath, bath(85.0), None)],
-        "smoke_bag",
-        "Smoke 4 h, then bag it at 85 °C",
-        Kit::Pit,
-        false,
-    );
-    list.chain(
-        vec![smoked(3.0), stage(Method::Braise, braised.clone(), None)],
-        "smoke_braise",
-        "Smoke 3 h, then braise it",
-        Kit::Pit,
-        true,
-    );
-    let tender = Some(Until { tender: Some(true), ..Until::default() });
-    list.chain(
-        vec![
-            stage(Method::Braise, braised, tender),
-            // A night in the cold at least: the fat sets and lifts off whole.
-            stage(Method::Chill, Heat::default(), minutes(600.0)),
-            StageRequest {
-                lid: Some(Lid::Tight),
-                ..stage(Method::Reheat, Heat { to_c: Some(74.0), ..Heat::default() }, None)
-            },
-        ],
-        "day_before",
-        "Braise the day before, reheat",
-        if block.has(Kit::Oven) { Kit::Oven } else { Kit::Hob },
-        true,
-    );
+    braises(&mut list, &dials);
+    stews(&mut list, &dials);
+    in_pots_of_their_own(&mut list);
+    in_the_pit(&mut list, &dials);
+    under_fat_and_bagged(&mut list, &dials);
+    in_two_goes(&mut list, &dials);
     for variant in &mut list.found {
         into_loads(block, variant);
     }
     list.found
+}
+
+fn braises(list: &mut List, dials: &Dials) {
+    let braise = Method::Braise;
+    let at = |c: f64| (oven(c), Dial(c));
+    let (heat, dial) = at(dials.oven);
+    list.add(braise, heat, "oven_150", say::braise_oven(dial), Kit::Oven, &[Whole, Halved]);
+    let (heat, dial) = at(dials.hot_oven);
+    list.add(braise, heat, "oven_170", say::braise_oven(dial), Kit::Oven, &[Whole]);
+    let (heat, dial) = at(dials.slow_oven);
+    list.add(braise, heat, "oven_100", say::braise_slow_oven(dial), Kit::Oven, &[Whole]);
+    let (heat, dial) = at(dials.overnight_oven);
+    list.add(braise, heat, "oven_90", say::braise_overnight(dial), Kit::Oven, &[Whole]);
+    list.add(braise, hob(Simmer::Gentle), "hob", say::braise_hob(), Kit::Hob, &[Whole, Halved]);
+    let coals = Heat { source: Some(HeatSource::Coals), ..Heat::default() };
+    list.add(braise, coals, "coals", say::braise_coals(), Kit::Coals, &[Whole]);
+}
+
+fn stews(list: &mut List, dials: &Dials) {
+    // Without a hob, what is usual on it goes into the oven.
+    let on_hob = list.block.has(Kit::Hob) || !list.block.has(Kit::Oven);
+    let as_they_come = list.lies.parts.iter().all(|part| part.sides_m[0] <= SMALL_M || !suits::cubes(part.bone_pct));
+    let shape = if as_they_come { [Whole] } else { [Cubed] };
+    let in_oven = say::stew_oven(Dial(dials.oven));
+    if on_hob {
+        list.add(Method::Stew, hob(Simmer::Gentle), "simmer", say::stew_hob(), Kit::Hob, &shape);
+        list.add(Method::Stew, oven(dials.oven), "oven_150", in_oven, Kit::Oven, &shape);
+    } else {
+        list.add(Method::Stew, oven(dials.oven), "simmer", in_oven, Kit::Oven, &shape);
+    }
+}
+
+fn in_pots_of_their_own(list: &mut List) {
+    let high = Heat { level: Some(Settings::High), ..Heat::default() };
+    let shapes = [Whole, Halved, Cubed];
+    list.add(Method::Pressure, high, "high", say::pressure_high(), Kit::PressurePot, &shapes);
+    let slow = |setting| Heat { setting: Some(setting), ..Heat::default() };
+    let crock = Method::SlowCooker;
+    list.add(crock, slow(Settings::Low), "low", say::slow_cooker_low(), Kit::SlowCooker, &[Whole, Cubed]);
+    list.add(crock, slow(Settings::High), "high", say::slow_cooker_high(), Kit::SlowCooker, &[Whole, Halved]);
+}
+
+fn in_the_pit(list: &mut List, dials: &Dials) {
+    let paper = Some(WrapMaterial::Paper);
+    let smoke = Method::Smoke;
+    let (slow, hot) = (dials.slow_pit, dials.hot_pit);
+    list.add(smoke, pit(slow, paper), "pit_110_paper", say::pit_paper(Dial(slow)), Kit::Pit, &[Whole]);
+    list.add(smoke, pit(slow, None), "pit_110_bare", say::pit_bare(Dial(slow)), Kit::Pit, &[Whole]);
+    list.add(smoke, pit(hot, paper), "pit_135_paper", say::pit_paper(Dial(hot)), Kit::Pit, &[Whole]);
+    list.add(smoke, pit(hot, None), "pit_135_bare", say::pit_bare(Dial(hot)), Kit::Pit, &[Whole]);
+}
+
+fn under_fat_and_bagged(list: &mut List, dials: &Dials) {
+    let fat = Heat { fat_c: Some(dials.fat), ..Heat::default() };
+    let name = say::fat(Temperature(dials.fat));
+    list.add(Method::Confit, fat, "fat_90", name, Kit::Oven, &[Whole, Halved]);
+    for (bath_c, key) in [(dials.bath, "bath_82"), (dials.cool_bath, "bath_75")] {
+        let name = say::bath(Temperature(bath_c));
+        list.add(Method::WaterBath, bath(bath_c), key, name, Kit::WaterBath, &[Whole]);
+    }
+}
+
+fn in_two_goes(list: &mut List, dials: &Dials) {
+    const BEFORE_THE_BAG_MIN: f64 = 240.0;
+    const BEFORE_THE_POT_MIN: f64 = 180.0;
+    /// A night in the cold at least: the fat sets and lifts off whole, min.
+    const NIGHT_MIN: f64 = 600.0;
+    let smoked = |min: f64| stage(Method::Smoke, pit(dials.slow_pit, None), minutes(min));
+    let in_oven = list.block.has(Kit::Oven);
+    let braised = if in_oven { oven(dials.oven) } else { hob(Simmer::Gentle) };
+    let bagged = stage(Method::WaterBath, bath(dials.holding_bath), None);
+    let name = say::smoke_bag(Minutes(BEFORE_THE_BAG_MIN), Temperature(dials.holding_bath));
+    list.chain(vec![smoked(BEFORE_THE_BAG_MIN), bagged], "smoke_bag", name, Kit::Pit, false);
+    let then = stage(Method::Braise, braised.clone(), None);
+    let name = say::smoke_braise(Minutes(BEFORE_THE_POT_MIN));
+    list.chain(vec![smoked(BEFORE_THE_POT_MIN), then], "smoke_braise", name, Kit::Pit, true);
+    let tender = Some(Until { tender: Some(true), ..Until::default() });
+    let warmed = Heat { to_c: Some(74.0), ..Heat::default() };
+    let over_night = vec![
+        stage(Method::Braise, braised, tender),
+        stage(Method::Chill, Heat::default(), minutes(NIGHT_MIN)),
+        StageRequest { lid: Some(Lid::Tight), ..stage(Method::Reheat, warmed, None) },
+    ];
+    let kit = if in_oven { Kit::Oven } else { Kit::Hob };
+    list.chain(over_night, "day_before", say::day_before(), kit, true);
 }
 
 /// Where its vessel does not take it all, the variant becomes several loads: each is computed, all are counted.
@@ -332,12 +387,12 @@ fn into_loads(block: &Block, variant: &mut Variant) {
     }
 }
 
-/// Whether a way asks for someone now and then: how often, in words.
-pub fn wants(medium_kit: Kit, pit_holds_itself: bool) -> Option<&'static str> {
+/// Whether a way asks for someone now and then: for what, and how often.
+pub fn wants(medium_kit: Kit, pit_holds_itself: bool) -> Option<Said> {
     match medium_kit {
-        Kit::Coals => Some("its coals seen to every quarter of an hour"),
-        Kit::Pit if !pit_holds_itself => Some("its fire seen to every three quarters of an hour"),
-        Kit::Hob => Some("a flame watched"),
+        Kit::Coals => Some(say::wants_coals()),
+        Kit::Pit if !pit_holds_itself => Some(say::wants_fire()),
+        Kit::Hob => Some(say::wants_flame()),
         _ => None,
     }
 }

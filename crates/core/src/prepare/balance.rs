@@ -2,6 +2,7 @@
 
 use std::collections::BTreeMap;
 
+use ergastic_words::{Join, Percent, Said, Voice, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -13,9 +14,9 @@ use super::pot::Poured;
 const ALCOHOL_LEFT: [(f64, f64); 6] = [(0.0, 1.0), (0.25, 0.40), (0.5, 0.35), (1.0, 0.25), (2.0, 0.10), (2.5, 0.05)];
 /// Alcohol, kg/L.
 const ETHANOL_KG_PER_L: f64 = 0.789;
-/// From here a sauce tastes sweet, or sharp, %. Working values.
-const SWEET_PCT: f64 = 4.0;
-const SHARP_PCT: f64 = 0.5;
+/// From here a sauce tastes sweet, or sharp, as a share of it. Working values.
+const SWEET: f64 = 0.04;
+const SHARP: f64 = 0.005;
 /// From this share of the liquid a bitter thing speaks when it is boiled down.
 const BITTER_SHARE: f64 = 0.15;
 
@@ -84,7 +85,7 @@ pub(super) fn gelatin_g(poured: &[Poured]) -> f64 {
     poured.iter().map(|thing| thing.l * 10.0 * thing.what.facts().density * thing.what.facts().gelatin_pct).sum()
 }
 
-pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f64) -> Balance {
+pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f64, voice: Voice) -> Balance {
     let things = in_the_pot(bench, poured);
     let sum = |of: &dyn Fn(Larder) -> f64| things.iter().map(|&(what, grams)| grams * of(what) / 100.0).sum::<f64>();
     let sugar_g = sum(&|what| what.facts().sugar_pct);
@@ -93,19 +94,15 @@ pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f6
         poured.iter().map(|thing| thing.l * 10.0 * thing.what.facts().alcohol_pct * ETHANOL_KG_PER_L).sum();
     let bitter: Vec<_> = (things.iter())
         .filter(|(what, grams)| what.facts().bitter && *grams > BITTER_SHARE * 1000.0 * f64::max(left_l, 0.1))
-        .map(|(what, _)| what.facts().name)
+        .map(|(what, _)| what.name())
         .collect();
     let halved_kg = f64::max(0.5 * left_l, 0.05);
-    let mut flags = Vec::new();
-    if sugar_g / halved_kg / 10.0 > SWEET_PCT {
-        flags.push(format!("sweet once halved: {:.0} % sugar. Reduce less, or sharpen it", sugar_g / halved_kg / 10.0));
-    }
-    if acid_g / halved_kg / 10.0 > SHARP_PCT {
-        flags.push("sharp once halved: butter, stock or a little sugar rounds it".into());
-    }
-    if !bitter.is_empty() {
-        flags.push(format!("{} turns bitter as it is boiled down: thicken instead", bitter.join(" and ")));
-    }
+    let (sugar, acid) = (sugar_g / halved_kg / 1000.0, acid_g / halved_kg / 1000.0);
+    let flags = [
+        (sugar > SWEET).then(|| say::sweet(Percent(sugar))),
+        (acid > SHARP).then(say::sharp),
+        (!bitter.is_empty()).then(|| say::bitter(Said::list(bitter, Join::And))),
+    ];
     let mut allergens: BTreeMap<Allergen, Vec<String>> = BTreeMap::new();
     let mut seen: Vec<Larder> = Vec::new();
     let mut swaps = Vec::new();
@@ -116,7 +113,7 @@ pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f6
         seen.push(what);
         let facts = what.facts();
         for allergen in facts.allergens {
-            allergens.entry(*allergen).or_default().push(facts.name.into());
+            allergens.entry(*allergen).or_default().push(voice.say(what.name()));
         }
         if what == Larder::Water {
             continue;
@@ -125,10 +122,7 @@ pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f6
         swaps.push(Swap {
             what,
             instead: facts.instead,
-            words: match facts.instead {
-                Some(instead) => format!("No {}? {}: {}", facts.name, capital(instead.facts().name), facts.changes),
-                None => format!("No {}? {}", facts.name, capital(facts.changes)),
-            },
+            words: voice.say(what.swap()),
             without: facts.allergens.iter().copied().filter(|allergen| !kept.contains(allergen)).collect(),
         });
     }
@@ -137,14 +131,10 @@ pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f6
         acid_g,
         alcohol_g,
         alcohol_left: alcohol_left(hours),
-        flags,
+        flags: flags.into_iter().flatten().map(|flag| voice.say(flag)).collect(),
         allergens: allergens.into_iter().map(|(allergen, from)| AllergenFrom { allergen, from }).collect(),
         swaps,
     }
-}
-
-fn capital(words: &str) -> String {
-    words.chars().take(1).flat_map(char::to_uppercase).chain(words.chars().skip(1)).collect()
 }
 
 #[cfg(test)]

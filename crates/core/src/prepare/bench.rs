@@ -5,7 +5,9 @@ use utoipa::ToSchema;
 
 use super::larder::Larder;
 use super::later::Later;
-use crate::error::{Error, Result, in_range};
+use ergastic_words::{Said, errors, prepare as say};
+
+use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::pot::Material;
 
 /// How hard the meat is browned. It makes flavour and colour; it does not seal juices in.
@@ -140,15 +142,20 @@ pub enum Wood {
 }
 
 impl Wood {
-    /// What it is like.
-    pub fn words(self) -> &'static str {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
         match self {
-            Self::Alder => "alder: light and dry",
-            Self::Apple => "apple: mild and sweet",
-            Self::Oak => "oak: middling, goes with everything",
-            Self::Beech => "beech: middling, clean",
-            Self::Hickory => "hickory: strong, less of it",
+            Self::Alder => "alder",
+            Self::Apple => "apple",
+            Self::Oak => "oak",
+            Self::Beech => "beech",
+            Self::Hickory => "hickory",
         }
+    }
+
+    /// What it is like.
+    pub fn words(self) -> Said {
+        say::wood(self.key())
     }
 }
 
@@ -421,54 +428,54 @@ impl Prepare {
     /// # Errors
     /// Names the field, what was given and what is allowed.
     pub fn check(&self) -> Result<()> {
-        in_range("salt_h", self.salt_h, 0.0, 168.0, "h")?;
-        in_range("salt_pct", self.salt_pct, 0.0, 5.0, "%")?;
-        in_range("temper_min", self.temper_min, 0.0, 240.0, "min")?;
-        in_range("strings", f64::from(self.strings), 0.0, 60.0, "")?;
+        in_range("salt_h", self.salt_h, 0.0, 168.0, Unit::Hours)?;
+        in_range("salt_pct", self.salt_pct, 0.0, 5.0, Unit::Percent)?;
+        in_range("temper_min", self.temper_min, 0.0, 240.0, Unit::Minutes)?;
+        in_range("strings", f64::from(self.strings), 0.0, 60.0, Unit::None)?;
         if let Some(Brine { water_l, hours }) = self.brine {
-            in_range("brine.water_l", water_l, 0.2, 60.0, "L")?;
-            in_range("brine.hours", hours, 0.5, 240.0, "h")?;
+            in_range("brine.water_l", water_l, 0.2, 60.0, Unit::Litres)?;
+            in_range("brine.hours", hours, 0.5, 240.0, Unit::Hours)?;
         }
         if let Some(Soak { changes, water_l, hours_each }) = self.soak {
-            in_range("soak.changes", f64::from(changes), 1.0, 12.0, "")?;
-            in_range("soak.water_l", water_l, 0.2, 60.0, "L")?;
-            in_range("soak.hours_each", hours_each, 0.1, 48.0, "h")?;
+            in_range("soak.changes", f64::from(changes), 1.0, 12.0, Unit::None)?;
+            in_range("soak.water_l", water_l, 0.2, 60.0, Unit::Litres)?;
+            in_range("soak.hours_each", hours_each, 0.1, 48.0, Unit::Hours)?;
         }
         if let Some(Marinade { hours, ml, .. }) = self.marinade {
-            in_range("marinade.hours", hours, 0.25, 168.0, "h")?;
-            in_range("marinade.ml", ml, 10.0, 20_000.0, "mL")?;
+            in_range("marinade.hours", hours, 0.25, 168.0, Unit::Hours)?;
+            in_range("marinade.ml", ml, 10.0, 20_000.0, Unit::Millilitres)?;
         }
         if let Some(Pan { diameter_cm, mass_kg, .. }) = self.pan {
-            in_range("pan.diameter_cm", diameter_cm.unwrap_or(28.0), 12.0, 80.0, "cm")?;
-            in_range("pan.mass_kg", mass_kg.unwrap_or(2.0), 0.2, 30.0, "kg")?;
+            in_range("pan.diameter_cm", diameter_cm.unwrap_or(28.0), 12.0, 80.0, Unit::Centimetres)?;
+            in_range("pan.mass_kg", mass_kg.unwrap_or(2.0), 0.2, 30.0, Unit::Kilograms)?;
         }
         if let Some(watts) = self.hob.and_then(|hob| hob.watts) {
-            in_range("hob.watts", watts, 200.0, 20_000.0, "W")?;
+            in_range("hob.watts", watts, 200.0, 20_000.0, Unit::Watts)?;
         }
         if let Some(per_batch) = self.per_batch {
-            in_range("per_batch", f64::from(per_batch), 1.0, 500.0, "")?;
+            in_range("per_batch", f64::from(per_batch), 1.0, 500.0, Unit::None)?;
         }
         if let Some(hours) = self.hours {
-            in_range("hours", hours, 0.1, 72.0, "h")?;
+            in_range("hours", hours, 0.1, 72.0, Unit::Hours)?;
         }
         for (name, length) in [("ingredients", self.ingredients.len()), ("later", self.later.len())] {
             if length > MOST_THINGS {
-                return Err(Error::new(name, length, format!("it must hold {MOST_THINGS} things at most")));
+                return Err(Error::new(Kind::OutOfRange, name, length, errors::at_most(MOST_THINGS as u32)));
             }
         }
         for (i, thing) in self.ingredients.iter().enumerate() {
             let field = |name: &str| format!("ingredients[{i}].{name}");
             if thing.ml.is_none() && thing.g.is_none() {
-                return Err(Error::new(field("ml"), "nothing", "say how much, in ml or in g"));
+                return Err(Error::missing(field("ml"), errors::say_how_much()));
             }
-            in_range(&field("ml"), thing.ml.unwrap_or(0.0), 0.0, 30_000.0, "mL")?;
-            in_range(&field("g"), thing.g.unwrap_or(0.0), 0.0, 30_000.0, "g")?;
+            in_range(&field("ml"), thing.ml.unwrap_or(0.0), 0.0, 30_000.0, Unit::Millilitres)?;
+            in_range(&field("g"), thing.g.unwrap_or(0.0), 0.0, 30_000.0, Unit::Grams)?;
         }
         for (i, thing) in self.later.iter().enumerate() {
-            in_range(&format!("later[{i}].g"), thing.g, 1.0, 30_000.0, "g")?;
+            in_range(&format!("later[{i}].g"), thing.g, 1.0, 30_000.0, Unit::Grams)?;
         }
         if !self.base.facts().liquid {
-            return Err(Error::new("base", self.base.facts().name, "it must be something that is poured"));
+            return Err(Error::new(Kind::Unsuitable, "base", self.base.key(), errors::must_be_poured()));
         }
         Ok(())
     }

@@ -1,11 +1,12 @@
 //! What the dial changes: the same dish at each setting of its heat, and a ring of coals laid out.
 
+use ergastic_words::{Dial, Join, Said, Temperature, Units, Voice, forecast as forecast_words, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::pot::along;
 use crate::forecast::{Case, ForecastRequest, Heat, HeatSource, Medium, Method, Settings, forecast};
-use crate::heat::coals::{Coals, FRESH_EVERY_MIN, OVER_AT_A_SIMMER, briquettes_for};
+use crate::heat::coals::{Coals, FRESH_EVERY_MIN, OVER_AT_A_SIMMER, TURN_EVERY_MIN, briquettes_for};
 use crate::heat::pot::Simmer;
 
 /// The dish at one setting.
@@ -54,63 +55,90 @@ pub struct CoalRing {
     pub words: String,
 }
 
-fn settings(method: Method, heat: &Heat) -> Vec<(String, &'static str, Heat)> {
-    let oven = |c: f64| {
-        let looks = match c {
-            c if c < 115.0 => "a true slow braise, below the simmer",
-            c if c < 140.0 => "just at the simmer, little water leaves",
-            c if c < 165.0 => "a steady simmer under the lid",
-            _ => "boils under the lid",
-        };
-        (format!("{c:.0} °C"), looks, Heat { set_c: Some(c), ..heat.clone() })
-    };
+/// One setting of a dial before it is run.
+struct Setting {
+    words: Said,
+    /// What it looks like or does; none where that follows from the run.
+    looks: Option<&'static str>,
+    heat: Heat,
+}
+
+fn setting(words: Said, looks: &'static str, heat: Heat) -> Setting {
+    Setting { words, looks: Some(looks), heat }
+}
+
+/// The settings of a dial, in the cook's units: an American oven goes by other steps than a European one.
+fn degrees_of(units: Units, metric: &[f64], us: &[f64]) -> Vec<f64> {
+    match units {
+        Units::Metric => metric.to_vec(),
+        Units::Us => us.iter().map(|fahrenheit| (fahrenheit - 32.0) / 1.8).collect(),
+    }
+}
+
+fn settings(method: Method, heat: &Heat, units: Units) -> Vec<Setting> {
+    let degrees = |metric: &[f64], us: &[f64]| degrees_of(units, metric, us).into_iter();
     match method {
         Method::Braise | Method::Stew => match heat.source.unwrap_or(HeatSource::Oven) {
-            HeatSource::Oven => [100.0, 120.0, 150.0, 175.0, 200.0].map(oven).into(),
-            HeatSource::Hob => {
-                [(Simmer::Lazy, "lazy"), (Simmer::Gentle, "gentle"), (Simmer::Brisk, "brisk"), (Simmer::Boil, "boil")]
-                    .map(|(simmer, word)| (word.into(), simmer.looks(), Heat { simmer: Some(simmer), ..heat.clone() }))
-                    .into()
-            }
+            HeatSource::Oven => degrees(&[100.0, 120.0, 150.0, 175.0, 200.0], &[200.0, 250.0, 300.0, 350.0, 400.0])
+                .map(|c| {
+                    let looks = match c {
+                        c if c < 115.0 => "slow_oven",
+                        c if c < 140.0 => "simmering_oven",
+                        c if c < 165.0 => "steady_oven",
+                        _ => "boiling_oven",
+                    };
+                    setting(Said::quantity(Dial(c)), looks, Heat { set_c: Some(c), ..heat.clone() })
+                })
+                .collect(),
+            HeatSource::Hob => [Simmer::Lazy, Simmer::Gentle, Simmer::Brisk, Simmer::Boil]
+                .map(|simmer| Setting {
+                    words: forecast_words::simmer(simmer.key()),
+                    looks: None,
+                    heat: Heat { simmer: Some(simmer), ..heat.clone() },
+                })
+                .into(),
             HeatSource::Coals => {
                 let (under, over) = (heat.under.unwrap_or(12), heat.over.unwrap_or(6));
                 [-4i32, -2, 0, 2, 4]
                     .map(|more| {
                         let under = under.saturating_add_signed(more).max(1);
-                        let looks = if more < 0 { "cooler" } else { "hotter" };
-                        let looks = if more == 0 { "as laid" } else { looks };
-                        (
-                            format!("{under} under, {over} over"),
-                            looks,
-                            Heat { under: Some(under), over: Some(over), ..heat.clone() },
-                        )
+                        let looks = match more {
+                            0 => "as_laid",
+                            more if more < 0 => "cooler",
+                            _ => "hotter",
+                        };
+                        let heat = Heat { under: Some(under), over: Some(over), ..heat.clone() };
+                        setting(say::coals_laid(under, over), looks, heat)
                     })
                     .into()
             }
         },
-        Method::Pressure => [(Settings::Low, "low"), (Settings::High, "high")]
-            .map(|(level, word)| {
-                (word.into(), "", Heat { level: Some(level), gauge_kpa: None, at_pressure_min: None, ..heat.clone() })
+        Method::Pressure => [Settings::Low, Settings::High]
+            .map(|level| Setting {
+                words: forecast_words::setting(level.key()),
+                looks: None,
+                heat: Heat { level: Some(level), gauge_kpa: None, at_pressure_min: None, ..heat.clone() },
             })
             .into(),
-        Method::Smoke => [107.0, 120.0, 135.0, 150.0]
-            .map(|c: f64| {
-                let looks = if c < 115.0 { "the longest stall, the most smoke" } else { "a shorter stall, more bark" };
-                (format!("{c:.0} °C"), looks, Heat { pit_c: Some(c), ..heat.clone() })
+        Method::Smoke => degrees(&[107.0, 120.0, 135.0, 150.0], &[225.0, 250.0, 275.0, 300.0])
+            .map(|c| {
+                let looks = if c < 115.0 { "long_stall" } else { "short_stall" };
+                setting(Said::quantity(Dial(c)), looks, Heat { pit_c: Some(c), ..heat.clone() })
             })
-            .into(),
-        Method::Confit => [82.0, 88.0, 93.0, 98.0]
-            .map(|c: f64| (format!("{c:.0} °C"), "the fat hardly moves", Heat { fat_c: Some(c), ..heat.clone() }))
-            .into(),
-        Method::WaterBath => [68.0, 75.0, 82.0, 88.0]
-            .map(|c: f64| {
-                let looks = if c < 72.0 { "pink-brown, moist, a day and more" } else { "like a braise, sooner" };
-                (format!("{c:.0} °C"), looks, Heat { bath_c: Some(c), ..heat.clone() })
+            .collect(),
+        Method::Confit => degrees(&[82.0, 88.0, 93.0, 98.0], &[180.0, 190.0, 200.0, 210.0])
+            .map(|c| setting(Said::quantity(Temperature(c)), "still_fat", Heat { fat_c: Some(c), ..heat.clone() }))
+            .collect(),
+        Method::WaterBath => degrees(&[68.0, 75.0, 82.0, 88.0], &[155.0, 167.0, 180.0, 190.0])
+            .map(|c| {
+                let looks = if c < 72.0 { "cool_bath" } else { "warm_bath" };
+                setting(Said::quantity(Temperature(c)), looks, Heat { bath_c: Some(c), ..heat.clone() })
             })
-            .into(),
-        Method::SlowCooker => [(Settings::Low, "low"), (Settings::High, "high")]
-            .map(|(setting, word)| {
-                (word.into(), "a bubble now and then", Heat { setting: Some(setting), ..heat.clone() })
+            .collect(),
+        Method::SlowCooker => [Settings::Low, Settings::High]
+            .map(|to| {
+                let heat = Heat { setting: Some(to), ..heat.clone() };
+                setting(forecast_words::setting(to.key()), "bubble", heat)
             })
             .into(),
         Method::KeepWarm | Method::Chill | Method::Reheat => Vec::new(),
@@ -129,59 +157,64 @@ fn same(a: &Heat, b: &Heat) -> bool {
 }
 
 /// The dish at every setting of its dial, each a run at every median; none for a chain of ways.
-pub(super) fn dial(request: &ForecastRequest) -> Vec<DialSetting> {
+pub(super) fn dial(request: &ForecastRequest, voice: Voice) -> Vec<DialSetting> {
     let (Some(method), None) = (request.method, &request.stages) else { return Vec::new() };
     let heat = request.heat.clone().unwrap_or_default();
-    let mut all = settings(method, &heat);
-    if !all.iter().any(|(_, _, setting)| same(setting, &heat)) && method != Method::Pressure {
+    let mut all = settings(method, &heat, voice.units());
+    if !all.iter().any(|setting| same(&setting.heat, &heat)) && method != Method::Pressure {
         // What is chosen stands among the usual settings, at its place.
         if let Some(words) = chosen_words(method, &heat) {
-            all.push((words, "as chosen", heat.clone()));
-            all.sort_by(|a, b| degrees(&a.2).total_cmp(&degrees(&b.2)));
+            let shown = voice.say(&words);
+            // An American dial has one mark for what lies within a few degrees of it.
+            match all.iter_mut().find(|setting| voice.say(&setting.words) == shown) {
+                Some(mark) => mark.heat = heat.clone(),
+                None => all.push(setting(words, "as_chosen", heat.clone())),
+            }
+            all.sort_by(|a, b| degrees(&a.heat).total_cmp(&degrees(&b.heat)));
         }
     }
-    all.into_iter()
-        .filter_map(|(words, looks, setting)| {
-            let chosen = same(&setting, &heat);
-            let tried = ForecastRequest {
-                heat: Some(setting.clone()),
-                members: Some(1),
-                inside: None,
-                explain: None,
-                ..request.clone()
-            };
-            let found = forecast(&tried).ok()?;
-            let ready_min = found.ready_min.p50;
-            // How hot a pressure pot is follows from the air outside it.
-            let hottest = found.curve.iter().map(|point| point.medium_c).fold(0.0, f64::max);
-            let looks = if looks.is_empty() { format!("{hottest:.0} °C inside") } else { looks.to_owned() };
-            let rolls = setting.simmer == Some(Simmer::Boil);
-            Some(DialSetting {
-                words,
-                looks,
-                heat: setting,
-                chosen,
-                ready_min,
-                loss_l: ready_min.map_or(0.0, |min| along(&found.curve, min, |point| point.steam_kg)),
-                juice_kg: found.juice_lost_kg,
-                yield_kg: found.yield_kg,
-                window_min: found.too_far_min.p50.zip(ready_min).map(|(far, ready)| far - ready),
-                breaks_up: rolls,
-            })
-        })
-        .collect()
+    all.into_iter().filter_map(|setting| tried(request, &heat, setting, voice)).collect()
+}
+
+/// The dish at one setting.
+fn tried(request: &ForecastRequest, chosen: &Heat, setting: Setting, voice: Voice) -> Option<DialSetting> {
+    let Setting { words, looks, heat } = setting;
+    let tried =
+        ForecastRequest { heat: Some(heat.clone()), members: Some(1), inside: None, explain: None, ..request.clone() };
+    let found = forecast(&tried).ok()?;
+    let ready_min = found.ready_min.p50;
+    let looks = match (looks, heat.simmer) {
+        (Some(looks), _) => say::dial_looks(looks),
+        (None, Some(simmer)) => simmer.looks(),
+        // How hot a pressure pot is follows from the air outside it.
+        (None, None) => {
+            say::hot_inside(Temperature(found.curve.iter().map(|point| point.medium_c).fold(0.0, f64::max)))
+        }
+    };
+    Some(DialSetting {
+        words: voice.say(words),
+        looks: voice.say(looks),
+        chosen: same(&heat, chosen),
+        ready_min,
+        loss_l: ready_min.map_or(0.0, |min| along(&found.curve, min, |point| point.steam_kg)),
+        juice_kg: found.juice_lost_kg,
+        yield_kg: found.yield_kg,
+        window_min: found.too_far_min.p50.zip(ready_min).map(|(far, ready)| far - ready),
+        breaks_up: heat.simmer == Some(Simmer::Boil),
+        heat,
+    })
 }
 
 fn degrees(heat: &Heat) -> f64 {
     [heat.set_c, heat.pit_c, heat.fat_c, heat.bath_c].into_iter().flatten().next().unwrap_or(0.0)
 }
 
-fn chosen_words(method: Method, heat: &Heat) -> Option<String> {
+fn chosen_words(method: Method, heat: &Heat) -> Option<Said> {
     match method {
-        Method::Braise | Method::Stew => heat.set_c.map(|c| format!("{c:.0} °C")),
-        Method::Smoke => heat.pit_c.map(|c| format!("{c:.0} °C")),
-        Method::Confit => heat.fat_c.map(|c| format!("{c:.0} °C")),
-        Method::WaterBath => heat.bath_c.map(|c| format!("{c:.0} °C")),
+        Method::Braise | Method::Stew => heat.set_c.map(|c| Said::quantity(Dial(c))),
+        Method::Smoke => heat.pit_c.map(|c| Said::quantity(Dial(c))),
+        Method::Confit => heat.fat_c.map(|c| Said::quantity(Temperature(c))),
+        Method::WaterBath => heat.bath_c.map(|c| Said::quantity(Temperature(c))),
         _ => None,
     }
 }
@@ -211,21 +244,19 @@ pub(super) fn coal_ring(case: &Case, end_min: f64) -> Option<CoalRing> {
         fresh_at_min.push(at);
         at += every;
     }
-    let mut words = vec!["a ring at the rim, never in the middle: the bottom catches".to_owned()];
-    if short > 0.5 {
-        words.push(format!("wind and cold ask for some {:.0} more", short.ceil()));
-    }
-    if coals.height_m > 0.13 {
-        words.push("a deep pot wants four more on the lid".into());
-    }
+    let words = [
+        Some(say::coals_ring()),
+        (short > 0.5).then(|| say::coals_in_the_wind(short.ceil() as u32)),
+        (coals.height_m > 0.13).then(say::coals_deep_pot),
+    ];
     Some(CoalRing {
         under: coals.under,
         over: coals.over,
         like_c: coals.full_c().round(),
         for_a_simmer: [(wanted - over).round() as u32, over as u32],
-        turn_every_min: 15.0,
+        turn_every_min: TURN_EVERY_MIN,
         light_after_min: f64::max(5.0, every - 12.0),
         fresh_at_min,
-        words: words.join("; "),
+        words: case.voice.say(Said::list(words.into_iter().flatten(), Join::Semicolons)),
     })
 }

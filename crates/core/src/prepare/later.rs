@@ -1,5 +1,6 @@
 //! What goes in later and what comes out again: each with its own time to be done and to be mush.
 
+use ergastic_words::{Join, Length, Said, Voice, larder as say, prepare};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -41,35 +42,73 @@ pub struct Later {
 
 /// What the computation needs to know of it. Minutes at a simmer of 97 °C. Practice.
 struct Times {
-    name: &'static str,
     done_min: f64,
     mush_min: f64,
     /// Whether heat softens it like a root, slower the cooler it is.
     softens: bool,
-    words: &'static str,
+    /// The pieces it is cut into, mm; none where it stays whole.
+    side_mm: Option<f64>,
 }
 
-const fn times(name: &'static str, done_min: f64, mush_min: f64, softens: bool, words: &'static str) -> Times {
-    Times { name, done_min, mush_min, softens, words }
+const fn times(done_min: f64, mush_min: f64, softens: bool, side_mm: Option<f64>) -> Times {
+    Times { done_min, mush_min, softens, side_mm }
 }
 
 impl Addition {
     fn times(self) -> Times {
         match self {
-            Self::Potato => times("potatoes, in 4 cm chunks", 20.0, 45.0, true, "waxy ones hold; a knife goes through"),
-            Self::Carrot => times("carrots, in 2 cm pieces", 11.0, 35.0, true, "just giving to a fork"),
-            Self::Swede => times("swede, in 3 cm pieces", 20.0, 45.0, true, "a knife goes through"),
-            Self::Cabbage => times("cabbage, in wedges", 6.0, 20.0, true, "bright and just limp"),
-            Self::Leek => times("leeks, in rings", 8.0, 25.0, true, "limp, still green"),
-            Self::PearlOnion => times("pearl onions", 25.0, 60.0, true, "brown them first, whole and glassy when done"),
-            Self::Mushroom => times("mushrooms", 10.0, 60.0, false, "brown them apart first, or they give water"),
-            Self::Peas => times("peas", 3.0, 12.0, true, "bright"),
-            Self::CookedBeans => times("cooked beans", 10.0, 45.0, false, "drained; only to warm through"),
-            Self::SoakedBeans => times("soaked dried beans", 75.0, 150.0, true, "creamy through"),
-            Self::Dumplings => times("dumplings", 20.0, 40.0, false, "lid on, never lifted; skim before they go in"),
-            Self::Prunes => times("prunes", 20.0, 60.0, false, "plump"),
-            Self::SoftHerbs => times("soft herbs", 0.0, 10.0, false, "off the heat, at the plate"),
+            Self::Potato => times(20.0, 45.0, true, Some(40.0)),
+            Self::Carrot => times(11.0, 35.0, true, Some(20.0)),
+            Self::Swede => times(20.0, 45.0, true, Some(30.0)),
+            // In wedges and rings.
+            Self::Cabbage => times(6.0, 20.0, true, Some(0.0)),
+            Self::Leek => times(8.0, 25.0, true, Some(0.0)),
+            Self::PearlOnion => times(25.0, 60.0, true, None),
+            Self::Mushroom => times(10.0, 60.0, false, None),
+            Self::Peas => times(3.0, 12.0, true, None),
+            Self::CookedBeans => times(10.0, 45.0, false, None),
+            Self::SoakedBeans => times(75.0, 150.0, true, None),
+            Self::Dumplings => times(20.0, 40.0, false, None),
+            Self::Prunes => times(20.0, 60.0, false, None),
+            Self::SoftHerbs => times(0.0, 10.0, false, None),
         }
+    }
+
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Potato => "potato",
+            Self::Carrot => "carrot",
+            Self::Swede => "swede",
+            Self::Cabbage => "cabbage",
+            Self::Leek => "leek",
+            Self::PearlOnion => "pearl_onion",
+            Self::Mushroom => "mushroom",
+            Self::Peas => "peas",
+            Self::CookedBeans => "cooked_beans",
+            Self::SoakedBeans => "soaked_beans",
+            Self::Dumplings => "dumplings",
+            Self::Prunes => "prunes",
+            Self::SoftHerbs => "soft_herbs",
+        }
+    }
+
+    /// Its name in a sentence.
+    pub fn name(self) -> Said {
+        say::addition(self.key())
+    }
+
+    /// Its name with how it is cut.
+    pub fn name_and_cut(self) -> Said {
+        match self.times().side_mm {
+            None => self.name(),
+            Some(mm) => say::name_and_cut(self.name(), say::cut_up(self.key(), Length(mm))),
+        }
+    }
+
+    /// The sign that it is done.
+    pub fn sign(self) -> Said {
+        say::addition_sign(self.key())
     }
 }
 
@@ -109,7 +148,7 @@ fn slower(medium_c: f64) -> f64 {
 }
 
 /// What goes in later, first things first.
-pub(super) fn later(bench: &Prepare, medium_c: f64, end_min: f64) -> Vec<LaterAnswer> {
+pub(super) fn later(bench: &Prepare, medium_c: f64, end_min: f64, voice: Voice) -> Vec<LaterAnswer> {
     let mut found: Vec<_> = (bench.later.iter())
         .map(|thing| {
             let times = thing.what.times();
@@ -117,13 +156,13 @@ pub(super) fn later(bench: &Prepare, medium_c: f64, end_min: f64) -> Vec<LaterAn
             let done_min = times.done_min * slow;
             LaterAnswer {
                 what: thing.what,
-                name: times.name.into(),
+                name: voice.say(thing.what.name_and_cut()),
                 g: thing.g,
                 done_min,
                 mush_min: times.mush_min * slow,
                 before_end_min: done_min.ceil(),
                 at_min: f64::max(0.0, end_min - done_min),
-                words: times.words.into(),
+                words: voice.say(thing.what.sign()),
             }
         })
         .collect();
@@ -132,50 +171,31 @@ pub(super) fn later(bench: &Prepare, medium_c: f64, end_min: f64) -> Vec<LaterAn
 }
 
 /// What to say of things that would be mush before the meat is surely done.
-pub(super) fn waits(forecast: &Forecast, later: &[LaterAnswer]) -> Option<String> {
+pub(super) fn waits(forecast: &Forecast, later: &[LaterAnswer]) -> Option<Said> {
     let doubt_min = forecast.ready_min.p90? - forecast.ready_min.p10?;
     let mush: Vec<_> = (later.iter())
         .filter(|thing| thing.mush_min - thing.done_min < 0.5 * doubt_min && thing.done_min > 0.0)
-        .map(|thing| thing.name.split(',').next().unwrap_or(&thing.name))
+        .map(|thing| thing.what.name())
         .collect();
-    (!mush.is_empty()).then(|| {
-        format!(
-            "Nobody knows to the half hour when the meat is done: put {} in once it forks nearly done, not by the clock.",
-            mush.join(", ")
-        )
-    })
+    (!mush.is_empty()).then(|| prepare::later_waits(Said::list(mush, Join::And)))
 }
 
-/// What has to come out before the plate.
-pub(super) fn take_out(bench: &Prepare, bones: bool) -> Vec<TakeOut> {
+/// What has to come out before the plate: what, and when and why.
+pub(super) fn take_out(bench: &Prepare, bones: bool) -> Vec<(Said, Said)> {
     let has = |what: Larder| bench.ingredients.iter().any(|thing| thing.what == what);
-    let mut out = Vec::new();
-    let mut add = |what: &str, words: &str| out.push(TakeOut { what: what.into(), words: words.into() });
-    if bench.strings > 0 {
-        add(
-            &format!("{} strings", bench.strings),
-            "count them onto the board before the meat is cut: one left in is found by a guest",
-        );
-    }
-    if has(Larder::WholeSpice) {
-        add("whole spices", "tied in a bag with a long string, out as the meat is lifted");
-    }
-    if has(Larder::BayLeaf) {
-        add("bay leaves", "out as the meat is lifted: their edges stay hard");
-    }
-    if has(Larder::Thyme) {
-        add("thyme stems", "tied together; the leaves stay behind");
-    }
-    if [Larder::Onion, Larder::Carrot, Larder::Celery].into_iter().any(has) {
-        add(
-            "spent vegetables",
-            "they have given their taste: strain them out, or press them into the sauce; serve a fresh set",
-        );
-    }
-    if bones {
-        add("bones", "they slip clean when it is done; feel for splinters");
-    }
-    out
+    let out = [
+        (bench.strings > 0, say::out_strings(bench.strings), say::out_strings_why()),
+        (has(Larder::WholeSpice), say::out_spices(), say::out_spices_why()),
+        (has(Larder::BayLeaf), say::out_bay(), say::out_bay_why()),
+        (has(Larder::Thyme), say::out_thyme(), say::out_thyme_why()),
+        (
+            [Larder::Onion, Larder::Carrot, Larder::Celery].into_iter().any(has),
+            say::out_vegetables(),
+            say::out_vegetables_why(),
+        ),
+        (bones, say::out_bones(), say::out_bones_why()),
+    ];
+    out.into_iter().filter(|(is_in, ..)| *is_in).map(|(_, what, why)| (what, why)).collect()
 }
 
 /// Cautions that the additions bring.
@@ -193,9 +213,9 @@ mod tests {
             later: vec![Later { what: Addition::Potato, g: 800.0 }, Later { what: Addition::CookedBeans, g: 400.0 }],
             ..Prepare::default()
         };
-        let simmer = later(&bench, 97.0, 180.0);
+        let simmer = later(&bench, 97.0, 180.0, Voice::default());
         assert_eq!((simmer[0].what, simmer[0].at_min), (Addition::Potato, 160.0));
-        let slow = later(&bench, 87.0, 180.0);
+        let slow = later(&bench, 87.0, 180.0, Voice::default());
         assert!((slow[0].done_min - 50.0).abs() < 1e-9 && slow[1].done_min == 10.0);
     }
 }

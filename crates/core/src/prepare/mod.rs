@@ -27,7 +27,7 @@ pub use bench::{
     Surface, Trim, Wood,
 };
 pub use dial::{CoalRing, DialSetting};
-pub use larder::{Allergen, Larder, LarderFacts, Shelf};
+pub use larder::{Allergen, Larder, LarderFacts, OnTheShelf, Shelf, on_the_shelf};
 pub use later::{Addition, Later, LaterAnswer, TakeOut};
 pub use pot::{Marks, PotAnswer, Poured, TopUp};
 pub use request::PrepareRequest;
@@ -38,8 +38,10 @@ pub use shopping::ShoppingItem;
 pub use steps::BenchStep;
 pub use trim::Trimmed;
 
+use ergastic_words::{Said, errors};
+
 use crate::cuts::Cut;
-use crate::error::{Error, Result, in_range};
+use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::forecast::{BodyFrom, Case, CurvePoint, ForBody, Forecast, ForecastRequest, PartRequest, forecast};
 use crate::heat::conduction::DENSITY;
 use crate::heat::pot::{Lid, Vessel};
@@ -72,16 +74,17 @@ pub struct Dish<'a> {
 /// Names the field that can't be used; a tender cut is refused here, with what to do instead.
 pub fn prepare_request(request: &PrepareRequest, kitchen: &Kitchen) -> Result<Prepared> {
     if request.parts.is_none() && request.cut.is_some() && request.mass_kg.is_none() {
-        return Err(Error::new("mass_kg", "nothing", "it must be given: all pieces together, raw, bone in, kg"));
+        return Err(Error::missing("mass_kg", errors::mass_must_be_given()));
     }
     let bench = request.bench();
     let people = request.people.unwrap_or(4);
-    in_range("people", f64::from(people), 1.0, 200.0, "")?;
+    in_range("people", f64::from(people), 1.0, 200.0, Unit::None)?;
     if let Some(price) = request.price_per_kg {
-        in_range("price_per_kg", price, 0.0, 10_000.0, "a kilo")?;
+        in_range("price_per_kg", price, 0.0, 10_000.0, Unit::AKilo)?;
     }
     let mut forecast = request.forecast();
     forecast.altitude_m.get_or_insert(kitchen.altitude_m);
+    forecast.units.get_or_insert(kitchen.units);
     prepare(
         &Dish {
             forecast,
@@ -124,9 +127,9 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     let yield_kg = f64::max(0.0, at_end(&|point| point.yield_kg));
     let trimmed = trim::trimmed(&case, bench, price_per_kg, people, yield_kg);
     let left_l = pot.as_ref().map_or(0.0, |pot| pot.left_l);
-    let balance = pot.as_ref().map(|pot| balance::balance(bench, &pot.poured, hours, left_l));
+    let balance = pot.as_ref().map(|pot| balance::balance(bench, &pot.poured, hours, left_l, case.voice));
     let medium_c = at_end(&|point| point.medium_c).clamp(40.0, case.boil_c);
-    let later = later::later(bench, medium_c, hours * 60.0);
+    let later = later::later(bench, medium_c, hours * 60.0, case.voice);
     let coals = dial::coal_ring(&case, hours * 60.0);
     let basket = shopping::Basket {
         case: &case,
@@ -164,9 +167,12 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         warnings,
         schools: schools::schools(&case, &request, bench, kitchen, wet),
         steps: told.steps(),
-        dial: dial::dial(&request),
+        dial: dial::dial(&request, case.voice),
         coals,
-        take_out: later::take_out(bench, case.parts.iter().any(|part| part.bone_pct > 0.0)),
+        take_out: later::take_out(bench, case.parts.iter().any(|part| part.bone_pct > 0.0))
+            .into_iter()
+            .map(|(what, why)| TakeOut { what: case.voice.say(what), words: case.voice.say(why) })
+            .collect(),
         shopping: shopping::list(&basket),
         hours,
         assumed: foretold.assumed.clone(),
@@ -185,7 +191,7 @@ fn refuse(request: &ForecastRequest) -> Result<()> {
     let parts = request.parts.iter().flatten().filter_map(|part| part.cut);
     for cut in request.cut.into_iter().chain(parts) {
         if let Some(why) = cut.refusal() {
-            return Err(Error::new("cut", cut.key(), why));
+            return Err(Error::new(Kind::Unsuitable, "cut", cut.key(), why));
         }
     }
     Ok(())
@@ -245,22 +251,29 @@ impl Prepare {
         request
     }
 
-    /// What goes in before the meat is lifted: its name, its sign, and the minutes it needs in this pot. What only goes on
-    /// the plate is left out.
-    pub(crate) fn additions(&self, case: &Case, foretold: &Forecast) -> Vec<(String, String, f64)> {
+    /// What goes in before the meat is lifted, with the minutes it needs in this pot. What only goes on the plate is left
+    /// out.
+    pub(crate) fn additions(&self, case: &Case, foretold: &Forecast) -> Vec<(Addition, f64)> {
         let end_min = foretold.ready_min.p50.unwrap_or(NEVER_H * 60.0);
         let medium_c = pot::along(&foretold.curve, end_min, |point| point.medium_c).clamp(40.0, case.boil_c);
-        let all = later::later(self, medium_c, end_min);
-        all.into_iter()
-            .filter(|thing| thing.done_min > 0.0)
-            .map(|thing| (thing.name, thing.words, thing.done_min))
-            .collect()
+        let all = later::later(self, medium_c, end_min, case.voice);
+        all.into_iter().filter(|thing| thing.done_min > 0.0).map(|thing| (thing.what, thing.done_min)).collect()
+    }
+
+    /// What softens in the fat before the liquid, what needs longest first.
+    pub(crate) fn aromatics(&self) -> Vec<Larder> {
+        steps::aromatics(self)
+    }
+
+    /// What the pan is deglazed with, if something is.
+    pub(crate) fn deglazes(&self) -> Option<Larder> {
+        pot::deglazes(self).map(|thing| thing.what)
     }
 
     /// What comes out as the meat is lifted.
-    pub(crate) fn take_out(&self, case: &Case) -> Vec<String> {
+    pub(crate) fn take_out(&self, case: &Case) -> Vec<Said> {
         let bones = case.parts.iter().any(|part| part.bone_pct > 0.0);
-        later::take_out(self, bones).into_iter().map(|thing| thing.what).collect()
+        later::take_out(self, bones).into_iter().map(|(what, _)| what).collect()
     }
 
     fn trim_into(&self, request: &mut ForecastRequest) {

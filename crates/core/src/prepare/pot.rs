@@ -10,15 +10,12 @@ use crate::finish::SALT_STOP;
 use crate::forecast::{Case, CurvePoint, Forecast, Medium};
 use crate::heat::conduction::DENSITY;
 use crate::heat::pot::{Lid, Pot};
+use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 
 /// Below this depth the bottom is about to catch, m. Working value.
 const CATCH_M: f64 = 0.005;
 /// Room left under the rim for what bubbles, m. Practice.
 const RIM_M: f64 = 0.025;
-/// A pressure pot takes two thirds, half of what foams. Published guidance.
-pub const PRESSURE_FULL: f64 = 2.0 / 3.0;
-/// It does not come up with less thin liquid than this, L. Published guidance.
-pub const PRESSURE_LEAST_L: f64 = 0.25;
 /// A cook tops up when this share of the first liquid is left …
 const TOP_UP_AT: f64 = 0.7;
 /// … by half-cups, L. Practice.
@@ -190,8 +187,8 @@ pub(super) fn pot(
     let top_m = f64::max(packing.height_m, now / 1000.0);
     let full = (liquid_l / 1000.0 + packing.meat_m3) / pot.volume_m3();
     let (room, pressure_mm) = if pressure {
-        let most_mm = PRESSURE_FULL * pot.height_m * 1000.0;
-        (full <= PRESSURE_FULL && packing.height_m <= pot.height_m, Some([mm(PRESSURE_LEAST_L), most_mm]))
+        let most_mm = FULLEST * pot.height_m * 1000.0;
+        (full <= FULLEST && packing.height_m <= pot.height_m, Some([mm(LEAST_LITRES), most_mm]))
     } else {
         (now / 1000.0 <= pot.height_m - RIM_M && top_m <= pot.height_m, None)
     };
@@ -211,7 +208,7 @@ pub(super) fn pot(
         full,
         lid: pot.lid,
         height_mm: pot.height_m * 1000.0,
-        across_mm: (pot.floor_m2 * 4.0 / std::f64::consts::PI).sqrt() * 1000.0,
+        across_mm: pot.across_m() * 1000.0,
         holds_l: pot.volume_m3() * 1000.0,
         pressure_mm,
     })

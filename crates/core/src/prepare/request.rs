@@ -3,6 +3,8 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use ergastic_words::Units;
+
 use super::bench::{Crystal, Hob, Ingredient, Level, Pan, Prepare, Sear, Surface};
 use crate::cuts::Cut;
 use crate::forecast::{ForecastRequest, Heat, Method, PartRequest};
@@ -101,6 +103,9 @@ pub struct PrepareRequest {
     #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(min_items = 0, max_items = 40)]
     pub ingredients: Option<Vec<Ingredient>>,
+    /// What the answer's sentences are said in; the kitchen's own where not given.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub units: Option<Units>,
     /// Everything else at the bench, as a plan keeps it; the fields above win.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub bench: Option<Prepare>,
@@ -123,6 +128,7 @@ impl PrepareRequest {
             vessel: self.vessel.clone(),
             liquid_l: self.liquid_l,
             altitude_m: self.altitude_m,
+            units: self.units,
             ..ForecastRequest::default()
         }
     }

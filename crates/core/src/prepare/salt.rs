@@ -1,5 +1,6 @@
 //! Salt: grams and spoons, how deep it gets, brine and soak, and what all of it comes to in the sauce.
 
+use ergastic_words::{Grams, Percent, Said, Spoons, Volume, larder, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -27,13 +28,23 @@ impl Crystal {
         }
     }
 
-    /// As it stands on the pack.
-    pub fn word(self) -> &'static str {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
         match self {
-            Self::Fine => "fine salt",
-            Self::Coarse => "coarse salt",
-            Self::Flake => "flaked salt",
+            Self::Fine => "fine",
+            Self::Coarse => "coarse",
+            Self::Flake => "flake",
         }
+    }
+
+    /// As it stands on the pack.
+    pub fn name(self) -> Said {
+        larder::salt(self.key())
+    }
+
+    /// So much of it, by the spoon.
+    pub fn spoons(self, grams: f64) -> Spoons {
+        Spoons { grams, teaspoon_g: self.spoon_g() }
     }
 }
 
@@ -147,19 +158,14 @@ pub(super) fn meat_salt(case: &Case, bench: &Prepare) -> MeatSalt {
 }
 
 /// Salt to weigh out for the meat, g, and what is done with it.
-pub fn salting(case: &Case, bench: &Prepare) -> (f64, String) {
+pub fn salting(case: &Case, bench: &Prepare) -> (f64, Said) {
     let meat = meat_salt(case, bench);
     let grams = meat.weighed_g;
     let words = match (bench.brine, meat.brine) {
-        (Some(Brine { water_l, .. }), Some(answer)) => format!(
-            "Lay the meat in a cold brine: {grams:.0} g of salt in {water_l:.1} L of water, {:.1} % strong",
-            answer.strength_pct
-        ),
-        _ => format!(
-            "Salt the meat: {grams:.0} g, about {:.1} level teaspoons of {}",
-            grams / bench.crystal.spoon_g(),
-            bench.crystal.word()
-        ),
+        (Some(Brine { water_l, .. }), Some(answer)) => {
+            say::brine(Grams(grams), Volume(water_l), Percent(answer.strength_pct / 100.0))
+        }
+        _ => say::salt(bench.crystal.spoons(grams), bench.crystal.name()),
     };
     (grams, words)
 }
@@ -167,7 +173,7 @@ pub fn salting(case: &Case, bench: &Prepare) -> (f64, String) {
 /// Salt of everything put in with the meat, g.
 pub(super) fn of_ingredients(case: &Case, bench: &Prepare, base_l: f64) -> Vec<SaltSource> {
     let thing = |what: Larder, grams: f64| SaltSource {
-        name: what.facts().name.to_owned(),
+        name: case.voice.say(what.name()),
         what: Some(what),
         g: grams * what.facts().salt_pct / 100.0,
     };
@@ -184,8 +190,8 @@ pub(super) fn salt(case: &Case, bench: &Prepare, forecast: &Forecast, hours: f64
     let meat = meat_salt(case, bench);
     let mut sources = of_ingredients(case, bench, base_l);
     let from_ingredients_g: f64 = sources.iter().map(|source| source.g).sum();
-    let name = if meat.own_g > 0.0 { "the meat's cure" } else { "salt on the meat" };
-    sources.insert(0, SaltSource { name: name.into(), what: None, g: meat.in_meat_g });
+    let name = if meat.own_g > 0.0 { say::cure() } else { say::salt_on_the_meat() };
+    sources.insert(0, SaltSource { name: case.voice.say(name), what: None, g: meat.in_meat_g });
     let at = forecast.curve.iter().rev().find(|point| point.min <= hours * 60.0 + 1e-9);
     let strength = at.filter(|point| point.liquid_l > 0.03).map(|point| point.salt_g / point.liquid_l);
     let to_middle_mm = case.main().sides_m[0] * 500.0;

@@ -1,11 +1,12 @@
 //! Where cooks disagree: both schools with their effect on this piece, a default and its reason.
 
+use ergastic_words::{Difference, Grams, Minutes, Said, Span, Voice, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::bench::{MarinadeOf, Prepare, Sear, Surface};
 use super::sear::{SearPlan, sear};
-use crate::forecast::{Case, ForecastRequest, forecast, span};
+use crate::forecast::{Case, ForecastRequest, forecast};
 use crate::heat::conduction::{DENSITY, SPECIFIC_HEAT};
 use crate::kitchen::Kitchen;
 use crate::units::MINUTE_S;
@@ -53,19 +54,37 @@ pub fn tempered_c(case: &Case, minutes: f64) -> f64 {
     ROOM_C - (ROOM_C - COLD_C) * (-minutes * MINUTE_S / time_constant_s).exp()
 }
 
-fn option(id: &str, words: &str, effect: impl Into<String>) -> SchoolOption {
-    SchoolOption { id: id.into(), words: words.into(), effect: effect.into() }
+/// A question before it is put into words.
+struct Question {
+    id: &'static str,
+    question: Said,
+    /// Each option's name in the document, its words, and what it does here.
+    options: Vec<(&'static str, Said, Said)>,
+    chosen: &'static str,
+    usual: &'static str,
+    reason: Said,
 }
 
-fn school(id: &str, question: &str, options: Vec<SchoolOption>, chosen: &str, usual: &str, reason: &str) -> School {
-    School {
-        id: id.into(),
-        question: question.into(),
-        options,
-        chosen: chosen.into(),
-        usual: usual.into(),
-        reason: reason.into(),
+impl Question {
+    fn told(self, voice: Voice) -> School {
+        let option = |(id, words, effect): (&str, Said, Said)| SchoolOption {
+            id: id.into(),
+            words: voice.say(words),
+            effect: voice.say(effect),
+        };
+        School {
+            id: self.id.into(),
+            question: voice.say(self.question),
+            options: self.options.into_iter().map(option).collect(),
+            chosen: self.chosen.into(),
+            usual: self.usual.into(),
+            reason: voice.say(self.reason),
+        }
     }
+}
+
+fn yes_or_no(yes: bool) -> &'static str {
+    if yes { "yes" } else { "no" }
 }
 
 /// Minutes to tender of the median run from another start.
@@ -90,147 +109,129 @@ pub(super) fn schools(
     wet: bool,
 ) -> Vec<School> {
     let mut found = Vec::new();
-    let at_the_pan = |how: Sear| seared(case, bench, kitchen, |bench| bench.sear = how).min;
     if wet {
-        let (hard, light) = (at_the_pan(Sear::Hard), at_the_pan(Sear::Light));
-        found.push(school(
-            "sear",
-            "Brown it?",
-            vec![
-                option("hard", "hard", format!("{} at the pan; a dark sauce, the deepest flavour", span(hard))),
-                option("light", "light", format!("{} at the pan; golden, a paler sauce", span(light))),
-                option(
-                    "none",
-                    "not at all",
-                    format!("{} saved; a pale, cleaner sauce. No juice is lost by it", span(hard)),
-                ),
-            ],
-            match bench.sear {
-                Sear::Hard => "hard",
-                Sear::Light => "light",
-                Sear::None => "none",
-            },
-            "hard",
-            "Browning makes flavour and colour. It does not seal anything in: a seared piece loses as much juice.",
-        ));
+        found.push(browning(case, bench, kitchen));
         if bench.sear != Sear::None {
-            let side = |surface: Surface| seared(case, bench, kitchen, |bench| bench.surface = surface);
-            let (dry, damp) = (side(Surface::Patted), side(Surface::Wet));
-            found.push(school(
-                "surface",
-                "Pat it dry?",
-                vec![
-                    option(
-                        "patted",
-                        "patted dry",
-                        format!("{:.1} min a side, {} in a batch", dry.side_min, dry.per_batch),
-                    ),
-                    option(
-                        "wet",
-                        "as it is",
-                        format!("{:.1} min a side, {} in a batch", damp.side_min, damp.per_batch),
-                    ),
-                ],
-                if bench.surface == Surface::Patted { "patted" } else { "wet" },
-                "patted",
-                "Nothing browns until its water has boiled away, and that heat comes out of the pan.",
-            ));
-            found.push(school(
-                "flour",
-                "Dredge it in flour?",
-                vec![
-                    option("no", "bare", "browns cleanly; the fat can be skimmed whole"),
-                    option(
-                        "yes",
-                        "in flour",
-                        format!(
-                            "about {:.0} g cling: as thickening they count for {:.0} g; fat is held in; wheat",
-                            flour_g(case),
-                            0.65 * flour_g(case)
-                        ),
-                    ),
-                ],
-                if bench.flour { "yes" } else { "no" },
-                "no",
-                "Thickening at the end can be measured; flour on the meat can't be taken back, and it burns in the pan.",
-            ));
+            found.push(patting(case, bench, kitchen));
+            found.push(dredging(case, bench));
         }
     }
-    let cold = minutes_from(request, COLD_C);
-    let stood = minutes_from(request, tempered_c(case, 60.0));
-    if let (Some(cold), Some(stood)) = (cold, stood) {
-        let sooner = f64::max(0.0, cold - stood);
-        found.push(school(
-            "temper",
-            "Let it stand out of the cold?",
-            vec![
-                option("0", "straight from the cold", "in the pan as it comes, dry and cold"),
-                option(
-                    "60",
-                    "an hour out",
-                    if sooner < 2.5 {
-                        format!(
-                            "warmer by some {:.0} K, and of {} not five minutes saved",
-                            tempered_c(case, 60.0) - COLD_C,
-                            span(cold)
-                        )
-                    } else {
-                        format!("tender {} sooner, of {}", span(sooner), span(cold))
-                    },
-                ),
-            ],
-            if bench.temper_min > 0.0 { "60" } else { "0" },
-            "0",
-            "Over hours of cooking it changes little, and raw meat should not stand about.",
-        ));
-    }
-    found.push(school(
-        "rinse",
-        "Rinse it?",
-        vec![
-            option("no", "no", "bone dust is wiped off with a damp paper"),
-            option("yes", "yes", "raw juices splash as far as an arm; it has to be dried again before the pan"),
+    found.extend(tempering(case, request, bench));
+    found.push(Question {
+        id: "rinse",
+        question: say::rinse_question(),
+        options: vec![
+            ("no", say::rinse_question_no(), say::rinse_question_no_effect()),
+            ("yes", say::rinse_question_yes(), say::rinse_question_yes_effect()),
         ],
-        if bench.rinse { "yes" } else { "no" },
-        "no",
-        "Guidance is not to rinse raw meat: heat kills what is on it, water spreads it. For a clear broth, blanch it \
-         and rinse it then.",
-    ));
+        chosen: yes_or_no(bench.rinse),
+        usual: "no",
+        reason: say::rinse_question_reason(),
+    });
     if wet {
-        found.push(school(
-            "clear",
-            "A clear broth?",
-            vec![
-                option("no", "no", "straight into the liquid; foam is skimmed at the first boil"),
-                option(
-                    "yes",
-                    "soak, blanch, rinse, start fresh",
-                    "an hour's soak, 10 min from cold to the boil, meat and pot rinsed, fresh water: clear and mild; \
-                     no browning, aromatics out again",
-                ),
+        found.push(Question {
+            id: "clear",
+            question: say::clear_question(),
+            options: vec![
+                ("no", say::clear_question_no(), say::clear_question_no_effect()),
+                ("yes", say::clear_question_yes(), say::clear_question_yes_effect()),
             ],
-            if bench.clear { "yes" } else { "no" },
-            "no",
-            "Foam is only clouded protein: it does no harm in a braise, and the browning is worth more.",
-        ));
-        found.push(school(
-            "day_before",
-            "Sear today, braise tomorrow?",
-            vec![
-                option("no", "all in one go", "nothing to cool"),
-                option(
-                    "yes",
-                    "rest it overnight",
-                    "seasoned further in; cool it shallow before chilling, and boil it the next day",
-                ),
+            chosen: yes_or_no(bench.clear),
+            usual: "no",
+            reason: say::clear_question_reason(),
+        });
+        found.push(Question {
+            id: "day_before",
+            question: say::day_before_question(),
+            options: vec![
+                ("no", say::day_before_question_no(), say::day_before_question_no_effect()),
+                ("yes", say::day_before_question_yes(), say::day_before_question_yes_effect()),
             ],
-            if bench.day_before { "yes" } else { "no" },
-            "no",
-            "Most of what a day's rest gives comes after the cooking, not before it.",
-        ));
+            chosen: yes_or_no(bench.day_before),
+            usual: "no",
+            reason: say::day_before_question_reason(),
+        });
     }
     found.push(marinade(bench));
-    found
+    found.into_iter().map(|question| question.told(case.voice)).collect()
+}
+
+fn browning(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> Question {
+    let at_the_pan = |how: Sear| Span(seared(case, bench, kitchen, |bench| bench.sear = how).min);
+    let (hard, light) = (at_the_pan(Sear::Hard), at_the_pan(Sear::Light));
+    Question {
+        id: "sear",
+        question: say::sear_question(),
+        options: vec![
+            ("hard", say::sear_question_hard(), say::sear_hard(hard)),
+            ("light", say::sear_question_light(), say::sear_light(light)),
+            ("none", say::sear_question_none(), say::sear_none(hard)),
+        ],
+        chosen: match bench.sear {
+            Sear::Hard => "hard",
+            Sear::Light => "light",
+            Sear::None => "none",
+        },
+        usual: "hard",
+        reason: say::sear_question_reason(),
+    }
+}
+
+fn patting(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> Question {
+    let effect = |surface: Surface| {
+        let plan = seared(case, bench, kitchen, |bench| bench.surface = surface);
+        say::surface_effect(Minutes(plan.side_min), plan.per_batch)
+    };
+    Question {
+        id: "surface",
+        question: say::surface_question(),
+        options: vec![
+            ("patted", say::surface_question_patted(), effect(Surface::Patted)),
+            ("wet", say::surface_question_wet(), effect(Surface::Wet)),
+        ],
+        chosen: if bench.surface == Surface::Patted { "patted" } else { "wet" },
+        usual: "patted",
+        reason: say::surface_question_reason(),
+    }
+}
+
+fn dredging(case: &Case, bench: &Prepare) -> Question {
+    /// Flour on meat thickens like so much of it stirred in. Working value.
+    const COUNTS_FOR: f64 = 0.65;
+    let clings = flour_g(case);
+    Question {
+        id: "flour",
+        question: say::flour_question(),
+        options: vec![
+            ("no", say::flour_question_no(), say::flour_question_no_effect()),
+            ("yes", say::flour_question_yes(), say::flour_effect(Grams(clings), Grams(COUNTS_FOR * clings))),
+        ],
+        chosen: yes_or_no(bench.flour),
+        usual: "no",
+        reason: say::flour_question_reason(),
+    }
+}
+
+fn tempering(case: &Case, request: &ForecastRequest, bench: &Prepare) -> Option<Question> {
+    let cold = minutes_from(request, COLD_C)?;
+    let stood_c = tempered_c(case, 60.0);
+    let sooner = f64::max(0.0, cold - minutes_from(request, stood_c)?);
+    let effect = if sooner < 2.5 {
+        say::temper_little(Difference(stood_c - COLD_C), Span(cold))
+    } else {
+        say::temper_sooner(Span(sooner), Span(cold))
+    };
+    Some(Question {
+        id: "temper",
+        question: say::temper_question(),
+        options: vec![
+            ("0", say::temper_question_no(), say::temper_question_no_effect()),
+            ("60", say::temper_question_yes(), effect),
+        ],
+        chosen: if bench.temper_min > 0.0 { "60" } else { "0" },
+        usual: "0",
+        reason: say::temper_question_reason(),
+    })
 }
 
 /// Flour that clings to so much meat, g. Practice.
@@ -238,26 +239,25 @@ pub(super) fn flour_g(case: &Case) -> f64 {
     25.0 * case.mass_kg
 }
 
-fn marinade(bench: &Prepare) -> School {
-    let chosen = match bench.marinade.map(|marinade| marinade.of) {
-        None => "no",
-        Some(MarinadeOf::Wine) => "wine",
-        Some(MarinadeOf::Acid) => "acid",
-        Some(MarinadeOf::Spice) => "spice",
-        Some(MarinadeOf::Soy) => "soy",
-    };
-    school(
-        "marinade",
-        "Marinate it?",
-        vec![
-            option("no", "no", "salt alone goes deep; the rest stays outside"),
-            option("wine", "wine", "seasons the outer millimetres in 3 to 24 h; kept, it is the pot's wine"),
-            option("acid", "vinegar or lemon", "sharp at the surface in 3 to 12 h; past a day it turns mealy"),
-            option("spice", "spice and oil", "perfumes the surface in 3 to 24 h; scrape it off, it burns"),
-            option("soy", "soy and sugar", "salts as well as colours; it scorches in the pan: gentler"),
+fn marinade(bench: &Prepare) -> Question {
+    Question {
+        id: "marinade",
+        question: say::marinade_question(),
+        options: vec![
+            ("no", say::marinade_question_no(), say::marinade_question_no_effect()),
+            ("wine", say::marinade_question_wine(), say::marinade_question_wine_effect()),
+            ("acid", say::marinade_question_acid(), say::marinade_question_acid_effect()),
+            ("spice", say::marinade_question_spice(), say::marinade_question_spice_effect()),
+            ("soy", say::marinade_question_soy(), say::marinade_question_soy_effect()),
         ],
-        chosen,
-        "no",
-        "Tenderness comes from hours of heat; a marinade only works on the surface, and makes it wet.",
-    )
+        chosen: match bench.marinade.map(|marinade| marinade.of) {
+            None => "no",
+            Some(MarinadeOf::Wine) => "wine",
+            Some(MarinadeOf::Acid) => "acid",
+            Some(MarinadeOf::Spice) => "spice",
+            Some(MarinadeOf::Soy) => "soy",
+        },
+        usual: "no",
+        reason: say::marinade_question_reason(),
+    }
 }

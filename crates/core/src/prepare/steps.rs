@@ -1,16 +1,18 @@
 //! The order at the bench, from the board to the lid.
 
+use ergastic_words::{Dial, Join, Length, Mass, Minutes, Said, Temperature, Volume, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::bench::{Ingredient, Prepare, SearFat, Surface, Trim};
 use super::larder::Larder;
 use super::pot::{DEGLAZED_TO, PotAnswer, deglazes};
-use super::salt::SaltAnswer;
+use super::salt::{SaltAnswer, salting};
 use super::sear::SearPlan;
 use super::trim::Trimmed;
 use crate::finish::BURNER_SHARE;
 use crate::forecast::{Case, Medium};
+use crate::heat::pot::Lid;
 use crate::heat::steam::LATENT_HEAT;
 use crate::safety::{self, Caution};
 
@@ -41,17 +43,44 @@ pub(super) struct Told<'a> {
 }
 
 /// Aromatics soften in this order: what needs longest first, what burns soonest last.
-const AROMATICS: [(Larder, &str); 9] = [
-    (Larder::Bacon, "bacon"),
-    (Larder::Onion, "onion"),
-    (Larder::Carrot, "carrot"),
-    (Larder::Celery, "celery"),
-    (Larder::Mushroom, "mushrooms"),
-    (Larder::TomatoPaste, "tomato paste until it darkens"),
-    (Larder::WholeSpice, "whole spices until they smell"),
-    (Larder::Chilli, "chilli"),
-    (Larder::Garlic, "garlic, half a minute and last"),
+const AROMATICS: [Larder; 9] = [
+    Larder::Bacon,
+    Larder::Onion,
+    Larder::Carrot,
+    Larder::Celery,
+    Larder::Mushroom,
+    Larder::TomatoPaste,
+    Larder::WholeSpice,
+    Larder::Chilli,
+    Larder::Garlic,
 ];
+
+/// A step before it is put into words.
+struct Step {
+    id: &'static str,
+    what: Said,
+    why: Said,
+    min: f64,
+    cautions: Vec<Caution>,
+}
+
+fn step(id: &'static str, what: Said, why: Said, min: f64) -> Step {
+    Step { id, what, why, min, cautions: Vec::new() }
+}
+
+impl Step {
+    /// With a caution, where it binds.
+    fn minding(mut self, caution: Option<Caution>) -> Self {
+        self.cautions.extend(caution);
+        self
+    }
+}
+
+/// The aromatics of a bench, in their order.
+pub(super) fn aromatics(bench: &Prepare) -> Vec<Larder> {
+    let is_in = |what: &Larder| bench.ingredients.iter().any(|thing| thing.what == *what);
+    AROMATICS.into_iter().filter(is_in).collect()
+}
 
 impl Told<'_> {
     fn has(&self, what: Larder) -> Option<&Ingredient> {
@@ -60,222 +89,169 @@ impl Told<'_> {
 
     /// In order.
     pub fn steps(&self) -> Vec<BenchStep> {
-        let Self { case, bench, trimmed, salt, sear, pot, hob_w } = *self;
-        let mut steps: Vec<BenchStep> = Vec::new();
-        let mut add = |id: &str, what: String, why: &str, min: f64, cautions: Vec<Caution>| {
-            steps.push(BenchStep { id: id.into(), what, why: why.into(), min, cautions });
+        let voice = self.case.voice;
+        let mut steps = self.on_the_board();
+        if self.sear.happens() {
+            steps.extend(self.in_the_pan());
+        }
+        steps.extend(self.into_it());
+        if let Some(pot) = self.pot.filter(|_| self.case.first().medium.is_pot()) {
+            steps.extend(self.in_the_pot(pot));
+        }
+        let told = |step: Step| BenchStep {
+            id: step.id.into(),
+            what: voice.say(step.what),
+            why: voice.say(step.why),
+            min: step.min,
+            cautions: step.cautions,
         };
+        steps.into_iter().map(told).collect()
+    }
+
+    /// Trim, tie, salt, soak, marinade, and what waits overnight.
+    fn on_the_board(&self) -> Vec<Step> {
+        let Self { case, bench, trimmed, salt, sear, .. } = *self;
+        let voice = case.voice;
+        let mut steps = Vec::new();
         if bench.trim != Trim::None && trimmed.raw_kg > trimmed.trimmed_kg + 0.005 {
-            let keep = if bench.sinew_in_pot { "; keep the sinew for the pot" } else { "" };
-            add(
-                "trim",
-                format!(
-                    "Trim it: about {:.0} g of heavy fat and silver skin off{keep}",
-                    1000.0 * (trimmed.raw_kg - trimmed.trimmed_kg)
-                ),
-                "silver skin never softens; fat beyond a film only has to be skimmed",
-                10.0,
-                vec![safety::raw_meat()],
-            );
+            let off = Mass(trimmed.raw_kg - trimmed.trimmed_kg);
+            let what = if bench.sinew_in_pot { say::trim_keep_sinew(off) } else { say::trim(off) };
+            steps.push(step("trim", what, say::trim_why(), 10.0).minding(Some(safety::raw_meat(voice))));
         }
         if bench.strings > 0 {
-            add("tie", format!("Tie it: {} strings", bench.strings), "count them: they come out again", 5.0, vec![]);
+            steps.push(step("tie", say::tie(bench.strings), say::tie_why(), 5.0));
         }
-        if let Some(brine) = salt.brine {
-            add(
-                "brine",
-                format!(
-                    "Stir {:.0} g of salt into the brine, {:.1} % strong, and lay the meat under it, cold",
-                    salt.g, brine.strength_pct
-                ),
-                "in the end brine and meat are of one strength: it can't be over-salted by waiting",
-                10.0,
-                vec![],
-            );
+        let (_, salting) = salting(case, bench);
+        if salt.brine.is_some() {
+            steps.push(step("brine", salting, say::brine_why(), 10.0));
         } else if salt.g > 0.5 {
-            add(
-                "salt",
-                format!(
-                    "Salt it all round: {:.0} g, {:.1} level teaspoons of {}",
-                    salt.g,
-                    salt.tsp,
-                    bench.crystal.word()
-                ),
-                "the surface grows wet, takes it up, and dries again in the cold",
-                5.0,
-                vec![],
-            );
+            let why = if bench.salt_h > 0.0 { say::salt_why() } else { say::salt_at_the_pan_why() };
+            steps.push(step("salt", salting, why, 5.0));
         }
         if let Some(soak) = bench.soak {
-            add(
-                "soak",
-                format!(
-                    "Soak it: {} times in {:.1} L of cold water, {:.1} h each",
-                    soak.changes, soak.water_l, soak.hours_each
-                ),
-                "each fresh water divides the salt once more",
-                5.0,
-                vec![],
-            );
+            let what = say::soak(soak.changes, Volume(soak.water_l), Minutes(soak.hours_each * 60.0));
+            steps.push(step("soak", what, say::soak_why(), 5.0));
         }
         if let Some(marinade) = bench.marinade {
-            let kept = if marinade.kept { "keep it, rinse its bowl into the pot and boil it" } else { "pour it away" };
-            add(
-                "marinade",
-                format!("Lay it in {:.0} mL of marinade for {:.0} h; {kept}", marinade.ml, marinade.hours),
-                "it works on the outer millimetres; picked clean and patted dry before the pan, or its bits burn",
-                10.0,
-                if marinade.kept { vec![safety::marinade()] } else { vec![] },
-            );
+            let (how_much, time) = (Volume(marinade.ml / 1000.0), Minutes(marinade.hours * 60.0));
+            let what = if marinade.kept { say::marinade_kept } else { say::marinade };
+            let why = if sear.happens() { say::marinade_why() } else { say::marinade_unseared_why() };
+            let caution = marinade.kept.then(|| safety::marinade(voice));
+            steps.push(step("marinade", what(how_much, time), why, 10.0).minding(caution));
         }
         if bench.clear {
-            add(
-                "blanch",
-                "Soak an hour in two waters; cover with cold water, bring to the boil, 5 min; pour off, rinse meat and pot".into(),
-                "what would cloud the broth has come out; start fresh with cold water",
-                90.0,
-                vec![],
-            );
+            steps.push(step("blanch", say::blanch(), say::blanch_why(), 90.0));
         }
         if bench.day_before {
-            add(
-                "overnight",
-                "After the pan: cool it shallow, cover it with its cold liquid, into the fridge overnight".into(),
-                "tomorrow straight to the boil",
-                10.0,
-                vec![safety::part_cooked()],
-            );
+            let what = if sear.happens() { say::overnight() } else { say::overnight_unseared() };
+            let caution = Some(safety::part_cooked(voice));
+            steps.push(step("overnight", what, say::overnight_why(), 10.0).minding(caution));
         }
-        if sear.happens() {
-            if bench.surface == Surface::Patted {
-                add("pat", "Pat every side dry".into(), "water boils before meat browns", 3.0, vec![]);
-            }
-            if bench.flour {
-                add("flour", "Turn it in flour, shake it off hard".into(), "loose flour burns in the pan", 3.0, vec![]);
-            }
-            let fat = match sear.fat {
-                SearFat::Own => "fat side down first: it brings its own",
-                SearFat::Oil => "a film of oil",
-                SearFat::Bacon => "bacon rendered crisp first and lifted out; its fat browns the meat, its salt counts",
-            };
-            let ready = if bench.sugared {
-                "sugar scorches: keep it gentler and paler"
-            } else {
-                "oil ripples, a drop of water dances; no sizzle: take it out and wait"
-            };
-            add(
-                "heat_pan",
-                format!("Get the pan hot, {:.0} °C; {fat}", sear.start_c),
-                ready,
-                sear.heat_pan_min.ceil(),
-                vec![safety::hot_fat()],
-            );
-            let batches = match sear.batches {
-                1 => "all at once".to_owned(),
-                n => format!("{n} batches, {} at most in each", sear.per_batch),
-            };
-            add(
-                "sear",
-                format!("Sear {batches}, some {:.1} min a side, {} sides", sear.side_min, sear.sides),
-                "it lets go of the pan when it is brown; juices of the resting plate go back in",
-                sear.min.ceil(),
-                vec![],
-            );
+        steps
+    }
+
+    /// Patted, dredged, and through the pan.
+    fn in_the_pan(&self) -> Vec<Step> {
+        let Self { case, bench, sear, .. } = *self;
+        let mut steps = Vec::new();
+        if bench.surface == Surface::Patted {
+            steps.push(step("pat", say::pat(), say::pat_why(), 3.0));
         }
-        // Where nothing is poured the first heat has its own way in.
-        let medium = &case.first().medium;
-        match medium {
+        if bench.flour {
+            steps.push(step("flour", say::flour(), say::flour_why(), 3.0));
+        }
+        let fat = match sear.fat {
+            SearFat::Own => say::fat_own(),
+            SearFat::Oil => say::fat_oil(),
+            SearFat::Bacon => say::fat_bacon(),
+        };
+        let why = if bench.sugared { say::heat_pan_gentle_why() } else { say::heat_pan_why() };
+        let heat = step("heat_pan", say::heat_pan(Temperature(sear.start_c), fat), why, sear.heat_pan_min.ceil());
+        steps.push(heat.minding(Some(safety::hot_fat(case.voice))));
+        let side = Minutes(sear.side_min);
+        let what = match sear.batches {
+            1 => say::sear_at_once(side, sear.sides),
+            batches => say::sear_in_batches(batches, sear.per_batch, side, sear.sides),
+        };
+        steps.push(step("sear", what, say::sear_why(), sear.min.ceil()));
+        steps
+    }
+
+    /// Where nothing is poured the first heat has its own way in.
+    fn into_it(&self) -> Vec<Step> {
+        let Self { case, bench, .. } = *self;
+        match &case.first().medium {
             Medium::Pit { pit, .. } => {
-                add(
-                    "rub",
-                    "Rub it; a probe in the thickest part".into(),
-                    "if the meat is salted, a rub without salt",
-                    5.0,
-                    vec![],
-                );
-                let words = bench.wood.words();
-                add(
-                    "pit",
-                    format!("Light the pit and bring it to {:.0} °C; {words}", pit.set_c),
-                    "meat goes in when the smoke runs thin and blue; white smoke is bitter",
-                    45.0,
-                    vec![],
-                );
+                let salted = self.salt.g > 0.5;
+                let why = match (self.has(Larder::SaltedRub), salted) {
+                    (Some(_), _) => say::rub_salted_why(),
+                    (None, true) => say::rub_why(),
+                    (None, false) => say::rub_unsalted_why(),
+                };
+                let light = say::pit(Dial(pit.set_c), bench.wood.words());
+                vec![step("rub", say::rub(), why, 5.0), step("pit", light, say::pit_why(), 45.0)]
             }
-            Medium::Bath { bath_c } => add(
-                "bag",
-                format!("Bag it flat, air out, sealed twice; the bath at {bath_c:.0} °C"),
-                "bones pierce bags: pad them; a bag that floats is weighed down",
-                15.0,
-                vec![],
-            ),
-            Medium::Fat { fat_c } => add(
-                "fat",
-                format!(
-                    "Melt {:.1} L of fat to {fat_c:.0} °C and lay the meat under it",
-                    f64::max(0.1, case.packing.litres_for(1.05))
-                ),
-                "wipe the salt off first; what sticks out dries",
-                20.0,
-                vec![safety::under_fat()],
-            ),
-            _ => {}
+            Medium::Bath { bath_c } => {
+                let why = if self.bones() { say::bag_bones_why() } else { say::bag_why() };
+                vec![step("bag", say::bag(Temperature(*bath_c)), why, 15.0)]
+            }
+            Medium::Fat { fat_c } => {
+                let melted = Volume(f64::max(0.1, case.packing.litres_for(1.05)));
+                let why = if self.salt.g > 0.5 { say::fat_salted_why() } else { say::fat_why() };
+                let lay = step("fat", say::fat(melted, Temperature(*fat_c)), why, 20.0);
+                vec![lay.minding(Some(safety::under_fat(case.voice)))]
+            }
+            _ => Vec::new(),
         }
-        let Some(pot) = pot.filter(|_| medium.is_pot()) else { return steps };
-        let aromatics: Vec<_> =
-            AROMATICS.iter().filter(|(what, _)| self.has(*what).is_some()).map(|(_, words)| *words).collect();
+    }
+
+    fn bones(&self) -> bool {
+        self.case.parts.iter().any(|part| part.bone_pct > 0.0)
+    }
+
+    /// Aromatics, what deglazes, and the liquid.
+    fn in_the_pot(&self, pot: &PotAnswer) -> Vec<Step> {
+        let Self { case, bench, sear, hob_w, .. } = *self;
+        let voice = case.voice;
+        let seared = sear.happens();
+        let mut steps = Vec::new();
+        let aromatics = aromatics(bench);
         if !aromatics.is_empty() {
-            add(
-                "aromatics",
-                format!("Soften in that fat, in this order: {}", aromatics.join(", ")),
-                "what needs longest first, what burns soonest last",
-                10.0,
-                if self.has(Larder::Chilli).is_some() { vec![safety::chilli()] } else { vec![] },
-            );
+            let things = Said::list(aromatics.iter().map(|what| say::aromatic(what.key())), Join::Commas);
+            let what = if seared { say::aromatics(things) } else { say::aromatics_unseared(things) };
+            let caution = aromatics.contains(&Larder::Chilli).then(|| safety::chilli(voice));
+            steps.push(step("aromatics", what, say::aromatics_why(), 10.0).minding(caution));
         }
         let deglazed = deglazes(bench);
         if let Some(thing) = deglazed {
-            let (name, litres) = (thing.what.facts().name, thing.millilitres() / 1000.0);
+            let litres = thing.millilitres() / 1000.0;
             let min = (1.0 - DEGLAZED_TO) * litres / (BURNER_SHARE * hob_w / LATENT_HEAT) / 60.0;
-            add(
-                "deglaze",
-                format!(
-                    "Pour in {:.0} mL of {name}, scrape up the brown, boil it down to {:.0} mL",
-                    litres * 1000.0,
-                    litres * 1000.0 * DEGLAZED_TO
-                ),
-                "its raw edge and much of its alcohol go; what stuck to the pan is the sauce",
-                f64::max(2.0, min.ceil()),
-                vec![safety::wine_flames()],
-            );
-        } else if sear.happens() {
-            add(
-                "deglaze",
-                "Pour a ladle of stock in, scrape up the brown".into(),
-                "what stuck to the pan is the sauce",
-                3.0,
-                vec![],
-            );
+            let (pours, left) = (Volume(litres), Volume(litres * DEGLAZED_TO));
+            let (what, why) = if seared {
+                (say::deglaze(pours, thing.what.name(), left), say::deglaze_why())
+            } else {
+                (say::deglaze_unseared(pours, thing.what.name(), left), say::deglaze_unseared_why())
+            };
+            let caution = thing.what.flares().then(|| safety::wine_flames(voice));
+            steps.push(step("deglaze", what, why, f64::max(2.0, min.ceil())).minding(caution));
+        } else if seared {
+            // With what is poured anyway, or water where nothing is.
+            let with = pot.poured.first().map_or(Larder::Water, |poured| poured.what);
+            steps.push(step("deglaze", say::deglaze_with(with.name()), say::deglaze_with_why(), 3.0));
         }
-        let rest: f64 = pot
-            .poured
-            .iter()
+        let rest_l: f64 = (pot.poured.iter())
             .filter(|poured| deglazed.is_none_or(|thing| poured.what != thing.what))
             .map(|thing| thing.l)
             .sum();
-        let juices = if sear.happens() { " with its resting juices" } else { "" };
-        let what = if rest > 0.005 {
-            format!("Meat in{juices}; {rest:.2} L of hot liquid over it, up to {:.0} mm on the dipstick", pot.level_mm)
-        } else {
-            format!("Meat in{juices}; no liquid, lid tight, lowest heat")
+        let (rest, level) = (Volume(rest_l), Length(pot.level_mm));
+        let (what, why) = match (rest_l > 0.005, seared) {
+            (true, true) => (say::pour_seared(rest, level), say::pour_why()),
+            (true, false) => (say::pour(rest, level), say::pour_why()),
+            (false, true) => (say::no_pour_seared(), say::no_pour_why()),
+            (false, false) => (say::no_pour(), say::no_pour_why()),
         };
-        add(
-            "pour",
-            what,
-            "hot liquid into a hot pot: cold liquid costs minutes; skim the first foam, then the lid",
-            5.0,
-            vec![safety::lid_steam()],
-        );
+        let caution = (pot.lid != Lid::None).then(|| safety::lid_steam(voice));
+        steps.push(step("pour", what, why, 5.0).minding(caution));
         steps
     }
 }

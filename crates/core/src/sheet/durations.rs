@@ -1,10 +1,12 @@
 //! How long each task of a dish takes, from its own case.
 
-use crate::finish::{SauceRequest, sauce};
+use ergastic_words::{Join, Said};
+
+use crate::finish::{SauceRequest, path};
 use crate::forecast::{Case, Forecast, Medium, come_up_s};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::prepare::{SearPlan, salting, sear};
+use crate::prepare::{Addition, Larder, SearPlan, salting, sear};
 use crate::safety::Caution;
 use crate::tender::EatenAs;
 
@@ -17,7 +19,7 @@ pub struct Durations {
     /// Salt for the meat, g.
     pub salt_g: f64,
     /// What is done with it.
-    pub salt_words: String,
+    pub salting: Said,
     /// Salted this long before the pan, min.
     pub salt_ahead_min: f64,
     /// Out of the cold this long before the pan.
@@ -40,10 +42,18 @@ pub struct Durations {
     pub looks: usize,
     /// Seeing to coals or fire over the whole cook, min.
     pub tending_min: f64,
-    /// What goes in before the meat is lifted: its name, how it is done, and minutes to be done.
-    pub additions: Vec<(String, String, f64)>,
+    /// What goes in before the meat is lifted, and minutes to be done.
+    pub additions: Vec<(Addition, f64)>,
+    /// What softens in the fat before the liquid, what needs longest first.
+    pub aromatics: Vec<Larder>,
+    /// What the pan is deglazed with, if something is.
+    pub deglazes: Option<Larder>,
+    /// What makes up the liquid beside it; water where nothing is poured.
+    pub base: Larder,
+    /// Whether there is bone in it.
+    pub bones: bool,
     /// What comes out with the meat.
-    pub take_out: Vec<String>,
+    pub take_out: Vec<Said>,
     /// Lifting the meat.
     pub lift_min: f64,
     /// Settling and skimming; none where nothing is skimmed.
@@ -52,8 +62,8 @@ pub struct Durations {
     pub sauce_min: f64,
     /// The meat rests before it is cut.
     pub rest_min: f64,
-    /// What the sauce needs, in words.
-    pub sauce_words: String,
+    /// What the sauce needs.
+    pub sauce_making: Said,
     /// Slicing, pulling or portioning.
     pub slice_min: f64,
     /// Plating.
@@ -73,14 +83,14 @@ pub struct Durations {
 }
 
 /// What a sauce needs: minutes to skim and to make it, and what to do.
-fn finishing_sauce(wanted: &SauceRequest) -> (f64, f64, String) {
-    let path = sauce(wanted).ok();
+fn finishing_sauce(wanted: &SauceRequest) -> (f64, f64, Said) {
+    let steps = path(wanted).map(|path| path.steps).unwrap_or_default();
     let skims = wanted.fat_l.is_some_and(|fat_l| fat_l > 0.0);
-    let after_skim = path.iter().flat_map(|path| &path.steps).skip(usize::from(skims));
+    let after_skim = steps.into_iter().skip(usize::from(skims));
     let minutes: f64 = after_skim.clone().map(|step| step.min).sum();
-    let words: Vec<_> = after_skim.map(|step| step.what.clone()).collect();
+    let making = Said::list(after_skim.map(|step| step.what), Join::Sentences);
     // Whole fives: a finishing that is planned to the minute is not kept.
-    (10.0, (minutes.clamp(5.0, 60.0) / 5.0).ceil() * 5.0, words.join(". "))
+    (10.0, (minutes.clamp(5.0, 60.0) / 5.0).ceil() * 5.0, making)
 }
 
 /// Minutes of seeing to the fire in a cook of `cook_min`. Working values, from practice.
@@ -114,7 +124,7 @@ impl Durations {
     pub fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, forecast: &Forecast) -> Self {
         let first = &case.first().medium;
         let in_pot = first.is_pot();
-        let (salt_g, salt_words) = salting(case, &plan.prepare);
+        let (salt_g, salting) = salting(case, &plan.prepare);
         let sear = in_pot.then(|| sear(case, &plan.prepare, kitchen)).filter(SearPlan::happens);
         let liquid_left_l = forecast.liquid_left_l.unwrap_or(case.liquid_l);
         let cook_min = forecast.ready_min.p50.unwrap_or(180.0);
@@ -122,7 +132,7 @@ impl Durations {
         let (fat_l, gelatin_g) = (forecast.fat_l.unwrap_or(0.0), forecast.gelatin_g.unwrap_or(0.0));
         let last = case.stages.last().map_or(first, |stage| &stage.medium);
         let has_sauce = liquid_left_l > NO_SAUCE_L && !matches!(last, Medium::Fat { .. } | Medium::Pit { .. });
-        let (skim_min, sauce_min, sauce_words) = if has_sauce {
+        let (skim_min, sauce_min, sauce_making) = if has_sauce {
             finishing_sauce(&SauceRequest {
                 liquid_l: Some(liquid_left_l),
                 fat_l: Some(fat_l),
@@ -135,7 +145,7 @@ impl Durations {
                 ..Default::default()
             })
         } else {
-            (0.0, 0.0, String::new())
+            (0.0, 0.0, Said::nothing())
         };
         let come_up_min = (come_up_s(case) / 300.0).ceil() * 5.0;
         let first_heat_min = match first {
@@ -150,7 +160,7 @@ impl Durations {
         };
         Self {
             salt_g,
-            salt_words,
+            salting,
             salt_ahead_min: plan.prepare.brine.map_or(plan.prepare.salt_h, |brine| brine.hours) * 60.0,
             take_out_ahead_min: 30.0,
             heat_pan_min: sear.as_ref().map_or(0.0, |sear| sear.heat_pan_min.ceil().clamp(3.0, 15.0)),
@@ -177,12 +187,16 @@ impl Durations {
                 })
                 .sum(),
             additions: if opens(last) { plan.prepare.additions(case, forecast) } else { Vec::new() },
+            aromatics: plan.prepare.aromatics(),
+            deglazes: plan.prepare.deglazes(),
+            base: if case.liquid_l > 0.005 { plan.prepare.base } else { Larder::Water },
+            bones: case.parts.iter().any(|part| part.bone_pct > 0.0),
             take_out: plan.prepare.take_out(case),
             lift_min: 5.0,
             skim_min,
             sauce_min,
             rest_min: if matches!(last, Medium::Pit { .. }) { 30.0 } else { 15.0 },
-            sauce_words,
+            sauce_making,
             slice_min: if matches!(case.main().eaten_as, EatenAs::Slice | EatenAs::Pull | EatenAs::Probe) {
                 10.0
             } else {

@@ -5,15 +5,16 @@ mod lay;
 mod remedies;
 mod tasks;
 
+use ergastic_words::{Share, Span, errors, sheet as say};
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::clock::{Hours, minutes_between, plus_minutes, zone};
-use crate::error::Result;
+use crate::error::{Error, Kind, Result};
 use crate::forecast::{
-    Case, Evidence, Forecast, Medium, Update, Weighted, chance, complete, describe, quantile, span, update,
+    Case, Evidence, Forecast, Medium, Update, Weighted, chance, complete, describe, quantile, update,
 };
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
@@ -22,7 +23,7 @@ use crate::safety::Caution;
 pub use durations::Durations;
 pub use lay::lay;
 pub use remedies::Remedy;
-pub use tasks::{Lane, Task, TaskKind, Window};
+pub use tasks::{Lane, Task, TaskId, TaskKind, Window};
 
 /// When a dish is tender, as instants.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -43,7 +44,8 @@ pub struct Ready {
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Conflict {
     /// The tasks it concerns.
-    pub tasks: Vec<String>,
+    #[schema(value_type = Vec<String>)]
+    pub tasks: Vec<TaskId>,
     /// What is wrong and what would help.
     pub text: String,
 }
@@ -205,26 +207,20 @@ fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> R
     let mut conflicts = Vec::new();
     let remedies = if late_min > 0.0 {
         conflicts.push(Conflict {
-            tasks: vec!["braise".into(), "serve".into()],
-            text: format!(
-                "Starting now, it is tender in time with {:.0} %; at {:.0} % certainty plates are {} late.",
-                100.0 * worked.chance_within(minutes_between(met_heat_at, wanted_lift)),
-                100.0 * certainty,
-                span(late_min),
-            ),
+            tasks: vec![TaskId::Braise, TaskId::Serve],
+            text: worked.case.voice.say(say::too_late(
+                Share(worked.chance_within(minutes_between(met_heat_at, wanted_lift))),
+                Share(certainty),
+                Span(late_min),
+            )),
         });
         remedies::remedies(plan, kitchen, now)
     } else {
         Vec::new()
     };
-    let why = format!(
-        "{:.0} in 100 such pieces are tender {} after meeting the heat; the finishing takes {}. It goes on early \
-         enough for a slow one; a quick one waits hot.",
-        100.0 * certainty,
-        span(ready_min),
-        span(finishing),
-    );
-    let mut cautions = vec![crate::safety::cooling()];
+    let voice = worked.case.voice;
+    let why = voice.say(say::why(Share(certainty), Span(ready_min), Span(finishing)));
+    let mut cautions = vec![crate::safety::cooling(voice)];
     cautions.extend(durations.cautions.clone());
     Ok(Sheet {
         start_at: tasks.iter().map(|task| task.start).min().unwrap_or(met_heat_at),
@@ -257,9 +253,9 @@ pub(crate) struct Timing {
 
 /// Works the two moments back from the bell, or on from `now` when that is too late.
 pub(crate) fn timing(worked: &Worked, plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Timing> {
-    let ready_min = worked.ready_min(plan.certainty(kitchen)).ok_or_else(|| {
-        crate::Error::new("forecast", "this heat", "it is not tender within three days; choose a hotter way")
-    })?;
+    let ready_min = worked
+        .ready_min(plan.certainty(kitchen))
+        .ok_or_else(|| Error::said(Kind::Unsuitable, "forecast", errors::this_heat(), errors::never_tender()))?;
     let wanted_lift = plus_minutes(plan.bell, -worked.durations.finishing_min());
     let ideal = floor_minutes(plus_minutes(wanted_lift, -ready_min), 5);
     let earliest = ceil_minutes(plus_minutes(now, worked.durations.soonest_min()), 5);

@@ -1,12 +1,13 @@
 //! What would meet the bell when the plan as it stands does not.
 
+use ergastic_words::{Dial, Length, Said, Units, cuts, sheet as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::{Durations, Worked};
 use crate::clock::{minutes_between, plus_minutes};
-use crate::forecast::{ForecastRequest, Heat, HeatSource, Medium, Method};
+use crate::forecast::{Case, Heat, HeatSource, Medium, Method};
 use crate::heat::conduction::DENSITY;
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kitchen;
@@ -32,20 +33,27 @@ pub struct Remedy {
 /// Candidates really forecast, soonest first; those that do not help are left out.
 pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
     let Some(as_is) = plates_at(plan, kitchen, now) else { return Vec::new() };
+    let voice = kitchen.voice();
     let mut found: Vec<Remedy> = candidates(plan, kitchen)
         .into_iter()
-        .filter_map(|(text, trade, changed)| {
+        .filter_map(|Candidate { text, trade, plan: changed }| {
             let plates_at = plates_at(&changed, kitchen, now)?;
             let helps = minutes_between(plates_at, as_is) >= 10.0;
-            helps.then(|| Remedy { text, trade, plates_at, meets_bell: plates_at <= plan.bell, plan: changed })
+            helps.then(|| Remedy {
+                text: voice.say(text),
+                trade: voice.say(trade),
+                plates_at,
+                meets_bell: plates_at <= plan.bell,
+                plan: changed,
+            })
         })
         .collect();
     found.sort_by_key(|remedy| remedy.plates_at);
     // A quarter of an hour with some minutes to spare: it must still hold once it has been read and decided.
     let later_bell = super::ceil_minutes(plus_minutes(as_is, 10.0), 15);
     found.push(Remedy {
-        text: "Ring the bell later".into(),
-        trade: "everyone waits, the dish stays as it is".into(),
+        text: voice.say(say::later_bell()),
+        trade: voice.say(say::later_bell_trade()),
         plates_at: later_bell,
         meets_bell: false,
         plan: Plan { bell: later_bell, ..plan.clone() },
@@ -62,70 +70,84 @@ fn plates_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Option<Timestamp
     Some(plus_minutes(met_heat, ready + durations.finishing_min()))
 }
 
-fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<(String, String, Plan)> {
+/// A change that may help.
+struct Candidate {
+    text: Said,
+    trade: Said,
+    plan: Plan,
+}
+
+fn changed(plan: &Plan, text: Said, trade: Said, change: impl Fn(&mut Plan)) -> Candidate {
+    let mut changed = plan.clone();
+    change(&mut changed);
+    Candidate { text, trade, plan: changed }
+}
+
+fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<Candidate> {
     let Ok(case) = plan.resolve(kitchen) else { return Vec::new() };
-    let with = |change: &dyn Fn(&mut Plan)| {
-        let mut changed = plan.clone();
-        change(&mut changed);
-        changed
-    };
-    let pieces = |forecast: &mut ForecastRequest, count: u32, side: f64| {
-        forecast.pieces = Some(count);
-        forecast.size_mm = Some([side; 3]);
-        forecast.thickness_mm = None;
-    };
-    let mut candidates = Vec::new();
-    if case.main().sides_m[0] > 0.05 && case.first().medium.is_pot() && case.stages.len() == 1 && case.parts.len() == 1
-    {
-        let count = ((case.mass_kg / (DENSITY * 0.04_f64.powi(3))).round() as u32).clamp(1, 500);
-        let cubes = with(&|plan| {
-            pieces(&mut plan.forecast, count, 40.0);
-            if plan.forecast.method == Some(Method::Braise) {
-                plan.forecast.method = Some(Method::Stew);
-            }
-            if plan.forecast.eaten_as.is_none_or(|eaten| eaten == EatenAs::Slice) {
-                plan.forecast.eaten_as = Some(EatenAs::Fork);
-            }
-        });
-        candidates.push(("Cut it into 4 cm cubes".into(), "no slices; more batches to sear".into(), cubes));
+    let seared = plan.prepare.sear != Sear::None && case.first().medium.is_pot();
+    let skipped = seared.then(|| {
+        changed(plan, say::skip_the_sear(), say::skip_the_sear_trade(), |plan| plan.prepare.sear = Sear::None)
+    });
+    [cubes(plan, &case, seared), hotter(plan, &case, kitchen), firmer(plan, &case), skipped]
+        .into_iter()
+        .flatten()
+        .collect()
+}
+
+/// A joint cut into cubes.
+fn cubes(plan: &Plan, case: &Case, seared: bool) -> Option<Candidate> {
+    const SIDE_MM: f64 = 40.0;
+    const SMALL_M: f64 = 0.05;
+    let one = case.stages.len() == 1 && case.parts.len() == 1;
+    if case.main().sides_m[0] <= SMALL_M || !case.first().medium.is_pot() || !one {
+        return None;
     }
+    let count = ((case.mass_kg / (DENSITY * (SIDE_MM / 1000.0).powi(3))).round() as u32).clamp(1, 500);
+    let trade = if seared { say::cut_into_cubes_trade_batches() } else { say::cut_into_cubes_trade() };
+    Some(changed(plan, say::cut_into_cubes(Length(SIDE_MM)), trade, |plan| {
+        plan.forecast.pieces = Some(count);
+        plan.forecast.size_mm = Some([SIDE_MM; 3]);
+        plan.forecast.thickness_mm = None;
+        if plan.forecast.method == Some(Method::Braise) {
+            plan.forecast.method = Some(Method::Stew);
+        }
+        if plan.forecast.eaten_as.is_none_or(|eaten| eaten == EatenAs::Slice) {
+            plan.forecast.eaten_as = Some(EatenAs::Fork);
+        }
+    }))
+}
+
+/// A hotter oven or a brisker simmer.
+fn hotter(plan: &Plan, case: &Case, kitchen: &Kitchen) -> Option<Candidate> {
+    // A hot braising oven, on the dial of a European and of an American one, °C.
+    let hot_c = match kitchen.units {
+        Units::Metric => 170.0,
+        Units::Us => (350.0 - 32.0) / 1.8,
+    };
+    let to = |heat: Heat| move |plan: &mut Plan| plan.forecast.heat = Some(heat.clone());
     match case.first().medium {
         Medium::Oven { set_c, .. } if set_c < 155.0 => {
-            let hotter = with(&|plan| {
-                plan.forecast.heat =
-                    Some(Heat { source: Some(HeatSource::Oven), set_c: Some(170.0), ..Heat::default() })
-            });
-            candidates.push((
-                "Turn the oven to 170 °C".into(),
-                "much more water leaves: top up and watch it".into(),
-                hotter,
-            ));
+            let heat = Heat { source: Some(HeatSource::Oven), set_c: Some(hot_c), ..Heat::default() };
+            Some(changed(plan, say::hotter_oven(Dial(hot_c)), say::hotter_oven_trade(), to(heat)))
         }
         Medium::Hob { simmer } if simmer != Simmer::Brisk && simmer != Simmer::Boil => {
-            let brisk = with(&|plan| {
-                plan.forecast.heat =
-                    Some(Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Brisk), ..Heat::default() })
-            });
-            candidates.push((
-                "Keep a brisker simmer, small bubbles all over".into(),
-                "more water leaves, and pieces break up sooner".into(),
-                brisk,
-            ));
+            let heat = Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Brisk), ..Heat::default() };
+            Some(changed(plan, say::brisker_simmer(), say::brisker_simmer_trade(), to(heat)))
         }
-        _ => {}
+        _ => None,
     }
-    let firmer = match case.main().eaten_as {
-        EatenAs::Spoon | EatenAs::Pull => Some((EatenAs::Fork, "Serve it in forkable chunks")),
-        EatenAs::Fork | EatenAs::Probe => Some((EatenAs::Slice, "Serve it in slices")),
-        EatenAs::Slice => None,
+}
+
+/// Eaten firmer than was meant.
+fn firmer(plan: &Plan, case: &Case) -> Option<Candidate> {
+    let wanted = || cuts::eaten(case.main().eaten_as.key());
+    let (eaten_as, text, trade) = match case.main().eaten_as {
+        EatenAs::Spoon | EatenAs::Pull => (EatenAs::Fork, say::serve_in_chunks(), say::serve_in_chunks_trade(wanted())),
+        EatenAs::Fork | EatenAs::Probe => {
+            (EatenAs::Slice, say::serve_in_slices(), say::serve_in_slices_trade(wanted()))
+        }
+        EatenAs::Slice => return None,
     };
-    if let Some((eaten_as, text)) = firmer {
-        let sooner = with(&|plan| plan.forecast.eaten_as = Some(eaten_as));
-        candidates.push((text.into(), format!("firmer than \"{}\"", case.main().eaten_as.word()), sooner));
-    }
-    if plan.prepare.sear != Sear::None && case.first().medium.is_pot() {
-        let raw = with(&|plan| plan.prepare.sear = Sear::None);
-        candidates.push(("Skip the sear".into(), "paler, and less of the roasted flavour".into(), raw));
-    }
-    candidates
+    Some(changed(plan, text, trade, |plan| plan.forecast.eaten_as = Some(eaten_as)))
 }

@@ -2,11 +2,12 @@
 
 use axum::extract::State;
 use axum::http::StatusCode;
-use ergastic_core::cuts::{Cut, CutFacts};
+use ergastic_core::cuts::{AtTheCounter, at_the_counter};
 use ergastic_core::finish::{Sauce, SauceRequest, sauce};
 use ergastic_core::forecast::{Forecast, ForecastRequest, forecast};
 use ergastic_core::matching::{MatchRequest, Matched, Row, match_ways, overview};
-use ergastic_core::prepare::{Larder, LarderFacts, PrepareRequest, Prepared, prepare_request};
+use ergastic_core::prepare::{OnTheShelf, PrepareRequest, Prepared, on_the_shelf, prepare_request};
+use ergastic_words::Voice;
 use jiff::Timestamp;
 use serde::Serialize;
 use utoipa::ToSchema;
@@ -42,7 +43,7 @@ pub async fn health(State(app): State<App>) -> (StatusCode, Json<Health>) {
     let health = Health {
         ok,
         version: env!("CARGO_PKG_VERSION"),
-        trouble: state.trouble.map(|trouble| trouble.words().to_owned()),
+        trouble: state.trouble.map(|trouble| Voice::default().say(trouble.said())),
         disk_free_bytes: state.free_bytes,
         database_bytes: state.database_bytes,
         log_bytes: state.log_bytes,
@@ -51,14 +52,18 @@ pub async fn health(State(app): State<App>) -> (StatusCode, Json<Health>) {
 }
 
 /// Every cut Ergastic knows.
-#[utoipa::path(get, path = "/api/cuts", responses((status = 200, body = Vec<CutFacts>)))]
-pub async fn cuts() -> Json<Vec<CutFacts>> {
-    Json(Cut::all().to_vec())
+#[utoipa::path(get, path = "/api/cuts", responses((status = 200, body = Vec<AtTheCounter>)))]
+pub async fn cuts(State(app): State<App>) -> ApiResult<Json<Vec<AtTheCounter>>> {
+    Ok(Json(at_the_counter(app.store.kitchen().await?.voice())))
 }
 
 /// When it will be tender, and how sure that is.
 #[utoipa::path(post, path = "/api/forecast", request_body = ForecastRequest, responses((status = 200, body = Forecast)))]
-pub async fn post_forecast(State(app): State<App>, Json(request): Json<ForecastRequest>) -> ApiResult<Json<Forecast>> {
+pub async fn post_forecast(
+    State(app): State<App>,
+    Json(mut request): Json<ForecastRequest>,
+) -> ApiResult<Json<Forecast>> {
+    request.units.get_or_insert(app.store.kitchen().await?.units);
     app.compute(Lane::Bench, move || forecast(&request)).await.map(Json)
 }
 
@@ -84,13 +89,14 @@ pub async fn post_prepare(State(app): State<App>, Json(request): Json<PrepareReq
 }
 
 /// What there is to put in with the meat.
-#[utoipa::path(get, path = "/api/larder", responses((status = 200, body = Vec<LarderFacts>)))]
-pub async fn larder() -> Json<Vec<LarderFacts>> {
-    Json(Larder::all().to_vec())
+#[utoipa::path(get, path = "/api/larder", responses((status = 200, body = Vec<OnTheShelf>)))]
+pub async fn larder(State(app): State<App>) -> ApiResult<Json<Vec<OnTheShelf>>> {
+    Ok(Json(on_the_shelf(app.store.kitchen().await?.voice())))
 }
 
 /// From the liquid in the pot to the sauce.
 #[utoipa::path(post, path = "/api/sauce", request_body = SauceRequest, responses((status = 200, body = Sauce)))]
-pub async fn post_sauce(State(app): State<App>, Json(request): Json<SauceRequest>) -> ApiResult<Json<Sauce>> {
+pub async fn post_sauce(State(app): State<App>, Json(mut request): Json<SauceRequest>) -> ApiResult<Json<Sauce>> {
+    request.units.get_or_insert(app.store.kitchen().await?.units);
     app.compute(Lane::Bench, move || sauce(&request)).await.map(Json)
 }

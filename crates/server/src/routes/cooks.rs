@@ -8,7 +8,7 @@ use axum::extract::State;
 use axum::http::StatusCode;
 use axum::response::Response;
 use ergastic_core::cook::{CookLine, CookSummary, CookView, Event, Status, view};
-use ergastic_core::error::in_range;
+use ergastic_core::error::{Unit, in_range};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
 use ergastic_store::{StoredCook, What};
@@ -112,8 +112,8 @@ pub struct LogPage {
 /// Cooks that are over, what was foretold of them and what came, the latest bell first.
 #[utoipa::path(get, path = "/api/log", params(Page), responses((status = 200, body = LogPage)))]
 pub async fn log(State(app): State<App>, Query(Page { from, count }): Query<Page>) -> ApiResult<Json<LogPage>> {
-    in_range("count", f64::from(count), 1.0, 500.0, "")?;
-    in_range("from", f64::from(from), 0.0, 1e6, "")?;
+    in_range("count", f64::from(count), 1.0, 500.0, Unit::None)?;
+    in_range("from", f64::from(from), 0.0, 1e6, Unit::None)?;
     let (cooks, all) = app.store.log(from, count).await?;
     Ok(Json(LogPage { cooks, all }))
 }

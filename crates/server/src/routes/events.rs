@@ -6,6 +6,7 @@ use std::time::Duration;
 use axum::extract::State;
 use axum::http::HeaderMap;
 use axum::response::sse::{Event, KeepAlive, Sse};
+use ergastic_words::service as say;
 use serde::Deserialize;
 use tokio_stream::wrappers::BroadcastStream;
 use tokio_stream::{Stream, StreamExt};
@@ -35,8 +36,7 @@ pub async fn stream(
     let last = headers.get("last-event-id").and_then(|id| id.to_str().ok()).map(str::to_owned);
     let changes = app.changes;
     let listening = changes.listen(last.or(after).as_deref());
-    let Listening { first, then, permit } =
-        listening.ok_or(ApiError::Later("too many pages listen for changes; close some"))?;
+    let Listening { first, then, permit } = listening.ok_or(ApiError::Later(say::too_many_pages()))?;
     let then = BroadcastStream::new(then).map_while(|told| match told {
         Ok(told) => told,
         // Too slow to hear all: it reads everything again. The number that goes with it is made good by the next.

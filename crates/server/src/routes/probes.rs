@@ -4,9 +4,11 @@ use axum::body::Body;
 use axum::extract::{Request, State};
 use axum::http::{HeaderMap, header};
 use axum::response::{IntoResponse, Response};
+use ergastic_core::error::Kind;
 use ergastic_core::plan::check_name;
 use ergastic_core::{Error, Result};
 use ergastic_store::Reading;
+use ergastic_words::{errors, service as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use tokio::sync::mpsc;
@@ -18,7 +20,7 @@ use crate::app::App;
 use crate::checks;
 use crate::error::ApiResult;
 use crate::extract::{Json, Name, Query, body};
-use crate::json::{AtMost, read, without_mark};
+use crate::json::{AtMost, THE_REQUEST, read, without_mark};
 
 /// A batch may carry this much: a day of a reading a second, and some.
 const MOST_BYTES: usize = 16 << 20;
@@ -145,7 +147,7 @@ fn from_csv(probe: &str, body: &[u8]) -> Result<Vec<ProbeReading>> {
     let header: Vec<String> =
         reader.headers().map(|header| header.iter().map(str::to_owned).collect()).unwrap_or_default();
     if header != ["at", "celsius"] {
-        return Err(Error::new("header", header.join(","), "it must be at,celsius"));
+        return Err(Error::new(Kind::Unknown, "header", header.join(","), say::csv_header()));
     }
     reader
         .deserialize::<(String, String)>()
@@ -153,19 +155,23 @@ fn from_csv(probe: &str, body: &[u8]) -> Result<Vec<ProbeReading>> {
         .enumerate()
         .map(|(row, fields)| {
             if row == MOST_READINGS {
-                return Err(Error::new(
-                    "the request",
-                    "more rows",
-                    format!("send {MOST_READINGS} readings at most at once"),
+                return Err(Error::said(
+                    Kind::OutOfRange,
+                    THE_REQUEST,
+                    say::more_rows(),
+                    say::most_readings(MOST_READINGS as u32),
                 ));
             }
-            let (at, celsius) =
-                fields.map_err(|error| Error::new(format!("[{row}]"), "this row", error.to_string()))?;
-            let at: Timestamp = at.parse().map_err(|_| {
-                Error::new(format!("[{row}].at"), &at, "it must be a time such as 2027-02-06T03:14:15Z")
+            let (at, celsius) = fields.map_err(|error| {
+                let why = say::because(&error.to_string());
+                Error::said(Kind::Unknown, format!("[{row}]"), say::this_row(), why)
             })?;
-            let celsius =
-                celsius.parse().map_err(|_| Error::new(format!("[{row}].celsius"), &celsius, "it must be a number"))?;
+            let at: Timestamp = at
+                .parse()
+                .map_err(|_| Error::new(Kind::Unknown, format!("[{row}].at"), &at, errors::instant_with_offset()))?;
+            let celsius = celsius
+                .parse()
+                .map_err(|_| Error::new(Kind::Unknown, format!("[{row}].celsius"), &celsius, say::a_number()))?;
             Ok(ProbeReading { id: Uuid::new_v5(&Uuid::NAMESPACE_OID, format!("{probe} {at}").as_bytes()), at, celsius })
         })
         .collect()

@@ -1,9 +1,10 @@
 //! A case: everything a run needs, with nothing left open.
 
-use super::super::answer::Assumed;
 use super::super::known::Known;
 use super::super::request::Method;
 use super::heat::Medium;
+use ergastic_words::{Said, Voice};
+
 use crate::cuts::CutFacts;
 use crate::heat::conduction::Shape;
 use crate::heat::pot::Pot;
@@ -61,9 +62,9 @@ impl Part {
         if self.measured { self.facts.thickness_sigma } else { f64::max(self.facts.thickness_sigma, UNMEASURED_SIGMA) }
     }
 
-    /// Its name without what stands behind a comma.
-    pub fn name(&self) -> &'static str {
-        self.facts.name.split(',').next().unwrap_or(self.facts.name)
+    /// Its name in a sentence.
+    pub fn name(&self) -> Said {
+        self.facts.cut.name()
     }
 }
 
@@ -150,9 +151,24 @@ pub struct Case {
     /// Answer what lies behind each figure.
     pub explain: bool,
     /// What was filled in.
-    pub assumed: Vec<Assumed>,
+    pub assumed: Vec<Filled>,
     /// Oddities worth saying.
-    pub notes: Vec<String>,
+    pub notes: Vec<Said>,
+    /// What its answers are said in.
+    pub voice: Voice,
+}
+
+/// Something that was left out of the request and filled in.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Filled {
+    /// The field, with the path it stands under.
+    pub field: String,
+    /// Which field that is, wherever it stands.
+    pub name: &'static str,
+    /// What was taken.
+    pub value: Said,
+    /// Why that.
+    pub why: Said,
 }
 
 impl Case {
@@ -164,6 +180,11 @@ impl Case {
     /// The first stage.
     pub fn first(&self) -> &Stage {
         &self.stages[0]
+    }
+
+    /// The last stage.
+    pub fn last(&self) -> &Stage {
+        self.stages.last().unwrap_or(&self.stages[0])
     }
 
     /// The first stage's pot.

@@ -2,7 +2,9 @@
 
 use super::super::request::{Heat, HeatSource, Method, Mopping, Release, Settings, Start};
 use super::Fill;
-use crate::error::{Error, Result, in_range};
+use ergastic_words::{Dial, Said, Span, Temperature, errors, forecast as say};
+
+use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::coals::{self, Coals};
 use crate::heat::pit::{Mop, Pit, WrapMaterial, psychrometric};
 use crate::heat::pot::{Lid, Pot, Simmer};
@@ -136,9 +138,17 @@ impl Medium {
     }
 }
 
+fn celsius(celsius: f64) -> Said {
+    Said::quantity(Temperature(celsius))
+}
+
+fn dial(celsius: f64) -> Said {
+    Said::quantity(Dial(celsius))
+}
+
 /// The methods that each field of `heat` belongs to.
 fn foreign(heat: &Heat, method: Method) -> Option<(&'static str, &'static str)> {
-    use Method::{Braise, Chill, Confit, KeepWarm, Pressure, Reheat, SlowCooker, Smoke, Stew, WaterBath};
+    use Method::{Braise, Confit, KeepWarm, Pressure, Reheat, SlowCooker, Smoke, Stew, WaterBath};
     let pots: &[Method] = &[Braise, Stew];
     let fields: [(&'static str, bool, &[Method]); 26] = [
         ("source", heat.source.is_some(), pots),
@@ -169,15 +179,8 @@ fn foreign(heat: &Heat, method: Method) -> Option<(&'static str, &'static str)> 
         ("to_c", heat.to_c.is_some(), &[Reheat]),
     ];
     let takes = match method {
-        Braise | Stew => "source with set_c, simmer or under and over",
-        Pressure => "level or gauge_kpa, at_pressure_min and release",
-        Smoke => "pit_c and wrap",
-        Confit => "fat_c",
-        SlowCooker => "setting",
-        WaterBath => "bath_c",
-        KeepWarm => "at_c",
-        Reheat => "to_c",
-        Chill => "nothing",
+        Braise | Stew => "pots",
+        other => other.key(),
     };
     fields.into_iter().find(|(_, given, methods)| *given && !methods.contains(&method)).map(|(name, ..)| (name, takes))
 }
@@ -203,36 +206,37 @@ impl Heat {
     /// Names the field that is out of range or does not go with the method.
     pub(super) fn resolve(&self, method: Method, place: &Place, fill: &mut Fill) -> Result<Medium> {
         if let Some((name, takes)) = foreign(self, method) {
-            let allowed = format!("it does not go with {}, whose heat takes {takes}", method.key());
-            return Err(Error::new(format!("heat.{name}"), "a value", allowed));
+            let allowed = errors::foreign_heat(method.key(), takes);
+            return Err(Error::said(Kind::Clash, format!("heat.{name}"), errors::a_value(), allowed));
         }
-        let celsius = |t: f64| format!("{t:.0} °C");
         match method {
             Method::Braise | Method::Stew => self.on_a_source(method, place, fill),
             Method::Pressure => self.under_pressure(place, fill),
             Method::Smoke => self.in_the_pit(place, fill),
             Method::Confit => {
-                let fat_c = fill.or("heat.fat_c", self.fat_c, 90.0, "fat that hardly trembles", celsius);
-                Ok(Medium::Fat { fat_c: in_range("heat.fat_c", fat_c, 60.0, 130.0, "°C")? })
+                let fat_c = fill.or("heat.fat_c", self.fat_c, 90.0, say::fat_trembles, celsius);
+                Ok(Medium::Fat { fat_c: in_range("heat.fat_c", fat_c, 60.0, 130.0, Unit::Celsius)? })
             }
             Method::SlowCooker => {
-                let word = |setting: Settings| format!("{setting:?}").to_lowercase();
-                let setting = fill.or("heat.setting", self.setting, Settings::Low, "the gentler switch", word);
+                let word = |setting: Settings| say::setting(setting.key());
+                let setting = fill.or("heat.setting", self.setting, Settings::Low, say::gentler_switch, word);
                 Ok(Medium::SlowCooker { setting })
             }
             Method::WaterBath => {
-                let bath_c = fill.or("heat.bath_c", self.bath_c, 82.0, "tender within a night", celsius);
+                let bath_c = fill.or("heat.bath_c", self.bath_c, 82.0, say::tender_within_a_night, celsius);
                 let most = (place.boil_c - 1.0).floor();
-                Ok(Medium::Bath { bath_c: in_range("heat.bath_c", bath_c, crate::safety::BATH_LEAST_C, most, "°C")? })
+                Ok(Medium::Bath {
+                    bath_c: in_range("heat.bath_c", bath_c, crate::safety::BATH_LEAST_C, most, Unit::Celsius)?,
+                })
             }
             Method::KeepWarm => {
-                let at_c = fill.or("heat.at_c", self.at_c, 72.0, "where pots hold by themselves", celsius);
-                Ok(Medium::KeepWarm { at_c: in_range("heat.at_c", at_c, 50.0, 90.0, "°C")? })
+                let at_c = fill.or("heat.at_c", self.at_c, 72.0, say::where_pots_hold, celsius);
+                Ok(Medium::KeepWarm { at_c: in_range("heat.at_c", at_c, 50.0, 90.0, Unit::Celsius)? })
             }
             Method::Reheat => {
-                let to_c = fill.or("heat.to_c", self.to_c, 74.0, "the usual figure for reheating", celsius);
+                let to_c = fill.or("heat.to_c", self.to_c, 74.0, say::reheating_figure, celsius);
                 Ok(Medium::Reheat {
-                    to_c: in_range("heat.to_c", to_c, 55.0, f64::min(90.0, place.boil_c - 5.0), "°C")?,
+                    to_c: in_range("heat.to_c", to_c, 55.0, f64::min(90.0, place.boil_c - 5.0), Unit::Celsius)?,
                 })
             }
             Method::Chill => Ok(Medium::Chill {
@@ -261,26 +265,23 @@ impl Heat {
         } else {
             HeatSource::Hob
         };
-        let word = |v: HeatSource| format!("{v:?}").to_lowercase();
-        let source = fill.or("heat.source", self.source, default, "usual for this way", word);
-        let refuse = |name: &str, given: bool, allowed: &str| {
-            if given { Err(Error::new(format!("heat.{name}"), "a value", allowed)) } else { Ok(()) }
+        let word = |source: HeatSource| say::source(source.key());
+        let source = fill.or("heat.source", self.source, default, say::usual_source, word);
+        let refuse = |name: &str, given: bool, allowed: fn() -> Said| {
+            let fault = || Error::said(Kind::Clash, format!("heat.{name}"), errors::a_value(), allowed());
+            if given { Err(fault()) } else { Ok(()) }
         };
         if source != HeatSource::Hob {
-            refuse(
-                "simmer",
-                self.simmer.is_some(),
-                "only a hob is set by a simmer; an oven takes set_c, coals a count",
-            )?;
+            refuse("simmer", self.simmer.is_some(), errors::only_a_hob)?;
         }
         if source != HeatSource::Oven {
-            let allowed = "only an oven has it; a hob takes simmer, coals under and over";
+            let allowed = errors::only_an_oven;
             refuse("set_c", self.set_c.is_some(), allowed)?;
             refuse("fan", self.fan.is_some(), allowed)?;
             refuse("start", self.start.is_some(), allowed)?;
         }
         if source != HeatSource::Coals {
-            let allowed = "only coals have it; a hob takes simmer, an oven set_c";
+            let allowed = errors::only_coals;
             refuse("under", self.under.is_some(), allowed)?;
             refuse("over", self.over.is_some(), allowed)?;
             refuse("fresh_every_min", self.fresh_every_min.is_some(), allowed)?;
@@ -289,15 +290,14 @@ impl Heat {
         }
         match source {
             HeatSource::Hob => {
-                let word = |v: Simmer| format!("{v:?}").to_lowercase();
-                let simmer = fill.or("heat.simmer", self.simmer, Simmer::Gentle, "simmer, don't boil", word);
+                let word = |simmer: Simmer| say::simmer(simmer.key());
+                let simmer = fill.or("heat.simmer", self.simmer, Simmer::Gentle, say::simmer_dont_boil, word);
                 Ok(Medium::Hob { simmer })
             }
             HeatSource::Oven => {
-                let shown = |v: f64| format!("{v:.0} °C");
-                let set_c = fill.or("heat.set_c", self.set_c, 150.0, "a middling braising oven", shown);
+                let set_c = fill.or("heat.set_c", self.set_c, 150.0, say::middling_oven, dial);
                 Ok(Medium::Oven {
-                    set_c: in_range("heat.set_c", set_c, 80.0, 260.0, "°C")?,
+                    set_c: in_range("heat.set_c", set_c, 80.0, 260.0, Unit::Celsius)?,
                     fan: self.fan.unwrap_or(false),
                     start: self.start.unwrap_or(Start::Hob),
                 })
@@ -306,30 +306,29 @@ impl Heat {
                 let count = coals::briquettes_for(place.across_m, place.pot.height_m, 165.0);
                 let over = (count * coals::OVER_AT_A_SIMMER).round() as u32;
                 let under = count.round() as u32 - over;
-                let shown = |v: u32| v.to_string();
-                let why = "by the pot's width, a third of them over it";
-                let under = fill.or("heat.under", self.under, under, why, shown);
-                let over = fill.or("heat.over", self.over, over, why, shown);
-                in_range("heat.under", f64::from(under), 0.0, 80.0, "coals")?;
-                in_range("heat.over", f64::from(over), 0.0, 80.0, "coals")?;
+                let why = say::by_the_pots_width;
+                let under = fill.or("heat.under", self.under, under, why, errors::count);
+                let over = fill.or("heat.over", self.over, over, why, errors::count);
+                in_range("heat.under", f64::from(under), 0.0, 80.0, Unit::Coals)?;
+                in_range("heat.over", f64::from(over), 0.0, 80.0, Unit::Coals)?;
                 if under + over == 0 {
-                    return Err(Error::new("heat.under", 0, "there must be some coals, under the pot or over it"));
+                    return Err(Error::new(Kind::OutOfRange, "heat.under", 0, errors::some_coals()));
                 }
                 let fresh = fill.or(
                     "heat.fresh_every_min",
                     self.fresh_every_min,
                     coals::FRESH_EVERY_MIN,
-                    "lit early, added before the old ones fade",
-                    |v| format!("{v:.0} min"),
+                    say::lit_early,
+                    |min| Said::quantity(Span(min)),
                 );
                 Ok(Medium::Coals(Coals {
                     under,
                     over,
                     diameter_m: place.across_m,
                     height_m: place.pot.height_m,
-                    fresh_every_s: in_range("heat.fresh_every_min", fresh, 10.0, 4320.0, "min")? * MINUTE_S,
+                    fresh_every_s: in_range("heat.fresh_every_min", fresh, 10.0, 4320.0, Unit::Minutes)? * MINUTE_S,
                     wind: self.wind.unwrap_or_default(),
-                    air_c: in_range("heat.air_c", self.air_c.unwrap_or(15.0), -40.0, 45.0, "°C")?,
+                    air_c: in_range("heat.air_c", self.air_c.unwrap_or(15.0), -40.0, 45.0, Unit::Celsius)?,
                 }))
             }
         }
@@ -337,61 +336,62 @@ impl Heat {
 
     fn under_pressure(&self, place: &Place, fill: &mut Fill) -> Result<Medium> {
         if let (Some(_), Some(gauge)) = (self.level, self.gauge_kpa) {
-            return Err(Error::new("heat.gauge_kpa", gauge, "give level or gauge_kpa, not both"));
+            return Err(Error::new(Kind::Clash, "heat.gauge_kpa", gauge, errors::level_or_gauge()));
         }
         let gauge_kpa = match (self.gauge_kpa, self.level) {
-            (Some(gauge), _) => in_range("heat.gauge_kpa", gauge, 10.0, 150.0, "kPa over the air")?,
+            (Some(gauge), _) => in_range("heat.gauge_kpa", gauge, 10.0, 150.0, Unit::Kilopascals)?,
             (None, level) => {
-                let word = |v: Settings| format!("{v:?}").to_lowercase();
-                match fill.or("heat.level", level, Settings::High, "the usual setting for tough cuts", word) {
+                let word = |setting: Settings| say::setting(setting.key());
+                match fill.or("heat.level", level, Settings::High, say::usual_pressure, word) {
                     Settings::High => 70.0,
                     Settings::Low => 35.0,
                 }
             }
         };
         let hold_s = match self.at_pressure_min {
-            Some(minutes) => Some(in_range("heat.at_pressure_min", minutes, 0.0, 600.0, "min")? * MINUTE_S),
+            Some(minutes) => Some(in_range("heat.at_pressure_min", minutes, 0.0, 600.0, Unit::Minutes)? * MINUTE_S),
             None => None,
         };
-        let word = |v: Release| format!("{v:?}").to_lowercase();
-        let release = fill.or("heat.release", self.release, Release::Natural, "gentler on the meat", word);
+        let word = |release: Release| say::release(release.key());
+        let release = fill.or("heat.release", self.release, Release::Natural, say::gentler_release, word);
         Ok(Medium::Pressure {
             gauge_kpa,
             target_c: saturation_temperature(place.pressure_pa + gauge_kpa * 1000.0),
             hold_s,
             quick: release == Release::Quick,
-            power_w: in_range("heat.power_w", self.power_w.unwrap_or(POWER_W), 200.0, 6000.0, "W")?,
+            power_w: in_range("heat.power_w", self.power_w.unwrap_or(POWER_W), 200.0, 6000.0, Unit::Watts)?,
         })
     }
 
     fn in_the_pit(&self, place: &Place, fill: &mut Fill) -> Result<Medium> {
-        let shown = |v: f64| format!("{v:.0} °C");
-        let set_c = fill.or("heat.pit_c", self.pit_c, 110.0, "a usual slow pit", shown);
-        in_range("heat.pit_c", set_c, 65.0, 200.0, "°C")?;
+        let set_c = fill.or("heat.pit_c", self.pit_c, 110.0, say::usual_pit, dial);
+        in_range("heat.pit_c", set_c, 65.0, 200.0, Unit::Celsius)?;
         let every = |name: &str, given: Option<f64>, least: f64| match given {
-            Some(minutes) => Ok(Some(in_range(name, minutes, least, 4320.0, "min")? * MINUTE_S)),
+            Some(minutes) => Ok(Some(in_range(name, minutes, least, 4320.0, Unit::Minutes)? * MINUTE_S)),
             None => Ok::<_, Error>(None),
         };
         let mop = match &self.mop {
             Some(Mopping { every_min, from_min }) => {
-                let every_s = in_range("heat.mop.every_min", *every_min, 5.0, 4320.0, "min")? * MINUTE_S;
+                let every_s = in_range("heat.mop.every_min", *every_min, 5.0, 4320.0, Unit::Minutes)? * MINUTE_S;
                 let from_min = from_min.unwrap_or(*every_min);
-                Some(Mop { from_s: in_range("heat.mop.from_min", from_min, 0.0, 4320.0, "min")? * MINUTE_S, every_s })
+                Some(Mop {
+                    from_s: in_range("heat.mop.from_min", from_min, 0.0, 4320.0, Unit::Minutes)? * MINUTE_S,
+                    every_s,
+                })
             }
             None => None,
         };
         let wrap = match &self.wrap {
             Some(wrap) => {
-                let at =
-                    fill.or("heat.wrap.at_core_c", wrap.at_core_c, 70.0, "in the stall, when the bark is set", shown);
-                Some((wrap.material, in_range("heat.wrap.at_core_c", at, 0.0, 100.0, "°C")?))
+                let at = fill.or("heat.wrap.at_core_c", wrap.at_core_c, 70.0, say::when_bark_is_set, celsius);
+                Some((wrap.material, in_range("heat.wrap.at_core_c", at, 0.0, 100.0, Unit::Celsius)?))
             }
             None => None,
         };
         Ok(Medium::Pit {
             pit: Pit {
                 set_c,
-                start_c: in_range("heat.pit_start_c", self.pit_start_c.unwrap_or(set_c), -40.0, 200.0, "°C")?,
+                start_c: in_range("heat.pit_start_c", self.pit_start_c.unwrap_or(set_c), -40.0, 200.0, Unit::Celsius)?,
                 mop,
                 open_every_s: every("heat.open_every_min", self.open_every_min, 10.0)?,
                 tend_every_s: every("heat.tend_every_min", self.tend_every_min, 10.0)?,

@@ -5,10 +5,11 @@ mod heat;
 mod piece;
 mod stages;
 
-use super::answer::Assumed;
 use super::known::{Belief, Known};
 use super::request::{Added, BodyFrom, ForecastRequest, Method, PartRequest};
-use crate::error::{Error, Result, in_range};
+use ergastic_words::{Length, Mass, Said, Temperature, Voice, Volume, errors, forecast as say};
+
+use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::conduction::DENSITY;
 use crate::heat::pot::{Lid, Material, Pot, Vessel};
 use crate::heat::steam::{atmospheric_pressure, saturation_temperature};
@@ -16,7 +17,7 @@ use crate::juices::Body;
 use crate::liquid::Packing;
 use crate::units::MINUTE_S;
 
-pub use case::{Case, End, Part, Pour, Stage};
+pub use case::{Case, End, Filled, Part, Pour, Stage};
 pub use heat::{Cooling, Medium};
 
 /// Most parts of a mixed pot.
@@ -25,19 +26,30 @@ const MOST_PARTS: usize = 8;
 const MOST_RUNS: usize = 100_000;
 
 /// Fills in defaults and remembers each one, with where it stands in the request.
-struct Fill(Vec<Assumed>, String);
+#[derive(Default)]
+struct Fill {
+    filled: Vec<Filled>,
+    /// The path that the fields of a part or stage stand under.
+    path: String,
+}
 
 impl Fill {
-    fn or<T: Copy>(&mut self, field: &str, given: Option<T>, default: T, why: &str, show: impl Fn(T) -> String) -> T {
+    fn or<T: Copy>(
+        &mut self,
+        name: &'static str,
+        given: Option<T>,
+        default: T,
+        why: fn() -> Said,
+        show: impl Fn(T) -> Said,
+    ) -> T {
         given.unwrap_or_else(|| {
-            self.0.push(Assumed { field: self.field(field), value: show(default), why: why.to_owned() });
+            self.with(name, show(default), why());
             default
         })
     }
 
-    /// A field's name with the path it stands under.
-    fn field(&self, name: &str) -> String {
-        format!("{}{name}", self.1)
+    fn with(&mut self, name: &'static str, value: Said, why: Said) {
+        self.filled.push(Filled { field: format!("{}{name}", self.path), name, value, why });
     }
 }
 
@@ -48,13 +60,13 @@ impl ForecastRequest {
     /// Names the first field that can't be used, with what is allowed. A tender cut is refused by its field;
     /// ask [`crate::cuts::Cut::refusal`] first to answer it instead.
     pub fn resolve(&self) -> Result<Case> {
-        let mut fill = Fill(Vec::new(), String::new());
+        let mut fill = Fill::default();
         let mut notes = Vec::new();
         if self.cut.is_none() && self.parts.is_none() {
             return Err(no_cut());
         }
-        let altitude_m = fill.or("altitude_m", self.altitude_m, 0.0, "at sea level", |v| format!("{v:.0} m"));
-        let pressure_pa = atmospheric_pressure(in_range("altitude_m", altitude_m, -430.0, 6000.0, "m")?);
+        let altitude_m = fill.or("altitude_m", self.altitude_m, 0.0, say::at_sea_level, say::altitude);
+        let pressure_pa = atmospheric_pressure(in_range("altitude_m", altitude_m, -430.0, 6000.0, Unit::Metres)?);
         let boil_c = saturation_temperature(pressure_pa);
 
         let first_method = self.first_method()?;
@@ -66,8 +78,8 @@ impl ForecastRequest {
 
         let mass_kg: f64 = parts.iter().map(|part| part.mass_kg).sum();
         let pieces: u32 = parts.iter().map(|part| part.pieces).sum();
-        let start_c = fill.or("start_c", self.start_c, 5.0, "straight from the cold", |v| format!("{v:.0} °C"));
-        in_range("start_c", start_c, -40.0, 40.0, "°C")?;
+        let start_c = fill.or("start_c", self.start_c, 5.0, say::from_the_cold, celsius);
+        in_range("start_c", start_c, -40.0, 40.0, Unit::Celsius)?;
 
         let needs_vessel =
             stages.iter().any(|stage| stage.medium.is_pot() || matches!(stage.medium, Medium::Fat { .. }));
@@ -82,31 +94,31 @@ impl ForecastRequest {
         let liquid_l = self.resolve_liquid(pot_method, wet, &packing, &mut fill, &mut notes)?;
         if wet && liquid_l / 1000.0 + packing.meat_m3 > pot.volume_m3() {
             let room = (pot.volume_m3() - packing.meat_m3) * 1000.0;
-            notes.push(format!("Meat and liquid overflow this pot: there is room for {room:.1} L beside the meat."));
+            notes.push(say::overflows(Volume(room)));
         }
-        let (usual_start_c, why) = match pot_method {
-            Some(Method::SlowCooker) => (20.0, "liquid as it comes from the tap or the jar"),
-            _ => (60.0, "hot liquid onto seared meat"),
+        let (usual_start_c, why): (f64, fn() -> Said) = match pot_method {
+            Some(Method::SlowCooker) => (20.0, say::cold_liquid),
+            _ => (60.0, say::hot_liquid),
         };
         let liquid_start_c = match self.liquid_start_c {
             None if !wet && !matches!(stages[0].medium, Medium::Fat { .. }) => usual_start_c,
-            given => fill.or("liquid_start_c", given, usual_start_c, why, |v| format!("{v:.0} °C")),
+            given => fill.or("liquid_start_c", given, usual_start_c, why, celsius),
         };
-        in_range("liquid_start_c", liquid_start_c, 0.0, 100.0, "°C")?;
+        in_range("liquid_start_c", liquid_start_c, 0.0, 100.0, Unit::Celsius)?;
 
         let deadline_s = match self.deadline_min {
-            Some(minutes) => Some(in_range("deadline_min", minutes, 0.0, 14_400.0, "min")? * MINUTE_S),
+            Some(minutes) => Some(in_range("deadline_min", minutes, 0.0, 14_400.0, Unit::Minutes)? * MINUTE_S),
             None => None,
         };
         let members = self.members.unwrap_or(1000);
-        in_range("members", f64::from(members), 1.0, 20_000.0, "")?;
+        in_range("members", f64::from(members), 1.0, 20_000.0, Unit::None)?;
         let runs = members as usize * parts.len() * stages.len();
         if runs > MOST_RUNS {
-            let given = format!("{members} cooks of {} parts in {} stages", parts.len(), stages.len());
-            return Err(Error::new("members", given, format!("their product must be {MOST_RUNS} at most")));
+            let given = errors::runs(members, parts.len() as u32, stages.len() as u32);
+            return Err(Error::said(Kind::OutOfRange, "members", given, errors::most_runs(MOST_RUNS as u32)));
         }
         let body = self.resolve_body(liquid_l)?;
-        let liquid_salt_g = in_range("liquid_salt_g", self.liquid_salt_g.unwrap_or(0.0), 0.0, 2000.0, "g")?;
+        let liquid_salt_g = in_range("liquid_salt_g", self.liquid_salt_g.unwrap_or(0.0), 0.0, 2000.0, Unit::Grams)?;
         let salt_g = self.resolve_salt(&parts, &mut fill)? + liquid_salt_g;
         Ok(Case {
             mass_kg,
@@ -126,21 +138,16 @@ impl ForecastRequest {
             seed: self.seed.unwrap_or(1),
             inside: self.inside.unwrap_or(false),
             explain: self.explain.unwrap_or(false),
-            assumed: fill.0,
+            assumed: fill.filled,
             notes,
+            voice: Voice::new(self.units.unwrap_or_default()),
             parts,
             stages,
         })
     }
 
     /// The parts as they are, or the one cut as a single part.
-    fn resolve_parts(
-        &self,
-        method: Method,
-        rolls: bool,
-        fill: &mut Fill,
-        notes: &mut Vec<String>,
-    ) -> Result<Vec<Part>> {
+    fn resolve_parts(&self, method: Method, rolls: bool, fill: &mut Fill, notes: &mut Vec<Said>) -> Result<Vec<Part>> {
         let Some(parts) = &self.parts else {
             let one = PartRequest {
                 cut: self.cut,
@@ -166,13 +173,13 @@ impl ForecastRequest {
             ("trim_pct", self.trim_pct.is_some()),
         ];
         if let Some((name, _)) = twice.iter().find(|(_, given)| *given) {
-            return Err(Error::new(*name, "a value beside parts", "in a mixed pot it stands inside each part"));
+            return Err(Error::said(Kind::Clash, *name, errors::beside_parts(), errors::stands_in_each_part()));
         }
         if parts.is_empty() || parts.len() > MOST_PARTS {
-            return Err(Error::new("parts", parts.len(), format!("it must hold 1 to {MOST_PARTS} parts")));
+            return Err(Error::new(Kind::OutOfRange, "parts", parts.len(), errors::so_many(1, MOST_PARTS as u32)));
         }
         let resolved = parts.iter().enumerate().map(|(i, part)| {
-            fill.1 = format!("parts[{i}].");
+            fill.path = format!("parts[{i}].");
             let with_whole = PartRequest {
                 age: part.age.or(self.age),
                 grass_fed: part.grass_fed.or(self.grass_fed),
@@ -182,7 +189,7 @@ impl ForecastRequest {
             with_whole.resolve(method, rolls, fill, notes).map_err(|error| error.within(&format!("parts[{i}]")))
         });
         let resolved = resolved.collect::<Result<Vec<_>>>()?;
-        fill.1.clear();
+        fill.path.clear();
         Ok(resolved)
     }
 
@@ -190,18 +197,18 @@ impl ForecastRequest {
         let sized =
             |vessel: &Vessel| vessel.diameter_cm.is_some() || vessel.width_cm.is_some() || vessel.length_cm.is_some();
         if !self.vessel.as_ref().is_some_and(sized) {
+            let holds = Volume((pot.volume_m3() * 1000.0).round());
             let value = match (&self.vessel, method) {
-                (None, Some(Method::Pressure)) => "6 L steel pressure pot".to_owned(),
-                (None, Some(Method::SlowCooker)) => "6 L ceramic crock".to_owned(),
-                _ => format!("26 cm round {:?} pot", pot.material).to_lowercase(),
+                (None, Some(Method::Pressure)) => say::pressure_pot(holds),
+                (None, Some(Method::SlowCooker)) => say::crock(holds),
+                _ => say::round_pot(Length(pot.across_m() * 1000.0), pot.material.key()),
             };
-            fill.0.push(Assumed { field: "vessel".into(), value, why: "a common size".into() });
+            fill.with("vessel", value, say::common_size());
         }
         let said = self.vessel.as_ref().is_some_and(|vessel| vessel.lid.is_some())
             || self.stages.as_ref().is_some_and(|stages| stages.iter().any(|stage| stage.lid.is_some()));
         if !said {
-            let value = pot.lid.words().to_owned();
-            fill.0.push(Assumed { field: "vessel.lid".into(), value, why: "usual for this heat".into() });
+            fill.with("vessel.lid", pot.lid.words(), say::usual_cover());
         }
     }
 
@@ -211,36 +218,36 @@ impl ForecastRequest {
         wet: bool,
         packing: &Packing,
         fill: &mut Fill,
-        notes: &mut Vec<String>,
+        notes: &mut Vec<Said>,
     ) -> Result<f64> {
         if let Some(given) = self.liquid_l {
-            in_range("liquid_l", given, 0.0, 60.0, "L")?;
+            in_range("liquid_l", given, 0.0, 60.0, Unit::Litres)?;
         }
         if !wet {
             if self.liquid_l.is_some_and(|litres| litres > 0.0) {
-                notes.push("No stage of this way cooks in liquid: liquid_l is left out.".into());
+                notes.push(say::no_liquid_here());
             }
             return Ok(0.0);
         }
-        let (share, least, words) = match method {
-            Some(Method::Stew) => (1.0, 0.3, "just covered"),
-            Some(Method::Pressure) => (0.33, 0.4, "a third up: enough to come up to pressure, and little of it leaves"),
-            Some(Method::SlowCooker) => (0.5, 0.3, "half way up: little of it leaves"),
-            _ => (0.75, 0.3, "three quarters up the meat"),
+        let (share, least, words): (f64, f64, fn() -> Said) = match method {
+            Some(Method::Stew) => (1.0, 0.3, say::level_stew),
+            Some(Method::Pressure) => (0.33, 0.4, say::level_pressure),
+            Some(Method::SlowCooker) => (0.5, 0.3, say::level_crock),
+            _ => (0.75, 0.3, say::level_braise),
         };
         let usual_l = packing.litres_for(share).clamp(least, 40.0);
-        Ok(fill.or("liquid_l", self.liquid_l, (usual_l * 20.0).round() / 20.0, words, |v| format!("{v:.2} L")))
+        Ok(fill.or("liquid_l", self.liquid_l, (usual_l * 20.0).round() / 20.0, words, |l| Said::quantity(Volume(l))))
     }
 
     fn resolve_body(&self, liquid_l: f64) -> Result<Body> {
-        let stock_pct = in_range("stock_gelatin_pct", self.stock_gelatin_pct.unwrap_or(0.0), 0.0, 15.0, "%")?;
+        let stock_pct = in_range("stock_gelatin_pct", self.stock_gelatin_pct.unwrap_or(0.0), 0.0, 15.0, Unit::Percent)?;
         let mut body = Body { stock_gelatin_g: stock_pct * 10.0 * liquid_l, collagen_g: 0.0 };
         let things = self.for_body.as_deref().unwrap_or_default();
         if things.len() > 12 {
-            return Err(Error::new("for_body", things.len(), "it must hold 12 things at most"));
+            return Err(Error::new(Kind::OutOfRange, "for_body", things.len(), errors::at_most(12)));
         }
         for (i, thing) in things.iter().enumerate() {
-            let mass_kg = in_range(&format!("for_body[{i}].mass_kg"), thing.mass_kg, 0.0, 20.0, "kg")?;
+            let mass_kg = in_range(&format!("for_body[{i}].mass_kg"), thing.mass_kg, 0.0, 20.0, Unit::Kilograms)?;
             // Collagen, % of raw mass. Working values; published figures for feet and rind scatter with the bone left in.
             let collagen_pct = match thing.what {
                 BodyFrom::Sinew => 15.0,
@@ -255,12 +262,13 @@ impl ForecastRequest {
 
     fn resolve_salt(&self, parts: &[Part], fill: &mut Fill) -> Result<f64> {
         if let Some(salt_g) = self.salt_g {
-            return in_range("salt_g", salt_g, 0.0, 5000.0, "g");
+            return in_range("salt_g", salt_g, 0.0, 5000.0, Unit::Grams);
         }
         let corned = parts.iter().all(|part| part.facts.cut == crate::cuts::Cut::CornedBrisket);
-        let (usual, why) = if corned { (0.0, "corned meat brings its own") } else { (1.25, "a middling hand") };
-        let salt_pct = fill.or("salt_pct", self.salt_pct, usual, why, |v| format!("{v:.2} %"));
-        in_range("salt_pct", salt_pct, 0.0, 5.0, "%")?;
+        let (usual, why): (f64, fn() -> Said) =
+            if corned { (0.0, say::corned_brings_salt) } else { (1.25, say::middling_hand) };
+        let salt_pct = fill.or("salt_pct", self.salt_pct, usual, why, |pct| Said::text(format!("{pct:.2} %")));
+        in_range("salt_pct", salt_pct, 0.0, 5.0, Unit::Percent)?;
         Ok(parts
             .iter()
             .map(|part| {
@@ -274,18 +282,18 @@ impl ForecastRequest {
     fn resolve_added(&self, boil_c: f64, stages: &[Stage]) -> Result<Vec<Pour>> {
         let added = self.added.as_deref().unwrap_or_default();
         if !added.is_empty() && !stages.iter().any(|stage| stage.medium.is_pot()) {
-            return Err(Error::new("added", "liquid", "this way has no pot to pour it into; write a note instead"));
+            return Err(Error::said(Kind::Unsuitable, "added", say::liquid(), errors::no_pot_to_pour_into()));
         }
         if added.len() > 100 {
-            return Err(Error::new("added", added.len(), "it must hold 100 at most"));
+            return Err(Error::new(Kind::OutOfRange, "added", added.len(), errors::at_most(100)));
         }
         let mut pours = Vec::with_capacity(added.len());
         for (i, Added { at_min, liquid_l, celsius }) in added.iter().enumerate() {
             let field = |name: &str| format!("added[{i}].{name}");
             pours.push(Pour {
-                at_s: in_range(&field("at_min"), *at_min, 0.0, 4320.0, "min")? * MINUTE_S,
-                litres: in_range(&field("liquid_l"), *liquid_l, 0.0, 20.0, "L")?,
-                celsius: in_range(&field("celsius"), *celsius, 0.0, 100.0, "°C")?.min(boil_c),
+                at_s: in_range(&field("at_min"), *at_min, 0.0, 4320.0, Unit::Minutes)? * MINUTE_S,
+                litres: in_range(&field("liquid_l"), *liquid_l, 0.0, 20.0, Unit::Litres)?,
+                celsius: in_range(&field("celsius"), *celsius, 0.0, 100.0, Unit::Celsius)?.min(boil_c),
             });
         }
         pours.sort_by(|a, b| a.at_s.total_cmp(&b.at_s));
@@ -298,11 +306,11 @@ impl ForecastRequest {
     fn resolve_known(&self) -> Result<Known> {
         let known = self.known.unwrap_or_default();
         for (name, belief, most, unit) in [
-            ("oven_k", known.oven_k, 40.0, "K"),
-            ("pot_k", known.pot_k, 15.0, "K"),
-            ("pit_k", known.pit_k, 40.0, "K"),
-            ("lid_ln", known.lid_ln, 2.0, ""),
-            ("resistance_ln", known.resistance_ln, 1.0, ""),
+            ("oven_k", known.oven_k, 40.0, Unit::Kelvin),
+            ("pot_k", known.pot_k, 15.0, Unit::Kelvin),
+            ("pit_k", known.pit_k, 40.0, Unit::Kelvin),
+            ("lid_ln", known.lid_ln, 2.0, Unit::None),
+            ("resistance_ln", known.resistance_ln, 1.0, Unit::None),
         ] {
             if let Some(Belief { mean, sigma }) = belief {
                 in_range(&format!("known.{name}.mean"), mean, -most, most, unit)?;
@@ -315,7 +323,12 @@ impl ForecastRequest {
 
 /// What is said where no cut is named.
 fn no_cut() -> Error {
-    Error::new("cut", "nothing", "name a cut, such as \"chuck\" or \"shin\"")
+    Error::missing("cut", errors::name_a_cut())
+}
+
+/// A temperature that was assumed.
+fn celsius(celsius: f64) -> Said {
+    Said::quantity(Temperature(celsius))
 }
 
 /// Salt in corned meat, share of its mass: 25 to 30 g/kg. Practice.
@@ -347,8 +360,7 @@ fn fits(pot: &Pot, mass_kg: f64, mixed: bool) -> Result<()> {
         return Ok(());
     }
     let field = if mixed { "parts" } else { "mass_kg" };
-    let allowed = format!("this vessel takes {most_kg:.1} kg at most; take a larger pot, or two");
-    Err(Error::new(field, format!("{mass_kg:.2} kg"), allowed))
+    Err(Error::said(Kind::DoesNotFit, field, Said::quantity(Mass(mass_kg)), errors::vessel_takes(Mass(most_kg))))
 }
 
 /// The cover of a stage: its own, the vessel's, or the usual one.
@@ -357,11 +369,7 @@ fn lid_for(medium: &Medium, own: Option<Lid>, vessel: &Vessel) -> Result<Lid> {
         let field = if own.is_some() { "lid" } else { "vessel.lid" };
         return match own.or(vessel.lid) {
             None | Some(Lid::Tight) => Ok(Lid::Tight),
-            Some(other) => Err(Error::new(
-                field,
-                other.words(),
-                "a pressure pot is closed with its own lid: leave it out or give tight",
-            )),
+            Some(other) => Err(Error::said(Kind::Clash, field, other.words(), errors::pressure_lid())),
         };
     }
     Ok(own.or(vessel.lid).unwrap_or_else(|| medium.usual_lid()))

@@ -1,10 +1,11 @@
 //! The meat: mass, number and sides. What the cook typed wins, the rest follows from the cut's usual proportions.
 
-use super::super::answer::Assumed;
 use super::super::request::{Method, PartRequest};
 use super::{Fill, Part};
 use crate::cuts::Cut;
-use crate::error::{Error, Result, in_range};
+use ergastic_words::{Mass, Said, Size, cuts, errors, forecast as say};
+
+use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::conduction::{DENSITY, Shape};
 use crate::tender::{Age, EatenAs, Goal};
 
@@ -16,16 +17,10 @@ impl PartRequest {
     ///
     /// # Errors
     /// Names the first field that can't be used. A tender cut is refused here: ask [`Cut::refusal`] first.
-    pub(super) fn resolve(
-        &self,
-        method: Method,
-        rolls: bool,
-        fill: &mut Fill,
-        notes: &mut Vec<String>,
-    ) -> Result<Part> {
+    pub(super) fn resolve(&self, method: Method, rolls: bool, fill: &mut Fill, notes: &mut Vec<Said>) -> Result<Part> {
         let cut = self.cut.ok_or_else(super::no_cut)?;
         if let Some(why) = cut.refusal() {
-            return Err(Error::new("cut", cut.key(), why));
+            return Err(Error::new(Kind::Unsuitable, "cut", cut.key(), why));
         }
         let facts = cut.facts();
         let (mass_kg, pieces, sides_m) = self.measure(cut, method, fill, notes)?;
@@ -34,8 +29,8 @@ impl PartRequest {
         } else {
             facts.eaten_as
         };
-        let eaten_as = fill.or("eaten_as", self.eaten_as, usual, "how this cut is usually eaten", |v| v.word().into());
-        let age = fill.or("age", self.age, Age::Young, "most beef is", |_| "young".into());
+        let eaten_as = fill.or("eaten_as", self.eaten_as, usual, say::as_eaten, |v| cuts::eaten(v.key()));
+        let age = fill.or("age", self.age, Age::Young, say::most_beef, |_| say::young_beef());
         Ok(Part {
             facts,
             mass_kg,
@@ -44,8 +39,8 @@ impl PartRequest {
             shape: Shape::from_sides(sides_m),
             eaten_as,
             goal: Goal::new(facts, eaten_as, age, self.grass_fed.unwrap_or(false), rolls),
-            bone_pct: in_range("bone_pct", self.bone_pct.unwrap_or(facts.bone_pct), 0.0, 80.0, "%")?,
-            trim_pct: in_range("trim_pct", self.trim_pct.unwrap_or(facts.trim_pct), 0.0, 40.0, "%")?,
+            bone_pct: in_range("bone_pct", self.bone_pct.unwrap_or(facts.bone_pct), 0.0, 80.0, Unit::Percent)?,
+            trim_pct: in_range("trim_pct", self.trim_pct.unwrap_or(facts.trim_pct), 0.0, 40.0, Unit::Percent)?,
             measured: self.size_mm.is_some() || self.thickness_mm.is_some(),
         })
     }
@@ -55,23 +50,21 @@ impl PartRequest {
         cut: Cut,
         method: Method,
         fill: &mut Fill,
-        notes: &mut Vec<String>,
+        notes: &mut Vec<Said>,
     ) -> Result<(f64, u32, [f64; 3])> {
         let facts = cut.facts();
         if let Some(size) = self.size_mm {
             for (name, side) in ["size_mm[0]", "size_mm[1]", "size_mm[2]"].iter().zip(size) {
-                in_range(name, side, 5.0, 1200.0, "mm")?;
+                in_range(name, side, 5.0, 1200.0, Unit::Millimetres)?;
             }
             let thinnest = size.iter().copied().fold(f64::INFINITY, f64::min);
-            if thinnest > 300.0 {
-                return Err(Error::new("size_mm", thinnest, "the shortest side must be 5 to 300 mm"));
-            }
+            in_range("size_mm", thinnest, 5.0, 300.0, Unit::Millimetres)?;
             if let Some(thickness) = self.thickness_mm {
-                return Err(Error::new("thickness_mm", thickness, "give size_mm or thickness_mm, not both"));
+                return Err(Error::new(Kind::Clash, "thickness_mm", thickness, errors::size_or_thickness()));
             }
         }
         if let Some(pieces) = self.pieces {
-            in_range("pieces", f64::from(pieces), 1.0, 500.0, "")?;
+            in_range("pieces", f64::from(pieces), 1.0, 500.0, Unit::None)?;
         }
         let usual_pieces = |mass: f64| match self.size_mm {
             Some([a, b, c]) => (mass / (a * b * c * 1e-9 * DENSITY)).round().clamp(1.0, 500.0) as u32,
@@ -85,36 +78,30 @@ impl PartRequest {
             (None, Some(pieces)) => (facts.piece_kg * f64::from(pieces)).clamp(0.05, 40.0),
             (None, None) => f64::max(1.0, facts.piece_kg),
         };
-        let mass_kg = fill.or("mass_kg", self.mass_kg, default_mass, "a usual piece", |v| format!("{v:.2} kg"));
-        in_range("mass_kg", mass_kg, 0.05, 40.0, "kg")?;
-        let pieces = fill.or("pieces", self.pieces, usual_pieces(mass_kg), "as it usually comes", |v| v.to_string());
+        let mass_kg = fill.or("mass_kg", self.mass_kg, default_mass, say::a_usual_piece, |kg| Said::quantity(Mass(kg)));
+        in_range("mass_kg", mass_kg, 0.05, 40.0, Unit::Kilograms)?;
+        let pieces = fill.or("pieces", self.pieces, usual_pieces(mass_kg), say::as_it_comes, errors::count);
         let piece_m3 = mass_kg / f64::from(pieces) / DENSITY;
         let [middle, long] = if method == Method::Stew && self.pieces.is_none() { [1.0, 1.0] } else { facts.aspect };
         let usual_l1 = (piece_m3 / (middle * long)).cbrt();
         let mut sides_m = match (self.size_mm, self.thickness_mm) {
             (Some(size), _) => size.map(|side| side / 1000.0),
             (None, Some(thickness)) => {
-                let l1 = in_range("thickness_mm", thickness, 5.0, 300.0, "mm")? / 1000.0;
+                let l1 = in_range("thickness_mm", thickness, 5.0, 300.0, Unit::Millimetres)? / 1000.0;
                 let across = (piece_m3 / l1 / (middle * long)).sqrt();
                 [l1, across * middle, across * long]
             }
             (None, None) => {
                 let sides = [usual_l1, usual_l1 * middle, usual_l1 * long];
-                let shown = sides.map(|side| format!("{:.0}", side * 1000.0)).join(" × ");
-                fill.0.push(Assumed {
-                    field: fill.field("size_mm"),
-                    value: format!("{shown} mm"),
-                    why: "from the mass and the cut's usual shape".into(),
-                });
+                let shown = Said::quantity(Size(sides.map(|side| side * 1000.0)));
+                fill.with("size_mm", shown, say::from_the_mass());
                 sides
             }
         };
         sides_m.sort_by(f64::total_cmp);
         let box_kg = sides_m.iter().product::<f64>() * DENSITY * f64::from(pieces);
         if self.size_mm.is_some() && self.mass_kg.is_some() && !(0.667..=1.5).contains(&(mass_kg / box_kg)) {
-            notes.push(format!(
-                "The size and the mass disagree: {pieces} of that size would weigh about {box_kg:.1} kg, not {mass_kg:.1} kg. The size rules the time, the mass the amounts."
-            ));
+            notes.push(say::size_and_mass_disagree(pieces, Mass(box_kg), Mass(mass_kg)));
         }
         Ok((mass_kg, pieces, sides_m))
     }

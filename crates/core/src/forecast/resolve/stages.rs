@@ -4,7 +4,9 @@ use super::super::request::{ForecastRequest, Heat, Method, StageRequest, Until};
 use super::case::{End, Stage};
 use super::heat::{Medium, Place};
 use super::{Fill, lid_for};
-use crate::error::{Error, Result, in_range};
+use ergastic_words::errors as say;
+
+use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::pot::{Lid, Vessel};
 use crate::units::MINUTE_S;
 
@@ -15,19 +17,19 @@ impl ForecastRequest {
     /// The way of the first stage.
     pub(super) fn first_method(&self) -> Result<Method> {
         match &self.stages {
-            None => self.method.ok_or_else(|| Error::new("method", "nothing", "name a way, such as \"braise\"")),
+            None => self.method.ok_or_else(|| Error::missing("method", say::name_a_way())),
             Some(stages) if stages.is_empty() || stages.len() > MOST_STAGES => {
-                Err(Error::new("stages", stages.len(), format!("it must hold 1 to {MOST_STAGES} stages")))
+                Err(Error::new(Kind::OutOfRange, "stages", stages.len(), say::so_many(1, MOST_STAGES as u32)))
             }
             Some(_) if self.method.is_some() => {
-                Err(Error::new("method", "a value beside stages", "in a chain it stands inside each stage"))
+                Err(Error::said(Kind::Clash, "method", say::beside_stages(), say::stands_in_each_stage()))
             }
             Some(_) if self.heat.is_some() => {
-                Err(Error::new("heat", "a value beside stages", "in a chain it stands inside each stage"))
+                Err(Error::said(Kind::Clash, "heat", say::beside_stages(), say::stands_in_each_stage()))
             }
-            Some(stages) => stages[0]
-                .method
-                .ok_or_else(|| Error::new("stages[0].method", "nothing", "the first stage names its way")),
+            Some(stages) => {
+                stages[0].method.ok_or_else(|| Error::missing("stages[0].method", say::first_stage_names_its_way()))
+            }
         }
     }
 
@@ -73,7 +75,7 @@ impl ForecastRequest {
         let mut heat = Heat::default();
         for (i, request) in requests.iter().enumerate() {
             let here = format!("stages[{i}]");
-            fill.1 = format!("{here}.");
+            fill.path = format!("{here}.");
             let before = stages.last();
             let method = request.method.or(before.map(|stage| stage.method)).unwrap_or(Method::Braise);
             let goes_on = before.is_some_and(|stage| stage.method == method);
@@ -93,7 +95,7 @@ impl ForecastRequest {
                 .map_err(|error| if error.field.starts_with("vessel") { error } else { error.within(&here) })?;
             stages.push(stage);
         }
-        fill.1.clear();
+        fill.path.clear();
         Ok(stages)
     }
 }
@@ -111,9 +113,9 @@ impl StageRequest {
     /// When the stage ends, with what that means for a pressure pot's time.
     fn end(&self, medium: Medium, last: bool) -> Result<(Medium, End)> {
         let Some(until) = &self.until else {
-            let end = usual_end(&medium).or(last.then_some(End::Stays)).ok_or_else(|| {
-                Error::new("until", "nothing", "a stage with another after it says when it ends: min, core_c or tender")
-            })?;
+            let end = usual_end(&medium)
+                .or(last.then_some(End::Stays))
+                .ok_or_else(|| Error::missing("until", say::stage_ends()))?;
             return Ok((medium, end));
         };
         let end = until.resolve(matches!(medium, Medium::Chill { .. }))?;
@@ -129,7 +131,7 @@ impl StageRequest {
         }
         match (medium, end) {
             (Medium::Chill { .. }, End::Tender) => {
-                Err(Error::new("until.tender", "true", "nothing becomes tender in the cold; give min or core_c"))
+                Err(Error::new(Kind::Unsuitable, "until.tender", true, say::nothing_tender_in_the_cold()))
             }
             // The heat simply stays on after the last: what comes then is "too far".
             (_, End::Tender) if last => Ok((medium, End::Stays)),
@@ -142,16 +144,16 @@ impl Until {
     fn resolve(&self, cooling: bool) -> Result<End> {
         match (self.min, self.core_c, self.tender) {
             (Some(minutes), None, None) => {
-                Ok(End::After(in_range("until.min", minutes, 0.0, 4320.0, "min")? * MINUTE_S))
+                Ok(End::After(in_range("until.min", minutes, 0.0, 4320.0, Unit::Minutes)? * MINUTE_S))
             }
             (None, Some(core_c), None) => {
-                let core_c = in_range("until.core_c", core_c, -5.0, 125.0, "°C")?;
+                let core_c = in_range("until.core_c", core_c, -5.0, 125.0, Unit::Celsius)?;
                 Ok(if cooling { End::Cold(core_c) } else { End::Warm(core_c) })
             }
             (None, None, Some(true)) => Ok(End::Tender),
-            (None, None, Some(false)) => Err(Error::new("until.tender", "false", "it must be true, or left out")),
-            (None, None, None) => Err(Error::new("until", "nothing in it", "give one of min, core_c or tender")),
-            _ => Err(Error::new("until", "more than one end", "give one of min, core_c or tender")),
+            (None, None, Some(false)) => Err(Error::new(Kind::OutOfRange, "until.tender", false, say::must_be_true())),
+            (None, None, None) => Err(Error::missing("until", say::one_end())),
+            _ => Err(Error::said(Kind::Clash, "until", say::more_than_one_end(), say::one_end())),
         }
     }
 }

@@ -40,7 +40,7 @@ pub const SIMMER_REACHED_K: f64 = 4.5;
 const BATH_STEADINESS: f64 = 0.1;
 
 /// A slow cooker's end temperature in °C and time constant in s, half full. Practice.
-fn slow_cooker(setting: Settings) -> (f64, f64) {
+pub fn crock(setting: Settings) -> (f64, f64) {
     match setting {
         Settings::Low => (92.0, 1.8 * HOUR_S),
         Settings::High => (97.0, 1.1 * HOUR_S),
@@ -127,7 +127,7 @@ impl<const L: usize> Surround<'_, L> {
                 }
             }
             Medium::SlowCooker { setting } => {
-                let (end_c, time_s) = slow_cooker(setting);
+                let (end_c, time_s) = crock(setting);
                 let end_c = f64::min(end_c, boil_c - 1.0);
                 self.tend(lanes, time_s * self.slow_cooker_fill, |pot_k| end_c + pot_k);
             }

@@ -14,9 +14,10 @@ use surround::SLOW_STEPS;
 
 pub use come_up::come_up_s;
 pub use ensemble::{Times, median_tender_s, run_all, run_median};
+pub use media::crock;
 pub use part::PartState;
 pub use sample::{Sample, run_all_sampled};
-pub use surround::Surround;
+pub use surround::{FRIDGE_C, Surround};
 
 /// Length of a step, s.
 pub const STEP_S: f64 = 60.0;

@@ -8,7 +8,7 @@ use crate::heat::pot::close;
 use crate::heat::pressure::Phase;
 
 /// A fridge, °C.
-pub(super) const FRIDGE_C: f64 = 4.0;
+pub const FRIDGE_C: f64 = 4.0;
 /// Ice water, °C.
 pub(super) const ICE_WATER_C: f64 = 1.0;
 /// Steps between looks at how deep the meat lies and how much steam leaves: both change slowly.

@@ -2,16 +2,15 @@
 
 mod parse;
 
+use ergastic_words::{Join, Said, Share, cuts, errors, matching as say};
 use rayon::prelude::*;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::block::{Block, unprefixed};
+use super::block::Block;
 use super::variants::{Variant, variants};
 use crate::error::{Error, Result};
-use crate::forecast::{
-    Case, Forecast, ForecastRequest, Medium, Method, StageRequest, chance, describe, quantile, softness_at, span,
-};
+use crate::forecast::{Case, Forecast, ForecastRequest, Method, StageRequest, chance, describe, quantile, softness_at};
 use crate::tender::Check;
 use crate::units::round_to;
 
@@ -95,10 +94,12 @@ pub struct Checked {
 /// # Errors
 /// Names the recipe if it can't be read, or the field of what it says that can't be.
 pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
+    let voice = block.kitchen.voice();
     let read = parse::read(text)?;
     let plan =
         block.plan(ForecastRequest { stages: Some(read.stages.clone()), members: Some(MEMBERS), ..block.meat.clone() });
-    let case = plan.resolve(block.kitchen).map_err(|error| in_the_recipe(unprefixed(error), text))?;
+    // The meat has been read already: what can't be used now is of the recipe.
+    let case = plan.resolve(block.kitchen).map_err(|error| in_the_recipe(error, text))?;
     let median = describe(&case, None);
     let stated: f64 = read.stages.iter().filter_map(|stage| stage.until.as_ref()?.min).sum();
     let min = median.stages.last().and_then(|stage| stage.to_min).unwrap_or(stated);
@@ -127,21 +128,14 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
     let checked = Checked {
         text: text.to_owned(),
         understood: Understood {
-            words: (case.stages.iter().zip(&read.stages))
-                .map(|(stage, read)| {
-                    let minutes = read.until.as_ref().and_then(|until| until.min).unwrap_or(0.0);
-                    let at = if matches!(stage.medium, Medium::Pressure { .. }) { "at" } else { "in" };
-                    let words = stage.medium.words();
-                    match &stage.medium {
-                        Medium::Hob { .. } => format!("{} at {words}", span(minutes)),
-                        Medium::Fat { .. } => format!("{} under {words}", span(minutes)),
-                        _ => format!("{} {at} {words}", span(minutes)),
-                    }
-                })
-                .collect::<Vec<_>>()
-                .join(", then "),
+            words: voice.say(Said::list(
+                (case.stages.iter().zip(&read.stages)).map(|(stage, read)| {
+                    stage.medium.for_so_long(read.until.as_ref().and_then(|until| until.min).unwrap_or(0.0))
+                }),
+                Join::Then,
+            )),
             stages: read.stages,
-            supposed: read.supposed,
+            supposed: read.supposed.iter().map(|supposed| voice.say(supposed)).collect(),
         },
         min,
         lands,
@@ -154,47 +148,48 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
         equivalents: equivalents(block, lies, tenderness[1]),
         request,
     };
-    Ok(Checked { words: words(&checked, &case), ..checked })
+    let words = voice.say(words(&checked, &case));
+    Ok(Checked { words, ..checked })
 }
 
 /// An error of what the recipe says is an error of the recipe.
 fn in_the_recipe(error: Error, text: &str) -> Error {
-    if error.field.starts_with("stages") {
-        return Error::new("recipe", format!("{text:?}"), format!("of its heat: {} {}", error.given, error.allowed));
-    }
-    error
+    let allowed = errors::recipe_heat(error.given, error.allowed);
+    Error::new(error.kind, "recipe", format!("{text:?}"), allowed)
 }
 
-fn words(checked: &Checked, case: &Case) -> String {
-    let eaten_as = case.main().eaten_as.word();
-    let in_hundred = |share: f64| (share * 100.0).round();
+fn words(checked: &Checked, case: &Case) -> Said {
     let lands = &checked.lands;
     let shares = [
-        (lands.not_done, "not done yet"),
-        (lands.slice, "fit to slice"),
-        (lands.fork, "soft under a fork"),
-        (lands.probe, "like butter"),
-        (lands.pull, "ready to pull"),
-        (lands.spoon, "soft enough for the spoon"),
+        (lands.not_done, "firm"),
+        (lands.slice, "slice"),
+        (lands.fork, "fork"),
+        (lands.probe, "probe"),
+        (lands.pull, "pull"),
+        (lands.spoon, "spoon"),
     ];
-    let likeliest = shares.iter().max_by(|a, b| a.0.total_cmp(&b.0)).map_or("", |share| share.1);
+    let likeliest = shares.iter().max_by(|a, b| a.0.total_cmp(&b.0)).map_or("firm", |share| share.1);
     let verdict = match (checked.chance, checked.not_yet, checked.too_far) {
-        (chance, ..) if chance >= 0.8 => "That should do".to_owned(),
-        (_, not_yet, _) if not_yet >= 0.8 => "Too short for this piece".to_owned(),
-        (.., too_far) if too_far >= 0.8 => "Too long for this piece".to_owned(),
-        (_, not_yet, too_far) if not_yet >= too_far => "Touch and go: more likely short than long".to_owned(),
-        _ => "Touch and go: more likely long than short".to_owned(),
+        (chance, ..) if chance >= 0.8 => "will_do",
+        (_, not_yet, _) if not_yet >= 0.8 => "too_short",
+        (.., too_far) if too_far >= 0.8 => "too_long",
+        (_, not_yet, too_far) if not_yet >= too_far => "rather_short",
+        _ => "rather_long",
     };
-    format!(
-        "{verdict}. Most often it is then {likeliest}; for {eaten_as}, {:.0} in 100 are right, {:.0} not yet, {:.0} too far.",
-        in_hundred(checked.chance),
-        in_hundred(checked.not_yet),
-        in_hundred(checked.too_far)
-    )
+    let eaten = cuts::eaten(case.main().eaten_as.key());
+    // A share that rounds to nothing is not worth its words.
+    let worth = |share: f64| share >= 0.005;
+    let whole = [
+        Some(say::recipe(likeliest, eaten, Share(checked.chance), verdict)),
+        worth(checked.not_yet).then(|| say::recipe_not_yet(Share(checked.not_yet))),
+        worth(checked.too_far).then(|| say::recipe_too_far(Share(checked.too_far))),
+    ];
+    Said::list(whole.into_iter().flatten(), Join::Space)
 }
 
 /// The same softness by every other way that is free, at every median.
 fn equivalents(block: &Block, lies: &Case, tenderness: f64) -> Vec<Equivalent> {
+    let voice = block.kitchen.voice();
     let mut seen = Vec::new();
     let ways: Vec<Variant> = variants(block, lies)
         .into_iter()
@@ -228,14 +223,20 @@ fn equivalents(block: &Block, lies: &Case, tenderness: f64) -> Vec<Equivalent> {
             let method = forecast.method?;
             if method == Method::Pressure {
                 let (min, at_pressure_min) = pressed(as_soft)?;
-                return Some(Equivalent { id, name, method, min, at_pressure_min: Some(at_pressure_min) });
+                return Some(Equivalent {
+                    id,
+                    name: voice.say(name),
+                    method,
+                    min,
+                    at_pressure_min: Some(at_pressure_min),
+                });
             }
             let (forecast, dose) = as_soft(None)?;
             let after = forecast.curve.iter().position(|point| point.tender_h >= dose)?;
             let [before, after] = [&forecast.curve[after.saturating_sub(1)], &forecast.curve[after]];
             let share = (dose - before.tender_h) / (after.tender_h - before.tender_h).max(1e-9);
             let min = before.min + share.clamp(0.0, 1.0) * (after.min - before.min);
-            Some(Equivalent { id, name, method, min, at_pressure_min: None })
+            Some(Equivalent { id, name: voice.say(name), method, min, at_pressure_min: None })
         })
         .collect()
 }

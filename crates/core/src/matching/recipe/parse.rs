@@ -1,6 +1,8 @@
 //! Reading a recipe's words: how long, at what heat, in what.
 
-use crate::error::{Error, Result};
+use ergastic_words::{Dial, Said, Temperature, errors, matching as say};
+
+use crate::error::{Error, Kind, Result};
 use crate::forecast::{Heat, HeatSource, Method, Release, Settings, StageRequest, Until, Wrap};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
@@ -18,7 +20,7 @@ const OVERNIGHT_MIN: f64 = 600.0;
 #[derive(Debug, Clone, PartialEq)]
 pub struct Read {
     pub stages: Vec<StageRequest>,
-    pub supposed: Vec<String>,
+    pub supposed: Vec<Said>,
 }
 
 #[derive(Debug, Clone, PartialEq)]
@@ -116,7 +118,7 @@ const MINUTES: [&str; 5] = ["min", "mins", "minute", "minutes", "m"];
 struct Step {
     minutes: Option<f64>,
     celsius: Option<f64>,
-    supposed: Vec<String>,
+    supposed: Vec<Said>,
 }
 
 /// Times and temperatures of a step.
@@ -127,7 +129,7 @@ fn figures(tokens: &[Token]) -> Step {
         match &tokens[at] {
             Word(word) if word == "overnight" => {
                 step.minutes = Some(step.minutes.unwrap_or(0.0) + OVERNIGHT_MIN);
-                step.supposed.push("overnight is taken for 10 h".into());
+                step.supposed.push(say::overnight_is());
                 at += 1;
             }
             // An hour, an hour and a half.
@@ -155,7 +157,7 @@ fn figure(tokens: &[Token], at: usize, value: f64, step: &mut Step) -> usize {
     let mut next = at + 1;
     let ranges = matches!(tokens.get(next), Some(Sign('-' | '–' | '—'))) || is_word(tokens.get(next), &["to", "or"]);
     if let (true, Some(Number(upper))) = (ranges, tokens.get(next + 1)) {
-        step.supposed.push(format!("the middle of {value} to {upper} is taken"));
+        step.supposed.push(say::middle_of(value, *upper));
         value = 0.5 * (value + upper);
         next += 2;
     }
@@ -183,7 +185,8 @@ fn figure(tokens: &[Token], at: usize, value: f64, step: &mut Step) -> usize {
         let guessed = !celsius && !fahrenheit;
         let in_fahrenheit = fahrenheit || guessed && value > FAHRENHEIT_FROM;
         if guessed {
-            step.supposed.push(format!("{value} is taken for °{}", if in_fahrenheit { 'F' } else { 'C' }));
+            let taken = if in_fahrenheit { say::taken_for_fahrenheit } else { say::taken_for_celsius };
+            step.supposed.push(taken(value));
         }
         step.celsius = Some(if in_fahrenheit { (value - 32.0) / 1.8 } else { value });
         return if guessed { unit } else { unit + 1 };
@@ -238,7 +241,7 @@ fn way(tokens: &[Token], step: &mut Step, before: Option<Method>) -> (Method, He
     }
     if has(&["slow", "crock"]) && !has(&["oven"]) || exactly(&["low", "high"]) && celsius.is_none() {
         if !exactly(&["low", "high"]) {
-            step.supposed.push("on low".into());
+            step.supposed.push(say::on_low());
         }
         let setting = if exactly(&["high"]) { Settings::High } else { Settings::Low };
         return (Method::SlowCooker, Heat { setting: Some(setting), ..Heat::default() }, None);
@@ -252,20 +255,20 @@ fn way(tokens: &[Token], step: &mut Step, before: Option<Method>) -> (Method, He
             None
         };
         if celsius.is_none() {
-            step.supposed.push("a pit at 110 °C".into());
+            step.supposed.push(say::a_pit(Dial(110.0)));
         }
         let wrap = material.map(|material| Wrap { material, at_core_c: Some(70.0) });
         return (Method::Smoke, Heat { pit_c: Some(celsius.unwrap_or(110.0)), wrap, ..Heat::default() }, None);
     }
     if has(&["bath", "bag", "vide", "circulator"]) {
         if celsius.is_none() {
-            step.supposed.push("a bath at 82 °C".into());
+            step.supposed.push(say::a_bath(Temperature(82.0)));
         }
         return (Method::WaterBath, Heat { bath_c: Some(celsius.unwrap_or(82.0)), ..Heat::default() }, None);
     }
     if has(&["confit"]) || exactly(&["fat", "oil", "dripping"]) {
         if celsius.is_none() {
-            step.supposed.push("fat at 90 °C".into());
+            step.supposed.push(say::some_fat(Temperature(90.0)));
         }
         return (Method::Confit, Heat { fat_c: Some(celsius.unwrap_or(90.0)), ..Heat::default() }, None);
     }
@@ -286,7 +289,7 @@ fn way(tokens: &[Token], step: &mut Step, before: Option<Method>) -> (Method, He
     }
     match celsius {
         Some(celsius) if celsius < BATH_BELOW_C && !has(&["oven"]) => {
-            step.supposed.push("so cool, it is taken for a bag in a bath".into());
+            step.supposed.push(say::cool_is_a_bath());
             (Method::WaterBath, Heat { bath_c: Some(celsius), ..Heat::default() }, None)
         }
         Some(celsius) => {
@@ -296,7 +299,7 @@ fn way(tokens: &[Token], step: &mut Step, before: Option<Method>) -> (Method, He
         }
         None => {
             if before != Some(Method::Braise) || !(has(&["braise"]) || exactly(&["lid", "uncovered"])) {
-                step.supposed.push("in a lidded pot in a 150 °C oven".into());
+                step.supposed.push(say::a_lidded_pot(Dial(150.0)));
             }
             (Method::Braise, Heat { source: Some(HeatSource::Oven), set_c: Some(150.0), ..Heat::default() }, lid)
         }
@@ -308,12 +311,12 @@ fn way(tokens: &[Token], step: &mut Step, before: Option<Method>) -> (Method, He
 /// # Errors
 /// Names the recipe and says what it lacks.
 pub fn read(text: &str) -> Result<Read> {
-    let refuse = |allowed: &str| {
+    let refuse = |kind: Kind, allowed: Said| {
         let shown: String = text.chars().take(60).collect();
-        Error::new("recipe", format!("{shown:?}"), allowed)
+        Error::new(kind, "recipe", format!("{shown:?}"), allowed)
     };
     if text.chars().count() > MOST_LETTERS {
-        return Err(refuse("it must be a line or two, such as \"35 min at high pressure\" or \"2½ h at 160 °C\""));
+        return Err(refuse(Kind::OutOfRange, errors::recipe_too_long()));
     }
     let lower = text.to_lowercase();
     let steps: Vec<&str> = lower.split(&[';', '\n', '→'][..]).flat_map(|part| part.split(" then ")).collect();
@@ -324,17 +327,17 @@ pub fn read(text: &str) -> Result<Read> {
         let before = read.stages.last().and_then(|stage| stage.method);
         let (method, heat, lid) = way(&tokens, &mut step, before);
         let Some(minutes) = step.minutes else {
-            return Err(refuse("say how long, such as \"35 min at high pressure\" or \"2½ h at 160 °C\""));
+            return Err(refuse(Kind::Unknown, errors::recipe_how_long()));
         };
         if !(1.0..=4320.0).contains(&minutes) {
-            return Err(refuse("its time must be 1 min to 72 h"));
+            return Err(refuse(Kind::OutOfRange, errors::recipe_time()));
         }
         read.supposed.append(&mut step.supposed);
         let until = Some(Until { min: Some(minutes), ..Until::default() });
         read.stages.push(StageRequest { method: Some(method), heat: Some(heat), lid, until });
     }
     if read.stages.is_empty() {
-        return Err(refuse("say how long and how, such as \"35 min at high pressure\" or \"2½ h at 160 °C\""));
+        return Err(refuse(Kind::Unknown, errors::recipe_how()));
     }
     Ok(read)
 }
@@ -384,8 +387,8 @@ mod tests {
         assert_eq!(one("8 hours on low").2.setting, Some(Settings::Low));
         assert_eq!(one("4 h under fat at 90 °C").2.fat_c, Some(90.0));
         assert_eq!(one("3 hours at a lazy simmer").2.simmer, Some(Simmer::Lazy));
-        assert!(read("3 hours").unwrap().supposed[0].contains("150 °C oven"));
-        assert!(read("2-3 h at 150").unwrap().supposed.iter().any(|words| words.contains("taken for °C")));
+        assert_eq!(read("3 hours").unwrap().supposed[0], say::a_lidded_pot(Dial(150.0)));
+        assert!(read("2-3 h at 150").unwrap().supposed.contains(&say::taken_for_celsius(150.0)));
         let chained = read("4 h smoked at 110 °C then 12 h in a bath at 80 °C").unwrap();
         assert_eq!(chained.stages.len(), 2);
         assert_eq!(chained.stages[1].method, Some(Method::WaterBath));

@@ -1,103 +1,112 @@
 //! From lifting the meat to plates on the table.
 
+use ergastic_words::{Length, Mass, Volume, sheet as say};
 use jiff::Timestamp;
 
-use super::{Layer, words};
+use super::words::BackInto;
+use super::{Draft, Layer, words};
 use crate::clock::plus_minutes;
+use crate::finish::Target;
 use crate::plan::Plan;
+use crate::prepare::Level;
 use crate::sheet::Worked;
-use crate::sheet::tasks::{Lane, TaskKind};
-use crate::tender::EatenAs;
+use crate::sheet::tasks::{Lane, TaskId, TaskKind};
+
+/// Less fat than this is not measured, mm.
+const LITTLE_FAT_MM: f64 = 0.5;
 
 pub(super) fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at: Timestamp) {
     let (case, durations) = (&worked.case, &worked.durations);
-    let held = layer.tasks.iter().any(|task| task.id == "hold");
-    let task = layer.add(
-        "lift",
-        TaskKind::Lift,
-        Lane::Hands,
-        words::lift(case).0.into(),
-        match durations.take_out.as_slice() {
-            [] => words::lift(case).1.into(),
-            out => format!("out come with it: {}; keep what runs from the meat", out.join(", ")),
-        },
-        lift_at,
-        durations.lift_min,
-        true,
-    );
-    task.after = vec![if held { "hold" } else { "braise" }.into()];
+    let held = layer.tasks.iter().any(|task| task.id == TaskId::Hold);
+    let (what, why) = words::lift(case, &durations.take_out);
+    let task = layer.add(Draft {
+        id: TaskId::Lift,
+        kind: TaskKind::Lift,
+        lane: Lane::Hands,
+        what,
+        why,
+        start: lift_at,
+        minutes: durations.lift_min,
+        hands_on: true,
+    });
+    task.after = vec![if held { TaskId::Hold } else { TaskId::Braise }];
     let skim_at = plus_minutes(lift_at, durations.lift_min);
     if durations.has_sauce() {
-        let fat_mm = durations.fat_l / case.pot().floor_m2;
-        let task = layer.add(
-            "skim",
-            TaskKind::Skim,
-            Lane::Hob,
-            format!("Let it settle and skim: about {:.0} mL of fat, {fat_mm:.0} mm deep", durations.fat_l * 1000.0),
-            "half off the flame the fat gathers on the still side; before anything thickens".into(),
-            skim_at,
-            durations.skim_min,
-            true,
-        );
-        task.after = vec!["lift".into()];
-        let sauce_at = plus_minutes(skim_at, durations.skim_min);
-        layer.add(
-            "sauce",
-            TaskKind::Sauce,
-            Lane::Hob,
-            durations.sauce_words.clone(),
-            "weak: reduce; right but thin: thicken; salty, bitter or sour: don't reduce".into(),
-            sauce_at,
-            durations.sauce_min,
-            true,
-        );
+        sauce(layer, worked, skim_at);
     }
     let slice_at = plus_minutes(skim_at, f64::max(durations.skim_min + durations.sauce_min, durations.rest_min));
-    let rest = layer.add(
-        "rest",
-        TaskKind::Rest,
-        Lane::Board,
-        "The meat rests, covered".into(),
-        words::rest(case).into(),
-        skim_at,
-        0.0,
-        false,
-    );
+    let rest = layer.add(Draft {
+        id: TaskId::Rest,
+        kind: TaskKind::Rest,
+        lane: Lane::Board,
+        what: say::rest(),
+        why: words::rest(case),
+        start: skim_at,
+        minutes: 0.0,
+        hands_on: false,
+    });
     rest.end = slice_at;
-    rest.after = vec!["lift".into()];
-    let what = match case.main().eaten_as {
-        EatenAs::Slice | EatenAs::Probe if !durations.has_sauce() => "Slice across the grain",
-        EatenAs::Pull if !durations.has_sauce() => "Pull it with two forks, in chunks",
-        EatenAs::Fork | EatenAs::Spoon if !durations.has_sauce() => "Portion it",
-        EatenAs::Slice | EatenAs::Probe => "Slice across the grain, back into the sauce",
-        EatenAs::Pull => "Pull it with two forks, in chunks, into the sauce",
-        EatenAs::Fork => "Portion it and turn it in the sauce",
-        EatenAs::Spoon => "Break it up and turn it in the sauce",
+    rest.after = vec![TaskId::Lift];
+    let into = match (durations.has_sauce(), plan.target) {
+        (false, _) => BackInto::Nothing,
+        (true, Target::Broth) => BackInto::Broth,
+        (true, _) if plan.prepare.level == Some(Level::Soup) => BackInto::Broth,
+        (true, _) => BackInto::Sauce,
     };
-    let task = layer.add(
-        "slice",
-        TaskKind::Slice,
-        Lane::Board,
-        what.into(),
-        "return what ran off the board".into(),
-        slice_at,
-        durations.slice_min,
-        true,
-    );
-    task.after = vec!["rest".into()];
+    let (what, why) = words::cut_up(case.main().eaten_as, into);
+    let task = layer.add(Draft {
+        id: TaskId::Slice,
+        kind: TaskKind::Slice,
+        lane: Lane::Board,
+        what,
+        why,
+        start: slice_at,
+        minutes: durations.slice_min,
+        hands_on: true,
+    });
+    task.after = vec![TaskId::Rest];
     if durations.has_sauce() {
-        task.after.push("sauce".into());
+        task.after.push(TaskId::Sauce);
     }
-    let plate_at = plus_minutes(slice_at, durations.slice_min);
-    let grams = durations.yield_kg * 1000.0 / f64::from(plan.people);
-    layer.add(
-        "serve",
-        TaskKind::Serve,
-        Lane::Hands,
-        format!("Plate for {}: about {:.0} g of meat each", plan.people, (grams / 5.0).round() * 5.0),
-        "something sharp and fresh beside it".into(),
-        plate_at,
-        durations.plate_min,
-        true,
-    );
+    layer.add(Draft {
+        id: TaskId::Serve,
+        kind: TaskKind::Serve,
+        lane: Lane::Hands,
+        what: say::serve(plan.people, Mass(durations.yield_kg / f64::from(plan.people))),
+        why: say::serve_why(),
+        start: plus_minutes(slice_at, durations.slice_min),
+        minutes: durations.plate_min,
+        hands_on: true,
+    });
+}
+
+/// Skimming, and what the liquid becomes.
+fn sauce(layer: &mut Layer, worked: &Worked, skim_at: Timestamp) {
+    let durations = &worked.durations;
+    let fat_mm = durations.fat_l / worked.case.pot().floor_m2;
+    let task = layer.add(Draft {
+        id: TaskId::Skim,
+        kind: TaskKind::Skim,
+        lane: Lane::Hob,
+        what: if fat_mm < LITTLE_FAT_MM {
+            say::skim_little()
+        } else {
+            say::skim(Volume(durations.fat_l), Length(fat_mm))
+        },
+        why: say::skim_why(),
+        start: skim_at,
+        minutes: durations.skim_min,
+        hands_on: true,
+    });
+    task.after = vec![TaskId::Lift];
+    layer.add(Draft {
+        id: TaskId::Sauce,
+        kind: TaskKind::Sauce,
+        lane: Lane::Hob,
+        what: durations.sauce_making.clone(),
+        why: say::sauce_why(),
+        start: plus_minutes(skim_at, durations.skim_min),
+        minutes: durations.sauce_min,
+        hands_on: true,
+    });
 }

@@ -1,13 +1,15 @@
 //! From the meat meeting the heat to the hold: stages, moves between them and looks on the way.
 
+use ergastic_words::{Minutes, sheet as say};
 use jiff::Timestamp;
 
-use super::{Layer, words};
+use super::{Draft, Layer, words};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::forecast::Medium;
+use crate::heat::pot::Lid;
 use crate::safety;
 use crate::sheet::Worked;
-use crate::sheet::tasks::{Lane, TaskKind, Window};
+use crate::sheet::tasks::{Lane, Task, TaskId, TaskKind, Window};
 
 /// Minutes between looks at the meat.
 const CHECK_EVERY_MIN: f64 = 30.0;
@@ -20,74 +22,104 @@ const MOVE_MIN: f64 = 10.0;
 
 pub(super) fn over_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, lift_at: Timestamp) {
     let (case, durations) = (&worked.case, &worked.durations);
-    let (mut lane, what, why) = words::meets_the_heat(case);
+    let (lane, what, why) = words::meets_the_heat(case, durations.sear.is_some());
     let on_the_hob = lane == Lane::Hob;
-    let task = layer.add("simmer", TaskKind::Simmer, lane, what, why.into(), met_heat, durations.come_up_min, true);
-    task.after = vec!["deglaze".into()];
+    let task = layer.add(Draft {
+        id: TaskId::Simmer,
+        kind: TaskKind::Simmer,
+        lane,
+        what,
+        why,
+        start: met_heat,
+        minutes: durations.come_up_min,
+        hands_on: true,
+    });
+    task.after = vec![TaskId::Deglaze];
     if !on_the_hob && durations.preheat_min.is_some() {
-        task.after.push("preheat".into());
+        task.after.push(TaskId::Preheat);
     }
     if matches!(case.first().medium, Medium::Pressure { .. }) {
-        task.cautions.push(safety::pressure_lid());
+        task.cautions.push(safety::pressure_lid(case.voice));
     }
-    let minutes = |p| worked.ready_min(p);
-    let p50_min = minutes(0.5).unwrap_or(0.0);
-    let ready_from = minutes(0.1).map(|m| plus_minutes(met_heat, m));
-    let ready_to = minutes(0.9).map(|m| plus_minutes(met_heat, m));
-    let braise_from = plus_minutes(met_heat, durations.come_up_min);
-    let tender_at = plus_minutes(met_heat, p50_min).max(braise_from).min(lift_at);
-    let mut from = braise_from;
-    let mut before = "simmer".to_owned();
-    let spans = &worked.forecast.stages;
+    let after_preheat = on_the_hob && durations.preheat_min.is_some();
+    let (lane, tender_at) = stages(layer, worked, met_heat, lift_at, after_preheat);
+    looks(layer, worked, met_heat, lift_at);
+    additions(layer, worked, plus_minutes(met_heat, durations.come_up_min), lift_at);
+    if minutes_between(tender_at, lift_at) >= 5.0 {
+        let (what, why) = words::hold(case);
+        let task = layer.add(Draft {
+            id: TaskId::Hold,
+            kind: TaskKind::Hold,
+            lane,
+            what,
+            why,
+            start: tender_at,
+            minutes: 0.0,
+            hands_on: false,
+        });
+        task.end = lift_at;
+        task.after = vec![TaskId::Braise];
+        task.cautions.push(safety::hot_hold(case.voice));
+    }
+}
+
+/// Each stage and the moves between them: where the last takes place, and when half of such pieces are tender.
+fn stages(
+    layer: &mut Layer,
+    worked: &Worked,
+    met_heat: Timestamp,
+    lift_at: Timestamp,
+    after_preheat: bool,
+) -> (Lane, Timestamp) {
+    let case = &worked.case;
+    let mut from = plus_minutes(met_heat, worked.durations.come_up_min);
+    let half = plus_minutes(met_heat, worked.ready_min(0.5).unwrap_or(0.0));
+    let tender_at = half.max(from).min(lift_at);
+    let (mut before, mut lane) = (TaskId::Simmer, Lane::Hob);
     for (i, stage) in case.stages.iter().enumerate() {
+        let number = i as u32;
         let last = i + 1 == case.stages.len();
         let (stage_lane, what, why) = words::over_the_heat(stage);
         lane = stage_lane;
         if i > 0 {
-            let id = format!("move_{i}");
-            let moving = words::moved(&case.stages[i - 1], stage);
-            let task = layer.add(&id, TaskKind::Move, Lane::Hands, moving.0, moving.1.into(), from, MOVE_MIN, true);
+            let id = TaskId::Move(number);
+            let (what, why) = words::moved(&case.stages[i - 1], stage);
+            let task = layer.add(Draft {
+                id,
+                kind: TaskKind::Move,
+                lane: Lane::Hands,
+                what,
+                why,
+                start: from,
+                minutes: MOVE_MIN,
+                hands_on: true,
+            });
             task.after = vec![before];
             before = id;
             from = plus_minutes(from, MOVE_MIN);
         }
-        let id = if last { "braise".to_owned() } else { format!("stage_{}", i + 1) };
-        let task = layer.add(&id, TaskKind::Braise, lane, what, why.into(), from, 0.0, false);
+        let id = if last { TaskId::Braise } else { TaskId::Stage(number + 1) };
+        let draft = Draft { id, kind: TaskKind::Braise, lane, what, why, start: from, minutes: 0.0, hands_on: false };
+        let task = layer.add(draft);
         task.after = vec![before];
-        if i == 0 && durations.preheat_min.is_some() && on_the_hob {
-            task.after.push("preheat".into());
+        if i == 0 && after_preheat {
+            task.after.push(TaskId::Preheat);
         }
-        let ended = spans.get(i).and_then(|span| span.to_min).map(|minutes| plus_minutes(met_heat, minutes));
+        let ended =
+            worked.forecast.stages.get(i).and_then(|span| span.to_min).map(|minutes| plus_minutes(met_heat, minutes));
         task.end = if last { tender_at.max(from) } else { ended.unwrap_or(from).max(from).min(tender_at.max(from)) };
         from = task.end;
         before = id;
     }
-    let tender_at = from;
+    let ready = |p| worked.ready_min(p).map(|minutes| plus_minutes(met_heat, minutes));
     layer.tasks.last_mut().expect("a case has a stage").window =
-        ready_from.zip(ready_to).map(|(from, to)| Window { from, to });
-
-    looks(layer, worked, met_heat, lift_at);
-    additions(layer, worked, braise_from, lift_at);
-    if minutes_between(tender_at, lift_at) >= 5.0 {
-        let task = layer.add(
-            "hold",
-            TaskKind::Hold,
-            lane,
-            words::hold(case).into(),
-            "this is the time kept for a slow piece; at 63 to 75 °C it softens only a little more".into(),
-            tender_at,
-            0.0,
-            false,
-        );
-        task.end = lift_at;
-        task.after = vec!["braise".into()];
-        task.cautions.push(safety::hot_hold());
-    }
+        ready(0.1).zip(ready(0.9)).map(|(from, to)| Window { from, to });
+    (lane, from)
 }
 
 /// What goes in before the end, each as long before the lifting as it needs, or a little sooner where the hands are busy.
 fn additions(layer: &mut Layer, worked: &Worked, from: Timestamp, lift_at: Timestamp) {
-    for (number, (name, sign, done_min)) in worked.durations.additions.iter().enumerate() {
+    for (number, (what, done_min)) in worked.durations.additions.iter().enumerate() {
         let free = |at: Timestamp, layer: &Layer| {
             let end = plus_minutes(at, ADD_MIN);
             end <= lift_at && !layer.tasks.iter().any(|task| task.hands_on && task.start < end && at < task.end)
@@ -95,29 +127,33 @@ fn additions(layer: &mut Layer, worked: &Worked, from: Timestamp, lift_at: Times
         let wanted = plus_minutes(lift_at, -f64::max(done_min.ceil(), ADD_MIN));
         let at = (0..=24).map(|step| plus_minutes(wanted, -5.0 * f64::from(step))).find(|at| free(*at, layer));
         let Some(at) = at.filter(|at| *at >= from) else { continue };
-        let task = layer.add(
-            &format!("add_{}", number + 1),
-            TaskKind::Add,
-            Lane::Hands,
-            format!("Put the {name} in"),
-            format!("if the meat forks nearly done; else wait with it. Done after {:.0} min: {sign}", done_min),
-            at,
-            ADD_MIN,
-            true,
-        );
-        task.after = vec!["simmer".into()];
-        task.cautions.push(safety::lid_steam());
+        let task = layer.add(Draft {
+            id: TaskId::Add(number as u32 + 1),
+            kind: TaskKind::Add,
+            lane: Lane::Hands,
+            what: say::add(what.name_and_cut()),
+            why: say::add_why(Minutes(done_min.ceil()), what.sign()),
+            start: at,
+            minutes: ADD_MIN,
+            hands_on: true,
+        });
+        task.after = vec![TaskId::Simmer];
+        minding_the_lid(task, worked);
     }
 }
 
-/// Looks from two thirds of the way on: as many as the way allows, none where a lid can't be opened.
-fn looks(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, lift_at: Timestamp) {
+/// Where a lid is lifted, its steam scalds.
+fn minding_the_lid(task: &mut Task, worked: &Worked) {
+    let last = worked.case.last();
+    if last.medium.is_pot() && last.pot.lid != Lid::None {
+        task.cautions.push(safety::lid_steam(worked.case.voice));
+    }
+}
+
+/// When the looks are, in minutes from the meat meeting the heat.
+fn look_times(worked: &Worked, look_until: f64) -> Vec<f64> {
     let case = &worked.case;
-    let minutes = |p| worked.ready_min(p);
-    let p50_min = minutes(0.5).unwrap_or(0.0);
-    let sign = case.main().eaten_as.sign();
-    let look_until = minutes_between(met_heat, lift_at) - 10.0;
-    let Some((first_what, again_what)) = words::look(case) else { return };
+    let p50_min = worked.ready_min(0.5).unwrap_or(0.0);
     // In a chain the last heat is the one that is watched.
     let last_from = worked.forecast.stages.last().and_then(|span| span.from_min).filter(|_| case.stages.len() > 1);
     let first = match last_from {
@@ -125,30 +161,37 @@ fn looks(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, lift_at: Times
         None => (p50_min * 2.0 / 3.0 / 5.0).round() * 5.0,
     };
     if last_from.is_some() && first > look_until {
-        return;
+        return Vec::new();
     }
-    let last = f64::min(minutes(0.9).unwrap_or(first), look_until);
+    let latest = worked.ready_min(0.9).unwrap_or(first);
+    let last = f64::min(latest, look_until);
     let most = if case.first().medium.is_pot() { MOST_CHECKS } else { worked.durations.looks.max(3) };
     let every = f64::max(CHECK_EVERY_MIN, ((last - first) / (most as f64 - 1.0) / 15.0).ceil() * 15.0);
-    let mut at_min = first;
-    for number in 1..=most {
-        if number > 1 && at_min > look_until || at_min >= minutes(0.9).unwrap_or(first) + every {
-            break;
-        }
+    let times = (0..most).map(|i| first + i as f64 * every);
+    let goes_on = |at: &f64| (*at == first || *at <= look_until) && *at < latest + every;
+    times.take_while(goes_on).collect()
+}
+
+/// Looks from two thirds of the way on: as many as the way allows, none where a lid can't be opened.
+fn looks(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, lift_at: Timestamp) {
+    let case = &worked.case;
+    let Some((first, again)) = words::look(case) else { return };
+    let look_until = minutes_between(met_heat, lift_at) - 10.0;
+    for (i, at_min) in look_times(worked, look_until).into_iter().enumerate() {
         let start = plus_minutes(met_heat, at_min);
-        let what = if number == 1 { first_what } else { again_what };
-        let why = if number == 1 {
-            format!("two thirds of the way: you want {sign}; expect it firm still")
-        } else {
-            format!("you want {sign}; each look lets heat out, so be quick")
-        };
-        let id = format!("check_{number}");
-        let task = layer.add(&id, TaskKind::Check, Lane::Hands, what.into(), why, start, 5.0, true);
-        task.after = vec!["simmer".into()];
+        let sign = case.main().eaten_as.sign();
+        let task = layer.add(Draft {
+            id: TaskId::Check(i as u32 + 1),
+            kind: TaskKind::Check,
+            lane: Lane::Hands,
+            what: if i == 0 { first.clone() } else { again.clone() },
+            why: if i == 0 { say::first_look_why(sign) } else { say::look_why(sign) },
+            start,
+            minutes: 5.0,
+            hands_on: true,
+        });
+        task.after = vec![TaskId::Simmer];
         task.window = Some(Window { from: plus_minutes(start, -10.0), to: plus_minutes(start, 15.0) });
-        if case.stages.last().is_some_and(|stage| stage.medium.is_pot()) {
-            task.cautions.push(safety::lid_steam());
-        }
-        at_min += every;
+        minding_the_lid(task, worked);
     }
 }

@@ -5,10 +5,11 @@ mod finishing;
 mod heat;
 mod words;
 
+use ergastic_words::{Said, Voice};
 use jiff::Timestamp;
 
 use super::Worked;
-use super::tasks::{Lane, Task, TaskKind};
+use super::tasks::{Lane, Task, TaskId, TaskKind};
 use crate::clock::plus_minutes;
 use crate::plan::Plan;
 use before::before_the_heat;
@@ -18,33 +19,35 @@ use heat::over_the_heat;
 /// Collects tasks; each follows the one before unless told otherwise.
 struct Layer<'a> {
     dish: &'a str,
+    voice: Voice,
     tasks: Vec<Task>,
 }
 
+/// A task before it has its dish and its place in the row.
+struct Draft {
+    id: TaskId,
+    kind: TaskKind,
+    lane: Lane,
+    what: Said,
+    why: Said,
+    start: Timestamp,
+    minutes: f64,
+    hands_on: bool,
+}
+
 impl Layer<'_> {
-    #[allow(clippy::too_many_arguments)] // the fields of a task
-    fn add(
-        &mut self,
-        id: &str,
-        kind: TaskKind,
-        lane: Lane,
-        what: String,
-        why: String,
-        start: Timestamp,
-        minutes: f64,
-        hands_on: bool,
-    ) -> &mut Task {
-        let after = self.tasks.last().map(|task| task.id.clone()).into_iter().collect();
+    fn add(&mut self, draft: Draft) -> &mut Task {
+        let after = self.tasks.last().map(|task| task.id).into_iter().collect();
         self.tasks.push(Task {
-            id: id.to_owned(),
+            id: draft.id,
             dish: self.dish.to_owned(),
-            what,
-            why,
-            kind,
-            lane,
-            start,
-            end: plus_minutes(start, minutes),
-            hands_on,
+            what: self.voice.say(draft.what),
+            why: self.voice.say(draft.why),
+            kind: draft.kind,
+            lane: draft.lane,
+            start: draft.start,
+            end: plus_minutes(draft.start, draft.minutes),
+            hands_on: draft.hands_on,
             after,
             window: None,
             cautions: Vec::new(),
@@ -63,8 +66,8 @@ pub fn lay(
     lift_at: Timestamp,
     not_before: Option<Timestamp>,
 ) -> Vec<Task> {
-    let mut layer = Layer { dish: &plan.name, tasks: Vec::new() };
-    before_the_heat(&mut layer, worked, met_heat, not_before);
+    let mut layer = Layer { dish: &plan.name, voice: worked.case.voice, tasks: Vec::new() };
+    before_the_heat(&mut layer, plan, worked, met_heat, not_before);
     over_the_heat(&mut layer, worked, met_heat, lift_at);
     finishing(&mut layer, plan, worked, lift_at);
     let mut tasks = layer.tasks;

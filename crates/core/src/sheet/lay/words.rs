@@ -1,80 +1,114 @@
-//! What each way is called at each step, where it takes place, and why.
+//! What each way is told at each step, where it takes place, and why: chosen from the facts of this dish.
 
-use crate::forecast::{Case, Medium, Stage};
-use crate::heat::pit::WrapMaterial;
+use ergastic_words::{Dial, Guide, Join, Minutes, Said, Temperature, Volume, prepare, sheet as say};
+
+use crate::forecast::{Case, Cooling, Medium, Stage};
+use crate::heat::coals::TURN_EVERY_MIN;
+use crate::heat::pot::Simmer;
+use crate::plan::Plan;
+use crate::prepare::SearFat;
+use crate::safety::COOLING_C;
+use crate::sheet::Durations;
 use crate::sheet::tasks::Lane;
+use crate::tender::EatenAs;
 
 /// A lane with what to do there and why.
-pub(super) type Step = (Lane, String, &'static str);
+pub(super) type Step = (Lane, Said, Said);
+
+/// A pit stalls between these, °C. Practice.
+const STALL_C: [f64; 2] = [65.0, 75.0];
+/// A look into a slow cooker costs this, min. Practice.
+const CROCK_LOOK_MIN: f64 = 20.0;
+/// What is held hot softens only a little between these, °C.
+const HOLD_C: [f64; 2] = [63.0, 75.0];
+/// A bath that only holds, °C.
+const HOLDING_BATH_C: f64 = 65.0;
 
 /// What has to get hot before the meat comes to it.
-pub(super) fn preheat(medium: &Medium) -> Option<Step> {
-    let hot = "it is hot when the pot goes in";
-    match medium {
-        Medium::Oven { set_c, .. } => Some((Lane::Oven, format!("Light the oven: {set_c:.0} °C"), hot)),
-        Medium::Fat { fat_c } => Some((Lane::Oven, format!("Warm the fat to {fat_c:.0} °C"), "fat is slow to warm")),
-        Medium::Coals(coals) => Some((
-            Lane::Hob,
-            format!("Light {} coals outdoors", coals.under + coals.over),
-            "they go on when they are grey all over; light the next lot early",
-        )),
-        Medium::Pit { pit, .. } => Some((
-            Lane::Pit,
-            format!("Light the pit: {:.0} °C, a stick of hardwood", pit.set_c),
-            "wait until it holds and the smoke runs thin and blue",
-        )),
-        Medium::Bath { bath_c } => {
-            Some((Lane::Bath, format!("Fill and warm the bath: {bath_c:.0} °C"), "start it with hot water; cover it"))
+pub(super) fn preheat(plan: &Plan, medium: &Medium) -> Option<Step> {
+    Some(match medium {
+        Medium::Oven { set_c, .. } => (Lane::Oven, say::light_oven(Dial(*set_c)), say::light_oven_why()),
+        Medium::Fat { fat_c } => (Lane::Oven, say::warm_fat(Temperature(*fat_c)), say::warm_fat_why()),
+        Medium::Coals(coals) => (Lane::Hob, say::light_coals(coals.under + coals.over), say::light_coals_why()),
+        Medium::Pit { pit, .. } => {
+            let wood = prepare::a_split(plan.prepare.wood.key());
+            (Lane::Pit, say::light_pit(Dial(pit.set_c), wood), say::light_pit_why())
         }
-        _ => None,
+        Medium::Bath { bath_c } => (Lane::Bath, say::warm_bath(Temperature(*bath_c)), say::warm_bath_why()),
+        _ => return None,
+    })
+}
+
+/// What the meat is browned in.
+pub(super) fn fat(fat: SearFat) -> Said {
+    match fat {
+        SearFat::Own => prepare::fat_own(),
+        SearFat::Oil => prepare::fat_oil(),
+        SearFat::Bacon => prepare::fat_bacon(),
     }
 }
 
 /// The last step at the bench before the meat meets the heat.
-pub(super) fn into_it(medium: &Medium, seared: bool) -> (&'static str, &'static str) {
-    match medium {
-        Medium::Pit { .. } => ("Rub it and put a probe in the middle", "the salt is in already: the rub needs none"),
-        Medium::Bath { .. } => (
-            "Bag it flat, press the air out, seal it twice",
-            "bones puncture bags: pad them; air makes it float, so weigh it down",
-        ),
-        Medium::Fat { .. } => ("Wipe the salt off and lay it in the melted fat, covered", "what sticks out dries"),
-        _ if seared => (
-            "Soften the aromatics in that fat, deglaze, scrape up the brown",
-            "garlic last; wine down by half; then the hot liquid",
-        ),
-        _ => ("Soften the aromatics, pour in the liquid", "garlic last; wine down by half; then the hot liquid"),
+pub(super) fn into_it(case: &Case, durations: &Durations) -> (Said, Said) {
+    let salted = durations.salt_g > 0.5;
+    match &case.first().medium {
+        Medium::Pit { .. } => (say::rub(), if salted { say::rub_why() } else { say::rub_unsalted_why() }),
+        Medium::Bath { .. } => (say::bag(), if durations.bones { say::bag_bones_why() } else { say::bag_why() }),
+        Medium::Fat { .. } => (if salted { say::into_fat_wipe() } else { say::into_fat() }, say::into_fat_why()),
+        _ => into_the_pot(case, durations),
     }
 }
 
+/// Aromatics, what deglazes, the liquid: as much of it as there is.
+fn into_the_pot(case: &Case, durations: &Durations) -> (Said, Said) {
+    let seared = durations.sear.is_some();
+    let aromatics: Vec<_> = durations.aromatics.iter().map(|what| what.name()).collect();
+    let soften = (!aromatics.is_empty()).then(|| {
+        let things = Said::list(aromatics, Join::And);
+        if seared { say::soften_in_that_fat(things) } else { say::soften(things) }
+    });
+    let scrape = match (durations.deglazes, seared) {
+        (Some(what), true) => Some(say::deglaze_seared(what.name())),
+        (Some(what), false) => Some(say::deglaze(what.name())),
+        (None, true) => Some(say::scrape(durations.base.name())),
+        (None, false) => None,
+    };
+    let poured = case.liquid_l > 0.005;
+    let all: Vec<_> = soften.into_iter().chain(scrape).collect();
+    let what = match (all.is_empty(), poured) {
+        (false, _) => Said::list(all, Join::Sentences),
+        (true, true) => say::heat_the_liquid(),
+        (true, false) => say::pot_ready(),
+    };
+    (what, if poured { say::into_it_why() } else { say::into_it_why_dry() })
+}
+
 /// The moment from which the clock counts.
-pub(super) fn meets_the_heat(case: &Case) -> Step {
-    let litres = case.liquid_l;
+pub(super) fn meets_the_heat(case: &Case, seared: bool) -> Step {
+    let (liquid, poured) = (Volume(case.liquid_l), case.liquid_l > 0.005);
     match &case.first().medium {
-        Medium::Pressure { .. } => (
-            Lane::PressurePot,
-            format!("Meat in with its resting juices and {litres:.1} L of thin hot liquid; lid locked, vent closed"),
-            "the clock starts here; it takes a while to come up, and cooks meanwhile",
-        ),
-        Medium::SlowCooker { .. } | Medium::KeepWarm { .. } => (
-            Lane::Crock,
-            format!("Meat into the crock with {litres:.1} L of liquid; lid on, switch it on"),
-            "the clock starts here; hot liquid saves most of an hour",
-        ),
-        Medium::Fat { .. } => {
-            (Lane::Oven, "Into the heat, the fat just trembling".into(), "the clock starts here; it must never fry")
+        Medium::Pressure { .. } => {
+            let what = match (poured, seared) {
+                (false, _) => say::pressure_in_dry(),
+                (true, true) => say::pressure_in_juices(liquid),
+                (true, false) => say::pressure_in(liquid),
+            };
+            (Lane::PressurePot, what, say::pressure_in_why())
         }
-        Medium::Bath { .. } => {
-            (Lane::Bath, "Lower the bag into the bath".into(), "the clock starts here; all of it under water")
+        Medium::SlowCooker { .. } | Medium::KeepWarm { .. } => {
+            let lid = case.pot().lid.words();
+            let what = if poured { say::crock_in(liquid, lid) } else { say::crock_in_dry(lid) };
+            (Lane::Crock, what, say::crock_in_why())
         }
-        Medium::Pit { .. } => {
-            (Lane::Pit, "Meat into the pit".into(), "the clock starts here; shut it and leave it shut")
-        }
-        _ => (
-            Lane::Hob,
-            format!("Meat in with its resting juices and {litres:.1} L of hot liquid; bring it to a simmer"),
-            "the clock starts here; skim the first foam",
-        ),
+        Medium::Fat { .. } => (Lane::Oven, say::fat_in(), say::fat_in_why()),
+        Medium::Bath { .. } => (Lane::Bath, say::bath_in(), say::bath_in_why()),
+        Medium::Pit { .. } => (Lane::Pit, say::pit_in(), say::pit_in_why()),
+        Medium::Chill { .. } => (Lane::Cold, say::cold_in(), say::cold_in_why()),
+        _ => match (poured, seared) {
+            (false, _) => (Lane::Hob, say::pot_in_dry(), say::pot_in_dry_why()),
+            (true, true) => (Lane::Hob, say::pot_in_juices(liquid), say::pot_in_why()),
+            (true, false) => (Lane::Hob, say::pot_in(liquid), say::pot_in_why()),
+        },
     }
 }
 
@@ -82,118 +116,140 @@ pub(super) fn meets_the_heat(case: &Case) -> Step {
 pub(super) fn over_the_heat(stage: &Stage) -> Step {
     let lid = stage.pot.lid.words();
     match &stage.medium {
-        Medium::Oven { set_c, .. } => (
-            Lane::Oven,
-            format!("Into the oven at {set_c:.0} °C, {lid}"),
-            "even heat from all sides; the dial decides how much water leaves",
-        ),
+        Medium::Oven { set_c, .. } => (Lane::Oven, say::in_the_oven(Dial(*set_c), lid), say::in_the_oven_why()),
         Medium::Hob { simmer } => {
-            (Lane::Hob, format!("On the hob, {lid}: {}", simmer.looks()), "simmer, don't boil: a boil breaks it up")
+            let why = if *simmer == Simmer::Boil { say::on_the_hob_rolling_why() } else { say::on_the_hob_why() };
+            (Lane::Hob, say::on_the_hob(simmer.looks(), lid), why)
         }
-        medium @ Medium::Coals(_) => (
-            Lane::Hob,
-            format!("{}, {lid}", medium.words()),
-            "turn the pot a quarter and the lid back every 15 min; fresh coals before the old ones fade",
-        ),
+        medium @ Medium::Coals(_) => {
+            (Lane::Hob, say::over_coals(medium.words(), lid), say::over_coals_why(Minutes(TURN_EVERY_MIN)))
+        }
         Medium::Pressure { hold_s, quick, .. } => {
-            let release = if *quick { "let the pressure off at once" } else { "let the pressure fall by itself" };
-            let held = hold_s
-                .filter(|s| s.is_finite())
-                .map_or(String::new(), |s| format!(", {:.0} min at pressure", s / 60.0));
-            (Lane::PressurePot, format!("Under pressure{held}; then {release}"), "coming up and letting go cook too")
+            let held = hold_s.filter(|s| s.is_finite()).map(|s| Minutes(s / 60.0));
+            let what = match (held, quick) {
+                (Some(held), false) => say::under_pressure_held(held),
+                (Some(held), true) => say::under_pressure_held_quick(held),
+                (None, false) => say::under_pressure(),
+                (None, true) => say::under_pressure_quick(),
+            };
+            (Lane::PressurePot, what, say::under_pressure_why())
         }
         medium @ (Medium::SlowCooker { .. } | Medium::KeepWarm { .. }) => {
-            (Lane::Crock, capital(&medium.words()), "leave the lid on: each look costs twenty minutes")
+            (Lane::Crock, say::in_the_crock(medium.words()), say::in_the_crock_why(Minutes(CROCK_LOOK_MIN)))
         }
-        Medium::Bath { bath_c } => {
-            (Lane::Bath, format!("In the bath at {bath_c:.0} °C"), "top it up: a bath evaporates over a day")
-        }
-        Medium::Fat { fat_c } => (Lane::Oven, format!("Under fat at {fat_c:.0} °C"), "all of it stays under the fat"),
+        Medium::Bath { bath_c } => (Lane::Bath, say::in_the_bath(Temperature(*bath_c)), say::in_the_bath_why()),
+        Medium::Fat { fat_c } => (Lane::Oven, say::under_fat(Temperature(*fat_c)), say::under_fat_why()),
         Medium::Pit { pit, wrap } => {
-            let wrapped = match wrap {
-                None => String::new(),
-                Some((WrapMaterial::Paper, at_c)) => format!("; into unwaxed paper at {at_c:.0} °C in the middle"),
-                Some((WrapMaterial::Foil, at_c)) => format!("; into foil at {at_c:.0} °C in the middle"),
+            let dial = Dial(pit.set_c);
+            let what = match wrap {
+                None => say::in_the_pit(dial),
+                Some((material, at_c)) if *at_c <= 0.0 => say::in_the_pit_wrapped_at_once(dial, material.key()),
+                Some((material, at_c)) => say::in_the_pit_wrapped(dial, material.key(), Temperature(*at_c)),
             };
-            (
-                Lane::Pit,
-                format!("In the pit at {:.0} °C{wrapped}", pit.set_c),
-                "it stalls for hours at 65 to 75 °C while its surface dries: that is no fault",
-            )
+            let [low, high] = STALL_C.map(Guide);
+            (Lane::Pit, what, say::in_the_pit_why(low, high))
         }
-        Medium::Chill { .. } => (
-            Lane::Cold,
-            "Cooled fast in ice water, then in the fridge".into(),
-            "to 21 °C within 2 h, to 5 °C within 4 h more",
-        ),
-        Medium::Reheat { to_c } => (
-            Lane::Hob,
-            format!("Warmed through gently in its liquid, to {to_c:.0} °C in the middle"),
-            "lift the set fat off first",
-        ),
+        Medium::Chill { cooling } => {
+            let [_, cool, cold] = COOLING_C.map(Guide);
+            let what = if *cooling == Cooling::OnTray { say::chilled_on_a_tray() } else { say::chilled() };
+            (Lane::Cold, what, say::chilled_why(cool, cold))
+        }
+        Medium::Reheat { to_c } => (Lane::Hob, say::reheated(Temperature(*to_c)), say::reheated_why()),
     }
 }
 
 /// From one heat to the next.
-pub(super) fn moved(from: &Stage, to: &Stage) -> (String, &'static str) {
+pub(super) fn moved(from: &Stage, to: &Stage) -> (Said, Said) {
     match (&from.medium, &to.medium) {
-        (Medium::Pit { .. }, Medium::Bath { .. }) => {
-            ("From the pit: bag it, seal it, into the bath".into(), "it has its smoke; the bath does the softening")
+        (Medium::Pit { .. }, Medium::Bath { .. }) => (say::pit_to_bath(), say::pit_to_bath_why()),
+        (_, Medium::Chill { .. }) => {
+            let [warm, cool, _] = COOLING_C.map(Guide);
+            (say::to_the_cold(), say::to_the_cold_why(warm, cool))
         }
-        (_, Medium::Chill { .. }) => ("Off the heat: cool it shallow and fast".into(), "from 57 to 21 °C within 2 h"),
-        (Medium::Chill { .. }, _) => {
-            ("Out of the cold; lift the fat off; back to the heat".into(), "the fat comes off whole")
-        }
-        (from, to) if from.same_kind(to) => (format!("Change over: {}", to.words()), "the lid and the heat as said"),
-        (_, to) => (format!("Move it: {}", to.words()), "quickly, so that it stays hot"),
+        // Only on liquid does fat set to be lifted off.
+        (Medium::Chill { cooling: Cooling::InLiquid }, _) => (say::from_the_cold(), say::from_the_cold_why()),
+        (Medium::Chill { .. }, _) => (say::from_the_cold_no_fat(), say::from_the_cold_no_fat_why()),
+        (from, to) if from.same_kind(to) => (say::change_over(to.words()), say::change_over_why()),
+        (_, to) => (say::move_it(to.words()), say::move_it_why()),
     }
 }
 
 /// The first look and the later ones; none where the lid stays shut.
-pub(super) fn look(case: &Case) -> Option<(&'static str, &'static str)> {
-    match &case.stages.last().unwrap_or(case.first()).medium {
+pub(super) fn look(case: &Case) -> Option<(Said, Said)> {
+    match &case.last().medium {
         Medium::Pressure { .. } | Medium::Chill { .. } | Medium::Reheat { .. } => None,
-        Medium::Bath { .. } => Some(("First look: press it through the bag", "Look again: press it through the bag")),
-        Medium::Pit { .. } => Some(("First look: slide a probe in", "Look again: slide a probe in")),
+        Medium::Bath { .. } => Some((say::look_bag(), say::look_bag_again())),
+        Medium::Pit { .. } => Some((say::look_probe(), say::look_probe_again())),
         Medium::Fat { .. } | Medium::SlowCooker { .. } | Medium::KeepWarm { .. } => {
-            Some(("First look: fork it", "Look again: fork it"))
+            Some((say::look_fork(), say::look_fork_again()))
         }
-        _ => Some(("First look: fork it, and see to the liquid", "Look again: fork it, and see to the liquid")),
+        _ => Some((say::look_fork_and_liquid(), say::look_fork_and_liquid_again())),
     }
 }
 
 /// Waiting hot for the bell.
-pub(super) fn hold(case: &Case) -> &'static str {
-    match &case.stages.last().unwrap_or(case.first()).medium {
-        Medium::Pit { .. } => "Tender early? Wrapped, in an oven or a dry box, kept hot",
-        Medium::Bath { .. } => "Tender early? Turn the bath down to 65 °C and leave it in its bag",
-        _ => "Tender early? Lid on, heat off or lowest, keep it hot",
-    }
+pub(super) fn hold(case: &Case) -> (Said, Said) {
+    let what = match &case.last().medium {
+        Medium::Pit { wrap: Some(_), .. } => say::hold_pit_wrapped(),
+        Medium::Pit { .. } => say::hold_pit(),
+        Medium::Bath { .. } => say::hold_bath(Guide(HOLDING_BATH_C)),
+        Medium::Pressure { .. } => say::hold_pressure(),
+        Medium::SlowCooker { .. } | Medium::KeepWarm { .. } => say::hold_crock(),
+        _ => say::hold_pot(),
+    };
+    let [low, high] = HOLD_C.map(Guide);
+    (what, say::hold_why(low, high))
 }
 
-/// Out of the heat.
-pub(super) fn lift(case: &Case) -> (&'static str, &'static str) {
-    match &case.stages.last().unwrap_or(case.first()).medium {
-        Medium::Pit { .. } => ("Take it out of the pit, still wrapped", "keep what runs from it"),
-        Medium::Bath { .. } => ("Out of the bath; pour the bag's juice off, pat it dry", "the juice is the sauce"),
-        Medium::Fat { .. } => ("Lift it out of the fat and let it drain", "under the fat stands its jelly: keep it"),
-        Medium::Pressure { .. } => (
-            "Open the lid when the pin has dropped; lift the meat onto a warm tray",
-            "fork it first: firm still means lid on again",
-        ),
-        _ => ("Lift the meat out onto a warm tray, covered", "bones, bay and strings out; keep what runs from it"),
+/// Out of the heat, with what comes out beside the meat.
+pub(super) fn lift(case: &Case, out: &[Said]) -> (Said, Said) {
+    let (what, why) = match &case.last().medium {
+        Medium::Pit { wrap: Some(_), .. } => (say::lift_pit_wrapped(), say::lift_why()),
+        Medium::Pit { .. } => (say::lift_pit(), say::lift_why()),
+        Medium::Bath { .. } => (say::lift_bath(), say::lift_bath_why()),
+        Medium::Fat { .. } => (say::lift_fat(), say::lift_fat_why()),
+        Medium::Pressure { .. } => (say::lift_pressure(), say::lift_pressure_why()),
+        _ => (say::lift_pot(), say::lift_why()),
+    };
+    if out.is_empty() {
+        return (what, why);
     }
+    (what, say::lift_out_why(Said::list(out.iter().cloned(), Join::Commas)))
 }
 
 /// Why it rests.
-pub(super) fn rest(case: &Case) -> &'static str {
-    match &case.stages.last().unwrap_or(case.first()).medium {
-        Medium::Pit { .. } => "half an hour at least: it cuts cleaner and loses less on the board",
-        _ => "15 to 20 minutes: it slices cleaner and keeps more of its juice",
+pub(super) fn rest(case: &Case) -> Said {
+    match (&case.last().medium, case.main().eaten_as) {
+        (Medium::Pit { .. }, _) => say::rest_pit_why(),
+        (_, EatenAs::Slice | EatenAs::Probe) => say::rest_slicing_why(),
+        _ => say::rest_why(),
     }
 }
 
-fn capital(words: &str) -> String {
-    let words = words.trim_start_matches("a ");
-    words.chars().take(1).flat_map(char::to_uppercase).chain(words.chars().skip(1)).collect()
+/// What the meat goes back into.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub(super) enum BackInto {
+    Nothing,
+    Sauce,
+    Broth,
+}
+
+/// How it is cut up for the plate.
+pub(super) fn cut_up(eaten_as: EatenAs, into: BackInto) -> (Said, Said) {
+    use BackInto::{Broth, Nothing, Sauce};
+    let what = match (eaten_as, into) {
+        (EatenAs::Slice | EatenAs::Probe, Nothing) => say::slice(),
+        (EatenAs::Slice | EatenAs::Probe, Sauce) => say::slice_into_the_sauce(),
+        (EatenAs::Slice | EatenAs::Probe, Broth) => say::slice_into_the_broth(),
+        (EatenAs::Pull, Nothing) => say::pull(),
+        (EatenAs::Pull, Sauce) => say::pull_into_the_sauce(),
+        (EatenAs::Pull, Broth) => say::pull_into_the_broth(),
+        (EatenAs::Fork, Nothing) => say::portion(),
+        (EatenAs::Fork, Sauce) => say::portion_into_the_sauce(),
+        (EatenAs::Fork, Broth) => say::portion_into_the_broth(),
+        (EatenAs::Spoon, Nothing) => say::break_up(),
+        (EatenAs::Spoon, Sauce) => say::break_up_into_the_sauce(),
+        (EatenAs::Spoon, Broth) => say::break_up_into_the_broth(),
+    };
+    (what, if into == Nothing { say::board_dry_why() } else { say::board_why() })
 }

@@ -1,0 +1,148 @@
+### Why something given can't be used: what is allowed, after the field and what was given.
+
+# The whole of it. $field (Text) $given (Said) $allowed (Said)
+whole = { $field }: { $given } can't be used; { $allowed }
+
+# The same where something has to be given. $field (Text) $allowed (Said)
+missing = { $field } is missing; { $allowed }
+
+a-value = a value
+a-list = a list
+beside-stages = a value beside stages
+beside-parts = a value beside parts
+more-than-one-end = more than one end
+
+# In the units of the field. $low (Said) $high (Said)
+range = it must be { $low } to { $high }
+
+# The same with the cook's own units beside them, where those are others. $low (Said) $high (Said) $lower (Said) $higher (Said)
+range-in-both = it must be { $low } to { $high }{ $units ->
+        [us] {" "}({ BARE($lower) } to { $higher })
+       *[metric] {""}
+    }
+
+# $figure (Said) $unit (Key)
+with-unit =
+    { $unit ->
+        [celsius] { $figure } °C
+        [kelvin] { $figure } K
+        [metres] { $figure } m
+        [centimetres] { $figure } cm
+        [millimetres] { $figure } mm
+        [kilograms] { $figure } kg
+        [grams] { $figure } g
+        [litres] { $figure } L
+        [millilitres] { $figure } mL
+        [hours] { $figure } h
+        [minutes] { $figure } min
+        [days_from_now] { $figure } days from now
+        [watts] { $figure } W
+        [kilopascals] { $figure } kPa over the air
+        [percent] { $figure } %
+        [a_kilo] { $figure } a kilo
+        [coals] { $figure } coals
+       *[none] { $figure }
+    }
+
+# $zone (Text)
+zone = it must be a time zone's name such as "Europe/Helsinki"
+    .given = "{ $zone }"
+
+instant = it must be a time such as 2027-02-05T19:00 or 2027-02-05T19:00:00+02:00
+instant-with-offset = it must be a time such as 2027-02-06T03:14:15Z
+not-our-time = it must lie in the years 2000 to 2100. Is the clock set?
+not-ahead = it must not be more than an hour ahead
+end-after-begin = it must end after it begins
+# $from (Text) $to (Text)
+from-to = "{ $from }" to "{ $to }"
+
+# $most (Count)
+at-most = it must hold { $most } at most
+# $least (Count) $most (Count)
+so-many = it must hold { $least } to { $most }
+# $count (Count)
+count = { $count }
+
+# $known (Said)
+one-of = it must be one of { $known }
+
+one-line = use letters, figures and signs that can be seen, on one line
+visible = use letters, figures and signs that can be seen
+# $code (Text)
+character = the character { $code }
+# $most (Count)
+length = it must be 1 to { $most } characters
+# $count (Count)
+characters = { $count } characters
+
+something-to-cook-on = name something to cook on, such as "oven" or "hob"
+name-a-cut = name a cut, such as "chuck" or "shin"
+name-a-cut-or-way = name a cut, such as "chuck" or "shin"; or a method, to be told what to buy for it
+name-a-way = name a way, such as "braise"
+name-a-cooking-way = name a way that cooks: braise, stew, pressure, smoke, confit, slow_cooker or water_bath
+first-stage-names-its-way = the first stage names its way
+stands-in-each-stage = in a chain it stands inside each stage
+stands-in-each-part = in a mixed pot it stands inside each part
+must-be-given = it must be given
+mass-must-be-given = it must be given: all pieces together, raw, bone in, kg
+say-how-much = say how much, in ml or in g
+must-be-poured = it must be something that is poured
+some-coals = there must be some coals, under the pot or over it
+level-or-gauge = give level or gauge_kpa, not both
+size-or-thickness = give size_mm or thickness_mm, not both
+both-sides = a rectangular vessel needs width_cm and length_cm
+pressure-lid = a pressure pot is closed with its own lid: leave it out or give tight
+no-pot-to-pour-into = this way has no pot to pour it into. Write a note instead
+one-end = give one of min, core_c or tender
+stage-ends = a stage with another after it says when it ends: min, core_c or tender
+nothing-tender-in-the-cold = nothing becomes tender in the cold; give min or core_c
+must-be-true = it must be true, or left out
+# $cooks (Count) $parts (Count) $stages (Count)
+runs = { $cooks } cooks of { $parts ->
+        [one] 1 part
+       *[other] { $parts } parts
+    } in { $stages ->
+        [one] 1 stage
+       *[other] { $stages } stages
+    }
+# $most (Count)
+most-runs = multiplied with each other they must be { $most } at most
+# $most (Mass)
+vessel-takes = this vessel takes { $most } at most. Take a larger pot, or two
+no-vessel-takes-it = no vessel here takes it, whole or cut up. Give less
+# $method (Key) $takes (Key)
+foreign-heat = it does not go with { $method }, whose heat takes { $takes ->
+        [pots] source with set_c, simmer or under and over
+        [pressure] level or gauge_kpa, at_pressure_min and release
+        [smoke] pit_c and wrap
+        [confit] fat_c
+        [slow_cooker] setting
+        [water_bath] bath_c
+        [keep_warm] at_c
+        [reheat] to_c
+       *[nothing] nothing
+    }
+only-a-hob = only a hob is set by a simmer. An oven takes set_c, coals a count
+only-an-oven = only an oven has it. A hob takes simmer, coals under and over
+only-coals = only coals have it. A hob takes simmer, an oven set_c
+
+this-heat = this heat
+never-tender = it is not tender within three days. Choose a hotter way
+too-late-to-pour = liquid counts within three days of the meat meeting the heat. Write a note instead
+
+recipe-too-long = it must be a line or two, such as "35 min at high pressure" or "2½ h at 160 °C"
+recipe-how-long = say how long, such as "35 min at high pressure" or "2½ h at 160 °C"
+recipe-how = say how long and how, such as "35 min at high pressure" or "2½ h at 160 °C"
+recipe-time = its time must be 1 min to 72 h
+# $given (Said) $allowed (Said)
+recipe-heat = its heat can't be { $given }: { $allowed }
+
+not-one-object = it must be one JSON object
+object-with-names = it must be an object with the names of its fields
+more-text = more text after the JSON
+one-value = give one JSON value
+this-text = this text
+# $reason (Text)
+not-json = it must be JSON that fits the field: { $reason }
+# $expected (Text)
+expected = it must be { $expected }

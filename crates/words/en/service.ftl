@@ -1,0 +1,54 @@
+### What the server and the command line say: refusals, and what was done.
+
+own-fault = something went wrong in the server
+database-fault = the kitchen's database can't be used just now; nothing was changed
+took-too-long = this took too long and was given up. Ask for less, or again
+too-much = too much is being worked out at once. Ask again shortly
+too-many-pages = too many pages listen for changes. Close some
+no-api-address = there is no such address in the API
+no-address = there is no such address
+no-method = this address does not take that method
+another-site = this came from another site's page
+own-machine-only = this kitchen answers on its own machine only
+read-only-page = a page can only be read (GET, HEAD)
+no-file = there is no such file
+no-version = there is no such version
+# $text (Text)
+nothing-called = there is nothing called { $text }
+# $most (Count)
+too-long = this is longer than the { $most } bytes it may have
+rest-did-not-come = the rest of the request did not come
+broke-off = the request broke off
+no-web-files = The web files are not in this build. Build it with "dev build"
+what-the-address-says = what the address says
+
+header = header
+csv-header = it must be at,celsius
+this-row = this row
+more-rows = more rows
+# $most (Count)
+most-readings = send { $most } readings at most at once
+a-number = it must be a number
+# $reason (Text)
+because = { $reason }
+
+## The command line.
+
+# $path (Text)
+no-kitchen-in = there is no kitchen in { $path }. Name its folder with --data
+# $path (Text)
+holds-the-kitchen = { $path } holds the whole kitchen.
+# $copy (Text) $path (Text)
+kitchen-is-back = The kitchen of { $copy } is back in { $path }.
+# $path (Text)
+was-there = What was there is kept as { $path }.
+# $path (Text)
+no-folder = the folder { $path } can't be made
+# $path (Text) $most (Count)
+file-too-large = { $path }: larger than { $most } bytes
+# $reason (Text)
+standard-output = standard output: { $reason }
+database-not-opened = the database can't be opened
+demo-not-loaded = the demo kitchen can't be loaded
+# $port (Text)
+port-taken = port { $port } can't be used

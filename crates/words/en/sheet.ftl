@@ -1,0 +1,254 @@
+### The sheet: what to do, in what order, and why; and what would help when the bell can't be met.
+
+## The whole.
+
+# $certainty (Share) $time (Span) $finishing (Span)
+why = { CAPITAL($certainty) } such pieces are tender within { $time } of meeting the heat, and the finishing takes { $finishing }. So it goes on early enough for a slow one; a quick one waits hot.
+# $chance (Share) $certainty (Share) $late (Span)
+too-late = Starting now, { $chance } such pieces are tender in time. To be sure of { $certainty }, plates come { $late } late.
+
+## Salt, pan, and what has to get hot.
+
+salt-ahead-why = Salt this far ahead seasons more than the surface, and the surface dries for the pan.
+salt-ahead-unseared-why = Salt this far ahead seasons more than the surface.
+salt-late-why = So late the salt stays near the surface.
+brine-why = In the end brine and meat are equally salt: waiting can't oversalt it.
+take-out = Take the meat out of the fridge
+    .pat = Take the meat out of the fridge and pat it dry
+    .why = How long it stands out changes the cooking time little.
+    .pat-why = A dry surface browns, a wet one steams. How long it stands out changes the cooking time little.
+# $dial (Dial)
+light-oven = Light the oven: { $dial }
+    .why = It is hot when the pot goes in.
+# $fat (Temperature)
+warm-fat = Warm the fat to { $fat }
+    .why = Fat is slow to warm.
+# $coals (Count)
+light-coals = Light { $coals } coals outdoors
+    .why = They go on when they are grey all over. Light the next lot early.
+# $dial (Dial) $wood (Said)
+light-pit = Light the pit: { $dial }, { $wood }
+    .why = Wait until it holds and the smoke runs thin and blue.
+# $bath (Temperature)
+warm-bath = Fill the bath and warm it to { $bath }
+    .why = Start it with hot water, and cover it.
+# $fat (Said)
+heat-pan = Get the pan fully hot. { $fat }
+    .why = The fat ripples and a drop of water dances. No sizzle? Take the meat out and wait.
+sear-one = Brown it on every broad side
+# $pieces (Count)
+sear-all = Brown all { $pieces } pieces
+# $batch (Count) $batches (Count) $first (Count) $last (Count)
+sear-batch = Brown batch { $batch } of { $batches }: pieces { $first } to { $last }
+    .two = Brown batch { $batch } of { $batches }: pieces { $first } and { $last }
+    .one = Brown batch { $batch } of { $batches }: piece { $first }
+    .why = Brown is flavour and colour. Crowded meat steams grey, so leave room.
+
+## The last step before the meat meets the heat.
+
+rub = Rub it and put a probe in the middle
+    .why = The salt is in the meat already: take a rub without any.
+    .unsalted-why = The probe's tip belongs in the thickest part, away from bone.
+bag = Bag it flat, press the air out, seal it twice
+    .why = Air makes a bag float: weigh it down.
+    .bones-why = Bones puncture bags: pad them. Air makes a bag float: weigh it down.
+into-fat = Lay it in the melted fat, covered
+    .wipe = Wipe the salt off and lay it in the melted fat, covered
+    .why = What sticks out dries.
+# $things (Said)
+soften = Soften { $things } in a film of fat
+    .in-that-fat = Soften { $things } in that fat
+# $name (Said)
+deglaze = Pour in the { $name } and boil it down by half
+    .seared = Pour in the { $name }, scrape up the brown and boil it down by half
+# $name (Said)
+scrape = Scrape up the brown with a ladle of { $name }
+heat-the-liquid = Get the liquid hot
+pot-ready = Get the pot ready
+into-it-why = Hot liquid into a hot pot: cold liquid costs minutes.
+    .dry = The lowest heat: its own juice has to run first.
+
+## The moment from which the clock counts.
+
+# $liquid (Volume)
+pressure-in = Meat in with { $liquid } of thin hot liquid; lid locked, vent closed
+    .juices = Meat in with its resting juices and { $liquid } of thin hot liquid; lid locked, vent closed
+    .dry = Meat in; lid locked, vent closed
+    .why = The clock starts here. It takes a while to come up, and cooks meanwhile.
+# $liquid (Volume) $lid (Said)
+crock-in = Meat into the crock with { $liquid } of liquid; { $lid }, switch it on
+    .dry = Meat into the crock; { $lid }, switch it on
+    .why = The clock starts here. Hot liquid saves most of an hour.
+fat-in = Into the heat, the fat just trembling
+    .why = The clock starts here. It must never fry.
+bath-in = Lower the bag into the bath
+    .why = The clock starts here. All of it under water.
+pit-in = Meat into the pit
+    .why = The clock starts here. Shut it and leave it shut.
+# $liquid (Volume)
+pot-in = Meat in with { $liquid } of hot liquid; bring it to a simmer
+    .juices = Meat in with its resting juices and { $liquid } of hot liquid; bring it to a simmer
+    .dry = Meat in, lowest heat, until its juice runs
+    .why = The clock starts here. Skim the first foam.
+    .dry-why = The clock starts here. With nothing poured the bottom can catch.
+cold-in = Into the cold
+    .why = Nothing softens here.
+
+## What goes on by itself.
+
+# $dial (Dial) $lid (Said)
+in-the-oven = Into the oven at { $dial }, { $lid }
+    .why = Even heat from all sides. The dial decides how much water leaves.
+# $bubbles (Said) $lid (Said)
+on-the-hob = On the hob, { $lid }: { $bubbles }
+    .why = Simmer, don't boil: a boil breaks it up.
+    .rolling-why = A rolling boil breaks pieces up: watch it.
+# $coals (Said) $lid (Said) $turn (Minutes)
+over-coals = { CAPITAL($coals) }, { $lid }
+    .why = Turn the pot a quarter and its lid back every { $turn }. Fresh coals go on before the old ones fade.
+# $held (Minutes)
+under-pressure = Under pressure, then let it fall by itself
+    .held = { $held } at pressure, then let it fall by itself
+    .quick = Under pressure, then let it off at once
+    .held-quick = { $held } at pressure, then let it off at once
+    .why = Coming up and letting go cook too.
+# $crock (Said) $look (Minutes)
+in-the-crock = { CAPITAL($crock) }
+    .why = Leave it shut: each look costs { $look }.
+# $bath (Temperature)
+in-the-bath = In the bath at { $bath }
+    .why = Top it up: a bath evaporates over a day.
+# $fat (Temperature)
+under-fat = Under fat at { $fat }
+    .why = All of it stays under the fat.
+# $dial (Dial) $material (Key) $at (Temperature)
+in-the-pit = In the pit at { $dial }, bare
+    .wrapped = In the pit at { $dial }; into { $material ->
+        [paper] unwaxed paper
+       *[foil] foil
+    } at { $at } in the middle
+    .wrapped-at-once = In the pit at { $dial }, in { $material ->
+        [paper] unwaxed paper
+       *[foil] foil
+    } from the start
+# $low (Guide) $high (Guide)
+in-the-pit-why = It stalls for hours at { BARE($low) } to { $high } while its surface dries. That is no fault.
+# $cool (Guide) $cold (Guide)
+chilled = Cool it fast in ice water, then in the fridge
+    .on-a-tray = Cool it on a tray in the fridge
+    .why = To { $cool } within 2 h, and to { $cold } within 4 h more.
+# $to (Temperature)
+reheated = Warm it through gently in its liquid, to { $to } in the middle
+    .why = Lift the set fat off first.
+
+## From one heat to the next.
+
+pit-to-bath = From the pit: bag it, seal it, into the bath
+    .why = It has its smoke. The bath does the softening.
+# $warm (Guide) $cool (Guide)
+to-the-cold = Off the heat: cool it shallow and fast
+    .why = From { BARE($warm) } to { $cool } within 2 h.
+from-the-cold = Out of the fridge, the fat lifted off, back to the heat
+    .why = Set fat comes off whole.
+    .no-fat = Out of the fridge, back to the heat
+    .no-fat-why = Cold meat is slow to warm through.
+# $to (Said)
+change-over = Change over to { $to }
+    .why = Lid and heat as said.
+# $to (Said)
+move-it = Move it: { $to }
+    .why = Quickly, so that it stays hot.
+
+## Looks on the way.
+
+look-bag = First look: press it through the bag
+    .again = Look again: press it through the bag
+look-probe = First look: slide a probe in
+    .again = Look again: slide a probe in
+look-fork = First look: fork it
+    .again = Look again: fork it
+look-fork-and-liquid = First look: fork it, and see to the liquid
+    .again = Look again: fork it, and see to the liquid
+# $sign (Said)
+first-look-why = Two thirds of the way, so expect it firm still. It is done when { $sign }.
+# $sign (Said)
+look-why = It is done when { $sign }. Each look lets heat out, so be quick.
+# $what (Said)
+add = Put in the { $what }
+# $time (Minutes) $sign (Said)
+add-why = Only if the meat forks nearly done; else wait with it. Done after { $time }: { $sign }.
+
+## Waiting hot for the bell.
+
+hold-pit = Tender early? Wrap it and keep it hot in a warm oven or a dry box
+    .wrapped = Tender early? Keep it wrapped and hot, in a warm oven or a dry box
+# $at (Guide)
+hold-bath = Tender early? Turn the bath down to { $at } and leave it in its bag
+hold-pressure = Tender early? Leave it on keep-warm, closed
+hold-crock = Tender early? Switch it to keep-warm
+hold-pot = Tender early? Turn the heat off or to its lowest, cover it, keep it hot
+# $low (Guide) $high (Guide)
+hold-why = This is the time kept for a slow piece. At { BARE($low) } to { $high } it softens only a little more.
+
+## To the plate.
+
+lift-pit = Take it out of the pit
+    .wrapped = Take it out of the pit, still wrapped
+lift-bath = Out of the bath; pour the juice from the bag, pat the meat dry
+    .why = That juice is the sauce.
+lift-fat = Lift it out of the fat and let it drain
+    .why = Under the fat stands its jelly: keep it.
+lift-pressure = Open it when the pin has dropped, and lift the meat onto a warm tray
+    .why = Fork it first: still firm means closed again and back to pressure.
+lift-pot = Lift the meat onto a warm tray, covered
+lift-why = Keep what runs from it.
+# $out (Said)
+lift-out-why = Out comes with it: { $out }. Keep what runs from the meat.
+# $fat (Volume) $deep (Length)
+skim = Let it settle and skim the fat: about { $fat }, { $deep } deep
+    .little = Let it settle and skim what fat there is
+    .why = Half off the flame, the fat gathers on the still side. Do it before anything thickens.
+sauce-why = Weak: reduce it. Right but thin: thicken it. Salty, bitter or sour: don't reduce.
+rest = The meat rests, covered
+    .slicing-why = It cuts cleaner and keeps more of its juice.
+    .why = It stays warm while the rest is done.
+    .pit-why = Half an hour at least: it cuts cleaner and loses less on the board.
+slice = Slice across the grain
+    .into-the-sauce = Slice across the grain, back into the sauce
+    .into-the-broth = Slice across the grain, back into the broth
+pull = Pull it with two forks, in chunks
+    .into-the-sauce = Pull it with two forks, in chunks, into the sauce
+    .into-the-broth = Pull it with two forks, in chunks, into the broth
+portion = Portion it
+    .into-the-sauce = Portion it and turn it in the sauce
+    .into-the-broth = Portion it, back into the broth
+break-up = Break it up
+    .into-the-sauce = Break it up and turn it in the sauce
+    .into-the-broth = Break it up, back into the broth
+board-why = What ran onto the board goes back in.
+board-dry-why = Pour over it what ran onto the board.
+# $people (Count) $grams (Mass)
+serve = Plate for { $people }: about { $grams } of meat each
+    .why = Something sharp and fresh beside it.
+
+## What would meet the bell.
+
+later-bell = Ring the bell later
+    .trade = Everyone waits; the dish stays as it is.
+# $side (Length)
+cut-into-cubes = Cut it into { $side } cubes
+    .trade = No slices.
+    .trade-batches = No slices, and more batches to brown.
+# $dial (Dial)
+hotter-oven = Turn the oven to { $dial }
+    .trade = Much more water leaves: top up and watch it.
+brisker-simmer = Keep a brisker simmer, small bubbles all over
+    .trade = More water leaves, and pieces break up sooner.
+# $wanted (Said)
+serve-in-chunks = Serve it in chunks for the fork
+    .trade = Firmer than for the { $wanted }.
+# $wanted (Said)
+serve-in-slices = Serve it in slices
+    .trade = Firmer than for the { $wanted }.
+skip-the-sear = Skip the browning
+    .trade = Paler, and less of the roasted flavour.

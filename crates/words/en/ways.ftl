@@ -1,0 +1,155 @@
+### The ways of cooking: what each is called, what surrounds the meat, and what is believed of it.
+
+# How the pot is covered. $lid (Key)
+lid =
+    { $lid ->
+        [tight] lid on tight
+        [foil] sealed with foil
+        [loose] lid on loosely
+        [ajar] lid ajar
+       *[none] no lid
+    }
+
+# What a simmer looks like. $simmer (Key)
+bubbles =
+    { $simmer ->
+        [lazy] a bubble now and then
+        [gentle] bubbles breaking in one or two places
+        [brisk] small bubbles all over
+       *[boil] a rolling boil
+    }
+
+## What surrounds the meat, in a few words.
+
+# $simmer (Key)
+hob =
+    { $simmer ->
+        [lazy] a lazy simmer
+        [gentle] a gentle simmer
+        [brisk] a brisk simmer
+       *[boil] a rolling boil
+    }
+# $dial (Dial)
+oven = { A($dial) } oven
+# $dial (Dial)
+cold-oven = { A($dial) } oven, from cold
+# $under (Count) $over (Count)
+coals = { $under } coals under and { $over } over
+# $inside (Temperature)
+pressure = pressure, at { $inside }
+# $setting (Key)
+slow-cooker = a slow cooker on { $setting ->
+        [low] low
+       *[high] high
+    }
+# $at (Temperature)
+keep-warm = the keep-warm, at { $at }
+# $bath (Temperature)
+bath = a bag in { A($bath) } bath
+# $fat (Temperature)
+fat = fat at { $fat }
+# $dial (Dial)
+pit = { A($dial) } pit, bare
+# $dial (Dial) $material (Key) $at (Temperature)
+pit-wrapped = { A($dial) } pit, in { $material ->
+        [paper] paper
+       *[foil] foil
+    } from { $at } in the middle
+# $dial (Dial) $material (Key)
+pit-wrapped-at-once = { A($dial) } pit, in { $material ->
+        [paper] paper
+       *[foil] foil
+    } from the start
+# $cooling (Key)
+chill = the cold, { $cooling ->
+        [in_liquid] in its liquid
+        [in_bag] in its bag
+       *[on_tray] on a tray
+    }
+# $to (Temperature)
+reheat = warming through to { $to }
+
+## How long in what, as a recipe says it.
+
+# $time (Minutes) $medium (Said)
+so-long-at = { $time } at { $medium }
+# $time (Minutes) $medium (Said)
+so-long-under = { $time } under { $medium }
+# $time (Minutes) $medium (Said)
+so-long-in = { $time } in { $medium }
+
+## The same as a sentence, with what the liquid comes to.
+
+# $simmer (Said) $bubbles (Said)
+on-the-hob = It cooks at { $simmer }: { $bubbles }.
+at-a-rolling-boil = It cooks at a rolling boil.
+# $oven (Said) $settles (Temperature) $boils (Key)
+in-the-oven = In { $oven } the liquid { $boils ->
+        [yes] boils gently, at { $settles }
+       *[no] stays well under the boil, at { $settles }
+    }.
+# $coals (Said) $settles (Temperature) $boils (Key)
+over-coals = With { $coals } the liquid { $boils ->
+        [yes] boils gently, at { $settles }
+       *[no] stays well under the boil, at { $settles }
+    }.
+# $inside (Temperature) $boil (Temperature)
+under-pressure = Under pressure it cooks at { $inside }, where an open pot boils at { $boil }.
+pressure-comes-late = The lid is locked, but with so little liquid pressure builds only once juice has run.
+# $crock (Said) $settles (Temperature)
+in-the-crock = { CAPITAL($crock) } takes hours to warm up, to about { $settles }.
+# $at (Temperature)
+kept-warm = Kept warm at { $at } it goes on cooking, slowly.
+# $bath (Temperature)
+in-the-bath = In its bag the meat is held at { $bath }.
+# $fat (Temperature)
+under-the-fat = It cooks under fat at { $fat }.
+# $pit (Said)
+in-the-pit = It cooks in { $pit }.
+in-the-cold = In the cold nothing softens.
+# $to (Temperature)
+warmed-through = It is warmed through to { $to }.
+# $ways (Said)
+chain = It goes through { $ways }.
+
+## What is believed of each: the rule, this case's figures in it, and how sure.
+
+# $bubbles (Said) $liquid (Temperature) $boil (Temperature)
+hob-rule = The hob is set by what the bubbles look like. Each look stands for so many degrees under the local boil.
+    .numbers = { CAPITAL($bubbles) }: { $liquid }, where water boils at { $boil }.
+# $dial (Dial) $lid (Said) $boil (Temperature) $off (Difference)
+oven-rule = The oven's air heats the pot, and the steam that gets past the lid cools it. Under a lid it boils in almost any oven; the dial decides how much water leaves.
+    .numbers = { $dial }, { $lid }. Water boils at { $boil } here.
+    .sure = Two ovens in three stand within { $off } of their dial.
+# $coals (Said) $like (Dial) $fresh (Minutes)
+coals-rule = So many coals for the width of the pot stand for an oven. They hold half an hour, then fade until fresh ones go on.
+    .numbers = { CAPITAL($coals) }: like { A($like) } oven at their best, with fresh ones every { $fresh }.
+# $gauge (Number) $inside (Temperature) $boil (Temperature)
+pressure-rule = Under pressure water boils hotter. The time counts from coming up to letting go, but coming up and letting go cook too.
+    .numbers = { $gauge } kPa over the air: { $inside } against { $boil }.
+# $dial (Dial) $swing (Difference) $coefficient (Number)
+pit-rule = The air heats the meat, and its own water cools it as it evaporates. While the surface is wet the two balance and the middle waits. It goes on when the surface has dried, or a wrap keeps the steam in.
+    .numbers = { $dial } air, { $coefficient } W a square metre for each kelvin between air and meat.
+    .sure = Pits swing by { $swing }, and surfaces dry at their own pace.
+# $low (Temperature) $high (Temperature)
+slow-cooker-rule = A slow cooker warms up over hours and ends just under the boil.
+    .numbers = { $low } on low, { $high } on high in the end. A full crock takes longer.
+# $fat (Temperature)
+fat-rule = Fat carries heat half as well as simmering liquid and takes no water out.
+    .numbers = Fat at { $fat }.
+# $bath (Temperature)
+bath-rule = A bath holds its temperature to tenths of a degree. What is in the bag stays in it.
+    .numbers = Water at { $bath }.
+    .sure = Within tenths of a degree.
+# $at (Temperature)
+keep-warm-rule = Keeping warm goes on cooking, slowly.
+    .numbers = { $at }.
+# $cold (Guide)
+chill-rule = Nothing softens in the cold, but the heat inside goes on for a while.
+    .numbers = Down to the fridge's { $cold }.
+    .sure = It goes by how shallow it stands.
+# $to (Temperature)
+reheat-rule = Warmed through in its liquid.
+    .numbers = Until the middle is at { $to }.
+# $off (Difference)
+within = Within { $off }, two times in three.

@@ -1,0 +1,47 @@
+//! The voice: every sentence the product says, in one place.
+//!
+//! The text lies in `en/*.ftl` (Project Fluent), a file a place. `build.rs` makes a function of each message, with an
+//! argument for each thing the text names, typed by what it is: [`Mass`], [`Temperature`], [`Difference`], [`Span`] …
+//! What such a function gives is [`Said`]: the message and its facts, not yet a string. [`Voice::say`] puts it into the
+//! cook's words and units.
+//!
+//! ```ignore
+//! let said = safety::pierced(Temperature(66.0));
+//! let text = Voice::new(Units::Us).say(said);
+//! ```
+//!
+//! Why a thin layer of our own over `fluent-bundle`: `fluent-typed` knows strings and numbers only, so a length could be
+//! given for a mass, and units would have to be chosen before the sentence is.
+
+mod quantity;
+mod said;
+mod voice;
+
+pub use quantity::{
+    Dial, Difference, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, Share, Size, Span, Spoons,
+    Strength, Temperature, Units, Volume,
+};
+pub use said::{Argument, Join, Said};
+pub use voice::Voice;
+
+include!(concat!(env!("OUT_DIR"), "/places.rs"));
+
+/// What the tests read the whole voice by.
+pub mod catalogue {
+    /// A text and what it takes.
+    #[derive(Debug, Clone, Copy)]
+    pub struct Entry {
+        /// Its file.
+        pub place: &'static str,
+        /// Its message.
+        pub id: &'static str,
+        /// Its attribute, if it is one's.
+        pub attribute: Option<&'static str>,
+        /// The function made of it.
+        pub function: &'static str,
+        /// Its arguments: name, kind, and the keys it chooses by.
+        pub arguments: &'static [(&'static str, &'static str, &'static [&'static str])],
+    }
+
+    include!(concat!(env!("OUT_DIR"), "/catalogue.rs"));
+}
