@@ -17,7 +17,7 @@ range = it must be { $low } to { $high }
 
 # The same with the cook's own units beside them, where those are others. $low (Said) $high (Said) $lower (Said) $higher (Said)
 range-in-both = it must be { $low } to { $high }{ $units ->
-        [us] {" "}({ BARE($lower) } to { $higher })
+        [us] {" "}({ $lower } to { $higher })
        *[metric] {""}
     }
 

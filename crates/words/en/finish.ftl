@@ -30,9 +30,9 @@ sour-taste = Balance it with a little sugar or cream
 rich-taste = Add vinegar, mustard or sharp pickles at the plate
     .why = Acid and crunch balance richness.
 # $strength (Strength) $low (Strength) $high (Strength)
-salty = At { $strength } of salt it is too salt for a sauce ({ BARE($low) } to { $high } is usual). Add unsalted liquid, don't reduce.
+salty = At { $strength } it is too salty for a sauce ({ BARE($low) } to { BARE($high) } is usual). Add unsalted liquid, don't reduce.
 # $at (Volume) $strength (Strength)
-salt-stop = Stop at { $at }: below that it passes { $strength } of salt.
+salt-stop = Stop at { $at }: below that it passes { $strength }.
 
 ## Thicken and glaze.
 

@@ -78,9 +78,9 @@ round-pot = { $material ->
        *[glass] a glass pot
     }, { $across } across
 # $holds (Volume)
-pressure-pot = a { $holds } pressure pot
+pressure-pot = { A($holds) } pressure pot
 # $holds (Volume)
-crock = a { $holds } crock
+crock = { A($holds) } crock
 level-stew = just covered
 level-pressure = a third up: enough to come up to pressure, and little of it leaves
 level-crock = half way up: little of it leaves
@@ -141,9 +141,9 @@ middle-rule = Heat creeps in from all sides. It is followed shell by shell throu
 tender = tender
 # $reference (Temperature) $slow (Temperature) $fast (Temperature)
 tender-rule = Collagen turns to gelatin, faster the hotter it is. An hour at { $reference } counts as one tender-hour; at { $slow } it is a third of one, at { $fast } four. It is enough when the whole piece has had so many on average, and the middle half of that.
-# $cut (Said) $eaten (Said) $enough (Number) $resistance (Number) $hours (Number)
-tender-numbers = { CAPITAL($cut) } to { $eaten } asks { $enough }, times { $resistance } for how tough it is: { $hours } tender-hours.
-    .older = { CAPITAL($cut) } of an older animal to { $eaten } asks { $enough }, times { $resistance } for how tough it is: { $hours } tender-hours.
+# $cut (Said) $done (Said) $enough (Number) $resistance (Number) $hours (Number)
+tender-numbers = To be { $done } { $cut } asks { $enough } tender-hours, times { $resistance } for how tough it is: { $hours }.
+    .older = To be { $done } { $cut } of an older animal asks { $enough } tender-hours, times { $resistance } for how tough it is: { $hours }.
 # $share (Percent)
 tender-sure = Animals differ: two in three lie within { $share } of this.
 

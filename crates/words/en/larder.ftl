@@ -193,6 +193,6 @@ out-bay = bay leaves
 out-thyme = thyme stems
     .why = Tie them together; the leaves stay behind.
 out-vegetables = spent vegetables
-    .why = They have given their taste. Strain them out, or press them into the sauce, and serve a fresh set.
+    .why = They have given their taste. Strain them out, or press them through for body, and serve a fresh set.
 out-bones = bones
     .why = They slip clean when it is done. Feel for splinters.

@@ -221,7 +221,7 @@ cool-is-a-bath = so cool, it is taken for a bag in a bath
 # $dial (Dial)
 a-lidded-pot = in a lidded pot in { A($dial) } oven
 
-# $lands (Key) $eaten (Said) $right (Share) $verdict (Key)
+# $lands (Key) $done (Said) $right (Share) $verdict (Key)
 recipe = { $verdict ->
         [will_do] That should do.
         [too_short] Too short for this piece.
@@ -235,7 +235,7 @@ recipe = { $verdict ->
         [probe] like butter
         [pull] ready to pull
        *[spoon] soft enough for the spoon
-    }; { $right } are right for { $eaten }.
+    }. { CAPITAL($right) } are { $done }, as you want it.
 # $not-yet (Share)
 recipe-not-yet = { CAPITAL($not-yet) } are not there yet.
 # $too-far (Share)

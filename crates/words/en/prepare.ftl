@@ -40,7 +40,7 @@ tie = Tie it with { $strings ->
     .why = Count them: they come out again.
 # $salt (Grams) $water (Volume) $strength (Percent)
 brine = Stir { $salt } of salt into { $water } of cold water ({ $strength } strong) and lay the meat under it
-    .why = In the end brine and meat are equally salt: waiting can't oversalt it.
+    .why = In the end brine and meat are equally salty: waiting can't oversalt it.
 # $salt (Spoons) $crystal (Said)
 salt = Salt the meat all round: { $salt } of { $crystal }
     .why = The surface grows wet, takes the salt up, and dries again in the fridge.
@@ -138,8 +138,8 @@ corned-salt = Corned meat is salt all through, { BARE($low) } to { $high }: add 
 salted-on-the-cure = It is salted again on top of its cure: leave that salt out.
 salted-twice = The rub carries salt as well: with the meat's own salting it is salted twice. Take a rub without salt, or leave the salt out beforehand.
 # $strength (Strength) $low (Strength) $high (Strength)
-salty = The liquid comes to { $strength } of salt before it is reduced: too salt for a sauce, which bears { BARE($low) } to { $high }. Put less salt on the meat, or less of what is salted in the pot.
-salt-stop = Reduced by half it would be too salt. Stop at the salt mark on the dipstick, or thicken instead.
+salty = The liquid comes to { $strength } before it is reduced: too salty for a sauce, which bears { BARE($low) } to { BARE($high) }. Put less salt on the meat, or less of what is salted in the pot.
+salt-stop = Reduced by half it would be too salty. Stop at the salt mark on the dipstick, or thicken instead.
 # $low (Temperature) $most (Count)
 stews-fewer = This batch will stew: the pan falls to { $low }. Lay { $most } at a time.
 # $low (Temperature)

@@ -12,7 +12,7 @@ too-late = Starting now, { $chance } such pieces are tender in time. To be sure 
 salt-ahead-why = Salt this far ahead seasons more than the surface, and the surface dries for the pan.
 salt-ahead-unseared-why = Salt this far ahead seasons more than the surface.
 salt-late-why = So late the salt stays near the surface.
-brine-why = In the end brine and meat are equally salt: waiting can't oversalt it.
+brine-why = In the end brine and meat are equally salty: waiting can't oversalt it.
 take-out = Take the meat out of the fridge
     .pat = Take the meat out of the fridge and pat it dry
     .why = How long it stands out changes the cooking time little.
@@ -48,7 +48,7 @@ sear-batch = Brown batch { $batch } of { $batches }: pieces { $first } to { $las
 
 rub = Rub it and put a probe in the middle
     .why = The salt is in the meat already: take a rub without any.
-    .unsalted-why = The probe's tip belongs in the thickest part, away from bone.
+    .unsalted-why = The probe's tip belongs in the thickest part.
 bag = Bag it flat, press the air out, seal it twice
     .why = Air makes a bag float: weigh it down.
     .bones-why = Bones puncture bags: pad them. Air makes a bag float: weigh it down.
@@ -203,7 +203,7 @@ lift-pressure = Open it when the pin has dropped, and lift the meat onto a warm 
 lift-pot = Lift the meat onto a warm tray, covered
 lift-why = Keep what runs from it.
 # $out (Said)
-lift-out-why = Out comes with it: { $out }. Keep what runs from the meat.
+lift-out-why = Out with it: { $out }. Keep what runs from the meat.
 # $fat (Volume) $deep (Length)
 skim = Let it settle and skim the fat: about { $fat }, { $deep } deep
     .little = Let it settle and skim what fat there is
@@ -226,7 +226,7 @@ break-up = Break it up
     .into-the-sauce = Break it up and turn it in the sauce
     .into-the-broth = Break it up, back into the broth
 board-why = What ran onto the board goes back in.
-board-dry-why = Pour over it what ran onto the board.
+board-dry-why = Pour what ran onto the board back over it.
 # $people (Count) $grams (Mass)
 serve = Plate for { $people }: about { $grams } of meat each
     .why = Something sharp and fresh beside it.
@@ -244,11 +244,9 @@ hotter-oven = Turn the oven to { $dial }
     .trade = Much more water leaves: top up and watch it.
 brisker-simmer = Keep a brisker simmer, small bubbles all over
     .trade = More water leaves, and pieces break up sooner.
-# $wanted (Said)
 serve-in-chunks = Serve it in chunks for the fork
-    .trade = Firmer than for the { $wanted }.
-# $wanted (Said)
+    .trade = Firmer than you asked for.
 serve-in-slices = Serve it in slices
-    .trade = Firmer than for the { $wanted }.
+    .trade = Firmer than you asked for.
 skip-the-sear = Skip the browning
     .trade = Paler, and less of the roasted flavour.

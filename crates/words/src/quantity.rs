@@ -193,9 +193,9 @@ pub(crate) fn written(argument: &Argument, units: Units) -> String {
         }
         Argument::Strength(Strength(g)) => {
             if us {
-                format!("{} %", decimals(g / 10.0, 1))
+                format!("{} % salt", decimals(g / 10.0, 1))
             } else {
-                format!("{} g a kilo", whole(*g))
+                format!("{} g of salt a kilo", whole(*g))
             }
         }
         Argument::Price(Price(kilo)) => {
@@ -319,16 +319,15 @@ fn litres(l: f64) -> String {
 }
 
 fn cups(l: f64) -> String {
+    let in_cups = l / CUP_L;
+    let off_l = (in_cups - (in_cups * 4.0).round() / 4.0).abs() * CUP_L;
     match l {
         l if l < TEASPOON_L * 0.06 => "0 tsp".into(),
         l if l < TEASPOON_L * 5.0 => format!("{} tsp", fraction(l / TEASPOON_L, 4.0)),
         l if l < FLUID_OUNCE_L * 1.9 => format!("{} tbsp", fraction(l / TABLESPOON_L, 2.0)),
-        l if l < QUART_L * 0.97
-            && (l / CUP_L - (l / CUP_L * 4.0).round() / 4.0).abs() * CUP_L > 0.6 * FLUID_OUNCE_L =>
-        {
-            format!("{} fl oz", whole(l / FLUID_OUNCE_L))
-        }
-        l if l < QUART_L * 0.97 => measure(l / CUP_L, 4.0, "cup"),
+        // Less than a cup that is no quarter of one.
+        l if l < 0.95 * CUP_L && off_l > 0.4 * FLUID_OUNCE_L => format!("{} fl oz", whole(l / FLUID_OUNCE_L)),
+        l if l < QUART_L * 0.97 => measure(in_cups, 4.0, "cup"),
         l => format!("{} qt", fraction(l / QUART_L, if l < 4.0 * QUART_L { 4.0 } else { 2.0 })),
     }
 }
@@ -351,7 +350,7 @@ fn inches(mm: f64) -> String {
     if inches < 0.0625 {
         return if inches <= 0.0 { "0 in".into() } else { "under ⅛ in".into() };
     }
-    format!("{} in", fraction(inches, if inches < 4.0 { 8.0 } else { 4.0 }))
+    format!("{} in", fraction(inches, if inches < 1.0 { 8.0 } else { 4.0 }))
 }
 
 fn sides(mm: [f64; 3], us: bool) -> String {

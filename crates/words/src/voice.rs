@@ -42,7 +42,7 @@ const FUNCTIONS: &[(&str, Function)] = &[
     // a or an, by the sound of what follows.
     ("A", |given, _| change(given, with_article)),
     // Of "57 °C" the figure alone: "57 or 60 °C".
-    ("BARE", |given, _| change(given, |text| text.rsplit_once(' ').map_or(text, |(figure, _)| figure).to_owned())),
+    ("BARE", |given, _| change(given, |text| text.split(' ').next().unwrap_or(text).to_owned())),
 ];
 
 fn change<'a>(given: &[FluentValue<'a>], to: impl Fn(&str) -> String) -> FluentValue<'a> {

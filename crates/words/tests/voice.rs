@@ -18,7 +18,7 @@ enum Sample {
 const SAMPLES: [Sample; 4] = [Sample::Ordinary, Sample::Zero, Sample::One, Sample::Large];
 
 /// A fact of a kind, `number` of those that the text has: no two are alike.
-fn fact(kind: &str, keys: &'static [&'static str], sample: Sample, number: usize, key: usize) -> Argument {
+fn fact(name: &str, kind: &str, keys: &'static [&'static str], sample: Sample, number: usize, key: usize) -> Argument {
     let size = |ordinary: f64, one: f64, large: f64| {
         let scale = 1.0 + 0.25 * number as f64;
         match sample {
@@ -36,6 +36,7 @@ fn fact(kind: &str, keys: &'static [&'static str], sample: Sample, number: usize
         "Length" => Length(size(40.0, 1.0, 600.0)).into(),
         "Size" => Size([70.0, 120.0, 160.0].map(|side| size(side, 10.0, 400.0))).into(),
         "Temperature" => Temperature(size(82.0, 1.0, 230.0)).into(),
+        "Guide" if sample == Sample::Ordinary => Guide(guidance(name)).into(),
         "Guide" => Guide(size(60.0, 1.0, 75.0)).into(),
         "Dial" => Dial(size(150.0, 100.0, 230.0)).into(),
         "Difference" => Difference(size(7.0, 1.0, 40.0)).into(),
@@ -54,14 +55,69 @@ fn fact(kind: &str, keys: &'static [&'static str], sample: Sample, number: usize
         }
         "Text" => "x.y".into(),
         "Key" => Argument::Key(keys.get(key % keys.len().max(1)).copied().unwrap_or("braise")),
-        "Said" => Said::text(["this", "that", "other", "more"][number % 4]).into(),
+        "Said" => Said::text(spoken(name)).into(),
         other => panic!("{other} has no sample"),
+    }
+}
+
+/// What stands in the place of something said, so that the whole can be read.
+fn spoken(name: &str) -> &'static str {
+    match name {
+        "cut" => "chuck",
+        "name" => "shin",
+        "lid" => "lid on loosely",
+        "sign" => "a fork slides in and out easily",
+        "done" => "fork-tender",
+        "what" => "potatoes",
+        "things" => "onion and garlic",
+        "wood" => "a split of oak",
+        "crystal" => "fine salt",
+        "out" => "bones, 4 strings",
+        "fat" => "Then a film of oil.",
+        "cooks" => "It cooks at a gentle simmer: bubbles breaking in one or two places.",
+        "because" => "it counts weight, but thickness and sinew rule the time",
+        "bubbles" => "bubbles breaking in one or two places",
+        "simmer" => "a gentle simmer",
+        "oven" => "a hot oven",
+        "coals" => "12 coals under and 6 over",
+        "crock" => "a slow cooker on low",
+        "pit" => "a hot pit, bare",
+        "medium" => "a gentle simmer",
+        "ways" => "a hot pit, then a bag in a bath",
+        "wants" => "its coals seen to every quarter of an hour",
+        "kit" => "pressure pot",
+        "way" => "Braise on the hob",
+        "cutting" => "halved",
+        "why" => "It is salt all through.",
+        "body" => "full-bodied",
+        "instead" => "celery",
+        "changes" => "less sweet",
+        "brings" => "celery",
+        "figure" | "low" => "80",
+        "high" => "260 °C",
+        "first" => "cheek",
+        "last" => "shin",
+        "to" => "a bag in a bath",
+        _ => "…",
+    }
+}
+
+/// The figures that guidance gives, °C.
+fn guidance(name: &str) -> f64 {
+    match name {
+        "warm" | "low" => 57.0,
+        "cool" => 21.0,
+        "cold" => 5.0,
+        "hold" => 63.0,
+        "past" => 54.0,
+        "safe" => 75.0,
+        _ => 60.0,
     }
 }
 
 fn said(entry: &Entry, sample: Sample, key: usize) -> Said {
     let arguments = entry.arguments.iter().enumerate();
-    let arguments = arguments.map(|(i, (name, kind, keys))| (*name, fact(kind, keys, sample, i, key))).collect();
+    let arguments = arguments.map(|(i, (name, kind, keys))| (*name, fact(name, kind, keys, sample, i, key))).collect();
     Said::Message { place: entry.place, id: entry.id, attribute: entry.attribute, arguments }
 }
 

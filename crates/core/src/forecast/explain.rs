@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use ergastic_words::{
-    Dial, Difference, Grams, Guide, Length, Mass, Minutes, Percent, Said, Size, Span, Temperature, Volume, cuts,
+    Dial, Difference, Grams, Guide, Length, Mass, Minutes, Percent, Said, Size, Span, Temperature, Volume,
     forecast as say, ways,
 };
 
@@ -184,14 +184,14 @@ fn tender_rule(case: &Case) -> Rule {
     let older = resistance / main.facts.resistance > 1.35;
     let numbers = if older { say::tender_numbers_older } else { say::tender_numbers };
     let [reference, slow, fast] = AN_HOUR_IS.map(Temperature);
-    let eaten = cuts::eaten(main.eaten_as.key());
+    let done = main.eaten_as.done();
     rule(
         case,
         say::tender(),
         say::tender_rule(reference, slow, fast),
         numbers(
             main.name(),
-            eaten,
+            done,
             main.eaten_as.enough(),
             round_to(resistance, 0.01),
             round_to(main.goal.enough, 0.01),

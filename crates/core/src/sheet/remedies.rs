@@ -1,6 +1,6 @@
 //! What would meet the bell when the plan as it stands does not.
 
-use ergastic_words::{Dial, Length, Said, Units, cuts, sheet as say};
+use ergastic_words::{Dial, Length, Said, Units, sheet as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -141,12 +141,9 @@ fn hotter(plan: &Plan, case: &Case, kitchen: &Kitchen) -> Option<Candidate> {
 
 /// Eaten firmer than was meant.
 fn firmer(plan: &Plan, case: &Case) -> Option<Candidate> {
-    let wanted = || cuts::eaten(case.main().eaten_as.key());
     let (eaten_as, text, trade) = match case.main().eaten_as {
-        EatenAs::Spoon | EatenAs::Pull => (EatenAs::Fork, say::serve_in_chunks(), say::serve_in_chunks_trade(wanted())),
-        EatenAs::Fork | EatenAs::Probe => {
-            (EatenAs::Slice, say::serve_in_slices(), say::serve_in_slices_trade(wanted()))
-        }
+        EatenAs::Spoon | EatenAs::Pull => (EatenAs::Fork, say::serve_in_chunks(), say::serve_in_chunks_trade()),
+        EatenAs::Fork | EatenAs::Probe => (EatenAs::Slice, say::serve_in_slices(), say::serve_in_slices_trade()),
         EatenAs::Slice => return None,
     };
     Some(changed(plan, text, trade, |plan| plan.forecast.eaten_as = Some(eaten_as)))

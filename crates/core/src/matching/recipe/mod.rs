@@ -2,7 +2,7 @@
 
 mod parse;
 
-use ergastic_words::{Join, Said, Share, cuts, errors, matching as say};
+use ergastic_words::{Join, Said, Share, errors, matching as say};
 use rayon::prelude::*;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -176,11 +176,11 @@ fn words(checked: &Checked, case: &Case) -> Said {
         (_, not_yet, too_far) if not_yet >= too_far => "rather_short",
         _ => "rather_long",
     };
-    let eaten = cuts::eaten(case.main().eaten_as.key());
+    let done = case.main().eaten_as.done();
     // A share that rounds to nothing is not worth its words.
     let worth = |share: f64| share >= 0.005;
     let whole = [
-        Some(say::recipe(likeliest, eaten, Share(checked.chance), verdict)),
+        Some(say::recipe(likeliest, done, Share(checked.chance), verdict)),
         worth(checked.not_yet).then(|| say::recipe_not_yet(Share(checked.not_yet))),
         worth(checked.too_far).then(|| say::recipe_too_far(Share(checked.too_far))),
     ];
