@@ -131,14 +131,14 @@ simmer =
 
 ## What lies behind the figures: the rule, this case's numbers in it, how sure.
 
-middle = the middle
+middle = The middle
 # $size (Size) $start (Temperature) $half (Length) $share (Percent)
 middle-rule = Heat creeps in from all sides. It is followed shell by shell through a body of this size: twice as thick is about four times as slow.
     .numbers = { $size }, from { $start }. The heat has { $half } to go, half the thickness.
     .measured = The thickness is taken to be right within { $share }.
     .guessed = The thickness is guessed from the weight, within { $share }.
 
-tender = tender
+tender = Tender
 # $reference (Temperature) $slow (Temperature) $fast (Temperature)
 tender-rule = Collagen turns to gelatin, faster the hotter it is. An hour at { $reference } counts as one tender-hour; at { $slow } it is a third of one, at { $fast } four. It is enough when the whole piece has had so many on average, and the middle half of that.
 # $cut (Said) $done (Said) $enough (Number) $resistance (Number) $hours (Number)
@@ -147,32 +147,32 @@ tender-numbers = To be { $done } { $cut } asks { $enough } tender-hours, times {
 # $share (Percent)
 tender-sure = Animals differ: two in three lie within { $share } of this.
 
-too-far = too far
+too-far = Too far
 # $hours (Number) $times (Number)
 too-far-rule = Past enough there is room: little where it is to be sliced, least for lean meat, much for fat and sinewy cuts.
     .numbers = Too far at { $hours } tender-hours, { $times } times enough.
     .sliced = Too far at { $hours } tender-hours, { $times } times enough: after that a slice falls apart.
     .sure = A working figure from practice. Taste decides.
 
-juice-and-yield = juice and yield
+juice-and-yield = Juice and yield
 # $low (Guide) $high (Guide) $raw (Mass) $juice (Mass) $left (Mass)
 juice-rule = Meat squeezes out juice by how hot each part of it has been, most steeply between { BARE($low) } and { $high }. Searing does not change it. What is left after trim, bone, juice, fat and gristle is eaten.
     .numbers = { $raw } raw, { $juice } of juice lost, { $left } cooked and edible.
     .sure = Within about a tenth.
 
-gelatin-and-fat = gelatin and fat
+gelatin-and-fat = Gelatin and fat
 # $melts (Guide) $collagen (Percent) $fat (Percent) $gelatin (Grams) $rendered (Volume)
 gelatin-rule = About six tenths of the collagen that dissolves goes into the liquid. Fat melts out above { $melts }.
     .numbers = { $collagen } collagen and { $fat } fat in this cut: { $gelatin } of gelatin, { $rendered } of fat.
     .sure = Cuts and trimming differ by a third.
 
-liquid = liquid
+liquid = Liquid
 # $in (Volume) $left (Volume) $lid (Said)
 liquid-rule = What is poured in and the juice that joins it, less the steam that gets past the lid.
     .numbers = { $in } in, { $left } left when half of such pieces are tender, { $lid }.
     .sure = Lids differ: two in three lose between two thirds and half as much again. A dip or the scale tells.
 
-band = the band
+band = The band
 # $cooks (Count) $from (Span) $to (Span) $middle (Span)
 band-rule = The same cook is simulated many times, each with another animal, thickness, heat and lid. Eight in ten of them are ready inside the band.
     .numbers = { $cooks } cooks: { $from } to { $to }, half of them within { $middle }.
@@ -200,31 +200,31 @@ thumb-longer = { $apart } longer than the forecast: { $because }.
 thumb-shorter = { $apart } shorter than the forecast: { $because }.
 blind-to-size = it knows neither this cut nor how thick it is
 by-weight = it counts weight, but thickness and sinew rule the time
-thumb-pressure = an hour under pressure is two and a half on the hob
+thumb-pressure = An hour under pressure is two and a half on the hob
     .because = hotter liquid softens faster, but the heat takes as long as ever to reach the middle
-thumb-pressure-pieces = half an hour at pressure for pieces, an hour for a joint
-thumb-pressure-joint = an hour at pressure for a joint
-thumb-slow-pit = an hour and a half a pound in a slow pit
+thumb-pressure-pieces = Half an hour at pressure for pieces, an hour for a joint
+thumb-pressure-joint = An hour at pressure for a joint
+thumb-slow-pit = An hour and a half a pound in a slow pit
     .because = it counts weight, but the stall goes by surface, wrap and damp
-thumb-hot-pit = an hour a pound in a hot pit
-thumb-night-before = start the night before
+thumb-hot-pit = An hour a pound in a hot pit
+thumb-night-before = Start the night before
     .because = it is the habit for a whole brisket, whatever its size
-thumb-low = eight hours on low
-thumb-high = four hours on high
+thumb-low = Eight hours on low
+thumb-high = Four hours on high
 thumb-crock-because = it is meant for a full crock of chuck in pieces
 # $apart (Difference)
-thumb-low-is-twice = low takes twice as long as high
+thumb-low-is-twice = Low takes twice as long as high
     .because = both start cold and end only { $apart } apart; warming up is most of the difference
-thumb-high-is-half = high takes half as long as low
+thumb-high-is-half = High takes half as long as low
 # $bath (Guide)
-thumb-bath-night = overnight above { $bath }
+thumb-bath-night = Overnight above { $bath }
 # $bath (Guide)
-thumb-bath-day = a day and a night below { $bath }
+thumb-bath-day = A day and a night below { $bath }
 thumb-bath-because = a few degrees in the bath are worth hours, and sinew is worth as many again
-thumb-fat = half a working day under fat
+thumb-fat = Half a working day under fat
     .because = how it is eaten decides: for the spoon it takes twice as long as for a fork
-thumb-pound = an hour a pound for one joint
-thumb-joint = about three hours for a joint
-thumb-pieces = about two hours for pieces
-thumb-thrice-pressure = three times as long as under pressure
+thumb-pound = An hour a pound for one joint
+thumb-joint = About three hours for a joint
+thumb-pieces = About two hours for pieces
+thumb-thrice-pressure = Three times as long as under pressure
     .because = the pressure pot spends much of its time coming up

@@ -148,8 +148,8 @@ no-slices = no slices
 ## What to buy.
 
 no-cut-goes = No cut goes this way eaten like that.
-# $people (Count) $mass (Mass) $cut (Said) $why (Said)
-buy-first = For { $people }: { $mass } of { $cut }. { $why }
+# $people (Count) $mass (Mass) $cut (Said)
+buy-first = For { $people }: { $mass } of { $cut }.
 # $eaten (Percent)
 buy-share = { $eaten } of it is eaten.
 # $eaten (Percent) $bone (Percent)

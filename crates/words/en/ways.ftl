@@ -151,5 +151,7 @@ chill-rule = Nothing softens in the cold, but the heat inside goes on for a whil
 # $to (Temperature)
 reheat-rule = Warmed through in its liquid.
     .numbers = Until the middle is at { $to }.
+# What a rule is about. $medium (Said)
+title = { CAPITAL($medium) }
 # $off (Difference)
 within = Within { $off }, two times in three.

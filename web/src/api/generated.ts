@@ -571,6 +571,15 @@ export interface components {
             /** @description Why that. */
             why: string;
         };
+        /** @description A cut as it is shown at the counter. */
+        AtTheCounter: components["schemas"]["CutFacts"] & {
+            /** @description Other names it is sold under. */
+            also: string[];
+            /** @description The name on the block. */
+            name: string;
+            /** @description How to tell it. */
+            tell: string;
+        };
         /** @description The sauce's balance beside salt. */
         Balance: {
             /**
@@ -1371,8 +1380,6 @@ export interface components {
          *     scatters more widely than the rows differ.
          */
         CutFacts: {
-            /** @description Other names it is sold under. */
-            also: string[];
             /** @description Middle and longest side of a piece over its thickness. */
             aspect: number[];
             /**
@@ -1396,8 +1403,6 @@ export interface components {
              * @description Fat, % of mass.
              */
             fat_pct: number;
-            /** @description The name on the block. */
-            name: string;
             /**
              * Format: double
              * @description Mass of one piece as it usually comes, kg.
@@ -1415,8 +1420,6 @@ export interface components {
             resistance_ln_sigma: number;
             /** @description Whether long cooking does it good; `false` for tender cuts. */
             suitable: boolean;
-            /** @description How to tell it on the counter. */
-            tell: string;
             /**
              * Format: double
              * @description Spread of the thickness, relative.
@@ -1798,6 +1801,8 @@ export interface components {
              */
             trim_pct?: number | null;
             /** @default null */
+            units?: components["schemas"]["Units"] | null;
+            /** @default null */
             vessel?: components["schemas"]["Vessel"] | null;
         };
         /** @description What it burns, roughly. */
@@ -1822,7 +1827,7 @@ export interface components {
         } | {
             /** @enum {string} */
             kind: "task_done";
-            /** @description The task's id on the sheet. */
+            /** @description The task's id on the sheet. It is kept as it came: what is no task of this sheet's hinders nobody. */
             task: string;
         } | {
             /**
@@ -2279,8 +2284,6 @@ export interface components {
             allergens: components["schemas"]["Allergen"][];
             /** @description Grows bitter when it is boiled down. */
             bitter: boolean;
-            /** @description What then changes. */
-            changes: string;
             /**
              * Format: double
              * @description kg/L: of a liquid, or heaped in a measure.
@@ -2294,8 +2297,6 @@ export interface components {
             instead?: components["schemas"]["Larder"] | null;
             /** @description Whether it is poured and counts for the level of the liquid. */
             liquid: boolean;
-            /** @description Its name. */
-            name: string;
             /**
              * Format: double
              * @description Salt, %.
@@ -2568,6 +2569,8 @@ export interface components {
              * @default null
              */
             thickness_mm?: number | null;
+            /** @default null */
+            units?: components["schemas"]["Units"] | null;
             /**
              * @description IANA zone; the kitchen's where not given.
              * @default null
@@ -2661,6 +2664,11 @@ export interface components {
              * @description P10 to P90 of ready if it were known, min.
              */
             width_min: number;
+        };
+        /** @description Something from the larder as it is shown on its shelf. */
+        OnTheShelf: components["schemas"]["LarderFacts"] & {
+            /** @description Its name. */
+            name: string;
         };
         /** @description The plan a cook is opened from. */
         OpenCook: {
@@ -3217,6 +3225,8 @@ export interface components {
             /** @default null */
             surface?: components["schemas"]["Surface"] | null;
             /** @default null */
+            units?: components["schemas"]["Units"] | null;
+            /** @default null */
             vessel?: components["schemas"]["Vessel"] | null;
         };
         /** @description One dish on the bench, salt to lid. */
@@ -3595,6 +3605,8 @@ export interface components {
              * @default cornflour
              */
             thickener?: components["schemas"]["Thickener"];
+            /** @default null */
+            units?: components["schemas"]["Units"] | null;
             /** @default null */
             vessel?: components["schemas"]["Vessel"] | null;
         };
@@ -4952,7 +4964,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CutFacts"][];
+                    "application/json": components["schemas"]["AtTheCounter"][];
                 };
             };
             /** @description Asked by another site's page, or by another name than this machine's. */
@@ -5637,7 +5649,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LarderFacts"][];
+                    "application/json": components["schemas"]["OnTheShelf"][];
                 };
             };
             /** @description Asked by another site's page, or by another name than this machine's. */

@@ -115,7 +115,7 @@ export function SideOfBeef({
   chosen,
   onChoose,
 }: {
-  cuts: Schemas['CutFacts'][];
+  cuts: Schemas['AtTheCounter'][];
   chosen: Cut;
   onChoose: (cut: Cut) => void;
 }) {

@@ -1,22 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { clockDay, countdown, instantOf, localText, nextAt, span } from './time';
-import { format, say } from './units';
+import { format } from './units';
 
 describe('units', () => {
-  it('shows one quantity in the units of the kitchen', () => {
+  it('shows one quantity in the units of the kitchen, as they are marked there', () => {
     expect(format('temperature', 150, 'metric')).toBe('150 °C');
-    expect(format('temperature', 150, 'us')).toBe('302 °F');
-    expect(format('mass', 2.4, 'us')).toBe('5.3 lb');
-    expect(format('small_length', 65, 'us')).toBe('2.6 in');
-  });
-
-  it('puts a whole sentence into them, and leaves strengths alone', () => {
-    const sentence =
-      'Into the oven at 150 °C with 0.6 L; hold at 63 to 75 °C; 28 g of salt, 13 g/kg at most.';
-    expect(say(sentence, 'metric')).toBe(sentence);
-    expect(say(sentence, 'us')).toBe(
-      'Into the oven at 302 °F with 0.6 qt; hold at 145 °F to 167 °F; 1 oz of salt, 13 g/kg at most.',
-    );
+    expect([format('temperature', 66, 'us'), format('dial', 150, 'us')]).toEqual(['151 °F', '300 °F']);
+    expect([format('mass', 2.4, 'us'), format('mass', 0.25, 'us')]).toEqual(['5 lb 5 oz', '9 oz']);
+    expect([format('small_length', 65, 'us'), format('small_length', 1, 'us')]).toEqual([
+      '2½ in',
+      'under ⅛ in',
+    ]);
+    expect([format('volume', 0.6, 'us'), format('volume', 1.2, 'us')]).toEqual(['2½ cups', '1¼ qt']);
+    expect([format('small_mass', 12, 'us'), format('small_mass', 165, 'us')]).toEqual(['12 g', '5¾ oz']);
   });
 });
 

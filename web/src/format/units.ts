@@ -1,10 +1,39 @@
 import type { Schemas } from '../api/client';
 
 export type Units = Schemas['Units'];
-type Kind = 'temperature' | 'mass' | 'small_mass' | 'volume' | 'small_volume' | 'length' | 'small_length';
+type Kind =
+  'temperature' | 'dial' | 'mass' | 'small_mass' | 'volume' | 'small_volume' | 'length' | 'small_length';
 
 const tidy = (value: number, digits: number) =>
   value.toLocaleString('en', { maximumFractionDigits: digits, minimumFractionDigits: 0, useGrouping: false });
+
+const signs: Record<number, string> = { 0: '', 1: '⅛', 2: '¼', 3: '⅜', 4: '½', 5: '⅝', 6: '¾', 7: '⅞' };
+
+/** `2½`, `¾`, `3`: as measures are marked in an American kitchen, in steps of one over `parts`. */
+function marked(value: number, parts: 2 | 4 | 8): string {
+  const steps = Math.max(value > 0 ? 1 : 0, Math.round(value * parts));
+  const sign = signs[((steps % parts) * 8) / parts] ?? '';
+  const whole = Math.floor(steps / parts);
+  return whole === 0 && sign ? sign : `${whole}${sign}`;
+}
+
+const [poundKg, ounceG, cupL] = [0.45359237, 28.349523, 0.23658824];
+
+function pounds(kg: number): string {
+  const ounces = Math.round((kg * 1000) / ounceG);
+  if (ounces < 16) return `${ounces} oz`;
+  if (ounces >= 160) return `${marked(kg / poundKg, 2)} lb`;
+  return ounces % 16 === 0 ? `${ounces / 16} lb` : `${Math.floor(ounces / 16)} lb ${ounces % 16} oz`;
+}
+
+function cups(l: number): string {
+  if (l < 0.03) return `${marked(l / 0.0147868, 2)} tbsp`;
+  if (l >= 3.9 * cupL) return `${marked(l / cupL / 4, 4)} qt`;
+  return `${marked(l / cupL, 4)} ${l > 1.12 * cupL ? 'cups' : 'cup'}`;
+}
+
+const inches = (mm: number) =>
+  mm > 0 && mm < 1.6 ? 'under ⅛ in' : `${marked(mm / 25.4, mm < 25.4 ? 8 : 4)} in`;
 
 /** SI in, the cook's units out. Small kinds are grams, millilitres and millimetres. */
 const table: Record<Kind, Record<Units, (si: number) => string>> = {
@@ -12,40 +41,23 @@ const table: Record<Kind, Record<Units, (si: number) => string>> = {
     metric: (c) => `${tidy(c, 0)} °C`,
     us: (c) => `${tidy(c * 1.8 + 32, 0)} °F`,
   },
-  mass: { metric: (kg) => `${tidy(kg, 2)} kg`, us: (kg) => `${tidy(kg * 2.20462, 1)} lb` },
+  /** What an oven or a pit is set to: an American dial goes by 25 °F. */
+  dial: {
+    metric: (c) => `${tidy(c, 0)} °C`,
+    us: (c) => `${Math.round((c * 1.8 + 32) / 25) * 25} °F`,
+  },
+  mass: { metric: (kg) => `${tidy(kg, 2)} kg`, us: pounds },
   small_mass: {
     metric: (g) => `${tidy(g, g < 10 ? 1 : 0)} g`,
-    us: (g) => `${tidy(g / 28.3495, g < 28 ? 2 : 1)} oz`,
+    us: (g) => (g < ounceG ? `${tidy(g, g < 10 ? 1 : 0)} g` : `${marked(g / ounceG, 4)} oz`),
   },
-  volume: { metric: (l) => `${tidy(l, 2)} L`, us: (l) => `${tidy(l * 1.05669, 1)} qt` },
-  small_volume: { metric: (ml) => `${tidy(ml, 0)} mL`, us: (ml) => `${tidy(ml / 29.5735, 1)} fl oz` },
-  length: { metric: (cm) => `${tidy(cm, 1)} cm`, us: (cm) => `${tidy(cm / 2.54, 1)} in` },
-  small_length: { metric: (mm) => `${tidy(mm, 0)} mm`, us: (mm) => `${tidy(mm / 25.4, 1)} in` },
+  volume: { metric: (l) => `${tidy(l, 2)} L`, us: cups },
+  small_volume: { metric: (ml) => `${tidy(ml, 0)} mL`, us: (ml) => cups(ml / 1000) },
+  length: { metric: (cm) => `${tidy(cm, 1)} cm`, us: (cm) => inches(cm * 10) },
+  small_length: { metric: (mm) => `${tidy(mm, 0)} mm`, us: inches },
 };
 
 export const format = (kind: Kind, si: number, units: Units) => table[kind][units](si);
-
-const spoken: [RegExp, Kind][] = [
-  [/(-?\d+(?:\.\d+)?) °C/g, 'temperature'],
-  [/(\d+(?:\.\d+)?) kg\b/g, 'mass'],
-  [/(\d+(?:\.\d+)?) L\b/g, 'volume'],
-  [/(\d+(?:\.\d+)?) mL\b/g, 'small_volume'],
-  [/(\d+(?:\.\d+)?) mm\b/g, 'small_length'],
-  [/(\d+(?:\.\d+)?) cm\b/g, 'length'],
-  [/(\d+(?:\.\d+)?) g\b(?!\/)/g, 'small_mass'],
-];
-
-/** A sentence of the kitchen's in the cook's units: the core always speaks SI, and this is the one place it is put otherwise. */
-export function say(sentence: string, units: Units): string {
-  if (units === 'metric') return sentence;
-  const pair = /(\d+(?:\.\d+)?) (to|and|–) (?=\d+(?:\.\d+)? °C)/g;
-  const whole = sentence.replace(pair, (_, value: string, word: string) => `${value} °C ${word} `);
-  return spoken.reduce(
-    (text, [pattern, kind]) =>
-      text.replace(pattern, (_, value: string) => format(kind, Number(value), units)),
-    whole,
-  );
-}
 
 /** An editable figure: what is typed is in the cook's units, what is kept is SI. */
 export const editable = {
@@ -63,3 +75,17 @@ export const temperatureIn = (typed: number, units: Units) => (units === 'us' ? 
 export const temperatureOut = (celsius: number, units: Units) =>
   units === 'us' ? celsius * 1.8 + 32 : celsius;
 export const temperatureUnit = (units: Units) => (units === 'us' ? '°F' : '°C');
+
+/** The dial at hand, for a slider: steps of 5 °C, or of 25 °F. What is kept is °C. */
+export function dialOf(
+  celsius: number,
+  within: [number, number],
+  units: Units,
+  onChange: (celsius: number) => void,
+) {
+  if (units === 'metric') return { value: celsius, min: within[0], max: within[1], step: 5, onChange };
+  const [min, value, max] = [within[0], celsius, within[1]].map(
+    (c) => Math.round(temperatureOut(c, 'us') / 25) * 25,
+  ) as [number, number, number];
+  return { value, min, max, step: 25, onChange: (typed: number) => onChange(temperatureIn(typed, 'us')) };
+}

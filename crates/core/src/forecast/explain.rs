@@ -286,5 +286,5 @@ fn medium_rule(stage: &Stage, case: &Case) -> Rule {
         }
         Medium::Reheat { to_c } => (ways::reheat_rule(), ways::reheat_rule_numbers(Temperature(*to_c)), within()),
     };
-    rule(case, medium.words(), rule_text, numbers, sure)
+    rule(case, ways::title(medium.words()), rule_text, numbers, sure)
 }

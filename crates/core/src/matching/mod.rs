@@ -72,8 +72,7 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
         };
         answer.buy = buy::buy(&block, method, request.eaten_as)?;
         answer.why = voice.say(answer.buy.first().map_or_else(say::no_cut_goes, |first| {
-            let why = Said::text(first.why.clone());
-            say::buy_first(block.people, Mass(first.mass_kg), first.cut.name(), why)
+            say::buy_first(block.people, Mass(first.mass_kg), first.cut.name())
         }));
         return Ok(answer);
     }

@@ -9,7 +9,7 @@ import { SliceOfPiece } from '../../drawings/SliceOfPiece';
 import { TendernessBar } from '../../drawings/TendernessBar';
 import { useWidth } from '../../drawings/useWidth';
 import { about, clockDay, millis, span } from '../../format/time';
-import { say, type Units } from '../../format/units';
+import { type Units } from '../../format/units';
 import { useNow } from '../../format/useNow';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
@@ -75,7 +75,7 @@ function CookOf({ cook, kitchen, stale }: Of) {
             The kitchen does not answer just now; this is how it stood at {clockDay(cook.now, zone, ahead)}.
           </Text>
         )}
-        <NowCard cook={cook} units={units} zone={zone} onHappened={log} busy={append.isPending} />
+        <NowCard cook={cook} zone={zone} onHappened={log} busy={append.isPending} />
         {append.isError && <Fault error={append.error} />}
         <Band cook={cook} zone={zone} />
         <Grid templateColumns={{ base: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' }} gap={5}>
@@ -98,7 +98,7 @@ function CookOf({ cook, kitchen, stale }: Of) {
           <LogIt cook={cook} units={units} onHappened={log} busy={append.isPending} />
         )}
         <Because rule={<Rule view={view} />} why={whyAddress(cook.plan.forecast, cook.plan.name)}>
-          <Text>{say(view.words, units)}</Text>
+          <Text>{view.words}</Text>
         </Because>
         <Happenings cook={cook} units={units} zone={zone} onHappened={log} />
       </Stack>

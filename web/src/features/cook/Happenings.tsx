@@ -1,7 +1,7 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
 import { clockDay } from '../../format/time';
-import { format, say, type Units } from '../../format/units';
+import { format, type Units } from '../../format/units';
 import { useNow } from '../../format/useNow';
 import { Button } from '../../ui/Button';
 
@@ -77,7 +77,7 @@ function words(happened: Schemas['Happened'], cook: Schemas['CookAnswer'], units
       return 'The meat met the heat';
     case 'task_done': {
       const task = cook.view.tasks.find((found) => found.task.id === happened.task);
-      return `Done: ${task ? say(task.task.what.split(/[:,;]/)[0]!, units) : happened.task.replaceAll('_', ' ')}`;
+      return `Done: ${task ? task.task.what : happened.task.replaceAll('_', ' ')}`;
     }
     case 'core_reading':
       return `Middle at ${format('temperature', happened.celsius, units)}`;

@@ -2,21 +2,19 @@ import { Box, Flex, Stack, Text } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { clockDay, countdown, millis } from '../../format/time';
-import { say, type Units } from '../../format/units';
 import { useNow } from '../../format/useNow';
 import { Button } from '../../ui/Button';
 import { Caution } from '../../ui/states';
 
 type Props = {
   cook: Schemas['CookAnswer'];
-  units: Units;
   zone: string;
   onHappened: (...happened: Schemas['Happened'][]) => void;
   busy: boolean;
 };
 
 /** The one thing to do now, with its timer; what comes next under it. */
-export function NowCard({ cook, units, zone, onHappened, busy }: Props) {
+export function NowCard({ cook, zone, onHappened, busy }: Props) {
   const { view } = cook;
   const now = useNow(1000);
   const task = view.tasks.find((found) => found.task.id === view.now_task)?.task;
@@ -51,10 +49,10 @@ export function NowCard({ cook, units, zone, onHappened, busy }: Props) {
             fontWeight={700}
             lineHeight={1.15}
           >
-            {say(task.what, units)}
+            {task.what}
           </Text>
           <Text mt={2} fontSize={{ base: 'text', md: 'lead' }}>
-            {say(task.why, units)}
+            {task.why}
           </Text>
         </Box>
         <Box textAlign={{ base: 'left', md: 'right' }}>
@@ -82,7 +80,7 @@ export function NowCard({ cook, units, zone, onHappened, busy }: Props) {
       {task.cautions.length > 0 && (
         <Stack mt={3} gap={2}>
           {task.cautions.map((caution) => (
-            <Caution key={caution.id}>{say(caution.text, units)}</Caution>
+            <Caution key={caution.id}>{caution.text}</Caution>
           ))}
         </Stack>
       )}
@@ -141,7 +139,7 @@ export function NowCard({ cook, units, zone, onHappened, busy }: Props) {
             <Text as="span" color="soft">
               Next {clockDay(next.start, zone, now)}:{' '}
             </Text>
-            {say(next.what, units)}
+            {next.what}
           </Text>
         )}
       </Flex>

@@ -5,7 +5,7 @@ import { ApiFault, type Kitchen, type Schemas } from '../../api/client';
 import { useAppend, useSauce } from '../../api/queries';
 import { PotSection } from '../../drawings/PotSection';
 import { span } from '../../format/time';
-import { editable, format, say, type Units } from '../../format/units';
+import { editable, format, type Units } from '../../format/units';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -195,7 +195,7 @@ function Path({ answer, units }: { answer: Schemas['Sauce']; units: Units }) {
             </Text>
             <Box flex="1">
               <Text fontSize="lead" fontWeight={600}>
-                {say(step.do, units)}
+                {step.do}
               </Text>
               <Text color="soft">{step.why}</Text>
             </Box>
@@ -214,7 +214,7 @@ function Path({ answer, units }: { answer: Schemas['Sauce']; units: Units }) {
       )}
       <Stack mt={3} gap={2}>
         {answer.warnings.map((warning) => (
-          <Caution key={warning.id}>{say(warning.text, units)}</Caution>
+          <Caution key={warning.id}>{warning.text}</Caution>
         ))}
       </Stack>
     </Box>

@@ -2,7 +2,7 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { memo, useState } from 'react';
 import type { Kitchen, Schemas } from '../../api/client';
 import { span } from '../../format/time';
-import { say } from '../../format/units';
+
 import { Button } from '../../ui/Button';
 import { Age, Thickness } from './More';
 import type { Block } from './state';
@@ -20,7 +20,7 @@ export const AskOne = memo(function AskOne({
   block: Block;
   change: (changed: Partial<Block>) => void;
   onSlide: (mm: number) => void;
-  facts?: Schemas['CutFacts'];
+  facts?: Schemas['AtTheCounter'];
   kitchen: Kitchen;
 }) {
   // Once it is being answered the question stays, so that a slider is not taken out of the hand.
@@ -46,7 +46,7 @@ export const AskOne = memo(function AskOne({
         <Text fontSize="small" color="soft">
           {answered
             ? 'The bands follow.'
-            : `That would narrow the band by some ${span(Math.max(5, Math.round(shown.narrows_min / 5) * 5))}: ${say(shown.how, kitchen.units)}.`}
+            : `That would narrow the band by some ${span(Math.max(5, Math.round(shown.narrows_min / 5) * 5))}. ${shown.how}`}
         </Text>
       </Box>
       <Box

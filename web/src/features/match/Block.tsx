@@ -16,7 +16,7 @@ export const eaten = [
 ] as const;
 
 /** What a usual piece of a cut weighs, and how thick it then is. */
-export function usualPiece(facts: Schemas['CutFacts'] | undefined, kg?: number) {
+export function usualPiece(facts: Schemas['AtTheCounter'] | undefined, kg?: number) {
   const usualKg = Math.max(1, facts?.piece_kg ?? 1);
   const mass = kg ?? usualKg;
   const piece = mass / Math.max(1, Math.round(mass / (facts?.piece_kg ?? 1)));
@@ -27,7 +27,7 @@ export function usualPiece(facts: Schemas['CutFacts'] | undefined, kg?: number) 
 type Props = {
   block: BlockState;
   change: (changed: Partial<BlockState>) => void;
-  cuts: Schemas['CutFacts'][];
+  cuts: Schemas['AtTheCounter'][];
   units: Units;
   fault?: ApiFault;
 };

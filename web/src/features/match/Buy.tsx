@@ -7,7 +7,7 @@ import { useKitchen } from '../../api/queries';
 import { bandFrom, ReadyBand, TimeAxis } from '../../drawings/ReadyBand';
 import { useWidth } from '../../drawings/useWidth';
 import { inHundred, millis, nextAt } from '../../format/time';
-import { editable, format, say } from '../../format/units';
+import { editable, format } from '../../format/units';
 import { useNow } from '../../format/useNow';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -151,7 +151,7 @@ function Bought({
   return (
     <Box>
       <Heading as="h2" fontFamily="heading" fontSize="lead" mb={1}>
-        {say(matched.why.split('. ')[0]!, units)}.
+        {matched.why}
       </Heading>
       <Text fontSize="small" color="soft" mb={3}>
         Raw and bone in, bought so that everyone has {format('small_mass', request.portion_g ?? PLATE, units)}{' '}
@@ -220,7 +220,7 @@ function Line({
             </Text>
           </Text>
           <Text fontSize="small" color="soft" lineHeight={1.35}>
-            {say(buy.why, units)}
+            {buy.why}
           </Text>
         </Box>
         <Flex gap={0} align="center">

@@ -2,7 +2,7 @@ import { Box, Flex, Heading, Text, chakra } from '@chakra-ui/react';
 import { memo } from 'react';
 import type { Schemas } from '../../api/client';
 import { span } from '../../format/time';
-import { say, type Units } from '../../format/units';
+import { type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { verdicts } from './Ways';
 import { facts } from './Side';
@@ -63,7 +63,7 @@ export const Compare = memo(function Compare({
               {choices.map((choice) => (
                 <Head key={choice.id} scope="col">
                   <Text fontWeight={700} lineHeight={1.25}>
-                    {say(choice.name, units)}
+                    {choice.name}
                   </Text>
                   <Flex gap={1} mt={1} ml={-2}>
                     <Button
@@ -95,7 +95,7 @@ export const Compare = memo(function Compare({
                 </Head>
                 {columns.map((column, i) => (
                   <Cell key={choices[i]!.id} fontVariantNumeric="tabular-nums">
-                    {say(column[line]![1]!, units)}
+                    {column[line]![1]!}
                   </Cell>
                 ))}
               </chakra.tr>

@@ -3,7 +3,7 @@ import { useId, useMemo, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { TextInput } from '../../ui/fields';
 
-type Facts = Schemas['CutFacts'];
+type Facts = Schemas['AtTheCounter'];
 type Found = { facts: Facts; sold?: string };
 
 const plain = (text: string) => text.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '');

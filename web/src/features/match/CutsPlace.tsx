@@ -59,7 +59,7 @@ const dryness: Record<Schemas['DryRisk'], string> = {
   high: 'soon after it is tender',
 };
 
-function OfTheCut({ facts, units }: { facts: Schemas['CutFacts']; units: Units }) {
+function OfTheCut({ facts, units }: { facts: Schemas['AtTheCounter']; units: Units }) {
   const figures: [string, string][] = [
     ['collagen', `${facts.collagen_pct} %`],
     ['fat', `${facts.fat_pct} %`],

@@ -6,7 +6,7 @@ import { useCuts, useKitchen, useMatch } from '../../api/queries';
 import { useFollowing } from '../../api/useFollowing';
 import { SliceOfPiece } from '../../drawings/SliceOfPiece';
 import { localText, millis } from '../../format/time';
-import { say } from '../../format/units';
+
 import { useNow } from '../../format/useNow';
 import { Caution, Fault, Waiting } from '../../ui/states';
 import { inKitchen } from '../why/state';
@@ -72,7 +72,7 @@ function useSliding(mm: number | undefined, change: (changed: Partial<BlockState
 const askDraft = (text: string) =>
   api.match({ ...(JSON.parse(text) as Schemas['MatchRequest']), members: DRAFT_MEMBERS, only_ways: true });
 
-function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['CutFacts'][] }) {
+function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['AtTheCounter'][] }) {
   const { units, zone } = kitchen;
   const { block, change } = useBlock(zone);
   const now = useNow(60_000);
@@ -150,7 +150,7 @@ function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['CutFacts'
       {settled.isPending && <Waiting height={480} what="Cooking it every way" />}
       {steady && !steady.suitable && <Refused facts={facts} why={steady.why} onInstead={onInstead} />}
       {steady?.warnings.map((warning) => (
-        <Caution key={warning.id}>{say(warning.text, units)}</Caution>
+        <Caution key={warning.id}>{warning.text}</Caution>
       ))}
       {live && chosen && (
         <Grid
@@ -193,7 +193,7 @@ const Inside = memo(function Inside({ choice, kitchen }: { choice: Schemas['Choi
   return (
     <Box as="section" aria-label="Inside the piece" borderTopWidth="2px" borderColor="rim" pt={3}>
       <Heading as="h2" fontFamily="heading" fontSize="lead" mb={1}>
-        Inside the piece: {say(choice.name, kitchen.units)}
+        Inside the piece: {choice.name}
       </Heading>
       {forecast?.inside ? (
         <SliceOfPiece

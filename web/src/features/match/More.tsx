@@ -24,7 +24,7 @@ type Props = {
   change: (changed: Partial<Block>) => void;
   /** The thickness under the hand; it is kept once the hand rests. */
   onSlide: (mm: number) => void;
-  cuts: Schemas['CutFacts'][];
+  cuts: Schemas['AtTheCounter'][];
   kitchen: Kitchen;
   fault?: ApiFault;
 };
@@ -170,7 +170,7 @@ export function Thickness({
 }: {
   block: Block;
   onSlide: (mm: number) => void;
-  facts?: Schemas['CutFacts'];
+  facts?: Schemas['AtTheCounter'];
   kitchen: Kitchen;
 }) {
   // Held here while it moves: nothing else of the block has to be drawn anew for it.

@@ -1,7 +1,7 @@
 import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
 import { memo } from 'react';
 import type { Schemas } from '../../api/client';
-import { format, say, type Units } from '../../format/units';
+import { format, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { Caution } from '../../ui/states';
 
@@ -43,8 +43,7 @@ export const Others = memo(function Others({
                   {other.name}
                 </Button>
                 <Text fontSize="small" flex="1">
-                  {say(other.why, units)}; {format('mass', Number(other.mass_kg.toFixed(1)), units)} for the
-                  same plates
+                  {other.why}; {format('mass', Number(other.mass_kg.toFixed(1)), units)} for the same plates
                 </Text>
               </Flex>
             ))}
@@ -57,9 +56,9 @@ export const Others = memo(function Others({
             Sliced tonight, pulled tomorrow
           </Heading>
           <Stack gap={3}>
-            <Text>{say(twice.words, units)}</Text>
+            <Text>{twice.words}</Text>
             {twice.cautions.map((caution) => (
-              <Caution key={caution.id}>{say(caution.text, units)}</Caution>
+              <Caution key={caution.id}>{caution.text}</Caution>
             ))}
           </Stack>
         </Box>
@@ -74,7 +73,7 @@ export function Refused({
   why,
   onInstead,
 }: {
-  facts?: Schemas['CutFacts'];
+  facts?: Schemas['AtTheCounter'];
   why: string;
   onInstead: (cut: Schemas['Cut']) => void;
 }) {

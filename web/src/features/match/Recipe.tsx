@@ -5,7 +5,6 @@ import { Link } from 'react-router';
 import { ApiFault, api, type Schemas } from '../../api/client';
 import { TendernessBar } from '../../drawings/TendernessBar';
 import { inHundred, span } from '../../format/time';
-import { say, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/fields';
 import { Fault } from '../../ui/states';
@@ -15,12 +14,10 @@ import { whyAddress } from '../why/state';
 export const Recipe = memo(function Recipe({
   request,
   recipe,
-  units,
   onRecipe,
 }: {
   request: Schemas['MatchRequest'];
   recipe?: string;
-  units: Units;
   onRecipe: (recipe?: string) => void;
 }) {
   const [text, setText] = useState(recipe ?? '');
@@ -63,12 +60,12 @@ export const Recipe = memo(function Recipe({
         <Button type="submit">Try it</Button>
       </chakra.form>
       {checked.error && !fault && <Fault error={checked.error} retry={() => void checked.refetch()} />}
-      {found && <Landed found={found} units={units} />}
+      {found && <Landed found={found} />}
     </Box>
   );
 });
 
-function Landed({ found, units }: { found: Schemas['Checked']; units: Units }) {
+function Landed({ found }: { found: Schemas['Checked'] }) {
   const { lands } = found;
   const shares: [string, number][] = [
     ['not done', lands.not_done],
@@ -82,8 +79,8 @@ function Landed({ found, units }: { found: Schemas['Checked']; units: Units }) {
     <Stack gap={3} mt={4} opacity={1}>
       <Text fontSize="lead">{found.words}</Text>
       <Text fontSize="small" color="soft">
-        Taken as {say(found.understood.words, units)}
-        {found.understood.supposed.length > 0 && ` (${say(found.understood.supposed.join('; '), units)})`}.
+        Taken as {found.understood.words}
+        {found.understood.supposed.length > 0 && ` (${found.understood.supposed.join('; ')})`}.
       </Text>
       <TendernessBar
         tenderness={found.tenderness as [number, number, number]}
@@ -109,7 +106,7 @@ function Landed({ found, units }: { found: Schemas['Checked']; units: Units }) {
                 : `${span(Math.round(other.at_pressure_min))} at pressure`}
             </Text>
             <Text fontSize="small" color="soft">
-              {say(other.name, units)}
+              {other.name}
               {other.at_pressure_min != null && `, ${span(Math.round(other.min / 5) * 5)} in all`}
             </Text>
           </Box>

@@ -3,7 +3,7 @@ import { memo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiFault, api, type Schemas } from '../../api/client';
 import { clockDay, inHundred, millis, span } from '../../format/time';
-import { format, say, type Units } from '../../format/units';
+import { format, type Units } from '../../format/units';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
 import { Pairs } from '../../ui/Pairs';
@@ -84,7 +84,7 @@ export const Side = memo(function Side({
           </>
         }
       >
-        <Text>{say(choice.why, units)}</Text>
+        <Text>{choice.why}</Text>
         {choice.start_by && (
           <Text>
             {late ? 'It should have started by ' : 'Start by '}
@@ -97,10 +97,10 @@ export const Side = memo(function Side({
           </Text>
         ))}
         {choice.cautions.map((caution) => (
-          <Caution key={caution.id}>{say(caution.text, units)}</Caution>
+          <Caution key={caution.id}>{caution.text}</Caution>
         ))}
       </Because>
-      <Pairs pairs={facts(choice, units, zone, now).map(([word, figure]) => [word, say(figure, units)])} />
+      <Pairs pairs={facts(choice, units, zone, now).map(([word, figure]) => [word, figure])} />
       <Button
         onClick={() => onBeside(compared ? beside.filter((id) => id !== choice.id) : [...beside, choice.id])}
         disabled={!compared && beside.length >= MOST_BESIDE}

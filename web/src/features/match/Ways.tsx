@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client';
 import { bandFrom, ReadyBand, TimeAxis } from '../../drawings/ReadyBand';
 import { useWidth } from '../../drawings/useWidth';
 import { inHundred, millis, span } from '../../format/time';
-import { format, say, type Units } from '../../format/units';
+import { format, type Units } from '../../format/units';
 import { SelectField } from '../../ui/fields';
 import { BellHandle } from './BellHandle';
 
@@ -113,12 +113,7 @@ export function Ways({ matched, chosen, beside, bell, now, zone, units, onBell, 
                 {row(way, false)}
                 {open && way.variants.map((variant) => row(variant, true))}
                 {(current || open) && way.variants.length > 0 && !inside && (
-                  <Variants
-                    way={way}
-                    open={open}
-                    onOpen={() => setOpened(open ? undefined : way.method)}
-                    units={units}
-                  />
+                  <Variants way={way} open={open} onOpen={() => setOpened(open ? undefined : way.method)} />
                 )}
               </Box>
             );
@@ -154,17 +149,7 @@ function First({ sort, onSort }: { sort: Schemas['Sort']; onSort: (sort: Schemas
 }
 
 /** Opens the other variants of a way, and names a few of them. */
-function Variants({
-  way,
-  open,
-  onOpen,
-  units,
-}: {
-  way: Schemas['Way'];
-  open: boolean;
-  onOpen: () => void;
-  units: Units;
-}) {
+function Variants({ way, open, onOpen }: { way: Schemas['Way']; open: boolean; onOpen: () => void }) {
   return (
     <chakra.button
       aria-expanded={open}
@@ -182,7 +167,7 @@ function Variants({
     >
       {open
         ? 'Only the best of them'
-        : `${way.variants.length} more: ${say(way.variants.map((variant) => variant.name).join(' · '), units)}`}
+        : `${way.variants.length} more: ${way.variants.map((variant) => variant.name).join(' · ')}`}
     </chakra.button>
   );
 }
@@ -244,7 +229,7 @@ function Row({
     >
       <Box width={wide ? `${labels}px` : '100%'} flexShrink={0} pl={variant ? 8 : 4} pr={2} py={2}>
         <Text fontWeight={variant ? 500 : 700} lineHeight={1.2}>
-          {say(found.name, units)}
+          {found.name}
           {compared && (
             <Text as="span" color="rim" fontWeight={700}>
               {' '}
@@ -263,14 +248,14 @@ function Row({
         </Text>
         {variant && (
           <Text fontSize="small" color="soft" lineHeight={1.3}>
-            {say(found.trade, units)}
+            {found.trade}
           </Text>
         )}
       </Box>
       <Box flexShrink={0} width={`${room}px`}>
         {unsuitable ? (
           <Text fontSize="small" pr={3} py={2} pl={wide ? 0 : 4}>
-            {say(found.why, units)}
+            {found.why}
           </Text>
         ) : (
           <ReadyBand

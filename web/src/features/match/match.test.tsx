@@ -203,7 +203,7 @@ describe('Match', () => {
     answers['/api/match'] = () => ({ body: matched({ ask }) });
     open(<Match />, '/match');
     expect(await screen.findByText('How thick is it?')).toBeInTheDocument();
-    expect(screen.getByText(/narrow the band by some 15 min: a ruler/)).toBeInTheDocument();
+    expect(screen.getByText(/narrow the band by some 15 min. a ruler/)).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Don’t know' }));
     expect(screen.queryByText('How thick is it?')).not.toBeInTheDocument();
   });
@@ -291,7 +291,7 @@ describe('Match', () => {
 });
 
 describe('The cut field', () => {
-  const cuts = [cut('Chuck', 'chuck'), cut('Shin, boneless', 'shin')] as Schemas['CutFacts'][];
+  const cuts = [cut('Chuck', 'chuck'), cut('Shin, boneless', 'shin')] as Schemas['AtTheCounter'][];
 
   it('finds a muscle by any name it is sold under', () => {
     expect(search(cuts, 'gravy')).toMatchObject([{ facts: { cut: 'shin' }, sold: 'gravy beef' }]);
@@ -345,7 +345,7 @@ describe('From the dish', () => {
       why: '48 % of it is eaten.',
     };
     answers['/api/match'] = () => ({
-      body: matched({ ways: [], buy: [buy], why: 'For 8: 2.8 kg of shin. More.' }),
+      body: matched({ ways: [], buy: [buy], why: 'For 8: 2.8 kg of shin.' }),
     });
     answers['/api/kitchen'] = (body) => ({ body: body ?? kitchen });
     open(<Buy />, '/match/buy?as=pull');

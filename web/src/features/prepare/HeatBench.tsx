@@ -2,7 +2,7 @@ import { Box, Flex, Stack, Text, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
 import { CoalRing } from '../../drawings/CoalRing';
 import { span } from '../../format/time';
-import { format, say } from '../../format/units';
+import { dialOf, format } from '../../format/units';
 import { Choice } from '../../ui/Choice';
 import { NumberField, Slider } from '../../ui/fields';
 import { without, type BenchProps } from './bench';
@@ -79,10 +79,10 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
             >
               <Box width={{ base: '100%', sm: '200px' }} flexShrink={0}>
                 <Text fontWeight={700} lineHeight={1.2}>
-                  {say(setting.words, units)}
+                  {setting.words}
                 </Text>
                 <Text fontSize="small" color="soft" lineHeight={1.2}>
-                  {say(setting.looks, units)}
+                  {setting.looks}
                 </Text>
               </Box>
               <Flex flex="1" align="center" gap={2} minW="180px">
@@ -127,12 +127,8 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
         <Box maxW="360px">
           <Slider
             label="Oven"
-            value={heat.set_c ?? 150}
-            min={90}
-            max={220}
-            step={5}
-            onChange={(set_c) => setHeat({ set_c })}
-            said={format('temperature', heat.set_c ?? 150, units)}
+            {...dialOf(heat.set_c ?? 150, [90, 220], units, (set_c) => setHeat({ set_c }))}
+            said={format('dial', heat.set_c ?? 150, units)}
           />
         </Box>
       )}
@@ -167,12 +163,8 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
           <Box width="260px">
             <Slider
               label="Pit"
-              value={heat.pit_c ?? 110}
-              min={90}
-              max={170}
-              step={5}
-              onChange={(pit_c) => setHeat({ pit_c })}
-              said={format('temperature', heat.pit_c ?? 110, units)}
+              {...dialOf(heat.pit_c ?? 110, [90, 170], units, (pit_c) => setHeat({ pit_c }))}
+              said={format('dial', heat.pit_c ?? 110, units)}
             />
           </Box>
         </Flex>
@@ -218,8 +210,8 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
               ))}
             </Flex>
             <Text fontSize="small">
-              Like an oven at {format('temperature', coals.like_c, units)}. A simmer here wants some{' '}
-              {coals.for_a_simmer[0]} under and {coals.for_a_simmer[1]} on the lid: {say(coals.words, units)}.
+              Like an oven at {format('dial', coals.like_c, units)}. A simmer here wants some{' '}
+              {coals.for_a_simmer[0]} under and {coals.for_a_simmer[1]} on the lid: {coals.words}.
             </Text>
             <Text fontSize="small">
               Turn the pot a quarter and the lid back every {coals.turn_every_min} min. Light the next lot{' '}
@@ -297,7 +289,7 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
           {prepared.forecast.stages?.map((stage, i) => (
             <Text as="li" key={i}>
               <strong>{stage.from_min == null ? '' : `after ${span(stage.from_min)}: `}</strong>
-              {say(stage.words, units)}
+              {stage.words}
             </Text>
           ))}
         </Stack>

@@ -1,13 +1,13 @@
 import { Box, Flex, Stack, Text } from '@chakra-ui/react';
 import { memo } from 'react';
 import type { Schemas } from '../../api/client';
-import { say, type Units } from '../../format/units';
+import { type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { NumberField, SelectField } from '../../ui/fields';
 import { without } from './bench';
 
 type Ingredient = Schemas['Ingredient'];
-type Facts = Schemas['LarderFacts'];
+type Facts = Schemas['OnTheShelf'];
 
 const FIRST_ML = 100;
 const FIRST_G = 50;
@@ -59,7 +59,7 @@ export const Ingredients = memo(function Ingredients({
                 />
               </Box>
               <Text fontSize="small" color="soft" flex="1" minW="12rem">
-                {swap ? say(swap.words, units) : ''}
+                {swap ? swap.words : ''}
                 {swap && swap.without.length > 0 && ` (without ${swap.without.join(', ')})`}
               </Text>
               {swap?.instead && (

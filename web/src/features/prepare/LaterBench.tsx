@@ -2,7 +2,7 @@ import { Box, Flex, Stack, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
 import { colour } from '../../theme/system';
 import { span } from '../../format/time';
-import { format, say } from '../../format/units';
+import { format } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { NumberField, SelectField } from '../../ui/fields';
 import { Picture } from '../../drawings/Picture';
@@ -142,7 +142,7 @@ export function LaterBench({ plan, bench, prepared, units, setBench }: BenchProp
             </Box>
             <Text fontSize="small" color="soft" flex="1" minW="14rem">
               {told &&
-                `done after ${Math.round(told.done_min)} min, mush after ${Math.round(told.mush_min)}: ${say(told.words, units)}`}
+                `done after ${Math.round(told.done_min)} min, mush after ${Math.round(told.mush_min)}: ${told.words}`}
             </Text>
             <Button
               weight="quiet"

@@ -1,7 +1,7 @@
 import { Box, Flex, Heading, Stack, Text, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { format, say, type Units } from '../../format/units';
+import { format, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/fields';
 import type { BenchProps, Plan } from './bench';
@@ -92,7 +92,7 @@ export function ListBench({ plan, prepared, units, setPlan }: BenchProps) {
                     </Text>
                     {item.note && (
                       <Text fontSize="small" color="soft" lineHeight={1.3}>
-                        {say(item.note, units)}
+                        {item.note}
                       </Text>
                     )}
                   </Box>
@@ -115,7 +115,7 @@ export function ListBench({ plan, prepared, units, setPlan }: BenchProps) {
         <Heading as="h2" fontFamily="heading" fontSize="lead" mb={1}>
           The order of work
         </Heading>
-        <Steps prepared={prepared} units={units} />
+        <Steps prepared={prepared} />
       </Box>
     </Stack>
   );

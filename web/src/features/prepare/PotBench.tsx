@@ -46,7 +46,7 @@ export function PotBench({
   setForecast,
   kitchen,
   larder,
-}: BenchProps & { kitchen: Kitchen; larder: Schemas['LarderFacts'][] }) {
+}: BenchProps & { kitchen: Kitchen; larder: Schemas['OnTheShelf'][] }) {
   const { pot, balance, trimmed } = prepared;
   const putIn = useCallback(
     (ingredients: Schemas['Ingredient'][]) => setBench('ingredients', { ingredients }),

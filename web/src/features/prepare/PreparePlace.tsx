@@ -8,7 +8,7 @@ import { useCuts, useKitchen, useLarder, usePlan } from '../../api/queries';
 import { useFollowing } from '../../api/useFollowing';
 import { BenchCurve } from '../../drawings/BenchCurve';
 import { clock, clockDay } from '../../format/time';
-import { format, say } from '../../format/units';
+import { format } from '../../format/units';
 import { useNow } from '../../format/useNow';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
@@ -64,7 +64,7 @@ function OnTheBench({
   id: string;
   kept: Schemas['PlanView'];
   kitchen: Kitchen;
-  larder: Schemas['LarderFacts'][];
+  larder: Schemas['OnTheShelf'][];
 }) {
   const { units, zone } = kitchen;
   const [params, setParams] = useSearchParams();
@@ -211,10 +211,10 @@ function OnTheBench({
             </ThumbBar>
             <Because why={whyAddress(plan.forecast, plan.name)}>
               {because(place, prepared, plan.forecast.method).map((sentence) => (
-                <Text key={sentence}>{say(sentence, units)}</Text>
+                <Text key={sentence}>{sentence}</Text>
               ))}
               {warningsOf(prepared, place).map((warning) => (
-                <Caution key={warning.id}>{say(warning.text, units)}</Caution>
+                <Caution key={warning.id}>{warning.text}</Caution>
               ))}
             </Because>
             <Box as="section" aria-label="The cook it leads to" borderTopWidth="2px" borderColor="rim" pt={3}>
@@ -254,7 +254,7 @@ const BenchOf = memo(function BenchOf({
   place: BenchPlace;
   prepared: Prepared;
   kitchen: Kitchen;
-  larder: Schemas['LarderFacts'][];
+  larder: Schemas['OnTheShelf'][];
 }) {
   switch (place) {
     case 'meat':

@@ -1,6 +1,6 @@
 import { Box, Flex, Stack, Text } from '@chakra-ui/react';
 import { SaltDepth } from '../../drawings/SaltDepth';
-import { editable, format, say } from '../../format/units';
+import { editable, format } from '../../format/units';
 import { Choice } from '../../ui/Choice';
 import { NumberField, Slider } from '../../ui/fields';
 import { Pairs } from '../../ui/Pairs';
@@ -194,11 +194,11 @@ export function SaltBench({ plan, bench, prepared, units, setBench }: BenchProps
       <Schools
         all={prepared.schools}
         ids={['marinade', 'temper', 'rinse', 'clear', 'day_before']}
-        units={units}
+
         onChoose={(school, option) => setBench(school, choose(school, option))}
       />
       <Text fontSize="small" color="soft">
-        {say('Depth as 2√(D·t), with D between 2 and 5 · 10⁻¹⁰ m²/s in the cold.', units)}
+        Depth as 2√(D·t), with D between 2 and 5 · 10⁻¹⁰ m²/s in the cold.
       </Text>
     </Stack>
   );

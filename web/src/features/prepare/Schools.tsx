@@ -1,15 +1,12 @@
 import { Box, Flex, Stack, Text, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
-import { say, type Units } from '../../format/units';
 
 /** A question on which cooks disagree: what each answer does here, the usual one and its reason. */
 export function School({
   school,
-  units,
   onChoose,
 }: {
   school: Schemas['School'];
-  units: Units;
   onChoose: (option: string) => void;
 }) {
   return (
@@ -46,14 +43,14 @@ export function School({
                 )}
               </Text>
               <Text fontSize="small" color="soft" lineHeight={1.3}>
-                {say(option.effect, units)}
+                {option.effect}
               </Text>
             </chakra.button>
           );
         })}
       </Flex>
       <Text fontSize="small" color="soft" mt={2}>
-        {say(school.reason, units)}
+        {school.reason}
       </Text>
     </Box>
   );
@@ -63,12 +60,10 @@ export function School({
 export function Schools({
   all,
   ids,
-  units,
   onChoose,
 }: {
   all: Schemas['School'][];
   ids: string[];
-  units: Units;
   onChoose: (school: string, option: string) => void;
 }) {
   return (
@@ -76,12 +71,7 @@ export function Schools({
       {ids
         .flatMap((id) => all.find((school) => school.id === id) ?? [])
         .map((school) => (
-          <School
-            key={school.id}
-            school={school}
-            units={units}
-            onChoose={(option) => onChoose(school.id, option)}
-          />
+          <School key={school.id} school={school} onChoose={(option) => onChoose(school.id, option)} />
         ))}
     </Stack>
   );

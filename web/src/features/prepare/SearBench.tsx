@@ -1,7 +1,7 @@
 import { Box, Flex, Stack, Text } from '@chakra-ui/react';
 import type { Kitchen, Schemas } from '../../api/client';
 import { PanFromAbove } from '../../drawings/PanFromAbove';
-import { editable, format, say } from '../../format/units';
+import { editable, format } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { NumberField, SelectField } from '../../ui/fields';
@@ -179,24 +179,16 @@ export function SearBench({
       <Schools
         all={prepared.schools}
         ids={['sear', 'surface', 'flour']}
-        units={units}
+
         onChoose={(school, option) => setBench(school, choose(school, option))}
       />
-      <Steps prepared={prepared} units={units} ids={['heat_pan', 'sear', 'aromatics', 'deglaze', 'pour']} />
+      <Steps prepared={prepared} ids={['heat_pan', 'sear', 'aromatics', 'deglaze', 'pour']} />
     </Stack>
   );
 }
 
 /** The order of work from some of the steps. */
-export function Steps({
-  prepared,
-  units,
-  ids,
-}: {
-  prepared: Schemas['Prepared'];
-  units: BenchProps['units'];
-  ids?: string[];
-}) {
+export function Steps({ prepared, ids }: { prepared: Schemas['Prepared']; ids?: string[] }) {
   const steps = prepared.steps.filter((step) => !ids || ids.includes(step.id));
   if (steps.length === 0) return null;
   return (
@@ -205,14 +197,14 @@ export function Steps({
         <Flex as="li" key={step.id} gap={3} borderTopWidth="1px" borderColor="line" py={3}>
           <Box flex="1" minW={0}>
             <Text fontWeight={700} lineHeight={1.3}>
-              {say(step.what, units)}
+              {step.what}
             </Text>
             <Text fontSize="small" color="soft">
-              {say(step.why, units)}
+              {step.why}
             </Text>
             {step.cautions.map((caution) => (
               <Text key={caution.id} fontSize="small" color="caution">
-                {say(caution.text, units)}
+                {caution.text}
               </Text>
             ))}
           </Box>

@@ -23,7 +23,7 @@ const plan: Plan = {
 };
 const kitchen = lodge({ pot: { diameter_cm: 30, height_cm: 16 }, pan_cm: 30, hob_w: 2000 });
 const facts = (what: Schemas['Larder'], liquid: boolean, instead: Schemas['Larder'] | null) =>
-  ({ what, name: what.replace('_', ' '), liquid, instead }) as unknown as Schemas['LarderFacts'];
+  ({ what, name: what.replace('_', ' '), liquid, instead }) as unknown as Schemas['OnTheShelf'];
 const larder = [
   facts('unsalted_stock', true, 'water'),
   facts('red_wine', true, 'unsalted_stock'),

@@ -1,19 +1,17 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
 import { clockDay } from '../../format/time';
-import { say, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
 
 type Props = {
   sheet: Schemas['Sheet'];
-  units: Units;
   zone: string;
   now: number;
   onTake: (plan: Schemas['Plan']) => void;
 };
 
 /** It can't be met as it stands: what would, each really forecast. */
-export function Remedies({ sheet, units, zone, now, onTake }: Props) {
+export function Remedies({ sheet, zone, now, onTake }: Props) {
   return (
     <Box as="section" borderWidth="2px" borderColor="caution" borderRadius="10px" p={4} bg="panel">
       <Heading as="h2" fontFamily="heading" fontSize="lead" color="caution">
@@ -36,7 +34,7 @@ export function Remedies({ sheet, units, zone, now, onTake }: Props) {
           wrap="wrap"
         >
           <Box flex="1" minW="14rem">
-            <Text fontWeight={700}>{say(remedy.text, units)}</Text>
+            <Text fontWeight={700}>{remedy.text}</Text>
             <Text fontSize="small" color="soft">
               {remedy.trade}
             </Text>

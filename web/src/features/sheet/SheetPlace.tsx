@@ -6,7 +6,7 @@ import { ApiFault, api, type Kitchen, type Schemas } from '../../api/client';
 import { useCooks, useKitchen, usePlan, useSheet } from '../../api/queries';
 import { DayStrip } from '../../drawings/DayStrip';
 import { about, clockDay, inHundred, instantOf, localText, span } from '../../format/time';
-import { format, say } from '../../format/units';
+import { format } from '../../format/units';
 import { useNow } from '../../format/useNow';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
@@ -77,13 +77,13 @@ function SheetOf({ stored, worked, kitchen, cook }: Of) {
         {sheet.late_min > 0 && !cook && (
           <Remedies
             sheet={sheet}
-            units={units}
+
             zone={zone}
             now={now}
             onTake={(plan) => void changer.save(plan)}
           />
         )}
-        <TaskList tasks={sheet.tasks} units={units} zone={zone} chosen={chosen} />
+        <TaskList tasks={sheet.tasks} zone={zone} chosen={chosen} />
       </Stack>
       <Stack gap={5} className="no-print">
         <Start planId={stored.id} cook={cook} sheet={sheet} zone={zone} now={now} />
@@ -103,20 +103,20 @@ function SheetOf({ stored, worked, kitchen, cook }: Of) {
               ))}
               {forecast.assumed.map((assumed) => (
                 <Text key={assumed.field}>
-                  Taken as {say(assumed.value, units)}: {assumed.why}.
+                  Taken as {assumed.value}: {assumed.why}.
                 </Text>
               ))}
             </>
           }
         >
-          <Text>{say(sheet.why, units)}</Text>
+          <Text>{sheet.why}</Text>
           <Text>
             Tender between <strong>{about(ready.p10 ?? sheet.lift_at, zone)}</strong> and{' '}
             <strong>{about(ready.p90 ?? sheet.lift_at, zone)}</strong>; {inHundred(ready.chance)} in 100 are,
             when it is lifted at {about(sheet.lift_at, zone)}.
           </Text>
           {sheet.cautions.map((caution) => (
-            <Caution key={caution.id}>{say(caution.text, units)}</Caution>
+            <Caution key={caution.id}>{caution.text}</Caution>
           ))}
         </Because>
         <Change stored={stored} zone={zone} changer={changer} />
@@ -219,8 +219,8 @@ function Start({
       </ThumbBar>
       {!cook && first && (
         <Text color="soft" fontSize="small">
-          First: {clockDay(first.start, zone, now)}, {first.what.split(/[:,]/)[0]!.toLowerCase()}. Starting
-          only opens the cook; nothing has to be hot yet.
+          First: {clockDay(first.start, zone, now)}, {first.what}. Starting only opens the cook; nothing has
+          to be hot yet.
         </Text>
       )}
       {fault !== undefined && <Fault error={fault} />}

@@ -2,13 +2,12 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { useEffect } from 'react';
 import type { Schemas } from '../../api/client';
 import { clock, date, day, millis, span } from '../../format/time';
-import { say, type Units } from '../../format/units';
 import { Caution } from '../../ui/states';
 
-type Props = { tasks: Schemas['Task'][]; units: Units; zone: string; chosen?: string };
+type Props = { tasks: Schemas['Task'][]; zone: string; chosen?: string };
 
 /** The sheet in words: when, what, why; hands-on has a solid edge, waiting an outlined one. */
-export function TaskList({ tasks, units, zone, chosen }: Props) {
+export function TaskList({ tasks, zone, chosen }: Props) {
   useEffect(() => {
     if (chosen) document.getElementById(`task-${chosen}`)?.scrollIntoView({ block: 'nearest' });
   }, [chosen]);
@@ -52,12 +51,12 @@ export function TaskList({ tasks, units, zone, chosen }: Props) {
                 title={task.hands_on ? 'hands-on' : 'waiting'}
               />
               <Box flex="1" minW={0}>
-                <Text fontWeight={600}>{say(task.what, units)}</Text>
+                <Text fontWeight={600}>{task.what}</Text>
                 <Text color="soft" fontSize="small">
-                  {say(task.why, units)}
+                  {task.why}
                 </Text>
                 {task.cautions.map((caution) => (
-                  <Caution key={caution.id}>{say(caution.text, units)}</Caution>
+                  <Caution key={caution.id}>{caution.text}</Caution>
                 ))}
               </Box>
               <Text

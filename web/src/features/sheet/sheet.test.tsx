@@ -17,7 +17,7 @@ const salt = task({
 
 describe('the sheet in words', () => {
   it('gives each task its time, its length and its day in the zone of the kitchen', () => {
-    open(<TaskList tasks={[salt, task()]} units="metric" zone="Europe/Helsinki" />);
+    open(<TaskList tasks={[salt, task()]} zone="Europe/Helsinki" />);
     const [first, second] = screen.getAllByRole('listitem');
     expect(within(first!).getByText('Fri 5 Feb')).toBeInTheDocument();
     expect(within(first!).getByText('21:00')).toBeInTheDocument();
@@ -27,11 +27,11 @@ describe('the sheet in words', () => {
     expect(first).toHaveTextContent('hands-on');
   });
 
-  it('shows the caution at its step and figures in the units of the kitchen', () => {
-    open(<TaskList tasks={[salt, task()]} units="us" zone="UTC" />);
+  it('shows the caution at its step and the sentences as they come', () => {
+    open(<TaskList tasks={[salt, task()]} zone="UTC" />);
     expect(screen.getByText('Raw juices spread.')).toBeInTheDocument();
-    expect(screen.getByText(/Into the oven at 302 °F/)).toBeInTheDocument();
-    expect(screen.getByText(/Salt the meat: 1 oz/)).toBeInTheDocument();
+    expect(screen.getByText(/Into the oven at 150 °C/)).toBeInTheDocument();
+    expect(screen.getByText(/Salt the meat: 28 g/)).toBeInTheDocument();
   });
 });
 
@@ -64,11 +64,9 @@ describe('a bell that can’t be met', () => {
 
   it('says why, and takes the remedy that is chosen', () => {
     const take = vi.fn();
-    open(
-      <Remedies sheet={sheet} units="us" zone="UTC" now={Date.parse('2027-02-06T12:00:00Z')} onTake={take} />,
-    );
+    open(<Remedies sheet={sheet} zone="UTC" now={Date.parse('2027-02-06T12:00:00Z')} onTake={take} />);
     expect(screen.getByText(/tender in time with 3 %/)).toBeInTheDocument();
-    expect(screen.getByText('Cut it into 1.6 in cubes')).toBeInTheDocument();
+    expect(screen.getByText('Cut it into 4 cm cubes')).toBeInTheDocument();
     expect(screen.getByText('plates 16:20, meets the bell')).toBeInTheDocument();
     fireEvent.click(screen.getAllByRole('button', { name: 'Do that' })[1]!);
     expect(take).toHaveBeenCalledWith(later);

@@ -1,7 +1,6 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
 import { span } from '../../format/time';
-import { say, type Units } from '../../format/units';
 
 const names: Record<string, string> = {
   animal: 'The animal',
@@ -17,7 +16,7 @@ const names: Record<string, string> = {
 const fives = (minutes: number) => span(Math.round(minutes / 5) * 5);
 
 /** What one more fact would narrow: the doubt now, and the doubt if that were known. */
-export function Facts({ explained, units }: { explained: Schemas['Explained']; units: Units }) {
+export function Facts({ explained }: { explained: Schemas['Explained'] }) {
   const width = explained.width_min;
   if (width == null || explained.narrows.length === 0) return null;
   const [first, ...rest] = explained.narrows;
@@ -28,7 +27,7 @@ export function Facts({ explained, units }: { explained: Schemas['Explained']; u
       </Heading>
       <Text mt={1}>
         The band is {fives(width)} wide. <strong>{names[first!.fact] ?? first!.fact}</strong> would narrow it
-        most, to {fives(first!.width_min)}. {say(first!.how, units)}
+        most, to {fives(first!.width_min)}. {first!.how}
       </Text>
       <Box mt={3} role="list">
         {[first!, ...rest].map((fact) => (
@@ -47,7 +46,7 @@ export function Facts({ explained, units }: { explained: Schemas['Explained']; u
       </Box>
       {rest[0] && (
         <Text fontSize="small" color="soft">
-          Then {(names[rest[0].fact] ?? rest[0].fact).toLowerCase()}: {say(rest[0].how, units)}
+          Then {(names[rest[0].fact] ?? rest[0].fact).toLowerCase()}: {rest[0].how}
         </Text>
       )}
     </Box>

@@ -1,12 +1,9 @@
 import { Box, Grid, Heading, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
 import { span } from '../../format/time';
-import { say, type Units } from '../../format/units';
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** The rule and this cook's numbers behind each figure, and how sure each is; the cook's own rules beside them. */
-export function Rules({ forecast, units }: { forecast: Schemas['Forecast']; units: Units }) {
+export function Rules({ forecast }: { forecast: Schemas['Forecast'] }) {
   const rules = forecast.explained?.rules ?? [];
   return (
     <Box as="section" aria-label="Rules and numbers" borderTopWidth="2px" borderColor="rim" pt={3}>
@@ -17,14 +14,14 @@ export function Rules({ forecast, units }: { forecast: Schemas['Forecast']; unit
         {rules.map((rule) => (
           <Box key={rule.figure}>
             <Heading as="h3" fontFamily="heading" fontSize="text">
-              {capital(say(rule.figure, units))}
+              {rule.figure}
             </Heading>
-            <Text>{say(rule.rule, units)}</Text>
+            <Text>{rule.rule}</Text>
             <Text fontWeight={600} fontVariantNumeric="tabular-nums">
-              {say(rule.numbers, units)}
+              {rule.numbers}
             </Text>
             <Text fontSize="small" color="soft">
-              {say(rule.sure, units)}
+              {rule.sure}
             </Text>
           </Box>
         ))}
@@ -37,7 +34,7 @@ export function Rules({ forecast, units }: { forecast: Schemas['Forecast']; unit
           <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap={8} rowGap={3}>
             {forecast.thumb.map((thumb) => (
               <Text key={thumb.rule}>
-                {capital(thumb.rule)}: <strong>{span(thumb.min)}</strong>, {say(thumb.why, units)}.
+                {thumb.rule}: <strong>{span(thumb.min)}</strong>. {thumb.why}
               </Text>
             ))}
           </Grid>
@@ -50,7 +47,7 @@ export function Rules({ forecast, units }: { forecast: Schemas['Forecast']; unit
           </Heading>
           <Text color="soft">
             {forecast.assumed
-              .map((assumed) => `${said(assumed.field)}: ${say(assumed.value, units)}, ${assumed.why}`)
+              .map((assumed) => `${said(assumed.field)}: ${assumed.value}, ${assumed.why}`)
               .join('; ')}
             .
           </Text>

@@ -8,7 +8,7 @@ import { CookCurves } from '../../drawings/CookCurves';
 import { SliceOfPiece } from '../../drawings/SliceOfPiece';
 import { TendernessBar } from '../../drawings/TendernessBar';
 import { span } from '../../format/time';
-import { format, say, type Units } from '../../format/units';
+import { format, type Units } from '../../format/units';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
 import { SelectField, Slider } from '../../ui/fields';
@@ -203,7 +203,7 @@ function Explained({ forecast, units }: { forecast: Schemas['Forecast']; units: 
           <Stack gap={1} minW={0} fontVariantNumeric="tabular-nums">
             <Heading as="h2" fontFamily="heading" fontSize="lead">
               After {span(minute)}
-              {stages.length > 1 && stage ? `, ${say(stage.words, units)}` : ''}
+              {stages.length > 1 && stage ? `, ${stage.words}` : ''}
             </Heading>
             {bands.length > 0 && (
               <TendernessBar tenderness={bandAt(bands, minute, 'tenderness')} goal={goal} />
@@ -254,18 +254,18 @@ function Explained({ forecast, units }: { forecast: Schemas['Forecast']; units: 
       </Stack>
       <Stack gap={5}>
         <Because>
-          <Text>{say(forecast.why, units)}</Text>
+          <Text>{forecast.why}</Text>
           {forecast.notes.map((note) => (
-            <Text key={note}>{say(note, units)}</Text>
+            <Text key={note}>{note}</Text>
           ))}
           {forecast.cautions.map((caution) => (
-            <Caution key={caution.id}>{say(caution.text, units)}</Caution>
+            <Caution key={caution.id}>{caution.text}</Caution>
           ))}
         </Because>
-        {explained && <Facts explained={explained} units={units} />}
+        {explained && <Facts explained={explained} />}
       </Stack>
       <Box gridColumn="1 / -1">
-        <Rules forecast={forecast} units={units} />
+        <Rules forecast={forecast} />
       </Box>
     </Grid>
   );

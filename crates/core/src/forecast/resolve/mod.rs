@@ -282,7 +282,7 @@ impl ForecastRequest {
     fn resolve_added(&self, boil_c: f64, stages: &[Stage]) -> Result<Vec<Pour>> {
         let added = self.added.as_deref().unwrap_or_default();
         if !added.is_empty() && !stages.iter().any(|stage| stage.medium.is_pot()) {
-            return Err(Error::said(Kind::Unsuitable, "added", say::liquid(), errors::no_pot_to_pour_into()));
+            return Err(Error::said(Kind::Unsuitable, "added", errors::a_value(), errors::no_pot_to_pour_into()));
         }
         if added.len() > 100 {
             return Err(Error::new(Kind::OutOfRange, "added", added.len(), errors::at_most(100)));
