@@ -1,12 +1,13 @@
 //! Speed to hold. Each name carries its target; the figures stand in docs/model.md.
 
 use divan::{Bencher, black_box};
+use ergastic_core::bench::Level;
 use ergastic_core::cuts::Cut;
 use ergastic_core::forecast::{Evidence, ForecastRequest, Heat, Method, Wrap, forecast, update};
 use ergastic_core::heat::pit::WrapMaterial;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::{MatchRequest, match_ways, overview};
-use ergastic_core::prepare::{Level, PrepareRequest, prepare_request};
+use ergastic_core::prepare::{PrepareRequest, prepare_request};
 use ergastic_core::tender::Check;
 use jiff::Timestamp;
 

@@ -2,9 +2,13 @@
 //! that both come to the same temperatures.
 
 use divan::{Bencher, black_box};
-use ergastic_core::heat::conduction::{
-    Bodies, CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings, shell_fractions,
-};
+use ergastic_core::heat::body::CONDUCTIVITY;
+use ergastic_core::heat::body::DENSITY;
+use ergastic_core::heat::body::SHELLS;
+use ergastic_core::heat::body::SPECIFIC_HEAT;
+use ergastic_core::heat::body::Surroundings;
+use ergastic_core::heat::body::shell_fractions;
+use ergastic_core::heat::conduction::Bodies;
 use ergastic_core::heat::pit::{PIT_COEFFICIENT, PIT_VAPOUR_PA, Pit, psychrometric};
 use ergastic_core::heat::steam::{LATENT_HEAT, saturation};
 use multiversion::multiversion;

@@ -1,7 +1,7 @@
 //! What leaves the meat: juice, fat and gelatin, shell by shell.
 
 use crate::cuts::CutFacts;
-use crate::heat::conduction::SHELLS;
+use crate::heat::body::SHELLS;
 use crate::tender::Goal;
 
 /// What gives the liquid body beside the meat itself.
@@ -203,8 +203,9 @@ impl Juices {
 mod tests {
     use super::*;
     use crate::cuts::Cut;
-    use crate::heat::conduction::shell_fractions;
-    use crate::tender::{Age, EatenAs};
+    use crate::cuts::EatenAs;
+    use crate::heat::body::shell_fractions;
+    use crate::tender::Age;
     use proptest::prelude::*;
 
     /// What left a piece of 2 kg that went through stages of `(°C, hours, where)`, with a dose behind it.

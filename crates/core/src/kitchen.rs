@@ -10,8 +10,8 @@ use crate::cuts::Cut;
 use ergastic_words::{Said, Voice, errors, matching as say};
 
 use crate::error::{Error, Result, Unit, in_range};
+use crate::heat::hob::HobKind;
 use crate::heat::pot::{Lid, Material, Vessel};
-use crate::prepare::HobKind;
 
 pub use ergastic_words::Units;
 
@@ -131,7 +131,7 @@ impl Kitchen {
     /// # Errors
     /// Names the field that can't be used.
     pub fn check(&self) -> Result<()> {
-        crate::plan::check_name("name", &self.name, 80)?;
+        crate::text::check_name("name", &self.name, 80)?;
         crate::clock::zone("zone", &self.zone)?;
         in_range("altitude_m", self.altitude_m, -430.0, 6000.0, Unit::Metres)?;
         in_range("certainty", self.certainty, 0.5, 0.99, Unit::None)?;

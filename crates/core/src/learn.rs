@@ -7,6 +7,7 @@ use ergastic_words::{Difference, Percent, Said, log};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use crate::cuts::RESISTANCE_LN_SIGMA;
 use crate::forecast::{Belief, Case, Known, Medium, Update, beliefs};
 use crate::units::round_to;
 
@@ -16,8 +17,6 @@ const NARROWED: f64 = 0.9;
 const DRIFT: f64 = 0.3;
 /// Share of the spread between animals that is the butcher's rather than the animal's own. Working value.
 const BUTCHER: f64 = 0.3;
-/// The usual spread of a cut's resistance, of its logarithm.
-const RESISTANCE_SIGMA: f64 = 0.18;
 
 /// What was learned.
 #[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -99,7 +98,7 @@ fn teaches(after: &Belief, before: &Belief) -> bool {
 
 /// How tough this butcher's meat is: an animal says a little of the next one.
 fn butcher(case: &Case, animal: &Belief, words: &mut Vec<Said>) -> Option<Belief> {
-    let spread = case.main().facts.resistance_ln_sigma.max(RESISTANCE_SIGMA);
+    let spread = case.main().facts.resistance_ln_sigma.max(RESISTANCE_LN_SIGMA);
     let before = case.known.resistance_ln.unwrap_or(Belief { mean: 0.0, sigma: spread });
     if !teaches(animal, &before) {
         return None;

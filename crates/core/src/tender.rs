@@ -2,11 +2,10 @@
 
 use std::sync::LazyLock;
 
-use ergastic_words::{Said, cuts};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use crate::cuts::{CutFacts, DryRisk};
+use crate::cuts::{CutFacts, DryRisk, EatenAs};
 use crate::heat::smooth::Smooth;
 use crate::units::kelvin;
 
@@ -22,26 +21,7 @@ pub const SOFTENS_FROM_C: f64 = 60.0;
 /// Standard deviation of a cook's tenderness check, in the logarithm of the dose. Working value.
 pub const CHECK_LN_SIGMA: f64 = 0.25;
 
-/// How the meat is eaten: what "done" means.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub enum EatenAs {
-    /// A fork goes in, a slice holds.
-    Slice,
-    /// Soft chunks that hold their shape.
-    Fork,
-    /// A probe slides in like butter, and it still slices.
-    Probe,
-    /// Shreds, in chunks first, in threads later.
-    Pull,
-    /// Collapses under a spoon.
-    Spoon,
-}
-
 impl EatenAs {
-    /// All five, from firm to soft.
-    pub const ALL: [Self; 5] = [Self::Slice, Self::Fork, Self::Probe, Self::Pull, Self::Spoon];
-
     /// Tender-hours of a cut of resistance 1 that are enough. Fitted to practice.
     pub fn enough(self) -> f64 {
         match self {
@@ -50,27 +30,6 @@ impl EatenAs {
             Self::Probe => 2.2,
             Self::Pull => 2.3,
             Self::Spoon => 4.0,
-        }
-    }
-
-    /// The sign by which a cook knows it.
-    pub fn sign(self) -> Said {
-        cuts::sign(self.key())
-    }
-
-    /// What it then is: ready to slice, fork-tender.
-    pub fn done(self) -> Said {
-        cuts::done(self.key())
-    }
-
-    /// Its name in JSON, and the word on the screen.
-    pub fn key(self) -> &'static str {
-        match self {
-            Self::Slice => "slice",
-            Self::Fork => "fork",
-            Self::Probe => "probe",
-            Self::Pull => "pull",
-            Self::Spoon => "spoon",
         }
     }
 }

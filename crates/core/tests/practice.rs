@@ -2,9 +2,9 @@
 //! and laws that must hold whatever the figures.
 
 use ergastic_core::cuts::Cut;
+use ergastic_core::cuts::EatenAs;
 use ergastic_core::forecast::{Forecast, ForecastRequest, Heat, HeatSource, Method, forecast};
 use ergastic_core::heat::pot::Simmer;
-use ergastic_core::tender::EatenAs;
 use proptest::prelude::*;
 
 fn hob(simmer: Simmer) -> Heat {

@@ -1,9 +1,10 @@
 //! What a request says wins; what it leaves out is filled in and said; what can't be is refused by name.
 
 use ergastic_core::cuts::Cut;
+use ergastic_core::cuts::EatenAs;
 use ergastic_core::forecast::{Case, Forecast, ForecastRequest, Heat, HeatSource, Medium, Method, forecast};
 use ergastic_core::heat::pot::{Lid, Simmer, Vessel};
-use ergastic_core::tender::{Age, EatenAs};
+use ergastic_core::tender::Age;
 
 fn braise(cut: Cut) -> ForecastRequest {
     ForecastRequest { cut: Some(cut), method: Some(Method::Braise), ..Default::default() }

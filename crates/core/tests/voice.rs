@@ -1,6 +1,7 @@
 //! What is said of a dish is chosen from the facts of that dish: no sentence names what it has not.
 
 use ergastic_core::clock::plus_minutes;
+use ergastic_core::cuts::EatenAs;
 use ergastic_core::forecast::Forecast;
 use ergastic_core::heat::pot::Lid;
 use ergastic_core::kitchen::{Kitchen, Units};
@@ -8,7 +9,6 @@ use ergastic_core::plan::Plan;
 use ergastic_core::prepare::Prepared;
 use ergastic_core::safety::Caution;
 use ergastic_core::sheet::{Sheet, work_back_and_forecast};
-use ergastic_core::tender::EatenAs;
 use proptest::prelude::*;
 use serde_json::{Value, json};
 
@@ -127,7 +127,7 @@ fn has_not(plan: &Plan) -> Vec<&'static str> {
     let has = |key: &str| bench.ingredients.iter().any(|thing| thing.what.key() == key);
     let wet = case.stages.iter().any(|stage| stage.medium.is_pot());
     let in_pot = case.first().medium.is_pot();
-    let seared = in_pot && bench.sear != ergastic_core::prepare::Sear::None;
+    let seared = in_pot && bench.sear != ergastic_core::bench::Sear::None;
     let bones = case.parts.iter().any(|part| part.bone_pct > 0.0);
     let lidless = !wet || case.stages.iter().all(|stage| !stage.medium.is_pot() || stage.pot.lid == Lid::None);
     let pressed = plan.forecast.method.is_some_and(|method| method.key() == "pressure");
@@ -151,7 +151,7 @@ fn has_not(plan: &Plan) -> Vec<&'static str> {
     unless(bench.strings > 0, &["string"]);
     unless(bench.salt_pct > 0.0, &["wipe the salt", "salt the meat"]);
     unless(has("garlic"), &["garlic last"]);
-    unless(bench.level != Some(ergastic_core::prepare::Level::Soup), &["in the sauce", "into the sauce"]);
+    unless(bench.level != Some(ergastic_core::bench::Level::Soup), &["in the sauce", "into the sauce"]);
     words
 }
 

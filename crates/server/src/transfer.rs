@@ -11,7 +11,8 @@ use ergastic_core::Error;
 use ergastic_core::cook::{Event, Happened};
 use ergastic_core::error::Kind;
 use ergastic_core::kitchen::Kitchen;
-use ergastic_core::plan::{Plan, check_name};
+use ergastic_core::plan::Plan;
+use ergastic_core::text::check_name;
 use ergastic_store::{
     Brought, CookFile, FILE_VERSION, Import, MOST_EVENTS, PlanFile, Reading, ReadingFile, Staged, Store, as_document,
 };

@@ -10,9 +10,10 @@ use uuid::Uuid;
 use crate::clock::{check_instant, plus_minutes};
 use crate::error::{Result, Unit, in_range};
 use crate::forecast::{Added, Evidence, HORIZON_S};
-use crate::plan::{check_name, check_text};
 use crate::sheet::TaskId;
 use crate::tender::Check;
+use crate::text::check_name;
+use crate::text::check_text;
 
 /// How a cook ended, in the cook's own judgement.
 #[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]

@@ -7,12 +7,12 @@ use utoipa::ToSchema;
 
 use super::event::{Event, Outcome, Standing};
 use crate::clock::{minutes_between, plus_minutes};
+use crate::cuts::EatenAs;
 use crate::error::{Error, Kind, Result};
 use crate::kitchen::Kitchen;
 use crate::learn::{Learned, learned};
 use crate::plan::Plan;
 use crate::sheet::{Ready, Task, TaskId, TaskKind, Worked, lay, timing};
-use crate::tender::EatenAs;
 
 /// A logged check this long before a planned look counts as that look, min.
 const CHECK_COUNTS_MIN: f64 = 15.0;

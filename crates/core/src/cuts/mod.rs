@@ -1,11 +1,14 @@
 //! The cuts: what a muscle is made of, and whether hours of moist heat do it any good.
 
+mod eaten;
+
 use ergastic_words::{Join, Percent, Said, Voice, cuts as say, errors};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::error::{Error, Kind, Result};
-use crate::tender::EatenAs;
+
+pub use eaten::EatenAs;
 
 /// A beef cut by the name of its muscle or joint.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
@@ -40,6 +43,10 @@ pub enum Cut {
     RibEye,
     Strip,
 }
+
+/// Spread of the resistance from animal to animal, as a standard deviation of its logarithm, where a cut is one muscle.
+/// Working value, by how practice scatters.
+pub const RESISTANCE_LN_SIGMA: f64 = 0.18;
 
 /// How fast a cut dries and falls apart once it is tender.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -110,7 +117,7 @@ const fn row(
         key,
         suitable: true,
         resistance,
-        resistance_ln_sigma: 0.18,
+        resistance_ln_sigma: RESISTANCE_LN_SIGMA,
         thickness_sigma: 0.07,
         collagen_pct: percent[0],
         fat_pct: percent[1],

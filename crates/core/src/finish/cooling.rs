@@ -3,8 +3,10 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use crate::heat::conduction::DENSITY;
+use crate::heat::body::DENSITY;
+use crate::heat::places::{ICE_WATER_C, ROOM_C};
 use crate::heat::pot::{Pot, WATER_SPECIFIC_HEAT};
+use crate::safety::COOLING_C;
 
 /// Where it is cooled.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -35,22 +37,16 @@ pub struct Cooled {
 
 /// It comes off the heat at, °C.
 const START_C: f64 = 95.0;
-/// The guidance counts from here, °C.
-const WARM_C: f64 = 57.0;
-/// To be reached first, °C.
-const COOL_C: f64 = 21.0;
-/// To be reached in the end, °C.
-const COLD_C: f64 = 5.0;
+/// The guidance counts from here; to be reached first, and in the end, °C.
+const WARM_C: f64 = COOLING_C[0];
+const COOL_C: f64 = COOLING_C[1];
+const COLD_C: f64 = COOLING_C[2];
 /// From warm to cool at most, min. Published guidance.
 const TO_COOL_MIN: f64 = 120.0;
 /// From cool to cold at most, min. Published guidance.
 const TO_COLD_MIN: f64 = 240.0;
-/// A kitchen's counter, °C.
-const COUNTER_C: f64 = 20.0;
 /// A fridge at work, °C.
 const FRIDGE_C: f64 = 3.0;
-/// Ice water, °C.
-const ICE_WATER_C: f64 = 1.0;
 /// Still air to a pot or tray, radiation and some evaporation included, W/(m² K). Working value.
 const AIR_COEFFICIENT: f64 = 11.0;
 /// A fridge's moved air to an open dish, the steam off it included, W/(m² K). Working value.
@@ -105,7 +101,7 @@ pub fn cooling(pot: &Pot, liquid_l: f64, meat_kg: f64) -> Vec<Cooled> {
         of(CoolIn::IceBath, ice, ice),
         of(CoolIn::Trays, (tray_s, FRIDGE_C), (tray_s, FRIDGE_C)),
         of(CoolIn::Fridge, fridge, fridge),
-        of(CoolIn::Pot, (pot_s(AIR_COEFFICIENT, wetted_m2 + pot.floor_m2, depth_m), COUNTER_C), fridge),
+        of(CoolIn::Pot, (pot_s(AIR_COEFFICIENT, wetted_m2 + pot.floor_m2, depth_m), ROOM_C), fridge),
     ]
 }
 

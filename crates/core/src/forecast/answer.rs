@@ -5,7 +5,6 @@ use utoipa::ToSchema;
 
 use ergastic_words::{Said, Voice, forecast as say};
 
-use super::explain::Explained;
 use super::request::Method;
 use super::resolve::{Case, Filled};
 use crate::cuts::Cut;
@@ -116,6 +115,58 @@ pub struct Thumb {
     pub min: f64,
     /// Why it differs from the forecast.
     pub why: String,
+}
+
+/// Where eight in ten of the simulated cooks stand at a moment.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct BandPoint {
+    /// Minutes since the meat met the heat.
+    pub min: f64,
+    /// Near the middle, as a probe reads it: P10, P50, P90, °C.
+    pub core_c: [f64; 3],
+    /// On the scale of slice to spoon: P10, P50, P90.
+    pub tenderness: [f64; 3],
+    /// Liquid in the pot: P10, P50, P90, L.
+    pub liquid_l: [f64; 3],
+}
+
+/// One fact that would narrow the band.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Narrows {
+    /// A stable name: animal, thickness, oven, simmer, pit, lid, bark, liquid.
+    pub fact: String,
+    /// How the cook can find it out.
+    pub how: String,
+    /// Share of the doubt in the ready time that it explains, 0–1.
+    pub share: f64,
+    /// P10 to P90 of ready if it were known, min.
+    pub width_min: f64,
+}
+
+/// The rule behind a figure, with this case's numbers.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Rule {
+    /// Which figure.
+    pub figure: String,
+    /// The rule, in plain words.
+    pub rule: String,
+    /// This case's numbers in it.
+    pub numbers: String,
+    /// How sure.
+    pub sure: String,
+}
+
+/// What lies behind a forecast.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Explained {
+    /// Bands along the curve.
+    pub bands: Vec<BandPoint>,
+    /// P10 to P90 of ready, min.
+    pub width_min: Option<f64>,
+    /// Facts, the most telling first.
+    pub narrows: Vec<Narrows>,
+    /// Rules.
+    pub rules: Vec<Rule>,
 }
 
 /// Something left out of the request and filled in.

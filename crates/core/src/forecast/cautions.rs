@@ -3,6 +3,7 @@
 use super::record::Recorder;
 use super::request::Method;
 use super::resolve::{Case, Cooling, End, Medium};
+use crate::heat::body::THAWED_C;
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 use crate::safety::{
     Caution, HOT_HOLD_C, PIERCED_SAFE_C, boils_dry, coals_outdoors, cool_hold, cooling, frozen_start, not_softening,
@@ -16,7 +17,7 @@ pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>) -> Vec<Caution
     let voice = case.voice;
     let mut cautions = Vec::new();
     let media = || case.stages.iter().map(|stage| &stage.medium);
-    if case.start_c < -1.0 {
+    if case.start_c < THAWED_C {
         let slow = media().any(|medium| matches!(medium, Medium::SlowCooker { .. } | Medium::KeepWarm { .. }));
         cautions.push(if slow { thaw_first(voice) } else { frozen_start(voice) });
     }

@@ -13,7 +13,7 @@ use super::stats::{chance, quantile};
 use super::{cautions, notes, thumb, words};
 use crate::cuts::Cut;
 use crate::error::Result;
-use crate::heat::conduction::SHELLS;
+use crate::heat::body::SHELLS;
 use crate::units::{MINUTE_S, round_to};
 
 /// Minutes between points of the curve.

@@ -1,80 +1,26 @@
 //! What lies behind a forecast: bands along its curve, the rule and numbers of each figure, and what would narrow it.
 
-use serde::{Deserialize, Serialize};
-use utoipa::ToSchema;
-
 use ergastic_words::{
     Dial, Difference, Grams, Guide, Length, Mass, Minutes, Percent, Said, Size, Span, Temperature, Volume,
     forecast as say, ways,
 };
 
-use super::answer::Forecast;
+use super::answer::{BandPoint, Explained, Forecast, Narrows, Rule};
 use super::evidence::Update;
 use super::members::{OVEN_SIGMA_K, PIT_SIGMA_K};
 use super::request::Settings;
 use super::resolve::{Case, Medium, Stage};
-use super::run::{FRIDGE_C, crock, run_all_sampled};
+use super::run::{crock, run_all_sampled};
 use super::stats::{correlation, quantile};
+use crate::cuts::EatenAs;
 use crate::heat::pit::PIT_COEFFICIENT;
-use crate::tender::EatenAs;
+use crate::heat::places::FRIDGE_C;
 use crate::units::{MINUTE_S, round_to};
 
 /// Points of the bands.
 const BAND_POINTS: usize = 24;
 /// A fact that explains less than this share of the spread is not worth asking for.
 const WORTH_ASKING: f64 = 0.02;
-
-/// Where eight in ten of the simulated cooks stand at a moment.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct BandPoint {
-    /// Minutes since the meat met the heat.
-    pub min: f64,
-    /// Near the middle, as a probe reads it: P10, P50, P90, °C.
-    pub core_c: [f64; 3],
-    /// On the scale of slice to spoon: P10, P50, P90.
-    pub tenderness: [f64; 3],
-    /// Liquid in the pot: P10, P50, P90, L.
-    pub liquid_l: [f64; 3],
-}
-
-/// One fact that would narrow the band.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Narrows {
-    /// A stable name: animal, thickness, oven, simmer, pit, lid, bark, liquid.
-    pub fact: String,
-    /// How the cook can find it out.
-    pub how: String,
-    /// Share of the doubt in the ready time that it explains, 0–1.
-    pub share: f64,
-    /// P10 to P90 of ready if it were known, min.
-    pub width_min: f64,
-}
-
-/// The rule behind a figure, with this case's numbers.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Rule {
-    /// Which figure.
-    pub figure: String,
-    /// The rule, in plain words.
-    pub rule: String,
-    /// This case's numbers in it.
-    pub numbers: String,
-    /// How sure.
-    pub sure: String,
-}
-
-/// What lies behind a forecast.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Explained {
-    /// Bands along the curve.
-    pub bands: Vec<BandPoint>,
-    /// P10 to P90 of ready, min.
-    pub width_min: Option<f64>,
-    /// Facts, the most telling first.
-    pub narrows: Vec<Narrows>,
-    /// Rules.
-    pub rules: Vec<Rule>,
-}
 
 /// Explains an answer from the ensemble behind it.
 pub fn explain(case: &Case, drawn: &Update, answer: &Forecast) -> Explained {

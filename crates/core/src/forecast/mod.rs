@@ -16,10 +16,12 @@ mod stats;
 mod thumb;
 mod words;
 
-pub use answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan, Thumb};
+pub use answer::{
+    Assumed, BandPoint, CurvePoint, Explained, Forecast, Inside, InsideFrame, Narrows, PartForecast, Quantiles, Rule,
+    StageSpan, Thumb,
+};
 pub use describe::{complete, describe, forecast};
 pub use evidence::{Evidence, Update, Weighted, softness_at, update};
-pub use explain::{BandPoint, Explained, Narrows, Rule};
 pub use known::{Belief, Known};
 pub use members::beliefs;
 pub(crate) use record::SALT_S;

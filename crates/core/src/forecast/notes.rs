@@ -6,9 +6,9 @@ use super::answer::{Forecast, PartForecast, Quantiles};
 use super::request::{ForecastRequest, Heat, HeatSource};
 use super::resolve::{Case, Medium};
 use super::run::{HORIZON_S, Unwatched, run_median};
+use crate::cuts::EatenAs;
 use crate::finish::slicing;
 use crate::heat::pot::Simmer;
-use crate::tender::EatenAs;
 use crate::tender::SOFTENS_FROM_C;
 use crate::units::MINUTE_S;
 

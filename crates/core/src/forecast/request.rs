@@ -7,10 +7,11 @@ use ergastic_words::Units;
 
 use super::known::Known;
 use crate::cuts::Cut;
+use crate::cuts::EatenAs;
 use crate::heat::coals::Wind;
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer, Vessel};
-use crate::tender::{Age, EatenAs};
+use crate::tender::Age;
 
 /// A way of cooking.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, Serialize, Deserialize, ToSchema)]

@@ -6,11 +6,11 @@ use super::answer::Quantiles;
 use super::record::Frame;
 use super::request::Start;
 use super::resolve::{Case, Cooling, Medium};
+use crate::cuts::EatenAs;
 use crate::cuts::{CutFacts, DryRisk};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
 use crate::heat::pressure::LEAST_LITRES;
-use crate::tender::EatenAs;
 
 impl WrapMaterial {
     /// Its name in JSON.

@@ -8,77 +8,12 @@
 //! evaporation grows steeply with temperature, be closed by Newton's method on one unknown.
 //! `L` members are stepped side by side; a frozen one is stepped in [`super::frozen`] until it has thawed.
 
+use super::body::{CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings, THAWED_C, shell_fractions};
 use super::frozen;
 use super::steam::{LATENT_HEAT, Saturation, saturation};
 
-/// Conductivity of lean beef, W/(m K). Published (ASHRAE range 0.43–0.52).
-pub const CONDUCTIVITY: f64 = 0.48;
-/// Density of lean beef, kg/m³. Published.
-pub const DENSITY: f64 = 1060.0;
-/// Specific heat of lean beef, J/(kg K). Published.
-pub const SPECIFIC_HEAT: f64 = 3500.0;
-/// Shells from the middle to the surface.
-pub const SHELLS: usize = 24;
 /// `1 − 1/√2`, the diagonal of the method.
 const GAMMA: f64 = 1.0 - std::f64::consts::FRAC_1_SQRT_2;
-
-/// The equivalent body of a piece with three sides.
-#[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Shape {
-    /// Half of the shortest side, m.
-    pub half_thickness_m: f64,
-    /// 0 slab, 1 cylinder, 2 sphere, and between.
-    pub exponent: f64,
-}
-
-impl Shape {
-    /// From the sides in metres, in any order: `β = min(2, (l1/l2)² + (l1/l3)²)`.
-    pub fn from_sides(mut sides_m: [f64; 3]) -> Self {
-        sides_m.sort_by(f64::total_cmp);
-        let [l1, l2, l3] = sides_m;
-        Self { half_thickness_m: l1 / 2.0, exponent: f64::min(2.0, (l1 / l2).powi(2) + (l1 / l3).powi(2)) }
-    }
-
-    /// Surface of a volume of such bodies in m³, m²: `V (β + 1) / R`.
-    pub fn surface_m2(&self, volume_m3: f64) -> f64 {
-        volume_m3 * (self.exponent + 1.0) / self.half_thickness_m
-    }
-}
-
-/// Volume of each shell over the whole, from the middle out.
-pub fn shell_fractions(exponent: f64) -> [f64; SHELLS] {
-    let mut fractions = [0.0; SHELLS];
-    for (i, fraction) in fractions.iter_mut().enumerate() {
-        let inner = i as f64 / SHELLS as f64;
-        let outer = (i + 1) as f64 / SHELLS as f64;
-        *fraction = outer.powf(exponent + 1.0) - inner.powf(exponent + 1.0);
-    }
-    fractions
-}
-
-/// What the surface of `L` bodies meets over a step.
-#[derive(Debug, Clone, Copy)]
-pub struct Surroundings<const L: usize> {
-    /// At the step's start, °C.
-    pub from_c: [f64; L],
-    /// At its end, °C.
-    pub to_c: [f64; L],
-    /// Surface coefficient, W/(m² K).
-    pub coefficient: [f64; L],
-    /// Heat that evaporation draws for each Pa of vapour pressure over the air's, W/(m² Pa); 0 under liquid.
-    pub evaporation: [f64; L],
-    /// Whether any of them evaporates.
-    pub wet: bool,
-    /// Vapour pressure in the air, Pa.
-    pub air_vapour_pa: f64,
-}
-
-impl<const L: usize> Surroundings<L> {
-    /// Liquid, fat or steam, where nothing evaporates from the meat.
-    pub fn dry(from_c: [f64; L], to_c: [f64; L], coefficient: [f64; L]) -> Self {
-        Self { from_c, to_c, coefficient, evaporation: [0.0; L], wet: false, air_vapour_pa: 0.0 }
-    }
-}
 
 /// `L` bodies of one shape exponent and their own thickness, with the elimination done.
 #[derive(Clone)]
@@ -137,7 +72,7 @@ impl<const L: usize> Bodies<L> {
             heat_in: [0.0; L],
             evaporated: [0.0; L],
             fractions,
-            frozen: [start_c < frozen::THAWED_C; L],
+            frozen: [start_c < THAWED_C; L],
             young: YOUNG_STEPS,
             step_s,
             geometry: frozen::Geometry { exponent, faces, radius_m: half_thickness_m },
@@ -203,7 +138,7 @@ impl<const L: usize> Bodies<L> {
             self.surface_c[lane] = stepped.surface_c;
             self.heat_in[lane] = stepped.heat_in;
             self.evaporated[lane] = stepped.evaporated;
-            self.frozen[lane] = celsius.iter().any(|t| *t < frozen::THAWED_C);
+            self.frozen[lane] = celsius.iter().any(|t| *t < THAWED_C);
         }
     }
 

@@ -3,11 +3,9 @@
 //! Each short step solves the linearised conduction implicitly, then adds the fluxes to each shell's
 //! enthalpy and reads its temperature back from the curve: what came in is what is stored, to the last digit.
 
-use super::conduction::{CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings};
+use super::body::{CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings, THAWED_C};
 use super::steam::{LATENT_HEAT, saturation};
 
-/// Above this nothing is frozen, °C: where beef begins to freeze. Published (ASHRAE: −1 to −2 °C).
-pub const THAWED_C: f64 = -1.0;
 /// Below this the curve takes it all for ice, °C. Working value.
 const SOLID_C: f64 = -5.0;
 /// Heat of melting of the meat's ice, J/kg. Working value: ice for about three quarters of the mass.

@@ -144,7 +144,8 @@ impl Pit {
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::heat::conduction::{Bodies, Surroundings};
+    use crate::heat::body::Surroundings;
+    use crate::heat::conduction::Bodies;
 
     fn pit() -> Pit {
         Pit {

@@ -17,6 +17,8 @@ const AIR_VOLUMETRIC_HEAT: f64 = 1006.0;
 const FREE_SURFACE: f64 = 0.5;
 /// Vapour already in the kitchen's or oven's air, kg/m³. Working value.
 const AIR_VAPOUR: f64 = 0.015;
+/// A simmer counts as reached this close under the boil, K: gentle bubbles.
+pub const SIMMER_REACHED_K: f64 = 4.5;
 /// Time constant of warming the liquid on the hob to its simmer, s. Fitted to practice.
 pub const RISE_S: f64 = 540.0;
 

@@ -6,12 +6,13 @@ use utoipa::ToSchema;
 
 use super::recipe::Checked;
 use super::request::Sort;
+use super::shape::Shape;
 use crate::cuts::Cut;
+use crate::cuts::EatenAs;
 pub use crate::forecast::Quantiles;
 use crate::forecast::{Assumed, Heat, Method, StageRequest};
 use crate::plan::Plan;
 use crate::safety::Caution;
-use crate::tender::EatenAs;
 
 /// Whether a way fits.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
@@ -25,29 +26,6 @@ pub enum Verdict {
     TooLate,
     /// Not for this cut, this kit or how it is eaten.
     Unsuitable,
-}
-
-/// How the meat is cut up for a way.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub enum Shape {
-    /// As it comes.
-    Whole,
-    /// Each piece cut across its longest side.
-    Halved,
-    /// In 4 cm cubes.
-    Cubed,
-}
-
-impl Shape {
-    /// Its name in JSON.
-    pub fn key(self) -> &'static str {
-        match self {
-            Self::Whole => "whole",
-            Self::Halved => "halved",
-            Self::Cubed => "cubed",
-        }
-    }
 }
 
 /// What it burns, roughly.

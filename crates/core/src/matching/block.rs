@@ -6,15 +6,17 @@ use ergastic_words::{Said, cuts, errors, matching as say};
 use jiff::Timestamp;
 
 use super::request::MatchRequest;
+use crate::bench::Prepare;
+use crate::bench::Sear;
 use crate::clock::{Span, instant, merged, minutes_between, plus_minutes, spans, zone};
 use crate::cuts::Cut;
 use crate::error::{Error, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{Case, ForecastRequest, Method};
+use crate::heat::body::THAWED_C;
 use crate::juices::PORTION_KG;
 use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
-use crate::prepare::{Prepare, Sear};
 
 /// Simulated cooks a variant: spread evenly, so many place P10 and P90 within some 3 %.
 const MEMBERS: u32 = 64;
@@ -149,7 +151,7 @@ impl<'a> Block<'a> {
         let cut = forecast.cut.or_else(|| forecast.parts.as_ref().and_then(|parts| parts.first()?.cut));
         let method = forecast.method.or_else(|| forecast.stages.as_ref().and_then(|stages| stages.first()?.method));
         // Frozen meat spits in hot fat, and thaws before it browns.
-        let frozen = forecast.start_c.is_some_and(|celsius| celsius < -1.0);
+        let frozen = forecast.start_c.is_some_and(|celsius| celsius < THAWED_C);
         Plan {
             name: self.kitchen.voice().say(dish_name(cut.unwrap_or(Cut::Chuck), method, forecast.parts.is_some())),
             people: self.people,

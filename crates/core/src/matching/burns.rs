@@ -3,9 +3,9 @@
 use ergastic_words::{Join, Mass, Said, matching as say};
 
 use super::answer::{Fuel, WashingUp};
+use crate::bench::Sear;
 use crate::forecast::{Case, Medium, StageSpan};
 use crate::heat::pot::Simmer;
-use crate::prepare::Sear;
 
 /// Browning in a pan, kWh.
 const SEAR_KWH: f64 = 0.3;

@@ -8,11 +8,11 @@ use super::block::Block;
 use super::choice::choose;
 use super::suits;
 use super::variants::variants;
+use crate::cuts::EatenAs;
 use crate::cuts::{Cut, CutFacts, DryRisk};
 use crate::error::{Error, Kind, Result};
 use crate::forecast::{ForecastRequest, Method};
 use crate::stop;
-use crate::tender::EatenAs;
 use crate::units::round_to;
 
 /// Simulated cooks a cut.

@@ -11,6 +11,7 @@ mod overview;
 mod rank;
 mod recipe;
 mod request;
+mod shape;
 mod substitutes;
 mod suits;
 mod twice;
@@ -29,10 +30,11 @@ use crate::kitchen::Kitchen;
 use crate::stop;
 use block::Block;
 
-pub use answer::{Ask, Buy, Choice, Fuel, Matched, Shape, Substitute, Twice, Verdict, WashingUp, Way};
+pub use answer::{Ask, Buy, Choice, Fuel, Matched, Substitute, Twice, Verdict, WashingUp, Way};
 pub use overview::{Cell, Row, overview};
 pub use recipe::{Checked, Equivalent, Landing, Understood};
 pub use request::{MatchRequest, Sort};
+pub use shape::Shape;
 
 /// A bell this far off leaves an evening for a day-before way, h.
 const DAY_BEFORE_H: f64 = 18.0;

@@ -5,14 +5,14 @@ use rayon::prelude::*;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::answer::Shape;
+use super::shape::Shape;
 use super::suits;
+use crate::cuts::EatenAs;
 use crate::cuts::{Cut, CutFacts};
 use crate::forecast::{ForecastRequest, Heat, HeatSource, Method, describe};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kitchen;
-use crate::tender::EatenAs;
 
 /// The ways that are compared.
 pub const WAYS: [Method; 7] = [

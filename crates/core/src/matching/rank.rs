@@ -6,12 +6,13 @@ use jiff::Timestamp;
 
 use ergastic_words::{Join, Mass, Said, Span, Voice, matching as say};
 
-use super::answer::{Choice, Shape, Verdict};
+use super::answer::{Choice, Verdict};
 use super::request::Sort;
+use super::shape::Shape;
 use crate::clock::minutes_between;
 use crate::cuts::Cut;
+use crate::cuts::EatenAs;
 use crate::forecast::{HeatSource, Method};
-use crate::tender::EatenAs;
 use crate::units::round_to;
 
 /// Minutes from starting to plates for half of such pieces; infinite where they never are tender.

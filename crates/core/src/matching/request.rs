@@ -8,9 +8,10 @@ use utoipa::ToSchema;
 
 use crate::clock::Hours;
 use crate::cuts::Cut;
+use crate::cuts::EatenAs;
 use crate::forecast::{Method, PartRequest};
 use crate::kitchen::Kit;
-use crate::tender::{Age, EatenAs};
+use crate::tender::Age;
 
 /// What is on the block, and when the bell is. With a cut it is answered which ways there are; with a method and no cut,
 /// what to buy.

@@ -6,10 +6,10 @@ use rayon::prelude::*;
 use super::answer::Substitute;
 use super::block::Block;
 use super::suits;
+use crate::cuts::EatenAs;
 use crate::cuts::{Cut, CutFacts, DryRisk};
 use crate::forecast::{Forecast, ForecastRequest, describe};
 use crate::plan::Plan;
-use crate::tender::EatenAs;
 use crate::units::round_to;
 
 /// So many are offered.

@@ -5,12 +5,12 @@ use ergastic_words::{Span, matching as say};
 use super::answer::Twice;
 use super::block::Block;
 use super::suits;
+use crate::cuts::EatenAs;
 use crate::forecast::{
     Case, ForecastRequest, Heat, HeatSource, Method, Quantiles, StageRequest, Until, describe, update,
 };
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kit;
-use crate::tender::EatenAs;
 
 /// A joint lighter than this is eaten at once, kg.
 const FROM_KG: f64 = 1.2;

@@ -2,13 +2,13 @@
 
 use ergastic_words::{Dial, Length, Minutes, Said, Temperature, Units, matching as say};
 
-use super::answer::Shape;
 use super::block::Block;
+use super::shape::Shape;
 use super::suits;
 use crate::forecast::{
     Case, ForecastRequest, Heat, HeatSource, Method, PartRequest, Settings, StageRequest, Until, Wrap,
 };
-use crate::heat::conduction::DENSITY;
+use crate::heat::body::DENSITY;
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
 use crate::heat::pressure::FULLEST;

@@ -6,9 +6,9 @@ use ergastic_words::{Join, Percent, Said, Voice, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::bench::Prepare;
-use super::larder::{Allergen, Larder};
 use super::pot::Poured;
+use crate::bench::Prepare;
+use crate::bench::{Allergen, Larder};
 
 /// Share of the alcohol left after so many hours at a simmer. Published measurements of braises and stews.
 const ALCOHOL_LEFT: [(f64, f64); 6] = [(0.0, 1.0), (0.25, 0.40), (0.5, 0.35), (1.0, 0.25), (2.0, 0.10), (2.5, 0.05)];

@@ -5,11 +5,10 @@
 
 mod answer;
 mod balance;
-mod bench;
 mod dial;
-mod larder;
 mod later;
 mod pan;
+mod planned;
 mod pot;
 mod request;
 mod salt;
@@ -22,13 +21,8 @@ mod warnings;
 
 pub use answer::Prepared;
 pub use balance::{AllergenFrom, Balance, Swap, alcohol_left};
-pub use bench::{
-    Brine, Crystal, Hob, HobKind, Ingredient, Level, Marinade, MarinadeOf, Pan, Prepare, Sear, SearFat, SearIn, Soak,
-    Surface, Trim, Wood,
-};
 pub use dial::{CoalRing, DialSetting};
-pub use larder::{Allergen, Larder, LarderFacts, OnTheShelf, Shelf, on_the_shelf};
-pub use later::{Addition, Later, LaterAnswer, TakeOut};
+pub use later::{LaterAnswer, TakeOut};
 pub use pot::{Marks, PotAnswer, Poured, TopUp};
 pub use request::PrepareRequest;
 pub use salt::{BrineAnswer, SaltAnswer, SaltSource, depth_mm, salting};
@@ -40,10 +34,11 @@ pub use trim::Trimmed;
 
 use ergastic_words::{Said, errors};
 
+use crate::bench::{Addition, Larder, Prepare, Trim};
 use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::forecast::{BodyFrom, Case, CurvePoint, ForBody, Forecast, ForecastRequest, PartRequest, forecast};
-use crate::heat::conduction::DENSITY;
+use crate::heat::body::DENSITY;
 use crate::heat::pot::{Lid, Vessel};
 use crate::juices::PORTION_KG;
 use crate::kitchen::Kitchen;

@@ -1,6 +1,6 @@
 //! A pan on a burner as a lump of metal: what laying meat in it does to its heat, and when the meat browns.
 
-use super::bench::HobKind;
+use crate::heat::places::ROOM_C;
 use crate::heat::pot::Material;
 use crate::heat::steam::LATENT_HEAT;
 
@@ -22,19 +22,6 @@ const BROWN_E_FOLD_K: f64 = 60.0;
 const STEP_S: f64 = 0.5;
 /// Nobody waits longer for a side to brown, s.
 const PATIENCE_S: f64 = 2400.0;
-/// Kitchen air, °C.
-const AIR_C: f64 = 20.0;
-
-impl HobKind {
-    /// Share of the burner's power that reaches the pan. Published ranges, middled.
-    pub fn share(self) -> f64 {
-        match self {
-            Self::Gas => 0.40,
-            Self::Ceramic => 0.65,
-            Self::Induction => 0.85,
-        }
-    }
-}
 
 /// Mass of a pan for each m² of its floor, kg/m²: a 28 cm iron pan weighs some 2.8 kg. Working value.
 pub fn usual_kg_per_m2(material: Material) -> f64 {
@@ -87,12 +74,12 @@ pub struct Batch {
 
 impl HotPan {
     fn loss_w(&self, celsius: f64) -> f64 {
-        TO_AIR * self.floor_m2 * (celsius - AIR_C)
+        TO_AIR * self.floor_m2 * (celsius - ROOM_C)
     }
 
     /// The hottest it gets with nothing in it, °C.
     pub fn most_c(&self) -> f64 {
-        AIR_C + self.power_w / (TO_AIR * self.floor_m2)
+        ROOM_C + self.power_w / (TO_AIR * self.floor_m2)
     }
 
     /// Seconds from one temperature to a higher one, empty; `None` if the burner does not get it there.

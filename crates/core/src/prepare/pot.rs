@@ -3,12 +3,12 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::bench::{Ingredient, Prepare};
-use super::larder::Larder;
 use super::salt::SaltAnswer;
+use crate::bench::Larder;
+use crate::bench::{Ingredient, Prepare};
 use crate::finish::SALT_STOP;
 use crate::forecast::{Case, CurvePoint, Forecast, Medium};
-use crate::heat::conduction::DENSITY;
+use crate::heat::body::DENSITY;
 use crate::heat::pot::{Lid, Pot};
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 

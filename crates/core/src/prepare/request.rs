@@ -5,11 +5,12 @@ use utoipa::ToSchema;
 
 use ergastic_words::Units;
 
-use super::bench::{Crystal, Hob, Ingredient, Level, Pan, Prepare, Sear, Surface};
+use crate::bench::{Crystal, Hob, Ingredient, Level, Pan, Prepare, Sear, Surface};
 use crate::cuts::Cut;
+use crate::cuts::EatenAs;
 use crate::forecast::{ForecastRequest, Heat, Method, PartRequest};
 use crate::heat::pot::Vessel;
-use crate::tender::{Age, EatenAs};
+use crate::tender::Age;
 
 /// A dish on the bench. Only `cut` and `mass_kg` must be given.
 #[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]

@@ -4,8 +4,8 @@ use ergastic_words::{Grams, Percent, Said, Spoons, Volume, larder, prepare as sa
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::bench::{Brine, Crystal, Prepare, Soak};
-use super::larder::Larder;
+use crate::bench::Larder;
+use crate::bench::{Brine, Crystal, Prepare, Soak};
 use crate::cuts::Cut;
 use crate::finish::SALT_TOO_MUCH;
 use crate::forecast::{CORNED_SALT, Case, Forecast, SALT_S};

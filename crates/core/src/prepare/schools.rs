@@ -4,19 +4,17 @@ use ergastic_words::{Difference, Grams, Minutes, Said, Span, Voice, prepare as s
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::bench::{MarinadeOf, Prepare, Sear, Surface};
 use super::sear::{SearPlan, sear};
+use crate::bench::{MarinadeOf, Prepare, Sear, Surface};
 use crate::forecast::{Case, ForecastRequest, forecast};
-use crate::heat::conduction::{DENSITY, SPECIFIC_HEAT};
+use crate::heat::body::DENSITY;
+use crate::heat::body::SPECIFIC_HEAT;
+use crate::heat::places::{FROM_THE_FRIDGE_C, ROOM_C};
 use crate::kitchen::Kitchen;
 use crate::units::MINUTE_S;
 
 /// Air to a piece on the counter, damp, W/(m² K). Working value.
 const COUNTER: f64 = 10.0;
-/// The kitchen, °C.
-const ROOM_C: f64 = 20.0;
-/// Out of the cold, °C.
-const COLD_C: f64 = 5.0;
 
 /// One way of doing it.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -51,7 +49,7 @@ pub fn tempered_c(case: &Case, minutes: f64) -> f64 {
     let main = case.main();
     let radius_m = main.sides_m[0] / 2.0;
     let time_constant_s = DENSITY * SPECIFIC_HEAT * radius_m / (COUNTER * (1.0 + main.shape.exponent));
-    ROOM_C - (ROOM_C - COLD_C) * (-minutes * MINUTE_S / time_constant_s).exp()
+    ROOM_C - (ROOM_C - FROM_THE_FRIDGE_C) * (-minutes * MINUTE_S / time_constant_s).exp()
 }
 
 /// A question before it is put into words.
@@ -213,11 +211,11 @@ fn dredging(case: &Case, bench: &Prepare) -> Question {
 }
 
 fn tempering(case: &Case, request: &ForecastRequest, bench: &Prepare) -> Option<Question> {
-    let cold = minutes_from(request, COLD_C)?;
+    let cold = minutes_from(request, FROM_THE_FRIDGE_C)?;
     let stood_c = tempered_c(case, 60.0);
     let sooner = f64::max(0.0, cold - minutes_from(request, stood_c)?);
     let effect = if sooner < 2.5 {
-        say::temper_little(Difference(stood_c - COLD_C), Span(cold))
+        say::temper_little(Difference(stood_c - FROM_THE_FRIDGE_C), Span(cold))
     } else {
         say::temper_sooner(Span(sooner), Span(cold))
     };

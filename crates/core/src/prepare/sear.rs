@@ -3,9 +3,12 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::bench::{Prepare, Sear, SearFat, SearIn, Surface};
 use super::pan::{Batch, HotPan, Laid, usual_kg_per_m2};
+use crate::bench::{Prepare, Sear, SearFat, SearIn, Surface};
 use crate::forecast::{Case, Medium};
+use crate::heat::body::THAWED_C;
+use crate::heat::hob::HobKind;
+use crate::heat::places::ROOM_C;
 use crate::kitchen::Kitchen;
 
 /// Share of the pan's floor that pieces may cover before they steam. Working value, from practice.
@@ -135,7 +138,7 @@ fn hot_pan(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> (HotPan, u32) {
         SearIn::PotAndLid => (of_pot(LID_SHARE), 2),
     };
     // An insert's element lies against it; its heat goes in as on an induction hob.
-    let share = if insert { super::bench::HobKind::Induction.share() } else { kind.share() };
+    let share = if insert { HobKind::Induction.share() } else { kind.share() };
     let pan = HotPan {
         floor_m2,
         capacity: mass_kg * material.specific_heat(),
@@ -151,7 +154,7 @@ pub fn usual_fat(case: &Case) -> SearFat {
 
 /// Lays the pieces in batches: the most that leave room and still brown, or as many as the cook says.
 pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
-    let frozen = case.start_c < -1.0;
+    let frozen = case.start_c < THAWED_C;
     let (brown_s, hot_c) = match bench.sear {
         Sear::None => return SearPlan::none(),
         _ if frozen => return SearPlan::none(),
@@ -217,7 +220,7 @@ pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
         batch_min: min / f64::from(batches),
         side_min: first.side_s.first().map_or(0.0, |s| s / 60.0),
         sides: (2 + edges.len()) as u32,
-        heat_pan_min: pan.warms_s(20.0, start_c).map_or(15.0, |s| s / 60.0),
+        heat_pan_min: pan.warms_s(ROOM_C, start_c).map_or(15.0, |s| s / 60.0),
         recovery_min: recovers_min(&first),
         start_c,
         batch_start_c: starts,
@@ -233,10 +236,10 @@ pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::bench::{Hob, Pan};
     use crate::cuts::Cut;
     use crate::forecast::{ForecastRequest, Method};
     use crate::heat::pot::Material;
-    use crate::prepare::bench::{Hob, HobKind, Pan};
 
     fn case(pieces: u32, size_mm: [f64; 3]) -> Case {
         ForecastRequest {

@@ -4,13 +4,13 @@ use ergastic_words::{Length, Said, Voice, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::bench::{Prepare, SearFat};
-use super::larder::{Larder, Shelf};
 use super::later::LaterAnswer;
 use super::pot::Poured;
 use super::salt::{BACON_G_PER_KG, SaltAnswer};
 use super::schools::flour_g;
 use super::sear::SearPlan;
+use crate::bench::{Larder, Shelf};
+use crate::bench::{Prepare, SearFat};
 use crate::forecast::{Case, Medium};
 
 /// One line of the list.

@@ -4,12 +4,12 @@ use ergastic_words::{Dial, Join, Length, Mass, Minutes, Said, Temperature, Volum
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::bench::{Ingredient, Prepare, SearFat, Surface, Trim};
-use super::larder::Larder;
 use super::pot::{DEGLAZED_TO, PotAnswer, deglazes};
 use super::salt::{SaltAnswer, salting};
 use super::sear::SearPlan;
 use super::trim::Trimmed;
+use crate::bench::Larder;
+use crate::bench::{Ingredient, Prepare, SearFat, Surface, Trim};
 use crate::finish::BURNER_SHARE;
 use crate::forecast::{Case, Medium};
 use crate::heat::pot::Lid;

@@ -3,7 +3,7 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::bench::{Prepare, Trim};
+use crate::bench::{Prepare, Trim};
 use crate::forecast::{Case, Part};
 
 /// A close trim takes so much more than the usual one. Working value.

@@ -2,12 +2,12 @@
 
 use ergastic_words::{Join, Minutes, Percent, Said, Span, Strength, Temperature, Voice, Volume, prepare as say};
 
-use super::bench::{MarinadeOf, Prepare, Surface};
-use super::larder::Larder;
 use super::later::{LaterAnswer, beans_need_boiling, waits};
 use super::pot::PotAnswer;
 use super::salt::SaltAnswer;
 use super::sear::SearPlan;
+use crate::bench::Larder;
+use crate::bench::{MarinadeOf, Prepare, Surface};
 use crate::cuts::Cut;
 use crate::forecast::{Case, Forecast, Medium, Method};
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};

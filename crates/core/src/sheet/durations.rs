@@ -2,13 +2,15 @@
 
 use ergastic_words::{Join, Said};
 
+use crate::bench::Addition;
+use crate::bench::Larder;
+use crate::cuts::EatenAs;
 use crate::finish::{SauceRequest, path};
 use crate::forecast::{Case, Forecast, Medium, come_up_s};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::prepare::{Addition, Larder, SearPlan, salting, sear};
+use crate::prepare::{SearPlan, salting, sear};
 use crate::safety::Caution;
-use crate::tender::EatenAs;
 
 /// Less liquid than this is not made into a sauce, L.
 const NO_SAUCE_L: f64 = 0.05;

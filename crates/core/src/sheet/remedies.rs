@@ -6,14 +6,14 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::{Durations, Worked};
+use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
+use crate::cuts::EatenAs;
 use crate::forecast::{Case, Heat, HeatSource, Medium, Method};
-use crate::heat::conduction::DENSITY;
+use crate::heat::body::DENSITY;
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::prepare::Sear;
-use crate::tender::EatenAs;
 
 /// Something that could be changed, and where that leads.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]

@@ -2,11 +2,13 @@
 
 use axum::extract::State;
 use axum::http::StatusCode;
+use ergastic_core::bench::OnTheShelf;
+use ergastic_core::bench::on_the_shelf;
 use ergastic_core::cuts::{AtTheCounter, at_the_counter};
 use ergastic_core::finish::{Sauce, SauceRequest, sauce};
 use ergastic_core::forecast::{Forecast, ForecastRequest, forecast};
 use ergastic_core::matching::{MatchRequest, Matched, Row, match_ways, overview};
-use ergastic_core::prepare::{OnTheShelf, PrepareRequest, Prepared, on_the_shelf, prepare_request};
+use ergastic_core::prepare::{PrepareRequest, Prepared, prepare_request};
 use ergastic_words::Voice;
 use jiff::Timestamp;
 use serde::Serialize;

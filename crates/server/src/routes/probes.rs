@@ -5,7 +5,7 @@ use axum::extract::{Request, State};
 use axum::http::{HeaderMap, header};
 use axum::response::{IntoResponse, Response};
 use ergastic_core::error::Kind;
-use ergastic_core::plan::check_name;
+use ergastic_core::text::check_name;
 use ergastic_core::{Error, Result};
 use ergastic_store::Reading;
 use ergastic_words::{errors, service as say};

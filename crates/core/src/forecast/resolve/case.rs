@@ -6,11 +6,12 @@ use super::heat::Medium;
 use ergastic_words::{Said, Voice};
 
 use crate::cuts::CutFacts;
-use crate::heat::conduction::Shape;
+use crate::cuts::EatenAs;
+use crate::heat::body::Shape;
 use crate::heat::pot::Pot;
 use crate::juices::Body;
 use crate::liquid::Packing;
-use crate::tender::{EatenAs, Goal};
+use crate::tender::Goal;
 
 /// Spread of a thickness that only follows from the mass and the cut's usual shape, relative. Working value: butchers
 /// cut the same joint long and flat or short and thick.

@@ -7,6 +7,7 @@ use ergastic_words::{Dial, Said, Span, Temperature, errors, forecast as say};
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::coals::{self, Coals};
 use crate::heat::pit::{Mop, Pit, WrapMaterial, psychrometric};
+use crate::heat::places::FRIDGE_C;
 use crate::heat::pot::{Lid, Pot, Simmer};
 use crate::heat::pressure::POWER_W;
 use crate::heat::steam::saturation_temperature;
@@ -119,7 +120,7 @@ impl Medium {
         match self {
             Self::Bath { bath_c } => *bath_c,
             Self::Pit { pit, .. } => pit.start_c,
-            Self::Chill { cooling: Cooling::OnTray | Cooling::InBag } => 4.0,
+            Self::Chill { cooling: Cooling::OnTray | Cooling::InBag } => FRIDGE_C,
             _ => liquid_start_c,
         }
     }

@@ -10,7 +10,8 @@ use super::request::{Added, BodyFrom, ForecastRequest, Method, PartRequest};
 use ergastic_words::{Length, Mass, Said, Temperature, Voice, Volume, errors, forecast as say};
 
 use crate::error::{Error, Kind, Result, Unit, in_range};
-use crate::heat::conduction::DENSITY;
+use crate::heat::body::DENSITY;
+use crate::heat::places::{FROM_THE_FRIDGE_C, ROOM_C};
 use crate::heat::pot::{Lid, Material, Pot, Vessel};
 use crate::heat::steam::{atmospheric_pressure, saturation_temperature};
 use crate::juices::Body;
@@ -78,7 +79,7 @@ impl ForecastRequest {
 
         let mass_kg: f64 = parts.iter().map(|part| part.mass_kg).sum();
         let pieces: u32 = parts.iter().map(|part| part.pieces).sum();
-        let start_c = fill.or("start_c", self.start_c, 5.0, say::from_the_cold, celsius);
+        let start_c = fill.or("start_c", self.start_c, FROM_THE_FRIDGE_C, say::from_the_cold, celsius);
         in_range("start_c", start_c, -40.0, 40.0, Unit::Celsius)?;
 
         let needs_vessel =
@@ -97,7 +98,7 @@ impl ForecastRequest {
             notes.push(say::overflows(Volume(room)));
         }
         let (usual_start_c, why): (f64, fn() -> Said) = match pot_method {
-            Some(Method::SlowCooker) => (20.0, say::cold_liquid),
+            Some(Method::SlowCooker) => (ROOM_C, say::cold_liquid),
             _ => (60.0, say::hot_liquid),
         };
         let liquid_start_c = match self.liquid_start_c {

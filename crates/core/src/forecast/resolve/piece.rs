@@ -5,9 +5,11 @@ use super::{Fill, Part};
 use crate::cuts::Cut;
 use ergastic_words::{Mass, Said, Size, cuts, errors, forecast as say};
 
+use crate::cuts::EatenAs;
 use crate::error::{Error, Kind, Result, Unit, in_range};
-use crate::heat::conduction::{DENSITY, Shape};
-use crate::tender::{Age, EatenAs, Goal};
+use crate::heat::body::DENSITY;
+use crate::heat::body::Shape;
+use crate::tender::{Age, Goal};
 
 /// A piece no thinner than this is cut up for a stew, m.
 const STEW_CUBE_KG: f64 = 0.065;

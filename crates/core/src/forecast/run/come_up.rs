@@ -1,9 +1,9 @@
 //! How long liquid takes to its first simmer on the hob.
 
-use super::media::SIMMER_REACHED_K;
 use crate::forecast::request::Start;
 use crate::forecast::resolve::{Case, Medium};
-use crate::heat::conduction::SPECIFIC_HEAT;
+use crate::heat::body::SPECIFIC_HEAT;
+use crate::heat::pot::SIMMER_REACHED_K;
 use crate::heat::pot::{Pot, RISE_S, Vessel, WATER_SPECIFIC_HEAT};
 
 /// Time constant of the rise: by the heat capacity of what stands on the hob, against the pot it was fitted on, s.

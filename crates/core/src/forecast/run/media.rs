@@ -4,12 +4,13 @@ use std::ops::Range;
 
 use super::STEP_S;
 use super::part::PartState;
-use super::surround::{FRIDGE_C, ICE_WATER_C, Surround};
+use super::surround::Surround;
 use crate::forecast::request::{Settings, Start};
 use crate::forecast::resolve::{Cooling, Medium, Stage};
-use crate::heat::conduction::SHELLS;
+use crate::heat::body::SHELLS;
 use crate::heat::pit::{MOP_KG_PER_M2, PIT_COEFFICIENT, Pit, WrapMaterial};
-use crate::heat::pot::{Balance, Lid, Pot, Simmer, WATER_SPECIFIC_HEAT};
+use crate::heat::places::{FRIDGE_C, ICE_WATER_C};
+use crate::heat::pot::{Balance, Lid, Pot, SIMMER_REACHED_K, Simmer, WATER_SPECIFIC_HEAT};
 use crate::heat::pressure::{LEAST_LITRES, PRESSURE_COEFFICIENT, Pressed, PressureStep, SEAL_LOSS, follow};
 use crate::heat::steam::{LATENT_HEAT, vapour};
 use crate::units::HOUR_S;
@@ -34,8 +35,6 @@ const SHALLOW_COOLING_S: f64 = 3600.0;
 const KEEP_WARM_S: f64 = 1.5 * HOUR_S;
 /// Time constant of an oven that warms up with the pot in it, s. Working value.
 const COLD_OVEN_S: f64 = 900.0;
-/// A simmer counts as reached this close under the boil, K: gentle bubbles.
-pub const SIMMER_REACHED_K: f64 = 4.5;
 /// Spread of a bath's temperature against that of a pot. Working value: a circulator holds to some tenths.
 const BATH_STEADINESS: f64 = 0.1;
 

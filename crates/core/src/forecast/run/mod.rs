@@ -17,7 +17,7 @@ pub use ensemble::{Times, median_tender_s, run_all, run_median};
 pub use media::crock;
 pub use part::PartState;
 pub use sample::{Sample, run_all_sampled};
-pub use surround::{FRIDGE_C, Surround};
+pub use surround::Surround;
 
 /// Length of a step, s.
 pub const STEP_S: f64 = 60.0;

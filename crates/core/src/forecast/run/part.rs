@@ -3,7 +3,10 @@
 use super::{PartTimes, STEP_S};
 use crate::forecast::members::Piece;
 use crate::forecast::resolve::Part;
-use crate::heat::conduction::{Bodies, DENSITY, SHELLS, Surroundings};
+use crate::heat::body::DENSITY;
+use crate::heat::body::SHELLS;
+use crate::heat::body::Surroundings;
+use crate::heat::conduction::Bodies;
 use crate::heat::pit::{PIT_VAPOUR_PA, WRAPPED_HEAT, WrapMaterial};
 use crate::juices::{JUICE_S, juice_equilibrium};
 use crate::tender::{SOFTENS_FROM_C, Softening, softening};

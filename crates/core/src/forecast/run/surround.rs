@@ -4,13 +4,10 @@ use super::part::PartState;
 use super::{Holds, STEP_S, come_up::rise_s};
 use crate::forecast::members::Member;
 use crate::forecast::resolve::{Case, Cooling, End, Medium, Stage};
+use crate::heat::places::{FRIDGE_C, ICE_WATER_C};
 use crate::heat::pot::close;
 use crate::heat::pressure::Phase;
 
-/// A fridge, °C.
-pub const FRIDGE_C: f64 = 4.0;
-/// Ice water, °C.
-pub(super) const ICE_WATER_C: f64 = 1.0;
 /// Steps between looks at how deep the meat lies and how much steam leaves: both change slowly.
 pub(super) const SLOW_STEPS: usize = 5;
 

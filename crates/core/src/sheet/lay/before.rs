@@ -4,10 +4,10 @@ use ergastic_words::sheet as say;
 use jiff::Timestamp;
 
 use super::{Draft, Layer, words};
+use crate::bench::Larder;
 use crate::clock::{minutes_between, plus_minutes, spans};
 use crate::forecast::Medium;
 use crate::plan::Plan;
-use crate::prepare::Larder;
 use crate::safety;
 use crate::sheet::Worked;
 use crate::sheet::tasks::{Lane, TaskId, TaskKind};

@@ -5,10 +5,10 @@ use jiff::Timestamp;
 
 use super::words::BackInto;
 use super::{Draft, Layer, words};
+use crate::bench::Level;
 use crate::clock::plus_minutes;
 use crate::finish::Target;
 use crate::plan::Plan;
-use crate::prepare::Level;
 use crate::sheet::Worked;
 use crate::sheet::tasks::{Lane, TaskId, TaskKind};
 

@@ -2,15 +2,15 @@
 
 use ergastic_words::{Dial, Guide, Join, Minutes, Said, Temperature, Volume, prepare, sheet as say};
 
+use crate::bench::SearFat;
+use crate::cuts::EatenAs;
 use crate::forecast::{Case, Cooling, Medium, Stage};
 use crate::heat::coals::TURN_EVERY_MIN;
 use crate::heat::pot::Simmer;
 use crate::plan::Plan;
-use crate::prepare::SearFat;
 use crate::safety::COOLING_C;
 use crate::sheet::Durations;
 use crate::sheet::tasks::Lane;
-use crate::tender::EatenAs;
 
 /// A lane with what to do there and why.
 pub(super) type Step = (Lane, Said, Said);

@@ -1,14 +1,19 @@
 //! What a cook has chosen for the bench: the document that a plan keeps beside its meat and way.
 
+mod larder;
+mod later;
+
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::larder::Larder;
-use super::later::Later;
 use ergastic_words::{Said, errors, prepare as say};
 
 use crate::error::{Error, Kind, Result, Unit, in_range};
+use crate::heat::hob::HobKind;
 use crate::heat::pot::Material;
+
+pub use larder::{Allergen, Larder, LarderFacts, OnTheShelf, Shelf, on_the_shelf};
+pub use later::{Addition, Later};
 
 /// How hard the meat is browned. It makes flavour and colour; it does not seal juices in.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
@@ -58,17 +63,6 @@ pub enum Surface {
     Patted,
     /// As it comes from the pack, the rinse or the marinade.
     Wet,
-}
-
-/// What heats the hob.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
-pub enum HobKind {
-    #[default]
-    Gas,
-    Ceramic,
-    Induction,
 }
 
 /// A burner.

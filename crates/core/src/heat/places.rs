@@ -1,0 +1,10 @@
+//! How warm the places of a kitchen are where nothing is said.
+
+/// A kitchen, °C.
+pub const ROOM_C: f64 = 20.0;
+/// The air of a fridge, °C.
+pub const FRIDGE_C: f64 = 4.0;
+/// Meat that comes out of it, °C.
+pub const FROM_THE_FRIDGE_C: f64 = 5.0;
+/// Ice water, °C.
+pub const ICE_WATER_C: f64 = 1.0;

@@ -1,0 +1,66 @@
+//! What a plan comes to in its kitchen.
+
+use super::{Dish, Prepared, prepare};
+use crate::error::{Error, Kind, Result, Unit, in_range};
+use crate::forecast::{Case, ForecastRequest};
+use crate::kitchen::Kitchen;
+use crate::plan::Plan;
+use crate::text::check_name;
+
+impl Plan {
+    /// Checks the plan and resolves its meat in this kitchen.
+    ///
+    /// # Errors
+    /// Names the field that can't be used; a tender cut is refused here.
+    pub fn resolve(&self, kitchen: &Kitchen) -> Result<Case> {
+        check_name("name", &self.name, 80)?;
+        in_range("people", f64::from(self.people), 1.0, 200.0, Unit::None)?;
+        in_range("certainty", self.certainty(kitchen), 0.5, 0.99, Unit::None)?;
+        self.prepare.check().map_err(|error| error.within("prepare"))?;
+        let parts = self.forecast.parts.iter().flatten().filter_map(|part| part.cut);
+        for cut in self.forecast.cut.into_iter().chain(parts) {
+            if let Some(why) = cut.refusal() {
+                return Err(Error::new(Kind::Unsuitable, "forecast.cut", cut.key(), why));
+            }
+        }
+        self.request(kitchen).resolve().map_err(|error| error.within("forecast"))
+    }
+
+    /// The forecast's request as the bench leaves it, in this kitchen.
+    pub fn request(&self, kitchen: &Kitchen) -> ForecastRequest {
+        self.prepare.in_the_pot(&ForecastRequest { units: Some(kitchen.units), ..self.in_kitchen(kitchen) })
+    }
+
+    /// The dish worked out at the bench, salt to lid.
+    ///
+    /// # Errors
+    /// Names the field that can't be used.
+    pub fn at_the_bench(&self, kitchen: &Kitchen) -> Result<Prepared> {
+        let price_per_kg = self.forecast.cut.and_then(|cut| kitchen.prices.get(&cut).copied());
+        let dish = Dish {
+            forecast: ForecastRequest { units: Some(kitchen.units), ..self.in_kitchen(kitchen) },
+            bench: &self.prepare,
+            people: self.people,
+            price_per_kg,
+            seared_anyway: false,
+        };
+        prepare(&dish, kitchen)
+    }
+
+    /// The meat and its way with the kitchen's altitude and pot where the plan names none.
+    fn in_kitchen(&self, kitchen: &Kitchen) -> ForecastRequest {
+        let mut request = self.forecast.clone();
+        request.altitude_m.get_or_insert(kitchen.altitude_m);
+        if request.stands_in_the_kitchens_pot() {
+            request.vessel.get_or_insert_with(|| kitchen.pot.clone());
+        }
+        request
+    }
+
+    /// The plan as a cook keeps it: what it takes from the kitchen is written down, so that a new pot or
+    /// altitude later does not change what was foretold.
+    #[must_use]
+    pub fn frozen(&self, kitchen: &Kitchen) -> Self {
+        Self { forecast: self.in_kitchen(kitchen), certainty: Some(self.certainty(kitchen)), ..self.clone() }
+    }
+}
