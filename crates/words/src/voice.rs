@@ -8,8 +8,10 @@ use fluent_bundle::concurrent::FluentBundle;
 use fluent_bundle::{FluentArgs, FluentResource, FluentValue};
 use unic_langid::LanguageIdentifier;
 
+use crate::places::units as say;
+use crate::quantity::Units;
 use crate::said::{Argument, Join, Said};
-use crate::{Units, quantity};
+use crate::written::written;
 
 include!(concat!(env!("OUT_DIR"), "/english.rs"));
 
@@ -137,7 +139,6 @@ impl Voice {
                 if before.is_empty() {
                     return last.clone();
                 }
-                use crate::units as say;
                 let text = |text: &str| Said::text(text.to_owned());
                 self.say(match join {
                     Join::Or => say::either(text(&before.join(", ")), text(last)),
@@ -155,7 +156,7 @@ impl Voice {
             Argument::Key(key) => FluentValue::from(*key),
             Argument::Text(text) => FluentValue::String(text.clone()),
             Argument::Said(said) => FluentValue::String(self.say(said).into()),
-            quantity => FluentValue::String(quantity::written(quantity, self.units).into()),
+            quantity => FluentValue::String(written(quantity, self.units).into()),
         }
     }
 }

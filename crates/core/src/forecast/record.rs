@@ -134,7 +134,7 @@ impl<'a> Recorder<'a> {
         }
         left.gelatin_g += case.body.gelatin_g(main.mean_dose[0] / case.main().goal.resistance);
         let liquid_l = f64::max(0.0, around.poured_l[0] + left.to_liquid_kg - around.steam_kg[0]);
-        if case.stages[around.stage[0]].medium.is_pot() {
+        if case.stages[around.chain.stage[0]].medium.is_pot() {
             let thickness: f64 =
                 case.parts.iter().map(|part| part.mass_kg * part.sides_m[0]).sum::<f64>() / case.mass_kg;
             let evens_s = SALT_S * (thickness / 0.04).powi(2);
@@ -148,7 +148,7 @@ impl<'a> Recorder<'a> {
             surface_c: main.bodies.surface_c[0],
             medium_c: around.celsius[0],
             mean_dose: main.mean_dose[0],
-            stage: around.stage[0],
+            stage: around.chain.stage[0],
             liquid_l,
             steam_kg: around.steam_kg[0] + evaporated_kg,
             salt_g: self.salt_g,
@@ -172,7 +172,7 @@ impl Watch<1> for Recorder<'_> {
             self.warm_s = Some(moment.time_s);
         }
         let mut opened = false;
-        for (stage, ended) in around.ended_s.iter().enumerate() {
+        for (stage, ended) in around.chain.ended_s.iter().enumerate() {
             if self.stage_ends_s[stage].is_infinite() && ended[0].is_finite() {
                 self.stage_ends_s[stage] = ended[0];
                 if let Medium::Pressure { quick, .. } = self.case.stages[stage].medium {

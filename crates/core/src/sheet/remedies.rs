@@ -5,7 +5,9 @@ use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::{Durations, Worked};
+use super::durations::Durations;
+use super::rounding::ceil_minutes;
+use super::worked::Worked;
 use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::EatenAs;
@@ -50,7 +52,7 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
         .collect();
     found.sort_by_key(|remedy| remedy.plates_at);
     // A quarter of an hour with some minutes to spare: it must still hold once it has been read and decided.
-    let later_bell = super::ceil_minutes(plus_minutes(as_is, 10.0), 15);
+    let later_bell = ceil_minutes(plus_minutes(as_is, 10.0), 15);
     found.push(Remedy {
         text: voice.say(say::later_bell()),
         trade: voice.say(say::later_bell_trade()),
@@ -66,7 +68,7 @@ fn plates_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Option<Timestamp
     let worked = Worked::new(plan, kitchen, &[], None).ok()?;
     let ready = worked.ready_min(plan.certainty(kitchen))?;
     let durations: &Durations = &worked.durations;
-    let met_heat = super::ceil_minutes(plus_minutes(now, durations.soonest_min()), 5);
+    let met_heat = ceil_minutes(plus_minutes(now, durations.soonest_min()), 5);
     Some(plus_minutes(met_heat, ready + durations.finishing_min()))
 }
 

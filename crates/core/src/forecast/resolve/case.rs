@@ -2,6 +2,7 @@
 
 use super::super::known::Known;
 use super::super::request::Method;
+use super::fill::Filled;
 use super::heat::Medium;
 use ergastic_words::{Said, Voice};
 
@@ -157,19 +158,6 @@ pub struct Case {
     pub notes: Vec<Said>,
     /// What its answers are said in.
     pub voice: Voice,
-}
-
-/// Something that was left out of the request and filled in.
-#[derive(Debug, Clone, PartialEq)]
-pub struct Filled {
-    /// The field, with the path it stands under.
-    pub field: String,
-    /// Which field that is, wherever it stands.
-    pub name: &'static str,
-    /// What was taken.
-    pub value: Said,
-    /// Why that.
-    pub why: Said,
 }
 
 impl Case {

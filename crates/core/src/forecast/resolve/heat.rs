@@ -1,7 +1,7 @@
 //! What surrounds the meat, from a method and its heat.
 
 use super::super::request::{Heat, HeatSource, Method, Mopping, Release, Settings, Start};
-use super::Fill;
+use super::fill::Fill;
 use ergastic_words::{Dial, Said, Span, Temperature, errors, forecast as say};
 
 use crate::error::{Error, Kind, Result, Unit, in_range};

@@ -1,6 +1,7 @@
 //! From a request to a case with nothing left open: defaults, ranges, and what was assumed.
 
 mod case;
+mod fill;
 mod heat;
 mod piece;
 mod stages;
@@ -12,47 +13,21 @@ use ergastic_words::{Length, Mass, Said, Temperature, Voice, Volume, errors, for
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::body::DENSITY;
 use crate::heat::places::{FROM_THE_FRIDGE_C, ROOM_C};
-use crate::heat::pot::{Lid, Material, Pot, Vessel};
+use crate::heat::pot::{Material, Pot, Vessel};
 use crate::heat::steam::{atmospheric_pressure, saturation_temperature};
 use crate::juices::Body;
 use crate::liquid::Packing;
 use crate::units::MINUTE_S;
 
-pub use case::{Case, End, Filled, Part, Pour, Stage};
+pub use case::{Case, End, Part, Pour, Stage};
+use fill::Fill;
+pub use fill::Filled;
 pub use heat::{Cooling, Medium};
 
 /// Most parts of a mixed pot.
 const MOST_PARTS: usize = 8;
 /// The most cooks × parts × stages of one forecast: some seconds of two cores.
 const MOST_RUNS: usize = 100_000;
-
-/// Fills in defaults and remembers each one, with where it stands in the request.
-#[derive(Default)]
-struct Fill {
-    filled: Vec<Filled>,
-    /// The path that the fields of a part or stage stand under.
-    path: String,
-}
-
-impl Fill {
-    fn or<T: Copy>(
-        &mut self,
-        name: &'static str,
-        given: Option<T>,
-        default: T,
-        why: fn() -> Said,
-        show: impl Fn(T) -> Said,
-    ) -> T {
-        given.unwrap_or_else(|| {
-            self.with(name, show(default), why());
-            default
-        })
-    }
-
-    fn with(&mut self, name: &'static str, value: Said, why: Said) {
-        self.filled.push(Filled { field: format!("{}{name}", self.path), name, value, why });
-    }
-}
 
 impl ForecastRequest {
     /// Checks every field and fills in what was left out.
@@ -64,7 +39,7 @@ impl ForecastRequest {
         let mut fill = Fill::default();
         let mut notes = Vec::new();
         if self.cut.is_none() && self.parts.is_none() {
-            return Err(no_cut());
+            return Err(piece::no_cut());
         }
         let altitude_m = fill.or("altitude_m", self.altitude_m, 0.0, say::at_sea_level, say::altitude);
         let pressure_pa = atmospheric_pressure(in_range("altitude_m", altitude_m, -430.0, 6000.0, Unit::Metres)?);
@@ -322,11 +297,6 @@ impl ForecastRequest {
     }
 }
 
-/// What is said where no cut is named.
-fn no_cut() -> Error {
-    Error::missing("cut", errors::name_a_cut())
-}
-
 /// A temperature that was assumed.
 fn celsius(celsius: f64) -> Said {
     Said::quantity(Temperature(celsius))
@@ -362,16 +332,4 @@ fn fits(pot: &Pot, mass_kg: f64, mixed: bool) -> Result<()> {
     }
     let field = if mixed { "parts" } else { "mass_kg" };
     Err(Error::said(Kind::DoesNotFit, field, Said::quantity(Mass(mass_kg)), errors::vessel_takes(Mass(most_kg))))
-}
-
-/// The cover of a stage: its own, the vessel's, or the usual one.
-fn lid_for(medium: &Medium, own: Option<Lid>, vessel: &Vessel) -> Result<Lid> {
-    if matches!(medium, Medium::Pressure { .. }) {
-        let field = if own.is_some() { "lid" } else { "vessel.lid" };
-        return match own.or(vessel.lid) {
-            None | Some(Lid::Tight) => Ok(Lid::Tight),
-            Some(other) => Err(Error::said(Kind::Clash, field, other.words(), errors::pressure_lid())),
-        };
-    }
-    Ok(own.or(vessel.lid).unwrap_or_else(|| medium.usual_lid()))
 }

@@ -1,7 +1,8 @@
 //! The meat: mass, number and sides. What the cook typed wins, the rest follows from the cut's usual proportions.
 
 use super::super::request::{Method, PartRequest};
-use super::{Fill, Part};
+use super::case::Part;
+use super::fill::Fill;
 use crate::cuts::Cut;
 use ergastic_words::{Mass, Said, Size, cuts, errors, forecast as say};
 
@@ -14,13 +15,18 @@ use crate::tender::{Age, Goal};
 /// A piece no thinner than this is cut up for a stew, m.
 const STEW_CUBE_KG: f64 = 0.065;
 
+/// What is said where no cut is named.
+pub(super) fn no_cut() -> Error {
+    Error::missing("cut", errors::name_a_cut())
+}
+
 impl PartRequest {
     /// Fills in one part.
     ///
     /// # Errors
     /// Names the first field that can't be used. A tender cut is refused here: ask [`Cut::refusal`] first.
     pub(super) fn resolve(&self, method: Method, rolls: bool, fill: &mut Fill, notes: &mut Vec<Said>) -> Result<Part> {
-        let cut = self.cut.ok_or_else(super::no_cut)?;
+        let cut = self.cut.ok_or_else(no_cut)?;
         if let Some(why) = cut.refusal() {
             return Err(Error::new(Kind::Unsuitable, "cut", cut.key(), why));
         }

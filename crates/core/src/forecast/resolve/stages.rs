@@ -2,8 +2,8 @@
 
 use super::super::request::{ForecastRequest, Heat, Method, StageRequest, Until};
 use super::case::{End, Stage};
+use super::fill::Fill;
 use super::heat::{Medium, Place};
-use super::{Fill, lid_for};
 use ergastic_words::errors as say;
 
 use crate::error::{Error, Kind, Result, Unit, in_range};
@@ -98,6 +98,18 @@ impl ForecastRequest {
         fill.path.clear();
         Ok(stages)
     }
+}
+
+/// The cover of a stage: its own, the vessel's, or the usual one.
+fn lid_for(medium: &Medium, own: Option<Lid>, vessel: &Vessel) -> Result<Lid> {
+    if matches!(medium, Medium::Pressure { .. }) {
+        let field = if own.is_some() { "lid" } else { "vessel.lid" };
+        return match own.or(vessel.lid) {
+            None | Some(Lid::Tight) => Ok(Lid::Tight),
+            Some(other) => Err(Error::said(Kind::Clash, field, other.words(), say::pressure_lid())),
+        };
+    }
+    Ok(own.or(vessel.lid).unwrap_or_else(|| medium.usual_lid()))
 }
 
 /// When a way ends by itself.

@@ -3,7 +3,9 @@
 use multiversion::multiversion;
 use rayon::prelude::*;
 
-use super::{Holds, PartTimes, Ran, Unwatched, Watch, ends_under_pressure, lifted_s, simulate};
+use super::lanes::{Holds, PartTimes};
+use super::simulate::{Ran, ends_under_pressure, lifted_s, simulate};
+use super::watch::{Moment, Unwatched, Watch};
 use crate::forecast::members::{Drawn, Member, Piece};
 use crate::forecast::resolve::{Case, Medium};
 use crate::stop;
@@ -200,7 +202,7 @@ struct UntilTender;
 
 impl<const L: usize> Watch<L> for UntilTender {
     #[inline(always)]
-    fn look(&mut self, moment: &super::Moment<L>) -> bool {
+    fn look(&mut self, moment: &Moment<L>) -> bool {
         let waits = |lane: usize| moment.parts.iter().any(|part| part.times[lane].ready_s.is_infinite());
         (0..L).any(waits) && moment.time_s < LONGEST_HOLD_S * 4.0
     }
@@ -213,8 +215,8 @@ struct UntilOpened {
 
 impl<const L: usize> Watch<L> for UntilOpened {
     #[inline(always)]
-    fn look(&mut self, moment: &super::Moment<L>) -> bool {
-        moment.around.ended_s[self.stage].iter().any(|ended| ended.is_infinite())
+    fn look(&mut self, moment: &Moment<L>) -> bool {
+        moment.around.chain.ended_s[self.stage].iter().any(|ended| ended.is_infinite())
     }
 }
 

@@ -2,7 +2,7 @@
 
 use std::ops::Range;
 
-use super::STEP_S;
+use super::lanes::STEP_S;
 use super::part::PartState;
 use super::surround::Surround;
 use crate::forecast::request::{Settings, Start};
@@ -51,7 +51,7 @@ impl<const L: usize> Surround<'_, L> {
     #[inline(always)]
     pub(super) fn refresh(&mut self, lane: usize, parts: &mut [PartState<L>]) {
         self.fresh[lane] = false;
-        let stage = self.at(lane);
+        let stage = self.chain.at(lane);
         let (pot, lid, celsius) = (&stage.pot, self.kitchens.lid[lane], self.celsius[lane]);
         let still = pot.diffusion(vapour(), celsius, lid, false);
         self.loss[lane] = match stage.medium {
@@ -160,12 +160,12 @@ impl<const L: usize> Surround<'_, L> {
     /// Something that depends on the time since the heat source was lit: worked out once where all were lit together.
     #[inline(always)]
     fn by_clock<T: Copy>(&self, lanes: Range<usize>, start_s: f64, of: impl Fn(f64) -> T) -> [T; L] {
-        let mut since_s = start_s - self.since_s[lanes.start];
+        let mut since_s = start_s - self.chain.since_s[lanes.start];
         let mut now = of(since_s);
         let mut all = [now; L];
         for lane in lanes {
-            if start_s - self.since_s[lane] != since_s {
-                since_s = start_s - self.since_s[lane];
+            if start_s - self.chain.since_s[lane] != since_s {
+                since_s = start_s - self.chain.since_s[lane];
                 now = of(since_s);
             }
             all[lane] = now;
@@ -219,7 +219,7 @@ impl<const L: usize> Surround<'_, L> {
         if self.case.liquid_l < LEAST_LITRES && self.water_kg[lane] < LEAST_LITRES {
             return celsius + (boil_c - celsius) * self.rise;
         }
-        let last = self.stage[lane] + 1 == self.case.stages.len();
+        let last = self.chain.stage[lane] + 1 == self.case.stages.len();
         let held_s = hold_s.filter(|_| !(self.holds.stays_on && last));
         let pressed: Pressed = follow(
             pot,
@@ -240,7 +240,7 @@ impl<const L: usize> Surround<'_, L> {
         );
         self.phase[lane] = pressed.phase;
         if let Some(at_s) = pressed.came_up_s {
-            self.came_up_s[lane] = at_s - self.entered_s[lane];
+            self.came_up_s[lane] = at_s - self.chain.entered_s[lane];
         }
         self.opened_s[lane] = pressed.opened_s;
         self.steam_kg[lane] += pressed.flashed_kg;

@@ -1,6 +1,6 @@
 //! One part's meat in a run: `L` cooks' pieces side by side, how warm, how tender, how wet.
 
-use super::{PartTimes, STEP_S};
+use super::lanes::{PartTimes, STEP_S};
 use crate::forecast::members::Piece;
 use crate::forecast::resolve::Part;
 use crate::heat::body::DENSITY;

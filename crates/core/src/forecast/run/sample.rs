@@ -3,8 +3,8 @@
 use multiversion::multiversion;
 use rayon::prelude::*;
 
-use super::ensemble::{Group, LANES, groups, in_drawn_order, run, unless_stopped};
-use super::{Moment, Times, Watch};
+use super::ensemble::{Group, LANES, Times, groups, in_drawn_order, run, unless_stopped};
+use super::watch::{Moment, Watch};
 use crate::forecast::members::Drawn;
 use crate::forecast::resolve::Case;
 use crate::stop;

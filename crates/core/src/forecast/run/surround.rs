@@ -1,7 +1,9 @@
-//! `L` cooks' surroundings: which stage of the chain each is in, its medium, its liquid, and when it moves on.
+//! `L` cooks' surroundings: the medium of the stage each is in, its liquid and its steam.
 
+use super::chain::Chain;
+use super::come_up::rise_s;
+use super::lanes::{Holds, STEP_S};
 use super::part::PartState;
-use super::{Holds, STEP_S, come_up::rise_s};
 use crate::forecast::members::Member;
 use crate::forecast::resolve::{Case, Cooling, End, Medium, Stage};
 use crate::heat::places::{FRIDGE_C, ICE_WATER_C};
@@ -51,12 +53,8 @@ pub struct Surround<'a, const L: usize> {
     pub(super) holds: Holds<L>,
     pub(super) rise: f64,
     pub(super) slow_cooker_fill: f64,
-    /// Stage each is in.
-    pub stage: [usize; L],
-    /// Whether they are all in the same.
-    together: bool,
-    pub(super) entered_s: [f64; L],
-    pub(super) since_s: [f64; L],
+    /// Which stage each is in.
+    pub chain: Chain<'a, L>,
     /// Liquid, fat or air, °C.
     pub celsius: [f64; L],
     /// The same at the step's end.
@@ -80,10 +78,6 @@ pub struct Surround<'a, const L: usize> {
     pub(super) loss: [f64; L],
     pub(super) poured: [usize; L],
     pub(super) fresh: [bool; L],
-    /// Chain at its end.
-    pub over: [bool; L],
-    /// When each stage ended, `[stage][lane]`, s.
-    pub ended_s: Vec<[f64; L]>,
 }
 
 impl<'a, const L: usize> Surround<'a, L> {
@@ -96,10 +90,7 @@ impl<'a, const L: usize> Surround<'a, L> {
             holds,
             rise: 1.0 - (-STEP_S / rise_s(case)).exp(),
             slow_cooker_fill: (0.7 + 0.9 * fill).clamp(0.8, 1.5),
-            stage: [0; L],
-            together: true,
-            entered_s: [0.0; L],
-            since_s: [0.0; L],
+            chain: Chain::new(case),
             celsius: [case.start_c; L],
             next_c: [case.start_c; L],
             open: Open { waits: [false; L], oven_c: [0.0; L], heat_capacity: [1.0; L], conductance: [0.0; L] },
@@ -115,8 +106,6 @@ impl<'a, const L: usize> Surround<'a, L> {
             loss: [0.0; L],
             poured: [0; L],
             fresh: [true; L],
-            over: [false; L],
-            ended_s: vec![[f64::INFINITY; L]; case.stages.len()],
         };
         for lane in 0..L {
             surround.enter(lane, 0, 0.0, None, 0.0);
@@ -124,23 +113,13 @@ impl<'a, const L: usize> Surround<'a, L> {
         surround
     }
 
-    #[inline(always)]
-    pub(super) fn at(&self, lane: usize) -> &'a Stage {
-        &self.case.stages[self.stage[lane]]
-    }
-
     /// A cook goes on to a stage.
     #[inline(never)]
-    fn enter(&mut self, lane: usize, stage: usize, now_s: f64, before: Option<&Medium>, juice_kg: f64) {
-        let medium = &self.case.stages[stage].medium;
-        self.stage[lane] = stage;
-        self.together = self.stage.iter().all(|other| *other == stage);
-        self.entered_s[lane] = now_s;
+    fn enter(&mut self, lane: usize, stage: usize, now_s: f64, before: Option<&Stage>, juice_kg: f64) {
+        self.chain.enter(lane, stage, now_s, before);
+        let (medium, before) = (&self.case.stages[stage].medium, before.map(|before| &before.medium));
         self.opened_s[lane] = None;
         self.fresh[lane] = true;
-        if !before.is_some_and(|before| before.same_kind(medium)) {
-            self.since_s[lane] = now_s;
-        }
         let in_liquid =
             |medium: &Medium| medium.is_pot() || matches!(medium, Medium::Chill { cooling: Cooling::InLiquid });
         let was_in_liquid = before.is_some_and(in_liquid);
@@ -172,7 +151,7 @@ impl<'a, const L: usize> Surround<'a, L> {
             }
             Medium::Bath { bath_c } => self.celsius[lane] = *bath_c,
             Medium::Pit { pit, .. } => {
-                self.celsius[lane] = pit.beside(pit.air_c(now_s - self.since_s[lane]), self.kitchens.pit_k[lane]);
+                self.celsius[lane] = pit.beside(pit.air_c(now_s - self.chain.since_s[lane]), self.kitchens.pit_k[lane]);
             }
             Medium::Chill { cooling: Cooling::InBag } => self.celsius[lane] = ICE_WATER_C,
             Medium::Chill { cooling: Cooling::OnTray } => self.celsius[lane] = FRIDGE_C,
@@ -196,16 +175,16 @@ impl<'a, const L: usize> Surround<'a, L> {
         for lane in 0..L {
             self.steam_kg[lane] += self.loss[lane] * STEP_S;
         }
-        if self.together {
-            let stage = self.at(0);
+        if self.chain.together {
+            let stage = self.chain.at(0);
             self.advance(0..L, stage, start_s, parts);
         } else {
             for lane in 0..L {
-                let stage = self.at(lane);
+                let stage = self.chain.at(lane);
                 self.advance(lane..lane + 1, stage, start_s, parts);
             }
         }
-        let wet = (0..L).any(|lane| matches!(self.at(lane).medium, Medium::Pit { .. }));
+        let wet = (0..L).any(|lane| matches!(self.chain.at(lane).medium, Medium::Pit { .. }));
         for part in parts.iter_mut() {
             part.around.from_c = self.celsius;
             part.around.to_c = self.next_c;
@@ -255,28 +234,20 @@ impl<'a, const L: usize> Surround<'a, L> {
     #[inline(always)]
     pub(super) fn move_on(&mut self, end_s: f64, parts: &[PartState<L>]) {
         for lane in 0..L {
-            let end = self.at(lane).end;
-            if end == End::Stays || self.over[lane] {
+            let end = self.chain.at(lane).end;
+            if end == End::Stays || self.chain.over[lane] {
                 continue;
             }
-            let core = |holds: &dyn Fn(f64) -> bool| parts.iter().all(|part| holds(part.bodies.celsius[0][lane]));
-            let ended = match end {
-                End::Stays => false,
-                End::After(seconds) => end_s - self.entered_s[lane] >= seconds - 0.5 * STEP_S,
-                End::Warm(to_c) => core(&|c| c >= to_c),
-                End::Cold(to_c) => core(&|c| c <= to_c),
-                End::Tender => parts.iter().all(|part| part.times[lane].ready_s.is_finite()),
-                End::Opened => self.phase[lane] == Phase::Open,
-            };
-            if ended {
-                let stage = self.stage[lane];
+            if self.chain.has_ended(lane, end_s, self.phase[lane] == Phase::Open, parts) {
+                let stage = self.chain.stage[lane];
                 // A lid is opened at its second, everything else is done at the end of a step.
-                self.ended_s[stage][lane] = self.opened_s[lane].filter(|_| end == End::Opened).unwrap_or(end_s);
-                if stage + 1 == self.case.stages.len() {
-                    self.over[lane] = true;
+                let ended_s = self.opened_s[lane].filter(|_| end == End::Opened).unwrap_or(end_s);
+                self.chain.ended_s[stage][lane] = ended_s;
+                if self.chain.last(lane) {
+                    self.chain.over[lane] = true;
                 } else {
                     let juice_kg = parts.iter().map(|part| part.juice_kg[lane]).sum();
-                    self.enter(lane, stage + 1, end_s, Some(&self.case.stages[stage].medium), juice_kg);
+                    self.enter(lane, stage + 1, end_s, Some(&self.case.stages[stage]), juice_kg);
                 }
             }
         }
@@ -285,17 +256,17 @@ impl<'a, const L: usize> Surround<'a, L> {
     /// Whether a cook whose chain is over gets no more heat: the pot is open, or in the cold.
     #[inline(always)]
     pub(super) fn cold(&self, lane: usize) -> bool {
-        matches!(self.at(lane).medium, Medium::Pressure { .. } | Medium::Chill { .. })
+        matches!(self.chain.at(lane).medium, Medium::Pressure { .. } | Medium::Chill { .. })
     }
 
     /// Whether a pressure pot is still to be opened: what is in it can't be had before, however soft.
     #[inline(always)]
     pub(super) fn shut(&self, lane: usize) -> bool {
-        let last = self.stage[lane] + 1 == self.case.stages.len();
-        match self.at(lane) {
+        let last = self.chain.last(lane);
+        match self.chain.at(lane) {
             Stage { end: End::Opened, medium: Medium::Pressure { hold_s, .. }, .. } => {
                 let lets_go = hold_s.unwrap_or(self.holds.solved_s[lane]).is_finite();
-                lets_go && !self.over[lane] && !(self.holds.stays_on && last)
+                lets_go && !self.chain.over[lane] && !(self.holds.stays_on && last)
             }
             _ => false,
         }

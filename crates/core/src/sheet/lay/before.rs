@@ -3,14 +3,15 @@
 use ergastic_words::sheet as say;
 use jiff::Timestamp;
 
-use super::{Draft, Layer, words};
+use super::layer::{Draft, Layer};
+use super::words;
 use crate::bench::Larder;
 use crate::clock::{minutes_between, plus_minutes, spans};
 use crate::forecast::Medium;
 use crate::plan::Plan;
 use crate::safety;
-use crate::sheet::Worked;
 use crate::sheet::tasks::{Lane, TaskId, TaskKind};
+use crate::sheet::worked::Worked;
 
 /// Salting, min.
 const SALTING_MIN: f64 = 10.0;

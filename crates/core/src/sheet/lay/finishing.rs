@@ -3,14 +3,15 @@
 use ergastic_words::{Length, Mass, Volume, sheet as say};
 use jiff::Timestamp;
 
+use super::layer::{Draft, Layer};
+use super::words;
 use super::words::BackInto;
-use super::{Draft, Layer, words};
 use crate::bench::Level;
 use crate::clock::plus_minutes;
 use crate::finish::Target;
 use crate::plan::Plan;
-use crate::sheet::Worked;
 use crate::sheet::tasks::{Lane, TaskId, TaskKind};
+use crate::sheet::worked::Worked;
 
 /// Less fat than this is not measured, mm.
 const LITTLE_FAT_MM: f64 = 0.5;

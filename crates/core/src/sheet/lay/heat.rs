@@ -3,13 +3,14 @@
 use ergastic_words::{Minutes, sheet as say};
 use jiff::Timestamp;
 
-use super::{Draft, Layer, words};
+use super::layer::{Draft, Layer};
+use super::words;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::forecast::Medium;
 use crate::heat::pot::Lid;
 use crate::safety;
-use crate::sheet::Worked;
 use crate::sheet::tasks::{Lane, Task, TaskId, TaskKind, Window};
+use crate::sheet::worked::Worked;
 
 /// Minutes between looks at the meat.
 const CHECK_EVERY_MIN: f64 = 30.0;

@@ -3,58 +3,18 @@
 mod before;
 mod finishing;
 mod heat;
+mod layer;
 mod words;
 
-use ergastic_words::{Said, Voice};
 use jiff::Timestamp;
 
-use super::Worked;
-use super::tasks::{Lane, Task, TaskId, TaskKind};
-use crate::clock::plus_minutes;
+use super::tasks::Task;
+use super::worked::Worked;
 use crate::plan::Plan;
 use before::before_the_heat;
 use finishing::finishing;
 use heat::over_the_heat;
-
-/// Collects tasks; each follows the one before unless told otherwise.
-struct Layer<'a> {
-    dish: &'a str,
-    voice: Voice,
-    tasks: Vec<Task>,
-}
-
-/// A task before it has its dish and its place in the row.
-struct Draft {
-    id: TaskId,
-    kind: TaskKind,
-    lane: Lane,
-    what: Said,
-    why: Said,
-    start: Timestamp,
-    minutes: f64,
-    hands_on: bool,
-}
-
-impl Layer<'_> {
-    fn add(&mut self, draft: Draft) -> &mut Task {
-        let after = self.tasks.last().map(|task| task.id).into_iter().collect();
-        self.tasks.push(Task {
-            id: draft.id,
-            dish: self.dish.to_owned(),
-            what: self.voice.say(draft.what),
-            why: self.voice.say(draft.why),
-            kind: draft.kind,
-            lane: draft.lane,
-            start: draft.start,
-            end: plus_minutes(draft.start, draft.minutes),
-            hands_on: draft.hands_on,
-            after,
-            window: None,
-            cautions: Vec::new(),
-        });
-        self.tasks.last_mut().expect("just pushed")
-    }
-}
+use layer::Layer;
 
 /// Lays the tasks of a plan whose meat meets the heat at `met_heat` and is lifted at `lift_at`.
 ///

@@ -9,7 +9,7 @@ use crate::heat::coals::TURN_EVERY_MIN;
 use crate::heat::pot::Simmer;
 use crate::plan::Plan;
 use crate::safety::COOLING_C;
-use crate::sheet::Durations;
+use crate::sheet::durations::Durations;
 use crate::sheet::tasks::Lane;
 
 /// A lane with what to do there and why.

@@ -1,0 +1,107 @@
+//! `L` cooks of a case stepped together until nothing more is to be learned.
+
+use super::lanes::{HORIZON_S, Holds, PartTimes, STEP_S};
+use super::part::PartState;
+use super::surround::{SLOW_STEPS, Surround};
+use super::watch::{Moment, Watch};
+use crate::forecast::members::{Member, Piece};
+use crate::forecast::resolve::{Case, End, Medium};
+
+/// What came of a run.
+pub struct Ran<const L: usize> {
+    /// By part: tender and too far, as the dose says and wherever the chain had got to.
+    pub parts: Vec<[PartTimes; L]>,
+    /// When each stage ended, `[stage][lane]`, s.
+    pub ended_s: Vec<[f64; L]>,
+    /// Pressure was reached, s after the lid was closed.
+    pub came_up_s: [f64; L],
+    /// How far the least tender part was when the solved stage's lid opened: 1 is just tender.
+    pub margin: [f64; L],
+}
+
+/// Steps `L` cooks of a case together; `pieces[part]` are their meat.
+#[inline(always)]
+pub fn simulate<const L: usize>(
+    case: &Case,
+    members: &[Member; L],
+    pieces: &[[Piece; L]],
+    holds: Holds<L>,
+    watch: &mut impl Watch<L>,
+) -> Ran<L> {
+    let mut parts: Vec<PartState<L>> =
+        case.parts.iter().zip(pieces).map(|(part, pieces)| PartState::new(part, pieces, case.start_c)).collect();
+    let mut around = Surround::new(case, members, holds);
+    let solved = case.solved_stage();
+    let mut margin = [f64::NAN; L];
+    for step in 0..(HORIZON_S / STEP_S) as usize {
+        let start_s = step as f64 * STEP_S;
+        around.before(step, &mut parts);
+        for part in &mut parts {
+            part.bodies.step(&part.around);
+            if part.around.wet {
+                part.dry_out();
+            }
+            part.soften(start_s);
+        }
+        around.after(&parts);
+        if let Some(solved) = solved {
+            note_margins(&around, solved, start_s, &parts, &mut margin);
+        }
+        around.move_on(start_s + STEP_S, &parts);
+        let go_on = watch.look(&Moment { time_s: start_s + STEP_S, around: &around, parts: &parts });
+        if !go_on || step.is_multiple_of(SLOW_STEPS) && !watch.waits() && settled(&around, &parts) {
+            break;
+        }
+    }
+    Ran {
+        parts: parts.iter().map(|part| part.times).collect(),
+        came_up_s: around.came_up_s,
+        ended_s: around.chain.ended_s,
+        margin,
+    }
+}
+
+/// How far the meat is where the solved stage's lid opens in this step.
+fn note_margins<const L: usize>(
+    around: &Surround<L>,
+    solved: usize,
+    start_s: f64,
+    parts: &[PartState<L>],
+    margin: &mut [f64; L],
+) {
+    for lane in 0..L {
+        if let (true, Some(opened_s)) = (around.chain.stage[lane] == solved, around.opened_s[lane]) {
+            let share = (opened_s - start_s) / STEP_S;
+            margin[lane] = parts.iter().map(|part| part.margin(lane, share)).fold(f64::INFINITY, f64::min);
+        }
+    }
+}
+
+/// Whether nothing more can be learned of any cook.
+#[inline(always)]
+fn settled<const L: usize>(around: &Surround<L>, parts: &[PartState<L>]) -> bool {
+    (0..L).all(|lane| {
+        let all = parts.iter().all(|part| part.settled(lane));
+        all && !around.shut(lane) || around.chain.over[lane] && around.cold(lane)
+    })
+}
+
+/// Whether a lid keeps the meat from being lifted at a time, and until when: a pressure pot is opened only at its end.
+pub(super) fn lifted_s<const L: usize>(case: &Case, ended_s: &[[f64; L]], lane: usize, tender_s: f64) -> f64 {
+    if tender_s.is_infinite() {
+        return tender_s;
+    }
+    let stage = (0..case.stages.len()).find(|stage| tender_s <= ended_s[*stage][lane]);
+    match stage {
+        Some(stage) if case.stages[stage].end == End::Opened => ended_s[stage][lane],
+        Some(_) => tender_s,
+        // After the chain's own end nothing counts but a heat that stays on.
+        None if case.stages.last().is_some_and(|last| last.end == End::Stays) => tender_s,
+        None => f64::INFINITY,
+    }
+}
+
+/// Whether the last stage is a pressure pot: the heat that stays on is then followed in a run of its own.
+pub(super) fn ends_under_pressure(case: &Case) -> bool {
+    case.stages.last().is_some_and(|last| matches!(last.medium, Medium::Pressure { .. }))
+}

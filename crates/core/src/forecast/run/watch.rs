@@ -1,0 +1,36 @@
+//! Looking on while a run goes.
+
+use super::part::PartState;
+use super::surround::Surround;
+
+/// What a watcher may see after a step.
+pub struct Moment<'a, const L: usize> {
+    /// Time at the end of the step, s.
+    pub time_s: f64,
+    /// What surrounds the meat.
+    pub around: &'a Surround<'a, L>,
+    /// The meat.
+    pub parts: &'a [PartState<L>],
+}
+
+/// Something that looks on while a run goes.
+pub trait Watch<const L: usize> {
+    /// Called after every step; `false` ends the run.
+    fn look(&mut self, moment: &Moment<L>) -> bool;
+
+    /// Whether it wants to see more even when nothing more is to be learned of any cook.
+    #[inline(always)]
+    fn waits(&self) -> bool {
+        false
+    }
+}
+
+/// Looks at nothing and waits for every cook.
+pub struct Unwatched;
+
+impl<const L: usize> Watch<L> for Unwatched {
+    #[inline(always)]
+    fn look(&mut self, _: &Moment<L>) -> bool {
+        true
+    }
+}

@@ -1,0 +1,157 @@
+//! One dish worked back from its bell.
+
+use ergastic_words::{Share, Span, errors, sheet as say};
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::lay::lay;
+use super::remedies::{Remedy, remedies};
+use super::rounding::{ceil_minutes, floor_minutes};
+use super::tasks::{Task, TaskId};
+use super::worked::{Ready, Worked};
+use crate::clock::{minutes_between, plus_minutes};
+use crate::error::{Error, Kind, Result};
+use crate::forecast::{Forecast, complete};
+use crate::kitchen::Kitchen;
+use crate::plan::Plan;
+use crate::safety::Caution;
+
+/// Tasks that can't be kept as they are, in words.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Conflict {
+    /// The tasks it concerns.
+    #[schema(value_type = Vec<String>)]
+    pub tasks: Vec<TaskId>,
+    /// What is wrong and what would help.
+    pub text: String,
+}
+
+/// The whole sheet.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Sheet {
+    /// Everything to do, in time order.
+    pub tasks: Vec<Task>,
+    /// When each dish is tender.
+    pub ready: Vec<Ready>,
+    /// When each goes too far if the heat simply stays on.
+    pub too_far: Vec<Ready>,
+    /// Minutes the plates come after the bell, at the certainty asked for; 0 when it is met.
+    pub late_min: f64,
+    /// What can't be kept.
+    pub conflicts: Vec<Conflict>,
+    /// The first thing to do.
+    pub start_at: Timestamp,
+    /// The meat meets the heat.
+    pub met_heat_at: Timestamp,
+    /// The meat is lifted and the finishing begins.
+    pub lift_at: Timestamp,
+    /// Plates on the table: the bell, or later by `late_min`.
+    pub serve_at: Timestamp,
+    /// The bell asked for.
+    pub bell: Timestamp,
+    /// The chance it was made for.
+    pub certainty: f64,
+    /// Minutes from lifting to plates.
+    pub finishing_min: f64,
+    /// What would meet the bell, when this does not.
+    pub remedies: Vec<Remedy>,
+    /// Cautions for the whole cook.
+    pub cautions: Vec<Caution>,
+    /// One plain sentence.
+    pub why: String,
+}
+
+/// Works a plan back from its bell.
+///
+/// The bell less the finishing is no earlier than the ready-time at the plan's certainty; meat
+/// that is tender sooner goes to a hold. When `now` is too late for that, the sheet starts at
+/// once, says how late it will be, and what would meet the bell.
+///
+/// # Errors
+/// Names the plan's field that can't be used.
+pub fn work_back(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Sheet> {
+    lay_out(plan, kitchen, &Worked::new(plan, kitchen, &[], None)?, now)
+}
+
+/// The same with the forecast under it, the inside of the piece in it: the ensemble is run once for both.
+///
+/// # Errors
+/// Names the plan's field that can't be used.
+pub fn work_back_and_forecast(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<(Sheet, Forecast)> {
+    let mut shown = plan.clone();
+    shown.forecast.inside = Some(true);
+    let worked = Worked::new(&shown, kitchen, &[], None)?;
+    let sheet = lay_out(plan, kitchen, &worked, now)?;
+    let forecast = complete(&shown.request(kitchen), &worked.case, worked.forecast);
+    Ok((sheet, forecast))
+}
+
+fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> Result<Sheet> {
+    let certainty = plan.certainty(kitchen);
+    let durations = &worked.durations;
+    let finishing = durations.finishing_min();
+    let Timing { ready_min, met_heat_at, lift_at } = timing(worked, plan, kitchen, now)?;
+    let wanted_lift = plus_minutes(plan.bell, -finishing);
+    let serve_at = plus_minutes(lift_at, finishing);
+    let late_min = minutes_between(plan.bell, serve_at).max(0.0).ceil();
+    let (ready, too_far) = worked.bands(&plan.name, met_heat_at, lift_at);
+    let tasks = lay(plan, worked, met_heat_at, lift_at, Some(now));
+    let mut conflicts = Vec::new();
+    let remedies = if late_min > 0.0 {
+        conflicts.push(Conflict {
+            tasks: vec![TaskId::Braise, TaskId::Serve],
+            text: worked.case.voice.say(say::too_late(
+                Share(worked.chance_within(minutes_between(met_heat_at, wanted_lift))),
+                Share(certainty),
+                Span(late_min),
+            )),
+        });
+        remedies(plan, kitchen, now)
+    } else {
+        Vec::new()
+    };
+    let voice = worked.case.voice;
+    let why = voice.say(say::why(Share(certainty), Span(ready_min), Span(finishing)));
+    let mut cautions = vec![crate::safety::cooling(voice)];
+    cautions.extend(durations.cautions.clone());
+    Ok(Sheet {
+        start_at: tasks.iter().map(|task| task.start).min().unwrap_or(met_heat_at),
+        tasks,
+        ready: vec![ready],
+        too_far: vec![too_far],
+        late_min,
+        conflicts,
+        met_heat_at,
+        lift_at,
+        serve_at,
+        bell: plan.bell,
+        certainty,
+        finishing_min: finishing,
+        remedies,
+        cautions,
+        why,
+    })
+}
+
+/// The two moments a sheet is laid around.
+pub(crate) struct Timing {
+    /// Minutes over the heat at the certainty asked for.
+    pub ready_min: f64,
+    /// The meat meets the heat.
+    pub met_heat_at: Timestamp,
+    /// The meat is lifted.
+    pub lift_at: Timestamp,
+}
+
+/// Works the two moments back from the bell, or on from `now` when that is too late.
+pub(crate) fn timing(worked: &Worked, plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Timing> {
+    let ready_min = worked
+        .ready_min(plan.certainty(kitchen))
+        .ok_or_else(|| Error::said(Kind::Unsuitable, "forecast", errors::this_heat(), errors::never_tender()))?;
+    let wanted_lift = plus_minutes(plan.bell, -worked.durations.finishing_min());
+    let ideal = floor_minutes(plus_minutes(wanted_lift, -ready_min), 5);
+    let earliest = ceil_minutes(plus_minutes(now, worked.durations.soonest_min()), 5);
+    let met_heat_at = ideal.max(earliest);
+    Ok(Timing { ready_min, met_heat_at, lift_at: wanted_lift.max(plus_minutes(met_heat_at, ready_min)) })
+}

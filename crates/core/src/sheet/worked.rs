@@ -1,0 +1,112 @@
+//! A plan with everything worked out that its sheet needs.
+
+use jiff::Timestamp;
+use jiff::tz::TimeZone;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::durations::Durations;
+use crate::clock::{Hours, minutes_between, plus_minutes, zone};
+use crate::error::Result;
+use crate::forecast::{Case, Evidence, Forecast, Medium, Update, Weighted, chance, describe, quantile, update};
+use crate::kitchen::Kitchen;
+use crate::plan::Plan;
+
+/// When a dish is tender, as instants.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Ready {
+    /// The dish.
+    pub dish: String,
+    /// One cook in ten is tender by then.
+    pub p10: Option<Timestamp>,
+    /// Half are.
+    pub p50: Option<Timestamp>,
+    /// Nine in ten are.
+    pub p90: Option<Timestamp>,
+    /// P(tender when it has to be lifted for the bell).
+    pub chance: f64,
+}
+
+/// The night of a kitchen that has not said when it sleeps.
+fn usual_night() -> Hours {
+    Hours("22:00".into(), "07:00".into())
+}
+
+/// A plan with everything worked out that its sheet needs.
+pub struct Worked {
+    /// The meat in its pot.
+    pub case: Case,
+    /// The ensemble, reweighted by what was found.
+    pub update: Update,
+    /// What it says of the dish.
+    pub forecast: Forecast,
+    /// The lengths of the tasks.
+    pub durations: Durations,
+    /// The kitchen's zone.
+    pub zone: TimeZone,
+    /// Its nights: some tasks keep away from them.
+    pub asleep: Vec<Hours>,
+}
+
+impl Worked {
+    /// Forecasts a plan, with what a cook has found so far (times from the meat meeting the heat), and a look at
+    /// how tender it is at a time.
+    ///
+    /// # Errors
+    /// Names the plan's field that can't be used.
+    pub fn new(plan: &Plan, kitchen: &Kitchen, evidence: &[Evidence], look_s: Option<f64>) -> Result<Self> {
+        let case = plan.resolve(kitchen)?;
+        let update = update(&case, evidence, look_s);
+        let forecast = describe(&case, Some(update.ensemble.clone()));
+        let durations = Durations::of(plan, kitchen, &case, &forecast);
+        let asleep = if kitchen.asleep.is_empty() { vec![usual_night()] } else { kitchen.asleep.clone() };
+        Ok(Self { case, update, forecast, durations, zone: zone("zone", &kitchen.zone)?, asleep })
+    }
+
+    /// The ensemble.
+    pub fn ensemble(&self) -> &Weighted {
+        &self.update.ensemble
+    }
+
+    /// Minutes from being tender to being warm again, where it is chilled and reheated after it is done.
+    fn warming_min(&self) -> f64 {
+        let is = |at: usize, wanted: fn(&Medium) -> bool| self.case.stages.get(at).is_some_and(|s| wanted(&s.medium));
+        let last = self.case.stages.len() - 1;
+        let chill = (1..=last).find(|at| is(*at, |medium| matches!(medium, Medium::Chill { .. })));
+        let Some(chill) = chill.filter(|_| is(last, |medium| matches!(medium, Medium::Reheat { .. }))) else {
+            return 0.0;
+        };
+        let ended = |at: usize| self.forecast.stages.get(at).and_then(|span| span.to_min);
+        // Done before it went into the cold, and not only by what came after.
+        let done_first = self.forecast.ready_min.p50.zip(ended(chill)).is_some_and(|(tender, cold)| tender < cold);
+        match (ended(chill - 1), ended(last)) {
+            (Some(off_min), Some(warm_min)) if done_first => warm_min - off_min,
+            _ => 0.0,
+        }
+    }
+
+    /// Minutes from the meat meeting the heat by which a share of cooks can be lifted, tender and warm.
+    pub fn ready_min(&self, p: f64) -> Option<f64> {
+        quantile(&self.ensemble().ready_s, &self.ensemble().weights, p).map(|s| s / 60.0 + self.warming_min())
+    }
+
+    /// P(tender within some minutes of meeting the heat).
+    pub fn chance_within(&self, minutes: f64) -> f64 {
+        let tender_s = (minutes - self.warming_min()) * 60.0;
+        chance(&self.ensemble().weights, |i| self.ensemble().ready_s[i] <= tender_s)
+    }
+
+    /// When the dish is tender if the meat met the heat at `from`, and when it goes too far.
+    pub fn bands(&self, dish: &str, from: Timestamp, lift_at: Timestamp) -> (Ready, Ready) {
+        let ensemble = self.ensemble();
+        let warming_min = self.warming_min();
+        let band = |values: &[f64], chance| {
+            let at = |p| quantile(values, &ensemble.weights, p).map(|s| plus_minutes(from, s / 60.0 + warming_min));
+            Ready { dish: dish.to_owned(), p10: at(0.1), p50: at(0.5), p90: at(0.9), chance }
+        };
+        let held_s = (minutes_between(from, lift_at) - warming_min) * 60.0;
+        let ready = chance(&ensemble.weights, |i| ensemble.ready_s[i] <= held_s);
+        let gone = chance(&ensemble.weights, |i| ensemble.too_far_s[i] <= held_s);
+        (band(&ensemble.ready_s, ready), band(&ensemble.too_far_s, gone))
+    }
+}
