@@ -6,6 +6,7 @@
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use serde_json::value::RawValue;
+use serde_with::skip_serializing_none;
 use uuid::Uuid;
 
 use crate::Summary;
@@ -14,27 +15,29 @@ use crate::Summary;
 pub const FILE_VERSION: u32 = 1;
 
 /// One version of a plan in the file.
+#[skip_serializing_none]
 #[derive(Debug, Serialize, Deserialize)]
 #[serde(deny_unknown_fields)]
 pub struct PlanFile {
     /// Its id.
     pub id: Uuid,
     /// Counts up from 1; without it, it comes after those that are there.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub version: Option<i64>,
     /// When it was saved.
     pub saved_at: Timestamp,
     /// The plan.
     pub plan: Box<RawValue>,
     /// Put in the bin then.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub binned_at: Option<Timestamp>,
     /// Why its document could not be read; it is then carried as it was.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub damaged: Option<String>,
 }
 
 /// A cook in the file.
+#[skip_serializing_none]
 #[derive(Debug, Serialize, Deserialize)]
 #[serde(deny_unknown_fields)]
 pub struct CookFile {
@@ -50,10 +53,10 @@ pub struct CookFile {
     #[serde(default)]
     pub events: Vec<EventFile>,
     /// Put in the bin then.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub binned_at: Option<Timestamp>,
     /// Why its documents could not be read; they are then carried as they were.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub damaged: Option<String>,
 }
 

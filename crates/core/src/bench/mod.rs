@@ -4,6 +4,7 @@ mod larder;
 mod later;
 
 use serde::{Deserialize, Serialize};
+use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use ergastic_words::{Said, errors, prepare as say};
@@ -66,32 +67,29 @@ pub enum Surface {
 }
 
 /// A burner.
+#[skip_serializing_none]
 #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields, default)]
 pub struct Hob {
     /// Its power, W; the kitchen's where not given.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 200, maximum = 20000)]
     pub watts: Option<f64>,
     /// What heats it; the kitchen's where not given.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub kind: Option<HobKind>,
 }
 
 /// A frying pan.
+#[skip_serializing_none]
 #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields, default)]
 pub struct Pan {
     /// Across its floor, cm; the kitchen's where not given.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 12, maximum = 80)]
     pub diameter_cm: Option<f64>,
     /// Its mass, kg; from its size and what it is made of where not given.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0.2, maximum = 30)]
     pub mass_kg: Option<f64>,
     /// What it is made of.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub material: Option<Material>,
 }
 
@@ -241,17 +239,18 @@ impl Level {
 }
 
 /// Something put in with the meat.
+#[skip_serializing_none]
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub struct Ingredient {
     /// What.
     pub what: Larder,
     /// How much, mL; or give `g`.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     #[schema(minimum = 0, maximum = 30000)]
     pub ml: Option<f64>,
     /// How much, g.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     #[schema(minimum = 0, maximum = 30000)]
     pub g: Option<f64>,
 }
@@ -269,6 +268,7 @@ impl Ingredient {
 }
 
 /// What is done before the heat, and what goes in with the meat.
+#[skip_serializing_none]
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields, default)]
 pub struct Prepare {
@@ -290,13 +290,10 @@ pub struct Prepare {
     /// What the salt is like.
     pub crystal: Crystal,
     /// A brine in place of dry salt.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub brine: Option<Brine>,
     /// A soak that draws salt out.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub soak: Option<Soak>,
     /// A marinade.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub marinade: Option<Marinade>,
     /// Rinsed before it is used.
     pub rinse: bool,
@@ -314,24 +311,19 @@ pub struct Prepare {
     /// What in.
     pub sear_in: SearIn,
     /// The pan, where it is not the kitchen's.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub pan: Option<Pan>,
     /// The burner, where it is not the kitchen's.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub hob: Option<Hob>,
     /// Pieces in a batch, where the cook lays them otherwise.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 1, maximum = 500)]
     pub per_batch: Option<u32>,
     /// What it is browned in; from the cut's own fat where not given.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub fat: Option<SearFat>,
     /// Dredged in flour.
     pub flour: bool,
     /// A sugary coat: it scorches.
     pub sugared: bool,
     /// How far the liquid comes up the meat; the plan's litres win.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub level: Option<Level>,
     /// What makes up the liquid beside the ingredients.
     pub base: Larder,
@@ -341,7 +333,6 @@ pub struct Prepare {
     /// Wood for the pit.
     pub wood: Wood,
     /// Hours over the heat; until tender where not given.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0.1, maximum = 72)]
     pub hours: Option<f64>,
     /// What goes in later.

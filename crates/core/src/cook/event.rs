@@ -4,6 +4,7 @@ use std::collections::HashSet;
 
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
+use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
@@ -16,22 +17,19 @@ use crate::text::check_name;
 use crate::text::check_text;
 
 /// How a cook ended, in the cook's own judgement.
+#[skip_serializing_none]
 #[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields, default)]
 pub struct Outcome {
     /// How it ate.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub ate_as: Option<Check>,
     /// Cooked and edible, kg.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0, maximum = 60)]
     pub cooked_kg: Option<f64>,
     /// Liquid left, L.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0, maximum = 60)]
     pub liquid_left_l: Option<f64>,
     /// What to change next time.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(min_length = 1, max_length = 500)]
     pub change: Option<String>,
 }

@@ -3,6 +3,7 @@
 
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
+use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
@@ -12,6 +13,7 @@ use crate::cuts::Cut;
 use crate::plan::Plan;
 
 /// A cook in the log.
+#[skip_serializing_none]
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct CookSummary {
     /// Its id.
@@ -21,36 +23,37 @@ pub struct CookSummary {
     /// What the dish is called; empty where it can't be read.
     pub name: String,
     /// How many eat.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub people: Option<u32>,
     /// Plates on the table.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub bell: Option<Timestamp>,
     /// The cut, where there is one.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub cut: Option<Cut>,
     /// Raw, kg, where it was given.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub mass_kg: Option<f64>,
     /// When it was opened.
     pub opened_at: Timestamp,
     /// How far it has come.
     pub status: Status,
     /// The clock's start: the meat met the heat.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub met_heat_at: Option<Timestamp>,
     /// How it ended, if it did.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub outcome: Option<Outcome>,
     /// What the forecast said when something last happened in it; none until it was run.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub reckoned: Option<Reckoned>,
     /// Why it can't be shown, if so: its own fault and no other's.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub broken: Option<String>,
 }
 
 /// A cook's line in the list of all.
+#[skip_serializing_none]
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct CookLine {
     /// Its id.
@@ -60,20 +63,20 @@ pub struct CookLine {
     /// What the dish is called; empty where it can't be read.
     pub name: String,
     /// Plates on the table.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub bell: Option<Timestamp>,
     /// When it was opened.
     pub opened_at: Timestamp,
     /// How far it has come.
     pub status: Status,
     /// When it is tender, P10, while it is under way.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub tender_from: Option<Timestamp>,
     /// When it is tender, P90, while it is under way.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub tender_until: Option<Timestamp>,
     /// Why it can't be shown, if so: its own fault and no other's.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[serde(default)]
     pub broken: Option<String>,
 }
 

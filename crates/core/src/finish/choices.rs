@@ -2,6 +2,7 @@
 
 use ergastic_words::{Said, Units, finish as say};
 use serde::{Deserialize, Serialize};
+use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use crate::heat::pot::Vessel;
@@ -63,34 +64,28 @@ pub enum Thickener {
 }
 
 /// The liquid in the pot, and what is wanted of it.
+#[skip_serializing_none]
 #[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields, default)]
 pub struct SauceRequest {
     /// Liquid without its fat, L.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0.02, maximum = 60)]
     pub liquid_l: Option<f64>,
     /// Fat on it, L.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0, maximum = 20)]
     pub fat_l: Option<f64>,
     /// Measured depth of the fat, mm; overrides `fat_l`.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0, maximum = 100)]
     pub fat_mm: Option<f64>,
     /// Salt in the liquid, g.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0, maximum = 2000)]
     pub salt_g: Option<f64>,
     /// Gelatin in the liquid, g.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0, maximum = 2000)]
     pub gelatin_g: Option<f64>,
     /// The pot.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub vessel: Option<Vessel>,
     /// The burner, W.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 200, maximum = 20000)]
     pub hob_w: Option<f64>,
     /// How the fat comes off.
@@ -102,14 +97,11 @@ pub struct SauceRequest {
     /// What thickens it.
     pub thickener: Thickener,
     /// Share of it that is thickened tonight, 0–1.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0, maximum = 1)]
     pub share: Option<f64>,
     /// What the answer's sentences are said in; the kitchen's own where not given.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub units: Option<Units>,
     /// Meat that is cooled with it, kg.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0, maximum = 60)]
     pub meat_kg: Option<f64>,
 }

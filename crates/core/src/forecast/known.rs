@@ -1,6 +1,7 @@
 //! What is believed of a kitchen beforehand.
 
 use serde::{Deserialize, Serialize};
+use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 /// What is believed of something uncertain: a normal distribution.
@@ -16,22 +17,18 @@ pub struct Belief {
 }
 
 /// What earlier cooks have taught of a kitchen; each belief takes the place of the usual spread.
+#[skip_serializing_none]
 #[derive(Debug, Clone, Copy, Default, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields, default)]
 pub struct Known {
     /// Oven over its dial, K.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub oven_k: Option<Belief>,
     /// Liquid over what its simmer looks like, K.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub pot_k: Option<Belief>,
     /// Pit over its set point, K.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub pit_k: Option<Belief>,
     /// Logarithm of what the lid lets by against the usual.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub lid_ln: Option<Belief>,
     /// Logarithm of how tough this butcher's meat is against the usual.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub resistance_ln: Option<Belief>,
 }

@@ -6,6 +6,7 @@ mod describe;
 mod evidence;
 mod explain;
 mod known;
+mod meat;
 mod members;
 mod notes;
 mod record;
@@ -23,11 +24,13 @@ pub use answer::{
 pub use describe::{complete, describe, forecast};
 pub use evidence::{Evidence, Update, Weighted, softness_at, update};
 pub use known::{Belief, Known};
+pub(crate) use meat::with_meat;
+pub use meat::{Meat, size_mm_schema};
 pub use members::beliefs;
 pub(crate) use record::SALT_S;
 pub use request::{
-    Added, BodyFrom, ForBody, ForecastRequest, Heat, HeatSource, Method, Mopping, PartRequest, Release, Settings,
-    StageRequest, Start, Until, Wrap, size_mm_schema,
+    Added, BodyFrom, ForBody, ForecastRequest, Heat, HeatSource, Method, Mopping, Release, Settings, StageRequest,
+    Start, Until, Wrap,
 };
 pub(crate) use resolve::CORNED_SALT;
 pub use resolve::{Case, Cooling, Filled, Medium, Part, Stage};

@@ -2,6 +2,7 @@
 
 use ergastic_words::{Said, errors, ways};
 use serde::{Deserialize, Serialize};
+use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use super::steam::{LATENT_HEAT, Saturation, vapour};
@@ -176,30 +177,25 @@ impl Simmer {
 }
 
 /// A pot or tin, round or rectangular, as the cook describes it.
+#[skip_serializing_none]
 #[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields, default)]
 pub struct Vessel {
     /// Inner diameter of a round vessel, cm.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 8, maximum = 120)]
     pub diameter_cm: Option<f64>,
     /// Inner width of a rectangular vessel, cm.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 8, maximum = 120)]
     pub width_cm: Option<f64>,
     /// Inner length of a rectangular vessel, cm.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 8, maximum = 120)]
     pub length_cm: Option<f64>,
     /// Inner height, cm.
-    #[serde(skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 2, maximum = 80)]
     pub height_cm: Option<f64>,
     /// What it is made of.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub material: Option<Material>,
     /// How it is covered.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub lid: Option<Lid>,
 }
 

@@ -79,22 +79,14 @@ impl<'a> Block<'a> {
         busy.extend(&asleep_spans);
         let busy = merged(busy);
         let meat = ForecastRequest {
-            cut: request.cut,
-            mass_kg: request.mass_kg,
-            pieces: request.pieces,
-            size_mm: request.size_mm,
-            thickness_mm: request.thickness_mm,
-            bone_pct: request.bone_pct,
-            age: request.age,
-            grass_fed: request.grass_fed,
             start_c: request.start_c,
             parts: request.parts.clone(),
-            eaten_as: request.eaten_as,
             members: Some(members),
             seed: request.seed,
             units: Some(kitchen.units),
             ..Default::default()
-        };
+        }
+        .with_meat(request.meat());
         Ok(Self {
             kitchen,
             now,

@@ -5,9 +5,7 @@ use ergastic_words::{Dial, Length, Minutes, Said, Temperature, Units, matching a
 use super::block::Block;
 use super::shape::Shape;
 use super::suits;
-use crate::forecast::{
-    Case, ForecastRequest, Heat, HeatSource, Method, PartRequest, Settings, StageRequest, Until, Wrap,
-};
+use crate::forecast::{Case, ForecastRequest, Heat, HeatSource, Meat, Method, Settings, StageRequest, Until, Wrap};
 use crate::heat::body::DENSITY;
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
@@ -120,7 +118,7 @@ fn cut_up(block: &Block, lies: &Case, shape: Shape, across_m: Option<f64>) -> Op
                         (parts.iter().zip(&lies.parts))
                             .map(|(part, lies)| match side(lies) {
                                 None => part.clone(),
-                                size_mm => PartRequest {
+                                size_mm => Meat {
                                     size_mm,
                                     thickness_mm: None,
                                     mass_kg: Some(lies.mass_kg),
@@ -370,7 +368,7 @@ fn into_loads(block: &Block, variant: &mut Variant) {
             pieces: variant.forecast.pieces.map(|pieces| (pieces / loads).max(1)),
             parts: variant.forecast.parts.as_ref().map(|parts| {
                 (parts.iter())
-                    .map(|part| PartRequest {
+                    .map(|part| Meat {
                         mass_kg: part.mass_kg.map(|mass_kg| mass_kg / share),
                         pieces: part.pieces.map(|pieces| (pieces / loads).max(1)),
                         ..part.clone()

@@ -37,7 +37,7 @@ use ergastic_words::{Said, errors};
 use crate::bench::{Addition, Larder, Prepare, Trim};
 use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result, Unit, in_range};
-use crate::forecast::{BodyFrom, Case, CurvePoint, ForBody, Forecast, ForecastRequest, PartRequest, forecast};
+use crate::forecast::{BodyFrom, Case, CurvePoint, ForBody, Forecast, ForecastRequest, Meat, forecast};
 use crate::heat::body::DENSITY;
 use crate::heat::pot::{Lid, Vessel};
 use crate::juices::PORTION_KG;
@@ -278,7 +278,7 @@ impl Prepare {
         let pct = |cut: Option<Cut>| cut.map(|cut| self.trim.pct(cut.facts().trim_pct));
         match &mut request.parts {
             Some(parts) => {
-                for PartRequest { cut, trim_pct, .. } in parts {
+                for Meat { cut, trim_pct, .. } in parts {
                     *trim_pct = trim_pct.or(pct(*cut));
                 }
             }

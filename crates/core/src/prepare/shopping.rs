@@ -2,6 +2,7 @@
 
 use ergastic_words::{Length, Said, Voice, prepare as say};
 use serde::{Deserialize, Serialize};
+use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use super::later::LaterAnswer;
@@ -14,6 +15,7 @@ use crate::bench::{Prepare, SearFat};
 use crate::forecast::{Case, Medium};
 
 /// One line of the list.
+#[skip_serializing_none]
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct ShoppingItem {
     /// Where it is bought.
@@ -21,19 +23,14 @@ pub struct ShoppingItem {
     /// What.
     pub name: String,
     /// By weight, g.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub g: Option<f64>,
     /// By volume, mL.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub ml: Option<f64>,
     /// By number.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub count: Option<u32>,
     /// Why, or what to ask for.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub note: Option<String>,
     /// In the kitchen's money.
-    #[serde(skip_serializing_if = "Option::is_none")]
     pub cost: Option<f64>,
 }
 

@@ -12,6 +12,7 @@ use ergastic_core::prepare::{PrepareRequest, Prepared, prepare_request};
 use ergastic_words::Voice;
 use jiff::Timestamp;
 use serde::Serialize;
+use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use crate::app::App;
@@ -20,16 +21,15 @@ use crate::extract::Json;
 use crate::queue::Lane;
 
 /// That it runs, which version, and whether anything can be kept.
+#[skip_serializing_none]
 #[derive(Serialize, ToSchema)]
 pub struct Health {
     /// A small change was kept just now.
     ok: bool,
     version: &'static str,
     /// Why nothing can be kept, and what to do.
-    #[serde(skip_serializing_if = "Option::is_none")]
     trouble: Option<String>,
     /// Free on the disk, bytes.
-    #[serde(skip_serializing_if = "Option::is_none")]
     disk_free_bytes: Option<u64>,
     /// The database, bytes.
     database_bytes: u64,

@@ -7,7 +7,8 @@ mod piece;
 mod stages;
 
 use super::known::{Belief, Known};
-use super::request::{Added, BodyFrom, ForecastRequest, Method, PartRequest};
+use super::meat::Meat;
+use super::request::{Added, BodyFrom, ForecastRequest, Method};
 use ergastic_words::{Length, Mass, Said, Temperature, Voice, Volume, errors, forecast as say};
 
 use crate::error::{Error, Kind, Result, Unit, in_range};
@@ -125,19 +126,7 @@ impl ForecastRequest {
     /// The parts as they are, or the one cut as a single part.
     fn resolve_parts(&self, method: Method, rolls: bool, fill: &mut Fill, notes: &mut Vec<Said>) -> Result<Vec<Part>> {
         let Some(parts) = &self.parts else {
-            let one = PartRequest {
-                cut: self.cut,
-                mass_kg: self.mass_kg,
-                pieces: self.pieces,
-                size_mm: self.size_mm,
-                thickness_mm: self.thickness_mm,
-                bone_pct: self.bone_pct,
-                trim_pct: self.trim_pct,
-                age: self.age,
-                grass_fed: self.grass_fed,
-                eaten_as: self.eaten_as,
-            };
-            return Ok(vec![one.resolve(method, rolls, fill, notes)?]);
+            return Ok(vec![self.meat().resolve(method, rolls, fill, notes)?]);
         };
         let twice = [
             ("cut", self.cut.is_some()),
@@ -156,7 +145,7 @@ impl ForecastRequest {
         }
         let resolved = parts.iter().enumerate().map(|(i, part)| {
             fill.path = format!("parts[{i}].");
-            let with_whole = PartRequest {
+            let with_whole = Meat {
                 age: part.age.or(self.age),
                 grass_fed: part.grass_fed.or(self.grass_fed),
                 eaten_as: part.eaten_as.or(self.eaten_as),

@@ -1,6 +1,7 @@
 //! The meat: mass, number and sides. What the cook typed wins, the rest follows from the cut's usual proportions.
 
-use super::super::request::{Method, PartRequest};
+use super::super::meat::Meat;
+use super::super::request::Method;
 use super::case::Part;
 use super::fill::Fill;
 use crate::cuts::Cut;
@@ -20,7 +21,7 @@ pub(super) fn no_cut() -> Error {
     Error::missing("cut", errors::name_a_cut())
 }
 
-impl PartRequest {
+impl Meat {
     /// Fills in one part.
     ///
     /// # Errors
