@@ -2,7 +2,8 @@
 
 use divan::{AllocProfiler, Bencher, black_box};
 use ergastic_core::cuts::Cut;
-use ergastic_core::forecast::{ForecastRequest, Method, forecast};
+use ergastic_core::forecast::{ForecastRequest, forecast};
+use ergastic_core::ways::Method;
 
 #[global_allocator]
 static ALLOCATOR: AllocProfiler = AllocProfiler::system();

@@ -3,12 +3,13 @@
 use divan::{Bencher, black_box};
 use ergastic_core::bench::Level;
 use ergastic_core::cuts::Cut;
-use ergastic_core::forecast::{Evidence, ForecastRequest, Heat, Method, Wrap, forecast, update};
+use ergastic_core::forecast::{Evidence, ForecastRequest, Heat, Wrap, forecast, update};
 use ergastic_core::heat::pit::WrapMaterial;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::{MatchRequest, match_ways, overview};
 use ergastic_core::prepare::{PrepareRequest, prepare_request};
 use ergastic_core::tender::Check;
+use ergastic_core::ways::Method;
 use jiff::Timestamp;
 
 fn main() {

@@ -8,8 +8,9 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::cuts::RESISTANCE_LN_SIGMA;
-use crate::forecast::{Belief, Case, Known, Medium, Update, beliefs};
+use crate::forecast::{Belief, Case, Known, Update, beliefs};
 use crate::units::round_to;
+use crate::ways::Medium;
 
 /// A belief is worth telling when it has narrowed to this share of what it was.
 const NARROWED: f64 = 0.9;
@@ -118,8 +119,9 @@ fn butcher(case: &Case, animal: &Belief, words: &mut Vec<Said>) -> Option<Belief
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::forecast::{Evidence, ForecastRequest, Method, forecast, update};
+    use crate::forecast::{Evidence, ForecastRequest, forecast, update};
     use crate::tender::Check;
+    use crate::ways::Method;
 
     fn request(known: Option<Known>) -> ForecastRequest {
         ForecastRequest {

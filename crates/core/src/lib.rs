@@ -29,5 +29,6 @@ pub mod stop;
 pub mod tender;
 pub mod text;
 pub mod units;
+pub mod ways;
 
 pub use error::{Error, Result};

@@ -3,11 +3,12 @@
 use ergastic_core::clock::{Hours, minutes_between, plus_minutes};
 use ergastic_core::cuts::Cut;
 use ergastic_core::cuts::EatenAs;
-use ergastic_core::forecast::{Method, forecast};
+use ergastic_core::forecast::forecast;
 use ergastic_core::kitchen::{Kit, Kitchen};
 use ergastic_core::matching::{Choice, MatchRequest, Matched, Sort, Verdict, match_ways, overview};
 use ergastic_core::sheet::{TaskId, work_back};
 use ergastic_core::tender::Age;
+use ergastic_core::ways::Method;
 use jiff::Timestamp;
 use proptest::prelude::*;
 

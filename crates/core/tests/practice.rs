@@ -3,8 +3,10 @@
 
 use ergastic_core::cuts::Cut;
 use ergastic_core::cuts::EatenAs;
-use ergastic_core::forecast::{Forecast, ForecastRequest, Heat, HeatSource, Method, forecast};
+use ergastic_core::forecast::{Forecast, ForecastRequest, Heat, forecast};
 use ergastic_core::heat::pot::Simmer;
+use ergastic_core::ways::HeatSource;
+use ergastic_core::ways::Method;
 use proptest::prelude::*;
 
 fn hob(simmer: Simmer) -> Heat {

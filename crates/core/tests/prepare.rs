@@ -9,11 +9,12 @@ use ergastic_core::bench::Prepare;
 use ergastic_core::bench::Sear;
 use ergastic_core::bench::Trim;
 use ergastic_core::cuts::Cut;
-use ergastic_core::forecast::{ForecastRequest, Method, forecast};
+use ergastic_core::forecast::{ForecastRequest, forecast};
 use ergastic_core::heat::pot::{Lid, Vessel};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
 use ergastic_core::prepare::{PrepareRequest, Prepared, prepare_request};
+use ergastic_core::ways::Method;
 use proptest::prelude::*;
 use serde_json::{Value, json};
 

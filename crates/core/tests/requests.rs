@@ -2,9 +2,12 @@
 
 use ergastic_core::cuts::Cut;
 use ergastic_core::cuts::EatenAs;
-use ergastic_core::forecast::{Case, Forecast, ForecastRequest, Heat, HeatSource, Medium, Method, forecast};
+use ergastic_core::forecast::{Case, Forecast, ForecastRequest, Heat, forecast};
 use ergastic_core::heat::pot::{Lid, Simmer, Vessel};
 use ergastic_core::tender::Age;
+use ergastic_core::ways::HeatSource;
+use ergastic_core::ways::Medium;
+use ergastic_core::ways::Method;
 
 fn braise(cut: Cut) -> ForecastRequest {
     ForecastRequest { cut: Some(cut), method: Some(Method::Braise), ..Default::default() }

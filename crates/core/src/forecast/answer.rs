@@ -5,10 +5,10 @@ use utoipa::ToSchema;
 
 use ergastic_words::{Said, Voice, forecast as say};
 
-use super::request::Method;
 use super::resolve::{Case, Filled};
 use crate::cuts::Cut;
 use crate::safety::Caution;
+use crate::ways::Method;
 
 /// Three quantiles in minutes; `null` where no member gets there.
 #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize, ToSchema)]

@@ -1,8 +1,7 @@
 //! The cautions that bind in a case, from how its median run went.
 
 use super::record::Recorder;
-use super::request::Method;
-use super::resolve::{Case, Cooling, End, Medium};
+use super::resolve::{Case, End};
 use crate::heat::body::THAWED_C;
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 use crate::safety::{
@@ -11,6 +10,7 @@ use crate::safety::{
 };
 use crate::tender::SOFTENS_FROM_C;
 use crate::units::HOUR_S;
+use crate::ways::{Cooling, Medium, Method};
 
 /// What binds, in the order a cook meets it. `ready_s` is when half of such cooks are tender.
 pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>) -> Vec<Caution> {

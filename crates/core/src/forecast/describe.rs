@@ -7,7 +7,7 @@ use super::evidence::{Weighted, update};
 use super::explain::explain;
 use super::record::{Frame, Recorder};
 use super::request::ForecastRequest;
-use super::resolve::{Case, Medium};
+use super::resolve::Case;
 use super::run::{HORIZON_S, Times, run_median};
 use super::stats::{chance, quantile};
 use super::{cautions, notes, thumb, words};
@@ -15,6 +15,7 @@ use crate::cuts::Cut;
 use crate::error::Result;
 use crate::heat::body::SHELLS;
 use crate::units::{MINUTE_S, round_to};
+use crate::ways::Medium;
 
 /// Minutes between points of the curve.
 const CURVE_MIN: f64 = 5.0;
@@ -27,7 +28,8 @@ const SLOW_CURVE_MIN: f64 = 10.0;
 /// Names the field that can't be used. A tender cut is answered with `suitable: false`, not with an error.
 ///
 /// ```
-/// use ergastic_core::forecast::{forecast, ForecastRequest, Method};
+/// use ergastic_core::ways::Method;
+/// use ergastic_core::forecast::{ForecastRequest, forecast};
 /// let shin = ForecastRequest {
 ///     cut: Some(ergastic_core::cuts::Cut::Shin),
 ///     method: Some(Method::Braise),
@@ -75,10 +77,8 @@ pub(super) fn quantiles(values: &[f64], weights: &[f64]) -> Quantiles {
 ///
 /// Rules of thumb are left to [`forecast`]: they run other cases.
 pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
-    let slow = |medium: &Medium| {
-        matches!(medium, Medium::Pit { .. } | Medium::SlowCooker { .. } | Medium::Bath { .. } | Medium::Fat { .. })
-    };
-    let curve_min = if case.stages.iter().all(|stage| slow(&stage.medium)) { SLOW_CURVE_MIN } else { CURVE_MIN };
+    let slow = case.stages.iter().all(|stage| stage.medium.way().slow);
+    let curve_min = if slow { SLOW_CURVE_MIN } else { CURVE_MIN };
     let mut recorder = Recorder::new(case, curve_min * MINUTE_S, HORIZON_S);
     let median: Times = run_median(case, &mut recorder);
     let ensemble = ensemble.unwrap_or_else(|| Weighted::one(median.clone()));

@@ -282,7 +282,8 @@ pub fn softness_at(case: &Case, at_s: f64) -> (Weighted, Vec<f64>) {
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::forecast::{ForecastRequest, Method};
+    use crate::forecast::ForecastRequest;
+    use crate::ways::Method;
 
     fn request() -> ForecastRequest {
         ForecastRequest {

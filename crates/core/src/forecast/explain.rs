@@ -8,14 +8,14 @@ use ergastic_words::{
 use super::answer::{BandPoint, Explained, Forecast, Narrows, Rule};
 use super::evidence::Update;
 use super::members::{OVEN_SIGMA_K, PIT_SIGMA_K};
-use super::request::Settings;
-use super::resolve::{Case, Medium, Stage};
-use super::run::{crock, run_all_sampled};
+use super::resolve::{Case, Stage};
+use super::run::run_all_sampled;
 use super::stats::{correlation, quantile};
 use crate::cuts::EatenAs;
 use crate::heat::pit::PIT_COEFFICIENT;
 use crate::heat::places::FRIDGE_C;
 use crate::units::{MINUTE_S, round_to};
+use crate::ways::{Medium, Settings};
 
 /// Points of the bands.
 const BAND_POINTS: usize = 24;
@@ -217,7 +217,7 @@ fn medium_rule(stage: &Stage, case: &Case) -> Rule {
             ways::pit_rule_sure(Difference(PIT_SIGMA_K)),
         ),
         Medium::SlowCooker { .. } => {
-            let [low, high] = [Settings::Low, Settings::High].map(|setting| Temperature(crock(setting).0));
+            let [low, high] = [Settings::Low, Settings::High].map(|setting| Temperature(setting.crock().0));
             (ways::slow_cooker_rule(), ways::slow_cooker_rule_numbers(low, high), within())
         }
         Medium::Fat { fat_c } => (ways::fat_rule(), ways::fat_rule_numbers(Temperature(*fat_c)), within()),

@@ -28,12 +28,9 @@ pub(crate) use meat::with_meat;
 pub use meat::{Meat, size_mm_schema};
 pub use members::beliefs;
 pub(crate) use record::SALT_S;
-pub use request::{
-    Added, BodyFrom, ForBody, ForecastRequest, Heat, HeatSource, Method, Mopping, Release, Settings, StageRequest,
-    Start, Until, Wrap,
-};
+pub use request::{Added, BodyFrom, ForBody, ForecastRequest, Heat, Mopping, StageRequest, Until, Wrap};
 pub(crate) use resolve::CORNED_SALT;
-pub use resolve::{Case, Cooling, Filled, Medium, Part, Stage};
+pub use resolve::{Case, Filled, Part, Stage};
 pub use run::come_up_s;
 pub(crate) use run::{HORIZON_S, median_tender_s};
 pub use stats::{chance, correlation, quantile};

@@ -3,14 +3,15 @@
 use ergastic_words::{Guide, Said, Span, Volume, forecast as say};
 
 use super::answer::{Forecast, PartForecast, Quantiles};
-use super::request::{ForecastRequest, Heat, HeatSource};
-use super::resolve::{Case, Medium};
+use super::request::{ForecastRequest, Heat};
+use super::resolve::Case;
 use super::run::{HORIZON_S, Unwatched, run_median};
 use crate::cuts::EatenAs;
 use crate::finish::slicing;
 use crate::heat::pot::Simmer;
 use crate::tender::SOFTENS_FROM_C;
 use crate::units::MINUTE_S;
+use crate::ways::{HeatSource, Medium};
 
 /// What was poured in where no pot was to come any more.
 pub fn unpoured(case: &Case, stage_ends_s: &[f64]) -> Option<Said> {

@@ -1,6 +1,6 @@
 //! The median run written down: its curve, the inside of the piece, and what left it.
 
-use super::resolve::{Case, Medium, Part};
+use super::resolve::{Case, Part};
 use super::run::{Moment, STEP_S, Watch};
 use crate::heat::body::SHELLS;
 use crate::heat::body::shell_fractions;
@@ -8,6 +8,7 @@ use crate::heat::pressure::QUICK_RELEASE_JUICE;
 use crate::juices::{Around, Juices, Left, Piece};
 use crate::safety::WARM_PAST_C;
 use crate::units::{HOUR_S, MINUTE_S};
+use crate::ways::Medium;
 
 /// Salt goes from meat to liquid with this time constant at 4 cm, s. Working value.
 pub(crate) const SALT_S: f64 = 5.0 * HOUR_S;

@@ -11,94 +11,7 @@ use super::meat::{Meat, with_meat};
 use crate::heat::coals::Wind;
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer, Vessel};
-
-/// A way of cooking.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
-pub enum Method {
-    Braise,
-    Stew,
-    Pressure,
-    Smoke,
-    Confit,
-    SlowCooker,
-    WaterBath,
-    KeepWarm,
-    Chill,
-    Reheat,
-}
-
-/// What a pot stands on or in.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
-pub enum HeatSource {
-    Oven,
-    Hob,
-    Coals,
-}
-
-/// How pressure is let go.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
-pub enum Release {
-    Natural,
-    Quick,
-}
-
-/// What a slow cooker or pressure pot is set to.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
-pub enum Settings {
-    Low,
-    High,
-}
-
-impl HeatSource {
-    /// Its name in JSON.
-    pub fn key(self) -> &'static str {
-        match self {
-            Self::Oven => "oven",
-            Self::Hob => "hob",
-            Self::Coals => "coals",
-        }
-    }
-}
-
-impl Release {
-    /// Its name in JSON.
-    pub fn key(self) -> &'static str {
-        match self {
-            Self::Natural => "natural",
-            Self::Quick => "quick",
-        }
-    }
-}
-
-impl Settings {
-    /// Its name in JSON.
-    pub fn key(self) -> &'static str {
-        match self {
-            Self::Low => "low",
-            Self::High => "high",
-        }
-    }
-}
-
-/// Where a pot for the oven gets its first heat.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub enum Start {
-    /// Brought to a simmer on the hob first.
-    Hob,
-    /// Straight into the hot oven.
-    Oven,
-    /// Into an oven that warms up with it.
-    ColdOven,
-}
+use crate::ways::{HeatSource, Method, Release, Settings, Start};
 
 /// A wrap put on in the pit.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -327,23 +240,5 @@ with_meat! {
         /// A chain of ways, in place of `method` and `heat`.
         #[schema(min_items = 1, max_items = 12)]
         pub stages: Option<Vec<StageRequest>>,
-    }
-}
-
-impl Method {
-    /// Its name in JSON.
-    pub fn key(self) -> &'static str {
-        match self {
-            Self::Braise => "braise",
-            Self::Stew => "stew",
-            Self::Pressure => "pressure",
-            Self::Smoke => "smoke",
-            Self::Confit => "confit",
-            Self::SlowCooker => "slow_cooker",
-            Self::WaterBath => "water_bath",
-            Self::KeepWarm => "keep_warm",
-            Self::Chill => "chill",
-            Self::Reheat => "reheat",
-        }
     }
 }

@@ -3,11 +3,12 @@
 use ergastic_words::{Difference, Guide, Said, Span, Voice, forecast as say};
 
 use super::answer::Thumb;
-use super::request::{ForecastRequest, Heat, HeatSource, Method, Settings};
-use super::resolve::{Case, Medium};
-use super::run::{HORIZON_S, crock, median_tender_s};
+use super::request::{ForecastRequest, Heat};
+use super::resolve::Case;
+use super::run::{HORIZON_S, median_tender_s};
 use crate::heat::pot::Simmer;
 use crate::units::{MINUTE_S, round_to};
+use crate::ways::{HeatSource, Medium, Method, Settings};
 
 /// Pounds in a kilogram.
 const POUNDS: f64 = 2.2046;
@@ -101,7 +102,7 @@ fn in_the_crock(request: &ForecastRequest, setting: Settings) -> Vec<Known> {
         Settings::Low => (say::thumb_low(), 480.0, Settings::High),
         Settings::High => (say::thumb_high(), 240.0, Settings::Low),
     };
-    let apart = Difference(crock(Settings::High).0 - crock(Settings::Low).0);
+    let apart = Difference(Settings::High.crock().0 - Settings::Low.crock().0);
     let heat = Heat { setting: Some(other), ..Heat::default() };
     let against_the_other = another_way(request, Method::SlowCooker, heat).map(|other_min| {
         let (rule, minutes) = match setting {

@@ -67,6 +67,16 @@ pub struct Mop {
     pub every_s: f64,
 }
 
+impl WrapMaterial {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Paper => "paper",
+            Self::Foil => "foil",
+        }
+    }
+}
+
 /// How a pit is run.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Pit {

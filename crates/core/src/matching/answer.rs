@@ -10,9 +10,10 @@ use super::shape::Shape;
 use crate::cuts::Cut;
 use crate::cuts::EatenAs;
 pub use crate::forecast::Quantiles;
-use crate::forecast::{Assumed, Heat, Method, StageRequest};
+use crate::forecast::{Assumed, Heat, StageRequest};
 use crate::plan::Plan;
 use crate::safety::Caution;
+use crate::ways::Method;
 
 /// Whether a way fits.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]

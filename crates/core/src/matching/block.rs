@@ -12,11 +12,12 @@ use crate::clock::{Span, instant, merged, minutes_between, plus_minutes, spans, 
 use crate::cuts::Cut;
 use crate::error::{Error, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
-use crate::forecast::{Case, ForecastRequest, Method};
+use crate::forecast::{Case, ForecastRequest};
 use crate::heat::body::THAWED_C;
 use crate::juices::PORTION_KG;
 use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
+use crate::ways::Method;
 
 /// Simulated cooks a variant: spread evenly, so many place P10 and P90 within some 3 %.
 const MEMBERS: u32 = 64;

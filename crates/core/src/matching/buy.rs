@@ -11,9 +11,10 @@ use super::variants::variants;
 use crate::cuts::EatenAs;
 use crate::cuts::{Cut, CutFacts, DryRisk};
 use crate::error::{Error, Kind, Result};
-use crate::forecast::{ForecastRequest, Method};
+use crate::forecast::ForecastRequest;
 use crate::stop;
 use crate::units::round_to;
+use crate::ways::Method;
 
 /// Simulated cooks a cut.
 const MEMBERS: u32 = 16;

@@ -11,9 +11,10 @@ use super::suits;
 use super::variants::{Variant, wants};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
-use crate::forecast::{Medium, chance};
+use crate::forecast::chance;
 use crate::kitchen::Kit;
 use crate::sheet::Worked;
+use crate::ways::Medium;
 
 /// From this chance on a way is tight rather than too late.
 const TIGHT: f64 = 0.5;
@@ -167,17 +168,7 @@ fn hands(worked: &Worked, lead_min: f64) -> Vec<Hands> {
 
 /// Everything a chain needs stands in its stages; the first piece of kit stands in the variant.
 fn case_kit(first: Kit, case: &crate::forecast::Case) -> Vec<Kit> {
-    let mut kit = vec![first];
-    for stage in case.stages.iter().skip(1) {
-        kit.extend(match stage.medium {
-            Medium::Bath { .. } => Some(Kit::WaterBath),
-            Medium::Oven { .. } => Some(Kit::Oven),
-            Medium::Hob { .. } => Some(Kit::Hob),
-            Medium::Pressure { .. } => Some(Kit::PressurePot),
-            _ => None,
-        });
-    }
-    kit
+    std::iter::once(first).chain(case.stages.iter().skip(1).filter_map(|stage| stage.medium.way().kit)).collect()
 }
 
 /// What is not free.

@@ -25,9 +25,10 @@ use rayon::prelude::*;
 
 use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result};
-use crate::forecast::{Assumed, Method};
+use crate::forecast::Assumed;
 use crate::kitchen::Kitchen;
 use crate::stop;
+use crate::ways::Method;
 use block::Block;
 
 pub use answer::{Ask, Buy, Choice, Fuel, Matched, Substitute, Twice, Verdict, WashingUp, Way};

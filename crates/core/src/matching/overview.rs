@@ -9,10 +9,12 @@ use super::shape::Shape;
 use super::suits;
 use crate::cuts::EatenAs;
 use crate::cuts::{Cut, CutFacts};
-use crate::forecast::{ForecastRequest, Heat, HeatSource, Method, describe};
+use crate::forecast::{ForecastRequest, Heat, describe};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kitchen;
+use crate::ways::HeatSource;
+use crate::ways::Method;
 
 /// The ways that are compared.
 pub const WAYS: [Method; 7] = [

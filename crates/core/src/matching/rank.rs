@@ -12,8 +12,9 @@ use super::shape::Shape;
 use crate::clock::minutes_between;
 use crate::cuts::Cut;
 use crate::cuts::EatenAs;
-use crate::forecast::{HeatSource, Method};
 use crate::units::round_to;
+use crate::ways::HeatSource;
+use crate::ways::Method;
 
 /// Minutes from starting to plates for half of such pieces; infinite where they never are tender.
 fn total_min(choice: &Choice) -> f64 {

@@ -9,8 +9,9 @@ use utoipa::ToSchema;
 
 use crate::clock::Hours;
 use crate::cuts::Cut;
-use crate::forecast::{Meat, Method, with_meat};
+use crate::forecast::{Meat, with_meat};
 use crate::kitchen::Kit;
+use crate::ways::Method;
 
 with_meat! {
     /// What is on the block, and when the bell is. With a cut it is answered which ways there are; with a method and no cut,

@@ -85,7 +85,7 @@ fn changes(from: &Forecast, to: &Forecast, a: &CutFacts, b: &CutFacts) -> Said {
 pub fn substitutes(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> Vec<Substitute> {
     let voice = block.kitchen.voice();
     let facts = cut.facts();
-    let method = plan.forecast.method.unwrap_or(crate::forecast::Method::Braise);
+    let method = plan.forecast.method.unwrap_or(crate::ways::Method::Braise);
     let mut near: Vec<&CutFacts> = (Cut::all().iter())
         .filter(|other| other.cut != cut && other.suitable && other.cut != Cut::CornedBrisket)
         .filter(|other| suits::against(other, method, eaten_as, super::Shape::Whole).is_none())

@@ -5,8 +5,8 @@ use ergastic_words::{Said, Voice, matching as say};
 use super::shape::Shape;
 use crate::cuts::EatenAs;
 use crate::cuts::{Cut, CutFacts, DryRisk};
-use crate::forecast::Method;
 use crate::safety::Caution;
+use crate::ways::Method;
 
 /// From this share of bone on a piece is not cut into cubes, %.
 const BONY_PCT: f64 = 20.0;

@@ -6,11 +6,11 @@ use super::answer::Twice;
 use super::block::Block;
 use super::suits;
 use crate::cuts::EatenAs;
-use crate::forecast::{
-    Case, ForecastRequest, Heat, HeatSource, Method, Quantiles, StageRequest, Until, describe, update,
-};
+use crate::forecast::{Case, ForecastRequest, Heat, Quantiles, StageRequest, Until, describe, update};
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kit;
+use crate::ways::HeatSource;
+use crate::ways::Method;
 
 /// A joint lighter than this is eaten at once, kg.
 const FROM_KG: f64 = 1.2;

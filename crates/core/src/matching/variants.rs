@@ -5,12 +5,15 @@ use ergastic_words::{Dial, Length, Minutes, Said, Temperature, Units, matching a
 use super::block::Block;
 use super::shape::Shape;
 use super::suits;
-use crate::forecast::{Case, ForecastRequest, Heat, HeatSource, Meat, Method, Settings, StageRequest, Until, Wrap};
+use crate::forecast::{Case, ForecastRequest, Heat, Meat, StageRequest, Until, Wrap};
 use crate::heat::body::DENSITY;
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
 use crate::heat::pressure::FULLEST;
 use crate::kitchen::Kit;
+use crate::ways::HeatSource;
+use crate::ways::Method;
+use crate::ways::Settings;
 
 use Shape::{Cubed, Halved, Whole};
 

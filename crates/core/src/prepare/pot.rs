@@ -7,10 +7,11 @@ use super::salt::SaltAnswer;
 use crate::bench::Larder;
 use crate::bench::{Ingredient, Prepare};
 use crate::finish::SALT_STOP;
-use crate::forecast::{Case, CurvePoint, Forecast, Medium};
+use crate::forecast::{Case, CurvePoint, Forecast};
 use crate::heat::body::DENSITY;
 use crate::heat::pot::{Lid, Pot};
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
+use crate::ways::Medium;
 
 /// Below this depth the bottom is about to catch, m. Working value.
 const CATCH_M: f64 = 0.005;

@@ -7,8 +7,9 @@ use utoipa::ToSchema;
 use ergastic_words::Units;
 
 use crate::bench::{Crystal, Hob, Ingredient, Level, Pan, Prepare, Sear, Surface};
-use crate::forecast::{ForecastRequest, Heat, Meat, Method, with_meat};
+use crate::forecast::{ForecastRequest, Heat, Meat, with_meat};
 use crate::heat::pot::Vessel;
+use crate::ways::Method;
 
 with_meat! {
     /// A dish on the bench. Only `cut` and `mass_kg` must be given.

@@ -5,11 +5,12 @@ use utoipa::ToSchema;
 
 use super::pan::{Batch, HotPan, Laid, usual_kg_per_m2};
 use crate::bench::{Prepare, Sear, SearFat, SearIn, Surface};
-use crate::forecast::{Case, Medium};
+use crate::forecast::Case;
 use crate::heat::body::THAWED_C;
 use crate::heat::hob::HobKind;
 use crate::heat::places::ROOM_C;
 use crate::kitchen::Kitchen;
+use crate::ways::Medium;
 
 /// Share of the pan's floor that pieces may cover before they steam. Working value, from practice.
 const PAN_COVER: f64 = 0.60;
@@ -238,8 +239,9 @@ mod tests {
     use super::*;
     use crate::bench::{Hob, Pan};
     use crate::cuts::Cut;
-    use crate::forecast::{ForecastRequest, Method};
+    use crate::forecast::ForecastRequest;
     use crate::heat::pot::Material;
+    use crate::ways::Method;
 
     fn case(pieces: u32, size_mm: [f64; 3]) -> Case {
         ForecastRequest {

@@ -12,7 +12,8 @@ use super::schools::flour_g;
 use super::sear::SearPlan;
 use crate::bench::{Larder, Shelf};
 use crate::bench::{Prepare, SearFat};
-use crate::forecast::{Case, Medium};
+use crate::forecast::Case;
+use crate::ways::Medium;
 
 /// One line of the list.
 #[skip_serializing_none]

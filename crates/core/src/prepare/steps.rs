@@ -11,10 +11,11 @@ use super::trim::Trimmed;
 use crate::bench::Larder;
 use crate::bench::{Ingredient, Prepare, SearFat, Surface, Trim};
 use crate::finish::BURNER_SHARE;
-use crate::forecast::{Case, Medium};
+use crate::forecast::Case;
 use crate::heat::pot::Lid;
 use crate::heat::steam::LATENT_HEAT;
 use crate::safety::{self, Caution};
+use crate::ways::Medium;
 
 /// One thing to do at the bench.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]

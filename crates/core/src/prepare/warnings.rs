@@ -9,9 +9,11 @@ use super::sear::SearPlan;
 use crate::bench::Larder;
 use crate::bench::{MarinadeOf, Prepare, Surface};
 use crate::cuts::Cut;
-use crate::forecast::{Case, Forecast, Medium, Method};
+use crate::forecast::{Case, Forecast};
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 use crate::safety::{self, Caution, PIERCED_SAFE_C};
+use crate::ways::Medium;
+use crate::ways::Method;
 
 /// Liquid below this share of the first is nearly dry.
 const NEARLY_DRY: f64 = 0.15;

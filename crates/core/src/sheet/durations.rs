@@ -6,7 +6,7 @@ use crate::bench::Addition;
 use crate::bench::Larder;
 use crate::cuts::EatenAs;
 use crate::finish::{SauceRequest, path};
-use crate::forecast::{Case, Forecast, Medium, come_up_s};
+use crate::forecast::{Case, Forecast, come_up_s};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::prepare::{SearPlan, salting, sear};
@@ -95,45 +95,19 @@ fn finishing_sauce(wanted: &SauceRequest) -> (f64, f64, Said) {
     (10.0, (minutes.clamp(5.0, 60.0) / 5.0).ceil() * 5.0, making)
 }
 
-/// Minutes of seeing to the fire in a cook of `cook_min`. Working values, from practice.
-fn tending(medium: &Medium, cook_min: f64, pit_holds_itself: bool) -> f64 {
-    let (every_min, takes_min) = match medium {
-        Medium::Coals(_) => (15.0, 3.0),
-        Medium::Pit { .. } if pit_holds_itself => (180.0, 5.0),
-        Medium::Pit { .. } => (45.0, 5.0),
-        _ => return 0.0,
-    };
-    (cook_min / every_min).floor() * takes_min
-}
-
-/// Whether things can be put in while it cooks.
-fn opens(medium: &Medium) -> bool {
-    medium.is_pot() && !matches!(medium, Medium::Pressure { .. })
-}
-
-/// How often one looks at the meat on the way.
-fn looks(medium: &Medium, cook_min: f64) -> usize {
-    match medium {
-        // A closed lid and a sealed bag are opened once.
-        Medium::Pressure { .. } | Medium::Bath { .. } => 1,
-        Medium::SlowCooker { .. } | Medium::Fat { .. } => 2,
-        _ => ((cook_min / 3.0 / 30.0).ceil() as usize).clamp(2, 6),
-    }
-}
-
 impl Durations {
     /// Works them out from a case and its forecast.
     pub fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, forecast: &Forecast) -> Self {
         let first = &case.first().medium;
-        let in_pot = first.is_pot();
+        let (way, in_pot) = (first.way(), first.is_pot());
         let (salt_g, salting) = salting(case, &plan.prepare);
         let sear = in_pot.then(|| sear(case, &plan.prepare, kitchen)).filter(SearPlan::happens);
         let liquid_left_l = forecast.liquid_left_l.unwrap_or(case.liquid_l);
         let cook_min = forecast.ready_min.p50.unwrap_or(180.0);
         let liquid_salt_g = forecast.salt_g.unwrap_or(0.0);
         let (fat_l, gelatin_g) = (forecast.fat_l.unwrap_or(0.0), forecast.gelatin_g.unwrap_or(0.0));
-        let last = case.stages.last().map_or(first, |stage| &stage.medium);
-        let has_sauce = liquid_left_l > NO_SAUCE_L && !matches!(last, Medium::Fat { .. } | Medium::Pit { .. });
+        let last = case.last().medium.way();
+        let has_sauce = liquid_left_l > NO_SAUCE_L && last.makes_sauce;
         let (skim_min, sauce_min, sauce_making) = if has_sauce {
             finishing_sauce(&SauceRequest {
                 liquid_l: Some(liquid_left_l),
@@ -150,45 +124,27 @@ impl Durations {
             (0.0, 0.0, Said::nothing())
         };
         let come_up_min = (come_up_s(case) / 300.0).ceil() * 5.0;
-        let first_heat_min = match first {
-            Medium::Hob { .. } | Medium::Oven { .. } | Medium::Coals(_) => come_up_min,
-            _ => 5.0,
-        };
-        let preheat_min = match first {
-            Medium::Oven { .. } | Medium::Fat { .. } | Medium::Coals(_) => Some(25.0),
-            Medium::Pit { .. } => Some(45.0),
-            Medium::Bath { .. } => Some(30.0),
-            _ => None,
-        };
+        let first_heat_min = if way.comes_up { come_up_min } else { 5.0 };
         Self {
             salt_g,
             salting,
             salt_ahead_min: plan.prepare.brine.map_or(plan.prepare.salt_h, |brine| brine.hours) * 60.0,
             take_out_ahead_min: 30.0,
             heat_pan_min: sear.as_ref().map_or(0.0, |sear| sear.heat_pan_min.ceil().clamp(3.0, 15.0)),
-            deglaze_min: match first {
-                Medium::Pit { .. } => 5.0,
-                Medium::Bath { .. } | Medium::Fat { .. } => 10.0,
-                _ if sear.is_none() => 8.0,
-                _ => 12.0,
-            },
+            deglaze_min: way.into_it_min.unwrap_or(if sear.is_none() { 8.0 } else { 12.0 }),
             sear,
             come_up_min: first_heat_min,
-            preheat_min,
-            preheat_slack_min: if matches!(first, Medium::Oven { .. }) { first_heat_min } else { 0.0 },
-            fire_min: match first {
-                Medium::Pit { .. } | Medium::Coals(_) | Medium::Fat { .. } => 15.0,
-                Medium::Bath { .. } => 5.0,
-                _ => 0.0,
-            },
-            looks: looks(first, cook_min),
+            preheat_min: way.preheat_min,
+            preheat_slack_min: if way.hot_later { first_heat_min } else { 0.0 },
+            fire_min: way.fire_min,
+            looks: way.looks(cook_min),
             tending_min: (case.stages.iter().zip(&forecast.stages))
                 .map(|(stage, span)| {
                     let minutes = span.to_min.unwrap_or(cook_min).min(cook_min) - span.from_min.unwrap_or(cook_min);
-                    tending(&stage.medium, f64::max(0.0, minutes), kitchen.pit_holds_itself)
+                    stage.medium.way().tending_min(f64::max(0.0, minutes), kitchen.pit_holds_itself)
                 })
                 .sum(),
-            additions: if opens(last) { plan.prepare.additions(case, forecast) } else { Vec::new() },
+            additions: if last.opens { plan.prepare.additions(case, forecast) } else { Vec::new() },
             aromatics: plan.prepare.aromatics(),
             deglazes: plan.prepare.deglazes(),
             base: if case.liquid_l > 0.005 { plan.prepare.base } else { Larder::Water },
@@ -197,7 +153,7 @@ impl Durations {
             lift_min: 5.0,
             skim_min,
             sauce_min,
-            rest_min: if matches!(last, Medium::Pit { .. }) { 30.0 } else { 15.0 },
+            rest_min: last.rest_min,
             sauce_making,
             slice_min: if matches!(case.main().eaten_as, EatenAs::Slice | EatenAs::Pull | EatenAs::Probe) {
                 10.0

@@ -13,5 +13,5 @@ pub use back::{Conflict, Sheet, work_back, work_back_and_forecast};
 pub use durations::Durations;
 pub use lay::lay;
 pub use remedies::Remedy;
-pub use tasks::{Lane, Task, TaskId, TaskKind, Window};
+pub use tasks::{Task, TaskId, TaskKind, Window};
 pub use worked::{Ready, Worked};

@@ -11,11 +11,14 @@ use super::worked::Worked;
 use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::EatenAs;
-use crate::forecast::{Case, Heat, HeatSource, Medium, Method};
+use crate::forecast::{Case, Heat};
 use crate::heat::body::DENSITY;
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
+use crate::ways::HeatSource;
+use crate::ways::Medium;
+use crate::ways::Method;
 
 /// Something that could be changed, and where that leads.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]

@@ -8,45 +8,47 @@ use serde::{Deserialize, Deserializer, Serialize, Serializer};
 use utoipa::ToSchema;
 
 use crate::safety::Caution;
-
-/// Where a task takes place.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
-pub enum Lane {
-    Hands,
-    Hob,
-    Oven,
-    PressurePot,
-    Crock,
-    Pit,
-    Bath,
-    Cold,
-    Board,
-}
+use crate::ways::Lane;
 
 /// What kind of task it is, in the order of the work.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
 pub enum TaskKind {
+    /// Salting.
     Salt,
+    /// Out of the fridge.
     TakeOut,
+    /// Something gets hot.
     Preheat,
+    /// The pan gets hot.
     HeatPan,
+    /// A batch is browned.
     Sear,
+    /// The last step before the heat.
     Deglaze,
+    /// The meat meets the heat.
     Simmer,
+    /// It goes on by itself.
     Braise,
+    /// A look.
     Check,
+    /// Something goes in.
     Add,
+    /// From one heat to the next.
     Move,
+    /// It waits hot.
     Hold,
+    /// Out of the heat.
     Lift,
+    /// It rests.
     Rest,
+    /// The fat comes off.
     Skim,
+    /// The sauce.
     Sauce,
+    /// It is cut up.
     Slice,
+    /// To the plates.
     Serve,
 }
 

@@ -8,9 +8,11 @@ use utoipa::ToSchema;
 use super::durations::Durations;
 use crate::clock::{Hours, minutes_between, plus_minutes, zone};
 use crate::error::Result;
-use crate::forecast::{Case, Evidence, Forecast, Medium, Update, Weighted, chance, describe, quantile, update};
+use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, update};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
+use crate::ways::Medium;
+use crate::ways::tasks::Facts;
 
 /// When a dish is tender, as instants.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -61,6 +63,21 @@ impl Worked {
         let durations = Durations::of(plan, kitchen, &case, &forecast);
         let asleep = if kitchen.asleep.is_empty() { vec![usual_night()] } else { kitchen.asleep.clone() };
         Ok(Self { case, update, forecast, durations, zone: zone("zone", &kitchen.zone)?, asleep })
+    }
+
+    /// What the steps of its way are chosen by.
+    pub(crate) fn facts(&self, plan: &Plan) -> Facts<'_> {
+        let durations = &self.durations;
+        Facts {
+            salted: durations.salt_g > 0.5,
+            seared: durations.sear.is_some(),
+            bones: durations.bones,
+            liquid_l: self.case.liquid_l,
+            aromatics: &durations.aromatics,
+            deglazes: durations.deglazes,
+            base: durations.base,
+            wood: plan.prepare.wood,
+        }
     }
 
     /// The ensemble.

@@ -1,9 +1,7 @@
 //! A case: everything a run needs, with nothing left open.
 
 use super::super::known::Known;
-use super::super::request::Method;
 use super::fill::Filled;
-use super::heat::Medium;
 use ergastic_words::{Said, Voice};
 
 use crate::cuts::CutFacts;
@@ -13,6 +11,7 @@ use crate::heat::pot::Pot;
 use crate::juices::Body;
 use crate::liquid::Packing;
 use crate::tender::Goal;
+use crate::ways::{Medium, Method};
 
 /// Spread of a thickness that only follows from the mass and the cut's usual shape, relative. Working value: butchers
 /// cut the same joint long and flat or short and thick.

@@ -8,7 +8,7 @@ mod stages;
 
 use super::known::{Belief, Known};
 use super::meat::Meat;
-use super::request::{Added, BodyFrom, ForecastRequest, Method};
+use super::request::{Added, BodyFrom, ForecastRequest};
 use ergastic_words::{Length, Mass, Said, Temperature, Voice, Volume, errors, forecast as say};
 
 use crate::error::{Error, Kind, Result, Unit, in_range};
@@ -20,10 +20,10 @@ use crate::juices::Body;
 use crate::liquid::Packing;
 use crate::units::MINUTE_S;
 
+use crate::ways::{Medium, Method};
 pub use case::{Case, End, Part, Pour, Stage};
 use fill::Fill;
 pub use fill::Filled;
-pub use heat::{Cooling, Medium};
 
 /// Most parts of a mixed pot.
 const MOST_PARTS: usize = 8;

@@ -1,7 +1,6 @@
 //! The meat: mass, number and sides. What the cook typed wins, the rest follows from the cut's usual proportions.
 
 use super::super::meat::Meat;
-use super::super::request::Method;
 use super::case::Part;
 use super::fill::Fill;
 use crate::cuts::Cut;
@@ -12,6 +11,7 @@ use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::body::DENSITY;
 use crate::heat::body::Shape;
 use crate::tender::{Age, Goal};
+use crate::ways::Method;
 
 /// A piece no thinner than this is cut up for a stew, m.
 const STEW_CUBE_KG: f64 = 0.065;

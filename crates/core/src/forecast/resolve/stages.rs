@@ -1,14 +1,15 @@
 //! One method, or a chain of them.
 
-use super::super::request::{ForecastRequest, Heat, Method, StageRequest, Until};
+use super::super::request::{ForecastRequest, Heat, StageRequest, Until};
 use super::case::{End, Stage};
 use super::fill::Fill;
-use super::heat::{Medium, Place};
+use super::heat::Place;
 use ergastic_words::errors as say;
 
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::pot::{Lid, Vessel};
 use crate::units::MINUTE_S;
+use crate::ways::{Medium, Method};
 
 /// Most stages of a chain.
 const MOST_STAGES: usize = 12;

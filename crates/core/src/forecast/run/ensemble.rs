@@ -7,9 +7,10 @@ use super::lanes::{Holds, PartTimes};
 use super::simulate::{Ran, ends_under_pressure, lifted_s, simulate};
 use super::watch::{Moment, Unwatched, Watch};
 use crate::forecast::members::{Drawn, Member, Piece};
-use crate::forecast::resolve::{Case, Medium};
+use crate::forecast::resolve::Case;
 use crate::stop;
 use crate::units::MINUTE_S;
+use crate::ways::Medium;
 
 /// Cooks stepped side by side.
 pub(super) const LANES: usize = 16;

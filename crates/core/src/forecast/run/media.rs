@@ -5,8 +5,7 @@ use std::ops::Range;
 use super::lanes::STEP_S;
 use super::part::PartState;
 use super::surround::Surround;
-use crate::forecast::request::{Settings, Start};
-use crate::forecast::resolve::{Cooling, Medium, Stage};
+use crate::forecast::resolve::Stage;
 use crate::heat::body::SHELLS;
 use crate::heat::pit::{MOP_KG_PER_M2, PIT_COEFFICIENT, Pit, WrapMaterial};
 use crate::heat::places::{FRIDGE_C, ICE_WATER_C};
@@ -14,6 +13,7 @@ use crate::heat::pot::{Balance, Lid, Pot, SIMMER_REACHED_K, Simmer, WATER_SPECIF
 use crate::heat::pressure::{LEAST_LITRES, PRESSURE_COEFFICIENT, Pressed, PressureStep, SEAL_LOSS, follow};
 use crate::heat::steam::{LATENT_HEAT, vapour};
 use crate::units::HOUR_S;
+use crate::ways::{Cooling, Medium, Start};
 
 /// Simmering liquid to meat, W/(m² K). Working value.
 const LIQUID_COEFFICIENT: f64 = 300.0;
@@ -37,14 +37,6 @@ const KEEP_WARM_S: f64 = 1.5 * HOUR_S;
 const COLD_OVEN_S: f64 = 900.0;
 /// Spread of a bath's temperature against that of a pot. Working value: a circulator holds to some tenths.
 const BATH_STEADINESS: f64 = 0.1;
-
-/// A slow cooker's end temperature in °C and time constant in s, half full. Practice.
-pub fn crock(setting: Settings) -> (f64, f64) {
-    match setting {
-        Settings::Low => (92.0, 1.8 * HOUR_S),
-        Settings::High => (97.0, 1.1 * HOUR_S),
-    }
-}
 
 impl<const L: usize> Surround<'_, L> {
     /// What changes slowly: the share under liquid, and the steam that leaves a held pot.
@@ -126,7 +118,7 @@ impl<const L: usize> Surround<'_, L> {
                 }
             }
             Medium::SlowCooker { setting } => {
-                let (end_c, time_s) = crock(setting);
+                let (end_c, time_s) = setting.crock();
                 let end_c = f64::min(end_c, boil_c - 1.0);
                 self.tend(lanes, time_s * self.slow_cooker_fill, |pot_k| end_c + pot_k);
             }

@@ -14,6 +14,5 @@ mod watch;
 pub use come_up::come_up_s;
 pub use ensemble::{Times, median_tender_s, run_all, run_median};
 pub use lanes::{HORIZON_S, STEP_S};
-pub use media::crock;
 pub use sample::{Sample, run_all_sampled};
 pub use watch::{Moment, Unwatched, Watch};

@@ -5,7 +5,8 @@ use super::part::PartState;
 use super::surround::{SLOW_STEPS, Surround};
 use super::watch::{Moment, Watch};
 use crate::forecast::members::{Member, Piece};
-use crate::forecast::resolve::{Case, End, Medium};
+use crate::forecast::resolve::{Case, End};
+use crate::ways::Medium;
 
 /// What came of a run.
 pub struct Ran<const L: usize> {

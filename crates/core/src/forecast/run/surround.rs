@@ -5,10 +5,11 @@ use super::come_up::rise_s;
 use super::lanes::{Holds, STEP_S};
 use super::part::PartState;
 use crate::forecast::members::Member;
-use crate::forecast::resolve::{Case, Cooling, End, Medium, Stage};
+use crate::forecast::resolve::{Case, End, Stage};
 use crate::heat::places::{FRIDGE_C, ICE_WATER_C};
 use crate::heat::pot::close;
 use crate::heat::pressure::Phase;
+use crate::ways::{Cooling, Medium};
 
 /// Steps between looks at how deep the meat lies and how much steam leaves: both change slowly.
 pub(super) const SLOW_STEPS: usize = 5;

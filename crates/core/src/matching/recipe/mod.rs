@@ -10,9 +10,10 @@ use utoipa::ToSchema;
 use super::block::Block;
 use super::variants::{Variant, variants};
 use crate::error::{Error, Result};
-use crate::forecast::{Case, Forecast, ForecastRequest, Method, StageRequest, chance, describe, quantile, softness_at};
+use crate::forecast::{Case, Forecast, ForecastRequest, StageRequest, chance, describe, quantile, softness_at};
 use crate::tender::Check;
 use crate::units::round_to;
+use crate::ways::Method;
 
 /// Simulated cooks.
 const MEMBERS: u32 = 96;

@@ -3,9 +3,13 @@
 use ergastic_words::{Dial, Said, Temperature, errors, matching as say};
 
 use crate::error::{Error, Kind, Result};
-use crate::forecast::{Heat, HeatSource, Method, Release, Settings, StageRequest, Until, Wrap};
+use crate::forecast::{Heat, StageRequest, Until, Wrap};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
+use crate::ways::HeatSource;
+use crate::ways::Method;
+use crate::ways::Release;
+use crate::ways::Settings;
 
 /// The longest text that is read.
 const MOST_LETTERS: usize = 300;

@@ -7,11 +7,12 @@ use super::layer::{Draft, Layer};
 use super::words;
 use crate::bench::Larder;
 use crate::clock::{minutes_between, plus_minutes, spans};
-use crate::forecast::Medium;
 use crate::plan::Plan;
 use crate::safety;
-use crate::sheet::tasks::{Lane, TaskId, TaskKind};
+use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::worked::Worked;
+use crate::ways::Medium;
+use crate::ways::{Lane, tasks};
 
 /// Salting, min.
 const SALTING_MIN: f64 = 10.0;
@@ -47,7 +48,7 @@ pub(super) fn before_the_heat(
     task.cautions.push(safety::raw_meat(worked.case.voice));
     preheat(layer, plan, worked, met_heat, floor);
     let (before, at) = sear(layer, worked, pan_at);
-    let (what, why) = words::into_it(&worked.case, durations);
+    let (what, why) = tasks::into_it(&worked.case.first().medium, &worked.facts(plan));
     let in_pot = worked.case.first().medium.is_pot();
     let task = layer.add(Draft {
         id: TaskId::Deglaze,
@@ -91,7 +92,10 @@ fn salt(layer: &mut Layer, plan: &Plan, worked: &Worked, pan_at: Timestamp, take
 /// Oven, pit, coals or bath get hot.
 fn preheat(layer: &mut Layer, plan: &Plan, worked: &Worked, met_heat: Timestamp, floor: Timestamp) {
     let (durations, medium) = (&worked.durations, &worked.case.first().medium);
-    let Some((minutes, (lane, what, why))) = durations.preheat_min.zip(words::preheat(plan, medium)) else { return };
+    let Some((minutes, (lane, what, why))) = durations.preheat_min.zip(tasks::preheat(medium, &worked.facts(plan)))
+    else {
+        return;
+    };
     let wanted_at = plus_minutes(met_heat, durations.preheat_slack_min);
     let start = plus_minutes(wanted_at, -minutes).max(floor);
     let draft =

@@ -10,8 +10,9 @@ use crate::bench::Level;
 use crate::clock::plus_minutes;
 use crate::finish::Target;
 use crate::plan::Plan;
-use crate::sheet::tasks::{Lane, TaskId, TaskKind};
+use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::worked::Worked;
+use crate::ways::{Lane, tasks};
 
 /// Less fat than this is not measured, mm.
 const LITTLE_FAT_MM: f64 = 0.5;
@@ -19,7 +20,7 @@ const LITTLE_FAT_MM: f64 = 0.5;
 pub(super) fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at: Timestamp) {
     let (case, durations) = (&worked.case, &worked.durations);
     let held = layer.tasks.iter().any(|task| task.id == TaskId::Hold);
-    let (what, why) = words::lift(case, &durations.take_out);
+    let (what, why) = tasks::lift(&case.last().medium, &durations.take_out);
     let task = layer.add(Draft {
         id: TaskId::Lift,
         kind: TaskKind::Lift,
@@ -41,7 +42,7 @@ pub(super) fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at
         kind: TaskKind::Rest,
         lane: Lane::Board,
         what: say::rest(),
-        why: words::rest(case),
+        why: tasks::rest(&case.last().medium, case.main().eaten_as),
         start: skim_at,
         minutes: 0.0,
         hands_on: false,

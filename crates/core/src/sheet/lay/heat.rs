@@ -4,13 +4,14 @@ use ergastic_words::{Minutes, sheet as say};
 use jiff::Timestamp;
 
 use super::layer::{Draft, Layer};
-use super::words;
 use crate::clock::{minutes_between, plus_minutes};
-use crate::forecast::Medium;
 use crate::heat::pot::Lid;
+use crate::plan::Plan;
 use crate::safety;
-use crate::sheet::tasks::{Lane, Task, TaskId, TaskKind, Window};
+use crate::sheet::tasks::{Task, TaskId, TaskKind, Window};
 use crate::sheet::worked::Worked;
+use crate::ways::Medium;
+use crate::ways::{Lane, tasks};
 
 /// Minutes between looks at the meat.
 const CHECK_EVERY_MIN: f64 = 30.0;
@@ -21,9 +22,9 @@ const ADD_MIN: f64 = 3.0;
 /// From one heat to the next, min.
 const MOVE_MIN: f64 = 10.0;
 
-pub(super) fn over_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, lift_at: Timestamp) {
+pub(super) fn over_the_heat(layer: &mut Layer, plan: &Plan, worked: &Worked, met_heat: Timestamp, lift_at: Timestamp) {
     let (case, durations) = (&worked.case, &worked.durations);
-    let (lane, what, why) = words::meets_the_heat(case, durations.sear.is_some());
+    let (lane, what, why) = tasks::meets_the_heat(&case.first().medium, case.pot().lid, &worked.facts(plan));
     let on_the_hob = lane == Lane::Hob;
     let task = layer.add(Draft {
         id: TaskId::Simmer,
@@ -47,7 +48,7 @@ pub(super) fn over_the_heat(layer: &mut Layer, worked: &Worked, met_heat: Timest
     looks(layer, worked, met_heat, lift_at);
     additions(layer, worked, plus_minutes(met_heat, durations.come_up_min), lift_at);
     if minutes_between(tender_at, lift_at) >= 5.0 {
-        let (what, why) = words::hold(case);
+        let (what, why) = tasks::hold(&case.last().medium);
         let task = layer.add(Draft {
             id: TaskId::Hold,
             kind: TaskKind::Hold,
@@ -80,11 +81,11 @@ fn stages(
     for (i, stage) in case.stages.iter().enumerate() {
         let number = i as u32;
         let last = i + 1 == case.stages.len();
-        let (stage_lane, what, why) = words::over_the_heat(stage);
+        let (stage_lane, what, why) = tasks::over_the_heat(&stage.medium, stage.pot.lid);
         lane = stage_lane;
         if i > 0 {
             let id = TaskId::Move(number);
-            let (what, why) = words::moved(&case.stages[i - 1], stage);
+            let (what, why) = tasks::moved(&case.stages[i - 1].medium, &stage.medium);
             let task = layer.add(Draft {
                 id,
                 kind: TaskKind::Move,
@@ -176,7 +177,7 @@ fn look_times(worked: &Worked, look_until: f64) -> Vec<f64> {
 /// Looks from two thirds of the way on: as many as the way allows, none where a lid can't be opened.
 fn looks(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, lift_at: Timestamp) {
     let case = &worked.case;
-    let Some((first, again)) = words::look(case) else { return };
+    let Some((first, again)) = tasks::look(&case.last().medium) else { return };
     let look_until = minutes_between(met_heat, lift_at) - 10.0;
     for (i, at_min) in look_times(worked, look_until).into_iter().enumerate() {
         let start = plus_minutes(met_heat, at_min);

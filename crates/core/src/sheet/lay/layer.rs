@@ -4,7 +4,8 @@ use ergastic_words::{Said, Voice};
 use jiff::Timestamp;
 
 use crate::clock::plus_minutes;
-use crate::sheet::tasks::{Lane, Task, TaskId, TaskKind};
+use crate::sheet::tasks::{Task, TaskId, TaskKind};
+use crate::ways::Lane;
 
 /// Collects tasks; each follows the one before unless told otherwise.
 pub(super) struct Layer<'a> {

@@ -28,7 +28,7 @@ pub fn lay(
 ) -> Vec<Task> {
     let mut layer = Layer { dish: &plan.name, voice: worked.case.voice, tasks: Vec::new() };
     before_the_heat(&mut layer, plan, worked, met_heat, not_before);
-    over_the_heat(&mut layer, worked, met_heat, lift_at);
+    over_the_heat(&mut layer, plan, worked, met_heat, lift_at);
     finishing(&mut layer, plan, worked, lift_at);
     let mut tasks = layer.tasks;
     tasks.sort_by_key(|task| (task.start, task.kind));

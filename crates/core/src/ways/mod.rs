@@ -1,0 +1,184 @@
+//! The ways of cooking, in one table: what each needs, how long its parts take, what it burns and washes up, what it is
+//! called and what is done in it.
+//!
+//! A new way is a medium ([`Medium`], and how it moves in `forecast::run::media`), a row here, its steps in [`tasks`], and
+//! its words in the Fluent files `ways` and `sheet`.
+
+mod fuel;
+mod lane;
+mod medium;
+mod names;
+mod settings;
+pub mod tasks;
+
+use ergastic_words::{Said, matching as say};
+
+use crate::kitchen::Kit;
+
+pub use fuel::Burned;
+pub use lane::Lane;
+pub use medium::{Cooling, Medium};
+pub use settings::{HeatSource, Method, Release, Settings, Start};
+
+/// How often one looks at the meat on the way.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Looks {
+    /// A closed lid or a sealed bag is opened once.
+    Once,
+    /// Twice.
+    Twice,
+    /// Every half hour of its last third.
+    ByTheHour,
+}
+
+/// Seeing to coals or a fire. Working values, from practice.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Tending {
+    /// So often, min.
+    pub every_min: f64,
+    /// For so long, min.
+    pub takes_min: f64,
+}
+
+/// What is known of a way beside how it heats. Minutes are working values, from practice.
+#[derive(Debug, Clone, Copy)]
+pub struct Way {
+    /// What has to be free for it; none where anything hot does.
+    pub kit: Option<Kit>,
+    /// Nothing happens fast in it.
+    pub slow: bool,
+    /// Things can be put in while it cooks.
+    pub opens: bool,
+    /// The liquid comes to a simmer on the hob first.
+    pub comes_up: bool,
+    /// It has to be hot only once the liquid simmers.
+    pub hot_later: bool,
+    /// It has to get hot beforehand, min.
+    pub preheat_min: Option<f64>,
+    /// Lighting a fire, filling a bath, melting and straining fat, min.
+    pub fire_min: f64,
+    /// The last step at the bench, min; none where that is aromatics and deglazing.
+    pub into_it_min: Option<f64>,
+    /// Looks at the meat.
+    pub looks: Looks,
+    /// What its fire asks for.
+    pub tending: Option<Tending>,
+    /// The same where the pit does not hold itself.
+    pub tending_by_hand: Option<Tending>,
+    /// The meat rests so long, min.
+    pub rest_min: f64,
+    /// Whether what is under the meat becomes a sauce.
+    pub makes_sauce: bool,
+    /// What is left to wash.
+    pub washes: &'static [fn() -> Said],
+}
+
+/// A pot that stands somewhere hot.
+const POT: Way = Way {
+    kit: None,
+    slow: false,
+    opens: true,
+    comes_up: false,
+    hot_later: false,
+    preheat_min: None,
+    fire_min: 0.0,
+    into_it_min: None,
+    looks: Looks::ByTheHour,
+    tending: None,
+    tending_by_hand: None,
+    rest_min: 15.0,
+    makes_sauce: true,
+    washes: &[say::wash_pot],
+};
+
+const COALS: Tending = Tending { every_min: 15.0, takes_min: 3.0 };
+const PIT: Tending = Tending { every_min: 180.0, takes_min: 5.0 };
+const FIRE: Tending = Tending { every_min: 45.0, takes_min: 5.0 };
+
+impl Medium {
+    /// Its row of the table.
+    pub fn way(&self) -> Way {
+        match self {
+            Self::Hob { .. } => Way { kit: Some(Kit::Hob), comes_up: true, ..POT },
+            Self::Oven { .. } => {
+                Way { kit: Some(Kit::Oven), comes_up: true, hot_later: true, preheat_min: Some(25.0), ..POT }
+            }
+            Self::Coals(_) => Way {
+                kit: Some(Kit::Coals),
+                comes_up: true,
+                preheat_min: Some(25.0),
+                fire_min: 15.0,
+                tending: Some(COALS),
+                ..POT
+            },
+            Self::Pressure { .. } => Way {
+                kit: Some(Kit::PressurePot),
+                opens: false,
+                looks: Looks::Once,
+                washes: &[say::wash_pressure_pot],
+                ..POT
+            },
+            Self::SlowCooker { .. } => {
+                Way { kit: Some(Kit::SlowCooker), slow: true, looks: Looks::Twice, washes: &[say::wash_crock], ..POT }
+            }
+            Self::KeepWarm { .. } => Way { washes: &[say::wash_crock], ..POT },
+            Self::Reheat { .. } => Way { washes: &[], ..POT },
+            Self::Bath { .. } => Way {
+                kit: Some(Kit::WaterBath),
+                slow: true,
+                opens: false,
+                preheat_min: Some(30.0),
+                fire_min: 5.0,
+                into_it_min: Some(10.0),
+                looks: Looks::Once,
+                washes: &[say::wash_juice_pan],
+                ..POT
+            },
+            Self::Fat { .. } => Way {
+                kit: Some(Kit::Oven),
+                slow: true,
+                opens: false,
+                preheat_min: Some(25.0),
+                fire_min: 15.0,
+                into_it_min: Some(10.0),
+                looks: Looks::Twice,
+                makes_sauce: false,
+                washes: &[say::wash_fat_pot, say::wash_sieve],
+                ..POT
+            },
+            Self::Pit { .. } => Way {
+                kit: Some(Kit::Pit),
+                slow: true,
+                opens: false,
+                preheat_min: Some(45.0),
+                fire_min: 15.0,
+                into_it_min: Some(5.0),
+                tending: Some(PIT),
+                tending_by_hand: Some(FIRE),
+                rest_min: 30.0,
+                makes_sauce: false,
+                washes: &[say::wash_grate, say::wash_tray],
+                ..POT
+            },
+            Self::Chill { cooling: Cooling::InBag } => Way { opens: false, washes: &[], ..POT },
+            Self::Chill { .. } => Way { opens: false, washes: &[say::wash_shallow_tray], ..POT },
+        }
+    }
+}
+
+impl Way {
+    /// Looks at the meat in a cook of so many minutes.
+    pub fn looks(&self, cook_min: f64) -> usize {
+        match self.looks {
+            Looks::Once => 1,
+            Looks::Twice => 2,
+            Looks::ByTheHour => ((cook_min / 3.0 / 30.0).ceil() as usize).clamp(2, 6),
+        }
+    }
+
+    /// Minutes of seeing to the fire in a cook of so many.
+    pub fn tending_min(&self, cook_min: f64, pit_holds_itself: bool) -> f64 {
+        let by_hand = self.tending_by_hand.filter(|_| !pit_holds_itself);
+        by_hand.or(self.tending).map_or(0.0, |tending| (cook_min / tending.every_min).floor() * tending.takes_min)
+    }
+}

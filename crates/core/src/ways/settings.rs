@@ -1,0 +1,133 @@
+//! How a way is named and set, as a request says it.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use crate::units::HOUR_S;
+
+/// A way of cooking.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Method {
+    /// Part covered, lid on.
+    Braise,
+    /// Small pieces, covered.
+    Stew,
+    /// In a pressure pot.
+    Pressure,
+    /// In a pit.
+    Smoke,
+    /// Under fat.
+    Confit,
+    /// In a slow cooker.
+    SlowCooker,
+    /// Bagged in a bath.
+    WaterBath,
+    /// Kept warm.
+    KeepWarm,
+    /// Cooled.
+    Chill,
+    /// Warmed through again.
+    Reheat,
+}
+
+/// What a pot stands on or in.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum HeatSource {
+    /// In the oven.
+    Oven,
+    /// On the hob.
+    Hob,
+    /// Over and under coals.
+    Coals,
+}
+
+/// How pressure is let go.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Release {
+    /// It falls by itself.
+    Natural,
+    /// It is let off at once.
+    Quick,
+}
+
+/// What a slow cooker or pressure pot is set to.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Settings {
+    /// The gentler switch.
+    Low,
+    /// The stronger one.
+    High,
+}
+
+impl HeatSource {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Oven => "oven",
+            Self::Hob => "hob",
+            Self::Coals => "coals",
+        }
+    }
+}
+
+impl Release {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Natural => "natural",
+            Self::Quick => "quick",
+        }
+    }
+}
+
+impl Settings {
+    /// Where a slow cooker ends, °C, and its time constant half full, s. Practice.
+    pub fn crock(self) -> (f64, f64) {
+        match self {
+            Self::Low => (92.0, 1.8 * HOUR_S),
+            Self::High => (97.0, 1.1 * HOUR_S),
+        }
+    }
+
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Low => "low",
+            Self::High => "high",
+        }
+    }
+}
+
+/// Where a pot for the oven gets its first heat.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Start {
+    /// Brought to a simmer on the hob first.
+    Hob,
+    /// Straight into the hot oven.
+    Oven,
+    /// Into an oven that warms up with it.
+    ColdOven,
+}
+
+impl Method {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Braise => "braise",
+            Self::Stew => "stew",
+            Self::Pressure => "pressure",
+            Self::Smoke => "smoke",
+            Self::Confit => "confit",
+            Self::SlowCooker => "slow_cooker",
+            Self::WaterBath => "water_bath",
+            Self::KeepWarm => "keep_warm",
+            Self::Chill => "chill",
+            Self::Reheat => "reheat",
+        }
+    }
+}
