@@ -18,14 +18,20 @@ pub use ergastic_words::Units;
 /// Something to cook on or in.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)] // the names are the documentation
 pub enum Kit {
+    /// Oven.
     Oven,
+    /// Hob.
     Hob,
+    /// Pressure pot.
     PressurePot,
+    /// Slow cooker.
     SlowCooker,
+    /// Pit.
     Pit,
+    /// Water bath.
     WaterBath,
+    /// Coals.
     Coals,
 }
 

@@ -1728,7 +1728,7 @@ export interface components {
             liquid_start_c?: number | null;
             /**
              * Format: double
-             * @description All pieces together, raw, bone in, kg.
+             * @description Raw, bone in, kg.
              * @default null
              */
             mass_kg?: number | null;
@@ -1744,7 +1744,7 @@ export interface components {
              * @description A mixed pot, in place of `cut`, `mass_kg`, `pieces` and the size.
              * @default null
              */
-            parts?: components["schemas"]["PartRequest"][] | null;
+            parts?: components["schemas"]["Meat"][] | null;
             /**
              * Format: int32
              * @description How many pieces.
@@ -1790,7 +1790,7 @@ export interface components {
             stock_gelatin_pct?: number | null;
             /**
              * Format: double
-             * @description Thickness of the largest piece alone, mm; the other sides follow from the mass.
+             * @description Thickness of the largest piece alone, mm.
              * @default null
              */
             thickness_mm?: number | null;
@@ -2458,7 +2458,7 @@ export interface components {
             bell?: string | null;
             /**
              * Format: double
-             * @description Bone, % of the raw mass.
+             * @description Bone, % of the raw mass, where it is not what this cut usually has.
              * @default null
              */
             bone_pct?: number | null;
@@ -2510,7 +2510,7 @@ export interface components {
              * @description A mixed pot, in place of `cut`, `mass_kg` and its measures.
              * @default null
              */
-            parts?: components["schemas"]["PartRequest"][] | null;
+            parts?: components["schemas"]["Meat"][] | null;
             /**
              * Format: int32
              * @description How many eat.
@@ -2519,7 +2519,7 @@ export interface components {
             people?: number | null;
             /**
              * Format: int32
-             * @description Pieces.
+             * @description How many pieces.
              * @default null
              */
             pieces?: number | null;
@@ -2565,10 +2565,16 @@ export interface components {
             start_c?: number | null;
             /**
              * Format: double
-             * @description Thickness of the largest piece, mm.
+             * @description Thickness of the largest piece alone, mm.
              * @default null
              */
             thickness_mm?: number | null;
+            /**
+             * Format: double
+             * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
+             * @default null
+             */
+            trim_pct?: number | null;
             /** @default null */
             units?: components["schemas"]["Units"] | null;
             /**
@@ -2630,6 +2636,52 @@ export interface components {
          * @enum {string}
          */
         Material: "iron" | "steel" | "aluminium" | "ceramic" | "glass";
+        /** @description One cut or size: what lies on the block, or one part of a mixed pot. */
+        Meat: {
+            /** @default null */
+            age?: components["schemas"]["Age"] | null;
+            /**
+             * Format: double
+             * @description Bone, % of the raw mass, where it is not what this cut usually has.
+             * @default null
+             */
+            bone_pct?: number | null;
+            /** @default null */
+            cut?: components["schemas"]["Cut"] | null;
+            /** @default null */
+            eaten_as?: components["schemas"]["EatenAs"] | null;
+            /**
+             * @description Fed on grass.
+             * @default null
+             */
+            grass_fed?: boolean | null;
+            /**
+             * Format: double
+             * @description Raw, bone in, kg.
+             * @default null
+             */
+            mass_kg?: number | null;
+            /**
+             * Format: int32
+             * @description How many pieces.
+             * @default null
+             */
+            pieces?: number | null;
+            /** @description The sides of the largest piece, mm. */
+            size_mm?: number[] | null;
+            /**
+             * Format: double
+             * @description Thickness of the largest piece alone, mm.
+             * @default null
+             */
+            thickness_mm?: number | null;
+            /**
+             * Format: double
+             * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
+             * @default null
+             */
+            trim_pct?: number | null;
+        };
         /**
          * @description A way of cooking.
          * @enum {string}
@@ -2749,52 +2801,6 @@ export interface components {
             ready_min: components["schemas"]["Quantiles"];
             /** @description Gone too far. */
             too_far_min: components["schemas"]["Quantiles"];
-        };
-        /** @description One cut or size in a mixed pot. */
-        PartRequest: {
-            /** @default null */
-            age?: components["schemas"]["Age"] | null;
-            /**
-             * Format: double
-             * @description Bone, % of the raw mass, where it is not what this cut usually has.
-             * @default null
-             */
-            bone_pct?: number | null;
-            /** @default null */
-            cut?: components["schemas"]["Cut"] | null;
-            /** @default null */
-            eaten_as?: components["schemas"]["EatenAs"] | null;
-            /**
-             * @description Fed on grass.
-             * @default null
-             */
-            grass_fed?: boolean | null;
-            /**
-             * Format: double
-             * @description Raw, bone in, kg.
-             * @default null
-             */
-            mass_kg?: number | null;
-            /**
-             * Format: int32
-             * @description How many pieces.
-             * @default null
-             */
-            pieces?: number | null;
-            /** @description The sides of the largest piece, mm. */
-            size_mm?: number[] | null;
-            /**
-             * Format: double
-             * @description Thickness of the largest piece alone, mm.
-             * @default null
-             */
-            thickness_mm?: number | null;
-            /**
-             * Format: double
-             * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
-             * @default null
-             */
-            trim_pct?: number | null;
         };
         /** @description One dish with its bell. */
         Plan: {
@@ -3138,12 +3144,23 @@ export interface components {
             altitude_m?: number | null;
             /** @default null */
             bench?: components["schemas"]["Prepare"] | null;
+            /**
+             * Format: double
+             * @description Bone, % of the raw mass, where it is not what this cut usually has.
+             * @default null
+             */
+            bone_pct?: number | null;
             /** @default null */
             crystal?: components["schemas"]["Crystal"] | null;
             /** @default null */
             cut?: components["schemas"]["Cut"] | null;
             /** @default null */
             eaten_as?: components["schemas"]["EatenAs"] | null;
+            /**
+             * @description Fed on grass.
+             * @default null
+             */
+            grass_fed?: boolean | null;
             /** @default null */
             heat?: components["schemas"]["Heat"] | null;
             /** @default null */
@@ -3169,7 +3186,7 @@ export interface components {
             liquid_l?: number | null;
             /**
              * Format: double
-             * @description All pieces together, raw, bone in, kg.
+             * @description Raw, bone in, kg.
              * @default null
              */
             mass_kg?: number | null;
@@ -3181,7 +3198,7 @@ export interface components {
              * @description A mixed pot, in place of the four above.
              * @default null
              */
-            parts?: components["schemas"]["PartRequest"][] | null;
+            parts?: components["schemas"]["Meat"][] | null;
             /**
              * Format: int32
              * @description How many eat.
@@ -3224,6 +3241,18 @@ export interface components {
             start_c?: number | null;
             /** @default null */
             surface?: components["schemas"]["Surface"] | null;
+            /**
+             * Format: double
+             * @description Thickness of the largest piece alone, mm.
+             * @default null
+             */
+            thickness_mm?: number | null;
+            /**
+             * Format: double
+             * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
+             * @default null
+             */
+            trim_pct?: number | null;
             /** @default null */
             units?: components["schemas"]["Units"] | null;
             /** @default null */

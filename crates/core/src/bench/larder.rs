@@ -7,92 +7,149 @@ use utoipa::ToSchema;
 /// Something from the larder.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)] // the names are the documentation
 pub enum Larder {
+    /// Water.
     Water,
+    /// Stock.
     #[serde(alias = "beef_stock")]
     Stock,
+    /// Unsalted stock.
     UnsaltedStock,
+    /// Good stock.
     GoodStock,
+    /// Stock cube.
     #[serde(alias = "bouillon", alias = "stock_powder")]
     StockCube,
+    /// Red wine.
     #[serde(alias = "wine")]
     RedWine,
+    /// White wine.
     WhiteWine,
+    /// Dark beer.
     #[serde(alias = "beer", alias = "stout")]
     DarkBeer,
+    /// Pale beer.
     PaleBeer,
+    /// Cider.
     Cider,
+    /// Fortified wine.
     FortifiedWine,
+    /// Tomato passata.
     #[serde(alias = "passata", alias = "tomato", alias = "tomato_sauce")]
     TomatoPassata,
+    /// Tinned tomato.
     #[serde(alias = "canned_tomato", alias = "tinned_tomatoes", alias = "canned_tomatoes")]
     TinnedTomato,
+    /// Tomato paste.
     TomatoPaste,
+    /// Soy sauce.
     #[serde(alias = "soy")]
     SoySauce,
+    /// Low salt soy.
     LowSaltSoy,
+    /// Fish sauce.
     FishSauce,
+    /// Table sauce.
     #[serde(alias = "brown_sauce")]
     TableSauce,
+    /// Mustard.
     Mustard,
+    /// Miso.
     Miso,
+    /// Vinegar.
     Vinegar,
+    /// Citrus juice.
     #[serde(alias = "lemon_juice")]
     CitrusJuice,
+    /// Apple juice.
     AppleJuice,
+    /// Cream.
     Cream,
+    /// Coconut milk.
     CoconutMilk,
+    /// Brown sugar.
     #[serde(alias = "sugar")]
     BrownSugar,
+    /// Honey.
     Honey,
+    /// Treacle.
     Treacle,
+    /// Dark chocolate.
     DarkChocolate,
+    /// Coffee.
     Coffee,
+    /// Bacon.
     Bacon,
+    /// Anchovy.
     Anchovy,
+    /// Olives.
     Olives,
+    /// Salted rub.
     #[serde(alias = "rub")]
     SaltedRub,
+    /// Unsalted rub.
     UnsaltedRub,
+    /// Flour.
     Flour,
+    /// Butter.
     Butter,
+    /// Oil.
     Oil,
+    /// Onion.
     Onion,
+    /// Carrot.
     Carrot,
+    /// Celery.
     Celery,
+    /// Garlic.
     Garlic,
+    /// Mushroom.
     Mushroom,
+    /// Chilli.
     Chilli,
+    /// Dried mushroom.
     DriedMushroom,
+    /// Bay leaf.
     BayLeaf,
+    /// Thyme.
     Thyme,
+    /// Whole spice.
     WholeSpice,
 }
 
 /// What an allergen is called on a label.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
 pub enum Allergen {
+    /// Wheat.
     Wheat,
+    /// Soy.
     Soy,
+    /// Fish.
     Fish,
+    /// Sulphites.
     Sulphites,
+    /// Celery.
     Celery,
+    /// Mustard.
     Mustard,
+    /// Milk.
     Milk,
 }
 
 /// Where it is bought.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
 pub enum Shelf {
+    /// At the butcher's.
     Butcher,
+    /// Among the vegetables.
     Vegetables,
+    /// In the cellar.
     Cellar,
+    /// On the dry shelf.
     Dry,
+    /// In the cold.
     Cold,
 }
 

@@ -7,20 +7,32 @@ use utoipa::ToSchema;
 /// Something that goes in before the end.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
 pub enum Addition {
+    /// Potato.
     Potato,
+    /// Carrot.
     Carrot,
+    /// Swede.
     Swede,
+    /// Cabbage.
     Cabbage,
+    /// Leek.
     Leek,
+    /// Pearl onion.
     PearlOnion,
+    /// Mushroom.
     Mushroom,
+    /// Peas.
     Peas,
+    /// Cooked beans.
     CookedBeans,
+    /// Soaked beans.
     SoakedBeans,
+    /// Dumplings.
     Dumplings,
+    /// Prunes.
     Prunes,
+    /// Soft herbs.
     SoftHerbs,
 }
 

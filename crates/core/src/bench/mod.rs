@@ -123,13 +123,17 @@ pub enum SearFat {
 /// Wood in the pit, by how much it says.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
 pub enum Wood {
+    /// Alder.
     Alder,
+    /// Apple.
     Apple,
+    /// Oak.
     #[default]
     Oak,
+    /// Beech.
     Beech,
+    /// Hickory.
     Hickory,
 }
 

@@ -13,34 +13,60 @@ pub use eaten::EatenAs;
 /// A beef cut by the name of its muscle or joint.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)] // the names are the documentation
 pub enum Cut {
+    /// Chuck.
     Chuck,
+    /// Blade.
     Blade,
+    /// Neck.
     Neck,
+    /// Short rib.
     ShortRib,
+    /// Plate rib.
     PlateRib,
+    /// Rib finger.
     RibFinger,
+    /// Brisket flat.
     BrisketFlat,
+    /// Brisket point.
     BrisketPoint,
+    /// Brisket.
     Brisket,
+    /// Corned brisket.
     CornedBrisket,
+    /// Shin.
     Shin,
+    /// Shin bone in.
     ShinBoneIn,
+    /// Heel.
     Heel,
+    /// Cheek.
     Cheek,
+    /// Oxtail.
     Oxtail,
+    /// Tendon.
     Tendon,
+    /// Round.
     Round,
+    /// Topside.
     Topside,
+    /// Silverside.
     Silverside,
+    /// Eye round.
     EyeRound,
+    /// Skirt.
     Skirt,
+    /// Flank.
     Flank,
+    /// Sirloin.
     Sirloin,
+    /// Stewing mix.
     StewingMix,
+    /// Fillet.
     Fillet,
+    /// Rib eye.
     RibEye,
+    /// Strip.
     Strip,
 }
 

@@ -10,27 +10,36 @@ use crate::heat::pot::Vessel;
 /// How the fat comes off.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
 pub enum Skim {
+    /// Ladled off flat.
     #[default]
     Ladle,
+    /// Poured from below by a spouted jug.
     Spout,
+    /// Drained from below out of a bag.
     Bag,
+    /// Chilled and lifted off.
     Chill,
+    /// Not at all.
     None,
 }
 
 /// How the liquid tastes once skimmed.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
 pub enum Taste {
+    /// It wants more taste.
     Weak,
+    /// As it should be.
     #[default]
     Right,
+    /// Too salty.
     Salty,
+    /// Too bitter.
     Bitter,
+    /// Too sharp.
     Sour,
+    /// Too rich.
     Rich,
 }
 
@@ -52,14 +61,19 @@ pub enum Target {
 /// What thickens it.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
 pub enum Thickener {
+    /// Cornflour.
     #[default]
     Cornflour,
+    /// Arrowroot.
     Arrowroot,
+    /// Potato.
     Potato,
+    /// Flour.
     Flour,
+    /// Flour worked into butter.
     ButterPaste,
+    /// Not at all.
     None,
 }
 

@@ -43,13 +43,15 @@ pub struct Mopping {
 #[skip_serializing_none]
 #[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields, default)]
-#[allow(missing_docs)] // the names are those of the published request
 pub struct Heat {
+    /// What the pot stands on or in.
     pub source: Option<HeatSource>,
     /// Oven, °C.
     #[schema(minimum = 80, maximum = 260)]
     pub set_c: Option<f64>,
+    /// The oven's fan.
     pub fan: Option<bool>,
+    /// The simmer on the hob.
     pub simmer: Option<Simmer>,
     /// Coals under the pot.
     #[schema(minimum = 0, maximum = 80)]
@@ -57,20 +59,25 @@ pub struct Heat {
     /// Coals on its lid.
     #[schema(minimum = 0, maximum = 80)]
     pub over: Option<u32>,
+    /// Pressure by its switch.
     pub level: Option<Settings>,
     /// Pressure above the air's, kPa.
     #[schema(minimum = 10, maximum = 150)]
     pub gauge_kpa: Option<f64>,
+    /// Time at pressure, min; solved for where not given.
     #[schema(minimum = 0, maximum = 600)]
     pub at_pressure_min: Option<f64>,
+    /// How pressure is let go.
     pub release: Option<Release>,
     /// Pit air, °C.
     #[schema(minimum = 65, maximum = 200)]
     pub pit_c: Option<f64>,
+    /// The wrap; bare where not given.
     pub wrap: Option<Wrap>,
     /// Fat, °C.
     #[schema(minimum = 60, maximum = 130)]
     pub fat_c: Option<f64>,
+    /// The slow cooker's switch.
     pub setting: Option<Settings>,
     /// Water bath, °C.
     #[schema(minimum = 54.4, maximum = 100)]
@@ -97,6 +104,7 @@ pub struct Heat {
     /// Air of the pit as the meat goes in, °C; the set point where not given.
     #[schema(minimum = -40, maximum = 200)]
     pub pit_start_c: Option<f64>,
+    /// Coats of mop.
     pub mop: Option<Mopping>,
     /// The pit's lid is opened this often, min.
     #[schema(minimum = 5, maximum = 4320)]

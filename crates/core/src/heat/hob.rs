@@ -6,11 +6,13 @@ use utoipa::ToSchema;
 /// What heats the hob.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
 pub enum HobKind {
+    /// A flame.
     #[default]
     Gas,
+    /// Ceramic.
     Ceramic,
+    /// Induction.
     Induction,
 }
 

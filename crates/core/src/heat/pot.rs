@@ -26,25 +26,33 @@ pub const RISE_S: f64 = 540.0;
 /// What the pot is made of.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
 pub enum Material {
+    /// Cast or enamelled iron.
     #[default]
     Iron,
+    /// Stainless steel.
     Steel,
+    /// Aluminium.
     Aluminium,
+    /// Ceramic.
     Ceramic,
+    /// Glass.
     Glass,
 }
 
 /// How the pot is covered.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
 pub enum Lid {
+    /// Tight.
     Tight,
+    /// Foil.
     Foil,
+    /// Loose.
     Loose,
+    /// Ajar.
     Ajar,
+    /// Not at all.
     None,
 }
 

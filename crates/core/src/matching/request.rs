@@ -80,14 +80,19 @@ with_meat! {
 /// What comes first among the ways that fit.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
 pub enum Sort {
+    /// The likeliest.
     #[default]
     Surest,
+    /// The soonest on the table.
     Soonest,
+    /// The fewest minutes at work.
     LeastWork,
+    /// The most on the plate.
     MostJuice,
+    /// The most body.
     RichestSauce,
+    /// The cheapest plate.
     Cheapest,
 }
 
