@@ -21,10 +21,13 @@ pub enum Kind {
     Unsuitable,
 }
 
+/// What is named where no field is.
+const THE_REQUEST: &str = "the request";
+
 /// What the core answers when it is given something it can't compute with.
 #[derive(Debug, Clone, PartialEq)]
 pub struct Error {
-    /// The field as the sender named it, with a path such as `vessel.diameter_cm`.
+    /// The field as the sender named it, with a path such as `vessel.diameter_cm`; none where it is the whole.
     pub field: String,
     /// What kind of fault it is.
     pub kind: Kind,
@@ -56,7 +59,11 @@ impl Error {
     /// The same error one level further in: `diameter_cm` becomes `vessel.diameter_cm`.
     #[must_use]
     pub fn within(mut self, outer: &str) -> Self {
-        self.field = format!("{outer}.{}", self.field);
+        self.field = match self.field.chars().next() {
+            None => outer.to_owned(),
+            Some('[') => format!("{outer}{}", self.field),
+            Some(_) => format!("{outer}.{}", self.field),
+        };
         self
     }
 
@@ -69,11 +76,16 @@ impl Error {
         self
     }
 
+    /// The field, or the request where it is the whole of it.
+    pub fn named(&self) -> &str {
+        if self.field.is_empty() { THE_REQUEST } else { &self.field }
+    }
+
     /// The whole of it in a voice.
     pub fn told(&self, voice: Voice) -> String {
         voice.say(match self.kind {
-            Kind::Missing => say::missing(&self.field, self.allowed.clone()),
-            _ => say::whole(&self.field, self.given.clone(), self.allowed.clone()),
+            Kind::Missing => say::missing(self.named(), self.allowed.clone()),
+            _ => say::whole(self.named(), self.given.clone(), self.allowed.clone()),
         })
     }
 }

@@ -16,6 +16,7 @@ pub mod error;
 pub mod finish;
 pub mod forecast;
 pub mod heat;
+pub mod json;
 pub mod juices;
 pub mod kitchen;
 pub mod learn;

@@ -4,15 +4,14 @@ use std::collections::{BTreeMap, BTreeSet};
 use std::path::{Path, PathBuf};
 
 /// The rooms of the core from the ground up: each may take from those before it, and from itself.
-const CORE: [&str; 22] = [
-    "error", "stop", "units", "text", "clock", "heat", "cuts", "tender", "liquid", "juices", "safety", "bench",
+const CORE: [&str; 23] = [
+    "error", "json", "stop", "units", "text", "clock", "heat", "cuts", "tender", "liquid", "juices", "safety", "bench",
     "kitchen", "ways", "finish", "forecast", "learn", "plan", "prepare", "sheet", "matching", "cook",
 ];
 
 /// The rooms of the server from the ground up.
-const SERVER: [&str; 20] = [
+const SERVER: [&str; 19] = [
     "error",
-    "json",
     "extract",
     "queue",
     "changes",
@@ -26,8 +25,8 @@ const SERVER: [&str; 20] = [
     "transfer",
     "upkeep",
     "demo",
-    "routes",
     "document",
+    "routes",
     "router",
     "serve",
     "cli",

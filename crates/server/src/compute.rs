@@ -12,7 +12,7 @@ use jiff::Timestamp;
 use serde::Serialize;
 use serde::de::DeserializeOwned;
 
-use crate::json::read_object;
+use ergastic_core::json::read_object;
 
 /// Which computation.
 #[derive(Debug, Clone, Copy)]
@@ -37,7 +37,7 @@ pub fn run(computation: Computation, text: &[u8], now: Timestamp) -> Result<Stri
     }
 }
 
-fn answer<Q: DeserializeOwned + Serialize, A: Serialize>(
+fn answer<Q: DeserializeOwned, A: Serialize>(
     text: &[u8],
     compute: impl Fn(&Q) -> Result<A, Error>,
 ) -> Result<String, Error> {

@@ -125,7 +125,7 @@ impl ApiError {
 
     fn field(&self) -> Option<String> {
         match self {
-            Self::Input(error) => Some(error.field.clone()),
+            Self::Input(error) => Some(error.named().to_owned()),
             Self::Store(ergastic_store::Error::Elsewhere { index, .. }) => Some(format!("[{index}].id")),
             _ => None,
         }

@@ -7,7 +7,7 @@ use axum::extract::{FromRequest, FromRequestParts, Path, Request};
 use axum::http::request::Parts;
 use axum::http::{StatusCode, header};
 use axum::response::{IntoResponse, Response};
-use ergastic_core::error::Kind;
+use ergastic_core::json::{read_address, read_list, read_object};
 use ergastic_words::service as say;
 use serde::Serialize;
 use serde::de::DeserializeOwned;
@@ -15,7 +15,6 @@ use tokio_stream::StreamExt;
 use uuid::Uuid;
 
 use crate::error::ApiError;
-use crate::json::{AtMost, read, read_object};
 
 /// A request may carry this much; a few say otherwise.
 pub const MOST_BYTES: usize = 1 << 20;
@@ -62,7 +61,7 @@ pub async fn next_piece(pieces: &mut axum::body::BodyDataStream) -> Result<Optio
     }
 }
 
-impl<S: Send + Sync, T: DeserializeOwned + Serialize> FromRequest<S> for Json<T> {
+impl<S: Send + Sync, T: DeserializeOwned> FromRequest<S> for Json<T> {
     type Rejection = ApiError;
 
     async fn from_request(request: Request, _: &S) -> Result<Self, ApiError> {
@@ -70,11 +69,11 @@ impl<S: Send + Sync, T: DeserializeOwned + Serialize> FromRequest<S> for Json<T>
     }
 }
 
-impl<S: Send + Sync, T: DeserializeOwned + Serialize, const MOST: usize> FromRequest<S> for JsonList<T, MOST> {
+impl<S: Send + Sync, T: DeserializeOwned, const MOST: usize> FromRequest<S> for JsonList<T, MOST> {
     type Rejection = ApiError;
 
     async fn from_request(request: Request, _: &S) -> Result<Self, ApiError> {
-        Ok(Self(read::<AtMost<T, MOST>>(&body(request, MOST_BYTES).await?)?.0))
+        Ok(Self(read_list(&body(request, MOST_BYTES).await?, MOST)?))
     }
 }
 
@@ -141,12 +140,7 @@ impl<S: Send + Sync, T: DeserializeOwned> FromRequestParts<S> for Query<T> {
     type Rejection = ApiError;
 
     async fn from_request_parts(parts: &mut Parts, _: &S) -> Result<Self, ApiError> {
-        axum::extract::Query::<T>::try_from_uri(&parts.uri).map(|query| Self(query.0)).map_err(|rejection| {
-            let said = rejection.body_text();
-            let said = said.rsplit_once("string: ").map_or(said.as_str(), |(_, said)| said);
-            let (field, why) = said.split_once(": ").unwrap_or(("the address", said));
-            let given = say::what_the_address_says();
-            ergastic_core::Error::said(Kind::Unknown, field, given, say::because(why)).into()
-        })
+        let pairs = form_urlencoded::parse(parts.uri.query().unwrap_or_default().as_bytes());
+        Ok(Self(read_address(pairs.into_owned())?))
     }
 }

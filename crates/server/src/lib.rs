@@ -10,7 +10,6 @@ mod document;
 mod error;
 mod extract;
 mod guard;
-mod json;
 pub mod queue;
 pub mod router;
 mod routes;

@@ -10,6 +10,7 @@ use axum::body::Bytes;
 use ergastic_core::Error;
 use ergastic_core::cook::{Event, Happened};
 use ergastic_core::error::Kind;
+use ergastic_core::json::{not_json, read_object, read_value};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
 use ergastic_core::text::check_name;
@@ -26,7 +27,6 @@ use tokio::sync::mpsc;
 
 use crate::checks;
 use crate::error::{ApiError, ApiResult};
-use crate::json::{THE_REQUEST, misfit, read_object};
 use crate::summaries;
 
 /// The whole of a file, where a field is named.
@@ -174,7 +174,7 @@ pub fn read_file(reader: impl Read, kitchen: Kitchen, now: Timestamp, sink: &mut
     }
     read.map_err(|error| {
         let place = if file.place.is_empty() { THE_FILE } else { &file.place };
-        ApiError::from(misfit(place, &error))
+        ApiError::from(not_json(&error).within(place))
     })?;
     if file.version.is_none() {
         return Err(Error::missing("ergastic", say::says_its_layout(FILE_VERSION)).into());
@@ -223,7 +223,7 @@ impl<S: Sink> File<'_, S> {
     }
 
     fn kitchen(&mut self, raw: &RawValue) -> ApiResult<Staged> {
-        let kitchen: Kitchen = read_object(raw.get().as_bytes()).map_err(|error| inside("kitchen", error))?;
+        let kitchen: Kitchen = read_object(raw.get().as_bytes()).map_err(|error| error.within("kitchen"))?;
         kitchen.check().map_err(|error| error.within("kitchen"))?;
         self.kitchen = kitchen;
         Ok(Staged::Kitchen { document: raw.get().to_owned() })
@@ -238,7 +238,7 @@ impl<S: Sink> File<'_, S> {
         let document = if damaged.is_some() {
             as_document(&plan)
         } else {
-            let plan: Plan = read_object(plan.get().as_bytes()).map_err(|error| inside("plan", error))?;
+            let plan: Plan = read_value(plan).map_err(|error| error.within("plan"))?;
             plan.check_kept().map_err(|error| error.within("plan"))?;
             plan.resolve(&self.kitchen).map_err(|error| error.within("plan"))?;
             text(&plan)?
@@ -258,12 +258,12 @@ impl<S: Sink> File<'_, S> {
             let document = as_document(&plan);
             return Ok(Staged::Cook { id, plan_id, opened_at, document, events, binned_at, summary });
         }
-        let plan: Plan = read_object(plan.get().as_bytes()).map_err(|error| inside("plan", error))?;
+        let plan: Plan = read_value(plan).map_err(|error| error.within("plan"))?;
         plan.resolve(&self.kitchen).map_err(|error| error.within("plan"))?;
         let happened: Vec<Event> = (events.iter().enumerate())
             .map(|(i, event)| {
-                let happened: Happened = read_object(event.happened.get().as_bytes())
-                    .map_err(|error| inside(&format!("events[{i}].happened"), error))?;
+                let happened: Happened = read_value(event.happened.clone())
+                    .map_err(|error| error.within(&format!("events[{i}].happened")))?;
                 Ok(Event { id: event.id, at: event.at, happened })
             })
             .collect::<Result<_, Error>>()?;
@@ -288,11 +288,6 @@ impl<S: Sink> File<'_, S> {
 fn text(value: &impl serde::Serialize) -> Result<String, Error> {
     serde_json::to_string(value)
         .map_err(|error| Error::said(Kind::Unknown, THE_FILE, say::a_part_of_it(), Said::text(error.to_string())))
-}
-
-/// An error of the reader one level further in; it calls the whole of what it reads "the request".
-fn inside(outer: &str, error: Error) -> Error {
-    if error.field == THE_REQUEST { Error { field: outer.to_owned(), ..error } } else { error.within(outer) }
 }
 
 impl<'de, S: Sink> Visitor<'de> for &mut File<'_, S> {
@@ -326,7 +321,7 @@ impl<'de, S: Sink> Visitor<'de> for &mut File<'_, S> {
                 "probes" => fields.next_value_seed(Probes { file: self })?,
                 _ => {
                     fields.next_value::<IgnoredAny>()?;
-                    let unknown = Error::said(Kind::Unknown, &*name, say::this_field(), say::fields_of_a_file());
+                    let unknown = Error::said(Kind::Unknown, &*name, errors::this_field(), say::fields_of_a_file());
                     self.ends(Err::<(), _>(unknown.into()))?;
                 }
             }
@@ -362,7 +357,7 @@ impl<'de, S: Sink> Visitor<'de> for Items<'_, '_, S> {
             file.left.set(MOST_ITEM);
             let Some(raw) = items.next_element::<Box<RawValue>>()? else { break };
             let item = if name == "plans" { file.plan(&raw) } else { file.cook(&raw) };
-            let item = item.map_err(|error| ApiError::from(inside(&file.place, error)));
+            let item = item.map_err(|error| ApiError::from(error.within(&file.place)));
             let item = file.ends(item)?;
             let taken = file.take(item);
             file.ends(taken)?;
@@ -441,7 +436,7 @@ impl<'de, S: Sink> Visitor<'de> for Probe<'_, '_, S> {
                 }
                 _ => {
                     let why = say::fields_of_a_probe();
-                    let error = Error::said(Kind::Unknown, &*file.place, say::this_field(), why);
+                    let error = Error::said(Kind::Unknown, &*file.place, errors::this_field(), why);
                     file.ends(Err::<(), _>(error.into()))?;
                 }
             }

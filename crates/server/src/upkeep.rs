@@ -56,7 +56,7 @@ pub async fn know_facts(store: &Store) -> ergastic_store::Result<()> {
 
 /// What can still be said of a cook that can't be read.
 fn unreadable(id: Uuid, raw: &RawCook, why: &str) -> Summary {
-    let name = serde_json::from_str::<serde_json::Value>(&raw.document)
+    let name = serde_json::from_str::<serde_json::Value>(&raw.document.text)
         .ok()
         .and_then(|document| document.get("name")?.as_str().map(str::to_owned))
         .unwrap_or_default();

@@ -8,7 +8,8 @@ use serde_json::value::RawValue;
 use sqlx::SqliteConnection;
 use uuid::Uuid;
 
-use crate::{Error, Result, Store, read, read_id, read_instant, write, write_instant};
+use crate::document::{Document, FORMAT};
+use crate::{Error, Result, Store, read_id, read_instant, write, write_instant};
 
 /// The most things that can happen in one cook: a thumb on the log for three days does not make more.
 pub const MOST_EVENTS: usize = 5000;
@@ -37,16 +38,35 @@ pub struct RawCook {
     pub id: String,
     /// The plan it came from.
     pub plan_id: String,
-    /// That plan as it was then: JSON, unless damaged.
-    pub document: String,
+    /// That plan as it was then.
+    pub document: Document,
     /// When it was opened.
     pub opened_at: String,
     /// When it was put in the bin.
     pub binned_at: Option<String>,
-    /// Id, instant and JSON of what happened, in the order it was stored.
-    pub events: Vec<(String, String, String)>,
+    /// What happened, in the order it was stored.
+    pub events: Vec<RawEvent>,
     /// The place of the last of them.
     pub seq: i64,
+}
+
+/// Something that happened, as its row is.
+#[derive(Debug, Clone, PartialEq)]
+pub struct RawEvent {
+    /// Its id.
+    pub id: String,
+    /// When.
+    pub at: String,
+    /// What.
+    pub happened: Document,
+}
+
+impl TryFrom<&RawEvent> for Event {
+    type Error = Error;
+
+    fn try_from(raw: &RawEvent) -> Result<Self> {
+        Ok(Self { id: read_id(&raw.id)?, at: read_instant(&raw.at)?, happened: raw.happened.read()? })
+    }
 }
 
 /// What lists of cooks show of one, as JSON.
@@ -77,17 +97,12 @@ impl TryFrom<RawCook> for StoredCook {
     type Error = Error;
 
     fn try_from(raw: RawCook) -> Result<Self> {
-        let events = raw
-            .events
-            .iter()
-            .map(|(id, at, happened)| Ok(Event { id: read_id(id)?, at: read_instant(at)?, happened: read(happened)? }))
-            .collect::<Result<Vec<_>>>()?;
         Ok(Self {
             id: read_id(&raw.id)?,
             plan_id: read_id(&raw.plan_id)?,
-            plan: read(&raw.document)?,
+            plan: raw.document.read()?,
             opened_at: read_instant(&raw.opened_at)?,
-            events,
+            events: raw.events.iter().map(Event::try_from).collect::<Result<_>>()?,
             seq: raw.seq,
         })
     }
@@ -95,19 +110,22 @@ impl TryFrom<RawCook> for StoredCook {
 
 /// The rows of one cook, none if there is no such cook.
 pub(crate) async fn raw_cook(connection: &mut SqliteConnection, id: &str) -> Result<Option<RawCook>> {
-    type Row = (String, String, String, Option<String>);
-    let row: Option<Row> = sqlx::query_as("SELECT plan_id, document, opened_at, binned_at FROM cook WHERE id = ?")
-        .bind(id)
-        .fetch_optional(&mut *connection)
-        .await?;
-    let Some((plan_id, document, opened_at, binned_at)) = row else { return Ok(None) };
-    let rows: Vec<(i64, String, String, String)> =
-        sqlx::query_as("SELECT seq, id, at, happened FROM cook_event WHERE cook_id = ? ORDER BY seq")
+    type Row = (String, String, i64, String, Option<String>);
+    let row: Option<Row> =
+        sqlx::query_as("SELECT plan_id, document, format, opened_at, binned_at FROM cook WHERE id = ?")
+            .bind(id)
+            .fetch_optional(&mut *connection)
+            .await?;
+    let Some((plan_id, text, format, opened_at, binned_at)) = row else { return Ok(None) };
+    let document = Document { format, text };
+    let rows: Vec<(i64, String, String, String, i64)> =
+        sqlx::query_as("SELECT seq, id, at, happened, format FROM cook_event WHERE cook_id = ? ORDER BY seq")
             .bind(id)
             .fetch_all(&mut *connection)
             .await?;
     let seq = rows.last().map_or(0, |row| row.0);
-    let events = rows.into_iter().map(|(_, id, at, happened)| (id, at, happened)).collect();
+    let event = |(_, id, at, text, format)| RawEvent { id, at, happened: Document { format, text } };
+    let events = rows.into_iter().map(event).collect();
     Ok(Some(RawCook { id: id.to_owned(), plan_id, document, opened_at, binned_at, events, seq }))
 }
 
@@ -127,12 +145,13 @@ pub(crate) async fn insert_events(
     let mut stored = 0;
     for (index, (id, at, happened)) in events.enumerate() {
         let done = sqlx::query(
-            "INSERT INTO cook_event (id, cook_id, at, happened) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+            "INSERT INTO cook_event (id, cook_id, at, happened, format) VALUES (?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
         )
         .bind(id.to_string())
         .bind(cook)
         .bind(at)
         .bind(happened)
+        .bind(FORMAT)
         .execute(&mut *connection)
         .await?;
         if done.rows_affected() == 0 {
@@ -253,11 +272,12 @@ impl Store {
         let document = write(plan)?;
         let mut writing = self.connections.write().await?;
         let done = sqlx::query(
-            "INSERT INTO cook (id, plan_id, document, opened_at) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+            "INSERT INTO cook (id, plan_id, document, format, opened_at) VALUES (?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
         )
         .bind(id.to_string())
         .bind(plan_id.to_string())
         .bind(document)
+        .bind(FORMAT)
         .bind(write_instant(opened_at))
         .execute(&mut *writing)
         .await?;

@@ -1,15 +1,17 @@
 //! The whole kitchen going out: one moment of it, written as it is read.
 
+use ergastic_core::cook::Happened;
+use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
 use jiff::Timestamp;
 use tokio::sync::mpsc;
 use uuid::Uuid;
 
 use crate::connect::Snapshot;
-use crate::cooks::raw_cook;
-use crate::file::as_json;
+use crate::cooks::{RawEvent, raw_cook};
+use crate::document::Document;
 use crate::readings::Sweep;
-use crate::{CookFile, EventFile, FILE_VERSION, PlanFile, Result, Store, StoredCook, read, read_id, read_instant};
+use crate::{CookFile, EventFile, FILE_VERSION, PlanFile, Result, Store, StoredCook, read_id, read_instant};
 
 /// Bytes handed on at a time.
 const PIECE: usize = 1 << 16;
@@ -100,10 +102,11 @@ impl Store {
         out.progress.of = Some(count as u64);
         (out.tell)(out.progress);
         go_on!(out.write(format!("{{\"ergastic\":{FILE_VERSION}").as_bytes()).await);
-        let kitchen: Option<String> =
-            sqlx::query_scalar("SELECT document FROM kitchen WHERE id = 1").fetch_optional(&mut *snapshot).await?;
-        if let Some(kitchen) = kitchen {
-            go_on!(out.write(format!(",\"kitchen\":{}", as_json(&kitchen)).as_bytes()).await);
+        let kitchen: Option<(String, i64)> =
+            sqlx::query_as("SELECT document, format FROM kitchen WHERE id = 1").fetch_optional(&mut *snapshot).await?;
+        if let Some((text, format)) = kitchen {
+            let kitchen = Document { format, text }.as_json::<Kitchen>()?;
+            go_on!(out.write(format!(",\"kitchen\":{kitchen}").as_bytes()).await);
         }
         go_on!(self.write_plans(&mut snapshot, &mut out).await?);
         go_on!(self.write_cooks(&mut snapshot, &mut out).await?);
@@ -115,7 +118,7 @@ impl Store {
     }
 
     async fn write_plans(&self, snapshot: &mut Snapshot, out: &mut Out) -> Result<std::result::Result<(), Left>> {
-        type Row = (String, i64, String, String, Option<String>);
+        type Row = (String, i64, String, i64, String, Option<String>);
         let keys: Vec<(String, i64)> =
             sqlx::query_as("SELECT id, version FROM plan ORDER BY id, version").fetch_all(&mut **snapshot).await?;
         if out.write(b",\"plans\":[").await.is_err() {
@@ -124,22 +127,23 @@ impl Store {
         let mut first = true;
         for (id, version) in keys {
             let row: Row = sqlx::query_as(
-                "SELECT id, version, document, saved_at, (SELECT binned_at FROM plan_bin WHERE plan_id = id)
+                "SELECT id, version, document, format, saved_at, (SELECT binned_at FROM plan_bin WHERE plan_id = id)
                  FROM plan WHERE id = ? AND version = ?",
             )
             .bind(id)
             .bind(version)
             .fetch_one(&mut **snapshot)
             .await?;
-            let (id, version, document, saved_at, binned_at) = row;
+            let (id, version, text, format, saved_at, binned_at) = row;
+            let document = Document { format, text };
             let (Ok(id), Ok(saved_at)) = (read_id(&id), read_instant(&saved_at)) else { continue };
             let plan = PlanFile {
                 id,
                 version: Some(version),
                 saved_at,
-                plan: as_json(&document),
+                plan: document.as_json::<Plan>()?,
                 binned_at: binned_at.and_then(|at| read_instant(&at).ok()),
-                damaged: read::<Plan>(&document).err().map(|error| error.to_string()),
+                damaged: document.read::<Plan>().err().map(|error| error.to_string()),
             };
             if out.item(&mut first, serde_json::to_vec(&plan)?).await.is_err() {
                 return Ok(Err(Left));
@@ -159,14 +163,15 @@ impl Store {
             let Some(raw) = raw_cook(snapshot, &id).await? else { continue };
             let damaged = StoredCook::try_from(raw.clone()).err().map(|error| error.to_string());
             let (Ok(id), Ok(opened_at)) = (read_id(&raw.id), read_instant(&raw.opened_at)) else { continue };
-            let events = raw.events.iter().filter_map(|(id, at, happened)| {
-                Some(EventFile { id: read_id(id).ok()?, at: read_instant(at).ok()?, happened: as_json(happened) })
+            let events = raw.events.iter().filter_map(|RawEvent { id, at, happened }| {
+                let happened = happened.as_json::<Happened>().ok()?;
+                Some(EventFile { id: read_id(id).ok()?, at: read_instant(at).ok()?, happened })
             });
             let cook = CookFile {
                 id,
                 plan_id: read_id(&raw.plan_id).unwrap_or(Uuid::nil()),
                 opened_at,
-                plan: as_json(&raw.document),
+                plan: raw.document.as_json::<Plan>()?,
                 events: events.collect(),
                 binned_at: raw.binned_at.as_deref().and_then(|at| read_instant(at).ok()),
                 damaged,

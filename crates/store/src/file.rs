@@ -5,7 +5,7 @@
 
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
-use serde_json::value::RawValue;
+use serde_json::Value;
 use serde_with::skip_serializing_none;
 use uuid::Uuid;
 
@@ -27,7 +27,7 @@ pub struct PlanFile {
     /// When it was saved.
     pub saved_at: Timestamp,
     /// The plan.
-    pub plan: Box<RawValue>,
+    pub plan: Value,
     /// Put in the bin then.
     #[serde(default)]
     pub binned_at: Option<Timestamp>,
@@ -48,7 +48,7 @@ pub struct CookFile {
     /// When it was opened.
     pub opened_at: Timestamp,
     /// The plan as it was then.
-    pub plan: Box<RawValue>,
+    pub plan: Value,
     /// What happened.
     #[serde(default)]
     pub events: Vec<EventFile>,
@@ -69,7 +69,7 @@ pub struct EventFile {
     /// When.
     pub at: Timestamp,
     /// What.
-    pub happened: Box<RawValue>,
+    pub happened: Value,
 }
 
 /// A reading in the file: `[id, at, celsius]`.
@@ -117,12 +117,11 @@ pub enum Staged {
 }
 
 /// A stored document as it goes into the file: itself if it is JSON, else its text as a string.
-pub(crate) fn as_json(document: &str) -> Box<RawValue> {
-    let text = serde_json::from_str::<&RawValue>(document).map(ToOwned::to_owned);
-    text.or_else(|_| serde_json::value::to_raw_value(document)).unwrap_or_else(|_| RawValue::NULL.to_owned())
+pub(crate) fn as_json(document: &str) -> Value {
+    serde_json::from_str(document).unwrap_or_else(|_| Value::String(document.to_owned()))
 }
 
 /// The document that [`as_json`] made a value of.
-pub fn as_document(value: &RawValue) -> String {
-    serde_json::from_str::<String>(value.get()).unwrap_or_else(|_| value.get().to_owned())
+pub fn as_document(value: &Value) -> String {
+    value.as_str().map_or_else(|| value.to_string(), str::to_owned)
 }

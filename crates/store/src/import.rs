@@ -12,8 +12,9 @@ use tokio::sync::OwnedMutexGuard;
 use uuid::Uuid;
 
 use crate::cooks::{insert_events, put_summary};
+use crate::document::FORMAT;
 use crate::readings::{count_known, insert_readings, probe_number};
-use crate::{Error, MOST_EVENTS, Reading, Result, Staged, Store, put_kitchen, read, write, write_instant};
+use crate::{Error, MOST_EVENTS, Reading, Result, Staged, Store, put_kitchen, write, write_instant};
 
 /// What a file has brought, or would bring.
 #[derive(Debug, Clone, Copy, Default, PartialEq, Eq)]
@@ -223,7 +224,7 @@ impl Import {
             .await?;
             let Some((at, document)) = next else { break };
             seq = at;
-            let item: Staged = read(&document)?;
+            let item: Staged = serde_json::from_str(&document)?;
             count(&mut writing, &item, &mut seen, &mut brought).await?;
             put(&mut writing, item).await?;
         }
@@ -323,12 +324,13 @@ async fn put(connection: &mut SqliteConnection, item: Staged) -> Result<()> {
                 return Ok(());
             }
             sqlx::query(
-                "INSERT INTO plan (id, version, document, saved_at)
-                 SELECT ?1, coalesce(max(version), 0) + 1, ?2, ?3 FROM plan WHERE id = ?1",
+                "INSERT INTO plan (id, version, document, saved_at, format)
+                 SELECT ?1, coalesce(max(version), 0) + 1, ?2, ?3, ?4 FROM plan WHERE id = ?1",
             )
             .bind(id.to_string())
             .bind(document)
             .bind(write_instant(saved_at))
+            .bind(FORMAT)
             .execute(&mut *connection)
             .await?;
             if let Some(binned_at) = binned_at {
@@ -343,11 +345,13 @@ async fn put(connection: &mut SqliteConnection, item: Staged) -> Result<()> {
         Staged::Cook { id, plan_id, opened_at, document, events, binned_at, summary } => {
             let id = id.to_string();
             let opened = sqlx::query(
-                "INSERT INTO cook (id, plan_id, document, opened_at, binned_at) VALUES (?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+                "INSERT INTO cook (id, plan_id, document, format, opened_at, binned_at) VALUES (?, ?, ?, ?, ?, ?)
+                 ON CONFLICT (id) DO NOTHING",
             )
             .bind(&id)
             .bind(plan_id.to_string())
             .bind(document)
+            .bind(FORMAT)
             .bind(write_instant(opened_at))
             .bind(binned_at.map(write_instant))
             .execute(&mut *connection)

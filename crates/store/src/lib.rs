@@ -8,6 +8,7 @@ mod backup;
 mod bin;
 mod connect;
 mod cooks;
+mod document;
 mod error;
 mod export;
 mod file;
@@ -29,7 +30,8 @@ use connect::Connections;
 
 pub use backup::{keep_backup, restore};
 pub use bin::{Binned, What};
-pub use cooks::{Appended, MOST_EVENTS, RawCook, StoredCook, Summary};
+pub use cooks::{Appended, MOST_EVENTS, RawCook, RawEvent, StoredCook, Summary};
+pub use document::Document;
 pub use error::{Error, Result, Trouble};
 pub use export::Progress;
 pub use file::{CookFile, EventFile, FILE_VERSION, PlanFile, ReadingFile, Staged, as_document};
@@ -71,17 +73,18 @@ impl Store {
     /// # Errors
     /// When the database can't be read.
     pub async fn kitchen(&self) -> Result<Kitchen> {
-        Ok(self.kitchen_document().await?.and_then(|document| read(&document).ok()).unwrap_or_default())
+        Ok(self.kitchen_document().await?.and_then(|document| document.read().ok()).unwrap_or_default())
     }
 
     /// The kitchen's document as it is kept.
     ///
     /// # Errors
     /// When the database can't be read.
-    pub async fn kitchen_document(&self) -> Result<Option<String>> {
-        Ok(sqlx::query_scalar("SELECT document FROM kitchen WHERE id = 1")
+    pub async fn kitchen_document(&self) -> Result<Option<Document>> {
+        let row: Option<(String, i64)> = sqlx::query_as("SELECT document, format FROM kitchen WHERE id = 1")
             .fetch_optional(self.connections.read())
-            .await?)
+            .await?;
+        Ok(row.map(|(text, format)| Document { format, text }))
     }
 
     /// Whether no kitchen was saved yet.
@@ -123,16 +126,14 @@ impl Store {
 
 async fn put_kitchen(connection: &mut sqlx::SqliteConnection, document: &str) -> Result<()> {
     sqlx::query(
-        "INSERT INTO kitchen (id, document) VALUES (1, ?) ON CONFLICT (id) DO UPDATE SET document = excluded.document",
+        "INSERT INTO kitchen (id, document, format) VALUES (1, ?, ?)
+         ON CONFLICT (id) DO UPDATE SET document = excluded.document, format = excluded.format",
     )
     .bind(document)
+    .bind(document::FORMAT)
     .execute(connection)
     .await?;
     Ok(())
-}
-
-fn read<T: serde::de::DeserializeOwned>(document: &str) -> Result<T> {
-    Ok(serde_json::from_str(document)?)
 }
 
 fn write<T: serde::Serialize>(value: &T) -> Result<String> {

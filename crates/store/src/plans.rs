@@ -4,7 +4,8 @@ use ergastic_core::plan::Plan;
 use jiff::Timestamp;
 use uuid::Uuid;
 
-use crate::{Error, Result, Store, read, read_id, read_instant, write, write_instant};
+use crate::document::{Document, FORMAT};
+use crate::{Error, Result, Store, read_id, read_instant, write, write_instant};
 
 /// A plan as it stands.
 #[derive(Debug, Clone, PartialEq)]
@@ -32,10 +33,11 @@ pub struct ListedPlan {
     pub plan: std::result::Result<Plan, String>,
 }
 
-type Row = (String, i64, String, String);
+type Row = (String, i64, String, i64, String);
 
-fn from_row((id, version, document, saved_at): Row) -> Result<StoredPlan> {
-    Ok(StoredPlan { id: read_id(&id)?, version, plan: read(&document)?, saved_at: read_instant(&saved_at)? })
+fn from_row((id, version, text, format, saved_at): Row) -> Result<StoredPlan> {
+    let plan = Document { format, text }.read()?;
+    Ok(StoredPlan { id: read_id(&id)?, version, plan, saved_at: read_instant(&saved_at)? })
 }
 
 impl Store {
@@ -45,14 +47,14 @@ impl Store {
     /// When the database can't be read.
     pub async fn plans(&self) -> Result<Vec<ListedPlan>> {
         let rows: Vec<Row> = sqlx::query_as(
-            "SELECT id, version, document, saved_at FROM plan AS newest
+            "SELECT id, version, document, format, saved_at FROM plan AS newest
              WHERE version = (SELECT max(version) FROM plan WHERE id = newest.id)
                AND id NOT IN (SELECT plan_id FROM plan_bin)",
         )
         .fetch_all(self.connections.read())
         .await?;
-        let listed = |(id, version, document, saved_at): Row| {
-            let plan = read(&document).map_err(|error| error.to_string());
+        let listed = |(id, version, text, format, saved_at): Row| {
+            let plan = Document { format, text }.read().map_err(|error| error.to_string());
             Some(ListedPlan { id: id.parse().ok()?, version, saved_at: read_instant(&saved_at).ok()?, plan })
         };
         let mut plans: Vec<_> = rows.into_iter().filter_map(listed).collect();
@@ -66,7 +68,7 @@ impl Store {
     /// [`Error::NotFound`] when there is none.
     pub async fn plan(&self, id: Uuid) -> Result<StoredPlan> {
         let row: Option<Row> = sqlx::query_as(
-            "SELECT id, version, document, saved_at FROM plan WHERE id = ? ORDER BY version DESC LIMIT 1",
+            "SELECT id, version, document, format, saved_at FROM plan WHERE id = ? ORDER BY version DESC LIMIT 1",
         )
         .bind(id.to_string())
         .fetch_optional(self.connections.read())
@@ -96,7 +98,7 @@ impl Store {
     /// [`Error::NotFound`] when there is none.
     pub async fn plan_version(&self, id: Uuid, version: i64) -> Result<StoredPlan> {
         let row: Option<Row> =
-            sqlx::query_as("SELECT id, version, document, saved_at FROM plan WHERE id = ? AND version = ?")
+            sqlx::query_as("SELECT id, version, document, format, saved_at FROM plan WHERE id = ? AND version = ?")
                 .bind(id.to_string())
                 .bind(version)
                 .fetch_optional(self.connections.read())
@@ -115,7 +117,7 @@ impl Store {
         let document = write(plan)?;
         let mut writing = self.connections.write().await?;
         let newest: Option<Row> = sqlx::query_as(
-            "SELECT id, version, document, saved_at FROM plan WHERE id = ? ORDER BY version DESC LIMIT 1",
+            "SELECT id, version, document, format, saved_at FROM plan WHERE id = ? ORDER BY version DESC LIMIT 1",
         )
         .bind(id.to_string())
         .fetch_optional(&mut *writing)
@@ -129,10 +131,11 @@ impl Store {
         if current != from_version {
             return Err(Error::Conflict { given: from_version, current });
         }
-        sqlx::query("INSERT INTO plan (id, version, document, saved_at) VALUES (?, ?, ?, ?)")
+        sqlx::query("INSERT INTO plan (id, version, document, format, saved_at) VALUES (?, ?, ?, ?, ?)")
             .bind(id.to_string())
             .bind(current + 1)
             .bind(&document)
+            .bind(FORMAT)
             .bind(write_instant(now))
             .execute(&mut *writing)
             .await?;

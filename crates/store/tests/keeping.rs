@@ -1,8 +1,9 @@
 //! What is stored comes back, once, and survives reopening, a full disk and many who write at once.
 
 use ergastic_core::cook::{Event, Happened};
+use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
-use ergastic_store::{Appended, Error, Reading, Staged, Store, Summary, Trouble, What};
+use ergastic_store::{Appended, Document, Error, Reading, Staged, Store, Summary, Trouble, What};
 use jiff::{SignedDuration, Timestamp};
 use uuid::Uuid;
 
@@ -311,6 +312,37 @@ async fn a_database_of_the_first_schema_is_brought_up_to_date_with_all_it_holds(
     assert_eq!((stove[0].id, stove[0].celsius), (Uuid::from_u128(0xa1), 60.5));
     assert_eq!(store.store_readings("stove", &stove).await.unwrap().repeated, 2, "their ids are known");
     assert_eq!(store.cooks_without_summary().await.unwrap(), [COOK]);
+    store.close().await;
+    remove(&file);
+}
+
+/// Whoever renames a field of these adds a step to the upgrades; the fixture stays as it is.
+#[test]
+fn documents_of_format_1_are_read_with_every_field() {
+    fn read<T: serde::de::DeserializeOwned + serde::Serialize>(kept: &serde_json::Value) -> serde_json::Value {
+        let document = Document { format: 1, text: kept.to_string() };
+        serde_json::to_value(document.read::<T>().unwrap()).unwrap()
+    }
+    let kept: serde_json::Value = serde_json::from_str(include_str!("fixtures/format-1.json")).unwrap();
+    assert_eq!(read::<Kitchen>(&kept["kitchen"]), kept["kitchen"]);
+    assert_eq!(read::<Plan>(&kept["plan"]), kept["plan"]);
+    assert_eq!(read::<Vec<Happened>>(&kept["events"]), kept["events"]);
+}
+
+#[tokio::test]
+async fn a_field_of_another_version_leaves_the_lists_and_the_export_whole() {
+    let (file, store) = on_disk().await;
+    store.save_plan(Uuid::from_u128(1), 0, &plan("One"), now()).await.unwrap();
+    store.open_cook(COOK, Uuid::from_u128(1), &plan("One"), now(), &shown("One")).await.unwrap();
+    store.append(COOK, 0, &[note(1, "steady")], &shown("One")).await.unwrap();
+    store.close().await;
+    let strange = |table: &str, of: &str| format!("UPDATE {table} SET {of} = json_set({of}, '$.moon', 'full');");
+    run_sql(&file, &(strange("plan", "document") + &strange("cook", "document") + &strange("cook_event", "happened")))
+        .await;
+    let store = Store::open(&file).await.unwrap();
+    assert_eq!(store.plans().await.unwrap()[0].plan, Ok(plan("One")));
+    assert_eq!(store.cook(COOK).await.unwrap().events, [note(1, "steady")]);
+    assert!(!export(&store).await.to_string().contains("moon"), "what is written is of this version");
     store.close().await;
     remove(&file);
 }

@@ -8,6 +8,9 @@ missing = { $field } is missing; { $allowed }
 
 a-value = a value
 a-list = a list
+an-object = an object
+this-field = this field
+a-second-value = a second value
 beside-stages = a value beside stages
 beside-parts = a value beside parts
 more-than-one-end = more than one end
@@ -139,10 +142,22 @@ recipe-heat = its heat can't be { $given }: { $allowed }
 
 not-one-object = it must be one JSON object
 object-with-names = it must be an object with the names of its fields
-more-text = more text after the JSON
-one-value = give one JSON value
 this-text = this text
+so-many-values = so many values
+# $line (Count) $column (Count)
+not-json = it must be one JSON value, and is none at line { $line }, column { $column }
+# $line (Count) $column (Count)
+other-form = it must have the form that belongs here, and has another at line { $line }, column { $column }
 # $reason (Text)
-not-json = it must be JSON that fits the field: { $reason }
-# $expected (Text)
-expected = it must be { $expected }
+fit = it must fit: { $reason }
+a-number = it must be a number
+whole-number = it must be a whole number
+whole-number-from-0 = it must be a whole number, 0 or more
+true-or-false = it must be true or false
+a-text = it must be a text
+an-id = it must be an id such as 5f0c8a52-7d1e-4b7e-9a3c-2f6f0d1c4b9a
+must-be-a-list = it must be a list
+# $length (Count)
+list-of = it must be a list of { $length }
+no-field = there is none here
+give-once = give it once

@@ -24,6 +24,8 @@ cook-full = this cook holds { $most } things that happened, which is all it can.
 importing = another file is being brought in. Wait until it is done
 # $reason (Text)
 damaged = a stored document can't be read: { $reason }
+# $format (Text)
+later-format = it is of format { $format }, which a later version of Ergastic wrote
 # $text (Text)
 no-id = { $text } is not an id
 # $text (Text)
@@ -50,7 +52,6 @@ folder-taken = another Ergastic keeps its kitchen in { $path }. Stop that one, o
 
 what-came = what came
 a-part-of-it = a part of it
-this-field = this field
 broke-off = the file broke off
 # $most (Count)
 part-too-long = one part is longer than { $most } bytes

@@ -20,7 +20,6 @@ too-long = this is longer than the { $most } bytes it may have
 rest-did-not-come = the rest of the request did not come
 broke-off = the request broke off
 no-web-files = The web files are not in this build. Build it with "dev build"
-what-the-address-says = what the address says
 
 header = header
 csv-header = it must be at,celsius
@@ -28,7 +27,6 @@ this-row = this row
 more-rows = more rows
 # $most (Count)
 most-readings = send { $most } readings at most at once
-a-number = it must be a number
 # $reason (Text)
 because = { $reason }
 

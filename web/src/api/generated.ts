@@ -1929,6 +1929,7 @@ export interface components {
             at_c?: number | null;
             /**
              * Format: double
+             * @description Time at pressure, min; solved for where not given.
              * @default null
              */
             at_pressure_min?: number | null;
@@ -1938,7 +1939,10 @@ export interface components {
              * @default null
              */
             bath_c?: number | null;
-            /** @default null */
+            /**
+             * @description The oven's fan.
+             * @default null
+             */
             fan?: boolean | null;
             /**
              * Format: double

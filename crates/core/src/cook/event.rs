@@ -3,14 +3,15 @@
 use std::collections::HashSet;
 
 use jiff::Timestamp;
-use serde::{Deserialize, Serialize};
+use serde::{Deserialize, Deserializer, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
 use crate::clock::{check_instant, plus_minutes};
-use crate::error::{Result, Unit, in_range};
+use crate::error::{self, Unit, in_range};
 use crate::forecast::{Added, Evidence, HORIZON_S};
+use crate::json::{ByKind, tagged};
 use crate::sheet::TaskId;
 use crate::tender::Check;
 use crate::text::check_name;
@@ -35,7 +36,7 @@ pub struct Outcome {
 }
 
 /// Something that happened.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
 #[serde(tag = "kind", rename_all = "snake_case", deny_unknown_fields)]
 pub enum Happened {
     /// The meat went into the hot liquid: the clock starts.
@@ -98,6 +99,54 @@ pub enum Happened {
     },
 }
 
+/// How [`Happened`] is read once its kind is known; the compiler holds the two alike.
+#[derive(Deserialize)]
+#[serde(remote = "Happened", rename_all = "snake_case", deny_unknown_fields)]
+enum OfKind {
+    MetHeat {},
+    TaskDone {
+        task: String,
+    },
+    CoreReading {
+        celsius: f64,
+    },
+    Check {
+        found: Check,
+    },
+    LiquidAdded {
+        litres: f64,
+        celsius: Option<f64>,
+    },
+    Dipped {
+        litres: f64,
+    },
+    Weighed {
+        lost_kg: f64,
+    },
+    Note {
+        text: String,
+    },
+    Closed {
+        #[serde(default)]
+        outcome: Outcome,
+    },
+    Undone {
+        event: Uuid,
+    },
+}
+
+impl ByKind for Happened {
+    fn by_kind<'de, D: Deserializer<'de>>(deserializer: D) -> Result<Self, D::Error> {
+        OfKind::deserialize(deserializer)
+    }
+}
+
+impl<'de> Deserialize<'de> for Happened {
+    fn deserialize<D: Deserializer<'de>>(deserializer: D) -> Result<Self, D::Error> {
+        tagged(deserializer)
+    }
+}
+
 /// An event with its client-made id and its instant.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
@@ -115,7 +164,7 @@ impl Event {
     ///
     /// # Errors
     /// Names the field that can't be used.
-    pub fn check(&self) -> Result<()> {
+    pub fn check(&self) -> error::Result<()> {
         check_instant("at", self.at)?;
         match &self.happened {
             Happened::CoreReading { celsius } => in_range("celsius", *celsius, -40.0, 400.0, Unit::Celsius).map(drop),

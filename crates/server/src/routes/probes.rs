@@ -5,6 +5,7 @@ use axum::extract::{Request, State};
 use axum::http::{HeaderMap, header};
 use axum::response::{IntoResponse, Response};
 use ergastic_core::error::Kind;
+use ergastic_core::json::{read_list, without_mark};
 use ergastic_core::text::check_name;
 use ergastic_core::{Error, Result};
 use ergastic_store::Reading;
@@ -20,7 +21,6 @@ use crate::app::App;
 use crate::checks;
 use crate::error::ApiResult;
 use crate::extract::{Json, Name, Query, body};
-use crate::json::{AtMost, THE_REQUEST, read, without_mark};
 
 /// A batch may carry this much: a day of a reading a second, and some.
 const MOST_BYTES: usize = 16 << 20;
@@ -77,11 +77,8 @@ pub async fn post_readings(
         .get(header::CONTENT_TYPE)
         .and_then(|kind| kind.to_str().ok())
         .is_some_and(|kind| kind.starts_with("text/csv"));
-    let readings = if csv {
-        from_csv(&probe, without_mark(&body))?
-    } else {
-        read::<AtMost<ProbeReading, MOST_READINGS>>(&body)?.0
-    };
+    let readings =
+        if csv { from_csv(&probe, without_mark(&body))? } else { read_list::<ProbeReading>(&body, MOST_READINGS)? };
     let now = Timestamp::now();
     for (row, reading) in readings.iter().enumerate() {
         checks::reading(reading.at, reading.celsius, now).map_err(|error| error.within(&format!("[{row}]")))?;
@@ -157,7 +154,7 @@ fn from_csv(probe: &str, body: &[u8]) -> Result<Vec<ProbeReading>> {
             if row == MOST_READINGS {
                 return Err(Error::said(
                     Kind::OutOfRange,
-                    THE_REQUEST,
+                    "",
                     say::more_rows(),
                     say::most_readings(MOST_READINGS as u32),
                 ));
@@ -171,7 +168,7 @@ fn from_csv(probe: &str, body: &[u8]) -> Result<Vec<ProbeReading>> {
                 .map_err(|_| Error::new(Kind::Unknown, format!("[{row}].at"), &at, errors::instant_with_offset()))?;
             let celsius = celsius
                 .parse()
-                .map_err(|_| Error::new(Kind::Unknown, format!("[{row}].celsius"), &celsius, say::a_number()))?;
+                .map_err(|_| Error::new(Kind::Unknown, format!("[{row}].celsius"), &celsius, errors::a_number()))?;
             Ok(ProbeReading { id: Uuid::new_v5(&Uuid::NAMESPACE_OID, format!("{probe} {at}").as_bytes()), at, celsius })
         })
         .collect()
