@@ -130,7 +130,7 @@ fn bad_input_is_one_line_that_names_the_field_and_exit_code_2() {
         (b"hello", "JSON"),
         (b"\xff\xfe", "JSON"),
         (b"{} {}", "JSON"),
-        (deep.as_bytes(), "object"),
+        (deep.as_bytes(), "JSON"),
         (long.as_bytes(), "size_mm"),
         (&huge, "larger"),
         (b"{}", "cut"),
