@@ -58,7 +58,7 @@ fn main() {
         });
         let about =
             about.unwrap_or_else(|| panic!("{}: begin it with a comment ### that says what it holds", file.display()));
-        writeln!(code, "/// {about}\npub mod {place} {{\n    #![allow(clippy::doc_lazy_continuation)]\n    #[allow(unused_imports)] // a place may say nothing with a quantity in it\n    use crate::quantity::*;\n    use crate::said::Said;").unwrap();
+        writeln!(code, "/// {about}\npub mod {place} {{\n    #![allow(clippy::doc_lazy_continuation)]\n    #[allow(unused_imports)] // a place may say nothing with a quantity in it\n    use crate::quantity::*;\n    use crate::said::{{Message, Said}};").unwrap();
         for entry in &resource.body {
             if let Entry::Message(message) = entry {
                 say(&place, message, &mut code, &mut catalogue);
@@ -124,9 +124,9 @@ fn say(place: &str, message: &Message<&str>, code: &mut String, catalogue: &mut 
             used_at_all.push(variable.clone());
         }
         let doc = text.replace('\n', " ").replace('[', "(").replace(']', ")");
-        writeln!(code, "\n    /// “{doc}”\n    pub fn {name}({}) -> Said {{\n        Said::new({place:?}, {id:?}, {attribute:?}, vec![{}])\n    }}",
+        writeln!(code, "\n    /// “{doc}”\n    pub fn {name}({}) -> Said {{\n        Said::new(&Message {{ place: {place:?}, id: {id:?}, attribute: {attribute:?} }}, vec![{}])\n    }}",
             takes.trim_end_matches(", "), gives.trim_end_matches(", ")).unwrap();
-        writeln!(catalogue, "    Entry {{ place: {place:?}, id: {id:?}, attribute: {attribute:?}, function: {name:?}, arguments: &[{listed}] }},").unwrap();
+        writeln!(catalogue, "    Entry {{ message: Message {{ place: {place:?}, id: {id:?}, attribute: {attribute:?} }}, function: {name:?}, arguments: &[{listed}] }},").unwrap();
     }
     for (name, _) in &kinds {
         assert!(used_at_all.contains(name), "{place}/{id}: ${name} stands in its comment and nowhere else");

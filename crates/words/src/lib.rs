@@ -25,20 +25,18 @@ pub use quantity::{
     Dial, Difference, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, Share, Size, Span, Spoons,
     Strength, Temperature, Units, Volume,
 };
-pub use said::{Argument, Join, Said};
+pub use said::{Argument, Join, Message, Said};
 pub use voice::Voice;
 
 /// What the tests read the whole voice by.
 pub mod catalogue {
+    use crate::said::Message;
+
     /// A text and what it takes.
     #[derive(Debug, Clone, Copy)]
     pub struct Entry {
-        /// Its file.
-        pub place: &'static str,
-        /// Its message.
-        pub id: &'static str,
-        /// Its attribute, if it is one's.
-        pub attribute: Option<&'static str>,
+        /// Where it stands.
+        pub message: Message,
         /// The function made of it.
         pub function: &'static str,
         /// Its arguments: name, kind, and the keys it chooses by.

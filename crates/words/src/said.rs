@@ -26,17 +26,24 @@ pub enum Join {
     Space,
 }
 
+/// Where a message stands.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub struct Message {
+    /// The Fluent file.
+    pub place: &'static str,
+    /// Its id there.
+    pub id: &'static str,
+    /// Its attribute, if it is one's.
+    pub attribute: Option<&'static str>,
+}
+
 /// Something to say: a message and its facts.
 #[derive(Debug, Clone, PartialEq)]
 pub enum Said {
     /// A message of a place.
     Message {
-        /// The Fluent file.
-        place: &'static str,
-        /// The message.
-        id: &'static str,
-        /// Its attribute, if it is one's.
-        attribute: Option<&'static str>,
+        /// Which.
+        message: &'static Message,
         /// What it names.
         arguments: Vec<(&'static str, Argument)>,
     },
@@ -50,13 +57,8 @@ pub enum Said {
 
 impl Said {
     /// A message; the functions of the places make these.
-    pub(crate) fn new(
-        place: &'static str,
-        id: &'static str,
-        attribute: Option<&'static str>,
-        arguments: Vec<(&'static str, Argument)>,
-    ) -> Self {
-        Self::Message { place, id, attribute, arguments }
+    pub(crate) fn new(message: &'static Message, arguments: Vec<(&'static str, Argument)>) -> Self {
+        Self::Message { message, arguments }
     }
 
     /// What somebody else wrote.

@@ -10,7 +10,7 @@ use unic_langid::LanguageIdentifier;
 
 use crate::places::units as say;
 use crate::quantity::Units;
-use crate::said::{Argument, Join, Said};
+use crate::said::{Argument, Join, Message, Said};
 use crate::written::written;
 
 include!(concat!(env!("OUT_DIR"), "/english.rs"));
@@ -105,11 +105,12 @@ impl Voice {
                 _ => String::new(),
             },
             Said::List(items, join) => self.list(items, *join),
-            Said::Message { place, id, attribute, arguments } => self.message(place, id, *attribute, arguments),
+            Said::Message { message, arguments } => self.message(message, arguments),
         }
     }
 
-    fn message(self, place: &str, id: &str, attribute: Option<&str>, arguments: &[(&'static str, Argument)]) -> String {
+    fn message(self, message: &Message, arguments: &[(&'static str, Argument)]) -> String {
+        let Message { place, id, attribute } = *message;
         let bundle = &ENGLISH.0[place];
         let message = bundle.get_message(id).expect("the build has read it");
         let pattern = match attribute {

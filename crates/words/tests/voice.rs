@@ -115,10 +115,10 @@ fn guidance(name: &str) -> f64 {
     }
 }
 
-fn said(entry: &Entry, sample: Sample, key: usize) -> Said {
+fn said(entry: &'static Entry, sample: Sample, key: usize) -> Said {
     let arguments = entry.arguments.iter().enumerate();
     let arguments = arguments.map(|(i, (name, kind, keys))| (*name, fact(name, kind, keys, sample, i, key))).collect();
-    Said::Message { place: entry.place, id: entry.id, attribute: entry.attribute, arguments }
+    Said::Message { message: &entry.message, arguments }
 }
 
 /// How many texts a message has: one for each key that it chooses by.
@@ -148,7 +148,7 @@ fn fault(text: &str, units: Units, place: &str) -> Option<&'static str> {
         Units::Us => ("us", &["°C", "kg", "L", "mL", "mm", "cm"]),
     };
     let spoons_beside_grams = |unit: &str| own == "metric" && unit == "tbsp" && has("g");
-    let wrong = |unit: &&&str| has(unit) && !spoons_beside_grams(unit) && !(**unit == "in" && !text.contains("½ in"));
+    let wrong = |unit: &&&str| has(unit) && !spoons_beside_grams(unit) && (**unit != "in" || text.contains("½ in"));
     foreign.iter().find(wrong).map(|_| "the other kitchen's units")
 }
 
@@ -159,8 +159,8 @@ fn every_text_reads_whole_in_both_units_with_any_facts() {
         for entry in CATALOGUE {
             for (sample, key) in SAMPLES.iter().flat_map(|sample| (0..ways(entry)).map(move |key| (*sample, key))) {
                 let text = voice.say(said(entry, sample, key));
-                let fault = fault(&text, units, entry.place);
-                assert_eq!(fault, None, "{}/{} with {sample:?} facts: {text}", entry.place, entry.function);
+                let fault = fault(&text, units, entry.message.place);
+                assert_eq!(fault, None, "{}/{} with {sample:?} facts: {text}", entry.message.place, entry.function);
             }
         }
     }
@@ -169,10 +169,10 @@ fn every_text_reads_whole_in_both_units_with_any_facts() {
 /// Every text of a place, as it is said with ordinary facts: to be read from end to end.
 #[test]
 fn the_voice_reads_as_prose() {
-    let places: std::collections::BTreeSet<_> = CATALOGUE.iter().map(|entry| entry.place).collect();
+    let places: std::collections::BTreeSet<_> = CATALOGUE.iter().map(|entry| entry.message.place).collect();
     for place in places {
         let mut prose = String::new();
-        for entry in CATALOGUE.iter().filter(|entry| entry.place == place) {
+        for entry in CATALOGUE.iter().filter(|entry| entry.message.place == place) {
             for key in 0..ways(entry) {
                 let [metric, us] = [Units::Metric, Units::Us]
                     .map(|units| Voice::new(units).say(said(entry, Sample::Ordinary, key)).replace('\n', " "));
@@ -211,6 +211,6 @@ fn nothing_is_kept_that_nobody_says() {
         .map(|rest| rest.split(|c: char| !c.is_ascii_alphanumeric() && c != '_').next().unwrap_or_default())
         .collect();
     let idle: Vec<_> = CATALOGUE.iter().filter(|entry| !called.contains(entry.function)).collect();
-    let idle: Vec<_> = idle.iter().map(|entry| format!("{}/{}", entry.place, entry.function)).collect();
+    let idle: Vec<_> = idle.iter().map(|entry| format!("{}/{}", entry.message.place, entry.function)).collect();
     assert!(idle.is_empty(), "{idle:#?}");
 }

@@ -95,7 +95,7 @@ impl Told<'_> {
         if self.sear.happens() {
             steps.extend(self.in_the_pan());
         }
-        steps.extend(self.into_it());
+        steps.extend(self.filling());
         if let Some(pot) = self.pot.filter(|_| self.case.first().medium.is_pot()) {
             steps.extend(self.in_the_pot(pot));
         }
@@ -179,7 +179,7 @@ impl Told<'_> {
     }
 
     /// Where nothing is poured the first heat has its own way in.
-    fn into_it(&self) -> Vec<Step> {
+    fn filling(&self) -> Vec<Step> {
         let Self { case, bench, .. } = *self;
         match &case.first().medium {
             Medium::Pit { pit, .. } => {
