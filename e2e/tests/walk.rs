@@ -74,7 +74,7 @@ async fn from_a_cut_and_a_bell_to_a_log_line() -> Outcome {
     kitchen.says("Tender. Keep it hot").await?;
     kitchen.press("Finish").await?;
     kitchen.says("Bring the sauce home").await?;
-    kitchen.says("cornflour slurry").await?;
+    kitchen.says("of cornflour, stirred in cold water").await?;
     kitchen.press("weak").await?;
     kitchen.says("Boil it down").await?;
     kitchen.fill("What to change next time", "Nothing at all").await?;
@@ -220,14 +220,14 @@ async fn a_time_is_explained_and_another_way_tried() -> Outcome {
         ("wrapped", "paper from 70"),
         ("pressure", "kPa over the air"),
         ("bath", "A bath holds its temperature"),
-        ("coals", "Coals only outdoors"),
-        ("day_before", "chilled in its liquid"),
+        ("coals", "Burn coals outdoors only"),
+        ("day_before", "a chill in its liquid"),
     ] {
         kitchen.find(&format!("//option[@value='{key}']")).await?.click().await?;
         kitchen.says(words).await?;
     }
     kitchen.browser.refresh().await?;
-    kitchen.says("chilled in its liquid").await?;
+    kitchen.says("a chill in its liquid").await?;
     kitchen
         .go("/why?f=%7B%22cut%22%3A%22chuck%22%2C%22method%22%3A%22smoke%22%2C%22heat%22%3A%7B%22pit_c%22%3A900%7D%7D")
         .await?;
@@ -367,7 +367,7 @@ async fn a_way_in_two_goes_is_planned_worked_back_and_cooked() -> Outcome {
         kitchen.browser.execute("return new Date(Date.now() + 30 * 3600e3).toISOString().slice(0, 16)", vec![]).await?;
     kitchen.go(&format!("/match?cut=brisket&kg=2.5&bell={}", bell.as_str().unwrap_or_default())).await?;
     kitchen.press("Braise the day before, reheat").await?;
-    kitchen.says("then chilled in its liquid").await?;
+    kitchen.says("a chill in its liquid").await?;
     kitchen.press("Plan it this way").await?;
     kitchen.press("List").await?;
     kitchen.press("Work it back from the bell").await?;
@@ -388,7 +388,7 @@ async fn the_kitchen_shows_its_figures_in_other_units() -> Outcome {
     kitchen.find("//*[@role='status'][contains(., 'Saved')]").await?;
     kitchen.go("/sheet").await?;
     kitchen.press("Lake-ice shin").await?;
-    kitchen.says("Light the oven: 302 °F").await?;
+    kitchen.says("Light the oven: 300 °F").await?;
     kitchen.go("/kitchen").await?;
     kitchen.fill("Above the sea", "99999").await?;
     kitchen.says("it must be -430 to 6000 m").await?;

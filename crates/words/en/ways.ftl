@@ -61,7 +61,7 @@ pit-wrapped-at-once = { A($dial) } pit, in { $material ->
        *[foil] foil
     } from the start
 # $cooling (Key)
-chill = the cold, { $cooling ->
+chill = a chill { $cooling ->
         [in_liquid] in its liquid
         [in_bag] in its bag
        *[on_tray] on a tray

@@ -20,100 +20,60 @@ const MOST_SPOONS: f64 = 36.0;
 /// A quantity in words and figures.
 pub fn written(argument: &Argument, units: Units) -> String {
     let us = units == Units::Us;
+    type Write = fn(f64) -> String;
+    let either = |value: f64, metric: Write, other: Write| if us { other(value) } else { metric(value) };
     match argument {
-        Argument::Mass(Mass(kg)) => {
-            if us {
-                pounds(*kg)
-            } else {
-                kilos(*kg)
-            }
-        }
-        Argument::Grams(Grams(g)) if us && *g >= OUNCE_G => format!("{} oz", fraction(g / OUNCE_G, 4.0)),
-        Argument::Grams(Grams(g)) => grams(*g),
-        Argument::Spoons(Spoons { grams: g, teaspoon_g }) => {
-            let (by_spoon, weighed) = (spoons(g / teaspoon_g), grams(*g));
-            match (us, g / teaspoon_g) {
-                (true, _) => format!("{by_spoon} ({weighed})"),
-                // So much is weighed.
-                (false, teaspoons) if teaspoons > MOST_SPOONS => weighed,
-                (false, _) => format!("{weighed} ({by_spoon})"),
-            }
-        }
-        Argument::Volume(Volume(l)) => {
-            if us {
-                cups(*l)
-            } else {
-                litres(*l)
-            }
-        }
-        Argument::Length(Length(mm)) => {
-            if us {
-                inches(*mm)
-            } else {
-                millimetres(*mm)
-            }
-        }
+        Argument::Mass(Mass(kg)) => either(*kg, kilos, pounds),
+        Argument::Grams(Grams(g)) => either(*g, grams, ounces_or_grams),
+        Argument::Spoons(by) => spoonful(*by, us),
+        Argument::Volume(Volume(l)) => either(*l, litres, cups),
+        Argument::Length(Length(mm)) => either(*mm, millimetres, inches),
         Argument::Size(Size(mm)) => sides(*mm, us),
-        Argument::Temperature(Temperature(c)) => {
-            if us {
-                fahrenheit(c * 1.8 + 32.0)
-            } else {
-                celsius(*c)
-            }
-        }
-        Argument::Guide(Guide(c)) => {
-            if us {
-                fahrenheit(published(c * 1.8 + 32.0))
-            } else {
-                celsius(*c)
-            }
-        }
-        Argument::Dial(Dial(c)) => {
-            if us {
-                fahrenheit(((c * 1.8 + 32.0) / 25.0).round() * 25.0)
-            } else {
-                celsius(*c)
-            }
-        }
+        Argument::Temperature(Temperature(c)) => either(*c, celsius, |c| fahrenheit(to_fahrenheit(c))),
+        Argument::Guide(Guide(c)) => either(*c, celsius, |c| fahrenheit(published(to_fahrenheit(c)))),
+        Argument::Dial(Dial(c)) => either(*c, celsius, |c| fahrenheit((to_fahrenheit(c) / 25.0).round() * 25.0)),
         Argument::Difference(Difference(k)) => {
-            if us {
-                format!("{} °F", whole(k * 1.8))
-            } else {
-                format!("{} °C", whole(*k))
-            }
+            either(*k, |k| format!("{} °C", whole(k)), |k| format!("{} °F", whole(k * 1.8)))
         }
         Argument::Span(Span(min)) => span(*min),
         Argument::Minutes(Minutes(min)) => minutes(*min),
         Argument::Instant(Instant { at, zone }) => moment(*at, zone, us),
-        Argument::Power(Power(w)) => {
-            if *w < 1000.0 {
-                format!("{} W", whole(*w))
-            } else {
-                format!("{} kW", decimals(w / 1000.0, 1))
-            }
-        }
+        Argument::Power(Power(w)) if *w < 1000.0 => format!("{} W", whole(*w)),
+        Argument::Power(Power(w)) => format!("{} kW", decimals(w / 1000.0, 1)),
         Argument::Share(Share(share)) => in_ten(*share),
-        Argument::Percent(Percent(share)) => {
-            let percent = share * 100.0;
-            format!("{} %", if percent < 10.0 { decimals(percent, 1) } else { whole(percent) })
-        }
+        Argument::Percent(Percent(share)) => percent(share * 100.0),
         Argument::Strength(Strength(g)) => {
-            if us {
-                format!("{} % salt", decimals(g / 10.0, 1))
-            } else {
-                format!("{} g of salt a kilo", whole(*g))
-            }
+            either(*g, |g| format!("{} g of salt a kilo", whole(g)), |g| format!("{} % salt", decimals(g / 10.0, 1)))
         }
         Argument::Price(Price(kilo)) => {
-            if us {
-                format!("{:.2} a pound", kilo * POUND_KG)
-            } else {
-                format!("{kilo:.2} a kilo")
-            }
+            either(*kilo, |kilo| format!("{kilo:.2} a kilo"), |kilo| format!("{:.2} a pound", kilo * POUND_KG))
         }
         Argument::Number(number) => plain(*number),
         // What is not a quantity is put in by the voice itself.
         Argument::Count(_) | Argument::Text(_) | Argument::Key(_) | Argument::Said(_) => String::new(),
+    }
+}
+
+fn to_fahrenheit(celsius: f64) -> f64 {
+    celsius * 1.8 + 32.0
+}
+
+fn percent(value: f64) -> String {
+    format!("{} %", if value < 10.0 { decimals(value, 1) } else { whole(value) })
+}
+
+fn ounces_or_grams(g: f64) -> String {
+    if g >= OUNCE_G { format!("{} oz", fraction(g / OUNCE_G, 4.0)) } else { grams(g) }
+}
+
+/// By the spoon and on the scales: what the cook has at hand first.
+fn spoonful(Spoons { grams: g, teaspoon_g }: Spoons, us: bool) -> String {
+    let (teaspoons, weighed) = (g / teaspoon_g, grams(g));
+    match us {
+        true => format!("{} ({weighed})", spoons(teaspoons)),
+        // So much is weighed.
+        false if teaspoons > MOST_SPOONS => weighed,
+        false => format!("{weighed} ({})", spoons(teaspoons)),
     }
 }
 
@@ -203,10 +163,10 @@ fn pounds(kg: f64) -> String {
 }
 
 fn spoons(teaspoons: f64) -> String {
-    // From nine teaspoons on they are counted by the tablespoon, and by the cup from twelve of those.
+    // From six teaspoons on they are counted by the tablespoon, and by the cup from twelve of those.
     match teaspoons {
         n if n < 0.09 => "a pinch".into(),
-        n if n < 9.0 => format!("{} tsp", fraction(n, if n < 1.0 { 8.0 } else { 4.0 })),
+        n if n < 5.9 => format!("{} tsp", fraction(n, if n < 1.0 { 8.0 } else { 4.0 })),
         n if n < 36.0 => format!("{} tbsp", fraction(n / 3.0, 2.0)),
         n => measure(n / 48.0, 4.0, "cup"),
     }

@@ -159,6 +159,68 @@ pub struct PotNow {
     pub gelatin_g: f64,
 }
 
+/// A plan and what happened, reckoned up to now.
+struct Reckoning {
+    /// As it was planned.
+    before: Worked,
+    /// As it went, where something was found or poured in.
+    went: Option<Worked>,
+    /// Findings the second rests on.
+    findings: usize,
+    /// When the meat meets the heat as planned.
+    planned_met_heat_at: Timestamp,
+}
+
+impl Reckoning {
+    fn of(plan: &Plan, kitchen: &Kitchen, opened_at: Timestamp, standing: &Standing, now: Timestamp) -> Result<Self> {
+        if let Some(late) = standing.poured_too_late() {
+            return Err(Error::new(Kind::OutOfRange, "at", late, errors::too_late_to_pour()));
+        }
+        let evidence = standing.evidence();
+        // What is over no longer changes with the clock.
+        let until = standing.done(TaskId::Lift).or(standing.closed().map(|(at, _)| at)).unwrap_or(now);
+        // A cook that was forgotten is not followed for months.
+        let until = until.min(plus_minutes(standing.met_heat().unwrap_or(now).max(plan.bell), FORGOTTEN_MIN));
+        let look_s = standing.met_heat().map(|from| minutes_between(from, until).max(0.0) * 60.0);
+        let before = Worked::new(plan, kitchen, &[], look_s)?;
+        let added = standing.added();
+        let went = if evidence.is_empty() && added.is_empty() {
+            None
+        } else {
+            // What was poured in cools the pot: the forecast goes on from the plan as it really went.
+            let mut went = plan.clone();
+            went.forecast.added = Some(plan.forecast.added.iter().flatten().cloned().chain(added).collect());
+            Some(Worked::new(&went, kitchen, &evidence, look_s)?)
+        };
+        let planned_met_heat_at = timing(&before, plan, kitchen, opened_at)?.met_heat_at;
+        Ok(Self { before, went, findings: evidence.len(), planned_met_heat_at })
+    }
+
+    fn worked(&self) -> &Worked {
+        self.went.as_ref().unwrap_or(&self.before)
+    }
+}
+
+/// When it is lifted: as it was, or as it will be.
+fn lift_at(
+    standing: &Standing,
+    worked: &Worked,
+    tender_at: Option<Timestamp>,
+    from: Timestamp,
+    wanted: Timestamp,
+    now: Timestamp,
+) -> Timestamp {
+    match (standing.done(TaskId::Lift), tender_at) {
+        (Some(lifted), _) => lifted,
+        (None, Some(tender)) => wanted.max(tender),
+        (None, None) => {
+            let half = worked.ready_min(0.5).map_or(wanted, |m| plus_minutes(from, m));
+            let under_way = standing.met_heat().is_some() && standing.closed().is_none();
+            wanted.max(half).max(if under_way { now } else { half })
+        }
+    }
+}
+
 /// Folds a plan and what happened into what is so at `now`.
 ///
 /// # Errors
@@ -172,47 +234,21 @@ pub fn view(
     now: Timestamp,
 ) -> Result<CookView> {
     let standing = Standing::of(events);
-    if let Some(late) = standing.poured_too_late() {
-        return Err(Error::new(Kind::OutOfRange, "at", late, errors::too_late_to_pour()));
-    }
-    let evidence = standing.evidence();
-    // What is over no longer changes with the clock.
-    let until = standing.done(TaskId::Lift).or(standing.closed().map(|(at, _)| at)).unwrap_or(now);
-    // A cook that was forgotten is not followed for months.
-    let until = until.min(plus_minutes(standing.met_heat().unwrap_or(now).max(plan.bell), FORGOTTEN_MIN));
-    let look_s = standing.met_heat().map(|from| minutes_between(from, until).max(0.0) * 60.0);
-    let before = Worked::new(plan, kitchen, &[], look_s)?;
-    let added = standing.added();
-    let worked = if evidence.is_empty() && added.is_empty() {
-        None
-    } else {
-        // What was poured in cools the pot: the forecast goes on from the plan as it really went.
-        let mut went = plan.clone();
-        went.forecast.added = Some(plan.forecast.added.iter().flatten().cloned().chain(added).collect());
-        Some(Worked::new(&went, kitchen, &evidence, look_s)?)
-    };
-    let worked = worked.as_ref().unwrap_or(&before);
-    let planned = timing(&before, plan, kitchen, opened_at)?;
-
-    let met_heat = standing.met_heat();
-    let closed = standing.closed();
-    let from =
-        met_heat.unwrap_or_else(|| planned.met_heat_at.max(if closed.is_some() { planned.met_heat_at } else { now }));
+    let reckoning = Reckoning::of(plan, kitchen, opened_at, &standing, now)?;
+    let (before, worked) = (&reckoning.before, reckoning.worked());
+    let (met_heat, closed) = (standing.met_heat(), standing.closed());
+    let planned = reckoning.planned_met_heat_at;
+    let from = met_heat.unwrap_or(if closed.is_some() { planned } else { planned.max(now) });
     let tender_at = met_heat.and_then(|_| tender_at(&standing, worked.case.main().eaten_as));
     let finishing = worked.durations.finishing_min();
-    let wanted_lift = plus_minutes(plan.bell, -finishing);
-    let lift_at = match (standing.done(TaskId::Lift), tender_at) {
-        (Some(lifted), _) => lifted,
-        (None, Some(tender)) => wanted_lift.max(tender),
-        (None, None) => {
-            let half = worked.ready_min(0.5).map_or(wanted_lift, |m| plus_minutes(from, m));
-            let waiting = if met_heat.is_some() && closed.is_none() { now } else { half };
-            wanted_lift.max(half).max(waiting)
-        }
-    };
+    let wanted = plus_minutes(plan.bell, -finishing);
+    let lift_at = lift_at(&standing, worked, tender_at, from, wanted, now);
     let serve_at = plus_minutes(lift_at, finishing);
-    let (ready, too_far) = worked.bands(&plan.name, from, lift_at);
-    let (foretold_ready, foretold_too_far) = before.bands(&plan.name, from, wanted_lift.max(from));
+    let band = |worked: &Worked, until| {
+        let (ready, too_far) = worked.bands(&plan.name, from, until);
+        Band { ready, too_far }
+    };
+    let band_now = band(worked, lift_at);
 
     let not_before = if met_heat.is_none() { Some(opened_at) } else { None };
     let tasks = states(lay(plan, worked, from, lift_at, not_before), &standing, closed.map_or(now, |(at, _)| at));
@@ -223,44 +259,49 @@ pub fn view(
         (None, Some(_), None) => Status::UnderWay,
         (None, Some(_), Some(_)) => Status::Tender,
     };
-    let prediction = prediction(&before, met_heat, tender_at);
-    let durations = &worked.durations;
+    let prediction = prediction(before, met_heat, tender_at);
+    let goal = worked.case.main().goal;
     Ok(CookView {
         status,
         met_heat_at: met_heat,
-        planned_met_heat_at: planned.met_heat_at,
+        planned_met_heat_at: planned,
         now_task,
         next_task,
-        words: words(status, worked, &ready, plan.bell, serve_at, &prediction),
-        band: Band { ready, too_far },
-        foretold: Band { ready: foretold_ready, too_far: foretold_too_far },
+        words: words(status, worked, &band_now.ready, plan.bell, serve_at, &prediction),
+        band: band_now,
+        foretold: band(before, wanted.max(from)),
         tender_at,
         lift_at,
         serve_at,
         late_min: minutes_between(plan.bell, serve_at).max(0.0).ceil(),
         tenderness: worked.update.tenderness,
-        goal: [
-            worked.case.main().goal.enough / worked.case.main().goal.resistance,
-            worked.case.main().goal.too_far / worked.case.main().goal.resistance,
-        ],
-        findings: evidence.len(),
+        goal: [goal.enough / goal.resistance, goal.too_far / goal.resistance],
+        findings: reckoning.findings,
         effective: worked.update.effective,
         surprising: worked.update.surprising,
-        pot: PotNow {
-            liquid_l: durations.liquid_left_l,
-            fat_l: durations.fat_l,
-            salt_g: durations.liquid_salt_g,
-            gelatin_g: durations.gelatin_g,
-        },
-        log: events
-            .iter()
-            .map(|event| LogLine { undone: standing.is_undone(event.id), event: event.clone() })
-            .collect(),
+        pot: PotNow::of(worked),
+        log: log(events, &standing),
         outcome: closed.map(|(_, outcome)| outcome.clone()),
         prediction,
         learned: if closed.is_some() { learned(&worked.case, &worked.update) } else { Learned::default() },
         tasks,
     })
+}
+
+impl PotNow {
+    fn of(worked: &Worked) -> Self {
+        let durations = &worked.durations;
+        Self {
+            liquid_l: durations.liquid_left_l,
+            fat_l: durations.fat_l,
+            salt_g: durations.liquid_salt_g,
+            gelatin_g: durations.gelatin_g,
+        }
+    }
+}
+
+fn log(events: &[Event], standing: &Standing) -> Vec<LogLine> {
+    events.iter().map(|event| LogLine { undone: standing.is_undone(event.id), event: event.clone() }).collect()
 }
 
 /// The first check that was soft enough, or the lifting.

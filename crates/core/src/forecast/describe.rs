@@ -93,18 +93,10 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     let at_ready = p50_s.map(|s| recorder.at(s).clone());
     let last_s = f64::max(median.too_far_s.min(HORIZON_S), p50_s.unwrap_or(0.0));
     let shown = || recorder.frames.iter().filter(move |frame| frame.time_s <= last_s + curve_min * MINUTE_S);
-    let main = case.main();
-    let inside = case.inside.then(|| Inside {
-        radius: (1..=SHELLS).map(|i| i as f64 / SHELLS as f64).collect(),
-        sides_mm: main.sides_m.map(|side| round_to(side * 1000.0, 1.0)),
-        frames: shown().map(|frame| inside_frame(frame, main.goal.resistance)).collect(),
-    });
+    let inside = case.inside.then(|| inside(case, shown()));
     let under_pressure = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
-    let come_up_min = if under_pressure {
-        median.came_up_s.is_finite().then_some(median.came_up_s / MINUTE_S)
-    } else {
-        Some(super::run::come_up_s(case) / MINUTE_S)
-    };
+    let come_up_s = if under_pressure { median.came_up_s } else { super::run::come_up_s(case) };
+    let come_up_min = come_up_s.is_finite().then_some(come_up_s / MINUTE_S);
     let holds_s: Vec<f64> = ensemble.times.iter().map(|times| times.hold_s).collect();
     let parts = parts(case, &ensemble);
     let voice = case.voice;
@@ -124,9 +116,9 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
         curve: shown().map(point).collect(),
         explained: None,
         inside,
-        enough_tender_h: main.goal.enough,
-        too_far_tender_h: main.goal.too_far,
-        resistance: main.goal.resistance,
+        enough_tender_h: case.main().goal.enough,
+        too_far_tender_h: case.main().goal.too_far,
+        resistance: case.main().goal.resistance,
         come_up_min,
         mass_kg: case.mass_kg,
         pieces: case.pieces,
@@ -142,6 +134,16 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
         cautions: cautions::of(case, &recorder, p50_s),
         notes: notes.iter().map(|note| voice.say(note)).collect(),
         assumed: Assumed::of(case, |_| true),
+    }
+}
+
+/// The inside of the main part, as it is shown.
+fn inside<'a>(case: &Case, frames: impl Iterator<Item = &'a Frame>) -> Inside {
+    let main = case.main();
+    Inside {
+        radius: (1..=SHELLS).map(|i| i as f64 / SHELLS as f64).collect(),
+        sides_mm: main.sides_m.map(|side| round_to(side * 1000.0, 1.0)),
+        frames: frames.map(|frame| inside_frame(frame, main.goal.resistance)).collect(),
     }
 }
 

@@ -109,27 +109,7 @@ pub fn step<const L: usize>(
         let wet_h = h + e * slope;
         let wet_c = (h * medium_c - e * (pressure - around.air_vapour_pa - slope * done.surface_c)) / wet_h;
         let through = wet_h / (1.0 + wet_h * half_shell);
-        // Newton's method on the enthalpies, which are carried on by the curve's slope: a shell that comes out of the ice
-        // then takes up the heat of melting on its way instead of leaping over it.
-        let start: [f64; SHELLS] = celsius.map(enthalpy);
-        let mut heat = start;
-        let mut next = *celsius;
-        for _ in 0..ROUNDS {
-            let before = heat.map(temperature);
-            let slope = before.map(apparent_specific_heat);
-            next = solve(&face, through, wet_c, |i| {
-                let stored = mass(i) / part_s;
-                (stored * slope[i], stored * (slope[i] * before[i] - heat[i] + start[i]))
-            });
-            let mut moved = 0.0;
-            for i in 0..SHELLS {
-                moved = f64::max(moved, (next[i] - before[i]).abs());
-                heat[i] += slope[i] * (next[i] - before[i]);
-            }
-            if moved < 1e-7 {
-                break;
-            }
-        }
+        let next = melted(celsius, &face, through, wet_c, |shell| mass(shell) / part_s);
         let flux = through * (wet_c - next[SHELLS - 1]);
         for i in 0..SHELLS {
             let inner = if i == 0 { 0.0 } else { face[i] * (next[i - 1] - next[i]) };
@@ -141,6 +121,36 @@ pub fn step<const L: usize>(
         done.evaporated += (h * (medium_c - done.surface_c) - flux) * part_s / LATENT_HEAT;
     }
     done
+}
+
+/// Where the shells are at the end of a part of a step, by Newton's method on the enthalpies, which are carried on by the
+/// curve's slope: a shell that comes out of the ice then takes up the heat of melting on its way instead of leaping over it.
+fn melted(
+    celsius: &[f64; SHELLS],
+    face: &[f64; SHELLS],
+    through: f64,
+    medium_c: f64,
+    mass_a_second: impl Fn(usize) -> f64,
+) -> [f64; SHELLS] {
+    let start: [f64; SHELLS] = celsius.map(enthalpy);
+    let (mut heat, mut next) = (start, *celsius);
+    for _ in 0..ROUNDS {
+        let before = heat.map(temperature);
+        let slope = before.map(apparent_specific_heat);
+        next = solve(face, through, medium_c, |i| {
+            let stored = mass_a_second(i);
+            (stored * slope[i], stored * (slope[i] * before[i] - heat[i] + start[i]))
+        });
+        let mut moved = 0.0;
+        for i in 0..SHELLS {
+            moved = f64::max(moved, (next[i] - before[i]).abs());
+            heat[i] += slope[i] * (next[i] - before[i]);
+        }
+        if moved < 1e-7 {
+            break;
+        }
+    }
+    next
 }
 
 /// Solves the linearised conduction of a part of a step: `stored` is what each shell takes for a kelvin, W/(m² K), and what

@@ -87,90 +87,112 @@ pub struct Pressed {
 }
 
 /// Follows a closed pot through a step, from phase to phase within it, so that a hold of any length is kept to the second.
-pub fn follow(pot: &Pot, now: &PressureStep, mut celsius: f64, mut phase: Phase) -> Pressed {
-    let end_s = now.start_s + now.step_s;
-    let mut at_s = now.start_s;
-    let (mut came_up_s, mut opened_s, mut flashed_kg) = (None, None, 0.0);
+pub fn follow(pot: &Pot, now: &PressureStep, celsius: f64, phase: Phase) -> Pressed {
+    let pressed = Pressed { celsius, phase, came_up_s: None, opened_s: None, flashed_kg: 0.0 };
     let conductance = LOSS_COEFFICIENT * pot.outside_m2;
-    let tends = |celsius: f64, left_s: f64, power_w: f64| {
-        let balance = Balance {
-            step_s: left_s,
-            celsius,
-            oven_c: KITCHEN_C + power_w / conductance,
-            boil_c: f64::INFINITY,
-            heat_capacity: now.heat_capacity,
-            conductance,
-            meat_conductance: now.meat_conductance,
-            meat_c: now.meat_c,
-            evaporation: 0.0,
-        };
-        balance.predict()
-    };
-    while at_s < end_s && phase != Phase::Open {
-        let left_s = end_s - at_s;
-        match phase {
-            Phase::ComingUp | Phase::Building => {
-                let building = phase == Phase::Building;
-                let goal_c = if building { now.target_c } else { f64::min(now.boil_c, now.target_c) };
-                let next_c = tends(celsius, left_s, now.power_w);
-                if next_c < goal_c {
-                    (celsius, at_s) = (next_c, end_s);
-                    continue;
-                }
-                let share =
-                    if celsius >= goal_c { 0.0 } else { ((goal_c - celsius) / (next_c - celsius)).clamp(0.0, 1.0) };
-                at_s += share * left_s;
-                celsius = goal_c;
-                if building {
-                    came_up_s = Some(at_s);
-                    phase = Phase::Held { until_s: at_s + now.hold_s };
-                } else {
-                    phase = Phase::Venting { until_s: at_s + VENT_S };
-                }
-            }
-            Phase::Venting { until_s } => {
-                let seconds = f64::min(until_s, end_s) - at_s;
-                flashed_kg += now.power_w * seconds / super::steam::LATENT_HEAT;
-                at_s += seconds;
-                if until_s <= end_s {
-                    phase = Phase::Building;
-                }
-            }
-            Phase::Held { until_s } => {
-                celsius = now.target_c;
-                if until_s >= end_s {
-                    at_s = end_s;
-                } else {
-                    at_s = f64::max(at_s, until_s);
-                    phase = Phase::Releasing;
-                }
-            }
-            Phase::Releasing => {
-                let next_c = if now.quick {
-                    celsius - (now.target_c - now.boil_c) * left_s / QUICK_RELEASE_S
-                } else {
-                    tends(celsius, left_s, 0.0)
-                };
-                let share = if next_c <= now.boil_c {
-                    ((celsius - now.boil_c) / (celsius - next_c)).clamp(0.0, 1.0)
-                } else {
-                    1.0
-                };
-                let reached_c = f64::max(next_c, now.boil_c);
-                if now.quick {
-                    flashed_kg += now.heat_capacity * (celsius - reached_c) / super::steam::LATENT_HEAT;
-                }
-                celsius = reached_c;
-                at_s += share * left_s;
-                if share < 1.0 || celsius <= now.boil_c {
-                    phase = Phase::Open;
-                    opened_s = Some(at_s);
-                }
-            }
+    let mut closed = Closed { now, conductance, at_s: now.start_s, end_s: now.start_s + now.step_s, pressed };
+    while closed.at_s < closed.end_s && closed.pressed.phase != Phase::Open {
+        match closed.pressed.phase {
+            Phase::ComingUp => closed.comes_up(f64::min(now.boil_c, now.target_c), false),
+            Phase::Building => closed.comes_up(now.target_c, true),
+            Phase::Venting { until_s } => closed.vents(until_s),
+            Phase::Held { until_s } => closed.holds(until_s),
+            Phase::Releasing => closed.releases(),
             Phase::Open => {}
         }
     }
-    Pressed { celsius, phase, came_up_s, opened_s, flashed_kg }
+    closed.pressed
+}
+
+/// A closed pot on its way through a step.
+struct Closed<'a> {
+    now: &'a PressureStep,
+    /// From the pot's outside into the kitchen, W/K.
+    conductance: f64,
+    at_s: f64,
+    end_s: f64,
+    pressed: Pressed,
+}
+
+impl Closed<'_> {
+    fn left_s(&self) -> f64 {
+        self.end_s - self.at_s
+    }
+
+    /// Where its heat is at the end of the step with so much power, °C.
+    fn tends(&self, power_w: f64) -> f64 {
+        let balance = Balance {
+            step_s: self.left_s(),
+            celsius: self.pressed.celsius,
+            oven_c: KITCHEN_C + power_w / self.conductance,
+            boil_c: f64::INFINITY,
+            heat_capacity: self.now.heat_capacity,
+            conductance: self.conductance,
+            meat_conductance: self.now.meat_conductance,
+            meat_c: self.now.meat_c,
+            evaporation: 0.0,
+        };
+        balance.predict()
+    }
+
+    /// Up to the boil with the vent open, then to the pressure with the vent closed.
+    fn comes_up(&mut self, goal_c: f64, building: bool) {
+        let celsius = self.pressed.celsius;
+        let next_c = self.tends(self.now.power_w);
+        if next_c < goal_c {
+            (self.pressed.celsius, self.at_s) = (next_c, self.end_s);
+            return;
+        }
+        let share = if celsius >= goal_c { 0.0 } else { ((goal_c - celsius) / (next_c - celsius)).clamp(0.0, 1.0) };
+        self.at_s += share * self.left_s();
+        self.pressed.celsius = goal_c;
+        if building {
+            self.pressed.came_up_s = Some(self.at_s);
+            self.pressed.phase = Phase::Held { until_s: self.at_s + self.now.hold_s };
+        } else {
+            self.pressed.phase = Phase::Venting { until_s: self.at_s + VENT_S };
+        }
+    }
+
+    fn vents(&mut self, until_s: f64) {
+        let seconds = f64::min(until_s, self.end_s) - self.at_s;
+        self.pressed.flashed_kg += self.now.power_w * seconds / super::steam::LATENT_HEAT;
+        self.at_s += seconds;
+        if until_s <= self.end_s {
+            self.pressed.phase = Phase::Building;
+        }
+    }
+
+    fn holds(&mut self, until_s: f64) {
+        self.pressed.celsius = self.now.target_c;
+        if until_s >= self.end_s {
+            self.at_s = self.end_s;
+        } else {
+            self.at_s = f64::max(self.at_s, until_s);
+            self.pressed.phase = Phase::Releasing;
+        }
+    }
+
+    fn releases(&mut self) {
+        let (now, celsius) = (self.now, self.pressed.celsius);
+        let next_c = if now.quick {
+            celsius - (now.target_c - now.boil_c) * self.left_s() / QUICK_RELEASE_S
+        } else {
+            self.tends(0.0)
+        };
+        let share =
+            if next_c <= now.boil_c { ((celsius - now.boil_c) / (celsius - next_c)).clamp(0.0, 1.0) } else { 1.0 };
+        let reached_c = f64::max(next_c, now.boil_c);
+        if now.quick {
+            self.pressed.flashed_kg += now.heat_capacity * (celsius - reached_c) / super::steam::LATENT_HEAT;
+        }
+        self.pressed.celsius = reached_c;
+        self.at_s += share * self.left_s();
+        if share < 1.0 || reached_c <= now.boil_c {
+            self.pressed.phase = Phase::Open;
+            self.pressed.opened_s = Some(self.at_s);
+        }
+    }
 }
 
 #[cfg(test)]

@@ -47,72 +47,114 @@ pub fn choose(block: &Block, variant: Variant) -> Result<Choice> {
     Ok(Choice { start_by: choice.start_by, ..later })
 }
 
-fn compute(block: &Block, variant: Variant) -> Result<Choice> {
-    let plan = block.plan(variant.forecast);
-    let worked = Worked::new(&plan, block.kitchen, &[], None).map_err(|error| error.out_of("forecast"))?;
-    let (case, durations, forecast) = (&worked.case, &worked.durations, &worked.forecast);
-    let voice = case.voice;
-    let loads = f64::from(variant.loads);
-    let finishing_min = durations.finishing_min();
-    let lead_min = durations.soonest_min();
-    let hands = hands(&worked, lead_min);
-    let lift_at = plus_minutes(block.bell, -finishing_min);
-    let met_heat_at = plus_minutes(earliest_free(block.now, &hands, &block.busy), lead_min);
-    let chance_ready = worked.chance_within(minutes_between(met_heat_at, lift_at));
+/// When a way starts, is ready and has to be lifted, in this kitchen and from now.
+struct Times {
+    lead_min: f64,
+    finishing_min: f64,
+    lift_at: Timestamp,
+    met_heat_at: Timestamp,
+    /// From the first moment it can meet the heat to the lifting, min.
+    there_min: f64,
+    ready: Quantiles,
+    /// To be ready for the certainty asked, min.
+    needed_min: Option<f64>,
+    start_by: Option<Timestamp>,
+    /// At the latest start: the chance that the heat left on till the lifting is just right, and how long half of such
+    /// pieces wait, min.
+    chance_left_on: f64,
+    hold_min: f64,
+}
 
-    let ready = Quantiles { p10: worked.ready_min(0.1), p50: worked.ready_min(0.5), p90: worked.ready_min(0.9) };
-    let needed = worked.ready_min(block.certainty);
-    let start_by = needed.map(|needed| {
-        let latest = plus_minutes(lift_at, -(needed + lead_min));
-        latest_free(latest, &hands, &block.busy)
-    });
-    let ensemble = worked.ensemble();
-    let (chance_left_on, hold_min) = start_by.map_or((0.0, 0.0), |start_by| {
-        let over_min = minutes_between(plus_minutes(start_by, lead_min), lift_at);
-        let over_s = over_min * 60.0;
-        let left_on = chance(&ensemble.weights, |i| ensemble.ready_s[i] <= over_s && over_s <= ensemble.too_far_s[i]);
-        (left_on, f64::max(0.0, over_min - worked.ready_min(0.5).unwrap_or(over_min)))
-    });
+impl Times {
+    fn of(block: &Block, worked: &Worked) -> Self {
+        let (lead_min, finishing_min) = (worked.durations.soonest_min(), worked.durations.finishing_min());
+        let hands = hands(worked, lead_min);
+        let lift_at = plus_minutes(block.bell, -finishing_min);
+        let met_heat_at = plus_minutes(earliest_free(block.now, &hands, &block.busy), lead_min);
+        let needed_min = worked.ready_min(block.certainty);
+        let start_by = needed_min.map(|needed| {
+            let latest = plus_minutes(lift_at, -(needed + lead_min));
+            latest_free(latest, &hands, &block.busy)
+        });
+        let ensemble = worked.ensemble();
+        let (chance_left_on, hold_min) = start_by.map_or((0.0, 0.0), |start_by| {
+            let over_min = minutes_between(plus_minutes(start_by, lead_min), lift_at);
+            let over_s = over_min * 60.0;
+            let just_right = |i| ensemble.ready_s[i] <= over_s && over_s <= ensemble.too_far_s[i];
+            let wait_min = over_min - worked.ready_min(0.5).unwrap_or(over_min);
+            (chance(&ensemble.weights, just_right), wait_min.max(0.0))
+        });
+        Self {
+            lead_min,
+            finishing_min,
+            lift_at,
+            met_heat_at,
+            there_min: minutes_between(met_heat_at, lift_at),
+            ready: Quantiles { p10: worked.ready_min(0.1), p50: worked.ready_min(0.5), p90: worked.ready_min(0.9) },
+            needed_min,
+            start_by,
+            chance_left_on,
+            hold_min,
+        }
+    }
+}
 
-    let shape = variant.shape;
+/// The liquid that is left: how much, its gelatin, and how it feels.
+struct Sauce {
+    litres: f64,
+    gelatin_pct: f64,
+    body: &'static str,
+}
+
+impl Sauce {
+    fn of(worked: &Worked, loads: f64) -> Self {
+        let durations = &worked.durations;
+        let liquid_l = if durations.has_sauce() { durations.liquid_left_l } else { 0.0 };
+        let gelatin_pct = if liquid_l > 0.0 { durations.gelatin_g / (liquid_l * 10.0) } else { 0.0 };
+        let body = match worked.case.last().medium {
+            Medium::Pit { .. } => "drips",
+            Medium::Fat { .. } => "under_fat",
+            _ if liquid_l == 0.0 => "none",
+            _ => body(gelatin_pct),
+        };
+        Self { litres: liquid_l * loads, gelatin_pct, body }
+    }
+}
+
+/// Whether it goes, and one sentence why.
+fn verdict(block: &Block, worked: &Worked, variant: &Variant, times: &Times, chance_ready: f64) -> (Verdict, String) {
+    let (case, forecast) = (&worked.case, &worked.forecast);
     let against = (case.parts.iter())
-        .find_map(|part| suits::against(part.facts, case.first().method, part.eaten_as, shape))
+        .find_map(|part| suits::against(part.facts, case.first().method, part.eaten_as, variant.shape))
         .or_else(|| missing(block, case_kit(variant.kit, case)))
         .or_else(|| (variant.loads > 1).then(|| say::loads(variant.loads)));
+    if let Some(reason) = against {
+        return (Verdict::Unsuitable, case.voice.say(reason));
+    }
     let verdict = match chance_ready {
-        _ if against.is_some() => Verdict::Unsuitable,
-        chance if chance >= block.certainty => Verdict::Fits,
+        chance if chance >= block.certainty => return (Verdict::Fits, forecast.why.clone()),
         chance if chance >= TIGHT => Verdict::Tight,
         _ => Verdict::TooLate,
     };
-    let why = match (against, verdict) {
-        (Some(reason), _) => voice.say(reason),
-        (None, Verdict::Fits) => forecast.why.clone(),
-        (None, _) => late_why(ready, minutes_between(met_heat_at, lift_at))
-            .map_or_else(|| forecast.why.clone(), |said| voice.say(said)),
-    };
-    let clashes = clashes(block, variant.kit, start_by, lead_min, lift_at, needed);
+    let late = late_why(times.ready, times.there_min);
+    (verdict, late.map_or_else(|| forecast.why.clone(), |said| case.voice.say(said)))
+}
 
-    let last = &case.last().medium;
-    let (sauce_l, body_pct) = if durations.has_sauce() {
-        let litres = durations.liquid_left_l * loads;
-        (litres, durations.gelatin_g / (durations.liquid_left_l * 10.0))
-    } else {
-        (0.0, 0.0)
-    };
-    let sauce_body = match last {
-        Medium::Pit { .. } => "drips",
-        Medium::Fat { .. } => "under_fat",
-        _ if sauce_l == 0.0 => "none",
-        _ => body(body_pct),
-    };
+fn compute(block: &Block, variant: Variant) -> Result<Choice> {
+    let mut plan = block.plan(variant.forecast.clone());
+    let worked = Worked::new(&plan, block.kitchen, &[], None).map_err(|error| error.out_of("forecast"))?;
+    let (case, durations, forecast) = (&worked.case, &worked.durations, &worked.forecast);
+    let (voice, people, loads) = (case.voice, f64::from(block.people), f64::from(variant.loads));
+    let times = Times::of(block, &worked);
+    let sauce = Sauce::of(&worked, loads);
+    let chance_ready = worked.chance_within(times.there_min);
+    let (verdict, why) = verdict(block, &worked, &variant, &times, chance_ready);
+    let clashes = clashes(block, variant.kit, &times);
+
     let yield_kg = durations.yield_kg * loads;
     let portions = yield_kg / block.portion_kg;
     let cost = block.cost(case).map(|cost| cost * loads);
-    let cook_min = forecast.ready_min.p50.unwrap_or(0.0);
     let sear = plan.prepare.sear;
-    let ready_at_min = (1..20).map(|i| worked.ready_min(f64::from(i) * 0.05)).collect();
-    let mut plan = plan;
     plan.forecast.members = None;
     plan.forecast.eaten_as.get_or_insert(case.main().eaten_as);
     let stages = plan.forecast.stages.clone();
@@ -123,31 +165,32 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         method: case.first().method,
         heat: first.and_then(|stage| stage.heat.clone()).or_else(|| plan.forecast.heat.clone()).unwrap_or_default(),
         stages,
-        shape,
+        shape: variant.shape,
         verdict,
         chance_ready,
-        chance_left_on,
-        start_by,
-        met_heat_at,
-        lift_at,
-        ready_min: ready,
+        chance_left_on: times.chance_left_on,
+        start_by: times.start_by,
+        met_heat_at: times.met_heat_at,
+        lift_at: times.lift_at,
+        ready_min: times.ready,
         too_far_min: forecast.too_far_min,
-        ready_at_min,
+        ready_at_min: (1..20).map(|i| worked.ready_min(f64::from(i) * 0.05)).collect(),
         at_pressure_min: forecast.at_pressure_min,
-        lead_min,
+        lead_min: times.lead_min,
         hands_on_min: durations.hands_on_min() * (1.0 + 0.6 * (loads - 1.0)),
-        finishing_min,
-        hold_min,
+        finishing_min: times.finishing_min,
+        hold_min: times.hold_min,
         yield_kg,
         portions,
-        grams_a_head: yield_kg * 1000.0 / f64::from(block.people),
+        grams_a_head: yield_kg * 1000.0 / people,
         cost_per_portion: cost.map(|cost| cost / portions.max(0.1)),
-        cost_a_head: cost.map(|cost| cost / f64::from(block.people)),
-        sauce_l,
-        body_pct,
-        sauce_body: voice.say(finish::body(sauce_body)),
-        bark: case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pit { .. })) && !last.is_pot(),
-        fuel: fuel(case, &forecast.stages, cook_min, sear),
+        cost_a_head: cost.map(|cost| cost / people),
+        sauce_l: sauce.litres,
+        body_pct: sauce.gelatin_pct,
+        sauce_body: voice.say(finish::body(sauce.body)),
+        bark: case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pit { .. }))
+            && !case.last().medium.is_pot(),
+        fuel: fuel(case, &forecast.stages, forecast.ready_min.p50.unwrap_or(0.0), sear),
         washing_up: washing_up(case, sear),
         clashes: clashes.into_iter().map(|clash| voice.say(clash)).collect(),
         why,
@@ -190,18 +233,11 @@ fn late_why(ready: Quantiles, there_are_min: f64) -> Option<Said> {
 }
 
 /// What a way would ask of hands that sleep or are away.
-fn clashes(
-    block: &Block,
-    kit: Kit,
-    start_by: Option<Timestamp>,
-    lead_min: f64,
-    lift_at: Timestamp,
-    needed: Option<f64>,
-) -> Vec<Said> {
-    let (Some(start_by), Some(needed)) = (start_by, needed) else { return Vec::new() };
+fn clashes(block: &Block, kit: Kit, times: &Times) -> Vec<Said> {
+    let (Some(start_by), Some(needed_min)) = (times.start_by, times.needed_min) else { return Vec::new() };
     let mut clashes = Vec::new();
-    let met = plus_minutes(start_by, lead_min);
-    let over = plus_minutes(met, needed).min(lift_at);
+    let met = plus_minutes(start_by, times.lead_min);
+    let over = plus_minutes(met, needed_min).min(times.lift_at);
     if let Some(wants) = wants(kit, block.kitchen.pit_holds_itself) {
         let alone_min = overlap_min(met, over, &block.busy);
         if alone_min > LEFT_ALONE_MIN {
@@ -210,7 +246,7 @@ fn clashes(
             clashes.push(said(wants, Span(alone_min)));
         }
     }
-    if overlap_min(lift_at, block.bell, &block.busy) > 0.0 {
+    if overlap_min(times.lift_at, block.bell, &block.busy) > 0.0 {
         clashes.push(say::finishing_away());
     }
     clashes

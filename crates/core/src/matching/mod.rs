@@ -26,7 +26,9 @@ use rayon::prelude::*;
 use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result};
 use crate::forecast::Assumed;
+use crate::forecast::Case;
 use crate::kitchen::Kitchen;
+use crate::plan::Plan;
 use crate::stop;
 use crate::ways::Method;
 use block::Block;
@@ -48,27 +50,7 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
     let kitchen = &Kitchen { units: request.units.unwrap_or(kitchen.units), ..kitchen.clone() };
     let voice = kitchen.voice();
     let mut block = Block::new(request, kitchen, clock)?;
-    let sort = request.sort.unwrap_or_default();
-    let mut answer = Matched {
-        suitable: true,
-        why: String::new(),
-        ways: Vec::new(),
-        two_stage: Vec::new(),
-        sort,
-        sort_rule: voice.say(sort.rule()),
-        ask: None,
-        warnings: Vec::new(),
-        substitutes: Vec::new(),
-        buy: Vec::new(),
-        recipe: None,
-        twice: None,
-        bell: block.bell,
-        now: block.now,
-        certainty: block.certainty,
-        mass_kg: 0.0,
-        assumed: Vec::new(),
-        notes: Vec::new(),
-    };
+    let mut answer = Matched::empty(request, &block);
     if request.cut.is_none() && request.parts.is_none() {
         let Some(method) = request.method else {
             return Err(Error::missing("cut", errors::name_a_cut_or_way()));
@@ -79,46 +61,74 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
         }));
         return Ok(answer);
     }
-    let named = request.cut.into_iter().chain(request.parts.iter().flatten().filter_map(|part| part.cut));
-    if let Some(why) = named.clone().find_map(Cut::refusal) {
+    let mut named = request.cut.into_iter().chain(request.parts.iter().flatten().filter_map(|part| part.cut));
+    if let Some(why) = named.find_map(Cut::refusal) {
         return Ok(Matched { suitable: false, why: voice.say(why), ..answer });
     }
     let lies = block.lies()?;
     answer.mass_kg = lies.mass_kg;
     answer.assumed = Assumed::of(&lies, |filled| OF_THE_MEAT.contains(&filled.name));
     answer.notes = lies.notes.iter().map(|note| voice.say(note)).collect();
-    for part in &lies.parts {
-        let warned = suits::warnings(part.facts, part.eaten_as, voice);
-        answer.warnings.extend(
-            warned.into_iter().filter(|new| !answer.warnings.iter().any(|old| old.id == new.id)).collect::<Vec<_>>(),
-        );
+    for warning in lies.parts.iter().flat_map(|part| suits::warnings(part.facts, part.eaten_as, voice)) {
+        if !answer.warnings.iter().any(|old| old.id == warning.id) {
+            answer.warnings.push(warning);
+        }
     }
-    let (ways, two_stage) = ways(&block, &lies, sort)?;
+    let (ways, two_stage) = ways(&block, &lies, answer.sort)?;
     let Some(best) = ways.first() else {
         let given = Said::quantity(Mass(lies.mass_kg));
         return Err(Error::said(Kind::DoesNotFit, "mass_kg", given, errors::no_vessel_takes_it()));
     };
     answer.why.clone_from(&best.best.why);
     if request.only_ways != Some(true) {
-        // The question, the substitutes and the second dinner go by the best way.
-        let plan = &best.best.plan;
-        let eaten_as = lies.main().eaten_as;
-        let stop = stop::laid_over();
-        let instead = || match (request.cut, lies.parts.len()) {
-            (Some(cut), 1) => substitutes::substitutes(&block, plan, cut, eaten_as),
-            _ => Vec::new(),
-        };
-        let (asked, (instead, dinners)) = rayon::join(
-            || stop::under(&stop, || ask::ask(&block, plan)),
-            || rayon::join(|| stop::under(&stop, instead), || stop::under(&stop, || twice::twice(&block, &lies))),
-        );
-        (answer.ask, answer.substitutes, answer.twice) = (asked, instead, dinners);
+        beside(&mut answer, request.cut, &block, &lies, &best.best.plan);
     }
     if let Some(text) = &request.recipe {
         answer.recipe = Some(recipe::check(&block, &lies, text)?);
     }
     (answer.ways, answer.two_stage) = (ways, two_stage);
     Ok(answer)
+}
+
+impl Matched {
+    /// Nothing matched yet.
+    fn empty(request: &MatchRequest, block: &Block) -> Self {
+        let sort = request.sort.unwrap_or_default();
+        Self {
+            suitable: true,
+            why: String::new(),
+            ways: Vec::new(),
+            two_stage: Vec::new(),
+            sort,
+            sort_rule: block.kitchen.voice().say(sort.rule()),
+            ask: None,
+            warnings: Vec::new(),
+            substitutes: Vec::new(),
+            buy: Vec::new(),
+            recipe: None,
+            twice: None,
+            bell: block.bell,
+            now: block.now,
+            certainty: block.certainty,
+            mass_kg: 0.0,
+            assumed: Vec::new(),
+            notes: Vec::new(),
+        }
+    }
+}
+
+/// The question, the substitutes and the second dinner: they go by the best way.
+fn beside(answer: &mut Matched, cut: Option<Cut>, block: &Block, lies: &Case, plan: &Plan) {
+    let stop = stop::laid_over();
+    let instead = || match (cut, lies.parts.len()) {
+        (Some(cut), 1) => substitutes::substitutes(block, plan, cut, lies.main().eaten_as),
+        _ => Vec::new(),
+    };
+    let (asked, (instead, dinners)) = rayon::join(
+        || stop::under(&stop, || ask::ask(block, plan)),
+        || rayon::join(|| stop::under(&stop, instead), || stop::under(&stop, || twice::twice(block, lies))),
+    );
+    (answer.ask, answer.substitutes, answer.twice) = (asked, instead, dinners);
 }
 
 /// What is assumed of the meat, not of a vessel that only stood for any.

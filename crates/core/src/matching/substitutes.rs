@@ -12,6 +12,8 @@ use crate::forecast::{Forecast, ForecastRequest, describe};
 use crate::plan::Plan;
 use crate::units::round_to;
 
+/// Under so little gelatin there is no sauce whose body could be told apart, g.
+const LEAST_BODY_G: f64 = 1.0;
 /// So many are offered.
 const OFFERED: usize = 4;
 
@@ -52,6 +54,16 @@ fn median(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> Option<For
     Some(describe(&request.resolve().ok()?, None))
 }
 
+/// How the sauce's body changes from so much gelatin to so much, g, where there is a sauce.
+fn body(from_g: f64, to_g: f64) -> Option<Said> {
+    match to_g / from_g {
+        _ if from_g < LEAST_BODY_G => None,
+        less if less < 0.8 => Some(say::less_body(Percent(less))),
+        more if more > 1.25 => Some(say::more_body(round_to(more, 0.1))),
+        _ => None,
+    }
+}
+
 /// What changes.
 fn changes(from: &Forecast, to: &Forecast, a: &CutFacts, b: &CutFacts) -> Said {
     let mut said = Vec::new();
@@ -62,10 +74,7 @@ fn changes(from: &Forecast, to: &Forecast, a: &CutFacts, b: &CutFacts) -> Said {
             off => say::sooner(Span(-off)),
         });
     }
-    let body = to.gelatin_g.unwrap_or(0.0) / from.gelatin_g.unwrap_or(0.0).max(0.1);
-    if !(0.8..=1.25).contains(&body) {
-        said.push(if body > 1.0 { say::more_body(round_to(body, 0.1)) } else { say::less_body(Percent(body)) });
-    }
+    said.extend(body(from.gelatin_g.unwrap_or(0.0), to.gelatin_g.unwrap_or(0.0)));
     if (b.fat_pct - a.fat_pct).abs() >= 6.0 {
         said.push(if b.fat_pct > a.fat_pct { say::more_fat() } else { say::leaner() });
     }
@@ -123,5 +132,12 @@ mod tests {
         assert_eq!(near(Cut::Chuck), Cut::Blade);
         assert!(matches!(near(Cut::Topside), Cut::Round | Cut::Silverside | Cut::EyeRound));
         assert_eq!(apart(Cut::Shin.facts(), Cut::Shin.facts()), 0.0);
+    }
+
+    #[test]
+    fn body_is_compared_where_there_is_a_sauce() {
+        assert_eq!(body(40.0, 20.0), Some(say::less_body(Percent(0.5))));
+        assert_eq!(body(40.0, 41.0), None);
+        assert_eq!(body(0.0, 0.0), None, "a pit leaves none");
     }
 }

@@ -9,8 +9,8 @@ use crate::cuts::EatenAs;
 use crate::forecast::{Case, ForecastRequest, Heat, Quantiles, StageRequest, Until, describe, update};
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kit;
-use crate::ways::HeatSource;
 use crate::ways::Method;
+use crate::ways::{HeatSource, USUAL_OVEN_C};
 
 /// A joint lighter than this is eaten at once, kg.
 const FROM_KG: f64 = 1.2;
@@ -27,7 +27,7 @@ pub fn twice(block: &Block, lies: &Case) -> Option<Twice> {
         return None;
     }
     let heat = if block.has(Kit::Oven) {
-        Heat { source: Some(HeatSource::Oven), set_c: Some(150.0), ..Heat::default() }
+        Heat { source: Some(HeatSource::Oven), set_c: Some(USUAL_OVEN_C), ..Heat::default() }
     } else if block.has(Kit::Hob) {
         Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() }
     } else {

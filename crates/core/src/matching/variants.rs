@@ -5,7 +5,7 @@ use ergastic_words::{Dial, Length, Minutes, Said, Temperature, Units, matching a
 use super::block::Block;
 use super::shape::Shape;
 use super::suits;
-use crate::forecast::{Case, ForecastRequest, Heat, Meat, StageRequest, Until, Wrap};
+use crate::forecast::{Case, ForecastRequest, Heat, Meat, Part, StageRequest, Until, Wrap};
 use crate::heat::body::DENSITY;
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
@@ -77,73 +77,61 @@ struct Cutting {
 
 /// Cuts the block up for a vessel `across_m` wide; none where that makes no sense.
 fn cut_up(block: &Block, lies: &Case, shape: Shape, across_m: Option<f64>) -> Option<Cutting> {
-    let meat = &block.meat;
-    let mixed = lies.parts.len() > 1;
-    let main = lies.main();
-    let small = lies.parts.iter().all(|part| part.sides_m[0] <= SMALL_M);
-    match shape {
+    let meat = match shape {
         Shape::Whole => {
-            let lies_down =
-                across_m.is_none_or(|across| lies.parts.iter().all(|part| part.sides_m[2] <= 1.05 * across));
-            lies_down.then(|| Cutting { shape, words: None, meat: meat.clone() })
+            let lies_down = |across: f64| lies.parts.iter().all(|part| part.sides_m[2] <= 1.05 * across);
+            return across_m.is_none_or(lies_down).then(|| Cutting { shape, words: None, meat: block.meat.clone() });
         }
-        Shape::Halved => {
-            let piece_kg = main.mass_kg / f64::from(main.pieces);
-            if mixed || piece_kg < HALVED_FROM_KG || main.sides_m[0] <= SMALL_M {
-                return None;
-            }
-            let [a, b, long] = main.sides_m;
-            // In two, or in as many as lie down in the vessel.
-            let cuts = across_m.map_or(2.0, |across| f64::max(2.0, (long / across).ceil()));
-            let mut sides = [a, b, long / cuts];
-            sides.sort_by(f64::total_cmp);
-            let halved = ForecastRequest {
-                size_mm: Some(sides.map(|side| (side * 1000.0).round())),
-                thickness_mm: None,
-                pieces: Some((f64::from(main.pieces) * cuts) as u32),
-                mass_kg: Some(main.mass_kg),
-                ..meat.clone()
-            };
-            let words = if cuts > 2.0 { say::cut_to_lie() } else { say::halved() };
-            Some(Cutting { shape, words: Some(words), meat: halved })
-        }
-        Shape::Cubed => {
-            if small || lies.parts.iter().any(|part| !suits::cubes(part.bone_pct)) {
-                return None;
-            }
-            let pieces =
-                |mass_kg: f64| ((mass_kg / (DENSITY * (CUBE_MM / 1000.0).powi(3))).round() as u32).clamp(1, 500);
-            let side =
-                |part: &crate::forecast::Part| if part.sides_m[0] <= SMALL_M { None } else { Some([CUBE_MM; 3]) };
-            let cubed = match &meat.parts {
-                Some(parts) => ForecastRequest {
-                    parts: Some(
-                        (parts.iter().zip(&lies.parts))
-                            .map(|(part, lies)| match side(lies) {
-                                None => part.clone(),
-                                size_mm => Meat {
-                                    size_mm,
-                                    thickness_mm: None,
-                                    mass_kg: Some(lies.mass_kg),
-                                    pieces: Some(pieces(lies.mass_kg)),
-                                    ..part.clone()
-                                },
-                            })
-                            .collect(),
-                    ),
-                    ..meat.clone()
-                },
-                None => ForecastRequest {
-                    size_mm: Some([CUBE_MM; 3]),
-                    thickness_mm: None,
-                    mass_kg: Some(main.mass_kg),
-                    pieces: Some(pieces(main.mass_kg)),
-                    ..meat.clone()
-                },
-            };
-            Some(Cutting { shape, words: Some(say::cubed(Length(CUBE_MM))), meat: cubed })
-        }
+        Shape::Halved => return halved(&block.meat, lies, across_m),
+        Shape::Cubed => cubed(&block.meat, lies)?,
+    };
+    Some(Cutting { shape, words: Some(say::cubed(Length(CUBE_MM))), meat })
+}
+
+/// In two, or in as many as lie down in the vessel.
+fn halved(meat: &ForecastRequest, lies: &Case, across_m: Option<f64>) -> Option<Cutting> {
+    let main = lies.main();
+    let piece_kg = main.mass_kg / f64::from(main.pieces);
+    if lies.parts.len() > 1 || piece_kg < HALVED_FROM_KG || main.sides_m[0] <= SMALL_M {
+        return None;
     }
+    let [a, b, long] = main.sides_m;
+    let cuts = across_m.map_or(2.0, |across| f64::max(2.0, (long / across).ceil()));
+    let mut sides = [a, b, long / cuts];
+    sides.sort_by(f64::total_cmp);
+    let meat = ForecastRequest {
+        size_mm: Some(sides.map(|side| (side * 1000.0).round())),
+        thickness_mm: None,
+        pieces: Some((f64::from(main.pieces) * cuts) as u32),
+        mass_kg: Some(main.mass_kg),
+        ..meat.clone()
+    };
+    let words = if cuts > 2.0 { say::cut_to_lie() } else { say::halved() };
+    Some(Cutting { shape: Shape::Halved, words: Some(words), meat })
+}
+
+/// In cubes, but for what is small already.
+fn cubed(meat: &ForecastRequest, lies: &Case) -> Option<ForecastRequest> {
+    let small = |part: &Part| part.sides_m[0] <= SMALL_M;
+    if lies.parts.iter().all(small) || lies.parts.iter().any(|part| !suits::cubes(part.bone_pct)) {
+        return None;
+    }
+    let pieces = |mass_kg: f64| ((mass_kg / (DENSITY * (CUBE_MM / 1000.0).powi(3))).round() as u32).clamp(1, 500);
+    let size_mm = Some([CUBE_MM; 3]);
+    let Some(parts) = &meat.parts else {
+        let mass_kg = lies.main().mass_kg;
+        let pieces = Some(pieces(mass_kg));
+        return Some(ForecastRequest { size_mm, thickness_mm: None, mass_kg: Some(mass_kg), pieces, ..meat.clone() });
+    };
+    let part = |(asked, lies): (&Meat, &Part)| {
+        if small(lies) {
+            return asked.clone();
+        }
+        let pieces = Some(pieces(lies.mass_kg));
+        Meat { size_mm, thickness_mm: None, mass_kg: Some(lies.mass_kg), pieces, ..asked.clone() }
+    };
+    let parts = parts.iter().zip(&lies.parts).map(part).collect();
+    Some(ForecastRequest { parts: Some(parts), ..meat.clone() })
 }
 
 /// Collects variants.

@@ -84,15 +84,7 @@ fn settings(method: Method, heat: &Heat, units: Units) -> Vec<Setting> {
     match method {
         Method::Braise | Method::Stew => match heat.source.unwrap_or(HeatSource::Oven) {
             HeatSource::Oven => degrees(&[100.0, 120.0, 150.0, 175.0, 200.0], &[200.0, 250.0, 300.0, 350.0, 400.0])
-                .map(|c| {
-                    let looks = match c {
-                        c if c < 115.0 => "slow_oven",
-                        c if c < 140.0 => "simmering_oven",
-                        c if c < 165.0 => "steady_oven",
-                        _ => "boiling_oven",
-                    };
-                    setting(Said::quantity(Dial(c)), looks, Heat { set_c: Some(c), ..heat.clone() })
-                })
+                .map(|c| setting(dial_at(c), oven_looks(c), Heat { set_c: Some(c), ..heat.clone() }))
                 .collect(),
             HeatSource::Hob => [Simmer::Lazy, Simmer::Gentle, Simmer::Brisk, Simmer::Boil]
                 .map(|simmer| Setting {
@@ -101,21 +93,7 @@ fn settings(method: Method, heat: &Heat, units: Units) -> Vec<Setting> {
                     heat: Heat { simmer: Some(simmer), ..heat.clone() },
                 })
                 .into(),
-            HeatSource::Coals => {
-                let (under, over) = (heat.under.unwrap_or(12), heat.over.unwrap_or(6));
-                [-4i32, -2, 0, 2, 4]
-                    .map(|more| {
-                        let under = under.saturating_add_signed(more).max(1);
-                        let looks = match more {
-                            0 => "as_laid",
-                            more if more < 0 => "cooler",
-                            _ => "hotter",
-                        };
-                        let heat = Heat { under: Some(under), over: Some(over), ..heat.clone() };
-                        setting(say::coals_laid(under, over), looks, heat)
-                    })
-                    .into()
-            }
+            HeatSource::Coals => [-4, -2, 0, 2, 4].map(|more| coals_laid(heat, more)).into(),
         },
         Method::Pressure => [Settings::Low, Settings::High]
             .map(|level| Setting {
@@ -125,19 +103,13 @@ fn settings(method: Method, heat: &Heat, units: Units) -> Vec<Setting> {
             })
             .into(),
         Method::Smoke => degrees(&[107.0, 120.0, 135.0, 150.0], &[225.0, 250.0, 275.0, 300.0])
-            .map(|c| {
-                let looks = if c < 115.0 { "long_stall" } else { "short_stall" };
-                setting(Said::quantity(Dial(c)), looks, Heat { pit_c: Some(c), ..heat.clone() })
-            })
+            .map(|c| setting(dial_at(c), pit_looks(c), Heat { pit_c: Some(c), ..heat.clone() }))
             .collect(),
         Method::Confit => degrees(&[82.0, 88.0, 93.0, 98.0], &[180.0, 190.0, 200.0, 210.0])
-            .map(|c| setting(Said::quantity(Temperature(c)), "still_fat", Heat { fat_c: Some(c), ..heat.clone() }))
+            .map(|c| setting(measured(c), "still_fat", Heat { fat_c: Some(c), ..heat.clone() }))
             .collect(),
         Method::WaterBath => degrees(&[68.0, 75.0, 82.0, 88.0], &[155.0, 167.0, 180.0, 190.0])
-            .map(|c| {
-                let looks = if c < 72.0 { "cool_bath" } else { "warm_bath" };
-                setting(Said::quantity(Temperature(c)), looks, Heat { bath_c: Some(c), ..heat.clone() })
-            })
+            .map(|c| setting(measured(c), bath_looks(c), Heat { bath_c: Some(c), ..heat.clone() }))
             .collect(),
         Method::SlowCooker => [Settings::Low, Settings::High]
             .map(|to| {
@@ -147,6 +119,43 @@ fn settings(method: Method, heat: &Heat, units: Units) -> Vec<Setting> {
             .into(),
         Method::KeepWarm | Method::Chill | Method::Reheat => Vec::new(),
     }
+}
+
+fn dial_at(celsius: f64) -> Said {
+    Said::quantity(Dial(celsius))
+}
+
+fn measured(celsius: f64) -> Said {
+    Said::quantity(Temperature(celsius))
+}
+
+fn oven_looks(celsius: f64) -> &'static str {
+    match celsius {
+        c if c < 115.0 => "slow_oven",
+        c if c < 140.0 => "simmering_oven",
+        c if c < 165.0 => "steady_oven",
+        _ => "boiling_oven",
+    }
+}
+
+fn pit_looks(celsius: f64) -> &'static str {
+    if celsius < 115.0 { "long_stall" } else { "short_stall" }
+}
+
+fn bath_looks(celsius: f64) -> &'static str {
+    if celsius < 72.0 { "cool_bath" } else { "warm_bath" }
+}
+
+/// So many more coals under the pot, or fewer.
+fn coals_laid(heat: &Heat, more: i32) -> Setting {
+    let (under, over) = (heat.under.unwrap_or(12), heat.over.unwrap_or(6));
+    let under = under.saturating_add_signed(more).max(1);
+    let looks = match more {
+        0 => "as_laid",
+        more if more < 0 => "cooler",
+        _ => "hotter",
+    };
+    setting(say::coals_laid(under, over), looks, Heat { under: Some(under), over: Some(over), ..heat.clone() })
 }
 
 fn same(a: &Heat, b: &Heat) -> bool {

@@ -5,8 +5,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::bench::{Addition, Larder, Prepare};
-
-use crate::forecast::Forecast;
+use crate::forecast::{Case, Forecast};
 
 /// When it goes in.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -77,7 +76,8 @@ pub(super) fn waits(forecast: &Forecast, later: &[LaterAnswer]) -> Option<Said> 
 }
 
 /// What has to come out before the plate: what, and when and why.
-pub(super) fn take_out(bench: &Prepare, bones: bool) -> Vec<(Said, Said)> {
+pub(super) fn take_out(bench: &Prepare, case: &Case) -> Vec<(Said, Said)> {
+    let bones = case.parts.iter().any(|part| part.bone_pct > 0.0);
     let has = |what: Larder| bench.ingredients.iter().any(|thing| thing.what == what);
     let out = [
         (bench.strings > 0, say::out_strings(bench.strings), say::out_strings_why()),
@@ -92,6 +92,12 @@ pub(super) fn take_out(bench: &Prepare, bones: bool) -> Vec<(Said, Said)> {
         (bones, say::out_bones(), say::out_bones_why()),
     ];
     out.into_iter().filter(|(is_in, ..)| *is_in).map(|(_, what, why)| (what, why)).collect()
+}
+
+/// The same as the answer carries it.
+pub(super) fn taken_out(bench: &Prepare, case: &Case) -> Vec<TakeOut> {
+    let told = |(what, why)| TakeOut { what: case.voice.say(what), words: case.voice.say(why) };
+    take_out(bench, case).into_iter().map(told).collect()
 }
 
 /// Cautions that the additions bring.

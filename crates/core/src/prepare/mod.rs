@@ -6,6 +6,7 @@
 mod answer;
 mod balance;
 mod dial;
+mod laid;
 mod later;
 mod pan;
 mod planned;
@@ -33,6 +34,7 @@ pub use steps::BenchStep;
 pub use trim::Trimmed;
 
 use ergastic_words::{Said, errors};
+use laid::Laid;
 
 use crate::bench::{Addition, Larder, Prepare, Trim};
 use crate::cuts::Cut;
@@ -126,49 +128,30 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     let medium_c = at_end(&|point| point.medium_c).clamp(40.0, case.boil_c);
     let later = later::later(bench, medium_c, hours * 60.0, case.voice);
     let coals = dial::coal_ring(&case, hours * 60.0);
-    let basket = shopping::Basket {
-        case: &case,
-        bench,
-        sear: &sear,
-        salt: &salt,
-        poured: pot.as_ref().map_or(&[][..], |pot| &pot.poured),
-        later: &later,
-        cost: trimmed.cost,
-        coals: coals.as_ref().map(|ring| (ring.under + ring.over) * (1 + ring.fresh_at_min.len() as u32)),
-    };
-    let warnings = warnings::Minded {
+    let laid = Laid {
         case: &case,
         bench,
         forecast: &foretold,
-        sear: &sear,
-        salt: &salt,
-        pot: pot.as_ref(),
-        later: &later,
-        sugar_g: balance.as_ref().map_or(0.0, |balance| balance.sugar_g),
-    }
-    .warnings();
-    let told = steps::Told {
-        case: &case,
-        bench,
         trimmed: &trimmed,
         salt: &salt,
         sear: &sear,
         pot: pot.as_ref(),
+        balance: balance.as_ref(),
+        later: &later,
+        coals: coals.as_ref(),
         hob_w: bench.hob.and_then(|hob| hob.watts).unwrap_or(kitchen.hob_w),
     };
+    let (steps, warnings, shopping) = (laid.steps(), laid.warnings(), laid.shopping());
     Ok(Prepared {
         trimmed_kg: trimmed.trimmed_kg,
         portions: yield_kg / PORTION_KG,
         warnings,
         schools: schools::schools(&case, &request, bench, kitchen, wet),
-        steps: told.steps(),
+        steps,
         dial: dial::dial(&request, case.voice),
         coals,
-        take_out: later::take_out(bench, case.parts.iter().any(|part| part.bone_pct > 0.0))
-            .into_iter()
-            .map(|(what, why)| TakeOut { what: case.voice.say(what), words: case.voice.say(why) })
-            .collect(),
-        shopping: shopping::list(&basket),
+        take_out: later::taken_out(bench, &case),
+        shopping,
         hours,
         assumed: foretold.assumed.clone(),
         forecast: foretold,
@@ -267,8 +250,7 @@ impl Prepare {
 
     /// What comes out as the meat is lifted.
     pub(crate) fn take_out(&self, case: &Case) -> Vec<Said> {
-        let bones = case.parts.iter().any(|part| part.bone_pct > 0.0);
-        later::take_out(self, bones).into_iter().map(|(what, _)| what).collect()
+        later::take_out(self, case).into_iter().map(|(what, _)| what).collect()
     }
 
     fn trim_into(&self, request: &mut ForecastRequest) {

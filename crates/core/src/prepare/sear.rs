@@ -182,35 +182,16 @@ pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
     };
     let each_pan = case.pieces.div_ceil(pans);
     let room = ((PAN_COVER * pan.floor_m2 / lies_m2).floor() as u32).clamp(1, each_pan);
-    // The largest batch that still browns; heat falls with every piece, so it can be halved down to.
-    let (mut browns, mut too_many) = (0, room + 1);
-    while too_many - browns > 1 {
-        let tried = browns + (too_many - browns) / 2;
-        if pan.sear(start_c, &lay(tried)).stews { too_many = tried } else { browns = tried }
-    }
-    let most = browns.max(1);
+    let most = most_that_browns(room, |pieces| !pan.sear(start_c, &lay(pieces)).stews);
     let per_pan = bench.per_batch.map_or(most, |wanted| wanted.div_ceil(pans).clamp(1, each_pan));
     let per_batch = (per_pan * pans).min(case.pieces);
     let batches = case.pieces.div_ceil(per_batch);
 
     let first = pan.sear(start_c, &lay(per_pan));
-    let recovers_min = |batch: &Batch| {
-        pan.warms_s(batch.end_c, start_c).map_or(MOST_RECOVERY_MIN, |s| (s / 60.0).min(MOST_RECOVERY_MIN))
-    };
-    let minutes = |batch: &Batch| batch.side_s.iter().sum::<f64>() / 60.0 + HANDLING_MIN;
-    let (mut all, mut starts, mut low_c) = (Vec::new(), Vec::new(), first.low_c);
-    let mut at_c = start_c;
-    for number in 0..batches {
-        let here = per_pan.min((case.pieces - number * per_batch).div_ceil(pans));
-        let batch = pan.sear(at_c, &lay(here));
-        starts.push(at_c.round());
-        low_c = f64::min(low_c, batch.low_c);
-        let recovery_min = if number + 1 < batches { recovers_min(&batch) } else { 0.0 };
-        all.push(minutes(&batch) + recovery_min);
-        // With less than its full wait the pan starts the next batch where it has come to.
-        at_c = f64::min(start_c, pan.warmed_c(batch.end_c, recovery_min * 60.0));
-    }
-    let min: f64 = all.iter().sum();
+    let in_batch = |number: u32| per_pan.min((case.pieces - number * per_batch).div_ceil(pans));
+    let row = in_a_row(&pan, start_c, (0..batches).map(|number| lay(in_batch(number))));
+    let low_c = row.iter().fold(first.low_c, |low, done| f64::min(low, done.low_c));
+    let min: f64 = row.iter().map(|done| done.min).sum();
     SearPlan {
         batches,
         per_batch,
@@ -222,9 +203,9 @@ pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
         side_min: first.side_s.first().map_or(0.0, |s| s / 60.0),
         sides: (2 + edges.len()) as u32,
         heat_pan_min: pan.warms_s(ROOM_C, start_c).map_or(15.0, |s| s / 60.0),
-        recovery_min: recovers_min(&first),
+        recovery_min: recovers_min(&pan, &first, start_c),
         start_c,
-        batch_start_c: starts,
+        batch_start_c: row.iter().map(|done| done.start_c.round()).collect(),
         most: most * pans,
         floor_mm: (pan.floor_m2 * 4.0 / std::f64::consts::PI).sqrt() * 1000.0,
         lies_mm: [middle * 1000.0, long * 1000.0],
@@ -232,6 +213,45 @@ pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
         fat: bench.fat.unwrap_or_else(|| usual_fat(case)),
         trace: first.trace.iter().map(|&(s, celsius)| PanPoint { min: s / 60.0, celsius }).collect(),
     }
+}
+
+/// The largest batch up to `room` that still browns, one at least: heat falls with every piece, so it can be halved down to.
+fn most_that_browns(room: u32, browns: impl Fn(u32) -> bool) -> u32 {
+    let (mut most, mut too_many) = (0, room + 1);
+    while too_many - most > 1 {
+        let tried = most + (too_many - most) / 2;
+        if browns(tried) { most = tried } else { too_many = tried }
+    }
+    most.max(1)
+}
+
+/// Until the pan is hot again after a batch, min.
+fn recovers_min(pan: &HotPan, batch: &Batch, start_c: f64) -> f64 {
+    pan.warms_s(batch.end_c, start_c).map_or(MOST_RECOVERY_MIN, |s| (s / 60.0).min(MOST_RECOVERY_MIN))
+}
+
+/// A batch that is done.
+struct Done {
+    /// How hot the pan was when it went in, °C.
+    start_c: f64,
+    low_c: f64,
+    /// With the wait for the pan before the next, min.
+    min: f64,
+}
+
+/// One batch after the other: with less than its full wait the pan starts the next where it has come to.
+fn in_a_row(pan: &HotPan, start_c: f64, batches: impl ExactSizeIterator<Item = Laid>) -> Vec<Done> {
+    let count = batches.len();
+    let mut at_c = start_c;
+    let done = |(number, laid): (usize, Laid)| {
+        let batch = pan.sear(at_c, &laid);
+        let recovery_min = if number + 1 < count { recovers_min(pan, &batch, start_c) } else { 0.0 };
+        let seared_min = batch.side_s.iter().sum::<f64>() / 60.0 + HANDLING_MIN;
+        let done = Done { start_c: at_c, low_c: batch.low_c, min: seared_min + recovery_min };
+        at_c = f64::min(start_c, pan.warmed_c(batch.end_c, recovery_min * 60.0));
+        done
+    };
+    batches.enumerate().map(done).collect()
 }
 
 #[cfg(test)]

@@ -5,14 +5,11 @@ use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
-use super::later::LaterAnswer;
-use super::pot::Poured;
-use super::salt::{BACON_G_PER_KG, SaltAnswer};
+use super::laid::Laid;
+use super::salt::BACON_G_PER_KG;
 use super::schools::flour_g;
-use super::sear::SearPlan;
+use crate::bench::SearFat;
 use crate::bench::{Larder, Shelf};
-use crate::bench::{Prepare, SearFat};
-use crate::forecast::Case;
 use crate::ways::Medium;
 
 /// One line of the list.
@@ -38,97 +35,121 @@ pub struct ShoppingItem {
 /// Oil for each batch, mL. Practice.
 const OIL_ML: f64 = 15.0;
 
-fn item(voice: Voice, shelf: Shelf, name: Said) -> ShoppingItem {
-    ShoppingItem { shelf, name: voice.say(name), g: None, ml: None, count: None, note: None, cost: None }
+/// The list as it is gathered.
+struct List {
+    items: Vec<ShoppingItem>,
+    voice: Voice,
 }
 
-/// What else is known of the dish.
-pub(super) struct Basket<'a> {
-    pub case: &'a Case,
-    pub bench: &'a Prepare,
-    pub sear: &'a SearPlan,
-    pub salt: &'a SaltAnswer,
-    pub poured: &'a [Poured],
-    pub later: &'a [LaterAnswer],
-    pub cost: Option<f64>,
-    pub coals: Option<u32>,
+impl List {
+    fn add(&mut self, shelf: Shelf, name: Said, how: impl FnOnce(&mut ShoppingItem)) {
+        let name = self.voice.say(name);
+        let mut item = ShoppingItem { shelf, name, g: None, ml: None, count: None, note: None, cost: None };
+        how(&mut item);
+        self.items.push(item);
+    }
+
+    fn grams(&mut self, shelf: Shelf, name: Said, g: f64) {
+        self.add(shelf, name, |item| item.g = Some(g));
+    }
+
+    fn grams_for(&mut self, shelf: Shelf, name: Said, g: f64, why: Said) {
+        let note = self.voice.say(why);
+        self.add(shelf, name, |item| (item.g, item.note) = (Some(g), Some(note)));
+    }
+
+    fn millilitres(&mut self, shelf: Shelf, name: Said, ml: Option<f64>) {
+        self.add(shelf, name, |item| item.ml = ml);
+    }
+
+    fn millilitres_for(&mut self, shelf: Shelf, name: Said, ml: Option<f64>, why: Said) {
+        let note = self.voice.say(why);
+        self.add(shelf, name, |item| (item.ml, item.note) = (ml, Some(note)));
+    }
+
+    fn pieces(&mut self, shelf: Shelf, name: Said, count: u32) {
+        self.add(shelf, name, |item| item.count = Some(count));
+    }
 }
 
-pub(super) fn list(basket: &Basket) -> Vec<ShoppingItem> {
-    let Basket { case, bench, sear, salt, poured, later, cost, coals } = *basket;
-    let voice = case.voice;
-    let item = |shelf, name: Said| item(voice, shelf, name);
-    let note = |said: Said| Some(voice.say(said));
-    let mut found = Vec::new();
-    for part in &case.parts {
-        let thick = Length(part.sides_m[0] * 1000.0);
-        let cut = if part.pieces == 1 { say::buy_one_piece(thick) } else { say::buy_pieces(part.pieces, thick) };
-        found.push(ShoppingItem {
-            g: Some(part.mass_kg * 1000.0),
-            note: note(cut),
-            cost: cost.filter(|_| case.parts.len() == 1),
-            ..item(Shelf::Butcher, part.facts.cut.label())
-        });
+impl Laid<'_> {
+    pub fn shopping(&self) -> Vec<ShoppingItem> {
+        let mut list = List { items: Vec::new(), voice: self.case.voice };
+        self.buy_meat(&mut list);
+        self.buy_for_the_pan(&mut list);
+        self.buy_for_the_pot(&mut list);
+        self.buy_for_the_heat(&mut list);
+        list.items.sort_by_key(|item| item.shelf);
+        list.items
     }
-    if bench.renders_bacon() {
-        found.push(ShoppingItem {
-            g: Some(BACON_G_PER_KG * case.mass_kg),
-            note: note(say::buy_to_render()),
-            ..item(Shelf::Butcher, Larder::Bacon.name())
-        });
-    }
-    if sear.happens() && sear.fat == SearFat::Oil {
-        found.push(ShoppingItem { ml: Some(OIL_ML * f64::from(sear.batches)), ..item(Shelf::Dry, Larder::Oil.name()) });
-    }
-    if bench.flour {
-        found.push(ShoppingItem {
-            g: Some(flour_g(case)),
-            note: note(say::buy_to_dredge()),
-            ..item(Shelf::Dry, Larder::Flour.name())
-        });
-    }
-    if salt.g > 0.0 {
-        found.push(ShoppingItem { g: Some(salt.g), ..item(Shelf::Dry, bench.crystal.name()) });
-    }
-    for thing in poured.iter().filter(|thing| thing.what != Larder::Water) {
-        let facts = thing.what.facts();
-        found.push(ShoppingItem { ml: Some(thing.l * 1000.0), ..item(facts.shelf, facts.what.name()) });
-    }
-    if let Some(marinade) = bench.marinade.filter(|marinade| !marinade.kept) {
-        let bought = marinade.made_of();
-        let facts = bought.what.facts();
-        let note = note(say::buy_for_the_marinade());
-        found.push(ShoppingItem { ml: bought.ml, note, ..item(facts.shelf, facts.what.name()) });
-    }
-    for thing in bench.ingredients.iter().filter(|thing| !thing.what.facts().liquid) {
-        let facts = thing.what.facts();
-        found.push(ShoppingItem { g: Some(thing.grams()), ..item(facts.shelf, facts.what.name()) });
-    }
-    for thing in later {
-        found.push(ShoppingItem {
-            g: Some(thing.g),
-            note: note(say::buy_goes_in_later()),
-            ..item(Shelf::Vegetables, thing.what.name())
-        });
-    }
-    match case.first().medium {
-        Medium::Fat { .. } => {
-            let ml = Some(f64::max(0.1, case.packing.litres_for(1.05)) * 1000.0);
-            let note = note(say::buy_to_cover());
-            found.push(ShoppingItem { ml, note, ..item(Shelf::Cold, say::buy_fat()) });
+
+    fn buy_meat(&self, list: &mut List) {
+        let cost = self.trimmed.cost.filter(|_| self.case.parts.len() == 1);
+        for part in &self.case.parts {
+            let thick = Length(part.sides_m[0] * 1000.0);
+            let cut = if part.pieces == 1 { say::buy_one_piece(thick) } else { say::buy_pieces(part.pieces, thick) };
+            list.grams_for(Shelf::Butcher, part.facts.cut.label(), part.mass_kg * 1000.0, cut);
+            if let Some(bought) = list.items.last_mut() {
+                bought.cost = cost;
+            }
         }
-        Medium::Pit { .. } => {
-            let note = note(say::buy_dry_hardwood());
-            found.push(ShoppingItem { note, count: Some(3), ..item(Shelf::Dry, say::splits(bench.wood.key())) });
+    }
+
+    fn buy_for_the_pan(&self, list: &mut List) {
+        if self.bench.renders_bacon() {
+            let g = BACON_G_PER_KG * self.case.mass_kg;
+            list.grams_for(Shelf::Butcher, Larder::Bacon.name(), g, say::buy_to_render());
         }
-        _ => {}
+        if self.sear.happens() && self.sear.fat == SearFat::Oil {
+            list.millilitres(Shelf::Dry, Larder::Oil.name(), Some(OIL_ML * f64::from(self.sear.batches)));
+        }
+        if self.bench.flour {
+            list.grams_for(Shelf::Dry, Larder::Flour.name(), flour_g(self.case), say::buy_to_dredge());
+        }
+        if self.salt.g > 0.0 {
+            list.grams(Shelf::Dry, self.bench.crystal.name(), self.salt.g);
+        }
     }
-    if bench.strings > 0 {
-        found.push(ShoppingItem { count: Some(bench.strings), ..item(Shelf::Dry, say::buy_strings()) });
+
+    fn buy_for_the_pot(&self, list: &mut List) {
+        let poured = self.pot.map_or(&[][..], |pot| &pot.poured);
+        for thing in poured.iter().filter(|thing| thing.what != Larder::Water) {
+            let facts = thing.what.facts();
+            list.millilitres(facts.shelf, facts.what.name(), Some(thing.l * 1000.0));
+        }
+        if let Some(marinade) = self.bench.marinade.filter(|marinade| !marinade.kept) {
+            let bought = marinade.made_of();
+            let facts = bought.what.facts();
+            list.millilitres_for(facts.shelf, facts.what.name(), bought.ml, say::buy_for_the_marinade());
+        }
+        for thing in self.bench.ingredients.iter().filter(|thing| !thing.what.facts().liquid) {
+            let facts = thing.what.facts();
+            list.grams(facts.shelf, facts.what.name(), thing.grams());
+        }
+        for thing in self.later {
+            list.grams_for(Shelf::Vegetables, thing.what.name(), thing.g, say::buy_goes_in_later());
+        }
     }
-    if let Some(coals) = coals {
-        found.push(ShoppingItem { count: Some(coals), ..item(Shelf::Dry, say::buy_briquettes()) });
+
+    fn buy_for_the_heat(&self, list: &mut List) {
+        match self.case.first().medium {
+            Medium::Fat { .. } => {
+                let ml = f64::max(0.1, self.case.packing.litres_for(1.05)) * 1000.0;
+                list.millilitres_for(Shelf::Cold, say::buy_fat(), Some(ml), say::buy_to_cover());
+            }
+            Medium::Pit { .. } => {
+                let note = list.voice.say(say::buy_dry_hardwood());
+                let wood = say::splits(self.bench.wood.key());
+                list.add(Shelf::Dry, wood, |item| (item.count, item.note) = (Some(3), Some(note)));
+            }
+            _ => {}
+        }
+        if self.bench.strings > 0 {
+            list.pieces(Shelf::Dry, say::buy_strings(), self.bench.strings);
+        }
+        if let Some(ring) = self.coals {
+            let lit = (ring.under + ring.over) * (1 + ring.fresh_at_min.len() as u32);
+            list.pieces(Shelf::Dry, say::buy_briquettes(), lit);
+        }
     }
-    found.sort_by_key(|item| item.shelf);
-    found
 }

@@ -4,14 +4,12 @@ use ergastic_words::{Dial, Join, Length, Mass, Minutes, Said, Temperature, Volum
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::laid::Laid;
 use super::pot::{DEGLAZED_TO, PotAnswer, deglazes};
-use super::salt::{SaltAnswer, salting};
-use super::sear::SearPlan;
-use super::trim::Trimmed;
+use super::salt::salting;
 use crate::bench::Larder;
 use crate::bench::{Ingredient, Prepare, SearFat, Surface, Trim};
 use crate::finish::BURNER_SHARE;
-use crate::forecast::Case;
 use crate::heat::pot::Lid;
 use crate::heat::steam::LATENT_HEAT;
 use crate::safety::{self, Caution};
@@ -30,17 +28,6 @@ pub struct BenchStep {
     pub min: f64,
     /// Cautions at this step.
     pub cautions: Vec<Caution>,
-}
-
-/// What the steps are told from.
-pub(super) struct Told<'a> {
-    pub case: &'a Case,
-    pub bench: &'a Prepare,
-    pub trimmed: &'a Trimmed,
-    pub salt: &'a SaltAnswer,
-    pub sear: &'a SearPlan,
-    pub pot: Option<&'a PotAnswer>,
-    pub hob_w: f64,
 }
 
 /// Aromatics soften in this order: what needs longest first, what burns soonest last.
@@ -83,7 +70,7 @@ pub(super) fn aromatics(bench: &Prepare) -> Vec<Larder> {
     AROMATICS.into_iter().filter(is_in).collect()
 }
 
-impl Told<'_> {
+impl Laid<'_> {
     fn has(&self, what: Larder) -> Option<&Ingredient> {
         self.bench.ingredients.iter().find(|thing| thing.what == what)
     }

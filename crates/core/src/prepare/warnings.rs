@@ -2,14 +2,12 @@
 
 use ergastic_words::{Join, Minutes, Percent, Said, Span, Strength, Temperature, Voice, Volume, prepare as say};
 
-use super::later::{LaterAnswer, beans_need_boiling, waits};
+use super::laid::Laid;
+use super::later::{beans_need_boiling, waits};
 use super::pot::PotAnswer;
-use super::salt::SaltAnswer;
-use super::sear::SearPlan;
 use crate::bench::Larder;
-use crate::bench::{MarinadeOf, Prepare, Surface};
+use crate::bench::{MarinadeOf, Surface};
 use crate::cuts::Cut;
-use crate::forecast::{Case, Forecast};
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 use crate::safety::{self, Caution, PIERCED_SAFE_C};
 use crate::ways::Medium;
@@ -25,18 +23,6 @@ const NO_MORE_H: f64 = 24.0;
 const SHARP_NO_MORE_H: f64 = 12.0;
 /// Less than this is nothing, L.
 const NOTHING_LEFT_L: f64 = 0.01;
-
-/// What the warnings are told from.
-pub(super) struct Minded<'a> {
-    pub case: &'a Case,
-    pub bench: &'a Prepare,
-    pub forecast: &'a Forecast,
-    pub sear: &'a SearPlan,
-    pub salt: &'a SaltAnswer,
-    pub pot: Option<&'a PotAnswer>,
-    pub later: &'a [LaterAnswer],
-    pub sugar_g: f64,
-}
 
 /// Salt in corned meat, g a kilo. Practice.
 const CORNED_G_PER_KG: [f64; 2] = [25.0, 30.0];
@@ -65,13 +51,13 @@ impl Found {
     }
 }
 
-impl Minded<'_> {
+impl Laid<'_> {
     pub fn warnings(&self) -> Vec<Caution> {
         let mut found = Found { all: self.forecast.cautions.clone(), voice: self.case.voice };
         self.salting(&mut found);
         self.searing(&mut found);
         if let Some(pot) = self.pot {
-            self.filling(pot, &mut found);
+            self.how_full(pot, &mut found);
             self.pouring(pot, &mut found);
         }
         self.rest(&mut found);
@@ -113,7 +99,7 @@ impl Minded<'_> {
     }
 
     /// Whether meat and liquid have room, and enough of it is thin.
-    fn filling(&self, pot: &PotAnswer, found: &mut Found) {
+    fn how_full(&self, pot: &PotAnswer, found: &mut Found) {
         let pressure = pot.pressure_mm.is_some();
         if !pot.fits && !found.has("pressure_full") {
             let (full, holds) = (Percent(pot.full), Volume(pot.holds_l));
@@ -129,9 +115,10 @@ impl Minded<'_> {
         }
         let thick = [Larder::TomatoPaste, Larder::TomatoPassata, Larder::Flour, Larder::Cream, Larder::CoconutMilk];
         let thickened = self.bench.flour || self.bench.ingredients.iter().any(|thing| thick.contains(&thing.what));
-        let sweet = self.sugar_g > 80.0 * f64::max(pot.liquid_l, 0.1);
+        let sugar_g = self.balance.map_or(0.0, |balance| balance.sugar_g);
+        let sweet = sugar_g > 80.0 * f64::max(pot.liquid_l, 0.1);
         found.add_if(pressure && (thickened || sweet), "scorch_under_pressure", say::scorch_under_pressure);
-        let catches = self.sugar_g > 60.0 * f64::max(pot.liquid_l, 0.1) && !pressure;
+        let catches = sugar_g > 60.0 * f64::max(pot.liquid_l, 0.1) && !pressure;
         found.add_if(catches, "sugar_catches", say::sugar_catches);
     }
 

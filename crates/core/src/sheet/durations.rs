@@ -84,15 +84,47 @@ pub struct Durations {
     pub cautions: Vec<Caution>,
 }
 
-/// What a sauce needs: minutes to skim and to make it, and what to do.
-fn finishing_sauce(wanted: &SauceRequest) -> (f64, f64, Said) {
-    let steps = path(wanted).map(|path| path.steps).unwrap_or_default();
-    let skims = wanted.fat_l.is_some_and(|fat_l| fat_l > 0.0);
-    let after_skim = steps.into_iter().skip(usize::from(skims));
-    let minutes: f64 = after_skim.clone().map(|step| step.min).sum();
-    let making = Said::list(after_skim.map(|step| step.what), Join::Sentences);
-    // Whole fives: a finishing that is planned to the minute is not kept.
-    (10.0, (minutes.clamp(5.0, 60.0) / 5.0).ceil() * 5.0, making)
+/// What a sauce needs.
+struct SauceWork {
+    skim_min: f64,
+    make_min: f64,
+    making: Said,
+}
+
+impl SauceWork {
+    /// Where there is none.
+    fn none() -> Self {
+        Self { skim_min: 0.0, make_min: 0.0, making: Said::nothing() }
+    }
+
+    fn of(plan: &Plan, kitchen: &Kitchen, left: SauceRequest) -> Self {
+        let skims = left.fat_l.is_some_and(|fat_l| fat_l > 0.0);
+        let wanted = SauceRequest {
+            vessel: Some(plan.request(kitchen).vessel.unwrap_or_default()),
+            hob_w: Some(kitchen.hob_w),
+            target: plan.target,
+            thickener: plan.thickener,
+            ..left
+        };
+        let steps = path(&wanted).map(|path| path.steps).unwrap_or_default();
+        let after_skim = steps.into_iter().skip(usize::from(skims));
+        let minutes: f64 = after_skim.clone().map(|step| step.min).sum();
+        Self {
+            skim_min: 10.0,
+            // Whole fives: a finishing that is planned to the minute is not kept.
+            make_min: (minutes.clamp(5.0, 60.0) / 5.0).ceil() * 5.0,
+            making: Said::list(after_skim.map(|step| step.what), Join::Sentences),
+        }
+    }
+}
+
+/// Work at the fire over a cook of so many minutes.
+fn tending_min(case: &Case, forecast: &Forecast, cook_min: f64, pit_holds_itself: bool) -> f64 {
+    let each = case.stages.iter().zip(&forecast.stages).map(|(stage, span)| {
+        let minutes = span.to_min.unwrap_or(cook_min).min(cook_min) - span.from_min.unwrap_or(cook_min);
+        stage.medium.way().tending_min(f64::max(0.0, minutes), pit_holds_itself)
+    });
+    each.sum()
 }
 
 impl Durations {
@@ -107,21 +139,17 @@ impl Durations {
         let liquid_salt_g = forecast.salt_g.unwrap_or(0.0);
         let (fat_l, gelatin_g) = (forecast.fat_l.unwrap_or(0.0), forecast.gelatin_g.unwrap_or(0.0));
         let last = case.last().medium.way();
-        let has_sauce = liquid_left_l > NO_SAUCE_L && last.makes_sauce;
-        let (skim_min, sauce_min, sauce_making) = if has_sauce {
-            finishing_sauce(&SauceRequest {
+        let sauce = if liquid_left_l > NO_SAUCE_L && last.makes_sauce {
+            let left = SauceRequest {
                 liquid_l: Some(liquid_left_l),
                 fat_l: Some(fat_l),
                 salt_g: Some(liquid_salt_g),
                 gelatin_g: Some(gelatin_g),
-                vessel: Some(plan.request(kitchen).vessel.unwrap_or_default()),
-                hob_w: Some(kitchen.hob_w),
-                target: plan.target,
-                thickener: plan.thickener,
                 ..Default::default()
-            })
+            };
+            SauceWork::of(plan, kitchen, left)
         } else {
-            (0.0, 0.0, Said::nothing())
+            SauceWork::none()
         };
         let come_up_min = (come_up_s(case) / 300.0).ceil() * 5.0;
         let first_heat_min = if way.comes_up { come_up_min } else { 5.0 };
@@ -138,12 +166,7 @@ impl Durations {
             preheat_slack_min: if way.hot_later { first_heat_min } else { 0.0 },
             fire_min: way.fire_min,
             looks: way.looks(cook_min),
-            tending_min: (case.stages.iter().zip(&forecast.stages))
-                .map(|(stage, span)| {
-                    let minutes = span.to_min.unwrap_or(cook_min).min(cook_min) - span.from_min.unwrap_or(cook_min);
-                    stage.medium.way().tending_min(f64::max(0.0, minutes), kitchen.pit_holds_itself)
-                })
-                .sum(),
+            tending_min: tending_min(case, forecast, cook_min, kitchen.pit_holds_itself),
             additions: if last.opens { plan.prepare.additions(case, forecast) } else { Vec::new() },
             aromatics: plan.prepare.aromatics(),
             deglazes: plan.prepare.deglazes(),
@@ -151,10 +174,10 @@ impl Durations {
             bones: case.parts.iter().any(|part| part.bone_pct > 0.0),
             take_out: plan.prepare.take_out(case),
             lift_min: 5.0,
-            skim_min,
-            sauce_min,
+            skim_min: sauce.skim_min,
+            sauce_min: sauce.make_min,
             rest_min: last.rest_min,
-            sauce_making,
+            sauce_making: sauce.making,
             slice_min: if matches!(case.main().eaten_as, EatenAs::Slice | EatenAs::Pull | EatenAs::Probe) {
                 10.0
             } else {

@@ -18,7 +18,9 @@ use crate::kitchen::Kit;
 pub use fuel::Burned;
 pub use lane::Lane;
 pub use medium::{Cooling, Medium};
-pub use settings::{HeatSource, Method, Release, Settings, Start};
+pub use settings::{
+    HeatSource, Method, Release, Settings, Start, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C, USUAL_PIT_C, USUAL_WRAP_C,
+};
 
 /// How often one looks at the meat on the way.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]

@@ -5,6 +5,17 @@ use utoipa::ToSchema;
 
 use crate::units::HOUR_S;
 
+/// What an oven is set to where nothing is said, °C.
+pub const USUAL_OVEN_C: f64 = 150.0;
+/// A pit, °C.
+pub const USUAL_PIT_C: f64 = 110.0;
+/// Fat, °C.
+pub const USUAL_FAT_C: f64 = 90.0;
+/// A bath, °C.
+pub const USUAL_BATH_C: f64 = 82.0;
+/// In the middle when a piece in the pit is wrapped, °C: the stall, with a bark on it.
+pub const USUAL_WRAP_C: f64 = 70.0;
+
 /// A way of cooking.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]

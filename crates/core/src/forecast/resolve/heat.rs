@@ -11,7 +11,10 @@ use crate::heat::pot::{Pot, Simmer};
 use crate::heat::pressure::POWER_W;
 use crate::heat::steam::saturation_temperature;
 use crate::units::MINUTE_S;
-use crate::ways::{Cooling, HeatSource, Medium, Method, Release, Settings, Start};
+use crate::ways::{
+    Cooling, HeatSource, Medium, Method, Release, Settings, Start, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C,
+    USUAL_PIT_C, USUAL_WRAP_C,
+};
 
 fn celsius(celsius: f64) -> Said {
     Said::quantity(Temperature(celsius))
@@ -89,7 +92,7 @@ impl Heat {
             Method::Pressure => self.under_pressure(place, fill),
             Method::Smoke => self.in_the_pit(place, fill),
             Method::Confit => {
-                let fat_c = fill.or("heat.fat_c", self.fat_c, 90.0, say::fat_trembles, celsius);
+                let fat_c = fill.or("heat.fat_c", self.fat_c, USUAL_FAT_C, say::fat_trembles, celsius);
                 Ok(Medium::Fat { fat_c: in_range("heat.fat_c", fat_c, 60.0, 130.0, Unit::Celsius)? })
             }
             Method::SlowCooker => {
@@ -98,7 +101,7 @@ impl Heat {
                 Ok(Medium::SlowCooker { setting })
             }
             Method::WaterBath => {
-                let bath_c = fill.or("heat.bath_c", self.bath_c, 82.0, say::tender_within_a_night, celsius);
+                let bath_c = fill.or("heat.bath_c", self.bath_c, USUAL_BATH_C, say::tender_within_a_night, celsius);
                 let most = (place.boil_c - 1.0).floor();
                 Ok(Medium::Bath {
                     bath_c: in_range("heat.bath_c", bath_c, crate::safety::BATH_LEAST_C, most, Unit::Celsius)?,
@@ -124,89 +127,86 @@ impl Heat {
         }
     }
 
-    fn on_a_source(&self, method: Method, place: &Place, fill: &mut Fill) -> Result<Medium> {
-        let coals_given = self.under.is_some()
-            || self.over.is_some()
-            || self.fresh_every_min.is_some()
-            || self.wind.is_some()
-            || self.air_c.is_some();
-        let oven_given = self.set_c.is_some() || self.fan.is_some() || self.start.is_some();
-        let default = if oven_given {
+    /// What the pot stands on or in: as it is said, or as the fields given tell.
+    fn source(&self, method: Method, fill: &mut Fill) -> Result<HeatSource> {
+        let of_an_oven =
+            [("set_c", self.set_c.is_some()), ("fan", self.fan.is_some()), ("start", self.start.is_some())];
+        let of_coals = [
+            ("under", self.under.is_some()),
+            ("over", self.over.is_some()),
+            ("fresh_every_min", self.fresh_every_min.is_some()),
+            ("wind", self.wind.is_some()),
+            ("air_c", self.air_c.is_some()),
+        ];
+        let of_a_hob = [("simmer", self.simmer.is_some())];
+        let given = |fields: &[(&str, bool)]| fields.iter().any(|(_, given)| *given);
+        let default = if given(&of_an_oven) {
             HeatSource::Oven
-        } else if coals_given {
+        } else if given(&of_coals) {
             HeatSource::Coals
-        } else if self.simmer.is_none() && method == Method::Braise {
+        } else if !given(&of_a_hob) && method == Method::Braise {
             HeatSource::Oven
         } else {
             HeatSource::Hob
         };
         let word = |source: HeatSource| say::source(source.key());
         let source = fill.or("heat.source", self.source, default, say::usual_source, word);
-        let refuse = |name: &str, given: bool, allowed: fn() -> Said| {
-            let fault = || Error::said(Kind::Clash, format!("heat.{name}"), errors::a_value(), allowed());
-            if given { Err(fault()) } else { Ok(()) }
+        let only = |owner: HeatSource, fields: &[(&str, bool)], allowed: fn() -> Said| match fields
+            .iter()
+            .find(|(_, given)| *given && owner != source)
+        {
+            Some((name, _)) => Err(Error::said(Kind::Clash, format!("heat.{name}"), errors::a_value(), allowed())),
+            None => Ok(()),
         };
-        if source != HeatSource::Hob {
-            refuse("simmer", self.simmer.is_some(), errors::only_a_hob)?;
-        }
-        if source != HeatSource::Oven {
-            let allowed = errors::only_an_oven;
-            refuse("set_c", self.set_c.is_some(), allowed)?;
-            refuse("fan", self.fan.is_some(), allowed)?;
-            refuse("start", self.start.is_some(), allowed)?;
-        }
-        if source != HeatSource::Coals {
-            let allowed = errors::only_coals;
-            refuse("under", self.under.is_some(), allowed)?;
-            refuse("over", self.over.is_some(), allowed)?;
-            refuse("fresh_every_min", self.fresh_every_min.is_some(), allowed)?;
-            refuse("wind", self.wind.is_some(), allowed)?;
-            refuse("air_c", self.air_c.is_some(), allowed)?;
-        }
-        match source {
+        only(HeatSource::Hob, &of_a_hob, errors::only_a_hob)?;
+        only(HeatSource::Oven, &of_an_oven, errors::only_an_oven)?;
+        only(HeatSource::Coals, &of_coals, errors::only_coals)?;
+        Ok(source)
+    }
+
+    fn on_a_source(&self, method: Method, place: &Place, fill: &mut Fill) -> Result<Medium> {
+        match self.source(method, fill)? {
             HeatSource::Hob => {
                 let word = |simmer: Simmer| say::simmer(simmer.key());
                 let simmer = fill.or("heat.simmer", self.simmer, Simmer::Gentle, say::simmer_dont_boil, word);
                 Ok(Medium::Hob { simmer })
             }
             HeatSource::Oven => {
-                let set_c = fill.or("heat.set_c", self.set_c, 150.0, say::middling_oven, dial);
+                let set_c = fill.or("heat.set_c", self.set_c, USUAL_OVEN_C, say::middling_oven, dial);
                 Ok(Medium::Oven {
                     set_c: in_range("heat.set_c", set_c, 80.0, 260.0, Unit::Celsius)?,
                     fan: self.fan.unwrap_or(false),
                     start: self.start.unwrap_or(Start::Hob),
                 })
             }
-            HeatSource::Coals => {
-                let count = coals::briquettes_for(place.across_m, place.pot.height_m, 165.0);
-                let over = (count * coals::OVER_AT_A_SIMMER).round() as u32;
-                let under = count.round() as u32 - over;
-                let why = say::by_the_pots_width;
-                let under = fill.or("heat.under", self.under, under, why, errors::count);
-                let over = fill.or("heat.over", self.over, over, why, errors::count);
-                in_range("heat.under", f64::from(under), 0.0, 80.0, Unit::Coals)?;
-                in_range("heat.over", f64::from(over), 0.0, 80.0, Unit::Coals)?;
-                if under + over == 0 {
-                    return Err(Error::new(Kind::OutOfRange, "heat.under", 0, errors::some_coals()));
-                }
-                let fresh = fill.or(
-                    "heat.fresh_every_min",
-                    self.fresh_every_min,
-                    coals::FRESH_EVERY_MIN,
-                    say::lit_early,
-                    |min| Said::quantity(Span(min)),
-                );
-                Ok(Medium::Coals(Coals {
-                    under,
-                    over,
-                    diameter_m: place.across_m,
-                    height_m: place.pot.height_m,
-                    fresh_every_s: in_range("heat.fresh_every_min", fresh, 10.0, 4320.0, Unit::Minutes)? * MINUTE_S,
-                    wind: self.wind.unwrap_or_default(),
-                    air_c: in_range("heat.air_c", self.air_c.unwrap_or(15.0), -40.0, 45.0, Unit::Celsius)?,
-                }))
-            }
+            HeatSource::Coals => self.over_coals(place, fill),
         }
+    }
+
+    fn over_coals(&self, place: &Place, fill: &mut Fill) -> Result<Medium> {
+        let count = coals::briquettes_for(place.across_m, place.pot.height_m, 165.0);
+        let over = (count * coals::OVER_AT_A_SIMMER).round() as u32;
+        let under = count.round() as u32 - over;
+        let why = say::by_the_pots_width;
+        let under = fill.or("heat.under", self.under, under, why, errors::count);
+        let over = fill.or("heat.over", self.over, over, why, errors::count);
+        in_range("heat.under", f64::from(under), 0.0, 80.0, Unit::Coals)?;
+        in_range("heat.over", f64::from(over), 0.0, 80.0, Unit::Coals)?;
+        if under + over == 0 {
+            return Err(Error::new(Kind::OutOfRange, "heat.under", 0, errors::some_coals()));
+        }
+        let usual = coals::FRESH_EVERY_MIN;
+        let word = |min| Said::quantity(Span(min));
+        let fresh = fill.or("heat.fresh_every_min", self.fresh_every_min, usual, say::lit_early, word);
+        Ok(Medium::Coals(Coals {
+            under,
+            over,
+            diameter_m: place.across_m,
+            height_m: place.pot.height_m,
+            fresh_every_s: in_range("heat.fresh_every_min", fresh, 10.0, 4320.0, Unit::Minutes)? * MINUTE_S,
+            wind: self.wind.unwrap_or_default(),
+            air_c: in_range("heat.air_c", self.air_c.unwrap_or(15.0), -40.0, 45.0, Unit::Celsius)?,
+        }))
     }
 
     fn under_pressure(&self, place: &Place, fill: &mut Fill) -> Result<Medium> {
@@ -239,7 +239,7 @@ impl Heat {
     }
 
     fn in_the_pit(&self, place: &Place, fill: &mut Fill) -> Result<Medium> {
-        let set_c = fill.or("heat.pit_c", self.pit_c, 110.0, say::usual_pit, dial);
+        let set_c = fill.or("heat.pit_c", self.pit_c, USUAL_PIT_C, say::usual_pit, dial);
         in_range("heat.pit_c", set_c, 65.0, 200.0, Unit::Celsius)?;
         let every = |name: &str, given: Option<f64>, least: f64| match given {
             Some(minutes) => Ok(Some(in_range(name, minutes, least, 4320.0, Unit::Minutes)? * MINUTE_S)),
@@ -258,7 +258,7 @@ impl Heat {
         };
         let wrap = match &self.wrap {
             Some(wrap) => {
-                let at = fill.or("heat.wrap.at_core_c", wrap.at_core_c, 70.0, say::when_bark_is_set, celsius);
+                let at = fill.or("heat.wrap.at_core_c", wrap.at_core_c, USUAL_WRAP_C, say::when_bark_is_set, celsius);
                 Some((wrap.material, in_range("heat.wrap.at_core_c", at, 0.0, 100.0, Unit::Celsius)?))
             }
             None => None,

@@ -54,14 +54,11 @@ impl ForecastRequest {
         let parts = self.resolve_parts(first_method, rolls, &mut fill, &mut notes)?;
 
         let mass_kg: f64 = parts.iter().map(|part| part.mass_kg).sum();
-        let pieces: u32 = parts.iter().map(|part| part.pieces).sum();
         let start_c = fill.or("start_c", self.start_c, FROM_THE_FRIDGE_C, say::from_the_cold, celsius);
         in_range("start_c", start_c, -40.0, 40.0, Unit::Celsius)?;
 
-        let needs_vessel =
-            stages.iter().any(|stage| stage.medium.is_pot() || matches!(stage.medium, Medium::Fat { .. }));
         let pot = stages.iter().find(|stage| stage.medium.is_pot()).map_or(stages[0].pot, |stage| stage.pot);
-        if needs_vessel {
+        if stages.iter().any(|stage| stage.medium.is_pot() || matches!(stage.medium, Medium::Fat { .. })) {
             self.assume_vessel(&pot, pot_method, &mut fill);
             fits(&pot, mass_kg, self.parts.is_some())?;
         }
@@ -73,33 +70,19 @@ impl ForecastRequest {
             let room = (pot.volume_m3() - packing.meat_m3) * 1000.0;
             notes.push(say::overflows(Volume(room)));
         }
-        let (usual_start_c, why): (f64, fn() -> Said) = match pot_method {
-            Some(Method::SlowCooker) => (ROOM_C, say::cold_liquid),
-            _ => (60.0, say::hot_liquid),
-        };
-        let liquid_start_c = match self.liquid_start_c {
-            None if !wet && !matches!(stages[0].medium, Medium::Fat { .. }) => usual_start_c,
-            given => fill.or("liquid_start_c", given, usual_start_c, why, celsius),
-        };
-        in_range("liquid_start_c", liquid_start_c, 0.0, 100.0, Unit::Celsius)?;
-
+        let poured = wet || matches!(stages[0].medium, Medium::Fat { .. });
+        let liquid_start_c = self.resolve_liquid_start(pot_method, poured, &mut fill)?;
         let deadline_s = match self.deadline_min {
             Some(minutes) => Some(in_range("deadline_min", minutes, 0.0, 14_400.0, Unit::Minutes)? * MINUTE_S),
             None => None,
         };
-        let members = self.members.unwrap_or(1000);
-        in_range("members", f64::from(members), 1.0, 20_000.0, Unit::None)?;
-        let runs = members as usize * parts.len() * stages.len();
-        if runs > MOST_RUNS {
-            let given = errors::runs(members, parts.len() as u32, stages.len() as u32);
-            return Err(Error::said(Kind::OutOfRange, "members", given, errors::most_runs(MOST_RUNS as u32)));
-        }
+        let members = self.resolve_members(parts.len(), stages.len())?;
         let body = self.resolve_body(liquid_l)?;
         let liquid_salt_g = in_range("liquid_salt_g", self.liquid_salt_g.unwrap_or(0.0), 0.0, 2000.0, Unit::Grams)?;
         let salt_g = self.resolve_salt(&parts, &mut fill)? + liquid_salt_g;
         Ok(Case {
             mass_kg,
-            pieces,
+            pieces: parts.iter().map(|part| part.pieces).sum(),
             start_c,
             packing,
             liquid_l,
@@ -111,7 +94,7 @@ impl ForecastRequest {
             liquid_salt_g,
             known: self.resolve_known()?,
             deadline_s,
-            members: members as usize,
+            members,
             seed: self.seed.unwrap_or(1),
             inside: self.inside.unwrap_or(false),
             explain: self.explain.unwrap_or(false),
@@ -121,6 +104,30 @@ impl ForecastRequest {
             parts,
             stages,
         })
+    }
+
+    /// How warm the liquid goes in, °C; nothing is assumed aloud of a way without any.
+    fn resolve_liquid_start(&self, pot_method: Option<Method>, poured: bool, fill: &mut Fill) -> Result<f64> {
+        let (usual_c, why): (f64, fn() -> Said) = match pot_method {
+            Some(Method::SlowCooker) => (ROOM_C, say::cold_liquid),
+            _ => (60.0, say::hot_liquid),
+        };
+        let start_c = match self.liquid_start_c {
+            None if !poured => usual_c,
+            given => fill.or("liquid_start_c", given, usual_c, why, celsius),
+        };
+        in_range("liquid_start_c", start_c, 0.0, 100.0, Unit::Celsius)
+    }
+
+    /// How many cooks are simulated.
+    fn resolve_members(&self, parts: usize, stages: usize) -> Result<usize> {
+        let members = self.members.unwrap_or(1000);
+        in_range("members", f64::from(members), 1.0, 20_000.0, Unit::None)?;
+        if members as usize * parts * stages > MOST_RUNS {
+            let given = errors::runs(members, parts as u32, stages as u32);
+            return Err(Error::said(Kind::OutOfRange, "members", given, errors::most_runs(MOST_RUNS as u32)));
+        }
+        Ok(members as usize)
     }
 
     /// The parts as they are, or the one cut as a single part.

@@ -6,10 +6,9 @@ use crate::error::{Error, Kind, Result};
 use crate::forecast::{Heat, StageRequest, Until, Wrap};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
-use crate::ways::HeatSource;
-use crate::ways::Method;
-use crate::ways::Release;
-use crate::ways::Settings;
+use crate::ways::{
+    HeatSource, Method, Release, Settings, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C, USUAL_PIT_C, USUAL_WRAP_C,
+};
 
 /// The longest text that is read.
 const MOST_LETTERS: usize = 300;
@@ -224,88 +223,131 @@ fn add_time(tokens: &[Token], unit: usize, value: f64, step: &mut Step) -> usize
     next
 }
 
-/// The way a step's words name, and what of its heat they say.
-fn way(tokens: &[Token], step: &mut Step, before: Option<Method>) -> (Method, Heat, Option<Lid>) {
-    let has = |words: &[&str]| {
-        tokens.iter().any(|token| matches!(token, Word(word) if words.iter().any(|known| word.starts_with(known))))
-    };
-    let exactly = |words: &[&str]| tokens.iter().any(|token| is_word(Some(token), words));
-    let celsius = step.celsius;
-    let lid = if has(&["uncovered"]) || exactly(&["open"]) {
-        Some(Lid::None)
-    } else if has(&["ajar"]) {
-        Some(Lid::Ajar)
-    } else {
-        None
-    };
-    let level = if exactly(&["low"]) { Settings::Low } else { Settings::High };
-    if has(&["pressure"]) {
-        let release = if has(&["quick"]) { Some(Release::Quick) } else { None };
-        return (Method::Pressure, Heat { level: Some(level), release, ..Heat::default() }, None);
+/// The way a step's words name, with what of its heat they say.
+struct Way {
+    method: Method,
+    heat: Heat,
+    lid: Option<Lid>,
+    /// What had to be supposed of it.
+    supposed: Option<Said>,
+}
+
+impl Way {
+    fn of(method: Method, heat: Heat) -> Self {
+        Self { method, heat, lid: None, supposed: None }
     }
-    if has(&["slow", "crock"]) && !has(&["oven"]) || exactly(&["low", "high"]) && celsius.is_none() {
-        if !exactly(&["low", "high"]) {
-            step.supposed.push(say::on_low());
+
+    /// What its dial is turned to: as the words say, or as is usual.
+    fn dial(&mut self, said: Option<f64>, usual_c: f64, supposed: Said) -> f64 {
+        self.supposed = said.is_none().then_some(supposed);
+        said.unwrap_or(usual_c)
+    }
+}
+
+/// The words of a step.
+struct Words<'a>(&'a [Token]);
+
+impl Words<'_> {
+    /// Whether a word begins with one of these.
+    fn has(&self, words: &[&str]) -> bool {
+        let begins = |word: &str| words.iter().any(|known| word.starts_with(known));
+        self.0.iter().any(|token| matches!(token, Word(word) if begins(word)))
+    }
+
+    /// Whether a word is one of these.
+    fn exactly(&self, words: &[&str]) -> bool {
+        self.0.iter().any(|token| is_word(Some(token), words))
+    }
+
+    /// The way they name; `before` is the one of the step before.
+    fn way(&self, celsius: Option<f64>, before: Option<Method>) -> Way {
+        None.or_else(|| self.under_pressure())
+            .or_else(|| self.in_the_crock(celsius))
+            .or_else(|| self.in_the_pit(celsius))
+            .or_else(|| self.in_a_bath(celsius))
+            .or_else(|| self.under_fat(celsius))
+            .unwrap_or_else(|| Way { lid: self.lid(), ..self.in_a_pot(celsius, before) })
+    }
+
+    fn lid(&self) -> Option<Lid> {
+        if self.has(&["uncovered"]) || self.exactly(&["open"]) {
+            return Some(Lid::None);
         }
-        let setting = if exactly(&["high"]) { Settings::High } else { Settings::Low };
-        return (Method::SlowCooker, Heat { setting: Some(setting), ..Heat::default() }, None);
+        self.has(&["ajar"]).then_some(Lid::Ajar)
     }
-    if has(&["smok", "barbecue", "grill"]) || exactly(&["pit"]) {
-        let material = if has(&["foil"]) {
-            Some(WrapMaterial::Foil)
-        } else if has(&["paper", "wrap"]) {
-            Some(WrapMaterial::Paper)
-        } else {
-            None
+
+    fn under_pressure(&self) -> Option<Way> {
+        let level = if self.exactly(&["low"]) { Settings::Low } else { Settings::High };
+        let release = self.has(&["quick"]).then_some(Release::Quick);
+        let heat = Heat { level: Some(level), release, ..Heat::default() };
+        self.has(&["pressure"]).then(|| Way::of(Method::Pressure, heat))
+    }
+
+    fn in_the_crock(&self, celsius: Option<f64>) -> Option<Way> {
+        let set = self.exactly(&["low", "high"]);
+        if !(self.has(&["slow", "crock"]) && !self.has(&["oven"]) || set && celsius.is_none()) {
+            return None;
+        }
+        let setting = if self.exactly(&["high"]) { Settings::High } else { Settings::Low };
+        let way = Way::of(Method::SlowCooker, Heat { setting: Some(setting), ..Heat::default() });
+        Some(Way { supposed: (!set).then(say::on_low), ..way })
+    }
+
+    fn in_the_pit(&self, celsius: Option<f64>) -> Option<Way> {
+        let mut way = (self.has(&["smok", "barbecue", "grill"]) || self.exactly(&["pit"]))
+            .then(|| Way::of(Method::Smoke, Heat::default()))?;
+        let material = match () {
+            () if self.has(&["foil"]) => Some(WrapMaterial::Foil),
+            () if self.has(&["paper", "wrap"]) => Some(WrapMaterial::Paper),
+            () => None,
         };
-        if celsius.is_none() {
-            step.supposed.push(say::a_pit(Dial(110.0)));
-        }
-        let wrap = material.map(|material| Wrap { material, at_core_c: Some(70.0) });
-        return (Method::Smoke, Heat { pit_c: Some(celsius.unwrap_or(110.0)), wrap, ..Heat::default() }, None);
+        way.heat.wrap = material.map(|material| Wrap { material, at_core_c: Some(USUAL_WRAP_C) });
+        way.heat.pit_c = Some(way.dial(celsius, USUAL_PIT_C, say::a_pit(Dial(USUAL_PIT_C))));
+        Some(way)
     }
-    if has(&["bath", "bag", "vide", "circulator"]) {
-        if celsius.is_none() {
-            step.supposed.push(say::a_bath(Temperature(82.0)));
-        }
-        return (Method::WaterBath, Heat { bath_c: Some(celsius.unwrap_or(82.0)), ..Heat::default() }, None);
+
+    fn in_a_bath(&self, celsius: Option<f64>) -> Option<Way> {
+        let mut way =
+            self.has(&["bath", "bag", "vide", "circulator"]).then(|| Way::of(Method::WaterBath, Heat::default()))?;
+        way.heat.bath_c = Some(way.dial(celsius, USUAL_BATH_C, say::a_bath(Temperature(USUAL_BATH_C))));
+        Some(way)
     }
-    if has(&["confit"]) || exactly(&["fat", "oil", "dripping"]) {
-        if celsius.is_none() {
-            step.supposed.push(say::some_fat(Temperature(90.0)));
-        }
-        return (Method::Confit, Heat { fat_c: Some(celsius.unwrap_or(90.0)), ..Heat::default() }, None);
+
+    fn under_fat(&self, celsius: Option<f64>) -> Option<Way> {
+        let mut way = (self.has(&["confit"]) || self.exactly(&["fat", "oil", "dripping"]))
+            .then(|| Way::of(Method::Confit, Heat::default()))?;
+        way.heat.fat_c = Some(way.dial(celsius, USUAL_FAT_C, say::some_fat(Temperature(USUAL_FAT_C))));
+        Some(way)
     }
-    if has(&["coal", "ember", "campfire"]) {
-        return (Method::Braise, Heat { source: Some(HeatSource::Coals), ..Heat::default() }, lid);
-    }
-    if celsius.is_none() && has(&["simmer", "hob", "stove", "boil", "bubbl"]) {
-        let simmer = if has(&["lazy", "bare", "barely"]) {
-            Simmer::Lazy
-        } else if has(&["brisk", "fast"]) {
-            Simmer::Brisk
-        } else if has(&["boil"]) {
-            Simmer::Boil
-        } else {
-            Simmer::Gentle
-        };
-        return (Method::Braise, Heat { source: Some(HeatSource::Hob), simmer: Some(simmer), ..Heat::default() }, lid);
-    }
-    match celsius {
-        Some(celsius) if celsius < BATH_BELOW_C && !has(&["oven"]) => {
-            step.supposed.push(say::cool_is_a_bath());
-            (Method::WaterBath, Heat { bath_c: Some(celsius), ..Heat::default() }, None)
+
+    fn in_a_pot(&self, celsius: Option<f64>, before: Option<Method>) -> Way {
+        if self.has(&["coal", "ember", "campfire"]) {
+            return Way::of(Method::Braise, Heat { source: Some(HeatSource::Coals), ..Heat::default() });
         }
-        Some(celsius) => {
-            let fan = if exactly(&["fan", "convection"]) { Some(true) } else { None };
-            let heat = Heat { source: Some(HeatSource::Oven), set_c: Some(celsius), fan, ..Heat::default() };
-            (Method::Braise, heat, lid)
+        if celsius.is_none() && self.has(&["simmer", "hob", "stove", "boil", "bubbl"]) {
+            let heat = Heat { source: Some(HeatSource::Hob), simmer: Some(self.simmer()), ..Heat::default() };
+            return Way::of(Method::Braise, heat);
         }
-        None => {
-            if before != Some(Method::Braise) || !(has(&["braise"]) || exactly(&["lid", "uncovered"])) {
-                step.supposed.push(say::a_lidded_pot(Dial(150.0)));
-            }
-            (Method::Braise, Heat { source: Some(HeatSource::Oven), set_c: Some(150.0), ..Heat::default() }, lid)
+        if let Some(cool) = celsius.filter(|celsius| *celsius < BATH_BELOW_C && !self.has(&["oven"])) {
+            let way = Way::of(Method::WaterBath, Heat { bath_c: Some(cool), ..Heat::default() });
+            return Way { supposed: Some(say::cool_is_a_bath()), ..way };
+        }
+        let mut way = Way::of(Method::Braise, Heat { source: Some(HeatSource::Oven), ..Heat::default() });
+        way.heat.fan = (celsius.is_some() && self.exactly(&["fan", "convection"])).then_some(true);
+        way.heat.set_c = Some(way.dial(celsius, USUAL_OVEN_C, say::a_lidded_pot(Dial(USUAL_OVEN_C))));
+        // A step that goes on in the same pot supposes nothing new.
+        if before == Some(Method::Braise) && (self.has(&["braise"]) || self.exactly(&["lid", "uncovered"])) {
+            way.supposed = None;
+        }
+        way
+    }
+
+    fn simmer(&self) -> Simmer {
+        match () {
+            () if self.has(&["lazy", "bare", "barely"]) => Simmer::Lazy,
+            () if self.has(&["brisk", "fast"]) => Simmer::Brisk,
+            () if self.has(&["boil"]) => Simmer::Boil,
+            () => Simmer::Gentle,
         }
     }
 }
@@ -329,7 +371,8 @@ pub fn read(text: &str) -> Result<Read> {
         let tokens = tokens(words);
         let mut step = figures(&tokens);
         let before = read.stages.last().and_then(|stage| stage.method);
-        let (method, heat, lid) = way(&tokens, &mut step, before);
+        let Way { method, heat, lid, supposed } = Words(&tokens).way(step.celsius, before);
+        step.supposed.extend(supposed);
         let Some(minutes) = step.minutes else {
             return Err(refuse(Kind::Unknown, errors::recipe_how_long()));
         };

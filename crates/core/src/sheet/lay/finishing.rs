@@ -37,13 +37,29 @@ pub(super) fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at
         sauce(layer, worked, skim_at);
     }
     let slice_at = plus_minutes(skim_at, f64::max(durations.skim_min + durations.sauce_min, durations.rest_min));
+    rest_and_slice(layer, plan, worked, skim_at, slice_at);
+    layer.add(Draft {
+        id: TaskId::Serve,
+        kind: TaskKind::Serve,
+        lane: Lane::Hands,
+        what: say::serve(plan.people, Mass(durations.yield_kg / f64::from(plan.people))),
+        why: say::serve_why(),
+        start: plus_minutes(slice_at, durations.slice_min),
+        minutes: durations.plate_min,
+        hands_on: true,
+    });
+}
+
+/// Resting, then the knife or the forks.
+fn rest_and_slice(layer: &mut Layer, plan: &Plan, worked: &Worked, rest_at: Timestamp, slice_at: Timestamp) {
+    let (case, durations) = (&worked.case, &worked.durations);
     let rest = layer.add(Draft {
         id: TaskId::Rest,
         kind: TaskKind::Rest,
         lane: Lane::Board,
         what: say::rest(),
         why: tasks::rest(&case.last().medium, case.main().eaten_as),
-        start: skim_at,
+        start: rest_at,
         minutes: 0.0,
         hands_on: false,
     });
@@ -70,16 +86,6 @@ pub(super) fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at
     if durations.has_sauce() {
         task.after.push(TaskId::Sauce);
     }
-    layer.add(Draft {
-        id: TaskId::Serve,
-        kind: TaskKind::Serve,
-        lane: Lane::Hands,
-        what: say::serve(plan.people, Mass(durations.yield_kg / f64::from(plan.people))),
-        why: say::serve_why(),
-        start: plus_minutes(slice_at, durations.slice_min),
-        minutes: durations.plate_min,
-        hands_on: true,
-    });
 }
 
 /// Skimming, and what the liquid becomes.
