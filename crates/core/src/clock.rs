@@ -64,8 +64,14 @@ pub fn minutes_between(from: Timestamp, to: Timestamp) -> f64 {
 #[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 pub struct Hours(pub String, pub String);
 
-/// A span of time, from and to.
-pub type Span = (Timestamp, Timestamp);
+/// A stretch of time.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord)]
+pub struct Stretch {
+    /// Its first moment.
+    pub begin: Timestamp,
+    /// Its last.
+    pub end: Timestamp,
+}
 
 /// Checks hours of the day.
 ///
@@ -79,7 +85,7 @@ pub fn check_hours(field: &str, hours: &[Hours]) -> Result<()> {
 ///
 /// # Errors
 /// Names the field of the first that can't be read.
-pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone: &TimeZone) -> Result<Vec<Span>> {
+pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone: &TimeZone) -> Result<Vec<Stretch>> {
     /// A bell lies 60 days off at most; a long way starts days before now, and the night after the bell counts too.
     const MOST_DAYS: usize = 70;
     const MOST_SPANS: usize = 24;
@@ -93,8 +99,8 @@ pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone:
         let time = |text: &str| if text.contains('T') { None } else { text.parse::<Time>().ok() };
         let of_the_day = time(begin).zip(time(end));
         let Some((begin, end)) = of_the_day else {
-            let span = (instant(&field, begin, zone)?, instant(&field, end, zone)?);
-            if span.0 >= span.1 {
+            let span = Stretch { begin: instant(&field, begin, zone)?, end: instant(&field, end, zone)? };
+            if span.begin >= span.end {
                 return Err(Error::said(Kind::Clash, field, say::from_to(begin, end), say::end_after_begin()));
             }
             found.push(span);
@@ -111,7 +117,7 @@ pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone:
                 |date: jiff::civil::Date, time| zone.to_ambiguous_timestamp(date.to_datetime(time)).compatible().ok();
             match at(date, begin).zip(ends_on.and_then(|date| at(date, end))) {
                 Some((begin, _)) if begin > to => break,
-                Some(span) if span.1 > from => found.push(span),
+                Some((begin, end)) if end > from => found.push(Stretch { begin, end }),
                 _ => {}
             }
         }
@@ -120,12 +126,12 @@ pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone:
 }
 
 /// Spans in time order, those that touch made one: no hour is counted twice.
-pub fn merged(mut found: Vec<Span>) -> Vec<Span> {
+pub fn merged(mut found: Vec<Stretch>) -> Vec<Stretch> {
     found.sort();
-    let mut merged: Vec<Span> = Vec::new();
+    let mut merged: Vec<Stretch> = Vec::new();
     for span in found {
         match merged.last_mut() {
-            Some(last) if span.0 <= last.1 => last.1 = last.1.max(span.1),
+            Some(last) if span.begin <= last.end => last.end = last.end.max(span.end),
             _ => merged.push(span),
         }
     }
@@ -135,6 +141,7 @@ pub fn merged(mut found: Vec<Span>) -> Vec<Span> {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use proptest::prelude::*;
 
     #[test]
     fn local_times_are_read_in_the_zone_and_offsets_win() {
@@ -157,8 +164,9 @@ mod tests {
     #[test]
     fn no_hour_counts_twice() {
         let at = |text: &str| -> Timestamp { format!("2027-02-05T{text}:00Z").parse().unwrap() };
-        let busy = merged(vec![(at("12:00"), at("14:00")), (at("08:00"), at("10:00")), (at("09:00"), at("12:00"))]);
-        assert_eq!(busy, [(at("08:00"), at("14:00"))]);
+        let span = |begin: &str, end: &str| Stretch { begin: at(begin), end: at(end) };
+        let busy = merged(vec![span("12:00", "14:00"), span("08:00", "10:00"), span("09:00", "12:00")]);
+        assert_eq!(busy, [span("08:00", "14:00")]);
     }
 
     #[test]
@@ -166,7 +174,7 @@ mod tests {
         let from: Timestamp = "2027-01-01T12:00:00Z".parse().unwrap();
         let (early, bell) = (plus_minutes(from, -4.0 * 1440.0), plus_minutes(from, 61.0 * 1440.0));
         let nights = spans("asleep", &[Hours("23:00".into(), "06:30".into())], early, bell, &TimeZone::UTC).unwrap();
-        assert!(nights.last().unwrap().1 > plus_minutes(bell, -1440.0), "{:?}", nights.last());
+        assert!(nights.last().unwrap().end > plus_minutes(bell, -1440.0), "{:?}", nights.last());
         assert_eq!(nights.len(), 65);
     }
 
@@ -187,10 +195,37 @@ mod tests {
         let nights = [hours("23:00", "06:30"), hours("2027-03-28T05:00", "2027-03-28T09:00")];
         let found = spans("asleep", &nights, at("2027-03-27T12:00"), at("2027-03-29T12:00"), &helsinki).unwrap();
         assert_eq!(found.len(), 2, "the span that touches the night is one with it: {found:?}");
-        assert_eq!(found[0], (at("2027-03-27T23:00"), at("2027-03-28T09:00")));
-        assert_eq!(minutes_between(found[0].0, found[0].1), 9.0 * 60.0, "that night has an hour less");
+        assert_eq!(found[0], Stretch { begin: at("2027-03-27T23:00"), end: at("2027-03-28T09:00") });
+        assert_eq!(minutes_between(found[0].begin, found[0].end), 9.0 * 60.0, "that night has an hour less");
         let named = |hours: Hours| check_hours("away", &[hours]).unwrap_err().field;
         assert_eq!(named(hours("late", "06:00")), "away[0]");
         assert_eq!(named(hours("2027-03-28T09:00", "2027-03-28T05:00")), "away[0]");
+    }
+
+    proptest! {
+        #![proptest_config(ProptestConfig { cases: 100, failure_persistence: None, ..ProptestConfig::default() })]
+
+        #[test]
+        fn hours_of_the_day_hold_the_minutes_whose_clock_says_so(
+            begin in 0..1440i32, length in 1..1440i32, day in prop::sample::select(vec!["2027-02-05", "2027-03-27", "2027-10-30"]),
+        ) {
+            // The hour that is skipped or comes twice is left out: what an hour of the day means there is open.
+            let unclear = |minute: i32| (120..300).contains(&minute);
+            let end = (begin + length) % 1440;
+            prop_assume!(!unclear(begin) && !unclear(end));
+            let helsinki = zone("zone", "Europe/Helsinki").unwrap();
+            let clock = |minute: i32| format!("{:02}:{:02}", minute / 60, minute % 60);
+            let from = instant("now", &format!("{day}T12:00"), &helsinki).unwrap();
+            let to = plus_minutes(from, 2.0 * 1440.0);
+            let found = spans("away", &[Hours(clock(begin), clock(end))], from, to, &helsinki).unwrap();
+            for minute in 0..2 * 1440 {
+                let at = plus_minutes(from, f64::from(minute));
+                let local = at.to_zoned_datetime(helsinki.clone()).time();
+                let local = i32::from(local.hour()) * 60 + i32::from(local.minute());
+                let said = if begin < end { (begin..end).contains(&local) } else { local >= begin || local < end };
+                let held = found.iter().any(|stretch| stretch.begin <= at && at < stretch.end);
+                prop_assert_eq!(held, said, "at {} in {:?}", at, found);
+            }
+        }
     }
 }

@@ -8,7 +8,7 @@ use jiff::Timestamp;
 use super::request::MatchRequest;
 use crate::bench::Prepare;
 use crate::bench::Sear;
-use crate::clock::{Span, instant, merged, minutes_between, plus_minutes, spans, zone};
+use crate::clock::{Stretch, instant, merged, minutes_between, plus_minutes, spans, zone};
 use crate::cuts::Cut;
 use crate::error::{Error, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
@@ -34,9 +34,9 @@ pub struct Block<'a> {
     pub portion_kg: f64,
     pub kit: Vec<Kit>,
     /// When nobody is up or there.
-    pub busy: Vec<Span>,
+    pub busy: Vec<Stretch>,
     /// When nobody is up.
-    pub asleep: Vec<Span>,
+    pub asleep: Vec<Stretch>,
     pub prices: BTreeMap<Cut, f64>,
     pub price_per_kg: Option<f64>,
     /// The meat, with neither method nor heat.

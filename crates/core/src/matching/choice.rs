@@ -6,7 +6,7 @@ use jiff::Timestamp;
 use super::answer::{Choice, Quantiles, Verdict};
 use super::block::Block;
 use super::burns::{fuel, washing_up};
-use super::hours::{Hands, earliest_free, latest_free, overlap_min};
+use super::hours::{Work, earliest_free, latest_free, overlap_min};
 use super::suits;
 use super::variants::{Variant, wants};
 use crate::clock::{minutes_between, plus_minutes};
@@ -201,12 +201,14 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
 }
 
 /// Hands-on work from the start of a way: bench and pan, and each move from one heat to the next.
-fn hands(worked: &Worked, lead_min: f64) -> Vec<Hands> {
+fn hands(worked: &Worked, lead_min: f64) -> Vec<Work> {
     const MOVE_MIN: f64 = 10.0;
     let spans = &worked.forecast.stages;
     let moves = spans.iter().take(spans.len().saturating_sub(1)).filter_map(|span| span.to_min);
-    let first = (0.0, lead_min + worked.durations.come_up_min);
-    std::iter::once(first).chain(moves.map(|at_min| (lead_min + at_min, MOVE_MIN))).collect()
+    let first = Work { from_min: 0.0, takes_min: lead_min + worked.durations.come_up_min };
+    std::iter::once(first)
+        .chain(moves.map(|at_min| Work { from_min: lead_min + at_min, takes_min: MOVE_MIN }))
+        .collect()
 }
 
 /// Everything a chain needs stands in its stages; the first piece of kit stands in the variant.

@@ -16,7 +16,7 @@ const PlaceLink = chakra(NavLink, {
     display: 'inline-flex',
     alignItems: 'center',
     minHeight: '48px',
-    px: { base: '7px', sm: '10px', md: 4 },
+    px: { base: '4px', sm: '10px', md: 4 },
     fontFamily: 'heading',
     fontSize: { base: 'small', sm: 'text', md: 'lead' },
     fontWeight: 600,
@@ -31,7 +31,13 @@ const PlaceLink = chakra(NavLink, {
 
 function Wordmark() {
   return (
-    <chakra.a asChild display="inline-flex" alignItems="center" gap={2} minHeight="44px">
+    <chakra.a
+      asChild
+      display={{ base: 'none', sm: 'inline-flex' }}
+      alignItems="center"
+      gap={2}
+      minHeight="44px"
+    >
       <Link to="/match" aria-label="Ergastic: start from the cut">
         <svg width="38" height="30" viewBox="0 0 38 30" aria-hidden>
           <rect
@@ -52,14 +58,7 @@ function Wordmark() {
             strokeLinecap="round"
           />
         </svg>
-        <Text
-          as="span"
-          fontFamily="heading"
-          fontSize="lead"
-          fontWeight={800}
-          letterSpacing="-0.01em"
-          display={{ base: 'none', sm: 'inline' }}
-        >
+        <Text as="span" fontFamily="heading" fontSize="lead" fontWeight={800} letterSpacing="-0.01em">
           Ergastic
         </Text>
       </Link>
@@ -110,7 +109,7 @@ function DishLine() {
   );
 }
 
-/** The bar along the top in the order of the work, the dish in hand, and the place itself. */
+/** The bar along the top in the order of the work, the dish in hand, and the place itself. On a phone all of it is places. */
 export function Shell() {
   useChanges();
   const mode = useMode();
@@ -153,7 +152,14 @@ export function Shell() {
       <Box as="header" className="no-print" borderBottomWidth="2px" borderColor="rim" px={{ base: 2, md: 6 }}>
         <Flex align="center" gap={{ base: 0, md: 6 }}>
           <Wordmark />
-          <Flex as="nav" aria-label="Places" flex="1" overflowX="auto" css={{ scrollbarWidth: 'none' }}>
+          <Flex
+            as="nav"
+            aria-label="Places"
+            flex="1"
+            justify={{ base: 'space-between', sm: 'flex-start' }}
+            overflowX="auto"
+            css={{ scrollbarWidth: 'none' }}
+          >
             {places.map((place) => (
               <PlaceLink
                 key={place.name}

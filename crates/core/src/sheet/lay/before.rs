@@ -159,6 +159,6 @@ fn before_bed(at: Timestamp, worked: &Worked) -> Timestamp {
     let (from, to) = (plus_minutes(at, -1440.0), plus_minutes(at, 1440.0));
     // Hours that can't be read hinder nobody: a kitchen is saved with good ones.
     let nights = spans("asleep", &worked.asleep, from, to, &worked.zone).unwrap_or_default();
-    let in_bed = nights.iter().find(|night| night.0 < plus_minutes(at, SALTING_MIN) && at < night.1);
-    in_bed.map_or(at, |night| plus_minutes(night.0, -60.0))
+    let in_bed = nights.iter().find(|night| night.begin < plus_minutes(at, SALTING_MIN) && at < night.end);
+    in_bed.map_or(at, |night| plus_minutes(night.begin, -60.0))
 }
