@@ -1,6 +1,6 @@
 //! The median run written down: its curve, the inside of the piece, and what left it.
 
-use super::resolve::{Case, Part};
+use super::resolve::{Case, End, Part};
 use super::run::{Moment, STEP_S, Watch};
 use crate::heat::body::SHELLS;
 use crate::heat::body::shell_fractions;
@@ -187,6 +187,13 @@ impl Watch<1> for Recorder<'_> {
             self.write(moment);
         }
         moment.time_s < self.until_s
+    }
+
+    /// A dish that is warmed again, cooled or cooked by the clock is lifted at the end of that, whatever it is by then.
+    fn waits(&self) -> bool {
+        let ends =
+            self.case.stages.last().is_some_and(|last| matches!(last.end, End::Warm(_) | End::Cold(_) | End::After(_)));
+        ends && self.stage_ends_s.last().is_some_and(|end_s| end_s.is_infinite())
     }
 }
 

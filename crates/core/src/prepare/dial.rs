@@ -170,9 +170,10 @@ fn same(a: &Heat, b: &Heat) -> bool {
 }
 
 /// The dish at every setting of its dial, each a run at every median; none for a chain of ways.
-pub(super) fn dial(request: &ForecastRequest, voice: Voice) -> Vec<DialSetting> {
+pub(super) fn dial(request: &ForecastRequest, case: &Case) -> Vec<DialSetting> {
     let (Some(method), None) = (request.method, &request.stages) else { return Vec::new() };
-    let heat = request.heat.clone().unwrap_or_default();
+    let voice = case.voice;
+    let heat = filled_in(request.heat.clone().unwrap_or_default(), &case.first().medium);
     let mut all = settings(method, &heat, voice.units());
     if !all.iter().any(|setting| same(&setting.heat, &heat)) && method != Method::Pressure {
         // What is chosen stands among the usual settings, at its place.
@@ -187,6 +188,25 @@ pub(super) fn dial(request: &ForecastRequest, voice: Voice) -> Vec<DialSetting> 
         }
     }
     all.into_iter().filter_map(|setting| tried(request, &heat, setting, voice)).collect()
+}
+
+/// The heat with what was left out as the dish has it: the dial stands where the dish is.
+fn filled_in(heat: Heat, medium: &Medium) -> Heat {
+    match *medium {
+        Medium::Hob { simmer } => Heat { source: Some(HeatSource::Hob), simmer: Some(simmer), ..heat },
+        Medium::Oven { set_c, .. } => Heat { source: Some(HeatSource::Oven), set_c: Some(set_c), ..heat },
+        Medium::Coals(coals) => {
+            Heat { source: Some(HeatSource::Coals), under: Some(coals.under), over: Some(coals.over), ..heat }
+        }
+        Medium::Pressure { .. } if heat.gauge_kpa.is_none() => {
+            Heat { level: heat.level.or(Some(Settings::High)), ..heat }
+        }
+        Medium::Pit { pit, .. } => Heat { pit_c: Some(pit.set_c), ..heat },
+        Medium::Fat { fat_c } => Heat { fat_c: Some(fat_c), ..heat },
+        Medium::Bath { bath_c } => Heat { bath_c: Some(bath_c), ..heat },
+        Medium::SlowCooker { setting } => Heat { setting: Some(setting), ..heat },
+        Medium::Pressure { .. } | Medium::KeepWarm { .. } | Medium::Chill { .. } | Medium::Reheat { .. } => heat,
+    }
 }
 
 /// The dish at one setting.

@@ -148,7 +148,7 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         warnings,
         schools: schools::schools(&case, &request, bench, kitchen, wet),
         steps,
-        dial: dial::dial(&request, case.voice),
+        dial: dial::dial(&request, &case),
         coals,
         take_out: later::taken_out(bench, &case),
         shopping,

@@ -265,7 +265,9 @@ impl<const L: usize> Surround<'_, L> {
             }
             for lane in lanes.clone() {
                 part.film[lane] = if mopped[lane] && !part.wrapped[lane] { MOP_KG_PER_M2 } else { part.film[lane] };
-                let wetness = pit.wetness(part.gone[lane], part.film[lane], self.kitchens.wetness[lane]);
+                let dry = part.film[lane] <= 0.0 && part.gone[lane] >= part.most_gone[lane];
+                let wetness =
+                    if dry { 0.0 } else { pit.wetness(part.gone[lane], part.film[lane], self.kitchens.wetness[lane]) };
                 let h = PIT_COEFFICIENT * self.kitchens.coefficient[lane] * part.cover.heat[lane];
                 part.around.coefficient[lane] = h;
                 part.around.evaporation[lane] = h * wetness * part.cover.vapour[lane] / pit.psychrometric;

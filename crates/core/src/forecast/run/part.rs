@@ -8,7 +8,7 @@ use crate::heat::body::SHELLS;
 use crate::heat::body::Surroundings;
 use crate::heat::conduction::Bodies;
 use crate::heat::pit::{PIT_VAPOUR_PA, WRAPPED_HEAT, WrapMaterial};
-use crate::juices::{JUICE_S, juice_equilibrium};
+use crate::juices::{JUICE_S, WATER_IN_LEAN, juice_equilibrium};
 use crate::tender::{SOFTENS_FROM_C, Softening, softening};
 use crate::units::HOUR_S;
 
@@ -34,6 +34,8 @@ pub struct PartState<const L: usize> {
     pub times: [PartTimes; L],
     /// Water gone from the surface, kg/m².
     pub gone: [f64; L],
+    /// All the water behind the surface, kg/m²: then nothing is left that could go.
+    pub most_gone: [f64; L],
     /// Surface of all pieces, m².
     pub area_m2: [f64; L],
     /// Juice that has left, kg, from the mean temperature: enough to know how deep the meat lies.
@@ -53,7 +55,7 @@ impl<const L: usize> PartState<L> {
     pub(super) fn new(part: &Part, pieces: &[Piece; L], start_c: f64) -> Self {
         let radius: [f64; L] = std::array::from_fn(|lane| part.shape.half_thickness_m * pieces[lane].thickness);
         let volume_m3 = part.boneless_kg() / DENSITY;
-
+        let area_m2 = radius.map(|radius| volume_m3 * (part.shape.exponent + 1.0) / radius);
         Self {
             bodies: Bodies::new(part.shape.exponent, radius, start_c, STEP_S),
             rates: [[0.0; L]; SHELLS],
@@ -63,7 +65,8 @@ impl<const L: usize> PartState<L> {
             enough: std::array::from_fn(|lane| part.goal.enough * pieces[lane].resistance),
             times: [PartTimes::NEVER; L],
             gone: [0.0; L],
-            area_m2: radius.map(|radius| volume_m3 * (part.shape.exponent + 1.0) / radius),
+            most_gone: area_m2.map(|area_m2| WATER_IN_LEAN * part.lean_kg() / area_m2),
+            area_m2,
             juice_kg: [0.0; L],
             film: [0.0; L],
             wrapped: [false; L],
@@ -114,7 +117,7 @@ impl<const L: usize> PartState<L> {
             let lost = self.bodies.evaporated[lane];
             let from_film = f64::min(self.film[lane], f64::max(lost, 0.0));
             self.film[lane] -= from_film;
-            self.gone[lane] = f64::max(0.0, self.gone[lane] + lost - from_film);
+            self.gone[lane] = (self.gone[lane] + lost - from_film).clamp(0.0, self.most_gone[lane]);
         }
     }
 
