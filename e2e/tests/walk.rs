@@ -371,7 +371,7 @@ async fn a_way_in_two_goes_is_planned_worked_back_and_cooked() -> Outcome {
     kitchen.press("Plan it this way").await?;
     kitchen.press("List").await?;
     kitchen.press("Work it back from the bell").await?;
-    for words in ["Off the heat: cool it shallow and fast", "then in the fridge", "Warmed through gently"] {
+    for words in ["Off the heat: cool it shallow and fast", "then in the fridge", "Warm it through gently"] {
         kitchen.says(words).await?;
     }
     kitchen.press("Start this cook").await?;

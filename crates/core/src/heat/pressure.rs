@@ -155,7 +155,8 @@ impl Closed<'_> {
     }
 
     fn vents(&mut self, until_s: f64) {
-        let seconds = f64::min(until_s, self.end_s) - self.at_s;
+        // With too little liquid it has stood at the boil past that time.
+        let seconds = f64::max(0.0, f64::min(until_s, self.end_s) - self.at_s);
         self.pressed.flashed_kg += self.now.power_w * seconds / super::steam::LATENT_HEAT;
         self.at_s += seconds;
         if until_s <= self.end_s {

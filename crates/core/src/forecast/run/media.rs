@@ -265,7 +265,7 @@ impl<const L: usize> Surround<'_, L> {
             }
             for lane in lanes.clone() {
                 part.film[lane] = if mopped[lane] && !part.wrapped[lane] { MOP_KG_PER_M2 } else { part.film[lane] };
-                let dry = part.film[lane] <= 0.0 && part.gone[lane] >= part.most_gone[lane];
+                let dry = part.film[lane] <= 0.0 && part.is_dry(lane);
                 let wetness =
                     if dry { 0.0 } else { pit.wetness(part.gone[lane], part.film[lane], self.kitchens.wetness[lane]) };
                 let h = PIT_COEFFICIENT * self.kitchens.coefficient[lane] * part.cover.heat[lane];
@@ -293,6 +293,7 @@ impl<const L: usize> Surround<'_, L> {
             self.celsius[lane] = (there * self.celsius[lane] + new * pour.celsius) / (there + new);
             self.poured_l[lane] += pour.litres;
             self.water_kg[lane] += pour.litres;
+            self.most_steam_kg[lane] += pour.litres;
             self.fresh[lane] = true;
         }
     }

@@ -35,7 +35,7 @@ pub struct PartState<const L: usize> {
     /// Water gone from the surface, kg/m².
     pub gone: [f64; L],
     /// All the water behind the surface, kg/m²: then nothing is left that could go.
-    pub most_gone: [f64; L],
+    most_gone: [f64; L],
     /// Surface of all pieces, m².
     pub area_m2: [f64; L],
     /// Juice that has left, kg, from the mean temperature: enough to know how deep the meat lies.
@@ -110,6 +110,18 @@ impl<const L: usize> PartState<L> {
         }
     }
 
+    /// The most that can go off the surface, kg/m²: what has gone into the pot as juice can't dry off any more.
+    #[inline(always)]
+    fn most(&self, lane: usize) -> f64 {
+        f64::max(0.0, self.most_gone[lane] - self.juice_kg[lane] / self.area_m2[lane])
+    }
+
+    /// Whether no water is left in it that could dry off.
+    #[inline(always)]
+    pub(super) fn is_dry(&self, lane: usize) -> bool {
+        self.gone[lane] >= self.most(lane)
+    }
+
     /// What evaporation took, and the film of a mop first.
     #[inline(always)]
     pub(super) fn dry_out(&mut self) {
@@ -117,7 +129,7 @@ impl<const L: usize> PartState<L> {
             let lost = self.bodies.evaporated[lane];
             let from_film = f64::min(self.film[lane], f64::max(lost, 0.0));
             self.film[lane] -= from_film;
-            self.gone[lane] = (self.gone[lane] + lost - from_film).clamp(0.0, self.most_gone[lane]);
+            self.gone[lane] = f64::max(0.0, f64::min(self.gone[lane] + lost - from_film, self.most(lane)));
         }
     }
 

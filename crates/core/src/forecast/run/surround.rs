@@ -70,8 +70,10 @@ pub struct Surround<'a, const L: usize> {
     pub poured_l: [f64; L],
     /// Left as steam, kg.
     pub steam_kg: [f64; L],
-    /// In the pot, kg.
+    /// In the pot when last looked at, kg.
     pub water_kg: [f64; L],
+    /// All that could have left as steam by then, kg: what was poured, and the juice.
+    pub(super) most_steam_kg: [f64; L],
     /// Whether what leaves the meat stays with it.
     pub collects: [bool; L],
     juice_before_kg: [f64; L],
@@ -101,6 +103,7 @@ impl<'a, const L: usize> Surround<'a, L> {
             poured_l: [0.0; L],
             steam_kg: [0.0; L],
             water_kg: [0.0; L],
+            most_steam_kg: [f64::INFINITY; L],
             collects: [false; L],
             juice_before_kg: [0.0; L],
             simmered: [false; L],
@@ -145,6 +148,7 @@ impl<'a, const L: usize> Surround<'a, L> {
                 if self.poured_l[lane] == 0.0 {
                     self.poured_l[lane] = self.case.liquid_l;
                     self.water_kg[lane] = self.case.liquid_l;
+                    self.most_steam_kg[lane] = self.case.liquid_l;
                 }
             }
             Medium::Fat { .. } if !matches!(before, Some(Medium::Fat { .. })) => {
@@ -204,6 +208,7 @@ impl<'a, const L: usize> Surround<'a, L> {
         for lane in 0..L {
             let juice_kg: f64 = parts.iter().map(|part| part.juice_kg[lane]).sum();
             let there = self.poured_l[lane] + juice_kg - self.juice_before_kg[lane];
+            self.most_steam_kg[lane] = there;
             self.steam_kg[lane] = f64::min(self.steam_kg[lane], there);
             self.water_kg[lane] = there - self.steam_kg[lane];
         }
@@ -226,6 +231,11 @@ impl<'a, const L: usize> Surround<'a, L> {
                 let (closed_c, steam) = close(income, open.heat_capacity[lane], now_c, self.next_c[lane]);
                 self.next_c[lane] = if open.waits[lane] { closed_c } else { self.next_c[lane] };
                 self.steam_kg[lane] += if open.waits[lane] { steam } else { 0.0 };
+            }
+        }
+        if self.in_pot {
+            for lane in 0..L {
+                self.steam_kg[lane] = f64::min(self.steam_kg[lane], self.most_steam_kg[lane]);
             }
         }
         self.celsius = self.next_c;
