@@ -127,79 +127,67 @@ use Cut as C;
 use DryRisk::{High, Low, Mid};
 use EatenAs::{Fork, Slice, Spoon};
 
-#[allow(clippy::too_many_arguments)] // one row of a table
-const fn row(
-    cut: Cut,
-    key: &'static str,
-    resistance: f64,
-    percent: [f64; 4],
-    dry_risk: DryRisk,
-    eaten_as: EatenAs,
-    aspect: [f64; 2],
-    piece_kg: f64,
-) -> CutFacts {
-    CutFacts {
-        cut,
-        key,
-        suitable: true,
-        resistance,
-        resistance_ln_sigma: RESISTANCE_LN_SIGMA,
-        thickness_sigma: 0.07,
-        collagen_pct: percent[0],
-        fat_pct: percent[1],
-        bone_pct: percent[2],
-        trim_pct: percent[3],
-        dry_risk,
-        eaten_as,
-        aspect,
-        piece_kg,
-    }
-}
+/// What most muscles have in common.
+const MUSCLE: CutFacts = CutFacts {
+    cut: C::Chuck,
+    key: "",
+    suitable: true,
+    resistance: 1.0,
+    resistance_ln_sigma: RESISTANCE_LN_SIGMA,
+    thickness_sigma: 0.07,
+    collagen_pct: 0.0,
+    fat_pct: 0.0,
+    bone_pct: 0.0,
+    trim_pct: 0.0,
+    dry_risk: Low,
+    eaten_as: Fork,
+    aspect: [1.0, 1.0],
+    piece_kg: 0.0,
+};
 
-const fn tender(cut: Cut, key: &'static str, fat_pct: f64) -> CutFacts {
-    let mut facts = row(cut, key, 0.5, [0.4, fat_pct, 0.0, 4.0], High, Slice, [1.6, 3.0], 1.2);
-    facts.suitable = false;
-    facts
-}
+/// A cut without much collagen: refused.
+const TENDER: CutFacts = CutFacts {
+    suitable: false,
+    resistance: 0.5,
+    collagen_pct: 0.4,
+    trim_pct: 4.0,
+    dry_risk: High,
+    eaten_as: Slice,
+    aspect: [1.6, 3.0],
+    piece_kg: 1.2,
+    ..MUSCLE
+};
 
-const fn mixed() -> CutFacts {
-    let mut facts = row(C::StewingMix, "stewing_mix", 1.0, [1.5, 10.0, 0.0, 2.0], Mid, Fork, [1.0, 1.2], 0.045);
-    facts.resistance_ln_sigma = 0.35;
-    facts.thickness_sigma = 0.25;
-    facts
-}
-
-/// Every cut Ergastic knows. Columns: resistance · collagen, fat, bone, trim % · dry risk ·
-/// eaten as · aspect · usual piece.
+/// Every cut Ergastic knows.
 #[rustfmt::skip]
 static CUTS: [CutFacts; 27] = [
-    row(C::Chuck, "chuck", 1.0, [1.5, 15.0, 0.0, 6.0], Low, Fork, [1.7, 2.3], 1.4),
-    row(C::Blade, "blade", 1.05, [1.8, 10.0, 0.0, 6.0], Low, Fork, [2.0, 3.0], 1.2),
-    row(C::Neck, "neck", 1.1, [1.8, 10.0, 10.0, 6.0], Low, Fork, [1.5, 2.0], 1.2),
-    row(C::ShortRib, "short_rib", 1.0, [1.8, 28.0, 30.0, 6.0], Low, Fork, [1.2, 2.0], 0.34),
-    row(C::PlateRib, "plate_rib", 1.1, [1.8, 28.0, 25.0, 6.0], Low, EatenAs::Probe, [2.3, 4.6], 2.6),
-    row(C::RibFinger, "rib_finger", 0.9, [1.8, 25.0, 0.0, 6.0], Low, Fork, [1.3, 6.0], 0.12),
-    row(C::BrisketFlat, "brisket_flat", 1.2, [1.9, 8.0, 0.0, 10.0], Mid, Slice, [3.5, 6.0], 2.5),
-    row(C::BrisketPoint, "brisket_point", 1.1, [1.9, 25.0, 0.0, 10.0], Low, Slice, [2.2, 3.0], 2.2),
-    row(C::Brisket, "brisket", 1.15, [1.9, 18.0, 0.0, 10.0], Mid, Slice, [2.5, 4.0], 5.5),
-    row(C::CornedBrisket, "corned_brisket", 1.15, [1.9, 12.0, 0.0, 10.0], Mid, Slice, [2.5, 3.7], 2.0),
-    row(C::Shin, "shin", 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.7, 2.5], 0.95),
-    row(C::ShinBoneIn, "shin_bone_in", 1.35, [3.2, 5.0, 35.0, 5.0], Low, Fork, [2.5, 3.0], 0.45),
-    row(C::Heel, "heel", 1.35, [3.2, 5.0, 0.0, 5.0], Low, Fork, [1.5, 2.2], 0.9),
-    row(C::Cheek, "cheek", 1.4, [3.2, 8.0, 0.0, 12.0], Low, Spoon, [1.6, 2.4], 0.45),
-    row(C::Oxtail, "oxtail", 1.35, [3.5, 28.0, 45.0, 3.0], Low, Fork, [1.3, 1.6], 0.15),
-    row(C::Tendon, "tendon", 2.2, [25.0, 2.0, 0.0, 0.0], Low, Spoon, [1.3, 6.0], 0.15),
-    row(C::Round, "round", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.5, 2.2], 1.6),
-    row(C::Topside, "topside", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.5, 2.2], 1.6),
-    row(C::Silverside, "silverside", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.6, 2.5], 1.8),
-    row(C::EyeRound, "eye_round", 1.0, [1.0, 5.0, 0.0, 4.0], High, Slice, [1.0, 2.8], 1.2),
-    row(C::Skirt, "skirt", 0.9, [1.0, 8.0, 0.0, 5.0], Mid, Fork, [3.0, 6.0], 0.6),
-    row(C::Flank, "flank", 0.9, [1.0, 8.0, 0.0, 5.0], Mid, Fork, [5.0, 8.0], 0.8),
-    row(C::Sirloin, "sirloin", 0.6, [0.7, 7.0, 0.0, 5.0], High, Fork, [1.5, 2.2], 1.2),
-    mixed(),
-    tender(C::Fillet, "fillet", 5.0),
-    tender(C::RibEye, "rib_eye", 25.0),
-    tender(C::Strip, "strip", 15.0),
+    CutFacts { cut: C::Chuck, key: "chuck", resistance: 1.0, collagen_pct: 1.5, fat_pct: 15.0, trim_pct: 6.0, aspect: [1.7, 2.3], piece_kg: 1.4, ..MUSCLE },
+    CutFacts { cut: C::Blade, key: "blade", resistance: 1.05, collagen_pct: 1.8, fat_pct: 10.0, trim_pct: 6.0, aspect: [2.0, 3.0], piece_kg: 1.2, ..MUSCLE },
+    CutFacts { cut: C::Neck, key: "neck", resistance: 1.1, collagen_pct: 1.8, fat_pct: 10.0, bone_pct: 10.0, trim_pct: 6.0, aspect: [1.5, 2.0], piece_kg: 1.2, ..MUSCLE },
+    CutFacts { cut: C::ShortRib, key: "short_rib", resistance: 1.0, collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 30.0, trim_pct: 6.0, aspect: [1.2, 2.0], piece_kg: 0.34, ..MUSCLE },
+    CutFacts { cut: C::PlateRib, key: "plate_rib", resistance: 1.1, collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 25.0, trim_pct: 6.0, eaten_as: EatenAs::Probe, aspect: [2.3, 4.6], piece_kg: 2.6, ..MUSCLE },
+    CutFacts { cut: C::RibFinger, key: "rib_finger", resistance: 0.9, collagen_pct: 1.8, fat_pct: 25.0, trim_pct: 6.0, aspect: [1.3, 6.0], piece_kg: 0.12, ..MUSCLE },
+    CutFacts { cut: C::BrisketFlat, key: "brisket_flat", resistance: 1.2, collagen_pct: 1.9, fat_pct: 8.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [3.5, 6.0], piece_kg: 2.5, ..MUSCLE },
+    CutFacts { cut: C::BrisketPoint, key: "brisket_point", resistance: 1.1, collagen_pct: 1.9, fat_pct: 25.0, trim_pct: 10.0, eaten_as: Slice, aspect: [2.2, 3.0], piece_kg: 2.2, ..MUSCLE },
+    CutFacts { cut: C::Brisket, key: "brisket", resistance: 1.15, collagen_pct: 1.9, fat_pct: 18.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 4.0], piece_kg: 5.5, ..MUSCLE },
+    CutFacts { cut: C::CornedBrisket, key: "corned_brisket", resistance: 1.15, collagen_pct: 1.9, fat_pct: 12.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 3.7], piece_kg: 2.0, ..MUSCLE },
+    CutFacts { cut: C::Shin, key: "shin", resistance: 1.35, collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.7, 2.5], piece_kg: 0.95, ..MUSCLE },
+    CutFacts { cut: C::ShinBoneIn, key: "shin_bone_in", resistance: 1.35, collagen_pct: 3.2, fat_pct: 5.0, bone_pct: 35.0, trim_pct: 5.0, aspect: [2.5, 3.0], piece_kg: 0.45, ..MUSCLE },
+    CutFacts { cut: C::Heel, key: "heel", resistance: 1.35, collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.5, 2.2], piece_kg: 0.9, ..MUSCLE },
+    CutFacts { cut: C::Cheek, key: "cheek", resistance: 1.4, collagen_pct: 3.2, fat_pct: 8.0, trim_pct: 12.0, eaten_as: Spoon, aspect: [1.6, 2.4], piece_kg: 0.45, ..MUSCLE },
+    CutFacts { cut: C::Oxtail, key: "oxtail", resistance: 1.35, collagen_pct: 3.5, fat_pct: 28.0, bone_pct: 45.0, trim_pct: 3.0, aspect: [1.3, 1.6], piece_kg: 0.15, ..MUSCLE },
+    CutFacts { cut: C::Tendon, key: "tendon", resistance: 2.2, collagen_pct: 25.0, fat_pct: 2.0, trim_pct: 0.0, eaten_as: Spoon, aspect: [1.3, 6.0], piece_kg: 0.15, ..MUSCLE },
+    CutFacts { cut: C::Round, key: "round", resistance: 1.0, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
+    CutFacts { cut: C::Topside, key: "topside", resistance: 1.0, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
+    CutFacts { cut: C::Silverside, key: "silverside", resistance: 1.0, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.6, 2.5], piece_kg: 1.8, ..MUSCLE },
+    CutFacts { cut: C::EyeRound, key: "eye_round", resistance: 1.0, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.0, 2.8], piece_kg: 1.2, ..MUSCLE },
+    CutFacts { cut: C::Skirt, key: "skirt", resistance: 0.9, collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [3.0, 6.0], piece_kg: 0.6, ..MUSCLE },
+    CutFacts { cut: C::Flank, key: "flank", resistance: 0.9, collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [5.0, 8.0], piece_kg: 0.8, ..MUSCLE },
+    CutFacts { cut: C::Sirloin, key: "sirloin", resistance: 0.6, collagen_pct: 0.7, fat_pct: 7.0, trim_pct: 5.0, dry_risk: High, aspect: [1.5, 2.2], piece_kg: 1.2, ..MUSCLE },
+    CutFacts { cut: C::StewingMix, key: "stewing_mix", resistance_ln_sigma: 0.35, thickness_sigma: 0.25, collagen_pct: 1.5, fat_pct: 10.0, trim_pct: 2.0, dry_risk: Mid, aspect: [1.0, 1.2], piece_kg: 0.045, ..MUSCLE },
+    CutFacts { cut: C::Fillet, key: "fillet", fat_pct: 5.0, ..TENDER },
+    CutFacts { cut: C::RibEye, key: "rib_eye", fat_pct: 25.0, ..TENDER },
+    CutFacts { cut: C::Strip, key: "strip", fat_pct: 15.0, ..TENDER },
 ];
 
 impl Cut {
