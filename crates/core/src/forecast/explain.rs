@@ -1,21 +1,17 @@
 //! What lies behind a forecast: bands along its curve, the rule and numbers of each figure, and what would narrow it.
 
 use ergastic_words::{
-    Dial, Difference, Grams, Guide, Length, Mass, Minutes, Percent, Said, Size, Span, Temperature, Volume,
-    forecast as say, ways,
+    Grams, Guide, Length, Mass, Percent, Said, Size, Span, Temperature, Volume, forecast as say, ways,
 };
 
 use super::answer::{BandPoint, Explained, Forecast, Narrows, Rule};
 use super::evidence::Update;
-use super::members::{OVEN_SIGMA_K, PIT_SIGMA_K};
 use super::resolve::{Case, Stage};
 use super::run::run_all_sampled;
 use super::stats::{correlation, quantile};
 use crate::cuts::EatenAs;
-use crate::heat::pit::PIT_COEFFICIENT;
-use crate::heat::places::FRIDGE_C;
 use crate::units::{MINUTE_S, round_to};
-use crate::ways::{Medium, Settings};
+use crate::ways::Medium;
 
 /// Points of the bands.
 const BAND_POINTS: usize = 24;
@@ -186,51 +182,7 @@ fn band_rule(case: &Case, answer: &Forecast) -> Option<Rule> {
     Some(rule(case, say::band(), say::band_rule(), numbers, say::band_rule_sure()))
 }
 
-/// Two in three pots, crocks and fats lie within this of what is said of them, K.
-const USUALLY_OFF_K: f64 = 2.0;
-
 fn medium_rule(stage: &Stage, case: &Case) -> Rule {
-    let boil = Temperature(case.boil_c);
-    let medium = &stage.medium;
-    let within = || ways::within(Difference(USUALLY_OFF_K));
-    let (rule_text, numbers, sure) = match medium {
-        Medium::Hob { simmer } => {
-            let liquid = Temperature(case.boil_c - simmer.below_boil());
-            (ways::hob_rule(), ways::hob_rule_numbers(simmer.looks(), liquid, boil), within())
-        }
-        Medium::Oven { set_c, .. } => {
-            let numbers = ways::oven_rule_numbers(Dial(*set_c), stage.pot.lid.words(), boil);
-            (ways::oven_rule(), numbers, ways::oven_rule_sure(Difference(OVEN_SIGMA_K)))
-        }
-        Medium::Coals(coals) => {
-            let fresh = Minutes(coals.fresh_every_s / MINUTE_S);
-            let numbers = ways::coals_rule_numbers(medium.words(), Dial(coals.full_c()), fresh);
-            (ways::coals_rule(), numbers, ways::oven_rule_sure(Difference(OVEN_SIGMA_K)))
-        }
-        Medium::Pressure { gauge_kpa, target_c, .. } => {
-            let numbers = ways::pressure_rule_numbers(round_to(*gauge_kpa, 1.0), Temperature(*target_c), boil);
-            (ways::pressure_rule(), numbers, within())
-        }
-        Medium::Pit { pit, .. } => (
-            ways::pit_rule(),
-            ways::pit_rule_numbers(Dial(pit.set_c), PIT_COEFFICIENT),
-            ways::pit_rule_sure(Difference(PIT_SIGMA_K)),
-        ),
-        Medium::SlowCooker { .. } => {
-            let [low, high] = [Settings::Low, Settings::High].map(|setting| Temperature(setting.crock().0));
-            (ways::slow_cooker_rule(), ways::slow_cooker_rule_numbers(low, high), within())
-        }
-        Medium::Fat { fat_c } => (ways::fat_rule(), ways::fat_rule_numbers(Temperature(*fat_c)), within()),
-        Medium::Bath { bath_c } => {
-            (ways::bath_rule(), ways::bath_rule_numbers(Temperature(*bath_c)), ways::bath_rule_sure())
-        }
-        Medium::KeepWarm { at_c } => {
-            (ways::keep_warm_rule(), ways::keep_warm_rule_numbers(Temperature(*at_c)), within())
-        }
-        Medium::Chill { .. } => {
-            (ways::chill_rule(), ways::chill_rule_numbers(Guide(FRIDGE_C)), ways::chill_rule_sure())
-        }
-        Medium::Reheat { to_c } => (ways::reheat_rule(), ways::reheat_rule_numbers(Temperature(*to_c)), within()),
-    };
-    rule(case, ways::title(medium.words()), rule_text, numbers, sure)
+    let heats = stage.medium.how_it_heats(stage.pot.lid, case.boil_c);
+    rule(case, ways::title(stage.medium.words()), heats.rule, heats.numbers, heats.sure)
 }

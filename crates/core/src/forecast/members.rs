@@ -8,15 +8,10 @@ use statrs::distribution::{ContinuousCDF, Normal};
 
 use super::known::{Belief, Known};
 use super::resolve::Case;
+use crate::ways::{OVEN_SIGMA_K, PIT_SIGMA_K, POT_SIGMA_K};
 
 /// Spread of the surface coefficient, of its logarithm. Working value.
 const COEFFICIENT_LN_SIGMA: f64 = 0.25;
-/// Spread of an oven about its dial, K; of coals about their count, too. Working value.
-pub(super) const OVEN_SIGMA_K: f64 = 7.0;
-/// Spread of a simmer, a crock or fat about its word, K. Working value.
-const POT_SIGMA_K: f64 = 2.0;
-/// Spread of a pit about its set point, K. Working value.
-pub(super) const PIT_SIGMA_K: f64 = 8.0;
 /// Spread of the vapour a lid lets by, of its logarithm. Working value.
 const LID_LN_SIGMA: f64 = 0.4;
 /// Spread of a surface's wetness in the pit, of its logarithm. Working value.

@@ -8,6 +8,7 @@ mod fuel;
 mod lane;
 mod medium;
 mod names;
+mod rules;
 mod settings;
 pub mod tasks;
 
@@ -18,6 +19,7 @@ use crate::kitchen::Kit;
 pub use fuel::Burned;
 pub use lane::Lane;
 pub use medium::{Cooling, Medium};
+pub use rules::{HowItHeats, OVEN_SIGMA_K, PIT_SIGMA_K, POT_SIGMA_K};
 pub use settings::{
     HeatSource, Method, Release, Settings, Start, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C, USUAL_PIT_C, USUAL_WRAP_C,
 };
