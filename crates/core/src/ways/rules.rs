@@ -1,0 +1,76 @@
+//! Why each medium heats as it does: the rule, the numbers behind it, and how sure it is.
+
+use ergastic_words::{Dial, Difference, Guide, Minutes, Said, Temperature, ways};
+
+use super::medium::Medium;
+use super::settings::Settings;
+use crate::heat::pit::PIT_COEFFICIENT;
+use crate::heat::places::FRIDGE_C;
+use crate::heat::pot::Lid;
+use crate::units::{MINUTE_S, round_to};
+
+/// Spread of an oven about its dial, K; of coals about their count, too. Working value.
+pub const OVEN_SIGMA_K: f64 = 7.0;
+/// Spread of a simmer, a crock or fat about its word, K. Working value.
+pub const POT_SIGMA_K: f64 = 2.0;
+/// Spread of a pit about its set point, K. Working value.
+pub const PIT_SIGMA_K: f64 = 8.0;
+
+/// How a medium heats, to be told to who asks why.
+#[derive(Debug)]
+pub struct HowItHeats {
+    /// The rule.
+    pub rule: Said,
+    /// Its numbers for this dish.
+    pub numbers: Said,
+    /// How sure it is.
+    pub sure: Said,
+}
+
+impl Medium {
+    /// How it heats, under such a lid, where water boils at so many °C.
+    pub fn how_it_heats(&self, lid: Lid, boil_c: f64) -> HowItHeats {
+        let boil = Temperature(boil_c);
+        let within = || ways::within(Difference(POT_SIGMA_K));
+        let (rule, numbers, sure) = match self {
+            Self::Hob { simmer } => {
+                let liquid = Temperature(boil_c - simmer.below_boil());
+                (ways::hob_rule(), ways::hob_rule_numbers(simmer.looks(), liquid, boil), within())
+            }
+            Self::Oven { set_c, .. } => {
+                let numbers = ways::oven_rule_numbers(Dial(*set_c), lid.words(), boil);
+                (ways::oven_rule(), numbers, ways::oven_rule_sure(Difference(OVEN_SIGMA_K)))
+            }
+            Self::Coals(coals) => {
+                let fresh = Minutes(coals.fresh_every_s / MINUTE_S);
+                let numbers = ways::coals_rule_numbers(self.words(), Dial(coals.full_c()), fresh);
+                (ways::coals_rule(), numbers, ways::oven_rule_sure(Difference(OVEN_SIGMA_K)))
+            }
+            Self::Pressure { gauge_kpa, target_c, .. } => {
+                let numbers = ways::pressure_rule_numbers(round_to(*gauge_kpa, 1.0), Temperature(*target_c), boil);
+                (ways::pressure_rule(), numbers, within())
+            }
+            Self::Pit { pit, .. } => (
+                ways::pit_rule(),
+                ways::pit_rule_numbers(Dial(pit.set_c), PIT_COEFFICIENT),
+                ways::pit_rule_sure(Difference(PIT_SIGMA_K)),
+            ),
+            Self::SlowCooker { .. } => {
+                let [low, high] = [Settings::Low, Settings::High].map(|setting| Temperature(setting.crock().0));
+                (ways::slow_cooker_rule(), ways::slow_cooker_rule_numbers(low, high), within())
+            }
+            Self::Fat { fat_c } => (ways::fat_rule(), ways::fat_rule_numbers(Temperature(*fat_c)), within()),
+            Self::Bath { bath_c } => {
+                (ways::bath_rule(), ways::bath_rule_numbers(Temperature(*bath_c)), ways::bath_rule_sure())
+            }
+            Self::KeepWarm { at_c } => {
+                (ways::keep_warm_rule(), ways::keep_warm_rule_numbers(Temperature(*at_c)), within())
+            }
+            Self::Chill { .. } => {
+                (ways::chill_rule(), ways::chill_rule_numbers(Guide(FRIDGE_C)), ways::chill_rule_sure())
+            }
+            Self::Reheat { to_c } => (ways::reheat_rule(), ways::reheat_rule_numbers(Temperature(*to_c)), within()),
+        };
+        HowItHeats { rule, numbers, sure }
+    }
+}
