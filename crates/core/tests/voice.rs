@@ -115,6 +115,10 @@ fn everything(sheet: &Sheet, forecast: &Forecast, bench: &Prepared) -> Vec<Strin
         said.extend([step.what.clone(), step.why.clone()]);
         said.extend(cautions(&step.cautions));
     }
+    let because = &bench.because;
+    for reasons in [&because.meat, &because.salt, &because.sear, &because.pot, &because.heat, &because.later, &because.list] {
+        said.extend(reasons.iter().cloned());
+    }
     said.extend(bench.take_out.iter().flat_map(|out| [out.what.clone(), out.words.clone()]));
     said.extend(sheet.conflicts.iter().map(|conflict| conflict.text.clone()));
     said

@@ -26,6 +26,31 @@ splits = splits of { $wood ->
        *[oak] oak
     }
 
+## What rules each place of the bench.
+
+thickness-rules = Thickness rules the hours, weight the litres: half as thick is done much sooner, twice the pieces of the same thickness are not.
+# $sinew (Mass)
+sinew-gives-body = About { $sinew } of what comes off is sinew: in the pot it gives body, so there is less to reduce.
+no-sinew = Nothing comes off it that would give body to the pot.
+salt-walks = Salt walks in with the square root of time: four times the hours, twice as deep.
+    .pot = Salt walks in with the square root of time: four times the hours, twice as deep. The rest evens out in the pot.
+# $salt (Grams)
+salt-beside = What goes in beside it brings { $salt } of salt, on top of the meat's own.
+    .none = Nothing else in the pot brings salt to speak of.
+browning-is-flavour = Browning makes flavour and colour; it does not seal anything in.
+browning-needs-heat = A piece browns only where its water has boiled off, and that takes heat out of the pan faster than the burner gives it.
+# $most (Count) $browns (Temperature) $start (Temperature)
+pan-keeps = { $most ->
+        [one] One piece at a time keeps this pan above { $browns }; it starts at { $start }.
+       *[other] Up to { $most } at once keep this pan above { $browns }; it starts at { $start }.
+    }
+# $meat (Volume) $pot (Volume)
+meat-takes-up = What the meat does not take up, the liquid does: { $meat } of meat in a pot of { $pot }.
+read-the-marks = Read the marks on a skewer pushed to the floor, or weigh the pot.
+later-has-its-time = Each has its own time to be done and to be mush; a cooler pot softens roots more slowly.
+aromatics-are-spent = Vegetables that flavoured the pot are spent: a fresh set is served.
+list-follows = All of it follows from the bench: what changes there changes here.
+
 ## The order of work: what, and why.
 
 # $off (Mass)

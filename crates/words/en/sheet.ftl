@@ -37,7 +37,10 @@ heat-pan = Get the pan fully hot. { $fat }
     .why = The fat ripples and a drop of water dances. No sizzle? Take the meat out and wait.
 sear-one = Brown it on every broad side
 # $pieces (Count)
-sear-all = Brown all { $pieces } pieces
+sear-all = { $pieces ->
+        [2] Brown both pieces
+       *[other] Brown all { $pieces } pieces
+    }
 # $batch (Count) $batches (Count) $first (Count) $last (Count)
 sear-batch = Brown batch { $batch } of { $batches }: pieces { $first } to { $last }
     .two = Brown batch { $batch } of { $batches }: pieces { $first } and { $last }

@@ -155,3 +155,16 @@ reheat-rule = Warmed through in its liquid.
 title = { CAPITAL($medium) }
 # $off (Difference)
 within = Within { $off }, two times in three.
+
+## What is decided by its dial.
+
+dial-hob = The flame decides how much water goes, and how rough it is: a lazy bubble is slow and gentle, a hard boil breaks the pieces up.
+dial-oven = Under a lid a pot boils in almost any oven; the dial decides how much water goes. Hotter is sooner, drier, and rougher on the pieces.
+dial-open-oven = In an open pot what leaves as steam cools it: hotter is sooner, darker on top, and takes more liquid.
+dial-coals = The count of coals is the dial: more is sooner and drier. Under a lid a pot boils with surprisingly few.
+dial-pressure = Over the boil everything softens two to six times as fast. What is lost is the look on the way.
+# $apart (Difference)
+dial-slow-cooker = High and low end up within { $apart } of each other; high only gets there sooner.
+dial-bath = Nothing leaves the bag. A cooler bath keeps more juice and takes a day; a hotter one is a braise in its own juice.
+dial-fat = The fat only carries the heat: cooler is slower and moister, and it must never fry.
+dial-pit = Hotter shortens the stall and thickens the bark. A wrap keeps the water in and ends both.

@@ -3267,6 +3267,8 @@ export interface components {
             /** @description What was filled in. */
             assumed: components["schemas"]["Assumed"][];
             balance?: components["schemas"]["Balance"] | null;
+            /** @description What rules each place of the bench. */
+            because: components["schemas"]["Reasons"];
             coals?: components["schemas"]["CoalRing"] | null;
             /** @description The dish at each setting of its heat. */
             dial: components["schemas"]["DialSetting"][];
@@ -3393,6 +3395,23 @@ export interface components {
              * @description Nine in ten are.
              */
             p90?: string | null;
+        };
+        /** @description Why each place of the bench asks what it asks. */
+        Reasons: {
+            /** @description The dial. */
+            heat: string[];
+            /** @description What goes in later. */
+            later: string[];
+            /** @description What is bought. */
+            list: string[];
+            /** @description Trimming and cutting up. */
+            meat: string[];
+            /** @description The liquid in its pot. */
+            pot: string[];
+            /** @description Salting. */
+            salt: string[];
+            /** @description The pan. */
+            sear: string[];
         };
         /** @description What the forecast said of a cook in the log. */
         Reckoned: {

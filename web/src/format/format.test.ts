@@ -12,7 +12,15 @@ describe('units', () => {
       'under ⅛ in',
     ]);
     expect([format('volume', 0.6, 'us'), format('volume', 1.2, 'us')]).toEqual(['2½ cups', '1¼ qt']);
-    expect([format('small_mass', 12, 'us'), format('small_mass', 165, 'us')]).toEqual(['12 g', '5¾ oz']);
+    expect([12, 165, 850].map((g) => format('small_mass', g, 'us'))).toEqual(['12 g', '5¾ oz', '1 lb 14 oz']);
+    expect([format('strength', 12.4, 'metric'), format('strength', 12.4, 'us')]).toEqual([
+      '12 g a kilo',
+      '1.2 %',
+    ]);
+    expect([format('price', 14, 'metric'), format('price', 14, 'us')]).toEqual([
+      '14.00 a kilo',
+      '6.35 a pound',
+    ]);
   });
 });
 

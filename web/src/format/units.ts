@@ -2,7 +2,16 @@ import type { Schemas } from '../api/client';
 
 export type Units = Schemas['Units'];
 type Kind =
-  'temperature' | 'dial' | 'mass' | 'small_mass' | 'volume' | 'small_volume' | 'length' | 'small_length';
+  | 'temperature'
+  | 'dial'
+  | 'mass'
+  | 'small_mass'
+  | 'volume'
+  | 'small_volume'
+  | 'length'
+  | 'small_length'
+  | 'strength'
+  | 'price';
 
 const tidy = (value: number, digits: number) =>
   value.toLocaleString('en', { maximumFractionDigits: digits, minimumFractionDigits: 0, useGrouping: false });
@@ -49,12 +58,25 @@ const table: Record<Kind, Record<Units, (si: number) => string>> = {
   mass: { metric: (kg) => `${tidy(kg, 2)} kg`, us: pounds },
   small_mass: {
     metric: (g) => `${tidy(g, g < 10 ? 1 : 0)} g`,
-    us: (g) => (g < ounceG ? `${tidy(g, g < 10 ? 1 : 0)} g` : `${marked(g / ounceG, 4)} oz`),
+    us: (g) => {
+      if (g < ounceG) return `${tidy(g, g < 10 ? 1 : 0)} g`;
+      return g < 1000 * poundKg ? `${marked(g / ounceG, 4)} oz` : pounds(g / 1000);
+    },
   },
   volume: { metric: (l) => `${tidy(l, 2)} L`, us: cups },
   small_volume: { metric: (ml) => `${tidy(ml, 0)} mL`, us: (ml) => cups(ml / 1000) },
   length: { metric: (cm) => `${tidy(cm, 1)} cm`, us: (cm) => inches(cm * 10) },
   small_length: { metric: (mm) => `${tidy(mm, 0)} mm`, us: inches },
+  /** Salt in a liquid, g a kilo. */
+  strength: {
+    metric: (grams) => `${tidy(grams, 0)} g a kilo`,
+    us: (grams) => `${tidy(grams / 10, 1)} %`,
+  },
+  /** Money a kilo. */
+  price: {
+    metric: (kilo) => `${kilo.toFixed(2)} a kilo`,
+    us: (kilo) => `${(kilo * poundKg).toFixed(2)} a pound`,
+  },
 };
 
 export const format = (kind: Kind, si: number, units: Units) => table[kind][units](si);
@@ -68,6 +90,10 @@ export const editable = {
   },
   length: { metric: { unit: 'cm', factor: 1, step: 1 }, us: { unit: 'in', factor: 1 / 2.54, step: 0.5 } },
   volume: { metric: { unit: 'L', factor: 1, step: 0.1 }, us: { unit: 'qt', factor: 1.05669, step: 0.1 } },
+  price: {
+    metric: { unit: 'a kilo', factor: 1, step: 0.5 },
+    us: { unit: 'a pound', factor: poundKg, step: 0.25 },
+  },
   altitude: { metric: { unit: 'm', factor: 1, step: 50 }, us: { unit: 'ft', factor: 3.28084, step: 100 } },
 } as const;
 

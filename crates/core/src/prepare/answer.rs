@@ -4,6 +4,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::balance::Balance;
+use super::because::Reasons;
 use super::dial::{CoalRing, DialSetting};
 use super::later::{LaterAnswer, TakeOut};
 use super::pot::PotAnswer;
@@ -37,6 +38,8 @@ pub struct Prepared {
     pub balance: Option<Balance>,
     /// Where cooks disagree.
     pub schools: Vec<School>,
+    /// What rules each place of the bench.
+    pub because: Reasons,
     /// The order of work.
     pub steps: Vec<BenchStep>,
     /// The dish at each setting of its heat.

@@ -5,6 +5,7 @@
 
 mod answer;
 mod balance;
+mod because;
 mod dial;
 mod laid;
 mod later;
@@ -22,6 +23,7 @@ mod warnings;
 
 pub use answer::Prepared;
 pub use balance::{AllergenFrom, Balance, Swap, alcohol_left};
+pub use because::Reasons;
 pub use dial::{CoalRing, DialSetting};
 pub use later::{LaterAnswer, TakeOut};
 pub use pot::{Marks, PotAnswer, Poured, TopUp};
@@ -141,12 +143,13 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         coals: coals.as_ref(),
         hob_w: bench.hob.and_then(|hob| hob.watts).unwrap_or(kitchen.hob_w),
     };
-    let (steps, warnings, shopping) = (laid.steps(), laid.warnings(), laid.shopping());
+    let (because, steps, warnings, shopping) = (laid.reasons(), laid.steps(), laid.warnings(), laid.shopping());
     Ok(Prepared {
         trimmed_kg: trimmed.trimmed_kg,
         portions: yield_kg / PORTION_KG,
         warnings,
         schools: schools::schools(&case, &request, bench, kitchen, wet),
+        because,
         steps,
         dial: dial::dial(&request, &case),
         coals,

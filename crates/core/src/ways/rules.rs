@@ -73,4 +73,23 @@ impl Medium {
         };
         HowItHeats { rule, numbers, sure }
     }
+
+    /// What is decided by setting its dial, under such a lid; nothing where there is none to set.
+    pub fn what_the_dial_decides(&self, lid: Lid) -> Option<Said> {
+        match self {
+            Self::Hob { .. } => Some(ways::dial_hob()),
+            Self::Oven { .. } | Self::Coals(_) if lid == Lid::None => Some(ways::dial_open_oven()),
+            Self::Oven { .. } => Some(ways::dial_oven()),
+            Self::Coals(_) => Some(ways::dial_coals()),
+            Self::Pressure { .. } => Some(ways::dial_pressure()),
+            Self::SlowCooker { .. } => {
+                let [low, high] = [Settings::Low, Settings::High].map(|setting| setting.crock().0);
+                Some(ways::dial_slow_cooker(Difference(high - low)))
+            }
+            Self::Bath { .. } => Some(ways::dial_bath()),
+            Self::Fat { .. } => Some(ways::dial_fat()),
+            Self::Pit { .. } => Some(ways::dial_pit()),
+            Self::KeepWarm { .. } | Self::Chill { .. } | Self::Reheat { .. } => None,
+        }
+    }
 }

@@ -153,15 +153,16 @@ function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kit
           <Because
             rule={
               <Text>
-                A sauce bears 10 to 13 g of salt a kilo; gelatin sets cold at 1 %, gives body from 3 % and
-                coats a spoon by itself from 8 %. {format('small_mass', pot.salt_g, units)} of salt from the
-                meat and {format('small_mass', pot.gelatin_g, units)} of gelatin are in the liquid by the
-                forecast; both stay while water leaves.
+                A sauce bears {format('strength', 10, units)} to {format('strength', 13, units)} of salt;
+                gelatin sets cold at 1 %, gives body from 3 % and coats a spoon by itself from 8 %.{' '}
+                {format('small_mass', pot.salt_g, units)} of salt from the meat and{' '}
+                {format('small_mass', pot.gelatin_g, units)} of gelatin are in the liquid by the forecast;
+                both stay while water leaves.
               </Text>
             }
           >
             <Text>
-              It ends with {answer.final_salt_g_per_kg.toFixed(0)} g of salt a kilo and{' '}
+              It ends with {format('strength', answer.final_salt_g_per_kg, units)} of salt and{' '}
               {answer.final_gelatin_pct.toFixed(1)} % gelatin.{' '}
               {answer.final_salt_g_per_kg < 8
                 ? 'Mild if the stock was unsalted: season at the end.'

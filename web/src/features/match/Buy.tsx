@@ -250,12 +250,11 @@ function Line({
   );
 }
 
-/** What it costs; the price a kilo is corrected where it stands, and kept with the kitchen. */
+/** What it costs; the price is corrected where it stands, and kept with the kitchen. */
 function Price({ cut, cost, kitchen }: { cut: Schemas['Cut']; cost?: number | null; kitchen: Kitchen }) {
   const queries = useQueryClient();
   const [editing, setEditing] = useState(false);
   const [price, setPrice] = useState(kitchen.prices[cut]);
-  const mass = editable.mass[kitchen.units];
   const save = async () => {
     setEditing(false);
     const prices = { ...kitchen.prices };
@@ -272,14 +271,7 @@ function Price({ cut, cost, kitchen }: { cut: Schemas['Cut']; cost?: number | nu
   return (
     <Flex gap={1} align="flex-end">
       <Box width="96px">
-        <NumberField
-          label={`a ${mass.unit}`}
-          value={price}
-          onChange={setPrice}
-          unit=""
-          factor={1 / mass.factor}
-          step={0.5}
-        />
+        <NumberField label="Price" value={price} onChange={setPrice} {...editable.price[kitchen.units]} />
       </Box>
       <Button px={2} onClick={() => void save()}>
         Keep

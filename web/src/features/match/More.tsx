@@ -34,6 +34,7 @@ export const More = memo(function More({ block, change, onSlide, cuts, kitchen, 
   const { units } = kitchen;
   const facts = cuts.find((cut) => cut.cut === block.cut);
   const kit = block.kit ?? kitchen.kit;
+  const known = kitchen.prices[block.cut];
   const error = (field: string) => (fault?.field?.startsWith(field) ? fault.message : undefined);
   const said = [
     block.mm && `${format('small_length', block.mm, units)} thick`,
@@ -43,7 +44,7 @@ export const More = memo(function More({ block, change, onSlide, cuts, kitchen, 
     block.also.length > 0 && `with ${block.also.length} more in the pot`,
     block.kit && `${kit.length} of ${Object.keys(kitWords).length} things free`,
     block.away && block.back && 'away for a while',
-    block.price !== undefined && `${block.price} a kilo`,
+    block.price !== undefined && format('price', block.price, units),
   ].filter(Boolean);
   return (
     <chakra.details mt={-3} mb={-2}>
@@ -137,12 +138,11 @@ export const More = memo(function More({ block, change, onSlide, cuts, kitchen, 
           </Flex>
           <Flex gap={3}>
             <NumberField
-              label="Price a kilo"
+              label="Price"
               value={block.price}
               onChange={(price) => change({ price })}
-              unit=""
-              step={0.5}
-              placeholder={String(kitchen.prices[block.cut] ?? '')}
+              {...editable.price[units]}
+              placeholder={known === undefined ? '' : (known * editable.price[units].factor).toFixed(2)}
               error={error('price_per_kg')}
             />
             <NumberField

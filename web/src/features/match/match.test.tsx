@@ -356,7 +356,7 @@ describe('From the dish', () => {
       /cut=shin&kg=2.8&people=8&as=pull/,
     );
     fireEvent.click(screen.getByRole('button', { name: '27.44' }));
-    await userEvent.type(screen.getByLabelText('a kg'), '9.5');
+    await userEvent.type(screen.getByLabelText('Price'), '9.5');
     fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
     await waitFor(() =>
       expect(asked.mock.calls.find((call) => call[0] === 'PUT')?.[2]).toMatchObject({

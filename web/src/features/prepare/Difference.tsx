@@ -25,8 +25,8 @@ export function differences(before: Prepared, now: Prepared, units: Units): Line
     { word: 'lost as steam', was: litres(before.pot?.loss_l ?? 0), now: litres(now.pot?.loss_l ?? 0) },
     {
       word: 'salt in the liquid',
-      was: `${(before.salt.liquid_g_per_kg ?? 0).toFixed(0)} g a kilo`,
-      now: `${(now.salt.liquid_g_per_kg ?? 0).toFixed(0)} g a kilo`,
+      was: format('strength', before.salt.liquid_g_per_kg ?? 0, units),
+      now: format('strength', now.salt.liquid_g_per_kg ?? 0, units),
     },
     {
       word: 'at the pan',

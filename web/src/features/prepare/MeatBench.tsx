@@ -134,7 +134,7 @@ export function MeatBench({ plan, bench, prepared, units, setBench, setForecast 
               `a head, for ${plan.people ?? 4}`,
               `${trimmed.cost_a_head.toFixed(2)}`,
             ],
-            trimmed.cost_eaten_kg != null && ['a kilo eaten', trimmed.cost_eaten_kg.toFixed(2)],
+            trimmed.cost_eaten_kg != null && ['as eaten', format('price', trimmed.cost_eaten_kg, units)],
           ] as ([string, string] | false)[]
         ).filter((pair) => pair !== false)}
       />

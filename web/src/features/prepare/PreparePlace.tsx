@@ -17,7 +17,7 @@ import { Caution, Fault, Waiting } from '../../ui/states';
 import { ThumbBar } from '../../ui/ThumbBar';
 import { takeInHand } from '../shell/inHand';
 import { whyAddress } from '../why/state';
-import { because, warningsOf } from './because';
+import { warningsOf } from './warnings';
 import {
   places,
   without,
@@ -210,7 +210,7 @@ function OnTheBench({
               )}
             </ThumbBar>
             <Because why={whyAddress(plan.forecast, plan.name)}>
-              {because(place, prepared, plan.forecast.method).map((sentence) => (
+              {prepared.because[place].map((sentence) => (
                 <Text key={sentence}>{sentence}</Text>
               ))}
               {warningsOf(prepared, place).map((warning) => (

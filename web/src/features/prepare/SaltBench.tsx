@@ -45,10 +45,10 @@ export function SaltBench({ plan, bench, prepared, units, setBench }: BenchProps
                   source.name,
                   `${format('small_mass', source.g, units)} of salt`,
                 ]),
-                strength != null && ['the liquid when it is done', `${strength.toFixed(0)} g a kilo`],
+                strength != null && ['the liquid when it is done', format('strength', strength, units)],
                 salt.halved_g_per_kg != null && [
                   'reduced by half',
-                  `${salt.halved_g_per_kg.toFixed(0)} g a kilo; sauces are 10 to 13, soups 8 to 10`,
+                  `${format('strength', salt.halved_g_per_kg, units)}; sauces are ${format('strength', 10, units)} to ${format('strength', 13, units)}, soups ${format('strength', 8, units)} to ${format('strength', 10, units)}`,
                 ],
               ] as ([string, string] | null | false)[]
             ).filter((pair) => !!pair)}

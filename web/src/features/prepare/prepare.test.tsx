@@ -6,7 +6,7 @@ import type { Schemas } from '../../api/client';
 import { lay } from '../../drawings/PanFromAbove';
 import { depthOf, litresAt } from '../../drawings/PotWithMeat';
 import { kitchen as lodge, open } from '../../test-kitchen';
-import { because, warningsOf } from './because';
+import { warningsOf } from './warnings';
 import { places, type Plan } from './bench';
 import { differences } from './Difference';
 import { PreparePlace } from './PreparePlace';
@@ -93,7 +93,7 @@ describe('Prepare', () => {
     await screen.findByRole('heading', { name: 'Lake-ice shin' });
     for (const { label, value } of places) {
       await userEvent.click(await screen.findByRole('button', { name: new RegExp(`^${label}`) }));
-      for (const sentence of because(value, prepared))
+      for (const sentence of prepared.because[value])
         expect(screen.getAllByText(sentence.replace(/\s+/g, ' ')).length).toBeGreaterThan(0);
     }
     expect(screen.getByRole('link', { name: 'Work it back from the bell' })).toHaveAttribute(

@@ -145,6 +145,15 @@ export const prepared: Prepared = {
       reason: 'Tenderness comes from hours of heat; a marinade only works on the surface, and makes it wet.',
     },
   ],
+  because: {
+    meat: ['Thickness rules the hours, weight the litres.'],
+    salt: ['Salt walks in with the square root of time.'],
+    sear: ['A piece browns only where its water has boiled off.'],
+    pot: ['What the meat does not take up, the liquid does: 2.2 L of meat in a pot of 6.9 L.'],
+    heat: ['Under a lid a pot boils in almost any oven.', 'Shin is full of sinew.'],
+    later: ['Each has its own time to be done and to be mush.'],
+    list: ['All of it follows from the bench: what changes there changes here.'],
+  },
   steps: [
     {
       id: 'deglaze',
