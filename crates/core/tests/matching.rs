@@ -1,8 +1,7 @@
 //! Which way for this cut, and which cut for this way.
 
 use ergastic_core::clock::{Hours, minutes_between, plus_minutes};
-use ergastic_core::cuts::Cut;
-use ergastic_core::cuts::EatenAs;
+use ergastic_core::cuts::{Cut, EatenAs};
 use ergastic_core::forecast::forecast;
 use ergastic_core::kitchen::{Kit, Kitchen};
 use ergastic_core::matching::{Choice, MatchRequest, Matched, Sort, Verdict, match_ways, overview};

@@ -1,12 +1,10 @@
 //! Does it match practice? The wet-heat rows, each against its common window and reference run,
 //! and laws that must hold whatever the figures.
 
-use ergastic_core::cuts::Cut;
-use ergastic_core::cuts::EatenAs;
+use ergastic_core::cuts::{Cut, EatenAs};
 use ergastic_core::forecast::{Forecast, ForecastRequest, Heat, forecast};
 use ergastic_core::heat::pot::Simmer;
-use ergastic_core::ways::HeatSource;
-use ergastic_core::ways::Method;
+use ergastic_core::ways::{HeatSource, Method};
 use proptest::prelude::*;
 
 fn hob(simmer: Simmer) -> Heat {

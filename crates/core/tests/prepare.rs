@@ -1,13 +1,6 @@
 //! One dish on the bench: what a demanding cook reads off it, and what may never happen to a figure.
 
-use ergastic_core::bench::Addition;
-use ergastic_core::bench::Ingredient;
-use ergastic_core::bench::Larder;
-use ergastic_core::bench::Later;
-use ergastic_core::bench::Level;
-use ergastic_core::bench::Prepare;
-use ergastic_core::bench::Sear;
-use ergastic_core::bench::Trim;
+use ergastic_core::bench::{Addition, Ingredient, Larder, Later, Level, Prepare, Sear, Trim};
 use ergastic_core::cuts::Cut;
 use ergastic_core::forecast::{ForecastRequest, forecast};
 use ergastic_core::heat::pot::{Lid, Vessel};

@@ -1,13 +1,10 @@
 //! What a request says wins; what it leaves out is filled in and said; what can't be is refused by name.
 
-use ergastic_core::cuts::Cut;
-use ergastic_core::cuts::EatenAs;
+use ergastic_core::cuts::{Cut, EatenAs};
 use ergastic_core::forecast::{Case, Forecast, ForecastRequest, Heat, forecast};
 use ergastic_core::heat::pot::{Lid, Simmer, Vessel};
 use ergastic_core::tender::Age;
-use ergastic_core::ways::HeatSource;
-use ergastic_core::ways::Medium;
-use ergastic_core::ways::Method;
+use ergastic_core::ways::{HeatSource, Medium, Method};
 
 fn braise(cut: Cut) -> ForecastRequest {
     ForecastRequest { cut: Some(cut), method: Some(Method::Braise), ..Default::default() }

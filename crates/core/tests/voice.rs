@@ -116,7 +116,9 @@ fn everything(sheet: &Sheet, forecast: &Forecast, bench: &Prepared) -> Vec<Strin
         said.extend(cautions(&step.cautions));
     }
     let because = &bench.because;
-    for reasons in [&because.meat, &because.salt, &because.sear, &because.pot, &because.heat, &because.later, &because.list] {
+    for reasons in
+        [&because.meat, &because.salt, &because.sear, &because.pot, &because.heat, &because.later, &because.list]
+    {
         said.extend(reasons.iter().cloned());
     }
     said.extend(bench.take_out.iter().flat_map(|out| [out.what.clone(), out.words.clone()]));

@@ -14,8 +14,7 @@ use crate::forecast::{Added, Evidence, HORIZON_S};
 use crate::json::{ByKind, tagged};
 use crate::sheet::TaskId;
 use crate::tender::Check;
-use crate::text::check_name;
-use crate::text::check_text;
+use crate::text::{check_name, check_text};
 
 /// How a cook ended, in the cook's own judgement.
 #[skip_serializing_none]

@@ -7,6 +7,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::error::{Error, Kind, Result};
+use crate::heat::body::DENSITY;
 
 pub use eaten::EatenAs;
 
@@ -73,6 +74,16 @@ pub enum Cut {
 /// Spread of the resistance from animal to animal, as a standard deviation of its logarithm, where a cut is one muscle.
 /// Working value, by how practice scatters.
 pub const RESISTANCE_LN_SIGMA: f64 = 0.18;
+
+/// A piece no thicker than this is a stewing piece, m. Practice.
+pub const STEWING_PIECE_M: f64 = 0.05;
+/// Sides of a cube for stewing, mm. Practice.
+pub const CUBE_MM: f64 = 40.0;
+
+/// Cubes that so much meat is cut into.
+pub fn cubes_in(mass_kg: f64) -> u32 {
+    ((mass_kg / (DENSITY * (CUBE_MM / 1000.0).powi(3))).round() as u32).clamp(1, 500)
+}
 
 /// How fast a cut dries and falls apart once it is tender.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]

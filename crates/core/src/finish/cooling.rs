@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::heat::body::DENSITY;
-use crate::heat::places::{ICE_WATER_C, ROOM_C};
+use crate::heat::places::{FRIDGE_AT_WORK_C, ICE_WATER_C, ROOM_C};
 use crate::heat::pot::{Pot, WATER_SPECIFIC_HEAT};
 use crate::safety::COOLING_C;
 
@@ -45,8 +45,6 @@ const COLD_C: f64 = COOLING_C[2];
 const TO_COOL_MIN: f64 = 120.0;
 /// From cool to cold at most, min. Published guidance.
 const TO_COLD_MIN: f64 = 240.0;
-/// A fridge at work, °C.
-const FRIDGE_C: f64 = 3.0;
 /// Still air to a pot or tray, radiation and some evaporation included, W/(m² K). Working value.
 const AIR_COEFFICIENT: f64 = 11.0;
 /// A fridge's moved air to an open dish, the steam off it included, W/(m² K). Working value.
@@ -95,11 +93,11 @@ pub fn cooling(pot: &Pot, liquid_l: f64, meat_kg: f64) -> Vec<Cooled> {
         let (warm_to_cool, cool_to_cold) = (past(WARM_C, COOL_C), to_5_min - to_21_min);
         Cooled { cool_in, to_21_min, to_5_min, in_time: warm_to_cool <= TO_COOL_MIN && cool_to_cold <= TO_COLD_MIN }
     };
-    let fridge = (in_fridge_s, FRIDGE_C);
+    let fridge = (in_fridge_s, FRIDGE_AT_WORK_C);
     let ice = (pot_s(ICE_COEFFICIENT, wetted_m2, STIRRED_M), ICE_WATER_C);
     vec![
         of(CoolIn::IceBath, ice, ice),
-        of(CoolIn::Trays, (tray_s, FRIDGE_C), (tray_s, FRIDGE_C)),
+        of(CoolIn::Trays, (tray_s, FRIDGE_AT_WORK_C), (tray_s, FRIDGE_AT_WORK_C)),
         of(CoolIn::Fridge, fridge, fridge),
         of(CoolIn::Pot, (pot_s(AIR_COEFFICIENT, wetted_m2 + pot.floor_m2, depth_m), ROOM_C), fridge),
     ]

@@ -2,8 +2,7 @@
 
 use super::resolve::{Case, End, Part};
 use super::run::{Moment, STEP_S, Watch};
-use crate::heat::body::SHELLS;
-use crate::heat::body::shell_fractions;
+use crate::heat::body::{SHELLS, shell_fractions};
 use crate::heat::pressure::QUICK_RELEASE_JUICE;
 use crate::juices::{Around, Juices, Left, Piece};
 use crate::safety::WARM_PAST_C;

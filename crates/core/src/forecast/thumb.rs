@@ -6,6 +6,7 @@ use super::answer::Thumb;
 use super::request::{ForecastRequest, Heat};
 use super::resolve::Case;
 use super::run::{HORIZON_S, median_tender_s};
+use crate::cuts::STEWING_PIECE_M;
 use crate::heat::pot::Simmer;
 use crate::units::{MINUTE_S, round_to};
 use crate::ways::{HeatSource, Medium, Method, Settings};
@@ -14,8 +15,6 @@ use crate::ways::{HeatSource, Medium, Method, Settings};
 const POUNDS: f64 = 2.2046;
 /// A rule this close to the forecast agrees with it.
 const AGREES: f64 = 0.15;
-/// A piece no thicker than this is a stewing piece, m.
-const SMALL_M: f64 = 0.05;
 
 /// A rule with the minutes it gives and why it is wrong here, if it is.
 struct Known {
@@ -63,7 +62,7 @@ fn another_way(request: &ForecastRequest, method: Method, heat: Heat) -> Option<
 pub fn of(request: &ForecastRequest, case: &Case, ready: Option<f64>, at_pressure: Option<f64>) -> Vec<Thumb> {
     let main = case.main();
     let pounds = main.mass_kg / f64::from(main.pieces) * POUNDS;
-    let small = main.sides_m[0] <= SMALL_M;
+    let small = main.sides_m[0] <= STEWING_PIECE_M;
     // The rule is for one way from start to end: a chain is measured against its first long one.
     let longest = case.stages.iter().map(|stage| &stage.medium).find(|medium| !matches!(medium, Medium::Chill { .. }));
     let (known, ours) = match longest {

@@ -1,5 +1,6 @@
 //! The pressure pot: coming up, at pressure, letting it go.
 
+use super::places::BY_THE_STOVE_C;
 use super::pot::{Balance, Pot};
 
 /// Heat into an electric pot, W. Working value: elements are of 1.0 to 1.2 kW.
@@ -10,8 +11,6 @@ pub const LEAST_LITRES: f64 = 0.25;
 pub const FULLEST: f64 = 2.0 / 3.0;
 /// Air of the kitchen to a closed pot, W/(m² K). Working value.
 const LOSS_COEFFICIENT: f64 = 11.0;
-/// The kitchen, °C.
-pub const KITCHEN_C: f64 = 22.0;
 /// Steam drives the air out for so long before the valve closes, s. Practice: a couple of minutes.
 const VENT_S: f64 = 150.0;
 /// A quick release takes this long, s. Practice.
@@ -124,7 +123,7 @@ impl Closed<'_> {
         let balance = Balance {
             step_s: self.left_s(),
             celsius: self.pressed.celsius,
-            oven_c: KITCHEN_C + power_w / self.conductance,
+            oven_c: BY_THE_STOVE_C + power_w / self.conductance,
             boil_c: f64::INFINITY,
             heat_capacity: self.now.heat_capacity,
             conductance: self.conductance,

@@ -6,8 +6,7 @@ use ergastic_words::{Said, cuts, errors, matching as say};
 use jiff::Timestamp;
 
 use super::request::MatchRequest;
-use crate::bench::Prepare;
-use crate::bench::Sear;
+use crate::bench::{Prepare, Sear};
 use crate::clock::{Stretch, instant, merged, minutes_between, plus_minutes, spans, zone};
 use crate::cuts::Cut;
 use crate::error::{Error, Result, Unit, in_range};

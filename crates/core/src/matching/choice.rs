@@ -14,7 +14,7 @@ use crate::error::Result;
 use crate::forecast::chance;
 use crate::kitchen::Kit;
 use crate::sheet::Worked;
-use crate::ways::Medium;
+use crate::ways::{MOVE_MIN, Medium};
 
 /// From this chance on a way is tight rather than too late.
 const TIGHT: f64 = 0.5;
@@ -202,7 +202,6 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
 
 /// Hands-on work from the start of a way: bench and pan, and each move from one heat to the next.
 fn hands(worked: &Worked, lead_min: f64) -> Vec<Work> {
-    const MOVE_MIN: f64 = 10.0;
     let spans = &worked.forecast.stages;
     let moves = spans.iter().take(spans.len().saturating_sub(1)).filter_map(|span| span.to_min);
     let first = Work { from_min: 0.0, takes_min: lead_min + worked.durations.come_up_min };

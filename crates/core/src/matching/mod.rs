@@ -25,8 +25,7 @@ use rayon::prelude::*;
 
 use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result};
-use crate::forecast::Assumed;
-use crate::forecast::Case;
+use crate::forecast::{Assumed, Case};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::stop;

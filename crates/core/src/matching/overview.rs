@@ -7,14 +7,12 @@ use utoipa::ToSchema;
 
 use super::shape::Shape;
 use super::suits;
-use crate::cuts::EatenAs;
-use crate::cuts::{Cut, CutFacts};
+use crate::cuts::{Cut, CutFacts, EatenAs};
 use crate::forecast::{ForecastRequest, Heat, describe};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kitchen;
-use crate::ways::HeatSource;
-use crate::ways::Method;
+use crate::ways::{HeatSource, Method};
 
 /// The ways that are compared.
 pub const WAYS: [Method; 7] = [

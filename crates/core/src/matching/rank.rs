@@ -10,11 +10,9 @@ use super::answer::{Choice, Verdict};
 use super::request::Sort;
 use super::shape::Shape;
 use crate::clock::minutes_between;
-use crate::cuts::Cut;
-use crate::cuts::EatenAs;
+use crate::cuts::{Cut, EatenAs};
 use crate::units::round_to;
-use crate::ways::HeatSource;
-use crate::ways::Method;
+use crate::ways::{HeatSource, Method};
 
 /// Minutes from starting to plates for half of such pieces; infinite where they never are tender.
 fn total_min(choice: &Choice) -> f64 {

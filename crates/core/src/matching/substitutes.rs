@@ -6,8 +6,7 @@ use rayon::prelude::*;
 use super::answer::Substitute;
 use super::block::Block;
 use super::suits;
-use crate::cuts::EatenAs;
-use crate::cuts::{Cut, CutFacts, DryRisk};
+use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs};
 use crate::forecast::{Forecast, ForecastRequest, describe};
 use crate::plan::Plan;
 use crate::units::round_to;
@@ -48,7 +47,7 @@ fn median(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> Option<For
         ..plan.request(block.kitchen)
     };
     // What is cut up stays cut up; a whole piece is as that cut comes.
-    if request.size_mm != Some([super::variants::CUBE_MM; 3]) {
+    if request.size_mm != Some([crate::cuts::CUBE_MM; 3]) {
         request.size_mm = None;
     }
     Some(describe(&request.resolve().ok()?, None))

@@ -3,8 +3,7 @@
 use ergastic_words::{Said, Voice, matching as say};
 
 use super::shape::Shape;
-use crate::cuts::EatenAs;
-use crate::cuts::{Cut, CutFacts, DryRisk};
+use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs};
 use crate::safety::Caution;
 use crate::ways::Method;
 

@@ -9,13 +9,10 @@ use crate::cuts::EatenAs;
 use crate::forecast::{Case, ForecastRequest, Heat, Quantiles, StageRequest, Until, describe, update};
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kit;
-use crate::ways::Method;
-use crate::ways::{HeatSource, USUAL_OVEN_C};
+use crate::ways::{HeatSource, Method, NIGHT_MIN, USUAL_OVEN_C};
 
 /// A joint lighter than this is eaten at once, kg.
 const FROM_KG: f64 = 1.2;
-/// A night in the cold, min.
-const NIGHT_MIN: f64 = 600.0;
 /// Simulated cooks.
 const MEMBERS: u32 = 32;
 

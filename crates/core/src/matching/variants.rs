@@ -5,22 +5,16 @@ use ergastic_words::{Dial, Length, Minutes, Said, Temperature, Units, matching a
 use super::block::Block;
 use super::shape::Shape;
 use super::suits;
+use crate::cuts::{CUBE_MM, STEWING_PIECE_M, cubes_in};
 use crate::forecast::{Case, ForecastRequest, Heat, Meat, Part, StageRequest, Until, Wrap};
-use crate::heat::body::DENSITY;
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
 use crate::heat::pressure::FULLEST;
 use crate::kitchen::Kit;
-use crate::ways::HeatSource;
-use crate::ways::Method;
-use crate::ways::Settings;
+use crate::ways::{HeatSource, Method, NIGHT_MIN, Settings};
 
 use Shape::{Cubed, Halved, Whole};
 
-/// Sides of a cube, mm.
-pub const CUBE_MM: f64 = 40.0;
-/// A piece no thicker than this is a stewing piece already, m.
-const SMALL_M: f64 = 0.05;
 /// A piece lighter than this is not halved, kg.
 const HALVED_FROM_KG: f64 = 0.7;
 
@@ -92,7 +86,7 @@ fn cut_up(block: &Block, lies: &Case, shape: Shape, across_m: Option<f64>) -> Op
 fn halved(meat: &ForecastRequest, lies: &Case, across_m: Option<f64>) -> Option<Cutting> {
     let main = lies.main();
     let piece_kg = main.mass_kg / f64::from(main.pieces);
-    if lies.parts.len() > 1 || piece_kg < HALVED_FROM_KG || main.sides_m[0] <= SMALL_M {
+    if lies.parts.len() > 1 || piece_kg < HALVED_FROM_KG || main.sides_m[0] <= STEWING_PIECE_M {
         return None;
     }
     let [a, b, long] = main.sides_m;
@@ -112,11 +106,11 @@ fn halved(meat: &ForecastRequest, lies: &Case, across_m: Option<f64>) -> Option<
 
 /// In cubes, but for what is small already.
 fn cubed(meat: &ForecastRequest, lies: &Case) -> Option<ForecastRequest> {
-    let small = |part: &Part| part.sides_m[0] <= SMALL_M;
+    let small = |part: &Part| part.sides_m[0] <= STEWING_PIECE_M;
     if lies.parts.iter().all(small) || lies.parts.iter().any(|part| !suits::cubes(part.bone_pct)) {
         return None;
     }
-    let pieces = |mass_kg: f64| ((mass_kg / (DENSITY * (CUBE_MM / 1000.0).powi(3))).round() as u32).clamp(1, 500);
+    let pieces = cubes_in;
     let size_mm = Some([CUBE_MM; 3]);
     let Some(parts) = &meat.parts else {
         let mass_kg = lies.main().mass_kg;
@@ -275,7 +269,8 @@ fn braises(list: &mut List, dials: &Dials) {
 fn stews(list: &mut List, dials: &Dials) {
     // Without a hob, what is usual on it goes into the oven.
     let on_hob = list.block.has(Kit::Hob) || !list.block.has(Kit::Oven);
-    let as_they_come = list.lies.parts.iter().all(|part| part.sides_m[0] <= SMALL_M || !suits::cubes(part.bone_pct));
+    let as_they_come =
+        list.lies.parts.iter().all(|part| part.sides_m[0] <= STEWING_PIECE_M || !suits::cubes(part.bone_pct));
     let shape = if as_they_come { [Whole] } else { [Cubed] };
     let in_oven = say::stew_oven(Dial(dials.oven));
     if on_hob {
@@ -319,8 +314,6 @@ fn under_fat_and_bagged(list: &mut List, dials: &Dials) {
 fn in_two_goes(list: &mut List, dials: &Dials) {
     const BEFORE_THE_BAG_MIN: f64 = 240.0;
     const BEFORE_THE_POT_MIN: f64 = 180.0;
-    /// A night in the cold at least: the fat sets and lifts off whole, min.
-    const NIGHT_MIN: f64 = 600.0;
     let smoked = |min: f64| stage(Method::Smoke, pit(dials.slow_pit, None), minutes(min));
     let in_oven = list.block.has(Kit::Oven);
     let braised = if in_oven { oven(dials.oven) } else { hob(Simmer::Gentle) };

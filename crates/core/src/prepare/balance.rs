@@ -7,8 +7,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::pot::Poured;
-use crate::bench::Prepare;
-use crate::bench::{Allergen, Larder};
+use crate::bench::{Allergen, Larder, Prepare};
 
 /// Share of the alcohol left after so many hours at a simmer. Published measurements of braises and stews.
 const ALCOHOL_LEFT: [(f64, f64); 6] = [(0.0, 1.0), (0.25, 0.40), (0.5, 0.35), (1.0, 0.25), (2.0, 0.10), (2.5, 0.05)];

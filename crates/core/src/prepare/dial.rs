@@ -8,10 +8,7 @@ use super::pot::along;
 use crate::forecast::{Case, ForecastRequest, Heat, forecast};
 use crate::heat::coals::{Coals, FRESH_EVERY_MIN, OVER_AT_A_SIMMER, TURN_EVERY_MIN, briquettes_for};
 use crate::heat::pot::Simmer;
-use crate::ways::HeatSource;
-use crate::ways::Medium;
-use crate::ways::Method;
-use crate::ways::Settings;
+use crate::ways::{HeatSource, Medium, Method, Settings};
 
 /// The dish at one setting.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]

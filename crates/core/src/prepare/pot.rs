@@ -4,14 +4,13 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::salt::SaltAnswer;
-use crate::bench::Larder;
-use crate::bench::{Ingredient, Prepare};
+use crate::bench::{Ingredient, Larder, Prepare};
 use crate::finish::SALT_STOP;
 use crate::forecast::{Case, CurvePoint, Forecast};
 use crate::heat::body::DENSITY;
 use crate::heat::pot::{Lid, Pot};
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
-use crate::ways::Medium;
+use crate::ways::{LOOK_EVERY_MIN, Medium};
 
 /// Below this depth the bottom is about to catch, m. Working value.
 const CATCH_M: f64 = 0.005;
@@ -21,8 +20,6 @@ const RIM_M: f64 = 0.025;
 const TOP_UP_AT: f64 = 0.7;
 /// … by half-cups, L. Practice.
 const HALF_CUP_L: f64 = 0.12;
-/// Looks are this far apart at the least, min. Practice.
-const LOOK_MIN: f64 = 30.0;
 
 /// Depths of liquid above the vessel's floor with the meat in it, mm.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -144,7 +141,7 @@ pub(super) fn poured(bench: &Prepare, liquid_l: f64) -> Vec<Poured> {
 /// Half-cups to pour in at the looks, so that the liquid never falls far below what was poured.
 fn top_ups(curve: &[CurvePoint], first_l: f64, end_min: f64) -> Vec<TopUp> {
     let mut found: Vec<TopUp> = Vec::new();
-    let (mut added, mut at_min) = (0.0, LOOK_MIN);
+    let (mut added, mut at_min) = (0.0, LOOK_EVERY_MIN);
     // What is poured in shortly before the end only has to be reduced away again.
     while at_min < 0.85 * end_min && found.len() < 24 {
         let left = along(curve, at_min, |point| point.liquid_l) + added;
@@ -153,7 +150,7 @@ fn top_ups(curve: &[CurvePoint], first_l: f64, end_min: f64) -> Vec<TopUp> {
             found.push(TopUp { at_min, l: litres });
             added += litres;
         }
-        at_min += LOOK_MIN;
+        at_min += LOOK_EVERY_MIN;
     }
     found
 }

@@ -4,8 +4,7 @@ use ergastic_words::{Grams, Percent, Said, Spoons, Volume, larder, prepare as sa
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use crate::bench::Larder;
-use crate::bench::{Brine, Crystal, Prepare, Soak};
+use crate::bench::{Brine, Crystal, Larder, Prepare, Soak};
 use crate::cuts::Cut;
 use crate::finish::SALT_TOO_MUCH;
 use crate::forecast::{CORNED_SALT, Case, Forecast, SALT_S};

@@ -8,8 +8,7 @@ use utoipa::ToSchema;
 use super::laid::Laid;
 use super::salt::BACON_G_PER_KG;
 use super::schools::flour_g;
-use crate::bench::SearFat;
-use crate::bench::{Larder, Shelf};
+use crate::bench::{Larder, SearFat, Shelf};
 use crate::ways::Medium;
 
 /// One line of the list.

@@ -5,13 +5,11 @@ use ergastic_words::{Join, Minutes, Percent, Said, Span, Strength, Temperature, 
 use super::laid::Laid;
 use super::later::{beans_need_boiling, waits};
 use super::pot::PotAnswer;
-use crate::bench::Larder;
-use crate::bench::{MarinadeOf, Surface};
+use crate::bench::{Larder, MarinadeOf, Surface};
 use crate::cuts::Cut;
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 use crate::safety::{self, Caution, PIERCED_SAFE_C};
-use crate::ways::Medium;
-use crate::ways::Method;
+use crate::ways::{Medium, Method};
 
 /// Liquid below this share of the first is nearly dry.
 const NEARLY_DRY: f64 = 0.15;

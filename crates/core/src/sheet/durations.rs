@@ -2,8 +2,7 @@
 
 use ergastic_words::{Join, Said};
 
-use crate::bench::Addition;
-use crate::bench::Larder;
+use crate::bench::{Addition, Larder};
 use crate::cuts::EatenAs;
 use crate::finish::{SauceRequest, path};
 use crate::forecast::{Case, Forecast, come_up_s};

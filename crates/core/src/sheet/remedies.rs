@@ -10,15 +10,12 @@ use super::rounding::ceil_minutes;
 use super::worked::Worked;
 use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
-use crate::cuts::EatenAs;
+use crate::cuts::{CUBE_MM, EatenAs, STEWING_PIECE_M, cubes_in};
 use crate::forecast::{Case, Heat};
-use crate::heat::body::DENSITY;
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::ways::HeatSource;
-use crate::ways::Medium;
-use crate::ways::Method;
+use crate::ways::{HeatSource, Medium, Method};
 
 /// Something that could be changed, and where that leads.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -102,17 +99,15 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<Candidate> {
 
 /// A joint cut into cubes.
 fn cubes(plan: &Plan, case: &Case, seared: bool) -> Option<Candidate> {
-    const SIDE_MM: f64 = 40.0;
-    const SMALL_M: f64 = 0.05;
     let one = case.stages.len() == 1 && case.parts.len() == 1;
-    if case.main().sides_m[0] <= SMALL_M || !case.first().medium.is_pot() || !one {
+    if case.main().sides_m[0] <= STEWING_PIECE_M || !case.first().medium.is_pot() || !one {
         return None;
     }
-    let count = ((case.mass_kg / (DENSITY * (SIDE_MM / 1000.0).powi(3))).round() as u32).clamp(1, 500);
+    let count = cubes_in(case.mass_kg);
     let trade = if seared { say::cut_into_cubes_trade_batches() } else { say::cut_into_cubes_trade() };
-    Some(changed(plan, say::cut_into_cubes(Length(SIDE_MM)), trade, |plan| {
+    Some(changed(plan, say::cut_into_cubes(Length(CUBE_MM)), trade, |plan| {
         plan.forecast.pieces = Some(count);
-        plan.forecast.size_mm = Some([SIDE_MM; 3]);
+        plan.forecast.size_mm = Some([CUBE_MM; 3]);
         plan.forecast.thickness_mm = None;
         if plan.forecast.method == Some(Method::Braise) {
             plan.forecast.method = Some(Method::Stew);

@@ -24,6 +24,13 @@ pub use settings::{
     HeatSource, Method, Release, Settings, Start, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C, USUAL_PIT_C, USUAL_WRAP_C,
 };
 
+/// From one heat to the next, min. Working value.
+pub const MOVE_MIN: f64 = 10.0;
+/// Looks at the meat are this far apart at the least, min. Practice.
+pub const LOOK_EVERY_MIN: f64 = 30.0;
+/// A night in the cold: long enough that fat sets and lifts off whole, min. Practice.
+pub const NIGHT_MIN: f64 = 600.0;
+
 /// How often one looks at the meat on the way.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
 pub enum Looks {
@@ -176,7 +183,7 @@ impl Way {
         match self.looks {
             Looks::Once => 1,
             Looks::Twice => 2,
-            Looks::ByTheHour => ((cook_min / 3.0 / 30.0).ceil() as usize).clamp(2, 6),
+            Looks::ByTheHour => ((cook_min / 3.0 / LOOK_EVERY_MIN).ceil() as usize).clamp(2, 6),
         }
     }
 

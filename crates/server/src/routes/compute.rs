@@ -2,8 +2,7 @@
 
 use axum::extract::State;
 use axum::http::StatusCode;
-use ergastic_core::bench::OnTheShelf;
-use ergastic_core::bench::on_the_shelf;
+use ergastic_core::bench::{OnTheShelf, on_the_shelf};
 use ergastic_core::cuts::{AtTheCounter, at_the_counter};
 use ergastic_core::finish::{Sauce, SauceRequest, sauce};
 use ergastic_core::forecast::{Forecast, ForecastRequest, forecast};

@@ -4,8 +4,7 @@ use super::super::known::Known;
 use super::fill::Filled;
 use ergastic_words::{Said, Voice};
 
-use crate::cuts::CutFacts;
-use crate::cuts::EatenAs;
+use crate::cuts::{CutFacts, EatenAs};
 use crate::heat::body::Shape;
 use crate::heat::pot::Pot;
 use crate::juices::Body;

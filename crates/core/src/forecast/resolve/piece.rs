@@ -8,8 +8,7 @@ use ergastic_words::{Mass, Said, Size, cuts, errors, forecast as say};
 
 use crate::cuts::EatenAs;
 use crate::error::{Error, Kind, Result, Unit, in_range};
-use crate::heat::body::DENSITY;
-use crate::heat::body::Shape;
+use crate::heat::body::{DENSITY, Shape};
 use crate::tender::{Age, Goal};
 use crate::ways::Method;
 

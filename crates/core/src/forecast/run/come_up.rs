@@ -2,8 +2,7 @@
 
 use crate::forecast::resolve::Case;
 use crate::heat::body::SPECIFIC_HEAT;
-use crate::heat::pot::SIMMER_REACHED_K;
-use crate::heat::pot::{Pot, RISE_S, Vessel, WATER_SPECIFIC_HEAT};
+use crate::heat::pot::{Pot, RISE_S, SIMMER_REACHED_K, Vessel, WATER_SPECIFIC_HEAT};
 use crate::ways::{Medium, Start};
 
 /// Time constant of the rise: by the heat capacity of what stands on the hob, against the pot it was fitted on, s.

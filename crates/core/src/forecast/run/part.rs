@@ -3,9 +3,7 @@
 use super::lanes::{PartTimes, STEP_S};
 use crate::forecast::members::Piece;
 use crate::forecast::resolve::Part;
-use crate::heat::body::DENSITY;
-use crate::heat::body::SHELLS;
-use crate::heat::body::Surroundings;
+use crate::heat::body::{DENSITY, SHELLS, Surroundings};
 use crate::heat::conduction::Bodies;
 use crate::heat::pit::{PIT_VAPOUR_PA, WRAPPED_HEAT, WrapMaterial};
 use crate::juices::{JUICE_S, WATER_IN_LEAN, juice_equilibrium};

@@ -7,7 +7,8 @@ use crate::forecast::{Heat, StageRequest, Until, Wrap};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
 use crate::ways::{
-    HeatSource, Method, Release, Settings, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C, USUAL_PIT_C, USUAL_WRAP_C,
+    HeatSource, Method, NIGHT_MIN, Release, Settings, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C, USUAL_PIT_C,
+    USUAL_WRAP_C,
 };
 
 /// The longest text that is read.
@@ -16,8 +17,6 @@ const MOST_LETTERS: usize = 300;
 const FAHRENHEIT_FROM: f64 = 200.0;
 /// Below this a figure without a word for its heat is a water bath's, °C.
 const BATH_BELOW_C: f64 = 88.0;
-/// What "overnight" means, min.
-const OVERNIGHT_MIN: f64 = 600.0;
 
 /// A recipe as stages, with what had to be supposed.
 #[derive(Debug, Clone, PartialEq)]
@@ -131,7 +130,7 @@ fn figures(tokens: &[Token]) -> Step {
     while at < tokens.len() {
         match &tokens[at] {
             Word(word) if word == "overnight" => {
-                step.minutes = Some(step.minutes.unwrap_or(0.0) + OVERNIGHT_MIN);
+                step.minutes = Some(step.minutes.unwrap_or(0.0) + NIGHT_MIN);
                 step.supposed.push(say::overnight_is());
                 at += 1;
             }

@@ -11,8 +11,7 @@ use crate::plan::Plan;
 use crate::safety;
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::worked::Worked;
-use crate::ways::Medium;
-use crate::ways::{Lane, tasks};
+use crate::ways::{Lane, Medium, tasks};
 
 /// Salting, min.
 const SALTING_MIN: f64 = 10.0;

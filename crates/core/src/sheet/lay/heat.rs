@@ -10,17 +10,12 @@ use crate::plan::Plan;
 use crate::safety;
 use crate::sheet::tasks::{Task, TaskId, TaskKind, Window};
 use crate::sheet::worked::Worked;
-use crate::ways::Medium;
-use crate::ways::{Lane, tasks};
+use crate::ways::{LOOK_EVERY_MIN, Lane, MOVE_MIN, Medium, tasks};
 
-/// Minutes between looks at the meat.
-const CHECK_EVERY_MIN: f64 = 30.0;
 /// The most looks a sheet plans for.
 const MOST_CHECKS: usize = 7;
 /// Putting something in, min.
 const ADD_MIN: f64 = 3.0;
-/// From one heat to the next, min.
-const MOVE_MIN: f64 = 10.0;
 
 pub(super) fn over_the_heat(layer: &mut Layer, plan: &Plan, worked: &Worked, met_heat: Timestamp, lift_at: Timestamp) {
     let (case, durations) = (&worked.case, &worked.durations);
@@ -168,7 +163,7 @@ fn look_times(worked: &Worked, look_until: f64) -> Vec<f64> {
     let latest = worked.ready_min(0.9).unwrap_or(first);
     let last = f64::min(latest, look_until);
     let most = if case.first().medium.is_pot() { MOST_CHECKS } else { worked.durations.looks.max(3) };
-    let every = f64::max(CHECK_EVERY_MIN, ((last - first) / (most as f64 - 1.0) / 15.0).ceil() * 15.0);
+    let every = f64::max(LOOK_EVERY_MIN, ((last - first) / (most as f64 - 1.0) / 15.0).ceil() * 15.0);
     let times = (0..most).map(|i| first + i as f64 * every);
     let goes_on = |at: &f64| (*at == first || *at <= look_until) && *at < latest + every;
     times.take_while(goes_on).collect()
