@@ -63,7 +63,11 @@ fn percent(value: f64) -> String {
 }
 
 fn ounces_or_grams(g: f64) -> String {
-    if g >= OUNCE_G { format!("{} oz", fraction(g / OUNCE_G, 4.0)) } else { grams(g) }
+    match g / OUNCE_G {
+        ounces if ounces < 1.0 => grams(g),
+        ounces if ounces < 16.0 => format!("{} oz", fraction(ounces, 4.0)),
+        _ => pounds(g / 1000.0),
+    }
 }
 
 /// By the spoon and on the scales: what the cook has at hand first.
@@ -131,8 +135,8 @@ fn published(f: f64) -> f64 {
 }
 
 fn kilos(kg: f64) -> String {
-    // Rounded first: 999.6 g is a kilo.
-    if (kg * 1000.0).round() < 1000.0 {
+    // Rounded first: 998 g is a kilo.
+    if kg < 0.9975 {
         return grams(kg * 1000.0);
     }
     let step = if kg < 10.0 { 0.05 } else { 0.1 };
@@ -143,6 +147,7 @@ fn grams(g: f64) -> String {
     let shown = match g {
         g if g < 9.95 => return format!("{} g", decimals(g, 1)),
         g if g < 100.0 => g.round(),
+        g if g >= 997.5 => return kilos(g / 1000.0),
         g => (g / 5.0).round() * 5.0,
     };
     format!("{} g", whole(shown))
@@ -176,7 +181,8 @@ fn litres(l: f64) -> String {
     let ml = l * 1000.0;
     match ml {
         ml if ml < 9.5 => format!("{} mL", whole(ml)),
-        ml if ml.round() < 1000.0 => {
+        // Rounded first: 996 mL is a litre.
+        ml if ml < 995.0 => {
             format!("{} mL", whole(if ml < 100.0 { (ml / 5.0).round() * 5.0 } else { (ml / 10.0).round() * 10.0 }))
         }
         ml if ml < 10_000.0 => format!("{} L", decimals((l * 20.0).round() / 20.0, 2)),
