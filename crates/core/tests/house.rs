@@ -191,3 +191,26 @@ fn the_rooms_of_the_core_stand_on_each_other() {
 fn the_rooms_of_the_server_stand_on_each_other() {
     goes_down("server", &SERVER);
 }
+
+/// The texts between quotes in a line, those that only a programmer reads left out.
+fn texts(line: &str) -> Vec<&str> {
+    let for_programmers = ["expect(", "panic!(", "custom(", "write_str(", "description(", "assert", "reason ="];
+    if line.starts_with("//") || for_programmers.iter().any(|call| line.contains(call)) {
+        return Vec::new();
+    }
+    line.split('"').skip(1).step_by(2).collect()
+}
+
+#[test]
+fn the_core_says_nothing_of_its_own() {
+    let mut files = Vec::new();
+    sources(&crate_source("core"), &mut files);
+    for file in files {
+        let text = std::fs::read_to_string(&file).unwrap();
+        let code = text.split("#[cfg(test)]").next().unwrap();
+        for said in code.lines().map(str::trim).flat_map(texts) {
+            let words = said.split(' ').filter(|word| word.len() > 1 && word.chars().all(char::is_lowercase));
+            assert!(words.count() < 3, "{} says: {said}", file.display());
+        }
+    }
+}

@@ -74,11 +74,13 @@ fn only_what_this_way_has_can_narrow_it() {
     let facts = |request: Value| -> Vec<String> {
         explained(&run(request)).narrows.iter().map(|fact| fact.fact.clone()).collect()
     };
-    let pit = facts(json!({"cut": "brisket", "mass_kg": 5.0, "method": "smoke", "heat": {"pit_c": 110}, "members": 200}));
+    let pit =
+        facts(json!({"cut": "brisket", "mass_kg": 5.0, "method": "smoke", "heat": {"pit_c": 110}, "members": 200}));
     assert!(pit.contains(&"pit".to_owned()) && !pit.contains(&"oven".to_owned()), "{pit:?}");
     let oven = facts(shin());
     assert!(!oven.contains(&"pit".to_owned()) && !oven.contains(&"bark".to_owned()), "{oven:?}");
-    let bath = facts(json!({"cut": "shin", "mass_kg": 1.0, "method": "water_bath", "heat": {"bath_c": 82}, "members": 200}));
+    let bath =
+        facts(json!({"cut": "shin", "mass_kg": 1.0, "method": "water_bath", "heat": {"bath_c": 82}, "members": 200}));
     assert!(bath.iter().all(|fact| ["thickness", "animal", "simmer", "liquid"].contains(&fact.as_str())), "{bath:?}");
 }
 

@@ -37,7 +37,16 @@ fn meat_is_weighed_in_kilos_or_in_pounds_and_ounces() {
 
 #[test]
 fn a_little_stays_in_grams_until_it_is_an_ounce() {
-    are(Grams, &[(0.0, "0 g", "0 g"), (0.44, "0.4 g", "0.4 g"), (9.0, "9 g", "9 g"), (42.5, "43 g", "1½ oz"), (850.0, "850 g", "1 lb 14 oz")]);
+    are(
+        Grams,
+        &[
+            (0.0, "0 g", "0 g"),
+            (0.44, "0.4 g", "0.4 g"),
+            (9.0, "9 g", "9 g"),
+            (42.5, "43 g", "1½ oz"),
+            (850.0, "850 g", "1 lb 14 oz"),
+        ],
+    );
 }
 
 #[test]

@@ -33,6 +33,8 @@ pub struct Frame {
     pub stage: usize,
     /// Liquid in the pot, L.
     pub liquid_l: f64,
+    /// Every drop of it has left as steam as soon as it came.
+    pub ran_dry: bool,
     /// Left as steam so far, from the pot and from meat in the pit, kg.
     pub steam_kg: f64,
     /// Salt in the liquid, g.
@@ -72,6 +74,7 @@ impl<'a> Recorder<'a> {
             mean_dose: 0.0,
             stage: 0,
             liquid_l: if case.first().medium.is_pot() { case.liquid_l } else { 0.0 },
+            ran_dry: false,
             steam_kg: 0.0,
             salt_g: case.liquid_salt_g,
             left: case.parts.iter().map(raw).fold(Left::default(), Left::plus),
@@ -103,7 +106,7 @@ impl<'a> Recorder<'a> {
     pub fn dry_s(&self) -> Option<f64> {
         let dry = |frame: &&Frame| {
             let stage = &self.case.stages[frame.stage];
-            stage.medium.is_pot() && frame.liquid_l <= stage.pot.floor_m2 * DRY_M * 1000.0
+            stage.medium.is_pot() && (frame.ran_dry || frame.liquid_l <= stage.pot.floor_m2 * DRY_M * 1000.0)
         };
         self.frames.iter().find(dry).map(|frame| frame.time_s)
     }
@@ -150,6 +153,7 @@ impl<'a> Recorder<'a> {
             mean_dose: main.mean_dose[0],
             stage: around.chain.stage[0],
             liquid_l,
+            ran_dry: around.has_run_dry(),
             steam_kg: around.steam_kg[0] + evaporated_kg,
             salt_g: self.salt_g,
             left,

@@ -283,6 +283,11 @@ impl<'a, const L: usize> Surround<'a, L> {
         }
     }
 
+    /// Whether the first cook's pot gives off what juice it gets at once, and has nothing else.
+    pub fn has_run_dry(&self) -> bool {
+        self.in_pot && self.steam_kg[0] >= self.most_steam_kg[0]
+    }
+
     /// Where the first cook's juices go.
     pub fn keeps_juice(&self) -> bool {
         self.collects[0]

@@ -1,0 +1,140 @@
+//! From the pot to the plate: every choice of skimming, tasting, thickening and cooling does what a cook expects of it.
+
+use ergastic_core::finish::{CoolIn, Sauce, SauceRequest, Skim, Target, Taste, Thickener, sauce};
+use ergastic_words::Units;
+
+/// A shin's pot: thin, well seasoned, a finger of fat on it.
+fn pot() -> SauceRequest {
+    SauceRequest {
+        liquid_l: Some(1.5),
+        fat_l: Some(0.2),
+        salt_g: Some(12.0),
+        gelatin_g: Some(30.0),
+        ..SauceRequest::default()
+    }
+}
+
+fn run(request: SauceRequest) -> Sauce {
+    sauce(&request).unwrap()
+}
+
+fn step<'a>(sauce: &'a Sauce, word: &str) -> Option<&'a str> {
+    sauce.steps.iter().map(|step| step.what.as_str()).find(|what| what.contains(word))
+}
+
+fn warned(sauce: &Sauce, id: &str) -> bool {
+    sauce.warnings.iter().any(|warning| warning.id == id)
+}
+
+#[test]
+fn each_way_of_skimming_leaves_what_it_leaves() {
+    let left = |skim| run(SauceRequest { skim, ..pot() }).fat_left_l;
+    let all = [Skim::None, Skim::Ladle, Skim::Spout, Skim::Chill].map(left);
+    assert!(all.is_sorted_by(|a, b| a > b) && all[0] == 0.2, "{all:?}");
+    assert_eq!(left(Skim::Bag), left(Skim::Spout));
+}
+
+#[test]
+fn nothing_is_skimmed_where_there_is_no_fat() {
+    let lean = run(SauceRequest { fat_l: Some(0.0), skim: Skim::Chill, ..pot() });
+    assert!((lean.fat_left_l, lean.fat_mm) == (0.0, 0.0) && lean.steps[0].min < 5.0, "{:?}", lean.steps);
+}
+
+#[test]
+fn fat_left_in_is_said_and_skimmed_before_it_is_thickened() {
+    let greasy = run(SauceRequest { skim: Skim::None, ..pot() });
+    assert!(warned(&greasy, "greasy") && warned(&greasy, "skim_first"), "{:?}", greasy.warnings);
+    let skimmed = run(pot());
+    assert!(!warned(&skimmed, "greasy") && !warned(&skimmed, "skim_first"), "{:?}", skimmed.warnings);
+    let place = |word: &str| skimmed.steps.iter().position(|step| step.what.to_lowercase().contains(word)).unwrap();
+    assert!(place("fat") < place("taste") && place("taste") < place("cornflour"), "{:?}", skimmed.steps);
+}
+
+#[test]
+fn each_taste_is_answered_and_none_of_the_wrong_ones_by_reducing() {
+    let usual = run(pot()).steps.len();
+    for taste in [Taste::Salty, Taste::Bitter, Taste::Sour, Taste::Rich] {
+        let sauce = run(SauceRequest { taste, ..pot() });
+        assert_eq!((sauce.reduce_min, sauce.final_l, sauce.steps.len()), (0.0, 1.5, usual + 1), "{taste:?}");
+    }
+    let weak = run(SauceRequest { taste: Taste::Weak, ..pot() });
+    assert!(weak.reduce_min > 5.0 && weak.final_l < 1.5 && step(&weak, "oil").is_some(), "{:?}", weak.steps);
+}
+
+#[test]
+fn a_broth_is_not_thickened_and_a_gravy_more_than_a_sauce() {
+    let grams = |target| run(SauceRequest { target, ..pot() }).thickener_g;
+    assert_eq!((grams(Target::Broth), grams(Target::Glaze)), (0.0, 0.0));
+    assert!(grams(Target::Gravy) > 1.5 * grams(Target::Coat));
+}
+
+#[test]
+fn starch_is_weighed_by_its_strength_and_flour_cooks_longest() {
+    let sauces = [Thickener::Arrowroot, Thickener::Cornflour, Thickener::Flour]
+        .map(|thickener| run(SauceRequest { thickener, ..pot() }));
+    assert!(sauces.is_sorted_by(|a, b| a.thickener_g < b.thickener_g));
+    let minutes = |sauce: &Sauce| sauce.steps.last().unwrap().min;
+    assert!(minutes(&sauces[2]) > minutes(&sauces[1]) && minutes(&sauces[1]) > minutes(&sauces[0]));
+    // A paste is as much butter as flour; a slurry about twice as much water as starch.
+    let paste = run(SauceRequest { thickener: Thickener::ButterPaste, ..pot() });
+    assert_eq!(paste.water_g, paste.thickener_g);
+    assert!(sauces[1].water_g > 1.5 * sauces[1].thickener_g);
+    let none = run(SauceRequest { thickener: Thickener::None, ..pot() });
+    assert_eq!((none.thickener_g, none.water_g), (0.0, 0.0));
+}
+
+#[test]
+fn gelatin_takes_starch_off_and_in_the_end_makes_it_needless() {
+    let grams = |gelatin_g| run(SauceRequest { gelatin_g: Some(gelatin_g), ..pot() }).thickener_g;
+    assert!(grams(30.0) > grams(90.0) && grams(90.0) > 0.0 && grams(130.0) == 0.0);
+}
+
+#[test]
+fn only_tonights_share_is_thickened() {
+    let half = run(SauceRequest { share: Some(0.5), ..pot() });
+    assert!((half.thickener_g - 0.5 * run(pot()).thickener_g).abs() < 1e-9);
+    assert!(step(&half, "750 mL").is_some(), "{:?}", half.steps);
+    assert_eq!(half.final_l, 1.5, "the rest stays what it is");
+}
+
+#[test]
+fn a_glaze_comes_down_until_it_shines_or_is_salty() {
+    let free = run(SauceRequest { target: Target::Glaze, salt_g: Some(1.0), gelatin_g: Some(60.0), ..pot() });
+    assert!((free.final_gelatin_pct - 15.0).abs() < 0.1 && !warned(&free, "salt_stop"), "{free:?}");
+    let salted = run(SauceRequest { target: Target::Glaze, gelatin_g: Some(60.0), ..pot() });
+    assert!((salted.final_salt_g_per_kg - 13.0).abs() < 0.1 && warned(&salted, "salt_stop"), "{salted:?}");
+}
+
+#[test]
+fn a_pot_that_is_too_salty_already_is_told_so_in_the_cooks_units() {
+    let text = |units| {
+        let sauce = run(SauceRequest { salt_g: Some(30.0), units: Some(units), ..pot() });
+        sauce.warnings.into_iter().find(|warning| warning.id == "salty").unwrap().text
+    };
+    assert!(text(Units::Metric).contains("20 g of salt a kilo") && text(Units::Us).contains("2 % salt"));
+}
+
+#[test]
+fn a_stronger_burner_is_sooner_until_the_surface_can_give_no_more() {
+    let minutes = |hob_w| run(SauceRequest { taste: Taste::Weak, hob_w: Some(hob_w), ..pot() }).reduce_min;
+    assert!(minutes(1000.0) > minutes(2000.0) && minutes(2000.0) > minutes(3500.0));
+    assert_eq!(minutes(15_000.0), minutes(20_000.0));
+}
+
+#[test]
+fn a_deep_pot_left_on_the_counter_is_out_of_time_and_ice_water_is_not() {
+    let party = run(SauceRequest { liquid_l: Some(6.0), meat_kg: Some(4.0), ..pot() });
+    let way = |cool_in| party.cooling.iter().find(|way| way.cool_in == cool_in).unwrap();
+    assert!(!way(CoolIn::Pot).in_time && !way(CoolIn::Fridge).in_time && way(CoolIn::Trays).in_time);
+    assert!(way(CoolIn::IceBath).to_21_min < way(CoolIn::Fridge).to_21_min);
+}
+
+#[test]
+fn what_can_not_be_is_named() {
+    let field = |request: SauceRequest| sauce(&request).unwrap_err().field;
+    assert_eq!(field(SauceRequest { liquid_l: Some(0.0), ..pot() }), "liquid_l");
+    assert_eq!(field(SauceRequest { share: Some(1.2), ..pot() }), "share");
+    assert_eq!(field(SauceRequest { hob_w: Some(f64::NAN), ..pot() }), "hob_w");
+    let small: SauceRequest = serde_json::from_value(serde_json::json!({"vessel": {"diameter_cm": 2}})).unwrap();
+    assert_eq!(field(small), "vessel.diameter_cm");
+}
