@@ -389,8 +389,32 @@ async fn the_kitchen_shows_its_figures_in_other_units() -> Outcome {
     kitchen.go("/sheet").await?;
     kitchen.press("Lake-ice shin").await?;
     kitchen.says("Light the oven: 300 °F").await?;
+    assert_american(&kitchen).await?;
+    let sheet = kitchen.browser.current_url().await?;
+    for bench in ["meat", "salt", "sear", "pot", "heat", "later", "list"] {
+        kitchen.go(&format!("{}?bench={bench}", sheet.path().replace("/sheet/", "/prepare/"))).await?;
+        kitchen.says("The cook it leads to").await?;
+        assert_american(&kitchen).await?;
+    }
+    kitchen.go("/match?cut=shin&kg=2.4&people=8").await?;
+    kitchen.says("Braise in a 300 °F oven").await?;
+    assert_american(&kitchen).await?;
+    kitchen.press("Why this time?").await?;
+    kitchen.says("would narrow it").await?;
+    assert_american(&kitchen).await?;
     kitchen.go("/kitchen").await?;
     kitchen.fill("Above the sea", "99999").await?;
     kitchen.says("it must be -430 to 6000 m").await?;
     kitchen.close().await
+}
+
+/// Nothing on the page is in the units of another kitchen: salt and starch keep their grams.
+async fn assert_american(kitchen: &Kitchen) -> Outcome {
+    let text = kitchen.text().await?;
+    let words: Vec<&str> = text.split([' ', '\n', ',', ';', '(', ')']).collect();
+    let figure = |word: &str| word.ends_with(|c: char| c.is_numeric());
+    let foreign = ["°C", "kg", "L", "mL", "mm", "cm", "kilo"];
+    let found = words.windows(2).find(|pair| figure(pair[0]) && foreign.contains(&pair[1]));
+    assert!(found.is_none(), "{found:?} in {text}");
+    Ok(())
 }
