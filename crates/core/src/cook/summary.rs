@@ -101,8 +101,6 @@ impl CookSummary {
     /// The facts of a cook.
     pub fn facts(id: Uuid, plan_id: Uuid, plan: &Plan, opened_at: Timestamp, events: &[Event]) -> Self {
         let standing = Standing::of(events);
-        let met_heat_at = standing.met_heat();
-        let closed = standing.closed();
         Self {
             id,
             plan_id,
@@ -112,13 +110,9 @@ impl CookSummary {
             cut: plan.forecast.cut,
             mass_kg: plan.forecast.mass_kg,
             opened_at,
-            status: match (closed, met_heat_at) {
-                (Some(_), _) => Status::Closed,
-                (None, None) => Status::Before,
-                (None, Some(_)) => Status::UnderWay,
-            },
-            met_heat_at,
-            outcome: closed.map(|(_, outcome)| outcome.clone()),
+            status: Status::of(&standing, None),
+            met_heat_at: standing.met_heat(),
+            outcome: standing.closed().map(|(_, outcome)| outcome.clone()),
             reckoned: None,
             broken: None,
         }

@@ -37,6 +37,18 @@ pub enum Status {
     Closed,
 }
 
+impl Status {
+    /// How far it has come, tender since then.
+    pub(super) fn of(standing: &Standing, tender_at: Option<Timestamp>) -> Self {
+        match (standing.closed(), standing.met_heat(), tender_at) {
+            (Some(_), _, _) => Self::Closed,
+            (None, None, _) => Self::Before,
+            (None, Some(_), None) => Self::UnderWay,
+            (None, Some(_), Some(_)) => Self::Tender,
+        }
+    }
+}
+
 /// What has become of a task.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
@@ -253,12 +265,7 @@ pub fn view(
     let not_before = if met_heat.is_none() { Some(opened_at) } else { None };
     let tasks = states(lay(plan, worked, from, lift_at, not_before), &standing, closed.map_or(now, |(at, _)| at));
     let (now_task, next_task) = if closed.is_some() { (None, None) } else { now_and_next(&tasks, now) };
-    let status = match (closed, met_heat, tender_at) {
-        (Some(_), _, _) => Status::Closed,
-        (None, None, _) => Status::Before,
-        (None, Some(_), None) => Status::UnderWay,
-        (None, Some(_), Some(_)) => Status::Tender,
-    };
+    let status = Status::of(&standing, tender_at);
     let prediction = prediction(before, met_heat, tender_at);
     let goal = worked.case.main().goal;
     Ok(CookView {

@@ -111,17 +111,12 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     let foretold = forecast(&request)?;
     let hours = bench.hours.or(foretold.ready_min.p50.map(|min| min / 60.0)).unwrap_or(NEVER_H);
     let wet = case.stages.iter().any(|stage| stage.medium.is_pot());
-    let poured = pot::poured(bench, case.liquid_l);
-    let base_l = poured.iter().find(|thing| thing.what == bench.base).map_or(0.0, |thing| thing.l);
-    let base_l = if wet { base_l } else { 0.0 };
+    let base_l = if wet { pot::of_the_base_l(bench, &pot::poured(bench, case.liquid_l)) } else { 0.0 };
     let salt = salt::salt(&case, bench, &foretold, hours, base_l);
     let height_m = true_height_m.unwrap_or(case.pot().height_m);
     let pot = pot::pot(&case, bench, &foretold, &salt, hours, height_m);
-    let sear = if case.first().medium.is_pot() || dish.seared_anyway {
-        sear::sear(&case, bench, kitchen)
-    } else {
-        SearPlan::none()
-    };
+    let browned = case.first().medium.is_pot() || dish.seared_anyway;
+    let sear = if browned { sear::sear(&case, bench, kitchen) } else { SearPlan::none() };
     let at_end = |of: &dyn Fn(&CurvePoint) -> f64| pot::along(&foretold.curve, hours * 60.0, of);
     let yield_kg = f64::max(0.0, at_end(&|point| point.yield_kg));
     let trimmed = trim::trimmed(&case, bench, price_per_kg, people, yield_kg);
@@ -216,7 +211,7 @@ impl Prepare {
         }
         if wet {
             let poured = pot::poured(self, liquid_l);
-            let base_l = poured.iter().find(|thing| thing.what == self.base).map_or(0.0, |thing| thing.l);
+            let base_l = pot::of_the_base_l(self, &poured);
             if request.liquid_salt_g.is_none() {
                 let grams = salt::of_ingredients(&case, self, base_l).iter().map(|source| source.g).sum();
                 request.liquid_salt_g = Some(grams);

@@ -110,6 +110,11 @@ pub(super) fn along(curve: &[CurvePoint], min: f64, of: impl Fn(&CurvePoint) -> 
     of(a) + (of(b) - of(a)) * share
 }
 
+/// How much of it is the base, L.
+pub(super) fn of_the_base_l(bench: &Prepare, poured: &[Poured]) -> f64 {
+    poured.iter().find(|thing| thing.what == bench.base).map_or(0.0, |thing| thing.l)
+}
+
 /// What deglazes, in the order it is reached for.
 const DEGLAZES: [Larder; 6] =
     [Larder::RedWine, Larder::WhiteWine, Larder::FortifiedWine, Larder::Cider, Larder::DarkBeer, Larder::PaleBeer];

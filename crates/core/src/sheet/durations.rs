@@ -90,6 +90,14 @@ struct SauceWork {
     making: Said,
 }
 
+/// Minutes from the board to the plate.
+fn cutting_up_min(eaten_as: EatenAs) -> f64 {
+    match eaten_as {
+        EatenAs::Slice | EatenAs::Pull | EatenAs::Probe => 10.0,
+        EatenAs::Fork | EatenAs::Spoon => 5.0,
+    }
+}
+
 impl SauceWork {
     /// Where there is none.
     fn none() -> Self {
@@ -138,18 +146,15 @@ impl Durations {
         let liquid_salt_g = forecast.salt_g.unwrap_or(0.0);
         let (fat_l, gelatin_g) = (forecast.fat_l.unwrap_or(0.0), forecast.gelatin_g.unwrap_or(0.0));
         let last = case.last().medium.way();
-        let sauce = if liquid_left_l > NO_SAUCE_L && last.makes_sauce {
-            let left = SauceRequest {
-                liquid_l: Some(liquid_left_l),
-                fat_l: Some(fat_l),
-                salt_g: Some(liquid_salt_g),
-                gelatin_g: Some(gelatin_g),
-                ..Default::default()
-            };
-            SauceWork::of(plan, kitchen, left)
-        } else {
-            SauceWork::none()
+        let left = SauceRequest {
+            liquid_l: Some(liquid_left_l),
+            fat_l: Some(fat_l),
+            salt_g: Some(liquid_salt_g),
+            gelatin_g: Some(gelatin_g),
+            ..Default::default()
         };
+        let makes_sauce = liquid_left_l > NO_SAUCE_L && last.makes_sauce;
+        let sauce = if makes_sauce { SauceWork::of(plan, kitchen, left) } else { SauceWork::none() };
         let come_up_min = (come_up_s(case) / 300.0).ceil() * 5.0;
         let first_heat_min = if way.comes_up { come_up_min } else { 5.0 };
         Self {
@@ -177,11 +182,7 @@ impl Durations {
             sauce_min: sauce.make_min,
             rest_min: last.rest_min,
             sauce_making: sauce.making,
-            slice_min: if matches!(case.main().eaten_as, EatenAs::Slice | EatenAs::Pull | EatenAs::Probe) {
-                10.0
-            } else {
-                5.0
-            },
+            slice_min: cutting_up_min(case.main().eaten_as),
             plate_min: 5.0,
             fat_l,
             liquid_left_l: f64::max(0.05, liquid_left_l),

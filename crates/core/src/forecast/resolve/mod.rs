@@ -11,6 +11,7 @@ use super::meat::Meat;
 use super::request::{Added, BodyFrom, ForecastRequest};
 use ergastic_words::{Length, Mass, Said, Temperature, Voice, Volume, errors, forecast as say};
 
+use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::body::DENSITY;
 use crate::heat::places::{FROM_THE_FRIDGE_C, ROOM_C};
@@ -66,16 +67,11 @@ impl ForecastRequest {
             Packing::lay_all(&pot, parts.iter().map(|part| (part.sides_m, part.pieces, part.mass_kg / DENSITY)));
         let wet = stages.iter().any(|stage| stage.medium.is_pot());
         let liquid_l = self.resolve_liquid(pot_method, wet, &packing, &mut fill, &mut notes)?;
-        if wet && liquid_l / 1000.0 + packing.meat_m3 > pot.volume_m3() {
-            let room = (pot.volume_m3() - packing.meat_m3) * 1000.0;
-            notes.push(say::overflows(Volume(room)));
+        if wet {
+            notes.extend(overflows(&pot, &packing, liquid_l));
         }
         let poured = wet || matches!(stages[0].medium, Medium::Fat { .. });
         let liquid_start_c = self.resolve_liquid_start(pot_method, poured, &mut fill)?;
-        let deadline_s = match self.deadline_min {
-            Some(minutes) => Some(in_range("deadline_min", minutes, 0.0, 14_400.0, Unit::Minutes)? * MINUTE_S),
-            None => None,
-        };
         let members = self.resolve_members(parts.len(), stages.len())?;
         let body = self.resolve_body(liquid_l)?;
         let liquid_salt_g = in_range("liquid_salt_g", self.liquid_salt_g.unwrap_or(0.0), 0.0, 2000.0, Unit::Grams)?;
@@ -93,7 +89,7 @@ impl ForecastRequest {
             salt_g,
             liquid_salt_g,
             known: self.resolve_known()?,
-            deadline_s,
+            deadline_s: self.resolve_deadline()?,
             members,
             seed: self.seed.unwrap_or(1),
             inside: self.inside.unwrap_or(false),
@@ -117,6 +113,12 @@ impl ForecastRequest {
             given => fill.or("liquid_start_c", given, usual_c, why, celsius),
         };
         in_range("liquid_start_c", start_c, 0.0, 100.0, Unit::Celsius)
+    }
+
+    /// When it has to be ready, s.
+    fn resolve_deadline(&self) -> Result<Option<f64>> {
+        let checked = |minutes| in_range("deadline_min", minutes, 0.0, 14_400.0, Unit::Minutes);
+        Ok(self.deadline_min.map(checked).transpose()?.map(|minutes| minutes * MINUTE_S))
     }
 
     /// How many cooks are simulated.
@@ -236,7 +238,7 @@ impl ForecastRequest {
         if let Some(salt_g) = self.salt_g {
             return in_range("salt_g", salt_g, 0.0, 5000.0, Unit::Grams);
         }
-        let corned = parts.iter().all(|part| part.facts.cut == crate::cuts::Cut::CornedBrisket);
+        let corned = parts.iter().all(|part| part.facts.cut == Cut::CornedBrisket);
         let (usual, why): (f64, fn() -> Said) =
             if corned { (0.0, say::corned_brings_salt) } else { (1.25, say::middling_hand) };
         let salt_pct = fill.or("salt_pct", self.salt_pct, usual, why, |pct| Said::text(format!("{pct:.2} %")));
@@ -245,7 +247,7 @@ impl ForecastRequest {
             .iter()
             .map(|part| {
                 let trimmed_g = part.trimmed_kg() * 1000.0;
-                let own = if part.facts.cut == crate::cuts::Cut::CornedBrisket { CORNED_SALT } else { 0.0 };
+                let own = if part.facts.cut == Cut::CornedBrisket { CORNED_SALT } else { 0.0 };
                 trimmed_g * (salt_pct / 100.0 + own)
             })
             .sum())
@@ -318,6 +320,12 @@ fn usual_vessel(method: Option<Method>) -> Vessel {
         },
         _ => Vessel::default(),
     }
+}
+
+/// What is said of a vessel that its liquid does not go into.
+fn overflows(pot: &Pot, packing: &Packing, liquid_l: f64) -> Option<Said> {
+    let room_l = (pot.volume_m3() - packing.meat_m3) * 1000.0;
+    (liquid_l > room_l).then(|| say::overflows(Volume(room_l)))
 }
 
 /// Whether the meat goes into the vessel at all.
