@@ -3199,7 +3199,7 @@ export interface components {
             /** @default null */
             pan?: components["schemas"]["Pan"] | null;
             /**
-             * @description A mixed pot, in place of the four above.
+             * @description A mixed pot, in place of `cut`, `mass_kg`, `pieces` and the size.
              * @default null
              */
             parts?: components["schemas"]["Meat"][] | null;

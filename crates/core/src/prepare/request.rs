@@ -17,7 +17,7 @@ with_meat! {
     #[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
     #[serde(deny_unknown_fields, default)]
     pub struct PrepareRequest {
-        /// A mixed pot, in place of the four above.
+        /// A mixed pot, in place of `cut`, `mass_kg`, `pieces` and the size.
         #[schema(min_items = 1, max_items = 8)]
         pub parts: Option<Vec<Meat>>,
         /// The meat as it goes in, °C.
