@@ -14,12 +14,13 @@ use fluent_syntax::ast::{
 use fluent_syntax::parser;
 
 /// Kinds an argument can have: the types of `quantity`, and what a message is made of besides.
-const KINDS: [&str; 23] = [
+const KINDS: [&str; 24] = [
     "Mass",
     "Grams",
     "Spoons",
     "Volume",
     "Length",
+    "Elevation",
     "Size",
     "Temperature",
     "Guide",

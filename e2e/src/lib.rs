@@ -190,8 +190,7 @@ pub fn root() -> PathBuf {
 }
 
 fn binary() -> anyhow::Result<PathBuf> {
-    let built =
-        std::env::var_os("ERGASTIC_BINARY").map(PathBuf::from).unwrap_or_else(|| root().join("target/debug/ergastic"));
+    let built = root().join("target/debug/ergastic");
     ensure!(built.exists(), "{} is not built: run ./dev build", built.display());
     Ok(built)
 }

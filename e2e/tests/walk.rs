@@ -404,7 +404,7 @@ async fn the_kitchen_shows_its_figures_in_other_units() -> Outcome {
     assert_american(&kitchen).await?;
     kitchen.go("/kitchen").await?;
     kitchen.fill("Above the sea", "99999").await?;
-    kitchen.says("it must be -430 to 6000 m").await?;
+    kitchen.says("(-1411 ft to 19685 ft)").await?;
     kitchen.close().await
 }
 

@@ -2,7 +2,7 @@
 
 use std::fmt;
 
-use ergastic_words::{Length, Mass, Said, Temperature, Voice, Volume, errors as say};
+use ergastic_words::{Elevation, Length, Mass, Said, Temperature, Voice, Volume, errors as say};
 
 /// What kind of fault it is.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -167,6 +167,7 @@ impl Unit {
     fn quantity(self, value: f64) -> Option<Said> {
         Some(match self {
             Self::Celsius => Said::quantity(Temperature(value)),
+            Self::Metres => Said::quantity(Elevation(value)),
             Self::Centimetres => Said::quantity(Length(value * 10.0)),
             Self::Millimetres => Said::quantity(Length(value)),
             Self::Kilograms => Said::quantity(Mass(value)),

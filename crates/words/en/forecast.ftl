@@ -55,8 +55,8 @@ size-and-mass-disagree = Size and mass disagree: { $pieces ->
 
 ## What was assumed, and why.
 
-# $metres (Number)
-altitude = { $metres } m
+# $height (Elevation)
+altitude = { $height }
 at-sea-level = at sea level
 from-the-cold = straight from the fridge
 as-eaten = how this cut is usually eaten
@@ -181,7 +181,10 @@ band-rule = The same cook is simulated many times, each with another animal, thi
 ## What would narrow the band, and how a cook finds it out.
 
 narrow-thickness = Measure the thickest piece at its thickest, with a ruler. It is only guessed from the weight.
-narrow-measured = Measure it again, at its thickest: a few millimetres are minutes.
+narrow-measured = Measure it again, at its thickest: { $units ->
+        [us] an eighth of an inch is minutes.
+       *[metric] a few millimetres are minutes.
+    }
 narrow-animal = Nobody knows the animal beforehand. The first fork check, at two thirds of the time, tells most.
 narrow-oven = Stand a thermometer in the oven through one cook.
 narrow-simmer = Put a thermometer into the liquid once it has settled.

@@ -28,7 +28,7 @@ splits = splits of { $wood ->
 
 ## What rules each place of the bench.
 
-thickness-rules = Thickness rules the hours, weight the litres: half as thick is done much sooner, twice the pieces of the same thickness are not.
+thickness-rules = Thickness rules the hours, weight the liquid: half as thick is done much sooner, twice the pieces of the same thickness are not.
 # $sinew (Mass)
 sinew-gives-body = About { $sinew } of what comes off is sinew: in the pot it gives body, so there is less to reduce.
 no-sinew = Nothing comes off it that would give body to the pot.

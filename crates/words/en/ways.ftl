@@ -127,9 +127,9 @@ coals-rule = So many coals for the width of the pot stand for an oven. They hold
 # $gauge (Number) $inside (Temperature) $boil (Temperature)
 pressure-rule = Under pressure water boils hotter. The time counts from coming up to letting go, but coming up and letting go cook too.
     .numbers = { $gauge } kPa over the air: { $inside } against { $boil }.
-# $dial (Dial) $swing (Difference) $coefficient (Number)
+# $dial (Dial) $swing (Difference) $times (Number)
 pit-rule = The air heats the meat, and its own water cools it as it evaporates. While the surface is wet the two balance and the middle waits. It goes on when the surface has dried, or a wrap keeps the steam in.
-    .numbers = { $dial } air, { $coefficient } W a square metre for each kelvin between air and meat.
+    .numbers = Air at { $dial }. It gives its heat { $times } times as slowly as simmering liquid does.
     .sure = Pits swing by { $swing }, and surfaces dry at their own pace.
 # $low (Temperature) $high (Temperature)
 slow-cooker-rule = A slow cooker warms up over hours and ends just under the boil.

@@ -22,8 +22,8 @@ mod written;
 pub use places::*;
 
 pub use quantity::{
-    Dial, Difference, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, Share, Size, Span, Spoons,
-    Strength, Temperature, Units, Volume,
+    Dial, Difference, Elevation, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, Share, Size,
+    Span, Spoons, Strength, Temperature, Units, Volume,
 };
 pub use said::{Argument, Join, Message, Said};
 pub use voice::Voice;

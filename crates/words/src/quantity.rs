@@ -41,6 +41,10 @@ pub struct Volume(pub f64);
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Length(pub f64);
 
+/// A height above the sea, m.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Elevation(pub f64);
+
 /// Three sides, mm.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Size(pub [f64; 3]);

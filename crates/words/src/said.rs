@@ -3,8 +3,8 @@
 use std::borrow::Cow;
 
 use crate::quantity::{
-    Dial, Difference, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, Share, Size, Span, Spoons,
-    Strength, Temperature, Volume,
+    Dial, Difference, Elevation, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, Share, Size,
+    Span, Spoons, Strength, Temperature, Volume,
 };
 
 /// How the items of a list are joined.
@@ -95,6 +95,8 @@ pub enum Argument {
     Volume(Volume),
     /// A length.
     Length(Length),
+    /// A height above the sea.
+    Elevation(Elevation),
     /// Three sides.
     Size(Size),
     /// A temperature that was measured or computed.
@@ -149,6 +151,7 @@ from!(
     Spoons,
     Volume,
     Length,
+    Elevation,
     Size,
     Temperature,
     Guide,

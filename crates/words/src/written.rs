@@ -14,6 +14,7 @@ const FLUID_OUNCE_L: f64 = CUP_L / 8.0;
 const TABLESPOON_L: f64 = FLUID_OUNCE_L / 2.0;
 const TEASPOON_L: f64 = TABLESPOON_L / 3.0;
 const INCH_MM: f64 = 25.4;
+const FOOT_M: f64 = 0.3048;
 /// Nobody spoons more than this out where there are scales, teaspoons.
 const MOST_SPOONS: f64 = 36.0;
 
@@ -28,6 +29,9 @@ pub fn written(argument: &Argument, units: Units) -> String {
         Argument::Spoons(by) => spoonful(*by, us),
         Argument::Volume(Volume(l)) => either(*l, litres, cups),
         Argument::Length(Length(mm)) => either(*mm, millimetres, inches),
+        Argument::Elevation(Elevation(m)) => {
+            either(*m, |m| format!("{} m", whole(m)), |m| format!("{} ft", whole(m / FOOT_M)))
+        }
         Argument::Size(Size(mm)) => sides(*mm, us),
         Argument::Temperature(Temperature(c)) => either(*c, celsius, |c| fahrenheit(to_fahrenheit(c))),
         Argument::Guide(Guide(c)) => either(*c, celsius, |c| fahrenheit(published(to_fahrenheit(c)))),

@@ -1,8 +1,8 @@
 //! Each kind of quantity as it is written in either kitchen, and where one way of writing it ends and the next begins.
 
 use ergastic_words::{
-    Argument, Dial, Difference, Grams, Guide, Instant, Join, Length, Mass, Minutes, Percent, Power, Price, Said, Share,
-    Size, Span, Spoons, Strength, Temperature, Units, Voice, Volume, ways,
+    Argument, Dial, Difference, Elevation, Grams, Guide, Instant, Join, Length, Mass, Minutes, Percent, Power, Price,
+    Said, Share, Size, Span, Spoons, Strength, Temperature, Units, Voice, Volume, ways,
 };
 use proptest::prelude::*;
 
@@ -89,6 +89,7 @@ fn lengths_are_read_off_a_ruler() {
         Length,
         &[(0.0, "0 mm", "0 in"), (1.0, "1 mm", "under ⅛ in"), (12.0, "12 mm", "½ in"), (65.0, "6.5 cm", "2½ in")],
     );
+    are(Elevation, &[(0.0, "0 m", "0 ft"), (-430.0, "-430 m", "-1411 ft"), (6000.0, "6000 m", "19685 ft")]);
     assert_eq!(said(Size([70.0, 120.0, 160.0])), ["7 × 12 × 16 cm", "2¾ × 4¾ × 6¼ in"]);
 }
 

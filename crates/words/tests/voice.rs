@@ -2,8 +2,8 @@
 
 use ergastic_words::catalogue::{CATALOGUE, Entry};
 use ergastic_words::{
-    Argument, Dial, Difference, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, Said, Share, Size,
-    Span, Spoons, Strength, Temperature, Units, Voice, Volume,
+    Argument, Dial, Difference, Elevation, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, Said,
+    Share, Size, Span, Spoons, Strength, Temperature, Units, Voice, Volume,
 };
 
 /// How large the facts of a text are.
@@ -34,6 +34,7 @@ fn fact(name: &str, kind: &str, keys: &'static [&'static str], sample: Sample, n
         "Spoons" => Spoons { grams: size(18.0, 1.0, 400.0), teaspoon_g: 6.0 }.into(),
         "Volume" => Volume(size(0.85, 1.0, 18.0)).into(),
         "Length" => Length(size(40.0, 1.0, 600.0)).into(),
+        "Elevation" => Elevation(size(300.0, 1.0, 4000.0)).into(),
         "Size" => Size([70.0, 120.0, 160.0].map(|side| size(side, 10.0, 400.0))).into(),
         "Temperature" => Temperature(size(82.0, 1.0, 230.0)).into(),
         "Guide" if sample == Sample::Ordinary => Guide(guidance(name)).into(),

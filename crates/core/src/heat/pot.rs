@@ -14,6 +14,8 @@ pub const WATER_SPECIFIC_HEAT: f64 = 4186.0;
 const AIR_COEFFICIENT: f64 = 10.0;
 /// Volumetric heat of air, J/(m³ K): turns a heat coefficient into a vapour one (Lewis).
 const AIR_VOLUMETRIC_HEAT: f64 = 1006.0;
+/// Simmering liquid to meat, W/(m² K). Working value.
+pub const LIQUID_COEFFICIENT: f64 = 300.0;
 /// Fat and solids cover about half of the surface. Working value.
 const FREE_SURFACE: f64 = 0.5;
 /// Vapour already in the kitchen's or oven's air, kg/m³. Working value.

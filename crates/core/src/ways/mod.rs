@@ -102,77 +102,82 @@ const POT: Way = Way {
     washes: &[say::wash_pot],
 };
 
-const COALS: Tending = Tending { every_min: 15.0, takes_min: 3.0 };
-const PIT: Tending = Tending { every_min: 180.0, takes_min: 5.0 };
-const FIRE: Tending = Tending { every_min: 45.0, takes_min: 5.0 };
+const TURNING_COALS: Tending = Tending { every_min: 15.0, takes_min: 3.0 };
+const TENDING_A_PIT: Tending = Tending { every_min: 180.0, takes_min: 5.0 };
+const FEEDING_A_FIRE: Tending = Tending { every_min: 45.0, takes_min: 5.0 };
+
+const HOB: Way = Way { kit: Some(Kit::Hob), comes_up: true, ..POT };
+const OVEN: Way = Way { kit: Some(Kit::Oven), comes_up: true, hot_later: true, preheat_min: Some(25.0), ..POT };
+const COALS: Way = Way {
+    kit: Some(Kit::Coals),
+    comes_up: true,
+    preheat_min: Some(25.0),
+    fire_min: 15.0,
+    tending: Some(TURNING_COALS),
+    ..POT
+};
+const PRESSURE_POT: Way =
+    Way { kit: Some(Kit::PressurePot), opens: false, looks: Looks::Once, washes: &[say::wash_pressure_pot], ..POT };
+const CROCK: Way =
+    Way { kit: Some(Kit::SlowCooker), slow: true, looks: Looks::Twice, washes: &[say::wash_crock], ..POT };
+const WARM: Way = Way { washes: &[say::wash_crock], ..POT };
+const WARMED_AGAIN: Way = Way { washes: &[], ..POT };
+const BATH: Way = Way {
+    kit: Some(Kit::WaterBath),
+    slow: true,
+    opens: false,
+    preheat_min: Some(30.0),
+    fire_min: 5.0,
+    into_it_min: Some(10.0),
+    looks: Looks::Once,
+    washes: &[say::wash_juice_pan],
+    ..POT
+};
+const FAT: Way = Way {
+    kit: Some(Kit::Oven),
+    slow: true,
+    opens: false,
+    preheat_min: Some(25.0),
+    fire_min: 15.0,
+    into_it_min: Some(10.0),
+    looks: Looks::Twice,
+    makes_sauce: false,
+    washes: &[say::wash_fat_pot, say::wash_sieve],
+    ..POT
+};
+const PIT: Way = Way {
+    kit: Some(Kit::Pit),
+    slow: true,
+    opens: false,
+    preheat_min: Some(45.0),
+    fire_min: 15.0,
+    into_it_min: Some(5.0),
+    tending: Some(TENDING_A_PIT),
+    tending_by_hand: Some(FEEDING_A_FIRE),
+    rest_min: 30.0,
+    makes_sauce: false,
+    washes: &[say::wash_grate, say::wash_tray],
+    ..POT
+};
+const CHILLED_IN_BAG: Way = Way { opens: false, washes: &[], ..POT };
+const CHILLED: Way = Way { opens: false, washes: &[say::wash_shallow_tray], ..POT };
 
 impl Medium {
     /// Its row of the table.
     pub fn way(&self) -> Way {
         match self {
-            Self::Hob { .. } => Way { kit: Some(Kit::Hob), comes_up: true, ..POT },
-            Self::Oven { .. } => {
-                Way { kit: Some(Kit::Oven), comes_up: true, hot_later: true, preheat_min: Some(25.0), ..POT }
-            }
-            Self::Coals(_) => Way {
-                kit: Some(Kit::Coals),
-                comes_up: true,
-                preheat_min: Some(25.0),
-                fire_min: 15.0,
-                tending: Some(COALS),
-                ..POT
-            },
-            Self::Pressure { .. } => Way {
-                kit: Some(Kit::PressurePot),
-                opens: false,
-                looks: Looks::Once,
-                washes: &[say::wash_pressure_pot],
-                ..POT
-            },
-            Self::SlowCooker { .. } => {
-                Way { kit: Some(Kit::SlowCooker), slow: true, looks: Looks::Twice, washes: &[say::wash_crock], ..POT }
-            }
-            Self::KeepWarm { .. } => Way { washes: &[say::wash_crock], ..POT },
-            Self::Reheat { .. } => Way { washes: &[], ..POT },
-            Self::Bath { .. } => Way {
-                kit: Some(Kit::WaterBath),
-                slow: true,
-                opens: false,
-                preheat_min: Some(30.0),
-                fire_min: 5.0,
-                into_it_min: Some(10.0),
-                looks: Looks::Once,
-                washes: &[say::wash_juice_pan],
-                ..POT
-            },
-            Self::Fat { .. } => Way {
-                kit: Some(Kit::Oven),
-                slow: true,
-                opens: false,
-                preheat_min: Some(25.0),
-                fire_min: 15.0,
-                into_it_min: Some(10.0),
-                looks: Looks::Twice,
-                makes_sauce: false,
-                washes: &[say::wash_fat_pot, say::wash_sieve],
-                ..POT
-            },
-            Self::Pit { .. } => Way {
-                kit: Some(Kit::Pit),
-                slow: true,
-                opens: false,
-                preheat_min: Some(45.0),
-                fire_min: 15.0,
-                into_it_min: Some(5.0),
-                tending: Some(PIT),
-                tending_by_hand: Some(FIRE),
-                rest_min: 30.0,
-                makes_sauce: false,
-                washes: &[say::wash_grate, say::wash_tray],
-                ..POT
-            },
-            Self::Chill { cooling: Cooling::InBag } => Way { opens: false, washes: &[], ..POT },
-            Self::Chill { .. } => Way { opens: false, washes: &[say::wash_shallow_tray], ..POT },
+            Self::Hob { .. } => HOB,
+            Self::Oven { .. } => OVEN,
+            Self::Coals(_) => COALS,
+            Self::Pressure { .. } => PRESSURE_POT,
+            Self::SlowCooker { .. } => CROCK,
+            Self::KeepWarm { .. } => WARM,
+            Self::Reheat { .. } => WARMED_AGAIN,
+            Self::Bath { .. } => BATH,
+            Self::Fat { .. } => FAT,
+            Self::Pit { .. } => PIT,
+            Self::Chill { cooling: Cooling::InBag } => CHILLED_IN_BAG,
+            Self::Chill { .. } => CHILLED,
         }
     }
 }

@@ -6,7 +6,7 @@ use super::medium::Medium;
 use super::settings::Settings;
 use crate::heat::pit::PIT_COEFFICIENT;
 use crate::heat::places::FRIDGE_C;
-use crate::heat::pot::Lid;
+use crate::heat::pot::{LIQUID_COEFFICIENT, Lid};
 use crate::units::{MINUTE_S, round_to};
 
 /// Spread of an oven about its dial, K; of coals about their count, too. Working value.
@@ -52,7 +52,7 @@ impl Medium {
             }
             Self::Pit { pit, .. } => (
                 ways::pit_rule(),
-                ways::pit_rule_numbers(Dial(pit.set_c), PIT_COEFFICIENT),
+                ways::pit_rule_numbers(Dial(pit.set_c), (LIQUID_COEFFICIENT / PIT_COEFFICIENT).round()),
                 ways::pit_rule_sure(Difference(PIT_SIGMA_K)),
             ),
             Self::SlowCooker { .. } => {

@@ -9,7 +9,7 @@ mod stages;
 use super::known::{Belief, Known};
 use super::meat::Meat;
 use super::request::{Added, BodyFrom, ForecastRequest};
-use ergastic_words::{Length, Mass, Said, Temperature, Voice, Volume, errors, forecast as say};
+use ergastic_words::{Elevation, Length, Mass, Said, Temperature, Voice, Volume, errors, forecast as say};
 
 use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result, Unit, in_range};
@@ -43,7 +43,8 @@ impl ForecastRequest {
         if self.cut.is_none() && self.parts.is_none() {
             return Err(piece::no_cut());
         }
-        let altitude_m = fill.or("altitude_m", self.altitude_m, 0.0, say::at_sea_level, say::altitude);
+        let altitude_m =
+            fill.or("altitude_m", self.altitude_m, 0.0, say::at_sea_level, |m| say::altitude(Elevation(m)));
         let pressure_pa = atmospheric_pressure(in_range("altitude_m", altitude_m, -430.0, 6000.0, Unit::Metres)?);
         let boil_c = saturation_temperature(pressure_pa);
 

@@ -9,14 +9,12 @@ use crate::forecast::resolve::Stage;
 use crate::heat::body::SHELLS;
 use crate::heat::pit::{MOP_KG_PER_M2, PIT_COEFFICIENT, Pit, WrapMaterial};
 use crate::heat::places::{FRIDGE_C, ICE_WATER_C};
-use crate::heat::pot::{Balance, Lid, Pot, SIMMER_REACHED_K, Simmer, WATER_SPECIFIC_HEAT};
+use crate::heat::pot::{Balance, LIQUID_COEFFICIENT, Lid, Pot, SIMMER_REACHED_K, Simmer, WATER_SPECIFIC_HEAT};
 use crate::heat::pressure::{LEAST_LITRES, PRESSURE_COEFFICIENT, Pressed, PressureStep, SEAL_LOSS, follow};
 use crate::heat::steam::{LATENT_HEAT, vapour};
 use crate::units::HOUR_S;
 use crate::ways::{Cooling, Medium, Start};
 
-/// Simmering liquid to meat, W/(m² K). Working value.
-const LIQUID_COEFFICIENT: f64 = 300.0;
 /// Steam over the liquid in a covered pot to meat, W/(m² K). Working value.
 const STEAM_COEFFICIENT: f64 = 60.0;
 /// Moist air over the liquid in an open pot to meat, W/(m² K). Working value.
