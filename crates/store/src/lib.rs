@@ -124,7 +124,17 @@ impl Store {
     }
 }
 
+/// Puts the kitchen in its place. What the lists say of cooks waits to be said again where it was in other units.
 async fn put_kitchen(connection: &mut sqlx::SqliteConnection, document: &str) -> Result<()> {
+    let before: Option<(String, i64)> =
+        sqlx::query_as("SELECT document, format FROM kitchen WHERE id = 1").fetch_optional(&mut *connection).await?;
+    let units = |format: i64, text: String| {
+        Document { format, text }.read::<Kitchen>().map(|kitchen| kitchen.units).unwrap_or_default()
+    };
+    let were = before.map(|(text, format)| units(format, text)).unwrap_or_default();
+    if units(document::FORMAT, document.to_owned()) != were {
+        sqlx::query("UPDATE cook_summary SET reckoned = 0").execute(&mut *connection).await?;
+    }
     sqlx::query(
         "INSERT INTO kitchen (id, document, format) VALUES (1, ?, ?)
          ON CONFLICT (id) DO UPDATE SET document = excluded.document, format = excluded.format",

@@ -1,7 +1,7 @@
 //! What is stored comes back, once, and survives reopening, a full disk and many who write at once.
 
 use ergastic_core::cook::{Event, Happened};
-use ergastic_core::kitchen::Kitchen;
+use ergastic_core::kitchen::{Kitchen, Units};
 use ergastic_core::plan::Plan;
 use ergastic_store::{Appended, Document, Error, Reading, Staged, Store, Summary, Trouble, What};
 use jiff::{SignedDuration, Timestamp};
@@ -438,4 +438,17 @@ fn a_folder_is_kept_by_one_at_a_time() {
     drop(first);
     ergastic_store::Lock::take(&folder).unwrap();
     std::fs::remove_dir_all(folder).unwrap();
+}
+
+#[tokio::test]
+async fn what_lists_say_is_said_again_when_the_kitchen_changes_its_units_and_not_otherwise() {
+    let store = with_cook().await;
+    let waiting = async || store.cooks_to_reckon().await.unwrap();
+    store.save_kitchen(&Kitchen { altitude_m: 300.0, ..Kitchen::default() }).await.unwrap();
+    assert_eq!(waiting().await, Vec::<Uuid>::new());
+    store.save_kitchen(&Kitchen { units: Units::Us, ..Kitchen::default() }).await.unwrap();
+    assert_eq!(waiting().await, [COOK]);
+    store.put_summary(COOK, 0, &shown("One")).await.unwrap();
+    store.save_kitchen(&Kitchen { units: Units::Us, altitude_m: 10.0, ..Kitchen::default() }).await.unwrap();
+    assert_eq!(waiting().await, Vec::<Uuid>::new());
 }
