@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { clockDay, countdown, instantOf, localText, nextAt, span } from './time';
-import { format } from './units';
+import { format, range } from './units';
 
 describe('units', () => {
   it('shows one quantity in the units of the kitchen, as they are marked there', () => {
@@ -16,6 +16,10 @@ describe('units', () => {
     expect([format('strength', 12.4, 'metric'), format('strength', 12.4, 'us')]).toEqual([
       '12 g a kilo',
       '1.2 %',
+    ]);
+    expect([range('strength', 10, 13, 'metric'), range('strength', 10, 13, 'us')]).toEqual([
+      '10 to 13 g a kilo',
+      '1 to 1.3 %',
     ]);
     expect([format('price', 14, 'metric'), format('price', 14, 'us')]).toEqual([
       '14.00 a kilo',

@@ -81,6 +81,10 @@ const table: Record<Kind, Record<Units, (si: number) => string>> = {
 
 export const format = (kind: Kind, si: number, units: Units) => table[kind][units](si);
 
+/** `10 to 13 g a kilo`: the unit once. */
+export const range = (kind: Kind, from: number, to: number, units: Units) =>
+  `${format(kind, from, units).split(' ')[0]} to ${format(kind, to, units)}`;
+
 /** An editable figure: what is typed is in the cook's units, what is kept is SI. */
 export const editable = {
   mass: { metric: { unit: 'kg', factor: 1, step: 0.1 }, us: { unit: 'lb', factor: 2.20462, step: 0.25 } },

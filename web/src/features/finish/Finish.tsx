@@ -5,7 +5,7 @@ import { ApiFault, type Kitchen, type Schemas } from '../../api/client';
 import { useAppend, useSauce } from '../../api/queries';
 import { PotSection } from '../../drawings/PotSection';
 import { span } from '../../format/time';
-import { editable, format, type Units } from '../../format/units';
+import { editable, format, range, type Units } from '../../format/units';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -153,17 +153,16 @@ function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kit
           <Because
             rule={
               <Text>
-                A sauce bears {format('strength', 10, units)} to {format('strength', 13, units)} of salt;
-                gelatin sets cold at 1 %, gives body from 3 % and coats a spoon by itself from 8 %.{' '}
-                {format('small_mass', pot.salt_g, units)} of salt from the meat and{' '}
-                {format('small_mass', pot.gelatin_g, units)} of gelatin are in the liquid by the forecast;
-                both stay while water leaves.
+                A sauce bears salt at {range('strength', 10, 13, units)}; gelatin sets cold at 1 %, gives body
+                from 3 % and coats a spoon by itself from 8 %. {format('small_mass', pot.salt_g, units)} of
+                salt from the meat and {format('small_mass', pot.gelatin_g, units)} of gelatin are in the
+                liquid by the forecast; both stay while water leaves.
               </Text>
             }
           >
             <Text>
-              It ends with {format('strength', answer.final_salt_g_per_kg, units)} of salt and{' '}
-              {answer.final_gelatin_pct.toFixed(1)} % gelatin.{' '}
+              It ends with salt at {format('strength', answer.final_salt_g_per_kg, units)} and gelatin at{' '}
+              {answer.final_gelatin_pct.toFixed(1)} %.{' '}
               {answer.final_salt_g_per_kg < 8
                 ? 'Mild if the stock was unsalted: season at the end.'
                 : answer.final_salt_g_per_kg <= 13

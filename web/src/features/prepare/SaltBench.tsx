@@ -1,6 +1,6 @@
 import { Box, Flex, Stack, Text } from '@chakra-ui/react';
 import { SaltDepth } from '../../drawings/SaltDepth';
-import { editable, format } from '../../format/units';
+import { editable, format, range } from '../../format/units';
 import { Choice } from '../../ui/Choice';
 import { NumberField, Slider } from '../../ui/fields';
 import { Pairs } from '../../ui/Pairs';
@@ -48,7 +48,7 @@ export function SaltBench({ plan, bench, prepared, units, setBench }: BenchProps
                 strength != null && ['the liquid when it is done', format('strength', strength, units)],
                 salt.halved_g_per_kg != null && [
                   'reduced by half',
-                  `${format('strength', salt.halved_g_per_kg, units)}; sauces are ${format('strength', 10, units)} to ${format('strength', 13, units)}, soups ${format('strength', 8, units)} to ${format('strength', 10, units)}`,
+                  `${format('strength', salt.halved_g_per_kg, units)}; sauces are ${range('strength', 10, 13, units)}, soups ${range('strength', 8, 10, units)}`,
                 ],
               ] as ([string, string] | null | false)[]
             ).filter((pair) => !!pair)}

@@ -46,7 +46,7 @@ export function Facts({ explained }: { explained: Schemas['Explained'] }) {
       </Box>
       {rest[0] && (
         <Text fontSize="small" color="soft">
-          Then {(names[rest[0].fact] ?? rest[0].fact).toLowerCase()}: {rest[0].how}
+          Then {(names[rest[0].fact] ?? rest[0].fact).toLowerCase()}. {rest[0].how}
         </Text>
       )}
     </Box>
