@@ -18,6 +18,8 @@ pub const GAS_CONSTANT: f64 = 8.314_462_618;
 pub const REFERENCE_K: f64 = 368.15;
 /// Below this nothing softens within a cook's patience, °C. Working value.
 pub const SOFTENS_FROM_C: f64 = 60.0;
+/// Share of *enough* that the middle has to have. Fitted to practice.
+pub const MIDDLE_SHARE: f64 = 0.5;
 /// Standard deviation of a cook's tenderness check, in the logarithm of the dose. Working value.
 pub const CHECK_LN_SIGMA: f64 = 0.25;
 
@@ -57,10 +59,15 @@ impl Age {
 
 /// Rate of softening against 95 °C at a temperature in °C; nothing below 60 °C.
 pub fn rate(celsius: f64) -> f64 {
+    rate_at(ACTIVATION_ENERGY, celsius)
+}
+
+/// The same for another activation energy, J/mol.
+fn rate_at(activation_energy: f64, celsius: f64) -> f64 {
     if celsius < SOFTENS_FROM_C {
         return 0.0;
     }
-    (-ACTIVATION_ENERGY / GAS_CONSTANT * (1.0 / kelvin(celsius) - 1.0 / REFERENCE_K)).exp()
+    (-activation_energy / GAS_CONSTANT * (1.0 / kelvin(celsius) - 1.0 / REFERENCE_K)).exp()
 }
 
 /// [`rate`] as a polynomial.
@@ -68,8 +75,13 @@ pub type Softening = Smooth<7>;
 
 /// [`rate`] between 60 and 130 °C, quick enough for every shell of every simulated cook.
 pub fn softening() -> &'static Softening {
-    static RATE: LazyLock<Softening> = LazyLock::new(|| Smooth::fit(SOFTENS_FROM_C, 130.0, rate));
+    static RATE: LazyLock<Softening> = LazyLock::new(|| softening_of(ACTIVATION_ENERGY));
     &RATE
+}
+
+/// The same for another activation energy, J/mol: what a fit tries.
+pub fn softening_of(activation_energy: f64) -> Softening {
+    Smooth::fit(SOFTENS_FROM_C, 130.0, |celsius| rate_at(activation_energy, celsius))
 }
 
 /// What one piece has to reach: tender-hours for "enough" and for "too far".
@@ -77,6 +89,8 @@ pub fn softening() -> &'static Softening {
 pub struct Goal {
     /// Mean tender-hours at which it is ready, for a cut of the median resistance.
     pub enough: f64,
+    /// Share of that which the middle has to have.
+    pub middle_share: f64,
     /// Mean tender-hours at which it has gone too far.
     pub too_far: f64,
     /// Resistance × age × feed: divides a dose to read it on the scale of [`EatenAs::enough`].
@@ -96,7 +110,7 @@ impl Goal {
         };
         // Never below enough: what is ready is not, in the same moment, ruined.
         let margin = if rolling_boil { f64::max(margin * 0.7, 1.05) } else { margin };
-        Self { enough, too_far: enough * margin, resistance }
+        Self { enough, middle_share: MIDDLE_SHARE, too_far: enough * margin, resistance }
     }
 }
 

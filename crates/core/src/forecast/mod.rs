@@ -31,6 +31,6 @@ pub(crate) use record::SALT_S;
 pub use request::{Added, BodyFrom, ForBody, ForecastRequest, Heat, Mopping, StageRequest, Until, Wrap};
 pub(crate) use resolve::CORNED_SALT;
 pub use resolve::{Case, Filled, Part, Stage};
-pub use run::come_up_s;
 pub(crate) use run::{HORIZON_S, median_tender_s};
+pub use run::{Times, come_up_s, median_times};
 pub use stats::{chance, correlation, quantile};

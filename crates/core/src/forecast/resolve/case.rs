@@ -9,7 +9,7 @@ use crate::heat::body::Shape;
 use crate::heat::pot::Pot;
 use crate::juices::Body;
 use crate::liquid::Packing;
-use crate::tender::Goal;
+use crate::tender::{Goal, Softening};
 use crate::ways::{Medium, Method};
 
 /// Spread of a thickness that only follows from the mass and the cut's usual shape, relative. Working value: butchers
@@ -138,6 +138,8 @@ pub struct Case {
     pub salt_g: f64,
     /// That part of it which is in the liquid from the first, g.
     pub liquid_salt_g: f64,
+    /// How fast it softens at a temperature.
+    pub softening: Softening,
     /// What earlier cooks have taught.
     pub known: Known,
     /// When it has to be tender, s.

@@ -19,6 +19,7 @@ use crate::heat::pot::{Material, Pot, Vessel};
 use crate::heat::steam::{atmospheric_pressure, saturation_temperature};
 use crate::juices::Body;
 use crate::liquid::Packing;
+use crate::tender::softening;
 use crate::units::MINUTE_S;
 
 use crate::ways::{Medium, Method};
@@ -89,6 +90,7 @@ impl ForecastRequest {
             body,
             salt_g,
             liquid_salt_g,
+            softening: *softening(),
             known: self.resolve_known()?,
             deadline_s: self.resolve_deadline()?,
             members,

@@ -12,7 +12,7 @@ mod surround;
 mod watch;
 
 pub use come_up::come_up_s;
-pub use ensemble::{Times, median_tender_s, run_all, run_median};
+pub use ensemble::{Times, median_tender_s, median_times, run_all, run_median};
 pub use lanes::{HORIZON_S, STEP_S};
 pub use sample::{Sample, run_all_sampled};
 pub use watch::{Moment, Unwatched, Watch};

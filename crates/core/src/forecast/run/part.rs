@@ -7,7 +7,7 @@ use crate::heat::body::{DENSITY, SHELLS, Surroundings};
 use crate::heat::conduction::Bodies;
 use crate::heat::pit::{PIT_VAPOUR_PA, WRAPPED_HEAT, WrapMaterial};
 use crate::juices::{JUICE_S, WATER_IN_LEAN, juice_equilibrium};
-use crate::tender::{SOFTENS_FROM_C, Softening, softening};
+use crate::tender::{SOFTENS_FROM_C, Softening};
 use crate::units::HOUR_S;
 
 /// What is let by about the meat in the pit: 1 where it is bare.
@@ -43,6 +43,7 @@ pub struct PartState<const L: usize> {
     pub(super) cover: Cover<L>,
     pub(super) around: Surroundings<L>,
     too_far: [f64; L],
+    middle_share: f64,
     mean_rate: [f64; L],
     mean_before: [f64; L],
     core_before: [f64; L],
@@ -70,6 +71,7 @@ impl<const L: usize> PartState<L> {
             wrapped: [false; L],
             cover: Cover { heat: [1.0; L], vapour: [1.0; L] },
             around: Surroundings { air_vapour_pa: PIT_VAPOUR_PA, ..Surroundings::dry([0.0; L], [0.0; L], [1.0; L]) },
+            middle_share: part.goal.middle_share,
             too_far: std::array::from_fn(|lane| part.goal.too_far * pieces[lane].resistance),
             mean_before: [0.0; L],
             core_before: [0.0; L],
@@ -133,10 +135,10 @@ impl<const L: usize> PartState<L> {
 
     /// Adds a step's softening, and notes who has become tender or gone too far in it.
     #[inline(always)]
-    pub(super) fn soften(&mut self, start_s: f64) {
+    pub(super) fn soften(&mut self, softening: &Softening, start_s: f64) {
         let core_rate = self.rates[0];
         let before = self.mean_rate;
-        self.mean_rate = rates(softening(), &self.bodies, &mut self.rates);
+        self.mean_rate = rates(softening, &self.bodies, &mut self.rates);
         self.mean_before = self.mean_dose;
         self.core_before = self.core_dose;
         let half_step_h = 0.5 * STEP_S / HOUR_S;
@@ -163,9 +165,9 @@ impl<const L: usize> PartState<L> {
                 start_s + STEP_S * ((goal - before) / (now - before)).clamp(0.0, 1.0)
             };
             let time = &mut self.times[lane];
-            if time.ready_s.is_infinite() && core >= 0.5 * enough {
+            if time.ready_s.is_infinite() && core >= self.middle_share * enough {
                 let by_mean = crossed(mean_before, mean, enough);
-                let by_core = crossed(core_before, core, 0.5 * enough);
+                let by_core = crossed(core_before, core, self.middle_share * enough);
                 time.ready_s = f64::max(by_mean, by_core);
             }
             let too_far = self.too_far[lane];
@@ -180,7 +182,7 @@ impl<const L: usize> PartState<L> {
     pub(super) fn margin(&self, lane: usize, share: f64) -> f64 {
         let along = |before: f64, now: f64| before + share * (now - before);
         let mean = along(self.mean_before[lane], self.mean_dose[lane]) / self.enough[lane];
-        let core = along(self.core_before[lane], self.core_dose[lane]) / (0.5 * self.enough[lane]);
+        let core = along(self.core_before[lane], self.core_dose[lane]) / (self.middle_share * self.enough[lane]);
         f64::min(mean, core)
     }
 

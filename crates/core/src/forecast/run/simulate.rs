@@ -42,7 +42,7 @@ pub fn simulate<const L: usize>(
             if part.around.wet {
                 part.dry_out();
             }
-            part.soften(start_s);
+            part.soften(&case.softening, start_s);
         }
         around.after(&parts);
         if let Some(solved) = solved {
