@@ -76,9 +76,7 @@ fn another_cut_feeds_as_many_and_is_not_the_same_one() {
     }
     // Bone and fat have to be bought with the meat.
     let mass = |cut: &str| matched.substitutes.iter().find(|other| other.cut.key() == cut).map(|other| other.mass_kg);
-    if let (Some(with_bone), Some(lean)) = (mass("short_rib"), mass("blade")) {
-        assert!(with_bone > lean);
-    }
+    assert!(mass("neck").unwrap() > 1.05 * mass("blade").unwrap(), "{:?}", matched.substitutes);
 }
 
 #[test]

@@ -34,7 +34,7 @@ impl<'de, T: ByKind> Visitor<'de> for Tagged<T> {
     type Value = T;
 
     fn expecting(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
-        formatter.write_str("an object with its kind")
+        formatter.write_str("an object")
     }
 
     fn visit_map<A: MapAccess<'de>>(self, mut fields: A) -> Result<T, A::Error> {

@@ -140,7 +140,7 @@ pub struct NoTask;
 
 impl fmt::Display for NoTask {
     fn fmt(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
-        formatter.write_str("the id of a task, such as lift or check_2")
+        formatter.write_str("a task's id")
     }
 }
 
