@@ -130,6 +130,17 @@ impl Lid {
         }
     }
 
+    /// From what lies over the liquid to meat, W/(m² K): where no air gets in, steam condenses on it. Working values.
+    pub fn steam_coefficient(self) -> f64 {
+        match self {
+            Self::Tight => 250.0,
+            Self::Foil => 150.0,
+            Self::Loose => 80.0,
+            Self::Ajar => 40.0,
+            Self::None => 18.0,
+        }
+    }
+
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
         match self {

@@ -9,16 +9,12 @@ use crate::forecast::resolve::Stage;
 use crate::heat::body::SHELLS;
 use crate::heat::pit::{MOP_KG_PER_M2, PIT_COEFFICIENT, Pit, WrapMaterial};
 use crate::heat::places::{FRIDGE_C, ICE_WATER_C};
-use crate::heat::pot::{Balance, LIQUID_COEFFICIENT, Lid, Pot, SIMMER_REACHED_K, Simmer, WATER_SPECIFIC_HEAT};
+use crate::heat::pot::{Balance, LIQUID_COEFFICIENT, Pot, SIMMER_REACHED_K, Simmer, WATER_SPECIFIC_HEAT};
 use crate::heat::pressure::{LEAST_LITRES, PRESSURE_COEFFICIENT, Pressed, PressureStep, SEAL_LOSS, follow};
 use crate::heat::steam::{LATENT_HEAT, vapour};
 use crate::units::HOUR_S;
 use crate::ways::{Cooling, Medium, Start};
 
-/// Steam over the liquid in a covered pot to meat, W/(m² K). Working value.
-const STEAM_COEFFICIENT: f64 = 60.0;
-/// Moist air over the liquid in an open pot to meat, W/(m² K). Working value.
-const OPEN_COEFFICIENT: f64 = 18.0;
 /// Fat to meat, W/(m² K). Working value.
 const FAT_COEFFICIENT: f64 = 150.0;
 /// Moving water to a bag, W/(m² K). Working value.
@@ -55,7 +51,7 @@ impl<const L: usize> Surround<'_, L> {
             _ => 0.0,
         };
         let under = self.case.packing.submerged(self.water_kg[lane]);
-        let over = if pot.lid == Lid::None { OPEN_COEFFICIENT } else { STEAM_COEFFICIENT };
+        let over = pot.lid.steam_coefficient();
         let coefficient = self.kitchens.coefficient[lane]
             * match stage.medium {
                 Medium::Pressure { .. } => PRESSURE_COEFFICIENT,
