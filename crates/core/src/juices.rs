@@ -207,12 +207,12 @@ mod tests {
     use crate::cuts::Cut;
     use crate::cuts::EatenAs;
     use crate::heat::body::shell_fractions;
-    use crate::tender::Age;
+    use crate::tender::{Age, Wears};
     use proptest::prelude::*;
 
     /// What left a piece of 2 kg that went through stages of `(°C, hours, where)`, with a dose behind it.
     fn through(cut: Cut, stages: &[(f64, f64, Around)], dose: f64) -> Left {
-        let goal = Goal::new(cut.facts(), EatenAs::Fork, Age::Young, false, false);
+        let goal = Goal::new(cut.facts(), EatenAs::Fork, Age::Young, false, Wears::default());
         let fractions = shell_fractions(1.0);
         let mut piece = Piece {
             facts: cut.facts(),

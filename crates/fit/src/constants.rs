@@ -3,7 +3,7 @@
 
 use ergastic_core::cuts::{Cut, EatenAs};
 use ergastic_core::forecast::Case;
-use ergastic_core::tender::softening_of;
+use ergastic_core::tender::{ACTIVATION_ENERGY, MIDDLE_SHARE, softening_of};
 
 /// A resistance: the cuts that share it, what is believed beforehand, and how firmly (standard deviation of its logarithm).
 #[derive(Debug, Clone, Copy)]
@@ -38,6 +38,10 @@ pub const PRIORS: [Prior; 14] = [
     prior(&[Cut::Skirt, Cut::Flank], 0.9, 0.2),
 ];
 
+/// How firmly the five *enough* of [`Constants::start`] are believed (standard deviation of the logarithm): a first fit of a plainer
+/// model. Without it fork and probe, which meet in no row, come out as one.
+pub const ENOUGH_LN_SIGMA: f64 = 0.15;
+
 /// How many numbers are fitted.
 pub const COUNT: usize = 7 + PRIORS.len();
 
@@ -62,6 +66,16 @@ impl Constants {
             enough: [1.76, 2.07, 2.37, 2.87, 3.6],
             middle_share: 0.5,
             resistances: PRIORS.map(|prior| prior.resistance),
+        }
+    }
+
+    /// Those that the core goes by.
+    pub fn of_the_core() -> Self {
+        Self {
+            activation_energy: ACTIVATION_ENERGY / 1000.0,
+            enough: EatenAs::ALL.map(EatenAs::enough),
+            middle_share: MIDDLE_SHARE,
+            resistances: PRIORS.map(|prior| prior.cuts[0].facts().resistance),
         }
     }
 

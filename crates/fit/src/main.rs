@@ -1,40 +1,25 @@
-//! `./dev fit`: the constants of tenderness from what cooks call done, printed with how well they do.
+//! `./dev fit`: fits the constants, prints them with how well they do, and writes the table of `docs/model.md` for those that the
+//! core goes by.
 
-mod constants;
-mod practice;
-mod solve;
+use std::path::Path;
 
-use constants::{Constants, PRIORS};
-use practice::{Counted, Row};
-
-/// Rounds of a fit that begins at the whole table's own.
-const ROUNDS_LEFT_OUT: usize = 2;
+use ergastic_fit::constants::{Constants, PRIORS};
+use ergastic_fit::practice::{self, Row};
+use ergastic_fit::report::{self, Report};
+use ergastic_fit::solve;
 
 fn main() -> anyhow::Result<()> {
     let rows = practice::rows()?;
     let all: Vec<&Row> = rows.iter().collect();
     let fitted = solve::fit(&all, &Constants::start(), solve::ROUNDS);
     print_constants(&fitted);
-    let off: Vec<f64> = rows.iter().map(|row| row.off(&fitted)).collect();
-    let left_out = solve::left_out(&rows, &fitted, ROUNDS_LEFT_OUT);
-    println!("\n| cook | window | median | off | off when left out |\n|---|---|---|---|---|");
-    for ((row, off), left_out) in rows.iter().zip(&off).zip(&left_out) {
-        let shown = |figure: f64| match row.counted {
-            Counted::Hours => format!("{figure:.2} h"),
-            Counted::MinutesAtPressure => format!("{figure:.0} min"),
-        };
-        let [low, high] = row.window.map(shown);
-        let mark = if (row.window[0]..=row.window[1]).contains(&row.median(&fitted)) { "" } else { " !" };
-        println!(
-            "| {} | {low} – {high} | {}{mark} | {:+.0} % | {:+.0} % |",
-            row.cook,
-            shown(row.median(&fitted)),
-            100.0 * off.exp_m1(),
-            100.0 * left_out.exp_m1(),
-        );
-    }
-    let weighed = |off: &[f64]| solve::error(rows.iter().map(|row| row.weight).zip(off.iter().copied()));
-    println!("\nerror {:.1} %, left out {:.1} %", 100.0 * weighed(&off), 100.0 * weighed(&left_out));
+    println!("\n{}", Report::of(&rows, &fitted, &fitted)?.table());
+
+    let in_the_core = Report::of(&rows, &Constants::of_the_core(), &fitted)?;
+    let page = Path::new(env!("CARGO_MANIFEST_DIR")).join("../../docs/model.md");
+    let text = std::fs::read_to_string(&page)?;
+    std::fs::write(&page, report::put_into(&text, &in_the_core.table())?)?;
+    println!("docs/model.md has the table of the core's own constants.");
     Ok(())
 }
 
@@ -43,6 +28,6 @@ fn print_constants(constants: &Constants) {
     println!("enough {:.2?}", constants.enough);
     println!("share of the middle {:.2}", constants.middle_share);
     for (prior, resistance) in PRIORS.iter().zip(constants.resistances) {
-        println!("{:?} {resistance:.2} (believed {:.2})", prior.cuts[0], prior.resistance);
+        println!("{:?} {resistance:.2} (believed {:.2})", prior.cuts, prior.resistance);
     }
 }

@@ -1,7 +1,7 @@
 //! The table of practice: everyday cooks, and the windows in which cooks call them done.
 
 use anyhow::Context;
-use ergastic_core::forecast::{Case, ForecastRequest, median_times};
+use ergastic_core::forecast::{Case, ForecastRequest, forecast, median_times};
 use serde::Deserialize;
 
 use crate::constants::Constants;
@@ -39,6 +39,7 @@ pub struct Row {
     pub counted: Counted,
     /// How much it counts in the fit.
     pub weight: f64,
+    request: ForecastRequest,
     case: Case,
 }
 
@@ -50,8 +51,8 @@ pub fn rows() -> anyhow::Result<Vec<Row>> {
     let row = |text: &str| {
         let line: Line = serde_json::from_str(text).with_context(|| text.to_owned())?;
         let case = line.request.resolve().with_context(|| line.cook.clone())?;
-        let Line { cook, window, unit, weight, .. } = line;
-        Ok(Row { cook, window, counted: unit, weight, case })
+        let Line { cook, request, window, unit, weight } = line;
+        Ok(Row { cook, window, counted: unit, weight, request, case })
     };
     TABLE.lines().filter(|line| !line.trim().is_empty()).map(row).collect()
 }
@@ -73,6 +74,21 @@ impl Row {
         }
     }
 
+    /// P10, P50 and P90 of a thousand cooks as the core has them, in what is counted.
+    ///
+    /// # Errors
+    /// When it can't be cooked, or some never come to be tender.
+    pub fn band(&self) -> anyhow::Result<[f64; 3]> {
+        let answer = forecast(&self.request).with_context(|| self.cook.clone())?;
+        let (minutes, unit) = match self.counted {
+            Counted::Hours => (Some(answer.ready_min), 60.0),
+            Counted::MinutesAtPressure => (answer.at_pressure_min, 1.0),
+        };
+        let minutes = minutes.with_context(|| self.cook.clone())?;
+        let of = |minutes: Option<f64>| minutes.map(|minutes| minutes / unit).with_context(|| self.cook.clone());
+        Ok([of(minutes.p10)?, of(minutes.p50)?, of(minutes.p90)?])
+    }
+
     /// How far that is off the middle, as a logarithm; what never comes is off by a factor of ten.
     pub fn off(&self, constants: &Constants) -> f64 {
         let ratio = self.median(constants) / self.middle();
@@ -83,18 +99,6 @@ impl Row {
 #[cfg(test)]
 mod tests {
     use super::*;
-    use ergastic_core::cuts::EatenAs;
-    use ergastic_core::tender::{ACTIVATION_ENERGY, MIDDLE_SHARE};
-
-    /// The core's own constants, with its own resistances.
-    fn of_the_core() -> Constants {
-        Constants {
-            activation_energy: ACTIVATION_ENERGY / 1000.0,
-            enough: EatenAs::ALL.map(EatenAs::enough),
-            middle_share: MIDDLE_SHARE,
-            resistances: crate::constants::PRIORS.map(|prior| prior.cuts[0].facts().resistance),
-        }
-    }
 
     #[test]
     fn the_table_has_sixty_cooks_each_with_a_window() {
@@ -109,7 +113,7 @@ mod tests {
         for row in rows().unwrap() {
             let own = median_times(&row.case);
             let own = if row.counted == Counted::Hours { own.ready_s / 3600.0 } else { own.hold_s / 60.0 };
-            let ours = row.median(&of_the_core());
+            let ours = row.median(&Constants::of_the_core());
             assert!((ours / own - 1.0).abs() < 1e-6, "{}: {ours} against {own}", row.cook);
         }
     }
@@ -117,7 +121,7 @@ mod tests {
     #[test]
     fn what_asks_for_more_softening_takes_longer() {
         let rows = rows().unwrap();
-        let (usual, mut more) = (of_the_core(), of_the_core());
+        let (usual, mut more) = (Constants::of_the_core(), Constants::of_the_core());
         more.enough = more.enough.map(|enough| 1.2 * enough);
         assert!(rows.iter().all(|row| row.median(&more) > row.median(&usual)));
     }

@@ -3,11 +3,12 @@
 use nalgebra::{DMatrix, DVector};
 use rayon::prelude::*;
 
-use crate::constants::{COUNT, Constants, PRIORS};
+use crate::constants::{COUNT, Constants, ENOUGH_LN_SIGMA, PRIORS};
 use crate::practice::Row;
 
-/// What a cook's word scatters by, of its logarithm: a belief that is off by its own sigma weighs as a row that is off by this.
-const ROW_LN_SIGMA: f64 = 0.12;
+/// What a cook's word scatters by, of its logarithm: about half of a window. A belief that is off by its own sigma weighs as
+/// a row that is off by this.
+const ROW_LN_SIGMA: f64 = 0.2;
 /// A step by which slopes are taken.
 const STEP: f64 = 0.01;
 /// Rounds of a fit from the start.
@@ -21,7 +22,9 @@ fn residuals(rows: &[&Row], numbers: &[f64; COUNT]) -> DVector<f64> {
         .iter()
         .enumerate()
         .map(|(i, prior)| (numbers[7 + i] - prior.resistance.ln()) * ROW_LN_SIGMA / prior.ln_sigma);
-    DVector::from_iterator(rows.len() + PRIORS.len(), off.into_iter().chain(beliefs))
+    let start = Constants::start().to_numbers();
+    let enough = (2..7).map(|i| (numbers[i] - start[i]) * ROW_LN_SIGMA / ENOUGH_LN_SIGMA);
+    DVector::from_iterator(rows.len() + PRIORS.len() + 5, off.into_iter().chain(beliefs).chain(enough))
 }
 
 fn slopes(rows: &[&Row], numbers: &[f64; COUNT], here: &DVector<f64>) -> DMatrix<f64> {

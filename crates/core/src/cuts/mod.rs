@@ -99,8 +99,8 @@ pub enum DryRisk {
 
 /// What the computation needs to know of a cut. Percentages are of the raw mass.
 ///
-/// Figures are working values, fitted to practice; published composition of beef cuts
-/// scatters more widely than the rows differ.
+/// Resistances are fitted (`./dev fit`), but those of blade, point, sirloin and stewing mix, which no row of practice has; the
+/// rest are working values: published composition of beef cuts scatters more widely than the rows differ.
 #[derive(Debug, Clone, Serialize, ToSchema)]
 pub struct CutFacts {
     /// Which cut.
@@ -174,26 +174,26 @@ const TENDER: CutFacts = CutFacts {
 static CUTS: [CutFacts; 27] = [
     CutFacts { cut: C::Chuck, key: "chuck", resistance: 1.0, collagen_pct: 1.5, fat_pct: 15.0, trim_pct: 6.0, aspect: [1.7, 2.3], piece_kg: 1.4, ..MUSCLE },
     CutFacts { cut: C::Blade, key: "blade", resistance: 1.05, collagen_pct: 1.8, fat_pct: 10.0, trim_pct: 6.0, aspect: [2.0, 3.0], piece_kg: 1.2, ..MUSCLE },
-    CutFacts { cut: C::Neck, key: "neck", resistance: 1.1, collagen_pct: 1.8, fat_pct: 10.0, bone_pct: 10.0, trim_pct: 6.0, aspect: [1.5, 2.0], piece_kg: 1.2, ..MUSCLE },
-    CutFacts { cut: C::ShortRib, key: "short_rib", resistance: 1.0, collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 30.0, trim_pct: 6.0, aspect: [1.2, 2.0], piece_kg: 0.34, ..MUSCLE },
-    CutFacts { cut: C::PlateRib, key: "plate_rib", resistance: 1.1, collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 25.0, trim_pct: 6.0, eaten_as: EatenAs::Probe, aspect: [2.3, 4.6], piece_kg: 2.6, ..MUSCLE },
-    CutFacts { cut: C::RibFinger, key: "rib_finger", resistance: 0.9, collagen_pct: 1.8, fat_pct: 25.0, trim_pct: 6.0, aspect: [1.3, 6.0], piece_kg: 0.12, ..MUSCLE },
-    CutFacts { cut: C::BrisketFlat, key: "brisket_flat", resistance: 1.2, collagen_pct: 1.9, fat_pct: 8.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [3.5, 6.0], piece_kg: 2.5, ..MUSCLE },
-    CutFacts { cut: C::BrisketPoint, key: "brisket_point", resistance: 1.1, collagen_pct: 1.9, fat_pct: 25.0, trim_pct: 10.0, eaten_as: Slice, aspect: [2.2, 3.0], piece_kg: 2.2, ..MUSCLE },
-    CutFacts { cut: C::Brisket, key: "brisket", resistance: 1.15, collagen_pct: 1.9, fat_pct: 18.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 4.0], piece_kg: 5.5, ..MUSCLE },
-    CutFacts { cut: C::CornedBrisket, key: "corned_brisket", resistance: 1.15, collagen_pct: 1.9, fat_pct: 12.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 3.7], piece_kg: 2.0, ..MUSCLE },
-    CutFacts { cut: C::Shin, key: "shin", resistance: 1.35, collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.7, 2.5], piece_kg: 0.95, ..MUSCLE },
-    CutFacts { cut: C::ShinBoneIn, key: "shin_bone_in", resistance: 1.35, collagen_pct: 3.2, fat_pct: 5.0, bone_pct: 35.0, trim_pct: 5.0, aspect: [2.5, 3.0], piece_kg: 0.45, ..MUSCLE },
-    CutFacts { cut: C::Heel, key: "heel", resistance: 1.35, collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.5, 2.2], piece_kg: 0.9, ..MUSCLE },
-    CutFacts { cut: C::Cheek, key: "cheek", resistance: 1.4, collagen_pct: 3.2, fat_pct: 8.0, trim_pct: 12.0, eaten_as: Spoon, aspect: [1.6, 2.4], piece_kg: 0.45, ..MUSCLE },
-    CutFacts { cut: C::Oxtail, key: "oxtail", resistance: 1.35, collagen_pct: 3.5, fat_pct: 28.0, bone_pct: 45.0, trim_pct: 3.0, aspect: [1.3, 1.6], piece_kg: 0.15, ..MUSCLE },
-    CutFacts { cut: C::Tendon, key: "tendon", resistance: 2.2, collagen_pct: 25.0, fat_pct: 2.0, trim_pct: 0.0, eaten_as: Spoon, aspect: [1.3, 6.0], piece_kg: 0.15, ..MUSCLE },
-    CutFacts { cut: C::Round, key: "round", resistance: 1.0, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
-    CutFacts { cut: C::Topside, key: "topside", resistance: 1.0, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
-    CutFacts { cut: C::Silverside, key: "silverside", resistance: 1.0, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.6, 2.5], piece_kg: 1.8, ..MUSCLE },
-    CutFacts { cut: C::EyeRound, key: "eye_round", resistance: 1.0, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.0, 2.8], piece_kg: 1.2, ..MUSCLE },
-    CutFacts { cut: C::Skirt, key: "skirt", resistance: 0.9, collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [3.0, 6.0], piece_kg: 0.6, ..MUSCLE },
-    CutFacts { cut: C::Flank, key: "flank", resistance: 0.9, collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [5.0, 8.0], piece_kg: 0.8, ..MUSCLE },
+    CutFacts { cut: C::Neck, key: "neck", resistance: 1.14, collagen_pct: 1.8, fat_pct: 10.0, bone_pct: 10.0, trim_pct: 6.0, aspect: [1.5, 2.0], piece_kg: 1.2, ..MUSCLE },
+    CutFacts { cut: C::ShortRib, key: "short_rib", resistance: 1.11, collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 30.0, trim_pct: 6.0, aspect: [1.2, 2.0], piece_kg: 0.34, ..MUSCLE },
+    CutFacts { cut: C::PlateRib, key: "plate_rib", resistance: 1.10, collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 25.0, trim_pct: 6.0, eaten_as: EatenAs::Probe, aspect: [2.3, 4.6], piece_kg: 2.6, ..MUSCLE },
+    CutFacts { cut: C::RibFinger, key: "rib_finger", resistance: 0.97, collagen_pct: 1.8, fat_pct: 25.0, trim_pct: 6.0, aspect: [1.3, 6.0], piece_kg: 0.12, ..MUSCLE },
+    CutFacts { cut: C::BrisketFlat, key: "brisket_flat", resistance: 1.46, collagen_pct: 1.9, fat_pct: 8.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [3.5, 6.0], piece_kg: 2.5, ..MUSCLE },
+    CutFacts { cut: C::BrisketPoint, key: "brisket_point", resistance: 1.15, collagen_pct: 1.9, fat_pct: 25.0, trim_pct: 10.0, eaten_as: Slice, aspect: [2.2, 3.0], piece_kg: 2.2, ..MUSCLE },
+    CutFacts { cut: C::Brisket, key: "brisket", resistance: 1.28, collagen_pct: 1.9, fat_pct: 18.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 4.0], piece_kg: 5.5, ..MUSCLE },
+    CutFacts { cut: C::CornedBrisket, key: "corned_brisket", resistance: 1.07, collagen_pct: 1.9, fat_pct: 12.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 3.7], piece_kg: 2.0, ..MUSCLE },
+    CutFacts { cut: C::Shin, key: "shin", resistance: 1.44, collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.7, 2.5], piece_kg: 0.95, ..MUSCLE },
+    CutFacts { cut: C::ShinBoneIn, key: "shin_bone_in", resistance: 1.44, collagen_pct: 3.2, fat_pct: 5.0, bone_pct: 35.0, trim_pct: 5.0, aspect: [2.5, 3.0], piece_kg: 0.45, ..MUSCLE },
+    CutFacts { cut: C::Heel, key: "heel", resistance: 1.44, collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.5, 2.2], piece_kg: 0.9, ..MUSCLE },
+    CutFacts { cut: C::Cheek, key: "cheek", resistance: 1.01, collagen_pct: 3.2, fat_pct: 8.0, trim_pct: 12.0, eaten_as: Spoon, aspect: [1.6, 2.4], piece_kg: 0.45, ..MUSCLE },
+    CutFacts { cut: C::Oxtail, key: "oxtail", resistance: 1.31, collagen_pct: 3.5, fat_pct: 28.0, bone_pct: 45.0, trim_pct: 3.0, aspect: [1.3, 1.6], piece_kg: 0.15, ..MUSCLE },
+    CutFacts { cut: C::Tendon, key: "tendon", resistance: 1.46, collagen_pct: 25.0, fat_pct: 2.0, trim_pct: 0.0, eaten_as: Spoon, aspect: [1.3, 6.0], piece_kg: 0.15, ..MUSCLE },
+    CutFacts { cut: C::Round, key: "round", resistance: 1.17, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
+    CutFacts { cut: C::Topside, key: "topside", resistance: 1.17, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
+    CutFacts { cut: C::Silverside, key: "silverside", resistance: 1.13, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.6, 2.5], piece_kg: 1.8, ..MUSCLE },
+    CutFacts { cut: C::EyeRound, key: "eye_round", resistance: 1.17, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.0, 2.8], piece_kg: 1.2, ..MUSCLE },
+    CutFacts { cut: C::Skirt, key: "skirt", resistance: 0.93, collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [3.0, 6.0], piece_kg: 0.6, ..MUSCLE },
+    CutFacts { cut: C::Flank, key: "flank", resistance: 0.93, collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [5.0, 8.0], piece_kg: 0.8, ..MUSCLE },
     CutFacts { cut: C::Sirloin, key: "sirloin", resistance: 0.6, collagen_pct: 0.7, fat_pct: 7.0, trim_pct: 5.0, dry_risk: High, aspect: [1.5, 2.2], piece_kg: 1.2, ..MUSCLE },
     CutFacts { cut: C::StewingMix, key: "stewing_mix", resistance_ln_sigma: 0.35, thickness_sigma: 0.25, collagen_pct: 1.5, fat_pct: 10.0, trim_pct: 2.0, dry_risk: Mid, aspect: [1.0, 1.2], piece_kg: 0.045, ..MUSCLE },
     CutFacts { cut: C::Fillet, key: "fillet", fat_pct: 5.0, ..TENDER },

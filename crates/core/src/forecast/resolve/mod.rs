@@ -15,7 +15,7 @@ use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::body::DENSITY;
 use crate::heat::places::{FROM_THE_FRIDGE_C, ROOM_C};
-use crate::heat::pot::{Material, Pot, Vessel};
+use crate::heat::pot::{Lid, Material, Pot, Vessel};
 use crate::heat::steam::{atmospheric_pressure, saturation_temperature};
 use crate::juices::Body;
 use crate::liquid::Packing;
@@ -26,6 +26,7 @@ use crate::ways::{Medium, Method};
 pub use case::{Case, End, Part, Pour, Stage};
 use fill::Fill;
 pub use fill::Filled;
+use piece::Wetness;
 
 /// Most parts of a mixed pot.
 const MOST_PARTS: usize = 8;
@@ -53,8 +54,11 @@ impl ForecastRequest {
         let pot_method = self.pot_method();
         let vessel = self.vessel.clone().unwrap_or_else(|| usual_vessel(pot_method));
         let stages = self.resolve_stages(&vessel, pressure_pa, boil_c, &mut fill)?;
-        let rolls = stages.iter().any(|stage| stage.medium.rolls());
-        let parts = self.resolve_parts(first_method, rolls, &mut fill, &mut notes)?;
+        let wet = Wetness {
+            rolls: stages.iter().any(|stage| stage.medium.rolls()),
+            covered: stages.iter().all(|stage| stage.medium.is_pot() && stage.pot.lid != Lid::None),
+        };
+        let parts = self.resolve_parts(first_method, wet, &mut fill, &mut notes)?;
 
         let mass_kg: f64 = parts.iter().map(|part| part.mass_kg).sum();
         let start_c = fill.or("start_c", self.start_c, FROM_THE_FRIDGE_C, say::from_the_cold, celsius);
@@ -136,9 +140,9 @@ impl ForecastRequest {
     }
 
     /// The parts as they are, or the one cut as a single part.
-    fn resolve_parts(&self, method: Method, rolls: bool, fill: &mut Fill, notes: &mut Vec<Said>) -> Result<Vec<Part>> {
+    fn resolve_parts(&self, method: Method, wet: Wetness, fill: &mut Fill, notes: &mut Vec<Said>) -> Result<Vec<Part>> {
         let Some(parts) = &self.parts else {
-            return Ok(vec![self.meat().resolve(method, rolls, fill, notes)?]);
+            return Ok(vec![self.meat().resolve(method, wet, fill, notes)?]);
         };
         let twice = [
             ("cut", self.cut.is_some()),
@@ -163,7 +167,7 @@ impl ForecastRequest {
                 eaten_as: part.eaten_as.or(self.eaten_as),
                 ..part.clone()
             };
-            with_whole.resolve(method, rolls, fill, notes).map_err(|error| error.within(&format!("parts[{i}]")))
+            with_whole.resolve(method, wet, fill, notes).map_err(|error| error.within(&format!("parts[{i}]")))
         });
         let resolved = resolved.collect::<Result<Vec<_>>>()?;
         fill.path.clear();

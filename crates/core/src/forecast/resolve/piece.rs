@@ -3,17 +3,26 @@
 use super::super::meat::Meat;
 use super::case::Part;
 use super::fill::Fill;
-use crate::cuts::Cut;
+use crate::cuts::{Cut, STEWING_PIECE_M};
 use ergastic_words::{Mass, Said, Size, cuts, errors, forecast as say};
 
 use crate::cuts::EatenAs;
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::body::{DENSITY, Shape};
-use crate::tender::{Age, Goal};
+use crate::tender::{Age, Goal, Wears};
 use crate::ways::Method;
 
 /// A piece no thinner than this is cut up for a stew, m.
 const STEW_CUBE_KG: f64 = 0.065;
+
+/// What the meat stands in, as far as it bears on its wear.
+#[derive(Debug, Clone, Copy)]
+pub(super) struct Wetness {
+    /// At a rolling boil.
+    pub rolls: bool,
+    /// In liquid under a lid all the way.
+    pub covered: bool,
+}
 
 /// What is said where no cut is named.
 pub(super) fn no_cut() -> Error {
@@ -25,7 +34,7 @@ impl Meat {
     ///
     /// # Errors
     /// Names the first field that can't be used. A tender cut is refused here: ask [`Cut::refusal`] first.
-    pub(super) fn resolve(&self, method: Method, rolls: bool, fill: &mut Fill, notes: &mut Vec<Said>) -> Result<Part> {
+    pub(super) fn resolve(&self, method: Method, pot: Wetness, fill: &mut Fill, notes: &mut Vec<Said>) -> Result<Part> {
         let cut = self.cut.ok_or_else(no_cut)?;
         if let Some(why) = cut.refusal() {
             return Err(Error::new(Kind::Unsuitable, "cut", cut.key(), why));
@@ -39,6 +48,8 @@ impl Meat {
         };
         let eaten_as = fill.or("eaten_as", self.eaten_as, usual, say::as_eaten, |v| cuts::eaten(v.key()));
         let age = fill.or("age", self.age, Age::Young, say::most_beef, |_| say::young_beef());
+        let small = sides_m[0] <= STEWING_PIECE_M;
+        let wears = Wears { rolling_boil: pot.rolls, small_and_wet: pot.covered && small };
         Ok(Part {
             facts,
             mass_kg,
@@ -46,7 +57,7 @@ impl Meat {
             sides_m,
             shape: Shape::from_sides(sides_m),
             eaten_as,
-            goal: Goal::new(facts, eaten_as, age, self.grass_fed.unwrap_or(false), rolls),
+            goal: Goal::new(facts, eaten_as, age, self.grass_fed.unwrap_or(false), wears),
             bone_pct: in_range("bone_pct", self.bone_pct.unwrap_or(facts.bone_pct), 0.0, 80.0, Unit::Percent)?,
             trim_pct: in_range("trim_pct", self.trim_pct.unwrap_or(facts.trim_pct), 0.0, 40.0, Unit::Percent)?,
             measured: self.size_mm.is_some() || self.thickness_mm.is_some(),

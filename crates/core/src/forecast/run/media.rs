@@ -82,11 +82,8 @@ impl<const L: usize> Surround<'_, L> {
             }
         }
         match stage.medium {
-            // The cook holds the simmer by eye: the medium follows the word.
-            Medium::Hob { simmer } => self.rise(lanes, |pot_k| f64::min(boil_c, boil_c - simmer.below_boil() + pot_k)),
-            Medium::Reheat { .. } => {
-                self.rise(lanes, |pot_k| f64::min(boil_c, boil_c - Simmer::Gentle.below_boil() + pot_k));
-            }
+            Medium::Hob { simmer } => self.simmer(lanes, simmer),
+            Medium::Reheat { .. } => self.simmer(lanes, Simmer::Gentle),
             Medium::Oven { start: Start::Hob, .. } | Medium::Coals(_)
                 if !lanes.clone().all(|lane| self.simmered[lane]) =>
             {
@@ -123,6 +120,18 @@ impl<const L: usize> Surround<'_, L> {
             Medium::Chill { cooling: Cooling::InBag } => self.tend(lanes, 0.0, |_| ICE_WATER_C),
             Medium::Chill { cooling: Cooling::OnTray } => self.tend(lanes, 0.0, |_| FRIDGE_C),
             Medium::Pit { pit, wrap } => self.smoke(lanes, &pit, wrap, start_s, parts),
+        }
+    }
+
+    /// Pots on the hob: towards the boil until they simmer as the word says, then held there by eye.
+    #[inline(always)]
+    fn simmer(&mut self, lanes: Range<usize>, simmer: Simmer) {
+        let boil_c = self.case.boil_c;
+        for lane in lanes {
+            let (now_c, held_c) =
+                (self.celsius[lane], f64::min(boil_c, boil_c - simmer.below_boil() + self.kitchens.pot_k[lane]));
+            let towards = |to_c: f64| now_c + (to_c - now_c) * self.rise;
+            self.next_c[lane] = if now_c > held_c { towards(held_c) } else { f64::min(held_c, towards(boil_c)) };
         }
     }
 
