@@ -115,6 +115,8 @@ impl Goal {
             (EatenAs::Slice, _) => 1.5,
             (_, DryRisk::High) if !wears.small_and_wet => 1.6,
             (_, DryRisk::High | DryRisk::Mid) => 2.0,
+            // What may collapse anyway has longest before it is threads in fat.
+            (EatenAs::Spoon, DryRisk::Low) => 3.0,
             (_, DryRisk::Low) => 2.6,
         };
         // Never below enough: what is ready is not, in the same moment, ruined.

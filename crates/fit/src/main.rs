@@ -15,7 +15,8 @@ fn main() -> anyhow::Result<()> {
     print_constants(&fitted);
     println!("\n{}", Report::of(&rows, &fitted, &fitted)?.table());
 
-    let in_the_core = Report::of(&rows, &Constants::of_the_core(), &fitted)?;
+    let core = Constants::of_the_core();
+    let in_the_core = Report::of(&rows, &core, &core)?;
     let page = Path::new(env!("CARGO_MANIFEST_DIR")).join("../../docs/model.md");
     let text = std::fs::read_to_string(&page)?;
     std::fs::write(&page, report::put_into(&text, &in_the_core.table())?)?;
