@@ -165,7 +165,7 @@ impl Simmer {
     pub fn below_boil(self) -> f64 {
         match self {
             Self::Lazy => 10.0,
-            Self::Gentle => 2.7,
+            Self::Gentle => 3.0,
             Self::Brisk => 1.5,
             Self::Boil => 0.0,
         }

@@ -51,8 +51,9 @@ pub struct PartState<const L: usize> {
 }
 
 impl<const L: usize> PartState<L> {
-    pub(super) fn new(part: &Part, pieces: &[Piece; L], start_c: f64) -> Self {
-        let radius: [f64; L] = std::array::from_fn(|lane| part.shape.half_thickness_m * pieces[lane].thickness);
+    /// `drawn_in` is how far the heat has to go against the raw half-thickness.
+    pub(super) fn new(part: &Part, pieces: &[Piece; L], start_c: f64, drawn_in: f64) -> Self {
+        let radius = std::array::from_fn(|lane| drawn_in * part.shape.half_thickness_m * pieces[lane].thickness);
         let volume_m3 = part.boneless_kg() / DENSITY;
         let area_m2 = radius.map(|radius| volume_m3 * (part.shape.exponent + 1.0) / radius);
         Self {

@@ -6,6 +6,7 @@ use super::surround::{SLOW_STEPS, Surround};
 use super::watch::{Moment, Watch};
 use crate::forecast::members::{Member, Piece};
 use crate::forecast::resolve::{Case, End};
+use crate::heat::pressure::PRESSED_THICKNESS;
 use crate::ways::Medium;
 
 /// What came of a run.
@@ -29,8 +30,14 @@ pub fn simulate<const L: usize>(
     holds: Holds<L>,
     watch: &mut impl Watch<L>,
 ) -> Ran<L> {
-    let mut parts: Vec<PartState<L>> =
-        case.parts.iter().zip(pieces).map(|(part, pieces)| PartState::new(part, pieces, case.start_c)).collect();
+    let pressed = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
+    let drawn_in = if pressed { PRESSED_THICKNESS } else { 1.0 };
+    let mut parts: Vec<PartState<L>> = case
+        .parts
+        .iter()
+        .zip(pieces)
+        .map(|(part, pieces)| PartState::new(part, pieces, case.start_c, drawn_in))
+        .collect();
     let mut around = Surround::new(case, members, holds);
     let solved = case.solved_stage();
     let mut margin = [f64::NAN; L];
