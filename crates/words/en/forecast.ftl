@@ -53,6 +53,16 @@ size-and-mass-disagree = Size and mass disagree: { $pieces ->
        *[other] { $pieces } pieces
     } of that size would weigh about { $would-weigh }, not { $weighs }. The size rules the time, the mass the amounts.
 
+# $own (Minutes) $chance (Share) $done (Said) $sure (Minutes) $certainty (Share)
+own-time = { $own }: { $chance } are { $done } then; { $sure } makes it { $certainty }.
+    .does = { $own }: { $chance } are { $done } then.
+    .only = { $own }: { $chance } are { $done } then, and no longer time makes it sure.
+# $set (Minutes) $up (Minutes) $release (Minutes) $how (Key) $softens (Minutes)
+pressure-minutes = Set it to { $set } at pressure. Coming up takes about { $up } before that, { $how ->
+        [quick] letting it off { $release } after.
+       *[natural] and letting it fall by itself about { $release } after.
+    } Keep-warm goes on softening: an hour of it does as much as { $softens } at pressure.
+
 ## What was assumed, and why.
 
 # $height (Elevation)

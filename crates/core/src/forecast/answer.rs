@@ -5,6 +5,8 @@ use utoipa::ToSchema;
 
 use ergastic_words::{Said, Voice, forecast as say};
 
+use super::own_time::OwnTime;
+use super::pressed::PressureMinutes;
 use super::resolve::{Case, Filled};
 use crate::cuts::Cut;
 use crate::safety::Caution;
@@ -215,6 +217,12 @@ pub struct Forecast {
     pub stages: Vec<StageSpan>,
     /// Under pressure: time at pressure that makes it just tender when the lid can be opened.
     pub at_pressure_min: Option<Quantiles>,
+    /// The minutes of a pressure pot, where there is one that comes up.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub pressure: Option<PressureMinutes>,
+    /// The odds of a time the cook has fixed.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub own_time: Option<OwnTime>,
     /// The median run.
     pub curve: Vec<CurvePoint>,
     /// What lies behind the figures, if asked for.
@@ -274,6 +282,8 @@ impl Forecast {
             parts: Vec::new(),
             stages: Vec::new(),
             at_pressure_min: None,
+            pressure: None,
+            own_time: None,
             curve: Vec::new(),
             explained: None,
             inside: None,

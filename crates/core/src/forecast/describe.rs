@@ -5,6 +5,8 @@ use ergastic_words::Voice;
 use super::answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan};
 use super::evidence::{Weighted, update};
 use super::explain::explain;
+use super::own_time::{OwnTime, SURE};
+use super::pressed::PressureMinutes;
 use super::record::{Frame, Recorder};
 use super::request::ForecastRequest;
 use super::resolve::Case;
@@ -62,6 +64,11 @@ pub fn forecast(request: &ForecastRequest) -> Result<Forecast> {
 #[must_use]
 pub fn complete(request: &ForecastRequest, case: &Case, mut answer: Forecast) -> Forecast {
     let at_pressure = answer.at_pressure_min.and_then(|minutes| minutes.p50);
+    answer.own_time = OwnTime::of(case);
+    if let Some(own) = &answer.own_time {
+        answer.chance_ready.get_or_insert(own.chance);
+        answer.notes.insert(0, own.text.clone());
+    }
     answer.thumb = thumb::of(request, case, answer.ready_min.p50, at_pressure);
     answer.notes.extend(notes::price_of_boiling(request, case, &answer).map(|note| case.voice.say(note)));
     answer
@@ -90,7 +97,9 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     });
 
     let p50_s = ready_min.p50.map(|m| m * MINUTE_S);
-    let at_ready = p50_s.map(|s| recorder.at(s).clone());
+    // What never gets tender in the cook's own time is told as it is when that time is over.
+    let over_s = recorder.stage_ends_s.last().copied().filter(|s| s.is_finite());
+    let at_ready = p50_s.or(over_s).map(|s| recorder.at(s).clone());
     let last_s = f64::max(median.too_far_s.min(HORIZON_S), p50_s.unwrap_or(0.0));
     let shown = || recorder.frames.iter().filter(move |frame| frame.time_s <= last_s + curve_min * MINUTE_S);
     let inside = case.inside.then(|| inside(case, shown()));
@@ -98,6 +107,7 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     let come_up_s = if under_pressure { median.came_up_s } else { super::run::come_up_s(case) };
     let come_up_min = come_up_s.is_finite().then_some(come_up_s / MINUTE_S);
     let holds_s: Vec<f64> = ensemble.times.iter().map(|times| times.hold_s).collect();
+    let pressure = PressureMinutes::of(case, &ensemble, &recorder.stage_ends_s, SURE);
     let parts = parts(case, &ensemble);
     let voice = case.voice;
     let mut notes = case.notes.clone();
@@ -105,7 +115,7 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     notes.extend(notes::of(case, &ready_min, &too_far_min, come_up_min, &parts));
     Forecast {
         suitable: true,
-        why: voice.say(words::why(case, &ready_min, at_ready.as_ref())),
+        why: voice.say(words::why(case, &ready_min, at_ready.as_ref(), pressure.as_ref())),
         ready_min,
         too_far_min,
         chance_ready,
@@ -113,6 +123,8 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
         parts,
         stages: spans(case, &recorder),
         at_pressure_min: under_pressure.then(|| at_pressure(case, &holds_s, &ensemble.weights)),
+        pressure,
+        own_time: None,
         curve: shown().map(point).collect(),
         explained: None,
         inside,

@@ -124,6 +124,12 @@ impl Weighted {
         Self::new(vec![times], vec![1.0])
     }
 
+    /// When the last stage is over by itself in a share of the cooks, s; none where the heat simply stays on.
+    pub fn over_s(&self, p: f64) -> Option<f64> {
+        let over_s: Vec<f64> = self.times.iter().map(|times| times.ended_s).collect();
+        quantile(&over_s, &self.weights, p)
+    }
+
     /// Members that still carry weight.
     pub fn effective(&self) -> f64 {
         effective(&self.weights)

@@ -3,6 +3,7 @@
 use ergastic_words::{Join, Length, Said, Span, forecast as say, ways};
 
 use super::answer::Quantiles;
+use super::pressed::PressureMinutes;
 use super::record::Frame;
 use super::resolve::Case;
 use crate::cuts::{CutFacts, DryRisk, EatenAs};
@@ -20,7 +21,8 @@ fn make(facts: &CutFacts) -> &'static str {
 }
 
 /// Why it takes this long, from this case's own numbers.
-pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>) -> Said {
+pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>, pressure: Option<&PressureMinutes>) -> Said {
+    let minutes = pressure.map(|minutes| Said::text(minutes.text.clone()));
     let main = case.main();
     let first = &case.first().medium;
     let cooks = match (first, case.stages.as_slice()) {
@@ -31,11 +33,11 @@ pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>) -> Said {
     let (name, make) = (main.name(), make(main.facts));
     let Some(p50) = ready.p50 else {
         let never = if case.fixed_end() { say::why_never_in_that_time } else { say::why_never };
-        return never(name, make, cooks);
+        return Said::list([Some(never(name, make, cooks)), minutes].into_iter().flatten(), Join::Space);
     };
     let thick = Length(main.sides_m[0] * 1000.0);
     let sentence = say::why(name, make, cooks, thick, main.eaten_as.done(), Span(p50));
-    Said::list([Some(sentence), price(case)].into_iter().flatten(), Join::Space)
+    Said::list([Some(sentence), minutes, price(case)].into_iter().flatten(), Join::Space)
 }
 
 /// What this way costs with this meat, where it costs something.

@@ -22,6 +22,8 @@ pub const QUICK_RELEASE_JUICE: f64 = 0.03;
 /// Water to meat inside, W/(m² K). Working value.
 pub const PRESSURE_COEFFICIENT: f64 = 400.0;
 
+/// Where keep-warm holds it once pressure has gone, °C: 70 to 75. Practice.
+pub const KEPT_WARM_C: f64 = 72.0;
 /// How far the heat has to go in a piece under pressure, against its raw half-thickness: it draws together and gapes within minutes, and
 /// liquid follows into its seams. Chosen with the fit (`./dev fit`): without it thick pieces come out a third too slow, thin ones do not.
 pub const PRESSED_THICKNESS: f64 = 0.85;

@@ -8,6 +8,7 @@ use super::recipe::Checked;
 use super::request::Sort;
 use super::shape::Shape;
 use crate::cuts::{Cut, EatenAs};
+use crate::forecast::PressureMinutes;
 pub use crate::forecast::Quantiles;
 use crate::forecast::{Assumed, Heat, StageRequest};
 use crate::plan::Plan;
@@ -85,6 +86,9 @@ pub struct Choice {
     /// Time at pressure, where there is some.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub at_pressure_min: Option<Quantiles>,
+    /// The minutes of a pressure pot, set for the certainty asked for.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub pressure: Option<PressureMinutes>,
     /// From beginning to the meat meeting the heat, min.
     pub lead_min: f64,
     /// Hands-on minutes from salt to plates.

@@ -71,7 +71,7 @@ impl Times {
         let hands = hands(worked, lead_min);
         let lift_at = plus_minutes(block.bell, -finishing_min);
         let met_heat_at = plus_minutes(earliest_free(block.now, &hands, &block.busy), lead_min);
-        let needed_min = worked.ready_min(block.certainty);
+        let needed_min = worked.lift_min(block.certainty);
         let start_by = needed_min.map(|needed| {
             let latest = plus_minutes(lift_at, -(needed + lead_min));
             latest_free(latest, &hands, &block.busy)
@@ -176,6 +176,7 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         too_far_min: forecast.too_far_min,
         ready_at_min: (1..20).map(|i| worked.ready_min(f64::from(i) * 0.05)).collect(),
         at_pressure_min: forecast.at_pressure_min,
+        pressure: worked.pressure.clone(),
         lead_min: times.lead_min,
         hands_on_min: durations.hands_on_min() * (1.0 + 0.6 * (loads - 1.0)),
         finishing_min: times.finishing_min,

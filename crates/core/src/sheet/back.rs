@@ -12,7 +12,7 @@ use super::tasks::{Task, TaskId};
 use super::worked::{Ready, Worked};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::{Error, Kind, Result};
-use crate::forecast::{Forecast, complete};
+use crate::forecast::{Forecast, OwnTime, complete};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::safety::Caution;
@@ -111,6 +111,9 @@ fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> R
     } else {
         Vec::new()
     };
+    if let Some(own) = OwnTime::of(&worked.case).filter(|own| own.chance < certainty) {
+        conflicts.push(Conflict { tasks: vec![TaskId::Braise], text: own.text });
+    }
     let voice = worked.case.voice;
     let why = voice.say(say::why(Share(certainty), Span(ready_min), Span(finishing)));
     let mut cautions = vec![crate::safety::cooling(voice)];
@@ -147,7 +150,7 @@ pub(crate) struct Timing {
 /// Works the two moments back from the bell, or on from `now` when that is too late.
 pub(crate) fn timing(worked: &Worked, plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Timing> {
     let ready_min = worked
-        .ready_min(plan.certainty(kitchen))
+        .lift_min(plan.certainty(kitchen))
         .ok_or_else(|| Error::said(Kind::Unsuitable, "forecast", errors::this_heat(), errors::never_tender()))?;
     let wanted_lift = plus_minutes(plan.bell, -worked.durations.finishing_min());
     let ideal = floor_minutes(plus_minutes(wanted_lift, -ready_min), 5);

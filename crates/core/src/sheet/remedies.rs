@@ -66,7 +66,7 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
 /// Plates on the table if it starts now, at the plan's certainty: as the sheet itself works it out.
 fn plates_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Option<Timestamp> {
     let worked = Worked::new(plan, kitchen, &[], None).ok()?;
-    let ready = worked.ready_min(plan.certainty(kitchen))?;
+    let ready = worked.lift_min(plan.certainty(kitchen))?;
     let durations: &Durations = &worked.durations;
     let met_heat = ceil_minutes(plus_minutes(now, durations.soonest_min()), 5);
     Some(plus_minutes(met_heat, ready + durations.finishing_min()))

@@ -8,9 +8,12 @@ use utoipa::ToSchema;
 use super::durations::Durations;
 use crate::clock::{Hours, minutes_between, plus_minutes, zone};
 use crate::error::Result;
-use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, update};
+use crate::forecast::{
+    Case, Evidence, Forecast, PressureMinutes, Update, Weighted, chance, describe, quantile, update,
+};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
+use crate::units::MINUTE_S;
 use crate::ways::Medium;
 use crate::ways::tasks::Facts;
 
@@ -42,6 +45,8 @@ pub struct Worked {
     pub update: Update,
     /// What it says of the dish.
     pub forecast: Forecast,
+    /// The minutes of a pressure pot, set for the certainty asked for.
+    pub pressure: Option<PressureMinutes>,
     /// The lengths of the tasks.
     pub durations: Durations,
     /// The kitchen's zone.
@@ -60,9 +65,12 @@ impl Worked {
         let case = plan.resolve(kitchen)?;
         let update = update(&case, evidence, look_s);
         let forecast = describe(&case, Some(update.ensemble.clone()));
+        let ends_s: Vec<f64> =
+            forecast.stages.iter().map(|span| span.to_min.map_or(f64::INFINITY, |min| min * MINUTE_S)).collect();
+        let pressure = PressureMinutes::of(&case, &update.ensemble, &ends_s, plan.certainty(kitchen));
         let durations = Durations::of(plan, kitchen, &case, &forecast);
         let asleep = if kitchen.asleep.is_empty() { vec![usual_night()] } else { kitchen.asleep.clone() };
-        Ok(Self { case, update, forecast, durations, zone: zone("zone", &kitchen.zone)?, asleep })
+        Ok(Self { case, update, forecast, pressure, durations, zone: zone("zone", &kitchen.zone)?, asleep })
     }
 
     /// What the steps of its way are chosen by.
@@ -100,6 +108,16 @@ impl Worked {
             (Some(off_min), Some(warm_min)) if done_first => warm_min - off_min,
             _ => 0.0,
         }
+    }
+
+    /// Minutes from the meat meeting the heat to the lifting, with a chance of being tender. A time the cook has fixed is obeyed,
+    /// whatever the chance; where no time gives it, the time after which waiting helps no more.
+    pub fn lift_min(&self, p: f64) -> Option<f64> {
+        if self.case.own_time_s().is_some() {
+            return self.ensemble().over_s(p).map(|s| s / MINUTE_S);
+        }
+        let ever = chance(&self.ensemble().weights, |i| self.ensemble().ready_s[i].is_finite());
+        self.ready_min(p).or_else(|| self.ready_min(ever - 1e-6))
     }
 
     /// Minutes from the meat meeting the heat by which a share of cooks can be lifted, tender and warm.

@@ -132,7 +132,7 @@ pub fn meets_the_heat(medium: &Medium, lid: Lid, facts: &Facts) -> Step {
 }
 
 /// What goes on by itself.
-pub fn over_the_heat(medium: &Medium, lid: Lid) -> Step {
+pub fn over_the_heat(medium: &Medium, lid: Lid, set: Option<Minutes>) -> Step {
     let lid = lid.words();
     match medium {
         Medium::Oven { set_c, .. } => (Lane::Oven, say::in_the_oven(Dial(*set_c), lid), say::in_the_oven_why()),
@@ -144,7 +144,7 @@ pub fn over_the_heat(medium: &Medium, lid: Lid) -> Step {
             (Lane::Hob, say::over_coals(medium.words(), lid), say::over_coals_why(Minutes(TURN_EVERY_MIN)))
         }
         Medium::Pressure { hold_s, quick, .. } => {
-            let held = hold_s.filter(|s| s.is_finite()).map(|s| Minutes(s / 60.0));
+            let held = hold_s.filter(|s| s.is_finite()).map(|s| Minutes(s / 60.0)).or(set);
             let what = match (held, quick) {
                 (Some(held), false) => say::under_pressure_held(held),
                 (Some(held), true) => say::under_pressure_held_quick(held),

@@ -191,6 +191,15 @@ impl Case {
         })
     }
 
+    /// The time the cook has fixed for the last heat, s: obeyed, tender or not. At pressure it is the time at pressure.
+    pub fn own_time_s(&self) -> Option<f64> {
+        match *self.last() {
+            Stage { end: End::After(minutes_s), .. } => Some(minutes_s),
+            Stage { end: End::Opened, medium: Medium::Pressure { hold_s, .. }, .. } => hold_s.filter(|s| s.is_finite()),
+            _ => None,
+        }
+    }
+
     /// The pressure stage whose time is asked for, if there is one.
     pub fn solved_stage(&self) -> Option<usize> {
         self.stages.iter().position(|stage| matches!(stage.medium, Medium::Pressure { hold_s: None, .. }))

@@ -30,6 +30,8 @@ pub struct Times {
     pub parts: Vec<PartTimes>,
     /// Pressure reached, s after closing the lid; infinite without.
     pub came_up_s: f64,
+    /// The last stage over by itself, tender or not, s; infinite where the heat simply stays on.
+    pub ended_s: f64,
     /// Time at pressure that was solved for, s; infinite where none was.
     pub hold_s: f64,
 }
@@ -42,6 +44,7 @@ impl Times {
             too_far_s: f64::INFINITY,
             parts: vec![PartTimes::NEVER; case.parts.len()],
             came_up_s: f64::INFINITY,
+            ended_s: f64::INFINITY,
             hold_s: f64::INFINITY,
         }
     }
@@ -149,6 +152,7 @@ fn times<const L: usize>(case: &Case, ran: &Ran<L>, stays: Option<&Ran<L>>, lane
         too_far_s: parts.iter().map(|part| part.too_far_s).fold(f64::INFINITY, f64::min),
         parts,
         came_up_s: ran.came_up_s[lane],
+        ended_s: ran.ended_s.last().map_or(f64::INFINITY, |ended_s| ended_s[lane]),
         hold_s,
     }
 }

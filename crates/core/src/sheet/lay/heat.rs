@@ -1,10 +1,11 @@
 //! From the meat meeting the heat to the hold: stages, moves between them and looks on the way.
 
-use ergastic_words::{Minutes, sheet as say};
+use ergastic_words::{Join, Minutes, Said, sheet as say};
 use jiff::Timestamp;
 
 use super::layer::{Draft, Layer};
 use crate::clock::{minutes_between, plus_minutes};
+use crate::forecast::PressureMinutes;
 use crate::heat::pot::Lid;
 use crate::plan::Plan;
 use crate::safety;
@@ -70,13 +71,23 @@ fn stages(
 ) -> (Lane, Timestamp) {
     let case = &worked.case;
     let mut from = plus_minutes(met_heat, worked.durations.come_up_min);
-    let half = plus_minutes(met_heat, worked.ready_min(0.5).unwrap_or(0.0));
+    // A pressure pot is opened when it has let go, not when half of such pieces would be tender.
+    let shut = matches!(case.last().medium, Medium::Pressure { .. }) || case.own_time_s().is_some();
+    let half_min = if shut { None } else { worked.ready_min(0.5) };
+    let half = half_min.map_or(lift_at, |minutes| plus_minutes(met_heat, minutes));
     let tender_at = half.max(from).min(lift_at);
     let (mut before, mut lane) = (TaskId::Simmer, Lane::Hob);
     for (i, stage) in case.stages.iter().enumerate() {
         let number = i as u32;
         let last = i + 1 == case.stages.len();
-        let (stage_lane, what, why) = tasks::over_the_heat(&stage.medium, stage.pot.lid);
+        let (stage_lane, what, why) =
+            tasks::over_the_heat(&stage.medium, stage.pot.lid, worked.pressure.as_ref().map(PressureMinutes::is_set));
+        let why = match (&worked.pressure, &stage.medium) {
+            (Some(minutes), Medium::Pressure { .. }) => {
+                Said::list([Said::text(minutes.text.clone()), why], Join::Space)
+            }
+            _ => why,
+        };
         lane = stage_lane;
         if i > 0 {
             let id = TaskId::Move(number);

@@ -1,0 +1,73 @@
+//! A time the cook has fixed: obeyed, and answered with its odds.
+
+use ergastic_words::{Minutes, Share, forecast as say};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::evidence::{Weighted, update};
+use super::resolve::{Case, End};
+use super::stats::{chance, quantile};
+use crate::units::MINUTE_S;
+use crate::ways::Medium;
+
+/// The chance that is called sure where nobody has said another.
+pub const SURE: f64 = 0.9;
+/// Cooks that place the odds.
+const MEMBERS: usize = 256;
+/// Nobody sets a longer time to the minute, min.
+const BY_MINUTES: f64 = 20.0;
+
+/// What becomes of the meat in the time the cook has fixed.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct OwnTime {
+    /// The time, min; at pressure where the last heat is under pressure.
+    pub min: f64,
+    /// P(tender when it is over).
+    pub chance: f64,
+    /// The shortest time with which nine in ten are tender, min; `null` where none is.
+    pub sure_min: Option<f64>,
+    /// Both in a sentence.
+    pub text: String,
+}
+
+/// Minutes as a cook sets them, never shorter.
+pub fn as_set(minutes: f64) -> f64 {
+    if minutes <= BY_MINUTES { minutes.ceil() } else { (minutes / 5.0).ceil() * 5.0 }
+}
+
+impl OwnTime {
+    /// The odds of a case's own time, if it has one.
+    pub fn of(case: &Case) -> Option<Self> {
+        let own_s = case.own_time_s()?;
+        let mut open = Case { members: MEMBERS.min(case.members), ..case.clone() };
+        let last = open.stages.len() - 1;
+        let pressed = match &mut open.stages[last].medium {
+            Medium::Pressure { hold_s, .. } => {
+                *hold_s = None;
+                true
+            }
+            _ => false,
+        };
+        if !pressed {
+            open.stages[last].end = End::Stays;
+        }
+        let Weighted { ready_s, times, weights, .. } = update(&open, &[], None).ensemble;
+        // How long each cook would have needed, in what the cook has fixed.
+        let needed_s: Vec<f64> = if pressed {
+            times.iter().map(|times| times.hold_s).collect()
+        } else {
+            let begins_s = update(&Case { members: 1, ..case.clone() }, &[], None).ensemble.over_s(0.5)? - own_s;
+            ready_s.iter().map(|ready_s| f64::max(0.0, ready_s - begins_s)).collect()
+        };
+        let chance = chance(&weights, |i| needed_s[i] <= own_s);
+        let sure_min = quantile(&needed_s, &weights, SURE).map(|s| as_set(s / MINUTE_S));
+        let min = own_s / MINUTE_S;
+        let (own, odds, done) = (Minutes(min), Share(chance), case.main().eaten_as.done());
+        let said = match sure_min {
+            _ if chance >= SURE => say::own_time_does(own, odds, done),
+            Some(sure_min) => say::own_time(own, odds, done, Minutes(sure_min), Share(SURE)),
+            None => say::own_time_only(own, odds, done),
+        };
+        Some(Self { min, chance, sure_min, text: case.voice.say(said) })
+    }
+}

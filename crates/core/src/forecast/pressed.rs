@@ -1,0 +1,68 @@
+//! The minutes of a pressure pot: coming up, at pressure, letting go, and what keep-warm adds.
+
+use ergastic_words::{Minutes, forecast as say};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::evidence::Weighted;
+use super::own_time::as_set;
+use super::resolve::Case;
+use super::stats::quantile;
+use crate::heat::pressure::KEPT_WARM_C;
+use crate::tender::rate;
+use crate::units::{HOUR_S, MINUTE_S, round_to};
+use crate::ways::Medium;
+
+/// The minutes of a pressure pot.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct PressureMinutes {
+    /// What to set it to: the cook's own time, or the one solved for with the chance asked for.
+    pub set_min: f64,
+    /// Closing the lid to pressure.
+    pub come_up_min: f64,
+    /// Heat off to the lid open.
+    pub release_min: f64,
+    /// An hour on keep-warm softens as much as so many minutes at pressure.
+    pub keep_warm_min: f64,
+    /// All of it in a sentence.
+    pub text: String,
+}
+
+impl PressureMinutes {
+    /// Of a case's first stage under pressure, set for a chance of being tender; none where it never comes up. `ends_s` are the
+    /// ends of the median run's stages.
+    pub fn of(case: &Case, ensemble: &Weighted, ends_s: &[f64], sure: f64) -> Option<Self> {
+        let (at, stage) = case.stages.iter().enumerate().find(|(_, s)| matches!(s.medium, Medium::Pressure { .. }))?;
+        let Medium::Pressure { hold_s, target_c, quick, .. } = stage.medium else { return None };
+        let given = hold_s.filter(|s| s.is_finite());
+        let holds_s: Vec<f64> = ensemble.times.iter().map(|times| times.hold_s).collect();
+        let set_min = match given {
+            Some(given) => given / MINUTE_S,
+            None => as_set(quantile(&holds_s, &ensemble.weights, sure)? / MINUTE_S),
+        };
+        let came_up_s: Vec<f64> = ensemble.times.iter().map(|times| times.came_up_s).collect();
+        let come_up_s = quantile(&came_up_s, &ensemble.weights, 0.5)?;
+        let median_hold_s = given.or_else(|| quantile(&holds_s, &ensemble.weights, 0.5))?;
+        let from_s = if at == 0 { 0.0 } else { ends_s[at - 1] };
+        let release_s = f64::max(0.0, ends_s[at] - from_s - come_up_s - median_hold_s);
+        if !release_s.is_finite() {
+            return None;
+        }
+        let whole = |s: f64| (s / MINUTE_S).round();
+        let (come_up_min, release_min) = (whole(come_up_s), f64::max(1.0, whole(release_s)));
+        let keep_warm_min = round_to(rate(KEPT_WARM_C) / rate(target_c) * HOUR_S / MINUTE_S, 0.1);
+        let minutes = say::pressure_minutes(
+            Minutes(set_min.round()),
+            Minutes(come_up_min),
+            Minutes(release_min),
+            if quick { "quick" } else { "natural" },
+            Minutes(f64::max(1.0, keep_warm_min.round())),
+        );
+        Some(Self { set_min, come_up_min, release_min, keep_warm_min, text: case.voice.say(minutes) })
+    }
+
+    /// How it is set, for the task at the pot.
+    pub fn is_set(&self) -> Minutes {
+        Minutes(self.set_min.round())
+    }
+}

@@ -1,0 +1,70 @@
+//! A time the cook has fixed is obeyed and answered with its odds; a pressure pot says its minutes.
+
+use ergastic_core::kitchen::Kitchen;
+use ergastic_core::plan::Plan;
+use ergastic_core::sheet::{TaskKind, Worked, work_back};
+
+/// A plan of chuck for four, eaten pulled, with a way of one's own.
+fn chuck_for(forecast: serde_json::Value, bell: &str) -> Plan {
+    serde_json::from_value(serde_json::json!({
+        "name": "Chuck", "people": 4, "bell": bell, "target": "gravy", "thickener": "cornflour", "certainty": 0.9,
+        "forecast": forecast, "prepare": {"salt_h": 0.0, "sear": "none"},
+    }))
+    .unwrap()
+}
+
+#[test]
+fn a_time_of_the_cooks_own_is_obeyed_and_answered_with_its_odds() {
+    let kitchen = Kitchen::default();
+    let now = "2027-02-06T12:00:00Z".parse().unwrap();
+    let halves = |minutes: f64| {
+        let heat = serde_json::json!({"level": "high", "at_pressure_min": minutes});
+        let meat = serde_json::json!({"cut": "chuck", "mass_kg": 1.1, "pieces": 2, "size_mm": [60, 90, 100],
+            "method": "pressure", "eaten_as": "pull", "heat": heat, "liquid_l": 0.6});
+        work_back(&chuck_for(meat, "2027-02-06T18:30:00Z"), &kitchen, now).unwrap()
+    };
+    let mut chance = -1.0;
+    for (minutes, said) in [(40.0, "40 min"), (60.0, "1 h"), (80.0, "1 h 20"), (110.0, "1 h 50")] {
+        let sheet = halves(minutes);
+        assert!(sheet.ready[0].chance > chance, "{minutes} min: {} after {chance}", sheet.ready[0].chance);
+        chance = sheet.ready[0].chance;
+        let over = sheet.tasks.iter().find(|task| task.kind == TaskKind::Braise).unwrap();
+        assert!(over.what.starts_with(said), "{}", over.what);
+        let odds: Vec<&str> = sheet.conflicts.iter().map(|conflict| conflict.text.as_str()).collect();
+        assert_eq!(odds.is_empty(), chance >= 0.9, "{minutes} min: {odds:?}");
+        assert!(
+            odds.iter().all(|text| text.contains("ready to pull") && text.contains("makes it 9 in 10")),
+            "{odds:?}"
+        );
+    }
+    assert!(chance > 0.9);
+    // The lid off for the last half hour, and over when the cook says.
+    let chain = serde_json::json!({"cut": "chuck", "mass_kg": 1.4, "eaten_as": "fork", "stages": [
+        {"method": "braise", "heat": {"source": "oven", "set_c": 150}, "lid": "tight", "until": {"min": 120}},
+        {"lid": "none", "until": {"min": 30}}]});
+    let sheet = work_back(&chuck_for(chain, "2027-02-06T18:30:00Z"), &kitchen, now).unwrap();
+    let over_min = (sheet.lift_at.as_second() - sheet.met_heat_at.as_second()) as f64 / 60.0;
+    assert!((150.0..156.0).contains(&over_min) && sheet.ready[0].chance < 0.5, "{over_min}");
+    assert!(sheet.conflicts[0].text.contains("30 min"), "{:?}", sheet.conflicts);
+}
+
+#[test]
+fn a_pressure_pot_says_what_to_set_and_what_comes_before_and_after() {
+    let meat = serde_json::json!({"cut": "chuck", "mass_kg": 1.2, "pieces": 18, "size_mm": [40, 40, 40],
+        "method": "pressure", "eaten_as": "pull", "heat": {"level": "high"}, "liquid_l": 0.6});
+    let set = |certainty: f64| {
+        let plan = Plan { certainty: Some(certainty), ..chuck_for(meat.clone(), "2027-02-06T18:30:00Z") };
+        let worked = Worked::new(&plan, &Kitchen::default(), &[], None).unwrap();
+        let half = worked.forecast.at_pressure_min.unwrap().p50.unwrap();
+        (worked.pressure.unwrap(), half)
+    };
+    let (sure, half) = set(0.9);
+    let (even, _) = set(0.5);
+    assert!(
+        sure.set_min > half + 5.0 && even.set_min < sure.set_min && even.set_min >= half,
+        "{sure:?} {even:?} {half}"
+    );
+    assert!((10.0..20.0).contains(&sure.come_up_min) && (8.0..30.0).contains(&sure.release_min), "{sure:?}");
+    assert!(sure.text.contains(&format!("Set it to {}", sure.set_min)) || sure.set_min >= 60.0, "{}", sure.text);
+    assert!(sure.keep_warm_min > 1.0 && sure.keep_warm_min < 6.0);
+}
