@@ -84,6 +84,14 @@ pub fn pressure_full(share: f64, voice: Voice) -> Caution {
     Caution::new("pressure_full", say::pressure_full(Percent(share)), voice)
 }
 
+/// Little, but with the juice that runs first enough to come up to pressure.
+pub fn pressure_little(litres: f64, voice: Voice) -> Caution {
+    let least = Volume(LEAST_LITRES);
+    let said =
+        if litres < 0.001 { say::pressure_own_juice(least) } else { say::pressure_little(Volume(litres), least) };
+    Caution::new("pressure_little", said, voice)
+}
+
 /// A pressure pot with too little in it.
 pub fn pressure_dry(litres: f64, voice: Voice) -> Caution {
     let least = Volume(LEAST_LITRES);

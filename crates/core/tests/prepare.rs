@@ -151,7 +151,7 @@ fn a_pressure_pot_has_its_two_lines_and_minds_what_is_thick() {
     let pot = usual.pot.as_ref().unwrap();
     let [least, most] = pot.pressure_mm.unwrap();
     assert!(least < pot.level_mm && pot.level_mm < most && pot.top_ups.is_empty());
-    assert!(warned(&pressed(json!({"liquid_l": 0.15})), "pressure_dry"));
+    assert!(warned(&pressed(json!({"liquid_l": 0.15})), "pressure_little"));
     assert!(warned(&pressed(json!({"ingredients": [{"what": "tomato_paste", "g": 100}]})), "scorch_under_pressure"));
     // Its own insert is small and weak: more batches than in the pan.
     let insert = pressed(json!({"pieces": 16, "size_mm": [40, 60, 60], "bench": {"sear_in": "pot"}}));

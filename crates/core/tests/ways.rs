@@ -136,7 +136,15 @@ fn pressure_is_counted_from_closing_the_lid_and_solved_for() {
     let low = one(pot(json!({"level": "low"})));
     assert!(low.at_pressure_min.unwrap().p50.unwrap() > hold + 5.0);
     let dry = one(with(pot(json!({"gauge_kpa": 70})), json!({"liquid_l": 0.1})));
-    assert!(dry.cautions.iter().any(|caution| caution.id == "pressure_dry") && dry.why.contains("so little liquid"));
+    assert!(dry.cautions.iter().any(|caution| caution.id == "pressure_little") && dry.why.contains("so little liquid"));
+    // Its first juice brings it up, later. Where that is too little as well it stays at the boil, and the rest is still said.
+    assert!(dry.come_up_min.unwrap() > 0.0 && dry.ready_min.p50.is_some());
+    let never =
+        one(with(pot(json!({"gauge_kpa": 70})), json!({"liquid_l": 0.02, "mass_kg": 0.3, "size_mm": [30, 80, 110]})));
+    assert!(never.cautions.iter().any(|caution| caution.id == "pressure_dry") && never.come_up_min.is_none());
+    assert!(
+        never.ready_min.p50.unwrap() > 60.0 && never.yield_kg.is_some() && never.at_pressure_min.unwrap().p50.is_none()
+    );
 }
 
 #[test]

@@ -26,6 +26,12 @@ pressure-full = The pot is { $full } full. A pressure pot takes two thirds at mo
 # $liquid (Volume) $least (Volume)
 pressure-dry = With { $liquid } it will not come up to pressure and scorches. Pour in at least { $least } of thin liquid, or what its maker asks.
 
+# $liquid (Volume) $least (Volume)
+pressure-little = With { $liquid } it comes up late, when the meat's own juice has run. Keep it thin and stir up what sticks before you close it; many makers ask for { $least } or more.
+
+# $least (Volume)
+pressure-own-juice = With nothing poured in it comes up only when the meat's own juice has run, and may catch before. Pour in { $least } of thin liquid, or what its maker asks.
+
 # $least (Volume)
 pressure-empty = With nothing poured in it will not come up to pressure and scorches. Pour in at least { $least } of thin liquid, or what its maker asks.
 

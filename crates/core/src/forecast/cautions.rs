@@ -6,14 +6,15 @@ use crate::heat::body::THAWED_C;
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 use crate::safety::{
     Caution, HOT_HOLD_C, PIERCED_SAFE_C, boils_dry, coals_outdoors, cool_hold, cooling, frozen_start, not_softening,
-    part_cooked, pierced, pressure_dry, pressure_full, pressure_lid, slow_warming, thaw_first, under_fat,
+    part_cooked, pierced, pressure_dry, pressure_full, pressure_lid, pressure_little, slow_warming, thaw_first,
+    under_fat,
 };
 use crate::tender::SOFTENS_FROM_C;
 use crate::units::HOUR_S;
 use crate::ways::{Cooling, Medium, Method};
 
 /// What binds, in the order a cook meets it. `ready_s` is when half of such cooks are tender.
-pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>) -> Vec<Caution> {
+pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>, comes_up: bool) -> Vec<Caution> {
     let voice = case.voice;
     let mut cautions = Vec::new();
     let media = || case.stages.iter().map(|stage| &stage.medium);
@@ -30,8 +31,11 @@ pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>) -> Vec<Caution
         if full > FULLEST {
             cautions.push(pressure_full(full, voice));
         }
-        if case.liquid_l < LEAST_LITRES {
-            cautions.push(pressure_dry(case.liquid_l, voice));
+        // Its first juice is liquid too; what never gathers enough is told so.
+        match comes_up {
+            false => cautions.push(pressure_dry(case.liquid_l, voice)),
+            true if case.liquid_l <= LEAST_LITRES => cautions.push(pressure_little(case.liquid_l, voice)),
+            true => {}
         }
     }
     if case.first().method != Method::Chill {

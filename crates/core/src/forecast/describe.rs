@@ -106,7 +106,8 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     let under_pressure = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
     let come_up_s = if under_pressure { median.came_up_s } else { super::run::come_up_s(case) };
     let come_up_min = come_up_s.is_finite().then_some(come_up_s / MINUTE_S);
-    let holds_s: Vec<f64> = ensemble.times.iter().map(|times| times.hold_s).collect();
+    let hold_s = |times: &Times| if times.came_up_s.is_finite() { times.hold_s } else { f64::INFINITY };
+    let holds_s: Vec<f64> = ensemble.times.iter().map(hold_s).collect();
     let pressure = PressureMinutes::of(case, &ensemble, &recorder.stage_ends_s, SURE);
     let parts = parts(case, &ensemble);
     let voice = case.voice;
@@ -143,7 +144,7 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
         salt_g: at_ready.as_ref().map(|frame| frame.salt_g),
         portions: at_ready.as_ref().map(|frame| frame.left.yield_kg / crate::juices::PORTION_KG),
         thumb: Vec::new(),
-        cautions: cautions::of(case, &recorder, p50_s),
+        cautions: cautions::of(case, &recorder, p50_s, come_up_min.is_some()),
         notes: notes.iter().map(|note| voice.say(note)).collect(),
         assumed: Assumed::of(case, |_| true),
     }

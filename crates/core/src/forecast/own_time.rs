@@ -64,7 +64,8 @@ impl OwnTime {
         let min = own_s / MINUTE_S;
         let (own, odds, done) = (Minutes(min), Share(chance), case.main().eaten_as.done());
         let said = match sure_min {
-            _ if chance >= SURE => say::own_time_does(own, odds, done),
+            // No longer time makes a better word of it.
+            _ if chance >= SURE - 0.05 => say::own_time_does(own, odds, done),
             Some(sure_min) => say::own_time(own, odds, done, Minutes(sure_min), Share(SURE)),
             None => say::own_time_only(own, odds, done),
         };

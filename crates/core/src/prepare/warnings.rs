@@ -7,7 +7,7 @@ use super::later::{beans_need_boiling, waits};
 use super::pot::PotAnswer;
 use crate::bench::{Larder, MarinadeOf, Surface};
 use crate::cuts::Cut;
-use crate::heat::pressure::{FULLEST, LEAST_LITRES};
+use crate::heat::pressure::FULLEST;
 use crate::safety::{self, Caution, PIERCED_SAFE_C};
 use crate::ways::{Medium, Method};
 
@@ -107,9 +107,6 @@ impl Laid<'_> {
                 say::too_small(full, holds)
             };
             found.add("too_small", said);
-        }
-        if pressure && pot.liquid_l < LEAST_LITRES && !found.has("pressure_dry") {
-            found.all.push(safety::pressure_dry(pot.liquid_l, found.voice));
         }
         let thick = [Larder::TomatoPaste, Larder::TomatoPassata, Larder::Flour, Larder::Cream, Larder::CoconutMilk];
         let thickened = self.bench.flour || self.bench.ingredients.iter().any(|thing| thick.contains(&thing.what));

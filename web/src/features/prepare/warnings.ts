@@ -18,6 +18,7 @@ const belongs: Record<string, BenchPlace> = {
   too_small: 'pot',
   pressure_full: 'pot',
   pressure_dry: 'pot',
+  pressure_little: 'pot',
   scorch_under_pressure: 'pot',
   boils_dry: 'pot',
   own_juice: 'pot',

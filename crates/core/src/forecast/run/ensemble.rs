@@ -135,10 +135,14 @@ pub(super) fn run<const L: usize>(
 
 fn times<const L: usize>(case: &Case, ran: &Ran<L>, stays: Option<&Ran<L>>, lane: usize, hold_s: f64) -> Times {
     let solved = case.solved_stage().filter(|_| hold_s.is_finite());
+    // A closed pot that never comes up goes on at the local boil, as any other with its lid on.
+    let at_the_boil = stays.filter(|_| case.stages.len() == 1 && ran.came_up_s[lane].is_infinite());
     let parts: Vec<PartTimes> = (0..case.parts.len())
         .map(|part| {
             let tender = ran.parts[part][lane];
+            let at_the_boil = at_the_boil.map(|stays| stays.parts[part][lane]);
             let ready_s = match solved.map(|stage| ran.ended_s[stage][lane]) {
+                _ if at_the_boil.is_some() => at_the_boil.map_or(f64::INFINITY, |stays| stays.ready_s),
                 // The time at pressure was chosen so that the least tender part is just tender on opening.
                 Some(opened_s) if tender.ready_s > opened_s - 2.0 * MINUTE_S => opened_s,
                 _ => lifted_s(case, &ran.ended_s, lane, tender.ready_s),
