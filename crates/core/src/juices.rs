@@ -37,6 +37,8 @@ const RENDERS_IN_A_PIT: f64 = 0.35;
 const RENDER_S: f64 = 3600.0;
 /// Water in lean beef, share of it: no more can dry off. Published, 72 to 75 %.
 pub const WATER_IN_LEAN: f64 = 0.73;
+/// Share of raw meat's mass that takes part in a balance of salt. Published.
+pub const MEAT_WATER: f64 = 0.7;
 /// Time constant of juice leaving, s. Working value.
 pub const JUICE_S: f64 = 1200.0;
 /// Share of the dissolved collagen that reaches the liquid. Working value.

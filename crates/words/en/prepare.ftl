@@ -162,8 +162,8 @@ salt-on-the-meat = salt on the meat
 corned-salt = Corned meat is salt all through, { BARE($low) } to { $high }: add no salt. Soak it, or pour the first water off if you want the broth.
 salted-on-the-cure = It is salted again on top of its cure: leave that salt out.
 salted-twice = The rub carries salt as well: with the meat's own salting it is salted twice. Take a rub without salt, or leave the salt out beforehand.
-# $strength (Strength) $low (Strength) $high (Strength)
-salty = The liquid comes to { $strength } before it is reduced: too salty for a sauce, which bears { BARE($low) } to { BARE($high) }. Put less salt on the meat, or less of what is salted in the pot.
+# $sauce (Strength) $plate (Strength) $most (Strength)
+salty = The liquid comes to { $sauce } before it is reduced, and meat and sauce on the plate to { $plate } together; { $most } is too salty. Put less salt on the meat, or less of what is salted in the pot.
 salt-stop = Reduced by half it would be too salty. Stop at the salt mark on the dipstick, or thicken instead.
 # $low (Temperature) $most (Count)
 stews-fewer = This batch will stew: the pan falls to { $low }. Lay { $most } at a time.

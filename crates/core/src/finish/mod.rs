@@ -7,7 +7,7 @@ mod slicing;
 
 pub use choices::{SauceRequest, Skim, Target, Taste, Thickener};
 pub use cooling::{CoolIn, Cooled, cooling};
+pub(crate) use sauce::BURNER_SHARE;
 pub(crate) use sauce::path;
-pub(crate) use sauce::{BURNER_SHARE, SALT_STOP, SALT_TOO_MUCH};
 pub use sauce::{Sauce, SauceStep, sauce};
 pub use slicing::{fibre_length_mm, slicing};

@@ -14,11 +14,11 @@ use crate::safety::Caution;
 use crate::units::round_to;
 
 /// Salt at which reducing stops, g/kg: the top of what a sauce bears. Working value, from practice.
-pub(crate) const SALT_STOP: f64 = 13.0;
+const SALT_STOP: f64 = 13.0;
 /// Salt of a sauce that is seasoned gently, g/kg.
 const SALT_USUAL: f64 = 10.0;
 /// Salt above which a sauce is too salty to serve, g/kg.
-pub(crate) const SALT_TOO_MUCH: f64 = 14.0;
+const SALT_TOO_MUCH: f64 = 14.0;
 /// Gelatin that lightly coats a spoon, %.
 const GELATIN_COAT: f64 = 8.0;
 /// Gelatin of a glaze, %.

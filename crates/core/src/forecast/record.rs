@@ -4,7 +4,7 @@ use super::resolve::{Case, End, Part};
 use super::run::{Moment, STEP_S, Watch};
 use crate::heat::body::{SHELLS, shell_fractions};
 use crate::heat::pressure::QUICK_RELEASE_JUICE;
-use crate::juices::{Around, Juices, Left, Piece};
+use crate::juices::{Around, Juices, Left, MEAT_WATER, Piece};
 use crate::safety::WARM_PAST_C;
 use crate::units::{HOUR_S, MINUTE_S};
 use crate::ways::Medium;
@@ -137,11 +137,18 @@ impl<'a> Recorder<'a> {
         }
         left.gelatin_g += case.body.gelatin_g(main.mean_dose[0] / case.main().goal.resistance);
         let liquid_l = f64::max(0.0, around.poured_l[0] + left.to_liquid_kg - around.steam_kg[0]);
+        // Lost juice takes along the salt of the water it comes from.
+        let before = self.frames.last().map_or(Left::default(), |frame| frame.left);
+        let juice_kg = f64::max(0.0, left.to_liquid_kg - before.to_liquid_kg);
+        let boneless_kg: f64 = case.parts.iter().map(Part::boneless_kg).sum();
+        let water_kg = |lost_kg: f64| f64::max(0.05 * boneless_kg, MEAT_WATER * boneless_kg - lost_kg);
+        let in_meat_g = f64::max(0.0, case.salt_g - self.salt_g);
+        self.salt_g += in_meat_g * f64::min(1.0, juice_kg / water_kg(before.juice_kg));
         if case.stages[around.chain.stage[0]].medium.is_pot() {
             let thickness: f64 =
                 case.parts.iter().map(|part| part.mass_kg * part.sides_m[0]).sum::<f64>() / case.mass_kg;
             let evens_s = SALT_S * (thickness / 0.04).powi(2);
-            let even_g = case.salt_g * liquid_l / (liquid_l + case.mass_kg);
+            let even_g = case.salt_g * liquid_l / (liquid_l + water_kg(left.juice_kg));
             self.salt_g += (even_g - self.salt_g) * (1.0 - (-since_s / evens_s).exp());
         }
         self.frames.push(Frame {

@@ -11,6 +11,7 @@ use super::pot::PotAnswer;
 use super::salt::SaltAnswer;
 use super::schools::School;
 use super::sear::SearPlan;
+use super::seasoning::Seasoning;
 use super::shopping::ShoppingItem;
 use super::steps::BenchStep;
 use super::trim::Trimmed;
@@ -26,6 +27,8 @@ pub struct Prepared {
     pub pot: Option<PotAnswer>,
     /// Salt.
     pub salt: SaltAnswer,
+    /// Salt at the end of the cook, as it is eaten; `null` where there is no liquid.
+    pub seasoning: Option<Seasoning>,
     /// Trimmed, bone in, kg.
     pub trimmed_kg: f64,
     /// Plates of 165 g cooked.

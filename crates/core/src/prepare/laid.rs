@@ -6,6 +6,7 @@ use super::later::LaterAnswer;
 use super::pot::PotAnswer;
 use super::salt::SaltAnswer;
 use super::sear::SearPlan;
+use super::seasoning::Seasoning;
 use super::trim::Trimmed;
 use crate::bench::Prepare;
 use crate::forecast::{Case, Forecast};
@@ -17,6 +18,7 @@ pub(super) struct Laid<'a> {
     pub forecast: &'a Forecast,
     pub trimmed: &'a Trimmed,
     pub salt: &'a SaltAnswer,
+    pub seasoning: Option<&'a Seasoning>,
     pub sear: &'a SearPlan,
     pub pot: Option<&'a PotAnswer>,
     pub balance: Option<&'a Balance>,

@@ -16,6 +16,7 @@ mod request;
 mod salt;
 mod schools;
 mod sear;
+mod seasoning;
 mod shopping;
 mod steps;
 mod trim;
@@ -31,6 +32,7 @@ pub use request::PrepareRequest;
 pub use salt::{BrineAnswer, SaltAnswer, SaltSource, depth_mm, salting};
 pub use schools::{School, SchoolOption, tempered_c};
 pub use sear::{PanPoint, SearPlan, sear};
+pub use seasoning::{Seasoning, Verdict as SaltVerdict};
 pub use shopping::ShoppingItem;
 pub use steps::BenchStep;
 pub use trim::Trimmed;
@@ -114,7 +116,9 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     let base_l = if wet { pot::of_the_base_l(bench, &pot::poured(bench, case.liquid_l)) } else { 0.0 };
     let salt = salt::salt(&case, bench, &foretold, hours, base_l);
     let height_m = true_height_m.unwrap_or(case.pot().height_m);
-    let pot = pot::pot(&case, bench, &foretold, &salt, hours, height_m);
+    let seasoning = Seasoning::of(&case, bench, &foretold, hours);
+    let stop_at_l = seasoning.as_ref().map_or(0.0, |seasoning| seasoning.stop_at_l);
+    let pot = pot::pot(&case, bench, &foretold, stop_at_l, hours, height_m);
     let browned = case.first().medium.is_pot() || dish.seared_anyway;
     let sear = if browned { sear::sear(&case, bench, kitchen) } else { SearPlan::none() };
     let at_end = |of: &dyn Fn(&CurvePoint) -> f64| pot::along(&foretold.curve, hours * 60.0, of);
@@ -131,6 +135,7 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         forecast: &foretold,
         trimmed: &trimmed,
         salt: &salt,
+        seasoning: seasoning.as_ref(),
         sear: &sear,
         pot: pot.as_ref(),
         balance: balance.as_ref(),
@@ -156,6 +161,7 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         sear,
         pot,
         salt,
+        seasoning,
         trimmed,
         balance,
         later,
@@ -206,15 +212,20 @@ impl Prepare {
             liquid_l = (case.packing.litres_for(level.share()) * 1000.0).round() / 1000.0;
             request.liquid_l = Some(liquid_l);
         }
+        // What has not walked in dissolves in the liquid at once.
+        let mut dissolves_g = 0.0;
         if request.salt_g.is_none() && request.salt_pct.is_none() {
-            request.salt_g = Some(salt::meat_salt(&case, self).in_meat_g);
+            let meat = salt::meat_salt(&case, self);
+            let in_liquid = case.first().medium.is_pot();
+            dissolves_g = if in_liquid { salt::on_the_surface_g(&case, self, &meat) } else { 0.0 };
+            request.salt_g = Some(meat.in_meat_g - dissolves_g);
         }
         if wet {
             let poured = pot::poured(self, liquid_l);
             let base_l = pot::of_the_base_l(self, &poured);
             if request.liquid_salt_g.is_none() {
-                let grams = salt::of_ingredients(&case, self, base_l).iter().map(|source| source.g).sum();
-                request.liquid_salt_g = Some(grams);
+                let grams: f64 = salt::of_ingredients(&case, self, base_l).iter().map(|source| source.g).sum();
+                request.liquid_salt_g = Some(grams + dissolves_g);
             }
             if request.stock_gelatin_pct.is_none() && liquid_l > 0.0 {
                 request.stock_gelatin_pct = Some(balance::gelatin_g(&poured) / liquid_l / 10.0);

@@ -3,9 +3,7 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::salt::SaltAnswer;
 use crate::bench::{Ingredient, Larder, Prepare};
-use crate::finish::SALT_STOP;
 use crate::forecast::{Case, CurvePoint, Forecast};
 use crate::heat::body::DENSITY;
 use crate::heat::pot::{Lid, Pot};
@@ -165,7 +163,7 @@ pub(super) fn pot(
     case: &Case,
     bench: &Prepare,
     forecast: &Forecast,
-    salt: &SaltAnswer,
+    stop_at_l: f64,
     hours: f64,
     true_height_m: f64,
 ) -> Option<PotAnswer> {
@@ -177,10 +175,9 @@ pub(super) fn pot(
     let liquid_l = case.liquid_l;
     let end_min = hours * 60.0;
     let left_l = f64::max(0.0, along(&forecast.curve, end_min, |point| point.liquid_l));
-    let salty_l = salt.liquid_g_per_kg.map_or(0.0, |strength| strength * left_l / SALT_STOP);
     let now = mm(liquid_l);
     let catch = f64::min(CATCH_M * 1000.0, f64::max(now, mm(left_l)));
-    let stop = mm(salty_l).clamp(catch, f64::max(now, catch));
+    let stop = mm(stop_at_l).clamp(catch, f64::max(now, catch));
     let half = mm(liquid_l / 2.0);
     let litres_at = |depth_mm: f64| {
         let share = depth_mm / 1000.0 / packing.height_m;

@@ -6,16 +6,17 @@ use utoipa::ToSchema;
 
 use crate::bench::{Brine, Crystal, Larder, Prepare, Soak};
 use crate::cuts::Cut;
-use crate::finish::SALT_TOO_MUCH;
 use crate::forecast::{CORNED_SALT, Case, Forecast, SALT_S};
+use crate::heat::body::DENSITY;
+use crate::juices::MEAT_WATER;
 use crate::units::HOUR_S;
 
 /// Bacon to render for each kilo of meat, g. Practice.
 pub(super) const BACON_G_PER_KG: f64 = 60.0;
 /// Diffusion of salt into cold meat, m²/s: published values scatter this widely.
 const DIFFUSION: [f64; 2] = [2e-10, 5e-10];
-/// Share of raw meat's mass that takes part in a brine's balance. Published.
-const MEAT_WATER: f64 = 0.7;
+/// As salt as the meat's water grows under dry salt, g/kg. Working value: a fifth of a saturated brine.
+const STRONGEST_G_PER_KG: f64 = 60.0;
 
 impl Crystal {
     /// Grams in a level teaspoon.
@@ -156,6 +157,19 @@ pub(super) fn meat_salt(case: &Case, bench: &Prepare) -> MeatSalt {
     MeatSalt { in_meat_g: own_g + taken_g, weighed_g, own_g, brine: brined, soak_leaves: left }
 }
 
+/// Of the salt in and on the meat, what still lies on its surface when it meets the liquid, g: the meat's water down to the depth of
+/// [`depth_mm`] takes up so much and no more. Cured and brined meat has it inside.
+pub(super) fn on_the_surface_g(case: &Case, bench: &Prepare, meat: &MeatSalt) -> f64 {
+    if bench.brine.is_some() {
+        return 0.0;
+    }
+    let [least, most] = depth_mm(bench.salt_h);
+    let depth_m = (least * most).sqrt() / 1000.0;
+    let area_m2: f64 = case.parts.iter().map(|part| part.shape.surface_m2(part.boneless_kg() / DENSITY)).sum();
+    let takes_up_g = area_m2 * depth_m * DENSITY * MEAT_WATER * STRONGEST_G_PER_KG;
+    f64::max(0.0, meat.in_meat_g - meat.own_g - takes_up_g)
+}
+
 /// Salt to weigh out for the meat, g, and what is done with it.
 pub fn salting(case: &Case, bench: &Prepare) -> (f64, Said) {
     let meat = meat_salt(case, bench);
@@ -206,18 +220,6 @@ pub(super) fn salt(case: &Case, bench: &Prepare, forecast: &Forecast, hours: f64
         halved_g_per_kg: strength.map(|strength| 2.0 * strength),
         brine: meat.brine,
         soak_leaves: meat.soak_leaves,
-    }
-}
-
-impl SaltAnswer {
-    /// Whether it is too salty once it is reduced by half.
-    pub fn too_salty_halved(&self) -> bool {
-        self.halved_g_per_kg.is_some_and(|strength| strength > SALT_TOO_MUCH)
-    }
-
-    /// Whether the liquid is too salty before anything is reduced.
-    pub fn too_salty(&self) -> bool {
-        self.liquid_g_per_kg.is_some_and(|strength| strength > SALT_TOO_MUCH)
     }
 }
 

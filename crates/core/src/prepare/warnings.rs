@@ -5,6 +5,7 @@ use ergastic_words::{Join, Minutes, Percent, Said, Span, Strength, Temperature, 
 use super::laid::Laid;
 use super::later::{beans_need_boiling, waits};
 use super::pot::PotAnswer;
+use super::seasoning::{SALTY_G_PER_KG, Verdict as SaltVerdict};
 use crate::bench::{Larder, MarinadeOf, Surface};
 use crate::cuts::Cut;
 use crate::heat::pressure::FULLEST;
@@ -24,8 +25,6 @@ const NOTHING_LEFT_L: f64 = 0.01;
 
 /// Salt in corned meat, g a kilo. Practice.
 const CORNED_G_PER_KG: [f64; 2] = [25.0, 30.0];
-/// Salt that a sauce bears, g a kilo. Practice.
-const SAUCE_G_PER_KG: [f64; 2] = [10.0, 13.0];
 
 /// Warnings as they are found.
 struct Found {
@@ -74,11 +73,15 @@ impl Laid<'_> {
         found.add_if(corned && on_the_cure, "salted_again", say::salted_on_the_cure);
         let twice = !corned && has(Larder::SaltedRub) && salt.g > 0.5;
         found.add_if(twice, "salted_again", say::salted_twice);
-        if salt.too_salty() {
-            let [low, high] = SAUCE_G_PER_KG.map(Strength);
-            found.add("salty", say::salty(Strength(salt.liquid_g_per_kg.unwrap_or(0.0)), low, high));
-        } else {
-            found.add_if(salt.too_salty_halved(), "salt_stop", say::salt_stop);
+        match (self.seasoning, self.pot) {
+            (Some(seasoning), _) if seasoning.verdict == SaltVerdict::Salty => {
+                let (sauce, plate) = (Strength(seasoning.sauce_g_per_kg), Strength(seasoning.plate_g_per_kg));
+                found.add("salty", say::salty(sauce, plate, Strength(SALTY_G_PER_KG)));
+            }
+            (Some(seasoning), Some(pot)) => {
+                found.add_if(seasoning.stop_at_l > 0.5 * pot.left_l, "salt_stop", say::salt_stop);
+            }
+            _ => {}
         }
     }
 
