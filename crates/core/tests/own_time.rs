@@ -68,3 +68,20 @@ fn a_pressure_pot_says_what_to_set_and_what_comes_before_and_after() {
     assert!(sure.text.contains(&format!("Set it to {}", sure.set_min)) || sure.set_min >= 60.0, "{}", sure.text);
     assert!(sure.keep_warm_min > 1.0 && sure.keep_warm_min < 6.0);
 }
+
+#[test]
+fn hands_work_as_long_as_hands_do() {
+    let hands = |meat: serde_json::Value, people: u32| {
+        let mut plan = chuck_for(meat, "2027-02-06T20:00:00Z");
+        plan.people = people;
+        plan.prepare = serde_json::from_value(serde_json::json!({"salt_h": 0.0, "sear": "hard"})).unwrap();
+        let sheet = work_back(&plan, &Kitchen::default(), "2027-02-06T10:00:00Z".parse().unwrap()).unwrap();
+        ergastic_core::sheet::hands_on_min(&sheet.tasks)
+    };
+    let for_two =
+        hands(serde_json::json!({"cut": "chuck", "mass_kg": 0.5, "size_mm": [40, 40, 40], "method": "stew"}), 2);
+    assert!((25.0..=45.0).contains(&for_two), "{for_two} min for two");
+    let weeknight =
+        hands(serde_json::json!({"cut": "chuck", "mass_kg": 0.8, "size_mm": [40, 40, 40], "method": "pressure"}), 4);
+    assert!((20.0..=45.0).contains(&weeknight), "{weeknight} min under pressure");
+}

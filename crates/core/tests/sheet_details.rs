@@ -146,11 +146,11 @@ fn the_finishing_follows_what_the_liquid_becomes() {
     assert!(task(&coat, "sauce").what.contains("cornflour"));
     assert!(task(&glaze, "sauce").what.contains("Boil it down") && glaze.finishing_min > coat.finishing_min);
     assert!(glaze.met_heat_at < coat.met_heat_at, "what takes longer at the end starts sooner");
-    for sheet in [&coat, &glaze] {
-        let rest = task(sheet, "rest");
-        assert!(minutes_between(rest.start, rest.end) >= 15.0);
-        assert_eq!(rest.end, task(sheet, "slice").start);
-    }
+    // Slices from a joint rest before the knife; chunks and what is pulled need none.
+    let carved = sheet(json!({"cut": "chuck", "method": "braise", "eaten_as": "slice"}), json!({"target": "coat"}));
+    let rest = task(&carved, "rest");
+    assert!(minutes_between(rest.start, rest.end) >= 15.0 && rest.end == task(&carved, "slice").start);
+    assert!(coat.tasks.iter().all(|task| task.id.to_string() != "rest"));
 }
 
 #[test]

@@ -9,7 +9,7 @@ use serde_json::{Value, json};
 fn dish(changed: Value) -> Value {
     let mut request = json!({
         "cut": "chuck", "mass_kg": 1.8, "pieces": 4, "method": "braise", "heat": {"source": "oven", "set_c": 150},
-        "vessel": {"diameter_cm": 28, "height_cm": 14, "lid": "tight"}, "level": "third", "people": 6, "salt_pct": 0.8,
+        "vessel": {"diameter_cm": 28, "height_cm": 14, "lid": "tight"}, "level": "three_quarters", "people": 6, "salt_pct": 0.8,
         "pan": {"diameter_cm": 30, "mass_kg": 3, "material": "iron"}, "hob": {"watts": 3000, "kind": "gas"},
         "bench": {"base": "unsalted_stock"},
     });

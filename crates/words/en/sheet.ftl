@@ -209,7 +209,6 @@ lift-why = Keep what runs from it.
 lift-out-why = Out with it: { $out }. Keep what runs from the meat.
 # $fat (Volume) $deep (Length)
 skim = Let it settle and skim the fat: about { $fat }, { $deep } deep
-    .little = Let it settle and skim what fat there is
     .why = Half off the flame, the fat gathers on the still side. Do it before anything thickens.
 sauce-why = Weak: reduce it. Right but thin: thicken it. Salty, bitter or sour: don't reduce.
 rest = The meat rests, covered

@@ -996,6 +996,7 @@ export interface components {
              * @description Portions.
              */
             portions: number;
+            pressure?: components["schemas"]["PressureMinutes"] | null;
             /** @description Tender by P5, P10, … P95, min; `null` from where no cook gets there. */
             ready_at_min: (number | null)[];
             /** @description Tender, from the meat meeting the heat. */
@@ -1376,8 +1377,8 @@ export interface components {
         /**
          * @description What the computation needs to know of a cut. Percentages are of the raw mass.
          *
-         *     Figures are working values, fitted to practice; published composition of beef cuts
-         *     scatters more widely than the rows differ.
+         *     Resistances are fitted (`./dev fit`), but those of blade, point, sirloin and stewing mix, which no row of practice has; the
+         *     rest are working values: published composition of beef cuts scatters more widely than the rows differ.
          */
         CutFacts: {
             /** @description Middle and longest side of a piece over its thickness. */
@@ -1608,6 +1609,7 @@ export interface components {
             mass_kg: number;
             /** @description Oddities, and reasons for what is null. */
             notes: string[];
+            own_time?: components["schemas"]["OwnTime"] | null;
             /** @description Each cut or size of a mixed pot; empty for one. */
             parts?: components["schemas"]["PartForecast"][];
             /**
@@ -1620,6 +1622,7 @@ export interface components {
              * @description Plates of 165 g cooked.
              */
             portions?: number | null;
+            pressure?: components["schemas"]["PressureMinutes"] | null;
             /** @description Tender, minutes from the meat meeting the heat. */
             ready_min: components["schemas"]["Quantiles"];
             /**
@@ -2753,6 +2756,26 @@ export interface components {
              */
             liquid_left_l?: number | null;
         };
+        /** @description What becomes of the meat in the time the cook has fixed. */
+        OwnTime: {
+            /**
+             * Format: double
+             * @description P(tender when it is over).
+             */
+            chance: number;
+            /**
+             * Format: double
+             * @description The time, min; at pressure where the last heat is under pressure.
+             */
+            min: number;
+            /**
+             * Format: double
+             * @description The shortest time with which nine in ten are tender, min; `null` where none is.
+             */
+            sure_min?: number | null;
+            /** @description Both in a sentence. */
+            text: string;
+        };
         /** @description A frying pan. */
         Pan: {
             /**
@@ -3293,6 +3316,7 @@ export interface components {
             schools: components["schemas"]["School"][];
             /** @description Through the pan. */
             sear: components["schemas"]["SearPlan"];
+            seasoning?: components["schemas"]["Seasoning"] | null;
             /** @description What has to be bought. */
             shopping: components["schemas"]["ShoppingItem"][];
             /** @description The order of work. */
@@ -3308,6 +3332,31 @@ export interface components {
             trimmed_kg: number;
             /** @description What to mind. */
             warnings: components["schemas"]["Caution"][];
+        };
+        /** @description The minutes of a pressure pot. */
+        PressureMinutes: {
+            /**
+             * Format: double
+             * @description Closing the lid to pressure.
+             */
+            come_up_min: number;
+            /**
+             * Format: double
+             * @description An hour on keep-warm softens as much as so many minutes at pressure.
+             */
+            keep_warm_min: number;
+            /**
+             * Format: double
+             * @description Heat off to the lid open.
+             */
+            release_min: number;
+            /**
+             * Format: double
+             * @description What to set it to: the cook's own time, or the one solved for with the chance asked for.
+             */
+            set_min: number;
+            /** @description All of it in a sentence. */
+            text: string;
         };
         /** @description A probe in a kitchen file. */
         ProbeInFile: {
@@ -3806,6 +3855,36 @@ export interface components {
              */
             wait_to_brown_min?: number | null;
         };
+        /** @description Salt at the end of the cook, nothing reduced yet. */
+        Seasoning: {
+            /**
+             * Format: double
+             * @description Strength of the meat as it is eaten.
+             */
+            meat_g_per_kg: number;
+            /**
+             * Format: double
+             * @description Strength of both on a plate.
+             */
+            plate_g_per_kg: number;
+            /**
+             * Format: double
+             * @description In the liquid, g.
+             */
+            sauce_g: number;
+            /**
+             * Format: double
+             * @description Its strength.
+             */
+            sauce_g_per_kg: number;
+            /**
+             * Format: double
+             * @description Reduced below this the plate, or the sauce by itself, grows too salty, L.
+             */
+            stop_at_l: number;
+            /** @description How that tastes. */
+            verdict: components["schemas"]["Verdict"];
+        };
         /**
          * @description What a slow cooker or pressure pot is set to.
          * @enum {string}
@@ -4222,10 +4301,10 @@ export interface components {
             tender?: boolean | null;
         };
         /**
-         * @description Whether a way fits.
+         * @description How the plate tastes.
          * @enum {string}
          */
-        Verdict: "fits" | "tight" | "too_late" | "unsuitable";
+        Verdict: "flat" | "right" | "salty";
         /** @description A version of a plan, by its number and hour. */
         VersionView: {
             /** Format: date-time */

@@ -13,7 +13,7 @@ use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
 use crate::forecast::chance;
 use crate::kitchen::Kit;
-use crate::sheet::Worked;
+use crate::sheet::{Worked, hands_on_min, lay};
 use crate::ways::{MOVE_MIN, Medium};
 
 /// From this chance on a way is tight rather than too late.
@@ -147,6 +147,13 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
     let (voice, people, loads) = (case.voice, f64::from(block.people), f64::from(variant.loads));
     let times = Times::of(block, &worked);
     let sauce = Sauce::of(&worked, loads);
+    let tasks = lay(
+        &plan,
+        &worked,
+        times.met_heat_at,
+        plus_minutes(times.met_heat_at, times.needed_min.unwrap_or(times.there_min)),
+        None,
+    );
     let chance_ready = worked.chance_within(times.there_min);
     let (verdict, why) = verdict(block, &worked, &variant, &times, chance_ready);
     let clashes = clashes(block, variant.kit, &times);
@@ -178,7 +185,7 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         at_pressure_min: forecast.at_pressure_min,
         pressure: worked.pressure.clone(),
         lead_min: times.lead_min,
-        hands_on_min: durations.hands_on_min() * (1.0 + 0.6 * (loads - 1.0)),
+        hands_on_min: (hands_on_min(&tasks) + durations.fire_min + durations.tending_min) * (1.0 + 0.6 * (loads - 1.0)),
         finishing_min: times.finishing_min,
         hold_min: times.hold_min,
         yield_kg,

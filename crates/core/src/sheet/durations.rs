@@ -3,7 +3,7 @@
 use ergastic_words::{Join, Said};
 
 use crate::bench::{Addition, Larder};
-use crate::cuts::EatenAs;
+use crate::cuts::{EatenAs, STEWING_PIECE_M};
 use crate::finish::{SauceRequest, path};
 use crate::forecast::{Case, Forecast, come_up_s};
 use crate::kitchen::Kitchen;
@@ -11,6 +11,10 @@ use crate::plan::Plan;
 use crate::prepare::{SearPlan, salting, sear};
 use crate::safety::Caution;
 
+/// Less fat than this is not skimmed, mm.
+const LITTLE_FAT_MM: f64 = 1.0;
+/// One look at the meat, min.
+pub(super) const LOOK_MIN: f64 = 2.0;
 /// Less liquid than this is not made into a sauce, L.
 const NO_SAUCE_L: f64 = 0.05;
 
@@ -21,6 +25,10 @@ pub struct Durations {
     pub salt_g: f64,
     /// What is done with it.
     pub salting: Said,
+    /// Salting takes, min.
+    pub salting_min: f64,
+    /// Out of the cold, and patted dry, takes, min.
+    pub take_out_min: f64,
     /// Salted this long before the pan, min.
     pub salt_ahead_min: f64,
     /// Out of the cold this long before the pan.
@@ -90,12 +98,44 @@ struct SauceWork {
     making: Said,
 }
 
-/// Minutes from the board to the plate.
-fn cutting_up_min(eaten_as: EatenAs) -> f64 {
+/// Minutes from the board to the plate: the knife or two forks go on by weight, chunks only change their pot. Working values.
+fn cutting_up_min(eaten_as: EatenAs, yield_kg: f64) -> f64 {
     match eaten_as {
-        EatenAs::Slice | EatenAs::Pull | EatenAs::Probe => 10.0,
-        EatenAs::Fork | EatenAs::Spoon => 5.0,
+        EatenAs::Slice | EatenAs::Pull | EatenAs::Probe => (4.0 + 3.0 * yield_kg).clamp(5.0, 15.0).ceil(),
+        EatenAs::Fork | EatenAs::Spoon => 2.0,
     }
+}
+
+/// Salting so many pieces, min: a joint is rubbed, cubes are tossed. Working value.
+fn salting_min(pieces: u32) -> f64 {
+    f64::clamp(2.0 + 0.5 * f64::from(pieces), 3.0, 6.0).ceil()
+}
+
+/// Out of the cold and dry, min: the waiting is no work. Working value.
+fn taking_out_min(pieces: u32) -> f64 {
+    f64::clamp(1.0 + 0.25 * f64::from(pieces), 2.0, 8.0).ceil()
+}
+
+/// At the pot before the liquid is in, min: scraping up, softening what there is to soften, boiling down what is poured. Working
+/// values.
+fn into_the_pot_min(bench: &crate::bench::Prepare) -> f64 {
+    let softened = if bench.aromatics().is_empty() { 0.0 } else { 5.0 };
+    let boiled_down = if bench.deglazes().is_some() { 4.0 } else { 0.0 };
+    3.0 + softened + boiled_down
+}
+
+/// Skimming a cap so deep, min: a thin one is a few passes of the ladle, none at all is none. Working values.
+fn skimming_min(fat_mm: f64) -> f64 {
+    match fat_mm {
+        mm if mm < LITTLE_FAT_MM => 0.0,
+        mm => (3.0 + mm).clamp(4.0, 10.0).ceil(),
+    }
+}
+
+/// Rest helps what is cut in slices from one piece; cubes and what is pulled or spooned need none. Practice.
+fn resting_min(way_min: f64, eaten_as: EatenAs, thickness_m: f64) -> f64 {
+    let carved = matches!(eaten_as, EatenAs::Slice | EatenAs::Probe) && thickness_m > STEWING_PIECE_M;
+    if carved { way_min } else { 0.0 }
 }
 
 impl SauceWork {
@@ -104,7 +144,7 @@ impl SauceWork {
         Self { skim_min: 0.0, make_min: 0.0, making: Said::nothing() }
     }
 
-    fn of(plan: &Plan, kitchen: &Kitchen, left: SauceRequest) -> Self {
+    fn of(plan: &Plan, kitchen: &Kitchen, left: SauceRequest, fat_mm: f64) -> Self {
         let skims = left.fat_l.is_some_and(|fat_l| fat_l > 0.0);
         let wanted = SauceRequest {
             vessel: Some(plan.request(kitchen).vessel.unwrap_or_default()),
@@ -117,7 +157,7 @@ impl SauceWork {
         let after_skim = steps.into_iter().skip(usize::from(skims));
         let minutes: f64 = after_skim.clone().map(|step| step.min).sum();
         Self {
-            skim_min: 10.0,
+            skim_min: skimming_min(fat_mm),
             // Whole fives: a finishing that is planned to the minute is not kept.
             make_min: (minutes.clamp(5.0, 60.0) / 5.0).ceil() * 5.0,
             making: Said::list(after_skim.map(|step| step.what), Join::Sentences),
@@ -154,16 +194,22 @@ impl Durations {
             ..Default::default()
         };
         let makes_sauce = liquid_left_l > NO_SAUCE_L && last.makes_sauce;
-        let sauce = if makes_sauce { SauceWork::of(plan, kitchen, left) } else { SauceWork::none() };
+        let sauce = if makes_sauce {
+            SauceWork::of(plan, kitchen, left, fat_l / case.pot().floor_m2)
+        } else {
+            SauceWork::none()
+        };
         let come_up_min = (come_up_s(case) / 300.0).ceil() * 5.0;
         let first_heat_min = if way.comes_up { come_up_min } else { 5.0 };
         Self {
             salt_g,
             salting,
+            salting_min: salting_min(case.pieces),
+            take_out_min: taking_out_min(case.pieces),
             salt_ahead_min: plan.prepare.brine.map_or(plan.prepare.salt_h, |brine| brine.hours) * 60.0,
             take_out_ahead_min: 30.0,
             heat_pan_min: sear.as_ref().map_or(0.0, |sear| sear.heat_pan_min.ceil().clamp(3.0, 15.0)),
-            deglaze_min: way.into_it_min.unwrap_or(if sear.is_none() { 8.0 } else { 12.0 }),
+            deglaze_min: way.into_it_min.unwrap_or_else(|| into_the_pot_min(&plan.prepare)),
             sear,
             come_up_min: first_heat_min,
             preheat_min: way.preheat_min,
@@ -177,13 +223,13 @@ impl Durations {
             base: if case.liquid_l > 0.005 { plan.prepare.base } else { Larder::Water },
             bones: case.parts.iter().any(|part| part.bone_pct > 0.0),
             take_out: plan.prepare.take_out(case),
-            lift_min: 5.0,
+            lift_min: 3.0,
             skim_min: sauce.skim_min,
             sauce_min: sauce.make_min,
-            rest_min: last.rest_min,
+            rest_min: resting_min(last.rest_min, case.main().eaten_as, case.main().sides_m[0]),
             sauce_making: sauce.making,
-            slice_min: cutting_up_min(case.main().eaten_as),
-            plate_min: 5.0,
+            slice_min: cutting_up_min(case.main().eaten_as, forecast.yield_kg.unwrap_or(case.mass_kg)),
+            plate_min: (2.0 + 0.5 * f64::from(plan.people)).clamp(3.0, 15.0).ceil(),
             fat_l,
             liquid_left_l: f64::max(0.05, liquid_left_l),
             liquid_salt_g,
@@ -213,13 +259,5 @@ impl Durations {
     /// The least time from now to the meat meeting the heat, which itself may have to get hot.
     pub fn soonest_min(&self) -> f64 {
         f64::max(self.lead_min(), self.preheat_min.map_or(0.0, |preheat| preheat - self.preheat_slack_min))
-    }
-
-    /// Hands-on minutes from salting to plates.
-    pub fn hands_on_min(&self) -> f64 {
-        // Coming to a simmer wants an eye on it, not both hands.
-        let before = 10.0 + 10.0 + self.fire_min + self.lead_min() + 0.5 * self.come_up_min;
-        let over = 5.0 * self.looks as f64 + self.tending_min;
-        before + over + self.lift_min + self.skim_min + self.sauce_min + self.slice_min + self.plate_min
     }
 }

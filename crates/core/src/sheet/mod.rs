@@ -11,7 +11,7 @@ mod worked;
 pub(crate) use back::timing;
 pub use back::{Conflict, Sheet, work_back, work_back_and_forecast};
 pub use durations::Durations;
-pub use lay::lay;
+pub use lay::{hands_on_min, lay};
 pub use remedies::Remedy;
 pub use tasks::{Task, TaskId, TaskKind, Window};
 pub use worked::{Ready, Worked};

@@ -13,8 +13,6 @@ use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::worked::Worked;
 use crate::ways::{Lane, Medium, tasks};
 
-/// Salting, min.
-const SALTING_MIN: f64 = 10.0;
 /// From so long ahead on salt seasons more than the surface, h.
 const SEASONS_FROM_H: f64 = 3.0;
 
@@ -33,7 +31,7 @@ pub(super) fn before_the_heat(
         salt(layer, plan, worked, pan_at, take_out_at, floor);
     }
     let seared = durations.sear.is_some();
-    let minutes = 10.0_f64.min(minutes_between(take_out_at, pan_at).max(0.0));
+    let minutes = durations.take_out_min.min(minutes_between(take_out_at, pan_at).max(0.0));
     let task = layer.add(Draft {
         id: TaskId::TakeOut,
         kind: TaskKind::TakeOut,
@@ -69,7 +67,7 @@ fn salt(layer: &mut Layer, plan: &Plan, worked: &Worked, pan_at: Timestamp, take
     let durations = &worked.durations;
     let salt_at = before_bed(plus_minutes(pan_at, -durations.salt_ahead_min), worked).max(floor).min(take_out_at);
     let ahead_h = minutes_between(salt_at, pan_at) / 60.0;
-    let squeezed = minutes_between(salt_at, take_out_at) < SALTING_MIN;
+    let squeezed = minutes_between(salt_at, take_out_at) < durations.salting_min;
     layer.add(Draft {
         id: TaskId::Salt,
         kind: TaskKind::Salt,
@@ -83,7 +81,7 @@ fn salt(layer: &mut Layer, plan: &Plan, worked: &Worked, pan_at: Timestamp, take
         },
         // No time of its own is left: it is done while the pan gets hot.
         start: if squeezed { take_out_at } else { salt_at },
-        minutes: if squeezed { 0.0 } else { SALTING_MIN },
+        minutes: if squeezed { 0.0 } else { durations.salting_min },
         hands_on: !squeezed,
     });
 }
@@ -119,7 +117,7 @@ fn sear(layer: &mut Layer, worked: &Worked, pan_at: Timestamp) -> (TaskId, Times
         why: say::heat_pan_why(),
         start: pan_at,
         minutes: durations.heat_pan_min,
-        hands_on: true,
+        hands_on: false,
     });
     task.after = vec![TaskId::TakeOut];
     let mut at = plus_minutes(pan_at, durations.heat_pan_min);
@@ -158,6 +156,7 @@ fn before_bed(at: Timestamp, worked: &Worked) -> Timestamp {
     let (from, to) = (plus_minutes(at, -1440.0), plus_minutes(at, 1440.0));
     // Hours that can't be read hinder nobody: a kitchen is saved with good ones.
     let nights = spans("asleep", &worked.asleep, from, to, &worked.zone).unwrap_or_default();
-    let in_bed = nights.iter().find(|night| night.begin < plus_minutes(at, SALTING_MIN) && at < night.end);
+    let in_bed =
+        nights.iter().find(|night| night.begin < plus_minutes(at, worked.durations.salting_min) && at < night.end);
     in_bed.map_or(at, |night| plus_minutes(night.begin, -60.0))
 }

@@ -14,8 +14,8 @@ use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::worked::Worked;
 use crate::ways::{Lane, tasks};
 
-/// Less fat than this is not measured, mm.
-const LITTLE_FAT_MM: f64 = 0.5;
+/// A sauce that takes no longer keeps the hands at the pot, min.
+const STIRRED_MIN: f64 = 15.0;
 
 pub(super) fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at: Timestamp) {
     let (case, durations) = (&worked.case, &worked.durations);
@@ -53,18 +53,21 @@ pub(super) fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at
 /// Resting, then the knife or the forks.
 fn rest_and_slice(layer: &mut Layer, plan: &Plan, worked: &Worked, rest_at: Timestamp, slice_at: Timestamp) {
     let (case, durations) = (&worked.case, &worked.durations);
-    let rest = layer.add(Draft {
-        id: TaskId::Rest,
-        kind: TaskKind::Rest,
-        lane: Lane::Board,
-        what: say::rest(),
-        why: tasks::rest(&case.last().medium, case.main().eaten_as),
-        start: rest_at,
-        minutes: 0.0,
-        hands_on: false,
-    });
-    rest.end = slice_at;
-    rest.after = vec![TaskId::Lift];
+    let rests = durations.rest_min > 0.0;
+    if rests {
+        let rest = layer.add(Draft {
+            id: TaskId::Rest,
+            kind: TaskKind::Rest,
+            lane: Lane::Board,
+            what: say::rest(),
+            why: tasks::rest(&case.last().medium, case.main().eaten_as),
+            start: rest_at,
+            minutes: 0.0,
+            hands_on: false,
+        });
+        rest.end = slice_at;
+        rest.after = vec![TaskId::Lift];
+    }
     let into = match (durations.has_sauce(), plan.target) {
         (false, _) => BackInto::Nothing,
         (true, Target::Broth) => BackInto::Broth,
@@ -82,7 +85,7 @@ fn rest_and_slice(layer: &mut Layer, plan: &Plan, worked: &Worked, rest_at: Time
         minutes: durations.slice_min,
         hands_on: true,
     });
-    task.after = vec![TaskId::Rest];
+    task.after = vec![if rests { TaskId::Rest } else { TaskId::Lift }];
     if durations.has_sauce() {
         task.after.push(TaskId::Sauce);
     }
@@ -92,22 +95,20 @@ fn rest_and_slice(layer: &mut Layer, plan: &Plan, worked: &Worked, rest_at: Time
 fn sauce(layer: &mut Layer, worked: &Worked, skim_at: Timestamp) {
     let durations = &worked.durations;
     let fat_mm = durations.fat_l / worked.case.pot().floor_m2;
+    if durations.skim_min > 0.0 {
+        let task = layer.add(Draft {
+            id: TaskId::Skim,
+            kind: TaskKind::Skim,
+            lane: Lane::Hob,
+            what: say::skim(Volume(durations.fat_l), Length(fat_mm)),
+            why: say::skim_why(),
+            start: skim_at,
+            minutes: durations.skim_min,
+            hands_on: true,
+        });
+        task.after = vec![TaskId::Lift];
+    }
     let task = layer.add(Draft {
-        id: TaskId::Skim,
-        kind: TaskKind::Skim,
-        lane: Lane::Hob,
-        what: if fat_mm < LITTLE_FAT_MM {
-            say::skim_little()
-        } else {
-            say::skim(Volume(durations.fat_l), Length(fat_mm))
-        },
-        why: say::skim_why(),
-        start: skim_at,
-        minutes: durations.skim_min,
-        hands_on: true,
-    });
-    task.after = vec![TaskId::Lift];
-    layer.add(Draft {
         id: TaskId::Sauce,
         kind: TaskKind::Sauce,
         lane: Lane::Hob,
@@ -115,6 +116,8 @@ fn sauce(layer: &mut Layer, worked: &Worked, skim_at: Timestamp) {
         why: say::sauce_why(),
         start: plus_minutes(skim_at, durations.skim_min),
         minutes: durations.sauce_min,
-        hands_on: true,
+        // A long reduction is stirred now and then.
+        hands_on: durations.sauce_min <= STIRRED_MIN,
     });
+    task.after = vec![if durations.skim_min > 0.0 { TaskId::Skim } else { TaskId::Lift }];
 }

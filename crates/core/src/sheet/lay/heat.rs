@@ -9,6 +9,7 @@ use crate::forecast::PressureMinutes;
 use crate::heat::pot::Lid;
 use crate::plan::Plan;
 use crate::safety;
+use crate::sheet::durations::LOOK_MIN;
 use crate::sheet::tasks::{Task, TaskId, TaskKind, Window};
 use crate::sheet::worked::Worked;
 use crate::ways::{LOOK_EVERY_MIN, Lane, MOVE_MIN, Medium, tasks};
@@ -30,7 +31,8 @@ pub(super) fn over_the_heat(layer: &mut Layer, plan: &Plan, worked: &Worked, met
         why,
         start: met_heat,
         minutes: durations.come_up_min,
-        hands_on: true,
+        // Coming to a simmer wants an eye on it, not both hands.
+        hands_on: durations.come_up_min <= MOVE_MIN,
     });
     task.after = vec![TaskId::Deglaze];
     if !on_the_hob && durations.preheat_min.is_some() {
@@ -195,7 +197,7 @@ fn looks(layer: &mut Layer, worked: &Worked, met_heat: Timestamp, lift_at: Times
             what: if i == 0 { first.clone() } else { again.clone() },
             why: if i == 0 { say::first_look_why(sign) } else { say::look_why(sign) },
             start,
-            minutes: 5.0,
+            minutes: LOOK_MIN,
             hands_on: true,
         });
         task.after = vec![TaskId::Simmer];

@@ -10,11 +10,17 @@ use jiff::Timestamp;
 
 use super::tasks::Task;
 use super::worked::Worked;
+use crate::clock::minutes_between;
 use crate::plan::Plan;
 use before::before_the_heat;
 use finishing::finishing;
 use heat::over_the_heat;
 use layer::Layer;
+
+/// Minutes of a pair of hands in some tasks.
+pub fn hands_on_min(tasks: &[Task]) -> f64 {
+    tasks.iter().filter(|task| task.hands_on).map(|task| minutes_between(task.start, task.end)).sum()
+}
 
 /// Lays the tasks of a plan whose meat meets the heat at `met_heat` and is lifted at `lift_at`.
 ///
