@@ -1,7 +1,7 @@
 //! Salt is conserved over surface, meat and liquid, and judged on the plate.
 
 use ergastic_core::kitchen::Kitchen;
-use ergastic_core::prepare::{PrepareRequest, SaltVerdict, Seasoning, prepare_request};
+use ergastic_core::prepare::{PrepareRequest, Seasoned, Seasoning, prepare_request};
 use serde_json::{Value, json};
 
 fn seasoned(request: Value) -> Seasoning {
@@ -35,8 +35,8 @@ fn salt_from_the_pan_goes_to_the_sauce_and_salt_from_the_day_before_stays_longer
     assert!(at_the_pan.sauce_g > the_day_before.sauce_g + 1.0, "{at_the_pan:?} {the_day_before:?}");
     assert!(the_day_before.meat_g_per_kg > at_the_pan.meat_g_per_kg);
     assert!(at_the_pan.sauce_g > 0.5 * 0.94 * 1.4 * 12.5, "most of it: {at_the_pan:?}");
-    assert_eq!(the_day_before.verdict, SaltVerdict::Right, "{the_day_before:?}");
-    assert_eq!(left_alone.verdict, SaltVerdict::Flat);
+    assert_eq!(the_day_before.verdict, Seasoned::Right, "{the_day_before:?}");
+    assert_eq!(left_alone.verdict, Seasoned::Flat);
     assert!(left_alone.sauce_g.abs() < 1e-6);
 }
 
@@ -46,11 +46,8 @@ fn soy_on_unsalted_meat_is_not_too_salty_and_on_salted_meat_it_may_be() {
         seasoned(braise(json!({"salt_pct": salt_pct, "ingredients": [{"what": "soy_sauce", "ml": ml}]})))
     };
     let unsalted = soy(80.0, 0.0);
-    assert!(
-        unsalted.verdict != SaltVerdict::Salty && unsalted.sauce_g_per_kg > unsalted.plate_g_per_kg,
-        "{unsalted:?}"
-    );
+    assert!(unsalted.verdict != Seasoned::Salty && unsalted.sauce_g_per_kg > unsalted.plate_g_per_kg, "{unsalted:?}");
     let both = soy(160.0, 1.5);
-    assert_eq!(both.verdict, SaltVerdict::Salty, "{both:?}");
+    assert_eq!(both.verdict, Seasoned::Salty, "{both:?}");
     assert!(both.stop_at_l > unsalted.stop_at_l);
 }

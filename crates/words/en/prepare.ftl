@@ -318,3 +318,10 @@ buy-dry-hardwood = dry hardwood, no resin
 buy-fat = beef or duck fat
 buy-strings = lengths of kitchen string
 buy-briquettes = briquettes
+
+# $plate (Strength) $verdict (Key) $stop (Volume)
+seasoned = Meat and sauce on the plate come to { $plate } together: { $verdict ->
+        [flat] flat, taste it and salt at the end.
+        [salty] too salty.
+       *[right] well salted. Reduced under { $stop } it grows too salty.
+    }

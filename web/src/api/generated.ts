@@ -3855,6 +3855,11 @@ export interface components {
              */
             wait_to_brown_min?: number | null;
         };
+        /**
+         * @description How the plate tastes.
+         * @enum {string}
+         */
+        Seasoned: "flat" | "right" | "salty";
         /** @description Salt at the end of the cook, nothing reduced yet. */
         Seasoning: {
             /**
@@ -3882,8 +3887,10 @@ export interface components {
              * @description Reduced below this the plate, or the sauce by itself, grows too salty, L.
              */
             stop_at_l: number;
+            /** @description The plate in a sentence. */
+            text: string;
             /** @description How that tastes. */
-            verdict: components["schemas"]["Verdict"];
+            verdict: components["schemas"]["Seasoned"];
         };
         /**
          * @description What a slow cooker or pressure pot is set to.
@@ -4301,10 +4308,10 @@ export interface components {
             tender?: boolean | null;
         };
         /**
-         * @description How the plate tastes.
+         * @description Whether a way fits.
          * @enum {string}
          */
-        Verdict: "flat" | "right" | "salty";
+        Verdict: "fits" | "tight" | "too_late" | "unsuitable";
         /** @description A version of a plan, by its number and hour. */
         VersionView: {
             /** Format: date-time */

@@ -32,7 +32,7 @@ pub use request::PrepareRequest;
 pub use salt::{BrineAnswer, SaltAnswer, SaltSource, depth_mm, salting};
 pub use schools::{School, SchoolOption, tempered_c};
 pub use sear::{PanPoint, SearPlan, sear};
-pub use seasoning::{Seasoning, Verdict as SaltVerdict};
+pub use seasoning::{Seasoned, Seasoning};
 pub use shopping::ShoppingItem;
 pub use steps::BenchStep;
 pub use trim::Trimmed;

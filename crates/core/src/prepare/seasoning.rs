@@ -1,5 +1,6 @@
 //! Salt as it is eaten: in the meat, in the sauce, and on the plate where both meet.
 
+use ergastic_words::{Strength, Volume, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -21,13 +22,24 @@ const NO_SAUCE_L: f64 = 0.03;
 /// How the plate tastes.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-pub enum Verdict {
+pub enum Seasoned {
     /// Wants salt.
     Flat,
     /// Well salted.
     Right,
     /// Too salty.
     Salty,
+}
+
+impl Seasoned {
+    /// Its name in JSON.
+    fn key(self) -> &'static str {
+        match self {
+            Self::Flat => "flat",
+            Self::Right => "right",
+            Self::Salty => "salty",
+        }
+    }
 }
 
 /// Salt at the end of the cook, nothing reduced yet.
@@ -42,9 +54,11 @@ pub struct Seasoning {
     /// Strength of both on a plate.
     pub plate_g_per_kg: f64,
     /// How that tastes.
-    pub verdict: Verdict,
+    pub verdict: Seasoned,
     /// Reduced below this the plate, or the sauce by itself, grows too salty, L.
     pub stop_at_l: f64,
+    /// The plate in a sentence.
+    pub text: String,
 }
 
 impl Seasoning {
@@ -63,12 +77,21 @@ impl Seasoning {
             if bench.level == Some(Level::Soup) { liquid_l } else { f64::min(liquid_l, SAUCE_TO_MEAT * meat.kg) };
         let (sauce_g_per_kg, plate_g_per_kg) = (sauce_g / liquid_l, meat.plate(sauce_g / liquid_l, eaten_l));
         let verdict = match plate_g_per_kg {
-            plate if plate > SALTY_G_PER_KG => Verdict::Salty,
-            plate if plate < FLAT_G_PER_KG => Verdict::Flat,
-            _ => Verdict::Right,
+            plate if plate > SALTY_G_PER_KG => Seasoned::Salty,
+            plate if plate < FLAT_G_PER_KG => Seasoned::Flat,
+            _ => Seasoned::Right,
         };
         let stop_at_l = f64::max(sauce_g / SAUCE_G_PER_KG, meat.stop_l(sauce_g, eaten_l));
-        Some(Self { sauce_g, sauce_g_per_kg, meat_g_per_kg: meat.salt_g / meat.kg, plate_g_per_kg, verdict, stop_at_l })
+        let text = case.voice.say(say::seasoned(Strength(plate_g_per_kg), verdict.key(), Volume(stop_at_l)));
+        Some(Self {
+            text,
+            sauce_g,
+            sauce_g_per_kg,
+            meat_g_per_kg: meat.salt_g / meat.kg,
+            plate_g_per_kg,
+            verdict,
+            stop_at_l,
+        })
     }
 }
 

@@ -5,7 +5,7 @@ use ergastic_words::{Join, Minutes, Percent, Said, Span, Strength, Temperature, 
 use super::laid::Laid;
 use super::later::{beans_need_boiling, waits};
 use super::pot::PotAnswer;
-use super::seasoning::{SALTY_G_PER_KG, Verdict as SaltVerdict};
+use super::seasoning::{SALTY_G_PER_KG, Seasoned};
 use crate::bench::{Larder, MarinadeOf, Surface};
 use crate::cuts::Cut;
 use crate::heat::pressure::FULLEST;
@@ -74,7 +74,7 @@ impl Laid<'_> {
         let twice = !corned && has(Larder::SaltedRub) && salt.g > 0.5;
         found.add_if(twice, "salted_again", say::salted_twice);
         match (self.seasoning, self.pot) {
-            (Some(seasoning), _) if seasoning.verdict == SaltVerdict::Salty => {
+            (Some(seasoning), _) if seasoning.verdict == Seasoned::Salty => {
                 let (sauce, plate) = (Strength(seasoning.sauce_g_per_kg), Strength(seasoning.plate_g_per_kg));
                 found.add("salty", say::salty(sauce, plate, Strength(SALTY_G_PER_KG)));
             }

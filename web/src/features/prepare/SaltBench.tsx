@@ -1,6 +1,6 @@
 import { Box, Flex, Stack, Text } from '@chakra-ui/react';
 import { SaltDepth } from '../../drawings/SaltDepth';
-import { editable, format, range } from '../../format/units';
+import { editable, format } from '../../format/units';
 import { Choice } from '../../ui/Choice';
 import { NumberField, Slider } from '../../ui/fields';
 import { Pairs } from '../../ui/Pairs';
@@ -13,7 +13,7 @@ const USUAL_PCT = 1.25;
 
 /** Salt by mass, how deep it gets, brine and soak, and every gram that ends in the sauce. */
 export function SaltBench({ plan, bench, prepared, units, setBench }: BenchProps) {
-  const { salt } = prepared;
+  const { salt, seasoning } = prepared;
   const corned = plan.forecast.cut === 'corned_brisket';
   const volume = editable.volume[units];
   const pct = bench.salt_pct ?? USUAL_PCT;
@@ -46,13 +46,11 @@ export function SaltBench({ plan, bench, prepared, units, setBench }: BenchProps
                   `${format('small_mass', source.g, units)} of salt`,
                 ]),
                 strength != null && ['the liquid when it is done', format('strength', strength, units)],
-                salt.halved_g_per_kg != null && [
-                  'reduced by half',
-                  `${format('strength', salt.halved_g_per_kg, units)}; sauces are ${range('strength', 10, 13, units)}, soups ${range('strength', 8, 10, units)}`,
-                ],
+                seasoning != null && ['the meat then', format('strength', seasoning.meat_g_per_kg, units)],
               ] as ([string, string] | null | false)[]
             ).filter((pair) => !!pair)}
           />
+          {seasoning != null && <Text marginTop={2}>{seasoning.text}</Text>}
         </Box>
       </Flex>
       <Flex gap={5} wrap="wrap" align="flex-end">
