@@ -85,3 +85,27 @@ fn hands_work_as_long_as_hands_do() {
         hands(serde_json::json!({"cut": "chuck", "mass_kg": 0.8, "size_mm": [40, 40, 40], "method": "pressure"}), 4);
     assert!((20.0..=45.0).contains(&weeknight), "{weeknight} min under pressure");
 }
+
+#[test]
+fn a_dish_that_no_flame_may_touch_starts_in_the_oven() {
+    let dish = |vessel: serde_json::Value| {
+        let meat = serde_json::json!({"cut": "chuck", "mass_kg": 1.2, "method": "braise", "heat": {"source": "oven", "set_c": 160},
+            "vessel": vessel, "liquid_l": 0.8});
+        let now = "2027-02-06T10:00:00Z".parse().unwrap();
+        work_back(&chuck_for(meat, "2027-02-06T20:00:00Z"), &Kitchen::default(), now).unwrap()
+    };
+    let over_min = |sheet: &ergastic_core::sheet::Sheet| sheet.lift_at.as_second() - sheet.met_heat_at.as_second();
+    let iron = dish(serde_json::json!({"diameter_cm": 26, "height_cm": 13, "material": "iron", "lid": "tight"}));
+    let simmers = |sheet: &ergastic_core::sheet::Sheet| {
+        sheet.tasks.iter().find(|task| task.kind == TaskKind::Simmer).unwrap().what.clone()
+    };
+    assert!(simmers(&iron).contains("simmer"), "{}", simmers(&iron));
+    for vessel in [
+        serde_json::json!({"diameter_cm": 26, "height_cm": 13, "material": "glass", "lid": "tight"}),
+        serde_json::json!({"width_cm": 22, "length_cm": 30, "height_cm": 10, "lid": "foil"}),
+    ] {
+        let cold = dish(vessel);
+        assert!(simmers(&cold).contains("into the oven") && !simmers(&cold).contains("simmer"), "{}", simmers(&cold));
+        assert!(over_min(&cold) > over_min(&iron) + 15 * 60, "cold glass warms slowly");
+    }
+}

@@ -78,6 +78,7 @@ from-the-mass = from the mass and the cut's usual shape
 common-size = a common size
 usual-cover = usual for this heat
 cold-liquid = as it comes from the tap or the jar
+cold-in-a-dish = a dish that goes into the oven is filled cold
 hot-liquid = hot liquid into a hot pot
 # $across (Length) $material (Key)
 round-pot = { $material ->

@@ -73,6 +73,10 @@ into-it-why = Hot liquid into a hot pot: cold liquid costs minutes.
 
 ## The moment from which the clock counts.
 
+# $liquid (Volume) $lid (Said)
+dish-in = Meat in with { $liquid } of liquid, { $lid }, and into the oven
+    .dry = Meat in, { $lid }, and into the oven
+    .why = It warms in the oven and not on a flame: that takes longer, and is reckoned in.
 # $liquid (Volume)
 pressure-in = Meat in with { $liquid } of thin hot liquid; lid locked, vent closed
     .juices = Meat in with its resting juices and { $liquid } of thin hot liquid; lid locked, vent closed

@@ -270,6 +270,12 @@ impl Vessel {
 }
 
 impl Vessel {
+    /// Whether it may stand on a flame or a plate: glass, ceramic, tins and oven dishes may not.
+    pub fn stands_on_a_hob(&self) -> bool {
+        let round = self.width_cm.is_none() && self.length_cm.is_none();
+        round && !matches!(self.material, Some(Material::Ceramic | Material::Glass))
+    }
+
     /// How wide it is: the diameter, or that of a circle of the same floor, m.
     pub fn across_m(&self) -> f64 {
         match (self.width_cm, self.length_cm) {

@@ -4,6 +4,7 @@ use ergastic_words::{Dial, Guide, Join, Minutes, Said, Temperature, Volume, prep
 
 use super::lane::Lane;
 use super::medium::{Cooling, Medium};
+use super::settings::Start;
 use crate::bench::{Larder, Wood};
 use crate::cuts::EatenAs;
 use crate::heat::coals::TURN_EVERY_MIN;
@@ -123,6 +124,11 @@ pub fn meets_the_heat(medium: &Medium, lid: Lid, facts: &Facts) -> Step {
         Medium::Bath { .. } => (Lane::Bath, say::bath_in(), say::bath_in_why()),
         Medium::Pit { .. } => (Lane::Pit, say::pit_in(), say::pit_in_why()),
         Medium::Chill { .. } => (Lane::Cold, say::cold_in(), say::cold_in_why()),
+        // What stands in the oven from the first is brought to no simmer on a hob.
+        Medium::Oven { start: Start::Oven | Start::ColdOven, .. } => {
+            let what = if poured { say::dish_in(liquid, lid.words()) } else { say::dish_in_dry(lid.words()) };
+            (Lane::Oven, what, say::dish_in_why())
+        }
         _ => match (poured, seared) {
             (false, _) => (Lane::Hob, say::pot_in_dry(), say::pot_in_dry_why()),
             (true, true) => (Lane::Hob, say::pot_in_juices(liquid), say::pot_in_why()),

@@ -67,6 +67,8 @@ fn foreign(heat: &Heat, method: Method) -> Option<(&'static str, &'static str)> 
 pub struct Place<'a> {
     /// The pot, as far as its size goes.
     pub pot: &'a Pot,
+    /// Whether the pot may stand on a hob.
+    pub stands_on_a_hob: bool,
     /// Across a round pot, or as wide as a square one is, m.
     pub across_m: f64,
     /// The air's pressure, Pa.
@@ -176,7 +178,7 @@ impl Heat {
                 Ok(Medium::Oven {
                     set_c: in_range("heat.set_c", set_c, 80.0, 260.0, Unit::Celsius)?,
                     fan: self.fan.unwrap_or(false),
-                    start: self.start.unwrap_or(Start::Hob),
+                    start: self.start.unwrap_or(if place.stands_on_a_hob { Start::Hob } else { Start::Oven }),
                 })
             }
             HeatSource::Coals => self.over_coals(place, fill),

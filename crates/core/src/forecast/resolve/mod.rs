@@ -77,7 +77,8 @@ impl ForecastRequest {
             notes.extend(overflows(&pot, &packing, liquid_l));
         }
         let poured = wet || matches!(stages[0].medium, Medium::Fat { .. });
-        let liquid_start_c = self.resolve_liquid_start(pot_method, poured, &mut fill)?;
+        let in_a_dish = matches!(stages[0].medium, Medium::Oven { .. }) && !vessel.stands_on_a_hob();
+        let liquid_start_c = self.resolve_liquid_start(pot_method, poured, in_a_dish, &mut fill)?;
         let members = self.resolve_members(parts.len(), stages.len())?;
         let body = self.resolve_body(liquid_l)?;
         let liquid_salt_g = in_range("liquid_salt_g", self.liquid_salt_g.unwrap_or(0.0), 0.0, 2000.0, Unit::Grams)?;
@@ -110,9 +111,16 @@ impl ForecastRequest {
     }
 
     /// How warm the liquid goes in, °C; nothing is assumed aloud of a way without any.
-    fn resolve_liquid_start(&self, pot_method: Option<Method>, poured: bool, fill: &mut Fill) -> Result<f64> {
+    fn resolve_liquid_start(
+        &self,
+        pot_method: Option<Method>,
+        poured: bool,
+        in_a_dish: bool,
+        fill: &mut Fill,
+    ) -> Result<f64> {
         let (usual_c, why): (f64, fn() -> Said) = match pot_method {
             Some(Method::SlowCooker) => (ROOM_C, say::cold_liquid),
+            _ if in_a_dish => (ROOM_C, say::cold_in_a_dish),
             _ => (60.0, say::hot_liquid),
         };
         let start_c = match self.liquid_start_c {

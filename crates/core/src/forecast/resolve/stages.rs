@@ -62,7 +62,8 @@ impl ForecastRequest {
         let pot = vessel.resolve(Lid::Tight).map_err(|error| error.within("vessel"))?;
         let across_m = vessel.across_m();
         let resolve = |method: Method, heat: &Heat, own: Option<Lid>, before: Option<&Medium>, fill: &mut Fill| {
-            let place = Place { pot: &pot, across_m, pressure_pa, boil_c, before };
+            let stands_on_a_hob = vessel.stands_on_a_hob();
+            let place = Place { pot: &pot, stands_on_a_hob, across_m, pressure_pa, boil_c, before };
             let medium = heat.resolve(method, &place, fill)?;
             let lid = lid_for(&medium, own, vessel)?;
             Ok::<_, Error>((medium, crate::heat::pot::Pot { lid, ..pot }))
