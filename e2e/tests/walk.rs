@@ -76,7 +76,7 @@ async fn from_a_cut_and_a_bell_to_a_log_line() -> Outcome {
     kitchen.says("Bring the sauce home").await?;
     kitchen.says("of cornflour, stirred in cold water").await?;
     kitchen.press("weak").await?;
-    kitchen.says("Boil it down").await?;
+    kitchen.says("Add unsalted liquid, don't reduce").await?;
     kitchen.fill("What to change next time", "Nothing at all").await?;
     kitchen.press("Close the cook").await?;
     kitchen.says("What came of it").await?;
