@@ -25,8 +25,7 @@ async fn from_a_cut_and_a_bell_to_a_log_line() -> Outcome {
     kitchen.press("Work it back from the bell").await?;
     kitchen.says("Start this cook").await?;
     kitchen.find("//h1[contains(., 'Saturday shin')]").await?;
-    for words in
-        ["Salt the meat", "Take the meat out", "bring it to a simmer", "First look", "Taste it", "Plate for 8"]
+    for words in ["Salt the meat", "Take the meat out", "bring it to a simmer", "First look", "Taste it", "Plate for 8"]
     {
         kitchen.says(words).await?;
     }
