@@ -56,7 +56,7 @@ fn a_pressure_pot_says_what_to_set_and_what_comes_before_and_after() {
         let plan = Plan { certainty: Some(certainty), ..chuck_for(meat.clone(), "2027-02-06T18:30:00Z") };
         let worked = Worked::new(&plan, &Kitchen::default(), &[], None).unwrap();
         let half = worked.forecast.at_pressure_min.unwrap().p50.unwrap();
-        (worked.pressure.unwrap(), half)
+        (worked.forecast.pressure.unwrap(), half)
     };
     let (sure, half) = set(0.9);
     let (even, _) = set(0.5);

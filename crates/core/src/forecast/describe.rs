@@ -5,7 +5,7 @@ use ergastic_words::Voice;
 use super::answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan};
 use super::evidence::{Weighted, update};
 use super::explain::explain;
-use super::own_time::{OwnTime, SURE};
+use super::own_time::OwnTime;
 use super::pressed::PressureMinutes;
 use super::record::{Frame, Recorder};
 use super::request::ForecastRequest;
@@ -64,11 +64,6 @@ pub fn forecast(request: &ForecastRequest) -> Result<Forecast> {
 #[must_use]
 pub fn complete(request: &ForecastRequest, case: &Case, mut answer: Forecast) -> Forecast {
     let at_pressure = answer.at_pressure_min.and_then(|minutes| minutes.p50);
-    answer.own_time = OwnTime::of(case);
-    if let Some(own) = &answer.own_time {
-        answer.chance_ready.get_or_insert(own.chance);
-        answer.notes.insert(0, own.text.clone());
-    }
     answer.thumb = thumb::of(request, case, answer.ready_min.p50, at_pressure);
     answer.notes.extend(notes::price_of_boiling(request, case, &answer).map(|note| case.voice.say(note)));
     answer
@@ -108,7 +103,9 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     let come_up_min = come_up_s.is_finite().then_some(come_up_s / MINUTE_S);
     let hold_s = |times: &Times| if times.came_up_s.is_finite() { times.hold_s } else { f64::INFINITY };
     let holds_s: Vec<f64> = ensemble.times.iter().map(hold_s).collect();
-    let pressure = PressureMinutes::of(case, &ensemble, &recorder.stage_ends_s, SURE);
+    let pressure = PressureMinutes::of(case, &ensemble, &recorder.stage_ends_s);
+    let own_time = OwnTime::of(case, &ensemble);
+    let chance_ready = chance_ready.or(own_time.as_ref().map(|own| own.chance));
     let parts = parts(case, &ensemble);
     let voice = case.voice;
     let mut notes = case.notes.clone();
@@ -125,7 +122,7 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
         stages: spans(case, &recorder),
         at_pressure_min: under_pressure.then(|| at_pressure(case, &holds_s, &ensemble.weights)),
         pressure,
-        own_time: None,
+        own_time: own_time.clone(),
         curve: shown().map(point).collect(),
         explained: None,
         inside,
@@ -145,7 +142,7 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
         portions: at_ready.as_ref().map(|frame| frame.left.yield_kg / crate::juices::PORTION_KG),
         thumb: Vec::new(),
         cautions: cautions::of(case, &recorder, p50_s, come_up_min.is_some()),
-        notes: notes.iter().map(|note| voice.say(note)).collect(),
+        notes: own_time.map(|own| own.text).into_iter().chain(notes.iter().map(|note| voice.say(note))).collect(),
         assumed: Assumed::of(case, |_| true),
     }
 }

@@ -10,8 +10,6 @@ use super::stats::{chance, quantile};
 use crate::units::MINUTE_S;
 use crate::ways::Medium;
 
-/// The chance that is called sure where nobody has said another.
-pub const SURE: f64 = 0.9;
 /// Cooks that place the odds.
 const MEMBERS: usize = 256;
 /// Nobody sets a longer time to the minute, min.
@@ -24,7 +22,7 @@ pub struct OwnTime {
     pub min: f64,
     /// P(tender when it is over).
     pub chance: f64,
-    /// The shortest time with which nine in ten are tender, min; `null` where none is.
+    /// The shortest time with the certainty asked for, min; `null` where none has it.
     pub sure_min: Option<f64>,
     /// Both in a sentence.
     pub text: String,
@@ -36,8 +34,8 @@ pub fn as_set(minutes: f64) -> f64 {
 }
 
 impl OwnTime {
-    /// The odds of a case's own time, if it has one.
-    pub fn of(case: &Case) -> Option<Self> {
+    /// The odds of a case's own time, if it has one: the chance by the dish's own ensemble, the surer time by cooks whose heat stays on.
+    pub fn of(case: &Case, ensemble: &Weighted) -> Option<Self> {
         let own_s = case.own_time_s()?;
         let mut open = Case { members: MEMBERS.min(case.members), ..case.clone() };
         let last = open.stages.len() - 1;
@@ -56,17 +54,17 @@ impl OwnTime {
         let needed_s: Vec<f64> = if pressed {
             times.iter().map(|times| times.hold_s).collect()
         } else {
-            let begins_s = update(&Case { members: 1, ..case.clone() }, &[], None).ensemble.over_s(0.5)? - own_s;
+            let begins_s = ensemble.over_s(0.5)? - own_s;
             ready_s.iter().map(|ready_s| f64::max(0.0, ready_s - begins_s)).collect()
         };
-        let chance = chance(&weights, |i| needed_s[i] <= own_s);
-        let sure_min = quantile(&needed_s, &weights, SURE).map(|s| as_set(s / MINUTE_S));
+        let chance = chance(&ensemble.weights, |i| ensemble.ready_s[i].is_finite());
+        let sure_min = quantile(&needed_s, &weights, case.certainty).map(|s| as_set(s / MINUTE_S));
         let min = own_s / MINUTE_S;
         let (own, odds, done) = (Minutes(min), Share(chance), case.main().eaten_as.done());
         let said = match sure_min {
             // No longer time makes a better word of it.
-            _ if chance >= SURE - 0.05 => say::own_time_does(own, odds, done),
-            Some(sure_min) => say::own_time(own, odds, done, Minutes(sure_min), Share(SURE)),
+            _ if chance >= case.certainty - 0.05 => say::own_time_does(own, odds, done),
+            Some(sure_min) => say::own_time(own, odds, done, Minutes(sure_min), Share(case.certainty)),
             None => say::own_time_only(own, odds, done),
         };
         Some(Self { min, chance, sure_min, text: case.voice.say(said) })

@@ -29,16 +29,16 @@ pub struct PressureMinutes {
 }
 
 impl PressureMinutes {
-    /// Of a case's first stage under pressure, set for a chance of being tender; none where it never comes up. `ends_s` are the
+    /// Of a case's first stage under pressure, set for its certainty; none where it never comes up. `ends_s` are the
     /// ends of the median run's stages.
-    pub fn of(case: &Case, ensemble: &Weighted, ends_s: &[f64], sure: f64) -> Option<Self> {
+    pub fn of(case: &Case, ensemble: &Weighted, ends_s: &[f64]) -> Option<Self> {
         let (at, stage) = case.stages.iter().enumerate().find(|(_, s)| matches!(s.medium, Medium::Pressure { .. }))?;
         let Medium::Pressure { hold_s, target_c, quick, .. } = stage.medium else { return None };
         let given = hold_s.filter(|s| s.is_finite());
         let holds_s: Vec<f64> = ensemble.times.iter().map(|times| times.hold_s).collect();
         let set_min = match given {
             Some(given) => given / MINUTE_S,
-            None => as_set(quantile(&holds_s, &ensemble.weights, sure)? / MINUTE_S),
+            None => as_set(quantile(&holds_s, &ensemble.weights, case.certainty)? / MINUTE_S),
         };
         let came_up_s: Vec<f64> = ensemble.times.iter().map(|times| times.came_up_s).collect();
         let come_up_s = quantile(&came_up_s, &ensemble.weights, 0.5)?;

@@ -211,6 +211,9 @@ with_meat! {
         /// When it has to be tender, minutes from the start.
         #[schema(minimum = 0, maximum = 14400)]
         pub deadline_min: Option<f64>,
+        /// The chance of being tender that is called sure: a plan and its kitchen say it, nobody else.
+        #[serde(skip)]
+        pub certainty: Option<f64>,
         /// Simulated cooks; 1 is the deterministic run at every median.
         #[schema(minimum = 1, maximum = 20000)]
         pub members: Option<u32>,

@@ -183,7 +183,7 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         too_far_min: forecast.too_far_min,
         ready_at_min: (1..20).map(|i| worked.ready_min(f64::from(i) * 0.05)).collect(),
         at_pressure_min: forecast.at_pressure_min,
-        pressure: worked.pressure.clone(),
+        pressure: forecast.pressure.clone(),
         lead_min: times.lead_min,
         hands_on_min: (hands_on_min(&tasks) + durations.fire_min + durations.tending_min) * (1.0 + 0.6 * (loads - 1.0)),
         finishing_min: times.finishing_min,

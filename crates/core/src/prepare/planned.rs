@@ -28,7 +28,7 @@ impl Plan {
 
     /// The forecast's request as the bench leaves it, in this kitchen.
     pub fn request(&self, kitchen: &Kitchen) -> ForecastRequest {
-        self.prepare.in_the_pot(&ForecastRequest { units: Some(kitchen.units), ..self.in_kitchen(kitchen) })
+        self.prepare.in_the_pot(&self.asked_in(kitchen))
     }
 
     /// The dish worked out at the bench, salt to lid.
@@ -38,13 +38,19 @@ impl Plan {
     pub fn at_the_bench(&self, kitchen: &Kitchen) -> Result<Prepared> {
         let price_per_kg = self.forecast.cut.and_then(|cut| kitchen.prices.get(&cut).copied());
         let dish = Dish {
-            forecast: ForecastRequest { units: Some(kitchen.units), ..self.in_kitchen(kitchen) },
+            forecast: self.asked_in(kitchen),
             bench: &self.prepare,
             people: self.people,
             price_per_kg,
             seared_anyway: false,
         };
         prepare(&dish, kitchen)
+    }
+
+    /// The same said in the kitchen's units, and as sure as it wants to be.
+    fn asked_in(&self, kitchen: &Kitchen) -> ForecastRequest {
+        let certainty = Some(self.certainty(kitchen));
+        ForecastRequest { units: Some(kitchen.units), certainty, ..self.in_kitchen(kitchen) }
     }
 
     /// The meat and its way with the kitchen's altitude and pot where the plan names none.

@@ -12,7 +12,7 @@ use super::tasks::{Task, TaskId};
 use super::worked::{Ready, Worked};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::{Error, Kind, Result};
-use crate::forecast::{Forecast, OwnTime, complete};
+use crate::forecast::{Forecast, complete};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::safety::Caution;
@@ -111,8 +111,8 @@ fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> R
     } else {
         Vec::new()
     };
-    if let Some(own) = OwnTime::of(&worked.case).filter(|own| own.chance < certainty) {
-        conflicts.push(Conflict { tasks: vec![TaskId::Braise], text: own.text });
+    if let Some(own) = worked.forecast.own_time.as_ref().filter(|own| own.chance < certainty) {
+        conflicts.push(Conflict { tasks: vec![TaskId::Braise], text: own.text.clone() });
     }
     let voice = worked.case.voice;
     let why = voice.say(say::why(Share(certainty), Span(ready_min), Span(finishing)));

@@ -2,7 +2,7 @@
 
 use ergastic_words::{Join, Said};
 
-use crate::bench::{Addition, Larder};
+use crate::bench::{Addition, Larder, Prepare};
 use crate::cuts::{EatenAs, STEWING_PIECE_M};
 use crate::finish::{SauceRequest, path};
 use crate::forecast::{Case, Forecast, come_up_s};
@@ -118,7 +118,7 @@ fn taking_out_min(pieces: u32) -> f64 {
 
 /// At the pot before the liquid is in, min: scraping up, softening what there is to soften, boiling down what is poured. Working
 /// values.
-fn into_the_pot_min(bench: &crate::bench::Prepare) -> f64 {
+fn into_the_pot_min(bench: &Prepare) -> f64 {
     let softened = if bench.aromatics().is_empty() { 0.0 } else { 5.0 };
     let boiled_down = if bench.deglazes().is_some() { 4.0 } else { 0.0 };
     3.0 + softened + boiled_down

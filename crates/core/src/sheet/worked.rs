@@ -8,9 +8,7 @@ use utoipa::ToSchema;
 use super::durations::Durations;
 use crate::clock::{Hours, minutes_between, plus_minutes, zone};
 use crate::error::Result;
-use crate::forecast::{
-    Case, Evidence, Forecast, PressureMinutes, Update, Weighted, chance, describe, quantile, update,
-};
+use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, update};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::units::MINUTE_S;
@@ -45,8 +43,6 @@ pub struct Worked {
     pub update: Update,
     /// What it says of the dish.
     pub forecast: Forecast,
-    /// The minutes of a pressure pot, set for the certainty asked for.
-    pub pressure: Option<PressureMinutes>,
     /// The lengths of the tasks.
     pub durations: Durations,
     /// The kitchen's zone.
@@ -65,12 +61,9 @@ impl Worked {
         let case = plan.resolve(kitchen)?;
         let update = update(&case, evidence, look_s);
         let forecast = describe(&case, Some(update.ensemble.clone()));
-        let ends_s: Vec<f64> =
-            forecast.stages.iter().map(|span| span.to_min.map_or(f64::INFINITY, |min| min * MINUTE_S)).collect();
-        let pressure = PressureMinutes::of(&case, &update.ensemble, &ends_s, plan.certainty(kitchen));
         let durations = Durations::of(plan, kitchen, &case, &forecast);
         let asleep = if kitchen.asleep.is_empty() { vec![usual_night()] } else { kitchen.asleep.clone() };
-        Ok(Self { case, update, forecast, pressure, durations, zone: zone("zone", &kitchen.zone)?, asleep })
+        Ok(Self { case, update, forecast, durations, zone: zone("zone", &kitchen.zone)?, asleep })
     }
 
     /// What the steps of its way are chosen by.

@@ -142,6 +142,8 @@ pub struct Case {
     pub softening: Softening,
     /// What earlier cooks have taught.
     pub known: Known,
+    /// The chance of being tender that is called sure.
+    pub certainty: f64,
     /// When it has to be tender, s.
     pub deadline_s: Option<f64>,
     /// Simulated cooks.

@@ -15,15 +15,6 @@ use crate::ways::Method;
 /// A piece no thinner than this is cut up for a stew, m.
 const STEW_CUBE_KG: f64 = 0.065;
 
-/// What the meat stands in, as far as it bears on its wear.
-#[derive(Debug, Clone, Copy)]
-pub(super) struct Wetness {
-    /// At a rolling boil.
-    pub rolls: bool,
-    /// In liquid under a lid all the way.
-    pub covered: bool,
-}
-
 /// What is said where no cut is named.
 pub(super) fn no_cut() -> Error {
     Error::missing("cut", errors::name_a_cut())
@@ -34,7 +25,7 @@ impl Meat {
     ///
     /// # Errors
     /// Names the first field that can't be used. A tender cut is refused here: ask [`Cut::refusal`] first.
-    pub(super) fn resolve(&self, method: Method, pot: Wetness, fill: &mut Fill, notes: &mut Vec<Said>) -> Result<Part> {
+    pub(super) fn resolve(&self, method: Method, wears: Wears, fill: &mut Fill, notes: &mut Vec<Said>) -> Result<Part> {
         let cut = self.cut.ok_or_else(no_cut)?;
         if let Some(why) = cut.refusal() {
             return Err(Error::new(Kind::Unsuitable, "cut", cut.key(), why));
@@ -48,8 +39,7 @@ impl Meat {
         };
         let eaten_as = fill.or("eaten_as", self.eaten_as, usual, say::as_eaten, |v| cuts::eaten(v.key()));
         let age = fill.or("age", self.age, Age::Young, say::most_beef, |_| say::young_beef());
-        let small = sides_m[0] <= STEWING_PIECE_M;
-        let wears = Wears { rolling_boil: pot.rolls, small_and_wet: pot.covered && small };
+        let wears = Wears { small_and_wet: wears.small_and_wet && sides_m[0] <= STEWING_PIECE_M, ..wears };
         Ok(Part {
             facts,
             mass_kg,

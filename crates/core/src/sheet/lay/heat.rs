@@ -82,9 +82,12 @@ fn stages(
     for (i, stage) in case.stages.iter().enumerate() {
         let number = i as u32;
         let last = i + 1 == case.stages.len();
-        let (stage_lane, what, why) =
-            tasks::over_the_heat(&stage.medium, stage.pot.lid, worked.pressure.as_ref().map(PressureMinutes::is_set));
-        let why = match (&worked.pressure, &stage.medium) {
+        let (stage_lane, what, why) = tasks::over_the_heat(
+            &stage.medium,
+            stage.pot.lid,
+            worked.forecast.pressure.as_ref().map(PressureMinutes::is_set),
+        );
+        let why = match (&worked.forecast.pressure, &stage.medium) {
             (Some(minutes), Medium::Pressure { .. }) => {
                 Said::list([Said::text(minutes.text.clone()), why], Join::Space)
             }
