@@ -2770,7 +2770,7 @@ export interface components {
             min: number;
             /**
              * Format: double
-             * @description The shortest time with which nine in ten are tender, min; `null` where none is.
+             * @description The shortest time with the certainty asked for, min; `null` where none has it.
              */
             sure_min?: number | null;
             /** @description Both in a sentence. */
