@@ -114,6 +114,11 @@ pub fn frozen_start(voice: Voice) -> Caution {
     Caution::new("frozen_start", say::frozen_start(), voice)
 }
 
+/// Bites in dry air.
+pub fn small_in_pit(voice: Voice) -> Caution {
+    Caution::new("small_in_pit", say::small_in_pit(), voice)
+}
+
 /// The liquid runs out before the end.
 pub fn boils_dry(hours: f64, voice: Voice) -> Caution {
     Caution::new("boils_dry", say::boils_dry(Span(hours * 60.0)), voice)

@@ -1,13 +1,14 @@
 //! Which way for this cut, and which cut for this way.
 
+use ergastic_core::bench::Sear;
 use ergastic_core::clock::{Hours, minutes_between, plus_minutes};
 use ergastic_core::cuts::{Cut, EatenAs};
 use ergastic_core::forecast::forecast;
 use ergastic_core::kitchen::{Kit, Kitchen};
-use ergastic_core::matching::{Choice, MatchRequest, Matched, Sort, Verdict, match_ways, overview};
+use ergastic_core::matching::{Buy, Choice, MatchRequest, Matched, Sort, Verdict, match_ways, overview};
 use ergastic_core::sheet::{TaskId, work_back};
 use ergastic_core::tender::Age;
-use ergastic_core::ways::Method;
+use ergastic_core::ways::{Lane, Method};
 use jiff::Timestamp;
 use proptest::prelude::*;
 
@@ -99,7 +100,8 @@ fn a_choice_is_what_its_plan_really_does() {
     for choice in choices(&matched).into_iter().filter(|choice| choice.verdict == Verdict::Fits) {
         let sheet = work_back(&choice.plan, &Kitchen::default(), matched.now).unwrap();
         assert_eq!(sheet.late_min, 0.0, "{}", choice.id);
-        assert_eq!(sheet.finishing_min, choice.finishing_min);
+        // A cap of fat a hair deeper takes a minute more to skim.
+        assert!((sheet.finishing_min - choice.finishing_min).abs() <= 1.0, "{}", choice.id);
         // The sheet's thousand cooks say what the match's few dozen did.
         let met = sheet.met_heat_at;
         let by_match = plus_minutes(choice.start_by.unwrap(), choice.lead_min);
@@ -222,8 +224,14 @@ fn recipes_are_checked_before_they_are_cooked() {
     assert!(short.not_yet > 0.9 && short.words.starts_with("Too short"), "{}", short.words);
     let right = check("chuck", "fork", "3½ h at 150 °C");
     assert!(right.chance > 0.8 && right.words.starts_with("That should do"), "{}", right.words);
-    let long = check("topside", "slice", "13 hours on low");
+    let long = check("topside", "slice", "13 hours on low in the slow cooker");
     assert!(long.too_far > 0.8 && long.words.starts_with("Too long"), "{}", long.words);
+    // Each guess can be changed, and changing it changes where it lands.
+    let guessed = check("chuck", "fork", "2 to 3 h in a low oven, uncovered at the end for half an hour");
+    assert_eq!(guessed.understood.stages.len(), 2);
+    let guess = guessed.understood.guesses.iter().find(|guess| guess.instead.len() == 2).unwrap();
+    let longer = check("chuck", "fork", &guess.instead[1].recipe);
+    assert!(longer.min > guessed.min + 15.0 && longer.not_yet < guessed.not_yet, "{guess:?}");
     for checked in [&short, &right, &long] {
         let lands = checked.lands;
         let all = lands.not_done + lands.slice + lands.fork + lands.probe + lands.pull + lands.spoon;
@@ -250,9 +258,9 @@ fn a_way_and_a_table_say_what_to_buy() {
     assert!(pulled.len() > 15 && pulled.windows(2).all(|pair| pair[0].verdict <= pair[1].verdict));
     let of = |cut: Cut| pulled.iter().find(|buy| buy.cut == cut).unwrap();
     assert!((of(Cut::Shin).cost.unwrap() - 9.0 * of(Cut::Shin).mass_kg).abs() < 0.01);
-    assert!(of(Cut::Oxtail).mass_kg > 1.6 * of(Cut::Chuck).mass_kg, "bone is paid for");
+    assert!(of(Cut::Oxtail).mass_kg > 1.3 * of(Cut::Chuck).mass_kg, "bone is paid for");
     assert_eq!(of(Cut::Cheek).cost, None);
-    for buy in &pulled {
+    for buy in pulled.iter().filter(|buy| buy.cut.facts().bone_pct < 10.0) {
         let plates = buy.yield_kg / 0.165;
         assert!((7.9..9.2).contains(&plates), "{}: {plates}", buy.name);
     }
@@ -332,6 +340,70 @@ proptest! {
                     prop_assert!(other.chance_ready >= choice.chance_ready - 1e-9, "{}", choice.id);
                 }
             }
+        }
+    }
+}
+
+#[test]
+fn short_of_time_says_what_would_make_it_and_what_that_loses() {
+    let hurried = |bell: &str, kit: &[&str]| {
+        asked(serde_json::json!({
+            "cut": "chuck", "mass_kg": 1.8, "people": 6, "eaten_as": "fork", "kit": kit,
+            "now": "2027-02-05T16:00", "bell": bell,
+        }))
+    };
+    // Chuck for six in two hours and a quarter: with a pressure pot it can be done.
+    let pressed = hurried("2027-02-05T18:15", &["oven", "hob", "pressure_pot"]);
+    let best = &pressed.ways[0].best;
+    assert_eq!((best.method, best.verdict), (Method::Pressure, Verdict::Fits), "{}: {}", best.name, best.chance_ready);
+    // Without one, smaller and unbrowned are offered with the minutes they win.
+    let stewed = hurried("2027-02-05T18:30", &["oven", "hob"]);
+    let quick: Vec<_> = choices(&stewed).into_iter().filter(|choice| choice.id.contains(".unbrowned")).collect();
+    assert!(!quick.is_empty() && quick.iter().all(|choice| choice.trade.contains("won by")), "{quick:?}");
+    let slow = choices(&stewed).into_iter().find(|choice| choice.id == "stew.simmer.cubed").unwrap();
+    assert!(quick.iter().any(|choice| choice.chance_ready > slow.chance_ready + 0.05));
+    // With time in hand nothing is given up.
+    let calm = hurried("2027-02-05T22:00", &["oven", "hob", "pressure_pot"]);
+    assert!(choices(&calm).iter().all(|choice| !choice.id.contains(".unbrowned")));
+}
+
+#[test]
+fn a_kitchen_without_a_hob_plans_without_one() {
+    let matched = asked(serde_json::json!({
+        "cut": "chuck", "mass_kg": 1.6, "kit": ["coals", "pit"], "now": "2027-02-05T09:00", "bell": "2027-02-05T19:00",
+    }));
+    let best = &matched.ways[0].best;
+    assert_eq!(best.verdict, Verdict::Fits, "{}", best.name);
+    let kitchen = Kitchen { kit: vec![Kit::Coals, Kit::Pit], ..Kitchen::default() };
+    for choice in choices(&matched).into_iter().filter(|choice| choice.verdict == Verdict::Fits) {
+        let sheet = work_back(&choice.plan, &kitchen, matched.now).unwrap();
+        for task in &sheet.tasks {
+            assert!(task.lane != Lane::Hob && !task.what.contains("hob"), "{}: {}", choice.id, task.what);
+        }
+    }
+    // With an oven alone the pot gets all its heat there, and nothing is browned on air.
+    let oven = asked(serde_json::json!({
+        "cut": "chuck", "mass_kg": 1.6, "kit": ["oven"], "now": "2027-02-05T09:00", "bell": "2027-02-05T19:00",
+    }));
+    let best = &oven.ways[0].best;
+    let with_hob = asked(serde_json::json!({
+        "cut": "chuck", "mass_kg": 1.6, "kit": ["oven", "hob"], "now": "2027-02-05T09:00", "bell": "2027-02-05T19:00",
+    }));
+    let same = choices(&with_hob).into_iter().find(|choice| choice.id == best.id).unwrap();
+    assert!(best.plan.prepare.sear == Sear::None && best.ready_min.p50 > same.ready_min.p50, "{}", best.name);
+}
+
+#[test]
+fn much_less_is_bought_for_bread_than_for_a_plate_and_nobody_dines_on_tendon() {
+    let bought = |json: serde_json::Value| asked(json).buy;
+    for method in ["braise", "pressure", "slow_cooker"] {
+        let plates = bought(serde_json::json!({"method": method, "people": 8}));
+        assert_ne!(plates[0].cut, Cut::Tendon, "{method}");
+        let bread = bought(serde_json::json!({"method": method, "people": 8, "served": "bread"}));
+        let of = |buys: &[Buy], cut: Cut| buys.iter().find(|buy| buy.cut == cut).unwrap().mass_kg;
+        assert!((0.6..0.75).contains(&(of(&bread, Cut::Chuck) / of(&plates, Cut::Chuck))), "{method}");
+        for cut in [Cut::ShinBoneIn, Cut::Oxtail, Cut::ShortRib] {
+            assert!((0.34..0.47).contains(&(of(&plates, cut) / 8.0)), "{method} {cut:?}: {}", of(&plates, cut));
         }
     }
 }

@@ -71,12 +71,12 @@ name =
 # Other names it is sold under, divided by semicolons. $cut (Key)
 also =
     { $cut ->
-        [chuck] shoulder; chuck roll; chuck roast; chuck eye; chuck tender; braising steak; pot roast
+        [chuck] shoulder; chuck roll; chuck roast; chuck eye; chuck tender; braising steak; pot roast; country ribs; boneless ribs; chuck short ribs
         [blade] feather blade; flat iron; oyster blade; top blade; shoulder clod; cross-rib; braising steak; bolar
         [neck] clod and sticking; scrag; collar; neck bones; stewing beef
-        [short_rib] thick ribs; ladder ribs; English-cut ribs; flanken; cross-cut ribs; braising ribs; asado ribs
+        [short_rib] thick ribs; chuck short ribs; ladder ribs; English-cut ribs; flanken; cross-cut ribs; braising ribs; asado ribs
         [plate_rib] short plate; plate short ribs; thin ribs; beef ribs; long ribs
-        [rib_finger] intercostals; finger meat; rib meat; boneless ribs
+        [rib_finger] intercostals; finger meat; rib meat; boneless ribs; beef fingers
         [brisket_flat] thin end; first cut; brisket flat; navel-end brisket; rolled brisket
         [brisket_point] thick end; second cut; deckle; point end; brisket point
         [brisket] whole brisket; full brisket; breast of beef; brisket with deckle
@@ -87,7 +87,7 @@ also =
         [cheek] ox cheek; beef cheek; jowl; cheek meat
         [oxtail] tail; beef tail; tail joints
         [tendon] sinew; beef tendon; leader; Achilles tendon
-        [round] buttock; rump roast; thick flank; knuckle; sirloin tip; steak piece; round steak
+        [round] buttock; beef fingers; rump roast; thick flank; knuckle; sirloin tip; steak piece; round steak
         [topside] top round; inside round; inside; rolled topside
         [silverside] bottom round; outside flat; outside round; gooseneck; rump roast
         [eye_round] eye of silverside; eye of round roast; girello; salmon cut
@@ -104,12 +104,12 @@ also =
 # $cut (Key)
 tell =
     { $cut ->
-        [chuck] From the shoulder: several muscles with seams of fat and sinew between them.
+        [chuck] From the shoulder: several muscles with seams of fat and sinew between them. Cut into strips it is sold as ribs without bones.
         [blade] One flat muscle with a line of gristle down the middle, like the rib of a leaf.
         [neck] Coarse, dark, streaked with sinew. Sometimes on the bone.
         [short_rib] A thick block of layered meat on a short piece of flat rib.
         [plate_rib] A slab of long ribs with thick meat on top, from under the short ribs.
-        [rib_finger] Fat little strips as long as a hand, cut from between the ribs.
+        [rib_finger] Fat little strips as long as a hand, cut from between the ribs, a skin along one side. Lean strips of that name are round.
         [brisket_flat] A long lean slab, even in thickness, fat on one side. Its grain runs one way.
         [brisket_point] The thick, fatty end of the brisket, with a seam of fat through it.
         [brisket] Both muscles of the breast in one piece: thick at one end, thin at the other.

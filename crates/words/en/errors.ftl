@@ -135,6 +135,7 @@ too-late-to-pour = liquid counts within three days of the meat meeting the heat.
 
 recipe-too-long = it must be a line or two, such as "35 min at high pressure" or "2½ h at 160 °C"
 recipe-how-long = say how long, such as "35 min at high pressure" or "2½ h at 160 °C"
+recipe-low-on-what = say what it is low or high on: "in the slow cooker", "over a low flame" or "in a low oven"
 recipe-how = say how long and how, such as "35 min at high pressure" or "2½ h at 160 °C"
 recipe-time = its time must be 1 min to 72 h
 # $given (Said) $allowed (Said)

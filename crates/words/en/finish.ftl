@@ -4,6 +4,8 @@
 
 skim-ladle = Let it settle half off the flame, then ladle the fat off flat
     .why = The fat gathers on the still side. Skim before anything thickens: starch holds fat.
+skim-film = Draw a sheet of kitchen paper across it
+    .why = There is only a film of fat: nothing to ladle.
 skim-spout = Pour it into a spouted jug, wait, and pour the juice from below
     .why = Stop when the fat reaches the spout.
 skim-bag = Pour it into a bag, let it settle, and drain it from a snipped corner
@@ -31,24 +33,45 @@ rich-taste = Add vinegar, mustard or sharp pickles at the plate
     .why = Acid and crunch balance richness.
 # $strength (Strength) $low (Strength) $high (Strength)
 salty = At { $strength } it is too salty for a sauce ({ BARE($low) } to { BARE($high) } is usual). Add unsalted liquid, don't reduce.
+# $plate (Strength) $most (Strength)
+salty-plate = Meat and sauce together come to { $plate }: over { BARE($most) } a plate is too salty. Add unsalted liquid, or serve less of it.
 # $at (Volume) $strength (Strength)
-salt-stop = Stop at { $at }: below that it passes { $strength }.
+salt-stop = Stop at { $at }: it has { $strength } there, and below it grows too salty.
+# $at (Volume) $strength (Strength)
+glaze-stop = Salt stops it at { $at }, with { $strength }: it is not sticky yet there, so starch makes it cling. Unsalted stock from the start would let it come down to a glaze by itself.
+
+## Where it ends.
+
+# $salt (Strength) $body (Percent) $tastes (Key)
+ends = It ends with { $salt } and { $body } of gelatin. { $tastes ->
+        [mild] Mild: season at the end.
+        [salty] On the salty side.
+       *[right] Seasoned like a sauce.
+    }
+# $salt (Strength) $body (Percent) $plate (Strength) $tastes (Key)
+ends-on-the-plate = It ends with { $salt } and { $body } of gelatin; with the meat that is { $plate } on the plate. { $tastes ->
+        [mild] Mild: season at the end.
+        [salty] Too salty.
+       *[right] Well seasoned.
+    }
+# $low (Strength) $high (Strength) $bears (Strength) $plate (Strength) $sets (Percent) $body (Percent) $coats (Percent) $salt (Grams) $gelatin (Grams)
+sauce-rule = A sauce is seasoned at { BARE($low) } to { $high } and bears { BARE($bears) } at most; meat and sauce on a plate { BARE($plate) }. Gelatin sets cold at { $sets }, gives body from { $body } and coats a spoon by itself from { $coats }. { $salt } of salt and { $gelatin } of gelatin are in the liquid and stay while water leaves.
 
 ## Thicken and glaze.
 
-# $thickener (Spoons) $name (Said)
-thicken = Thicken it with { $thickener } of { $name }, a third at a time
-# $thickener (Spoons) $name (Said) $tonight (Volume)
-thicken-tonight = Thicken { $tonight } of it, tonight's share, with { $thickener } of { $name }, a third at a time; keep the rest as stock
-# $thickener (Key)
-thickener =
+# $starch (Spoons) $with (Spoons) $thickener (Key)
+slurry =
     { $thickener ->
-        [cornflour] cornflour, stirred in cold water
-        [arrowroot] arrowroot, stirred in cold water
-        [potato] potato starch, stirred in cold water
-        [flour] flour, stirred in cold water
-       *[butter_paste] flour, worked into as much butter
+        [cornflour] { $starch } of cornflour stirred into { $with } of cold water
+        [arrowroot] { $starch } of arrowroot stirred into { $with } of cold water
+        [potato] { $starch } of potato starch stirred into { $with } of cold water
+        [flour] { $starch } of flour stirred into { $with } of cold water
+       *[butter_paste] { $starch } of flour worked into { $with } of soft butter
     }
+# $amounts (Said)
+thicken = Thicken it with { $amounts }, a third at a time
+# $amounts (Said) $tonight (Volume)
+thicken-tonight = Thicken { $tonight } of it, tonight's share, with { $amounts }, a third at a time; keep the rest as stock
 # $thickener (Key)
 thickener-why =
     { $thickener ->

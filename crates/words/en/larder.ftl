@@ -22,7 +22,7 @@ name =
         [fish_sauce] fish sauce
         [table_sauce] brown table sauce
         [mustard] mustard
-        [miso] bean paste
+        [miso] miso
         [vinegar] vinegar
         [citrus_juice] lemon juice
         [apple_juice] apple juice
@@ -51,6 +51,13 @@ name =
         [bay_leaf] bay leaf
         [thyme] thyme
         [whole_spice] whole spices
+        [ginger] ginger
+        [sweet_pepper] sweet pepper
+        [fresh_tomato] fresh tomatoes
+        [orange_juice] orange juice
+        [ketchup] ketchup
+        [rice_wine] rice wine
+        [seaweed] dried seaweed
        *[other] something else
     }
 
@@ -109,6 +116,13 @@ changes =
         [dried_mushroom] ten times the weight
         [bay_leaf] greener
         [thyme] sweeter
+        [ginger] sharpness of another kind, and no citrus in it
+        [sweet_pepper] sweeter, without its green edge
+        [fresh_tomato] softer already, a little salt, and its juice goes in as liquid
+        [orange_juice] less fruit, less sharp
+        [ketchup] a third as much, with a little sugar and vinegar
+        [rice_wine] sharper and drier, so add a pinch of sugar
+        [seaweed] earth in place of the sea, and no salt from it
        *[other] much the same
     }
 

@@ -201,6 +201,21 @@ sort-cheapest = Those that fit first, and among them the cheapest plate, then th
 twice = Slice what you need after { $first } and chill the rest in its liquid. Tomorrow give it { $little } to { $most } more: then it pulls.
     .up-to = Slice what you need after { $first } and chill the rest in its liquid. Tomorrow give it up to { $most } more: then it pulls.
 
+## Short of time.
+
+# $name (Said)
+hurry-unbrowned = { $name }, not browned
+# $name (Said) $small (Length)
+hurry-small = { $name }, in { $small } bites
+# $name (Said) $small (Length)
+hurry-both = { $name }, in { $small } bites, not browned
+# $wins (Span)
+hurry-unbrowned-trade = { $wins } won by browning nothing: a paler, flatter sauce. Soy, tomato paste or dried mushrooms give some of it back.
+# $wins (Span)
+hurry-small-trade = { $wins } won by cutting it small: bites, no pieces to look at, and they are soon too soft.
+# $wins (Span)
+hurry-both-trade = { $wins } won by cutting it small and browning nothing: a pale stew of bites. Thicken it at the end, don't reduce it.
+
 ## A recipe's words, checked.
 
 overnight-is = overnight is taken for 10 h
@@ -210,7 +225,28 @@ middle-of = the middle of { $low } to { $high } is taken
 taken-for-celsius = { $figure } is taken for °C
 # $figure (Number)
 taken-for-fahrenheit = { $figure } is taken for °F
+# $all (Minutes) $meat (Mass)
+by-weight = { $all } for { $meat }
 on-low = on low
+# $simmer (Key)
+some-simmer = { $simmer ->
+        [lazy] at a lazy simmer
+        [brisk] at a brisk simmer
+        [boil] at a boil
+       *[gentle] at a gentle simmer
+    }
+# $simmer (Key)
+flame-is = the flame is taken for { $simmer ->
+        [lazy] a lazy simmer
+        [brisk] a brisk simmer
+        [boil] a boil
+       *[gentle] a gentle simmer
+    }
+# $dial (Dial)
+called-oven = such an oven is taken for { $dial }
+# $dial (Dial)
+an-oven = { A($dial) } oven
+uncovered-within = the uncovered time is taken out of the whole
 # $dial (Dial)
 a-pit = { A($dial) } pit
 # $bath (Temperature)
@@ -220,6 +256,24 @@ some-fat = fat at { $fat }
 cool-is-a-bath = so cool, it is taken for a bag in a bath
 # $dial (Dial)
 a-lidded-pot = in a lidded pot in { A($dial) } oven
+
+## What could be written in place of a guess: the reader must know each of these.
+
+# $dial (Dial)
+instead-at-dial = at { $dial }
+# $at (Temperature)
+instead-at = at { $at }
+# $dial (Dial)
+instead-oven = oven at { $dial }
+instead-oven-only = in the oven
+# $dial (Dial)
+instead-pit = in a pit at { $dial }
+instead-hob = at a gentle simmer on the hob
+instead-lazy = at a lazy simmer
+instead-brisk = at a brisk simmer
+instead-pressure = at high pressure
+instead-crock = on low in the slow cooker
+instead-on-high = on high
 
 # $lands (Key) $done (Said) $right (Share) $verdict (Key)
 recipe = { $verdict ->

@@ -133,6 +133,8 @@ aromatic =
         [carrot] carrot
         [celery] celery
         [mushroom] mushrooms
+        [sweet_pepper] sweet pepper
+        [ginger] ginger, half a minute
        *[chilli] chilli
     }
 # $pours (Volume) $name (Said) $left (Volume)
@@ -140,6 +142,11 @@ deglaze = Pour in { $pours } of { $name }, scrape up the brown, boil it down to 
     .unseared = Pour in { $pours } of { $name } and boil it down to { $left }
     .why = Its raw edge and much of its alcohol go. What stuck to the pan is the sauce.
     .unseared-why = Its raw edge and much of its alcohol go.
+# $pours (Volume) $name (Said)
+deglaze-whole = Pour in { $pours } of { $name } and scrape up the brown
+    .why = Not boiled down: fresher and sharper, and it counts in full for the level.
+# $pours (Volume) $name (Said)
+wine-in = Pour in { $pours } of { $name }
 # $name (Said)
 deglaze-with = Pour in a ladle of { $name } and scrape up the brown
     .why = What stuck to the pan is the sauce.
@@ -258,6 +265,16 @@ flour-question = Dredge it in flour?
     .reason = Thickening at the end can be measured. Flour on the meat can't be taken back, and it burns in the pan.
 # $clings (Grams) $counts (Grams)
 flour-effect = about { $clings } cling, and thicken like { $counts }; the fat is held in; wheat
+
+# $wine (Said)
+wine-question = Boil the { $wine } down first?
+    .halved = by half
+    .whole = pour it in as it is
+    .reason = Boiled down it loses its rawness and most of its alcohol before the lid shuts them in.
+# $time (Span)
+wine-halved-effect = { $time } at the pan; rounder, darker, deeper
+# $more (Volume)
+wine-whole-effect = { $more } more liquid in the pot, so less stock; fresher and sharper
 
 temper-question = Let it stand out of the fridge?
     .no = straight from the fridge

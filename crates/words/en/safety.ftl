@@ -41,6 +41,8 @@ thaw-first = Thaw it in the fridge first. From frozen, a slow cooker leaves it l
 
 frozen-start = It goes in frozen: no searing, it spits in hot fat. Check the middle with a thermometer at the end.
 
+small-in-pit = Small pieces dry out in a bare pit before they soften: smoke it in one piece and cut it up after, or wrap it early with a little liquid.
+
 # $after (Span)
 boils-dry = Without topping up the pot is dry after about { $after } and the bottom burns. Top it up with hot liquid.
 

@@ -65,6 +65,9 @@ soften = Soften { $things } in a film of fat
 deglaze = Pour in the { $name } and boil it down by half
     .seared = Pour in the { $name }, scrape up the brown and boil it down by half
 # $name (Said)
+deglaze-whole = Pour in the { $name }
+    .seared = Pour in the { $name } and scrape up the brown
+# $name (Said)
 scrape = Scrape up the brown with a ladle of { $name }
 heat-the-liquid = Get the liquid hot
 pot-ready = Get the pot ready
@@ -184,6 +187,17 @@ look-why = It is done when { $sign }. Each look lets heat out, so be quick.
 add = Put in the { $what }
 # $time (Minutes) $sign (Said)
 add-why = Only if the meat forks nearly done; else wait with it. Done after { $time }: { $sign }.
+
+# $things (Said)
+open-and-add = Let the pressure off, open it and put in the { $things }
+    .why = Closed in from the start they would be mush. Fork the meat while it is open.
+# $held (Minutes)
+closed-again = Close it again: { $held } at pressure, then let it off at once
+    .why = It is hot and comes up within minutes.
+# $time (Minutes)
+simmer-open = Leave it open at a simmer for { $time }
+# $signs (Said)
+simmer-open-why = Done when: { $signs }.
 
 ## Waiting hot for the bell.
 

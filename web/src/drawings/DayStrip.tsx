@@ -21,6 +21,7 @@ const GUTTER = 62;
 const names: Record<Schemas['Lane'], string> = {
   hands: 'Hands',
   hob: 'Hob',
+  fire: 'Fire',
   oven: 'Oven',
   pressure_pot: 'Pressure',
   crock: 'Crock',
@@ -30,7 +31,7 @@ const names: Record<Schemas['Lane'], string> = {
   board: 'Board',
 };
 /** What cooks, cools or rests by itself, in the order of its lanes. */
-const APPLIANCES = ['hob', 'oven', 'pressure_pot', 'crock', 'pit', 'bath', 'cold', 'board'] as const;
+const APPLIANCES = ['hob', 'fire', 'oven', 'pressure_pot', 'crock', 'pit', 'bath', 'cold', 'board'] as const;
 const short: Partial<Record<Schemas['TaskKind'], string>> = {
   salt: 'salt',
   take_out: 'dry',

@@ -106,6 +106,8 @@ pub enum SearIn {
     PotAndLid,
     /// The pot that it cooks in; a pressure pot's own small insert.
     Pot,
+    /// An iron lid upturned over the fire.
+    Lid,
 }
 
 /// What it is browned in.
@@ -118,6 +120,27 @@ pub enum SearFat {
     Oil,
     /// Bacon rendered first; its salt counts.
     Bacon,
+}
+
+/// What becomes of the wine, cider or beer that deglazes.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Wine {
+    /// Boiled down by half in the pan first.
+    #[default]
+    Halved,
+    /// Poured in as it is.
+    Whole,
+}
+
+impl Wine {
+    /// Share of it that stands in the pot. Practice.
+    pub(crate) fn stays(self) -> f64 {
+        match self {
+            Self::Halved => 0.5,
+            Self::Whole => 1.0,
+        }
+    }
 }
 
 /// Wood in the pit, by how much it says.
@@ -331,6 +354,8 @@ pub struct Prepare {
     pub level: Option<Level>,
     /// What makes up the liquid beside the ingredients.
     pub base: Larder,
+    /// What becomes of the wine that deglazes.
+    pub wine: Wine,
     /// What goes in with the meat.
     #[schema(min_items = 0, max_items = 40)]
     pub ingredients: Vec<Ingredient>,
@@ -342,6 +367,8 @@ pub struct Prepare {
     /// What goes in later.
     #[schema(min_items = 0, max_items = 40)]
     pub later: Vec<Later>,
+    /// A pressure pot is closed again on what goes in later, or finished open; roots are closed in where not given.
+    pub later_closed: Option<bool>,
 }
 
 impl Marinade {
@@ -400,10 +427,12 @@ impl Default for Prepare {
             sugared: false,
             level: None,
             base: Larder::UnsaltedStock,
+            wine: Wine::Halved,
             ingredients: Vec::new(),
             wood: Wood::Oak,
             hours: None,
             later: Vec::new(),
+            later_closed: None,
         }
     }
 }

@@ -169,6 +169,12 @@ pub struct PotNow {
     pub salt_g: f64,
     /// Gelatin in the liquid, g.
     pub gelatin_g: f64,
+    /// The cooked meat, kg.
+    pub meat_kg: f64,
+    /// Salt in it, g.
+    pub meat_salt_g: f64,
+    /// Flour that came in on it, g.
+    pub dredged_flour_g: f64,
 }
 
 /// A plan and what happened, reckoned up to now.
@@ -303,6 +309,9 @@ impl PotNow {
             fat_l: durations.fat_l,
             salt_g: durations.liquid_salt_g,
             gelatin_g: durations.gelatin_g,
+            meat_kg: durations.yield_kg,
+            meat_salt_g: durations.meat_salt_g,
+            dredged_flour_g: durations.dredged_flour_g,
         }
     }
 }

@@ -5,6 +5,7 @@ use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
+use crate::heat::hob::HobKind;
 use crate::heat::pot::Vessel;
 
 /// How the fat comes off.
@@ -102,6 +103,8 @@ pub struct SauceRequest {
     /// The burner, W.
     #[schema(minimum = 200, maximum = 20000)]
     pub hob_w: Option<f64>,
+    /// What heats it; between a flame and induction where not given.
+    pub hob_kind: Option<HobKind>,
     /// How the fat comes off.
     pub skim: Skim,
     /// How it tastes.
@@ -115,26 +118,37 @@ pub struct SauceRequest {
     pub share: Option<f64>,
     /// What the answer's sentences are said in; the kitchen's own where not given.
     pub units: Option<Units>,
-    /// Meat that is cooled with it, kg.
+    /// The cooked meat, kg: what is eaten with it, and cooled with what is left.
     #[schema(minimum = 0, maximum = 60)]
     pub meat_kg: Option<f64>,
+    /// Salt in that meat, g: with it the plate is judged and not the sauce alone.
+    #[schema(minimum = 0, maximum = 2000)]
+    pub meat_salt_g: Option<f64>,
+    /// Flour that came in on the meat, g.
+    #[schema(minimum = 0, maximum = 2000)]
+    pub dredged_flour_g: Option<f64>,
 }
 
+/// Less fat than this is a film, mm.
+pub(crate) const FILM_MM: f64 = 1.0;
+
 impl Skim {
-    /// Share of the fat it takes, and the minutes it needs.
-    pub(super) fn takes(self) -> (f64, f64) {
+    /// Share of the fat it takes, of a cap so deep, and the minutes it needs: a thin one is a few passes of the ladle. Working
+    /// values.
+    pub(super) fn takes(self, fat_mm: f64) -> (f64, f64) {
+        let at_the_pot = (1.5 * (fat_mm - 0.5)).clamp(1.0, 10.0).ceil();
         match self {
-            Self::Ladle => (0.80, 10.0),
-            Self::Spout => (0.93, 8.0),
-            Self::Bag => (0.93, 8.0),
+            Self::Ladle => (0.80, at_the_pot),
+            Self::Spout | Self::Bag => (0.93, f64::min(at_the_pot, 8.0)),
             Self::Chill => (0.98, 480.0),
             Self::None => (0.0, 0.0),
         }
     }
 
     /// What to do, and why; nothing where the fat stays in.
-    pub(super) fn step(self) -> Option<(Said, Said)> {
+    pub(super) fn step(self, fat_mm: f64) -> Option<(Said, Said)> {
         Some(match self {
+            Self::Ladle if fat_mm < FILM_MM => (say::skim_film(), say::skim_film_why()),
             Self::Ladle => (say::skim_ladle(), say::skim_ladle_why()),
             Self::Spout => (say::skim_spout(), say::skim_spout_why()),
             Self::Bag => (say::skim_bag(), say::skim_bag_why()),
@@ -168,9 +182,9 @@ impl Thickener {
     /// Grams in a level teaspoon. Practice.
     pub(super) fn teaspoon_g(self) -> f64 {
         match self {
-            Self::Cornflour | Self::Arrowroot => 2.6,
+            // A level tablespoon is 8 g.
+            Self::Cornflour | Self::Arrowroot | Self::Flour | Self::ButterPaste | Self::None => 8.0 / 3.0,
             Self::Potato => 3.2,
-            Self::Flour | Self::ButterPaste | Self::None => 2.6,
         }
     }
 

@@ -1,6 +1,7 @@
 //! Cooling what is left: how long each way takes through the temperatures at which it spoils.
 
 use serde::{Deserialize, Serialize};
+use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use crate::heat::body::DENSITY;
@@ -16,13 +17,14 @@ pub enum CoolIn {
     Pot,
     /// In its pot straight in the fridge.
     Fridge,
-    /// In open trays, 4 cm deep, in the fridge.
+    /// In open trays, 4 cm deep at most, in the fridge.
     Trays,
     /// The pot in ice water, stirred now and then.
     IceBath,
 }
 
 /// How long one way takes.
+#[skip_serializing_none]
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Cooled {
     /// Where.
@@ -33,6 +35,10 @@ pub struct Cooled {
     pub to_5_min: f64,
     /// Within the published guidance: from 57 to 21 °C in 2 h, and to 5 °C in 4 h more.
     pub in_time: bool,
+    /// Trays it takes, where it goes in trays.
+    pub trays: Option<u32>,
+    /// How deep it stands, mm.
+    pub depth_mm: f64,
 }
 
 /// It comes off the heat at, °C.
@@ -53,8 +59,9 @@ const FRIDGE_COEFFICIENT: f64 = 20.0;
 const ICE_COEFFICIENT: f64 = 170.0;
 /// Conductivity of a stew that stirs itself a little as it cools, W/(m K). Working value: twice water's.
 const STEW_CONDUCTIVITY: f64 = 1.2;
-/// Depth in a tray, m.
+/// As deep as a tray is filled, m; its floor, m²: 30 by 20 cm. Practice.
 const TRAY_M: f64 = 0.04;
+const TRAY_M2: f64 = 0.06;
 /// As deep as a stew is that is stirred now and then, m. Working value.
 const STIRRED_M: f64 = 0.025;
 
@@ -80,7 +87,10 @@ pub fn cooling(pot: &Pot, liquid_l: f64, meat_kg: f64) -> Vec<Cooled> {
     let wetted_m2 = pot.floor_m2 + (pot.outside_m2 - 2.0 * pot.floor_m2) * (depth_m / pot.height_m).min(1.0);
     let pot_s = |coefficient: f64, area_m2: f64, deep_m: f64| time_constant(mass_kg, area_m2, coefficient, deep_m);
     let in_fridge_s = pot_s(FRIDGE_COEFFICIENT, wetted_m2 + pot.floor_m2, depth_m);
-    let tray_s = time_constant(mass_kg, 2.0 * mass_kg / DENSITY / TRAY_M, FRIDGE_COEFFICIENT, TRAY_M);
+    // More trays for more; a little runs out thin over one.
+    let trays = (mass_kg / DENSITY / (TRAY_M * TRAY_M2)).ceil().max(1.0);
+    let tray_m = f64::max(0.005, mass_kg / DENSITY / (trays * TRAY_M2));
+    let tray_s = time_constant(mass_kg, 2.0 * trays * TRAY_M2, FRIDGE_COEFFICIENT, tray_m);
     let of = |cool_in: CoolIn, first: (f64, f64), then: (f64, f64)| {
         let (first_s, around_c) = first;
         // The counter never gets it below its own warmth: then the fridge takes over a few degrees above.
@@ -91,7 +101,17 @@ pub fn cooling(pot: &Pot, liquid_l: f64, meat_kg: f64) -> Vec<Cooled> {
         };
         let (to_21_min, to_5_min) = (past(START_C, COOL_C), past(START_C, COLD_C));
         let (warm_to_cool, cool_to_cold) = (past(WARM_C, COOL_C), to_5_min - to_21_min);
-        Cooled { cool_in, to_21_min, to_5_min, in_time: warm_to_cool <= TO_COOL_MIN && cool_to_cold <= TO_COLD_MIN }
+        let in_time = warm_to_cool <= TO_COOL_MIN && cool_to_cold <= TO_COLD_MIN;
+        let in_trays = cool_in == CoolIn::Trays;
+        let stands_m = if in_trays { tray_m } else { depth_m };
+        Cooled {
+            cool_in,
+            to_21_min,
+            to_5_min,
+            in_time,
+            trays: in_trays.then_some(trays as u32),
+            depth_mm: stands_m * 1000.0,
+        }
     };
     let fridge = (in_fridge_s, FRIDGE_AT_WORK_C);
     let ice = (pot_s(ICE_COEFFICIENT, wetted_m2, STIRRED_M), ICE_WATER_C);
@@ -107,6 +127,7 @@ pub fn cooling(pot: &Pot, liquid_l: f64, meat_kg: f64) -> Vec<Cooled> {
 mod tests {
     use super::*;
     use crate::heat::pot::{Lid, Vessel};
+    use proptest::prelude::*;
 
     #[test]
     fn ice_water_and_trays_are_quick_and_a_big_pot_is_not() {
@@ -119,5 +140,19 @@ mod tests {
         assert!(big.iter().all(|way| way.to_5_min.is_finite() && way.to_5_min > way.to_21_min));
         let little = cooling(&pot, 0.3, 0.2);
         assert!(little.iter().zip(&big).all(|(little, big)| little.to_5_min <= big.to_5_min));
+    }
+
+    proptest! {
+        #[test]
+        fn trays_are_filled_by_depth_and_never_beaten_by_a_pot(litres in 0.4..20.0f64, kilos in 0.0..10.0f64, across in 16.0..32.0f64) {
+            let vessel = Vessel { diameter_cm: Some(across), height_cm: Some(40.0), ..Vessel::default() };
+            let [_, trays, fridge, counter] = cooling(&vessel.resolve(Lid::Loose).unwrap(), litres, kilos)[..] else {
+                panic!("four ways")
+            };
+            prop_assert!(trays.depth_mm <= 40.0 + 1e-9 && trays.in_time, "{trays:?}");
+            prop_assert!(trays.to_21_min <= counter.to_21_min && trays.to_5_min <= counter.to_5_min, "{trays:?} {counter:?}");
+            prop_assert!(f64::from(trays.trays.unwrap()) >= (litres + kilos) / 1.06 / 2.4 - 1.0);
+            prop_assert!(fridge.to_5_min <= counter.to_5_min);
+        }
     }
 }

@@ -2,12 +2,16 @@
 
 mod choices;
 mod cooling;
+mod plate;
 mod sauce;
 mod slicing;
+mod thicken;
 
+pub(crate) use choices::FILM_MM;
 pub use choices::{SauceRequest, Skim, Target, Taste, Thickener};
 pub use cooling::{CoolIn, Cooled, cooling};
-pub(crate) use sauce::BURNER_SHARE;
-pub(crate) use sauce::path;
+pub(crate) use plate::{FLAT_G_PER_KG, MeatOnPlate, SALTY_G_PER_KG, bears_g_per_kg};
 pub use sauce::{Sauce, SauceStep, sauce};
+pub(crate) use sauce::{boils_off_kg_s, path};
 pub use slicing::{fibre_length_mm, slicing};
+pub(crate) use thicken::DREDGED_COUNTS;

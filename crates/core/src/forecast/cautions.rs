@@ -1,17 +1,37 @@
 //! The cautions that bind in a case, from how its median run went.
 
 use super::record::Recorder;
-use super::resolve::{Case, End};
+use super::resolve::{Case, End, Part};
+use crate::cuts::{EatenAs, STEWING_PIECE_M};
 use crate::heat::body::THAWED_C;
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 use crate::safety::{
     Caution, HOT_HOLD_C, PIERCED_SAFE_C, boils_dry, coals_outdoors, cool_hold, cooling, frozen_start, not_softening,
-    part_cooked, pierced, pressure_dry, pressure_full, pressure_lid, pressure_little, slow_warming, thaw_first,
-    under_fat,
+    part_cooked, pierced, pressure_dry, pressure_full, pressure_lid, pressure_little, slow_warming, small_in_pit,
+    thaw_first, under_fat,
 };
 use crate::tender::SOFTENS_FROM_C;
 use crate::units::HOUR_S;
-use crate::ways::{Cooling, Medium, Method};
+use crate::ways::{Cooling, Medium, Method, against};
+
+/// So few thin pieces are strips or slices, not a heap of bites.
+const FEW_PIECES: u32 = 3;
+
+/// What *Match* would refuse is said here in the same words; it is computed all the same. How it is eaten counts where somebody
+/// said it.
+fn unsuited(case: &Case) -> Option<Caution> {
+    let supposed = case.assumed.iter().any(|filled| filled.name == "eaten_as");
+    let small = |part: &Part| part.sides_m[0] <= STEWING_PIECE_M && part.pieces > FEW_PIECES;
+    let refused = case.parts.iter().find_map(|part| {
+        let eaten_as = if supposed { EatenAs::Fork } else { part.eaten_as };
+        against(part.facts, case.first().method, eaten_as, small(part))
+    });
+    if let Some(reason) = refused {
+        return Some(Caution::new("unsuited", reason, case.voice));
+    }
+    let bare = matches!(&case.first().medium, Medium::Pit { wrap: None, .. });
+    (bare && case.parts.iter().any(small)).then(|| small_in_pit(case.voice))
+}
 
 /// What binds, in the order a cook meets it. `ready_s` is when half of such cooks are tender.
 pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>, comes_up: bool) -> Vec<Caution> {
@@ -22,6 +42,7 @@ pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>, comes_up: bool
         let slow = media().any(|medium| matches!(medium, Medium::SlowCooker { .. } | Medium::KeepWarm { .. }));
         cautions.push(if slow { thaw_first(voice) } else { frozen_start(voice) });
     }
+    cautions.extend(unsuited(case));
     if media().any(|medium| matches!(medium, Medium::Coals(_))) {
         cautions.push(coals_outdoors(voice));
     }

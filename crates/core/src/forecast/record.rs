@@ -135,8 +135,9 @@ impl<'a> Recorder<'a> {
             left = left.plus(juices.left(&piece));
             evaporated_kg += piece.evaporated_kg;
         }
+        left.fat_l += case.larder_fat_l;
         left.gelatin_g += case.body.gelatin_g(main.mean_dose[0] / case.main().goal.resistance);
-        let liquid_l = f64::max(0.0, around.poured_l[0] + left.to_liquid_kg - around.steam_kg[0]);
+        let liquid_l = f64::max(0.0, around.poured_l[0] + around.larder_l + left.to_liquid_kg - around.steam_kg[0]);
         // Lost juice takes along the salt of the water it comes from.
         let before = self.frames.last().map_or(Left::default(), |frame| frame.left);
         let juice_kg = f64::max(0.0, left.to_liquid_kg - before.to_liquid_kg);

@@ -234,6 +234,12 @@ with_meat! {
         /// Salt that the liquid and what is put in it bring, g.
         #[schema(minimum = 0, maximum = 2000)]
         pub liquid_salt_g: Option<f64>,
+        /// Fat that what is put in with it gives, L: bacon, butter, oil.
+        #[schema(minimum = 0, maximum = 20)]
+        pub larder_fat_l: Option<f64>,
+        /// Water that what is put in with it gives, L: onions, mushrooms, tomatoes shrink.
+        #[schema(minimum = 0, maximum = 60)]
+        pub larder_water_l: Option<f64>,
         /// Gelatin already in the liquid, %: 1 to 3 for a good stock.
         #[schema(minimum = 0, maximum = 15)]
         pub stock_gelatin_pct: Option<f64>,

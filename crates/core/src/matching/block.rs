@@ -6,14 +6,13 @@ use ergastic_words::{Said, cuts, errors, matching as say};
 use jiff::Timestamp;
 
 use super::request::MatchRequest;
-use crate::bench::{Prepare, Sear};
+use crate::bench::{Prepare, Sear, SearIn};
 use crate::clock::{Stretch, instant, merged, minutes_between, plus_minutes, spans, zone};
 use crate::cuts::Cut;
 use crate::error::{Error, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{Case, ForecastRequest};
 use crate::heat::body::THAWED_C;
-use crate::juices::PORTION_KG;
 use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
 use crate::ways::Method;
@@ -55,8 +54,9 @@ impl<'a> Block<'a> {
         in_range("bell", minutes_between(now, bell) / 1440.0, -1.0, 60.0, Unit::DaysFromNow)?;
         let certainty = in_range("certainty", request.certainty.unwrap_or(kitchen.certainty), 0.5, 0.99, Unit::None)?;
         let people = in_range("people", f64::from(request.people.unwrap_or(4)), 1.0, 200.0, Unit::None)? as u32;
+        let served_kg = request.served.unwrap_or_default().portion_kg();
         let portion_g =
-            in_range("portion_g", request.portion_g.unwrap_or(PORTION_KG * 1000.0), 40.0, 600.0, Unit::Grams)?;
+            in_range("portion_g", request.portion_g.unwrap_or(served_kg * 1000.0), 40.0, 600.0, Unit::Grams)?;
         if let Some(price) = request.price_per_kg {
             in_range("price_per_kg", price, 0.0, 10_000.0, Unit::None)?;
         }
@@ -138,19 +138,31 @@ impl<'a> Block<'a> {
         self.price_per_kg.or_else(|| self.prices.get(&cut).copied()).map(|price| price * mass_kg)
     }
 
+    /// What there is to brown in: a pan on the hob, an iron lid over a fire, a pressure pot's own insert, or nothing.
+    fn browned_in(&self, method: Option<Method>) -> (Sear, SearIn) {
+        let (sear, pan) = (Sear::default(), SearIn::default());
+        match () {
+            () if self.has(Kit::Hob) => (sear, pan),
+            () if self.has(Kit::Coals) || self.has(Kit::Pit) => (sear, SearIn::Lid),
+            () if method == Some(Method::Pressure) => (sear, SearIn::Pot),
+            () => (Sear::None, pan),
+        }
+    }
+
     /// A forecast as a plan for this bell.
     pub fn plan(&self, forecast: ForecastRequest) -> Plan {
         let cut = forecast.cut.or_else(|| forecast.parts.as_ref().and_then(|parts| parts.first()?.cut));
         let method = forecast.method.or_else(|| forecast.stages.as_ref().and_then(|stages| stages.first()?.method));
         // Frozen meat spits in hot fat, and thaws before it browns.
         let frozen = forecast.start_c.is_some_and(|celsius| celsius < THAWED_C);
+        let (sear, sear_in) = self.browned_in(method);
         Plan {
             name: self.kitchen.voice().say(dish_name(cut.unwrap_or(Cut::Chuck), method, forecast.parts.is_some())),
             people: self.people,
             bell: self.bell,
             certainty: self.certainty_given,
             forecast,
-            prepare: Prepare { sear: if frozen { Sear::None } else { Sear::default() }, ..Prepare::default() },
+            prepare: Prepare { sear: if frozen { Sear::None } else { sear }, sear_in, ..Prepare::default() },
             target: Target::default(),
             thickener: Thickener::default(),
         }

@@ -6,6 +6,7 @@ use rayon::prelude::*;
 use super::answer::{Buy, Choice, Verdict};
 use super::block::Block;
 use super::choice::choose;
+use super::served::raw_kg_a_head;
 use super::suits;
 use super::variants::variants;
 use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs};
@@ -45,10 +46,13 @@ pub fn buy(block: &Block, method: Method, eaten_as: Option<EatenAs>) -> Result<V
         .collect();
     let stringy =
         |buy: &Buy| buy.cut.facts().dry_risk == DryRisk::High && matches!(buy.eaten_as, EatenAs::Pull | EatenAs::Spoon);
+    // Nobody's dinner is tendon alone, and what is in a mix nobody knows.
+    let a_dish = |buy: &Buy| matches!(buy.cut, Cut::Tendon | Cut::StewingMix);
     let cost = |buy: &Buy| buy.cost.unwrap_or(f64::INFINITY);
     found.sort_by(|a, b| {
         (a.verdict.cmp(&b.verdict))
             .then(stringy(a).cmp(&stringy(b)))
+            .then(a_dish(a).cmp(&a_dish(b)))
             .then(cost(a).total_cmp(&cost(b)))
             .then(a.mass_kg.total_cmp(&b.mass_kg))
             .then(a.cut.cmp(&b.cut))
@@ -76,7 +80,8 @@ fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Op
     let yields = 1.0 - (facts.bone_pct + facts.trim_pct) / 100.0;
     let (guess, _) = raw((wanted_kg / (0.6 * yields)).clamp(0.2, 40.0))?;
     let share = guess.yield_kg / guess.plan.forecast.mass_kg.unwrap_or(1.0);
-    let mass_kg = round_to((wanted_kg / share / STEP_KG).ceil() * STEP_KG, STEP_KG).clamp(0.2, 40.0);
+    let all_kg = f64::from(block.people) * raw_kg_a_head(facts, block.portion_kg, share);
+    let mass_kg = round_to((all_kg / STEP_KG).ceil() * STEP_KG, STEP_KG).clamp(0.2, 40.0);
     let (choice, pieces) = raw(mass_kg)?;
     let cost = block.cost_of(facts.cut, mass_kg).map(|cost| round_to(cost, 0.01));
     let why = why(facts, eaten_as, &choice, mass_kg, block.kitchen.voice());

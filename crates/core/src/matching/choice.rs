@@ -9,6 +9,7 @@ use super::burns::{fuel, washing_up};
 use super::hours::{Work, earliest_free, latest_free, overlap_min};
 use super::suits;
 use super::variants::{Variant, wants};
+use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
 use crate::forecast::chance;
@@ -142,6 +143,9 @@ fn verdict(block: &Block, worked: &Worked, variant: &Variant, times: &Times, cha
 
 fn compute(block: &Block, variant: Variant) -> Result<Choice> {
     let mut plan = block.plan(variant.forecast.clone());
+    if variant.hurry.is_some_and(|hurry| hurry.unbrowned) {
+        plan.prepare.sear = Sear::None;
+    }
     let worked = Worked::new(&plan, block.kitchen, &[], None).map_err(|error| error.out_of("forecast"))?;
     let (case, durations, forecast) = (&worked.case, &worked.durations, &worked.forecast);
     let (voice, people, loads) = (case.voice, f64::from(block.people), f64::from(variant.loads));

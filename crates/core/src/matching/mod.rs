@@ -7,11 +7,14 @@ mod burns;
 mod buy;
 mod choice;
 mod hours;
+mod hurry;
 mod overview;
 mod rank;
 mod recipe;
 mod request;
+mod served;
 mod shape;
+mod sooner;
 mod substitutes;
 mod suits;
 mod twice;
@@ -31,13 +34,17 @@ use crate::plan::Plan;
 use crate::stop;
 use crate::ways::Method;
 use block::Block;
+use variants::Variant;
 
 pub use answer::{Ask, Buy, Choice, Fuel, Matched, Substitute, Twice, Verdict, WashingUp, Way};
 pub use overview::{Cell, Row, overview};
 pub use recipe::{Checked, Equivalent, Landing, Understood};
 pub use request::{MatchRequest, Sort};
+pub use served::Served;
 pub use shape::Shape;
 
+/// Less is not worth giving anything up for, min.
+const WORTH_HURRYING_MIN: f64 = 5.0;
 /// A bell this far off leaves an evening for a day-before way, h.
 const DAY_BEFORE_H: f64 = 18.0;
 
@@ -46,7 +53,8 @@ const DAY_BEFORE_H: f64 = 18.0;
 /// # Errors
 /// Names the field that can't be used. A tender cut is answered with `suitable: false`, not with an error.
 pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -> Result<Matched> {
-    let kitchen = &Kitchen { units: request.units.unwrap_or(kitchen.units), ..kitchen.clone() };
+    let kit = request.kit.clone().unwrap_or_else(|| kitchen.kit.clone());
+    let kitchen = &Kitchen { units: request.units.unwrap_or(kitchen.units), kit, ..kitchen.clone() };
     let voice = kitchen.voice();
     let mut block = Block::new(request, kitchen, clock)?;
     let mut answer = Matched::empty(request, &block);
@@ -137,22 +145,12 @@ const OF_THE_MEAT: [&str; 6] = ["mass_kg", "pieces", "size_mm", "start_c", "age"
 fn ways(block: &Block, lies: &crate::forecast::Case, sort: Sort) -> Result<(Vec<Way>, Vec<Choice>)> {
     let voice = block.kitchen.voice();
     let variants = variants::variants(block, lies);
-    let two_stage: Vec<bool> = variants.iter().map(|variant| variant.two_stage).collect();
-    let stop = stop::laid_over();
-    let computed = variants
-        .into_par_iter()
-        .map(|variant| stop::under(&stop, || choice::choose(block, variant)))
-        .collect::<Vec<_>>();
+    let mut computed = compute(block, variants)?;
+    computed.append(&mut in_a_hurry(block, lies, &computed)?);
     let mut by_method: BTreeMap<&'static str, Vec<Choice>> = BTreeMap::new();
     let mut chains = Vec::new();
-    for (choice, two_stage) in computed.into_iter().zip(two_stage) {
-        // A variant that no number of loads makes fit its vessel is none.
-        let choice = match choice {
-            Ok(choice) => choice,
-            Err(error) if error.kind == Kind::DoesNotFit => continue,
-            Err(error) => return Err(error),
-        };
-        if two_stage {
+    for (variant, choice) in computed {
+        if variant.two_stage {
             chains.push(choice);
         } else {
             by_method.entry(choice.method.key()).or_default().push(choice);
@@ -163,7 +161,12 @@ fn ways(block: &Block, lies: &crate::forecast::Case, sort: Sort) -> Result<(Vec<
             choices.sort_by(|a, b| rank::order(a, b, sort));
             let mut choices = choices.into_iter();
             let best = choices.next()?;
-            let variants = choices.map(|other| Choice { trade: rank::trade(&best, &other, voice), ..other }).collect();
+            // What is hurried has said already what it loses.
+            let trade = |other: Choice| match other.trade.is_empty() {
+                true => Choice { trade: rank::trade(&best, &other, voice), ..other },
+                false => other,
+            };
+            let variants = choices.map(trade).collect();
             Some(Way { best, variants })
         })
         .collect();
@@ -175,6 +178,52 @@ fn ways(block: &Block, lies: &crate::forecast::Case, sort: Sort) -> Result<(Vec<
             chains.into_iter().map(|chain| Choice { trade: rank::trade(&way.best, &chain, voice), ..chain }).collect();
     }
     Ok((ways, chains))
+}
+
+/// Each variant with what comes of it; one that no number of loads makes fit its vessel is none.
+fn compute(block: &Block, variants: Vec<Variant>) -> Result<Vec<(Variant, Choice)>> {
+    let stop = stop::laid_over();
+    let choose = |variant: Variant| {
+        let choice = stop::under(&stop, || choice::choose(block, variant.clone()));
+        match choice {
+            Ok(choice) => Some(Ok((variant, choice))),
+            Err(error) if error.kind == Kind::DoesNotFit => None,
+            Err(error) => Some(Err(error)),
+        }
+    };
+    variants.into_par_iter().filter_map(choose).collect()
+}
+
+/// Where nothing is sure to be there in time: the soonest of each way, hurried.
+fn in_a_hurry(block: &Block, lies: &Case, computed: &[(Variant, Choice)]) -> Result<Vec<(Variant, Choice)>> {
+    let choices: Vec<&Choice> = computed.iter().map(|(_, choice)| choice).collect();
+    if !sooner::short_of_time(&choices) {
+        return Ok(Vec::new());
+    }
+    let mut soonest: BTreeMap<&'static str, &(Variant, Choice)> = BTreeMap::new();
+    for pair in computed.iter().filter(|(variant, choice)| !variant.two_stage && choice.verdict != Verdict::Unsuitable)
+    {
+        let first = soonest.entry(pair.1.method.key()).or_insert(pair);
+        if rank::total_min(&pair.1) < rank::total_min(&first.1) {
+            *first = pair;
+        }
+    }
+    let hurried: Vec<(Variant, &Choice)> = (soonest.into_values())
+        .flat_map(|(variant, slow)| {
+            sooner::hurried(block, lies, variant, slow).into_iter().map(move |quick| (quick, slow))
+        })
+        .collect();
+    let slow: BTreeMap<String, &Choice> = hurried.iter().map(|(quick, slow)| (quick.id.clone(), *slow)).collect();
+    let quick = compute(block, hurried.into_iter().map(|(quick, _)| quick).collect())?;
+    let voice = block.kitchen.voice();
+    Ok((quick.into_iter())
+        .filter_map(|(variant, choice)| {
+            let slow = slow.get(&variant.id)?;
+            let sooner = rank::total_min(&choice) < rank::total_min(slow) - WORTH_HURRYING_MIN;
+            let trade = voice.say(sooner::trade(variant.hurry?, slow, &choice));
+            sooner.then_some((variant, Choice { trade, ..choice }))
+        })
+        .collect())
 }
 
 /// Whether a way in two goes is worth offering: it can still be done, and does something that one go does not.

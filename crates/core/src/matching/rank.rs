@@ -15,7 +15,7 @@ use crate::units::round_to;
 use crate::ways::{HeatSource, Method};
 
 /// Minutes from starting to plates for half of such pieces; infinite where they never are tender.
-fn total_min(choice: &Choice) -> f64 {
+pub fn total_min(choice: &Choice) -> f64 {
     choice.lead_min + choice.ready_min.p50.unwrap_or(f64::INFINITY) + choice.finishing_min
 }
 

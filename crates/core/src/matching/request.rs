@@ -7,6 +7,7 @@ use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
+use super::served::Served;
 use crate::clock::Hours;
 use crate::cuts::Cut;
 use crate::forecast::{Meat, with_meat};
@@ -32,6 +33,8 @@ with_meat! {
         /// Cooked meat on a plate, g.
         #[schema(minimum = 40, maximum = 600)]
         pub portion_g: Option<f64>,
+        /// How it comes to the table; on a plate where not given.
+        pub served: Option<Served>,
         /// Now; local times are read in `zone`.
         #[schema(min_length = 1, max_length = 80)]
         pub now: Option<String>,

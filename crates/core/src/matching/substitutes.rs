@@ -7,7 +7,7 @@ use super::answer::Substitute;
 use super::block::Block;
 use super::suits;
 use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs};
-use crate::forecast::{Forecast, ForecastRequest, describe};
+use crate::forecast::{Forecast, ForecastRequest, Part, describe};
 use crate::plan::Plan;
 use crate::units::round_to;
 
@@ -35,21 +35,21 @@ fn apart(a: &CutFacts, b: &CutFacts) -> f64 {
         + 0.3 * ratio(a.piece_kg, b.piece_kg)
 }
 
-/// One run of a cut the way a plan goes, at every median.
-fn median(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> Option<Forecast> {
-    let mut request = ForecastRequest {
+/// One run of a cut the way a plan goes, at every median, in pieces of the size at hand: a muscle is cut to it, what is on the
+/// bone is as it comes.
+fn median(block: &Block, plan: &Plan, ours: &Part, cut: Cut, eaten_as: EatenAs) -> Option<Forecast> {
+    let boneless = suits::cubes(cut.facts().bone_pct) && suits::cubes(ours.bone_pct);
+    let cut_to_it = cut == ours.facts.cut || boneless;
+    let request = ForecastRequest {
         cut: Some(cut),
         eaten_as: Some(eaten_as),
         members: Some(1),
         bone_pct: None,
         thickness_mm: None,
-        pieces: None,
+        size_mm: cut_to_it.then(|| ours.sides_m.map(|side| side * 1000.0)),
+        pieces: cut_to_it.then_some(ours.pieces),
         ..plan.request(block.kitchen)
     };
-    // What is cut up stays cut up; a whole piece is as that cut comes.
-    if request.size_mm != Some([crate::cuts::CUBE_MM; 3]) {
-        request.size_mm = None;
-    }
     Some(describe(&request.resolve().ok()?, None))
 }
 
@@ -99,11 +99,13 @@ pub fn substitutes(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> V
         .filter(|other| suits::against(other, method, eaten_as, super::Shape::Whole).is_none())
         .collect();
     near.sort_by(|a, b| apart(facts, a).total_cmp(&apart(facts, b)));
-    let Some(ours) = median(block, plan, cut, eaten_as) else { return Vec::new() };
+    let Ok(lies) = plan.request(block.kitchen).resolve() else { return Vec::new() };
+    let main = lies.main();
+    let Some(ours) = median(block, plan, main, cut, eaten_as) else { return Vec::new() };
     near.into_par_iter()
         .take(OFFERED)
         .filter_map(|other| {
-            let theirs = median(block, plan, other.cut, eaten_as)?;
+            let theirs = median(block, plan, main, other.cut, eaten_as)?;
             let share = |forecast: &Forecast| forecast.yield_kg.map(|kg| kg / forecast.mass_kg);
             let mass_kg = ours.mass_kg * share(&ours)? / share(&theirs)?;
             Some(Substitute {

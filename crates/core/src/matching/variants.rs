@@ -3,6 +3,7 @@
 use ergastic_words::{Dial, Length, Minutes, Said, Temperature, Units, matching as say};
 
 use super::block::Block;
+use super::hurry::Hurry;
 use super::shape::Shape;
 use super::suits;
 use crate::cuts::{CUBE_MM, STEWING_PIECE_M, cubes_in};
@@ -30,6 +31,8 @@ pub struct Variant {
     pub two_stage: bool,
     /// Loads it takes, where the vessel does not hold it all.
     pub loads: u32,
+    /// What is given up to be sooner.
+    pub hurry: Option<Hurry>,
 }
 
 impl Variant {
@@ -157,6 +160,7 @@ impl List<'_> {
                 forecast: ForecastRequest { method: Some(method), heat: Some(heat.clone()), ..cutting.meat },
                 two_stage: false,
                 loads: 1,
+                hurry: None,
             });
         }
     }
@@ -174,6 +178,7 @@ impl List<'_> {
                 forecast: ForecastRequest { stages: Some(stages), ..cutting.meat },
                 two_stage: true,
                 loads: 1,
+                hurry: None,
             });
         }
     }

@@ -7,15 +7,19 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::pot::Poured;
-use crate::bench::{Allergen, Larder, Prepare};
+use crate::bench::{Allergen, Larder, Prepare, Shelf};
 
 /// Share of the alcohol left after so many hours at a simmer. Published measurements of braises and stews.
 const ALCOHOL_LEFT: [(f64, f64); 6] = [(0.0, 1.0), (0.25, 0.40), (0.5, 0.35), (1.0, 0.25), (2.0, 0.10), (2.5, 0.05)];
 /// Alcohol, kg/L.
 const ETHANOL_KG_PER_L: f64 = 0.789;
 /// From here a sauce tastes sweet, or sharp, as a share of it. Working values.
-const SWEET: f64 = 0.04;
+const SWEET: f64 = 0.05;
 const SHARP: f64 = 0.005;
+/// Under so much sugar for each of acid it tastes ripe, not sweet: a tomato has some nine times. Working value.
+const SWEET_OVER_ACID: f64 = 12.0;
+/// Of their sugar vegetables give this share to the sauce; the rest is eaten with them or strained out. Working value.
+const SUGAR_GIVEN: f64 = 0.4;
 /// From this share of the liquid a bitter thing speaks when it is boiled down.
 const BITTER_SHARE: f64 = 0.15;
 
@@ -35,7 +39,7 @@ pub struct Swap {
 /// The sauce's balance beside salt.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Balance {
-    /// Sugar, g.
+    /// Sugar in the sauce, g.
     pub sugar_g: f64,
     /// Acid, g, reckoned as acetic.
     pub acid_g: f64,
@@ -84,10 +88,24 @@ pub(super) fn gelatin_g(poured: &[Poured]) -> f64 {
     poured.iter().map(|thing| thing.l * 10.0 * thing.what.facts().density * thing.what.facts().gelatin_pct).sum()
 }
 
+/// Fat that what is put in gives to the pot, kg.
+pub(super) fn fat_kg(bench: &Prepare, bacon_kg: f64) -> f64 {
+    let things: f64 = bench.things().iter().map(|thing| thing.grams() * thing.what.facts().fat_pct).sum();
+    (things / 1000.0 + bacon_kg * Larder::Bacon.facts().fat_pct) / 100.0
+}
+
+/// Water that vegetables and the like give to the pot beside what is poured, L.
+pub(super) fn water_l(bench: &Prepare) -> f64 {
+    bench.things().iter().map(|thing| thing.grams() * thing.what.facts().water_pct).sum::<f64>() / 1e5
+}
+
 pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f64, voice: Voice) -> Balance {
     let things = in_the_pot(bench, poured);
     let sum = |of: &dyn Fn(Larder) -> f64| things.iter().map(|&(what, grams)| grams * of(what) / 100.0).sum::<f64>();
-    let sugar_g = sum(&|what| what.facts().sugar_pct);
+    let sugar_g = sum(&|what| {
+        let facts = what.facts();
+        facts.sugar_pct * if facts.water_pct > 0.0 && facts.shelf == Shelf::Vegetables { SUGAR_GIVEN } else { 1.0 }
+    });
     let acid_g = sum(&|what| what.facts().acid_pct);
     let alcohol_g: f64 =
         poured.iter().map(|thing| thing.l * 10.0 * thing.what.facts().alcohol_pct * ETHANOL_KG_PER_L).sum();
@@ -98,7 +116,7 @@ pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f6
     let halved_kg = f64::max(0.5 * left_l, 0.05);
     let (sugar, acid) = (sugar_g / halved_kg / 1000.0, acid_g / halved_kg / 1000.0);
     let flags = [
-        (sugar > SWEET).then(|| say::sweet(Percent(sugar))),
+        (sugar > SWEET && sugar > SWEET_OVER_ACID * acid).then(|| say::sweet(Percent(sugar))),
         (acid > SHARP).then(say::sharp),
         (!bitter.is_empty()).then(|| say::bitter(Said::list(bitter, Join::And))),
     ];

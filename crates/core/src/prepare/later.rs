@@ -42,21 +42,27 @@ fn slower(medium_c: f64) -> f64 {
     2.5_f64.powf(((97.0 - medium_c) / 10.0).clamp(-2.5, 2.0))
 }
 
-/// What goes in later, first things first.
-pub(super) fn later(bench: &Prepare, medium_c: f64, end_min: f64, voice: Voice) -> Vec<LaterAnswer> {
+/// Minutes until such a thing is done at a temperature.
+pub(crate) fn softens_by(what: Addition, celsius: f64) -> f64 {
+    let times = what.times();
+    times.done_min * if times.softens { slower(celsius) } else { 1.0 }
+}
+
+/// What goes in later, first things first; into a pot that is `sealed` only once it is opened.
+pub(super) fn later(bench: &Prepare, medium_c: f64, end_min: f64, sealed: bool, voice: Voice) -> Vec<LaterAnswer> {
     let mut found: Vec<_> = (bench.later.iter())
         .map(|thing| {
             let times = thing.what.times();
             let slow = if times.softens { slower(medium_c) } else { 1.0 };
-            let done_min = times.done_min * slow;
+            let done_min = softens_by(thing.what, medium_c);
             LaterAnswer {
                 what: thing.what,
                 name: voice.say(thing.what.name_and_cut()),
                 g: thing.g,
                 done_min,
                 mush_min: times.mush_min * slow,
-                before_end_min: done_min.ceil(),
-                at_min: f64::max(0.0, end_min - done_min),
+                before_end_min: if sealed { 0.0 } else { done_min.ceil() },
+                at_min: if sealed { end_min } else { f64::max(0.0, end_min - done_min) },
                 words: voice.say(thing.what.sign()),
             }
         })
@@ -116,9 +122,9 @@ mod tests {
             later: vec![Later { what: Addition::Potato, g: 800.0 }, Later { what: Addition::CookedBeans, g: 400.0 }],
             ..Prepare::default()
         };
-        let simmer = later(&bench, 97.0, 180.0, Voice::default());
+        let simmer = later(&bench, 97.0, 180.0, false, Voice::default());
         assert_eq!((simmer[0].what, simmer[0].at_min), (Addition::Potato, 160.0));
-        let slow = later(&bench, 87.0, 180.0, Voice::default());
+        let slow = later(&bench, 87.0, 180.0, false, Voice::default());
         assert!((slow[0].done_min - 50.0).abs() < 1e-9 && slow[1].done_min == 10.0);
     }
 }

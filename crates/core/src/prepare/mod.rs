@@ -6,6 +6,7 @@
 mod answer;
 mod balance;
 mod because;
+mod burner;
 mod dial;
 mod laid;
 mod later;
@@ -26,10 +27,12 @@ pub use answer::Prepared;
 pub use balance::{AllergenFrom, Balance, Swap, alcohol_left};
 pub use because::Reasons;
 pub use dial::{CoalRing, DialSetting};
+pub(crate) use later::softens_by;
 pub use later::{LaterAnswer, TakeOut};
 pub use pot::{Marks, PotAnswer, Poured, TopUp};
 pub use request::PrepareRequest;
 pub use salt::{BrineAnswer, SaltAnswer, SaltSource, depth_mm, salting};
+pub(crate) use schools::flour_g;
 pub use schools::{School, SchoolOption, tempered_c};
 pub use sear::{PanPoint, SearPlan, sear};
 pub use seasoning::{Seasoned, Seasoning};
@@ -37,17 +40,20 @@ pub use shopping::ShoppingItem;
 pub use steps::BenchStep;
 pub use trim::Trimmed;
 
+pub(crate) use burner::Burner;
 use ergastic_words::{Said, errors};
 use laid::Laid;
 
 use crate::bench::{Addition, Larder, Prepare, Trim};
 use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result, Unit, in_range};
+use crate::finish::Target;
 use crate::forecast::{BodyFrom, Case, CurvePoint, ForBody, Forecast, ForecastRequest, Meat, forecast};
 use crate::heat::body::DENSITY;
 use crate::heat::pot::{Lid, Vessel};
-use crate::juices::PORTION_KG;
+use crate::juices::{FAT_KG_PER_L, PORTION_KG};
 use crate::kitchen::Kitchen;
+use crate::ways::Medium;
 
 /// Simulated cooks where nothing is said: the bench asks again with every touch.
 const MEMBERS: u32 = 200;
@@ -65,6 +71,8 @@ pub struct Dish<'a> {
     pub people: u32,
     /// What the butcher asks, a kilo.
     pub price_per_kg: Option<f64>,
+    /// What the liquid becomes.
+    pub target: Target,
     /// Browned although nothing is poured: meat for the pit, the bag or the fat goes in bare unless somebody asks.
     pub seared_anyway: bool,
 }
@@ -92,6 +100,7 @@ pub fn prepare_request(request: &PrepareRequest, kitchen: &Kitchen) -> Result<Pr
             bench: &bench,
             people,
             price_per_kg: request.price_per_kg,
+            target: request.target.unwrap_or_default(),
             seared_anyway: request.sear.is_some(),
         },
         kitchen,
@@ -113,10 +122,10 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     let foretold = forecast(&request)?;
     let hours = bench.hours.or(foretold.ready_min.p50.map(|min| min / 60.0)).unwrap_or(NEVER_H);
     let wet = case.stages.iter().any(|stage| stage.medium.is_pot());
-    let base_l = if wet { pot::of_the_base_l(bench, &pot::poured(bench, case.liquid_l)) } else { 0.0 };
+    let base_l = if wet { pot::base_l(bench, case.liquid_l) } else { 0.0 };
     let salt = salt::salt(&case, bench, &foretold, hours, base_l);
     let height_m = true_height_m.unwrap_or(case.pot().height_m);
-    let seasoning = Seasoning::of(&case, bench, &foretold, hours);
+    let seasoning = Seasoning::of(&case, bench, &foretold, hours, dish.target == Target::Glaze);
     let stop_at_l = seasoning.as_ref().map_or(0.0, |seasoning| seasoning.stop_at_l);
     let pot = pot::pot(&case, bench, &foretold, stop_at_l, hours, height_m);
     let browned = case.first().medium.is_pot() || dish.seared_anyway;
@@ -127,7 +136,8 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     let left_l = pot.as_ref().map_or(0.0, |pot| pot.left_l);
     let balance = pot.as_ref().map(|pot| balance::balance(bench, &pot.poured, hours, left_l, case.voice));
     let medium_c = at_end(&|point| point.medium_c).clamp(40.0, case.boil_c);
-    let later = later::later(bench, medium_c, hours * 60.0, case.voice);
+    let sealed = matches!(case.last().medium, Medium::Pressure { .. });
+    let later = later::later(bench, medium_c, hours * 60.0, sealed, case.voice);
     let coals = dial::coal_ring(&case, hours * 60.0);
     let laid = Laid {
         case: &case,
@@ -141,7 +151,8 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         balance: balance.as_ref(),
         later: &later,
         coals: coals.as_ref(),
-        hob_w: bench.hob.and_then(|hob| hob.watts).unwrap_or(kitchen.hob_w),
+        burner: Burner::of_hob(bench, kitchen),
+        pan_m2: sear::pan_m2(bench, kitchen),
     };
     let (because, steps, warnings, shopping) = (laid.reasons(), laid.steps(), laid.warnings(), laid.shopping());
     Ok(Prepared {
@@ -221,8 +232,7 @@ impl Prepare {
             request.salt_g = Some(meat.in_meat_g - dissolves_g);
         }
         if wet {
-            let poured = pot::poured(self, liquid_l);
-            let base_l = pot::of_the_base_l(self, &poured);
+            let (poured, base_l) = (pot::poured(self, liquid_l), pot::base_l(self, liquid_l));
             if request.liquid_salt_g.is_none() {
                 let grams: f64 = salt::of_ingredients(&case, self, base_l).iter().map(|source| source.g).sum();
                 request.liquid_salt_g = Some(grams + dissolves_g);
@@ -230,6 +240,9 @@ impl Prepare {
             if request.stock_gelatin_pct.is_none() && liquid_l > 0.0 {
                 request.stock_gelatin_pct = Some(balance::gelatin_g(&poured) / liquid_l / 10.0);
             }
+            let bacon_kg = if self.renders_bacon() { salt::BACON_G_PER_KG / 1000.0 * case.mass_kg } else { 0.0 };
+            request.larder_fat_l.get_or_insert(balance::fat_kg(self, bacon_kg) / FAT_KG_PER_L);
+            request.larder_water_l.get_or_insert(balance::water_l(self));
             if self.sinew_in_pot {
                 let sinew = ForBody { what: BodyFrom::Sinew, mass_kg: trim::sinew_kg(&case.parts) };
                 request.for_body.get_or_insert_default().push(sinew);
@@ -243,7 +256,7 @@ impl Prepare {
     pub(crate) fn additions(&self, case: &Case, foretold: &Forecast) -> Vec<(Addition, f64)> {
         let end_min = foretold.ready_min.p50.unwrap_or(NEVER_H * 60.0);
         let medium_c = pot::along(&foretold.curve, end_min, |point| point.medium_c).clamp(40.0, case.boil_c);
-        let all = later::later(self, medium_c, end_min, case.voice);
+        let all = later::later(self, medium_c, end_min, false, case.voice);
         all.into_iter().filter(|thing| thing.done_min > 0.0).map(|thing| (thing.what, thing.done_min)).collect()
     }
 
@@ -255,6 +268,11 @@ impl Prepare {
     /// What the pan is deglazed with, if something is.
     pub(crate) fn deglazes(&self) -> Option<Larder> {
         pot::deglazes(self).map(|thing| thing.what)
+    }
+
+    /// Minutes of boiling that down in the pan; none where it goes in as it is.
+    pub(crate) fn boiling_down_min(&self, kitchen: &Kitchen) -> f64 {
+        steps::boiling_down_min(self, Burner::of_hob(self, kitchen), sear::pan_m2(self, kitchen))
     }
 
     /// What comes out as the meat is lifted.

@@ -108,16 +108,16 @@ pub(super) fn along(curve: &[CurvePoint], min: f64, of: impl Fn(&CurvePoint) -> 
     of(a) + (of(b) - of(a)) * share
 }
 
-/// How much of it is the base, L.
-pub(super) fn of_the_base_l(bench: &Prepare, poured: &[Poured]) -> f64 {
-    poured.iter().find(|thing| thing.what == bench.base).map_or(0.0, |thing| thing.l)
-}
-
 /// What deglazes, in the order it is reached for.
-const DEGLAZES: [Larder; 6] =
-    [Larder::RedWine, Larder::WhiteWine, Larder::FortifiedWine, Larder::Cider, Larder::DarkBeer, Larder::PaleBeer];
-/// Boiled down to this share. Practice.
-pub(super) const DEGLAZED_TO: f64 = 0.5;
+const DEGLAZES: [Larder; 7] = [
+    Larder::RedWine,
+    Larder::WhiteWine,
+    Larder::FortifiedWine,
+    Larder::RiceWine,
+    Larder::Cider,
+    Larder::DarkBeer,
+    Larder::PaleBeer,
+];
 
 /// The ingredient that deglazes the pan, if one does.
 pub(super) fn deglazes(bench: &Prepare) -> Option<Ingredient> {
@@ -125,20 +125,45 @@ pub(super) fn deglazes(bench: &Prepare) -> Option<Ingredient> {
     DEGLAZES.iter().find_map(|what| things.iter().copied().find(|thing| thing.what == *what))
 }
 
-/// What is poured: the ingredients that are liquid, and the base for the rest.
+/// The ingredients that are poured.
+fn liquids(bench: &Prepare) -> Vec<Poured> {
+    let mut deglazed = deglazes(bench);
+    let all = bench.things();
+    let poured = all.iter().filter(|thing| thing.what.facts().liquid).map(|thing| {
+        let l = thing.millilitres() / 1000.0;
+        // One thing deglazes; more of the same wine, from a marinade, goes in as it is.
+        let boiled_down = deglazed.take_if(|first| first.what == thing.what).is_some();
+        Poured { what: thing.what, l, stays_l: if boiled_down { bench.wine.stays() * l } else { l } }
+    });
+    poured.collect()
+}
+
+/// What the base makes up beside the ingredients, L.
+pub(super) fn base_l(bench: &Prepare, liquid_l: f64) -> f64 {
+    let given: f64 = liquids(bench).iter().map(|thing| thing.stays_l).sum();
+    f64::max(0.0, liquid_l - given)
+}
+
+/// What is poured: the base, and the ingredients that are liquid.
 pub(super) fn poured(bench: &Prepare, liquid_l: f64) -> Vec<Poured> {
-    let deglazed = deglazes(bench).map(|thing| thing.what);
-    let things: Vec<_> = (bench.things().iter())
-        .filter(|thing| thing.what.facts().liquid)
-        .map(|thing| {
-            let l = thing.millilitres() / 1000.0;
-            Poured { what: thing.what, l, stays_l: if Some(thing.what) == deglazed { DEGLAZED_TO * l } else { l } }
-        })
-        .collect();
-    let given: f64 = things.iter().map(|thing| thing.stays_l).sum();
-    let l = f64::max(0.0, liquid_l - given);
+    let l = base_l(bench, liquid_l);
     let base = Poured { what: bench.base, l, stays_l: l };
-    std::iter::once(base).filter(|base| base.l > 0.005).chain(things).collect()
+    together(std::iter::once(base).filter(|base| base.l > 0.005).chain(liquids(bench)))
+}
+
+/// The same wine as base and as ingredient is one wine.
+fn together(poured: impl Iterator<Item = Poured>) -> Vec<Poured> {
+    let mut all: Vec<Poured> = Vec::new();
+    for thing in poured {
+        match all.iter_mut().find(|there| there.what == thing.what) {
+            Some(there) => {
+                there.l += thing.l;
+                there.stays_l += thing.stays_l;
+            }
+            None => all.push(thing),
+        }
+    }
+    all
 }
 
 /// Half-cups to pour in at the looks, so that the liquid never falls far below what was poured.

@@ -7,6 +7,7 @@ use utoipa::ToSchema;
 use ergastic_words::Units;
 
 use crate::bench::{Crystal, Hob, Ingredient, Level, Pan, Prepare, Sear, Surface};
+use crate::finish::Target;
 use crate::forecast::{ForecastRequest, Heat, Meat, with_meat};
 use crate::heat::pot::Vessel;
 use crate::ways::Method;
@@ -65,6 +66,8 @@ with_meat! {
         /// What goes in with the meat.
         #[schema(min_items = 0, max_items = 40)]
         pub ingredients: Option<Vec<Ingredient>>,
+        /// What the liquid becomes: a glaze bears more salt.
+        pub target: Option<Target>,
         /// What the answer's sentences are said in; the kitchen's own where not given.
         pub units: Option<Units>,
         /// Everything else at the bench, as a plan keeps it; the fields above win.

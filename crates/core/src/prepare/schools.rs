@@ -1,11 +1,13 @@
 //! Where cooks disagree: both schools with their effect on this piece, a default and its reason.
 
-use ergastic_words::{Difference, Grams, Minutes, Said, Span, Voice, prepare as say};
+use ergastic_words::{Difference, Grams, Minutes, Said, Span, Voice, Volume, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::pot::deglazes;
 use super::sear::{SearPlan, sear};
-use crate::bench::{MarinadeOf, Prepare, Sear, Surface};
+use crate::bench::{MarinadeOf, Prepare, Sear, Surface, Wine};
+use crate::finish::DREDGED_COUNTS;
 use crate::forecast::{Case, ForecastRequest, forecast};
 use crate::heat::body::{DENSITY, SPECIFIC_HEAT};
 use crate::heat::places::{FROM_THE_FRIDGE_C, ROOM_C};
@@ -112,6 +114,7 @@ pub(super) fn schools(
             found.push(patting(case, bench, kitchen));
             found.push(dredging(case, bench));
         }
+        found.extend(wine(bench, kitchen));
     }
     found.extend(tempering(case, request, bench));
     found.push(Question {
@@ -193,20 +196,35 @@ fn patting(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> Question {
 }
 
 fn dredging(case: &Case, bench: &Prepare) -> Question {
-    /// Flour on meat thickens like so much of it stirred in. Working value.
-    const COUNTS_FOR: f64 = 0.65;
     let clings = flour_g(case);
     Question {
         id: "flour",
         question: say::flour_question(),
         options: vec![
             ("no", say::flour_question_no(), say::flour_question_no_effect()),
-            ("yes", say::flour_question_yes(), say::flour_effect(Grams(clings), Grams(COUNTS_FOR * clings))),
+            ("yes", say::flour_question_yes(), say::flour_effect(Grams(clings), Grams(DREDGED_COUNTS * clings))),
         ],
         chosen: yes_or_no(bench.flour),
         usual: "no",
         reason: say::flour_question_reason(),
     }
+}
+
+fn wine(bench: &Prepare, kitchen: &Kitchen) -> Option<Question> {
+    let poured = deglazes(bench)?;
+    let litres = poured.millilitres() / 1000.0;
+    let halved = Prepare { wine: Wine::Halved, ..bench.clone() };
+    Some(Question {
+        id: "wine",
+        question: say::wine_question(poured.what.name()),
+        options: vec![
+            ("halved", say::wine_question_halved(), say::wine_halved_effect(Span(halved.boiling_down_min(kitchen)))),
+            ("whole", say::wine_question_whole(), say::wine_whole_effect(Volume(litres * Wine::Halved.stays()))),
+        ],
+        chosen: if bench.wine == Wine::Halved { "halved" } else { "whole" },
+        usual: "halved",
+        reason: say::wine_question_reason(),
+    })
 }
 
 fn tempering(case: &Case, request: &ForecastRequest, bench: &Prepare) -> Option<Question> {
@@ -232,7 +250,7 @@ fn tempering(case: &Case, request: &ForecastRequest, bench: &Prepare) -> Option<
 }
 
 /// Flour that clings to so much meat, g. Practice.
-pub(super) fn flour_g(case: &Case) -> f64 {
+pub(crate) fn flour_g(case: &Case) -> f64 {
     25.0 * case.mass_kg
 }
 

@@ -3,14 +3,13 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::burner::Burner;
 use super::pan::{Batch, HotPan, Laid, usual_kg_per_m2};
 use crate::bench::{Prepare, Sear, SearFat, SearIn, Surface};
 use crate::forecast::Case;
 use crate::heat::body::THAWED_C;
-use crate::heat::hob::HobKind;
 use crate::heat::places::ROOM_C;
 use crate::kitchen::Kitchen;
-use crate::ways::Medium;
 
 /// Share of the pan's floor that pieces may cover before they steam. Working value, from practice.
 const PAN_COVER: f64 = 0.60;
@@ -22,8 +21,10 @@ const BROWN_HARD_S: f64 = 220.0;
 const BROWN_LIGHT_S: f64 = 100.0;
 /// Nobody waits longer between batches, min: a weaker pan starts the next one cooler.
 const MOST_RECOVERY_MIN: f64 = 4.0;
-/// Turning, lifting and laying a batch, min. Working value.
-const HANDLING_MIN: f64 = 1.0;
+/// Looking, and fetching the next batch, min. Working value.
+const BATCH_MIN: f64 = 0.5;
+/// Laying, turning and lifting a piece, each time, beside what browns meanwhile, s. Working value.
+const HANDLING_S: f64 = 1.5;
 /// An upturned iron lid over its pot's floor: lighter than a pan. Working value.
 const LID_SHARE: f64 = 0.7;
 /// From this much of its own fat a cut browns in it, %. Working value.
@@ -118,33 +119,34 @@ impl SearPlan {
     }
 }
 
+/// The frying pan's floor, m².
+pub(super) fn pan_m2(bench: &Prepare, kitchen: &Kitchen) -> f64 {
+    let given = bench.pan.unwrap_or_default();
+    std::f64::consts::PI * (given.diameter_cm.unwrap_or(kitchen.pan_cm) / 200.0).powi(2)
+}
+
 /// The pan, and how many of them.
 fn hot_pan(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> (HotPan, u32) {
-    let hob = bench.hob.unwrap_or_default();
-    let kind = hob.kind.unwrap_or(kitchen.hob_kind);
     let pot = case.pot();
     let of_pot = |share: f64| (pot.floor_m2, share * pot.floor_m2 * usual_kg_per_m2(pot.material), pot.material);
     let own = || {
         let given = bench.pan.unwrap_or_default();
-        let floor_m2 = std::f64::consts::PI * (given.diameter_cm.unwrap_or(kitchen.pan_cm) / 200.0).powi(2);
+        let floor_m2 = pan_m2(bench, kitchen);
         let material = given.material.unwrap_or(kitchen.pan_material);
         (floor_m2, given.mass_kg.unwrap_or(floor_m2 * usual_kg_per_m2(material)), material)
     };
-    let insert = bench.sear_in == SearIn::Pot && matches!(case.first().medium, Medium::Pressure { .. });
-    let usual_w = if insert { kitchen.insert_w } else { kitchen.hob_w };
+    let burner = match bench.sear_in {
+        SearIn::Pot => Burner::under_pot(case, bench, kitchen),
+        _ => Burner::of_hob(bench, kitchen),
+    };
     let ((floor_m2, mass_kg, material), pans) = match bench.sear_in {
         SearIn::Pan => (own(), 1),
         SearIn::TwoPans => (own(), 2),
         SearIn::Pot => (of_pot(1.0), 1),
         SearIn::PotAndLid => (of_pot(LID_SHARE), 2),
+        SearIn::Lid => (of_pot(LID_SHARE), 1),
     };
-    // An insert's element lies against it; its heat goes in as on an induction hob.
-    let share = if insert { HobKind::Induction.share() } else { kind.share() };
-    let pan = HotPan {
-        floor_m2,
-        capacity: mass_kg * material.specific_heat(),
-        power_w: share * hob.watts.unwrap_or(usual_w),
-    };
+    let pan = HotPan { floor_m2, capacity: mass_kg * material.specific_heat(), power_w: burner.power_w() };
     (pan, pans)
 }
 
@@ -189,7 +191,7 @@ pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
 
     let first = pan.sear(start_c, &lay(per_pan));
     let in_batch = |number: u32| per_pan.min((case.pieces - number * per_batch).div_ceil(pans));
-    let row = in_a_row(&pan, start_c, (0..batches).map(|number| lay(in_batch(number))));
+    let row = in_a_row(&pan, start_c, (0..batches).map(|number| (in_batch(number), lay(in_batch(number)))));
     let low_c = row.iter().fold(first.low_c, |low, done| f64::min(low, done.low_c));
     let min: f64 = row.iter().map(|done| done.min).sum();
     SearPlan {
@@ -240,13 +242,14 @@ struct Done {
 }
 
 /// One batch after the other: with less than its full wait the pan starts the next where it has come to.
-fn in_a_row(pan: &HotPan, start_c: f64, batches: impl ExactSizeIterator<Item = Laid>) -> Vec<Done> {
+fn in_a_row(pan: &HotPan, start_c: f64, batches: impl ExactSizeIterator<Item = (u32, Laid)>) -> Vec<Done> {
     let count = batches.len();
     let mut at_c = start_c;
-    let done = |(number, laid): (usize, Laid)| {
+    let done = |(number, (pieces, laid)): (usize, (u32, Laid))| {
         let batch = pan.sear(at_c, &laid);
         let recovery_min = if number + 1 < count { recovers_min(pan, &batch, start_c) } else { 0.0 };
-        let seared_min = batch.side_s.iter().sum::<f64>() / 60.0 + HANDLING_MIN;
+        let handled_s = HANDLING_S * f64::from(pieces) * (1.0 + laid.sides_m2.len() as f64);
+        let seared_min = (batch.side_s.iter().sum::<f64>() + handled_s) / 60.0 + BATCH_MIN;
         let done = Done { start_c: at_c, low_c: batch.low_c, min: seared_min + recovery_min };
         at_c = f64::min(start_c, pan.warmed_c(batch.end_c, recovery_min * 60.0));
         done
@@ -260,6 +263,7 @@ mod tests {
     use crate::bench::{Hob, Pan};
     use crate::cuts::Cut;
     use crate::forecast::ForecastRequest;
+    use crate::heat::hob::HobKind;
     use crate::heat::pot::Material;
     use crate::ways::Method;
 

@@ -4,13 +4,12 @@ use ergastic_words::{Dial, Join, Length, Mass, Minutes, Said, Temperature, Volum
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::burner::Burner;
 use super::laid::Laid;
-use super::pot::{DEGLAZED_TO, PotAnswer, deglazes};
+use super::pot::{PotAnswer, deglazes};
 use super::salt::salting;
-use crate::bench::{Ingredient, Larder, Prepare, SearFat, Surface, Trim};
-use crate::finish::BURNER_SHARE;
+use crate::bench::{Ingredient, Larder, Prepare, SearFat, Surface, Trim, Wine};
 use crate::heat::pot::Lid;
-use crate::heat::steam::LATENT_HEAT;
 use crate::safety::{self, Caution};
 use crate::ways::Medium;
 
@@ -30,15 +29,17 @@ pub struct BenchStep {
 }
 
 /// Aromatics soften in this order: what needs longest first, what burns soonest last.
-const AROMATICS: [Larder; 9] = [
+const AROMATICS: [Larder; 11] = [
     Larder::Bacon,
     Larder::Onion,
     Larder::Carrot,
     Larder::Celery,
+    Larder::SweetPepper,
     Larder::Mushroom,
     Larder::TomatoPaste,
     Larder::WholeSpice,
     Larder::Chilli,
+    Larder::Ginger,
     Larder::Garlic,
 ];
 
@@ -67,6 +68,12 @@ impl Step {
 pub(super) fn aromatics(bench: &Prepare) -> Vec<Larder> {
     let is_in = |what: &Larder| bench.ingredients.iter().any(|thing| thing.what == *what);
     AROMATICS.into_iter().filter(is_in).collect()
+}
+
+/// Minutes of boiling down what deglazes, in the pan.
+pub(super) fn boiling_down_min(bench: &Prepare, burner: Burner, pan_m2: f64) -> f64 {
+    let litres = deglazes(bench).map_or(0.0, |thing| thing.millilitres() / 1000.0);
+    burner.boils_off_min((1.0 - bench.wine.stays()) * litres, pan_m2)
 }
 
 impl Laid<'_> {
@@ -198,7 +205,7 @@ impl Laid<'_> {
 
     /// Aromatics, what deglazes, and the liquid.
     fn in_the_pot(&self, pot: &PotAnswer) -> Vec<Step> {
-        let Self { case, bench, sear, hob_w, .. } = *self;
+        let Self { case, bench, sear, burner, pan_m2, .. } = *self;
         let voice = case.voice;
         let seared = sear.happens();
         let mut steps = Vec::new();
@@ -212,12 +219,15 @@ impl Laid<'_> {
         let deglazed = deglazes(bench);
         if let Some(thing) = deglazed {
             let litres = thing.millilitres() / 1000.0;
-            let min = (1.0 - DEGLAZED_TO) * litres / (BURNER_SHARE * hob_w / LATENT_HEAT) / 60.0;
-            let (pours, left) = (Volume(litres), Volume(litres * DEGLAZED_TO));
-            let (what, why) = if seared {
-                (say::deglaze(pours, thing.what.name(), left), say::deglaze_why())
-            } else {
-                (say::deglaze_unseared(pours, thing.what.name(), left), say::deglaze_unseared_why())
+            let min = boiling_down_min(bench, burner, pan_m2);
+            let (pours, left) = (Volume(litres), Volume(litres * bench.wine.stays()));
+            let (what, why) = match (bench.wine, seared) {
+                (Wine::Whole, true) => (say::deglaze_whole(pours, thing.what.name()), say::deglaze_whole_why()),
+                (Wine::Whole, false) => (say::wine_in(pours, thing.what.name()), say::deglaze_whole_why()),
+                (Wine::Halved, true) => (say::deglaze(pours, thing.what.name(), left), say::deglaze_why()),
+                (Wine::Halved, false) => {
+                    (say::deglaze_unseared(pours, thing.what.name(), left), say::deglaze_unseared_why())
+                }
             };
             let caution = thing.what.flares().then(|| safety::wine_flames(voice));
             steps.push(step("deglaze", what, why, f64::max(2.0, min.ceil())).minding(caution));
@@ -226,10 +236,8 @@ impl Laid<'_> {
             let with = pot.poured.first().map_or(Larder::Water, |poured| poured.what);
             steps.push(step("deglaze", say::deglaze_with(with.name()), say::deglaze_with_why(), 3.0));
         }
-        let rest_l: f64 = (pot.poured.iter())
-            .filter(|poured| deglazed.is_none_or(|thing| poured.what != thing.what))
-            .map(|thing| thing.l)
-            .sum();
+        let deglazed_l = deglazed.map_or(0.0, |thing| thing.millilitres() / 1000.0);
+        let rest_l = pot.poured.iter().map(|thing| thing.l).sum::<f64>() - deglazed_l;
         let (rest, level) = (Volume(rest_l), Length(pot.level_mm));
         let (what, why) = match (rest_l > 0.005, seared) {
             (true, true) => (say::pour_seared(rest, level), say::pour_why()),

@@ -2,17 +2,16 @@
 
 use ergastic_words::{Join, Said};
 
+use super::opened::Opened;
 use crate::bench::{Addition, Larder, Prepare};
 use crate::cuts::{EatenAs, STEWING_PIECE_M};
-use crate::finish::{SauceRequest, path};
+use crate::finish::{FILM_MM, SauceRequest, path};
 use crate::forecast::{Case, Forecast, come_up_s};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::prepare::{SearPlan, salting, sear};
+use crate::prepare::{Burner, SearPlan, flour_g, salting, sear};
 use crate::safety::Caution;
 
-/// Less fat than this is not skimmed, mm.
-const LITTLE_FAT_MM: f64 = 1.0;
 /// One look at the meat, min.
 pub(super) const LOOK_MIN: f64 = 2.0;
 /// Less liquid than this is not made into a sauce, L.
@@ -53,6 +52,8 @@ pub struct Durations {
     pub tending_min: f64,
     /// What goes in before the meat is lifted, and minutes to be done.
     pub additions: Vec<(Addition, f64)>,
+    /// What is done between opening a pressure pot and lifting the meat.
+    pub opened: Option<Opened>,
     /// What softens in the fat before the liquid, what needs longest first.
     pub aromatics: Vec<Larder>,
     /// What the pan is deglazed with, if something is.
@@ -85,6 +86,10 @@ pub struct Durations {
     pub liquid_salt_g: f64,
     /// Gelatin in it, g.
     pub gelatin_g: f64,
+    /// Salt in the meat when tender, g.
+    pub meat_salt_g: f64,
+    /// Flour that came in on the meat, g.
+    pub dredged_flour_g: f64,
     /// Cooked and edible, kg.
     pub yield_kg: f64,
     /// Cautions of the forecast.
@@ -118,18 +123,9 @@ fn taking_out_min(pieces: u32) -> f64 {
 
 /// At the pot before the liquid is in, min: scraping up, softening what there is to soften, boiling down what is poured. Working
 /// values.
-fn into_the_pot_min(bench: &Prepare) -> f64 {
+fn into_the_pot_min(bench: &Prepare, kitchen: &Kitchen) -> f64 {
     let softened = if bench.aromatics().is_empty() { 0.0 } else { 5.0 };
-    let boiled_down = if bench.deglazes().is_some() { 4.0 } else { 0.0 };
-    3.0 + softened + boiled_down
-}
-
-/// Skimming a cap so deep, min: a thin one is a few passes of the ladle, none at all is none. Working values.
-fn skimming_min(fat_mm: f64) -> f64 {
-    match fat_mm {
-        mm if mm < LITTLE_FAT_MM => 0.0,
-        mm => (3.0 + mm).clamp(4.0, 10.0).ceil(),
-    }
+    3.0 + softened + bench.boiling_down_min(kitchen).ceil()
 }
 
 /// Rest helps what is cut in slices from one piece; cubes and what is pulled or spooned need none. Practice.
@@ -144,22 +140,24 @@ impl SauceWork {
         Self { skim_min: 0.0, make_min: 0.0, making: Said::nothing() }
     }
 
-    fn of(plan: &Plan, kitchen: &Kitchen, left: SauceRequest, fat_mm: f64) -> Self {
+    fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, left: SauceRequest, fat_mm: f64) -> Self {
         let skims = left.fat_l.is_some_and(|fat_l| fat_l > 0.0);
+        let burner = Burner::under_pot(case, &plan.prepare, kitchen);
         let wanted = SauceRequest {
             vessel: Some(plan.request(kitchen).vessel.unwrap_or_default()),
-            hob_w: Some(kitchen.hob_w),
+            hob_w: Some(burner.watts),
+            hob_kind: Some(burner.kind),
             target: plan.target,
             thickener: plan.thickener,
             ..left
         };
-        let steps = path(&wanted).map(|path| path.steps).unwrap_or_default();
-        let after_skim = steps.into_iter().skip(usize::from(skims));
+        let Ok(path) = path(&wanted) else { return Self::none() };
+        let after_skim = path.steps.into_iter().skip(usize::from(skims));
         let minutes: f64 = after_skim.clone().map(|step| step.min).sum();
         Self {
-            skim_min: skimming_min(fat_mm),
+            skim_min: if fat_mm < FILM_MM { 0.0 } else { path.skim_min },
             // Whole fives: a finishing that is planned to the minute is not kept.
-            make_min: (minutes.clamp(5.0, 60.0) / 5.0).ceil() * 5.0,
+            make_min: (f64::max(minutes, 5.0) / 5.0).ceil() * 5.0,
             making: Said::list(after_skim.map(|step| step.what), Join::Sentences),
         }
     }
@@ -185,17 +183,23 @@ impl Durations {
         let cook_min = forecast.ready_min.p50.unwrap_or(180.0);
         let liquid_salt_g = forecast.salt_g.unwrap_or(0.0);
         let (fat_l, gelatin_g) = (forecast.fat_l.unwrap_or(0.0), forecast.gelatin_g.unwrap_or(0.0));
+        let yield_kg = forecast.yield_kg.unwrap_or(0.0);
+        let meat_salt_g = f64::max(0.0, case.salt_g - liquid_salt_g);
+        let dredged_flour_g = if plan.prepare.flour { flour_g(case) } else { 0.0 };
         let last = case.last().medium.way();
         let left = SauceRequest {
             liquid_l: Some(liquid_left_l),
             fat_l: Some(fat_l),
             salt_g: Some(liquid_salt_g),
             gelatin_g: Some(gelatin_g),
+            meat_kg: Some(yield_kg),
+            meat_salt_g: Some(meat_salt_g),
+            dredged_flour_g: Some(dredged_flour_g),
             ..Default::default()
         };
         let makes_sauce = liquid_left_l > NO_SAUCE_L && last.makes_sauce;
         let sauce = if makes_sauce {
-            SauceWork::of(plan, kitchen, left, fat_l / case.pot().floor_m2)
+            SauceWork::of(plan, kitchen, case, left, fat_l / case.pot().floor_m2)
         } else {
             SauceWork::none()
         };
@@ -209,7 +213,7 @@ impl Durations {
             salt_ahead_min: plan.prepare.brine.map_or(plan.prepare.salt_h, |brine| brine.hours) * 60.0,
             take_out_ahead_min: 30.0,
             heat_pan_min: sear.as_ref().map_or(0.0, |sear| sear.heat_pan_min.ceil().clamp(3.0, 15.0)),
-            deglaze_min: way.into_it_min.unwrap_or_else(|| into_the_pot_min(&plan.prepare)),
+            deglaze_min: way.into_it_min.unwrap_or_else(|| into_the_pot_min(&plan.prepare, kitchen)),
             sear,
             come_up_min: first_heat_min,
             preheat_min: way.preheat_min,
@@ -218,6 +222,7 @@ impl Durations {
             looks: way.looks(cook_min),
             tending_min: tending_min(case, forecast, cook_min, kitchen.pit_holds_itself),
             additions: if last.opens { plan.prepare.additions(case, forecast) } else { Vec::new() },
+            opened: Opened::of(case, &plan.prepare),
             aromatics: plan.prepare.aromatics(),
             deglazes: plan.prepare.deglazes(),
             base: if case.liquid_l > 0.005 { plan.prepare.base } else { Larder::Water },
@@ -234,7 +239,9 @@ impl Durations {
             liquid_left_l: f64::max(0.05, liquid_left_l),
             liquid_salt_g,
             gelatin_g,
-            yield_kg: forecast.yield_kg.unwrap_or(0.0),
+            meat_salt_g,
+            dredged_flour_g,
+            yield_kg,
             cautions: forecast.cautions.clone(),
         }
     }
@@ -246,7 +253,12 @@ impl Durations {
 
     /// From lifting the meat to plates on the table. The meat rests while the sauce is made.
     pub fn finishing_min(&self) -> f64 {
-        self.lift_min + f64::max(self.skim_min + self.sauce_min, self.rest_min) + self.slice_min + self.plate_min
+        let opened_min = self.opened.as_ref().map_or(0.0, Opened::min);
+        opened_min
+            + self.lift_min
+            + f64::max(self.skim_min + self.sauce_min, self.rest_min)
+            + self.slice_min
+            + self.plate_min
     }
 
     /// At the bench and the pan before the meat meets the heat: pan, batches, aromatics.

@@ -3,6 +3,7 @@
 mod back;
 mod durations;
 mod lay;
+mod opened;
 mod remedies;
 mod rounding;
 mod tasks;

@@ -9,11 +9,11 @@ use super::durations::Durations;
 use crate::clock::{Hours, minutes_between, plus_minutes, zone};
 use crate::error::Result;
 use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, update};
-use crate::kitchen::Kitchen;
+use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
 use crate::units::MINUTE_S;
-use crate::ways::Medium;
 use crate::ways::tasks::Facts;
+use crate::ways::{Lane, Medium};
 
 /// When a dish is tender, as instants.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -35,6 +35,17 @@ fn usual_night() -> Hours {
     Hours("22:00".into(), "07:00".into())
 }
 
+/// The hob, or what there is instead.
+fn flame(kitchen: &Kitchen) -> Lane {
+    let has = |kit: Kit| kitchen.kit.contains(&kit);
+    match () {
+        () if has(Kit::Hob) => Lane::Hob,
+        () if has(Kit::Coals) => Lane::Fire,
+        () if has(Kit::Pit) => Lane::Pit,
+        () => Lane::Hob,
+    }
+}
+
 /// A plan with everything worked out that its sheet needs.
 pub struct Worked {
     /// The meat in its pot.
@@ -49,6 +60,8 @@ pub struct Worked {
     pub zone: TimeZone,
     /// Its nights: some tasks keep away from them.
     pub asleep: Vec<Hours>,
+    /// Where pans and pots stand over a flame.
+    pub flame: Lane,
 }
 
 impl Worked {
@@ -63,7 +76,15 @@ impl Worked {
         let forecast = describe(&case, Some(update.ensemble.clone()));
         let durations = Durations::of(plan, kitchen, &case, &forecast);
         let asleep = if kitchen.asleep.is_empty() { vec![usual_night()] } else { kitchen.asleep.clone() };
-        Ok(Self { case, update, forecast, durations, zone: zone("zone", &kitchen.zone)?, asleep })
+        Ok(Self {
+            case,
+            update,
+            forecast,
+            durations,
+            zone: zone("zone", &kitchen.zone)?,
+            asleep,
+            flame: flame(kitchen),
+        })
     }
 
     /// What the steps of its way are chosen by.
@@ -76,6 +97,7 @@ impl Worked {
             liquid_l: self.case.liquid_l,
             aromatics: &durations.aromatics,
             deglazes: durations.deglazes,
+            wine: plan.prepare.wine,
             base: durations.base,
             wood: plan.prepare.wood,
         }

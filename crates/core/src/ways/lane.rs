@@ -11,6 +11,8 @@ pub enum Lane {
     Hands,
     /// On the hob.
     Hob,
+    /// Over coals or an open fire.
+    Fire,
     /// In the oven.
     Oven,
     /// In the pressure pot.

@@ -10,6 +10,7 @@ mod medium;
 mod names;
 mod rules;
 mod settings;
+mod suits;
 pub mod tasks;
 
 use ergastic_words::{Said, matching as say};
@@ -23,6 +24,7 @@ pub use rules::{HowItHeats, OVEN_SIGMA_K, PIT_SIGMA_K, POT_SIGMA_K};
 pub use settings::{
     HeatSource, Method, Release, Settings, Start, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C, USUAL_PIT_C, USUAL_WRAP_C,
 };
+pub use suits::{against, slices};
 
 /// From one heat to the next, min. Working value.
 pub const MOVE_MIN: f64 = 10.0;

@@ -5,7 +5,7 @@ use ergastic_words::{Dial, Guide, Join, Minutes, Said, Temperature, Volume, prep
 use super::lane::Lane;
 use super::medium::{Cooling, Medium};
 use super::settings::Start;
-use crate::bench::{Larder, Wood};
+use crate::bench::{Larder, Wine, Wood};
 use crate::cuts::EatenAs;
 use crate::heat::coals::TURN_EVERY_MIN;
 use crate::heat::pot::{Lid, Simmer};
@@ -38,6 +38,8 @@ pub struct Facts<'a> {
     pub aromatics: &'a [Larder],
     /// What the pan is deglazed with, if something is.
     pub deglazes: Option<Larder>,
+    /// Boiled down first, or not.
+    pub wine: Wine,
     /// What makes up the liquid beside it.
     pub base: Larder,
     /// Wood for the pit.
@@ -87,11 +89,13 @@ fn into_the_pot(facts: &Facts) -> (Said, Said) {
         let things = Said::list(aromatics, Join::And);
         if seared { say::soften_in_that_fat(things) } else { say::soften(things) }
     });
-    let scrape = match (facts.deglazes, seared) {
-        (Some(what), true) => Some(say::deglaze_seared(what.name())),
-        (Some(what), false) => Some(say::deglaze(what.name())),
-        (None, true) => Some(say::scrape(facts.base.name())),
-        (None, false) => None,
+    let scrape = match (facts.deglazes, facts.wine, seared) {
+        (Some(what), Wine::Halved, true) => Some(say::deglaze_seared(what.name())),
+        (Some(what), Wine::Halved, false) => Some(say::deglaze(what.name())),
+        (Some(what), Wine::Whole, true) => Some(say::deglaze_whole_seared(what.name())),
+        (Some(what), Wine::Whole, false) => Some(say::deglaze_whole(what.name())),
+        (None, _, true) => Some(say::scrape(facts.base.name())),
+        (None, _, false) => None,
     };
     let poured = facts.poured();
     let all: Vec<_> = soften.into_iter().chain(scrape).collect();
@@ -129,11 +133,16 @@ pub fn meets_the_heat(medium: &Medium, lid: Lid, facts: &Facts) -> Step {
             let what = if poured { say::dish_in(liquid, lid.words()) } else { say::dish_in_dry(lid.words()) };
             (Lane::Oven, what, say::dish_in_why())
         }
-        _ => match (poured, seared) {
-            (false, _) => (Lane::Hob, say::pot_in_dry(), say::pot_in_dry_why()),
-            (true, true) => (Lane::Hob, say::pot_in_juices(liquid), say::pot_in_why()),
-            (true, false) => (Lane::Hob, say::pot_in(liquid), say::pot_in_why()),
-        },
+        Medium::Coals(_) => over_a_flame(Lane::Fire, liquid, poured, seared),
+        _ => over_a_flame(Lane::Hob, liquid, poured, seared),
+    }
+}
+
+fn over_a_flame(lane: Lane, liquid: Volume, poured: bool, seared: bool) -> Step {
+    match (poured, seared) {
+        (false, _) => (lane, say::pot_in_dry(), say::pot_in_dry_why()),
+        (true, true) => (lane, say::pot_in_juices(liquid), say::pot_in_why()),
+        (true, false) => (lane, say::pot_in(liquid), say::pot_in_why()),
     }
 }
 
@@ -147,7 +156,7 @@ pub fn over_the_heat(medium: &Medium, lid: Lid, set: Option<Minutes>) -> Step {
             (Lane::Hob, say::on_the_hob(simmer.looks(), lid), why)
         }
         medium @ Medium::Coals(_) => {
-            (Lane::Hob, say::over_coals(medium.words(), lid), say::over_coals_why(Minutes(TURN_EVERY_MIN)))
+            (Lane::Fire, say::over_coals(medium.words(), lid), say::over_coals_why(Minutes(TURN_EVERY_MIN)))
         }
         Medium::Pressure { hold_s, quick, .. } => {
             let held = hold_s.filter(|s| s.is_finite()).map(|s| Minutes(s / 60.0)).or(set);

@@ -119,6 +119,11 @@ export function CutField({
           borderRadius="10px"
           mt={1}
         >
+          {typed && found.filter(({ sold }) => sold).length > 1 && (
+            <Text px={3} pt={3} fontSize="small" fontWeight={600}>
+              More than one muscle is sold under that name. Which does yours look like?
+            </Text>
+          )}
           {found.map(({ facts, sold }, i) => (
             <Box
               key={facts.cut}

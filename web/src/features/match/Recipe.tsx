@@ -60,12 +60,26 @@ export const Recipe = memo(function Recipe({
         <Button type="submit">Try it</Button>
       </chakra.form>
       {checked.error && !fault && <Fault error={checked.error} retry={() => void checked.refetch()} />}
-      {found && <Landed found={found} />}
+      {found && (
+        <Landed
+          found={found}
+          onOtherwise={(otherwise) => {
+            setText(otherwise);
+            onRecipe(otherwise);
+          }}
+        />
+      )}
     </Box>
   );
 });
 
-function Landed({ found }: { found: Schemas['Checked'] }) {
+function Landed({
+  found,
+  onOtherwise,
+}: {
+  found: Schemas['Checked'];
+  onOtherwise: (recipe: string) => void;
+}) {
   const { lands } = found;
   const shares: [string, number][] = [
     ['not done', lands.not_done],
@@ -79,9 +93,21 @@ function Landed({ found }: { found: Schemas['Checked'] }) {
     <Stack gap={3} mt={4} opacity={1}>
       <Text fontSize="lead">{found.words}</Text>
       <Text fontSize="small" color="soft">
-        Taken as {found.understood.words}
-        {found.understood.supposed.length > 0 && ` (${found.understood.supposed.join('; ')})`}.
+        Taken as {found.understood.words}.
       </Text>
+      {found.understood.guesses.map((guess) => (
+        <Flex key={guess.text} gap={2} wrap="wrap" alignItems="center" fontSize="small">
+          <Text borderBottomWidth="2px" borderColor="heat" borderStyle="dashed">
+            {guess.text}
+          </Text>
+          {guess.instead.length > 0 && <Text color="soft">or</Text>}
+          {guess.instead.map((otherwise) => (
+            <Button key={otherwise.recipe} weight="quiet" onClick={() => onOtherwise(otherwise.recipe)}>
+              {otherwise.words}
+            </Button>
+          ))}
+        </Flex>
+      ))}
       <TendernessBar
         tenderness={found.tenderness as [number, number, number]}
         goal={found.goal as [number, number]}

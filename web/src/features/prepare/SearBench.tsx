@@ -80,6 +80,7 @@ export function SearBench({
             { value: 'pan', label: 'one pan' },
             { value: 'two_pans', label: 'two pans' },
             { value: 'pot_and_lid', label: 'pot and its iron lid' },
+            { value: 'lid', label: 'an iron lid over the fire' },
             { value: 'pot', label: pressure ? 'the pot’s own insert' : 'the pot' },
           ]}
           onChange={(sear_in) => setBench('sear in', { sear_in, per_batch: undefined })}

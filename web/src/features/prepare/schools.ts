@@ -16,6 +16,8 @@ export function choose(school: string, option: string): Partial<Bench> {
       return { sear: option as Schemas['Sear'] };
     case 'surface':
       return { surface: option as Schemas['Surface'] };
+    case 'wine':
+      return { wine: option as Schemas['Wine'] };
     case 'flour':
       return { flour: yes };
     case 'temper':

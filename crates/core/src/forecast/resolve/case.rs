@@ -138,6 +138,10 @@ pub struct Case {
     pub salt_g: f64,
     /// That part of it which is in the liquid from the first, g.
     pub liquid_salt_g: f64,
+    /// Fat that what is put in with it gives, L.
+    pub larder_fat_l: f64,
+    /// Water that what is put in with it gives as it softens, L.
+    pub larder_water_l: f64,
     /// How fast it softens at a temperature.
     pub softening: Softening,
     /// What earlier cooks have taught.

@@ -85,6 +85,8 @@ impl ForecastRequest {
         let body = self.resolve_body(liquid_l)?;
         let liquid_salt_g = in_range("liquid_salt_g", self.liquid_salt_g.unwrap_or(0.0), 0.0, 2000.0, Unit::Grams)?;
         let salt_g = self.resolve_salt(&parts, &mut fill)? + liquid_salt_g;
+        let larder_fat_l = in_range("larder_fat_l", self.larder_fat_l.unwrap_or(0.0), 0.0, 20.0, Unit::Litres)?;
+        let larder_water_l = in_range("larder_water_l", self.larder_water_l.unwrap_or(0.0), 0.0, 60.0, Unit::Litres)?;
         Ok(Case {
             mass_kg,
             pieces: parts.iter().map(|part| part.pieces).sum(),
@@ -97,6 +99,8 @@ impl ForecastRequest {
             body,
             salt_g,
             liquid_salt_g,
+            larder_fat_l,
+            larder_water_l: if wet { larder_water_l } else { 0.0 },
             softening: *softening(),
             certainty: self.certainty.unwrap_or(SURE),
             known: self.resolve_known()?,

@@ -11,6 +11,9 @@ use crate::heat::pot::close;
 use crate::heat::pressure::Phase;
 use crate::ways::{Cooling, Medium};
 
+/// Vegetables give their water to the pot with this time constant, s. Working value.
+const LARDER_S: f64 = 1800.0;
+
 /// Steps between looks at how deep the meat lies and how much steam leaves: both change slowly.
 pub(super) const SLOW_STEPS: usize = 5;
 
@@ -68,6 +71,8 @@ pub struct Surround<'a, const L: usize> {
     pub opened_s: [Option<f64>; L],
     /// Poured into the pot so far, L.
     pub poured_l: [f64; L],
+    /// What softening vegetables and the like have given so far, L.
+    pub larder_l: f64,
     /// Left as steam, kg.
     pub steam_kg: [f64; L],
     /// In the pot when last looked at, kg.
@@ -101,6 +106,7 @@ impl<'a, const L: usize> Surround<'a, L> {
             came_up_s: [f64::INFINITY; L],
             opened_s: [None; L],
             poured_l: [0.0; L],
+            larder_l: 0.0,
             steam_kg: [0.0; L],
             water_kg: [0.0; L],
             most_steam_kg: [f64::INFINITY; L],
@@ -205,9 +211,13 @@ impl<'a, const L: usize> Surround<'a, L> {
                 part.give_juice(SLOW_STEPS as f64 * STEP_S);
             }
         }
+        if self.case.stages[self.chain.stage[0]].medium.is_pot() {
+            let softened = 1.0 - (-(step as f64) * STEP_S / LARDER_S).exp();
+            self.larder_l = self.case.larder_water_l * softened;
+        }
         for lane in 0..L {
             let juice_kg: f64 = parts.iter().map(|part| part.juice_kg[lane]).sum();
-            let there = self.poured_l[lane] + juice_kg - self.juice_before_kg[lane];
+            let there = self.poured_l[lane] + self.larder_l + juice_kg - self.juice_before_kg[lane];
             self.most_steam_kg[lane] = there;
             self.steam_kg[lane] = f64::min(self.steam_kg[lane], there);
             self.water_kg[lane] = there - self.steam_kg[lane];

@@ -1,6 +1,10 @@
 //! A recipe's words checked against this piece, before it is cooked.
 
-mod parse;
+mod figures;
+mod guess;
+mod heat;
+mod read;
+mod tokens;
 
 use ergastic_words::{Join, Said, Share, errors, matching as say};
 use rayon::prelude::*;
@@ -25,8 +29,26 @@ pub struct Understood {
     pub stages: Vec<StageRequest>,
     /// In words.
     pub words: String,
-    /// What had to be supposed.
-    pub supposed: Vec<String>,
+    /// What had to be supposed, each with what it could be instead.
+    pub guesses: Vec<Supposed>,
+}
+
+/// Something supposed of a recipe.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Supposed {
+    /// What.
+    pub text: String,
+    /// What it could be instead.
+    pub instead: Vec<Otherwise>,
+}
+
+/// A recipe read otherwise.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Otherwise {
+    /// In a word or two.
+    pub words: String,
+    /// The whole recipe, to be checked so.
+    pub recipe: String,
 }
 
 /// Shares of such pieces that are found at each word, 0–1; they sum to one.
@@ -96,7 +118,7 @@ pub struct Checked {
 /// Names the recipe if it can't be read, or the field of what it says that can't be.
 pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
     let voice = block.kitchen.voice();
-    let read = parse::read(text)?;
+    let read = read::read(text, lies.mass_kg)?;
     let plan =
         block.plan(ForecastRequest { stages: Some(read.stages.clone()), members: Some(MEMBERS), ..block.meat.clone() });
     // The meat has been read already: what can't be used now is of the recipe.
@@ -126,6 +148,15 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
     let tenderness = [at(0.1), at(0.5), at(0.9)];
     let mut request = plan.request(block.kitchen);
     request.members = None;
+    let guesses = (read.guesses.iter())
+        .map(|guess| {
+            let otherwise = |said: &Said| {
+                let words = voice.say(said.clone());
+                Otherwise { recipe: guess.rewritten(&read.letters, &words), words }
+            };
+            Supposed { text: voice.say(guess.said.clone()), instead: guess.instead.iter().map(otherwise).collect() }
+        })
+        .collect();
     let checked = Checked {
         text: text.to_owned(),
         understood: Understood {
@@ -136,7 +167,7 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
                 Join::Then,
             )),
             stages: read.stages,
-            supposed: read.supposed.iter().map(|supposed| voice.say(supposed)).collect(),
+            guesses,
         },
         min,
         lands,

@@ -1,6 +1,6 @@
 //! From lifting the meat to plates on the table.
 
-use ergastic_words::{Length, Mass, Volume, sheet as say};
+use ergastic_words::{Join, Length, Mass, Minutes, Said, Volume, sheet as say};
 use jiff::Timestamp;
 
 use super::layer::{Draft, Layer};
@@ -10,6 +10,7 @@ use crate::bench::Level;
 use crate::clock::plus_minutes;
 use crate::finish::Target;
 use crate::plan::Plan;
+use crate::safety;
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::worked::Worked;
 use crate::ways::{Lane, tasks};
@@ -21,6 +22,8 @@ pub(super) fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at
     let (case, durations) = (&worked.case, &worked.durations);
     let held = layer.tasks.iter().any(|task| task.id == TaskId::Hold);
     let (what, why) = tasks::lift(&case.last().medium, &durations.take_out);
+    let lift_at = opened(layer, worked, lift_at, if held { TaskId::Hold } else { TaskId::Braise });
+    let before = layer.tasks.last().map(|task| task.id).filter(|_| durations.opened.is_some());
     let task = layer.add(Draft {
         id: TaskId::Lift,
         kind: TaskKind::Lift,
@@ -31,7 +34,7 @@ pub(super) fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at
         minutes: durations.lift_min,
         hands_on: true,
     });
-    task.after = vec![if held { TaskId::Hold } else { TaskId::Braise }];
+    task.after = vec![before.unwrap_or(if held { TaskId::Hold } else { TaskId::Braise })];
     let skim_at = plus_minutes(lift_at, durations.lift_min);
     if durations.has_sauce() {
         sauce(layer, worked, skim_at);
@@ -48,6 +51,50 @@ pub(super) fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at
         minutes: durations.plate_min,
         hands_on: true,
     });
+}
+
+/// A pressure pot in two goes: what would have been mush, and when the meat is lifted after it.
+fn opened(layer: &mut Layer, worked: &Worked, opened_at: Timestamp, after: TaskId) -> Timestamp {
+    let Some(opened) = &worked.durations.opened else { return opened_at };
+    let (mut at, mut before) = (opened_at, after);
+    let stages = worked.case.stages.len() as u32;
+    for (number, (things, closed, hands_min, alone_min)) in (1..).zip(opened.goes()) {
+        let names = Said::list(things.iter().map(|what| what.name_and_cut()), Join::And);
+        let id = TaskId::Add(number);
+        let task = layer.add(Draft {
+            id,
+            kind: TaskKind::Add,
+            lane: Lane::Hands,
+            what: if number == 1 { say::open_and_add(names) } else { say::add(names) },
+            why: say::open_and_add_why(),
+            start: at,
+            minutes: hands_min,
+            hands_on: true,
+        });
+        task.after = vec![before];
+        task.cautions.push(safety::pressure_lid(worked.case.voice));
+        at = plus_minutes(at, hands_min);
+        let signs = Said::list(things.iter().map(|what| what.sign()), Join::Semicolons);
+        let (what, why) = match closed {
+            true => (say::closed_again(Minutes(opened.pressed_min())), say::closed_again_why()),
+            false => (say::simmer_open(Minutes(alone_min)), say::simmer_open_why(signs)),
+        };
+        before = TaskId::Stage(stages + number);
+        let lane = Lane::PressurePot;
+        let draft = Draft {
+            id: before,
+            kind: TaskKind::Braise,
+            lane,
+            what,
+            why,
+            start: at,
+            minutes: alone_min,
+            hands_on: false,
+        };
+        layer.add(draft).after = vec![id];
+        at = plus_minutes(at, alone_min);
+    }
+    at
 }
 
 /// Resting, then the knife or the forks.

@@ -22,7 +22,7 @@ const ADD_MIN: f64 = 3.0;
 pub(super) fn over_the_heat(layer: &mut Layer, plan: &Plan, worked: &Worked, met_heat: Timestamp, lift_at: Timestamp) {
     let (case, durations) = (&worked.case, &worked.durations);
     let (lane, what, why) = tasks::meets_the_heat(&case.first().medium, case.pot().lid, &worked.facts(plan));
-    let on_the_hob = lane == Lane::Hob;
+    let on_the_hob = matches!(lane, Lane::Hob | Lane::Fire);
     let task = layer.add(Draft {
         id: TaskId::Simmer,
         kind: TaskKind::Simmer,

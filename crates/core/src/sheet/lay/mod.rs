@@ -12,6 +12,7 @@ use super::tasks::Task;
 use super::worked::Worked;
 use crate::clock::minutes_between;
 use crate::plan::Plan;
+use crate::ways::Lane;
 use before::before_the_heat;
 use finishing::finishing;
 use heat::over_the_heat;
@@ -37,6 +38,9 @@ pub fn lay(
     over_the_heat(&mut layer, plan, worked, met_heat, lift_at);
     finishing(&mut layer, plan, worked, lift_at);
     let mut tasks = layer.tasks;
+    for task in tasks.iter_mut().filter(|task| task.lane == Lane::Hob) {
+        task.lane = worked.flame;
+    }
     tasks.sort_by_key(|task| (task.start, task.kind));
     tasks
 }

@@ -1,0 +1,67 @@
+//! How much a head, by how it comes to the table.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use crate::cuts::CutFacts;
+use crate::juices::PORTION_KG;
+
+/// How the meat comes to the table.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Served {
+    /// On a plate with sides.
+    #[default]
+    Plate,
+    /// In bread.
+    Bread,
+    /// With noodles or rice.
+    Noodles,
+    /// In a soup.
+    Soup,
+    /// Richly glazed: less is enough.
+    RichGlaze,
+}
+
+impl Served {
+    /// Cooked meat a head, kg. Practice.
+    pub fn portion_kg(self) -> f64 {
+        match self {
+            Self::Plate => PORTION_KG,
+            Self::Bread | Self::Noodles => 0.110,
+            Self::Soup => 0.090,
+            Self::RichGlaze => 0.130,
+        }
+    }
+}
+
+/// From this share of bone on it is bought by the piece, raw and bone in, %.
+const BONY_PCT: f64 = 10.0;
+/// Bone-in meat on a plate, raw, kg a head. Practice.
+const BONE_IN_KG: [f64; 2] = [0.35, 0.45];
+
+/// What of a cut is bought for each of those who eat, kg: what leaves the portion, within what is usual on the bone.
+pub fn raw_kg_a_head(facts: &CutFacts, portion_kg: f64, yield_share: f64) -> f64 {
+    let raw_kg = portion_kg / yield_share;
+    if facts.bone_pct < BONY_PCT {
+        return raw_kg;
+    }
+    let [least, most] = BONE_IN_KG.map(|kg| kg * portion_kg / PORTION_KG);
+    raw_kg.clamp(least, most)
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::cuts::Cut;
+
+    #[test]
+    fn bread_takes_less_than_a_plate_and_bones_are_bought_with_the_meat() {
+        assert!(Served::Soup.portion_kg() < Served::Bread.portion_kg());
+        assert!(Served::Bread.portion_kg() < Served::Plate.portion_kg());
+        let oxtail = raw_kg_a_head(Cut::Oxtail.facts(), PORTION_KG, 0.25);
+        assert!((0.35..=0.45).contains(&oxtail), "{oxtail}");
+        assert!((raw_kg_a_head(Cut::Chuck.facts(), PORTION_KG, 0.55) - 0.3).abs() < 1e-9);
+        assert!(raw_kg_a_head(Cut::Oxtail.facts(), Served::Soup.portion_kg(), 0.25) < 0.26);
+    }
+}

@@ -1,0 +1,51 @@
+//! What heats the pan: a burner of the hob, or the element under a pressure pot's own insert.
+
+use crate::bench::{Hob, Prepare};
+use crate::finish::boils_off_kg_s;
+use crate::forecast::Case;
+use crate::heat::hob::HobKind;
+use crate::kitchen::{Kit, Kitchen};
+use crate::ways::Medium;
+
+/// A burner.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub(crate) struct Burner {
+    /// Its power, W.
+    pub watts: f64,
+    /// How its heat reaches a pan.
+    pub kind: HobKind,
+}
+
+/// A chimney or bed of coals where there is no hob: half a kilo an hour of charcoal. Working value.
+const FIRE: Burner = Burner { watts: 4000.0, kind: HobKind::Gas };
+
+impl Burner {
+    /// The hob's, as the bench says or the kitchen has it.
+    pub(crate) fn of_hob(bench: &Prepare, kitchen: &Kitchen) -> Self {
+        let hob = bench.hob.unwrap_or_default();
+        if hob == Hob::default() && !kitchen.kit.contains(&Kit::Hob) {
+            return FIRE;
+        }
+        Self { watts: hob.watts.unwrap_or(kitchen.hob_w), kind: hob.kind.unwrap_or(kitchen.hob_kind) }
+    }
+
+    /// What is under the pot itself: an insert's element lies against it, and its heat goes in as on an induction hob.
+    pub(crate) fn under_pot(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> Self {
+        let under_pressure = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
+        if !under_pressure {
+            return Self::of_hob(bench, kitchen);
+        }
+        let watts = bench.hob.and_then(|hob| hob.watts).unwrap_or(kitchen.insert_w);
+        Self { watts, kind: HobKind::Induction }
+    }
+
+    /// Heat that reaches a pan, W.
+    pub(crate) fn power_w(self) -> f64 {
+        self.kind.share() * self.watts
+    }
+
+    /// Minutes to boil so much off an open floor.
+    pub(crate) fn boils_off_min(self, litres: f64, floor_m2: f64) -> f64 {
+        litres / boils_off_kg_s(self.watts, Some(self.kind), floor_m2) / 60.0
+    }
+}

@@ -1,0 +1,60 @@
+//! A pressure pot in two goes: opened, what would be mush goes in, and it is closed again or finished open.
+
+use crate::bench::{Addition, Prepare};
+use crate::forecast::Case;
+use crate::prepare::softens_by;
+use crate::ways::Medium;
+
+/// A hot pot comes up again so soon, and lets go at once so soon, min. Practice.
+const UP_AGAIN_MIN: f64 = 6.0;
+const LET_OFF_MIN: f64 = 3.0;
+/// Opening it and putting things in, min.
+const ADD_MIN: f64 = 3.0;
+/// What softens this soon at a simmer is not worth closing it again for, min.
+const SOON_MIN: f64 = 10.0;
+
+/// What is done between opening the pot and lifting the meat.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Opened {
+    /// What goes under pressure again, and its minutes there.
+    pub closed: Option<(Vec<Addition>, f64)>,
+    /// What simmers open after that, and how long it takes.
+    pub open: Option<(Vec<Addition>, f64)>,
+}
+
+impl Opened {
+    /// For a pot whose last heat is pressure, where something goes in later.
+    pub(super) fn of(case: &Case, bench: &Prepare) -> Option<Self> {
+        let Medium::Pressure { target_c, .. } = case.last().medium else { return None };
+        let things: Vec<Addition> =
+            bench.later.iter().map(|thing| thing.what).filter(|what| what.times().done_min > 0.0).collect();
+        let root = |what: &Addition| what.times().softens && what.times().done_min >= SOON_MIN;
+        let closes = bench.later_closed.unwrap_or_else(|| things.iter().any(root));
+        let (roots, quick): (Vec<_>, Vec<_>) = things.into_iter().partition(|what| closes && root(what));
+        let longest = |things: &[Addition], celsius: f64| {
+            things.iter().map(|what| softens_by(*what, celsius)).fold(0.0, f64::max).ceil()
+        };
+        let pressed_min = longest(&roots, target_c).max(2.0);
+        let simmer_min = longest(&quick, case.boil_c - 3.0).max(2.0);
+        let some = |things: Vec<Addition>, min: f64| (!things.is_empty()).then_some((things, min));
+        let opened = Self { closed: some(roots, pressed_min), open: some(quick, simmer_min) };
+        (opened.closed.is_some() || opened.open.is_some()).then_some(opened)
+    }
+
+    /// Minutes from opening it to lifting the meat.
+    pub fn min(&self) -> f64 {
+        let closed = self.closed.as_ref().map_or(0.0, |(_, min)| ADD_MIN + UP_AGAIN_MIN + min + LET_OFF_MIN);
+        closed + self.open.as_ref().map_or(0.0, |(_, min)| ADD_MIN + min)
+    }
+
+    /// Minutes at pressure, the second time.
+    pub fn pressed_min(&self) -> f64 {
+        self.closed.as_ref().map_or(0.0, |(_, min)| *min)
+    }
+
+    /// The tasks of it: what goes in, whether it is closed on it, hands-on minutes and minutes by itself.
+    pub fn goes(&self) -> impl Iterator<Item = (&[Addition], bool, f64, f64)> {
+        let closed = self.closed.iter().map(|(what, min)| (&what[..], true, ADD_MIN, UP_AGAIN_MIN + min + LET_OFF_MIN));
+        closed.chain(self.open.iter().map(|(what, min)| (&what[..], false, ADD_MIN, *min)))
+    }
+}
