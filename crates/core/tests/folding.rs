@@ -1,6 +1,8 @@
 //! Whatever happens, in whatever order, a cook folds into something a cook can act on.
 
+use ergastic_core::bench::Larder;
 use ergastic_core::cook::{Event, Happened, Outcome, Status, TaskState, view};
+use ergastic_core::finish::Seasoned;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
 use ergastic_core::tender::Check;
@@ -35,6 +37,7 @@ fn happened() -> impl Strategy<Value = Happened> {
         1 => (0.01..5.0f64).prop_map(|litres| Happened::LiquidAdded { litres, celsius: None }),
         1 => (0.0..5.0f64).prop_map(|litres| Happened::Dipped { litres }),
         1 => (0.0..2.0f64).prop_map(|lost_kg| Happened::Weighed { lost_kg }),
+        1 => prop_oneof![Just(Seasoned::Flat), Just(Seasoned::Right), Just(Seasoned::Salty)].prop_map(|salt| Happened::Tasted { salt }),
         1 => Just(Happened::Closed { outcome: Outcome::default() }),
         3 => (0u128..14).prop_map(|event| Happened::Undone { event: Uuid::from_u128(event) }),
     ]
@@ -54,6 +57,7 @@ proptest! {
         let cook = view(&plan(), &Kitchen::default(), opened(), &events, now).unwrap();
         prop_assert_eq!(cook.log.len(), events.len());
         prop_assert!(cook.effective >= 1.0 - 1e-9 && cook.effective <= 48.0 + 1e-9);
+        prop_assert!(cook.pot.salt_g >= 0.0 && cook.pot.salt_g.is_finite(), "{:?}", cook.pot);
         prop_assert!((0.0..=1.0).contains(&cook.band.ready.chance));
         let times = [cook.band.ready.p10, cook.band.ready.p50, cook.band.ready.p90];
         prop_assert!(times[0] <= times[1] && times[1] <= times[2]);
@@ -88,4 +92,26 @@ proptest! {
             prop_assert_eq!((before.status, &before.tasks, &before.band), (after.status, &after.tasks, &after.band));
         }
     }
+}
+
+#[test]
+fn a_taste_of_the_pot_corrects_its_salt_and_taking_it_back_does_too() {
+    let mut plan = plan();
+    plan.prepare.base = Larder::Stock;
+    let at = |id: u128, minute: i64, happened| Event {
+        id: Uuid::from_u128(id),
+        at: opened() + SignedDuration::from_mins(minute),
+        happened,
+    };
+    let pot = |more: Vec<Event>| {
+        let events: Vec<Event> = [at(1, 30, Happened::MetHeat {})].into_iter().chain(more).collect();
+        view(&plan, &Kitchen::default(), opened(), &events, opened() + SignedDuration::from_mins(150)).unwrap().pot
+    };
+    let tasted = |salt| at(2, 120, Happened::Tasted { salt });
+    let before = pot(vec![]);
+    let [flat, right, salty] = [Seasoned::Flat, Seasoned::Right, Seasoned::Salty].map(|salt| pot(vec![tasted(salt)]));
+    assert!(flat.salt_g < before.salt_g && before.salt_g < salty.salt_g, "{before:?} {flat:?} {salty:?}");
+    assert!(right.salt_doubt_g < before.salt_doubt_g, "{right:?}");
+    let taken_back = pot(vec![tasted(Seasoned::Salty), at(3, 121, Happened::Undone { event: Uuid::from_u128(2) })]);
+    assert_eq!(taken_back, before);
 }

@@ -45,7 +45,7 @@ fn a_time_of_the_cooks_own_is_obeyed_and_answered_with_its_odds() {
     let sheet = work_back(&chuck_for(chain, "2027-02-06T18:30:00Z"), &kitchen, now).unwrap();
     let over_min = (sheet.lift_at.as_second() - sheet.met_heat_at.as_second()) as f64 / 60.0;
     assert!((150.0..156.0).contains(&over_min) && sheet.ready[0].chance < 0.5, "{over_min}");
-    assert!(sheet.conflicts[0].text.contains("30 min"), "{:?}", sheet.conflicts);
+    assert!(sheet.conflicts[0].text.contains("2½ h in all"), "{:?}", sheet.conflicts);
 }
 
 #[test]
@@ -108,4 +108,32 @@ fn a_dish_that_no_flame_may_touch_starts_in_the_oven() {
         assert!(simmers(&cold).contains("into the oven") && !simmers(&cold).contains("simmer"), "{}", simmers(&cold));
         assert!(over_min(&cold) > over_min(&iron) + 15 * 60, "cold glass warms slowly");
     }
+}
+
+#[test]
+fn a_pressure_pot_in_two_goes_puts_in_what_would_be_mush_and_closes_again() {
+    let kitchen = Kitchen::default();
+    let now = "2027-02-06T12:00:00Z".parse().unwrap();
+    let meat = serde_json::json!({"cut": "chuck", "mass_kg": 1.2, "pieces": 18, "size_mm": [40, 40, 40],
+        "method": "pressure", "eaten_as": "fork", "heat": {"level": "high"}, "liquid_l": 0.6});
+    let with = |later: serde_json::Value, closed: Option<bool>| {
+        let mut plan = chuck_for(meat.clone(), "2027-02-06T18:30:00Z");
+        plan.prepare.later = serde_json::from_value(later).unwrap();
+        plan.prepare.later_closed = closed;
+        work_back(&plan, &kitchen, now).unwrap()
+    };
+    let plain = with(serde_json::json!([]), None);
+    let potatoes = serde_json::json!([{"what": "potato", "g": 800}, {"what": "peas", "g": 200}]);
+    let (closed, open) = (with(potatoes.clone(), None), with(potatoes, Some(false)));
+    for sheet in [&closed, &open] {
+        // In only after the pot is opened, and before the meat is lifted; plates still at the bell.
+        let at = |kind| sheet.tasks.iter().find(|task| task.kind == kind).unwrap();
+        let (braise, add, lift) = (at(TaskKind::Braise), at(TaskKind::Add), at(TaskKind::Lift));
+        assert!(braise.end <= add.start && add.end <= lift.start, "{:?}", sheet.tasks);
+        assert!(add.what.contains("otatoes") && sheet.late_min == 0.0, "{}", add.what);
+        assert!(sheet.met_heat_at < plain.met_heat_at);
+    }
+    let again =
+        |sheet: &ergastic_core::sheet::Sheet| sheet.tasks.iter().any(|task| task.what.contains("Close it again"));
+    assert!(again(&closed) && !again(&open));
 }

@@ -511,3 +511,51 @@ fn schools_say_what_they_do_here_and_keep_to_their_default() {
     let pit = ask(json!({"cut": "brisket", "mass_kg": 5.0, "method": "smoke", "heat": {"pit_c": 110}})).unwrap();
     assert!(!pit.schools.iter().any(|school| ["sear", "clear"].contains(&school.id.as_str())));
 }
+
+#[test]
+fn wine_as_base_and_as_ingredient_is_one_wine_and_need_not_be_boiled_down() {
+    let wine = |how: &str| {
+        ask(ribs(json!({"ingredients": [{"what": "red_wine", "ml": 300}], "level": "covered",
+            "bench": {"base": "red_wine", "wine": how}})))
+        .unwrap()
+    };
+    let (halved, whole) = (wine("halved"), wine("whole"));
+    for prepared in [&halved, &whole] {
+        let poured = &prepared.pot.as_ref().unwrap().poured;
+        assert!(poured.len() == 1 && poured[0].what == Larder::RedWine, "{poured:?}");
+        assert_eq!(prepared.shopping.iter().filter(|item| item.name.contains("ed wine")).count(), 1);
+    }
+    // Boiled down, 150 mL more of it has to be bought for the same level.
+    let bought = |prepared: &Prepared| prepared.pot.as_ref().unwrap().poured[0].l;
+    assert!((bought(&halved) - bought(&whole) - 0.15).abs() < 1e-6);
+    let deglazing = |prepared: &Prepared| prepared.steps.iter().find(|step| step.id == "deglaze").unwrap().clone();
+    assert!(deglazing(&halved).min > deglazing(&whole).min + 5.0 && deglazing(&halved).what.contains("150 mL"));
+    assert!(halved.schools.iter().any(|school| school.id == "wine" && school.options.len() == 2));
+}
+
+#[test]
+fn thirty_cubes_in_a_pressure_pots_insert_stew_and_it_says_how_long_boiling_dry_takes() {
+    let cubes = |per_batch: Option<u32>, surface: &str| {
+        ask(json!({"cut": "chuck", "mass_kg": 1.9, "pieces": 30, "size_mm": [40, 40, 40], "method": "pressure",
+            "level": "third", "surface": surface, "bench": {"sear_in": "pot", "per_batch": per_batch}}))
+        .unwrap()
+    };
+    let crowded = cubes(Some(30), "patted");
+    assert!(crowded.sear.stews && warned(&crowded, "stews"), "{:?}", crowded.sear);
+    assert!(crowded.sear.wait_to_brown_min.is_some_and(|min| min > 4.0), "{:?}", crowded.sear);
+    assert!(cubes(Some(30), "wet").sear.wait_to_brown_min > crowded.sear.wait_to_brown_min);
+    let careful = cubes(None, "patted");
+    assert!(!careful.sear.stews && careful.sear.batches >= 3, "{:?}", careful.sear);
+}
+
+#[test]
+fn searing_grows_with_the_pieces_and_their_sides() {
+    let minutes = |pieces: u32, kg: f64| {
+        let request =
+            json!({"cut": "chuck", "mass_kg": kg, "pieces": pieces, "size_mm": [40, 40, 40], "method": "braise"});
+        ask(request).unwrap().sear
+    };
+    let (few, many) = (minutes(9, 0.6), minutes(45, 3.0));
+    // Forty-five cubes on four sides are no eleven minutes.
+    assert!(few.sides == 4 && many.sides == 4 && many.min > 22.0 && many.min > 2.0 * few.min, "{few:?} {many:?}");
+}

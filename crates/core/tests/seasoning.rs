@@ -51,3 +51,43 @@ fn soy_on_unsalted_meat_is_not_too_salty_and_on_salted_meat_it_may_be() {
     assert_eq!(both.verdict, Seasoned::Salty, "{both:?}");
     assert!(both.stop_at_l > unsalted.stop_at_l);
 }
+
+#[test]
+fn unknown_stock_carries_doubt_and_asks_for_a_taste() {
+    let with = |base: &str| seasoned(braise(json!({"salt_h": 0, "salt_pct": 1.4, "bench": {"base": base}})));
+    let width = |pot: &Seasoning| pot.range_g_per_kg[1] - pot.range_g_per_kg[0];
+    let (water, shop) = (with("water"), with("stock"));
+    assert!(width(&shop) > 2.0 * width(&water) && water.ask.is_none(), "{shop:?}");
+    let rubbed = seasoned(braise(json!({"salt_pct": 0.8, "ingredients": [{"what": "salted_rub", "g": 60}],
+        "bench": {"base": "stock"}})));
+    assert!(rubbed.ask.is_some_and(|ask| ask.contains("Taste")), "{:?}", rubbed.range_g_per_kg);
+}
+
+#[test]
+fn fat_and_water_of_what_goes_in_are_in_the_pot_at_the_end() {
+    let pot = |ingredients: Value| {
+        let request: PrepareRequest = serde_json::from_value(braise(json!({"ingredients": ingredients}))).unwrap();
+        let prepared = prepare_request(&request, &Kitchen::default()).unwrap();
+        (prepared.forecast.fat_l.unwrap(), prepared.pot.unwrap().left_l)
+    };
+    let (fat_l, left_l) = pot(json!([]));
+    let (bacon_l, _) = pot(json!([{"what": "bacon", "g": 150}, {"what": "butter", "g": 50}]));
+    // Fifty grams of butter are forty of fat, and bacon gives more than a quarter of itself.
+    assert!((0.075..0.11).contains(&(bacon_l - fat_l)), "{}", bacon_l - fat_l);
+    let (_, onions_l) = pot(json!([{"what": "onion", "g": 600}, {"what": "mushroom", "g": 300}]));
+    assert!((0.35..0.5).contains(&(onions_l - left_l)), "{}", onions_l - left_l);
+}
+
+#[test]
+fn the_sugar_flag_is_for_what_tastes_sweet() {
+    let flags = |ingredients: Value| {
+        let request: PrepareRequest = serde_json::from_value(braise(json!({"ingredients": ingredients}))).unwrap();
+        let flags = prepare_request(&request, &Kitchen::default()).unwrap().balance.unwrap().flags;
+        flags.iter().any(|flag| flag.starts_with("Sweet"))
+    };
+    assert!(!flags(
+        json!([{"what": "onion", "g": 500}, {"what": "carrot", "g": 250}, {"what": "red_wine", "ml": 375}])
+    ));
+    assert!(!flags(json!([{"what": "tinned_tomato", "ml": 800}])), "ripe, not sweet");
+    assert!(flags(json!([{"what": "honey", "g": 90}])) && flags(json!([{"what": "ketchup", "g": 300}])));
+}

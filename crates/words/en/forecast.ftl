@@ -53,7 +53,9 @@ size-and-mass-disagree = Size and mass disagree: { $pieces ->
        *[other] { $pieces } pieces
     } of that size would weigh about { $would-weigh }, not { $weighs }. The size rules the time, the mass the amounts.
 
-# $own (Minutes) $chance (Share) $done (Said) $sure (Minutes) $certainty (Share)
+# $all (Minutes)
+own-time-in-all = { $all } in all
+# $own (Said) $chance (Share) $done (Said) $sure (Minutes) $certainty (Share)
 own-time = { $own }: { $chance } are { $done } then; { $sure } makes it { $certainty }.
     .does = { $own }: { $chance } are { $done } then.
     .only = { $own }: { $chance } are { $done } then, and no longer time makes it sure.

@@ -336,6 +336,8 @@ buy-fat = beef or duck fat
 buy-strings = lengths of kitchen string
 buy-briquettes = briquettes
 
+# $low (Strength) $high (Strength)
+taste-now = By how strong the stock, the rub or the cure is, that may be { BARE($low) } to { $high }. Taste the pot after an hour and log it: flat, right or salty.
 # $plate (Strength) $verdict (Key) $stop (Volume)
 seasoned = Meat and sauce on the plate come to { $plate } together: { $verdict ->
         [flat] flat, taste it and salt at the end.

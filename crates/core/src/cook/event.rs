@@ -10,6 +10,7 @@ use uuid::Uuid;
 
 use crate::clock::{check_instant, plus_minutes};
 use crate::error::{self, Unit, in_range};
+use crate::finish::Seasoned;
 use crate::forecast::{Added, Evidence, HORIZON_S};
 use crate::json::{ByKind, tagged};
 use crate::sheet::TaskId;
@@ -73,6 +74,11 @@ pub enum Happened {
         #[schema(minimum = 0, maximum = 60)]
         litres: f64,
     },
+    /// The liquid was tasted.
+    Tasted {
+        /// How its salt is.
+        salt: Seasoned,
+    },
     /// The pot was weighed with what is in it.
     Weighed {
         /// Lost since the meat met the heat, what was added taken off, kg.
@@ -118,6 +124,9 @@ enum OfKind {
     },
     Dipped {
         litres: f64,
+    },
+    Tasted {
+        salt: Seasoned,
     },
     Weighed {
         lost_kg: f64,
@@ -184,7 +193,7 @@ impl Event {
                 }
                 outcome.change.as_ref().map_or(Ok(()), |text| check_text("outcome.change", text, 500))
             }
-            Happened::MetHeat {} | Happened::Check { .. } | Happened::Undone { .. } => Ok(()),
+            Happened::MetHeat {} | Happened::Check { .. } | Happened::Tasted { .. } | Happened::Undone { .. } => Ok(()),
         }
     }
 }
@@ -258,6 +267,15 @@ impl<'a> Standing<'a> {
             _ => None,
         });
         poured.collect()
+    }
+
+    /// Tastes of the liquid, in minutes from the meat meeting the heat.
+    pub fn tastes(&self) -> impl Iterator<Item = (f64, Seasoned)> + '_ {
+        let met_heat = self.met_heat();
+        self.events.iter().filter_map(move |event| match event.happened {
+            Happened::Tasted { salt } => Some((event.at.duration_since(met_heat?).as_secs_f64() / 60.0, salt)),
+            _ => None,
+        })
     }
 
     /// When liquid was poured in so long after the meat met the heat that no forecast follows it, the first time.

@@ -9,6 +9,7 @@ use super::event::{Event, Outcome, Standing};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::EatenAs;
 use crate::error::{Error, Kind, Result};
+use crate::finish::SaltBelief;
 use crate::kitchen::Kitchen;
 use crate::learn::{Learned, learned};
 use crate::plan::Plan;
@@ -22,6 +23,8 @@ const RIGHT_WITHIN_MIN: f64 = 7.5;
 
 /// So long after its bell an open cook counts as forgotten, min: what is in its pot is not worked out any further.
 const FORGOTTEN_MIN: f64 = 720.0;
+/// Less liquid than this gives no spoonful to taste, L.
+const NO_SPOONFUL_L: f64 = 0.02;
 
 /// How far a cook has come.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -165,8 +168,10 @@ pub struct PotNow {
     pub liquid_l: f64,
     /// Fat, L.
     pub fat_l: f64,
-    /// Salt in the liquid, g.
+    /// Salt in the liquid, g, corrected by what was tasted.
     pub salt_g: f64,
+    /// Its doubt, g.
+    pub salt_doubt_g: f64,
     /// Gelatin in the liquid, g.
     pub gelatin_g: f64,
     /// The cooked meat, kg.
@@ -292,7 +297,7 @@ pub fn view(
         findings: reckoning.findings,
         effective: worked.update.effective,
         surprising: worked.update.surprising,
-        pot: PotNow::of(worked),
+        pot: PotNow::of(worked, &standing),
         log: log(events, &standing),
         outcome: closed.map(|(_, outcome)| outcome.clone()),
         prediction,
@@ -302,18 +307,41 @@ pub fn view(
 }
 
 impl PotNow {
-    fn of(worked: &Worked) -> Self {
+    fn of(worked: &Worked, standing: &Standing) -> Self {
         let durations = &worked.durations;
+        let salt = salt_tasted(worked, standing);
         Self {
             liquid_l: durations.liquid_left_l,
             fat_l: durations.fat_l,
-            salt_g: durations.liquid_salt_g,
+            salt_g: salt.grams,
+            salt_doubt_g: salt.doubt_g,
             gelatin_g: durations.gelatin_g,
             meat_kg: durations.yield_kg,
             meat_salt_g: durations.meat_salt_g,
             dredged_flour_g: durations.dredged_flour_g,
         }
     }
+}
+
+/// Salt in the liquid at the end, after every taste: what the stock or the rub brought more or less than thought stays in the pot.
+fn salt_tasted(worked: &Worked, standing: &Standing) -> SaltBelief {
+    let durations = &worked.durations;
+    let belief = |grams: f64| SaltBelief { grams, doubt_g: durations.salt_doubt * grams };
+    let mut more_g = 0.0;
+    let mut share = 1.0;
+    for (min, found) in standing.tastes() {
+        let Some(point) = worked.forecast.curve.iter().rev().find(|point| point.min <= min) else { continue };
+        if point.liquid_l < NO_SPOONFUL_L {
+            continue;
+        }
+        let before = belief(point.salt_g);
+        let known = SaltBelief { grams: f64::max(0.0, before.grams + more_g), doubt_g: before.doubt_g * share };
+        let after = known.tasted(found, point.liquid_l);
+        more_g += after.grams - known.grams;
+        share *= after.doubt_g / f64::max(1e-9, known.doubt_g);
+    }
+    let at_end = belief(durations.liquid_salt_g);
+    SaltBelief { grams: f64::max(0.0, at_end.grams + more_g), doubt_g: at_end.doubt_g * share }
 }
 
 fn log(events: &[Event], standing: &Standing) -> Vec<LogLine> {

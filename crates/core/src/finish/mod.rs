@@ -5,6 +5,7 @@ mod cooling;
 mod plate;
 mod sauce;
 mod slicing;
+mod tasted;
 mod thicken;
 
 pub(crate) use choices::FILM_MM;
@@ -14,4 +15,5 @@ pub(crate) use plate::{FLAT_G_PER_KG, MeatOnPlate, SALTY_G_PER_KG, bears_g_per_k
 pub use sauce::{Sauce, SauceStep, sauce};
 pub(crate) use sauce::{boils_off_kg_s, path};
 pub use slicing::{fibre_length_mm, slicing};
+pub use tasted::{SaltBelief, Seasoned};
 pub(crate) use thicken::DREDGED_COUNTS;

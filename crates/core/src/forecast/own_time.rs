@@ -1,6 +1,6 @@
 //! A time the cook has fixed: obeyed, and answered with its odds.
 
-use ergastic_words::{Minutes, Share, forecast as say};
+use ergastic_words::{Minutes, Said, Share, forecast as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -60,11 +60,20 @@ impl OwnTime {
         let chance = chance(&ensemble.weights, |i| ensemble.ready_s[i].is_finite());
         let sure_min = quantile(&needed_s, &weights, case.certainty).map(|s| as_set(s / MINUTE_S));
         let min = own_s / MINUTE_S;
-        let (own, odds, done) = (Minutes(min), Share(chance), case.main().eaten_as.done());
+        // The last of several is told with what went before it.
+        let before_min = if pressed || last == 0 { 0.0 } else { (ensemble.over_s(0.5)? - own_s) / MINUTE_S };
+        let own = match before_min > 0.0 {
+            true => say::own_time_in_all(Minutes((before_min + min).round())),
+            false => Said::quantity(Minutes(min)),
+        };
+        let (odds, done) = (Share(chance), case.main().eaten_as.done());
         let said = match sure_min {
             // No longer time makes a better word of it.
             _ if chance >= case.certainty - 0.05 => say::own_time_does(own, odds, done),
-            Some(sure_min) => say::own_time(own, odds, done, Minutes(sure_min), Share(case.certainty)),
+            Some(sure_min) => {
+                let sure = Minutes(as_set(before_min + sure_min));
+                say::own_time(own, odds, done, sure, Share(case.certainty))
+            }
             None => say::own_time_only(own, odds, done),
         };
         Some(Self { min, chance, sure_min, text: case.voice.say(said) })

@@ -246,6 +246,8 @@ pub struct Matched {
     pub now: Timestamp,
     /// The chance asked for.
     pub certainty: f64,
+    /// Cooked meat reckoned for each of those who eat, g.
+    pub portion_g: f64,
     /// Raw mass all this is for, kg.
     pub mass_kg: f64,
     /// What was filled in.

@@ -117,6 +117,7 @@ impl Matched {
             bell: block.bell,
             now: block.now,
             certainty: block.certainty,
+            portion_g: block.portion_kg * 1000.0,
             mass_kg: 0.0,
             assumed: Vec::new(),
             notes: Vec::new(),

@@ -198,6 +198,23 @@ pub(super) fn of_ingredients(case: &Case, bench: &Prepare, base_l: f64) -> Vec<S
     std::iter::once(base).chain(things).chain(rendered).filter(|source| source.g > 0.0).collect()
 }
 
+/// How sure the salt is, as a standard deviation over all of it: stock, rub and bacon by how far brands differ, a cure by the
+/// butcher's; what the cook weighs out is known but for the scales.
+pub(crate) fn doubt_share(case: &Case, bench: &Prepare) -> f64 {
+    /// Of a cure, and of salt that was weighed out.
+    const CURE: f64 = 0.15;
+    const WEIGHED: f64 = 0.03;
+    let meat = meat_salt(case, bench);
+    let base_l = super::pot::base_l(bench, case.liquid_l);
+    let things = of_ingredients(case, bench, base_l);
+    let things_g: f64 = things.iter().map(|thing| thing.g).sum();
+    let off = |g: f64, doubt: f64| (g * doubt).powi(2);
+    let things_off: f64 =
+        things.iter().map(|thing| off(thing.g, thing.what.map_or(WEIGHED, |what| what.facts().salt_doubt))).sum();
+    let all_off = things_off + off(meat.own_g, CURE) + off(meat.in_meat_g - meat.own_g, WEIGHED);
+    all_off.sqrt() / f64::max(0.1, things_g + meat.in_meat_g)
+}
+
 /// The whole balance.
 pub(super) fn salt(case: &Case, bench: &Prepare, forecast: &Forecast, hours: f64, base_l: f64) -> SaltAnswer {
     let meat = meat_salt(case, bench);

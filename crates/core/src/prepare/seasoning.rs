@@ -2,40 +2,32 @@
 
 use ergastic_words::{Strength, Volume, prepare as say};
 use serde::{Deserialize, Serialize};
+use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use super::pot::along;
+use super::salt::doubt_share;
 use crate::bench::{Level, Prepare};
-use crate::finish::{FLAT_G_PER_KG, MeatOnPlate, SALTY_G_PER_KG, bears_g_per_kg};
+use crate::finish::{FLAT_G_PER_KG, MeatOnPlate, SALTY_G_PER_KG, Seasoned, bears_g_per_kg};
 use crate::forecast::{Case, Forecast};
 
 /// Less liquid than this is no sauce, L.
 const NO_SAUCE_L: f64 = 0.03;
 
-/// How the plate tastes.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub enum Seasoned {
-    /// Wants salt.
-    Flat,
-    /// Well salted.
-    Right,
-    /// Too salty.
-    Salty,
-}
+/// P10 and P90 of a normal belief, standard deviations.
+const P10_SIGMAS: f64 = 1.28;
 
-impl Seasoned {
-    /// Its name in JSON.
-    fn key(self) -> &'static str {
-        match self {
-            Self::Flat => "flat",
-            Self::Right => "right",
-            Self::Salty => "salty",
-        }
+/// How such a plate tastes, g/kg.
+fn tastes(plate_g_per_kg: f64) -> Seasoned {
+    match plate_g_per_kg {
+        plate if plate > SALTY_G_PER_KG => Seasoned::Salty,
+        plate if plate < FLAT_G_PER_KG => Seasoned::Flat,
+        _ => Seasoned::Right,
     }
 }
 
 /// Salt at the end of the cook, nothing reduced yet.
+#[skip_serializing_none]
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Seasoning {
     /// In the liquid, g.
@@ -46,6 +38,10 @@ pub struct Seasoning {
     pub meat_g_per_kg: f64,
     /// Strength of both on a plate.
     pub plate_g_per_kg: f64,
+    /// The same where stock, rub and cure are as weak or as strong as one in ten of them.
+    pub range_g_per_kg: [f64; 2],
+    /// What a taste would tell, where that range tastes of two things.
+    pub ask: Option<String>,
     /// How that tastes.
     pub verdict: Seasoned,
     /// Reduced below this the plate, or the sauce by itself, grows too salty, L.
@@ -70,13 +66,27 @@ impl Seasoning {
         };
         let eaten_l = meat.eats_l(liquid_l, bench.level == Some(Level::Soup));
         let (sauce_g_per_kg, plate_g_per_kg) = (sauce_g / liquid_l, meat.with(sauce_g / liquid_l, eaten_l));
-        let verdict = match plate_g_per_kg {
-            plate if plate > SALTY_G_PER_KG => Seasoned::Salty,
-            plate if plate < FLAT_G_PER_KG => Seasoned::Flat,
-            _ => Seasoned::Right,
-        };
+        let verdict = tastes(plate_g_per_kg);
+        // The same with the stock and the rub as weak and as strong as one in ten of them.
+        let doubt = doubt_share(case, bench);
+        let range = [-P10_SIGMAS, P10_SIGMAS].map(|sigmas| {
+            let share = f64::max(0.0, 1.0 + sigmas * doubt);
+            MeatOnPlate { salt_g: meat.salt_g * share, ..meat }.with(sauce_g / liquid_l * share, eaten_l)
+        });
+        let unsure = range.map(tastes).iter().any(|end| *end != verdict);
+        let ask = unsure.then(|| case.voice.say(say::taste_now(Strength(range[0]), Strength(range[1]))));
         let stop_at_l = f64::max(sauce_g / bears_g_per_kg(glaze), meat.stop_l(sauce_g, eaten_l));
         let text = case.voice.say(say::seasoned(Strength(plate_g_per_kg), verdict.key(), Volume(stop_at_l)));
-        Some(Self { text, sauce_g, sauce_g_per_kg, meat_g_per_kg: meat.g_per_kg(), plate_g_per_kg, verdict, stop_at_l })
+        Some(Self {
+            text,
+            sauce_g,
+            sauce_g_per_kg,
+            meat_g_per_kg: meat.g_per_kg(),
+            plate_g_per_kg,
+            range_g_per_kg: range,
+            ask,
+            verdict,
+            stop_at_l,
+        })
     }
 }

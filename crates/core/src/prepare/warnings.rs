@@ -5,10 +5,9 @@ use ergastic_words::{Join, Minutes, Percent, Said, Span, Strength, Temperature, 
 use super::laid::Laid;
 use super::later::{beans_need_boiling, waits};
 use super::pot::PotAnswer;
-use super::seasoning::Seasoned;
 use crate::bench::{Larder, MarinadeOf, Surface};
 use crate::cuts::Cut;
-use crate::finish::SALTY_G_PER_KG;
+use crate::finish::{SALTY_G_PER_KG, Seasoned};
 use crate::heat::pressure::FULLEST;
 use crate::safety::{self, Caution, PIERCED_SAFE_C};
 use crate::ways::{Medium, Method};

@@ -9,7 +9,7 @@ use crate::finish::{FILM_MM, SauceRequest, path};
 use crate::forecast::{Case, Forecast, come_up_s};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::prepare::{Burner, SearPlan, flour_g, salting, sear};
+use crate::prepare::{Burner, SearPlan, doubt_share, flour_g, salting, sear};
 use crate::safety::Caution;
 
 /// One look at the meat, min.
@@ -90,6 +90,8 @@ pub struct Durations {
     pub meat_salt_g: f64,
     /// Flour that came in on the meat, g.
     pub dredged_flour_g: f64,
+    /// How sure the salt is, as a share of it.
+    pub salt_doubt: f64,
     /// Cooked and edible, kg.
     pub yield_kg: f64,
     /// Cautions of the forecast.
@@ -241,6 +243,7 @@ impl Durations {
             gelatin_g,
             meat_salt_g,
             dredged_flour_g,
+            salt_doubt: doubt_share(case, &plan.prepare),
             yield_kg,
             cautions: forecast.cautions.clone(),
         }

@@ -11,11 +11,12 @@ use super::worked::Worked;
 use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::{CUBE_MM, EatenAs, STEWING_PIECE_M, cubes_in};
+use crate::finish::Target;
 use crate::forecast::{Case, Heat};
 use crate::heat::pot::Simmer;
-use crate::kitchen::Kitchen;
+use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
-use crate::ways::{HeatSource, Medium, Method};
+use crate::ways::{HeatSource, Medium, Method, Settings};
 
 /// Something that could be changed, and where that leads.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -91,10 +92,30 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<Candidate> {
     let skipped = seared.then(|| {
         changed(plan, say::skip_the_sear(), say::skip_the_sear_trade(), |plan| plan.prepare.sear = Sear::None)
     });
-    [cubes(plan, &case, seared), hotter(plan, &case, kitchen), firmer(plan, &case), skipped]
+    // A glaze takes its time at the boil; starch does not.
+    let reduces = plan.target == Target::Glaze;
+    let thickened =
+        reduces.then(|| changed(plan, say::thicken_it(), say::thicken_it_trade(), |plan| plan.target = Target::Gravy));
+    let pressed = pressed(plan, &case, kitchen);
+    [pressed, cubes(plan, &case, seared), hotter(plan, &case, kitchen), firmer(plan, &case), skipped, thickened]
         .into_iter()
         .flatten()
         .collect()
+}
+
+/// Under pressure, where there is a pot for it.
+fn pressed(plan: &Plan, case: &Case, kitchen: &Kitchen) -> Option<Candidate> {
+    let first = &case.first().medium;
+    let wet = first.is_pot() && !matches!(first, Medium::Pressure { .. });
+    if !wet || case.stages.len() > 1 || !kitchen.kit.contains(&Kit::PressurePot) {
+        return None;
+    }
+    Some(changed(plan, say::press_it(), say::press_it_trade(), |plan| {
+        plan.forecast.method = Some(Method::Pressure);
+        plan.forecast.heat = Some(Heat { level: Some(Settings::High), ..Heat::default() });
+        plan.forecast.vessel = None;
+        plan.forecast.liquid_l = None;
+    }))
 }
 
 /// A joint cut into cubes.

@@ -83,6 +83,8 @@ function words(happened: Schemas['Happened'], cook: Schemas['CookAnswer'], units
       return `Middle at ${format('temperature', happened.celsius, units)}`;
     case 'check':
       return `Forked it: ${happened.found}`;
+    case 'tasted':
+      return `Tasted the pot: its salt is ${happened.salt}`;
     case 'liquid_added':
       return `${format('volume', happened.litres, units)} of liquid added`;
     case 'dipped':

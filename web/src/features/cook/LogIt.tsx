@@ -52,6 +52,20 @@ export function LogIt({ cook, units, onHappened, busy }: Props) {
                 ))}
               </Flex>
             </Box>
+            {cook.view.pot.liquid_l > 0.03 && (
+              <Box role="group" aria-label="Tasted the pot: its salt is">
+                <Box fontSize="small" color="soft" mb={1}>
+                  Tasted the pot: its salt is
+                </Box>
+                <Flex wrap="wrap" gap="6px">
+                  {(['flat', 'right', 'salty'] as const).map((salt) => (
+                    <Button key={salt} disabled={busy} onClick={() => onHappened({ kind: 'tasted', salt })}>
+                      {salt}
+                    </Button>
+                  ))}
+                </Flex>
+              </Box>
+            )}
             <Flex gap={2} align="flex-end">
               <Box flex="1">
                 <NumberField

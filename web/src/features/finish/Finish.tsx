@@ -5,7 +5,7 @@ import { ApiFault, type Kitchen, type Schemas } from '../../api/client';
 import { useAppend, useSauce } from '../../api/queries';
 import { PotSection } from '../../drawings/PotSection';
 import { span } from '../../format/time';
-import { editable, format, range, type Units } from '../../format/units';
+import { editable, format, type Units } from '../../format/units';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -72,6 +72,10 @@ function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kit
       gelatin_g: pot.gelatin_g,
       vessel,
       hob_w: kitchen.hob_w,
+      hob_kind: kitchen.hob_kind,
+      meat_kg: pot.meat_kg,
+      meat_salt_g: pot.meat_salt_g,
+      dredged_flour_g: pot.dredged_flour_g,
       taste,
       target,
       skim,
@@ -145,39 +149,23 @@ function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kit
       <Stack gap={5} minW={0}>
         {fault && !fault.field && <Fault error={fault} retry={() => void sauce.refetch()} />}
         {answer ? (
-          <Path answer={answer} units={units} />
+          <Path answer={answer} />
         ) : (
           !sauce.isError && <Waiting height={320} what="Working out the sauce" />
         )}
         {answer && (
-          <Because
-            rule={
-              <Text>
-                A sauce bears salt at {range('strength', 10, 13, units)}; gelatin sets cold at 1 %, gives body
-                from 3 % and coats a spoon by itself from 8 %. {format('small_mass', pot.salt_g, units)} of
-                salt from the meat and {format('small_mass', pot.gelatin_g, units)} of gelatin are in the
-                liquid by the forecast; both stay while water leaves.
-              </Text>
-            }
-          >
-            <Text>
-              It ends with salt at {format('strength', answer.final_salt_g_per_kg, units)} and gelatin at{' '}
-              {answer.final_gelatin_pct.toFixed(1)} %.{' '}
-              {answer.final_salt_g_per_kg < 8
-                ? 'Mild if the stock was unsalted: season at the end.'
-                : answer.final_salt_g_per_kg <= 13
-                  ? 'Seasoned like a sauce.'
-                  : 'On the salty side.'}
-            </Text>
+          <Because rule={<Text>{answer.rule}</Text>}>
+            <Text>{answer.because}</Text>
           </Because>
         )}
+        {answer && <Cooling ways={answer.cooling} units={units} />}
         <Close cook={cook} units={units} />
       </Stack>
     </Grid>
   );
 }
 
-function Path({ answer, units }: { answer: Schemas['Sauce']; units: Units }) {
+function Path({ answer }: { answer: Schemas['Sauce'] }) {
   return (
     <Box as="section" aria-label="What to do">
       <Box as="ol" listStyleType="none">
@@ -205,18 +193,53 @@ function Path({ answer, units }: { answer: Schemas['Sauce']; units: Units }) {
           </Flex>
         ))}
       </Box>
-      {answer.thickener_g > 0 && (
-        <Text mt={2}>
-          Stir {format('small_mass', answer.thickener_g, units)} into{' '}
-          {format('small_mass', answer.water_g, units)}; in thirds of{' '}
-          {format('small_mass', answer.thirds[0] ?? 0, units)}.
-        </Text>
-      )}
       <Stack mt={3} gap={2}>
         {answer.warnings.map((warning) => (
           <Caution key={warning.id}>{warning.text}</Caution>
         ))}
       </Stack>
+    </Box>
+  );
+}
+
+const coolIn: Record<Schemas['CoolIn'], string> = {
+  ice_bath: 'In ice water, stirred',
+  trays: 'In trays, in the fridge',
+  fridge: 'In its pot, in the fridge',
+  pot: 'In its pot, on the counter',
+};
+
+/** What is left, and how soon each way brings it out of danger. */
+function Cooling({ ways, units }: { ways: Schemas['Cooled'][]; units: Units }) {
+  return (
+    <Box as="section" aria-label="Cool what is left">
+      <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
+        Cool what is left
+      </Heading>
+      <Box as="ul" listStyleType="none">
+        {ways.map((way) => (
+          <Flex as="li" key={way.cool_in} gap={4} borderTopWidth="1px" borderColor="line" py={2}>
+            <Text flex="1" fontWeight={600}>
+              {coolIn[way.cool_in]}
+              {way.trays != null && (
+                <Text as="span" fontWeight={400} color="soft">
+                  {' '}
+                  {way.trays === 1 ? 'one tray' : `${way.trays} trays`},{' '}
+                  {format('small_length', way.depth_mm, units)} deep
+                </Text>
+              )}
+            </Text>
+            <Text
+              whiteSpace="nowrap"
+              fontVariantNumeric="tabular-nums"
+              color={way.in_time ? 'soft' : 'caution'}
+              fontWeight={way.in_time ? 400 : 700}
+            >
+              {span(way.to_5_min)} to cold{way.in_time ? '' : ': too slow'}
+            </Text>
+          </Flex>
+        ))}
+      </Box>
     </Box>
   );
 }

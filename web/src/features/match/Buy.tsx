@@ -31,9 +31,13 @@ const eatenAs: { value: Schemas['EatenAs'] | 'usual'; label: string }[] = [
   { value: 'pull', label: 'pull' },
   { value: 'spoon', label: 'spoon' },
 ];
-/** Cooked meat on a plate, and in bread or with noodles, g. */
-const PLATE = 165;
-const BREAD = 110;
+const served: { value: Schemas['Served']; label: string }[] = [
+  { value: 'plate', label: 'on a plate' },
+  { value: 'bread', label: 'in bread' },
+  { value: 'noodles', label: 'with noodles' },
+  { value: 'soup', label: 'in soup' },
+  { value: 'rich_glaze', label: 'glazed' },
+];
 
 /** The other way round: a dish and a table, and which cuts to buy for it, how much, for what money. */
 export function Buy() {
@@ -62,7 +66,7 @@ function BuyIn({ kitchen }: { kitchen: Kitchen }) {
     method: (params.get('dish') ?? 'braise') as Schemas['Method'],
     eaten_as: as === 'usual' ? undefined : (as as Schemas['EatenAs']),
     people: Number(params.get('people') ?? 8),
-    portion_g: params.get('in') === 'bread' ? BREAD : PLATE,
+    served: (params.get('in') ?? 'plate') as Schemas['Served'],
     bell: params.get('bell') ?? dinner,
     zone,
   };
@@ -102,12 +106,9 @@ function BuyIn({ kitchen }: { kitchen: Kitchen }) {
         </Box>
         <Choice
           label="Served"
-          value={params.get('in') === 'bread' ? 'bread' : 'plate'}
-          options={[
-            { value: 'plate', label: 'on a plate' },
-            { value: 'bread', label: 'in bread, with noodles' },
-          ]}
-          onChange={(how) => set('in', how === 'bread' ? 'bread' : '')}
+          value={request.served!}
+          options={served}
+          onChange={(how) => set('in', how === 'plate' ? '' : how)}
         />
         <Box width={{ base: '100%', sm: '236px' }}>
           <TextField
@@ -154,7 +155,7 @@ function Bought({
         {matched.why}
       </Heading>
       <Text fontSize="small" color="soft" mb={3}>
-        Raw and bone in, bought so that everyone has {format('small_mass', request.portion_g ?? PLATE, units)}{' '}
+        Raw and bone in, bought so that everyone has about {format('small_mass', matched.portion_g, units)}{' '}
         cooked. Those that fit the bell first, then the cheapest; what goes stringy last. Each band is drawn
         at its latest start.
       </Text>

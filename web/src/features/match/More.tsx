@@ -97,6 +97,18 @@ export const More = memo(function More({ block, change, onSlide, cuts, kitchen, 
           </Flex>
           <Age block={block} change={change} />
           <Choice
+            label="Served"
+            value={block.served ?? 'plate'}
+            options={[
+              { value: 'plate', label: 'on a plate' },
+              { value: 'bread', label: 'in bread' },
+              { value: 'noodles', label: 'with noodles' },
+              { value: 'soup', label: 'in soup' },
+              { value: 'rich_glaze', label: 'glazed' },
+            ]}
+            onChange={(how) => change({ served: how === 'plate' ? undefined : how })}
+          />
+          <Choice
             label="It lies there"
             value={block.frozen ? 'frozen' : 'cold'}
             options={[

@@ -350,7 +350,7 @@ describe('From the dish', () => {
     answers['/api/kitchen'] = (body) => ({ body: body ?? kitchen });
     open(<Buy />, '/match/buy?as=pull');
     expect(await screen.findByText('For 8: 2.8 kg of shin.')).toBeInTheDocument();
-    expect(lastMatch()).toMatchObject({ method: 'braise', eaten_as: 'pull', people: 8, portion_g: 165 });
+    expect(lastMatch()).toMatchObject({ method: 'braise', eaten_as: 'pull', people: 8, served: 'plate' });
     expect(lastMatch().cut).toBeUndefined();
     expect(screen.getByRole('link', { name: 'On the block' }).getAttribute('href')).toMatch(
       /cut=shin&kg=2.8&people=8&as=pull/,

@@ -17,6 +17,7 @@ export type Block = {
   also: Company[];
   as?: Schemas['EatenAs'];
   people: number;
+  served?: Schemas['Served'];
   bell: string;
   kit?: Schemas['Kit'][];
   /** Away from and to, as `datetime-local` text. */
@@ -88,6 +89,7 @@ export function useBlock(zone: string) {
       also: list(params.get('also')).flatMap((text) => readCompany(text) ?? []),
       as: word('as'),
       people: figure('people') ?? 4,
+      served: word('served'),
       bell: params.get('bell') ?? dinner,
       kit: params.has('kit') ? (list(params.get('kit')) as Schemas['Kit'][]) : undefined,
       away: word('away'),
@@ -150,6 +152,7 @@ export function matchRequest(block: Block, zone: string): Schemas['MatchRequest'
     start_c: block.frozen ? FROZEN_C : undefined,
     eaten_as: block.as,
     people: Math.round(block.people),
+    served: block.served,
     bell: block.bell,
     zone,
     kit: block.kit,

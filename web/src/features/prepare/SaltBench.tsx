@@ -51,6 +51,11 @@ export function SaltBench({ plan, bench, prepared, units, setBench }: BenchProps
             ).filter((pair) => !!pair)}
           />
           {seasoning != null && <Text marginTop={2}>{seasoning.text}</Text>}
+          {seasoning?.ask != null && (
+            <Text marginTop={2} fontWeight={600}>
+              {seasoning.ask}
+            </Text>
+          )}
         </Box>
       </Flex>
       <Flex gap={5} wrap="wrap" align="flex-end">
