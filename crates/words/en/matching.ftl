@@ -201,6 +201,9 @@ sort-cheapest = Those that fit first, and among them the cheapest plate, then th
 twice = Slice what you need after { $first } and chill the rest in its liquid. Tomorrow give it { $little } to { $most } more: then it pulls.
     .up-to = Slice what you need after { $first } and chill the rest in its liquid. Tomorrow give it up to { $most } more: then it pulls.
 
+# $people (Count)
+enough-for = enough for { $people }
+
 ## Short of time.
 
 # $name (Said)

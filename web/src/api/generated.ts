@@ -603,7 +603,7 @@ export interface components {
             flags: string[];
             /**
              * Format: double
-             * @description Sugar, g.
+             * @description Sugar in the sauce, g.
              */
             sugar_g: number;
             /** @description Swaps. */
@@ -1286,6 +1286,11 @@ export interface components {
         Cooled: {
             /** @description Where. */
             cool_in: components["schemas"]["CoolIn"];
+            /**
+             * Format: double
+             * @description How deep it stands, mm.
+             */
+            depth_mm: number;
             /** @description Within the published guidance: from 57 to 21 °C in 2 h, and to 5 °C in 4 h more. */
             in_time: boolean;
             /**
@@ -1298,6 +1303,11 @@ export interface components {
              * @description From the boil to 5 °C, min.
              */
             to_5_min: number;
+            /**
+             * Format: int32
+             * @description Trays it takes, where it goes in trays.
+             */
+            trays?: number | null;
         };
         /**
          * @description Crystals of salt, which fill a spoon differently.
@@ -1713,6 +1723,18 @@ export interface components {
             known?: components["schemas"]["Known"] | null;
             /**
              * Format: double
+             * @description Fat that what is put in with it gives, L: bacon, butter, oil.
+             * @default null
+             */
+            larder_fat_l?: number | null;
+            /**
+             * Format: double
+             * @description Water that what is put in with it gives, L: onions, mushrooms, tomatoes shrink.
+             * @default null
+             */
+            larder_water_l?: number | null;
+            /**
+             * Format: double
              * @description Liquid poured in, L.
              * @default null
              */
@@ -1866,6 +1888,11 @@ export interface components {
              * @description In the pot, L.
              */
             litres: number;
+        } | {
+            /** @enum {string} */
+            kind: "tasted";
+            /** @description How its salt is. */
+            salt: components["schemas"]["Seasoned"];
         } | {
             /** @enum {string} */
             kind: "weighed";
@@ -2266,12 +2293,12 @@ export interface components {
          * @description Where a task takes place.
          * @enum {string}
          */
-        Lane: "hands" | "hob" | "oven" | "pressure_pot" | "crock" | "pit" | "bath" | "cold" | "board";
+        Lane: "hands" | "hob" | "fire" | "oven" | "pressure_pot" | "crock" | "pit" | "bath" | "cold" | "board";
         /**
          * @description Something from the larder.
          * @enum {string}
          */
-        Larder: "water" | "stock" | "unsalted_stock" | "good_stock" | "stock_cube" | "red_wine" | "white_wine" | "dark_beer" | "pale_beer" | "cider" | "fortified_wine" | "tomato_passata" | "tinned_tomato" | "tomato_paste" | "soy_sauce" | "low_salt_soy" | "fish_sauce" | "table_sauce" | "mustard" | "miso" | "vinegar" | "citrus_juice" | "apple_juice" | "cream" | "coconut_milk" | "brown_sugar" | "honey" | "treacle" | "dark_chocolate" | "coffee" | "bacon" | "anchovy" | "olives" | "salted_rub" | "unsalted_rub" | "flour" | "butter" | "oil" | "onion" | "carrot" | "celery" | "garlic" | "mushroom" | "chilli" | "dried_mushroom" | "bay_leaf" | "thyme" | "whole_spice";
+        Larder: "water" | "stock" | "unsalted_stock" | "good_stock" | "stock_cube" | "red_wine" | "white_wine" | "dark_beer" | "pale_beer" | "cider" | "fortified_wine" | "tomato_passata" | "tinned_tomato" | "tomato_paste" | "soy_sauce" | "low_salt_soy" | "fish_sauce" | "table_sauce" | "mustard" | "miso" | "vinegar" | "citrus_juice" | "apple_juice" | "cream" | "coconut_milk" | "brown_sugar" | "honey" | "treacle" | "dark_chocolate" | "coffee" | "bacon" | "anchovy" | "olives" | "salted_rub" | "unsalted_rub" | "flour" | "butter" | "oil" | "onion" | "carrot" | "celery" | "garlic" | "mushroom" | "chilli" | "dried_mushroom" | "bay_leaf" | "thyme" | "whole_spice" | "ginger" | "sweet_pepper" | "fresh_tomato" | "orange_juice" | "ketchup" | "rice_wine" | "seaweed";
         /**
          * @description What the computation needs to know of it. Percentages are of its mass. Composition follows published tables of
          *     foods, rounded: brands differ by a third, so a label's own figure is better.
@@ -2298,12 +2325,22 @@ export interface components {
             density: number;
             /**
              * Format: double
+             * @description Fat that it gives to the pot, %.
+             */
+            fat_pct: number;
+            /**
+             * Format: double
              * @description Gelatin, %.
              */
             gelatin_pct: number;
             instead?: components["schemas"]["Larder"] | null;
             /** @description Whether it is poured and counts for the level of the liquid. */
             liquid: boolean;
+            /**
+             * Format: double
+             * @description How far one brand's salt is from another's, as a share of it: what a taste has to tell.
+             */
+            salt_doubt: number;
             /**
              * Format: double
              * @description Salt, %.
@@ -2316,6 +2353,11 @@ export interface components {
              * @description Sugar, %.
              */
             sugar_pct: number;
+            /**
+             * Format: double
+             * @description Water that it gives to the pot beside what is poured, %: vegetables shrink.
+             */
+            water_pct: number;
             /** @description Which. */
             what: components["schemas"]["Larder"];
         };
@@ -2560,6 +2602,8 @@ export interface components {
              * @default null
              */
             seed?: number | null;
+            /** @default null */
+            served?: components["schemas"]["Served"] | null;
             /** @description The sides of the largest piece, mm. */
             size_mm?: number[] | null;
             /** @default null */
@@ -2619,6 +2663,11 @@ export interface components {
              * @description When it was asked.
              */
             now: string;
+            /**
+             * Format: double
+             * @description Cooked meat reckoned for each of those who eat, g.
+             */
+            portion_g: number;
             recipe?: components["schemas"]["Checked"] | null;
             /** @description What comes first. */
             sort: components["schemas"]["Sort"];
@@ -2733,6 +2782,13 @@ export interface components {
         OpenCook: {
             /** Format: uuid */
             plan_id: string;
+        };
+        /** @description A recipe read otherwise. */
+        Otherwise: {
+            /** @description The whole recipe, to be checked so. */
+            recipe: string;
+            /** @description In a word or two. */
+            words: string;
         };
         /** @description How a cook ended, in the cook's own judgement. */
         Outcome: {
@@ -2975,6 +3031,11 @@ export interface components {
         PotNow: {
             /**
              * Format: double
+             * @description Flour that came in on it, g.
+             */
+            dredged_flour_g: number;
+            /**
+             * Format: double
              * @description Fat, L.
              */
             fat_l: number;
@@ -2990,7 +3051,22 @@ export interface components {
             liquid_l: number;
             /**
              * Format: double
-             * @description Salt in the liquid, g.
+             * @description The cooked meat, kg.
+             */
+            meat_kg: number;
+            /**
+             * Format: double
+             * @description Salt in it, g.
+             */
+            meat_salt_g: number;
+            /**
+             * Format: double
+             * @description Its doubt, g.
+             */
+            salt_doubt_g: number;
+            /**
+             * Format: double
+             * @description Salt in the liquid, g, corrected by what was tasted.
              */
             salt_g: number;
         };
@@ -3075,6 +3151,11 @@ export interface components {
              * @default []
              */
             later?: components["schemas"]["Later"][];
+            /**
+             * @description A pressure pot is closed again on what goes in later, or finished open; roots are closed in where not given.
+             * @default null
+             */
+            later_closed?: boolean | null;
             /** @default null */
             level?: components["schemas"]["Level"] | null;
             /** @default null */
@@ -3153,6 +3234,11 @@ export interface components {
              * @default usual
              */
             trim?: components["schemas"]["Trim"];
+            /**
+             * @description What becomes of the wine that deglazes.
+             * @default halved
+             */
+            wine?: components["schemas"]["Wine"];
             /**
              * @description Wood for the pit.
              * @default oak
@@ -3268,6 +3354,8 @@ export interface components {
             start_c?: number | null;
             /** @default null */
             surface?: components["schemas"]["Surface"] | null;
+            /** @default null */
+            target?: components["schemas"]["Target"] | null;
             /**
              * Format: double
              * @description Thickness of the largest piece alone, mm.
@@ -3587,6 +3675,8 @@ export interface components {
         };
         /** @description The path and where it ends. */
         Sauce: {
+            /** @description Where it ends, in a sentence or two. */
+            because: string;
             /** @description How long what is left takes to cool, each way. */
             cooling: components["schemas"]["Cooled"][];
             /**
@@ -3616,9 +3706,16 @@ export interface components {
             final_salt_g_per_kg: number;
             /**
              * Format: double
+             * @description Salt of meat and sauce eaten together, g/kg, where the meat's is known.
+             */
+            plate_g_per_kg?: number | null;
+            /**
+             * Format: double
              * @description Minutes of reducing.
              */
             reduce_min: number;
+            /** @description The rule behind it. */
+            rule: string;
             /** @description In order. */
             steps: components["schemas"]["SauceStep"][];
             /**
@@ -3640,6 +3737,12 @@ export interface components {
         SauceRequest: {
             /**
              * Format: double
+             * @description Flour that came in on the meat, g.
+             * @default null
+             */
+            dredged_flour_g?: number | null;
+            /**
+             * Format: double
              * @description Fat on it, L.
              * @default null
              */
@@ -3656,6 +3759,8 @@ export interface components {
              * @default null
              */
             gelatin_g?: number | null;
+            /** @default null */
+            hob_kind?: components["schemas"]["HobKind"] | null;
             /**
              * Format: double
              * @description The burner, W.
@@ -3670,10 +3775,16 @@ export interface components {
             liquid_l?: number | null;
             /**
              * Format: double
-             * @description Meat that is cooled with it, kg.
+             * @description The cooked meat, kg: what is eaten with it, and cooled with what is left.
              * @default null
              */
             meat_kg?: number | null;
+            /**
+             * Format: double
+             * @description Salt in that meat, g: with it the plate is judged and not the sauce alone.
+             * @default null
+             */
+            meat_salt_g?: number | null;
             /**
              * Format: double
              * @description Salt in the liquid, g.
@@ -3771,7 +3882,7 @@ export interface components {
          * @description What the meat is seared in.
          * @enum {string}
          */
-        SearIn: "pan" | "two_pans" | "pot_and_lid" | "pot";
+        SearIn: "pan" | "two_pans" | "pot_and_lid" | "pot" | "lid";
         /** @description How the meat goes through the pan. */
         SearPlan: {
             /**
@@ -3856,12 +3967,14 @@ export interface components {
             wait_to_brown_min?: number | null;
         };
         /**
-         * @description How the plate tastes.
+         * @description How salt tastes.
          * @enum {string}
          */
         Seasoned: "flat" | "right" | "salty";
         /** @description Salt at the end of the cook, nothing reduced yet. */
         Seasoning: {
+            /** @description What a taste would tell, where that range tastes of two things. */
+            ask?: string | null;
             /**
              * Format: double
              * @description Strength of the meat as it is eaten.
@@ -3872,6 +3985,8 @@ export interface components {
              * @description Strength of both on a plate.
              */
             plate_g_per_kg: number;
+            /** @description The same where stock, rub and cure are as weak or as strong as one in ten of them. */
+            range_g_per_kg: number[];
             /**
              * Format: double
              * @description In the liquid, g.
@@ -3892,6 +4007,11 @@ export interface components {
             /** @description How that tastes. */
             verdict: components["schemas"]["Seasoned"];
         };
+        /**
+         * @description How the meat comes to the table.
+         * @enum {string}
+         */
+        Served: "plate" | "bread" | "noodles" | "soup" | "rich_glaze";
         /**
          * @description What a slow cooker or pressure pot is set to.
          * @enum {string}
@@ -4088,6 +4208,13 @@ export interface components {
             /** @description What changes. */
             why: string;
         };
+        /** @description Something supposed of a recipe. */
+        Supposed: {
+            /** @description What it could be instead. */
+            instead: components["schemas"]["Otherwise"][];
+            /** @description What. */
+            text: string;
+        };
         /**
          * @description How dry the meat goes into the pan.
          * @enum {string}
@@ -4275,10 +4402,10 @@ export interface components {
         };
         /** @description What was understood. */
         Understood: {
+            /** @description What had to be supposed, each with what it could be instead. */
+            guesses: components["schemas"]["Supposed"][];
             /** @description The stages. */
             stages: components["schemas"]["StageRequest"][];
-            /** @description What had to be supposed. */
-            supposed: string[];
             /** @description In words. */
             words: string;
         };
@@ -4383,6 +4510,11 @@ export interface components {
              */
             to: string;
         };
+        /**
+         * @description What becomes of the wine, cider or beer that deglazes.
+         * @enum {string}
+         */
+        Wine: "halved" | "whole";
         /**
          * @description Wood in the pit, by how much it says.
          * @enum {string}

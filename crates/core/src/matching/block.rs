@@ -6,6 +6,7 @@ use ergastic_words::{Said, cuts, errors, matching as say};
 use jiff::Timestamp;
 
 use super::request::MatchRequest;
+use super::served::enough_kg;
 use crate::bench::{Prepare, Sear, SearIn};
 use crate::clock::{Stretch, instant, merged, minutes_between, plus_minutes, spans, zone};
 use crate::cuts::Cut;
@@ -40,6 +41,10 @@ pub struct Block<'a> {
     /// The meat, with neither method nor heat.
     pub meat: ForecastRequest,
     certainty_given: Option<f64>,
+    /// Those who eat were counted and the meat was not weighed.
+    unweighed_for: Option<u32>,
+    /// The mass is enough for so many: nobody weighed it.
+    pub enough_for: Option<u32>,
 }
 
 impl<'a> Block<'a> {
@@ -101,6 +106,8 @@ impl<'a> Block<'a> {
             price_per_kg: request.price_per_kg,
             meat,
             certainty_given: request.certainty,
+            unweighed_for: request.people.filter(|_| request.mass_kg.is_none() && request.pieces.is_none()),
+            enough_for: None,
         })
     }
 
@@ -110,7 +117,16 @@ impl<'a> Block<'a> {
     /// Names the field that can't be used.
     pub fn lies(&mut self) -> Result<Case> {
         // A bag takes any amount: how much a vessel takes is each way's own matter.
-        let lies = ForecastRequest { method: Some(Method::WaterBath), ..self.meat.clone() }.resolve()?;
+        let in_a_bag =
+            |meat: &ForecastRequest| ForecastRequest { method: Some(Method::WaterBath), ..meat.clone() }.resolve();
+        let mut lies = in_a_bag(&self.meat)?;
+        let wanted_kg = |people: u32| enough_kg(lies.main().facts, people, self.portion_kg);
+        let more = self.unweighed_for.map(|people| (people, wanted_kg(people))).filter(|(_, kg)| *kg > lies.mass_kg);
+        if let Some((people, kg)) = more.filter(|_| self.meat.parts.is_none()) {
+            // A usual piece is not enough for them.
+            (self.meat.mass_kg, self.enough_for) = (Some(f64::min(kg, 40.0)), Some(people));
+            lies = in_a_bag(&self.meat)?;
+        }
         if self.meat.parts.is_none() {
             // The same mass whatever the way.
             self.meat.mass_kg = Some(lies.mass_kg);

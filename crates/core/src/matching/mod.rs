@@ -75,6 +75,10 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
     let lies = block.lies()?;
     answer.mass_kg = lies.mass_kg;
     answer.assumed = Assumed::of(&lies, |filled| OF_THE_MEAT.contains(&filled.name));
+    if let Some(people) = block.enough_for {
+        let value = voice.say(Said::quantity(Mass(lies.mass_kg)));
+        answer.assumed.push(Assumed { field: "mass_kg".into(), value, why: voice.say(say::enough_for(people)) });
+    }
     answer.notes = lies.notes.iter().map(|note| voice.say(note)).collect();
     for warning in lies.parts.iter().flat_map(|part| suits::warnings(part.facts, part.eaten_as, voice)) {
         if !answer.warnings.iter().any(|old| old.id == warning.id) {

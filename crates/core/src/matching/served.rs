@@ -35,6 +35,8 @@ impl Served {
     }
 }
 
+/// What of boneless meat is on the plate in the end, where no forecast says it yet. Practice.
+const USUAL_YIELD: f64 = 0.6;
 /// From this share of bone on it is bought by the piece, raw and bone in, %.
 const BONY_PCT: f64 = 10.0;
 /// Bone-in meat on a plate, raw, kg a head. Practice.
@@ -48,6 +50,12 @@ pub fn raw_kg_a_head(facts: &CutFacts, portion_kg: f64, yield_share: f64) -> f64
     }
     let [least, most] = BONE_IN_KG.map(|kg| kg * portion_kg / PORTION_KG);
     raw_kg.clamp(least, most)
+}
+
+/// Enough of a cut for so many, kg, before anything is known of how it is cooked.
+pub fn enough_kg(facts: &CutFacts, people: u32, portion_kg: f64) -> f64 {
+    let share = USUAL_YIELD * (1.0 - (facts.bone_pct + facts.trim_pct) / 100.0);
+    (f64::from(people) * raw_kg_a_head(facts, portion_kg, share) * 10.0).ceil() / 10.0
 }
 
 #[cfg(test)]

@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::burner::Burner;
-use super::pan::{Batch, HotPan, Laid, usual_kg_per_m2};
+use super::pan::{Batch, HotPan, Laid, falls_back, usual_kg_per_m2};
 use crate::bench::{Prepare, Sear, SearFat, SearIn, Surface};
 use crate::forecast::Case;
 use crate::heat::body::THAWED_C;
@@ -181,6 +181,7 @@ pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
             .collect(),
         film,
         brown_s,
+        falls_back: falls_back(f64::from(pieces) * lies_m2 / pan.floor_m2, pieces),
     };
     let each_pan = case.pieces.div_ceil(pans);
     let room = ((PAN_COVER * pan.floor_m2 / lies_m2).floor() as u32).clamp(1, each_pan);
