@@ -71,7 +71,7 @@ slurry =
 # $amounts (Said)
 thicken = Thicken it with { $amounts }, a third at a time
 # $amounts (Said) $tonight (Volume)
-thicken-tonight = Thicken { $tonight } of it, tonight's share, with { $amounts }, a third at a time; keep the rest as stock
+thicken-tonight = Thicken { $tonight } of it, tonight's share, with { $amounts }, a third at a time; keep the rest thin for another day
 # $thickener (Key)
 thickener-why =
     { $thickener ->

@@ -97,6 +97,7 @@ crock = { A($holds) } crock
 level-stew = just covered
 level-pressure = a third up: enough to come up to pressure, and little of it leaves
 level-crock = half way up: little of it leaves
+level-wide-pot = enough for so much meat; a smaller pot would stand it deeper
 level-braise = three quarters up the meat
 corned-brings-salt = corned meat brings its own
 middling-hand = a middling hand with salt

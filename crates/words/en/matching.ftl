@@ -228,8 +228,8 @@ middle-of = the middle of { $low } to { $high } is taken
 taken-for-celsius = { $figure } is taken for °C
 # $figure (Number)
 taken-for-fahrenheit = { $figure } is taken for °F
-# $all (Minutes) $meat (Mass)
-by-weight = { $all } for { $meat }
+# $all (Span) $meat (Mass)
+by-weight = by weight that is { $all } for { $meat }
 on-low = on low
 # $simmer (Key)
 some-simmer = { $simmer ->
@@ -249,6 +249,8 @@ flame-is = the flame is taken for { $simmer ->
 called-oven = such an oven is taken for { $dial }
 # $dial (Dial)
 an-oven = { A($dial) } oven
+# $stage (Said) $lid (Said)
+read-with-lid = { $stage }, { $lid }
 uncovered-within = the uncovered time is taken out of the whole
 # $dial (Dial)
 a-pit = { A($dial) } pit
@@ -267,7 +269,7 @@ instead-at-dial = at { $dial }
 # $at (Temperature)
 instead-at = at { $at }
 # $dial (Dial)
-instead-oven = oven at { $dial }
+instead-oven = { $dial } oven
 instead-oven-only = in the oven
 # $dial (Dial)
 instead-pit = in a pit at { $dial }

@@ -75,6 +75,8 @@ reheat = warming through to { $to }
 so-long-at = { $time } at { $medium }
 # $time (Minutes) $medium (Said)
 so-long-under = { $time } under { $medium }
+# $time (Minutes) $under (Count) $over (Count)
+so-long-over-coals = { $time } over { $under } coals with { $over } on the lid
 # $time (Minutes) $medium (Said)
 so-long-in = { $time } in { $medium }
 

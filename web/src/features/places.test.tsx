@@ -25,6 +25,8 @@ const sauce = (over: Partial<Schemas['Sauce']> = {}): Schemas['Sauce'] => ({
   water_g: 46,
   cooling: [],
   thirds: [8, 8, 8],
+  because: 'It ends well salted.',
+  rule: 'A sauce bears so much.',
   warnings: [],
   ...over,
 });
@@ -180,11 +182,12 @@ describe('finishing', () => {
       salt_g: 6,
       gelatin_g: 30,
       hob_w: 1800,
+      meat_kg: 1.1,
+      meat_salt_g: 5,
     });
-    expect(screen.getByText(/Stir 24 g into 46 g; in thirds of 8 g/)).toBeInTheDocument();
+    expect(screen.getByText('It ends well salted.')).toBeInTheDocument();
     fireEvent.click(screen.getByRole('radio', { name: 'weak' }));
     expect(await screen.findByText('Boil it down, uncovered')).toBeInTheDocument();
-    expect(screen.queryByText(/in thirds/)).toBeNull();
   });
 
   it('keeps what was typed when the kitchen stops answering', async () => {

@@ -29,10 +29,12 @@ pub struct PressureMinutes {
 }
 
 impl PressureMinutes {
-    /// Of a case's first stage under pressure, set for its certainty; none where it never comes up. `ends_s` are the
+    /// Of a case's one stage under pressure, set for its certainty; none where it never comes up. `ends_s` are the
     /// ends of the median run's stages.
     pub fn of(case: &Case, ensemble: &Weighted, ends_s: &[f64]) -> Option<Self> {
-        let (at, stage) = case.stages.iter().enumerate().find(|(_, s)| matches!(s.medium, Medium::Pressure { .. }))?;
+        let mut pressed = case.stages.iter().enumerate().filter(|(_, s)| matches!(s.medium, Medium::Pressure { .. }));
+        // Where it is closed more than once each of its stages says its own minutes.
+        let (Some((at, stage)), None) = (pressed.next(), pressed.next()) else { return None };
         let Medium::Pressure { hold_s, target_c, quick, .. } = stage.medium else { return None };
         let given = hold_s.filter(|s| s.is_finite());
         let holds_s: Vec<f64> = ensemble.times.iter().map(|times| times.hold_s).collect();

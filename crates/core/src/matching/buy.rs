@@ -54,10 +54,19 @@ pub fn buy(block: &Block, method: Method, eaten_as: Option<EatenAs>) -> Result<V
             .then(stringy(a).cmp(&stringy(b)))
             .then(a_dish(a).cmp(&a_dish(b)))
             .then(cost(a).total_cmp(&cost(b)))
+            .then(at_home(b, method).cmp(&at_home(a, method)))
             .then(a.mass_kg.total_cmp(&b.mass_kg))
             .then(a.cut.cmp(&b.cut))
     });
     Ok(found)
+}
+
+/// Whether a cut is at home in a way: in the pit what is smoked everywhere, else whatever stays moist over hours.
+fn at_home(buy: &Buy, method: Method) -> bool {
+    match method {
+        Method::Smoke => buy.cut.is_for_the_pit(),
+        _ => buy.cut.facts().dry_risk == DryRisk::Low,
+    }
 }
 
 fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Option<Buy> {

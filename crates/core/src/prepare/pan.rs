@@ -61,7 +61,7 @@ pub struct Laid {
 /// practice: thirty cubes that fill a small insert stew.
 const ROOMY: f64 = 0.6;
 const SHOULDER_TO_SHOULDER: f64 = 0.9;
-const MOST_FALLS_BACK: f64 = 0.9;
+const MOST_FALLS_BACK: f64 = 0.6;
 
 /// How much of its steam falls back on several pieces that cover such a share of the floor.
 pub fn falls_back(cover: f64, pieces: u32) -> f64 {
@@ -128,7 +128,9 @@ impl HotPan {
                 let drawn = if wet { contact } else { conducted + juice };
                 // What the contact gives beyond warming the meat boils water off; what it falls short of stays as juice.
                 let boiled = if wet { f64::max(0.0, drawn - conducted) } else { juice };
-                film = f64::max(0.0, film + STEP_S * (juice - boiled * (1.0 - laid.falls_back)) / LATENT_HEAT);
+                // Once it is dry there is too little steam to run back.
+                let away = if wet { boiled * (1.0 - laid.falls_back) } else { boiled };
+                film = f64::max(0.0, film + STEP_S * (juice - away) / LATENT_HEAT);
                 celsius += STEP_S * (self.power_w - self.loss_w(celsius) - area * drawn) / self.capacity;
                 if film == 0.0 && celsius >= BROWNS_FROM_C {
                     brown_s += STEP_S * ((celsius - BROWN_AT_C) / BROWN_E_FOLD_K).exp();

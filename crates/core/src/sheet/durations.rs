@@ -14,6 +14,11 @@ use crate::safety::Caution;
 
 /// One look at the meat, min.
 pub(super) const LOOK_MIN: f64 = 2.0;
+/// Sauce for each of those who eat, L, and from so many times that on only tonight's share is thickened. Working values.
+const SAUCE_A_HEAD_L: f64 = 0.1;
+const MUCH_MORE: f64 = 1.5;
+/// A sauce that takes no longer is planned to the minute.
+const SHORT_MIN: f64 = 10.0;
 /// Less liquid than this is not made into a sauce, L.
 const NO_SAUCE_L: f64 = 0.05;
 
@@ -115,7 +120,7 @@ fn cutting_up_min(eaten_as: EatenAs, yield_kg: f64) -> f64 {
 
 /// Salting so many pieces, min: a joint is rubbed, cubes are tossed. Working value.
 fn salting_min(pieces: u32) -> f64 {
-    f64::clamp(2.0 + 0.5 * f64::from(pieces), 3.0, 6.0).ceil()
+    f64::clamp(1.5 + 0.5 * f64::from(pieces), 2.0, 6.0).ceil()
 }
 
 /// Out of the cold and dry, min: the waiting is no work. Working value.
@@ -136,6 +141,12 @@ fn resting_min(way_min: f64, eaten_as: EatenAs, thickness_m: f64) -> f64 {
     if carved { way_min } else { 0.0 }
 }
 
+/// The share of the liquid that is thickened tonight; the rest is stock.
+fn tonight(people: u32, liquid_l: f64) -> f64 {
+    let wanted_l = SAUCE_A_HEAD_L * f64::from(people);
+    if liquid_l > MUCH_MORE * wanted_l { wanted_l / liquid_l } else { 1.0 }
+}
+
 impl SauceWork {
     /// Where there is none.
     fn none() -> Self {
@@ -149,6 +160,7 @@ impl SauceWork {
             vessel: Some(plan.request(kitchen).vessel.unwrap_or_default()),
             hob_w: Some(burner.watts),
             hob_kind: Some(burner.kind),
+            share: Some(tonight(plan.people, left.liquid_l.unwrap_or(0.0))),
             target: plan.target,
             thickener: plan.thickener,
             ..left
@@ -158,8 +170,8 @@ impl SauceWork {
         let minutes: f64 = after_skim.clone().map(|step| step.min).sum();
         Self {
             skim_min: if fat_mm < FILM_MM { 0.0 } else { path.skim_min },
-            // Whole fives: a finishing that is planned to the minute is not kept.
-            make_min: (f64::max(minutes, 5.0) / 5.0).ceil() * 5.0,
+            // What takes longer is planned in whole fives: to the minute it is not kept.
+            make_min: if minutes <= SHORT_MIN { f64::max(minutes.ceil(), 5.0) } else { (minutes / 5.0).ceil() * 5.0 },
             making: Said::list(after_skim.map(|step| step.what), Join::Sentences),
         }
     }
@@ -230,7 +242,7 @@ impl Durations {
             base: if case.liquid_l > 0.005 { plan.prepare.base } else { Larder::Water },
             bones: case.parts.iter().any(|part| part.bone_pct > 0.0),
             take_out: plan.prepare.take_out(case),
-            lift_min: 3.0,
+            lift_min: 2.0,
             skim_min: sauce.skim_min,
             sauce_min: sauce.make_min,
             rest_min: resting_min(last.rest_min, case.main().eaten_as, case.main().sides_m[0]),

@@ -47,6 +47,7 @@ impl Medium {
         match self {
             Self::Hob { .. } | Self::Pressure { .. } => ways::so_long_at(time, words),
             Self::Fat { .. } => ways::so_long_under(time, words),
+            Self::Coals(coals) => ways::so_long_over_coals(time, coals.under, coals.over),
             _ => ways::so_long_in(time, words),
         }
     }

@@ -236,13 +236,13 @@ pub fn hold(medium: &Medium) -> (Said, Said) {
 }
 
 /// Out of the heat, with what comes out beside the meat.
-pub fn lift(medium: &Medium, out: &[Said]) -> (Said, Said) {
+pub fn lift(medium: &Medium, open_already: bool, out: &[Said]) -> (Said, Said) {
     let (what, why) = match medium {
         Medium::Pit { wrap: Some(_), .. } => (say::lift_pit_wrapped(), say::lift_why()),
         Medium::Pit { .. } => (say::lift_pit(), say::lift_why()),
         Medium::Bath { .. } => (say::lift_bath(), say::lift_bath_why()),
         Medium::Fat { .. } => (say::lift_fat(), say::lift_fat_why()),
-        Medium::Pressure { .. } => (say::lift_pressure(), say::lift_pressure_why()),
+        Medium::Pressure { .. } if !open_already => (say::lift_pressure(), say::lift_pressure_why()),
         _ => (say::lift_pot(), say::lift_why()),
     };
     if out.is_empty() {

@@ -124,6 +124,8 @@ export function nameOf(happened: Schemas['Happened']): string {
       return 'the reading';
     case 'check':
       return `the check (${happened.found})`;
+    case 'tasted':
+      return `the taste (${happened.salt})`;
     case 'liquid_added':
       return 'the liquid added';
     case 'dipped':

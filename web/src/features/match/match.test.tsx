@@ -111,6 +111,7 @@ const matched = (over: Partial<Schemas['Matched']> = {}): Schemas['Matched'] => 
   bell: '2099-02-06T16:30:00Z',
   now: '2099-02-06T08:30:00Z',
   certainty: 0.9,
+  portion_g: 165,
   mass_kg: 1.4,
   assumed: [],
   notes: [],
@@ -218,6 +219,42 @@ describe('Match', () => {
     expect(within(table).getByText('a bark')).toBeInTheDocument();
     fireEvent.click(within(table).getByRole('button', { name: 'Take away Slow pit' }));
     expect(router.state.location.search).toContain('beside=braise.oven_150.whole');
+  });
+
+  it('says back what it guessed of a recipe, and tries it otherwise', async () => {
+    const checked = {
+      text: '3 hours',
+      understood: {
+        stages: [],
+        words: '3 h in a 150 °C oven',
+        guesses: [
+          {
+            text: 'in a lidded pot in a 150 °C oven',
+            instead: [{ words: 'at high pressure', recipe: '3 hours at high pressure' }],
+          },
+        ],
+      },
+      min: 180,
+      lands: { not_done: 0, slice: 0, fork: 1, probe: 0, pull: 0, spoon: 0 },
+      tenderness: [1.9, 2.1, 2.3],
+      goal: [2.2, 5.7],
+      chance: 0.9,
+      not_yet: 0.1,
+      too_far: 0,
+      words: 'That should do.',
+      equivalents: [],
+      request: { cut: 'chuck', method: 'braise' },
+    } as unknown as Schemas['Checked'];
+    answers['/api/match'] = (body) => ({
+      body: matched({ recipe: (body as Schemas['MatchRequest']).recipe ? checked : null }),
+    });
+    open(<Match />, '/match');
+    await userEvent.type(await screen.findByLabelText(/Its words/), '3 hours');
+    fireEvent.click(screen.getByRole('button', { name: 'Try it' }));
+    expect(await screen.findByText('in a lidded pot in a 150 °C oven')).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'at high pressure' }));
+    await waitFor(() => expect(lastMatch()).toMatchObject({ recipe: '3 hours at high pressure' }));
+    expect(screen.getByLabelText(/Its words/)).toHaveValue('3 hours at high pressure');
   });
 
   it('tries a recipe on the piece, and puts what it can not read at its field', async () => {

@@ -74,7 +74,7 @@ impl ForecastRequest {
         let packing =
             Packing::lay_all(&pot, parts.iter().map(|part| (part.sides_m, part.pieces, part.mass_kg / DENSITY)));
         let wet = stages.iter().any(|stage| stage.medium.is_pot());
-        let liquid_l = self.resolve_liquid(pot_method, wet, &packing, &mut fill, &mut notes)?;
+        let liquid_l = self.resolve_liquid(pot_method, wet, &packing, mass_kg, &mut fill, &mut notes)?;
         if wet {
             notes.extend(overflows(&pot, &packing, liquid_l));
         }
@@ -213,6 +213,7 @@ impl ForecastRequest {
         method: Option<Method>,
         wet: bool,
         packing: &Packing,
+        mass_kg: f64,
         fill: &mut Fill,
         notes: &mut Vec<Said>,
     ) -> Result<f64> {
@@ -225,13 +226,16 @@ impl ForecastRequest {
             }
             return Ok(0.0);
         }
-        let (share, least, words): (f64, f64, fn() -> Said) = match method {
-            Some(Method::Stew) => (1.0, 0.3, say::level_stew),
-            Some(Method::Pressure) => (0.33, 0.4, say::level_pressure),
-            Some(Method::SlowCooker) => (0.5, 0.3, say::level_crock),
-            _ => (0.75, 0.3, say::level_braise),
+        // How far up, at least so much, L, and no more than so much a kilo: a little meat in a wide pot is not drowned for it.
+        let (share, least, most_per_kg, words): (f64, f64, f64, fn() -> Said) = match method {
+            Some(Method::Stew) => (1.0, 0.3, 1.5, say::level_stew),
+            Some(Method::Pressure) => (0.33, 0.4, 1.2, say::level_pressure),
+            Some(Method::SlowCooker) => (0.5, 0.3, 1.2, say::level_crock),
+            _ => (0.75, 0.3, 1.2, say::level_braise),
         };
-        let usual_l = packing.litres_for(share).clamp(least, 40.0);
+        let (wanted_l, most_l) = (packing.litres_for(share), f64::max(least, most_per_kg * mass_kg));
+        let usual_l = wanted_l.clamp(least, f64::min(most_l, 40.0));
+        let words = if wanted_l > most_l { say::level_wide_pot } else { words };
         Ok(fill.or("liquid_l", self.liquid_l, (usual_l * 20.0).round() / 20.0, words, |l| Said::quantity(Volume(l))))
     }
 

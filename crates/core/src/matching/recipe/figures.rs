@@ -2,7 +2,7 @@
 
 use std::ops::Range;
 
-use ergastic_words::{Mass, Minutes, Said, matching as say};
+use ergastic_words::{Mass, Said, Span, matching as say};
 
 use super::guess::Guess;
 use super::tokens::{Placed, Token, is_sign, is_word, number};
@@ -212,13 +212,12 @@ impl Reader<'_> {
             }
         }
         if let Some((each_kg, end)) = self.for_each(next) {
-            let all = minutes * self.meat_kg / each_kg;
+            let all = (minutes * self.meat_kg / each_kg / 5.0).round().max(1.0) * 5.0;
             let instead = [0.8, 1.25].map(|by| {
                 let whole = (all * by / 5.0).round() * 5.0;
                 Said::text(format!("{whole} min"))
             });
-            let guess =
-                Guess::replacing(say::by_weight(Minutes(all), Mass(self.meat_kg)), self.place(at..end), instead);
+            let guess = Guess::replacing(say::by_weight(Span(all), Mass(self.meat_kg)), self.place(at..end), instead);
             self.found.guesses.push(guess);
             (minutes, next) = (all, end);
         }

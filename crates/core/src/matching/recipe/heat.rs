@@ -213,8 +213,12 @@ impl Words<'_> {
                 Some(self.unsaid(say::an_oven(Dial(USUAL_OVEN_C)), instead))
             }
             (None, None) => {
-                let instead = [say::instead_hob(), say::instead_pressure(), say::instead_crock()];
-                Some(self.unsaid(say::a_lidded_pot(Dial(USUAL_OVEN_C)), instead))
+                let lidded = say::a_lidded_pot(Dial(USUAL_OVEN_C));
+                Some(match self.lid() {
+                    // What is uncovered on the way is neither pressed nor crocked.
+                    Some(_) => self.unsaid(lidded, [say::instead_hob()]),
+                    None => self.unsaid(lidded, [say::instead_hob(), say::instead_pressure(), say::instead_crock()]),
+                })
             }
         };
         way

@@ -162,7 +162,9 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
         understood: Understood {
             words: voice.say(Said::list(
                 (case.stages.iter().zip(&read.stages)).map(|(stage, read)| {
-                    stage.medium.for_so_long(read.until.as_ref().and_then(|until| until.min).unwrap_or(0.0))
+                    let min = read.until.as_ref().and_then(|until| until.min).unwrap_or(0.0);
+                    let words = stage.medium.for_so_long(min);
+                    read.lid.map_or(words.clone(), |lid| say::read_with_lid(words, lid.words()))
                 }),
                 Join::Then,
             )),

@@ -175,7 +175,7 @@ mod tests {
             ("8 to 10 hours in the slow cooker", 540.0),
             ("overnight at 95 °C in the oven", 600.0),
             ("1 hour 20 minutes, gas mark 3", 80.0),
-            ("40 min a pound at 150 °C", 132.0),
+            ("40 min a pound at 150 °C", 130.0),
             ("25 minutes per 500 g in the oven at 160 °C", 75.0),
             ("an hour a kilo, gas mark 2", 90.0),
             ("35 min at pressure, natural release 15 min", 35.0),

@@ -21,7 +21,7 @@ const STIRRED_MIN: f64 = 15.0;
 pub(super) fn finishing(layer: &mut Layer, plan: &Plan, worked: &Worked, lift_at: Timestamp) {
     let (case, durations) = (&worked.case, &worked.durations);
     let held = layer.tasks.iter().any(|task| task.id == TaskId::Hold);
-    let (what, why) = tasks::lift(&case.last().medium, &durations.take_out);
+    let (what, why) = tasks::lift(&case.last().medium, durations.opened.is_some(), &durations.take_out);
     let lift_at = opened(layer, worked, lift_at, if held { TaskId::Hold } else { TaskId::Braise });
     let before = layer.tasks.last().map(|task| task.id).filter(|_| durations.opened.is_some());
     let task = layer.add(Draft {
