@@ -115,6 +115,7 @@ export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnsw
         meat_kg: 1.1,
         meat_salt_g: 5,
         dredged_flour_g: 0,
+        tonight: 1,
       },
       log: [],
       outcome: null,

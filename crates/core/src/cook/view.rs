@@ -180,6 +180,8 @@ pub struct PotNow {
     pub meat_salt_g: f64,
     /// Flour that came in on it, g.
     pub dredged_flour_g: f64,
+    /// Share of the liquid that is thickened tonight.
+    pub tonight: f64,
 }
 
 /// A plan and what happened, reckoned up to now.
@@ -311,7 +313,8 @@ impl PotNow {
         let durations = &worked.durations;
         let salt = salt_tasted(worked, standing);
         Self {
-            liquid_l: durations.liquid_left_l,
+            // What was really poured in is in the forecast already.
+            liquid_l: f64::max(0.0, durations.liquid_left_l - durations.topped_up_l),
             fat_l: durations.fat_l,
             salt_g: salt.grams,
             salt_doubt_g: salt.doubt_g,
@@ -319,6 +322,7 @@ impl PotNow {
             meat_kg: durations.yield_kg,
             meat_salt_g: durations.meat_salt_g,
             dredged_flour_g: durations.dredged_flour_g,
+            tonight: durations.tonight,
         }
     }
 }

@@ -123,6 +123,8 @@ pub struct Choice {
     pub clashes: Vec<String>,
     /// One sentence: why, or why not.
     pub why: String,
+    /// Things given up to be sooner, such as browning.
+    pub gives_up: u32,
     /// Against the best of its way; empty for the best.
     pub trade: String,
     /// Cautions that bind.

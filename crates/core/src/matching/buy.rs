@@ -62,11 +62,8 @@ pub fn buy(block: &Block, method: Method, eaten_as: Option<EatenAs>) -> Result<V
 }
 
 /// Whether a cut is at home in a way: in the pit what is smoked everywhere, else whatever stays moist over hours.
-fn at_home(buy: &Buy, method: Method) -> bool {
-    match method {
-        Method::Smoke => buy.cut.is_for_the_pit(),
-        _ => buy.cut.facts().dry_risk == DryRisk::Low,
-    }
+fn at_home(buy: &Buy, method: Method) -> [bool; 2] {
+    [method == Method::Smoke && buy.cut.is_for_the_pit(), buy.cut.facts().dry_risk == DryRisk::Low]
 }
 
 fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Option<Buy> {
@@ -87,8 +84,9 @@ fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Op
     };
     // What a kilo of it leaves on the plate says how much to buy; bone and trim are paid for.
     let yields = 1.0 - (facts.bone_pct + facts.trim_pct) / 100.0;
-    let (guess, _) = raw((wanted_kg / (0.6 * yields)).clamp(0.2, 40.0))?;
-    let share = guess.yield_kg / guess.plan.forecast.mass_kg.unwrap_or(1.0);
+    let guessed_kg = (wanted_kg / (0.6 * yields)).clamp(0.2, 40.0);
+    let (guess, _) = raw(guessed_kg)?;
+    let share = guess.yield_kg / guessed_kg;
     let all_kg = f64::from(block.people) * raw_kg_a_head(facts, block.portion_kg, share);
     let mass_kg = round_to((all_kg / STEP_KG).ceil() * STEP_KG, STEP_KG).clamp(0.2, 40.0);
     let (choice, pieces) = raw(mass_kg)?;

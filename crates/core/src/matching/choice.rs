@@ -7,6 +7,7 @@ use super::answer::{Choice, Quantiles, Verdict};
 use super::block::Block;
 use super::burns::{fuel, washing_up};
 use super::hours::{Work, earliest_free, latest_free, overlap_min};
+use super::hurry::Hurry;
 use super::suits;
 use super::variants::{Variant, wants};
 use crate::bench::Sear;
@@ -206,6 +207,7 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         washing_up: washing_up(case, sear),
         clashes: clashes.into_iter().map(|clash| voice.say(clash)).collect(),
         why,
+        gives_up: variant.hurry.map_or(0, Hurry::gives_up),
         trade: String::new(),
         cautions: forecast.cautions.clone(),
         plan,

@@ -15,6 +15,11 @@ pub struct Hurry {
 }
 
 impl Hurry {
+    /// How many things are given up.
+    pub fn gives_up(self) -> u32 {
+        u32::from(self.unbrowned) + u32::from(self.smaller)
+    }
+
     /// Its part of a variant's id.
     pub fn key(self) -> &'static str {
         match (self.unbrowned, self.smaller) {

@@ -46,6 +46,8 @@ pub fn order(a: &Choice, b: &Choice, sort: Sort) -> Ordering {
     let [b1, b2] = key(b, sort);
     (a.verdict.cmp(&b.verdict))
         .then_with(|| clash(a).cmp(&clash(b)))
+        // What fits is not hurried further than it must be.
+        .then_with(|| a.gives_up.cmp(&b.gives_up))
         .then_with(|| late(a, b))
         .then_with(|| a1.total_cmp(&b1))
         .then_with(|| a2.total_cmp(&b2))

@@ -13,6 +13,7 @@ use crate::cuts::EatenAs;
 use crate::forecast::{Case, ForecastRequest};
 use crate::heat::body::DENSITY;
 use crate::units::round_to;
+use crate::ways::Method;
 
 /// What takes so many times longer than there is time for is not hurried into it.
 const HOPELESS: f64 = 2.0;
@@ -39,7 +40,8 @@ pub fn hurried(block: &Block, lies: &Case, variant: &Variant, slow: &Choice) -> 
     }
     let browned = slow.plan.prepare.sear != Sear::None;
     let in_pot = slow.sauce_l > 0.0;
-    let bites = bites(&variant.forecast, lies).filter(|_| in_pot);
+    // A braise in bites is a stew, which stands there already.
+    let bites = bites(&variant.forecast, lies).filter(|_| in_pot && slow.method != Method::Braise);
     HURRIES
         .into_iter()
         .filter(|hurry| !hurry.unbrowned || browned && in_pot)
@@ -47,7 +49,7 @@ pub fn hurried(block: &Block, lies: &Case, variant: &Variant, slow: &Choice) -> 
             let forecast = if hurry.smaller { bites.clone()? } else { variant.forecast.clone() };
             Some(Variant {
                 id: format!("{}.{}", variant.id, hurry.key()),
-                name: hurry.name(variant.name.clone()),
+                name: hurry.name(if hurry.smaller { variant.uncut.clone() } else { variant.name.clone() }),
                 shape: if hurry.smaller { Shape::Cubed } else { variant.shape },
                 forecast,
                 hurry: Some(hurry),

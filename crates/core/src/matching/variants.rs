@@ -24,6 +24,8 @@ const HALVED_FROM_KG: f64 = 0.7;
 pub struct Variant {
     pub id: String,
     pub name: Said,
+    /// Its name, however it is cut up.
+    pub uncut: Said,
     pub kit: Kit,
     pub shape: Shape,
     pub forecast: ForecastRequest,
@@ -155,6 +157,7 @@ impl List<'_> {
                     None => name.clone(),
                     Some(words) => say::cut_up(name.clone(), words),
                 },
+                uncut: name.clone(),
                 kit,
                 shape: cutting.shape,
                 forecast: ForecastRequest { method: Some(method), heat: Some(heat.clone()), ..cutting.meat },
@@ -172,6 +175,7 @@ impl List<'_> {
         if let Some(cutting) = cutting {
             self.found.push(Variant {
                 id: format!("two.{key}"),
+                uncut: name.clone(),
                 name,
                 kit,
                 shape: cutting.shape,

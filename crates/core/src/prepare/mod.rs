@@ -30,6 +30,7 @@ pub use because::Reasons;
 pub use dial::{CoalRing, DialSetting};
 pub(crate) use later::softens_by;
 pub use later::{LaterAnswer, TakeOut};
+pub(crate) use pot::topped_up_l;
 pub use pot::{Marks, PotAnswer, Poured, TopUp};
 pub use request::PrepareRequest;
 pub(crate) use salt::doubt_share;

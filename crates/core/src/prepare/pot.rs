@@ -183,6 +183,15 @@ fn top_ups(curve: &[CurvePoint], first_l: f64, end_min: f64) -> Vec<TopUp> {
     found
 }
 
+/// What is poured in at the looks over so many minutes, L: none under a lid that stays shut.
+pub(crate) fn topped_up_l(case: &Case, curve: &[CurvePoint], end_min: f64) -> f64 {
+    let shut = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
+    if shut || !case.first().medium.is_pot() || case.liquid_l <= 0.0 {
+        return 0.0;
+    }
+    top_ups(curve, case.liquid_l, end_min).iter().map(|pour| pour.l).sum()
+}
+
 /// Works the pot out; `None` where the way needs none.
 pub(super) fn pot(
     case: &Case,

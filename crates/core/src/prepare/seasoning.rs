@@ -5,7 +5,7 @@ use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
-use super::pot::along;
+use super::pot::{along, topped_up_l};
 use super::salt::doubt_share;
 use crate::bench::{Level, Prepare};
 use crate::finish::{FLAT_G_PER_KG, MeatOnPlate, SALTY_G_PER_KG, Seasoned, bears_g_per_kg};
@@ -54,7 +54,8 @@ impl Seasoning {
     /// At the end of the cook; none where there is no liquid.
     pub(super) fn of(case: &Case, bench: &Prepare, forecast: &Forecast, hours: f64, glaze: bool) -> Option<Self> {
         let at_end = |of: &dyn Fn(&crate::forecast::CurvePoint) -> f64| along(&forecast.curve, hours * 60.0, of);
-        let liquid_l = at_end(&|point| point.liquid_l);
+        // As it is topped up at the looks.
+        let liquid_l = at_end(&|point| point.liquid_l) + topped_up_l(case, &forecast.curve, hours * 60.0);
         let pot = case.stages.iter().any(|stage| stage.medium.is_pot());
         if !pot || liquid_l < NO_SAUCE_L {
             return None;

@@ -9,7 +9,7 @@ use crate::finish::{FILM_MM, SauceRequest, path};
 use crate::forecast::{Case, Forecast, come_up_s};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::prepare::{Burner, SearPlan, doubt_share, flour_g, salting, sear};
+use crate::prepare::{Burner, SearPlan, doubt_share, flour_g, salting, sear, topped_up_l};
 use crate::safety::Caution;
 
 /// One look at the meat, min.
@@ -85,8 +85,10 @@ pub struct Durations {
     pub plate_min: f64,
     /// Fat on the liquid when tender, L.
     pub fat_l: f64,
-    /// Liquid in the pot when tender, L.
+    /// Liquid in the pot when tender, as it is topped up at the looks, L.
     pub liquid_left_l: f64,
+    /// Of that, what the looks pour in, L.
+    pub topped_up_l: f64,
     /// Salt in the liquid when tender, g.
     pub liquid_salt_g: f64,
     /// Gelatin in it, g.
@@ -97,6 +99,8 @@ pub struct Durations {
     pub dredged_flour_g: f64,
     /// How sure the salt is, as a share of it.
     pub salt_doubt: f64,
+    /// Share of the liquid that is thickened tonight.
+    pub tonight: f64,
     /// Cooked and edible, kg.
     pub yield_kg: f64,
     /// Cautions of the forecast.
@@ -193,8 +197,9 @@ impl Durations {
         let (way, in_pot) = (first.way(), first.is_pot());
         let (salt_g, salting) = salting(case, &plan.prepare);
         let sear = in_pot.then(|| sear(case, &plan.prepare, kitchen)).filter(SearPlan::happens);
-        let liquid_left_l = forecast.liquid_left_l.unwrap_or(case.liquid_l);
         let cook_min = forecast.ready_min.p50.unwrap_or(180.0);
+        let topped_up_l = topped_up_l(case, &forecast.curve, cook_min);
+        let liquid_left_l = forecast.liquid_left_l.unwrap_or(case.liquid_l) + topped_up_l;
         let liquid_salt_g = forecast.salt_g.unwrap_or(0.0);
         let (fat_l, gelatin_g) = (forecast.fat_l.unwrap_or(0.0), forecast.gelatin_g.unwrap_or(0.0));
         let yield_kg = forecast.yield_kg.unwrap_or(0.0);
@@ -251,11 +256,13 @@ impl Durations {
             plate_min: (2.0 + 0.5 * f64::from(plan.people)).clamp(3.0, 15.0).ceil(),
             fat_l,
             liquid_left_l: f64::max(0.05, liquid_left_l),
+            topped_up_l,
             liquid_salt_g,
             gelatin_g,
             meat_salt_g,
             dredged_flour_g,
             salt_doubt: doubt_share(case, &plan.prepare),
+            tonight: tonight(plan.people, liquid_left_l),
             yield_kg,
             cautions: forecast.cautions.clone(),
         }

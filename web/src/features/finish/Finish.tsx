@@ -76,6 +76,7 @@ function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kit
       meat_kg: pot.meat_kg,
       meat_salt_g: pot.meat_salt_g,
       dredged_flour_g: pot.dredged_flour_g,
+      share: pot.tonight,
       taste,
       target,
       skim,

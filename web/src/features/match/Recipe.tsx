@@ -95,19 +95,28 @@ function Landed({
       <Text fontSize="small" color="soft">
         Taken as {found.understood.words}.
       </Text>
-      {found.understood.guesses.map((guess) => (
-        <Flex key={guess.text} gap={2} wrap="wrap" alignItems="center" fontSize="small">
-          <Text borderBottomWidth="2px" borderColor="heat" borderStyle="dashed">
-            {guess.text}
-          </Text>
-          {guess.instead.length > 0 && <Text color="soft">or</Text>}
-          {guess.instead.map((otherwise) => (
-            <Button key={otherwise.recipe} weight="quiet" onClick={() => onOtherwise(otherwise.recipe)}>
-              {otherwise.words}
-            </Button>
+      {found.understood.guesses.length > 0 && (
+        <Flex as="ul" listStyleType="none" columnGap={8} rowGap={3} wrap="wrap" aria-label="What was guessed">
+          {found.understood.guesses.map((guess) => (
+            <Flex as="li" key={guess.text} gap={2} wrap="wrap" alignItems="center">
+              <Text
+                textDecoration="underline dashed"
+                textDecorationColor="heat"
+                textDecorationThickness="2px"
+                textUnderlineOffset="5px"
+              >
+                {guess.text}
+              </Text>
+              {guess.instead.length > 0 && <Text color="soft">or</Text>}
+              {guess.instead.map((otherwise) => (
+                <Button key={otherwise.recipe} px={3} onClick={() => onOtherwise(otherwise.recipe)}>
+                  {otherwise.words}
+                </Button>
+              ))}
+            </Flex>
           ))}
         </Flex>
-      ))}
+      )}
       <TendernessBar
         tenderness={found.tenderness as [number, number, number]}
         goal={found.goal as [number, number]}

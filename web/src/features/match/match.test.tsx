@@ -53,6 +53,7 @@ const choice = (
   finishing_min: 35,
   hold_min: 40,
   yield_kg: 0.9,
+  gives_up: 0,
   portions: 5.4,
   grams_a_head: 225,
   cost_per_portion: 2.8,

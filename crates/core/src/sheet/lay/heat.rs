@@ -16,6 +16,8 @@ use crate::ways::{LOOK_EVERY_MIN, Lane, MOVE_MIN, Medium, tasks};
 
 /// The most looks a sheet plans for.
 const MOST_CHECKS: usize = 7;
+/// Laying the meat where it cooks and closing it takes both hands no longer, min.
+const LAID_IN_MIN: f64 = 5.0;
 /// Putting something in, min.
 const ADD_MIN: f64 = 3.0;
 
@@ -32,7 +34,7 @@ pub(super) fn over_the_heat(layer: &mut Layer, plan: &Plan, worked: &Worked, met
         start: met_heat,
         minutes: durations.come_up_min,
         // Coming to a simmer wants an eye on it, not both hands.
-        hands_on: durations.come_up_min <= MOVE_MIN,
+        hands_on: durations.come_up_min <= LAID_IN_MIN,
     });
     task.after = vec![TaskId::Deglaze];
     if !on_the_hob && durations.preheat_min.is_some() {
