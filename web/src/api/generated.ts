@@ -952,6 +952,11 @@ export interface components {
             /** @description What it burns. */
             fuel: components["schemas"]["Fuel"];
             /**
+             * Format: int32
+             * @description Things given up to be sooner, such as browning.
+             */
+            gives_up: number;
+            /**
              * Format: double
              * @description Cooked meat for each of those who eat, g.
              */
@@ -3069,6 +3074,11 @@ export interface components {
              * @description Salt in the liquid, g, corrected by what was tasted.
              */
             salt_g: number;
+            /**
+             * Format: double
+             * @description Share of the liquid that is thickened tonight.
+             */
+            tonight: number;
         };
         /** @description Something poured. */
         Poured: {
