@@ -54,8 +54,12 @@ ends-on-the-plate = It ends with { $salt } and { $body } of gelatin; with the me
         [salty] Too salty.
        *[right] Well seasoned.
     }
-# $low (Strength) $high (Strength) $bears (Strength) $plate (Strength) $sets (Percent) $body (Percent) $coats (Percent) $salt (Grams) $gelatin (Grams)
-sauce-rule = A sauce is seasoned at { BARE($low) } to { $high } and bears { BARE($bears) } at most; meat and sauce on a plate { BARE($plate) }. Gelatin sets cold at { $sets }, gives body from { $body } and coats a spoon by itself from { $coats }. { $salt } of salt and { $gelatin } of gelatin are in the liquid and stay while water leaves.
+# $low (Strength) $high (Strength) $bears (Strength) $plate (Strength)
+salt-rule = A sauce is seasoned at { BARE($low) } to { $high } and bears { BARE($bears) } at most; meat and sauce on a plate { BARE($plate) }.
+# $sets (Percent) $body (Percent) $coats (Percent)
+body-rule = Gelatin sets cold at { $sets }, gives body from { $body } and coats a spoon by itself from { $coats }.
+# $salt (Grams) $gelatin (Grams)
+both-stay = { $salt } of salt and { $gelatin } of gelatin are in the liquid and stay while water leaves.
 
 ## Thicken and glaze.
 

@@ -1,10 +1,10 @@
 //! The path from the liquid in the pot to the sauce on the plate, with grams and minutes.
 
-use ergastic_words::{Grams, Percent, Said, Strength, Voice, Volume, finish as say};
+use ergastic_words::{Grams, Join, Percent, Said, Strength, Voice, Volume, finish as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::choices::{FILM_MM, SauceRequest, Target, Taste};
+use super::choices::{FILM_MM, SauceRequest, Target, Taste, Thickener};
 use super::cooling::{Cooled, cooling};
 use super::plate::{FLAT_G_PER_KG, MeatOnPlate, SALTY_G_PER_KG, bears_g_per_kg};
 use super::thicken::{GELATIN_COAT, Thickening, Thin};
@@ -230,18 +230,13 @@ fn ends(liquid: &Liquid, final_l: f64, plate_g_per_kg: Option<f64>, target: Targ
 fn rule(liquid: &Liquid, target: Target) -> Said {
     let [low, high] = SAUCE_USUAL.map(Strength);
     let bears = Strength(bears_g_per_kg(target == Target::Glaze));
-    let body = [1.0, 3.0, GELATIN_COAT].map(|percent| Percent(percent / 100.0));
-    say::sauce_rule(
-        low,
-        high,
-        bears,
-        Strength(SALTY_G_PER_KG),
-        body[0],
-        body[1],
-        body[2],
-        Grams(liquid.salt_g),
-        Grams(liquid.gelatin_g),
-    )
+    let [sets, body, coats] = [1.0, 3.0, GELATIN_COAT].map(|percent| Percent(percent / 100.0));
+    let rules = [
+        say::salt_rule(low, high, bears, Strength(SALTY_G_PER_KG)),
+        say::body_rule(sets, body, coats),
+        say::both_stay(Grams(liquid.salt_g), Grams(liquid.gelatin_g)),
+    ];
+    Said::list(rules, Join::Space)
 }
 
 /// The path before it is put into words.
@@ -275,9 +270,12 @@ fn follow(request: &SauceRequest, liquid: &Liquid) -> Path {
     }
 
     let tonight_l = final_l * liquid.share;
-    let glaze_stopped = request.target == Target::Glaze && stopped.is_some();
+    let glazes = request.target == Target::Glaze;
+    let clings_by_starch = glazes && request.thickener != Thickener::None;
+    // By salt, or by a taste that reducing would only make worse.
+    let glaze_stopped = glazes && (stopped.is_some() || against(request.taste).is_some());
     if let Some(Stopped { at_l, strength }) = stopped {
-        let said = if glaze_stopped { say::glaze_stop } else { say::salt_stop };
+        let said = if clings_by_starch { say::glaze_stop } else { say::salt_stop };
         warnings.push(("salt_stop", said(Volume(at_l), Strength(strength))));
     }
     let thin = Thin {

@@ -131,9 +131,9 @@ fn uncovered_part<'a>(words: &Words, said: &'a Figures) -> Option<&'a Time> {
     let uncovers = |placed: &Placed| is_word(Some(placed), &["uncovered", "uncover", "lid", "open", "ajar"]);
     let at = words.tokens.iter().position(uncovers)?;
     let clause = within_commas(words.tokens, 0..words.tokens.len(), &(at..at + 1));
-    let beside = said.times.iter().filter(|time| clause.contains(&time.tokens.start));
+    let mut beside = said.times.iter().filter(|time| clause.contains(&time.tokens.start));
     let after = beside.clone().find(|time| time.tokens.start > at);
-    after.or(beside.last()).or_else(|| said.times.iter().find(|time| time.tokens.start > at)).or(said.times.last())
+    after.or(beside.next_back()).or_else(|| said.times.iter().find(|time| time.tokens.start > at)).or(said.times.last())
 }
 
 #[cfg(test)]
