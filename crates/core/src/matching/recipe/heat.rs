@@ -34,11 +34,13 @@ pub(super) struct Way {
     pub lid: Option<Lid>,
     /// What had to be supposed of it.
     pub guess: Option<Guess>,
+    /// The heat of the step before goes on.
+    pub goes_on: bool,
 }
 
 impl Way {
     fn of(method: Method, heat: Heat) -> Self {
-        Self { method, heat, lid: None, guess: None }
+        Self { method, heat, lid: None, guess: None, goes_on: false }
     }
 
     fn supposing(self, guess: Guess) -> Self {
@@ -81,7 +83,10 @@ impl Words<'_> {
     }
 
     /// Low or high on something that is not named: one of them must be asked.
-    pub(super) fn low_on_what(&self, figures: &Figures) -> bool {
+    pub(super) fn low_on_what(&self, figures: &Figures, before: Option<Method>) -> bool {
+        if before == Some(Method::SlowCooker) {
+            return false;
+        }
         let named = self.has(&["slow", "crock", "oven", "pressure", "hob", "stove", "simmer", "pit", "smok", "coal"]);
         let flame = self.exactly(&FLAMES) || self.exactly(&["gas"]);
         self.exactly(&["low", "high", "medium"]) && !named && !flame && figures.celsius.is_none()
@@ -92,7 +97,7 @@ impl Words<'_> {
         let celsius = figures.celsius;
         None.or_else(|| self.kept_warm(celsius))
             .or_else(|| self.under_pressure())
-            .or_else(|| self.in_the_crock())
+            .or_else(|| self.in_the_crock(before))
             .or_else(|| self.in_the_pit(celsius))
             .or_else(|| self.in_a_bath(celsius))
             .or_else(|| self.under_fat(celsius))
@@ -129,9 +134,11 @@ impl Words<'_> {
         self.has(&["pressure"]).then(|| Way::of(Method::Pressure, heat))
     }
 
-    fn in_the_crock(&self) -> Option<Way> {
-        // A slow oven is an oven, and a slow flame a flame.
-        let slow = self.has(&["crock"]) || self.has(&["slow"]) && self.has(&["cooker", "cook"]);
+    fn in_the_crock(&self, before: Option<Method>) -> Option<Way> {
+        // A slow oven is an oven, a slow flame a flame, and what is cooked slowly may be anywhere.
+        let named = self.pair(&["slow"], &["cooker", "cook", "cooked"]).is_some();
+        let turned = before == Some(Method::SlowCooker) && self.exactly(&["low", "high"]);
+        let slow = named || turned || self.has(&["crock", "slowcook"]);
         if !slow || self.has(&["oven"]) || self.exactly(&FLAMES) {
             return None;
         }
@@ -191,6 +198,11 @@ impl Words<'_> {
         if let Some(cool) = celsius.filter(|celsius| *celsius < BATH_BELOW_C && !oven) {
             let way = Way::of(Method::WaterBath, Heat { bath_c: Some(cool), ..Heat::default() });
             return way.supposing(self.unsaid(say::cool_is_a_bath(), [say::instead_oven_only()]));
+        }
+        // A step that says nothing of its heat goes on in the same pot.
+        let wet = matches!(before, Some(Method::Braise | Method::Stew | Method::SlowCooker | Method::Pressure));
+        if celsius.is_none() && !oven && wet && (self.lid().is_some() || self.has(&["more", "longer", "further"])) {
+            return Way { goes_on: true, ..Way::of(Method::Braise, Heat::default()) };
         }
         let mut way = Way::of(Method::Braise, Heat { source: Some(HeatSource::Oven), ..Heat::default() });
         way.heat.fan = (celsius.is_some() && self.exactly(&["fan", "convection"])).then_some(true);

@@ -50,13 +50,13 @@ pub(super) fn read(text: &str, meat_kg: f64) -> Result<Read> {
             continue;
         }
         said.times.retain(|time| !of_the_release(step, time));
-        if words.low_on_what(&said) {
-            return Err(refuse(Kind::Unknown, errors::recipe_low_on_what()));
-        }
         if said.times.is_empty() {
             return Err(refuse(Kind::Unknown, errors::recipe_how_long()));
         }
-        let before = read.stages.last().and_then(|stage: &StageRequest| stage.method);
+        let before = read.stages.iter().rev().find_map(|stage: &StageRequest| stage.method);
+        if words.low_on_what(&said, before) {
+            return Err(refuse(Kind::Unknown, errors::recipe_low_on_what()));
+        }
         let way = words.way(&said, before);
         let (mut stages, guess) = stages(&words, &said, &way);
         let minutes = stages.iter().filter_map(|stage| stage.until.as_ref()?.min);
@@ -104,8 +104,8 @@ fn within_commas(step: &[Placed], near: Range<usize>, time: &Range<usize>) -> Ra
 /// The stages of one step: one, or two where it is uncovered for a part of its time.
 fn stages(words: &Words, said: &Figures, way: &Way) -> (Vec<StageRequest>, Option<Guess>) {
     let stage = |lid: Option<Lid>, minutes: f64| StageRequest {
-        method: Some(way.method),
-        heat: Some(way.heat.clone()),
+        method: (!way.goes_on).then_some(way.method),
+        heat: (!way.goes_on).then(|| way.heat.clone()),
         lid,
         until: Some(Until { min: Some(minutes), ..Until::default() }),
     };
@@ -148,7 +148,8 @@ mod tests {
     fn understood(text: &str) -> Vec<(Method, Heat, Option<Lid>, f64)> {
         let read = read(text, 1.5).unwrap_or_else(|error| panic!("{text}: {error:?}"));
         let each = |stage: StageRequest| {
-            (stage.method.unwrap(), stage.heat.unwrap(), stage.lid, stage.until.unwrap().min.unwrap().round())
+            let method = stage.method.unwrap_or(Method::Braise);
+            (method, stage.heat.unwrap_or_default(), stage.lid, stage.until.unwrap().min.unwrap().round())
         };
         read.stages.into_iter().map(each).collect()
     }
@@ -220,6 +221,12 @@ mod tests {
         assert_eq!(of("2 to 3 h, uncovered at the end for half an hour"), open_end);
         assert_eq!(of("2½ h at 150 °C, lid off for the last 30 min"), open_end);
         assert_eq!(of("2 h in the oven at 150 °C, then uncovered for 30 min"), open_end);
+        // What is uncovered goes on at the heat it had.
+        let on_the_hob = read("2 h at a gentle simmer, then 30 min uncovered", 1.5).unwrap();
+        assert_eq!((on_the_hob.stages[1].method, on_the_hob.stages[1].lid), (None, Some(Lid::None)));
+        let turned = understood("6 h on low in the slow cooker, then 1 h on high");
+        assert_eq!(turned[1].1.setting, Some(Settings::High));
+        assert_eq!(one("cook slowly for 3 hours").1, Method::Braise);
         assert_eq!(
             of("45 min under pressure, then on keep-warm for 20 min"),
             [(Method::Pressure, None, 45.0), (Method::KeepWarm, None, 20.0)]
