@@ -68,14 +68,20 @@ async fn from_a_cut_and_a_bell_to_a_log_line() -> Outcome {
     kitchen.browser.switch_to_window(first).await?;
     kitchen.find("//li[contains(., 'Middle at')]//button[contains(., 'Put back')]").await?;
 
+    // The pot is tasted, too.
+    kitchen.press("flat").await?;
+    kitchen.says("Tasted the pot: its salt is flat").await?;
+
     // Forked and found tender, finished, closed, remembered.
     kitchen.press("fork").await?;
     kitchen.says("Tender. Keep it hot").await?;
     kitchen.press("Finish").await?;
     kitchen.says("Bring the sauce home").await?;
-    kitchen.says("of cornflour, stirred in cold water").await?;
+    kitchen.says("of cornflour stirred into").await?;
+    kitchen.says("on the plate").await?;
+    kitchen.says("In trays, in the fridge").await?;
     kitchen.press("weak").await?;
-    kitchen.says("Add unsalted liquid, don't reduce").await?;
+    kitchen.says("Don't boil it down").await?;
     kitchen.fill("What to change next time", "Nothing at all").await?;
     kitchen.press("Close the cook").await?;
     kitchen.says("What came of it").await?;
@@ -262,10 +268,15 @@ async fn a_cut_is_matched_by_any_of_its_names_and_weighed_every_way() -> Outcome
     kitchen.press("Slow cooker on high").await?;
     kitchen.press("Lay it beside others").await?;
     kitchen.find("//section[@aria-label='Side by side']//tr[contains(., 'to wash')]/td[2]").await?;
-    // A recipe tried.
+    // A recipe tried: it says what it guessed, and is tried otherwise by one tap.
     kitchen.fill("Its words", "35 min at high pressure").await?;
     kitchen.press("Try it").await?;
     kitchen.says("As soft as that on the other kit").await?;
+    kitchen.fill("Its words", "2 to 3 h in a low oven").await?;
+    kitchen.press("Try it").await?;
+    kitchen.says("such an oven is taken for 140 °C").await?;
+    kitchen.press("160 °C oven").await?;
+    kitchen.says("in a 160 °C oven").await?;
     // The bell is moved by key, and stands in the address.
     let bell = kitchen.find("//*[@role='slider'][@aria-label='The bell']").await?;
     bell.send_keys("\u{e014}").await?;

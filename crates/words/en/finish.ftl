@@ -37,6 +37,8 @@ salty = At { $strength } it is too salty for a sauce ({ BARE($low) } to { BARE($
 salty-plate = Meat and sauce together come to { $plate }: over { BARE($most) } a plate is too salty. Add unsalted liquid, or serve less of it.
 # $at (Volume) $strength (Strength)
 salt-stop = Stop at { $at }: it has { $strength } there, and below it grows too salty.
+# $strength (Strength)
+salt-stop-here = Don't boil it down: it has { $strength } already, and would only grow too salty. Thicken it, or give it taste without salt.
 # $at (Volume) $strength (Strength)
 glaze-stop = Salt stops it at { $at }, with { $strength }: it is not sticky yet there, so starch makes it cling. Unsalted stock from the start would let it come down to a glaze by itself.
 

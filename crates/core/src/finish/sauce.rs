@@ -275,8 +275,12 @@ fn follow(request: &SauceRequest, liquid: &Liquid) -> Path {
     // By salt, or by a taste that reducing would only make worse.
     let glaze_stopped = glazes && (stopped.is_some() || against(request.taste).is_some());
     if let Some(Stopped { at_l, strength }) = stopped {
-        let said = if clings_by_starch { say::glaze_stop } else { say::salt_stop };
-        warnings.push(("salt_stop", said(Volume(at_l), Strength(strength))));
+        let said = match clings_by_starch {
+            true => say::glaze_stop(Volume(at_l), Strength(strength)),
+            false if reduce_min <= 0.5 => say::salt_stop_here(Strength(strength)),
+            false => say::salt_stop(Volume(at_l), Strength(strength)),
+        };
+        warnings.push(("salt_stop", said));
     }
     let thin = Thin {
         litres: tonight_l,
