@@ -127,6 +127,11 @@ impl Default for Kitchen {
 }
 
 impl Kitchen {
+    /// Whether a pan or a pot can stand over a flame.
+    pub(crate) fn has_flame(&self) -> bool {
+        [Kit::Hob, Kit::Coals, Kit::Pit].into_iter().any(|kit| self.kit.contains(&kit))
+    }
+
     /// The voice that this kitchen's cook reads.
     pub fn voice(&self) -> Voice {
         Voice::new(self.units)

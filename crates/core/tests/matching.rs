@@ -8,7 +8,7 @@ use ergastic_core::kitchen::{Kit, Kitchen};
 use ergastic_core::matching::{Buy, Choice, MatchRequest, Matched, Sort, Verdict, match_ways, overview};
 use ergastic_core::sheet::{TaskId, work_back};
 use ergastic_core::tender::Age;
-use ergastic_core::ways::{Lane, Method};
+use ergastic_core::ways::{Lane, Method, Start};
 use jiff::Timestamp;
 use proptest::prelude::*;
 
@@ -391,6 +391,8 @@ fn a_kitchen_without_a_hob_plans_without_one() {
     }));
     let same = choices(&with_hob).into_iter().find(|choice| choice.id == best.id).unwrap();
     assert!(best.plan.prepare.sear == Sear::None && best.ready_min.p50 > same.ready_min.p50, "{}", best.name);
+    // And so it stands in its plan, for a kitchen that has a hob which is not free.
+    assert_eq!(best.plan.forecast.heat.as_ref().and_then(|heat| heat.start), Some(Start::Oven));
 }
 
 #[test]

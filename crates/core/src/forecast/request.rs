@@ -259,3 +259,16 @@ with_meat! {
         pub stages: Option<Vec<StageRequest>>,
     }
 }
+
+impl ForecastRequest {
+    /// A pot for the oven gets all its heat there: there is no flame to bring it to a simmer on.
+    pub(crate) fn heats_in_the_oven_alone(&mut self) {
+        let heat = match &mut self.stages {
+            Some(stages) => stages.first_mut().and_then(|stage| stage.heat.as_mut()),
+            None => self.heat.as_mut(),
+        };
+        if let Some(heat) = heat.filter(|heat| heat.source == Some(HeatSource::Oven)) {
+            heat.start.get_or_insert(Start::Oven);
+        }
+    }
+}

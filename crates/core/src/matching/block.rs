@@ -166,7 +166,11 @@ impl<'a> Block<'a> {
     }
 
     /// A forecast as a plan for this bell.
-    pub fn plan(&self, forecast: ForecastRequest) -> Plan {
+    pub fn plan(&self, mut forecast: ForecastRequest) -> Plan {
+        // What is free tonight may be less than the kitchen has: the plan says so wherever it is read.
+        if !self.kitchen.has_flame() {
+            forecast.heats_in_the_oven_alone();
+        }
         let cut = forecast.cut.or_else(|| forecast.parts.as_ref().and_then(|parts| parts.first()?.cut));
         let method = forecast.method.or_else(|| forecast.stages.as_ref().and_then(|stages| stages.first()?.method));
         // Frozen meat spits in hot fat, and thaws before it browns.

@@ -3,22 +3,9 @@
 use super::{Dish, Prepared, prepare};
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::forecast::{Case, ForecastRequest};
-use crate::kitchen::{Kit, Kitchen};
+use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::text::check_name;
-use crate::ways::{HeatSource, Start};
-
-/// Without a hob or a fire a pot for the oven gets all its heat there.
-fn starts_where_it_can(request: &mut ForecastRequest, kitchen: &Kitchen) {
-    let flame = [Kit::Hob, Kit::Coals, Kit::Pit].into_iter().any(|kit| kitchen.kit.contains(&kit));
-    let heat = match &mut request.stages {
-        Some(stages) => stages.first_mut().and_then(|stage| stage.heat.as_mut()),
-        None => request.heat.as_mut(),
-    };
-    if let Some(heat) = heat.filter(|heat| !flame && heat.source == Some(HeatSource::Oven)) {
-        heat.start.get_or_insert(Start::Oven);
-    }
-}
 
 impl Plan {
     /// Checks the plan and resolves its meat in this kitchen.
@@ -74,7 +61,9 @@ impl Plan {
         if request.stands_in_the_kitchens_pot() {
             request.vessel.get_or_insert_with(|| kitchen.pot.clone());
         }
-        starts_where_it_can(&mut request, kitchen);
+        if !kitchen.has_flame() {
+            request.heats_in_the_oven_alone();
+        }
         request
     }
 

@@ -99,7 +99,7 @@ pub struct Durations {
     pub dredged_flour_g: f64,
     /// How sure the salt is, as a share of it.
     pub salt_doubt: f64,
-    /// Share of the liquid that is thickened tonight.
+    /// Share of the liquid that is thickened tonight, where nothing more is poured in.
     pub tonight: f64,
     /// Cooked and edible, kg.
     pub yield_kg: f64,
@@ -262,7 +262,7 @@ impl Durations {
             meat_salt_g,
             dredged_flour_g,
             salt_doubt: doubt_share(case, &plan.prepare),
-            tonight: tonight(plan.people, liquid_left_l),
+            tonight: tonight(plan.people, liquid_left_l - topped_up_l),
             yield_kg,
             cautions: forecast.cautions.clone(),
         }

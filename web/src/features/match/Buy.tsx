@@ -14,6 +14,7 @@ import { Choice } from '../../ui/Choice';
 import { NumberField, TextField } from '../../ui/fields';
 import { Fault, Waiting } from '../../ui/states';
 import { MatchNav } from './MatchNav';
+import { served } from './state';
 
 const dishes: { value: Schemas['Method']; label: string }[] = [
   { value: 'braise', label: 'braise' },
@@ -31,14 +32,6 @@ const eatenAs: { value: Schemas['EatenAs'] | 'usual'; label: string }[] = [
   { value: 'pull', label: 'pull' },
   { value: 'spoon', label: 'spoon' },
 ];
-const served: { value: Schemas['Served']; label: string }[] = [
-  { value: 'plate', label: 'on a plate' },
-  { value: 'bread', label: 'in bread' },
-  { value: 'noodles', label: 'with noodles' },
-  { value: 'soup', label: 'in soup' },
-  { value: 'rich_glaze', label: 'glazed' },
-];
-
 /** The other way round: a dish and a table, and which cuts to buy for it, how much, for what money. */
 export function Buy() {
   const kitchen = useKitchen();

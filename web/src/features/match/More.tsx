@@ -7,7 +7,7 @@ import { Choice } from '../../ui/Choice';
 import { NumberField, SelectField, Slider, TextField } from '../../ui/fields';
 import { Toggles } from '../../ui/Toggles';
 import { usualPiece } from './Block';
-import type { Block } from './state';
+import { served, type Block } from './state';
 
 export const kitWords: Record<Schemas['Kit'], string> = {
   oven: 'oven',
@@ -99,13 +99,7 @@ export const More = memo(function More({ block, change, onSlide, cuts, kitchen, 
           <Choice
             label="Served"
             value={block.served ?? 'plate'}
-            options={[
-              { value: 'plate', label: 'on a plate' },
-              { value: 'bread', label: 'in bread' },
-              { value: 'noodles', label: 'with noodles' },
-              { value: 'soup', label: 'in soup' },
-              { value: 'rich_glaze', label: 'glazed' },
-            ]}
+            options={served}
             onChange={(how) => change({ served: how === 'plate' ? undefined : how })}
           />
           <Choice

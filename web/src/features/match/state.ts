@@ -32,6 +32,15 @@ export type Block = {
   beside: string[];
 };
 
+/** How it comes to the table. */
+export const served: { value: Schemas['Served']; label: string }[] = [
+  { value: 'plate', label: 'on a plate' },
+  { value: 'bread', label: 'in bread' },
+  { value: 'noodles', label: 'with noodles' },
+  { value: 'soup', label: 'in soup' },
+  { value: 'rich_glaze', label: 'glazed' },
+];
+
 const DEFAULT_CUT = 'chuck';
 /** How many are compared side by side. */
 export const MOST_BESIDE = 3;
