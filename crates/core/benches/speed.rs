@@ -7,10 +7,12 @@ use ergastic_core::forecast::{Evidence, ForecastRequest, Heat, Wrap, forecast, u
 use ergastic_core::heat::pit::WrapMaterial;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::{MatchRequest, match_ways, overview};
+use ergastic_core::meal::{SheetRequest, meal_sheet_anywhere};
 use ergastic_core::prepare::{PrepareRequest, prepare_request};
 use ergastic_core::tender::Check;
 use ergastic_core::ways::Method;
 use jiff::Timestamp;
+use serde_json::json;
 
 fn main() {
     divan::main();
@@ -104,6 +106,39 @@ fn preparing(bencher: Bencher) {
         ..Default::default()
     };
     bencher.bench(|| prepare_request(black_box(&request), &Kitchen::default()).unwrap());
+}
+
+/// Six dishes, each cooked another way, with a side each: some hundred and twenty tasks.
+fn supper(members: u32) -> SheetRequest {
+    let ways = [
+        json!({"cut": "shin", "method": "braise", "heat": {"set_c": 150}}),
+        json!({"cut": "cheek", "method": "braise", "heat": {"set_c": 140}}),
+        json!({"cut": "oxtail", "method": "pressure"}),
+        json!({"cut": "brisket", "method": "smoke", "heat": {"pit_c": 110}}),
+        json!({"cut": "plate_rib", "method": "water_bath"}),
+        json!({"cut": "chuck", "method": "stew"}),
+    ];
+    let dishes: Vec<_> = ways
+        .into_iter()
+        .map(|mut forecast| {
+            forecast["members"] = json!(members);
+            json!({"people": 14, "forecast": forecast, "prepare": {"strings": 2}, "sides": [{"what": "roots", "min": 25}]})
+        })
+        .collect();
+    let request = json!({"bell": "2027-02-06T18:30", "now": "2027-02-03T09:00", "kitchen": {"hobs": 6, "hands": 2}, "dishes": dishes});
+    serde_json::from_value(request).unwrap()
+}
+
+#[divan::bench(name = "a meal of six dishes placed, 1 member (target 150 ms)")]
+fn placing(bencher: Bencher) {
+    let request = supper(1);
+    bencher.bench(|| meal_sheet_anywhere(black_box(&request), Timestamp::UNIX_EPOCH).unwrap());
+}
+
+#[divan::bench(name = "the same with its forecasts, 400 members")]
+fn supper_forecast(bencher: Bencher) {
+    let request = supper(400);
+    bencher.bench(|| meal_sheet_anywhere(black_box(&request), Timestamp::UNIX_EPOCH).unwrap());
 }
 
 #[divan::bench(name = "what to buy for a way")]

@@ -1,15 +1,49 @@
 //! A plan: one dish, its meat and way, and the bell.
 
+use ergastic_words::errors;
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
+use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use crate::bench::Prepare;
 use crate::clock::check_instant;
-use crate::error::Result;
+use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::ForecastRequest;
 use crate::kitchen::Kitchen;
+use crate::text::check_name;
+
+/// The things of the kitchen that a dish is cooked in and on, by their ids; the first that is free where none is named.
+#[skip_serializing_none]
+#[derive(Debug, Clone, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields, default)]
+pub struct Uses {
+    /// The pot, dish, pressure pot or slow cooker.
+    #[schema(min_length = 1, max_length = 40)]
+    pub pot: Option<String>,
+    /// The oven, burner, pit, bath or coals.
+    #[schema(min_length = 1, max_length = 40)]
+    pub heat: Option<String>,
+    /// The frying pan.
+    #[schema(min_length = 1, max_length = 40)]
+    pub pan: Option<String>,
+    /// The burner under it.
+    #[schema(min_length = 1, max_length = 40)]
+    pub burner: Option<String>,
+}
+
+impl Uses {
+    fn check(&self) -> Result<()> {
+        let named = [("pot", &self.pot), ("heat", &self.heat), ("pan", &self.pan), ("burner", &self.burner)];
+        for (field, id) in named {
+            if let Some(id) = id {
+                check_name(&format!("uses.{field}"), id, 40)?;
+            }
+        }
+        Ok(())
+    }
+}
 
 /// One dish with its bell.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -33,12 +67,82 @@ pub struct Plan {
     /// What is done before the heat.
     #[serde(default)]
     pub prepare: Prepare,
+    /// What it is cooked in and on.
+    #[serde(default)]
+    pub uses: Uses,
     /// What the liquid becomes.
     #[serde(default)]
     pub target: Target,
     /// What thickens it.
     #[serde(default)]
     pub thickener: Thickener,
+    /// What is served beside it.
+    #[serde(default)]
+    #[schema(max_items = 12)]
+    pub sides: Vec<Side>,
+    /// The meal it belongs to; a meal of its own where none is named. The dishes of a meal have one bell.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub meal: Option<MealOf>,
+    /// Tasks that the cook has put at an hour.
+    #[serde(default)]
+    #[schema(max_items = 40)]
+    pub pins: Vec<PlanPin>,
+}
+
+/// The meal that a dish belongs to.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct MealOf {
+    /// What its dishes know it by.
+    #[schema(min_length = 1, max_length = 40)]
+    pub id: String,
+    /// What it is called.
+    #[schema(min_length = 1, max_length = 80)]
+    pub name: String,
+}
+
+/// A task that the cook has put at an hour.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct PlanPin {
+    /// Its name in the dish.
+    #[schema(min_length = 1, max_length = 40)]
+    pub task: String,
+    /// It starts then.
+    pub at: Timestamp,
+}
+
+/// Tasks of one dish that are pinned.
+const MOST_PINS: usize = 40;
+
+/// Something served beside the meat, cooked by itself so that it lands with it.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct Side {
+    /// What it is called.
+    #[schema(min_length = 1, max_length = 60)]
+    pub what: String,
+    /// It takes so long over the heat, min.
+    #[schema(minimum = 1, maximum = 600)]
+    pub min: f64,
+}
+
+/// Sides of one dish.
+const MOST_SIDES: usize = 12;
+
+/// Checks what is served beside a dish.
+///
+/// # Errors
+/// Names the field that can't be used.
+pub fn check_sides(sides: &[Side]) -> Result<()> {
+    if sides.len() > MOST_SIDES {
+        return Err(Error::new(Kind::OutOfRange, "sides", sides.len(), errors::at_most(MOST_SIDES as u32)));
+    }
+    for (i, side) in sides.iter().enumerate() {
+        check_name(&format!("sides[{i}].what"), &side.what, 60)?;
+        in_range(&format!("sides[{i}].min"), side.min, 1.0, 600.0, Unit::Minutes)?;
+    }
+    Ok(())
 }
 
 fn four() -> u32 {
@@ -51,7 +155,28 @@ impl Plan {
     /// # Errors
     /// Names the field that can't be used.
     pub fn check_kept(&self) -> Result<()> {
+        self.uses.check()?;
+        check_sides(&self.sides)?;
+        if let Some(meal) = &self.meal {
+            check_name("meal.id", &meal.id, 40)?;
+            check_name("meal.name", &meal.name, 80)?;
+        }
+        if self.pins.len() > MOST_PINS {
+            return Err(Error::new(Kind::OutOfRange, "pins", self.pins.len(), errors::at_most(MOST_PINS as u32)));
+        }
+        for (i, pin) in self.pins.iter().enumerate() {
+            check_name(&format!("pins[{i}].task"), &pin.task, 40)?;
+            check_instant(&format!("pins[{i}].at"), pin.at)?;
+        }
         check_instant("bell", self.bell)
+    }
+
+    /// What of this dish holds for another of the same meal too; none where that has it already, or is of another meal.
+    pub fn alike(&self, other: &Self) -> Option<Self> {
+        let meal = self.meal.as_ref()?;
+        let theirs = other.meal.as_ref().filter(|theirs| theirs.id == meal.id)?;
+        let same = theirs == meal && other.bell == self.bell;
+        (!same).then(|| Self { bell: self.bell, meal: Some(meal.clone()), ..other.clone() })
     }
 
     /// The chance of being ready that this plan is made for.

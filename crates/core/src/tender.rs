@@ -2,6 +2,7 @@
 
 use std::sync::LazyLock;
 
+use ergastic_words::{Voice, cook};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -144,6 +145,21 @@ pub enum Check {
 }
 
 impl Check {
+    /// All of them, from the firmest.
+    pub const ALL: [Self; 6] = [Self::Firm, Self::Slice, Self::Fork, Self::Probe, Self::Pull, Self::Spoon];
+
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Firm => "firm",
+            Self::Slice => "slice",
+            Self::Fork => "fork",
+            Self::Probe => "probe",
+            Self::Pull => "pull",
+            Self::Spoon => "spoon",
+        }
+    }
+
     /// The tender-hours (at resistance 1) between which this word is the right one.
     pub fn bounds(self) -> (f64, f64) {
         let from = |eaten_as: EatenAs| eaten_as.enough();
@@ -157,6 +173,31 @@ impl Check {
             Self::Spoon => (from(EatenAs::Spoon), f64::INFINITY),
         }
     }
+}
+
+/// A word of the scale from firm to spoon.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Mark {
+    /// Which.
+    pub check: Check,
+    /// The word.
+    pub words: String,
+    /// It begins at so many tender-hours of a cut as quick as chuck.
+    pub from: f64,
+    /// And ends, as it is drawn.
+    pub to: f64,
+}
+
+/// The last word is drawn to here, tender-hours.
+const DRAWN_TO: f64 = 6.0;
+
+/// The scale, from the firmest.
+pub fn scale(voice: Voice) -> Vec<Mark> {
+    let mark = |check: Check| {
+        let (from, to) = check.bounds();
+        Mark { check, words: voice.say(cook::found(check.key())), from, to: to.min(DRAWN_TO) }
+    };
+    Check::ALL.map(mark).into()
 }
 
 #[cfg(test)]

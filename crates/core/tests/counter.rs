@@ -1,6 +1,7 @@
 //! What *Match* offers beside the best way: other cuts, loads, settings of the dial at hand, fuel, and what it all costs.
 
 use ergastic_core::clock::minutes_between;
+use ergastic_core::heat::pot::Vessel;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::{Choice, MatchRequest, Matched, match_ways};
 use ergastic_core::ways::Method;
@@ -90,11 +91,17 @@ fn money_is_counted_once_and_shared_by_those_who_eat() {
     assert!(choices(&asked(json!({"price_per_kg": null}))).iter().all(|choice| choice.cost_a_head.is_none()));
 }
 
+fn in_pot(pot: Vessel) -> Kitchen {
+    let mut kitchen = Kitchen::default();
+    kitchen.pots[0].measures = pot;
+    kitchen
+}
+
 #[test]
 fn what_does_not_go_into_its_pot_goes_in_several() {
     let hands = |across_cm: f64, high_cm: f64| {
         let pot = serde_json::from_value(json!({"diameter_cm": across_cm, "height_cm": high_cm})).unwrap();
-        let matched = asked_in(&Kitchen { pot, ..Kitchen::default() }, json!({"mass_kg": 6.0}));
+        let matched = asked_in(&in_pot(pot), json!({"mass_kg": 6.0}));
         let stewed = choices(&matched).into_iter().find(|choice| choice.id.starts_with("stew")).cloned();
         stewed.unwrap().hands_on_min
     };

@@ -4,13 +4,14 @@ use std::collections::{BTreeMap, BTreeSet};
 use std::path::{Path, PathBuf};
 
 /// The rooms of the core from the ground up: each may take from those before it, and from itself.
-const CORE: [&str; 23] = [
-    "error", "json", "stop", "units", "text", "clock", "heat", "cuts", "tender", "liquid", "juices", "safety", "bench",
-    "kitchen", "ways", "finish", "forecast", "learn", "plan", "prepare", "sheet", "matching", "cook",
+const CORE: [&str; 25] = [
+    "error", "json", "stop", "schedule", "units", "text", "clock", "heat", "cuts", "tender", "liquid", "juices",
+    "safety", "bench", "kitchen", "ways", "finish", "forecast", "learn", "plan", "prepare", "sheet", "meal",
+    "matching", "cook",
 ];
 
 /// The rooms of the server from the ground up.
-const SERVER: [&str; 19] = [
+const SERVER: [&str; 21] = [
     "error",
     "extract",
     "queue",
@@ -22,10 +23,12 @@ const SERVER: [&str; 19] = [
     "checks",
     "compute",
     "summaries",
+    "sheet_files",
     "transfer",
     "upkeep",
     "demo",
     "document",
+    "complete",
     "routes",
     "router",
     "serve",

@@ -156,7 +156,11 @@ fn hours_asleep_and_away_move_the_start_and_are_said_where_they_clash() {
         let start = choice.start_by.unwrap();
         assert!(!asleep(start) && !asleep(plus_minutes(start, choice.lead_min - 1.0)), "{} at {start}", choice.id);
     }
-    let tended = Kitchen { pit_holds_itself: false, ..Kitchen::default() };
+    let tended = {
+        let mut kitchen = Kitchen::default();
+        kitchen.pits[0].measures.holds_itself = false;
+        kitchen
+    };
     let request = MatchRequest {
         cut: Some(Cut::Brisket),
         mass_kg: Some(5.5),
@@ -374,7 +378,7 @@ fn a_kitchen_without_a_hob_plans_without_one() {
     }));
     let best = &matched.ways[0].best;
     assert_eq!(best.verdict, Verdict::Fits, "{}", best.name);
-    let kitchen = Kitchen { kit: vec![Kit::Coals, Kit::Pit], ..Kitchen::default() };
+    let kitchen = Kitchen::default().with_only(&[Kit::Coals, Kit::Pit]);
     for choice in choices(&matched).into_iter().filter(|choice| choice.verdict == Verdict::Fits) {
         let sheet = work_back(&choice.plan, &kitchen, matched.now).unwrap();
         for task in &sheet.tasks {

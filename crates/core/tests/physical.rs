@@ -277,7 +277,7 @@ proptest! {
         }))
         .unwrap();
         let Ok(case) = plan.resolve(&kitchen) else { return Ok(()) };
-        let prepared = plan.at_the_bench(&kitchen).unwrap();
+        let prepared = plan.at_the_bench(&kitchen).unwrap().prepared;
         let chosen: Vec<_> = prepared.dial.iter().filter(|setting| setting.chosen).collect();
         prop_assert_eq!(chosen.len(), 1, "{:?}", prepared.dial);
         // One run at every median, as each setting of the dial is.

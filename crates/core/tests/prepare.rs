@@ -298,6 +298,12 @@ fn any_bench() -> impl Strategy<Value = Prepare> {
     )
 }
 
+fn with_burner(watts: f64) -> Kitchen {
+    let mut kitchen = Kitchen::default();
+    kitchen.burners[0].measures.watts = watts;
+    kitchen
+}
+
 proptest! {
     #![proptest_config(ProptestConfig::with_cases(48))]
     #[test]
@@ -311,7 +317,7 @@ proptest! {
             bench: Some(bench.clone()),
             ..PrepareRequest::default()
         };
-        let dish = prepare_request(&request, &Kitchen { hob_w: 1500.0, ..Kitchen::default() }).unwrap();
+        let dish = prepare_request(&request, &with_burner(1500.0)).unwrap();
         let trimmed = &dish.trimmed;
         prop_assert!((trimmed.trimmed_kg + trimmed.fat_kg + trimmed.sinew_kg - kg).abs() < 1e-9);
         let pot = dish.pot.unwrap();
@@ -462,7 +468,7 @@ fn a_chain_and_a_mixed_pot_lie_on_the_bench_like_any_dish() {
             {"method": "braise", "heat": {"source": "oven", "set_c": 150}, "until": {"min": 150}}, {"lid": "none"}]},
     }))
     .unwrap();
-    let dish = plan.at_the_bench(&Kitchen::default()).unwrap();
+    let dish = plan.at_the_bench(&Kitchen::default()).unwrap().prepared;
     assert!(dish.dial.is_empty() && dish.pot.is_some() && dish.forecast.stages.len() == 2);
     let mixed = ask(
         json!({"parts": [{"cut": "shin", "mass_kg": 1.0}, {"cut": "chuck", "mass_kg": 1.2}, {"cut": "oxtail", "mass_kg": 0.8}], "level": "covered"}),

@@ -99,7 +99,12 @@ fn a_small_pan_means_more_batches_and_an_earlier_start() {
         json!({}),
     );
     // Under a weak burner a large pan is no quicker: it is the heat that is short then, not the room.
-    let with = |pan_cm| work_back(&ribs, &Kitchen { pan_cm, hob_w: 6000.0, ..Kitchen::default() }, now()).unwrap();
+    let with = |pan_cm| {
+        let mut kitchen = Kitchen::default();
+        kitchen.pans[0].measures.diameter_cm = pan_cm;
+        kitchen.burners[0].measures.watts = 6000.0;
+        work_back(&ribs, &kitchen, now()).unwrap()
+    };
     let batches = |sheet: &Sheet| sheet.tasks.iter().filter(|task| task.kind == TaskKind::Sear).count();
     let (small, large) = (with(20.0), with(40.0));
     assert!(batches(&small) > batches(&large));
@@ -167,13 +172,24 @@ fn a_bell_that_has_passed_is_answered_all_the_same() {
 
 #[test]
 fn a_kitchen_is_refused_by_the_field_that_is_wrong() {
-    let wrong: [(&str, Kitchen); 6] = [
+    let pots = |pots| serde_json::from_value::<Kitchen>(json!({ "pots": pots })).unwrap();
+    let wrong: [(&str, Kitchen); 9] = [
         ("name", Kitchen { name: " ".into(), ..Kitchen::default() }),
         ("zone", Kitchen { zone: "Lake/North".into(), ..Kitchen::default() }),
         ("altitude_m", Kitchen { altitude_m: f64::INFINITY, ..Kitchen::default() }),
         ("certainty", Kitchen { certainty: 1.0, ..Kitchen::default() }),
-        ("pan_cm", Kitchen { pan_cm: 2.0, ..Kitchen::default() }),
-        ("pot.height_cm", serde_json::from_value(json!({"pot": {"height_cm": 900}})).unwrap()),
+        ("pans[0].measures.diameter_cm", {
+            let mut kitchen = Kitchen::default();
+            kitchen.pans[0].measures.diameter_cm = 2.0;
+            kitchen
+        }),
+        ("pots[0].measures.height_cm", pots(json!([{"id": "pot", "name": "Pot", "measures": {"height_cm": 900}}]))),
+        ("pots[1].id", {
+            let pot = json!({"id": "pot", "name": "Pot", "measures": {}});
+            pots(json!([pot, pot]))
+        }),
+        ("pots[0].name", pots(json!([{"id": "pot", "name": "", "measures": {}}]))),
+        ("ovens", Kitchen::default().with_only(&[])),
     ];
     for (field, kitchen) in wrong {
         assert_eq!(kitchen.check().unwrap_err().field, field);
@@ -198,4 +214,24 @@ fn what_goes_in_later_and_comes_out_again_stands_on_the_sheet() {
     let opened = task(&pressed, "braise").end;
     let added: Vec<_> = pressed.tasks.iter().filter(|task| task.kind == TaskKind::Add).collect();
     assert!(!added.is_empty() && added.iter().all(|task| task.start >= opened), "{added:?}");
+}
+
+#[test]
+fn a_hob_of_one_burner_is_enough_for_one_pot_and_its_pan() {
+    let kitchen = Kitchen::default();
+    assert_eq!(kitchen.free_burners(), 1);
+    let dish = plan(json!({"cut": "shin", "method": "braise", "heat": {"source": "hob"}}), json!({}));
+    let sheet = work_back(&dish, &kitchen, now()).unwrap();
+    assert!(sheet.conflicts.is_empty() && sheet.late_min == 0.0, "{:?}", sheet.conflicts);
+}
+
+#[test]
+fn a_plan_made_in_the_night_begins_when_the_cook_gets_up() {
+    let kitchen = Kitchen { asleep: vec![Hours("22:30".into(), "06:00".into())], ..Kitchen::default() };
+    let mut dish = plan(json!({"cut": "shin", "method": "braise", "heat": {"source": "hob"}}), json!({}));
+    dish.bell = "2027-02-04T19:00:00Z".parse().unwrap();
+    let sheet = work_back(&dish, &kitchen, "2027-02-04T02:13:20Z".parse().unwrap()).unwrap();
+    assert_eq!(sheet.late_min, 0.0, "{:?}", sheet.conflicts);
+    assert!(sheet.start_at >= "2027-02-04T06:00:00Z".parse().unwrap(), "{}", sheet.start_at);
+    assert!(task(&sheet, "salt").start > task(&sheet, "trim").start);
 }

@@ -169,7 +169,7 @@ proptest! {
         let kitchen = kitchen(Units::Metric);
         let now = plus_minutes(plan.bell, -1400.0);
         let Ok((sheet, forecast)) = work_back_and_forecast(&plan, &kitchen, now) else { return Ok(()) };
-        let bench = plan.at_the_bench(&kitchen).unwrap();
+        let bench = plan.at_the_bench(&kitchen).unwrap().prepared;
         for sentence in everything(&sheet, &forecast, &bench) {
             let lower = sentence.to_lowercase();
             for word in has_not(&plan) {
@@ -185,7 +185,7 @@ proptest! {
         let [metric, us] = [Units::Metric, Units::Us].map(|units| {
             let kitchen = kitchen(units);
             let (sheet, forecast) = work_back_and_forecast(&plan, &kitchen, now).ok()?;
-            Some((sheet, forecast, plan.at_the_bench(&kitchen).unwrap()))
+            Some((sheet, forecast, plan.at_the_bench(&kitchen).unwrap().prepared))
         });
         let (Some(metric), Some(us)) = (metric, us) else { return Ok(()) };
         for sentence in everything(&us.0, &us.1, &us.2) {

@@ -348,11 +348,26 @@ pub struct OnTheShelf {
     pub facts: LarderFacts,
     /// Its name.
     pub name: String,
+    /// What goes in at first, where it is poured, mL.
+    pub first_ml: Option<f64>,
+    /// What goes in at first, where it is weighed, g.
+    pub first_g: Option<f64>,
+}
+
+impl Larder {
+    /// What goes in at first, mL or g: a glass, or a handful. Practice.
+    pub(crate) fn first(self) -> (Option<f64>, Option<f64>) {
+        if self.facts().liquid { (Some(100.0), None) } else { (None, Some(50.0)) }
+    }
 }
 
 /// Everything in the larder as it is shown on its shelf.
 pub fn on_the_shelf(voice: Voice) -> Vec<OnTheShelf> {
-    LARDER.iter().map(|facts| OnTheShelf { facts: *facts, name: voice.say(facts.what.name()) }).collect()
+    let shown = |facts: &LarderFacts| {
+        let (first_ml, first_g) = facts.what.first();
+        OnTheShelf { facts: *facts, name: voice.say(facts.what.name()), first_ml, first_g }
+    };
+    LARDER.iter().map(shown).collect()
 }
 
 impl Allergen {

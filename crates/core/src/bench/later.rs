@@ -62,6 +62,23 @@ const fn times(done_min: f64, mush_min: f64, softens: bool, side_mm: Option<f64>
 }
 
 impl Addition {
+    /// All of them, what a cook reaches for first before the rest.
+    pub const ALL: [Self; 13] = [
+        Self::Potato,
+        Self::Carrot,
+        Self::Swede,
+        Self::Cabbage,
+        Self::Leek,
+        Self::PearlOnion,
+        Self::Mushroom,
+        Self::Peas,
+        Self::CookedBeans,
+        Self::SoakedBeans,
+        Self::Dumplings,
+        Self::Prunes,
+        Self::SoftHerbs,
+    ];
+
     /// How long it takes.
     pub(crate) fn times(self) -> Times {
         match self {

@@ -134,11 +134,6 @@ pub enum Wine {
 }
 
 impl Wine {
-    /// Whether that is what most do.
-    fn is_usual(&self) -> bool {
-        *self == Self::default()
-    }
-
     /// Share of it that stands in the pot. Practice.
     pub(crate) fn stays(self) -> f64 {
         match self {
@@ -360,7 +355,6 @@ pub struct Prepare {
     /// What makes up the liquid beside the ingredients.
     pub base: Larder,
     /// What becomes of the wine that deglazes.
-    #[serde(skip_serializing_if = "Wine::is_usual")]
     pub wine: Wine,
     /// What goes in with the meat.
     #[schema(min_items = 0, max_items = 40)]

@@ -1,6 +1,6 @@
 //! What can happen in a cook, and which of it stands after the undos.
 
-use std::collections::HashSet;
+use std::collections::HashMap;
 
 use jiff::Timestamp;
 use serde::{Deserialize, Deserializer, Serialize};
@@ -102,6 +102,13 @@ pub enum Happened {
         /// Which.
         event: Uuid,
     },
+    /// An earlier event happened at another time than was logged.
+    Retimed {
+        /// Which.
+        event: Uuid,
+        /// When it really was.
+        at: Timestamp,
+    },
 }
 
 /// How [`Happened`] is read once its kind is known; the compiler holds the two alike.
@@ -140,6 +147,10 @@ enum OfKind {
     },
     Undone {
         event: Uuid,
+    },
+    Retimed {
+        event: Uuid,
+        at: Timestamp,
     },
 }
 
@@ -193,39 +204,62 @@ impl Event {
                 }
                 outcome.change.as_ref().map_or(Ok(()), |text| check_text("outcome.change", text, 500))
             }
+            Happened::Retimed { at, .. } => check_instant("happened.at", *at),
             Happened::MetHeat {} | Happened::Check { .. } | Happened::Tasted { .. } | Happened::Undone { .. } => Ok(()),
         }
     }
 }
 
-/// The events that stand: those not taken back, an undo itself being one that can be.
+/// An event that stands, at the time that stands.
+struct Stands<'a> {
+    at: Timestamp,
+    happened: &'a Happened,
+}
+
+/// The events that stand: those not taken back, an undo itself being one that can be, each at its corrected time.
 pub struct Standing<'a> {
-    events: Vec<&'a Event>,
-    undone: HashSet<Uuid>,
+    events: Vec<Stands<'a>>,
+    /// What was taken back, and by which event.
+    undone: HashMap<Uuid, Uuid>,
+    times: HashMap<Uuid, Timestamp>,
 }
 
 impl<'a> Standing<'a> {
     /// Folds the undos, last first.
     pub fn of(events: &'a [Event]) -> Self {
-        let mut undone = HashSet::new();
+        let (mut undone, mut times) = (HashMap::new(), HashMap::new());
         for event in events.iter().rev() {
             if let Happened::Undone { event: target } = event.happened
-                && !undone.contains(&event.id)
+                && !undone.contains_key(&event.id)
             {
-                undone.insert(target);
+                undone.entry(target).or_insert(event.id);
             }
         }
-        Self { events: events.iter().filter(|event| !undone.contains(&event.id)).collect(), undone }
+        // The last correction holds, unless it was taken back.
+        for event in events.iter().filter(|event| !undone.contains_key(&event.id)) {
+            if let Happened::Retimed { event: target, at } = event.happened {
+                times.insert(target, at);
+            }
+        }
+        let stand = events.iter().filter(|event| !undone.contains_key(&event.id));
+        let at = |event: &Event| times.get(&event.id).copied().unwrap_or(event.at);
+        let events = stand.map(|event| Stands { at: at(event), happened: &event.happened }).collect();
+        Self { events, undone, times }
     }
 
-    /// Whether an event was taken back.
-    pub fn is_undone(&self, id: Uuid) -> bool {
-        self.undone.contains(&id)
+    /// The event that an event was taken back by, if it was.
+    pub fn undone_by(&self, id: Uuid) -> Option<Uuid> {
+        self.undone.get(&id).copied()
+    }
+
+    /// When an event really was, where that was corrected.
+    pub fn corrected(&self, id: Uuid) -> Option<Timestamp> {
+        self.times.get(&id).copied()
     }
 
     /// When the meat met the heat, by the first such event.
     pub fn met_heat(&self) -> Option<Timestamp> {
-        self.events.iter().find(|event| event.happened == Happened::MetHeat {}).map(|event| event.at)
+        self.events.iter().find(|event| *event.happened == Happened::MetHeat {}).map(|event| event.at)
     }
 
     /// When a task was done.
@@ -233,13 +267,13 @@ impl<'a> Standing<'a> {
         let is_it = |done: &str| done.parse() == Ok(task);
         self.events
             .iter()
-            .find(|event| matches!(&event.happened, Happened::TaskDone { task: done } if is_it(done)))
+            .find(|event| matches!(event.happened, Happened::TaskDone { task: done } if is_it(done)))
             .map(|event| event.at)
     }
 
     /// Tenderness checks, in the order they were logged.
     pub fn checks(&self) -> impl Iterator<Item = (Timestamp, Check)> + '_ {
-        self.events.iter().filter_map(|event| match event.happened {
+        self.events.iter().filter_map(|event| match *event.happened {
             Happened::Check { found } => Some((event.at, found)),
             _ => None,
         })
@@ -247,7 +281,7 @@ impl<'a> Standing<'a> {
 
     /// How it ended, if it did.
     pub fn closed(&self) -> Option<(Timestamp, &'a Outcome)> {
-        self.events.iter().find_map(|event| match &event.happened {
+        self.events.iter().find_map(|event| match event.happened {
             Happened::Closed { outcome } => Some((event.at, outcome)),
             _ => None,
         })
@@ -258,7 +292,7 @@ impl<'a> Standing<'a> {
         /// From the kettle, °C.
         const HOT_C: f64 = 90.0;
         let Some(met_heat) = self.met_heat() else { return Vec::new() };
-        let poured = self.events.iter().filter_map(|event| match event.happened {
+        let poured = self.events.iter().filter_map(|event| match *event.happened {
             Happened::LiquidAdded { litres, celsius } => Some(Added {
                 at_min: event.at.duration_since(met_heat).as_secs_f64().max(0.0) / 60.0,
                 liquid_l: litres,
@@ -272,7 +306,7 @@ impl<'a> Standing<'a> {
     /// Tastes of the liquid, in minutes from the meat meeting the heat.
     pub fn tastes(&self) -> impl Iterator<Item = (f64, Seasoned)> + '_ {
         let met_heat = self.met_heat();
-        self.events.iter().filter_map(move |event| match event.happened {
+        self.events.iter().filter_map(move |event| match *event.happened {
             Happened::Tasted { salt } => Some((event.at.duration_since(met_heat?).as_secs_f64() / 60.0, salt)),
             _ => None,
         })
@@ -281,7 +315,7 @@ impl<'a> Standing<'a> {
     /// When liquid was poured in so long after the meat met the heat that no forecast follows it, the first time.
     pub fn poured_too_late(&self) -> Option<Timestamp> {
         let last = self.met_heat().map(|met_heat| plus_minutes(met_heat, HORIZON_S / 60.0))?;
-        let poured = |event: &&&Event| matches!(event.happened, Happened::LiquidAdded { .. });
+        let poured = |event: &&Stands| matches!(event.happened, Happened::LiquidAdded { .. });
         self.events.iter().filter(poured).map(|event| event.at).find(|at| *at > last)
     }
 
@@ -294,7 +328,7 @@ impl<'a> Standing<'a> {
             .filter(|event| event.at >= met_heat && event.at <= lifted)
             .filter_map(|event| {
                 let at_s = event.at.duration_since(met_heat).as_secs_f64();
-                match event.happened {
+                match *event.happened {
                     Happened::CoreReading { celsius } => Some(Evidence::Reading { at_s, celsius }),
                     Happened::Check { found } => Some(Evidence::Check { at_s, found }),
                     Happened::Dipped { litres } => Some(Evidence::Dip { at_s, liquid_l: litres }),

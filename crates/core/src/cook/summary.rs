@@ -8,7 +8,8 @@ use utoipa::ToSchema;
 use uuid::Uuid;
 
 use super::event::{Event, Outcome, Standing};
-use super::view::{Band, CookView, Prediction, Status};
+use super::status::Status;
+use super::view::{Band, CookView, Prediction};
 use crate::cuts::Cut;
 use crate::plan::Plan;
 

@@ -1,19 +1,24 @@
 //! What a cook sees: now, next and later, the band, and what was predicted.
 
-use ergastic_words::{Share, Span, cook as say, errors, log};
+use ergastic_words::{Share, Span, cook as say, errors, log as told};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::actions::{self, Asks, Now};
 use super::event::{Event, Outcome, Standing};
+use super::log::{self, LogLine, TakeBack};
+use super::pot::PotNow;
+use super::status::Status;
+use super::task::{CookTask, TaskState};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::EatenAs;
 use crate::error::{Error, Kind, Result};
-use crate::finish::SaltBelief;
+use crate::finish::SauceRequest;
 use crate::kitchen::Kitchen;
 use crate::learn::{Learned, learned};
 use crate::plan::Plan;
-use crate::sheet::{Ready, Task, TaskId, TaskKind, Worked, lay, timing};
+use crate::sheet::{Ready, Task, TaskId, TaskKind, Worked, lay, lay_back, needed_min};
 
 /// A logged check this long before a planned look counts as that look, min.
 const CHECK_COUNTS_MIN: f64 = 15.0;
@@ -23,58 +28,6 @@ const RIGHT_WITHIN_MIN: f64 = 7.5;
 
 /// So long after its bell an open cook counts as forgotten, min: what is in its pot is not worked out any further.
 const FORGOTTEN_MIN: f64 = 720.0;
-/// Less liquid than this gives no spoonful to taste, L.
-const NO_SPOONFUL_L: f64 = 0.02;
-
-/// How far a cook has come.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub enum Status {
-    /// The meat has not met the heat.
-    Before,
-    /// Over the heat.
-    UnderWay,
-    /// Tender, held or being finished.
-    Tender,
-    /// Over.
-    Closed,
-}
-
-impl Status {
-    /// How far it has come, tender since then.
-    pub(super) fn of(standing: &Standing, tender_at: Option<Timestamp>) -> Self {
-        match (standing.closed(), standing.met_heat(), tender_at) {
-            (Some(_), _, _) => Self::Closed,
-            (None, None, _) => Self::Before,
-            (None, Some(_), None) => Self::UnderWay,
-            (None, Some(_), Some(_)) => Self::Tender,
-        }
-    }
-}
-
-/// What has become of a task.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub enum TaskState {
-    /// Still to be done.
-    Open,
-    /// Done.
-    Done,
-    /// The work went past it.
-    Passed,
-}
-
-/// A task with its state.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct CookTask {
-    /// The task.
-    pub task: Task,
-    /// What has become of it.
-    pub state: TaskState,
-    /// When it was done.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    pub done_at: Option<Timestamp>,
-}
 
 /// Ready and too far, as instants.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -85,19 +38,11 @@ pub struct Band {
     pub too_far: Ready,
 }
 
-/// A line of what happened.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct LogLine {
-    /// The event.
-    pub event: Event,
-    /// Taken back.
-    pub undone: bool,
-}
-
 /// What was foretold against what came.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Prediction {
     /// Minutes foretold at the start: P10, P50, P90.
+    #[schema(min_items = 3, max_items = 3)]
     pub foretold_min: [Option<f64>; 3],
     /// Minutes it took, if it became tender.
     pub took_min: Option<f64>,
@@ -137,8 +82,10 @@ pub struct CookView {
     /// Minutes after the bell.
     pub late_min: f64,
     /// How tender it is now, on the scale of slice to spoon (resistance taken out): P10, P50, P90.
+    #[schema(min_items = 3, max_items = 3)]
     pub tenderness: Option<[f64; 3]>,
     /// What is enough, and what is too far, on the same scale.
+    #[schema(min_items = 2, max_items = 2)]
     pub goal: [f64; 2],
     /// Findings the band rests on.
     pub findings: usize,
@@ -150,8 +97,18 @@ pub struct CookView {
     pub words: String,
     /// Liquid, fat, salt and gelatin expected when tender: L, L, g, g.
     pub pot: PotNow,
+    /// The task in hand: what it counts to, and what may be done about it.
+    pub now: Option<Now>,
+    /// What may be logged now.
+    pub asks: Asks,
     /// What happened, latest last.
     pub log: Vec<LogLine>,
+    /// What would be taken back next.
+    pub undo: Option<TakeBack>,
+    /// What was taken back last, and would be put back next.
+    pub redo: Option<TakeBack>,
+    /// What the sauce is worked out from.
+    pub sauce: SauceRequest,
     /// How it ended.
     pub outcome: Option<Outcome>,
     /// What was foretold against what came, once it is tender.
@@ -159,29 +116,6 @@ pub struct CookView {
     /// What a closed cook has taught of this kitchen.
     #[serde(default)]
     pub learned: Learned,
-}
-
-/// What stands in the pot at the end, for the finishing.
-#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct PotNow {
-    /// Liquid without its fat, with what was added, L.
-    pub liquid_l: f64,
-    /// Fat, L.
-    pub fat_l: f64,
-    /// Salt in the liquid, g, corrected by what was tasted.
-    pub salt_g: f64,
-    /// Its doubt, g.
-    pub salt_doubt_g: f64,
-    /// Gelatin in the liquid, g.
-    pub gelatin_g: f64,
-    /// The cooked meat, kg.
-    pub meat_kg: f64,
-    /// Salt in it, g.
-    pub meat_salt_g: f64,
-    /// Flour that came in on it, g.
-    pub dredged_flour_g: f64,
-    /// Share of the liquid that is thickened tonight.
-    pub tonight: f64,
 }
 
 /// A plan and what happened, reckoned up to now.
@@ -217,7 +151,8 @@ impl Reckoning {
             went.forecast.added = Some(plan.forecast.added.iter().flatten().cloned().chain(added).collect());
             Some(Worked::new(&went, kitchen, &evidence, look_s)?)
         };
-        let planned_met_heat_at = timing(&before, plan, kitchen, opened_at)?.met_heat_at;
+        let ready_min = needed_min(&before, plan, kitchen)?;
+        let planned_met_heat_at = lay_back(plan, &before, kitchen, ready_min, opened_at)?.met_heat_at;
         Ok(Self { before, went, findings: evidence.len(), planned_met_heat_at })
     }
 
@@ -281,6 +216,8 @@ pub fn view(
     let status = Status::of(&standing, tender_at);
     let prediction = prediction(before, met_heat, tender_at);
     let goal = worked.case.main().goal;
+    let pot = PotNow::of(worked, &standing);
+    let lines = log::lines(events, &standing, &tasks, worked.case.voice);
     Ok(CookView {
         status,
         met_heat_at: met_heat,
@@ -299,57 +236,18 @@ pub fn view(
         findings: reckoning.findings,
         effective: worked.update.effective,
         surprising: worked.update.surprising,
-        pot: PotNow::of(worked, &standing),
-        log: log(events, &standing),
+        pot,
+        undo: log::last(&lines, false),
+        redo: log::last(&lines, true),
+        log: lines,
+        now: now_task.and_then(|id| actions::now(&tasks, id, next_task, status, met_heat.is_some(), worked.case.voice)),
+        asks: actions::Asks::of(status, met_heat.is_some(), &pot, worked.case.voice),
+        sauce: pot.sauce(plan, kitchen, worked),
         outcome: closed.map(|(_, outcome)| outcome.clone()),
         prediction,
         learned: if closed.is_some() { learned(&worked.case, &worked.update) } else { Learned::default() },
         tasks,
     })
-}
-
-impl PotNow {
-    fn of(worked: &Worked, standing: &Standing) -> Self {
-        let durations = &worked.durations;
-        let salt = salt_tasted(worked, standing);
-        Self {
-            // What was really poured in is in the forecast already.
-            liquid_l: f64::max(0.0, durations.liquid_left_l - durations.topped_up_l),
-            fat_l: durations.fat_l,
-            salt_g: salt.grams,
-            salt_doubt_g: salt.doubt_g,
-            gelatin_g: durations.gelatin_g,
-            meat_kg: durations.yield_kg,
-            meat_salt_g: durations.meat_salt_g,
-            dredged_flour_g: durations.dredged_flour_g,
-            tonight: durations.tonight,
-        }
-    }
-}
-
-/// Salt in the liquid at the end, after every taste: what the stock or the rub brought more or less than thought stays in the pot.
-fn salt_tasted(worked: &Worked, standing: &Standing) -> SaltBelief {
-    let durations = &worked.durations;
-    let belief = |grams: f64| SaltBelief { grams, doubt_g: durations.salt_doubt * grams };
-    let mut more_g = 0.0;
-    let mut share = 1.0;
-    for (min, found) in standing.tastes() {
-        let Some(point) = worked.forecast.curve.iter().rev().find(|point| point.min <= min) else { continue };
-        if point.liquid_l < NO_SPOONFUL_L {
-            continue;
-        }
-        let before = belief(point.salt_g);
-        let known = SaltBelief { grams: f64::max(0.0, before.grams + more_g), doubt_g: before.doubt_g * share };
-        let after = known.tasted(found, point.liquid_l);
-        more_g += after.grams - known.grams;
-        share *= after.doubt_g / f64::max(1e-9, known.doubt_g);
-    }
-    let at_end = belief(durations.liquid_salt_g);
-    SaltBelief { grams: f64::max(0.0, at_end.grams + more_g), doubt_g: at_end.doubt_g * share }
-}
-
-fn log(events: &[Event], standing: &Standing) -> Vec<LogLine> {
-    events.iter().map(|event| LogLine { undone: standing.is_undone(event.id), event: event.clone() }).collect()
 }
 
 /// The first check that was soft enough, or the lifting.
@@ -371,10 +269,7 @@ fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp) -> Vec<CookTask
     // The furthest kind of work done; looks and rests are beside the line of work.
     let furthest = tasks
         .iter()
-        .filter(|task| {
-            !matches!(task.kind, TaskKind::Check | TaskKind::Add | TaskKind::Move | TaskKind::Rest | TaskKind::Preheat)
-                && done_at(task).is_some()
-        })
+        .filter(|task| !task.kind.is_beside() && done_at(task).is_some())
         .map(|task| task.kind)
         .chain(met_heat.map(|_| TaskKind::Simmer))
         .max();
@@ -398,7 +293,7 @@ fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp) -> Vec<CookTask
 /// The task in hand and the next one for the hands.
 fn now_and_next(tasks: &[CookTask], now: Timestamp) -> (Option<TaskId>, Option<TaskId>) {
     let open = || tasks.iter().filter(|task| task.state == TaskState::Open);
-    let waits = |task: &&CookTask| matches!(task.task.kind, TaskKind::Braise | TaskKind::Hold | TaskKind::Rest);
+    let waits = |task: &&CookTask| task.task.kind.waits();
     let hands = || open().filter(|task| !waits(task));
     let due = hands().find(|task| task.task.start <= now);
     // Nothing is due: what goes on by itself is in hand, else the first thing to come.
@@ -418,15 +313,15 @@ fn prediction(before: &Worked, met_heat: Option<Timestamp>, tender_at: Option<Ti
         (Some(took), [Some(p10), Some(p50), Some(p90)]) => {
             let (after, apart) = (Span(took), Span((took - p50).abs()));
             match took {
-                took if (took - p50).abs() < RIGHT_WITHIN_MIN => log::right_at_the_middle(after),
-                took if took < p10 => log::right_at_the_middle_sooner_than_the_band(after, apart),
-                took if took > p90 => log::right_at_the_middle_later_than_the_band(after, apart),
-                took if took < p50 => log::right_at_the_middle_before_the_middle(after, apart),
-                _ => log::right_at_the_middle_after_the_middle(after, apart),
+                took if (took - p50).abs() < RIGHT_WITHIN_MIN => told::right_at_the_middle(after),
+                took if took < p10 => told::right_at_the_middle_sooner_than_the_band(after, apart),
+                took if took > p90 => told::right_at_the_middle_later_than_the_band(after, apart),
+                took if took < p50 => told::right_at_the_middle_before_the_middle(after, apart),
+                _ => told::right_at_the_middle_after_the_middle(after, apart),
             }
         }
-        (None, [_, Some(p50), _]) => log::half_by(Span(p50)),
-        _ => log::nothing_foretold(),
+        (None, [_, Some(p50), _]) => told::half_by(Span(p50)),
+        _ => told::nothing_foretold(),
     };
     let words = before.case.voice.say(said);
     Prediction { foretold_min, took_min, quicker, words }

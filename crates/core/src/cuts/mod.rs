@@ -97,6 +97,17 @@ pub enum DryRisk {
     High,
 }
 
+impl DryRisk {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Low => "low",
+            Self::Mid => "mid",
+            Self::High => "high",
+        }
+    }
+}
+
 /// What the computation needs to know of a cut. Percentages are of the raw mass.
 ///
 /// Resistances are fitted (`./dev fit`), but those of blade, point, sirloin and stewing mix, which no row of practice has; the
@@ -129,6 +140,7 @@ pub struct CutFacts {
     /// How it is eaten unless the cook says otherwise.
     pub eaten_as: EatenAs,
     /// Middle and longest side of a piece over its thickness.
+    #[schema(min_items = 2, max_items = 2)]
     pub aspect: [f64; 2],
     /// Mass of one piece as it usually comes, kg.
     pub piece_kg: f64,
@@ -263,6 +275,21 @@ pub struct AtTheCounter {
     pub also: Vec<String>,
     /// How to tell it.
     pub tell: String,
+    /// How fast it softens, beside chuck.
+    pub softens: String,
+    /// How easily it dries.
+    pub dries: String,
+    /// Why it is not for this job, if so.
+    pub refused: Option<String>,
+}
+
+/// How fast a cut softens beside chuck.
+fn softens(resistance: f64) -> Said {
+    match resistance {
+        r if (r - 1.0).abs() < 0.03 => say::softens_alike(),
+        r if r > 1.0 => say::softens_slower(r),
+        r => say::softens_sooner(1.0 / r),
+    }
 }
 
 /// Every cut as it is shown at the counter, in the order they are listed to a cook.
@@ -272,6 +299,9 @@ pub fn at_the_counter(voice: Voice) -> Vec<AtTheCounter> {
         name: voice.say(facts.cut.label()),
         also: voice.say(say::also(facts.key)).split("; ").map(str::to_owned).collect(),
         tell: voice.say(say::tell(facts.key)),
+        softens: voice.say(softens(facts.resistance)),
+        dries: voice.say(say::dries(facts.dry_risk.key())),
+        refused: facts.cut.refusal().map(|why| voice.say(why)),
     };
     CUTS.iter().map(shown).collect()
 }

@@ -69,6 +69,7 @@ pub struct Sauce {
     /// Cold water to stir it in, or butter to work it into, g.
     pub water_g: f64,
     /// The thickener in the three parts it goes in.
+    #[schema(min_items = 3, max_items = 3)]
     pub thirds: [f64; 3],
     /// What to mind.
     pub warnings: Vec<Caution>,

@@ -17,6 +17,9 @@ pub enum Seasoned {
 }
 
 impl Seasoned {
+    /// All of them, from the flattest.
+    pub const ALL: [Self; 3] = [Self::Flat, Self::Right, Self::Salty];
+
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
         match self {

@@ -95,6 +95,8 @@ pub struct InsideFrame {
     pub celsius: Vec<f64>,
     /// Tender-hours of each shell over the cut's resistance: on the scale of slice to spoon.
     pub tenderness: Vec<f64>,
+    /// How far it has come, in a few words.
+    pub words: String,
 }
 
 /// The inside of the piece over the whole cook.
@@ -103,7 +105,10 @@ pub struct Inside {
     /// Outer radius of each shell over the whole.
     pub radius: Vec<f64>,
     /// Sides of the piece, mm, from the shortest.
+    #[schema(min_items = 3, max_items = 3)]
     pub sides_mm: [f64; 3],
+    /// Enough, on the scale of slice to spoon.
+    pub enough: f64,
     /// Frames in time order.
     pub frames: Vec<InsideFrame>,
 }
@@ -125,10 +130,13 @@ pub struct BandPoint {
     /// Minutes since the meat met the heat.
     pub min: f64,
     /// Near the middle, as a probe reads it: P10, P50, P90, °C.
+    #[schema(min_items = 3, max_items = 3)]
     pub core_c: [f64; 3],
     /// On the scale of slice to spoon: P10, P50, P90.
+    #[schema(min_items = 3, max_items = 3)]
     pub tenderness: [f64; 3],
     /// Liquid in the pot: P10, P50, P90, L.
+    #[schema(min_items = 3, max_items = 3)]
     pub liquid_l: [f64; 3],
 }
 
@@ -137,6 +145,8 @@ pub struct BandPoint {
 pub struct Narrows {
     /// A stable name: animal, thickness, oven, simmer, pit, lid, bark, liquid.
     pub fact: String,
+    /// What it is called.
+    pub name: String,
     /// How the cook can find it out.
     pub how: String,
     /// Share of the doubt in the ready time that it explains, 0–1.
@@ -161,6 +171,9 @@ pub struct Rule {
 /// What lies behind a forecast.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Explained {
+    /// Enough and too far on the scale from slice to spoon.
+    #[schema(min_items = 2, max_items = 2)]
+    pub goal: [f64; 2],
     /// Bands along the curve.
     pub bands: Vec<BandPoint>,
     /// P10 to P90 of ready, min.
@@ -176,6 +189,8 @@ pub struct Explained {
 pub struct Assumed {
     /// The field.
     pub field: String,
+    /// What a cook calls it.
+    pub name: String,
     /// What was taken.
     pub value: String,
     /// Why that.
@@ -187,6 +202,7 @@ impl Assumed {
     pub fn of(case: &Case, wanted: impl Fn(&Filled) -> bool) -> Vec<Self> {
         let told = |filled: &Filled| Self {
             field: filled.field.clone(),
+            name: case.voice.say(say::filled(filled.name.rsplit('.').next().unwrap_or_default())),
             value: case.voice.say(&filled.value),
             why: case.voice.say(&filled.why),
         };

@@ -1,6 +1,6 @@
 //! From an ensemble and the median run to the answer.
 
-use ergastic_words::Voice;
+use ergastic_words::{Voice, forecast as say};
 
 use super::answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan};
 use super::evidence::{Weighted, update};
@@ -9,7 +9,7 @@ use super::own_time::OwnTime;
 use super::pressed::PressureMinutes;
 use super::record::{Frame, Recorder};
 use super::request::ForecastRequest;
-use super::resolve::Case;
+use super::resolve::{Case, Part};
 use super::run::{HORIZON_S, Times, run_median};
 use super::stats::{chance, quantile};
 use super::{cautions, notes, thumb, words};
@@ -153,7 +153,8 @@ fn inside<'a>(case: &Case, frames: impl Iterator<Item = &'a Frame>) -> Inside {
     Inside {
         radius: (1..=SHELLS).map(|i| i as f64 / SHELLS as f64).collect(),
         sides_mm: main.sides_m.map(|side| round_to(side * 1000.0, 1.0)),
-        frames: frames.map(|frame| inside_frame(frame, main.goal.resistance)).collect(),
+        enough: main.goal.enough / main.goal.resistance,
+        frames: frames.map(|frame| inside_frame(frame, main, case.voice)).collect(),
     }
 }
 
@@ -242,10 +243,19 @@ fn point(frame: &Frame) -> CurvePoint {
     }
 }
 
-fn inside_frame(frame: &Frame, resistance: f64) -> InsideFrame {
+fn inside_frame(frame: &Frame, main: &Part, voice: Voice) -> InsideFrame {
+    let share = |dose: f64| dose / main.goal.enough;
+    let (middle, outside) = (share(frame.dose[0]), frame.dose.last().map_or(0.0, |dose| share(*dose)));
+    let how = match (middle, outside) {
+        (middle, _) if middle >= 1.0 => "through",
+        (middle, _) if middle > 0.4 => "middle",
+        (_, outside) if outside > 0.3 => "outside",
+        _ => "firm",
+    };
     InsideFrame {
         min: round_to(frame.minutes(), 0.01),
         celsius: frame.celsius.iter().map(|t| round_to(*t, 0.1)).collect(),
-        tenderness: frame.dose.iter().map(|dose| round_to(dose / resistance, 0.001)).collect(),
+        tenderness: frame.dose.iter().map(|dose| round_to(dose / main.goal.resistance, 0.001)).collect(),
+        words: voice.say(say::inside(how)),
     }
 }

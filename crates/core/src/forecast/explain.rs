@@ -22,6 +22,7 @@ const WORTH_ASKING: f64 = 0.02;
 pub fn explain(case: &Case, drawn: &Update, answer: &Forecast) -> Explained {
     let width_min = answer.ready_min.p90.zip(answer.ready_min.p10).map(|(p90, p10)| p90 - p10);
     Explained {
+        goal: [answer.enough_tender_h, answer.too_far_tender_h].map(|hours| hours / answer.resistance),
         bands: bands(case, drawn, answer),
         width_min,
         narrows: width_min.map_or(Vec::new(), |width| narrows(case, drawn, width)),
@@ -84,6 +85,7 @@ fn narrows(case: &Case, drawn: &Update, width_min: f64) -> Vec<Narrows> {
         .filter(|(_, _, share)| *share >= WORTH_ASKING)
         .map(|(fact, how, share)| Narrows {
             fact: fact.to_owned(),
+            name: case.voice.say(say::fact(fact)),
             how: case.voice.say(how),
             share: round_to(share, 0.01),
             width_min: round_to(width_min * (1.0 - f64::min(share, 1.0)).sqrt(), 1.0),

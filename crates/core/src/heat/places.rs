@@ -10,5 +10,7 @@ pub const FRIDGE_C: f64 = 4.0;
 pub const FRIDGE_AT_WORK_C: f64 = 3.0;
 /// Meat that comes out of it, °C.
 pub const FROM_THE_FRIDGE_C: f64 = 5.0;
+/// A freezer, °C.
+pub const FREEZER_C: f64 = -18.0;
 /// Ice water, °C.
 pub const ICE_WATER_C: f64 = 1.0;

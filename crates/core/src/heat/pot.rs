@@ -270,6 +270,16 @@ impl Vessel {
 }
 
 impl Vessel {
+    /// Whether its sides are given.
+    pub fn is_sized(&self) -> bool {
+        [self.diameter_cm, self.width_cm, self.length_cm, self.height_cm].into_iter().any(|side| side.is_some())
+    }
+
+    /// Its cover alone; none where none is given.
+    pub fn only_lid(&self) -> Option<Self> {
+        self.lid.map(|lid| Self { lid: Some(lid), ..Self::default() })
+    }
+
     /// Whether it may stand on a flame or a plate: glass, ceramic, tins and oven dishes may not.
     pub fn stands_on_a_hob(&self) -> bool {
         let round = self.width_cm.is_none() && self.length_cm.is_none();

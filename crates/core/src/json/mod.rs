@@ -6,6 +6,7 @@
 mod list;
 mod misfit;
 mod node;
+mod patch;
 mod reader;
 mod tagged;
 
@@ -19,6 +20,7 @@ use serde_json::error::Category;
 
 use crate::error::{Error, Kind, Result};
 
+pub use patch::{patch, patch_of};
 pub(crate) use tagged::{ByKind, tagged};
 
 use node::{Growing, MOST_VALUES, Node, too_many};

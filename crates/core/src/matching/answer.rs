@@ -4,13 +4,16 @@ use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::drawn::Drawn;
 use super::recipe::Checked;
 use super::request::Sort;
+use super::served::Served;
 use super::shape::Shape;
 use crate::cuts::{Cut, EatenAs};
 use crate::forecast::PressureMinutes;
 pub use crate::forecast::Quantiles;
 use crate::forecast::{Assumed, Heat, StageRequest};
+use crate::kitchen::Kit;
 use crate::plan::Plan;
 use crate::safety::Caution;
 use crate::ways::Method;
@@ -119,6 +122,12 @@ pub struct Choice {
     pub fuel: Fuel,
     /// What is left to wash.
     pub washing_up: WashingUp,
+    /// Drawn from the bell: at the latest start that is sure enough; `null` where that is past.
+    pub latest: Option<Drawn>,
+    /// Drawn as if it began at once.
+    pub soonest: Option<Drawn>,
+    /// From now to the latest sure start, min; 0 where it is past.
+    pub slack_min: f64,
     /// What it would ask of hands that sleep or are away.
     pub clashes: Vec<String>,
     /// One sentence: why, or why not.
@@ -196,6 +205,10 @@ pub struct Buy {
     pub verdict: Verdict,
     /// Latest start for the certainty.
     pub start_by: Option<Timestamp>,
+    /// Drawn from the bell: at the latest start that is sure enough; `null` where that is past.
+    pub latest: Option<Drawn>,
+    /// Drawn as if it began at once.
+    pub soonest: Option<Drawn>,
     /// Cooked and edible, kg.
     pub yield_kg: f64,
     /// Why this much, and what is special about it.
@@ -213,6 +226,32 @@ pub struct Twice {
     pub words: String,
     /// Cautions that bind.
     pub cautions: Vec<Caution>,
+}
+
+/// What lies on the block, with everything filled in.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct OnTheBlock {
+    /// Raw, bone in, all together, kg.
+    pub mass_kg: f64,
+    /// The largest piece, mm thick.
+    pub thickness_mm: f64,
+    /// Whether that was said, or is a guess by its weight.
+    pub measured: bool,
+    /// Pieces.
+    pub pieces: u32,
+    /// Bone, %.
+    pub bone_pct: f64,
+    /// How it is eaten.
+    pub eaten_as: EatenAs,
+}
+
+/// From which chance on a way has a verdict.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct VerdictFrom {
+    /// It fits.
+    pub fits: f64,
+    /// It is tight.
+    pub tight: f64,
 }
 
 /// Every way, best first.
@@ -248,6 +287,18 @@ pub struct Matched {
     pub now: Timestamp,
     /// The chance asked for.
     pub certainty: f64,
+    /// How many eat.
+    pub people: u32,
+    /// How it comes to the table.
+    pub served: Served,
+    /// What is free to cook on.
+    pub kit: Vec<Kit>,
+    /// What is asked for it, a kilo; `null` where no price is known.
+    pub price_per_kg: Option<f64>,
+    /// From which chance on a way fits, or is tight.
+    pub verdict_from: VerdictFrom,
+    /// What lies on the block; `null` without a cut, or where it is not for this job.
+    pub on_the_block: Option<OnTheBlock>,
     /// Cooked meat reckoned for each of those who eat, g.
     pub portion_g: f64,
     /// Raw mass all this is for, kg.

@@ -14,8 +14,9 @@ use crate::error::{Error, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{Case, ForecastRequest};
 use crate::heat::body::THAWED_C;
+use crate::heat::places::FREEZER_C;
 use crate::kitchen::{Kit, Kitchen};
-use crate::plan::Plan;
+use crate::plan::{Plan, Uses};
 use crate::ways::Method;
 
 /// Simulated cooks a variant: spread evenly, so many place P10 and P90 within some 3 %.
@@ -69,7 +70,7 @@ impl<'a> Block<'a> {
         for (cut, price) in &prices {
             in_range(&format!("prices.{}", cut.key()), *price, 0.0, 10_000.0, Unit::None)?;
         }
-        let kit = request.kit.clone().unwrap_or_else(|| kitchen.kit.clone());
+        let kit = request.kit.clone().unwrap_or_else(|| kitchen.kit());
         if kit.is_empty() {
             return Err(Error::missing("kit", errors::something_to_cook_on()));
         }
@@ -84,7 +85,7 @@ impl<'a> Block<'a> {
         busy.extend(&asleep_spans);
         let busy = merged(busy);
         let meat = ForecastRequest {
-            start_c: request.start_c,
+            start_c: request.start_c.or((request.frozen == Some(true)).then_some(FREEZER_C)),
             parts: request.parts.clone(),
             members: Some(members),
             seed: request.seed,
@@ -183,7 +184,11 @@ impl<'a> Block<'a> {
             certainty: self.certainty_given,
             forecast,
             prepare: Prepare { sear: if frozen { Sear::None } else { sear }, sear_in, ..Prepare::default() },
+            uses: Uses::default(),
             target: Target::default(),
+            sides: Vec::new(),
+            meal: None,
+            pins: Vec::new(),
             thickener: Thickener::default(),
         }
     }

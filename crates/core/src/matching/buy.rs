@@ -104,6 +104,8 @@ fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Op
         chance_ready: choice.chance_ready,
         verdict: choice.verdict,
         start_by: choice.start_by,
+        latest: choice.latest,
+        soonest: choice.soonest,
         yield_kg: choice.yield_kg,
         why,
     })

@@ -6,6 +6,7 @@ use jiff::Timestamp;
 use super::answer::{Choice, Quantiles, Verdict};
 use super::block::Block;
 use super::burns::{fuel, washing_up};
+use super::drawn::Needs;
 use super::hours::{Work, earliest_free, latest_free, overlap_min};
 use super::hurry::Hurry;
 use super::suits;
@@ -15,11 +16,11 @@ use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
 use crate::forecast::chance;
 use crate::kitchen::Kit;
-use crate::sheet::{Worked, hands_on_min, lay};
+use crate::sheet::{Worked, lead_min, steps};
 use crate::ways::{MOVE_MIN, Medium};
 
 /// From this chance on a way is tight rather than too late.
-const TIGHT: f64 = 0.5;
+pub(super) const TIGHT: f64 = 0.5;
 /// A flame or fire left alone for less than this is no clash, min.
 const LEFT_ALONE_MIN: f64 = 20.0;
 
@@ -41,6 +42,20 @@ fn body(percent: f64) -> &'static str {
 /// # Errors
 /// Names the field that can't be used.
 pub fn choose(block: &Block, variant: Variant) -> Result<Choice> {
+    let choice = computed(block, variant)?;
+    let needs = Needs {
+        lead_min: choice.lead_min,
+        finishing_min: choice.finishing_min,
+        ready: choice.ready_min,
+        too_far: choice.too_far_min,
+    };
+    let soonest = needs.drawn(plus_minutes(choice.met_heat_at, -choice.lead_min), choice.lift_at);
+    let latest = needs.at_latest(choice.start_by, block.now, choice.lift_at);
+    let slack_min = latest.as_ref().map_or(0.0, |latest| minutes_between(block.now, latest.begins));
+    Ok(Choice { soonest: Some(soonest), latest, slack_min, ..choice })
+}
+
+fn computed(block: &Block, variant: Variant) -> Result<Choice> {
     let choice = compute(block, variant.clone())?;
     // What waits in the cold is warmed for the bell, not hours before it.
     let early_min = choice.hold_min - WARM_AHEAD_MIN;
@@ -68,8 +83,8 @@ struct Times {
 }
 
 impl Times {
-    fn of(block: &Block, worked: &Worked) -> Self {
-        let (lead_min, finishing_min) = (worked.durations.soonest_min(), worked.durations.finishing_min());
+    fn of(block: &Block, worked: &Worked, lead_min: f64) -> Self {
+        let finishing_min = worked.durations.finishing_min();
         let hands = hands(worked, lead_min);
         let lift_at = plus_minutes(block.bell, -finishing_min);
         let met_heat_at = plus_minutes(earliest_free(block.now, &hands, &block.busy), lead_min);
@@ -150,15 +165,9 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
     let worked = Worked::new(&plan, block.kitchen, &[], None).map_err(|error| error.out_of("forecast"))?;
     let (case, durations, forecast) = (&worked.case, &worked.durations, &worked.forecast);
     let (voice, people, loads) = (case.voice, f64::from(block.people), f64::from(variant.loads));
-    let times = Times::of(block, &worked);
+    let asked = steps(&plan, &worked, worked.lift_min(block.certainty).or(forecast.ready_min.p50).unwrap_or(0.0));
+    let times = Times::of(block, &worked, lead_min(&asked, &worked));
     let sauce = Sauce::of(&worked, loads);
-    let tasks = lay(
-        &plan,
-        &worked,
-        times.met_heat_at,
-        plus_minutes(times.met_heat_at, times.needed_min.unwrap_or(times.there_min)),
-        None,
-    );
     let chance_ready = worked.chance_within(times.there_min);
     let (verdict, why) = verdict(block, &worked, &variant, &times, chance_ready);
     let clashes = clashes(block, variant.kit, &times);
@@ -190,7 +199,7 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         at_pressure_min: forecast.at_pressure_min,
         pressure: forecast.pressure.clone(),
         lead_min: times.lead_min,
-        hands_on_min: (hands_on_min(&tasks) + durations.fire_min + durations.tending_min) * (1.0 + 0.6 * (loads - 1.0)),
+        hands_on_min: asked.hands_on_min() * (1.0 + 0.6 * (loads - 1.0)),
         finishing_min: times.finishing_min,
         hold_min: times.hold_min,
         yield_kg,
@@ -206,6 +215,9 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         fuel: fuel(case, &forecast.stages, forecast.ready_min.p50.unwrap_or(0.0), sear),
         washing_up: washing_up(case, sear),
         clashes: clashes.into_iter().map(|clash| voice.say(clash)).collect(),
+        soonest: None,
+        latest: None,
+        slack_min: 0.0,
         why,
         gives_up: variant.hurry.map_or(0, Hurry::gives_up),
         trade: String::new(),
@@ -253,7 +265,7 @@ fn clashes(block: &Block, kit: Kit, times: &Times) -> Vec<Said> {
     let mut clashes = Vec::new();
     let met = plus_minutes(start_by, times.lead_min);
     let over = plus_minutes(met, needed_min).min(times.lift_at);
-    if let Some(wants) = wants(kit, block.kitchen.pit_holds_itself) {
+    if let Some(wants) = wants(kit, block.kitchen.pit_holds_itself()) {
         let alone_min = overlap_min(met, over, &block.busy);
         if alone_min > LEFT_ALONE_MIN {
             let asleep_min = overlap_min(met, over, &block.asleep);

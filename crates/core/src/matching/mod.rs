@@ -6,6 +6,7 @@ mod block;
 mod burns;
 mod buy;
 mod choice;
+mod drawn;
 mod hours;
 mod hurry;
 mod overview;
@@ -22,7 +23,7 @@ mod variants;
 
 use std::collections::BTreeMap;
 
-use ergastic_words::{Mass, Said, errors, matching as say};
+use ergastic_words::{Mass, Said, errors, forecast as forecast_words, matching as say};
 use jiff::Timestamp;
 use rayon::prelude::*;
 
@@ -34,9 +35,13 @@ use crate::plan::Plan;
 use crate::stop;
 use crate::ways::Method;
 use block::Block;
+use choice::TIGHT;
 use variants::Variant;
 
-pub use answer::{Ask, Buy, Choice, Fuel, Matched, Substitute, Twice, Verdict, WashingUp, Way};
+pub use answer::{
+    Ask, Buy, Choice, Fuel, Matched, OnTheBlock, Substitute, Twice, Verdict, VerdictFrom, WashingUp, Way,
+};
+pub use drawn::{Drawn, Instants};
 pub use overview::{Cell, Row, overview};
 pub use recipe::{Checked, Equivalent, Landing, Understood};
 pub use request::{MatchRequest, Sort};
@@ -53,8 +58,8 @@ const DAY_BEFORE_H: f64 = 18.0;
 /// # Errors
 /// Names the field that can't be used. A tender cut is answered with `suitable: false`, not with an error.
 pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -> Result<Matched> {
-    let kit = request.kit.clone().unwrap_or_else(|| kitchen.kit.clone());
-    let kitchen = &Kitchen { units: request.units.unwrap_or(kitchen.units), kit, ..kitchen.clone() };
+    let kitchen = request.kit.as_ref().map_or_else(|| kitchen.clone(), |kit| kitchen.with_only(kit));
+    let kitchen = &Kitchen { units: request.units.unwrap_or(kitchen.units), ..kitchen };
     let voice = kitchen.voice();
     let mut block = Block::new(request, kitchen, clock)?;
     let mut answer = Matched::empty(request, &block);
@@ -70,14 +75,20 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
     }
     let mut named = request.cut.into_iter().chain(request.parts.iter().flatten().filter_map(|part| part.cut));
     if let Some(why) = named.find_map(Cut::refusal) {
-        return Ok(Matched { suitable: false, why: voice.say(why), ..answer });
+        let substitutes = substitutes::for_a_tender_cut(&block);
+        return Ok(Matched { suitable: false, why: voice.say(why), substitutes, ..answer });
     }
     let lies = block.lies()?;
     answer.mass_kg = lies.mass_kg;
     answer.assumed = Assumed::of(&lies, |filled| OF_THE_MEAT.contains(&filled.name));
     if let Some(people) = block.enough_for {
         let value = voice.say(Said::quantity(Mass(lies.mass_kg)));
-        answer.assumed.push(Assumed { field: "mass_kg".into(), value, why: voice.say(say::enough_for(people)) });
+        answer.assumed.push(Assumed {
+            field: "mass_kg".into(),
+            name: voice.say(forecast_words::filled("mass_kg")),
+            value,
+            why: voice.say(say::enough_for(people)),
+        });
     }
     answer.notes = lies.notes.iter().map(|note| voice.say(note)).collect();
     for warning in lies.parts.iter().flat_map(|part| suits::warnings(part.facts, part.eaten_as, voice)) {
@@ -91,6 +102,15 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
         return Err(Error::said(Kind::DoesNotFit, "mass_kg", given, errors::no_vessel_takes_it()));
     };
     answer.why.clone_from(&best.best.why);
+    let main = lies.main();
+    answer.on_the_block = Some(OnTheBlock {
+        mass_kg: lies.mass_kg,
+        thickness_mm: (main.sides_m[0] * 1000.0).round(),
+        measured: main.measured,
+        pieces: lies.pieces,
+        bone_pct: main.bone_pct,
+        eaten_as: best.best.plan.forecast.eaten_as.unwrap_or(main.eaten_as),
+    });
     if request.only_ways != Some(true) {
         beside(&mut answer, request.cut, &block, &lies, &best.best.plan);
     }
@@ -118,6 +138,12 @@ impl Matched {
             buy: Vec::new(),
             recipe: None,
             twice: None,
+            people: block.people,
+            served: request.served.unwrap_or_default(),
+            kit: block.kit.clone(),
+            price_per_kg: request.price_per_kg.or_else(|| block.prices.get(&request.cut?).copied()),
+            verdict_from: VerdictFrom { fits: block.certainty, tight: TIGHT },
+            on_the_block: None,
             bell: block.bell,
             now: block.now,
             certainty: block.certainty,

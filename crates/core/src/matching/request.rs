@@ -24,6 +24,8 @@ with_meat! {
         /// The meat as it goes in, °C; below −1 it is frozen.
         #[schema(minimum = -40, maximum = 40)]
         pub start_c: Option<f64>,
+        /// Out of the freezer, where its warmth is not given.
+        pub frozen: Option<bool>,
         /// A mixed pot, in place of `cut`, `mass_kg` and its measures.
         #[schema(min_items = 1, max_items = 8)]
         pub parts: Option<Vec<Meat>>,

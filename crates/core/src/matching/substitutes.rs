@@ -5,6 +5,7 @@ use rayon::prelude::*;
 
 use super::answer::Substitute;
 use super::block::Block;
+use super::served::enough_kg;
 use super::suits;
 use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs};
 use crate::forecast::{Forecast, ForecastRequest, Part, describe};
@@ -51,6 +52,22 @@ fn median(block: &Block, plan: &Plan, ours: &Part, cut: Cut, eaten_as: EatenAs) 
         ..plan.request(block.kitchen)
     };
     Some(describe(&request.resolve().ok()?, None))
+}
+
+/// What to take for this job in place of a tender cut: the same plates from cuts that hours of heat do good.
+pub fn for_a_tender_cut(block: &Block) -> Vec<Substitute> {
+    let voice = block.kitchen.voice();
+    let offer = |cut: Cut| {
+        let mass_kg = enough_kg(cut.facts(), block.people, block.portion_kg);
+        Substitute {
+            cut,
+            name: voice.say(cut.label()),
+            why: voice.say(say::instead_of_tender(cut.key())),
+            mass_kg: round_to(mass_kg, 0.1),
+            ready_min: None,
+        }
+    };
+    [Cut::Chuck, Cut::Shin, Cut::ShortRib].map(offer).into()
 }
 
 /// How the sauce's body changes from so much gelatin to so much, g, where there is a sauce.

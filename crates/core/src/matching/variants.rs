@@ -145,8 +145,8 @@ impl List<'_> {
     fn add(&mut self, method: Method, heat: Heat, key: &str, name: Said, kit: Kit, shapes: &[Shape]) {
         let in_pot = !matches!(method, Method::Smoke | Method::WaterBath);
         let across_m = in_pot.then_some(match method {
-            Method::Pressure => 0.22,
-            Method::SlowCooker => 0.24,
+            Method::Pressure => self.block.kitchen.pressure_pot().diameter_cm / 100.0,
+            Method::SlowCooker => self.block.kitchen.slow_cooker().diameter_cm / 100.0,
             _ => self.across_m,
         });
         for shape in shapes {
@@ -244,7 +244,7 @@ impl Dials {
 
 /// Every variant of every way for what is on the block, whether or not its kit is free.
 pub fn variants(block: &Block, lies: &Case) -> Vec<Variant> {
-    let across_m = block.kitchen.pot.across_m();
+    let across_m = block.kitchen.pot().across_m();
     let dials = Dials::of(block.kitchen.units);
     let mut list = List { block, lies, across_m, found: Vec::new() };
     braises(&mut list, &dials);

@@ -33,6 +33,8 @@ pub struct Prepared {
     pub trimmed_kg: f64,
     /// Plates of 165 g cooked.
     pub portions: f64,
+    /// Cooked and edible, kg.
+    pub plate_kg: f64,
     /// What to mind.
     pub warnings: Vec<Caution>,
     /// Raw → trimmed → pieces.

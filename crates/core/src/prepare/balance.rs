@@ -7,7 +7,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::pot::Poured;
-use crate::bench::{Allergen, Larder, Prepare, Shelf};
+use crate::bench::{Allergen, Ingredient, Larder, Prepare, Shelf};
 
 /// Share of the alcohol left after so many hours at a simmer. Published measurements of braises and stews.
 const ALCOHOL_LEFT: [(f64, f64); 6] = [(0.0, 1.0), (0.25, 0.40), (0.5, 0.35), (1.0, 0.25), (2.0, 0.10), (2.5, 0.05)];
@@ -30,10 +30,24 @@ pub struct Swap {
     pub what: Larder,
     /// By what; `None` where nothing does.
     pub instead: Option<Larder>,
+    /// What then stands in its place, as much of it where both are poured or both weighed.
+    pub becomes: Option<Ingredient>,
     /// In words.
     pub words: String,
     /// Allergens it takes away.
     pub without: Vec<Allergen>,
+}
+
+/// What stands in the place of something: as much of it where both are poured or both weighed, else a usual amount.
+fn in_place_of(bench: &Prepare, what: Larder, instead: Larder) -> Ingredient {
+    let alike = what.facts().liquid == instead.facts().liquid;
+    let given = bench.ingredients.iter().find(|thing| thing.what == what).filter(|_| alike);
+    let (first_ml, first_g) = instead.first();
+    Ingredient {
+        what: instead,
+        ml: given.map_or(first_ml, |thing| thing.ml),
+        g: given.map_or(first_g, |thing| thing.g),
+    }
 }
 
 /// The sauce's balance beside salt.
@@ -139,6 +153,7 @@ pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f6
         swaps.push(Swap {
             what,
             instead: facts.instead,
+            becomes: facts.instead.map(|instead| in_place_of(bench, what, instead)),
             words: voice.say(what.swap()),
             without: facts.allergens.iter().copied().filter(|allergen| !kept.contains(allergen)).collect(),
         });

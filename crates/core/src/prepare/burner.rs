@@ -23,10 +23,11 @@ impl Burner {
     /// The hob's, as the bench says or the kitchen has it.
     pub(crate) fn of_hob(bench: &Prepare, kitchen: &Kitchen) -> Self {
         let hob = bench.hob.unwrap_or_default();
-        if hob == Hob::default() && !kitchen.kit.contains(&Kit::Hob) {
+        if hob == Hob::default() && !kitchen.has(Kit::Hob) {
             return FIRE;
         }
-        Self { watts: hob.watts.unwrap_or(kitchen.hob_w), kind: hob.kind.unwrap_or(kitchen.hob_kind) }
+        let own = kitchen.burner();
+        Self { watts: hob.watts.unwrap_or(own.watts), kind: hob.kind.unwrap_or(own.kind) }
     }
 
     /// What is under the pot itself: an insert's element lies against it, and its heat goes in as on an induction hob.
@@ -35,7 +36,7 @@ impl Burner {
         if !under_pressure {
             return Self::of_hob(bench, kitchen);
         }
-        let watts = bench.hob.and_then(|hob| hob.watts).unwrap_or(kitchen.insert_w);
+        let watts = bench.hob.and_then(|hob| hob.watts).unwrap_or(kitchen.pressure_pot().watts);
         Self { watts, kind: HobKind::Induction }
     }
 

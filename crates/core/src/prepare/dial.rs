@@ -8,7 +8,7 @@ use super::pot::along;
 use crate::forecast::{Case, ForecastRequest, Heat, forecast};
 use crate::heat::coals::{Coals, FRESH_EVERY_MIN, OVER_AT_A_SIMMER, TURN_EVERY_MIN, briquettes_for};
 use crate::heat::pot::Simmer;
-use crate::ways::{HeatSource, Medium, Method, Settings};
+use crate::ways::{HeatSource, Medium, Method, Release, Settings};
 
 /// The dish at one setting.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -45,6 +45,7 @@ pub struct CoalRing {
     /// The oven they are like, °C.
     pub like_c: f64,
     /// How many would hold a simmer here, under and over.
+    #[schema(min_items = 2, max_items = 2)]
     pub for_a_simmer: [u32; 2],
     /// The pot is turned a quarter and its lid back this often, min.
     pub turn_every_min: f64,
@@ -188,21 +189,28 @@ pub(super) fn dial(request: &ForecastRequest, case: &Case) -> Vec<DialSetting> {
 }
 
 /// The heat with what was left out as the dish has it: the dial stands where the dish is.
-fn filled_in(heat: Heat, medium: &Medium) -> Heat {
+pub(super) fn filled_in(heat: Heat, medium: &Medium) -> Heat {
     match *medium {
         Medium::Hob { simmer } => Heat { source: Some(HeatSource::Hob), simmer: Some(simmer), ..heat },
         Medium::Oven { set_c, .. } => Heat { source: Some(HeatSource::Oven), set_c: Some(set_c), ..heat },
-        Medium::Coals(coals) => {
-            Heat { source: Some(HeatSource::Coals), under: Some(coals.under), over: Some(coals.over), ..heat }
-        }
-        Medium::Pressure { .. } if heat.gauge_kpa.is_none() => {
-            Heat { level: heat.level.or(Some(Settings::High)), ..heat }
+        Medium::Coals(coals) => Heat {
+            source: Some(HeatSource::Coals),
+            under: Some(coals.under),
+            over: Some(coals.over),
+            wind: Some(coals.wind),
+            air_c: Some(coals.air_c),
+            ..heat
+        },
+        Medium::Pressure { quick, .. } => {
+            let level = heat.level.or(heat.gauge_kpa.is_none().then_some(Settings::High));
+            let release = Some(if quick { Release::Quick } else { Release::Natural });
+            Heat { level, release, ..heat }
         }
         Medium::Pit { pit, .. } => Heat { pit_c: Some(pit.set_c), ..heat },
         Medium::Fat { fat_c } => Heat { fat_c: Some(fat_c), ..heat },
         Medium::Bath { bath_c } => Heat { bath_c: Some(bath_c), ..heat },
         Medium::SlowCooker { setting } => Heat { setting: Some(setting), ..heat },
-        Medium::Pressure { .. } | Medium::KeepWarm { .. } | Medium::Chill { .. } | Medium::Reheat { .. } => heat,
+        Medium::KeepWarm { .. } | Medium::Chill { .. } | Medium::Reheat { .. } => heat,
     }
 }
 

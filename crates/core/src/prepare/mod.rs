@@ -4,35 +4,44 @@
 //! request; [`prepare`] works everything out.
 
 mod answer;
+mod at_the_bench;
 mod balance;
 mod because;
 mod burner;
 mod dial;
 mod laid;
 mod later;
+mod offers;
 mod pan;
 mod planned;
 mod pot;
 mod request;
+mod resolved;
 mod salt;
+mod scale;
 mod schools;
 mod sear;
 mod seasoning;
 mod shopping;
 mod steps;
 mod trim;
+mod uses;
 mod warnings;
+mod why;
 
 pub use crate::finish::Seasoned;
 pub use answer::Prepared;
+pub use at_the_bench::{AtTheBench, Minds};
 pub use balance::{AllergenFrom, Balance, Swap, alcohol_left};
 pub use because::Reasons;
 pub use dial::{CoalRing, DialSetting};
 pub(crate) use later::softens_by;
 pub use later::{LaterAnswer, TakeOut};
-pub(crate) use pot::topped_up_l;
+pub use offers::{LaterOffer, Offer, Offers, Thickness};
+pub(crate) use pot::poured_on_the_way;
 pub use pot::{Marks, PotAnswer, Poured, TopUp};
 pub use request::PrepareRequest;
+pub use resolved::{Resolved, ResolvedVessel};
 pub(crate) use salt::doubt_share;
 pub use salt::{BrineAnswer, SaltAnswer, SaltSource, depth_mm, salting};
 pub(crate) use schools::flour_g;
@@ -42,10 +51,12 @@ pub use seasoning::Seasoning;
 pub use shopping::ShoppingItem;
 pub use steps::BenchStep;
 pub use trim::Trimmed;
+pub use why::{OtherWay, Why, why};
 
 pub(crate) use burner::Burner;
 use ergastic_words::{Said, errors};
 use laid::Laid;
+pub(crate) use uses::Used;
 
 use crate::bench::{Addition, Larder, Prepare, Trim};
 use crate::cuts::Cut;
@@ -161,6 +172,7 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     Ok(Prepared {
         trimmed_kg: trimmed.trimmed_kg,
         portions: yield_kg / PORTION_KG,
+        plate_kg: yield_kg,
         warnings,
         schools: schools::schools(&case, &request, bench, kitchen, wet),
         because,

@@ -1,10 +1,12 @@
 //! What a plan comes to in its kitchen.
 
-use super::{Dish, Prepared, prepare};
+use super::at_the_bench::{AtTheBench, Minds};
+use super::{Dish, Prepared, offers, prepare, resolved, uses};
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::forecast::{Case, ForecastRequest};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
+use crate::safety::Caution;
 use crate::text::check_name;
 
 impl Plan {
@@ -28,18 +30,32 @@ impl Plan {
 
     /// The forecast's request as the bench leaves it, in this kitchen.
     pub fn request(&self, kitchen: &Kitchen) -> ForecastRequest {
-        self.prepare.in_the_pot(&self.asked_in(kitchen))
+        self.bench_in(kitchen).in_the_pot(&self.asked_in(kitchen))
     }
 
-    /// The dish worked out at the bench, salt to lid.
+    /// The dish worked out at the bench, salt to lid, with everything filled in and what may be chosen next.
     ///
     /// # Errors
     /// Names the field that can't be used.
-    pub fn at_the_bench(&self, kitchen: &Kitchen) -> Result<Prepared> {
+    pub fn at_the_bench(&self, kitchen: &Kitchen) -> Result<AtTheBench> {
+        let mut prepared = self.prepared(kitchen)?;
+        let case = self.request(kitchen).resolve()?;
+        let short = self.short_of(kitchen, prepared.sear.happens());
+        prepared.warnings.extend(short.into_iter().map(|(id, said)| Caution::new(id, said, case.voice)));
+        Ok(AtTheBench {
+            dish: resolved::resolved(self, kitchen, &case, &prepared),
+            offers: offers::offers(self, kitchen, &case, &prepared),
+            minds: Minds::of(&prepared.warnings),
+            prepared,
+        })
+    }
+
+    fn prepared(&self, kitchen: &Kitchen) -> Result<Prepared> {
         let price_per_kg = self.forecast.cut.and_then(|cut| kitchen.prices.get(&cut).copied());
+        let bench = self.bench_in(kitchen);
         let dish = Dish {
             forecast: self.asked_in(kitchen),
-            bench: &self.prepare,
+            bench: &bench,
             people: self.people,
             price_per_kg,
             target: self.target,
@@ -58,9 +74,8 @@ impl Plan {
     fn in_kitchen(&self, kitchen: &Kitchen) -> ForecastRequest {
         let mut request = self.forecast.clone();
         request.altitude_m.get_or_insert(kitchen.altitude_m);
-        if request.stands_in_the_kitchens_pot() {
-            request.vessel.get_or_insert_with(|| kitchen.pot.clone());
-        }
+        request.vessel = uses::vessel(&request, &self.uses, kitchen);
+        uses::heat(&mut request, &self.uses, kitchen);
         if !kitchen.has_flame() {
             request.heats_in_the_oven_alone();
         }
@@ -71,6 +86,11 @@ impl Plan {
     /// altitude later does not change what was foretold.
     #[must_use]
     pub fn frozen(&self, kitchen: &Kitchen) -> Self {
-        Self { forecast: self.in_kitchen(kitchen), certainty: Some(self.certainty(kitchen)), ..self.clone() }
+        Self {
+            forecast: self.in_kitchen(kitchen),
+            prepare: self.bench_in(kitchen),
+            certainty: Some(self.certainty(kitchen)),
+            ..self.clone()
+        }
     }
 }

@@ -8,6 +8,7 @@ use crate::forecast::{Case, CurvePoint, Forecast};
 use crate::heat::body::DENSITY;
 use crate::heat::pot::{Lid, Pot};
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
+use crate::liquid::Packing;
 use crate::ways::{LOOK_EVERY_MIN, Medium};
 
 /// Below this depth the bottom is about to catch, m. Working value.
@@ -38,6 +39,15 @@ pub struct TopUp {
     /// Minutes from the meat meeting the heat.
     pub at_min: f64,
     /// Hot liquid, L.
+    pub l: f64,
+}
+
+/// So much liquid stands so deep.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Depth {
+    /// Depth, mm.
+    pub mm: f64,
+    /// Liquid, L.
     pub l: f64,
 }
 
@@ -77,6 +87,8 @@ pub struct PotAnswer {
     pub left_l: f64,
     /// Hours reckoned with.
     pub hours: f64,
+    /// The fat that stands on it at the end, mm.
+    pub fat_mm: f64,
     /// Whether meat and liquid have room, with some left for what bubbles.
     pub fits: bool,
     /// How full it is, share.
@@ -89,8 +101,11 @@ pub struct PotAnswer {
     pub across_mm: f64,
     /// What it holds, L.
     pub holds_l: f64,
+    /// Liquid at depths from the floor to the rim, with the meat in it; straight in between.
+    pub depths: Vec<Depth>,
     /// The least and the most liquid under pressure, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
+    #[schema(min_items = 2, max_items = 2)]
     pub pressure_mm: Option<[f64; 2]>,
 }
 
@@ -183,13 +198,20 @@ fn top_ups(curve: &[CurvePoint], first_l: f64, end_min: f64) -> Vec<TopUp> {
     found
 }
 
-/// What is poured in at the looks over so many minutes, L: none under a lid that stays shut.
-pub(crate) fn topped_up_l(case: &Case, curve: &[CurvePoint], end_min: f64) -> f64 {
+/// What is poured in at the looks over so many minutes: nothing under a lid that stays shut.
+pub(crate) fn poured_on_the_way(case: &Case, curve: &[CurvePoint], end_min: f64) -> Vec<TopUp> {
     let shut = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
     if shut || !case.first().medium.is_pot() || case.liquid_l <= 0.0 {
-        return 0.0;
+        return Vec::new();
     }
-    top_ups(curve, case.liquid_l, end_min).iter().map(|pour| pour.l).sum()
+    top_ups(curve, case.liquid_l, end_min)
+}
+
+/// Liquid from the floor to the rim: it bends where the meat ends.
+fn depths(packing: &Packing, rim_m: f64) -> Vec<Depth> {
+    let at = |depth_m: f64| Depth { mm: depth_m * 1000.0, l: packing.litres_for(depth_m / packing.height_m) };
+    let bend = Some(packing.height_m).filter(|height_m| *height_m < rim_m);
+    [Some(0.0), bend, Some(rim_m)].into_iter().flatten().map(at).collect()
 }
 
 /// Works the pot out; `None` where the way needs none.
@@ -238,12 +260,14 @@ pub(super) fn pot(
         top_ups: if pressure { Vec::new() } else { top_ups(&forecast.curve, liquid_l, end_min) },
         left_l,
         hours,
+        fat_mm: forecast.fat_l.unwrap_or(0.0) / pot.floor_m2,
         fits: room,
         full,
         lid: pot.lid,
         height_mm: pot.height_m * 1000.0,
         across_mm: pot.across_m() * 1000.0,
         holds_l: pot.volume_m3() * 1000.0,
+        depths: depths(packing, pot.height_m),
         pressure_mm,
     })
 }

@@ -79,6 +79,7 @@ pub struct SaltAnswer {
     /// The same in level teaspoons.
     pub tsp: f64,
     /// How deep it reaches by the pan, mm, at the least and at the most.
+    #[schema(min_items = 2, max_items = 2)]
     pub depth_mm: [f64; 2],
     /// From the surface to the middle, mm.
     pub to_middle_mm: f64,

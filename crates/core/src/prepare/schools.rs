@@ -2,15 +2,17 @@
 
 use ergastic_words::{Difference, Grams, Minutes, Said, Span, Voice, Volume, prepare as say};
 use serde::{Deserialize, Serialize};
+use serde_json::{Value, json};
 use utoipa::ToSchema;
 
 use super::pot::deglazes;
 use super::sear::{SearPlan, sear};
-use crate::bench::{MarinadeOf, Prepare, Sear, Surface, Wine};
+use crate::bench::{Larder, Marinade, MarinadeOf, Prepare, Sear, Surface, Wine};
 use crate::finish::DREDGED_COUNTS;
 use crate::forecast::{Case, ForecastRequest, forecast};
 use crate::heat::body::{DENSITY, SPECIFIC_HEAT};
 use crate::heat::places::{FROM_THE_FRIDGE_C, ROOM_C};
+use crate::json::patch;
 use crate::kitchen::Kitchen;
 use crate::units::MINUTE_S;
 
@@ -26,6 +28,9 @@ pub struct SchoolOption {
     pub words: String,
     /// What it does here.
     pub effect: String,
+    /// What choosing it changes in the plan: a JSON merge patch.
+    #[schema(value_type = HashMap<String, Value>, additional_properties)]
+    pub change: Value,
 }
 
 /// A question on which cooks disagree.
@@ -65,11 +70,13 @@ struct Question {
 }
 
 impl Question {
-    fn told(self, voice: Voice) -> School {
+    fn told(self, bench: &Prepare, voice: Voice) -> School {
+        let school = self.id;
         let option = |(id, words, effect): (&str, Said, Said)| SchoolOption {
             id: id.into(),
             words: voice.say(words),
             effect: voice.say(effect),
+            change: json!({ "prepare": patch(bench, &chosen(bench, school, id)) }),
         };
         School {
             id: self.id.into(),
@@ -80,6 +87,51 @@ impl Question {
             reason: voice.say(self.reason),
         }
     }
+}
+
+/// The bench with an answer chosen.
+fn chosen(bench: &Prepare, school: &str, option: &str) -> Prepare {
+    let mut bench = bench.clone();
+    let yes = option == "yes";
+    match school {
+        "sear" => {
+            bench.sear = match option {
+                "light" => Sear::Light,
+                "none" => Sear::None,
+                _ => Sear::Hard,
+            }
+        }
+        "surface" => bench.surface = if option == "wet" { Surface::Wet } else { Surface::Patted },
+        "wine" => bench.wine = if option == "whole" { Wine::Whole } else { Wine::Halved },
+        "flour" => bench.flour = yes,
+        "temper" => bench.temper_min = option.parse().unwrap_or(0.0),
+        "rinse" => bench.rinse = yes,
+        "clear" if yes != bench.clear => {
+            // A clear broth is not browned and starts from fresh water; going back to a braise brings both back.
+            bench.clear = yes;
+            bench.sear = if yes { Sear::None } else { Sear::Hard };
+            bench.base = if yes { Larder::Water } else { Larder::UnsaltedStock };
+        }
+        "day_before" => bench.day_before = yes,
+        "marinade" => {
+            bench.marinade = marinade_of(option);
+            bench.sugared = option == "soy";
+        }
+        _ => {}
+    }
+    bench
+}
+
+/// A usual marinade of a kind.
+fn marinade_of(option: &str) -> Option<Marinade> {
+    let (of, hours, ml, kept) = match option {
+        "wine" => (MarinadeOf::Wine, 12.0, 500.0, true),
+        "acid" => (MarinadeOf::Acid, 6.0, 200.0, false),
+        "spice" => (MarinadeOf::Spice, 12.0, 100.0, false),
+        "soy" => (MarinadeOf::Soy, 6.0, 200.0, true),
+        _ => return None,
+    };
+    Some(Marinade { of, hours, ml, kept })
 }
 
 fn yes_or_no(yes: bool) -> &'static str {
@@ -153,7 +205,7 @@ pub(super) fn schools(
         });
     }
     found.push(marinade(bench));
-    found.into_iter().map(|question| question.told(case.voice)).collect()
+    found.into_iter().map(|question| question.told(bench, case.voice)).collect()
 }
 
 fn browning(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> Question {

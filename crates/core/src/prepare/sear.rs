@@ -1,5 +1,6 @@
 //! The pieces laid in batches: how many, how hot the pan stays, how long it takes.
 
+use ergastic_words::{Said, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -42,6 +43,8 @@ pub struct PanPoint {
 /// How the meat goes through the pan.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct SearPlan {
+    /// How the pieces are laid, in words; empty where nothing goes through a pan.
+    pub words: String,
     /// Batches; none without a sear.
     pub batches: u32,
     /// Pieces in each.
@@ -73,6 +76,7 @@ pub struct SearPlan {
     /// Across the pan's floor, mm.
     pub floor_mm: f64,
     /// A piece lying on its broad side, mm.
+    #[schema(min_items = 2, max_items = 2)]
     pub lies_mm: [f64; 2],
     /// Pans at once.
     pub pans: u32,
@@ -86,6 +90,7 @@ impl SearPlan {
     /// Nothing is seared.
     pub(super) fn none() -> Self {
         Self {
+            words: String::new(),
             batches: 0,
             per_batch: 0,
             min: 0.0,
@@ -122,7 +127,7 @@ impl SearPlan {
 /// The frying pan's floor, m².
 pub(super) fn pan_m2(bench: &Prepare, kitchen: &Kitchen) -> f64 {
     let given = bench.pan.unwrap_or_default();
-    std::f64::consts::PI * (given.diameter_cm.unwrap_or(kitchen.pan_cm) / 200.0).powi(2)
+    std::f64::consts::PI * (given.diameter_cm.unwrap_or(kitchen.pan().diameter_cm) / 200.0).powi(2)
 }
 
 /// The pan, and how many of them.
@@ -132,7 +137,7 @@ fn hot_pan(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> (HotPan, u32) {
     let own = || {
         let given = bench.pan.unwrap_or_default();
         let floor_m2 = pan_m2(bench, kitchen);
-        let material = given.material.unwrap_or(kitchen.pan_material);
+        let material = given.material.unwrap_or(kitchen.pan().material);
         (floor_m2, given.mass_kg.unwrap_or(floor_m2 * usual_kg_per_m2(material)), material)
     };
     let burner = match bench.sear_in {
@@ -186,7 +191,9 @@ pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
     let each_pan = case.pieces.div_ceil(pans);
     let room = ((PAN_COVER * pan.floor_m2 / lies_m2).floor() as u32).clamp(1, each_pan);
     let most = most_that_browns(room, |pieces| !pan.sear(start_c, &lay(pieces)).stews);
-    let per_pan = bench.per_batch.map_or(most, |wanted| wanted.div_ceil(pans).clamp(1, each_pan));
+    // As many batches as are needed, and evenly laid: a last one of one piece leaves the pan bare.
+    let even = each_pan.div_ceil(each_pan.div_ceil(most));
+    let per_pan = bench.per_batch.map_or(even, |wanted| wanted.div_ceil(pans).clamp(1, each_pan));
     let per_batch = (per_pan * pans).min(case.pieces);
     let batches = case.pieces.div_ceil(per_batch);
 
@@ -196,6 +203,7 @@ pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
     let low_c = row.iter().fold(first.low_c, |low, done| f64::min(low, done.low_c));
     let min: f64 = row.iter().map(|done| done.min).sum();
     SearPlan {
+        words: case.voice.say(laid_words(batches, per_batch, case.pieces)),
         batches,
         per_batch,
         min,
@@ -215,6 +223,16 @@ pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
         pans,
         fat: bench.fat.unwrap_or_else(|| usual_fat(case)),
         trace: first.trace.iter().map(|&(s, celsius)| PanPoint { min: s / 60.0, celsius }).collect(),
+    }
+}
+
+/// How they are laid, as a cook says it.
+fn laid_words(batches: u32, per_batch: u32, pieces: u32) -> Said {
+    let last = pieces - (batches - 1) * per_batch;
+    match batches {
+        1 => say::all_at_once(),
+        _ if last == per_batch => say::batches_of(batches, per_batch),
+        _ => say::batches_and_a_last(batches, per_batch, last),
     }
 }
 
@@ -290,7 +308,11 @@ mod tests {
         let ribs = case(8, [50.0, 60.0, 100.0]);
         let plan = seared(&ribs, Prepare::default());
         // 616 cm² of floor, three fifths of it, six by ten centimetres a piece.
-        assert_eq!((plan.per_batch, plan.batches, plan.stews), (6, 2, false), "{plan:?}");
+        assert_eq!(
+            (plan.most, plan.per_batch, plan.batches, plan.stews),
+            (6, 4, 2, false),
+            "six would go in, four and four are even"
+        );
         let small = seared(
             &ribs,
             Prepare { pan: Some(Pan { diameter_cm: Some(18.0), ..Pan::default() }), ..Prepare::default() },

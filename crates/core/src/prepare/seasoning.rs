@@ -5,7 +5,7 @@ use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
-use super::pot::{along, topped_up_l};
+use super::pot::{along, poured_on_the_way};
 use super::salt::doubt_share;
 use crate::bench::{Level, Prepare};
 use crate::finish::{FLAT_G_PER_KG, MeatOnPlate, SALTY_G_PER_KG, Seasoned, bears_g_per_kg};
@@ -39,6 +39,7 @@ pub struct Seasoning {
     /// Strength of both on a plate.
     pub plate_g_per_kg: f64,
     /// The same where stock, rub and cure are as weak or as strong as one in ten of them.
+    #[schema(min_items = 2, max_items = 2)]
     pub range_g_per_kg: [f64; 2],
     /// What a taste would tell, where that range tastes of two things.
     pub ask: Option<String>,
@@ -55,7 +56,8 @@ impl Seasoning {
     pub(super) fn of(case: &Case, bench: &Prepare, forecast: &Forecast, hours: f64, glaze: bool) -> Option<Self> {
         let at_end = |of: &dyn Fn(&crate::forecast::CurvePoint) -> f64| along(&forecast.curve, hours * 60.0, of);
         // As it is topped up at the looks.
-        let liquid_l = at_end(&|point| point.liquid_l) + topped_up_l(case, &forecast.curve, hours * 60.0);
+        let poured: f64 = poured_on_the_way(case, &forecast.curve, hours * 60.0).iter().map(|pour| pour.l).sum();
+        let liquid_l = at_end(&|point| point.liquid_l) + poured;
         let pot = case.stages.iter().any(|stage| stage.medium.is_pot());
         if !pot || liquid_l < NO_SAUCE_L {
             return None;

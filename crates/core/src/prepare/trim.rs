@@ -45,6 +45,7 @@ pub struct Trimmed {
     /// One of them, kg.
     pub piece_kg: f64,
     /// Its sides, mm, from the shortest.
+    #[schema(min_items = 3, max_items = 3)]
     pub size_mm: [f64; 3],
     /// Strings that have to come out again.
     pub strings: u32,

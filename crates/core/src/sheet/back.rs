@@ -5,10 +5,10 @@ use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::lay::lay;
+use super::laid::{Laid, lay_back};
 use super::remedies::{Remedy, remedies};
-use super::rounding::{ceil_minutes, floor_minutes};
-use super::tasks::{Task, TaskId};
+use super::tasks::{Conflict, Task, TaskId};
+use super::things::{Taken, short, taken};
 use super::worked::{Ready, Worked};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::{Error, Kind, Result};
@@ -16,16 +16,6 @@ use crate::forecast::{Forecast, complete};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::safety::Caution;
-
-/// Tasks that can't be kept as they are, in words.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Conflict {
-    /// The tasks it concerns.
-    #[schema(value_type = Vec<String>)]
-    pub tasks: Vec<TaskId>,
-    /// What is wrong and what would help.
-    pub text: String,
-}
 
 /// The whole sheet.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -38,6 +28,8 @@ pub struct Sheet {
     pub too_far: Vec<Ready>,
     /// Minutes the plates come after the bell, at the certainty asked for; 0 when it is met.
     pub late_min: f64,
+    /// The things of the kitchen that it takes, and from when to when.
+    pub things: Vec<Taken>,
     /// What can't be kept.
     pub conflicts: Vec<Conflict>,
     /// The first thing to do.
@@ -87,17 +79,27 @@ pub fn work_back_and_forecast(plan: &Plan, kitchen: &Kitchen, now: Timestamp) ->
     Ok((sheet, forecast))
 }
 
+/// Minutes over the heat at the certainty asked for.
+///
+/// # Errors
+/// Where it never grows tender.
+pub(crate) fn needed_min(worked: &Worked, plan: &Plan, kitchen: &Kitchen) -> Result<f64> {
+    worked
+        .lift_min(plan.certainty(kitchen))
+        .ok_or_else(|| Error::said(Kind::Unsuitable, "forecast", errors::this_heat(), errors::never_tender()))
+}
+
 fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> Result<Sheet> {
     let certainty = plan.certainty(kitchen);
     let durations = &worked.durations;
     let finishing = durations.finishing_min();
-    let Timing { ready_min, met_heat_at, lift_at } = timing(worked, plan, kitchen, now)?;
+    let ready_min = needed_min(worked, plan, kitchen)?;
+    let Laid { tasks, met_heat_at, lift_at, serve_at, mut conflicts } =
+        lay_back(plan, worked, kitchen, ready_min, now)?;
     let wanted_lift = plus_minutes(plan.bell, -finishing);
-    let serve_at = plus_minutes(lift_at, finishing);
     let late_min = minutes_between(plan.bell, serve_at).max(0.0).ceil();
     let (ready, too_far) = worked.bands(&plan.name, met_heat_at, lift_at);
-    let tasks = lay(plan, worked, met_heat_at, lift_at, Some(now));
-    let mut conflicts = Vec::new();
+    conflicts.extend(short(plan, kitchen, &tasks, worked.case.voice));
     let remedies = if late_min > 0.0 {
         conflicts.push(Conflict {
             tasks: vec![TaskId::Braise, TaskId::Serve],
@@ -119,6 +121,7 @@ fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> R
     let mut cautions = vec![crate::safety::cooling(voice)];
     cautions.extend(durations.cautions.clone());
     Ok(Sheet {
+        things: taken(plan, kitchen, &tasks),
         start_at: tasks.iter().map(|task| task.start).min().unwrap_or(met_heat_at),
         tasks,
         ready: vec![ready],
@@ -135,26 +138,4 @@ fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> R
         cautions,
         why,
     })
-}
-
-/// The two moments a sheet is laid around.
-pub(crate) struct Timing {
-    /// Minutes over the heat at the certainty asked for.
-    pub ready_min: f64,
-    /// The meat meets the heat.
-    pub met_heat_at: Timestamp,
-    /// The meat is lifted.
-    pub lift_at: Timestamp,
-}
-
-/// Works the two moments back from the bell, or on from `now` when that is too late.
-pub(crate) fn timing(worked: &Worked, plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Timing> {
-    let ready_min = worked
-        .lift_min(plan.certainty(kitchen))
-        .ok_or_else(|| Error::said(Kind::Unsuitable, "forecast", errors::this_heat(), errors::never_tender()))?;
-    let wanted_lift = plus_minutes(plan.bell, -worked.durations.finishing_min());
-    let ideal = floor_minutes(plus_minutes(wanted_lift, -ready_min), 5);
-    let earliest = ceil_minutes(plus_minutes(now, worked.durations.soonest_min()), 5);
-    let met_heat_at = ideal.max(earliest);
-    Ok(Timing { ready_min, met_heat_at, lift_at: wanted_lift.max(plus_minutes(met_heat_at, ready_min)) })
 }

@@ -9,7 +9,7 @@ use crate::finish::{FILM_MM, SauceRequest, path};
 use crate::forecast::{Case, Forecast, come_up_s};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::prepare::{Burner, SearPlan, doubt_share, flour_g, salting, sear, topped_up_l};
+use crate::prepare::{Burner, SearPlan, TopUp, doubt_share, flour_g, poured_on_the_way, salting, sear};
 use crate::safety::Caution;
 
 /// One look at the meat, min.
@@ -19,8 +19,13 @@ const SAUCE_A_HEAD_L: f64 = 0.1;
 const MUCH_MORE: f64 = 1.5;
 /// A sauce that takes no longer is planned to the minute.
 const SHORT_MIN: f64 = 10.0;
+/// Laying dumplings on the liquid, min. Working value.
+pub(super) const DUMPLINGS_IN_MIN: f64 = 3.0;
 /// Less liquid than this is not made into a sauce, L.
 const NO_SAUCE_L: f64 = 0.05;
+
+/// Something that goes in, and minutes to be done.
+pub type Timed = (Addition, f64);
 
 /// Minutes of each task, and the amounts that go with them.
 #[derive(Debug, Clone)]
@@ -53,10 +58,12 @@ pub struct Durations {
     pub fire_min: f64,
     /// Looks at the meat.
     pub looks: usize,
-    /// Seeing to coals or fire over the whole cook, min.
-    pub tending_min: f64,
     /// What goes in before the meat is lifted, and minutes to be done.
-    pub additions: Vec<(Addition, f64)>,
+    pub additions: Vec<Timed>,
+    /// What steams on the skimmed liquid once the meat is out, under a lid that stays shut: starch would hold the fat.
+    pub dumplings: Option<Timed>,
+    /// What is poured in on the way.
+    pub top_ups: Vec<TopUp>,
     /// What is done between opening a pressure pot and lifting the meat.
     pub opened: Option<Opened>,
     /// What softens in the fat before the liquid, what needs longest first.
@@ -151,6 +158,19 @@ fn tonight(people: u32, liquid_l: f64) -> f64 {
     if liquid_l > MUCH_MORE * wanted_l { wanted_l / liquid_l } else { 1.0 }
 }
 
+/// What goes in while it cooks, and what waits for the skimmed liquid: dumplings, where the meat leaves one behind.
+fn later(plan: &Plan, case: &Case, forecast: &Forecast, makes_sauce: bool) -> (Option<Timed>, Vec<Timed>) {
+    if !case.last().medium.way().opens {
+        return (None, Vec::new());
+    }
+    let all = plan.prepare.additions(case, forecast);
+    if !makes_sauce {
+        return (None, all);
+    }
+    let (dumplings, rest): (Vec<_>, Vec<_>) = all.into_iter().partition(|(what, _)| *what == Addition::Dumplings);
+    (dumplings.first().copied(), rest)
+}
+
 impl SauceWork {
     /// Where there is none.
     fn none() -> Self {
@@ -181,15 +201,6 @@ impl SauceWork {
     }
 }
 
-/// Work at the fire over a cook of so many minutes.
-fn tending_min(case: &Case, forecast: &Forecast, cook_min: f64, pit_holds_itself: bool) -> f64 {
-    let each = case.stages.iter().zip(&forecast.stages).map(|(stage, span)| {
-        let minutes = span.to_min.unwrap_or(cook_min).min(cook_min) - span.from_min.unwrap_or(cook_min);
-        stage.medium.way().tending_min(f64::max(0.0, minutes), pit_holds_itself)
-    });
-    each.sum()
-}
-
 impl Durations {
     /// Works them out from a case and its forecast.
     pub fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, forecast: &Forecast) -> Self {
@@ -198,7 +209,8 @@ impl Durations {
         let (salt_g, salting) = salting(case, &plan.prepare);
         let sear = in_pot.then(|| sear(case, &plan.prepare, kitchen)).filter(SearPlan::happens);
         let cook_min = forecast.ready_min.p50.unwrap_or(180.0);
-        let topped_up_l = topped_up_l(case, &forecast.curve, cook_min);
+        let top_ups = poured_on_the_way(case, &forecast.curve, cook_min);
+        let topped_up_l = top_ups.iter().map(|pour| pour.l).sum::<f64>();
         let liquid_left_l = forecast.liquid_left_l.unwrap_or(case.liquid_l) + topped_up_l;
         let liquid_salt_g = forecast.salt_g.unwrap_or(0.0);
         let (fat_l, gelatin_g) = (forecast.fat_l.unwrap_or(0.0), forecast.gelatin_g.unwrap_or(0.0));
@@ -222,6 +234,7 @@ impl Durations {
         } else {
             SauceWork::none()
         };
+        let (dumplings, additions) = later(plan, case, forecast, makes_sauce);
         let come_up_min = (come_up_s(case) / 300.0).ceil() * 5.0;
         let first_heat_min = if way.comes_up { come_up_min } else { 5.0 };
         Self {
@@ -239,8 +252,9 @@ impl Durations {
             preheat_slack_min: if way.hot_later { first_heat_min } else { 0.0 },
             fire_min: way.fire_min,
             looks: way.looks(cook_min),
-            tending_min: tending_min(case, forecast, cook_min, kitchen.pit_holds_itself),
-            additions: if last.opens { plan.prepare.additions(case, forecast) } else { Vec::new() },
+            additions,
+            dumplings,
+            top_ups,
             opened: Opened::of(case, &plan.prepare),
             aromatics: plan.prepare.aromatics(),
             deglazes: plan.prepare.deglazes(),
@@ -278,20 +292,13 @@ impl Durations {
         let opened_min = self.opened.as_ref().map_or(0.0, Opened::min);
         opened_min
             + self.lift_min
-            + f64::max(self.skim_min + self.sauce_min, self.rest_min)
+            + f64::max(self.skim_min + self.dumplings_min() + self.sauce_min, self.rest_min)
             + self.slice_min
             + self.plate_min
     }
 
-    /// At the bench and the pan before the meat meets the heat: pan, batches, aromatics.
-    pub fn lead_min(&self) -> f64 {
-        let pan =
-            self.sear.as_ref().map_or(0.0, |sear| self.heat_pan_min + f64::from(sear.batches) * sear.batch_task_min());
-        pan + self.deglaze_min
-    }
-
-    /// The least time from now to the meat meeting the heat, which itself may have to get hot.
-    pub fn soonest_min(&self) -> f64 {
-        f64::max(self.lead_min(), self.preheat_min.map_or(0.0, |preheat| preheat - self.preheat_slack_min))
+    /// Dumplings put in and steamed, min.
+    fn dumplings_min(&self) -> f64 {
+        self.dumplings.map_or(0.0, |(_, done_min)| DUMPLINGS_IN_MIN + done_min.ceil())
     }
 }

@@ -1,18 +1,32 @@
-//! The cook sheet: one dish worked back from the bell.
+//! The cook sheet: what there is to do, worked back from the bell.
 
 mod back;
+mod broken;
 mod durations;
-mod lay;
+mod hours;
+mod laid;
 mod opened;
 mod remedies;
 mod rounding;
+mod steps;
+mod stock;
 mod tasks;
+mod thing;
+mod things;
 mod worked;
 
-pub(crate) use back::timing;
-pub use back::{Conflict, Sheet, work_back, work_back_and_forecast};
+pub(crate) use back::needed_min;
+pub use back::{Sheet, work_back, work_back_and_forecast};
+pub(crate) use broken::broken_promises;
 pub use durations::Durations;
-pub use lay::{hands_on_min, lay};
+pub(crate) use hours::{Frame, TABLE_WAITS, TakenSpan, problem, taken_spans, tasks};
+pub(crate) use laid::{lay, lay_back, lead_min, nights};
 pub use remedies::Remedy;
-pub use tasks::{Task, TaskId, TaskKind, Window};
+pub(crate) use remedies::{changes_that_help, later_bell};
+pub(crate) use steps::{Steps, set_c, steps};
+pub(crate) use stock::Stock;
+pub use tasks::{Conflict, Task, TaskId, TaskKind, Window};
+pub(crate) use thing::Thing;
+pub use things::{Taken, TakenAs};
+pub(crate) use things::{short, taken};
 pub use worked::{Ready, Worked};

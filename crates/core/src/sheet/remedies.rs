@@ -5,7 +5,7 @@ use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::durations::Durations;
+use super::laid::lay_back;
 use super::rounding::ceil_minutes;
 use super::worked::Worked;
 use crate::bench::Sear;
@@ -52,8 +52,12 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
         })
         .collect();
     found.sort_by_key(|remedy| remedy.plates_at);
-    // A quarter of an hour with some minutes to spare: it must still hold once it has been read and decided.
-    let later_bell = ceil_minutes(plus_minutes(as_is, 10.0), 15);
+    let own = Worked::new(plan, kitchen, &[], None).ok();
+    let later_bell = later_bell(as_is, |bell| {
+        let later = Plan { bell, ..plan.clone() };
+        let decided = plus_minutes(now, TO_DECIDE_MIN);
+        own.as_ref().and_then(|worked| plates_for(&later, worked, kitchen, decided)).is_some_and(|at| at <= bell)
+    });
     found.push(Remedy {
         text: voice.say(say::later_bell()),
         trade: voice.say(say::later_bell_trade()),
@@ -64,13 +68,28 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
     found
 }
 
-/// Plates on the table if it starts now, at the plan's certainty: as the sheet itself works it out.
+/// It must still hold once it has been read and decided, min.
+const TO_DECIDE_MIN: f64 = 5.0;
+/// So many quarters of an hour are looked at for a later bell: a bell in the night may bring nobody their plates.
+const MOST_QUARTERS: u32 = 64;
+
+/// The first whole quarter of an hour, some minutes after plates could come, that can be met.
+pub(crate) fn later_bell(plates: Timestamp, is_met: impl Fn(Timestamp) -> bool) -> Timestamp {
+    let first = ceil_minutes(plus_minutes(plates, 2.0 * TO_DECIDE_MIN), 15);
+    let quarters = (0..MOST_QUARTERS).map(|quarter| plus_minutes(first, 15.0 * f64::from(quarter)));
+    quarters.into_iter().find(|bell| is_met(*bell)).unwrap_or(first)
+}
+
+/// Plates on the table for the plan's bell, as the sheet itself works it out.
+fn plates_for(plan: &Plan, worked: &Worked, kitchen: &Kitchen, now: Timestamp) -> Option<Timestamp> {
+    let ready_min = worked.lift_min(plan.certainty(kitchen))?;
+    lay_back(plan, worked, kitchen, ready_min, now).ok().map(|laid| laid.serve_at)
+}
+
+/// Plates on the table if it starts now, at the plan's certainty.
 fn plates_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Option<Timestamp> {
     let worked = Worked::new(plan, kitchen, &[], None).ok()?;
-    let ready = worked.lift_min(plan.certainty(kitchen))?;
-    let durations: &Durations = &worked.durations;
-    let met_heat = ceil_minutes(plus_minutes(now, durations.soonest_min()), 5);
-    Some(plus_minutes(met_heat, ready + durations.finishing_min()))
+    plates_for(&Plan { bell: now, ..plan.clone() }, &worked, kitchen, now)
 }
 
 /// A change that may help.
@@ -78,6 +97,11 @@ struct Candidate {
     text: Said,
     trade: Said,
     plan: Plan,
+}
+
+/// What may be changed about a plan so that it is done sooner: what, what it costs, and the plan with it.
+pub(crate) fn changes_that_help(plan: &Plan, kitchen: &Kitchen) -> Vec<(Said, Said, Plan)> {
+    candidates(plan, kitchen).into_iter().map(|Candidate { text, trade, plan }| (text, trade, plan)).collect()
 }
 
 fn changed(plan: &Plan, text: Said, trade: Said, change: impl Fn(&mut Plan)) -> Candidate {
@@ -107,7 +131,7 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<Candidate> {
 fn pressed(plan: &Plan, case: &Case, kitchen: &Kitchen) -> Option<Candidate> {
     let first = &case.first().medium;
     let wet = first.is_pot() && !matches!(first, Medium::Pressure { .. });
-    if !wet || case.stages.len() > 1 || !kitchen.kit.contains(&Kit::PressurePot) {
+    if !wet || case.stages.len() > 1 || !kitchen.has(Kit::PressurePot) {
         return None;
     }
     Some(changed(plan, say::press_it(), say::press_it_trade(), |plan| {

@@ -14,8 +14,16 @@ use crate::ways::Lane;
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
 pub enum TaskKind {
+    /// Trimmed, pierced or tied.
+    Trim,
     /// Salting.
     Salt,
+    /// In water that draws salt or what clouds a broth.
+    Soak,
+    /// In a marinade.
+    Marinate,
+    /// Boiled up once and rinsed.
+    Blanch,
     /// Out of the fridge.
     TakeOut,
     /// Something gets hot.
@@ -26,16 +34,28 @@ pub enum TaskKind {
     Sear,
     /// The last step before the heat.
     Deglaze,
+    /// Cooled, and left in the cold.
+    Cool,
     /// The meat meets the heat.
     Simmer,
     /// It goes on by itself.
     Braise,
+    /// The fire is seen to.
+    Tend,
+    /// It is wrapped.
+    Wrap,
+    /// A coat of mop.
+    Mop,
+    /// Liquid is poured in.
+    TopUp,
     /// A look.
     Check,
     /// Something goes in.
     Add,
     /// From one heat to the next.
     Move,
+    /// Pressure falls.
+    Release,
     /// It waits hot.
     Hold,
     /// Out of the heat.
@@ -46,10 +66,36 @@ pub enum TaskKind {
     Skim,
     /// The sauce.
     Sauce,
+    /// What is served beside it.
+    Side,
     /// It is cut up.
     Slice,
     /// To the plates.
     Serve,
+}
+
+impl TaskKind {
+    /// Beside the line of work: that it is done says nothing of what comes before it in the order.
+    pub(crate) fn is_beside(self) -> bool {
+        matches!(
+            self,
+            Self::Check
+                | Self::Add
+                | Self::Move
+                | Self::Rest
+                | Self::Preheat
+                | Self::Tend
+                | Self::Wrap
+                | Self::Mop
+                | Self::TopUp
+                | Self::Side
+        )
+    }
+
+    /// It goes on by itself.
+    pub(crate) fn waits(self) -> bool {
+        matches!(self, Self::Braise | Self::Hold | Self::Rest | Self::Release)
+    }
 }
 
 /// When something may happen.
@@ -64,36 +110,70 @@ pub struct Window {
 /// A task's name in its sheet; other tasks refer to it by this.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord)]
 pub enum TaskId {
-    /// Salting.
+    /// Trimmed.
+    Trim,
+    /// Studded, hatched or pounded.
+    Pierce,
+    /// Tied.
+    Tie,
+    /// Salting, or into the brine.
     Salt,
+    /// Out of the brine.
+    BrineOut,
+    /// Out of the last water.
+    SoakOut,
+    /// Into the marinade.
+    Marinate,
+    /// Turned in it.
+    MarinateTurn,
+    /// Out of it.
+    MarinateOut,
+    /// Rinsed.
+    Rinse,
+    /// For a clear broth: into cold water.
+    ClearSoak,
+    /// Into fresh water.
+    ClearWater,
+    /// Boiled up once.
+    Blanch,
+    /// Meat and pot rinsed.
+    BlanchRinse,
     /// Out of the cold.
     TakeOut,
+    /// A fire is lit, a bath filled, fat melted.
+    Light,
     /// What has to get hot.
     Preheat,
+    /// Turned in flour.
+    Flour,
     /// The pan.
     HeatPan,
-    /// A batch, from 1.
-    Sear(u32),
     /// Aromatics, deglazing, bagging or rubbing.
     Deglaze,
+    /// Cooled in its liquid the day before.
+    Cool,
+    /// Into the cold for the night.
+    IntoCold,
+    /// The night there.
+    Night,
+    /// Out of the cold, its fat lifted off.
+    FromCold,
     /// The meat meets the heat.
     Simmer,
-    /// A stage before the last, from 1.
-    Stage(u32),
-    /// From one stage to the next, from 1.
-    Move(u32),
     /// The last stage, which ends tender.
     Braise,
-    /// A look, from 1.
-    Check(u32),
-    /// Something put in, from 1.
-    Add(u32),
+    /// Wrapped at the stall.
+    Wrap,
+    /// The pressure falls.
+    Release,
     /// Waiting hot.
     Hold,
     /// Out of the heat.
     Lift,
     /// Skimming.
     Skim,
+    /// Dumplings steam on what was skimmed.
+    Dumplings,
     /// The sauce.
     Sauce,
     /// The rest.
@@ -102,34 +182,123 @@ pub enum TaskId {
     Slice,
     /// To the plates.
     Serve,
+    /// A soak's water, from 1.
+    Soak(u32),
+    /// A batch, from 1.
+    Sear(u32),
+    /// What a later stage needs hot, by its number.
+    Warm(u32),
+    /// A stage before the last, from 1.
+    Stage(u32),
+    /// From one stage to the next, from 1.
+    Move(u32),
+    /// The fire seen to, from 1.
+    Tend(u32),
+    /// A coat of mop, from 1.
+    Mop(u32),
+    /// Liquid poured in, from 1.
+    TopUp(u32),
+    /// A look, from 1.
+    Check(u32),
+    /// Something put in, from 1.
+    Add(u32),
+    /// What is served beside it is put on, from 1.
+    Side(u32),
+    /// It cooks.
+    SideCook(u32),
+    /// It is taken off.
+    SideOff(u32),
 }
+
+/// The tasks of which a dish has one.
+const ALONE: [(TaskId, &str); 36] = [
+    (TaskId::Trim, "trim"),
+    (TaskId::Pierce, "pierce"),
+    (TaskId::Tie, "tie"),
+    (TaskId::Salt, "salt"),
+    (TaskId::BrineOut, "brine_out"),
+    (TaskId::SoakOut, "soak_out"),
+    (TaskId::Marinate, "marinate"),
+    (TaskId::MarinateTurn, "marinate_turn"),
+    (TaskId::MarinateOut, "marinate_out"),
+    (TaskId::Rinse, "rinse"),
+    (TaskId::ClearSoak, "clear_soak"),
+    (TaskId::ClearWater, "clear_water"),
+    (TaskId::Blanch, "blanch"),
+    (TaskId::BlanchRinse, "blanch_rinse"),
+    (TaskId::TakeOut, "take_out"),
+    (TaskId::Light, "light"),
+    (TaskId::Preheat, "preheat"),
+    (TaskId::Flour, "flour"),
+    (TaskId::HeatPan, "heat_pan"),
+    (TaskId::Deglaze, "deglaze"),
+    (TaskId::Cool, "cool"),
+    (TaskId::IntoCold, "into_cold"),
+    (TaskId::Night, "night"),
+    (TaskId::FromCold, "from_cold"),
+    (TaskId::Simmer, "simmer"),
+    (TaskId::Braise, "braise"),
+    (TaskId::Wrap, "wrap"),
+    (TaskId::Release, "release"),
+    (TaskId::Hold, "hold"),
+    (TaskId::Lift, "lift"),
+    (TaskId::Skim, "skim"),
+    (TaskId::Dumplings, "dumplings"),
+    (TaskId::Sauce, "sauce"),
+    (TaskId::Rest, "rest"),
+    (TaskId::Slice, "slice"),
+    (TaskId::Serve, "serve"),
+];
+
+/// A task of that number among its like.
+type Numbered = fn(u32) -> TaskId;
+
+/// Those of which it may have several.
+const NUMBERED: [(Numbered, &str); 13] = [
+    (TaskId::Soak, "soak"),
+    (TaskId::Sear, "sear"),
+    (TaskId::Warm, "warm"),
+    (TaskId::Stage, "stage"),
+    (TaskId::Move, "move"),
+    (TaskId::Tend, "tend"),
+    (TaskId::Mop, "mop"),
+    (TaskId::TopUp, "top_up"),
+    (TaskId::Check, "check"),
+    (TaskId::Add, "add"),
+    (TaskId::Side, "side"),
+    (TaskId::SideCook, "side_cook"),
+    (TaskId::SideOff, "side_off"),
+];
 
 impl fmt::Display for TaskId {
     fn fmt(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
-        let (name, number) = match self {
-            Self::Salt => ("salt", None),
-            Self::TakeOut => ("take_out", None),
-            Self::Preheat => ("preheat", None),
-            Self::HeatPan => ("heat_pan", None),
-            Self::Sear(batch) => ("sear", Some(batch)),
-            Self::Deglaze => ("deglaze", None),
-            Self::Simmer => ("simmer", None),
-            Self::Stage(number) => ("stage", Some(number)),
-            Self::Move(number) => ("move", Some(number)),
-            Self::Braise => ("braise", None),
-            Self::Check(number) => ("check", Some(number)),
-            Self::Add(number) => ("add", Some(number)),
-            Self::Hold => ("hold", None),
-            Self::Lift => ("lift", None),
-            Self::Skim => ("skim", None),
-            Self::Sauce => ("sauce", None),
-            Self::Rest => ("rest", None),
-            Self::Slice => ("slice", None),
-            Self::Serve => ("serve", None),
-        };
-        match number {
-            None => formatter.write_str(name),
-            Some(number) => write!(formatter, "{name}_{number}"),
+        if let Some((_, name)) = ALONE.iter().find(|(id, _)| id == self) {
+            return formatter.write_str(name);
+        }
+        let number = self.number();
+        let name = NUMBERED.iter().find(|(make, _)| make(number) == *self).map_or("", |(_, name)| name);
+        write!(formatter, "{name}_{number}")
+    }
+}
+
+impl TaskId {
+    /// Its number among its like; 0 where it has none.
+    pub fn number(self) -> u32 {
+        match self {
+            Self::Soak(number)
+            | Self::Sear(number)
+            | Self::Warm(number)
+            | Self::Stage(number)
+            | Self::Move(number)
+            | Self::Tend(number)
+            | Self::Mop(number)
+            | Self::TopUp(number)
+            | Self::Check(number)
+            | Self::Add(number)
+            | Self::Side(number)
+            | Self::SideCook(number)
+            | Self::SideOff(number) => number,
+            _ => 0,
         }
     }
 }
@@ -148,29 +317,12 @@ impl FromStr for TaskId {
     type Err = NoTask;
 
     fn from_str(text: &str) -> Result<Self, NoTask> {
-        let numbered = text.rsplit_once('_').and_then(|(name, number)| Some((name, number.parse().ok()?)));
-        Ok(match (text, numbered) {
-            ("salt", _) => Self::Salt,
-            ("take_out", _) => Self::TakeOut,
-            ("preheat", _) => Self::Preheat,
-            ("heat_pan", _) => Self::HeatPan,
-            ("deglaze", _) => Self::Deglaze,
-            ("simmer", _) => Self::Simmer,
-            ("braise", _) => Self::Braise,
-            ("hold", _) => Self::Hold,
-            ("lift", _) => Self::Lift,
-            ("skim", _) => Self::Skim,
-            ("sauce", _) => Self::Sauce,
-            ("rest", _) => Self::Rest,
-            ("slice", _) => Self::Slice,
-            ("serve", _) => Self::Serve,
-            (_, Some(("sear", number))) => Self::Sear(number),
-            (_, Some(("stage", number))) => Self::Stage(number),
-            (_, Some(("move", number))) => Self::Move(number),
-            (_, Some(("check", number))) => Self::Check(number),
-            (_, Some(("add", number))) => Self::Add(number),
-            _ => return Err(NoTask),
-        })
+        if let Some((id, _)) = ALONE.iter().find(|(_, name)| *name == text) {
+            return Ok(*id);
+        }
+        let (name, number) = text.rsplit_once('_').ok_or(NoTask)?;
+        let number = number.parse().map_err(|_| NoTask)?;
+        NUMBERED.iter().find(|(_, known)| *known == name).map(|(make, _)| make(number)).ok_or(NoTask)
     }
 }
 
@@ -216,6 +368,16 @@ pub struct Task {
     pub window: Option<Window>,
     /// Cautions at this step.
     pub cautions: Vec<Caution>,
+}
+
+/// Tasks that can't be kept as they are, in words.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Conflict {
+    /// The tasks it concerns.
+    #[schema(value_type = Vec<String>)]
+    pub tasks: Vec<TaskId>,
+    /// What is wrong and what would help.
+    pub text: String,
 }
 
 #[cfg(test)]

@@ -6,6 +6,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::durations::Durations;
+use super::stock::Stock;
 use crate::clock::{Hours, minutes_between, plus_minutes, zone};
 use crate::error::Result;
 use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, update};
@@ -37,7 +38,7 @@ fn usual_night() -> Hours {
 
 /// The hob, or what there is instead.
 fn flame(kitchen: &Kitchen) -> Lane {
-    let has = |kit: Kit| kitchen.kit.contains(&kit);
+    let has = |kit: Kit| kitchen.has(kit);
     match () {
         () if has(Kit::Hob) => Lane::Hob,
         () if has(Kit::Coals) => Lane::Fire,
@@ -62,6 +63,10 @@ pub struct Worked {
     pub asleep: Vec<Hours>,
     /// Where pans and pots stand over a flame.
     pub flame: Lane,
+    /// What there is to work with.
+    pub(crate) stock: Stock,
+    /// Whether a pit needs nobody.
+    pub pit_holds_itself: bool,
 }
 
 impl Worked {
@@ -71,6 +76,7 @@ impl Worked {
     /// # Errors
     /// Names the plan's field that can't be used.
     pub fn new(plan: &Plan, kitchen: &Kitchen, evidence: &[Evidence], look_s: Option<f64>) -> Result<Self> {
+        let plan = &Plan { prepare: plan.bench_in(kitchen), ..plan.clone() };
         let case = plan.resolve(kitchen)?;
         let update = update(&case, evidence, look_s);
         let forecast = describe(&case, Some(update.ensemble.clone()));
@@ -84,6 +90,8 @@ impl Worked {
             zone: zone("zone", &kitchen.zone)?,
             asleep,
             flame: flame(kitchen),
+            stock: Stock::of(kitchen),
+            pit_holds_itself: kitchen.pit_holds_itself(),
         })
     }
 

@@ -194,9 +194,8 @@ impl Way {
         }
     }
 
-    /// Minutes of seeing to the fire in a cook of so many.
-    pub fn tending_min(&self, cook_min: f64, pit_holds_itself: bool) -> f64 {
-        let by_hand = self.tending_by_hand.filter(|_| !pit_holds_itself);
-        by_hand.or(self.tending).map_or(0.0, |tending| (cook_min / tending.every_min).floor() * tending.takes_min)
+    /// What its fire asks for, in a kitchen whose pit holds itself or does not.
+    pub fn tending_now(&self, pit_holds_itself: bool) -> Option<Tending> {
+        self.tending_by_hand.filter(|_| !pit_holds_itself).or(self.tending)
     }
 }

@@ -35,7 +35,7 @@ impl ForecastRequest {
     }
 
     /// The first way that cooks in a pot or crock.
-    pub(super) fn pot_method(&self) -> Option<Method> {
+    pub(crate) fn pot_method(&self) -> Option<Method> {
         let is_pot =
             |method: &Method| !matches!(method, Method::Smoke | Method::WaterBath | Method::Confit | Method::Chill);
         match &self.stages {

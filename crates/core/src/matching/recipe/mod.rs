@@ -95,8 +95,10 @@ pub struct Checked {
     /// Where such pieces land.
     pub lands: Landing,
     /// On the scale of slice to spoon at its end: P10, P50, P90.
+    #[schema(min_items = 3, max_items = 3)]
     pub tenderness: [f64; 3],
     /// Enough and too far for how it is eaten, on the same scale.
+    #[schema(min_items = 2, max_items = 2)]
     pub goal: [f64; 2],
     /// P(just right for how it is eaten).
     pub chance: f64,

@@ -1,0 +1,101 @@
+//! What happened, line by line, as a cook reads it.
+
+use ergastic_words::{Mass, Said, Temperature, Voice, Volume, cook as say};
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use super::event::{Event, Happened, Standing};
+use super::task::CookTask;
+
+/// A line of what happened. What takes a line back or corrects its time has no line of its own.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct LogLine {
+    /// The event as it was logged.
+    pub event: Event,
+    /// When it was: as logged, or as corrected since.
+    pub at: Timestamp,
+    /// Whether that was corrected.
+    pub corrected: bool,
+    /// Taken back.
+    pub undone: bool,
+    /// The event that took it back: taking that back puts it back.
+    pub undone_by: Option<Uuid>,
+    /// What happened.
+    pub words: String,
+    /// What it is called when it is taken back.
+    pub name: String,
+}
+
+/// Something that can be taken back, or put back.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct TakeBack {
+    /// The event to take back: the line itself, or what took it back.
+    pub event: Uuid,
+    /// What it is called.
+    pub name: String,
+}
+
+/// Every line, latest last.
+pub(super) fn lines(events: &[Event], standing: &Standing, tasks: &[CookTask], voice: Voice) -> Vec<LogLine> {
+    let own = |event: &&Event| !matches!(event.happened, Happened::Undone { .. } | Happened::Retimed { .. });
+    let line = |event: &Event| {
+        let corrected = standing.corrected(event.id);
+        let undone_by = standing.undone_by(event.id);
+        LogLine {
+            at: corrected.unwrap_or(event.at),
+            corrected: corrected.is_some(),
+            undone: undone_by.is_some(),
+            undone_by,
+            words: voice.say(words(&event.happened, tasks)),
+            name: voice.say(name(&event.happened, tasks)),
+            event: event.clone(),
+        }
+    };
+    events.iter().filter(own).map(line).collect()
+}
+
+/// The latest line that can be taken back, or put back.
+pub(super) fn last(lines: &[LogLine], undone: bool) -> Option<TakeBack> {
+    let line = lines.iter().rev().find(|line| line.undone == undone)?;
+    Some(TakeBack { event: line.undone_by.unwrap_or(line.event.id), name: line.name.clone() })
+}
+
+/// A task as its sheet calls it; as it was sent where no sheet knows it.
+fn task_name(id: &str, tasks: &[CookTask]) -> Said {
+    let known = tasks.iter().find(|found| found.task.id.to_string() == id);
+    Said::text(known.map_or_else(|| id.replace('_', " "), |found| found.task.what.clone()))
+}
+
+fn words(happened: &Happened, tasks: &[CookTask]) -> Said {
+    match happened {
+        Happened::MetHeat {} => say::met_heat(),
+        Happened::TaskDone { task } => say::task_done(task_name(task, tasks)),
+        Happened::CoreReading { celsius } => say::core_reading(Temperature(*celsius)),
+        Happened::Check { found } => say::checked(found.key()),
+        Happened::Tasted { salt } => say::tasted(salt.key()),
+        Happened::LiquidAdded { litres, .. } => say::liquid_added(Volume(*litres)),
+        Happened::Dipped { litres } => say::dipped(Volume(*litres)),
+        Happened::Weighed { lost_kg } => say::weighed(Mass(*lost_kg)),
+        Happened::Note { text } => Said::text(text.clone()),
+        Happened::Closed { .. } => say::closed(),
+        Happened::Undone { .. } | Happened::Retimed { .. } => Said::nothing(),
+    }
+}
+
+fn name(happened: &Happened, tasks: &[CookTask]) -> Said {
+    match happened {
+        Happened::MetHeat {} => say::met_heat_name(),
+        Happened::TaskDone { task } => say::task_done_name(task_name(task, tasks)),
+        Happened::CoreReading { .. } => say::core_reading_name(),
+        Happened::Check { found } => say::checked_name(found.key()),
+        Happened::Tasted { .. } => say::tasted_name(),
+        Happened::LiquidAdded { .. } => say::liquid_added_name(),
+        Happened::Dipped { .. } => say::dipped_name(),
+        Happened::Weighed { .. } => say::weighed_name(),
+        Happened::Note { .. } => say::note_name(),
+        Happened::Closed { .. } => say::closed_name(),
+        Happened::Undone { .. } | Happened::Retimed { .. } => Said::nothing(),
+    }
+}

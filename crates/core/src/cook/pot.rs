@@ -1,0 +1,111 @@
+//! What stands in the pot at the end, and what a taste of it tells.
+
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::event::Standing;
+use crate::finish::{SaltBelief, SauceRequest, Skim, Taste};
+use crate::heat::pot::Vessel;
+use crate::kitchen::Kitchen;
+use crate::plan::Plan;
+use crate::prepare::Burner;
+use crate::sheet::Worked;
+
+/// Less liquid than this gives no spoonful to taste, L.
+pub(super) const NO_SPOONFUL_L: f64 = 0.02;
+/// A sauce is worked out from this much at the least, L.
+const LEAST_L: f64 = 0.02;
+
+/// What stands in the pot at the end, for the finishing.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct PotNow {
+    /// Liquid without its fat, with what was added, L.
+    pub liquid_l: f64,
+    /// Fat, L.
+    pub fat_l: f64,
+    /// Salt in the liquid, g, corrected by what was tasted.
+    pub salt_g: f64,
+    /// Its doubt, g.
+    pub salt_doubt_g: f64,
+    /// Gelatin in the liquid, g.
+    pub gelatin_g: f64,
+    /// The cooked meat, kg.
+    pub meat_kg: f64,
+    /// Salt in it, g.
+    pub meat_salt_g: f64,
+    /// Flour that came in on it, g.
+    pub dredged_flour_g: f64,
+    /// Share of the liquid that is thickened tonight.
+    pub tonight: f64,
+}
+
+impl PotNow {
+    pub(super) fn of(worked: &Worked, standing: &Standing) -> Self {
+        let durations = &worked.durations;
+        let salt = salt_tasted(worked, standing);
+        Self {
+            // What was really poured in is in the forecast already.
+            liquid_l: f64::max(0.0, durations.liquid_left_l - durations.topped_up_l),
+            fat_l: durations.fat_l,
+            salt_g: salt.grams,
+            salt_doubt_g: salt.doubt_g,
+            gelatin_g: durations.gelatin_g,
+            meat_kg: durations.yield_kg,
+            meat_salt_g: durations.meat_salt_g,
+            dredged_flour_g: durations.dredged_flour_g,
+            tonight: durations.tonight,
+        }
+    }
+}
+
+/// Salt in the liquid at the end, after every taste: what the stock or the rub brought more or less than thought stays in the pot.
+fn salt_tasted(worked: &Worked, standing: &Standing) -> SaltBelief {
+    let durations = &worked.durations;
+    let belief = |grams: f64| SaltBelief { grams, doubt_g: durations.salt_doubt * grams };
+    let mut more_g = 0.0;
+    let mut share = 1.0;
+    for (min, found) in standing.tastes() {
+        let Some(point) = worked.forecast.curve.iter().rev().find(|point| point.min <= min) else { continue };
+        if point.liquid_l < NO_SPOONFUL_L {
+            continue;
+        }
+        let before = belief(point.salt_g);
+        let known = SaltBelief { grams: f64::max(0.0, before.grams + more_g), doubt_g: before.doubt_g * share };
+        let after = known.tasted(found, point.liquid_l);
+        more_g += after.grams - known.grams;
+        share *= after.doubt_g / f64::max(1e-9, known.doubt_g);
+    }
+    let at_end = belief(durations.liquid_salt_g);
+    SaltBelief { grams: f64::max(0.0, at_end.grams + more_g), doubt_g: at_end.doubt_g * share }
+}
+
+impl PotNow {
+    /// What the sauce is worked out from: this pot over its burner, and what the plan wants of it.
+    pub(super) fn sauce(&self, plan: &Plan, kitchen: &Kitchen, worked: &Worked) -> SauceRequest {
+        let burner = Burner::under_pot(&worked.case, &plan.prepare, kitchen);
+        let pot = worked.case.pot();
+        SauceRequest {
+            liquid_l: Some((self.liquid_l.max(LEAST_L) * 100.0).round() / 100.0),
+            fat_l: Some(self.fat_l),
+            fat_mm: None,
+            salt_g: Some(self.salt_g),
+            gelatin_g: Some(self.gelatin_g),
+            vessel: Some(Vessel {
+                diameter_cm: Some((pot.across_m() * 1000.0).round() / 10.0),
+                height_cm: Some((pot.height_m * 1000.0).round() / 10.0),
+                ..Vessel::default()
+            }),
+            hob_w: Some(burner.watts),
+            hob_kind: Some(burner.kind),
+            skim: Skim::default(),
+            taste: Taste::default(),
+            target: plan.target,
+            thickener: plan.thickener,
+            share: Some(self.tonight),
+            units: Some(kitchen.units),
+            meat_kg: Some(self.meat_kg),
+            meat_salt_g: Some(self.meat_salt_g),
+            dredged_flour_g: Some(self.dredged_flour_g),
+        }
+    }
+}

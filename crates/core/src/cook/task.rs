@@ -1,0 +1,31 @@
+//! A task of a cook with what has become of it.
+
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use crate::sheet::Task;
+
+/// What has become of a task.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum TaskState {
+    /// Still to be done.
+    Open,
+    /// Done.
+    Done,
+    /// The work went past it.
+    Passed,
+}
+
+/// A task with its state.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct CookTask {
+    /// The task.
+    pub task: Task,
+    /// What has become of it.
+    pub state: TaskState,
+    /// When it was done.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub done_at: Option<Timestamp>,
+}

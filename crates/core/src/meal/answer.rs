@@ -1,0 +1,199 @@
+//! A meal's sheet.
+
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use serde_with::skip_serializing_none;
+use utoipa::ToSchema;
+
+use crate::forecast::Assumed;
+use crate::plan::Plan;
+use crate::safety::Caution;
+use crate::sheet::{Ready, Taken, TaskId, TaskKind, Window};
+use crate::ways::Lane;
+
+/// One task of a meal.
+#[skip_serializing_none]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct MealTask {
+    /// Unique in the meal: the dish's number and the task's own name.
+    pub id: String,
+    /// The dish.
+    pub dish: String,
+    /// Its number, from 1.
+    pub number: u32,
+    /// The task's name in its dish.
+    #[schema(value_type = String)]
+    pub step: TaskId,
+    /// What to do.
+    pub what: String,
+    /// Why, and what to look for.
+    pub why: String,
+    /// Its kind.
+    pub kind: TaskKind,
+    /// Where.
+    pub lane: Lane,
+    /// What the appliance is set to, °C.
+    pub set_c: Option<f64>,
+    /// From.
+    pub start: Timestamp,
+    /// To.
+    pub end: Timestamp,
+    /// The whole span needs a pair of hands.
+    pub hands_on: bool,
+    /// Whose, where there is more than one pair.
+    pub whose: Option<String>,
+    /// Tasks that come before.
+    pub after: Vec<String>,
+    /// When it may happen, where that is wider than from–to.
+    pub window: Option<Window>,
+    /// The cook has put it there.
+    pub pinned: bool,
+    /// It starts in the hour that the clock shows for the second time that night.
+    pub second_time: bool,
+    /// Cautions at this step.
+    pub cautions: Vec<Caution>,
+}
+
+/// How one dish goes.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct DishHours {
+    /// The dish.
+    pub dish: String,
+    /// Its number, from 1.
+    pub number: u32,
+    /// The first thing to do for it.
+    pub start_at: Timestamp,
+    /// The meat meets the heat.
+    pub met_heat_at: Timestamp,
+    /// It is lifted, and its finishing begins.
+    pub lift_at: Timestamp,
+    /// Plates.
+    pub serve_at: Timestamp,
+    /// The chance it was made for.
+    pub certainty: f64,
+    /// One plain sentence.
+    pub why: String,
+    /// Cautions for the whole cook.
+    pub cautions: Vec<Caution>,
+}
+
+/// Tasks that can't be kept as they are, in words.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct MealConflict {
+    /// The tasks it concerns.
+    pub tasks: Vec<String>,
+    /// What is wrong.
+    pub text: String,
+}
+
+/// Two dishes share an oven: which gave way, by how much, and what that changes.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct GaveWay {
+    /// The dish.
+    pub dish: String,
+    /// Its number, from 1.
+    pub number: u32,
+    /// As it was set, °C.
+    pub from_c: f64,
+    /// As it is set now, °C.
+    pub to_c: f64,
+    /// Minutes that it takes longer; sooner where negative.
+    pub longer_min: f64,
+    /// In words.
+    pub text: String,
+}
+
+/// The clocks change while it cooks.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct ClockChange {
+    /// When.
+    pub at: Timestamp,
+    /// Minutes that they are put forward; back where negative.
+    pub forward_min: f64,
+    /// In words.
+    pub text: String,
+}
+
+/// What a way out changes.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(tag = "what", rename_all = "snake_case", deny_unknown_fields)]
+pub enum WayChange {
+    /// A dish, by its number from 1: its plan with the change made.
+    Dish {
+        /// Which.
+        number: u32,
+        /// The changed plan.
+        plan: Box<Plan>,
+    },
+    /// The bell.
+    Bell {
+        /// Plates on the table.
+        bell: Timestamp,
+    },
+    /// One thing more to work with.
+    Borrow {
+        /// Which kind: hands, pan, burner, oven.
+        thing: String,
+    },
+    /// Up so much longer, and so much sooner.
+    Sleep {
+        /// Minutes of sleep given up at either end.
+        minutes: f64,
+    },
+}
+
+/// Something that could be changed, and where that leads.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct WayOut {
+    /// What to change.
+    pub text: String,
+    /// What it costs.
+    pub trade: String,
+    /// Plates on the table then.
+    pub plates_at: Timestamp,
+    /// Whether that meets the bell with nothing broken.
+    pub meets_bell: bool,
+    /// The change.
+    pub change: WayChange,
+}
+
+/// The whole meal, worked back from its bell.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct MealSheet {
+    /// Everything to do, in time order.
+    pub tasks: Vec<MealTask>,
+    /// How each dish goes.
+    pub dishes: Vec<DishHours>,
+    /// When each dish is tender.
+    pub ready: Vec<Ready>,
+    /// When each goes too far if the heat simply stays on.
+    pub too_far: Vec<Ready>,
+    /// Minutes the plates come after the bell; 0 when it is met.
+    pub late_min: f64,
+    /// What can't be kept.
+    pub conflicts: Vec<MealConflict>,
+    /// What would help, when something can't.
+    pub ways_out: Vec<WayOut>,
+    /// Which dish gave way where an oven is shared.
+    pub gave_way: Vec<GaveWay>,
+    /// The clocks change on the way.
+    pub clock_changes: Vec<ClockChange>,
+    /// The things of the kitchen that each dish takes, and from when to when.
+    pub things: Vec<Taken>,
+    /// The first thing to do.
+    pub start_at: Timestamp,
+    /// Plates on the table: the bell, or later.
+    pub serve_at: Timestamp,
+    /// The bell asked for.
+    pub bell: Timestamp,
+    /// As of.
+    pub now: Timestamp,
+    /// The zone that local times are read in.
+    pub zone: String,
+    /// When nobody is up and there, from the first thing to do to the plates.
+    pub shut: Vec<Window>,
+    /// One plain sentence.
+    pub why: String,
+    /// What was filled in.
+    pub assumed: Vec<Assumed>,
+}

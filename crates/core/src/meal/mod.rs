@@ -1,0 +1,16 @@
+//! A meal: several dishes worked back from one bell, on the hands and things there are.
+
+mod answer;
+mod clocks;
+mod marinate;
+mod request;
+mod sharing;
+mod sheet;
+mod solve;
+mod table;
+mod ways_out;
+
+pub use answer::{ClockChange, DishHours, GaveWay, MealConflict, MealSheet, MealTask, WayChange, WayOut};
+pub use marinate::AskedBench;
+pub use request::{AskedDish, Counts, MOST_DISHES, Pin, Regret, SheetRequest};
+pub use sheet::{meal_of_plans, meal_sheet, meal_sheet_anywhere};

@@ -1,0 +1,82 @@
+//! One oven at one temperature: dishes whose settings are near share it, and one gives way.
+
+use ergastic_words::{Dial, Span, Voice, meal as say};
+
+use super::answer::GaveWay;
+use super::solve::Course;
+use super::table::Table;
+use crate::forecast::Heat;
+use crate::kitchen::Kit;
+use crate::plan::Plan;
+use crate::ways::{HeatSource, Medium, Method};
+
+/// A dish gives way by so much at the most, K. Working value: beyond it, it is another cook.
+const MOST_K: f64 = 30.0;
+
+/// Where a dish stands in the oven at one setting the whole time: that setting, °C.
+fn oven_c(course: &Course) -> Option<f64> {
+    match course.worked.case.stages.as_slice() {
+        [only] => match only.medium {
+            Medium::Oven { set_c, .. } => Some(set_c),
+            _ => None,
+        },
+        _ => None,
+    }
+}
+
+/// The plan at another oven's setting.
+fn set_to(plan: &Plan, celsius: f64) -> Plan {
+    let mut plan = plan.clone();
+    plan.forecast.method.get_or_insert(Method::Braise);
+    let heat = plan.forecast.heat.get_or_insert_with(Heat::default);
+    heat.source = Some(HeatSource::Oven);
+    heat.set_c = Some(celsius);
+    plan
+}
+
+/// Dishes that share an oven.
+pub(super) struct Shared {
+    /// Those that are cooked otherwise for it, by their number from 0.
+    pub changed: Vec<(usize, Course)>,
+    /// What that is, in words.
+    pub gave_way: Vec<GaveWay>,
+}
+
+/// The courses with their oven brought to one setting, where that can be and there are not ovens enough; which of them gave way.
+/// The setting is that of the dish with most meat, so that the least is changed.
+pub(super) fn shared(table: &Table, courses: &[Course]) -> Option<Shared> {
+    let ovens = table.kitchen.ovens.iter().filter(|oven| !oven.lent).count();
+    if ovens == 0 || !table.kitchen.has(Kit::Oven) {
+        return None;
+    }
+    let set: Vec<(usize, f64)> =
+        courses.iter().enumerate().filter_map(|(i, course)| Some((i, oven_c(course)?))).collect();
+    let mut distinct: Vec<i64> = set.iter().map(|(_, celsius)| (celsius * 10.0) as i64).collect();
+    distinct.sort_unstable();
+    distinct.dedup();
+    if distinct.len() <= ovens {
+        return None;
+    }
+    let kg = |i: usize| courses[i].worked.case.mass_kg;
+    let (leader, lead_c) = set.iter().copied().max_by(|a, b| kg(a.0).total_cmp(&kg(b.0)))?;
+    let voice = table.voice();
+    let (mut changed, mut gave_way) = (Vec::new(), Vec::new());
+    for (i, celsius) in set {
+        if i == leader || (celsius - lead_c).abs() < 0.5 || (celsius - lead_c).abs() > MOST_K {
+            continue;
+        }
+        let Ok(course) = Course::of(&set_to(&courses[i].plan, lead_c), table) else { continue };
+        gave_way.push(told(i, &courses[i], &course, (celsius, lead_c), voice));
+        changed.push((i, course));
+    }
+    (!changed.is_empty()).then_some(Shared { changed, gave_way })
+}
+
+fn told(i: usize, before: &Course, after: &Course, (from_c, to_c): (f64, f64), voice: Voice) -> GaveWay {
+    let longer_min = after.ready_min - before.ready_min;
+    let dish = ergastic_words::Said::text(before.plan.name.clone());
+    let (from, to, by) = (Dial(from_c), Dial(to_c), Span(longer_min.abs()));
+    let said =
+        if longer_min >= 0.0 { say::gave_way_longer(dish, from, to, by) } else { say::gave_way(dish, from, to, by) };
+    GaveWay { dish: before.plan.name.clone(), number: i as u32 + 1, from_c, to_c, longer_min, text: voice.say(said) }
+}

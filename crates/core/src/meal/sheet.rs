@@ -1,0 +1,224 @@
+//! The whole of it: a request in, a meal's sheet out.
+
+use ergastic_words::{Said, Share, Span, meal as say, sheet as told};
+use jiff::Timestamp;
+
+use super::answer::{DishHours, MealConflict, MealSheet, MealTask};
+use super::clocks::{changes, second_time};
+use super::request::SheetRequest;
+use super::sharing::{Shared, shared};
+use super::solve::{Course, FEW_TRIES, Otherwise, Placed, TRIES, begins, courses, place};
+use super::table::Table;
+use super::ways_out::ways_out;
+use crate::clock::minutes_between;
+use crate::error::Result;
+use crate::kitchen::Kitchen;
+use crate::plan::Plan;
+use crate::sheet::{Conflict, Task, TaskId, Window, broken_promises, set_c, short, taken};
+
+/// What a degree costs by which a dish gives way, in minutes of guests. Working value.
+const A_DEGREE: f64 = 0.5;
+
+/// Works a meal back from its bell in a kitchen.
+///
+/// # Errors
+/// Names the field that can't be used.
+pub fn meal_sheet(request: &SheetRequest, kitchen: &Kitchen, now: Timestamp) -> Result<MealSheet> {
+    worked_back(&Table::lay(request, kitchen, now)?)
+}
+
+/// The same in a kitchen that nobody has described.
+///
+/// # Errors
+/// Names the field that can't be used.
+pub fn meal_sheet_anywhere(request: &SheetRequest, now: Timestamp) -> Result<MealSheet> {
+    worked_back(&Table::lay_anywhere(request, now)?)
+}
+
+/// Works the dishes of one meal back from their bell; `before` are other meals, in the order in which they have their choice of hands
+/// and things.
+///
+/// # Errors
+/// Names the field that can't be used.
+pub fn meal_of_plans(plans: &[Plan], before: &[Vec<Plan>], kitchen: &Kitchen, now: Timestamp) -> Result<MealSheet> {
+    let mut table = Table::of_plans(plans, kitchen, now)?;
+    let mut taken = Vec::new();
+    for other in before {
+        // Another meal that can't be cooked hinders this one in nothing.
+        let Ok(theirs) = Table::of_plans(other, kitchen, now) else { continue };
+        let theirs = Table { taken: std::mem::take(&mut taken), ..theirs };
+        let placed = courses(&theirs).and_then(|own| {
+            let own: Vec<&Course> = own.iter().collect();
+            place(&theirs, &own, Otherwise::default(), FEW_TRIES)
+        });
+        taken = placed.map_or(theirs.taken, |placed| placed.takes);
+    }
+    table.taken = taken;
+    worked_back(&table)
+}
+
+fn worked_back(table: &Table) -> Result<MealSheet> {
+    let own = courses(table)?;
+    let as_asked: Vec<&Course> = own.iter().collect();
+    let mut placed = place(table, &as_asked, Otherwise::default(), TRIES)?;
+    let mut chosen = as_asked;
+    let mut gave_way = Vec::new();
+    let given = shared(table, &own);
+    if let Some(Shared { changed, gave_way: gave }) = &given {
+        let with: Vec<&Course> = (0..own.len())
+            .map(|i| changed.iter().find(|(at, _)| *at == i).map_or(&own[i], |(_, course)| course))
+            .collect();
+        let tried = place(table, &with, Otherwise::default(), TRIES)?;
+        let degrees: f64 = gave.iter().map(|gave| (gave.to_c - gave.from_c).abs()).sum();
+        if tried.placing.cost + A_DEGREE * degrees < placed.placing.cost {
+            (placed, chosen, gave_way) = (tried, with, gave.clone());
+        }
+    }
+    let dishes: Vec<Vec<Task>> = chosen.iter().enumerate().map(|(i, course)| placed.tasks(course, i)).collect();
+    Ok(answer(table, &chosen, &placed, &dishes, gave_way))
+}
+
+fn answer(
+    table: &Table,
+    courses: &[&Course],
+    placed: &Placed,
+    dishes: &[Vec<Task>],
+    gave_way: Vec<super::answer::GaveWay>,
+) -> MealSheet {
+    let voice = table.voice();
+    let serve_at = placed.serve_at();
+    let start_at = dishes.iter().flatten().map(|task| task.start).min().unwrap_or(serve_at);
+    let clock_changes = changes(&table.zone, start_at.min(table.now), serve_at, voice);
+    let mut tasks: Vec<MealTask> = Vec::new();
+    for (i, (course, list)) in courses.iter().zip(dishes).enumerate() {
+        let id = |task: TaskId| format!("{}-{task}", i + 1);
+        let pinned = |task: TaskId| table.pins.iter().any(|(pin, _)| *pin == id(task));
+        tasks.extend(list.iter().map(|task| MealTask {
+            id: id(task.id),
+            dish: task.dish.clone(),
+            number: i as u32 + 1,
+            step: task.id,
+            what: task.what.clone(),
+            why: task.why.clone(),
+            kind: task.kind,
+            lane: task.lane,
+            set_c: set_c(&course.worked, task),
+            start: task.start,
+            end: task.end,
+            hands_on: task.hands_on,
+            whose: None,
+            after: task.after.iter().map(|before| id(*before)).collect(),
+            window: task.window,
+            pinned: pinned(task.id),
+            second_time: second_time(&clock_changes, task.start),
+            cautions: task.cautions.clone(),
+        }));
+    }
+    tasks.sort_by_key(|task| (task.start, task.kind, task.number, task.step));
+    whose(&mut tasks, table);
+    let bands: Vec<_> = courses.iter().zip(dishes).map(|(course, list)| band(course, list, serve_at)).collect();
+    let hours =
+        courses.iter().zip(dishes).enumerate().map(|(i, (course, list))| hours(table, i, course, list, serve_at));
+    let late_min = f64::from(placed.placing.late.max(0));
+    let shut = placed.frame.shut.iter().filter(|away| away.end > start_at && away.begin < serve_at);
+    let things = courses.iter().zip(dishes).flat_map(|(course, list)| taken(&course.plan, &table.kitchen, list));
+    let why = match (late_min > 0.0, courses.len()) {
+        (true, _) => say::why_late(Span(late_min)),
+        (false, 1) => say::why_one(Share(table.certainty[0])),
+        (false, many) => say::why(many as u32, Share(table.certainty.iter().copied().fold(1.0, f64::min))),
+    };
+    MealSheet {
+        dishes: hours.collect(),
+        ready: bands.iter().map(|(ready, _)| ready.clone()).collect(),
+        too_far: bands.into_iter().map(|(_, too_far)| too_far).collect(),
+        late_min,
+        conflicts: conflicts(table, courses, placed, dishes),
+        ways_out: ways_out(table, courses, placed),
+        gave_way,
+        clock_changes,
+        things: things.collect(),
+        start_at,
+        serve_at,
+        bell: table.bell,
+        now: table.now,
+        zone: table.kitchen.zone.clone(),
+        shut: shut.map(|away| Window { from: away.begin, to: away.end }).collect(),
+        why: voice.say(why),
+        assumed: table.assumed.clone(),
+        tasks,
+    }
+}
+
+/// Who does what, where there are several pairs of hands: each goes on with the dish they were at, if they are free.
+fn whose(tasks: &mut [MealTask], table: &Table) {
+    let hands: Vec<_> =
+        table.kitchen.hands.iter().filter(|hands| !hands.lent).map(|hands| hands.name.clone()).collect();
+    if hands.len() < 2 {
+        return;
+    }
+    let mut free = vec![(Timestamp::MIN, 0); hands.len()];
+    for task in tasks.iter_mut().filter(|task| task.hands_on) {
+        let able = |at: &usize| free[*at].0 <= task.start;
+        let same = (0..hands.len()).filter(able).find(|at| free[*at].1 == task.number);
+        let Some(who) = same.or_else(|| (0..hands.len()).find(able)) else { continue };
+        free[who] = (task.end, task.number);
+        task.whose = Some(hands[who].clone());
+    }
+}
+
+/// When a dish is tender, and when it goes too far.
+fn band(course: &Course, list: &[Task], serve_at: Timestamp) -> (crate::sheet::Ready, crate::sheet::Ready) {
+    let met = begins(list, TaskId::Simmer).unwrap_or(serve_at);
+    let lift = begins(list, course.steps.lifted()).unwrap_or(serve_at);
+    course.worked.bands(&course.plan.name, met, lift)
+}
+
+fn hours(table: &Table, i: usize, course: &Course, list: &[Task], serve_at: Timestamp) -> DishHours {
+    let finishing_min = course.worked.durations.finishing_min();
+    let certainty = table.certainty[i];
+    let why = told::why(Share(certainty), Span(course.ready_min), Span(finishing_min));
+    let mut cautions = vec![crate::safety::cooling(course.worked.case.voice)];
+    cautions.extend(course.worked.durations.cautions.clone());
+    DishHours {
+        dish: course.plan.name.clone(),
+        number: i as u32 + 1,
+        start_at: list.iter().map(|task| task.start).min().unwrap_or(serve_at),
+        met_heat_at: begins(list, TaskId::Simmer).unwrap_or(serve_at),
+        lift_at: begins(list, course.steps.lifted()).unwrap_or(serve_at),
+        serve_at,
+        certainty,
+        why: course.worked.case.voice.say(why),
+        cautions,
+    }
+}
+
+/// What can't be kept, in words: promises of the placing, things that are lent out, a time of the cook's own that is too short, the bell.
+fn conflicts(table: &Table, courses: &[&Course], placed: &Placed, dishes: &[Vec<Task>]) -> Vec<MealConflict> {
+    let voice = table.voice();
+    let asked: Vec<_> = courses.iter().map(|course| (&course.steps, course.plan.name.as_str())).collect();
+    let mut found: Vec<MealConflict> = broken_promises(&asked, &placed.placing, voice, &placed.firsts)
+        .into_iter()
+        .map(|(ids, text)| MealConflict {
+            tasks: ids.into_iter().map(|(dish, id)| format!("{}-{id}", dish + 1)).collect(),
+            text,
+        })
+        .collect();
+    for (i, (course, list)) in courses.iter().zip(dishes).enumerate() {
+        let mut add = |conflict: Conflict| {
+            let tasks = conflict.tasks.iter().map(|id| format!("{}-{id}", i + 1)).collect();
+            let named = say::of_dish(Said::text(course.plan.name.clone()), Said::text(conflict.text.clone()));
+            let text = if courses.len() > 1 { voice.say(named) } else { conflict.text };
+            found.push(MealConflict { tasks, text });
+        };
+        short(&course.plan, &table.kitchen, list, voice).into_iter().for_each(&mut add);
+        if let Some(own) = course.worked.forecast.own_time.as_ref().filter(|own| own.chance < table.certainty[i]) {
+            add(Conflict { tasks: vec![TaskId::Braise], text: own.text.clone() });
+        }
+    }
+    let late = minutes_between(table.bell, placed.serve_at());
+    if late > 0.0 {
+        let serves = (1..=courses.len()).map(|number| format!("{number}-{}", TaskId::Serve));
+        found.push(MealConflict { tasks: serves.collect(), text: voice.say(say::late(Span(late))) });
+    }
+    found
+}

@@ -1,0 +1,89 @@
+//! When a meal can't be kept: what would help, each really worked out.
+
+use ergastic_words::{Said, Span, meal as say};
+
+use super::answer::{WayChange, WayOut};
+use super::solve::{Course, FEW_TRIES, Otherwise, Placed, place};
+use super::table::Table;
+use crate::clock::{minutes_between, plus_minutes};
+use crate::sheet::{Thing, changes_that_help, later_bell};
+
+/// Sleep that is borrowed, min.
+const BORROWED_SLEEP_MIN: f64 = 60.0;
+/// What helps by less is not told, min.
+const HELPS_FROM_MIN: f64 = 10.0;
+/// It must still hold once it has been read and decided, min.
+const TO_DECIDE_MIN: f64 = 5.0;
+/// So many are told, beside a later bell.
+const MOST_TOLD: usize = 4;
+
+/// What would help, the best first; nothing where nothing is amiss.
+pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> Vec<WayOut> {
+    let amiss = placed.placing.late > 0 || !placed.placing.broken.is_empty();
+    if !amiss {
+        return Vec::new();
+    }
+    let voice = table.voice();
+    let mut found = Vec::new();
+    let mut told = |text: Said, trade: Said, tried: Option<Placed>, change: WayChange| {
+        let Some(tried) = tried else { return };
+        let sooner = minutes_between(tried.serve_at(), placed.serve_at());
+        let fewer = placed.placing.broken.len() as i64 - tried.placing.broken.len() as i64;
+        if sooner < HELPS_FROM_MIN && (fewer <= 0 || sooner < 0.0) {
+            return;
+        }
+        found.push((
+            tried.placing.cost,
+            WayOut {
+                text: voice.say(text),
+                trade: voice.say(trade),
+                plates_at: tried.serve_at(),
+                meets_bell: tried.placing.late <= 0 && tried.placing.broken.is_empty(),
+                change,
+            },
+        ));
+    };
+    for (i, course) in courses.iter().enumerate() {
+        for (text, trade, plan) in changes_that_help(&course.plan, &table.kitchen) {
+            let Ok(changed) = Course::of(&plan, table) else { continue };
+            let mut with: Vec<&Course> = courses.to_vec();
+            with[i] = &changed;
+            let tried = place(table, &with, Otherwise::default(), FEW_TRIES).ok();
+            let text = if courses.len() > 1 { say::for_dish(Said::text(course.plan.name.clone()), text) } else { text };
+            told(text, trade, tried, WayChange::Dish { number: i as u32 + 1, plan: Box::new(plan) });
+        }
+    }
+    let more = |thing| Otherwise { more: Some(thing), ..Otherwise::default() };
+    let borrowed = [
+        (Thing::Hands, say::more_hands(), say::more_hands_trade()),
+        (Thing::Pan, say::second_pan(), say::second_pan_trade()),
+        (Thing::Burner, say::more_burners(), say::more_burners_trade()),
+        (Thing::Oven, say::more_ovens(), say::more_ovens_trade()),
+    ];
+    for (thing, text, trade) in borrowed {
+        let tried = place(table, courses, more(thing), FEW_TRIES).ok();
+        told(text, trade, tried, WayChange::Borrow { thing: thing.key().into() });
+    }
+    if !table.asleep.is_empty() {
+        let up = Otherwise { up_min: BORROWED_SLEEP_MIN, ..Otherwise::default() };
+        let tried = place(table, courses, up, FEW_TRIES).ok();
+        let text = say::less_sleep(Span(BORROWED_SLEEP_MIN));
+        told(text, say::less_sleep_trade(), tried, WayChange::Sleep { minutes: BORROWED_SLEEP_MIN });
+    }
+    found.sort_by(|a, b| a.0.total_cmp(&b.0));
+    let mut ways: Vec<WayOut> = found.into_iter().map(|(_, way)| way).take(MOST_TOLD).collect();
+    if placed.placing.late > 0 {
+        let bell = later_bell(placed.serve_at(), |bell| {
+            let later = Table { bell, now: plus_minutes(table.now, TO_DECIDE_MIN), ..table.clone() };
+            place(&later, courses, Otherwise::default(), 0).is_ok_and(|tried| tried.placing.late == 0)
+        });
+        ways.push(WayOut {
+            text: voice.say(ergastic_words::sheet::later_bell()),
+            trade: voice.say(ergastic_words::sheet::later_bell_trade()),
+            plates_at: bell,
+            meets_bell: false,
+            change: WayChange::Bell { bell },
+        });
+    }
+    ways
+}

@@ -1,0 +1,128 @@
+//! One dish placed by itself: from its bell back, or around what a cook has done.
+
+use jiff::Timestamp;
+
+use super::broken::broken_promises;
+use super::hours::{Frame, TABLE_WAITS, problem, tasks};
+use super::steps::{Steps, steps};
+use super::tasks::{Conflict, Task, TaskId};
+use super::worked::Worked;
+use crate::clock::{Stretch, minutes_between, plus_minutes, spans};
+use crate::error::Result;
+use crate::kitchen::Kitchen;
+use crate::plan::Plan;
+use crate::schedule::{Placed, solve};
+
+/// A sheet is laid over so many days before its bell at the most, min.
+const FURTHEST_MIN: f64 = 8.0 * 1440.0;
+
+/// The last hour before bed is nobody's for the board, min.
+const BEFORE_BED_MIN: f64 = 60.0;
+
+/// One dish with its hours.
+pub(crate) struct Laid {
+    pub tasks: Vec<Task>,
+    /// The meat meets the heat.
+    pub met_heat_at: Timestamp,
+    /// The meat is lifted.
+    pub lift_at: Timestamp,
+    /// Plates on the table.
+    pub serve_at: Timestamp,
+    /// What can't be kept.
+    pub conflicts: Vec<Conflict>,
+}
+
+/// Nights that are kept away from by choice. Hours that can't be read hinder nobody: a kitchen is saved with good ones.
+pub(crate) fn nights(worked: &Worked, around: Timestamp) -> Vec<Stretch> {
+    let (from, to) = (plus_minutes(around, -FURTHEST_MIN), plus_minutes(around, 1440.0));
+    let nights = spans("asleep", &worked.asleep, from, to, &worked.zone).unwrap_or_default();
+    nights.into_iter().map(|night| Stretch { begin: plus_minutes(night.begin, -BEFORE_BED_MIN), ..night }).collect()
+}
+
+/// Places a dish for its bell, which is late where that can't be.
+///
+/// # Errors
+/// Names the hours that can't be read.
+pub(crate) fn lay_back(
+    plan: &Plan,
+    worked: &Worked,
+    kitchen: &Kitchen,
+    ready_min: f64,
+    now: Timestamp,
+) -> Result<Laid> {
+    let asked = steps(plan, worked, ready_min);
+    let (from, to) = (plus_minutes(plan.bell, -FURTHEST_MIN), plus_minutes(plan.bell.max(now), 4.0 * 1440.0));
+    let frame = Frame {
+        bell: plan.bell,
+        now: Some(now),
+        stock: worked.stock,
+        shut: spans("asleep", &kitchen.asleep, from, to, &worked.zone)?,
+        nights: nights(worked, plan.bell),
+        late_price: Some(TABLE_WAITS),
+        fixed: Vec::new(),
+        taken: Vec::new(),
+    };
+    let placing = solve(&problem(&[&asked], &frame), 0);
+    let tasks = tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice);
+    let start = |id| tasks.iter().find(|task| task.id == id).map(|task| task.start);
+    let serve_at = plus_minutes(plan.bell, f64::from(placing.late));
+    let broken = broken_promises(&[(&asked, &plan.name)], &placing, worked.case.voice, &[0]);
+    let conflicts =
+        broken.into_iter().map(|(ids, text)| Conflict { tasks: ids.into_iter().map(|(_, id)| id).collect(), text });
+    let conflicts = conflicts.collect();
+    Ok(Laid {
+        met_heat_at: start(TaskId::Simmer).unwrap_or(serve_at),
+        lift_at: start(asked.lifted()).unwrap_or(serve_at),
+        serve_at,
+        conflicts,
+        tasks,
+    })
+}
+
+/// Places a dish around the two moments that are known of it: the meat meets the heat, and is lifted. Nothing before `not_before`
+/// where that can be helped.
+pub(crate) fn lay(
+    plan: &Plan,
+    worked: &Worked,
+    met_heat: Timestamp,
+    lift_at: Timestamp,
+    not_before: Option<Timestamp>,
+) -> Vec<Task> {
+    let asked = steps(plan, worked, minutes_between(met_heat, lift_at).max(0.0));
+    let frame = Frame {
+        bell: plus_minutes(lift_at, worked.durations.finishing_min()),
+        now: not_before,
+        stock: worked.stock,
+        shut: Vec::new(),
+        nights: nights(worked, lift_at),
+        late_price: None,
+        fixed: vec![(0, TaskId::Simmer, met_heat), (0, asked.lifted(), lift_at)],
+        taken: Vec::new(),
+    };
+    let placing = solve(&problem(&[&asked], &frame), 0);
+    tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice)
+}
+
+/// Minutes from the first thing that has to be done to the meat meeting the heat, where nothing hinders.
+pub(crate) fn lead_min(asked: &Steps, worked: &Worked) -> f64 {
+    let frame = Frame {
+        bell: Timestamp::UNIX_EPOCH,
+        now: Some(Timestamp::UNIX_EPOCH),
+        stock: worked.stock,
+        shut: Vec::new(),
+        nights: Vec::new(),
+        late_price: Some(TABLE_WAITS),
+        fixed: Vec::new(),
+        taken: Vec::new(),
+    };
+    let mut problem = problem(&[asked], &frame);
+    for job in &mut problem.jobs {
+        job.grid = None;
+    }
+    let placing = solve(&problem, 0);
+    let met = asked.blocks.iter().zip(&placing.jobs).find_map(|(block, placed)| {
+        let Placed::At(at) = placed else { return None };
+        block.step(TaskId::Simmer).map(|step| at + step.at)
+    });
+    f64::from(met.unwrap_or(0).max(0))
+}

@@ -1,0 +1,160 @@
+//! From lifting the meat to plates on the table.
+
+use ergastic_words::{Join, Length, Mass, Minutes, Said, Volume, sheet as say};
+
+use super::step::{Block, Moment, Step, Steps, Stretch, Wait, Where, whole};
+use super::words;
+use super::words::BackInto;
+use crate::bench::Level;
+use crate::finish::Target;
+use crate::plan::Plan;
+use crate::safety;
+use crate::schedule::Minute;
+use crate::sheet::durations::DUMPLINGS_IN_MIN;
+use crate::sheet::tasks::{TaskId, TaskKind};
+use crate::sheet::thing::Thing;
+use crate::sheet::worked::Worked;
+use crate::ways::{Lane, Medium, tasks};
+
+/// A sauce that takes no longer keeps the hands at the pot, min.
+const STIRRED_MIN: f64 = 15.0;
+/// What a minute costs that the sauce waits for the knife, what is cut for the plate, and a plate for the table; and minutes that are
+/// borne. The nearer to the plate the dearer. Working values.
+const SAUCE_WAITS: (f64, Minute) = (0.8, 60);
+const CUT_WAITS: (f64, Minute) = (1.5, 25);
+
+/// The finishing; its first step.
+pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Worked) -> TaskId {
+    let (case, durations) = (&worked.case, &worked.durations);
+    let mut block = Vec::new();
+    let mut at = opened(&mut block, worked);
+    let opens = !block.is_empty();
+    let said = tasks::lift(&case.last().medium, opens, &durations.take_out);
+    let lift = Step::new(TaskId::Lift, TaskKind::Lift, Lane::Hands, said, whole(durations.lift_min)).at(at);
+    let before = block.last().map_or(vec![TaskId::Hold, TaskId::Release, TaskId::Braise], |step: &Step| vec![step.id]);
+    at += lift.len;
+    let lifted_at = at;
+    block.push(lift.after(before));
+    if durations.has_sauce() {
+        at = sauce(&mut block, worked, at);
+    }
+    let first = block[0].id;
+    let last = block.last().map_or(TaskId::Lift, |step| step.id);
+    let rest = whole(durations.rest_min);
+    let waits = Wait {
+        least: (rest - (at - lifted_at)).max(0),
+        said: true,
+        ..Wait::until(TaskId::Slice, SAUCE_WAITS.0, SAUCE_WAITS.1)
+    };
+    let mut finishing = Block::new(block, Where::Before(vec![waits]));
+    let pot_on_a_burner = durations.has_sauce() && !matches!(case.last().medium, Medium::Pressure { .. });
+    if pot_on_a_burner {
+        let from = if durations.skim_min > 0.0 { TaskId::Skim } else { TaskId::Sauce };
+        finishing.takes.push((Thing::Burner, 0, from, TaskId::Sauce));
+    }
+    steps.blocks.push(finishing);
+    let after = if durations.rest_min > 0.0 { vec![TaskId::Rest, last] } else { vec![last] };
+    rest_stretch(steps, worked);
+    let (what, why) = words::cut_up(case.main().eaten_as, back_into(plan, worked));
+    let slice = Step::new(TaskId::Slice, TaskKind::Slice, Lane::Board, (what, why), whole(durations.slice_min));
+    let place = Where::Before(vec![Wait { said: true, ..Wait::until(TaskId::Serve, CUT_WAITS.0, CUT_WAITS.1) }]);
+    steps.blocks.push(Block::new(vec![slice.after(after)], place));
+    let grams = Mass(durations.yield_kg / f64::from(plan.people));
+    let said = (say::serve(plan.people, grams), say::serve_why());
+    let serve = Step::new(TaskId::Serve, TaskKind::Serve, Lane::Hands, said, whole(durations.plate_min));
+    steps.blocks.push(Block::new(vec![serve.after([TaskId::Slice])], Where::Bell));
+    first
+}
+
+fn back_into(plan: &Plan, worked: &Worked) -> BackInto {
+    match (worked.durations.has_sauce(), plan.target) {
+        (false, _) => BackInto::Nothing,
+        (true, Target::Broth) => BackInto::Broth,
+        (true, _) if plan.prepare.level == Some(Level::Soup) => BackInto::Broth,
+        (true, _) => BackInto::Sauce,
+    }
+}
+
+/// A pressure pot in two goes: what would have been mush, and when the meat is lifted after it.
+fn opened(block: &mut Vec<Step>, worked: &Worked) -> Minute {
+    let Some(opened) = &worked.durations.opened else { return 0 };
+    let mut at = 0;
+    let mut before = vec![TaskId::Hold, TaskId::Release, TaskId::Braise];
+    let stages = worked.case.stages.len() as u32;
+    for (number, (things, closed, hands_min, alone_min)) in (1..).zip(opened.goes()) {
+        let names = Said::list(things.iter().map(|what| what.name_and_cut()), Join::And);
+        let what = if number == 1 { say::open_and_add(names) } else { say::add(names) };
+        let said = (what, say::open_and_add_why());
+        let id = TaskId::Add(number);
+        let step = Step::new(id, TaskKind::Add, Lane::Hands, said, whole(hands_min)).at(at);
+        at += step.len;
+        block.push(step.after(before).minding([safety::pressure_lid(worked.case.voice)]));
+        let signs = Said::list(things.iter().map(|what| what.sign()), Join::Semicolons);
+        let said = match closed {
+            true => (say::closed_again(Minutes(opened.pressed_min())), say::closed_again_why()),
+            false => (say::simmer_open(Minutes(alone_min)), say::simmer_open_why(signs)),
+        };
+        let cooks = TaskId::Stage(stages + number);
+        let step = Step::new(cooks, TaskKind::Braise, Lane::PressurePot, said, whole(alone_min)).alone().at(at);
+        at += step.len;
+        block.push(step.after([id]));
+        before = vec![cooks];
+    }
+    at
+}
+
+/// The meat rests while the sauce is made, where rest helps.
+fn rest_stretch(steps: &mut Steps, worked: &Worked) {
+    if worked.durations.rest_min <= 0.0 {
+        return;
+    }
+    steps.stretches.push(Stretch {
+        id: TaskId::Rest,
+        kind: TaskKind::Rest,
+        lane: Lane::Board,
+        what: say::rest(),
+        why: tasks::rest(&worked.case.last().medium, worked.case.main().eaten_as),
+        from: Moment::End(TaskId::Lift),
+        to: Moment::Start(TaskId::Slice, 0),
+        until: None,
+        least: 1,
+        after: vec![TaskId::Lift],
+        over: None,
+        cautions: Vec::new(),
+    });
+}
+
+/// Skimming, dumplings on what was skimmed, and what the liquid becomes.
+fn sauce(block: &mut Vec<Step>, worked: &Worked, mut at: Minute) -> Minute {
+    let durations = &worked.durations;
+    let fat_mm = durations.fat_l / worked.case.pot().floor_m2;
+    let mut before = TaskId::Lift;
+    if durations.skim_min > 0.0 {
+        let said = (say::skim(Volume(durations.fat_l), Length(fat_mm)), say::skim_why());
+        let step = Step::new(TaskId::Skim, TaskKind::Skim, Lane::Hob, said, whole(durations.skim_min)).at(at);
+        at += step.len;
+        block.push(step.after([before]));
+        before = TaskId::Skim;
+    }
+    let dumplings = durations.additions.len() as u32 + 1;
+    if let Some((what, done_min)) = &durations.dumplings {
+        let id = TaskId::Add(dumplings);
+        let said = (say::dumplings(what.name_and_cut()), say::dumplings_why());
+        let step = Step::new(id, TaskKind::Add, Lane::Hob, said, whole(DUMPLINGS_IN_MIN)).at(at);
+        at += step.len;
+        block.push(step.after([before]));
+        let said = (say::dumplings_steam(Minutes(done_min.ceil())), say::simmer_open_why(what.sign()));
+        let cooks = TaskId::Dumplings;
+        let step = Step::new(cooks, TaskKind::Braise, Lane::Hob, said, whole(*done_min)).alone().at(at);
+        at += step.len;
+        block.push(step.after([id]));
+        before = cooks;
+    }
+    let said = (durations.sauce_making.clone(), say::sauce_why());
+    let step = Step::new(TaskId::Sauce, TaskKind::Sauce, Lane::Hob, said, whole(durations.sauce_min)).at(at);
+    // A long reduction is stirred now and then.
+    let step = if durations.sauce_min <= STIRRED_MIN { step } else { step.watched() };
+    at += step.len;
+    block.push(step.after([before]));
+    at
+}

@@ -1,0 +1,340 @@
+//! From the meat meeting the heat to the hold: what gets hot beforehand, stages and the moves between them.
+
+use ergastic_words::{Join, Said, sheet as say};
+
+use super::step::{Block, Booked, Moment, Step, Steps, Stretch, Wait, Where, whole};
+use super::{pan, words};
+use crate::bench::SearIn;
+use crate::forecast::PressureMinutes;
+use crate::plan::Plan;
+use crate::safety;
+use crate::schedule::Minute;
+use crate::sheet::tasks::{Task, TaskId, TaskKind};
+use crate::sheet::thing::Thing;
+use crate::sheet::worked::Worked;
+use crate::ways::{Lane, MOVE_MIN, Medium, tasks};
+
+/// Laying the meat where it cooks and closing it takes both hands no longer, min.
+const LAID_IN_MIN: f64 = 5.0;
+/// A hold under this is not worth a line, min.
+const HOLD_FROM: Minute = 5;
+/// A hold softens so much an hour at the most, tender-hours.
+const HOLD_SOFTENS: f64 = 0.2;
+/// A hold is borne for so long at the least and the most, min. Working values.
+const HOLD_BORNE: [f64; 2] = [30.0, 240.0];
+/// A time that the cook has fixed is kept to within this, min.
+const OWN_TIME_BORNE: Minute = 20;
+/// What a minute in the hold costs, and beyond what it bears.
+const HOLD_PRICE: f64 = 0.05;
+const TOO_FAR_PRICE: f64 = 0.7;
+
+/// Which thing heats a medium, and what it is set to.
+fn heated_by(medium: &Medium) -> Option<(Thing, i32)> {
+    let tenths = |celsius: f64| (celsius * 10.0).round() as i32;
+    Some(match medium {
+        Medium::Hob { .. } | Medium::Reheat { .. } => (Thing::Burner, 0),
+        Medium::Oven { set_c, .. } => (Thing::Oven, tenths(*set_c)),
+        Medium::Fat { fat_c } => (Thing::Oven, tenths(*fat_c)),
+        Medium::Coals(_) => (Thing::Coals, 0),
+        Medium::Pressure { .. } => (Thing::PressurePot, 0),
+        Medium::SlowCooker { .. } | Medium::KeepWarm { .. } => (Thing::SlowCooker, 0),
+        Medium::Bath { bath_c } => (Thing::Bath, tenths(*bath_c)),
+        Medium::Pit { pit, .. } => (Thing::Pit, tenths(pit.set_c)),
+        Medium::Chill { .. } => return None,
+    })
+}
+
+/// What the appliance of a task is set to, °C.
+pub(crate) fn set_c(worked: &Worked, task: &Task) -> Option<f64> {
+    let stages = &worked.case.stages;
+    let stage = match task.id {
+        TaskId::Preheat | TaskId::Light | TaskId::Simmer => 0,
+        TaskId::Stage(number) => (number as usize).checked_sub(1)?,
+        TaskId::Warm(number) => number as usize,
+        TaskId::Braise | TaskId::Hold => stages.len() - 1,
+        _ => return None,
+    };
+    let (thing, tenths) = heated_by(&stages.get(stage)?.medium)?;
+    matches!(thing, Thing::Oven | Thing::Pit | Thing::Bath).then(|| f64::from(tenths) / 10.0)
+}
+
+/// What nobody may be away from.
+fn is_watched(medium: &Medium, pit_holds_itself: bool) -> bool {
+    match medium {
+        Medium::Hob { .. } | Medium::Coals(_) => true,
+        Medium::Pit { .. } => !pit_holds_itself,
+        _ => false,
+    }
+}
+
+/// The block that brings the meat to its heat, and all that follows of itself up to the finishing, whose first step is
+/// `lifted`; the first
+/// step at the pan that needs the meat.
+pub(super) fn heat(steps: &mut Steps, plan: &Plan, worked: &Worked, lifted: TaskId, ready_min: f64) -> TaskId {
+    let case = &worked.case;
+    let (laid, lead) = pan::pan(plan, worked);
+    // The pan gets hot while the meat is dried: what comes before it is ready for the first thing done with the meat.
+    let first = laid.iter().find(|step| step.id != TaskId::HeatPan).map_or(TaskId::Deglaze, |step| step.id);
+    let day_before = plan.prepare.day_before && case.first().medium.is_pot();
+    let (mut block_steps, mut at) = (laid, lead);
+    if day_before {
+        let (before, night, from) = pan::night_before(plan, worked, block_steps, at);
+        steps.blocks.push(before);
+        steps.stretches.push(night);
+        at = from.len;
+        block_steps = vec![from];
+    }
+    let simmer_at = at;
+    block_steps.push(simmer(plan, worked, simmer_at, day_before));
+    preheat(steps, &mut block_steps, plan, worked, simmer_at);
+    moves(&mut block_steps, worked, simmer_at, plan);
+    // The oven may have to be lit before the pan.
+    let earliest = block_steps.iter().map(|step| step.at).min().unwrap_or(0).min(0);
+    for step in &mut block_steps {
+        step.at -= earliest;
+    }
+    let wait = Wait {
+        from: Some(TaskId::Simmer),
+        least: whole(ready_min),
+        short: None,
+        price: HOLD_PRICE,
+        borne: hold_borne(worked),
+        dear: TOO_FAR_PRICE,
+        said: true,
+        then: lifted,
+    };
+    let mut block = Block::new(block_steps, Where::Before(vec![wait]));
+    block.grid = Some(TaskId::Simmer);
+    // Where it then goes on upon that burner, its booking holds from the simmer on.
+    let first_heat = &case.first().medium;
+    let moves_on = !matches!(first_heat, Medium::Hob { .. } | Medium::Reheat { .. } | Medium::Coals(_));
+    let comes_up = worked.durations.come_up_min > 0.0 && first_heat.way().comes_up && worked.flame != Lane::Pit;
+    match (comes_up && moves_on, day_before) {
+        (true, true) => block.takes.push((Thing::Burner, 0, TaskId::FromCold, TaskId::Simmer)),
+        (false, true) => {}
+        (true, false) => block.takes = pan::takes(plan, worked, TaskId::Simmer),
+        (false, false) => block.takes = pan::takes(plan, worked, TaskId::Deglaze),
+    }
+    steps.blocks.push(block);
+    stages(steps, worked, lifted);
+    bookings(steps, plan, worked, ready_min);
+    first
+}
+
+/// So long the finished meat may wait, min: what is left before it goes too far, at the pace of a hold.
+fn hold_borne(worked: &Worked) -> Minute {
+    if worked.case.own_time_s().is_some() {
+        return OWN_TIME_BORNE;
+    }
+    let goal = worked.case.main().goal;
+    let left_h = 0.5 * (goal.too_far - goal.enough) / goal.resistance / HOLD_SOFTENS;
+    let spread = worked.ready_min(0.9).zip(worked.ready_min(0.1)).map_or(0.0, |(slow, quick)| slow - quick);
+    whole((left_h * 60.0 - spread).clamp(HOLD_BORNE[0], HOLD_BORNE[1]))
+}
+
+fn simmer(plan: &Plan, worked: &Worked, at: Minute, day_before: bool) -> Step {
+    let (case, durations) = (&worked.case, &worked.durations);
+    let (lane, what, why) = tasks::meets_the_heat(&case.first().medium, case.pot().lid, &worked.facts(plan));
+    let why = if day_before { say::pot_in_next_day_why() } else { why };
+    let step = Step::new(TaskId::Simmer, TaskKind::Simmer, lane, (what, why), whole(durations.come_up_min)).at(at);
+    // Coming to a simmer wants an eye on it, not both hands.
+    let step = if durations.come_up_min <= LAID_IN_MIN { step } else { step.watched() };
+    let mut after = vec![if day_before { TaskId::FromCold } else { TaskId::Deglaze }];
+    if !matches!(lane, Lane::Hob | Lane::Fire) && durations.preheat_slack_min == 0.0 {
+        after.push(TaskId::Preheat);
+    }
+    let lid = matches!(case.first().medium, Medium::Pressure { .. }).then(|| safety::pressure_lid(case.voice));
+    step.after(after).minding(lid)
+}
+
+/// Oven, pit, coals or bath get hot: by themselves, or lit by hand some time ahead.
+fn preheat(steps: &mut Steps, block: &mut Vec<Step>, plan: &Plan, worked: &Worked, simmer_at: Minute) {
+    let (durations, medium) = (&worked.durations, &worked.case.first().medium);
+    let Some((minutes, (lane, what, why))) = durations.preheat_min.zip(tasks::preheat(medium, &worked.facts(plan)))
+    else {
+        return;
+    };
+    let (minutes, slack) = (whole(minutes), whole(durations.preheat_slack_min));
+    let outdoors = matches!(medium, Medium::Coals(_)).then(|| safety::coals_outdoors(worked.case.voice));
+    if durations.fire_min <= 0.0 {
+        let step = Step::new(TaskId::Preheat, TaskKind::Preheat, lane, (what, why), minutes).alone();
+        block.push(step.at(simmer_at + slack - minutes).after([]));
+        return;
+    }
+    let len = whole(durations.fire_min);
+    let light = Step::new(TaskId::Light, TaskKind::Preheat, lane, (what, why), len).after([]).minding(outdoors);
+    let wait = Wait { least: (minutes - len).max(1), ..Wait::until(TaskId::Simmer, 0.2, 45) };
+    steps.blocks.push(Block::new(vec![light], Where::Before(vec![wait])));
+    let (what, why) = words::getting_hot(medium);
+    steps.stretches.push(Stretch {
+        id: TaskId::Preheat,
+        kind: TaskKind::Preheat,
+        lane,
+        what,
+        why,
+        from: Moment::End(TaskId::Light),
+        to: Moment::Start(TaskId::Simmer, 0),
+        until: None,
+        least: 1,
+        after: vec![TaskId::Light],
+        over: None,
+        cautions: Vec::new(),
+    });
+}
+
+/// From each stage to the next, at its time; what a later one needs hot is lit for it.
+fn moves(block: &mut Vec<Step>, worked: &Worked, simmer_at: Minute, plan: &Plan) {
+    let case = &worked.case;
+    for i in 1..case.stages.len() {
+        let Some(ended) = worked.forecast.stages.get(i - 1).and_then(|span| span.to_min) else { break };
+        let at = simmer_at + whole(ended.max(worked.durations.come_up_min));
+        let (from, to) = (&case.stages[i - 1].medium, &case.stages[i].medium);
+        let number = i as u32;
+        let lit = to.way().preheat_min.filter(|_| !from.same_kind(to));
+        if let Some((minutes, (lane, what, why))) = lit.zip(tasks::preheat(to, &worked.facts(plan))) {
+            let len = whole(minutes);
+            let step = Step::new(TaskId::Warm(number), TaskKind::Preheat, lane, (what, why), len).alone();
+            block.push(step.at((at - len).max(0)).after([]));
+        }
+        let id = TaskId::Move(number);
+        let before = if i == 1 { TaskId::Simmer } else { TaskId::Move(number - 1) };
+        let step = Step::new(id, TaskKind::Move, Lane::Hands, tasks::moved(from, to), whole(MOVE_MIN)).at(at);
+        block.push(step.after([TaskId::Stage(number), before]));
+    }
+}
+
+/// Each stage as it goes on by itself, and the hold after the last.
+fn stages(steps: &mut Steps, worked: &Worked, lifted: TaskId) {
+    let case = &worked.case;
+    let shut = matches!(case.last().medium, Medium::Pressure { .. });
+    let own = case.own_time_s().is_some();
+    let half_min = if own { None } else { worked.ready_min(0.5) };
+    let mut hold_lane = Lane::Hob;
+    for (i, stage) in case.stages.iter().enumerate() {
+        let number = i as u32;
+        let last = i + 1 == case.stages.len();
+        let set = worked.forecast.pressure.as_ref();
+        let (lane, what, why) = tasks::over_the_heat(&stage.medium, stage.pot.lid, set.map(PressureMinutes::is_set));
+        let why = match (set, &stage.medium) {
+            (Some(minutes), Medium::Pressure { .. }) => {
+                Said::list([Said::text(minutes.text.clone()), why], Join::Space)
+            }
+            _ => why,
+        };
+        hold_lane = lane;
+        let before = if i == 0 { TaskId::Simmer } else { TaskId::Move(number) };
+        let (id, to) = match (last, set) {
+            (false, _) => (TaskId::Stage(number + 1), Moment::Start(TaskId::Move(number + 1), 0)),
+            // A pressure pot is opened when it has let go, not when half of such pieces would be tender.
+            (true, Some(set)) if shut && i == 0 => {
+                (TaskId::Braise, Moment::Start(TaskId::Simmer, whole(set.come_up_min + set.set_min)))
+            }
+            (true, _) => match half_min.filter(|_| !shut) {
+                Some(half) => (TaskId::Braise, Moment::Start(TaskId::Simmer, whole(half))),
+                None => (TaskId::Braise, Moment::Start(lifted, 0)),
+            },
+        };
+        let over = worked.ready_min(0.1).zip(worked.ready_min(0.9)).filter(|_| last);
+        let mut after = vec![before];
+        if i == 0 {
+            after.push(TaskId::Preheat);
+        }
+        steps.stretches.push(Stretch {
+            id,
+            kind: TaskKind::Braise,
+            lane,
+            what,
+            why,
+            from: Moment::End(before),
+            to,
+            until: last.then_some(lifted),
+            least: 0,
+            after,
+            over: over.map(|(quick, slow)| (TaskId::Simmer, quick, slow)),
+            cautions: Vec::new(),
+        });
+    }
+    let mut before = TaskId::Braise;
+    if let Some(set) = worked.forecast.pressure.as_ref().filter(|_| shut && case.stages.len() == 1) {
+        let quick = matches!(case.last().medium, Medium::Pressure { quick: true, .. });
+        let (what, why) =
+            if quick { (say::release_quick(), say::release_quick_why()) } else { (say::release(), say::release_why()) };
+        let over = whole(set.come_up_min + set.set_min + set.release_min);
+        let to = Moment::Start(TaskId::Simmer, over);
+        steps.stretches.push(Stretch {
+            cautions: vec![safety::pressure_lid(case.voice)],
+            ..waiting(TaskId::Release, TaskKind::Release, hold_lane, (what, why), before, to, lifted)
+        });
+        before = TaskId::Release;
+    }
+    let said = tasks::hold(&case.last().medium);
+    let to = Moment::Start(lifted, 0);
+    steps.stretches.push(Stretch {
+        least: HOLD_FROM,
+        cautions: vec![safety::hot_hold(case.voice)],
+        ..waiting(TaskId::Hold, TaskKind::Hold, hold_lane, said, before, to, lifted)
+    });
+}
+
+fn waiting(
+    id: TaskId,
+    kind: TaskKind,
+    lane: Lane,
+    (what, why): (Said, Said),
+    before: TaskId,
+    to: Moment,
+    lifted: TaskId,
+) -> Stretch {
+    Stretch {
+        id,
+        kind,
+        lane,
+        what,
+        why,
+        from: Moment::End(before),
+        to,
+        until: Some(lifted),
+        least: 1,
+        after: vec![before],
+        over: None,
+        cautions: Vec::new(),
+    }
+}
+
+/// What is taken from the first warmth to the lifting.
+fn bookings(steps: &mut Steps, plan: &Plan, worked: &Worked, ready_min: f64) {
+    let stages = &worked.case.stages;
+    let day_before = plan.prepare.day_before && stages[0].medium.is_pot();
+    for (i, stage) in stages.iter().enumerate() {
+        let last = i + 1 == stages.len();
+        let first_step = if i == 0 { TaskId::Simmer } else { TaskId::Move(i as u32) };
+        let to = if last { TaskId::Lift } else { TaskId::Move(i as u32 + 1) };
+        let watched = is_watched(&stage.medium, worked.pit_holds_itself);
+        let span = worked.forecast.stages.get(i);
+        let from_min = span.and_then(|span| span.from_min).unwrap_or(0.0);
+        let end_min = span.and_then(|span| span.to_min).filter(|_| !last).unwrap_or(ready_min);
+        let least = whole(end_min - from_min);
+        let thing = heated_by(&stage.medium);
+        let mut booked = Booked { thing: None, setting: 0, from: first_step, to, least, watched };
+        if let Some((thing, setting)) = thing {
+            (booked.thing, booked.setting) = (Some(thing), setting);
+            booked.from = match (i, thing) {
+                // The oven from the moment it is lit; the pot that also sears from the pan on, to the sauce.
+                (0, Thing::Oven) if worked.durations.preheat_min.is_some() && worked.durations.fire_min <= 0.0 => {
+                    TaskId::Preheat
+                }
+                (0, Thing::PressurePot)
+                    if !day_before && plan.prepare.sear_in == SearIn::Pot && worked.durations.sear.is_some() =>
+                {
+                    TaskId::HeatPan
+                }
+                (0, Thing::PressurePot) if !day_before => TaskId::Deglaze,
+                _ => first_step,
+            };
+        }
+        if booked.thing == Some(Thing::PressurePot) && last && worked.durations.has_sauce() {
+            booked.to = TaskId::Sauce;
+        }
+        steps.booked.push(booked);
+    }
+}

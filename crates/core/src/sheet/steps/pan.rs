@@ -1,0 +1,141 @@
+//! The pan and what follows it up to the heat: browned in batches, deglazed; the day before, cooled and left in the cold.
+
+use ergastic_words::{Guide, Said, Volume, prepare, sheet as say};
+
+use super::step::{Block, Moment, Step, Stretch, Wait, Where, whole};
+use super::words;
+use crate::bench::{Larder, SearIn};
+use crate::plan::Plan;
+use crate::safety::{self, COOLING_C};
+use crate::schedule::{Minute, Short};
+use crate::sheet::tasks::{TaskId, TaskKind};
+use crate::sheet::thing::Thing;
+use crate::sheet::worked::Worked;
+use crate::ways::{Lane, Medium, NIGHT_MIN, tasks};
+
+/// Cooled in its liquid so long before it goes into the cold, min: warm to cool within the two hours of the guidance.
+const COOLS_MIN: Minute = 90;
+/// So short a night will do, min.
+const SHORT_NIGHT_MIN: Minute = 360;
+/// Out of the cold, the fat lifted off and topped up, min.
+const FROM_COLD_MIN: Minute = 6;
+
+/// The steps from the hot pan to the last one before the heat, and minutes until they are done.
+pub(super) fn pan(plan: &Plan, worked: &Worked) -> (Vec<Step>, Minute) {
+    let mut steps = Vec::new();
+    let mut at = sear(&mut steps, plan, worked);
+    let before = steps
+        .last()
+        .map_or(vec![TaskId::TakeOut, TaskId::MarinateOut, TaskId::BlanchRinse], |step: &Step| vec![step.id]);
+    let medium = &worked.case.first().medium;
+    let in_pot = medium.is_pot();
+    let said = tasks::into_it(medium, &worked.facts(plan));
+    let lane = if in_pot { Lane::Hob } else { Lane::Board };
+    let step = Step::new(TaskId::Deglaze, TaskKind::Deglaze, lane, said, whole(worked.durations.deglaze_min)).at(at);
+    let flares = in_pot && worked.durations.deglazes.is_some_and(Larder::flares);
+    let wine = flares.then(|| safety::wine_flames(worked.case.voice));
+    at += step.len;
+    steps.push(step.after(before).minding(wine));
+    (steps, at)
+}
+
+/// What the pan and the pot take while that is done.
+pub(super) fn takes(plan: &Plan, worked: &Worked, last: TaskId) -> Vec<(Thing, i32, TaskId, TaskId)> {
+    let mut takes = Vec::new();
+    let first = &worked.case.first().medium;
+    if !first.is_pot() || worked.flame == Lane::Pit {
+        return takes;
+    }
+    // An insert with an element of its own needs no burner.
+    let own_element = matches!(first, Medium::Pressure { .. });
+    if let Some(sear) = &worked.durations.sear {
+        let last = TaskId::Sear(sear.batches);
+        let (burners, pans) = match plan.prepare.sear_in {
+            SearIn::Pan | SearIn::Lid => (1, 1),
+            SearIn::TwoPans => (2, 2),
+            SearIn::PotAndLid => (2, 0),
+            SearIn::Pot => (u8::from(!own_element), 0),
+        };
+        takes.extend((0..burners).map(|_| (Thing::Burner, 0, TaskId::HeatPan, last)));
+        takes.extend((0..pans).map(|_| (Thing::Pan, 0, TaskId::HeatPan, last)));
+    }
+    if !own_element {
+        takes.push((Thing::Burner, 0, TaskId::Deglaze, last));
+    }
+    takes
+}
+
+fn sear(steps: &mut Vec<Step>, plan: &Plan, worked: &Worked) -> Minute {
+    let (case, durations) = (&worked.case, &worked.durations);
+    let Some(sear) = &durations.sear else { return 0 };
+    let lane = Lane::Hob;
+    let hot = whole(durations.heat_pan_min);
+    let why = if plan.prepare.sugared { prepare::heat_pan_gentle_why() } else { say::heat_pan_why() };
+    let said = (say::heat_pan(words::fat(sear.fat)), why);
+    let step = Step::new(TaskId::HeatPan, TaskKind::HeatPan, lane, said, hot).alone();
+    steps.push(step.after([]));
+    let mut before = vec![TaskId::HeatPan, TaskId::TakeOut, TaskId::MarinateOut, TaskId::BlanchRinse];
+    let mut at = hot;
+    if plan.prepare.flour {
+        // Dredged while the pan gets hot: flour that waits grows wet.
+        let said = (prepare::flour(), prepare::flour_why());
+        let len = hot.min(3);
+        let step = Step::new(TaskId::Flour, TaskKind::TakeOut, Lane::Board, said, len).at(hot - len);
+        steps.push(step.after([TaskId::TakeOut, TaskId::MarinateOut, TaskId::BlanchRinse]));
+        before.push(TaskId::Flour);
+    }
+    for batch in 1..=sear.batches {
+        let first = (batch - 1) * sear.per_batch + 1;
+        let last = (batch * sear.per_batch).min(case.pieces);
+        let what = match (case.pieces, sear.batches) {
+            (1, _) => say::sear_one(),
+            (pieces, 1) => say::sear_all(pieces),
+            (_, batches) if first == last => say::sear_batch_one(batch, batches, first),
+            (_, batches) if first + 1 == last => say::sear_batch_two(batch, batches, first, last),
+            (_, batches) => say::sear_batch(batch, batches, first, last),
+        };
+        let said = (what, say::sear_batch_why());
+        let step = Step::new(TaskId::Sear(batch), TaskKind::Sear, lane, said, whole(sear.batch_task_min())).at(at);
+        at += step.len;
+        let spits = (batch == 1).then(|| safety::hot_fat(case.voice));
+        steps.push(step.after(before).minding(spits));
+        before = vec![TaskId::Sear(batch)];
+    }
+    at
+}
+
+/// The day-before route: after the pan it cools in its liquid, lies in the cold, and is brought to the boil the next day.
+pub(super) fn night_before(plan: &Plan, worked: &Worked, mut steps: Vec<Step>, at: Minute) -> (Block, Stretch, Step) {
+    let voice = worked.case.voice;
+    let [warm, cool, cold] = COOLING_C.map(Guide);
+    let said = (say::cool_in_liquid(), say::cool_in_liquid_why(warm, cool));
+    let mut cools = Step::new(TaskId::Cool, TaskKind::Cool, Lane::Board, said, 5).at(at);
+    cools.cautions.push(safety::part_cooked(voice));
+    let said = (say::into_cold(), say::into_cold_why(cool, cold));
+    let into = Step::new(TaskId::IntoCold, TaskKind::Cool, Lane::Cold, said, 3).at(at + COOLS_MIN);
+    steps.push(cools.after([TaskId::Deglaze]));
+    steps.push(into.after([TaskId::Cool]));
+    let short = Some(Short { least: SHORT_NIGHT_MIN, price: 0.1 });
+    let night = Wait { least: whole(NIGHT_MIN), short, ..Wait::until(TaskId::FromCold, 0.002, 2880) };
+    let mut block = Block::new(steps, Where::Before(vec![night]));
+    block.takes = takes(plan, worked, TaskId::Deglaze);
+    let stretch = Stretch {
+        id: TaskId::Night,
+        kind: TaskKind::Cool,
+        lane: Lane::Cold,
+        what: say::night_in_cold(),
+        why: say::night_in_cold_why(),
+        from: Moment::End(TaskId::IntoCold),
+        to: Moment::Start(TaskId::FromCold, 0),
+        until: None,
+        least: 1,
+        after: vec![TaskId::IntoCold],
+        over: None,
+        cautions: Vec::new(),
+    };
+    let liquid_l = worked.case.liquid_l;
+    let what = if liquid_l > 0.005 { say::from_cold(Volume(liquid_l)) } else { say::from_cold_dry() };
+    let said: (Said, Said) = (what, say::from_cold_why());
+    let from = Step::new(TaskId::FromCold, TaskKind::TakeOut, Lane::Board, said, FROM_COLD_MIN);
+    (block, stretch, from.after([TaskId::Night]))
+}

@@ -1,0 +1,237 @@
+//! What a dish asks for, before any of it has its hour: blocks of steps, what waits between them, and the things they take.
+
+use ergastic_words::Said;
+
+use crate::safety::Caution;
+use crate::schedule::{Give, Minute, Short};
+use crate::sheet::tasks::{TaskId, TaskKind};
+use crate::sheet::thing::Thing;
+use crate::ways::Lane;
+
+/// One thing to do.
+#[derive(Debug, Clone)]
+pub(crate) struct Step {
+    pub id: TaskId,
+    pub kind: TaskKind,
+    pub lane: Lane,
+    pub what: Said,
+    pub why: Said,
+    /// What is said in place of these where no other of its kind comes before it.
+    pub if_first: Option<(Said, Said)>,
+    /// Minutes from the beginning of its block.
+    pub at: Minute,
+    /// Minutes.
+    pub len: Minute,
+    /// All of it needs a pair of hands.
+    pub hands: bool,
+    /// Somebody has to be up and there.
+    pub there: bool,
+    /// Minutes by which it may be earlier and later.
+    pub window: Option<(Minute, Minute)>,
+    /// What comes before it; the step before it in its block where nothing is said. What is not on the sheet is passed over.
+    pub after: Option<Vec<TaskId>>,
+    pub cautions: Vec<Caution>,
+}
+
+impl Step {
+    /// Hands-on, at the beginning of its block.
+    pub fn new(id: TaskId, kind: TaskKind, lane: Lane, said: (Said, Said), len: Minute) -> Self {
+        Self {
+            id,
+            kind,
+            lane,
+            what: said.0,
+            why: said.1,
+            if_first: None,
+            at: 0,
+            len,
+            hands: len > 0,
+            there: false,
+            window: None,
+            after: None,
+            cautions: Vec::new(),
+        }
+    }
+
+    /// So many minutes into its block.
+    #[must_use]
+    pub fn at(mut self, at: Minute) -> Self {
+        self.at = at;
+        self
+    }
+
+    /// It goes on by itself.
+    #[must_use]
+    pub fn alone(mut self) -> Self {
+        self.hands = false;
+        self
+    }
+
+    /// It wants an eye on it, not both hands.
+    #[must_use]
+    pub fn watched(mut self) -> Self {
+        (self.hands, self.there) = (false, true);
+        self
+    }
+
+    #[must_use]
+    pub fn after(mut self, after: impl IntoIterator<Item = TaskId>) -> Self {
+        self.after = Some(after.into_iter().collect());
+        self
+    }
+
+    #[must_use]
+    pub fn minding(mut self, caution: impl IntoIterator<Item = Caution>) -> Self {
+        self.cautions.extend(caution);
+        self
+    }
+
+    #[must_use]
+    pub fn within(mut self, earlier: Minute, later: Minute) -> Self {
+        self.window = Some((earlier, later));
+        self
+    }
+}
+
+/// How a block waits for another one's step.
+#[derive(Debug, Clone)]
+pub(crate) struct Wait {
+    /// From the beginning of this step of its own, or from the end of the block.
+    pub from: Option<TaskId>,
+    /// To the beginning of this one.
+    pub then: TaskId,
+    /// Minutes at the least.
+    pub least: Minute,
+    /// Whether it may be cut short.
+    pub short: Option<Short>,
+    /// What a minute more costs; minutes that are borne; what a minute beyond those costs.
+    pub price: f64,
+    pub borne: Minute,
+    pub dear: f64,
+    /// Whether it is said where it waits longer.
+    pub said: bool,
+}
+
+/// A minute that is not borne costs so many times as much. Working value.
+const DEARER: f64 = 4.0;
+
+impl Wait {
+    /// Until this begins, straight on; it costs little to wait for it for so many minutes.
+    pub fn until(then: TaskId, price: f64, borne: Minute) -> Self {
+        Self { from: None, then, least: 0, short: None, price, borne, dear: DEARER * price, said: false }
+    }
+}
+
+/// Where a block belongs.
+#[derive(Debug, Clone)]
+pub(crate) enum Where {
+    /// It ends at the bell.
+    Bell,
+    /// As late as what follows allows.
+    Before(Vec<Wait>),
+    /// Near a moment: so many minutes from the beginning of a step, so much earlier or later.
+    Near { step: TaskId, at: Minute, earlier: Minute, later: Minute, price: f64 },
+}
+
+/// Steps that follow each other without a choice.
+#[derive(Debug, Clone)]
+pub(crate) struct Block {
+    pub steps: Vec<Step>,
+    pub place: Where,
+    pub give: Give,
+    /// This step begins on a whole five minutes.
+    pub grid: Option<TaskId>,
+    /// It keeps away from the night even where the cook is up for the rest.
+    pub by_day: bool,
+    /// Things taken from the beginning of a step to the end of another.
+    pub takes: Vec<(Thing, i32, TaskId, TaskId)>,
+}
+
+impl Block {
+    pub fn new(steps: Vec<Step>, place: Where) -> Self {
+        Self { steps, place, give: Give::Never, grid: None, by_day: false, takes: Vec::new() }
+    }
+
+    pub fn len(&self) -> Minute {
+        self.steps.iter().map(|step| step.at + step.len).max().unwrap_or(0)
+    }
+
+    pub fn first(&self) -> Option<TaskId> {
+        self.steps.first().map(|step| step.id)
+    }
+
+    /// The step of that name.
+    pub fn step(&self, id: TaskId) -> Option<&Step> {
+        self.steps.iter().find(|step| step.id == id)
+    }
+}
+
+/// A moment of a step or a stretch.
+#[derive(Debug, Clone, Copy)]
+pub(crate) enum Moment {
+    Start(TaskId, Minute),
+    End(TaskId),
+}
+
+/// What goes on by itself from one moment to another; nothing where they are closer than `least`.
+#[derive(Debug, Clone)]
+pub(crate) struct Stretch {
+    pub id: TaskId,
+    pub kind: TaskKind,
+    pub lane: Lane,
+    pub what: Said,
+    pub why: Said,
+    pub from: Moment,
+    pub to: Moment,
+    /// It is over when this begins, whatever is said.
+    pub until: Option<TaskId>,
+    pub least: Minute,
+    pub after: Vec<TaskId>,
+    /// When it may be over, minutes from the beginning of a step.
+    pub over: Option<(TaskId, f64, f64)>,
+    pub cautions: Vec<Caution>,
+}
+
+/// A thing taken from the beginning of a step to the end of another; only looked after where there is none.
+#[derive(Debug, Clone, Copy)]
+pub(crate) struct Booked {
+    pub thing: Option<Thing>,
+    pub setting: i32,
+    pub from: TaskId,
+    pub to: TaskId,
+    /// Minutes at the least.
+    pub least: Minute,
+    /// Nobody may be away from it.
+    pub watched: bool,
+}
+
+/// All of one dish.
+#[derive(Debug, Clone, Default)]
+pub(crate) struct Steps {
+    pub blocks: Vec<Block>,
+    pub stretches: Vec<Stretch>,
+    pub booked: Vec<Booked>,
+}
+
+impl Steps {
+    /// Every step.
+    pub fn all(&self) -> impl Iterator<Item = &Step> {
+        self.blocks.iter().flat_map(|block| &block.steps)
+    }
+
+    /// Minutes that need a pair of hands.
+    pub fn hands_on_min(&self) -> f64 {
+        self.all().filter(|step| step.hands).map(|step| f64::from(step.len)).sum()
+    }
+
+    /// The first step of the finishing.
+    pub fn lifted(&self) -> TaskId {
+        let finishing = self.blocks.iter().find(|block| block.step(TaskId::Lift).is_some());
+        finishing.and_then(Block::first).unwrap_or(TaskId::Lift)
+    }
+}
+
+/// Whole minutes that hold so many.
+pub(super) fn whole(minutes: f64) -> Minute {
+    (minutes - 1e-6).ceil().clamp(0.0, 20_000.0) as Minute
+}
