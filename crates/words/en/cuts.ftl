@@ -170,3 +170,18 @@ sign =
        *[spoon] it collapses under a spoon
     }
 
+
+## What a cut is like over hours of heat.
+
+softens-alike = as chuck does
+# $times (Number)
+softens-slower = { $times } times as slowly as chuck
+# $times (Number)
+softens-sooner = { $times } times as fast as chuck
+# $risk (Key)
+dries =
+    { $risk ->
+        [low] hardly: fat and gelatin keep it moist
+        [mid] if it is overdone
+       *[high] soon after it is tender
+    }

@@ -78,6 +78,8 @@ length = it must be 1 to { $most } characters
 # $count (Count)
 characters = { $count } characters
 
+at-least-one-dish = name one dish at least
+a-task = it must be the id of a task on this sheet, such as "1-lift"
 something-to-cook-on = name something to cook on, such as "oven" or "hob"
 name-a-cut = name a cut, such as "chuck" or "shin"
 name-a-cut-or-way = name a cut, such as "chuck" or "shin"; or a method, to be told what to buy for it

@@ -245,3 +245,63 @@ thumb-joint = About three hours for a joint
 thumb-pieces = About two hours for pieces
 thumb-thrice-pressure = Three times as long as under pressure
     .because = the pressure pot spends much of its time coming up
+
+## What the inside of the piece is like.
+
+# $how (Key)
+inside =
+    { $how ->
+        [through] soft right through
+        [middle] softening in the middle
+        [outside] soft outside, firm in the middle
+       *[firm] firm
+    }
+
+## What a fact that would narrow the time is called.
+
+# $fact (Key)
+fact =
+    { $fact ->
+        [animal] The animal
+        [thickness] How thick it is
+        [oven] The oven’s true heat
+        [simmer] The liquid’s true heat
+        [pit] The pit’s true heat
+        [lid] What the lid lets by
+        [bark] How fast it dries
+       *[liquid] How well heat gets in
+    }
+
+## What a field that was filled in is called.
+
+# $field (Key)
+filled =
+    { $field ->
+        [age] the animal
+        [altitude_m] altitude
+        [eaten_as] eaten as
+        [at_c] kept at
+        [bath_c] the bath
+        [fat_c] the fat
+        [fresh_every_min] fresh coals
+        [level] pressure
+        [over] coals on the lid
+        [pit_c] the pit
+        [release] let go
+        [set_c] the oven
+        [setting] the switch
+        [simmer] the simmer
+        [source] on or in
+        [to_c] warmed to
+        [under] coals under
+        [at_core_c] wrapped at
+        [liquid_l] liquid
+        [liquid_start_c] liquid at first
+        [mass_kg] weight
+        [pieces] pieces
+        [salt_pct] salt
+        [size_mm] size
+        [start_c] from
+        [vessel] the vessel
+       *[lid] the lid
+    }

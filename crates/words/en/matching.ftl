@@ -299,3 +299,13 @@ recipe = { $verdict ->
 recipe-not-yet = { CAPITAL($not-yet) } are not there yet.
 # $too-far (Share)
 recipe-too-far = { CAPITAL($too-far) } have gone too far.
+
+## In place of a tender cut.
+
+# $cut (Key)
+instead-of-tender =
+    { $cut ->
+        [chuck] marbled, forgiving, under a fork in an evening
+        [shin] lean and full of sinew: the richest sauce
+       *[short_rib] fat and gelatin round the bone: hard to dry out
+    }

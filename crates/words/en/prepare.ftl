@@ -344,3 +344,64 @@ seasoned = Meat and sauce on the plate come to { $plate } together: { $verdict -
         [salty] too salty.
        *[right] well salted. Reduced under { $stop } it grows too salty.
     }
+
+## What may be chosen at the bench, in a few words each.
+
+offer-no = no
+offer-whole = as it comes
+offer-pieces = pieces
+offer-cubes = cubes
+offer-rubbed = rubbed on
+offer-brine = brine
+offer-usual-salt = as usual
+offer-low-salt = low
+offer-soaked = in fresh water
+# $where (Key)
+offer-sear-in =
+    { $where ->
+        [pan] one pan
+        [two_pans] two pans
+        [pot_and_lid] pot and its iron lid
+        [lid] an iron lid over the fire
+        [insert] the pot’s own insert
+       *[pot] the pot
+    }
+offer-fewer = fewer
+offer-more = more
+# $most (Count)
+offer-as-brown = as many as brown: { $most }
+# $level (Key)
+offer-level =
+    { $level ->
+        [own] own juice
+        [third] a third
+        [three_quarters] three quarters
+        [covered] covered
+       *[soup] soup
+    }
+offer-round = round
+offer-tin = tin or dish
+# $source (Key)
+offer-source =
+    { $source ->
+        [oven] the oven
+        [hob] the hob
+       *[coals] coals
+    }
+# $end (Key)
+offer-ending =
+    { $end ->
+        [same] as before
+        [none] uncovered, meat turned up for a crust
+       *[ajar] lid ajar, to lose water
+    }
+# $thing (Text)
+offer-lent = { $thing }, lent out
+
+## How the pieces are laid in the pan.
+
+all-at-once = all at once
+# $batches (Count) $pieces (Count)
+batches-of = { $batches } batches of { $pieces }
+# $batches (Count) $pieces (Count) $last (Count)
+batches-and-a-last = { $batches } batches of { $pieces }, the last of { $last }

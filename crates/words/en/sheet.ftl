@@ -7,6 +7,46 @@ why = { CAPITAL($certainty) } such pieces are tender within { $time } of meeting
 # $chance (Share) $certainty (Share) $late (Span)
 too-late = Starting now, { $chance } such pieces are tender in time. To be sure of { $certainty }, plates come { $late } late.
 
+## At the board, ahead.
+
+pierce = Stud, hatch or pound it
+    .why = What was outside is inside now: cook it right through.
+brine-out = Take it out of the brine and pat it dry
+    .why = The brine has done its work: pour it away.
+# $water (Volume) $number (Count) $of (Count)
+soak-in = Lay it in { $water } of { $of ->
+        [one] cold water
+       *[other] cold water, the { $number ->
+            [1] first
+            [2] second
+            [3] third
+            [4] fourth
+            [5] fifth
+            [6] sixth
+           *[other] next
+        } of { $of }
+    }
+soak-out = Take it out of the water and pat it dry
+    .why = What it has lost in salt has gone down the drain with the water.
+# $marinade (Volume) $time (Minutes)
+marinade-in = Lay it in { $marinade } of marinade, covered, in the fridge for { $time }
+    .why = It works on the outside only; past two days the outside turns mealy.
+marinade-turn = Turn it in its marinade
+    .why = What sticks out stays plain.
+marinade-out = Take it out of the marinade, pick it clean and pat it dry; pour the marinade away
+    .kept = Take it out of the marinade, pick it clean and pat it dry; keep the marinade, rinse its bowl into the pot and boil it
+rinse = Rinse it, slowly, deep in the sink
+    .why = Rinsing spreads raw juices and cleans nothing that heat would not: wash the sink after it.
+# $cold (Guide)
+clear-soak = Cover it with cold water
+    .why = What clouds a broth draws out. Under { $cold }, or within the hour.
+clear-water = Pour the water off, fresh cold water on
+    .why = A second water draws out most of the rest.
+blanch = Cover it with cold water and bring it to the boil; five minutes
+    .why = What clouds a broth sets and comes up as grey foam.
+blanch-rinse = Pour it off; rinse the meat and the pot; fresh water on
+    .why = Grey foam left in the pot would cloud the new broth.
+
 ## Salt, pan, and what has to get hot.
 
 salt-ahead-why = Salt this far ahead seasons more than the surface, and the surface dries for the pan.
@@ -16,7 +56,9 @@ brine-why = In the end brine and meat are equally salty: waiting can't oversalt 
 take-out = Take the meat out of the fridge
     .pat = Take the meat out of the fridge and pat it dry
     .why = How long it stands out changes the cooking time little.
+    .cold-why = Straight from the cold: standing out would change the cooking time little.
     .pat-why = A dry surface browns, a wet one steams. How long it stands out changes the cooking time little.
+    .cold-pat-why = A dry surface browns, a wet one steams. It may go in cold.
 # $dial (Dial)
 light-oven = Light the oven: { $dial }
     .why = It is hot when the pot goes in.
@@ -32,6 +74,14 @@ light-pit = Light the pit: { $dial }, { $wood }
 # $bath (Temperature)
 warm-bath = Fill the bath and warm it to { $bath }
     .why = Start it with hot water, and cover it.
+pit-settles = The pit comes up and settles
+    .why = The meat goes in when it holds and the smoke runs thin and blue.
+coals-grey = The coals burn until they are grey all over
+    .why = Black coals smoke and are not yet at their heat.
+bath-warms = The bath warms
+    .why = Covered, it warms sooner and loses less.
+fat-melts = The fat melts and clears
+    .why = Strain it once it is clear: what floats in it burns.
 # $fat (Said)
 heat-pan = Get the pan fully hot. { $fat }
     .why = The fat ripples and a drop of water dances. No sizzle? Take the meat out and wait.
@@ -73,6 +123,22 @@ heat-the-liquid = Get the liquid hot
 pot-ready = Get the pot ready
 into-it-why = Hot liquid into a hot pot: cold liquid costs minutes.
     .dry = The lowest heat: its own juice has to run first.
+
+## The evening before: cooled, and brought to the boil the next day.
+
+# $warm (Guide) $cool (Guide)
+cool-in-liquid = Off the heat: into a shallow dish with its liquid, open, to cool
+    .why = From { BARE($warm) } to { $cool } within 2 h: shallow and wide cools fastest.
+# $cool (Guide) $cold (Guide)
+into-cold = Cover it and put it in the fridge
+    .why = From { BARE($cool) } to { $cold } within 4 h more.
+night-in-cold = It lies in its liquid in the cold
+    .why = It takes up the liquid's taste, and the fat sets on top.
+# $liquid (Volume)
+from-cold = Lift the set fat off, top it up to { $liquid } of liquid
+    .why = Set fat comes off whole.
+from-cold-dry = Take it out of the cold, lift the set fat off
+pot-in-next-day-why = Slowly to the boil: only then does the clock count.
 
 ## The moment from which the clock counts.
 
@@ -198,6 +264,84 @@ closed-again = Close it again: { $held } at pressure, then let it off at once
 simmer-open = Leave it open at a simmer for { $time }
 # $signs (Said)
 simmer-open-why = Done when: { $signs }.
+
+# $liquid (Volume)
+top-up = Pour in { $liquid } of hot liquid
+    .why = So much has left as steam. Hot, so that it goes on simmering.
+turn-coals = Turn the pot a quarter, and its lid back
+    .why = Coals never burn evenly.
+# $coals (Count)
+next-lot = Light the next { $coals } coals; turn the pot
+    .why = They take a quarter of an hour to turn grey, and the old ones fade.
+fresh-coals = Fresh coals on, ash off; turn the pot
+    .why = Keep the ash out of the pot.
+tend-pit = See to the pit: fuel, wood, its vents
+    .why = Quickly: an open lid costs it minutes.
+feed-fire = Feed the fire
+    .why = It does not hold itself.
+# $material (Key) $at (Temperature)
+wrap = Wrap it in { $material ->
+        [paper] unwaxed paper
+       *[foil] foil
+    }: its middle is near { $at }
+    .why = Wrapped it dries no more, and the stall is over sooner. By the probe, not by the clock.
+mop = A coat of mop
+    .why = It keeps the bark from cracking; each coat costs a little heat.
+release = It lets go by itself
+    .quick = Let the pressure off at once
+    .why = Open it when the pin has dropped, not before. It goes on cooking until then.
+    .quick-why = The steam scalds: keep hands and face away from the vent.
+# $things (Said)
+dumplings = Lay the { $things } on the skimmed liquid; lid on
+    .why = Only now: their starch would have held the fat.
+# $time (Minutes)
+dumplings-steam = { $time } at a simmer under the lid, shut
+# $what (Said)
+side-on = Put on: { $what }
+# $time (Minutes)
+side-on-why = It takes { $time } and is to land with the meat.
+# $what (Said)
+side-cooks = It cooks: { $what }
+    .why = Look in on it now and then.
+# $what (Said)
+side-off = Take off: { $what }
+    .why = Drain it, and keep it warm under a lid.
+
+## What can't be kept.
+
+# $what (Said) $dish (Said)
+of-a-dish = { $what } ({ $dish })
+
+# $thing (Key) $what (Said)
+too-few = { $thing ->
+        [hands] There are too few hands for this at one time
+        [burner] There are too few burners for this at one time
+        [pan] There are too few pans for this at one time
+        [oven] The oven is taken, or stands at another temperature
+        [pit] The pit is taken, or stands at another temperature
+        [bath] The bath is taken, or stands at another temperature
+        [pressure_pot] The pressure pot is taken
+        [slow_cooker] The slow cooker is taken
+       *[other] There is no other place for coals
+    }: { $what }.
+# $what (Said)
+nobody-there = Nobody is up and there for this: { $what }.
+# $time (Span) $what (Said)
+left-alone = For { $time } nobody is up and there, and a flame or fire burns: { $what }.
+# $first (Said) $then (Said)
+out-of-order = This can't come before what it has to come before: { $first }; { $then }.
+# $what (Said) $then (Said) $time (Span)
+waits-too-long = This waits { $time } longer than it has to: { $what }; until: { $then }.
+# $dish (Said) $time (Span)
+held-too-long = { $dish } is surely tender { $time } before it is lifted: longer than it bears to wait hot.
+# $time (Span) $what (Said)
+early-for-the-bell = This is done { $time } before the bell, and waits: { $what }.
+# $time (Span) $what (Said)
+off-its-time = This comes { $time } off its time: { $what }.
+# $what (Said) $time (Span)
+cut-short = There is no time for all of it, { $time } are missing: { $what }.
+# $what (Said)
+past = That hour has passed: { $what }.
 
 ## Waiting hot for the bell.
 

@@ -1,0 +1,65 @@
+### A meal: several dishes worked back from one bell.
+
+# $number (Count)
+dish = Dish { $number }
+
+## The whole.
+
+# $dishes (Count) $certainty (Share)
+why = { $dishes } dishes land together at the bell; each is tender in time in { $certainty } such cooks, and what is tender sooner waits hot.
+# $certainty (Share)
+why-one = It lands at the bell; it is tender in time in { $certainty } such cooks, and if it is tender sooner it waits hot.
+# $late (Span)
+why-late = Begun now, everything lands { $late } after the bell.
+# $late (Span)
+late = Plates come { $late } after the bell.
+# $dish (Said) $text (Said)
+of-dish = { $dish }: { $text }
+# $dish (Said) $text (Said)
+for-dish = { $dish }: { $text }
+
+## An oven that is shared.
+
+# $dish (Said) $from (Dial) $to (Dial) $by (Span)
+gave-way = { $dish } gives way: { $to } in place of { $from }, and is done { $by } sooner.
+    .longer = { $dish } gives way: { $to } in place of { $from }, and takes { $by } longer.
+
+## The night the clocks change.
+
+# $was (Instant) $is (Instant)
+clocks-back = At { $was } the clocks go back to { $is }: that hour comes twice.
+# $was (Instant) $is (Instant)
+clocks-forward = At { $was } the clocks go forward to { $is }: the hour between is left out.
+
+# Beside an hour that the clock shows for the second time.
+second-time = {" "}(the second time)
+
+## Ways out.
+
+more-hands = Get a second pair of hands
+    .trade = Somebody gives up their time.
+second-pan = Use a second pan
+    .trade = One more to wash.
+more-burners = Borrow a burner
+    .trade = One more thing to carry and to watch.
+more-ovens = Borrow an oven
+    .trade = Somebody else's oven heats otherwise: look sooner.
+# $time (Span)
+less-sleep = Stay up { $time } longer and get up as much sooner
+    .trade = A short night.
+
+## What was filled in.
+
+# $field (Key)
+assumed-name = { $field ->
+        [zone] zone
+        [now] now
+        [kitchen] kitchen
+        [certainty] certainty
+       *[asleep] asleep
+    }
+assumed-its-things = the things that stand in it
+assumed-nobody-sleeps = nobody sleeps
+assumed-kitchen = as the kitchen says
+assumed-clock = by the clock
+assumed-nothing-said = nothing was said
