@@ -268,9 +268,19 @@ impl Store {
         plan: &Plan,
         opened_at: Timestamp,
         summary: &Summary,
-    ) -> Result<()> {
+    ) -> Result<Uuid> {
         let document = write(plan)?;
         let mut writing = self.connections.write().await?;
+        let under_way: Option<String> = sqlx::query_scalar(
+            "SELECT cook_id FROM cook_summary JOIN cook ON cook.id = cook_id
+             WHERE plan_id = ? AND closed = 0 AND binned = 0 ORDER BY opened LIMIT 1",
+        )
+        .bind(plan_id.to_string())
+        .fetch_optional(&mut *writing)
+        .await?;
+        if let Some(there) = under_way {
+            return read_id(&there);
+        }
         let done = sqlx::query(
             "INSERT INTO cook (id, plan_id, document, format, opened_at) VALUES (?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
         )
@@ -284,7 +294,8 @@ impl Store {
         if done.rows_affected() > 0 {
             put_summary(&mut writing, &id.to_string(), summary).await?;
         }
-        writing.commit().await
+        writing.commit().await?;
+        Ok(id)
     }
 
     /// Appends what happened, all of it or none, with what the list then shows of the cook. `from_seq` is the cook's

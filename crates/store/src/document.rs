@@ -8,12 +8,13 @@ use serde_json::Value;
 
 use crate::error::{Error, Result};
 use crate::file::as_json;
+use crate::upgrade::things_get_names;
 
 /// The format that documents are written in.
-pub(crate) const FORMAT: i64 = 1;
+pub(crate) const FORMAT: i64 = 2;
 
 /// From each format to the next, from 1 on: what a field is called now, what it was.
-const UPGRADES: [fn(&mut Value); (FORMAT - 1) as usize] = [];
+const UPGRADES: [fn(&mut Value); (FORMAT - 1) as usize] = [things_get_names];
 
 /// A document as its row holds it.
 #[derive(Debug, Clone, PartialEq, Eq)]
@@ -54,6 +55,13 @@ impl Document {
         steps.iter().for_each(|step| step(&mut value));
         Ok(value)
     }
+}
+
+/// A document out of a file, which does not say of what format it is: brought up to date by what it holds.
+pub fn brought_up(text: &str) -> String {
+    let Ok(mut value) = serde_json::from_str::<Value>(text) else { return text.to_owned() };
+    UPGRADES.iter().for_each(|step| step(&mut value));
+    value.to_string()
 }
 
 #[cfg(test)]

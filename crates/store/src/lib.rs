@@ -16,6 +16,7 @@ mod import;
 mod plans;
 mod readings;
 mod state;
+mod upgrade;
 
 use std::path::Path;
 use std::sync::Arc;
@@ -31,7 +32,7 @@ use connect::Connections;
 pub use backup::{keep_backup, restore};
 pub use bin::{Binned, What};
 pub use cooks::{Appended, MOST_EVENTS, RawCook, RawEvent, StoredCook, Summary};
-pub use document::Document;
+pub use document::{Document, brought_up};
 pub use error::{Error, Result, Trouble};
 pub use export::Progress;
 pub use file::{CookFile, EventFile, FILE_VERSION, PlanFile, ReadingFile, Staged, as_document};
@@ -73,7 +74,22 @@ impl Store {
     /// # Errors
     /// When the database can't be read.
     pub async fn kitchen(&self) -> Result<Kitchen> {
-        Ok(self.kitchen_document().await?.and_then(|document| document.read().ok()).unwrap_or_default())
+        Ok(self.kitchen_kept().await?.1)
+    }
+
+    /// The same with its version; 0 where none was saved.
+    ///
+    /// # Errors
+    /// When the database can't be read.
+    pub async fn kitchen_kept(&self) -> Result<(i64, Kitchen)> {
+        let row: Option<(i64, String, i64)> =
+            sqlx::query_as("SELECT version, document, format FROM kitchen WHERE id = 1")
+                .fetch_optional(self.connections.read())
+                .await?;
+        Ok(row.map_or_else(
+            || (0, Kitchen::default()),
+            |(version, text, format)| (version, Document { format, text }.read().unwrap_or_default()),
+        ))
     }
 
     /// The kitchen's document as it is kept.
@@ -95,15 +111,26 @@ impl Store {
         Ok(self.kitchen_document().await?.is_none())
     }
 
-    /// Saves the kitchen.
+    /// Saves the kitchen over the version it was made from (0 for the first), and answers its new version. The very kitchen
+    /// that stands changes nothing.
     ///
     /// # Errors
-    /// When the database can't be written.
-    pub async fn save_kitchen(&self, kitchen: &Kitchen) -> Result<()> {
+    /// [`Error::Conflict`] when another version stands.
+    pub async fn save_kitchen(&self, from_version: i64, kitchen: &Kitchen) -> Result<i64> {
         let document = write(kitchen)?;
         let mut writing = self.connections.write().await?;
+        let stands: Option<(i64, String)> =
+            sqlx::query_as("SELECT version, document FROM kitchen WHERE id = 1").fetch_optional(&mut *writing).await?;
+        let current = stands.as_ref().map_or(0, |(version, _)| *version);
+        if stands.is_some_and(|(_, there)| there == document) {
+            return Ok(current);
+        }
+        if current != from_version {
+            return Err(Error::Conflict { given: from_version, current });
+        }
         put_kitchen(&mut writing, &document).await?;
-        writing.commit().await
+        writing.commit().await?;
+        Ok(current + 1)
     }
 
     /// Lets the database grow to so many pages and no further, as a full disk would, for tests; none lifts it.
@@ -137,7 +164,8 @@ async fn put_kitchen(connection: &mut sqlx::SqliteConnection, document: &str) ->
     }
     sqlx::query(
         "INSERT INTO kitchen (id, document, format) VALUES (1, ?, ?)
-         ON CONFLICT (id) DO UPDATE SET document = excluded.document, format = excluded.format",
+         ON CONFLICT (id) DO UPDATE
+         SET document = excluded.document, format = excluded.format, version = version + 1",
     )
     .bind(document)
     .bind(document::FORMAT)

@@ -2,6 +2,7 @@
 
 use ergastic_core::plan::Plan;
 use jiff::Timestamp;
+use sqlx::SqliteConnection;
 use uuid::Uuid;
 
 use crate::document::{Document, FORMAT};
@@ -109,11 +110,18 @@ impl Store {
     /// Saves a plan over the version it was made from (0 for a new one).
     ///
     /// Saving the very document that stands changes nothing and answers its version, so that a
-    /// repeated request does nothing twice.
+    /// repeated request does nothing twice. The other dishes of its meal that are not being cooked yet get its bell and the meal's
+    /// name with it; which they are is answered too.
     ///
     /// # Errors
     /// [`Error::Conflict`] when another version stands.
-    pub async fn save_plan(&self, id: Uuid, from_version: i64, plan: &Plan, now: Timestamp) -> Result<StoredPlan> {
+    pub async fn save_plan(
+        &self,
+        id: Uuid,
+        from_version: i64,
+        plan: &Plan,
+        now: Timestamp,
+    ) -> Result<(StoredPlan, Vec<Uuid>)> {
         let document = write(plan)?;
         let mut writing = self.connections.write().await?;
         let newest: Option<Row> = sqlx::query_as(
@@ -126,7 +134,7 @@ impl Store {
         if let Some(row) = newest
             && row.2 == document
         {
-            return from_row(row);
+            return from_row(row).map(|stored| (stored, Vec::new()));
         }
         if current != from_version {
             return Err(Error::Conflict { given: from_version, current });
@@ -141,7 +149,38 @@ impl Store {
             .await?;
         // Who goes on with a plan wants it back.
         sqlx::query("DELETE FROM plan_bin WHERE plan_id = ?").bind(id.to_string()).execute(&mut *writing).await?;
+        let alike = alike(&mut writing, id, plan, now).await?;
         writing.commit().await?;
-        Ok(StoredPlan { id, version: current + 1, plan: plan.clone(), saved_at: now })
+        Ok((StoredPlan { id, version: current + 1, plan: plan.clone(), saved_at: now }, alike))
     }
+}
+
+/// Brings the other dishes of a plan's meal in line with it; which ones were changed.
+async fn alike(writing: &mut SqliteConnection, id: Uuid, plan: &Plan, now: Timestamp) -> Result<Vec<Uuid>> {
+    if plan.meal.is_none() {
+        return Ok(Vec::new());
+    }
+    let rows: Vec<Row> = sqlx::query_as(
+        "SELECT id, version, document, format, saved_at FROM plan AS newest
+         WHERE version = (SELECT max(version) FROM plan WHERE id = newest.id) AND id != ?
+           AND id NOT IN (SELECT plan_id FROM plan_bin) AND id NOT IN (SELECT plan_id FROM cook)",
+    )
+    .bind(id.to_string())
+    .fetch_all(&mut *writing)
+    .await?;
+    let mut changed = Vec::new();
+    // One that can't be read spoils itself alone.
+    for other in rows.into_iter().filter_map(|row| from_row(row).ok()) {
+        let Some(alike) = plan.alike(&other.plan) else { continue };
+        sqlx::query("INSERT INTO plan (id, version, document, format, saved_at) VALUES (?, ?, ?, ?, ?)")
+            .bind(other.id.to_string())
+            .bind(other.version + 1)
+            .bind(write(&alike)?)
+            .bind(FORMAT)
+            .bind(write_instant(now))
+            .execute(&mut *writing)
+            .await?;
+        changed.push(other.id);
+    }
+    Ok(changed)
 }
