@@ -42,6 +42,11 @@ enum Command {
         /// The request.
         file: PathBuf,
     },
+    /// Work a meal back from its bell.
+    Sheet {
+        /// The request.
+        file: PathBuf,
+    },
     /// Work out the path from the liquid in the pot to the sauce.
     Sauce {
         /// The request.
@@ -91,6 +96,7 @@ pub async fn run(cli: Cli) -> ExitCode {
         Command::Forecast { file } => compute_file(Computation::Forecast, &file),
         Command::Match { file } => compute_file(Computation::Match, &file),
         Command::Prepare { file } => compute_file(Computation::Prepare, &file),
+        Command::Sheet { file } => compute_file(Computation::Sheet, &file),
         Command::Sauce { file } => compute_file(Computation::Sauce, &file),
         Command::Openapi => {
             let document = api_document();
@@ -198,7 +204,7 @@ async fn start(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
         // A new kitchen starts in the time zone of the machine it stands on, and its cook sleeps at night.
         let zone = jiff::tz::TimeZone::system().iana_name().unwrap_or("UTC").to_owned();
         let asleep = vec![Hours("23:00".into(), "06:30".into())];
-        store.save_kitchen(&Kitchen { zone, asleep, ..Kitchen::default() }).await?;
+        store.save_kitchen(0, &Kitchen { zone, asleep, ..Kitchen::default() }).await?;
     }
     let listener =
         TcpListener::bind(("127.0.0.1", port)).await.with_context(|| told(say::port_taken(&port.to_string())))?;

@@ -6,6 +6,7 @@ use ergastic_core::finish::sauce;
 use ergastic_core::forecast::forecast;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::match_ways;
+use ergastic_core::meal::meal_sheet_anywhere;
 use ergastic_core::prepare::prepare_request;
 use ergastic_words::Said;
 use jiff::Timestamp;
@@ -23,6 +24,8 @@ pub enum Computation {
     Match,
     /// Salt to lid.
     Prepare,
+    /// A meal back from its bell.
+    Sheet,
     /// What becomes of the liquid.
     Sauce,
 }
@@ -33,6 +36,7 @@ pub fn run(computation: Computation, text: &[u8], now: Timestamp) -> Result<Stri
         Computation::Forecast => answer(text, forecast),
         Computation::Match => answer(text, |request| match_ways(request, &Kitchen::default(), now)),
         Computation::Prepare => answer(text, |request| prepare_request(request, &Kitchen::default())),
+        Computation::Sheet => answer(text, |request| meal_sheet_anywhere(request, now)),
         Computation::Sauce => answer(text, sauce),
     }
 }

@@ -20,9 +20,9 @@ use utoipa_axum::{router::OpenApiRouter, routes};
 
 use crate::app::App;
 use crate::error::ApiError;
-use crate::routes::{bin, compute, cooks, events, kitchen, plans, probes, transfer};
+use crate::routes::{bin, compute, cooks, events, kitchen, meals, plans, probes, transfer, why};
 use crate::units::in_the_kitchens_units;
-use crate::{document, guard, web};
+use crate::{complete, document, guard, web};
 
 /// An answer that is not there by then is not waited for.
 const ANSWER: Duration = Duration::from_secs(30);
@@ -38,24 +38,35 @@ fn quick() -> OpenApiRouter<App> {
     OpenApiRouter::with_openapi(Document::openapi())
         .routes(routes!(compute::health))
         .routes(routes!(compute::cuts))
+        .routes(routes!(compute::get_scale))
         .routes(routes!(compute::post_forecast))
         .routes(routes!(compute::post_match))
         .routes(routes!(compute::get_overview))
         .routes(routes!(compute::post_prepare))
         .routes(routes!(compute::larder))
+        .routes(routes!(compute::post_sheet))
         .routes(routes!(compute::post_sauce))
         .routes(routes!(kitchen::get_kitchen, kitchen::put_kitchen))
+        .routes(routes!(meals::list_meals))
+        .routes(routes!(meals::get_meal))
+        .routes(routes!(meals::get_file))
         .routes(routes!(plans::list_plans))
         .routes(routes!(plans::get_plan, plans::put_plan, plans::delete_plan))
         .routes(routes!(plans::list_versions))
         .routes(routes!(plans::get_version))
         .routes(routes!(plans::post_bench))
+        .routes(routes!(plans::post_people))
         .routes(routes!(plans::get_sheet))
         .routes(routes!(plans::post_preview))
         .routes(routes!(cooks::list_cooks))
         .routes(routes!(cooks::log))
         .routes(routes!(cooks::get_cook, cooks::open, cooks::delete_cook))
         .routes(routes!(cooks::append))
+        .routes(routes!(why::get_plan_why))
+        .routes(routes!(why::get_cook_why))
+        .routes(routes!(why::post_plan_why))
+        .routes(routes!(why::post_why))
+        .routes(routes!(why::post_inside))
         .routes(routes!(bin::list_bin, bin::empty_bin))
         .routes(routes!(bin::take_out_plan))
         .routes(routes!(bin::take_out_cook))
@@ -76,7 +87,7 @@ fn long() -> OpenApiRouter<App> {
 pub fn api_document() -> utoipa::openapi::OpenApi {
     let mut document = quick().merge(long()).into_openapi();
     document::say_what_is_refused(&mut document);
-    document
+    complete::answers(&document)
 }
 
 /// Answers in time, or says that there was none.

@@ -16,6 +16,7 @@ use ergastic_core::plan::Plan;
 use ergastic_core::text::check_name;
 use ergastic_store::{
     Brought, CookFile, FILE_VERSION, Import, MOST_EVENTS, PlanFile, Reading, ReadingFile, Staged, Store, as_document,
+    brought_up,
 };
 use ergastic_words::{Said, Voice, errors, keeping as say};
 use jiff::Timestamp;
@@ -223,10 +224,11 @@ impl<S: Sink> File<'_, S> {
     }
 
     fn kitchen(&mut self, raw: &RawValue) -> ApiResult<Staged> {
-        let kitchen: Kitchen = read_object(raw.get().as_bytes()).map_err(|error| error.within("kitchen"))?;
+        let document = brought_up(raw.get());
+        let kitchen: Kitchen = read_object(document.as_bytes()).map_err(|error| error.within("kitchen"))?;
         kitchen.check().map_err(|error| error.within("kitchen"))?;
         self.kitchen = kitchen;
-        Ok(Staged::Kitchen { document: raw.get().to_owned() })
+        Ok(Staged::Kitchen { document })
     }
 
     fn plan(&self, raw: &RawValue) -> Result<Staged, Error> {

@@ -348,6 +348,7 @@ async fn an_event_of_another_cook_is_refused_by_its_id() {
     ask(&app, Method::PUT, PLAN, json!({"version": 0, "plan": shin("One")})).await;
     let other = COOK.replace("002", "003");
     ask(&app, Method::PUT, COOK, open()).await;
+    ask(&app, Method::POST, EVENTS, happened(9, "2026-01-01T09:00:00Z", json!({"kind": "closed"}))).await;
     ask(&app, Method::PUT, &other, open()).await;
     let met = happened(10, "2026-01-01T10:00:00Z", json!({"kind": "met_heat"}));
     assert_eq!(ask(&app, Method::POST, EVENTS, met.clone()).await.0, StatusCode::OK);
@@ -360,7 +361,7 @@ async fn an_event_of_another_cook_is_refused_by_its_id() {
 async fn a_file_says_what_it_would_bring_and_leaves_alone_what_it_has_not() {
     let app = kitchen().await;
     let named = json!({"name": "Lodge galley", "zone": "Europe/Helsinki"});
-    assert_eq!(ask(&app, Method::PUT, "/api/kitchen", named).await.0, StatusCode::OK);
+    assert_eq!(ask(&app, Method::PUT, "/api/kitchen", json!({"version": 0, "kitchen": named})).await.0, StatusCode::OK);
     for (version, name) in ["One", "Two"].into_iter().enumerate() {
         ask(&app, Method::PUT, PLAN, json!({"version": version, "plan": shin(name)})).await;
     }
@@ -380,7 +381,7 @@ async fn a_file_says_what_it_would_bring_and_leaves_alone_what_it_has_not() {
     assert_eq!(ask(&other, Method::GET, "/api/export", Value::Null).await.1, file);
     // A file without a kitchen leaves the kitchen as it is.
     assert_eq!(ask(&other, Method::POST, "/api/import", json!({"ergastic": 1})).await.0, StatusCode::OK);
-    assert_eq!(ask(&other, Method::GET, "/api/kitchen", Value::Null).await.1["name"], "Lodge galley");
+    assert_eq!(ask(&other, Method::GET, "/api/kitchen", Value::Null).await.1["kitchen"]["name"], "Lodge galley");
     for (path, spoilt) in [
         ("/plans/0/plan/name", json!("Nul\u{0}")),
         ("/plans/0/saved_at", json!("2099-01-01T00:00:00Z")),
@@ -449,9 +450,12 @@ async fn a_view_that_is_kept_is_that_of_the_kitchen_it_was_made_in() {
     let view = async || ask(&app, Method::GET, COOK, Value::Null).await.1["view"].clone();
     let before = view().await;
     assert_eq!(view().await, before, "the same kitchen, the same view");
-    ask(&app, Method::PUT, "/api/kitchen", json!({"name": "Weak hob", "hob_w": 250})).await;
+    let burner = json!({"id": "small", "name": "Small flame", "measures": {"watts": 250}});
+    let (status, kept) =
+        ask(&app, Method::PUT, "/api/kitchen", json!({"version": 0, "kitchen": {"burners": [burner]}})).await;
+    assert_eq!(status, StatusCode::OK, "{kept}");
     let weak = view().await;
     assert_ne!(weak["tasks"], before["tasks"], "a weak hob takes longer over the sauce");
-    ask(&app, Method::PUT, "/api/kitchen", json!({})).await;
+    ask(&app, Method::PUT, "/api/kitchen", json!({"version": 1, "kitchen": {}})).await;
     assert_eq!(view().await, before);
 }

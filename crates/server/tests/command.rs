@@ -243,7 +243,7 @@ fn the_demo_has_dishes_planned_under_way_and_over_and_is_laid_out_once() {
         (planned, status("under_way"), status("closed"))
     };
     let server = Served::start(&data, true);
-    assert_eq!(counts(&server), (3, 1, 2));
+    assert_eq!(counts(&server), (6, 1, 2));
     let (_, plans) = server.ask("GET", "/api/plans", "");
     for plan in plans.as_array().unwrap().iter().rev().take(3) {
         let (_, worked) = server.ask("GET", &format!("/api/plans/{}/sheet", plan["id"].as_str().unwrap()), "");
@@ -251,7 +251,7 @@ fn the_demo_has_dishes_planned_under_way_and_over_and_is_laid_out_once() {
     }
     drop(server);
     let server = Served::start(&data, true);
-    assert_eq!(counts(&server), (3, 1, 2));
+    assert_eq!(counts(&server), (6, 1, 2));
     drop(server);
     std::fs::remove_dir_all(data).unwrap();
 }
@@ -275,7 +275,8 @@ fn it_ends_when_asked_with_pages_open_and_requests_half_sent() {
     for signal in ["-TERM", "-INT"] {
         let data = folder(&format!("end{signal}"));
         let mut server = Served::start(&data, false);
-        let kitchen = json!({"name": "Lodge galley"}).to_string();
+        let version = server.ask("GET", "/api/kitchen", "").1["version"].clone();
+        let kitchen = json!({"version": version, "kitchen": {"name": "Lodge galley"}}).to_string();
         assert_eq!(server.ask("PUT", "/api/kitchen", &kitchen).0, 200);
         let host = server.address.clone();
         let open = |text: String| {
@@ -299,7 +300,7 @@ fn it_ends_when_asked_with_pages_open_and_requests_half_sent() {
         assert!(seconds < 6.0 && code == Some(0), "{signal}: {seconds} s, {code:?}");
         drop(server);
         let server = Served::start(&data, false);
-        assert_eq!(server.ask("GET", "/api/kitchen", "").1["name"], "Lodge galley");
+        assert_eq!(server.ask("GET", "/api/kitchen", "").1["kitchen"]["name"], "Lodge galley");
         drop(server);
         std::fs::remove_dir_all(data).unwrap();
     }
@@ -333,12 +334,13 @@ fn a_copy_is_made_while_it_runs_and_brought_back_when_it_does_not() {
     let server = Served::start(&data, true);
     assert_eq!(command("backup").0, Some(0));
     assert!(command("restore").1.contains("another Ergastic"), "not under a running server");
-    let named = json!({"name": "Another name"}).to_string();
+    let version = server.ask("GET", "/api/kitchen", "").1["version"].clone();
+    let named = json!({"version": version, "kitchen": {"name": "Another name"}}).to_string();
     assert_eq!(server.ask("PUT", "/api/kitchen", &named).0, 200);
     drop(server);
     assert_eq!(command("restore"), (Some(0), String::new()));
     let server = Served::start(&data, false);
-    assert_eq!(server.ask("GET", "/api/kitchen", "").1["name"], "Lodge galley");
+    assert_eq!(server.ask("GET", "/api/kitchen", "").1["kitchen"]["name"], "Lodge galley");
     drop(server);
     std::fs::write(&copy, "no copy").unwrap();
     let (code, said) = command("restore");

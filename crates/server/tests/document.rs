@@ -1,5 +1,6 @@
 //! The API held against its own document: requests made from it at random, sound and spoilt, get only answers that it names,
-//! never a fault of the server's own, and every refusal is a problem that says which field.
+//! never a fault of the server's own, every answer has what the document promises, and every refusal is a problem that says
+//! which field.
 
 use std::cell::RefCell;
 use std::collections::BTreeMap;
@@ -9,6 +10,7 @@ use axum::body::{Body, to_bytes};
 use axum::http::{Request, StatusCode, header};
 use ergastic::{App, Problem, api_document, router};
 use ergastic_store::Store;
+use jiff::{SignedDuration, Timestamp};
 use proptest::prelude::*;
 use proptest::test_runner::{Config, TestRunner};
 use rand::seq::IndexedRandom;
@@ -104,6 +106,14 @@ impl Maker {
                 object.insert(name.clone(), json!(16));
             } else if name == "version" && self.chance(0.8) {
                 object.insert(name.clone(), json!(0));
+            } else if name == "bell" && self.chance(0.8) {
+                // A meal is wanted in the days to come.
+                let days = self.random.random_range(1..20);
+                object.insert(name.clone(), json!(Timestamp::now() + SignedDuration::from_hours(24 * days)));
+            } else if name == "dishes" && self.chance(0.6) {
+                // Of several dishes made up at random one can hardly ever be cooked.
+                let forecast = json!({"cut": "shin", "method": "braise", "members": 16});
+                object.insert(name.clone(), json!([{ "forecast": forecast }]));
             } else if wanted || self.chance(0.12 / (1 + depth) as f64) {
                 let mut value = self.value(field, depth + 1);
                 while wanted && value.is_null() {
@@ -154,6 +164,60 @@ impl Maker {
         }
     }
 
+    /// Where a value is not what a schema promises: a field that it says is always there and is not, or a value of another kind.
+    fn breach(&self, schema: &Value, value: &Value, at: &str) -> Option<String> {
+        let schema = self.resolve(schema);
+        for kind in ["oneOf", "anyOf"] {
+            if let Some(options) = schema[kind].as_array() {
+                let breaches: Vec<_> = options.iter().map(|option| self.breach(option, value, at)).collect();
+                return if breaches.iter().any(Option::is_none) { None } else { breaches.into_iter().flatten().next() };
+            }
+        }
+        if let Some(parts) = schema["allOf"].as_array() {
+            return parts.iter().find_map(|part| self.breach(part, value, at));
+        }
+        if let Some(options) = schema["enum"].as_array()
+            && !options.contains(value)
+        {
+            return Some(format!("{at}: {value} is none of {options:?}"));
+        }
+        let is = match value {
+            Value::Null => "null",
+            Value::Bool(_) => "boolean",
+            Value::Number(_) => "number",
+            Value::String(_) => "string",
+            Value::Array(_) => "array",
+            Value::Object(_) => "object",
+        };
+        let kinds: Vec<&str> = match &schema["type"] {
+            Value::Array(kinds) => kinds.iter().filter_map(Value::as_str).collect(),
+            one => one.as_str().into_iter().collect(),
+        };
+        let whole = is == "number" && kinds.contains(&"integer");
+        if !(kinds.is_empty() || kinds.contains(&is) || whole) {
+            return Some(format!("{at}: {value} is no {kinds:?}"));
+        }
+        match value {
+            Value::Array(items) => match schema["prefixItems"].as_array() {
+                Some(each) => each.iter().zip(items).find_map(|(schema, item)| self.breach(schema, item, at)),
+                None => items
+                    .iter()
+                    .enumerate()
+                    .find_map(|(i, item)| self.breach(&schema["items"], item, &format!("{at}[{i}]"))),
+            },
+            Value::Object(fields) => {
+                let mut required = schema["required"].as_array().into_iter().flatten().filter_map(Value::as_str);
+                if let Some(gone) = required.find(|name| !fields.contains_key(*name)) {
+                    return Some(format!("{at}.{gone} is not there"));
+                }
+                fields.iter().find_map(|(name, field)| {
+                    self.breach(schema["properties"].get(name)?, field, &format!("{at}.{name}"))
+                })
+            }
+            _ => None,
+        }
+    }
+
     fn address(&mut self, method: &str, path: &str, operation: &Value, sound: bool) -> String {
         let mut address = path.to_owned();
         let mut asked = Vec::new();
@@ -166,11 +230,7 @@ impl Maker {
                     Uuid::from_u128(self.random.random()).to_string()
                 }
                 Value::String(_) if name == "id" && self.chance(0.6) => {
-                    if path.contains("/plans/") {
-                        PLAN.to_owned()
-                    } else {
-                        COOK.to_owned()
-                    }
+                    if path.contains("/plans/") || path.contains("/meals/") { PLAN.to_owned() } else { COOK.to_owned() }
                 }
                 Value::String(text) => text,
                 other => other.to_string(),
@@ -288,7 +348,11 @@ fn every_answer_is_one_that_the_document_names() {
                     if status.is_success() {
                         counted.1 += 1;
                         if answered.starts_with("application/json") {
-                            prop_assert!(serde_json::from_slice::<Value>(&text).is_ok(), "{what}");
+                            let answer: Value = serde_json::from_slice(&text).unwrap();
+                            let promised =
+                                &operation["responses"][status.as_str()]["content"]["application/json"]["schema"];
+                            let breach = maker.breach(promised, &answer, "answer");
+                            prop_assert!(breach.is_none(), "{}: {what}", breach.unwrap_or_default());
                         }
                         continue;
                     }

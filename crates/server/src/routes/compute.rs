@@ -7,7 +7,9 @@ use ergastic_core::cuts::{AtTheCounter, at_the_counter};
 use ergastic_core::finish::{Sauce, SauceRequest, sauce};
 use ergastic_core::forecast::{Forecast, ForecastRequest, forecast};
 use ergastic_core::matching::{MatchRequest, Matched, Row, match_ways, overview};
+use ergastic_core::meal::{MealSheet, SheetRequest, meal_sheet};
 use ergastic_core::prepare::{PrepareRequest, Prepared, prepare_request};
+use ergastic_core::tender::{Mark, scale};
 use ergastic_words::Voice;
 use jiff::Timestamp;
 use serde::Serialize;
@@ -58,6 +60,12 @@ pub async fn cuts(State(app): State<App>) -> ApiResult<Json<Vec<AtTheCounter>>> 
     Ok(Json(at_the_counter(app.store.kitchen().await?.voice())))
 }
 
+/// The scale of tenderness, from firm to spoon.
+#[utoipa::path(get, path = "/api/scale", responses((status = 200, body = Vec<Mark>)))]
+pub async fn get_scale(State(app): State<App>) -> ApiResult<Json<Vec<Mark>>> {
+    Ok(Json(scale(app.store.kitchen().await?.voice())))
+}
+
 /// When it will be tender, and how sure that is.
 #[utoipa::path(post, path = "/api/forecast", request_body = ForecastRequest, responses((status = 200, body = Forecast)))]
 pub async fn post_forecast(
@@ -87,6 +95,13 @@ pub async fn get_overview(State(app): State<App>) -> ApiResult<Json<Vec<Row>>> {
 pub async fn post_prepare(State(app): State<App>, Json(request): Json<PrepareRequest>) -> ApiResult<Json<Prepared>> {
     let kitchen = app.store.kitchen().await?;
     app.compute(Lane::Bench, move || prepare_request(&request, &kitchen)).await.map(Json)
+}
+
+/// A meal worked back from its bell.
+#[utoipa::path(post, path = "/api/sheet", request_body = SheetRequest, responses((status = 200, body = MealSheet)))]
+pub async fn post_sheet(State(app): State<App>, Json(request): Json<SheetRequest>) -> ApiResult<Json<MealSheet>> {
+    let kitchen = app.store.kitchen().await?;
+    app.compute(Lane::Bench, move || meal_sheet(&request, &kitchen, Timestamp::now())).await.map(Json)
 }
 
 /// What there is to put in with the meat.

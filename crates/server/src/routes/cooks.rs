@@ -124,7 +124,8 @@ pub async fn get_cook(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Cook
     Ok(Json(answer(&app, app.store.cook(id).await?).await?))
 }
 
-/// Opens a cook from a plan, under an id made by the sender; opening it again changes nothing.
+/// Opens a cook from a plan, under an id made by the sender. Opening it again changes nothing; where another cook of the plan
+/// is under way, that one is answered.
 #[utoipa::path(put, path = "/api/cooks/{id}", params(("id" = Uuid, Path)), request_body = OpenCook, responses((status = 200, body = CookAnswer)))]
 pub async fn open(State(app): State<App>, Id(id): Id, Json(open): Json<OpenCook>) -> ApiResult<Json<CookAnswer>> {
     match app.store.cook(id).await {
@@ -137,9 +138,9 @@ pub async fn open(State(app): State<App>, Id(id): Id, Json(open): Json<OpenCook>
     let opened_at = Timestamp::now();
     let cook = StoredCook { id, plan_id: open.plan_id, plan, opened_at, events: Vec::new(), seq: 0 };
     let view = fold(&app, &cook, &kitchen, opened_at).await?;
-    app.store.open_cook(id, cook.plan_id, &cook.plan, opened_at, &summaries::reckoned(&cook, &view)).await?;
+    // Who starts a sheet twice, or on two pages, gets the cook that is under way.
+    let id = app.store.open_cook(id, cook.plan_id, &cook.plan, opened_at, &summaries::reckoned(&cook, &view)).await?;
     app.changed(Change::Cook { id });
-    // Two that open it in the same moment both get the one that is kept.
     Ok(Json(answer(&app, app.store.cook(id).await?).await?))
 }
 

@@ -5,6 +5,8 @@ pub mod compute;
 pub mod cooks;
 pub mod events;
 pub mod kitchen;
+pub mod meals;
 pub mod plans;
 pub mod probes;
 pub mod transfer;
+pub mod why;

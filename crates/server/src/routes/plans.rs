@@ -4,7 +4,7 @@ use axum::extract::State;
 use axum::http::StatusCode;
 use ergastic_core::forecast::Forecast;
 use ergastic_core::plan::Plan;
-use ergastic_core::prepare::Prepared;
+use ergastic_core::prepare::AtTheBench;
 use ergastic_core::sheet::{Sheet, work_back_and_forecast};
 use ergastic_store::{ListedPlan, StoredPlan, What};
 use jiff::Timestamp;
@@ -98,8 +98,9 @@ pub async fn get_plan(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Plan
 pub async fn put_plan(State(app): State<App>, Id(id): Id, Json(save): Json<SavePlan>) -> ApiResult<Json<PlanView>> {
     save.plan.check_kept().map_err(|error| error.within("plan"))?;
     save.plan.resolve(&app.store.kitchen().await?).map_err(|error| error.within("plan"))?;
-    let saved = app.store.save_plan(id, save.version, &save.plan, Timestamp::now()).await?;
+    let (saved, alike) = app.store.save_plan(id, save.version, &save.plan, Timestamp::now()).await?;
     app.changed(Change::Plan { id });
+    alike.into_iter().for_each(|id| app.changed(Change::Plan { id }));
     Ok(Json(saved.into()))
 }
 
@@ -125,10 +126,28 @@ pub async fn get_version(State(app): State<App>, VersionOf { id, version }: Vers
 }
 
 /// A plan at the bench, salt to lid, saved or not.
-#[utoipa::path(post, path = "/api/prepare/plan", request_body = Plan, responses((status = 200, body = Prepared)))]
-pub async fn post_bench(State(app): State<App>, Json(plan): Json<Plan>) -> ApiResult<Json<Prepared>> {
+#[utoipa::path(post, path = "/api/prepare/plan", request_body = Plan, responses((status = 200, body = AtTheBench)))]
+pub async fn post_bench(State(app): State<App>, Json(plan): Json<Plan>) -> ApiResult<Json<AtTheBench>> {
     let kitchen = app.store.kitchen().await?;
     app.compute(Lane::Bench, move || plan.at_the_bench(&kitchen)).await.map(Json)
+}
+
+/// A plan for another number of people.
+#[derive(Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct ForPeople {
+    /// How many eat.
+    #[schema(minimum = 1, maximum = 200)]
+    people: u32,
+    /// The plan as it is for those it is for now.
+    plan: Plan,
+}
+
+/// The plan for another number of people: what grows with them, grows.
+#[utoipa::path(post, path = "/api/prepare/people", request_body = ForPeople, responses((status = 200, body = Plan)))]
+pub async fn post_people(State(app): State<App>, Json(asked): Json<ForPeople>) -> ApiResult<Json<Plan>> {
+    let kitchen = app.store.kitchen().await?;
+    Ok(Json(asked.plan.for_people(asked.people, &kitchen)?))
 }
 
 /// The sheet of a plan, worked back from its bell as of now, with the forecast under it.
