@@ -4,7 +4,7 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [react()],
-  build: { target: 'es2022', chunkSizeWarningLimit: 700 },
+  build: { target: 'es2022', manifest: true, chunkSizeWarningLimit: 700 },
   server: { proxy: { '/api': 'http://127.0.0.1:4870' } },
-  test: { environment: 'jsdom', setupFiles: ['src/test-setup.ts'], css: false },
+  test: { environment: 'jsdom', testTimeout: 20_000, setupFiles: ['src/test-setup.ts'], css: false },
 });

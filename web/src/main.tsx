@@ -7,14 +7,18 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { ApiFault } from './api/client';
 import { router } from './features/shell/router';
-import { applyMode } from './theme/mode';
+import { applyMode, followSystem } from './theme/mode';
 import { system } from './theme/system';
 
 applyMode();
+followSystem();
 
 const queries = new QueryClient({
   defaultOptions: {
+    // The kitchen stands on this machine: whether the world outside can be reached says nothing of it.
+    mutations: { networkMode: 'always' },
     queries: {
+      networkMode: 'always',
       refetchOnWindowFocus: true,
       retry: (count, fault) =>
         count < 2 && !(fault instanceof ApiFault && fault.status >= 400 && fault.status < 500),
@@ -22,7 +26,9 @@ const queries = new QueryClient({
   },
 });
 
-createRoot(document.getElementById('root')!).render(
+const root = document.getElementById('root');
+if (!root) throw new Error('The page has no root.');
+createRoot(root).render(
   <StrictMode>
     <ChakraProvider value={system}>
       <QueryClientProvider client={queries}>

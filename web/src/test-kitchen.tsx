@@ -1,18 +1,33 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import type { Kitchen, Schemas } from './api/client';
+import { useUndoing } from './features/shell/undo';
 import { system } from './theme/system';
+
+/** What the corner of the page takes back. */
+export const corner: ReturnType<typeof useUndoing> = {};
+
+function Corner() {
+  const undoing = useUndoing();
+  useEffect(() => {
+    Object.assign(corner, { undo: undefined, undoes: undefined }, undoing);
+  });
+  return null;
+}
 
 /** Renders inside what every place stands in: the theme, the queries, an address. */
 export function open(place: ReactNode, at = '/') {
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  // The scale is the same in every kitchen: each place may read it.
+  queries.setQueryData(['scale'], scale);
   const router = createMemoryRouter([{ path: '*', element: place }], { initialEntries: [at] });
   const view = render(
     <ChakraProvider value={system}>
       <QueryClientProvider client={queries}>
+        <Corner />
         <RouterProvider router={router} />
       </QueryClientProvider>
     </ChakraProvider>,
@@ -27,17 +42,26 @@ export const kitchen = (over: Partial<Kitchen> = {}): Kitchen => ({
   altitude_m: 210,
   units: 'metric',
   certainty: 0.9,
-  pot: { diameter_cm: 26, height_cm: 13 },
-  pan_cm: 28,
-  pan_material: 'iron',
-  hob_w: 1800,
-  hob_kind: 'gas',
-  insert_w: 1000,
-  kit: ['oven', 'hob'],
-  pit_holds_itself: true,
+  hands: [{ id: 'hands_1', name: 'The cook', lent: false, measures: {} }],
+  ovens: [{ id: 'oven_1', name: 'The oven', lent: false, measures: { width_cm: 45, fan: false } }],
+  burners: [{ id: 'burner_1', name: 'Large burner', lent: false, measures: { watts: 1800, kind: 'gas' } }],
+  pots: [{ id: 'pot_1', name: 'Blue pot', lent: false, measures: { diameter_cm: 26, height_cm: 13 } }],
+  pans: [{ id: 'pan_1', name: 'Black pan', lent: false, measures: { diameter_cm: 28, material: 'iron' } }],
+  pressure_pots: [],
+  slow_cookers: [],
+  pits: [],
+  baths: [],
+  coals: [],
+  probes: [],
   asleep: [],
   prices: {},
   ...over,
+});
+
+/** The kitchen as it is answered. */
+export const kitchenView = (over: Partial<Kitchen> = {}): Schemas['KitchenView'] => ({
+  version: 1,
+  kitchen: kitchen(over),
 });
 
 export const task = (over: Partial<Schemas['Task']> = {}): Schemas['Task'] => ({
@@ -63,15 +87,89 @@ const band = (p10: string, p50: string, p90: string): Schemas['Ready'] => ({
   chance: 0.92,
 });
 
+/** The scale from firm to spoon, as the kitchen answers it. */
+export const scale: Schemas['Mark'][] = (
+  [
+    ['firm', 0, 1.1],
+    ['slice', 1.1, 1.6],
+    ['fork', 1.6, 2.2],
+    ['probe', 2.2, 2.6],
+    ['pull', 2.6, 4],
+    ['spoon', 4, 6],
+  ] as const
+).map(([check, from, to]) => ({ check, words: check, from, to }));
+
+/** A plan with every field. */
+export const plan = (over: Partial<Schemas['PlanInFull']> = {}): Schemas['PlanInFull'] => ({
+  name: 'Lake-ice shin',
+  people: 8,
+  bell: '2027-02-06T16:30:00Z',
+  forecast: { cut: 'shin', mass_kg: 2.4, method: 'braise' },
+  prepare: {
+    trim: 'usual',
+    sinew_in_pot: false,
+    strings: 0,
+    pierced: false,
+    salt_h: 12,
+    salt_pct: 1.25,
+    crystal: 'fine',
+    rinse: false,
+    clear: false,
+    temper_min: 0,
+    day_before: false,
+    surface: 'patted',
+    sear: 'hard',
+    sear_in: 'pan',
+    flour: false,
+    sugared: false,
+    base: 'unsalted_stock',
+    wine: 'halved',
+    ingredients: [],
+    wood: 'oak',
+    later: [],
+  },
+  uses: {},
+  target: 'coat',
+  thickener: 'cornflour',
+  sides: [],
+  pins: [],
+  ...over,
+});
+
 export const event = (
   id: string,
   at: string,
-  happened: Schemas['Happened'],
-  undone = false,
+  happened: Schemas['HappenedInFull'],
+  words: string,
+  undone_by?: string,
 ): Schemas['LogLine'] => ({
   event: { id, at, happened },
-  undone,
+  at,
+  corrected: false,
+  undone: undone_by !== undefined,
+  undone_by,
+  words,
+  name: `the ${words}`,
 });
+
+/** What a sauce is worked out from. */
+export const sauceFrom: Schemas['SauceRequestInFull'] = {
+  liquid_l: 1.2,
+  fat_l: 0.04,
+  salt_g: 6,
+  gelatin_g: 30,
+  vessel: { diameter_cm: 26, height_cm: 13 },
+  hob_w: 1800,
+  hob_kind: 'gas',
+  skim: 'ladle',
+  taste: 'right',
+  target: 'coat',
+  thickener: 'cornflour',
+  share: 1,
+  meat_kg: 1.1,
+  meat_salt_g: 5,
+  dredged_flour_g: 0,
+};
 
 /** A cook under way, to be changed by each test. */
 export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnswer'] {
@@ -79,12 +177,7 @@ export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnsw
   return {
     id: '00000000-0000-4000-8000-000000000002',
     plan_id: '00000000-0000-4000-8000-000000000001',
-    plan: {
-      name: 'Lake-ice shin',
-      people: 8,
-      bell: '2027-02-06T16:30:00Z',
-      forecast: { cut: 'shin', mass_kg: 2.4, method: 'braise' },
-    },
+    plan: plan(),
     opened_at: '2027-02-05T12:00:00Z',
     now: '2027-02-06T13:00:00Z',
     view: {
@@ -94,6 +187,24 @@ export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnsw
       tasks: [{ task: task(), state: 'open' }],
       now_task: 'braise',
       next_task: null,
+      now: {
+        task: 'braise',
+        waits: true,
+        from: '2027-02-06T12:00:00Z',
+        until: '2027-02-06T15:00:00Z',
+        actions: [],
+      },
+      asks: {
+        fork: scale.map(({ check, words }) => ({
+          id: check,
+          words,
+          happened: { kind: 'check', found: check },
+        })),
+        taste: [],
+        measures: true,
+      },
+      sauce: sauceFrom,
+      learned: { known: {}, words: [] },
       band: bands,
       foretold: bands,
       tender_at: null,
@@ -146,7 +257,7 @@ export function summary(view: Partial<Schemas['CookView']> = {}): Schemas['CookS
       foretold: shown.foretold,
       tender_at: shown.tender_at,
       prediction: shown.prediction,
-      learned: shown.learned?.words ?? [],
+      learned: shown.learned.words,
     },
   };
 }

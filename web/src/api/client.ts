@@ -1,9 +1,10 @@
 import createClient from 'openapi-fetch';
+import type { Readable } from 'openapi-typescript-helpers';
 import type { components, paths } from './generated';
 
 export type Schemas = components['schemas'];
 /** The kitchen as it is answered: with every field. */
-export type Kitchen = Required<Schemas['Kitchen']>;
+export type Kitchen = Schemas['KitchenInFull'];
 
 /** A refused or failed request, with the field it names. */
 export class ApiFault extends Error {
@@ -34,11 +35,23 @@ async function ask(request: Request): Promise<Response> {
 
 const client = createClient<paths>({ baseUrl: globalThis.location.origin, fetch: ask });
 
+/** What an address answers when all is well. */
+type Good<P extends keyof paths, M extends keyof paths[P]> = paths[P][M] extends {
+  responses: { 200: { content: { 'application/json': infer T } } };
+}
+  ? T
+  : undefined;
+
 type Answer<T> = { data?: T; error?: unknown; response: Response };
 
-/** The data of an answer, or its problem as a fault. */
-async function unwrap<T>(asked: Promise<Answer<T>>): Promise<T> {
-  let answer: Answer<T>;
+/**
+ * The data of an answer, or its problem as a fault. The client's own type of an answer makes lists of its tuples; what the
+ * document says of the address is what it is.
+ */
+async function unwrap<P extends keyof paths, M extends keyof paths[P]>(
+  asked: Promise<Answer<Readable<Good<P, M>>>>,
+): Promise<Good<P, M>> {
+  let answer: Answer<Readable<Good<P, M>>>;
   try {
     answer = await asked;
   } catch {
@@ -53,7 +66,7 @@ async function unwrap<T>(asked: Promise<Answer<T>>): Promise<T> {
       problem.field ?? undefined,
     );
   }
-  return answer.data as T;
+  return answer.data as Good<P, M>;
 }
 
 const asItIs = (file: Blob) => ({
@@ -63,39 +76,73 @@ const asItIs = (file: Blob) => ({
 });
 
 export const api = {
-  cuts: () => unwrap(client.GET('/api/cuts')),
-  kitchen: () => unwrap(client.GET('/api/kitchen')) as Promise<Kitchen>,
-  saveKitchen: (kitchen: Kitchen) =>
-    unwrap(client.PUT('/api/kitchen', { body: kitchen })) as Promise<Kitchen>,
-  forecast: (request: Schemas['ForecastRequest'], signal?: AbortSignal) =>
-    unwrap(client.POST('/api/forecast', { body: request, signal })),
+  scale: () => unwrap<'/api/scale', 'get'>(client.GET('/api/scale')),
+  cuts: () => unwrap<'/api/cuts', 'get'>(client.GET('/api/cuts')),
+  kitchen: () => unwrap<'/api/kitchen', 'get'>(client.GET('/api/kitchen')),
+  saveKitchen: (version: number, kitchen: Kitchen) =>
+    // What was changed last is stored even when the page is left in the same moment.
+    unwrap<'/api/kitchen', 'put'>(
+      client.PUT('/api/kitchen', { body: { version, kitchen }, keepalive: true }),
+    ),
   match: (request: Schemas['MatchRequest'], signal?: AbortSignal) =>
-    unwrap(client.POST('/api/match', { body: request, signal })),
-  overview: () => unwrap(client.GET('/api/match/overview')),
+    unwrap<'/api/match', 'post'>(client.POST('/api/match', { body: request, signal })),
+  overview: () => unwrap<'/api/match/overview', 'get'>(client.GET('/api/match/overview')),
   sauce: (request: Schemas['SauceRequest'], signal: AbortSignal) =>
-    unwrap(client.POST('/api/sauce', { body: request, signal })),
-  bench: (plan: Schemas['Plan']) => unwrap(client.POST('/api/prepare/plan', { body: plan })),
-  larder: () => unwrap(client.GET('/api/larder')),
-  versions: (id: string) => unwrap(client.GET('/api/plans/{id}/versions', { params: { path: { id } } })),
+    unwrap<'/api/sauce', 'post'>(client.POST('/api/sauce', { body: request, signal })),
+  bench: (plan: Schemas['Plan']) =>
+    unwrap<'/api/prepare/plan', 'post'>(client.POST('/api/prepare/plan', { body: plan })),
+  forPeople: (people: number, plan: Schemas['Plan']) =>
+    unwrap<'/api/prepare/people', 'post'>(client.POST('/api/prepare/people', { body: { people, plan } })),
+  whyOf: (kind: 'plan' | 'cook', id: string, signal: AbortSignal) =>
+    kind === 'plan'
+      ? unwrap<'/api/plans/{id}/why', 'get'>(
+          client.GET('/api/plans/{id}/why', { params: { path: { id } }, signal }),
+        )
+      : unwrap<'/api/cooks/{id}/why', 'get'>(
+          client.GET('/api/cooks/{id}/why', { params: { path: { id } }, signal }),
+        ),
+  whyPlan: (plan: Schemas['Plan'], signal: AbortSignal) =>
+    unwrap<'/api/why/plan', 'post'>(client.POST('/api/why/plan', { body: plan, signal })),
+  why: (request: Schemas['ForecastRequest'], signal: AbortSignal) =>
+    unwrap<'/api/why', 'post'>(client.POST('/api/why', { body: request, signal })),
+  inside: (plan: Schemas['Plan'], signal: AbortSignal) =>
+    unwrap<'/api/why/inside', 'post'>(client.POST('/api/why/inside', { body: plan, signal })),
+  larder: () => unwrap<'/api/larder', 'get'>(client.GET('/api/larder')),
+  versions: (id: string) =>
+    unwrap<'/api/plans/{id}/versions', 'get'>(
+      client.GET('/api/plans/{id}/versions', { params: { path: { id } } }),
+    ),
   version: (id: string, version: number) =>
-    unwrap(client.GET('/api/plans/{id}/versions/{version}', { params: { path: { id, version } } })),
+    unwrap<'/api/plans/{id}/versions/{version}', 'get'>(
+      client.GET('/api/plans/{id}/versions/{version}', { params: { path: { id, version } } }),
+    ),
   preview: (plan: Schemas['Plan'], signal: AbortSignal) =>
-    unwrap(client.POST('/api/sheet/preview', { body: plan, signal })),
-  plans: () => unwrap(client.GET('/api/plans')),
-  plan: (id: string) => unwrap(client.GET('/api/plans/{id}', { params: { path: { id } } })),
-  sheet: (id: string) => unwrap(client.GET('/api/plans/{id}/sheet', { params: { path: { id } } })),
+    unwrap<'/api/sheet/preview', 'post'>(client.POST('/api/sheet/preview', { body: plan, signal })),
+  meals: () => unwrap<'/api/meals', 'get'>(client.GET('/api/meals')),
+  meal: (id: string) =>
+    unwrap<'/api/meals/{id}', 'get'>(client.GET('/api/meals/{id}', { params: { path: { id } } })),
+  plans: () => unwrap<'/api/plans', 'get'>(client.GET('/api/plans')),
+  plan: (id: string) =>
+    unwrap<'/api/plans/{id}', 'get'>(client.GET('/api/plans/{id}', { params: { path: { id } } })),
+  sheet: (id: string) =>
+    unwrap<'/api/plans/{id}/sheet', 'get'>(client.GET('/api/plans/{id}/sheet', { params: { path: { id } } })),
   savePlan: (id: string, version: number, plan: Schemas['Plan']) =>
     // What was changed last is stored even when the page is left in the same moment.
-    unwrap(
+    unwrap<'/api/plans/{id}', 'put'>(
       client.PUT('/api/plans/{id}', { params: { path: { id } }, body: { version, plan }, keepalive: true }),
     ),
-  cooks: () => unwrap(client.GET('/api/cooks')),
-  log: (count: number) => unwrap(client.GET('/api/log', { params: { query: { count } } })),
-  cook: (id: string) => unwrap(client.GET('/api/cooks/{id}', { params: { path: { id } } })),
+  cooks: () => unwrap<'/api/cooks', 'get'>(client.GET('/api/cooks')),
+  log: (count: number) => unwrap<'/api/log', 'get'>(client.GET('/api/log', { params: { query: { count } } })),
+  cook: (id: string) =>
+    unwrap<'/api/cooks/{id}', 'get'>(client.GET('/api/cooks/{id}', { params: { path: { id } } })),
   openCook: (id: string, plan_id: string) =>
-    unwrap(client.PUT('/api/cooks/{id}', { params: { path: { id } }, body: { plan_id } })),
+    unwrap<'/api/cooks/{id}', 'put'>(
+      client.PUT('/api/cooks/{id}', { params: { path: { id } }, body: { plan_id } }),
+    ),
   append: (id: string, events: Schemas['Event'][]) =>
-    unwrap(client.POST('/api/cooks/{id}/events', { params: { path: { id } }, body: events })),
+    unwrap<'/api/cooks/{id}/events', 'post'>(
+      client.POST('/api/cooks/{id}/events', { params: { path: { id } }, body: events }),
+    ),
   health: async (): Promise<Schemas['Health']> => {
     const { data, error } = await client.GET('/api/health');
     // That nothing can be kept is an answer too.
@@ -103,21 +150,22 @@ export const api = {
     if ('database_bytes' in error) return error;
     throw new ApiFault(error.detail, error.status);
   },
-  bin: () => unwrap(client.GET('/api/bin')),
-  emptyBin: () => unwrap(client.DELETE('/api/bin')),
+  bin: () => unwrap<'/api/bin', 'get'>(client.GET('/api/bin')),
+  emptyBin: () => unwrap<'/api/bin', 'delete'>(client.DELETE('/api/bin')),
   putAway: (kind: Schemas['BinnedKind'], id: string) =>
-    unwrap(
-      kind === 'plan'
-        ? client.DELETE('/api/plans/{id}', { params: { path: { id } } })
-        : client.DELETE('/api/cooks/{id}', { params: { path: { id } } }),
-    ),
+    kind === 'plan'
+      ? unwrap<'/api/plans/{id}', 'delete'>(client.DELETE('/api/plans/{id}', { params: { path: { id } } }))
+      : unwrap<'/api/cooks/{id}', 'delete'>(client.DELETE('/api/cooks/{id}', { params: { path: { id } } })),
   takeOut: (kind: Schemas['BinnedKind'], id: string) =>
-    unwrap(
-      kind === 'plan'
-        ? client.DELETE('/api/bin/plans/{id}', { params: { path: { id } } })
-        : client.DELETE('/api/bin/cooks/{id}', { params: { path: { id } } }),
-    ),
+    kind === 'plan'
+      ? unwrap<'/api/bin/plans/{id}', 'delete'>(
+          client.DELETE('/api/bin/plans/{id}', { params: { path: { id } } }),
+        )
+      : unwrap<'/api/bin/cooks/{id}', 'delete'>(
+          client.DELETE('/api/bin/cooks/{id}', { params: { path: { id } } }),
+        ),
   /** Sends a kitchen file as it is, from the disk: it may be far larger than what fits in memory. */
-  importPreview: (file: Blob) => unwrap(client.POST('/api/import/preview', asItIs(file))),
-  importKitchen: (file: Blob) => unwrap(client.POST('/api/import', asItIs(file))),
+  importPreview: (file: Blob) =>
+    unwrap<'/api/import/preview', 'post'>(client.POST('/api/import/preview', asItIs(file))),
+  importKitchen: (file: Blob) => unwrap<'/api/import', 'post'>(client.POST('/api/import', asItIs(file))),
 };

@@ -82,7 +82,10 @@ export interface paths {
         };
         /** One cook as it stands now. */
         get: operations["get_cook"];
-        /** Opens a cook from a plan, under an id made by the sender; opening it again changes nothing. */
+        /**
+         * Opens a cook from a plan, under an id made by the sender. Opening it again changes nothing; where another cook of the plan
+         *     is under way, that one is answered.
+         */
         put: operations["open"];
         post?: never;
         /** Puts a cook in the bin. */
@@ -103,6 +106,23 @@ export interface paths {
         put?: never;
         /** Appends what happened, all of it or none, and answers the cook as it then stands. */
         post: operations["append"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/{id}/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Why a cook takes its time, as it was planned: with its bench and its pot. */
+        get: operations["get_cook_why"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -314,6 +334,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/meals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every meal that is planned or being cooked, by its bell. */
+        get: operations["list_meals"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/meals/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A meal worked back from its bell as of now; a plan's id means the meal that it belongs to. */
+        get: operations["get_meal"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/meals/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A meal's sheet as a file: a calendar (iCalendar), a table (CSV) or a text (Markdown). */
+        get: operations["get_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans": {
         parameters: {
             query?: never;
@@ -401,6 +472,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{id}/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Why a plan takes its time, its bench and its pot included. */
+        get: operations["get_plan_why"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/prepare": {
         parameters: {
             query?: never;
@@ -412,6 +500,23 @@ export interface paths {
         put?: never;
         /** One dish at the bench, salt to lid. */
         post: operations["post_prepare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prepare/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The plan for another number of people: what grows with them, grows. */
+        post: operations["post_people"];
         delete?: never;
         options?: never;
         head?: never;
@@ -487,6 +592,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The scale of tenderness, from firm to spoon. */
+        get: operations["get_scale"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A meal worked back from its bell. */
+        post: operations["post_sheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sheet/preview": {
         parameters: {
             query?: never;
@@ -504,12 +643,90 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Why a question is answered so in this kitchen, and the same meat other ways. */
+        post: operations["post_why"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/why/inside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The inside of a plan's piece over the cook, from one run at every median. */
+        post: operations["post_inside"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/why/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Why a plan that is not saved takes its time. */
+        post: operations["post_plan_why"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description Something that may be done. */
+        Action: {
+            happened?: components["schemas"]["HappenedInFull"] | null;
+            /** @description A stable name. */
+            id: string;
+            leads?: components["schemas"]["Leads"] | null;
+            /** @description What the tap does. */
+            words: string;
+        };
         /** @description Liquid poured in later. */
         Added: {
+            /**
+             * Format: double
+             * @description Minutes from the meat meeting the heat.
+             */
+            at_min: number;
+            /**
+             * Format: double
+             * @description How warm, °C.
+             */
+            celsius: number;
+            /**
+             * Format: double
+             * @description How much, L.
+             */
+            liquid_l: number;
+        };
+        /** @description Liquid poured in later. */
+        AddedInFull: {
             /**
              * Format: double
              * @description Minutes from the meat meeting the heat.
@@ -562,21 +779,79 @@ export interface components {
             /** @description The question. */
             question: string;
         };
+        /** @description A bench, in the form that is asked of a sheet. */
+        AskedBench: components["schemas"]["Prepare"] & {
+            /**
+             * Format: double
+             * @description Hours in a wine marinade, in place of `marinade`; none with 0.
+             */
+            marinate_h?: number | null;
+        };
+        /** @description One dish. */
+        AskedDish: {
+            /**
+             * Format: double
+             * @description The chance of being ready that it is made for; the meal's where not given.
+             */
+            certainty?: number | null;
+            /** @description The meat and its way. */
+            forecast: components["schemas"]["ForecastRequest"];
+            /** @description What it is called. */
+            name?: string | null;
+            /**
+             * Format: int32
+             * @description How many eat of it.
+             */
+            people?: number | null;
+            prepare?: components["schemas"]["AskedBench"] | null;
+            /** @description What is served beside it. */
+            sides?: components["schemas"]["Side"][];
+            /** @description What the liquid becomes. */
+            target?: components["schemas"]["Target"];
+            /** @description What thickens it. */
+            thickener?: components["schemas"]["Thickener"];
+        };
+        /** @description What may be logged. */
+        Asks: {
+            /** @description What a fork finds. */
+            fork: components["schemas"]["Action"][];
+            /** @description Whether a reading, a dip or something poured in tells anything yet. */
+            measures: boolean;
+            /** @description How the liquid's salt tastes; empty where there is none to taste. */
+            taste: components["schemas"]["Action"][];
+        };
         /** @description Something left out of the request and filled in. */
         Assumed: {
             /** @description The field. */
             field: string;
+            /** @description What a cook calls it. */
+            name: string;
             /** @description What was taken. */
             value: string;
             /** @description Why that. */
             why: string;
         };
+        /** @description A plan at the bench: what it comes to, with everything filled in, and what may be chosen next. */
+        AtTheBench: components["schemas"]["Prepared"] & {
+            /** @description The plan with everything filled in. */
+            dish: components["schemas"]["Resolved"];
+            /** @description The warnings, each at its place. */
+            minds: components["schemas"]["Minds"];
+            /** @description What may be chosen, each with what it changes. */
+            offers: components["schemas"]["Offers"];
+        };
         /** @description A cut as it is shown at the counter. */
         AtTheCounter: components["schemas"]["CutFacts"] & {
             /** @description Other names it is sold under. */
             also: string[];
+            /** @description How easily it dries. */
+            dries: string;
             /** @description The name on the block. */
             name: string;
+            /** @description Why it is not for this job, if so. */
+            refused?: string | null;
+            /** @description How fast it softens, beside chuck. */
+            softens: string;
             /** @description How to tell it. */
             tell: string;
         };
@@ -619,16 +894,28 @@ export interface components {
         /** @description Where eight in ten of the simulated cooks stand at a moment. */
         BandPoint: {
             /** @description Near the middle, as a probe reads it: P10, P50, P90, °C. */
-            core_c: number[];
+            core_c: [
+                number,
+                number,
+                number
+            ];
             /** @description Liquid in the pot: P10, P50, P90, L. */
-            liquid_l: number[];
+            liquid_l: [
+                number,
+                number,
+                number
+            ];
             /**
              * Format: double
              * @description Minutes since the meat met the heat.
              */
             min: number;
             /** @description On the scale of slice to spoon: P10, P50, P90. */
-            tenderness: number[];
+            tenderness: [
+                number,
+                number,
+                number
+            ];
         };
         /** @description What is believed of something uncertain: a normal distribution. */
         Belief: {
@@ -710,6 +997,19 @@ export interface components {
              */
             strength_pct: number;
         };
+        /** @description Brine that it lies in until both are of one strength. */
+        BrineInFull: {
+            /**
+             * Format: double
+             * @description Hours in it.
+             */
+            hours: number;
+            /**
+             * Format: double
+             * @description Water, L.
+             */
+            water_l: number;
+        };
         /** @description What a file has brought, or would bring. */
         BroughtView: {
             /**
@@ -755,6 +1055,20 @@ export interface components {
              */
             versions: number;
         };
+        /** @description A burner of the hob. */
+        BurnerMeasures: {
+            /**
+             * @description What heats it.
+             * @default gas
+             */
+            kind: components["schemas"]["HobKind"];
+            /**
+             * Format: double
+             * @description Its power, W.
+             * @default 1800
+             */
+            watts: number;
+        };
         /** @description A cut that could be bought for a way. */
         Buy: {
             /**
@@ -776,6 +1090,7 @@ export interface components {
             cut: components["schemas"]["Cut"];
             /** @description How it would be eaten. */
             eaten_as: components["schemas"]["EatenAs"];
+            latest?: components["schemas"]["Drawn"] | null;
             /**
              * Format: double
              * @description Raw, bone in, kg.
@@ -790,6 +1105,7 @@ export interface components {
             pieces: number;
             /** @description Tender, from the meat meeting the heat. */
             ready_min: components["schemas"]["Quantiles"];
+            soonest?: components["schemas"]["Drawn"] | null;
             /**
              * Format: date-time
              * @description Latest start for the certainty.
@@ -881,7 +1197,10 @@ export interface components {
             /** @description The same softness on the kit that is free. */
             equivalents: components["schemas"]["Equivalent"][];
             /** @description Enough and too far for how it is eaten, on the same scale. */
-            goal: number[];
+            goal: [
+                number,
+                number
+            ];
             /** @description Where such pieces land. */
             lands: components["schemas"]["Landing"];
             /**
@@ -895,9 +1214,13 @@ export interface components {
              */
             not_yet: number;
             /** @description The forecast behind it. */
-            request: components["schemas"]["ForecastRequest"];
+            request: components["schemas"]["ForecastRequestInFull"];
             /** @description On the scale of slice to spoon at its end: P10, P50, P90. */
-            tenderness: number[];
+            tenderness: [
+                number,
+                number,
+                number
+            ];
             /** @description As it was written. */
             text: string;
             /**
@@ -975,6 +1298,7 @@ export interface components {
             hold_min: number;
             /** @description A stable name, such as `braise.oven_150.whole`. */
             id: string;
+            latest?: components["schemas"]["Drawn"] | null;
             /**
              * Format: double
              * @description From beginning to the meat meeting the heat, min.
@@ -995,7 +1319,7 @@ export interface components {
             /** @description Its name on the screen. */
             name: string;
             /** @description The plan this way would be. */
-            plan: components["schemas"]["Plan"];
+            plan: components["schemas"]["PlanInFull"];
             /**
              * Format: double
              * @description Portions.
@@ -1015,6 +1339,12 @@ export interface components {
             sauce_l: number;
             /** @description How it is cut up. */
             shape: components["schemas"]["Shape"];
+            /**
+             * Format: double
+             * @description From now to the latest sure start, min; 0 where it is past.
+             */
+            slack_min: number;
+            soonest?: components["schemas"]["Drawn"] | null;
             /** @description The stages of a chain. */
             stages?: components["schemas"]["StageRequest"][] | null;
             /**
@@ -1038,10 +1368,28 @@ export interface components {
              */
             yield_kg: number;
         };
+        /** @description The clocks change while it cooks. */
+        ClockChange: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description Minutes that they are put forward; back where negative.
+             */
+            forward_min: number;
+            /** @description In words. */
+            text: string;
+        };
         /** @description A ring of coals, laid out and kept up. */
         CoalRing: {
             /** @description How many would hold a simmer here, under and over. */
-            for_a_simmer: number[];
+            for_a_simmer: [
+                number,
+                number
+            ];
             /** @description Fresh coals go on, minutes from the meat meeting the heat. */
             fresh_at_min: number[];
             /**
@@ -1090,7 +1438,7 @@ export interface components {
             now: string;
             /** Format: date-time */
             opened_at: string;
-            plan: components["schemas"]["Plan"];
+            plan: components["schemas"]["PlanInFull"];
             /** Format: uuid */
             plan_id: string;
             view: components["schemas"]["CookView"];
@@ -1112,6 +1460,26 @@ export interface components {
             opened_at: string;
             /** @description The plan as it was then. */
             plan: components["schemas"]["Plan"];
+            /** Format: uuid */
+            plan_id: string;
+        };
+        /** @description A cook in a kitchen file. */
+        CookInFileInFull: {
+            /**
+             * Format: date-time
+             * @description In the bin since.
+             */
+            binned_at?: string | null;
+            /** @description Why its documents could not be read; they are then text. */
+            damaged?: string | null;
+            /** @description What happened. */
+            events: components["schemas"]["EventInFull"][];
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            opened_at: string;
+            /** @description The plan as it was then. */
+            plan: components["schemas"]["PlanInFull"];
             /** Format: uuid */
             plan_id: string;
         };
@@ -1215,6 +1583,8 @@ export interface components {
         };
         /** @description A cook as it stands. */
         CookView: {
+            /** @description What may be logged now. */
+            asks: components["schemas"]["Asks"];
             /** @description The band after everything found so far. */
             band: components["schemas"]["Band"];
             /**
@@ -1227,14 +1597,17 @@ export interface components {
             /** @description The band before any of it. */
             foretold: components["schemas"]["Band"];
             /** @description What is enough, and what is too far, on the same scale. */
-            goal: number[];
+            goal: [
+                number,
+                number
+            ];
             /**
              * Format: double
              * @description Minutes after the bell.
              */
             late_min: number;
             /** @description What a closed cook has taught of this kitchen. */
-            learned?: components["schemas"]["Learned"];
+            learned: components["schemas"]["Learned"];
             /**
              * Format: date-time
              * @description Planned lifting.
@@ -1249,6 +1622,7 @@ export interface components {
             met_heat_at?: string | null;
             /** @description What comes next for the hands. */
             next_task?: string | null;
+            now?: components["schemas"]["Now"] | null;
             /** @description What to do now. */
             now_task?: string | null;
             outcome?: components["schemas"]["Outcome"] | null;
@@ -1261,6 +1635,9 @@ export interface components {
             pot: components["schemas"]["PotNow"];
             /** @description What was foretold against what came, once it is tender. */
             prediction: components["schemas"]["Prediction"];
+            redo?: components["schemas"]["TakeBack"] | null;
+            /** @description What the sauce is worked out from. */
+            sauce: components["schemas"]["SauceRequestInFull"];
             /**
              * Format: date-time
              * @description Plates on the table.
@@ -1278,7 +1655,12 @@ export interface components {
              */
             tender_at?: string | null;
             /** @description How tender it is now, on the scale of slice to spoon (resistance taken out): P10, P50, P90. */
-            tenderness?: number[] | null;
+            tenderness?: [
+                number,
+                number,
+                number
+            ] | null;
+            undo?: components["schemas"]["TakeBack"] | null;
             /** @description One sentence on where it stands and what would tell most. */
             words: string;
         };
@@ -1313,6 +1695,66 @@ export interface components {
              * @description Trays it takes, where it goes in trays.
              */
             trays?: number | null;
+        };
+        /** @description How many of each thing there is to work with, in place of the kitchen's own. */
+        Counts: {
+            /**
+             * Format: int32
+             * @description Water baths.
+             */
+            baths?: number | null;
+            /**
+             * Format: int32
+             * @description Places for coals.
+             */
+            coals?: number | null;
+            /**
+             * Format: int32
+             * @description Pairs of hands.
+             */
+            hands?: number | null;
+            /**
+             * Format: double
+             * @description A burner's power, W.
+             */
+            hob_w?: number | null;
+            /**
+             * Format: int32
+             * @description Burners of the hob.
+             */
+            hobs?: number | null;
+            /**
+             * Format: int32
+             * @description Ovens.
+             */
+            ovens?: number | null;
+            /**
+             * Format: double
+             * @description Across a pan's floor, cm.
+             */
+            pan_cm?: number | null;
+            /**
+             * Format: int32
+             * @description Frying pans.
+             */
+            pans?: number | null;
+            /** @description Whether a pit holds its heat without anyone. */
+            pit_holds_itself?: boolean | null;
+            /**
+             * Format: int32
+             * @description Pits.
+             */
+            pits?: number | null;
+            /**
+             * Format: int32
+             * @description Pressure pots.
+             */
+            pressure_pots?: number | null;
+            /**
+             * Format: int32
+             * @description Slow cookers.
+             */
+            slow_cookers?: number | null;
         };
         /**
          * @description Crystals of salt, which fill a spoon differently.
@@ -1397,7 +1839,10 @@ export interface components {
          */
         CutFacts: {
             /** @description Middle and longest side of a piece over its thickness. */
-            aspect: number[];
+            aspect: [
+                number,
+                number
+            ];
             /**
              * Format: double
              * @description Bone, % of mass.
@@ -1447,6 +1892,19 @@ export interface components {
              */
             trim_pct: number;
         };
+        /** @description So much liquid stands so deep. */
+        Depth: {
+            /**
+             * Format: double
+             * @description Liquid, L.
+             */
+            l: number;
+            /**
+             * Format: double
+             * @description Depth, mm.
+             */
+            mm: number;
+        };
         /** @description The dish at one setting. */
         DialSetting: {
             /** @description It rolls: pieces break up and the liquid clouds. */
@@ -1484,6 +1942,72 @@ export interface components {
              * @description On the plates, kg.
              */
             yield_kg?: number | null;
+        };
+        /** @description How one dish goes. */
+        DishHours: {
+            /** @description Cautions for the whole cook. */
+            cautions: components["schemas"]["Caution"][];
+            /**
+             * Format: double
+             * @description The chance it was made for.
+             */
+            certainty: number;
+            /** @description The dish. */
+            dish: string;
+            /**
+             * Format: date-time
+             * @description It is lifted, and its finishing begins.
+             */
+            lift_at: string;
+            /**
+             * Format: date-time
+             * @description The meat meets the heat.
+             */
+            met_heat_at: string;
+            /**
+             * Format: int32
+             * @description Its number, from 1.
+             */
+            number: number;
+            /**
+             * Format: date-time
+             * @description Plates.
+             */
+            serve_at: string;
+            /**
+             * Format: date-time
+             * @description The first thing to do for it.
+             */
+            start_at: string;
+            /** @description One plain sentence. */
+            why: string;
+        };
+        /** @description From the first thing done to the plates. */
+        Drawn: {
+            /**
+             * Format: date-time
+             * @description The work begins.
+             */
+            begins: string;
+            /**
+             * Format: date-time
+             * @description Lifted.
+             */
+            lift: string;
+            /**
+             * Format: date-time
+             * @description The meat meets the heat.
+             */
+            met_heat: string;
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            plates: string;
+            /** @description Tender. */
+            ready: components["schemas"]["Instants"];
+            /** @description Gone too far, if the heat stays on. */
+            too_far: components["schemas"]["Instants"];
         };
         /**
          * @description How fast a cut dries and falls apart once it is tender.
@@ -1537,10 +2061,30 @@ export interface components {
              */
             id: string;
         };
+        /** @description An event with its client-made id and its instant. */
+        EventInFull: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /** @description What. */
+            happened: components["schemas"]["HappenedInFull"];
+            /**
+             * Format: uuid
+             * @description Made by whoever saw it happen; the same id again changes nothing.
+             */
+            id: string;
+        };
         /** @description What lies behind a forecast. */
         Explained: {
             /** @description Bands along the curve. */
             bands: components["schemas"]["BandPoint"][];
+            /** @description Enough and too far on the scale from slice to spoon. */
+            goal: [
+                number,
+                number
+            ];
             /** @description Facts, the most telling first. */
             narrows: components["schemas"]["Narrows"][];
             /** @description Rules. */
@@ -1560,6 +2104,26 @@ export interface components {
             mass_kg: number;
             /** @description What. */
             what: components["schemas"]["BodyFrom"];
+        };
+        /** @description How much of it. */
+        ForBodyInFull: {
+            /**
+             * Format: double
+             * @description How much, kg.
+             */
+            mass_kg: number;
+            /** @description What. */
+            what: components["schemas"]["BodyFrom"];
+        };
+        /** @description A plan for another number of people. */
+        ForPeople: {
+            /**
+             * Format: int32
+             * @description How many eat.
+             */
+            people: number;
+            /** @description The plan as it is for those it is for now. */
+            plan: components["schemas"]["Plan"];
         };
         /** @description When it will be tender, and how sure that is. */
         Forecast: {
@@ -1626,7 +2190,7 @@ export interface components {
             notes: string[];
             own_time?: components["schemas"]["OwnTime"] | null;
             /** @description Each cut or size of a mixed pot; empty for one. */
-            parts?: components["schemas"]["PartForecast"][];
+            parts: components["schemas"]["PartForecast"][];
             /**
              * Format: int32
              * @description Pieces.
@@ -1651,7 +2215,7 @@ export interface components {
              */
             salt_g?: number | null;
             /** @description The stages of the median run. */
-            stages?: components["schemas"]["StageSpan"][];
+            stages: components["schemas"]["StageSpan"][];
             /** @description Whether this cut and way belong together. */
             suitable: boolean;
             /** @description Rules of thumb. */
@@ -1673,166 +2237,244 @@ export interface components {
         };
         /** @description A forecast's request. Only `cut` and `method` must be given. */
         ForecastRequest: {
-            /**
-             * @description Liquid poured in later.
-             * @default null
-             */
+            /** @description Liquid poured in later. */
             added?: components["schemas"]["Added"][] | null;
-            /** @default null */
             age?: components["schemas"]["Age"] | null;
             /**
              * Format: double
              * @description Above the sea, m.
-             * @default null
              */
             altitude_m?: number | null;
             /**
              * Format: double
              * @description Bone, % of the raw mass, where it is not what this cut usually has.
-             * @default null
              */
             bone_pct?: number | null;
-            /** @default null */
             cut?: components["schemas"]["Cut"] | null;
             /**
              * Format: double
              * @description When it has to be tender, minutes from the start.
-             * @default null
              */
             deadline_min?: number | null;
-            /** @default null */
             eaten_as?: components["schemas"]["EatenAs"] | null;
-            /**
-             * @description Answer what lies behind each figure: bands along the curve, and what one more fact would narrow.
-             * @default null
-             */
+            /** @description Answer what lies behind each figure: bands along the curve, and what one more fact would narrow. */
             explain?: boolean | null;
-            /**
-             * @description Put in for body.
-             * @default null
-             */
+            /** @description Put in for body. */
             for_body?: components["schemas"]["ForBody"][] | null;
-            /**
-             * @description Fed on grass.
-             * @default null
-             */
+            /** @description Fed on grass. */
             grass_fed?: boolean | null;
-            /** @default null */
             heat?: components["schemas"]["Heat"] | null;
-            /**
-             * @description Also answer the inside of the piece over time.
-             * @default null
-             */
+            /** @description Also answer the inside of the piece over time. */
             inside?: boolean | null;
-            /** @default null */
             known?: components["schemas"]["Known"] | null;
             /**
              * Format: double
              * @description Fat that what is put in with it gives, L: bacon, butter, oil.
-             * @default null
              */
             larder_fat_l?: number | null;
             /**
              * Format: double
              * @description Water that what is put in with it gives, L: onions, mushrooms, tomatoes shrink.
-             * @default null
              */
             larder_water_l?: number | null;
             /**
              * Format: double
              * @description Liquid poured in, L.
-             * @default null
              */
             liquid_l?: number | null;
             /**
              * Format: double
              * @description Salt that the liquid and what is put in it bring, g.
-             * @default null
              */
             liquid_salt_g?: number | null;
             /**
              * Format: double
              * @description The liquid as the meat goes in, °C.
-             * @default null
              */
             liquid_start_c?: number | null;
             /**
              * Format: double
              * @description Raw, bone in, kg.
-             * @default null
              */
             mass_kg?: number | null;
             /**
              * Format: int32
              * @description Simulated cooks; 1 is the deterministic run at every median.
-             * @default null
              */
             members?: number | null;
-            /** @default null */
             method?: components["schemas"]["Method"] | null;
-            /**
-             * @description A mixed pot, in place of `cut`, `mass_kg`, `pieces` and the size.
-             * @default null
-             */
+            /** @description A mixed pot, in place of `cut`, `mass_kg`, `pieces` and the size. */
             parts?: components["schemas"]["Meat"][] | null;
             /**
              * Format: int32
              * @description How many pieces.
-             * @default null
              */
             pieces?: number | null;
             /**
              * Format: double
              * @description Salt in the meat as it meets the heat, g, where it is known; in place of `salt_pct`.
-             * @default null
              */
             salt_g?: number | null;
             /**
              * Format: double
              * @description Salt, % of the trimmed raw mass.
-             * @default null
              */
             salt_pct?: number | null;
             /**
              * Format: int64
              * @description Seed of the spreads.
-             * @default null
              */
             seed?: number | null;
             /** @description The sides of the largest piece, mm. */
-            size_mm?: number[] | null;
-            /**
-             * @description A chain of ways, in place of `method` and `heat`.
-             * @default null
-             */
+            size_mm?: [
+                number,
+                number,
+                number
+            ] | null;
+            /** @description A chain of ways, in place of `method` and `heat`. */
             stages?: components["schemas"]["StageRequest"][] | null;
             /**
              * Format: double
              * @description The meat as it goes in, °C.
-             * @default null
              */
             start_c?: number | null;
             /**
              * Format: double
              * @description Gelatin already in the liquid, %: 1 to 3 for a good stock.
-             * @default null
              */
             stock_gelatin_pct?: number | null;
             /**
              * Format: double
              * @description Thickness of the largest piece alone, mm.
-             * @default null
              */
             thickness_mm?: number | null;
             /**
              * Format: double
              * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
-             * @default null
              */
             trim_pct?: number | null;
-            /** @default null */
             units?: components["schemas"]["Units"] | null;
-            /** @default null */
+            vessel?: components["schemas"]["Vessel"] | null;
+        };
+        /** @description A forecast's request. Only `cut` and `method` must be given. */
+        ForecastRequestInFull: {
+            /** @description Liquid poured in later. */
+            added?: components["schemas"]["AddedInFull"][] | null;
+            age?: components["schemas"]["Age"] | null;
+            /**
+             * Format: double
+             * @description Above the sea, m.
+             */
+            altitude_m?: number | null;
+            /**
+             * Format: double
+             * @description Bone, % of the raw mass, where it is not what this cut usually has.
+             */
+            bone_pct?: number | null;
+            cut?: components["schemas"]["Cut"] | null;
+            /**
+             * Format: double
+             * @description When it has to be tender, minutes from the start.
+             */
+            deadline_min?: number | null;
+            eaten_as?: components["schemas"]["EatenAs"] | null;
+            /** @description Answer what lies behind each figure: bands along the curve, and what one more fact would narrow. */
+            explain?: boolean | null;
+            /** @description Put in for body. */
+            for_body?: components["schemas"]["ForBodyInFull"][] | null;
+            /** @description Fed on grass. */
+            grass_fed?: boolean | null;
+            heat?: components["schemas"]["Heat"] | null;
+            /** @description Also answer the inside of the piece over time. */
+            inside?: boolean | null;
+            known?: components["schemas"]["Known"] | null;
+            /**
+             * Format: double
+             * @description Fat that what is put in with it gives, L: bacon, butter, oil.
+             */
+            larder_fat_l?: number | null;
+            /**
+             * Format: double
+             * @description Water that what is put in with it gives, L: onions, mushrooms, tomatoes shrink.
+             */
+            larder_water_l?: number | null;
+            /**
+             * Format: double
+             * @description Liquid poured in, L.
+             */
+            liquid_l?: number | null;
+            /**
+             * Format: double
+             * @description Salt that the liquid and what is put in it bring, g.
+             */
+            liquid_salt_g?: number | null;
+            /**
+             * Format: double
+             * @description The liquid as the meat goes in, °C.
+             */
+            liquid_start_c?: number | null;
+            /**
+             * Format: double
+             * @description Raw, bone in, kg.
+             */
+            mass_kg?: number | null;
+            /**
+             * Format: int32
+             * @description Simulated cooks; 1 is the deterministic run at every median.
+             */
+            members?: number | null;
+            method?: components["schemas"]["Method"] | null;
+            /** @description A mixed pot, in place of `cut`, `mass_kg`, `pieces` and the size. */
+            parts?: components["schemas"]["Meat"][] | null;
+            /**
+             * Format: int32
+             * @description How many pieces.
+             */
+            pieces?: number | null;
+            /**
+             * Format: double
+             * @description Salt in the meat as it meets the heat, g, where it is known; in place of `salt_pct`.
+             */
+            salt_g?: number | null;
+            /**
+             * Format: double
+             * @description Salt, % of the trimmed raw mass.
+             */
+            salt_pct?: number | null;
+            /**
+             * Format: int64
+             * @description Seed of the spreads.
+             */
+            seed?: number | null;
+            /** @description The sides of the largest piece, mm. */
+            size_mm?: [
+                number,
+                number,
+                number
+            ] | null;
+            /** @description A chain of ways, in place of `method` and `heat`. */
+            stages?: components["schemas"]["StageRequest"][] | null;
+            /**
+             * Format: double
+             * @description The meat as it goes in, °C.
+             */
+            start_c?: number | null;
+            /**
+             * Format: double
+             * @description Gelatin already in the liquid, %: 1 to 3 for a good stock.
+             */
+            stock_gelatin_pct?: number | null;
+            /**
+             * Format: double
+             * @description Thickness of the largest piece alone, mm.
+             */
+            thickness_mm?: number | null;
+            /**
+             * Format: double
+             * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
+             */
+            trim_pct?: number | null;
+            units?: components["schemas"]["Units"] | null;
             vessel?: components["schemas"]["Vessel"] | null;
         };
         /** @description What it burns, roughly. */
@@ -1849,6 +2491,33 @@ export interface components {
             solid_kg: number;
             /** @description In words. */
             words: string;
+        };
+        /** @description Two dishes share an oven: which gave way, by how much, and what that changes. */
+        GaveWay: {
+            /** @description The dish. */
+            dish: string;
+            /**
+             * Format: double
+             * @description As it was set, °C.
+             */
+            from_c: number;
+            /**
+             * Format: double
+             * @description Minutes that it takes longer; sooner where negative.
+             */
+            longer_min: number;
+            /**
+             * Format: int32
+             * @description Its number, from 1.
+             */
+            number: number;
+            /** @description In words. */
+            text: string;
+            /**
+             * Format: double
+             * @description As it is set now, °C.
+             */
+            to_c: number;
         };
         /** @description Something that happened. */
         Happened: {
@@ -1924,6 +2593,107 @@ export interface components {
             event: string;
             /** @enum {string} */
             kind: "undone";
+        } | {
+            /**
+             * Format: date-time
+             * @description When it really was.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            event: string;
+            /** @enum {string} */
+            kind: "retimed";
+        };
+        /** @description Something that happened. */
+        HappenedInFull: {
+            /** @enum {string} */
+            kind: "met_heat";
+        } | {
+            /** @enum {string} */
+            kind: "task_done";
+            /** @description The task's id on the sheet. It is kept as it came: what is no task of this sheet's hinders nobody. */
+            task: string;
+        } | {
+            /**
+             * Format: double
+             * @description What it read, °C.
+             */
+            celsius: number;
+            /** @enum {string} */
+            kind: "core_reading";
+        } | {
+            /** @description What was found. */
+            found: components["schemas"]["Check"];
+            /** @enum {string} */
+            kind: "check";
+        } | {
+            /**
+             * Format: double
+             * @description How warm, °C; hot from the kettle where not given.
+             */
+            celsius?: number | null;
+            /** @enum {string} */
+            kind: "liquid_added";
+            /**
+             * Format: double
+             * @description How much, L.
+             */
+            litres: number;
+        } | {
+            /** @enum {string} */
+            kind: "dipped";
+            /**
+             * Format: double
+             * @description In the pot, L.
+             */
+            litres: number;
+        } | {
+            /** @enum {string} */
+            kind: "tasted";
+            /** @description How its salt is. */
+            salt: components["schemas"]["Seasoned"];
+        } | {
+            /** @enum {string} */
+            kind: "weighed";
+            /**
+             * Format: double
+             * @description Lost since the meat met the heat, what was added taken off, kg.
+             */
+            lost_kg: number;
+        } | {
+            /** @enum {string} */
+            kind: "note";
+            /** @description Its words. */
+            text: string;
+        } | {
+            /** @enum {string} */
+            kind: "closed";
+            /** @description How it went. */
+            outcome: components["schemas"]["Outcome"];
+        } | {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            event: string;
+            /** @enum {string} */
+            kind: "undone";
+        } | {
+            /**
+             * Format: date-time
+             * @description When it really was.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            event: string;
+            /** @enum {string} */
+            kind: "retimed";
         };
         /** @description That it runs, which version, and whether anything can be kept. */
         Health: {
@@ -1953,121 +2723,93 @@ export interface components {
             /**
              * Format: double
              * @description Air about the coals, °C.
-             * @default null
              */
             air_c?: number | null;
             /**
              * Format: double
              * @description Keep-warm, °C.
-             * @default null
              */
             at_c?: number | null;
             /**
              * Format: double
              * @description Time at pressure, min; solved for where not given.
-             * @default null
              */
             at_pressure_min?: number | null;
             /**
              * Format: double
              * @description Water bath, °C.
-             * @default null
              */
             bath_c?: number | null;
-            /**
-             * @description The oven's fan.
-             * @default null
-             */
+            /** @description The oven's fan. */
             fan?: boolean | null;
             /**
              * Format: double
              * @description Fat, °C.
-             * @default null
              */
             fat_c?: number | null;
             /**
              * Format: double
              * @description Fresh coals this often, min.
-             * @default null
              */
             fresh_every_min?: number | null;
             /**
              * Format: double
              * @description Pressure above the air's, kPa.
-             * @default null
              */
             gauge_kpa?: number | null;
-            /** @default null */
             level?: components["schemas"]["Settings"] | null;
-            /** @default null */
             mop?: components["schemas"]["Mopping"] | null;
             /**
              * Format: double
              * @description The pit's lid is opened this often, min.
-             * @default null
              */
             open_every_min?: number | null;
             /**
              * Format: int32
              * @description Coals on its lid.
-             * @default null
              */
             over?: number | null;
             /**
              * Format: double
              * @description Pit air, °C.
-             * @default null
              */
             pit_c?: number | null;
             /**
              * Format: double
              * @description Air of the pit as the meat goes in, °C; the set point where not given.
-             * @default null
              */
             pit_start_c?: number | null;
             /**
              * Format: double
              * @description Heat into a pressure pot, W.
-             * @default null
              */
             power_w?: number | null;
-            /** @default null */
             release?: components["schemas"]["Release"] | null;
             /**
              * Format: double
              * @description Oven, °C.
-             * @default null
              */
             set_c?: number | null;
-            /** @default null */
             setting?: components["schemas"]["Settings"] | null;
-            /** @default null */
             simmer?: components["schemas"]["Simmer"] | null;
-            /** @default null */
             source?: components["schemas"]["HeatSource"] | null;
-            /** @default null */
             start?: components["schemas"]["Start"] | null;
             /**
              * Format: double
              * @description A pit that does not hold itself: its fuel is seen to this often, min.
-             * @default null
              */
             tend_every_min?: number | null;
             /**
              * Format: double
              * @description Reheated to, °C.
-             * @default null
              */
             to_c?: number | null;
             /**
              * Format: int32
              * @description Coals under the pot.
-             * @default null
              */
             under?: number | null;
-            /** @default null */
             wind?: components["schemas"]["Wind"] | null;
-            /** @default null */
             wrap?: components["schemas"]["Wrap"] | null;
         };
         /**
@@ -2077,12 +2819,10 @@ export interface components {
         HeatSource: "oven" | "hob" | "coals";
         /** @description A burner. */
         Hob: {
-            /** @default null */
             kind?: components["schemas"]["HobKind"] | null;
             /**
              * Format: double
              * @description Its power, W; the kitchen's where not given.
-             * @default null
              */
             watts?: number | null;
         };
@@ -2095,7 +2835,10 @@ export interface components {
          * @description From a time of day to another, `["23:00", "06:30"]`; across midnight where the second is earlier. Either may be a
          *     whole local time or an instant instead.
          */
-        Hours: string[];
+        Hours: [
+            string,
+            string
+        ];
         /** @description Something put in with the meat. */
         Ingredient: {
             /**
@@ -2113,12 +2856,21 @@ export interface components {
         };
         /** @description The inside of the piece over the whole cook. */
         Inside: {
+            /**
+             * Format: double
+             * @description Enough, on the scale of slice to spoon.
+             */
+            enough: number;
             /** @description Frames in time order. */
             frames: components["schemas"]["InsideFrame"][];
             /** @description Outer radius of each shell over the whole. */
             radius: number[];
             /** @description Sides of the piece, mm, from the shortest. */
-            sides_mm: number[];
+            sides_mm: [
+                number,
+                number,
+                number
+            ];
         };
         /** @description The inside of the piece at one moment, from the middle out. */
         InsideFrame: {
@@ -2131,6 +2883,26 @@ export interface components {
             min: number;
             /** @description Tender-hours of each shell over the cut's resistance: on the scale of slice to spoon. */
             tenderness: number[];
+            /** @description How far it has come, in a few words. */
+            words: string;
+        };
+        /** @description P10, P50 and P90 as instants. */
+        Instants: {
+            /**
+             * Format: date-time
+             * @description One in ten.
+             */
+            p10?: string | null;
+            /**
+             * Format: date-time
+             * @description Half.
+             */
+            p50?: string | null;
+            /**
+             * Format: date-time
+             * @description Nine in ten.
+             */
+            p90?: string | null;
         };
         /**
          * @description Something to cook on or in.
@@ -2151,70 +2923,146 @@ export interface components {
              */
             asleep?: components["schemas"]["Hours"][];
             /**
+             * @description Water baths.
+             * @default [
+             *       {
+             *         "id": "bath_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "litres": 12
+             *         },
+             *         "name": "The water bath"
+             *       }
+             *     ]
+             */
+            baths?: components["schemas"]["Thing_Bath"][];
+            /**
+             * @description Burners of the hob.
+             * @default [
+             *       {
+             *         "id": "burner_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "kind": "gas",
+             *           "watts": 1800
+             *         },
+             *         "name": "The large burner"
+             *       }
+             *     ]
+             */
+            burners?: components["schemas"]["Thing_BurnerMeasures"][];
+            /**
              * Format: double
              * @description The chance of being ready that a plan is made for, 0.5–0.99.
              * @default 0.9
              */
             certainty?: number;
             /**
-             * @description What heats it.
-             * @default gas
-             */
-            hob_kind?: components["schemas"]["HobKind"];
-            /**
-             * Format: double
-             * @description The strongest burner, W.
-             * @default 1800
-             */
-            hob_w?: number;
-            /**
-             * Format: double
-             * @description The element of the pressure pot, W.
-             * @default 1000
-             */
-            insert_w?: number;
-            /**
-             * @description What there is to cook on and in.
+             * @description Places for coals.
              * @default [
-             *       "oven",
-             *       "hob",
-             *       "pressure_pot",
-             *       "slow_cooker",
-             *       "pit",
-             *       "water_bath",
-             *       "coals"
+             *       {
+             *         "id": "coals_1",
+             *         "lent": false,
+             *         "measures": {},
+             *         "name": "The coals"
+             *       }
              *     ]
              */
-            kit?: components["schemas"]["Kit"][];
+            coals?: components["schemas"]["Thing_Unmeasured"][];
+            /**
+             * @description Who works here.
+             * @default [
+             *       {
+             *         "id": "hands_1",
+             *         "lent": false,
+             *         "measures": {},
+             *         "name": "The cook"
+             *       }
+             *     ]
+             */
+            hands?: components["schemas"]["Thing_Unmeasured"][];
             /**
              * @description Its name.
              * @default My kitchen
              */
             name?: string;
             /**
-             * Format: double
-             * @description The frying pan, cm across.
-             * @default 28
+             * @description Ovens.
+             * @default [
+             *       {
+             *         "id": "oven_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "fan": false,
+             *           "width_cm": 45
+             *         },
+             *         "name": "The oven"
+             *       }
+             *     ]
              */
-            pan_cm?: number;
+            ovens?: components["schemas"]["Thing_Oven"][];
             /**
-             * @description What it is made of.
-             * @default iron
+             * @description Frying pans.
+             * @default [
+             *       {
+             *         "id": "pan_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "diameter_cm": 28,
+             *           "material": "iron"
+             *         },
+             *         "name": "The frying pan"
+             *       }
+             *     ]
              */
-            pan_material?: components["schemas"]["Material"];
+            pans?: components["schemas"]["Thing_PanMeasures"][];
             /**
-             * @description Whether the pit holds its heat without anyone.
-             * @default true
+             * @description Pits.
+             * @default [
+             *       {
+             *         "id": "pit_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "holds_itself": true,
+             *           "width_cm": 55
+             *         },
+             *         "name": "The pit"
+             *       }
+             *     ]
              */
-            pit_holds_itself?: boolean;
+            pits?: components["schemas"]["Thing_PitMeasures"][];
             /**
-             * @description The pot a plan starts from.
-             * @default {
-             *       "diameter_cm": 26,
-             *       "height_cm": 13
-             *     }
+             * @description Pots and dishes; a plan starts from the first that is free.
+             * @default [
+             *       {
+             *         "id": "pot_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "diameter_cm": 26,
+             *           "height_cm": 13,
+             *           "material": "iron"
+             *         },
+             *         "name": "The iron pot"
+             *       }
+             *     ]
              */
-            pot?: components["schemas"]["Vessel"];
+            pots?: components["schemas"]["Thing_Vessel"][];
+            /**
+             * @description Pressure pots.
+             * @default [
+             *       {
+             *         "id": "pressure_pot_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "diameter_cm": 22,
+             *           "height_cm": 16,
+             *           "watts": 1000
+             *         },
+             *         "name": "The pressure pot"
+             *       }
+             *     ]
+             */
+            pressure_pots?: components["schemas"]["Thing_PressurePot"][];
             /**
              * @description What the butcher asks for a cut, a kilo.
              * @default {}
@@ -2223,7 +3071,27 @@ export interface components {
                 [key: string]: number;
             };
             /**
-             * @description How quantities are shown.
+             * @description Thermometers.
+             * @default []
+             */
+            probes?: components["schemas"]["Thing_Probe"][];
+            /**
+             * @description Slow cookers.
+             * @default [
+             *       {
+             *         "id": "slow_cooker_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "diameter_cm": 24,
+             *           "height_cm": 13
+             *         },
+             *         "name": "The slow cooker"
+             *       }
+             *     ]
+             */
+            slow_cookers?: components["schemas"]["Thing_SlowCooker"][];
+            /**
+             * @description How quantities and hours are shown.
              * @default metric
              */
             units?: components["schemas"]["Units"];
@@ -2248,17 +3116,229 @@ export interface components {
             /** @description Probes with their readings. */
             probes?: components["schemas"]["ProbeInFile"][];
         };
+        /** @description A kitchen file, as the document describes it: it is read and written in pieces, and never held as a whole. */
+        KitchenFileInFull: {
+            /** @description Cooks with what happened. */
+            cooks: components["schemas"]["CookInFileInFull"][];
+            /**
+             * Format: int32
+             * @description Layout of this file.
+             */
+            ergastic: number;
+            kitchen?: components["schemas"]["KitchenInFull"] | null;
+            /** @description Plans with their versions. */
+            plans: components["schemas"]["PlanInFileInFull"][];
+            /** @description Probes with their readings. */
+            probes: components["schemas"]["ProbeInFile"][];
+        };
+        /** @description One kitchen. */
+        KitchenInFull: {
+            /**
+             * Format: double
+             * @description Above the sea, m.
+             * @default 0
+             */
+            altitude_m: number;
+            /**
+             * @description Hours of the day when nobody is up.
+             * @default []
+             */
+            asleep: components["schemas"]["Hours"][];
+            /**
+             * @description Water baths.
+             * @default [
+             *       {
+             *         "id": "bath_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "litres": 12
+             *         },
+             *         "name": "The water bath"
+             *       }
+             *     ]
+             */
+            baths: components["schemas"]["Thing_BathInFull"][];
+            /**
+             * @description Burners of the hob.
+             * @default [
+             *       {
+             *         "id": "burner_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "kind": "gas",
+             *           "watts": 1800
+             *         },
+             *         "name": "The large burner"
+             *       }
+             *     ]
+             */
+            burners: components["schemas"]["Thing_BurnerMeasuresInFull"][];
+            /**
+             * Format: double
+             * @description The chance of being ready that a plan is made for, 0.5–0.99.
+             * @default 0.9
+             */
+            certainty: number;
+            /**
+             * @description Places for coals.
+             * @default [
+             *       {
+             *         "id": "coals_1",
+             *         "lent": false,
+             *         "measures": {},
+             *         "name": "The coals"
+             *       }
+             *     ]
+             */
+            coals: components["schemas"]["Thing_UnmeasuredInFull"][];
+            /**
+             * @description Who works here.
+             * @default [
+             *       {
+             *         "id": "hands_1",
+             *         "lent": false,
+             *         "measures": {},
+             *         "name": "The cook"
+             *       }
+             *     ]
+             */
+            hands: components["schemas"]["Thing_UnmeasuredInFull"][];
+            /**
+             * @description Its name.
+             * @default My kitchen
+             */
+            name: string;
+            /**
+             * @description Ovens.
+             * @default [
+             *       {
+             *         "id": "oven_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "fan": false,
+             *           "width_cm": 45
+             *         },
+             *         "name": "The oven"
+             *       }
+             *     ]
+             */
+            ovens: components["schemas"]["Thing_OvenInFull"][];
+            /**
+             * @description Frying pans.
+             * @default [
+             *       {
+             *         "id": "pan_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "diameter_cm": 28,
+             *           "material": "iron"
+             *         },
+             *         "name": "The frying pan"
+             *       }
+             *     ]
+             */
+            pans: components["schemas"]["Thing_PanMeasuresInFull"][];
+            /**
+             * @description Pits.
+             * @default [
+             *       {
+             *         "id": "pit_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "holds_itself": true,
+             *           "width_cm": 55
+             *         },
+             *         "name": "The pit"
+             *       }
+             *     ]
+             */
+            pits: components["schemas"]["Thing_PitMeasuresInFull"][];
+            /**
+             * @description Pots and dishes; a plan starts from the first that is free.
+             * @default [
+             *       {
+             *         "id": "pot_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "diameter_cm": 26,
+             *           "height_cm": 13,
+             *           "material": "iron"
+             *         },
+             *         "name": "The iron pot"
+             *       }
+             *     ]
+             */
+            pots: components["schemas"]["Thing_VesselInFull"][];
+            /**
+             * @description Pressure pots.
+             * @default [
+             *       {
+             *         "id": "pressure_pot_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "diameter_cm": 22,
+             *           "height_cm": 16,
+             *           "watts": 1000
+             *         },
+             *         "name": "The pressure pot"
+             *       }
+             *     ]
+             */
+            pressure_pots: components["schemas"]["Thing_PressurePotInFull"][];
+            /**
+             * @description What the butcher asks for a cut, a kilo.
+             * @default {}
+             */
+            prices: {
+                [key: string]: number;
+            };
+            /**
+             * @description Thermometers.
+             * @default []
+             */
+            probes: components["schemas"]["Thing_ProbeInFull"][];
+            /**
+             * @description Slow cookers.
+             * @default [
+             *       {
+             *         "id": "slow_cooker_1",
+             *         "lent": false,
+             *         "measures": {
+             *           "diameter_cm": 24,
+             *           "height_cm": 13
+             *         },
+             *         "name": "The slow cooker"
+             *       }
+             *     ]
+             */
+            slow_cookers: components["schemas"]["Thing_SlowCookerInFull"][];
+            /**
+             * @description How quantities and hours are shown.
+             * @default metric
+             */
+            units: components["schemas"]["Units"];
+            /**
+             * @description IANA time zone.
+             * @default UTC
+             */
+            zone: string;
+        };
+        /** @description The kitchen as it is kept. */
+        KitchenView: {
+            /** @description The kitchen. */
+            kitchen: components["schemas"]["KitchenInFull"];
+            /**
+             * Format: int64
+             * @description Counts up with each save; 0 where none was saved yet.
+             */
+            version: number;
+        };
         /** @description What earlier cooks have taught of a kitchen; each belief takes the place of the usual spread. */
         Known: {
-            /** @default null */
             lid_ln?: components["schemas"]["Belief"] | null;
-            /** @default null */
             oven_k?: components["schemas"]["Belief"] | null;
-            /** @default null */
             pit_k?: components["schemas"]["Belief"] | null;
-            /** @default null */
             pot_k?: components["schemas"]["Belief"] | null;
-            /** @default null */
             resistance_ln?: components["schemas"]["Belief"] | null;
         };
         /** @description Shares of such pieces that are found at each word, 0–1; they sum to one. */
@@ -2410,6 +3490,35 @@ export interface components {
             /** @description The sign. */
             words: string;
         };
+        /** @description Something added later. */
+        LaterInFull: {
+            /**
+             * Format: double
+             * @description How much, g.
+             */
+            g: number;
+            /** @description What. */
+            what: components["schemas"]["Addition"];
+        };
+        /** @description Something that may go in later. */
+        LaterOffer: {
+            /** @description Whether it is among what goes in. */
+            chosen: boolean;
+            /**
+             * Format: double
+             * @description For all who eat, g.
+             */
+            g: number;
+            /** @description Its name. */
+            name: string;
+            /** @description What. */
+            what: components["schemas"]["Addition"];
+        };
+        /**
+         * @description Where an action leads.
+         * @enum {string}
+         */
+        Leads: "finish" | "close";
         /** @description What was learned. */
         Learned: {
             /** @description Beliefs for the next forecast's `known`. */
@@ -2427,12 +3536,28 @@ export interface components {
          * @enum {string}
          */
         Lid: "tight" | "foil" | "loose" | "ajar" | "none";
-        /** @description A line of what happened. */
+        /** @description A line of what happened. What takes a line back or corrects its time has no line of its own. */
         LogLine: {
-            /** @description The event. */
-            event: components["schemas"]["Event"];
+            /**
+             * Format: date-time
+             * @description When it was: as logged, or as corrected since.
+             */
+            at: string;
+            /** @description Whether that was corrected. */
+            corrected: boolean;
+            /** @description The event as it was logged. */
+            event: components["schemas"]["EventInFull"];
+            /** @description What it is called when it is taken back. */
+            name: string;
             /** @description Taken back. */
             undone: boolean;
+            /**
+             * Format: uuid
+             * @description The event that took it back: taking that back puts it back.
+             */
+            undone_by?: string | null;
+            /** @description What happened. */
+            words: string;
         };
         /** @description Cooks that are over. */
         LogPage: {
@@ -2460,11 +3585,45 @@ export interface components {
             /** @description What it is made of. */
             of: components["schemas"]["MarinadeOf"];
         };
+        /** @description A marinade. */
+        MarinadeInFull: {
+            /**
+             * Format: double
+             * @description Hours in the cold.
+             */
+            hours: number;
+            /** @description Kept for the pot, its bowl rinsed out into it, and boiled. */
+            kept: boolean;
+            /**
+             * Format: double
+             * @description How much, mL.
+             */
+            ml: number;
+            /** @description What it is made of. */
+            of: components["schemas"]["MarinadeOf"];
+        };
         /**
          * @description What a marinade is made of.
          * @enum {string}
          */
         MarinadeOf: "wine" | "acid" | "spice" | "soy";
+        /** @description A word of the scale from firm to spoon. */
+        Mark: {
+            /** @description Which. */
+            check: components["schemas"]["Check"];
+            /**
+             * Format: double
+             * @description It begins at so many tender-hours of a cut as quick as chuck.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description And ends, as it is drawn.
+             */
+            to: number;
+            /** @description The word. */
+            words: string;
+        };
         /** @description Depths of liquid above the vessel's floor with the meat in it, mm. */
         Marks: {
             /**
@@ -2493,150 +3652,104 @@ export interface components {
          *     what to buy.
          */
         MatchRequest: {
-            /** @default null */
             age?: components["schemas"]["Age"] | null;
-            /**
-             * @description When nobody is up; the kitchen's where not given.
-             * @default null
-             */
+            /** @description When nobody is up; the kitchen's where not given. */
             asleep?: components["schemas"]["Hours"][] | null;
-            /**
-             * @description When nobody is there.
-             * @default null
-             */
+            /** @description When nobody is there. */
             away?: components["schemas"]["Hours"][] | null;
-            /**
-             * @description Plates on the table.
-             * @default null
-             */
+            /** @description Plates on the table. */
             bell?: string | null;
             /**
              * Format: double
              * @description Bone, % of the raw mass, where it is not what this cut usually has.
-             * @default null
              */
             bone_pct?: number | null;
             /**
              * Format: double
              * @description The chance asked for.
-             * @default null
              */
             certainty?: number | null;
-            /** @default null */
             cut?: components["schemas"]["Cut"] | null;
-            /** @default null */
             eaten_as?: components["schemas"]["EatenAs"] | null;
-            /**
-             * @description Fed on grass.
-             * @default null
-             */
+            /** @description Out of the freezer, where its warmth is not given. */
+            frozen?: boolean | null;
+            /** @description Fed on grass. */
             grass_fed?: boolean | null;
-            /**
-             * @description What is free; the kitchen's where not given.
-             * @default null
-             */
+            /** @description What is free; the kitchen's where not given. */
             kit?: components["schemas"]["Kit"][] | null;
             /**
              * Format: double
              * @description Raw, bone in, kg.
-             * @default null
              */
             mass_kg?: number | null;
             /**
              * Format: int32
              * @description Simulated cooks a variant.
-             * @default null
              */
             members?: number | null;
-            /** @default null */
             method?: components["schemas"]["Method"] | null;
-            /**
-             * @description Now; local times are read in `zone`.
-             * @default null
-             */
+            /** @description Now; local times are read in `zone`. */
             now?: string | null;
-            /**
-             * @description Only the ways: neither the question, nor substitutes, nor the second dinner. For what is being dragged.
-             * @default null
-             */
+            /** @description Only the ways: neither the question, nor substitutes, nor the second dinner. For what is being dragged. */
             only_ways?: boolean | null;
-            /**
-             * @description A mixed pot, in place of `cut`, `mass_kg` and its measures.
-             * @default null
-             */
+            /** @description A mixed pot, in place of `cut`, `mass_kg` and its measures. */
             parts?: components["schemas"]["Meat"][] | null;
             /**
              * Format: int32
              * @description How many eat.
-             * @default null
              */
             people?: number | null;
             /**
              * Format: int32
              * @description How many pieces.
-             * @default null
              */
             pieces?: number | null;
             /**
              * Format: double
              * @description Cooked meat on a plate, g.
-             * @default null
              */
             portion_g?: number | null;
             /**
              * Format: double
              * @description Price of the raw meat, a kilo.
-             * @default null
              */
             price_per_kg?: number | null;
-            /**
-             * @description Prices by cut, a kilo; the kitchen's where not given.
-             * @default null
-             */
+            /** @description Prices by cut, a kilo; the kitchen's where not given. */
             prices?: {
                 [key: string]: number;
             } | null;
-            /**
-             * @description A recipe's words to check against this piece, such as "35 min at high pressure".
-             * @default null
-             */
+            /** @description A recipe's words to check against this piece, such as "35 min at high pressure". */
             recipe?: string | null;
             /**
              * Format: int64
              * @description Seed of the spreads.
-             * @default null
              */
             seed?: number | null;
-            /** @default null */
             served?: components["schemas"]["Served"] | null;
             /** @description The sides of the largest piece, mm. */
-            size_mm?: number[] | null;
-            /** @default null */
+            size_mm?: [
+                number,
+                number,
+                number
+            ] | null;
             sort?: components["schemas"]["Sort"] | null;
             /**
              * Format: double
              * @description The meat as it goes in, °C; below −1 it is frozen.
-             * @default null
              */
             start_c?: number | null;
             /**
              * Format: double
              * @description Thickness of the largest piece alone, mm.
-             * @default null
              */
             thickness_mm?: number | null;
             /**
              * Format: double
              * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
-             * @default null
              */
             trim_pct?: number | null;
-            /** @default null */
             units?: components["schemas"]["Units"] | null;
-            /**
-             * @description IANA zone; the kitchen's where not given.
-             * @default null
-             */
+            /** @description IANA zone; the kitchen's where not given. */
             zone?: string | null;
         };
         /** @description Every way, best first. */
@@ -2656,6 +3769,8 @@ export interface components {
              * @description The chance asked for.
              */
             certainty: number;
+            /** @description What is free to cook on. */
+            kit: components["schemas"]["Kit"][];
             /**
              * Format: double
              * @description Raw mass all this is for, kg.
@@ -2668,12 +3783,25 @@ export interface components {
              * @description When it was asked.
              */
             now: string;
+            on_the_block?: components["schemas"]["OnTheBlock"] | null;
+            /**
+             * Format: int32
+             * @description How many eat.
+             */
+            people: number;
             /**
              * Format: double
              * @description Cooked meat reckoned for each of those who eat, g.
              */
             portion_g: number;
+            /**
+             * Format: double
+             * @description What is asked for it, a kilo; `null` where no price is known.
+             */
+            price_per_kg?: number | null;
             recipe?: components["schemas"]["Checked"] | null;
+            /** @description How it comes to the table. */
+            served: components["schemas"]["Served"];
             /** @description What comes first. */
             sort: components["schemas"]["Sort"];
             /** @description The rule of that. */
@@ -2685,6 +3813,8 @@ export interface components {
             twice?: components["schemas"]["Twice"] | null;
             /** @description Ways in two goes, where they help. */
             two_stage: components["schemas"]["Choice"][];
+            /** @description From which chance on a way fits, or is tight. */
+            verdict_from: components["schemas"]["VerdictFrom"];
             /** @description Lean or mixed meat: what to mind, with the remedy. */
             warnings: components["schemas"]["Caution"][];
             /** @description One best variant a method, best first. */
@@ -2697,49 +3827,211 @@ export interface components {
          * @enum {string}
          */
         Material: "iron" | "steel" | "aluminium" | "ceramic" | "glass";
+        /** @description A meal worked back from its bell. */
+        MealAnswer: {
+            meal: components["schemas"]["MealEntry"];
+            /** @description The plans of its dishes, in their order. */
+            plans: components["schemas"]["PlanInFull"][];
+            sheet: components["schemas"]["MealSheet"];
+        };
+        /** @description Tasks that can't be kept as they are, in words. */
+        MealConflict: {
+            /** @description The tasks it concerns. */
+            tasks: string[];
+            /** @description What is wrong. */
+            text: string;
+        };
+        /** @description A dish of a meal. */
+        MealDish: {
+            /**
+             * Format: uuid
+             * @description The cook that is under way from it.
+             */
+            cook_id?: string | null;
+            /** @description What it is called. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many eat of it.
+             */
+            people: number;
+            /**
+             * Format: uuid
+             * @description Its plan.
+             */
+            plan_id: string;
+            /**
+             * Format: int64
+             * @description Of this version.
+             */
+            version: number;
+        };
+        /** @description A meal to come. */
+        MealEntry: {
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            bell: string;
+            /** @description Its dishes, in the order in which they were planned. */
+            dishes: components["schemas"]["MealDish"][];
+            /** @description What its dishes know it by; a dish alone is a meal of one, known by its plan. */
+            id: string;
+            /** @description What it is called. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many eat: of the dish that most eat of.
+             */
+            people: number;
+        };
+        /** @description The meal that a dish belongs to. */
+        MealOf: {
+            /** @description What its dishes know it by. */
+            id: string;
+            /** @description What it is called. */
+            name: string;
+        };
+        /** @description The whole meal, worked back from its bell. */
+        MealSheet: {
+            /** @description What was filled in. */
+            assumed: components["schemas"]["Assumed"][];
+            /**
+             * Format: date-time
+             * @description The bell asked for.
+             */
+            bell: string;
+            /** @description The clocks change on the way. */
+            clock_changes: components["schemas"]["ClockChange"][];
+            /** @description What can't be kept. */
+            conflicts: components["schemas"]["MealConflict"][];
+            /** @description How each dish goes. */
+            dishes: components["schemas"]["DishHours"][];
+            /** @description Which dish gave way where an oven is shared. */
+            gave_way: components["schemas"]["GaveWay"][];
+            /**
+             * Format: double
+             * @description Minutes the plates come after the bell; 0 when it is met.
+             */
+            late_min: number;
+            /**
+             * Format: date-time
+             * @description As of.
+             */
+            now: string;
+            /** @description When each dish is tender. */
+            ready: components["schemas"]["Ready"][];
+            /**
+             * Format: date-time
+             * @description Plates on the table: the bell, or later.
+             */
+            serve_at: string;
+            /** @description When nobody is up and there, from the first thing to do to the plates. */
+            shut: components["schemas"]["Window"][];
+            /**
+             * Format: date-time
+             * @description The first thing to do.
+             */
+            start_at: string;
+            /** @description Everything to do, in time order. */
+            tasks: components["schemas"]["MealTask"][];
+            /** @description The things of the kitchen that each dish takes, and from when to when. */
+            things: components["schemas"]["Taken"][];
+            /** @description When each goes too far if the heat simply stays on. */
+            too_far: components["schemas"]["Ready"][];
+            /** @description What would help, when something can't. */
+            ways_out: components["schemas"]["WayOut"][];
+            /** @description One plain sentence. */
+            why: string;
+            /** @description The zone that local times are read in. */
+            zone: string;
+        };
+        /** @description One task of a meal. */
+        MealTask: {
+            /** @description Tasks that come before. */
+            after: string[];
+            /** @description Cautions at this step. */
+            cautions: components["schemas"]["Caution"][];
+            /** @description The dish. */
+            dish: string;
+            /**
+             * Format: date-time
+             * @description To.
+             */
+            end: string;
+            /** @description The whole span needs a pair of hands. */
+            hands_on: boolean;
+            /** @description Unique in the meal: the dish's number and the task's own name. */
+            id: string;
+            /** @description Its kind. */
+            kind: components["schemas"]["TaskKind"];
+            /** @description Where. */
+            lane: components["schemas"]["Lane"];
+            /**
+             * Format: int32
+             * @description Its number, from 1.
+             */
+            number: number;
+            /** @description The cook has put it there. */
+            pinned: boolean;
+            /** @description It starts in the hour that the clock shows for the second time that night. */
+            second_time: boolean;
+            /**
+             * Format: double
+             * @description What the appliance is set to, °C.
+             */
+            set_c?: number | null;
+            /**
+             * Format: date-time
+             * @description From.
+             */
+            start: string;
+            /** @description The task's name in its dish. */
+            step: string;
+            /** @description What to do. */
+            what: string;
+            /** @description Whose, where there is more than one pair. */
+            whose?: string | null;
+            /** @description Why, and what to look for. */
+            why: string;
+            window?: components["schemas"]["Window"] | null;
+        };
         /** @description One cut or size: what lies on the block, or one part of a mixed pot. */
         Meat: {
-            /** @default null */
             age?: components["schemas"]["Age"] | null;
             /**
              * Format: double
              * @description Bone, % of the raw mass, where it is not what this cut usually has.
-             * @default null
              */
             bone_pct?: number | null;
-            /** @default null */
             cut?: components["schemas"]["Cut"] | null;
-            /** @default null */
             eaten_as?: components["schemas"]["EatenAs"] | null;
-            /**
-             * @description Fed on grass.
-             * @default null
-             */
+            /** @description Fed on grass. */
             grass_fed?: boolean | null;
             /**
              * Format: double
              * @description Raw, bone in, kg.
-             * @default null
              */
             mass_kg?: number | null;
             /**
              * Format: int32
              * @description How many pieces.
-             * @default null
              */
             pieces?: number | null;
             /** @description The sides of the largest piece, mm. */
-            size_mm?: number[] | null;
+            size_mm?: [
+                number,
+                number,
+                number
+            ] | null;
             /**
              * Format: double
              * @description Thickness of the largest piece alone, mm.
-             * @default null
              */
             thickness_mm?: number | null;
             /**
              * Format: double
              * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
-             * @default null
              */
             trim_pct?: number | null;
         };
@@ -2748,6 +4040,21 @@ export interface components {
          * @enum {string}
          */
         Method: "braise" | "stew" | "pressure" | "smoke" | "confit" | "slow_cooker" | "water_bath" | "keep_warm" | "chill" | "reheat";
+        /** @description What has to be minded, at the place of the bench that it belongs to. */
+        Minds: {
+            /** @description The dial. */
+            heat: components["schemas"]["Caution"][];
+            /** @description What goes in later. */
+            later: components["schemas"]["Caution"][];
+            /** @description Trimming and cutting up. */
+            meat: components["schemas"]["Caution"][];
+            /** @description The liquid in its pot. */
+            pot: components["schemas"]["Caution"][];
+            /** @description Salting. */
+            salt: components["schemas"]["Caution"][];
+            /** @description The pan. */
+            sear: components["schemas"]["Caution"][];
+        };
         /** @description Coats of mop or spritz in the pit. */
         Mopping: {
             /**
@@ -2767,6 +4074,8 @@ export interface components {
             fact: string;
             /** @description How the cook can find it out. */
             how: string;
+            /** @description What it is called. */
+            name: string;
             /**
              * Format: double
              * @description Share of the doubt in the ready time that it explains, 0–1.
@@ -2778,8 +4087,111 @@ export interface components {
              */
             width_min: number;
         };
+        /** @description The task in hand. */
+        Now: {
+            /** @description What may be done, the likeliest first. */
+            actions: components["schemas"]["Action"][];
+            /**
+             * Format: date-time
+             * @description When it begins.
+             */
+            from: string;
+            /** @description Which. */
+            task: string;
+            /**
+             * Format: date-time
+             * @description What its clock counts to once it has begun.
+             */
+            until: string;
+            /** @description It goes on by itself: nothing for the hands. */
+            waits: boolean;
+        };
+        /** @description An answer that may be chosen. */
+        Offer: {
+            /** @description What it changes in the plan: a JSON merge patch. */
+            change: {
+                [key: string]: unknown;
+            };
+            /** @description Whether it holds now. */
+            chosen: boolean;
+            /** @description A stable name. */
+            id: string;
+            /** @description In a few words. */
+            words: string;
+        };
+        /** @description Everything that may be chosen here and now; a list that is empty is not asked. */
+        Offers: {
+            /** @description How many lie in the pan. */
+            batches: components["schemas"]["Offer"][];
+            /** @description The kitchen's burners, for the pan. */
+            burner: components["schemas"]["Offer"][];
+            /** @description Whole, in pieces or in cubes. */
+            cut_up: components["schemas"]["Offer"][];
+            /** @description What is done with the last half hour. */
+            ending: components["schemas"]["Offer"][];
+            /** @description The kitchen's ovens, burners, pits or baths. */
+            heat: components["schemas"]["Offer"][];
+            /** @description What may go in later. */
+            later: components["schemas"]["LaterOffer"][];
+            /** @description As usual, or low. */
+            less_salt: components["schemas"]["Offer"][];
+            /** @description How far the liquid comes up the meat. */
+            level: components["schemas"]["Offer"][];
+            /** @description The kitchen's pans. */
+            pan: components["schemas"]["Offer"][];
+            /** @description The kitchen's pots. */
+            pot: components["schemas"]["Offer"][];
+            /** @description Rubbed on, or a brine. */
+            salting: components["schemas"]["Offer"][];
+            /** @description What it is seared in. */
+            sear_in: components["schemas"]["Offer"][];
+            /** @description A vessel of its own: round, or a tin. */
+            shape: components["schemas"]["Offer"][];
+            /** @description The cure soaked out of corned meat. */
+            soak: components["schemas"]["Offer"][];
+            /** @description What a pot stands on or in. */
+            source: components["schemas"]["Offer"][];
+            thickness?: components["schemas"]["Thickness"] | null;
+        };
+        /** @description What lies on the block, with everything filled in. */
+        OnTheBlock: {
+            /**
+             * Format: double
+             * @description Bone, %.
+             */
+            bone_pct: number;
+            /** @description How it is eaten. */
+            eaten_as: components["schemas"]["EatenAs"];
+            /**
+             * Format: double
+             * @description Raw, bone in, all together, kg.
+             */
+            mass_kg: number;
+            /** @description Whether that was said, or is a guess by its weight. */
+            measured: boolean;
+            /**
+             * Format: int32
+             * @description Pieces.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description The largest piece, mm thick.
+             */
+            thickness_mm: number;
+        };
         /** @description Something from the larder as it is shown on its shelf. */
         OnTheShelf: components["schemas"]["LarderFacts"] & {
+            /**
+             * Format: double
+             * @description What goes in at first, where it is weighed, g.
+             */
+            first_g?: number | null;
+            /**
+             * Format: double
+             * @description What goes in at first, where it is poured, mL.
+             */
+            first_ml?: number | null;
             /** @description Its name. */
             name: string;
         };
@@ -2787,6 +4199,17 @@ export interface components {
         OpenCook: {
             /** Format: uuid */
             plan_id: string;
+        };
+        /** @description The same meat another way. */
+        OtherWay: {
+            /** @description Whether it is the one explained. */
+            chosen: boolean;
+            /** @description A stable name. */
+            id: string;
+            /** @description The whole question. */
+            request: components["schemas"]["ForecastRequestInFull"];
+            /** @description What it is called. */
+            words: string;
         };
         /** @description A recipe read otherwise. */
         Otherwise: {
@@ -2797,23 +4220,17 @@ export interface components {
         };
         /** @description How a cook ended, in the cook's own judgement. */
         Outcome: {
-            /** @default null */
             ate_as?: components["schemas"]["Check"] | null;
-            /**
-             * @description What to change next time.
-             * @default null
-             */
+            /** @description What to change next time. */
             change?: string | null;
             /**
              * Format: double
              * @description Cooked and edible, kg.
-             * @default null
              */
             cooked_kg?: number | null;
             /**
              * Format: double
              * @description Liquid left, L.
-             * @default null
              */
             liquid_left_l?: number | null;
         };
@@ -2842,17 +4259,28 @@ export interface components {
             /**
              * Format: double
              * @description Across its floor, cm; the kitchen's where not given.
-             * @default null
              */
             diameter_cm?: number | null;
             /**
              * Format: double
              * @description Its mass, kg; from its size and what it is made of where not given.
-             * @default null
              */
             mass_kg?: number | null;
-            /** @default null */
             material?: components["schemas"]["Material"] | null;
+        };
+        /** @description A frying pan. */
+        PanMeasures: {
+            /**
+             * Format: double
+             * @description Across its floor, cm.
+             * @default 28
+             */
+            diameter_cm: number;
+            /**
+             * @description What it is made of.
+             * @default iron
+             */
+            material: components["schemas"]["Material"];
         };
         /** @description One point of the pan's heat over a batch. */
         PanPoint: {
@@ -2890,6 +4318,13 @@ export interface components {
             /** @description Gone too far. */
             too_far_min: components["schemas"]["Quantiles"];
         };
+        /** @description A task that the cook has put at an hour. */
+        Pin: {
+            /** @description It starts then; a local time is read in `zone`. */
+            at: string;
+            /** @description Its id in the meal's sheet. */
+            task: string;
+        };
         /** @description One dish with its bell. */
         Plan: {
             /**
@@ -2904,6 +4339,7 @@ export interface components {
             certainty?: number | null;
             /** @description The meat and its way. */
             forecast: components["schemas"]["ForecastRequest"];
+            meal?: components["schemas"]["MealOf"] | null;
             /** @description What the dish is called. */
             name: string;
             /**
@@ -2911,12 +4347,18 @@ export interface components {
              * @description How many eat.
              */
             people?: number;
+            /** @description Tasks that the cook has put at an hour. */
+            pins?: components["schemas"]["PlanPin"][];
             /** @description What is done before the heat. */
             prepare?: components["schemas"]["Prepare"];
+            /** @description What is served beside it. */
+            sides?: components["schemas"]["Side"][];
             /** @description What the liquid becomes. */
             target?: components["schemas"]["Target"];
             /** @description What thickens it. */
             thickener?: components["schemas"]["Thickener"];
+            /** @description What it is cooked in and on. */
+            uses?: components["schemas"]["Uses"];
         };
         /** @description A plan in the list of all. */
         PlanEntry: {
@@ -2924,7 +4366,7 @@ export interface components {
             broken?: string | null;
             /** Format: uuid */
             id: string;
-            plan?: components["schemas"]["Plan"] | null;
+            plan?: components["schemas"]["PlanInFull"] | null;
             /** Format: date-time */
             saved_at: string;
             /** Format: int64 */
@@ -2950,11 +4392,86 @@ export interface components {
              */
             version?: number | null;
         };
+        /** @description A version of a plan in a kitchen file. */
+        PlanInFileInFull: {
+            /**
+             * Format: date-time
+             * @description In the bin since.
+             */
+            binned_at?: string | null;
+            /** @description Why its document could not be read; it is then text. */
+            damaged?: string | null;
+            /** Format: uuid */
+            id: string;
+            plan: components["schemas"]["PlanInFull"];
+            /** Format: date-time */
+            saved_at: string;
+            /**
+             * Format: int64
+             * @description Counts up from 1; without it, it comes after those that are there.
+             */
+            version?: number | null;
+        };
+        /** @description One dish with its bell. */
+        PlanInFull: {
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            bell: string;
+            /**
+             * Format: double
+             * @description The chance of being ready that it is made for; the kitchen's own where not given.
+             */
+            certainty?: number | null;
+            /** @description The meat and its way. */
+            forecast: components["schemas"]["ForecastRequestInFull"];
+            meal?: components["schemas"]["MealOf"] | null;
+            /** @description What the dish is called. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many eat.
+             */
+            people: number;
+            /** @description Tasks that the cook has put at an hour. */
+            pins: components["schemas"]["PlanPinInFull"][];
+            /** @description What is done before the heat. */
+            prepare: components["schemas"]["PrepareInFull"];
+            /** @description What is served beside it. */
+            sides: components["schemas"]["SideInFull"][];
+            /** @description What the liquid becomes. */
+            target: components["schemas"]["Target"];
+            /** @description What thickens it. */
+            thickener: components["schemas"]["Thickener"];
+            /** @description What it is cooked in and on. */
+            uses: components["schemas"]["Uses"];
+        };
+        /** @description A task that the cook has put at an hour. */
+        PlanPin: {
+            /**
+             * Format: date-time
+             * @description It starts then.
+             */
+            at: string;
+            /** @description Its name in the dish. */
+            task: string;
+        };
+        /** @description A task that the cook has put at an hour. */
+        PlanPinInFull: {
+            /**
+             * Format: date-time
+             * @description It starts then.
+             */
+            at: string;
+            /** @description Its name in the dish. */
+            task: string;
+        };
         /** @description A plan as it is kept. */
         PlanView: {
             /** Format: uuid */
             id: string;
-            plan: components["schemas"]["Plan"];
+            plan: components["schemas"]["PlanInFull"];
             /** Format: date-time */
             saved_at: string;
             /** Format: int64 */
@@ -2967,6 +4484,13 @@ export interface components {
              * @description The vessel's floor across, mm.
              */
             across_mm: number;
+            /** @description Liquid at depths from the floor to the rim, with the meat in it; straight in between. */
+            depths: components["schemas"]["Depth"][];
+            /**
+             * Format: double
+             * @description The fat that stands on it at the end, mm.
+             */
+            fat_mm: number;
             /** @description Whether meat and liquid have room, with some left for what bubbles. */
             fits: boolean;
             /**
@@ -3028,7 +4552,10 @@ export interface components {
             /** @description What makes it up. */
             poured: components["schemas"]["Poured"][];
             /** @description The least and the most liquid under pressure, mm. */
-            pressure_mm?: number[] | null;
+            pressure_mm?: [
+                number,
+                number
+            ] | null;
             /** @description When to top up, and how much. */
             top_ups: components["schemas"]["TopUp"][];
         };
@@ -3098,7 +4625,11 @@ export interface components {
         /** @description What was foretold against what came. */
         Prediction: {
             /** @description Minutes foretold at the start: P10, P50, P90. */
-            foretold_min: (number | null)[];
+            foretold_min: [
+                number | null,
+                number | null,
+                number | null
+            ];
             /**
              * Format: double
              * @description Share of simulated cooks that were quicker.
@@ -3119,7 +4650,6 @@ export interface components {
              * @default unsalted_stock
              */
             base?: components["schemas"]["Larder"];
-            /** @default null */
             brine?: components["schemas"]["Brine"] | null;
             /**
              * @description The clear route: soaked, blanched from cold, meat and pot rinsed, fresh water.
@@ -3136,19 +4666,16 @@ export interface components {
              * @default false
              */
             day_before?: boolean;
-            /** @default null */
             fat?: components["schemas"]["SearFat"] | null;
             /**
              * @description Dredged in flour.
              * @default false
              */
             flour?: boolean;
-            /** @default null */
             hob?: components["schemas"]["Hob"] | null;
             /**
              * Format: double
              * @description Hours over the heat; until tender where not given.
-             * @default null
              */
             hours?: number | null;
             /**
@@ -3161,21 +4688,14 @@ export interface components {
              * @default []
              */
             later?: components["schemas"]["Later"][];
-            /**
-             * @description A pressure pot is closed again on what goes in later, or finished open; roots are closed in where not given.
-             * @default null
-             */
+            /** @description A pressure pot is closed again on what goes in later, or finished open; roots are closed in where not given. */
             later_closed?: boolean | null;
-            /** @default null */
             level?: components["schemas"]["Level"] | null;
-            /** @default null */
             marinade?: components["schemas"]["Marinade"] | null;
-            /** @default null */
             pan?: components["schemas"]["Pan"] | null;
             /**
              * Format: int32
              * @description Pieces in a batch, where the cook lays them otherwise.
-             * @default null
              */
             per_batch?: number | null;
             /**
@@ -3215,7 +4735,6 @@ export interface components {
              * @default false
              */
             sinew_in_pot?: boolean;
-            /** @default null */
             soak?: components["schemas"]["Soak"] | null;
             /**
              * Format: int32
@@ -3255,132 +4774,230 @@ export interface components {
              */
             wood?: components["schemas"]["Wood"];
         };
-        /** @description A dish on the bench. Only `cut` and `mass_kg` must be given. */
-        PrepareRequest: {
-            /** @default null */
-            age?: components["schemas"]["Age"] | null;
+        /** @description What is done before the heat, and what goes in with the meat. */
+        PrepareInFull: {
             /**
-             * Format: double
-             * @description Above the sea, m.
-             * @default null
+             * @description What makes up the liquid beside the ingredients.
+             * @default unsalted_stock
              */
-            altitude_m?: number | null;
-            /** @default null */
-            bench?: components["schemas"]["Prepare"] | null;
+            base: components["schemas"]["Larder"];
+            brine?: components["schemas"]["BrineInFull"] | null;
             /**
-             * Format: double
-             * @description Bone, % of the raw mass, where it is not what this cut usually has.
-             * @default null
+             * @description The clear route: soaked, blanched from cold, meat and pot rinsed, fresh water.
+             * @default false
              */
-            bone_pct?: number | null;
-            /** @default null */
-            crystal?: components["schemas"]["Crystal"] | null;
-            /** @default null */
-            cut?: components["schemas"]["Cut"] | null;
-            /** @default null */
-            eaten_as?: components["schemas"]["EatenAs"] | null;
+            clear: boolean;
             /**
-             * @description Fed on grass.
-             * @default null
+             * @description What the salt is like.
+             * @default fine
              */
-            grass_fed?: boolean | null;
-            /** @default null */
-            heat?: components["schemas"]["Heat"] | null;
-            /** @default null */
+            crystal: components["schemas"]["Crystal"];
+            /**
+             * @description Cooled and left in its liquid overnight after the pan; braised the next day.
+             * @default false
+             */
+            day_before: boolean;
+            fat?: components["schemas"]["SearFat"] | null;
+            /**
+             * @description Dredged in flour.
+             * @default false
+             */
+            flour: boolean;
             hob?: components["schemas"]["Hob"] | null;
             /**
              * Format: double
              * @description Hours over the heat; until tender where not given.
-             * @default null
              */
             hours?: number | null;
             /**
              * @description What goes in with the meat.
-             * @default null
+             * @default []
              */
+            ingredients: components["schemas"]["Ingredient"][];
+            /**
+             * @description What goes in later.
+             * @default []
+             */
+            later: components["schemas"]["LaterInFull"][];
+            /** @description A pressure pot is closed again on what goes in later, or finished open; roots are closed in where not given. */
+            later_closed?: boolean | null;
+            level?: components["schemas"]["Level"] | null;
+            marinade?: components["schemas"]["MarinadeInFull"] | null;
+            pan?: components["schemas"]["Pan"] | null;
+            /**
+             * Format: int32
+             * @description Pieces in a batch, where the cook lays them otherwise.
+             */
+            per_batch?: number | null;
+            /**
+             * @description Cross-hatched, studded or pounded.
+             * @default false
+             */
+            pierced: boolean;
+            /**
+             * @description Rinsed before it is used.
+             * @default false
+             */
+            rinse: boolean;
+            /**
+             * Format: double
+             * @description Salted this long ahead, h; 0 salts at the pan.
+             * @default 12
+             */
+            salt_h: number;
+            /**
+             * Format: double
+             * @description Salt, % of the trimmed raw mass.
+             * @default 1.25
+             */
+            salt_pct: number;
+            /**
+             * @description How hard it is browned.
+             * @default hard
+             */
+            sear: components["schemas"]["Sear"];
+            /**
+             * @description What in.
+             * @default pan
+             */
+            sear_in: components["schemas"]["SearIn"];
+            /**
+             * @description Sinew and silver skin go into the pot for body.
+             * @default false
+             */
+            sinew_in_pot: boolean;
+            soak?: components["schemas"]["SoakInFull"] | null;
+            /**
+             * Format: int32
+             * @description Strings tied round it; they are counted out again.
+             * @default 0
+             */
+            strings: number;
+            /**
+             * @description A sugary coat: it scorches.
+             * @default false
+             */
+            sugared: boolean;
+            /**
+             * @description How dry it goes into the pan.
+             * @default patted
+             */
+            surface: components["schemas"]["Surface"];
+            /**
+             * Format: double
+             * @description Stands out of the cold this long, min.
+             * @default 0
+             */
+            temper_min: number;
+            /**
+             * @description How much is trimmed off.
+             * @default usual
+             */
+            trim: components["schemas"]["Trim"];
+            /**
+             * @description What becomes of the wine that deglazes.
+             * @default halved
+             */
+            wine: components["schemas"]["Wine"];
+            /**
+             * @description Wood for the pit.
+             * @default oak
+             */
+            wood: components["schemas"]["Wood"];
+        };
+        /** @description A dish on the bench. Only `cut` and `mass_kg` must be given. */
+        PrepareRequest: {
+            age?: components["schemas"]["Age"] | null;
+            /**
+             * Format: double
+             * @description Above the sea, m.
+             */
+            altitude_m?: number | null;
+            bench?: components["schemas"]["Prepare"] | null;
+            /**
+             * Format: double
+             * @description Bone, % of the raw mass, where it is not what this cut usually has.
+             */
+            bone_pct?: number | null;
+            crystal?: components["schemas"]["Crystal"] | null;
+            cut?: components["schemas"]["Cut"] | null;
+            eaten_as?: components["schemas"]["EatenAs"] | null;
+            /** @description Fed on grass. */
+            grass_fed?: boolean | null;
+            heat?: components["schemas"]["Heat"] | null;
+            hob?: components["schemas"]["Hob"] | null;
+            /**
+             * Format: double
+             * @description Hours over the heat; until tender where not given.
+             */
+            hours?: number | null;
+            /** @description What goes in with the meat. */
             ingredients?: components["schemas"]["Ingredient"][] | null;
-            /** @default null */
             level?: components["schemas"]["Level"] | null;
             /**
              * Format: double
              * @description Liquid poured in, L; in place of `level`.
-             * @default null
              */
             liquid_l?: number | null;
             /**
              * Format: double
              * @description Raw, bone in, kg.
-             * @default null
              */
             mass_kg?: number | null;
-            /** @default null */
             method?: components["schemas"]["Method"] | null;
-            /** @default null */
             pan?: components["schemas"]["Pan"] | null;
-            /**
-             * @description A mixed pot, in place of `cut`, `mass_kg`, `pieces` and the size.
-             * @default null
-             */
+            /** @description A mixed pot, in place of `cut`, `mass_kg`, `pieces` and the size. */
             parts?: components["schemas"]["Meat"][] | null;
             /**
              * Format: int32
              * @description How many eat.
-             * @default null
              */
             people?: number | null;
             /**
              * Format: int32
              * @description How many pieces.
-             * @default null
              */
             pieces?: number | null;
             /**
              * Format: double
              * @description What the butcher asks, a kilo.
-             * @default null
              */
             price_per_kg?: number | null;
             /**
              * Format: double
              * @description Salted this long ahead, h.
-             * @default null
              */
             salt_h?: number | null;
             /**
              * Format: double
              * @description Salt, % of the trimmed raw mass.
-             * @default null
              */
             salt_pct?: number | null;
-            /** @default null */
             sear?: components["schemas"]["Sear"] | null;
             /** @description The sides of the largest piece, mm. */
-            size_mm?: number[] | null;
+            size_mm?: [
+                number,
+                number,
+                number
+            ] | null;
             /**
              * Format: double
              * @description The meat as it goes in, °C.
-             * @default null
              */
             start_c?: number | null;
-            /** @default null */
             surface?: components["schemas"]["Surface"] | null;
-            /** @default null */
             target?: components["schemas"]["Target"] | null;
             /**
              * Format: double
              * @description Thickness of the largest piece alone, mm.
-             * @default null
              */
             thickness_mm?: number | null;
             /**
              * Format: double
              * @description Trimmed off, % of the raw mass, where it is not what this cut usually loses.
-             * @default null
              */
             trim_pct?: number | null;
-            /** @default null */
             units?: components["schemas"]["Units"] | null;
-            /** @default null */
             vessel?: components["schemas"]["Vessel"] | null;
         };
         /** @description One dish on the bench, salt to lid. */
@@ -3402,6 +5019,11 @@ export interface components {
             hours: number;
             /** @description What goes in later, first things first. */
             later: components["schemas"]["LaterAnswer"][];
+            /**
+             * Format: double
+             * @description Cooked and edible, kg.
+             */
+            plate_kg: number;
             /**
              * Format: double
              * @description Plates of 165 g cooked.
@@ -3468,6 +5090,24 @@ export interface components {
         };
         /** @description One reading as a probe sends it. */
         ProbeReading: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description °C.
+             */
+            celsius: number;
+            /**
+             * Format: uuid
+             * @description Made by the probe; the same id again changes nothing.
+             */
+            id: string;
+        };
+        /** @description One reading as a probe sends it. */
+        ProbeReadingInFull: {
             /**
              * Format: date-time
              * @description When.
@@ -3581,6 +5221,19 @@ export interface components {
              */
             tender_at?: string | null;
         };
+        /** @description What waiting is worth to this cook, in place of a certainty. */
+        Regret: {
+            /**
+             * Format: double
+             * @description A minute that guests wait.
+             */
+            guests_wait_a_min: number;
+            /**
+             * Format: double
+             * @description An hour that a finished dish waits hot.
+             */
+            hold_an_hour: number;
+        };
         /**
          * @description How pressure is let go.
          * @enum {string}
@@ -3591,7 +5244,7 @@ export interface components {
             /** @description Whether that meets the bell. */
             meets_bell: boolean;
             /** @description The plan with the change made. */
-            plan: components["schemas"]["Plan"];
+            plan: components["schemas"]["PlanInFull"];
             /**
              * Format: date-time
              * @description Plates on the table at the plan's certainty.
@@ -3601,6 +5254,64 @@ export interface components {
             text: string;
             /** @description What it costs. */
             trade: string;
+        };
+        /** @description A plan with everything filled in. */
+        Resolved: {
+            /** @description The bench, with nothing left out that has a usual value. */
+            bench: components["schemas"]["PrepareInFull"];
+            /** @description The burner under it. */
+            burner: components["schemas"]["BurnerMeasures"];
+            /** @description Whether it is a chain of ways. */
+            chain: boolean;
+            /** @description How it is eaten. */
+            eaten_as: components["schemas"]["EatenAs"];
+            /** @description What it is browned in. */
+            fat: components["schemas"]["SearFat"];
+            /** @description The heat; of a chain, its first. */
+            heat: components["schemas"]["Heat"];
+            /**
+             * Format: double
+             * @description Raw, all together, kg.
+             */
+            mass_kg: number;
+            /** @description The way; of a chain, its first. */
+            method: components["schemas"]["Method"];
+            /** @description The frying pan. */
+            pan: components["schemas"]["PanMeasures"];
+            /**
+             * Format: int32
+             * @description How many eat.
+             */
+            people: number;
+            /** @description The vessel. */
+            vessel: components["schemas"]["ResolvedVessel"];
+        };
+        /** @description The vessel as it is reckoned with. */
+        ResolvedVessel: {
+            /**
+             * Format: double
+             * @description Across a round floor, cm; `null` for a tin.
+             */
+            diameter_cm?: number | null;
+            /**
+             * Format: double
+             * @description High inside, cm.
+             */
+            height_cm: number;
+            /**
+             * Format: double
+             * @description Its length, cm.
+             */
+            length_cm?: number | null;
+            /** @description How it is covered. */
+            lid: components["schemas"]["Lid"];
+            /** @description What it is made of. */
+            material: components["schemas"]["Material"];
+            /**
+             * Format: double
+             * @description A tin's width, cm.
+             */
+            width_cm?: number | null;
         };
         /** @description A cut and all ways. */
         Row: {
@@ -3628,7 +5339,10 @@ export interface components {
         SaltAnswer: {
             brine?: components["schemas"]["BrineAnswer"] | null;
             /** @description How deep it reaches by the pan, mm, at the least and at the most. */
-            depth_mm: number[];
+            depth_mm: [
+                number,
+                number
+            ];
             /**
              * Format: double
              * @description Salt from everything but the meat's own salting, g.
@@ -3734,7 +5448,11 @@ export interface components {
              */
             thickener_g: number;
             /** @description The thickener in the three parts it goes in. */
-            thirds: number[];
+            thirds: [
+                number,
+                number,
+                number
+            ];
             /** @description What to mind. */
             warnings: components["schemas"]["Caution"][];
             /**
@@ -3748,63 +5466,52 @@ export interface components {
             /**
              * Format: double
              * @description Flour that came in on the meat, g.
-             * @default null
              */
             dredged_flour_g?: number | null;
             /**
              * Format: double
              * @description Fat on it, L.
-             * @default null
              */
             fat_l?: number | null;
             /**
              * Format: double
              * @description Measured depth of the fat, mm; overrides `fat_l`.
-             * @default null
              */
             fat_mm?: number | null;
             /**
              * Format: double
              * @description Gelatin in the liquid, g.
-             * @default null
              */
             gelatin_g?: number | null;
-            /** @default null */
             hob_kind?: components["schemas"]["HobKind"] | null;
             /**
              * Format: double
              * @description The burner, W.
-             * @default null
              */
             hob_w?: number | null;
             /**
              * Format: double
              * @description Liquid without its fat, L.
-             * @default null
              */
             liquid_l?: number | null;
             /**
              * Format: double
              * @description The cooked meat, kg: what is eaten with it, and cooled with what is left.
-             * @default null
              */
             meat_kg?: number | null;
             /**
              * Format: double
              * @description Salt in that meat, g: with it the plate is judged and not the sauce alone.
-             * @default null
              */
             meat_salt_g?: number | null;
             /**
              * Format: double
              * @description Salt in the liquid, g.
-             * @default null
              */
             salt_g?: number | null;
             /**
              * Format: double
              * @description Share of it that is thickened tonight, 0–1.
-             * @default null
              */
             share?: number | null;
             /**
@@ -3827,9 +5534,83 @@ export interface components {
              * @default cornflour
              */
             thickener?: components["schemas"]["Thickener"];
-            /** @default null */
             units?: components["schemas"]["Units"] | null;
-            /** @default null */
+            vessel?: components["schemas"]["Vessel"] | null;
+        };
+        /** @description The liquid in the pot, and what is wanted of it. */
+        SauceRequestInFull: {
+            /**
+             * Format: double
+             * @description Flour that came in on the meat, g.
+             */
+            dredged_flour_g?: number | null;
+            /**
+             * Format: double
+             * @description Fat on it, L.
+             */
+            fat_l?: number | null;
+            /**
+             * Format: double
+             * @description Measured depth of the fat, mm; overrides `fat_l`.
+             */
+            fat_mm?: number | null;
+            /**
+             * Format: double
+             * @description Gelatin in the liquid, g.
+             */
+            gelatin_g?: number | null;
+            hob_kind?: components["schemas"]["HobKind"] | null;
+            /**
+             * Format: double
+             * @description The burner, W.
+             */
+            hob_w?: number | null;
+            /**
+             * Format: double
+             * @description Liquid without its fat, L.
+             */
+            liquid_l?: number | null;
+            /**
+             * Format: double
+             * @description The cooked meat, kg: what is eaten with it, and cooled with what is left.
+             */
+            meat_kg?: number | null;
+            /**
+             * Format: double
+             * @description Salt in that meat, g: with it the plate is judged and not the sauce alone.
+             */
+            meat_salt_g?: number | null;
+            /**
+             * Format: double
+             * @description Salt in the liquid, g.
+             */
+            salt_g?: number | null;
+            /**
+             * Format: double
+             * @description Share of it that is thickened tonight, 0–1.
+             */
+            share?: number | null;
+            /**
+             * @description How the fat comes off.
+             * @default ladle
+             */
+            skim: components["schemas"]["Skim"];
+            /**
+             * @description What it becomes.
+             * @default coat
+             */
+            target: components["schemas"]["Target"];
+            /**
+             * @description How it tastes.
+             * @default right
+             */
+            taste: components["schemas"]["Taste"];
+            /**
+             * @description What thickens it.
+             * @default cornflour
+             */
+            thickener: components["schemas"]["Thickener"];
+            units?: components["schemas"]["Units"] | null;
             vessel?: components["schemas"]["Vessel"] | null;
         };
         /** @description One thing to do. */
@@ -3843,6 +5624,16 @@ export interface components {
             min: number;
             /** @description Why, and what to look for. */
             why: string;
+        };
+        /** @description A kitchen to be saved over the version it was made from. */
+        SaveKitchen: {
+            /** @description The kitchen. */
+            kitchen: components["schemas"]["Kitchen"];
+            /**
+             * Format: int64
+             * @description The version it was made from.
+             */
+            version: number;
         };
         /** @description A plan to be saved over the version it was made from. */
         SavePlan: {
@@ -3871,6 +5662,10 @@ export interface components {
         };
         /** @description One way of doing it. */
         SchoolOption: {
+            /** @description What choosing it changes in the plan: a JSON merge patch. */
+            change: {
+                [key: string]: unknown;
+            };
             /** @description What it does here. */
             effect: string;
             /** @description Its name in the document. */
@@ -3920,7 +5715,10 @@ export interface components {
              */
             heat_pan_min: number;
             /** @description A piece lying on its broad side, mm. */
-            lies_mm: number[];
+            lies_mm: [
+                number,
+                number
+            ];
             /**
              * Format: double
              * @description Minutes for all of them, the pan's recovery included, from the hot pan on.
@@ -3975,6 +5773,8 @@ export interface components {
              * @description Minutes a grey wet pan needs to boil itself dry and brown after all; 0 where it browns at once, `null` if never.
              */
             wait_to_brown_min?: number | null;
+            /** @description How the pieces are laid, in words; empty where nothing goes through a pan. */
+            words: string;
         };
         /**
          * @description How salt tastes.
@@ -3996,7 +5796,10 @@ export interface components {
              */
             plate_g_per_kg: number;
             /** @description The same where stock, rub and cure are as weak or as strong as one in ten of them. */
-            range_g_per_kg: number[];
+            range_g_per_kg: [
+                number,
+                number
+            ];
             /**
              * Format: double
              * @description In the liquid, g.
@@ -4084,10 +5887,37 @@ export interface components {
             start_at: string;
             /** @description Everything to do, in time order. */
             tasks: components["schemas"]["Task"][];
+            /** @description The things of the kitchen that it takes, and from when to when. */
+            things: components["schemas"]["Taken"][];
             /** @description When each goes too far if the heat simply stays on. */
             too_far: components["schemas"]["Ready"][];
             /** @description One plain sentence. */
             why: string;
+        };
+        /** @description A meal: its dishes, its bell, and what there is to work with. */
+        SheetRequest: {
+            /** @description When nobody is up; the kitchen's where not given. */
+            asleep?: components["schemas"]["Hours"][] | null;
+            /** @description When nobody is there. */
+            away?: components["schemas"]["Hours"][] | null;
+            /** @description Plates on the table; a local time is read in `zone`. */
+            bell: string;
+            /**
+             * Format: double
+             * @description The chance of being ready that it is made for.
+             */
+            certainty?: number | null;
+            /** @description The dishes. */
+            dishes: components["schemas"]["AskedDish"][];
+            kitchen?: components["schemas"]["Counts"] | null;
+            /** @description Now. */
+            now?: string | null;
+            /** @description Tasks that the cook has put at an hour. */
+            pins?: components["schemas"]["Pin"][] | null;
+            regret?: components["schemas"]["Regret"] | null;
+            units?: components["schemas"]["Units"] | null;
+            /** @description IANA zone; the kitchen's where not given. */
+            zone?: string | null;
         };
         /**
          * @description Where it is bought.
@@ -4123,6 +5953,26 @@ export interface components {
             /** @description Where it is bought. */
             shelf: components["schemas"]["Shelf"];
         };
+        /** @description Something served beside the meat, cooked by itself so that it lands with it. */
+        Side: {
+            /**
+             * Format: double
+             * @description It takes so long over the heat, min.
+             */
+            min: number;
+            /** @description What it is called. */
+            what: string;
+        };
+        /** @description Something served beside the meat, cooked by itself so that it lands with it. */
+        SideInFull: {
+            /**
+             * Format: double
+             * @description It takes so long over the heat, min.
+             */
+            min: number;
+            /** @description What it is called. */
+            what: string;
+        };
         /**
          * @description How the hob is set, in words relative to the local boil.
          * @enum {string}
@@ -4151,6 +6001,24 @@ export interface components {
              */
             water_l: number;
         };
+        /** @description Fresh water that draws salt out of corned meat. */
+        SoakInFull: {
+            /**
+             * Format: int32
+             * @description How often the water is changed, the first filling counted.
+             */
+            changes: number;
+            /**
+             * Format: double
+             * @description Hours in each.
+             */
+            hours_each: number;
+            /**
+             * Format: double
+             * @description Water each time, L.
+             */
+            water_l: number;
+        };
         /**
          * @description What comes first among the ways that fit.
          * @enum {string}
@@ -4158,13 +6026,9 @@ export interface components {
         Sort: "surest" | "soonest" | "least_work" | "most_juice" | "richest_sauce" | "cheapest";
         /** @description One stage of a chain. What it leaves out stays as it was in the stage before. */
         StageRequest: {
-            /** @default null */
             heat?: components["schemas"]["Heat"] | null;
-            /** @default null */
             lid?: components["schemas"]["Lid"] | null;
-            /** @default null */
             method?: components["schemas"]["Method"] | null;
-            /** @default null */
             until?: components["schemas"]["Until"] | null;
         };
         /** @description One stage of the median run. */
@@ -4232,6 +6096,7 @@ export interface components {
         Surface: "patted" | "wet";
         /** @description Something that could be left out, and what changes. */
         Swap: {
+            becomes?: components["schemas"]["Ingredient"] | null;
             instead?: components["schemas"]["Larder"] | null;
             /** @description What is to be replaced. */
             what: components["schemas"]["Larder"];
@@ -4240,6 +6105,16 @@ export interface components {
             /** @description In words. */
             words: string;
         };
+        /** @description Something that can be taken back, or put back. */
+        TakeBack: {
+            /**
+             * Format: uuid
+             * @description The event to take back: the line itself, or what took it back.
+             */
+            event: string;
+            /** @description What it is called. */
+            name: string;
+        };
         /** @description Something that has to come out again. */
         TakeOut: {
             /** @description What. */
@@ -4247,6 +6122,32 @@ export interface components {
             /** @description When, and why. */
             words: string;
         };
+        /** @description A thing with a name, taken by a dish from one moment to another. */
+        Taken: {
+            /**
+             * Format: date-time
+             * @description From.
+             */
+            from: string;
+            /** @description It is lent out. */
+            lent: boolean;
+            /** @description What it is called. */
+            name: string;
+            /** @description What it is taken for. */
+            taken_as: components["schemas"]["TakenAs"];
+            /** @description The thing. */
+            thing: string;
+            /**
+             * Format: date-time
+             * @description To.
+             */
+            to: string;
+        };
+        /**
+         * @description What a thing is taken for.
+         * @enum {string}
+         */
+        TakenAs: "pot" | "heat" | "pan" | "burner";
         /**
          * @description What the liquid becomes.
          * @enum {string}
@@ -4288,7 +6189,7 @@ export interface components {
          * @description What kind of task it is, in the order of the work.
          * @enum {string}
          */
-        TaskKind: "salt" | "take_out" | "preheat" | "heat_pan" | "sear" | "deglaze" | "simmer" | "braise" | "check" | "add" | "move" | "hold" | "lift" | "rest" | "skim" | "sauce" | "slice" | "serve";
+        TaskKind: "trim" | "salt" | "soak" | "marinate" | "blanch" | "take_out" | "preheat" | "heat_pan" | "sear" | "deglaze" | "cool" | "simmer" | "braise" | "tend" | "wrap" | "mop" | "top_up" | "check" | "add" | "move" | "release" | "hold" | "lift" | "rest" | "skim" | "sauce" | "side" | "slice" | "serve";
         /**
          * @description What has become of a task.
          * @enum {string}
@@ -4304,6 +6205,472 @@ export interface components {
          * @enum {string}
          */
         Thickener: "cornflour" | "arrowroot" | "potato" | "flour" | "butter_paste" | "none";
+        /** @description How thick a piece is, and what may be made of it. */
+        Thickness: {
+            /** @description Whether it is the side of a cube. */
+            cube: boolean;
+            /**
+             * Format: double
+             * @description The least that is offered, mm.
+             */
+            least_mm: number;
+            /**
+             * Format: double
+             * @description As it is, mm.
+             */
+            mm: number;
+            /**
+             * Format: double
+             * @description The most, mm.
+             */
+            most_mm: number;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_Bath: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent?: boolean;
+            /** @description A water bath. */
+            measures: {
+                /**
+                 * Format: double
+                 * @description Water in it, L.
+                 * @default 12
+                 */
+                litres?: number;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_BathInFull: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent: boolean;
+            /** @description A water bath. */
+            measures: {
+                /**
+                 * Format: double
+                 * @description Water in it, L.
+                 * @default 12
+                 */
+                litres: number;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_BurnerMeasures: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent?: boolean;
+            /** @description A burner of the hob. */
+            measures: {
+                /**
+                 * @description What heats it.
+                 * @default gas
+                 */
+                kind?: components["schemas"]["HobKind"];
+                /**
+                 * Format: double
+                 * @description Its power, W.
+                 * @default 1800
+                 */
+                watts?: number;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_BurnerMeasuresInFull: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent: boolean;
+            /** @description A burner of the hob. */
+            measures: {
+                /**
+                 * @description What heats it.
+                 * @default gas
+                 */
+                kind: components["schemas"]["HobKind"];
+                /**
+                 * Format: double
+                 * @description Its power, W.
+                 * @default 1800
+                 */
+                watts: number;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_Oven: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent?: boolean;
+            /** @description An oven. */
+            measures: {
+                /**
+                 * @description Whether its fan runs.
+                 * @default false
+                 */
+                fan?: boolean;
+                /**
+                 * Format: double
+                 * @description Its shelf, cm across.
+                 * @default 45
+                 */
+                width_cm?: number;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_OvenInFull: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent: boolean;
+            /** @description An oven. */
+            measures: {
+                /**
+                 * @description Whether its fan runs.
+                 * @default false
+                 */
+                fan: boolean;
+                /**
+                 * Format: double
+                 * @description Its shelf, cm across.
+                 * @default 45
+                 */
+                width_cm: number;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_PanMeasures: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent?: boolean;
+            /** @description A frying pan. */
+            measures: {
+                /**
+                 * Format: double
+                 * @description Across its floor, cm.
+                 * @default 28
+                 */
+                diameter_cm?: number;
+                /**
+                 * @description What it is made of.
+                 * @default iron
+                 */
+                material?: components["schemas"]["Material"];
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_PanMeasuresInFull: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent: boolean;
+            /** @description A frying pan. */
+            measures: {
+                /**
+                 * Format: double
+                 * @description Across its floor, cm.
+                 * @default 28
+                 */
+                diameter_cm: number;
+                /**
+                 * @description What it is made of.
+                 * @default iron
+                 */
+                material: components["schemas"]["Material"];
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_PitMeasures: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent?: boolean;
+            /** @description A pit. */
+            measures: {
+                /**
+                 * @description Whether it holds its heat without anyone.
+                 * @default true
+                 */
+                holds_itself?: boolean;
+                /**
+                 * Format: double
+                 * @description Its grate, cm across.
+                 * @default 55
+                 */
+                width_cm?: number;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_PitMeasuresInFull: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent: boolean;
+            /** @description A pit. */
+            measures: {
+                /**
+                 * @description Whether it holds its heat without anyone.
+                 * @default true
+                 */
+                holds_itself: boolean;
+                /**
+                 * Format: double
+                 * @description Its grate, cm across.
+                 * @default 55
+                 */
+                width_cm: number;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_PressurePot: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent?: boolean;
+            /** @description A pressure pot. */
+            measures: {
+                /**
+                 * Format: double
+                 * @description Across its insert, cm.
+                 * @default 22
+                 */
+                diameter_cm?: number;
+                /**
+                 * Format: double
+                 * @description High inside, cm.
+                 * @default 16
+                 */
+                height_cm?: number;
+                /**
+                 * Format: double
+                 * @description The element under it, W.
+                 * @default 1000
+                 */
+                watts?: number;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_PressurePotInFull: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent: boolean;
+            /** @description A pressure pot. */
+            measures: {
+                /**
+                 * Format: double
+                 * @description Across its insert, cm.
+                 * @default 22
+                 */
+                diameter_cm: number;
+                /**
+                 * Format: double
+                 * @description High inside, cm.
+                 * @default 16
+                 */
+                height_cm: number;
+                /**
+                 * Format: double
+                 * @description The element under it, W.
+                 * @default 1000
+                 */
+                watts: number;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_Probe: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent?: boolean;
+            /** @description A thermometer. */
+            measures: {
+                /** @description The name it sends its readings under. */
+                probe: string;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_ProbeInFull: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent: boolean;
+            /** @description A thermometer. */
+            measures: {
+                /** @description The name it sends its readings under. */
+                probe: string;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_SlowCooker: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent?: boolean;
+            /** @description A slow cooker. */
+            measures: {
+                /**
+                 * Format: double
+                 * @description Across its crock, cm.
+                 * @default 24
+                 */
+                diameter_cm?: number;
+                /**
+                 * Format: double
+                 * @description High inside, cm.
+                 * @default 13
+                 */
+                height_cm?: number;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_SlowCookerInFull: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent: boolean;
+            /** @description A slow cooker. */
+            measures: {
+                /**
+                 * Format: double
+                 * @description Across its crock, cm.
+                 * @default 24
+                 */
+                diameter_cm: number;
+                /**
+                 * Format: double
+                 * @description High inside, cm.
+                 * @default 13
+                 */
+                height_cm: number;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_Unmeasured: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent?: boolean;
+            /** @description A pair of hands, or something that has no measures. */
+            measures: Record<string, never>;
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_UnmeasuredInFull: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent: boolean;
+            /** @description A pair of hands, or something that has no measures. */
+            measures: Record<string, never>;
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_Vessel: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent?: boolean;
+            /** @description A pot or tin, round or rectangular, as the cook describes it. */
+            measures: {
+                /**
+                 * Format: double
+                 * @description Inner diameter of a round vessel, cm.
+                 */
+                diameter_cm?: number | null;
+                /**
+                 * Format: double
+                 * @description Inner height, cm.
+                 */
+                height_cm?: number | null;
+                /**
+                 * Format: double
+                 * @description Inner length of a rectangular vessel, cm.
+                 */
+                length_cm?: number | null;
+                lid?: components["schemas"]["Lid"] | null;
+                material?: components["schemas"]["Material"] | null;
+                /**
+                 * Format: double
+                 * @description Inner width of a rectangular vessel, cm.
+                 */
+                width_cm?: number | null;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
+        /** @description A thing with a name of its own. */
+        Thing_VesselInFull: {
+            /** @description What plans know it by; it stays when it gets another name. */
+            id: string;
+            /** @description Lent out, or broken: it stands here and is not free. */
+            lent: boolean;
+            /** @description A pot or tin, round or rectangular, as the cook describes it. */
+            measures: {
+                /**
+                 * Format: double
+                 * @description Inner diameter of a round vessel, cm.
+                 */
+                diameter_cm?: number | null;
+                /**
+                 * Format: double
+                 * @description Inner height, cm.
+                 */
+                height_cm?: number | null;
+                /**
+                 * Format: double
+                 * @description Inner length of a rectangular vessel, cm.
+                 */
+                length_cm?: number | null;
+                lid?: components["schemas"]["Lid"] | null;
+                material?: components["schemas"]["Material"] | null;
+                /**
+                 * Format: double
+                 * @description Inner width of a rectangular vessel, cm.
+                 */
+                width_cm?: number | null;
+            };
+            /** @description What its cook calls it. */
+            name: string;
+        };
         /** @description A cook's own rule of thumb beside the forecast. */
         Thumb: {
             /**
@@ -4387,7 +6754,11 @@ export interface components {
              */
             sinew_kg: number;
             /** @description Its sides, mm, from the shortest. */
-            size_mm: number[];
+            size_mm: [
+                number,
+                number,
+                number
+            ];
             /**
              * Format: int32
              * @description Strings that have to come out again.
@@ -4429,26 +6800,45 @@ export interface components {
             /**
              * Format: double
              * @description When the middle is this warm (or, cooling, this cold), °C.
-             * @default null
              */
             core_c?: number | null;
             /**
              * Format: double
              * @description After so many minutes of this stage.
-             * @default null
              */
             min?: number | null;
-            /**
-             * @description When it is tender enough; must be `true`.
-             * @default null
-             */
+            /** @description When it is tender enough; must be `true`. */
             tender?: boolean | null;
+        };
+        /** @description The things of the kitchen that a dish is cooked in and on, by their ids; the first that is free where none is named. */
+        Uses: {
+            /** @description The burner under it. */
+            burner?: string | null;
+            /** @description The oven, burner, pit, bath or coals. */
+            heat?: string | null;
+            /** @description The frying pan. */
+            pan?: string | null;
+            /** @description The pot, dish, pressure pot or slow cooker. */
+            pot?: string | null;
         };
         /**
          * @description Whether a way fits.
          * @enum {string}
          */
         Verdict: "fits" | "tight" | "too_late" | "unsuitable";
+        /** @description From which chance on a way has a verdict. */
+        VerdictFrom: {
+            /**
+             * Format: double
+             * @description It fits.
+             */
+            fits: number;
+            /**
+             * Format: double
+             * @description It is tight.
+             */
+            tight: number;
+        };
         /** @description A version of a plan, by its number and hour. */
         VersionView: {
             /** Format: date-time */
@@ -4461,29 +6851,23 @@ export interface components {
             /**
              * Format: double
              * @description Inner diameter of a round vessel, cm.
-             * @default null
              */
             diameter_cm?: number | null;
             /**
              * Format: double
              * @description Inner height, cm.
-             * @default null
              */
             height_cm?: number | null;
             /**
              * Format: double
              * @description Inner length of a rectangular vessel, cm.
-             * @default null
              */
             length_cm?: number | null;
-            /** @default null */
             lid?: components["schemas"]["Lid"] | null;
-            /** @default null */
             material?: components["schemas"]["Material"] | null;
             /**
              * Format: double
              * @description Inner width of a rectangular vessel, cm.
-             * @default null
              */
             width_cm?: number | null;
         };
@@ -4501,6 +6885,67 @@ export interface components {
         Way: components["schemas"]["Choice"] & {
             /** @description The others, best first. */
             variants: components["schemas"]["Choice"][];
+        };
+        /** @description What a way out changes. */
+        WayChange: {
+            /**
+             * Format: int32
+             * @description Which.
+             */
+            number: number;
+            /** @description The changed plan. */
+            plan: components["schemas"]["PlanInFull"];
+            /** @enum {string} */
+            what: "dish";
+        } | {
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            bell: string;
+            /** @enum {string} */
+            what: "bell";
+        } | {
+            /** @description Which kind: hands, pan, burner, oven. */
+            thing: string;
+            /** @enum {string} */
+            what: "borrow";
+        } | {
+            /**
+             * Format: double
+             * @description Minutes of sleep given up at either end.
+             */
+            minutes: number;
+            /** @enum {string} */
+            what: "sleep";
+        };
+        /** @description Something that could be changed, and where that leads. */
+        WayOut: {
+            /** @description The change. */
+            change: components["schemas"]["WayChange"];
+            /** @description Whether that meets the bell with nothing broken. */
+            meets_bell: boolean;
+            /**
+             * Format: date-time
+             * @description Plates on the table then.
+             */
+            plates_at: string;
+            /** @description What to change. */
+            text: string;
+            /** @description What it costs. */
+            trade: string;
+        };
+        /** @description A forecast explained. */
+        Why: {
+            eaten_as?: components["schemas"]["EatenAs"] | null;
+            /** @description The answer, with the inside of the piece and what lies behind each figure. */
+            forecast: components["schemas"]["Forecast"];
+            /** @description What is explained. */
+            name: string;
+            /** @description The whole question: bench, pot and altitude in it. */
+            request: components["schemas"]["ForecastRequestInFull"];
+            /** @description The same meat another way. */
+            ways: components["schemas"]["OtherWay"][];
         };
         /**
          * @description How the wind stands about the pot.
@@ -5230,6 +7675,81 @@ export interface operations {
             };
         };
     };
+    get_cook_why: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Why"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     cuts: {
         parameters: {
             query?: never;
@@ -5375,7 +7895,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KitchenFile"];
+                    "application/json": components["schemas"]["KitchenFileInFull"];
                 };
             };
             /** @description Asked by another site's page, or by another name than this machine's. */
@@ -5779,7 +8299,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Kitchen"];
+                    "application/json": components["schemas"]["KitchenView"];
                 };
             };
             /** @description Asked by another site's page, or by another name than this machine's. */
@@ -5829,7 +8349,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Kitchen"];
+                "application/json": components["schemas"]["SaveKitchen"];
             };
         };
         responses: {
@@ -5838,7 +8358,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Kitchen"];
+                    "application/json": components["schemas"]["KitchenView"];
                 };
             };
             /** @description What was sent broke off. */
@@ -5861,6 +8381,15 @@ export interface operations {
             };
             /** @description The rest of what was sent did not come. */
             408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another version was saved in between. */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6162,6 +8691,214 @@ export interface operations {
             };
             /** @description Asked by another site's page, or by another name than this machine's. */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_meals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MealEntry"][];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_meal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MealAnswer"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_file: {
+        parameters: {
+            query: {
+                /** @description A calendar, a table or a text. */
+                kind: "calendar" | "table" | "text";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6742,6 +9479,81 @@ export interface operations {
             };
         };
     };
+    get_plan_why: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Why"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     post_prepare: {
         parameters: {
             query?: never;
@@ -6837,6 +9649,101 @@ export interface operations {
             };
         };
     };
+    post_people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForPeople"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanInFull"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     post_bench: {
         parameters: {
             query?: never;
@@ -6855,7 +9762,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Prepared"];
+                    "application/json": components["schemas"]["AtTheBench"];
                 };
             };
             /** @description What was sent broke off. */
@@ -7006,7 +9913,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ProbeReading"][];
+                    "application/json": components["schemas"]["ProbeReadingInFull"][];
                     "text/csv": string;
                 };
             };
@@ -7268,6 +10175,156 @@ export interface operations {
             };
         };
     };
+    get_scale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mark"][];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MealSheet"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     post_preview: {
         parameters: {
             query?: never;
@@ -7287,6 +10344,291 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Worked"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_why: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForecastRequest"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Why"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_inside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Plan"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Forecast"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_plan_why: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Plan"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Why"];
                 };
             };
             /** @description What was sent broke off. */

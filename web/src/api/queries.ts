@@ -1,10 +1,24 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { hearChanges } from './changes';
-import { api, kitchenNow, NOT_KEPT, type Schemas } from './client';
+import { showHoursOf } from '../format/time';
+import { api, NOT_KEPT, type Schemas } from './client';
+import { onAnswered } from './outbox';
 import { setProgress } from './progress';
 
-export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: api.kitchen });
+/** The kitchen with its version, for who changes it. */
+export const useKitchenView = () => useQuery({ queryKey: ['kitchen'], queryFn: api.kitchen });
+
+/** The kitchen; every clock on the page shows its hours. */
+export const useKitchen = () =>
+  useQuery({
+    queryKey: ['kitchen'],
+    queryFn: api.kitchen,
+    select: ({ kitchen }) => {
+      showHoursOf(kitchen.units);
+      return kitchen;
+    },
+  });
 export const useCuts = () => useQuery({ queryKey: ['cuts'], queryFn: api.cuts, staleTime: Infinity });
 export const usePlans = () => useQuery({ queryKey: ['plans'], queryFn: api.plans });
 export const useCooks = () => useQuery({ queryKey: ['cooks'], queryFn: api.cooks });
@@ -18,7 +32,10 @@ export const useLog = (count: number) =>
   });
 
 export const usePlan = (id: string | undefined) =>
-  useQuery({ queryKey: ['plans', id], queryFn: () => api.plan(id!), enabled: !!id });
+  useQuery({ queryKey: ['plans', id], queryFn: id ? () => api.plan(id) : skipToken });
+
+/** The scale from firm to spoon. */
+export const useScale = () => useQuery({ queryKey: ['scale'], queryFn: api.scale, staleTime: Infinity });
 
 export const useLarder = () => useQuery({ queryKey: ['larder'], queryFn: api.larder, staleTime: Infinity });
 
@@ -26,14 +43,28 @@ export const useLarder = () => useQuery({ queryKey: ['larder'], queryFn: api.lar
 export const useSheet = (id: string | undefined) =>
   useQuery({
     queryKey: ['plans', id, 'sheet'],
-    queryFn: () => api.sheet(id!),
-    enabled: !!id,
+    queryFn: id ? () => api.sheet(id) : skipToken,
+    refetchInterval: 60_000,
+  });
+
+/** The meals to come, by their bell. */
+export const useMeals = () => useQuery({ queryKey: ['plans', 'meals'], queryFn: api.meals });
+
+/** A meal worked back from its bell; again every minute, because it starts from now. */
+export const useMeal = (id: string | undefined) =>
+  useQuery({
+    queryKey: ['plans', 'meals', id],
+    queryFn: id ? () => api.meal(id) : skipToken,
     refetchInterval: 60_000,
   });
 
 /** A cook as it stands; read again every half minute, because time moves it. */
 export const useCook = (id: string | undefined) =>
-  useQuery({ queryKey: ['cooks', id], queryFn: () => api.cook(id!), enabled: !!id, refetchInterval: 30_000 });
+  useQuery({
+    queryKey: ['cooks', id],
+    queryFn: id ? () => api.cook(id) : skipToken,
+    refetchInterval: 30_000,
+  });
 
 export const useMatch = (request: Schemas['MatchRequest'], enabled = true) =>
   useQuery({
@@ -53,37 +84,6 @@ export const useSauce = (request: Schemas['SauceRequest'], enabled: boolean) =>
     enabled,
     retry: false,
   });
-
-/** Appends what happened and takes the cook as it then stands. Each event has its own id, so a retry does nothing twice. */
-export function useAppend(id: string) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (happened: Schemas['Happened'][]) =>
-      append(
-        id,
-        happened.map((what) => ({
-          id: crypto.randomUUID(),
-          at: new Date(kitchenNow()).toISOString(),
-          happened: what,
-        })),
-      ),
-    onSuccess: (cook) => {
-      queries.setQueryData(['cooks', id], cook);
-      void queries.invalidateQueries({ queryKey: ['cooks'], exact: true });
-    },
-  });
-}
-
-async function append(id: string, events: Schemas['Event'][]) {
-  try {
-    return await api.append(id, events);
-  } catch (fault) {
-    if (!(fault instanceof Error) || (fault as { status?: number }).status !== 0) throw fault;
-    // The connection dropped: whether it was stored is not known, and sending the same ids again is harmless.
-    await new Promise((done) => setTimeout(done, 800));
-    return api.append(id, events);
-  }
-}
 
 /** Whether anything can be kept in the kitchen; looked at again when something could not be. */
 export function useHealth() {
@@ -111,15 +111,27 @@ export function usePutAway(onDone?: () => void) {
   });
 }
 
-/** Keeps every open page the same: what changed elsewhere is read again here. */
+/** Keeps every open page the same: what changed elsewhere is read again here, and what a tap made of a cook is shown. */
 export function useChanges() {
   const queries = useQueryClient();
+  useEffect(
+    () =>
+      onAnswered((cook) => {
+        queries.setQueryData(['cooks', cook.id], cook);
+        void queries.invalidateQueries({ queryKey: ['cooks'], exact: true });
+      }),
+    [queries],
+  );
   useEffect(() => {
     if (typeof EventSource === 'undefined') return;
     return hearChanges((change) => {
-      if (change.what === 'hello') return;
       if (change.what === 'progress') {
         setProgress(change.task, { done: change.done, of: change.of ?? undefined });
+        return;
+      }
+      // What was read before the stream was there may have changed in between.
+      if (change.what === 'hello') {
+        for (const queryKey of [['plans'], ['cooks']]) void queries.invalidateQueries({ queryKey });
         return;
       }
       const keys =

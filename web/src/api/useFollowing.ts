@@ -22,13 +22,15 @@ export function useFollowing<A>(
     busy.current = true;
     void (async () => {
       let asked: string | undefined;
-      while (newest.current !== undefined && newest.current !== asked) {
-        asked = newest.current;
+      // Read anew each time: it moves on while an answer is waited for.
+      const wanted = () => newest.current;
+      for (let next = wanted(); next !== undefined && next !== asked; next = wanted()) {
+        asked = next;
         const [answer, error] = await ask(asked).then(
           (found) => [found, undefined] as const,
           (fault: unknown) => [undefined, fault] as const,
         );
-        if (newest.current === undefined) continue;
+        if (wanted() === undefined) continue;
         const question = asked;
         setFollowed((before) => ({ text: question, answer: answer ?? before?.answer, error }));
       }

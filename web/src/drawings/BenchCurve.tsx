@@ -59,10 +59,12 @@ export function BenchCurve({
       (point) => x(point.min),
       (point) => y(at(point, of)),
     ).curve(curveMonotoneX)(of.curve) ?? '';
+  const end = forecast.curve.at(-1);
   const ends = lines
-    .map((each) => ({ ...each, y: y(each.at(forecast.curve.at(-1)!, forecast)) }))
+    .map((each) => ({ ...each, y: end ? y(each.at(end, forecast)) : TOP }))
     .sort((a, b) => a.y - b.y);
-  for (let i = 1; i < ends.length; i++) ends[i]!.y = Math.max(ends[i]!.y, ends[i - 1]!.y + 18);
+  let above = -Infinity;
+  for (const each of ends) above = each.y = Math.max(each.y, above + 18);
   const { p10, p50, p90 } = forecast.ready_min;
   const step = [15, 30, 60, 120, 180, 240, 360, 720, 1440].find(
     (every) => (last / every) * 64 <= width - LEFT - RIGHT,

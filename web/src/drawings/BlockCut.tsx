@@ -17,7 +17,7 @@ export function BlockCut({
   height?: number;
 }) {
   const { ref, width } = useWidth<HTMLDivElement>(720);
-  const [thick = 50, middle = 60, long = 80] = trimmed.size_mm;
+  const [thick, middle, long] = trimmed.size_mm;
   const room = width - (width > 560 ? 200 : 120);
   const count = Math.min(trimmed.pieces, 80);
   // The largest scale at which every piece lies in the room, broad side up.

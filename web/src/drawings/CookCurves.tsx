@@ -1,10 +1,11 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import { useId, type PointerEvent } from 'react';
+import { useId } from 'react';
 import type { Schemas } from '../api/client';
 import { span } from '../format/time';
 import { format, type Units } from '../format/units';
 import { colour } from '../theme/system';
+import { useDragged } from './useDragged';
 import { useWidth } from './useWidth';
 
 type Props = {
@@ -28,7 +29,8 @@ const BOTTOM = 34;
 /** Keeps names at the curves' ends from lying on each other. */
 function apart(ends: { y: number; name: string; of: string }[]) {
   const sorted = [...ends].sort((a, b) => a.y - b.y);
-  for (let i = 1; i < sorted.length; i++) sorted[i]!.y = Math.max(sorted[i]!.y, sorted[i - 1]!.y + 17);
+  let above = -Infinity;
+  for (const end of sorted) above = end.y = Math.max(end.y, above + 17);
   return sorted;
 }
 
@@ -49,29 +51,34 @@ export function CookCurves({ curve, bands, ready, tooFar, stages, units, at, onS
       (point) => y(of(point)),
     ).curve(curveMonotoneX)(curve) ?? '';
   const start = curve[0]?.core_c ?? 0;
-  const fromStart = bands[0] ? [{ ...bands[0], min: 0, core_c: [start, start, start] }, ...bands] : [];
+  const fromStart: typeof bands = bands[0]
+    ? [{ ...bands[0], min: 0, core_c: [start, start, start] }, ...bands]
+    : [];
   const doubt =
     area<Schemas['BandPoint']>()
       .x((point) => x(point.min))
-      .y0((point) => y(point.core_c[0]!))
-      .y1((point) => y(point.core_c[2]!))
+      .y0((point) => y(point.core_c[0]))
+      .y1((point) => y(point.core_c[2]))
       .curve(curveMonotoneX)(fromStart) ?? '';
   const step = steps.find((every) => (last / every) * 62 <= width - LEFT - RIGHT) ?? 2880;
   const ticks = Array.from({ length: Math.floor(last / step) + 1 }, (_, i) => i * step);
   const degrees = (units === 'us' ? [50, 100, 150, 200, 250, 300] : [0, 20, 40, 60, 80, 100, 120, 140])
     .map((shown) => ({ shown, celsius: units === 'us' ? (shown - 32) / 1.8 : shown }))
     .filter(({ celsius }) => celsius >= low && celsius <= top);
-  const end = curve[curve.length - 1]!;
-  const ends = apart([
-    { y: y(end.medium_c), name: mediumName(stages), of: 'liquid' },
-    { y: y(end.surface_c), name: 'surface', of: 'heat' },
-    { y: y(end.core_c), name: 'middle', of: 'ink' },
-  ]);
-  const scrub = (event: PointerEvent<SVGSVGElement>) => {
-    if (event.buttons === 0 && event.type !== 'pointerdown') return;
-    const box = event.currentTarget.getBoundingClientRect();
-    onScrub(Math.round(Math.min(last, Math.max(0, x.invert(event.clientX - box.left)))));
-  };
+  const end = curve.at(-1);
+  const ends = apart(
+    end
+      ? [
+          { y: y(end.medium_c), name: mediumName(stages), of: 'liquid' },
+          { y: y(end.surface_c), name: 'surface', of: 'heat' },
+          { y: y(end.core_c), name: 'middle', of: 'ink' },
+        ]
+      : [],
+  );
+  const dragged = useDragged<number>({
+    take: ({ target }) => (target instanceof Element ? target.getBoundingClientRect().left : 0),
+    move: (left, _, to) => onScrub(Math.round(Math.min(last, Math.max(0, x.invert(to.x - left))))),
+  });
   const [p10, p50, p90] = [ready.p10, ready.p50, ready.p90];
   const base = height - BOTTOM;
   return (
@@ -82,8 +89,7 @@ export function CookCurves({ curve, bands, ready, tooFar, stages, units, at, onS
         role="img"
         aria-label={`Middle, surface and ${mediumName(stages)} over ${span(last)}${p50 ? `; half are tender by ${span(p50)}` : ''}`}
         style={{ display: 'block', touchAction: 'pan-y', cursor: 'ew-resize' }}
-        onPointerDown={scrub}
-        onPointerMove={scrub}
+        {...dragged()}
       >
         <defs>
           <pattern id={id} width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">

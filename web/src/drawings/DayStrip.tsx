@@ -65,7 +65,8 @@ export function DayStrip({ tasks, ready, bell, zone, now, chosen, onChoose }: Pr
   const laneY = (lane: string) => top + LANE * (1 + lanes.indexOf(lane as (typeof lanes)[number]));
   const readyY = top + LANE * (1 + lanes.length);
   const height = readyY + 46;
-  const inView = now >= folded.stretches[0]!.from && now <= folded.stretches[folded.stretches.length - 1]!.to;
+  const [first, last] = [folded.stretches[0], folded.stretches.at(-1)];
+  const inView = !!first && !!last && now >= first.from && now <= last.to;
   return (
     <div ref={ref}>
       <svg
@@ -187,7 +188,7 @@ export function DayStrip({ tasks, ready, bell, zone, now, chosen, onChoose }: Pr
                   stroke={chosen === task.id ? colour('ink') : 'none'}
                   strokeWidth="3"
                 />
-                {short[task.kind] && wide > 7.6 * short[task.kind]!.length + 6 && (
+                {wide > 7.6 * (short[task.kind]?.length ?? 99) + 6 && (
                   <text
                     x={x(task.start) + wide / 2}
                     y={handsY + 25}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { format, type Units } from '../format/units';
 import { colour } from '../theme/system';
-import { Slider } from '../ui/fields';
+import { Slider } from '../ui/Slider';
 import { Picture } from './Picture';
 import { useWidth } from './useWidth';
 
@@ -12,9 +12,9 @@ type Place = { x: number; y: number };
 const BROWNS_C = 150;
 
 /** Places for so many pieces in a round floor: rows across it, squeezed together where they would not go in. */
-export function lay(radius: number, [high, wide]: readonly number[], count: number) {
+export function lay(radius: number, [high, wide]: readonly [number, number], count: number) {
   for (let squeeze = 1; squeeze > 0.2; squeeze *= 0.94) {
-    const [w, h] = [wide! * squeeze, high! * squeeze];
+    const [w, h] = [wide * squeeze, high * squeeze];
     for (let rows = 1; rows <= Math.max(1, Math.floor((2 * radius) / h)); rows++) {
       const pitch = Math.min(h * 1.25, (2 * radius) / rows);
       const room = Array.from({ length: rows }, (_, row) => {
@@ -86,10 +86,7 @@ export function PanFromAbove({
 }) {
   const { ref, width } = useWidth<HTMLDivElement>(720);
   const last = sear.trace.at(-1)?.min ?? 1;
-  const coolest = sear.trace.reduce(
-    (low, point) => (point.celsius < low.celsius ? point : low),
-    sear.trace[0]!,
-  );
+  const coolest = sear.trace.reduce((low, point) => (point.celsius < low.celsius ? point : low));
   const [min, setMin] = useState<number>();
   const at = Math.min(last, min ?? coolest.min);
   const celsius = panAt(sear.trace, at);
@@ -103,14 +100,10 @@ export function PanFromAbove({
   const batches = Array.from({ length: sear.batches }, (_, i) =>
     Math.min(sear.per_batch, pieces - i * sear.per_batch),
   );
-  const laid = lay(
-    radius * 0.98,
-    sear.lies_mm.map((mm) => mm * scale),
-    each,
-  );
+  const laid = lay(radius * 0.98, [sear.lies_mm[0] * scale, sear.lies_mm[1] * scale], each);
   const heat = Math.min(1, Math.max(0.08, (celsius - 90) / 150));
   const board = pans * across + 28;
-  const small = Math.min(1, 34 / (sear.lies_mm[1]! * scale));
+  const small = Math.min(1, 34 / (sear.lies_mm[1] * scale));
   const temperature = format('temperature', Math.round(celsius / 5) * 5, units);
   return (
     <div ref={ref}>
@@ -153,8 +146,8 @@ export function PanFromAbove({
                     key={i}
                     x={board + i * 38}
                     y={40 + row * 40}
-                    width={sear.lies_mm[1]! * scale * small}
-                    height={Math.min(30, sear.lies_mm[0]! * scale * small)}
+                    width={sear.lies_mm[1] * scale * small}
+                    height={Math.min(30, sear.lies_mm[0] * scale * small)}
                     rx="5"
                     fill="none"
                     stroke={colour('soft')}

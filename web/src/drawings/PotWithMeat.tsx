@@ -1,7 +1,8 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Schemas } from '../api/client';
+import { depthOf, litresAt } from '../format/between';
 import { format, type Units } from '../format/units';
 import { colour } from '../theme/system';
+import { arrowSteps, useDragged } from './useDragged';
 import { useWidth } from './useWidth';
 
 type Pot = Schemas['PotAnswer'];
@@ -12,7 +13,8 @@ type Props = {
   litres?: number;
   pieces: number;
   sizeMm: readonly number[];
-  fatL: number;
+  /** The fat cap, mm. */
+  fatMm: number;
   units: Units;
   onLitres: (litres: number) => void;
   height?: number;
@@ -22,20 +24,6 @@ const LEFT = 190;
 const RIGHT = 150;
 const TOP = 46;
 const BOTTOM = 20;
-
-/** Litres for a depth of liquid with the meat in it, and back: below the meat's top only what is free of it fills. */
-export function litresAt(pot: Pot, mm: number): number {
-  const floor = (Math.PI * (pot.across_mm / 2) ** 2) / 1e6;
-  const free = floor - pot.meat_l / pot.meat_mm;
-  return Math.max(0, mm <= pot.meat_mm ? mm * free : mm * floor - pot.meat_l);
-}
-
-/** The depth of some litres with the meat in them: [`litresAt`] turned round. */
-export function depthOf(pot: Pot, litres: number): number {
-  const floor = (Math.PI * (pot.across_mm / 2) ** 2) / 1e6;
-  const free = floor - pot.meat_l / pot.meat_mm;
-  return litres <= free * pot.meat_mm ? litres / free : (litres + pot.meat_l) / floor;
-}
 
 /** Pieces packed in layers, as they would be seen in the cut. */
 function pack(pot: Pot, pieces: number, [thick = 50, middle = 60, long = 80]: readonly number[]) {
@@ -61,7 +49,8 @@ function spread(
   lowest: number,
 ) {
   const sorted = [...marks].sort((a, b) => a.y - b.y).map((mark) => ({ ...mark, at: mark.y }));
-  for (let i = 1; i < sorted.length; i++) sorted[i]!.at = Math.max(sorted[i]!.at, sorted[i - 1]!.at + 20);
+  let above = -Infinity;
+  for (const mark of sorted) above = mark.at = Math.max(mark.at, above + 20);
   const over = Math.max(0, (sorted.at(-1)?.at ?? 0) - lowest);
   return sorted.map((mark) => ({ ...mark, at: mark.at - over }));
 }
@@ -72,7 +61,7 @@ export function PotWithMeat({
   litres,
   pieces,
   sizeMm,
-  fatL,
+  fatMm,
   units,
   onLitres,
   height: room = 380,
@@ -87,28 +76,16 @@ export function PotWithMeat({
   const bottom = height - BOTTOM;
   const y = (mm: number) => bottom - mm * scale;
   const poured = litres ?? pot.liquid_l;
-  const levelMm = depthOf(pot, poured);
+  const levelMm = depthOf(pot.depths, poured);
   const level = Math.min(levelMm, pot.height_mm);
   const surface = y(level);
-  const fat = (fatL / ((Math.PI * (pot.across_mm / 2) ** 2) / 1e6)) * scale;
-  const held = useRef(false);
-  const most = litresAt(pot, pot.height_mm);
+  const fat = fatMm * scale;
+  const most = pot.depths.at(-1)?.l ?? pot.holds_l;
   const set = (litres: number) => onLitres(Math.round(Math.min(most, Math.max(0, litres)) * 100) / 100);
-  const drag = (event: PointerEvent<SVGElement>) => {
-    const svg = event.currentTarget.ownerSVGElement ?? event.currentTarget;
-    const box = svg.getBoundingClientRect();
-    set(litresAt(pot, (bottom - (event.clientY - box.top)) / scale));
-  };
-  const keys = (event: KeyboardEvent) => {
-    const way = ['ArrowUp', 'ArrowRight'].includes(event.key)
-      ? 1
-      : ['ArrowDown', 'ArrowLeft'].includes(event.key)
-        ? -1
-        : 0;
-    if (!way) return;
-    event.preventDefault();
-    set(poured + way * (event.shiftKey ? 0.25 : 0.05));
-  };
+  const dragged = useDragged<number>({
+    take: () => Math.min(levelMm, pot.height_mm),
+    move: (mm, by) => set(litresAt(pot.depths, mm - by.y / scale)),
+  });
   const mm = (depth: number) => format('small_length', depth, units);
   const marks = spread(
     [
@@ -250,14 +227,11 @@ export function PotWithMeat({
           aria-valuenow={Math.round(poured * 100) / 100}
           aria-valuetext={`${format('volume', poured, units)}, ${mm(levelMm)} deep`}
           style={{ cursor: 'ns-resize', touchAction: 'none' }}
-          onPointerDown={(event) => {
-            event.currentTarget.setPointerCapture?.(event.pointerId);
-            held.current = true;
+          {...dragged()}
+          onKeyDown={(event) => {
+            const steps = arrowSteps(event, 5);
+            if (steps) set(poured + 0.05 * steps);
           }}
-          onPointerMove={(event) => held.current && drag(event)}
-          onPointerUp={() => (held.current = false)}
-          onPointerCancel={() => (held.current = false)}
-          onKeyDown={keys}
         >
           <rect x={left} y={surface - 22} width={w + right - 6} height="44" fill="transparent" />
           <path

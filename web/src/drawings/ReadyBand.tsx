@@ -7,16 +7,20 @@ import { hourTicks, timeScale } from './timeScale';
 export type BandTimes = { p10: number | null; p50: number | null; p90: number | null };
 
 /** A band of instants from the kitchen, in ms. */
-export const bandTimes = (ready: Schemas['Ready']): BandTimes => {
+export const bandTimes = (ready: Pick<Schemas['Ready'], 'p10' | 'p50' | 'p90'>): BandTimes => {
   const at = (instant?: string | null) => (instant ? millis(instant) : null);
   return { p10: at(ready.p10), p50: at(ready.p50), p90: at(ready.p90) };
 };
 
-/** A band of minutes counted from an instant, in ms. */
-export const bandFrom = (quantiles: Schemas['Quantiles'], start: number): BandTimes => {
-  const at = (minutes?: number | null) => (minutes == null ? null : start + minutes * 60_000);
-  return { p10: at(quantiles.p10), p50: at(quantiles.p50), p90: at(quantiles.p90) };
-};
+/** The hands' part of it: from the first thing done to the meat meeting the heat, and from lifting to the plates. */
+export type Work = { begins: number; lift: number; plates: number };
+
+/** How a way is drawn: what was answered for it, in ms. */
+export const workOf = (drawn: Schemas['Drawn']): Work => ({
+  begins: millis(drawn.begins),
+  lift: millis(drawn.lift),
+  plates: millis(drawn.plates),
+});
 
 type Props = {
   from: number;
@@ -24,9 +28,11 @@ type Props = {
   width: number;
   height?: number;
   zone: string;
+  /** The meat meets the heat. */
   start: number;
   ready: BandTimes;
   tooFar: BandTimes;
+  work?: Work;
   bell?: number;
   now?: number;
   /** What really was: a mark on the band, with its word. */
@@ -39,6 +45,8 @@ type Props = {
 const HALF = 17;
 const EDGE = 5;
 const RIGHT = 9;
+/** Half of what the hands' part is high. */
+const HANDS = 9;
 
 /** The lens from P10 to P90, widest at the likeliest moment. */
 function lens(x10: number, x50: number, x90: number, y: number): string {
@@ -66,7 +74,23 @@ function dots(fromX: number, toX: number, y: number) {
   return found;
 }
 
-/** One row of the ready-band: hatched before tender, solid while right, dissolving toward too far; the bell a line through it. */
+/** What is written under a band, kept apart: of two that would lie on each other the later gives way. */
+function spread(words: { x: number; text: string; of: 'ink' | 'hands' }[], width: number) {
+  const placed: typeof words = [];
+  for (const word of words) {
+    const half = word.text.length * 4.1;
+    const x = Math.min(width - half, Math.max(half, word.x));
+    const last = placed.at(-1);
+    if (last && x - half < last.x + last.text.length * 4.1 + 6) continue;
+    placed.push({ ...word, x });
+  }
+  return placed;
+}
+
+/**
+ * One row of the ready-band. From the left: the room till it has to begin, white; the work before the heat, solid; hatched
+ * before it is tender, solid while it is right, dissolving toward too far; lifted, and the work to the plates, solid again.
+ */
 export function ReadyBand({
   from,
   to,
@@ -76,6 +100,7 @@ export function ReadyBand({
   start,
   ready,
   tooFar,
+  work,
   bell,
   now,
   marks,
@@ -87,15 +112,37 @@ export function ReadyBand({
   const clamp = (at: number) => Math.min(width, Math.max(0, x(at)));
   const y = 24;
   const { p10, p50, p90 } = ready;
-  const known = p10 !== null && p50 !== null && p90 !== null;
-  const [x10, x50, x90] = known ? [clamp(p10), clamp(p50), clamp(p90)] : [width, width, width];
+  const band =
+    p10 !== null && p50 !== null && p90 !== null
+      ? { p10, p90, x10: clamp(p10), x50: clamp(p50), x90: clamp(p90) }
+      : undefined;
   const farFrom = clamp(tooFar.p10 ?? to);
-  const farTo = clamp(tooFar.p90 ?? to);
-  const dotsFrom = Math.max(x90, farFrom);
-  const said = known
-    ? `${label}: tender from ${about(p10, zone)} to ${about(p90, zone)}`
-    : `${label}: not tender within three days`;
-  const crowded = x90 - x10 < 96;
+  // Once it is lifted nothing goes too far.
+  const farTo = Math.min(clamp(tooFar.p90 ?? to), work ? clamp(work.lift) : width);
+  const dotsFrom = Math.max(band?.x90 ?? width, farFrom);
+  const tender = band
+    ? `tender from ${about(band.p10, zone)} to ${about(band.p90, zone)}`
+    : 'not tender within three days';
+  const said = work
+    ? `${label}: begin ${about(work.begins, zone)}, ${tender}, lift ${about(work.lift, zone)}, plates ${about(work.plates, zone)}`
+    : `${label}: ${tender}`;
+  const words = [
+    ...(work ? [{ x: clamp(work.begins), text: about(work.begins, zone), of: 'hands' as const }] : []),
+    ...(band && band.x90 - band.x10 < 96
+      ? [
+          {
+            x: (band.x10 + band.x90) / 2,
+            text: `${about(band.p10, zone)}–${about(band.p90, zone)}`,
+            of: 'ink' as const,
+          },
+        ]
+      : band
+        ? [
+            { x: band.x10, text: about(band.p10, zone), of: 'ink' as const },
+            { x: band.x90, text: about(band.p90, zone), of: 'ink' as const },
+          ]
+        : []),
+  ];
   return (
     <svg width={width} height={height} role="img" aria-label={said} style={{ display: 'block' }}>
       <defs>
@@ -115,10 +162,25 @@ export function ReadyBand({
       {now !== undefined && now > from && (
         <line x1={x(now)} x2={x(now)} y1="0" y2={height} stroke={colour('ink')} strokeDasharray="2 4" />
       )}
+      {work && (
+        <g fill={colour('hands')}>
+          <path
+            d={`M${clamp(work.begins)},${y - HALF} v${2 * HALF}`}
+            stroke={colour('hands')}
+            strokeWidth="3"
+          />
+          <rect
+            x={clamp(work.begins)}
+            y={y - HANDS}
+            width={Math.max(2, clamp(start) - clamp(work.begins))}
+            height={2 * HANDS}
+          />
+        </g>
+      )}
       <rect
         x={clamp(start)}
         y={y - EDGE}
-        width={Math.max(0, x10 - clamp(start))}
+        width={Math.max(0, (band?.x10 ?? width) - clamp(start))}
         height={2 * EDGE}
         fill={`url(#${id}h)`}
         opacity="0.75"
@@ -131,13 +193,13 @@ export function ReadyBand({
           strokeDasharray="4 4"
         />
       )}
-      {known && (
+      {band && (
         <>
-          {dotsFrom > x90 && (
+          {Math.min(dotsFrom, farTo) > band.x90 && (
             <rect
-              x={x90 - 1}
+              x={band.x90 - 1}
               y={y - RIGHT}
-              width={dotsFrom - x90 + 1}
+              width={Math.min(dotsFrom, farTo) - band.x90 + 1}
               height={2 * RIGHT}
               fill={colour('tender')}
               opacity="0.55"
@@ -153,8 +215,23 @@ export function ReadyBand({
               opacity="0.7"
             />
           ))}
-          <path d={lens(x10, x50, x90, y)} fill={colour('tender')} />
+          <path d={lens(band.x10, band.x50, band.x90, y)} fill={colour('tender')} />
         </>
+      )}
+      {work && (
+        <g fill={colour('hands')}>
+          <rect
+            x={clamp(work.lift)}
+            y={y - HANDS}
+            width={Math.max(3, clamp(work.plates) - clamp(work.lift))}
+            height={2 * HANDS}
+          />
+          <path
+            d={`M${clamp(work.lift) - 7},${y - HANDS - 1} l7,-9 7,9 z`}
+            stroke={colour('ground')}
+            strokeWidth="1.5"
+          />
+        </g>
       )}
       {bell !== undefined && (
         <line x1={x(bell)} x2={x(bell)} y1="0" y2={height} stroke={colour('rim')} strokeWidth="4" />
@@ -173,30 +250,19 @@ export function ReadyBand({
           />
         </g>
       ))}
-      {known && (
-        <g
-          fill={colour('ink')}
-          style={{ fontVariantNumeric: 'tabular-nums', fontSize: 14, fontWeight: 600 }}
-          stroke={colour('ground')}
-          strokeWidth="4"
-          paintOrder="stroke"
-        >
-          {crowded ? (
-            <text x={Math.min(width - 44, Math.max(44, (x10 + x90) / 2))} y={height - 5} textAnchor="middle">
-              {`${about(p10, zone)}–${about(p90, zone)}`}
-            </text>
-          ) : (
-            <>
-              <text x={Math.max(20, x10)} y={height - 5} textAnchor="middle">
-                {about(p10, zone)}
-              </text>
-              <text x={Math.min(width - 20, x90)} y={height - 5} textAnchor="middle">
-                {about(p90, zone)}
-              </text>
-            </>
-          )}
-        </g>
-      )}
+      <g
+        style={{ fontVariantNumeric: 'tabular-nums', fontSize: 14, fontWeight: 600 }}
+        stroke={colour('ground')}
+        strokeWidth="4"
+        paintOrder="stroke"
+        textAnchor="middle"
+      >
+        {spread(words, width).map((word) => (
+          <text key={`${word.of} ${word.text}`} x={word.x} y={height - 5} fill={colour(word.of)}>
+            {word.text}
+          </text>
+        ))}
+      </g>
     </svg>
   );
 }
@@ -209,6 +275,7 @@ export function TimeAxis({
   zone,
   bell,
   now,
+  folded,
 }: {
   from: number;
   to: number;
@@ -216,10 +283,21 @@ export function TimeAxis({
   zone: string;
   bell?: number;
   now?: number;
+  /** The time between now and the beginning of the axis is folded away. */
+  folded?: boolean;
 }) {
   const x = timeScale(from, to, width);
   const bellX = bell === undefined ? -100 : x(bell);
-  const clear = (at: number) => Math.abs(x(at) - bellX) > 54 && x(at) > 22 && x(at) < width - 16;
+  const clear = (at: number) =>
+    Math.abs(x(at) - bellX) > 54 && x(at) > (folded ? 66 : 22) && x(at) < width - 16;
+  // Where a day begins close to now its name stands over the next hour instead.
+  const besideNow = (at: number) => now !== undefined && !folded && Math.abs(x(at) - x(now)) < 44;
+  const ticks = hourTicks(from, to, width, zone).filter((tick) => clear(tick.at));
+  const dayOver = (i: number) => {
+    const [tick, before] = [ticks[i], ticks[i - 1]];
+    if (tick && besideNow(tick.at)) return undefined;
+    return tick?.day ?? (before && besideNow(before.at) ? before.day : undefined);
+  };
   return (
     <svg width={width} height={44} aria-hidden style={{ display: 'block' }}>
       <g
@@ -227,23 +305,27 @@ export function TimeAxis({
         textAnchor="middle"
         style={{ fontVariantNumeric: 'tabular-nums', fontSize: 14 }}
       >
-        {hourTicks(from, to, width, zone)
-          .filter((tick) => clear(tick.at))
-          .map((tick) => (
-            <g key={tick.at}>
-              {tick.day && (
-                <text x={x(tick.at)} y="14" style={{ fontWeight: 700 }}>
-                  {tick.day}
-                </text>
-              )}
-              <text x={x(tick.at)} y="32">
-                {tick.label}
+        {ticks.map((tick, i) => (
+          <g key={tick.at}>
+            {dayOver(i) && (
+              <text x={x(tick.at)} y="14" style={{ fontWeight: 700 }}>
+                {dayOver(i)}
               </text>
-              <line x1={x(tick.at)} x2={x(tick.at)} y1="38" y2="44" stroke={colour('line')} />
-            </g>
-          ))}
-        {now !== undefined && x(now) >= 0 && (
-          <text x={Math.max(14, x(now))} y="14" fill={colour('ink')} style={{ fontWeight: 600 }}>
+            )}
+            <text x={x(tick.at)} y="32">
+              {tick.label}
+            </text>
+            <line x1={x(tick.at)} x2={x(tick.at)} y1="38" y2="44" stroke={colour('line')} />
+          </g>
+        ))}
+        {folded && <path d="M38,22 l6,5 -6,5 6,5 -6,5" fill="none" stroke={colour('soft')} strokeWidth="2" />}
+        {now !== undefined && (folded || x(now) >= 0) && (
+          <text
+            x={Math.max(14, folded ? 14 : x(now))}
+            y={folded ? 32 : 14}
+            fill={colour('ink')}
+            style={{ fontWeight: 600 }}
+          >
             now
           </text>
         )}
@@ -254,7 +336,7 @@ export function TimeAxis({
               stroke={colour('rim')}
               strokeWidth="2"
             />
-            <text x={Math.min(width - 22, bellX)} y="34" style={{ fontSize: 16 }}>
+            <text x={Math.min(width - 24, bellX)} y="34" style={{ fontSize: 16 }}>
               {about(bell, zone)}
             </text>
           </g>

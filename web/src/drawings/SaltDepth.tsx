@@ -21,7 +21,7 @@ export function SaltDepth({
   const scale = Math.min((width - 190) / middle, (height - 30) / thick);
   const [w, h] = [middle * scale, thick * scale];
   const [left, top] = [6, (height - h) / 2];
-  const [low, high] = [salt.depth_mm[0]! * scale, salt.depth_mm[1]! * scale];
+  const [low, high] = [salt.depth_mm[0] * scale, salt.depth_mm[1] * scale];
   const round = Math.min(26, h / 4);
   const inset = (by: number) => ({
     x: left + by,
@@ -59,7 +59,7 @@ export function SaltDepth({
             y={top + 48}
             style={{ fontSize: 28, fontWeight: 700, fontVariantNumeric: 'tabular-nums' }}
           >
-            {least!.replace(/ .*/, '')}–{most}
+            {least?.replace(/ .*/, '')}–{most}
           </text>
           <text x={left + w + 18} y={top + 72} fill={colour('soft')} style={{ fontWeight: 400 }}>
             of {format('small_length', salt.to_middle_mm, units)} to the middle

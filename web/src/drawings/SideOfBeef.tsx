@@ -131,7 +131,8 @@ export function SideOfBeef({
     ((chosen === 'brisket' || chosen === 'corned_brisket') &&
       (cut === 'brisket_point' || cut === 'brisket_flat'));
   const walk = (from: Cut, step: number) => {
-    const next = order[(order.indexOf(from) + step + order.length) % order.length]!;
+    const next = order[(order.indexOf(from) + step + order.length) % order.length];
+    if (!next) return;
     onChoose(next);
     document.getElementById(`${id}-${next}`)?.focus();
   };
@@ -145,18 +146,19 @@ export function SideOfBeef({
       onChoose(cut);
     }
   };
-  const radio = (cut: Cut) =>
+  // Buttons on one bar: the arrows go along them, and the one chosen is where the tab key stops.
+  const muscle = (cut: Cut) =>
     ({
       id: `${id}-${cut}`,
-      role: 'radio',
-      'aria-checked': cut === chosen,
+      role: 'button',
+      'aria-pressed': cut === chosen,
       tabIndex: cut === chosen ? 0 : -1,
       onClick: () => onChoose(cut),
       onKeyDown: keys(cut),
       style: { cursor: 'pointer' },
     }) as const;
   return (
-    <div ref={ref} role="radiogroup" aria-label="Side of beef: choose a muscle">
+    <div ref={ref} role="toolbar" aria-label="Side of beef: choose a muscle">
       <svg viewBox="20 44 720 338" width="100%" style={{ display: 'block' }}>
         <defs>
           {ZONES.map(({ cut }) => {
@@ -204,7 +206,7 @@ export function SideOfBeef({
           return (
             <g
               key={cut}
-              {...radio(cut)}
+              {...muscle(cut)}
               aria-label={`${facts.name}, ${facts.suitable ? `${facts.collagen_pct} % collagen` : 'tender, not for long cooking'}`}
             >
               <path d={at} fill={on ? colour('raw') : colour('ground')} />
@@ -251,7 +253,7 @@ export function SideOfBeef({
           return (
             <div
               key={cut}
-              {...radio(cut)}
+              {...muscle(cut)}
               style={{
                 cursor: 'pointer',
                 minHeight: 44,
@@ -259,7 +261,7 @@ export function SideOfBeef({
                 alignItems: 'center',
                 padding: '0 14px',
                 borderRadius: 10,
-                border: `2px solid ${on ? colour('rim') : colour('line')}`,
+                border: `2px solid ${on ? colour('rim') : colour('edge')}`,
                 background: on ? colour('rim') : colour('panel'),
                 color: on ? colour('ground') : colour('ink'),
                 fontWeight: 600,

@@ -4,13 +4,11 @@ import type { Schemas } from '../api/client';
 import { span } from '../format/time';
 import { format, type Units } from '../format/units';
 import { colour } from '../theme/system';
-import { Slider } from '../ui/fields';
+import { Slider } from '../ui/Slider';
 import { useWidth } from './useWidth';
 
 type Props = {
   inside: Schemas['Inside'];
-  /** Enough, on the scale of slice to spoon. */
-  enough: number;
   units: Units;
   /** Minutes since the meat met the heat; without it the cook scrubs. */
   at?: number;
@@ -22,28 +20,25 @@ const rings = [50, 60, 70, 80, 90];
 
 /** The radius (0–1) at which a temperature stands, if it does. */
 function radiusAt(celsius: number[], radius: number[], wanted: number): number | undefined {
-  for (let i = 1; i < celsius.length; i++) {
-    const [inner, outer] = [celsius[i - 1]!, celsius[i]!];
-    if (inner <= wanted && outer > wanted) {
-      const part = (wanted - inner) / (outer - inner);
-      return radius[i - 1]! + part * (radius[i]! - radius[i - 1]!);
-    }
+  for (const [i, outer] of celsius.entries()) {
+    const [inner, from, to] = [celsius[i - 1], radius[i - 1], radius[i]];
+    if (inner === undefined || from === undefined || to === undefined) continue;
+    if (inner <= wanted && outer > wanted) return from + ((wanted - inner) / (outer - inner)) * (to - from);
   }
   return undefined;
 }
 
 /** The cross-section of this piece: shells shaded by how far each has softened, ringed by temperature. Scrub, and it cooks. */
-export function SliceOfPiece({ inside, enough, units, at, height = 220, start }: Props) {
+export function SliceOfPiece({ inside, units, at, height = 220, start }: Props) {
   const id = useId();
   const { ref, width } = useWidth<HTMLDivElement>(360);
   const last = inside.frames[inside.frames.length - 1]?.min ?? 0;
   const [scrubbed, setScrubbed] = useState(start ?? last / 2);
   const minute = Math.min(last, Math.max(0, at ?? scrubbed));
-  const frame = inside.frames.reduce(
-    (best, next) => (Math.abs(next.min - minute) < Math.abs(best.min - minute) ? next : best),
-    inside.frames[0]!,
+  const frame = inside.frames.reduce((best, next) =>
+    Math.abs(next.min - minute) < Math.abs(best.min - minute) ? next : best,
   );
-  const [thick, across] = [inside.sides_mm[0]!, inside.sides_mm[1]!];
+  const [thick, across] = inside.sides_mm;
   const scale = Math.min((width - 48) / across, (height - 24) / thick);
   const [w, h] = [across * scale, thick * scale];
   const [left, top] = [(width - w) / 2, (height - h) / 2];
@@ -60,19 +55,11 @@ export function SliceOfPiece({ inside, enough, units, at, height = 220, start }:
   };
   const shells = inside.radius.map((radius, i) => ({
     radius,
-    soft: Math.min(1.25, (frame.tenderness[i] ?? 0) / enough),
+    soft: Math.min(1.25, (frame.tenderness[i] ?? 0) / inside.enough),
   }));
   const middle = frame.celsius[0] ?? 0;
   const surface = frame.celsius[frame.celsius.length - 1] ?? 0;
-  const core = shells[0]?.soft ?? 0;
-  const state =
-    core >= 1
-      ? 'soft right through'
-      : core > 0.4
-        ? 'softening in the middle'
-        : (shells[shells.length - 1]?.soft ?? 0) > 0.3
-          ? 'soft outside, firm in the middle'
-          : 'firm';
+  const state = frame.words;
   return (
     <Box ref={ref}>
       <svg

@@ -1,11 +1,8 @@
 import { useId } from 'react';
 import { scaleLinear } from 'd3-scale';
+import { useScale } from '../api/queries';
 import { colour } from '../theme/system';
 import { useWidth } from './useWidth';
-
-const words = ['firm', 'slice', 'fork', 'probe', 'pull', 'spoon'] as const;
-/** Where each word begins, in tender-hours of a cut of resistance 1; the words stand evenly, the doses do not. */
-const bounds = [0, 1.1, 1.6, 2.2, 2.6, 4, 6];
 
 type Props = {
   /** P10, P50, P90 on the scale of slice to spoon. */
@@ -20,25 +17,24 @@ type Props = {
 export function TendernessBar({ tenderness, goal, when = 'now' }: Props) {
   const id = useId();
   const { ref, width } = useWidth<HTMLDivElement>();
+  const scale = useScale().data ?? [];
+  // The words stand evenly, the doses between them do not.
+  const bounds = [...scale.map((mark) => mark.from), scale.at(-1)?.to ?? 1];
   const x = scaleLinear()
     .domain(bounds)
-    .range(bounds.map((_, i) => (i * width) / (bounds.length - 1)))
+    .range(bounds.map((_, i) => (i * width) / Math.max(1, scale.length)))
     .clamp(true);
-  const [low, middle, high] = tenderness.map((value) => x(value)) as [number, number, number];
+  const [low, middle, high] = [x(tenderness[0]), x(tenderness[1]), x(tenderness[2])];
   const top = 30;
   const tall = 40;
   const word = (value: number) =>
-    words[
-      Math.max(
-        0,
-        bounds.findLastIndex((bound) => value >= bound),
-      )
-    ] ?? 'spoon';
+    scale.findLast((mark) => value >= mark.from)?.words ?? scale[0]?.words ?? '';
   const between =
     word(tenderness[0]) === word(tenderness[2])
       ? word(tenderness[1])
       : `between ${word(tenderness[0])} and ${word(tenderness[2])}`;
   const far = goal ? x(goal[1]) : width;
+  if (scale.length === 0) return <div ref={ref} style={{ height: 118 }} />;
   return (
     <div ref={ref}>
       <svg
@@ -49,9 +45,9 @@ export function TendernessBar({ tenderness, goal, when = 'now' }: Props) {
         style={{ display: 'block' }}
       >
         <defs>
-          {words.map((name, i) => (
+          {scale.map((mark, i) => (
             <pattern
-              key={name}
+              key={mark.check}
               id={`${id}${i}`}
               width={4 + i * 3}
               height="8"
@@ -70,20 +66,26 @@ export function TendernessBar({ tenderness, goal, when = 'now' }: Props) {
             </pattern>
           ))}
         </defs>
-        {words.map((name, i) => (
-          <g key={name}>
-            <rect x={(i * width) / 6} y={top} width={width / 6} height={tall} fill={`url(#${id}${i})`} />
+        {scale.map((mark, i) => (
+          <g key={mark.check}>
+            <rect
+              x={(i * width) / scale.length}
+              y={top}
+              width={width / scale.length}
+              height={tall}
+              fill={`url(#${id}${i})`}
+            />
             <text
-              x={((i + 0.5) * width) / 6}
+              x={((i + 0.5) * width) / scale.length}
               y={top + tall + 22}
               textAnchor="middle"
               fill={colour('ink')}
               style={{
                 fontSize: 16,
-                fontWeight: goal && Math.abs(goal[0] - (bounds[i] ?? -1)) < 0.01 ? 800 : 500,
+                fontWeight: goal && Math.abs(goal[0] - mark.from) < 0.01 ? 800 : 500,
               }}
             >
-              {name}
+              {mark.words}
             </text>
           </g>
         ))}

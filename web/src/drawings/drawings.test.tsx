@@ -1,16 +1,22 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { open, task } from '../test-kitchen';
 import { DayStrip } from './DayStrip';
 import { fold } from './fold';
 import { PotSection } from './PotSection';
-import { bandFrom, ReadyBand } from './ReadyBand';
+import { ReadyBand } from './ReadyBand';
 import { SliceOfPiece } from './SliceOfPiece';
 import { TendernessBar } from './TendernessBar';
 import { hourTicks } from './timeScale';
 
 const at = (text: string) => Date.parse(`2027-02-06T${text}:00Z`);
 const HOUR = 3_600_000;
+const bandFrom = ({ p10, p50, p90 }: Record<'p10' | 'p50' | 'p90', number>, start: number) => ({
+  p10: start + p10 * 60_000,
+  p50: start + p50 * 60_000,
+  p90: start + p90 * 60_000,
+});
 
 describe('folding time', () => {
   const spans = [
@@ -113,32 +119,40 @@ describe('the tenderness bar', () => {
 describe('the slice of the piece', () => {
   const said = () => screen.getByRole('img', { name: /Inside the piece/ }).getAttribute('aria-label');
   const radius = Array.from({ length: 24 }, (_, i) => (i + 1) / 24);
-  const frame = (min: number, middle: number, surface: number, soft: number) => ({
+  const frame = (min: number, middle: number, surface: number, soft: number, words: string) => ({
     min,
+    words,
     celsius: radius.map((r) => middle + (surface - middle) * r),
     tenderness: radius.map(() => soft),
   });
   const inside = {
     radius,
-    sides_mm: [60, 100, 150],
-    frames: [frame(0, 5, 5, 0), frame(120, 60, 95, 0.2), frame(240, 95, 96, 2)],
+    enough: 1.6,
+    sides_mm: [60, 100, 150] as [number, number, number],
+    frames: [
+      frame(0, 5, 5, 0, 'firm'),
+      frame(120, 60, 95, 0.2, 'soft at its edge'),
+      frame(240, 95, 96, 2, 'soft right through'),
+    ],
   };
 
   it('shows the moment asked for, in the units of the kitchen', () => {
-    open(<SliceOfPiece inside={inside} enough={1.6} units="us" at={121} />);
+    open(<SliceOfPiece inside={inside} units="us" at={121} />);
     expect(said()).toContain('middle 143 °F');
     expect(screen.queryByRole('slider')).toBeNull();
   });
 
-  it('cooks as it is scrubbed', () => {
-    open(<SliceOfPiece inside={inside} enough={1.6} units="metric" start={0} />);
+  it('cooks as it is scrubbed', async () => {
+    open(<SliceOfPiece inside={inside} units="metric" start={0} />);
     expect(said()).toContain('firm');
-    fireEvent.change(screen.getByRole('slider'), { target: { value: '240' } });
+    const slider = await screen.findByRole('slider');
+    act(() => slider.focus());
+    await userEvent.keyboard('{End}');
     expect(said()).toContain('soft right through');
   });
 
   it('rings the temperatures that stand inside it', () => {
-    open(<SliceOfPiece inside={inside} enough={1.6} units="metric" at={120} />);
+    open(<SliceOfPiece inside={inside} units="metric" at={120} />);
     for (const ring of ['70 °C', '80 °C', '90 °C']) expect(screen.getByText(ring)).toBeInTheDocument();
     expect(screen.queryByText('50 °C')).toBeNull();
   });

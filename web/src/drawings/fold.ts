@@ -34,9 +34,10 @@ export function fold(spans: { from: number; to: number }[], width: number, gap =
     x += wide + CREASE;
     return stretch;
   });
-  const creases = stretches
-    .slice(1)
-    .map((next, i) => ({ x: next.x - CREASE / 2, from: stretches[i]!.to, to: next.from }));
+  const creases = stretches.flatMap((next, i) => {
+    const before = stretches[i - 1];
+    return before ? [{ x: next.x - CREASE / 2, from: before.to, to: next.from }] : [];
+  });
   const place = (at: number) => {
     for (const stretch of stretches) {
       if (at < stretch.from) return stretch.x - CREASE / 2;

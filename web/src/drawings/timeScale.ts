@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { clock, day, weekday } from '../format/time';
+import { day, hourAndMinute, hourMark, weekday } from '../format/time';
 
 const HOUR = 3_600_000;
 const QUARTER = HOUR / 4;
@@ -26,8 +26,8 @@ function makeTicks(from: number, to: number, width: number, zone: string): Tick[
   const step =
     [1, 2, 3, 4, 6, 12].find((every) => hours / every <= room) ?? 24 * Math.ceil(hours / 24 / room);
   const onStep = (at: number) => {
-    const label = clock(at, zone);
-    return label.endsWith(':00') && Number(label.slice(0, 2)) % Math.min(step, 24) === 0;
+    const [hour, minute] = hourAndMinute(at, zone);
+    return minute === 0 && hour % Math.min(step, 24) === 0;
   };
   const ticks: Tick[] = [];
   let named = day(from, zone);
@@ -39,7 +39,7 @@ function makeTicks(from: number, to: number, width: number, zone: string): Tick[
       continue;
     }
     const today = day(at, zone);
-    ticks.push({ at, label: clock(at, zone), day: today === named ? undefined : weekday(at, zone) });
+    ticks.push({ at, label: hourMark(at, zone), day: today === named ? undefined : weekday(at, zone) });
     named = today;
     at += step * HOUR;
   }

@@ -1,3 +1,12 @@
+import {
+  fromAbsolute,
+  parseDateTime,
+  toCalendarDateTime,
+  toZoned,
+  ZonedDateTime,
+} from '@internationalized/date';
+import type { Units } from './units';
+
 /** A span of minutes as a cook says it: `3 h 20`. */
 export function span(minutes: number): string {
   const rounded = Math.max(0, Math.round(minutes));
@@ -18,6 +27,15 @@ export function countdown(seconds: number): string {
 }
 
 export const millis = (instant: string) => new Date(instant).getTime();
+const at = (instant: string | number) => (typeof instant === 'number' ? instant : millis(instant));
+
+/** Whether the kitchen counts its hours to twelve; in sentences and pictures alike. */
+let toTwelve = false;
+
+/** Every clock on the page shows hours as this kitchen does: to 24, in American units to 12. */
+export const showHoursOf = (units: Units) => {
+  toTwelve = units === 'us';
+};
 
 const formatters = new Map<string, Intl.DateTimeFormat>();
 
@@ -47,18 +65,34 @@ const parts = (instant: string | number, zone: string) =>
       .map((part) => [part.type, part.value]),
   );
 
-/** `16:52` in the kitchen's zone. */
-export function clock(instant: string | number, zone: string): string {
+/** Hours and minutes of a day in the zone. */
+export function hourAndMinute(instant: string | number, zone: string): [number, number] {
   const { hour, minute } = parts(instant, zone);
-  return `${hour}:${minute}`;
+  return [Number(hour), Number(minute)];
 }
+
+/** `16:52`, or `4:52 pm`, in the kitchen's zone. */
+export function clock(instant: string | number, zone: string): string {
+  const [hour, minute] = hourAndMinute(instant, zone);
+  const two = String(minute).padStart(2, '0');
+  if (!toTwelve) return `${String(hour).padStart(2, '0')}:${two}`;
+  return `${hour % 12 === 0 ? 12 : hour % 12}:${two} ${hour < 12 ? 'am' : 'pm'}`;
+}
+
+/** A whole hour on an axis: `16:00`, or `4 pm`. */
+export const hourMark = (instant: string | number, zone: string) =>
+  toTwelve ? clock(instant, zone).replace(':00', '') : clock(instant, zone);
 
 /** `16:50`: a time nobody should read to the minute. */
 export const about = (instant: string | number, zone: string) =>
-  clock(Math.round(new Date(instant).getTime() / 300_000) * 300_000, zone);
+  clock(Math.round(at(instant) / 300_000) * 300_000, zone);
 
 /** `Sat` */
 export const weekday = (instant: string | number, zone: string) => parts(instant, zone).weekday ?? '';
+
+/** `Saturday` */
+export const weekdayInFull = (instant: string | number, zone: string) =>
+  new Intl.DateTimeFormat('en-GB', { timeZone: zone, weekday: 'long' }).format(new Date(instant));
 
 /** `2027-02-06` */
 export function day(instant: string | number, zone: string): string {
@@ -72,21 +106,6 @@ export function clockDay(instant: string | number, zone: string, now: number): s
   return day(instant, zone) === day(now, zone) ? time : `${weekday(instant, zone)} ${time}`;
 }
 
-/** The text a `datetime-local` field takes and gives. */
-export const localText = (instant: string | number, zone: string) =>
-  `${day(instant, zone)}T${clock(instant, zone)}`;
-
-/** The next time a clock shows an hour, at least so many hours ahead. */
-export function nextAt(hour: number, aheadHours: number, zone: string, now: number): string {
-  for (let date = now; ; date += 3_600_000) {
-    const text = `${day(date, zone)}T${String(hour).padStart(2, '0')}:00`;
-    const { hour: h } = parts(date, zone);
-    if (Number(h) <= hour && date + aheadHours * 3_600_000 <= date + (hour - Number(h)) * 3_600_000)
-      return text;
-    if (date > now + 72 * 3_600_000) return text;
-  }
-}
-
 /** `Wed 25 Nov` */
 export const date = (instant: string | number, zone: string) =>
   new Intl.DateTimeFormat('en-GB', {
@@ -96,12 +115,24 @@ export const date = (instant: string | number, zone: string) =>
     month: 'short',
   }).format(new Date(instant));
 
-/** The instant that a `datetime-local` text means in a zone; undefined if it is not a time. */
+const zoned = (instant: string | number, zone: string): ZonedDateTime => fromAbsolute(at(instant), zone);
+
+/** `2027-02-06T18:30` in a zone: how a local time is asked of the kitchen. */
+export const localText = (instant: string | number, zone: string) =>
+  toCalendarDateTime(zoned(instant, zone)).toString().slice(0, 16);
+
+/** The instant that such a text means in a zone; undefined if it is not a time. */
 export function instantOf(text: string, zone: string): string | undefined {
-  const wanted = /^\d{4}-\d\d-\d\dT\d\d:\d\d$/.test(text) ? Date.parse(`${text}:00Z`) : NaN;
-  if (Number.isNaN(wanted)) return undefined;
-  // What the zone shows at a guess tells how far the guess is off; a second look settles a change of clocks.
-  let guess = wanted;
-  for (let i = 0; i < 2; i++) guess += wanted - Date.parse(`${localText(guess, zone)}:00Z`);
-  return new Date(guess).toISOString();
+  try {
+    return toZoned(parseDateTime(text), zone).toDate().toISOString();
+  } catch {
+    return undefined;
+  }
+}
+
+/** The next time a clock shows an hour, at least so many hours ahead. */
+export function nextAt(hour: number, aheadHours: number, zone: string, now: number): string {
+  const today = zoned(now, zone).set({ hour, minute: 0, second: 0, millisecond: 0 });
+  const soonEnough = today.toDate().getTime() - now >= aheadHours * 3_600_000;
+  return localText((soonEnough ? today : today.add({ days: 1 })).toDate().getTime(), zone);
 }

@@ -119,3 +119,6 @@ export function dialOf(
   ) as [number, number, number];
   return { value, min, max, step: 25, onChange: (typed: number) => onChange(temperatureIn(typed, 'us')) };
 }
+
+/** How many hours the kitchen's clock counts to. */
+export const hourCycle = (units: Units): 12 | 24 => (units === 'us' ? 12 : 24);

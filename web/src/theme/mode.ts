@@ -3,11 +3,11 @@ import { useSyncExternalStore } from 'react';
 export type Mode = 'light' | 'dark';
 
 const KEY = 'ergastic-mode';
-const darkPreferred = () => globalThis.matchMedia?.('(prefers-color-scheme: dark)').matches ?? false;
+const darkPreferred = () => matchMedia('(prefers-color-scheme: dark)').matches;
 const listeners = new Set<() => void>();
 
 function current(): Mode {
-  const chosen = globalThis.localStorage?.getItem(KEY);
+  const chosen = localStorage.getItem(KEY);
   if (chosen === 'light' || chosen === 'dark') return chosen;
   return darkPreferred() ? 'dark' : 'light';
 }
@@ -20,11 +20,19 @@ export function applyMode() {
   document.documentElement.style.colorScheme = mode;
 }
 
-export function setMode(mode: Mode) {
-  localStorage.setItem(KEY, mode);
+function changed() {
   applyMode();
   listeners.forEach((tell) => tell());
 }
+
+export function setMode(mode: Mode) {
+  localStorage.setItem(KEY, mode);
+  changed();
+}
+
+/** Follows the system as evening falls, as long as nobody has chosen. */
+export const followSystem = () =>
+  matchMedia('(prefers-color-scheme: dark)').addEventListener('change', changed);
 
 export function useMode(): Mode {
   return useSyncExternalStore((tell) => {

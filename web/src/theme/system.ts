@@ -1,4 +1,6 @@
-import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react';
+import { createSystem, defineConfig } from '@chakra-ui/react';
+import { defaultBaseConfig } from '@chakra-ui/react/preset-base';
+import { recipes, slotRecipes } from './recipes';
 
 /** Enamelware by day, cast iron by night. Each colour has one meaning, in every drawing and every place. */
 const colours = {
@@ -6,15 +8,20 @@ const colours = {
   panel: { light: '#FDFCF9', dark: '#242220' },
   ink: { light: '#1E2329', dark: '#F2EDE3' },
   soft: { light: '#565C63', dark: '#B8B0A4' },
+  /** Between rows: seen when looked for. */
   line: { light: '#D5D1C5', dark: '#3D3A36' },
+  /** Round what can be touched: three to one against the ground. */
+  edge: { light: '#827C70', dark: '#8A8377' },
   rim: { light: '#23395B', dark: '#A9BEDF' },
   heat: { light: '#BC3F25', dark: '#EE8264' },
   liquid: { light: '#236E8D', dark: '#70B9D6' },
   fat: { light: '#C79A2B', dark: '#DDB657' },
   tender: { light: '#7B2D52', dark: '#DD93B5' },
-  raw: { light: '#E3B7A8', dark: '#6B3A33' },
+  raw: { light: '#E3B7A8', dark: '#8F5148' },
   hands: { light: '#55702C', dark: '#A8C47F' },
   caution: { light: '#B3261E', dark: '#FF9187' },
+  /** Over what waits behind a dialog. */
+  shade: { light: 'rgb(30 35 41 / 0.45)', dark: 'rgb(0 0 0 / 0.6)' },
 } as const;
 
 export type Colour = keyof typeof colours;
@@ -26,17 +33,30 @@ const semantic = Object.fromEntries(
   Object.entries(colours).map(([name, { light, dark }]) => [name, { value: { base: light, _dark: dark } }]),
 );
 
+/** Steps of four pixels: `4` is sixteen of them. */
+const steps = Object.fromEntries(
+  [0.5, 1, 1.5, 2, 3, 4, 5, 6, 7, 8, 10, 12, 16, 20, 24].map((step) => [
+    String(step),
+    { value: `${step * 4}px` },
+  ]),
+);
+
 export const system = createSystem(
-  defaultConfig,
+  defaultBaseConfig,
   defineConfig({
+    preflight: true,
     globalCss: {
+      html: { colorScheme: 'light', '&.dark': { colorScheme: 'dark' } },
       'html, body': { bg: 'ground', color: 'ink', fontFamily: 'body', lineHeight: 1.45 },
       ':focus-visible': { outline: '3px solid', outlineColor: 'liquid', outlineOffset: '2px' },
       '*': { _motionReduce: { transition: 'none !important', animation: 'none !important' } },
       '.no-print': { _print: { display: 'none !important' } },
     },
     theme: {
+      breakpoints: { sm: '480px', md: '768px', lg: '1024px', xl: '1280px' },
       tokens: {
+        spacing: steps,
+        sizes: steps,
         fonts: {
           heading: { value: "'Bricolage Grotesque Variable', system-ui, sans-serif" },
           body: { value: "'Figtree Variable', system-ui, sans-serif" },
@@ -51,6 +71,8 @@ export const system = createSystem(
         },
       },
       semanticTokens: { colors: semantic },
+      recipes,
+      slotRecipes,
     },
   }),
 );

@@ -1,9 +1,21 @@
 import { Box, Heading, Stack, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 
 /** The narrow column that says why, opens to the rule and the numbers, and leads on to where the time is explained. */
-export function Because({ children, rule, why }: { children: ReactNode; rule?: ReactNode; why?: string }) {
+export function Because({
+  children,
+  rule,
+  why,
+  before,
+}: {
+  children: ReactNode;
+  rule?: ReactNode;
+  why?: string;
+  /** What has to be done before the time is explained: what is changed here is saved first. */
+  before?: () => Promise<void>;
+}) {
+  const navigate = useNavigate();
   return (
     <Box as="aside" aria-label="Why" borderTopWidth="2px" borderColor="rim" pt={3}>
       <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
@@ -21,7 +33,16 @@ export function Because({ children, rule, why }: { children: ReactNode; rule?: R
           textDecoration="underline"
           textUnderlineOffset="4px"
         >
-          <Link to={why}>Why this time?</Link>
+          <Link
+            to={why}
+            onClick={(event) => {
+              if (!before || event.ctrlKey || event.metaKey || event.shiftKey) return;
+              event.preventDefault();
+              void before().then(() => navigate(why));
+            }}
+          >
+            Why this time?
+          </Link>
         </chakra.a>
       )}
       {rule && (

@@ -1,5 +1,4 @@
-import { Box, Flex, VisuallyHidden, chakra } from '@chakra-ui/react';
-import { useId } from 'react';
+import { RadioGroup } from '@chakra-ui/react';
 
 type Props<T extends string> = {
   label: string;
@@ -12,46 +11,45 @@ type Props<T extends string> = {
   small?: boolean;
 };
 
-/** A few words of which one holds. Native radios, so the arrow keys move along them. */
+/** A few words of which one holds; the arrow keys move along them. */
 export function Choice<T extends string>({ label, value, options, onChange, hideLabel, small }: Props<T>) {
-  const name = useId();
   return (
-    <chakra.fieldset border="0" p={0} m={0} minW={0}>
-      <chakra.legend fontSize="small" color="soft" mb={1} srOnly={hideLabel}>
-        {label}
-      </chakra.legend>
-      <Flex wrap="wrap" gap="6px">
-        {options.map((option) => (
-          <chakra.label
-            key={option.value}
-            title={option.hint}
-            display="inline-flex"
-            alignItems="center"
-            minHeight="44px"
-            px={small ? 2 : 3}
-            fontSize={small ? 'small' : 'text'}
-            borderRadius="10px"
-            borderWidth="2px"
-            borderColor={option.value === value ? 'rim' : 'line'}
-            bg={option.value === value ? 'rim' : 'panel'}
-            color={option.value === value ? 'ground' : 'ink'}
-            fontWeight={600}
-            cursor="pointer"
-            _focusWithin={{ outline: '3px solid', outlineColor: 'liquid', outlineOffset: '2px' }}
-          >
-            <VisuallyHidden asChild>
-              <input
-                type="radio"
-                name={name}
-                value={option.value}
-                checked={option.value === value}
-                onChange={() => onChange(option.value)}
-              />
-            </VisuallyHidden>
-            <Box as="span">{option.label}</Box>
-          </chakra.label>
-        ))}
-      </Flex>
-    </chakra.fieldset>
+    <RadioGroup.Root
+      value={value ?? null}
+      onValueChange={({ value: chosen }) => {
+        const found = options.find((option) => option.value === chosen);
+        if (found) onChange(found.value);
+      }}
+      display="block"
+      minW={0}
+    >
+      <RadioGroup.Label srOnly={hideLabel}>{label}</RadioGroup.Label>
+      <Words options={options} small={small} />
+    </RadioGroup.Root>
+  );
+}
+
+function Words({
+  options,
+  small,
+}: {
+  options: readonly { value: string; label: string; hint?: string }[];
+  small?: boolean;
+}) {
+  return (
+    <span style={{ display: 'flex', flexWrap: 'wrap', gap: '6px' }}>
+      {options.map((option) => (
+        <RadioGroup.Item
+          key={option.value}
+          value={option.value}
+          title={option.hint}
+          px={small ? 2 : 3}
+          fontSize={small ? 'small' : 'text'}
+        >
+          <RadioGroup.ItemHiddenInput />
+          <RadioGroup.ItemText>{option.label}</RadioGroup.ItemText>
+        </RadioGroup.Item>
+      ))}
+    </span>
   );
 }

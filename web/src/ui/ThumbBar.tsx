@@ -1,23 +1,43 @@
-import { Box } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { Box, Portal } from '@chakra-ui/react';
+import { useEffect, useState, type ReactNode } from 'react';
 
-/** Holds the one next action: in its place on a table, at thumb height on a phone. */
+const WIDE = '(min-width: 1024px)';
+
+/** Whether there is a table's room, and not a phone's. */
+function useWide(): boolean {
+  const [query] = useState(() => matchMedia(WIDE));
+  const [wide, setWide] = useState(query.matches);
+  useEffect(() => {
+    const tell = () => setWide(query.matches);
+    query.addEventListener('change', tell);
+    return () => query.removeEventListener('change', tell);
+  }, [query]);
+  return wide;
+}
+
+/** Holds the one next action: in its place on a table, at the foot of the page on a phone, where the thumb is. */
 export function ThumbBar({ children }: { children: ReactNode }) {
+  const wide = useWide();
+  const foot = typeof document === 'undefined' ? null : document.getElementById('thumb');
+  if (wide || !foot)
+    return (
+      <Box className="no-print" css={{ '& > *': { width: '100%' } }}>
+        {children}
+      </Box>
+    );
   return (
-    <Box
-      className="no-print"
-      css={{ '& > *': { width: '100%' } }}
-      position={{ base: 'fixed', lg: 'static' }}
-      left={0}
-      right={0}
-      bottom={0}
-      zIndex={2}
-      p={{ base: 3, lg: 0 }}
-      bg={{ base: 'panel', lg: 'transparent' }}
-      borderTopWidth={{ base: '2px', lg: '0' }}
-      borderColor="rim"
-    >
-      {children}
-    </Box>
+    <Portal container={{ current: foot }}>
+      <Box
+        as="section"
+        aria-label="The next thing"
+        bg="panel"
+        borderTopWidth="2px"
+        borderColor="rim"
+        p={3}
+        css={{ '& > *': { width: '100%' } }}
+      >
+        {children}
+      </Box>
+    </Portal>
   );
 }

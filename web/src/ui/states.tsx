@@ -1,8 +1,9 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { ApiFault } from '../api/client';
 import { Button } from './Button';
+import { PageHeading } from './PageHeading';
 
 /** What went wrong, where it happened, and what to do. */
 export function Fault({
@@ -88,9 +89,7 @@ export function Empty({
 }) {
   return (
     <Flex direction="column" align="flex-start" gap={4} maxW="36rem" py={6}>
-      <Heading as="h2" fontFamily="heading" fontSize="title">
-        {title}
-      </Heading>
+      <PageHeading title={title} />
       {children}
       {action}
     </Flex>

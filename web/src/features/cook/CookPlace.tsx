@@ -1,9 +1,8 @@
 import { Box, Grid, Heading, Stack, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, type Kitchen, type Schemas } from '../../api/client';
-import { useAppend, usePutAway } from '../../api/queries';
+import { usePutAway } from '../../api/queries';
 import { bandTimes, ReadyBand, TimeAxis } from '../../drawings/ReadyBand';
 import { SliceOfPiece } from '../../drawings/SliceOfPiece';
 import { TendernessBar } from '../../drawings/TendernessBar';
@@ -13,19 +12,30 @@ import { type Units } from '../../format/units';
 import { useNow } from '../../format/useNow';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
+import { PageHeading } from '../../ui/PageHeading';
 import { Fault, Waiting } from '../../ui/states';
-import { whyAddress } from '../why/state';
+import { whyOf } from '../why/address';
 import { Happenings } from './Happenings';
 import { LogIt } from './LogIt';
 import { NowCard } from './NowCard';
 import { useCookInHand } from './useCookInHand';
+import { useTaps } from './useTaps';
 
 /** Now, next and later, readable across the kitchen; the band moves with what is found. */
 export function CookPlace() {
   const { cookId, cook, kitchen } = useCookInHand();
-  if (cook.isLoadingError && cookId)
-    return <CantBeShown id={cookId} error={cook.error} retry={() => void cook.refetch()} />;
-  if (kitchen.isLoadingError) return <Fault error={kitchen.error} retry={() => void kitchen.refetch()} />;
+  const failed = cook.isLoadingError ? cook : kitchen.isLoadingError ? kitchen : undefined;
+  if (failed)
+    return (
+      <>
+        <PageHeading title="Cook" srOnly />
+        {failed === cook && cookId ? (
+          <CantBeShown id={cookId} error={cook.error} retry={() => void cook.refetch()} />
+        ) : (
+          <Fault error={failed.error} retry={() => void failed.refetch()} />
+        )}
+      </>
+    );
   if (!cook.data || !kitchen.data) return <Waiting height="60vh" what="Lifting the lid" />;
   return <CookOf cook={cook.data} kitchen={kitchen.data} stale={cook.isError} key={cookId} />;
 }
@@ -49,96 +59,40 @@ type Of = { cook: Schemas['CookAnswer']; kitchen: Kitchen; stale: boolean };
 function CookOf({ cook, kitchen, stale }: Of) {
   const { view } = cook;
   const { units, zone } = kitchen;
-  const append = useAppend(cook.id);
-  const log = (...happened: Schemas['Happened'][]) => append.mutate(happened);
-  const last = [...view.log].reverse().find((line) => !line.undone && line.event.happened.kind !== 'undone');
-  const undo = () => last && log({ kind: 'undone', event: last.event.id });
-  useEffect(() => {
-    const pressed = (event: KeyboardEvent) => {
-      const typing =
-        event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
-      if (!typing && !event.ctrlKey && !event.metaKey && event.key.toLowerCase() === 'u') undo();
-    };
-    window.addEventListener('keydown', pressed);
-    return () => window.removeEventListener('keydown', pressed);
-  });
-  const ahead = millis(cook.now);
+  const taps = useTaps(cook);
   return (
-    <Grid
-      templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 340px' }}
-      gap={{ base: 5, lg: 7 }}
-      pb={24}
-    >
+    <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 340px' }} gap={{ base: 5, lg: 7 }}>
       <Stack gap={5} minW={0}>
+        <PageHeading title={`Cook ${cook.plan.name}`} srOnly />
         {stale && (
           <Text role="alert" color="caution" fontWeight={600}>
-            The kitchen does not answer just now; this is how it stood at {clockDay(cook.now, zone, ahead)}.
+            The kitchen does not answer just now; this is how it stood at{' '}
+            {clockDay(cook.now, zone, millis(cook.now))}.
           </Text>
         )}
-        <NowCard cook={cook} zone={zone} onHappened={log} busy={append.isPending} />
-        {append.isError && <Fault error={append.error} />}
+        <NowCard cook={cook} zone={zone} onHappened={taps.log} />
         <Band cook={cook} zone={zone} />
         <Grid templateColumns={{ base: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' }} gap={5}>
-          {view.tenderness && view.tenderness.length === 3 && (
+          {view.tenderness && (
             <Box as="section" aria-label="How tender it is">
               <Heading as="h2" fontFamily="heading" fontSize="lead">
                 How tender by now
               </Heading>
-              <TendernessBar
-                tenderness={view.tenderness as [number, number, number]}
-                goal={view.goal as [number, number]}
-              />
+              <TendernessBar tenderness={view.tenderness} goal={view.goal} />
             </Box>
           )}
           <InsideNow cook={cook} units={units} />
         </Grid>
       </Stack>
       <Stack gap={5}>
-        {view.status !== 'closed' && (
-          <LogIt cook={cook} units={units} onHappened={log} busy={append.isPending} />
-        )}
-        <Because rule={<Rule view={view} />} why={whyAddress(cook.plan.forecast, cook.plan.name)}>
+        {view.status !== 'closed' && <LogIt asks={view.asks} units={units} onHappened={taps.log} />}
+        <Because rule={<Rule view={view} />} why={whyOf('cook', cook.id)}>
           <Text>{view.words}</Text>
         </Because>
-        <Happenings cook={cook} units={units} zone={zone} onHappened={log} />
+        <Happenings cook={cook} zone={zone} taps={taps} />
       </Stack>
-      {last && (
-        <Box position="fixed" right={{ base: 3, md: 6 }} bottom={{ base: 3, md: 6 }} zIndex={3}>
-          <Button onClick={undo} disabled={append.isPending} aria-keyshortcuts="u">
-            Undo {nameOf(last.event.happened)}
-          </Button>
-        </Box>
-      )}
     </Grid>
   );
-}
-
-/** What an event is called when it is taken back. */
-export function nameOf(happened: Schemas['Happened']): string {
-  switch (happened.kind) {
-    case 'met_heat':
-      return 'the start of the clock';
-    case 'task_done':
-      return `“${happened.task.replaceAll('_', ' ')} done”`;
-    case 'core_reading':
-      return 'the reading';
-    case 'check':
-      return `the check (${happened.found})`;
-    case 'tasted':
-      return `the taste (${happened.salt})`;
-    case 'liquid_added':
-      return 'the liquid added';
-    case 'dipped':
-      return 'the dip';
-    case 'weighed':
-      return 'the weighing';
-    case 'note':
-      return 'the note';
-    case 'closed':
-      return 'closing it';
-    case 'undone':
-      return 'the undo';
-  }
 }
 
 function Band({ cook, zone }: { cook: Schemas['CookAnswer']; zone: string }) {
@@ -153,7 +107,7 @@ function Band({ cook, zone }: { cook: Schemas['CookAnswer']; zone: string }) {
   const to = Math.max(bell, millis(view.serve_at), ready.p90 ?? 0) + 40 * 60_000;
   const checks = view.log.filter((line) => !line.undone && line.event.happened.kind === 'check');
   const marks = [
-    ...checks.map((line) => ({ at: millis(line.event.at), word: 'check' })),
+    ...checks.map((line) => ({ at: millis(line.at), word: 'check' })),
     ...(view.tender_at ? [{ at: millis(view.tender_at), word: 'tender' }] : []),
   ];
   return (
@@ -187,11 +141,11 @@ function InsideNow({ cook, units }: { cook: Schemas['CookAnswer']; units: Units 
   const now = useNow(30_000);
   const { view } = cook;
   const worked = useQuery({
-    queryKey: ['preview', cook.plan.forecast],
-    queryFn: ({ signal }) => api.preview(cook.plan, signal),
+    queryKey: ['inside', cook.plan],
+    queryFn: ({ signal }) => api.inside(cook.plan, signal),
     staleTime: Infinity,
   });
-  const forecast = worked.data?.forecast;
+  const inside = worked.data?.inside;
   if (!view.met_heat_at) return null;
   const until = view.status === 'closed' && view.tender_at ? millis(view.tender_at) : now;
   const minute = (until - millis(view.met_heat_at)) / 60_000;
@@ -200,14 +154,8 @@ function InsideNow({ cook, units }: { cook: Schemas['CookAnswer']; units: Units 
       <Heading as="h2" fontFamily="heading" fontSize="lead">
         Inside, after {span(minute)}
       </Heading>
-      {forecast?.inside ? (
-        <SliceOfPiece
-          inside={forecast.inside}
-          enough={forecast.enough_tender_h / forecast.resistance}
-          units={units}
-          at={minute}
-          height={150}
-        />
+      {inside ? (
+        <SliceOfPiece inside={inside} units={units} at={minute} height={150} />
       ) : (
         <Waiting height={150} what="Cutting it open" />
       )}

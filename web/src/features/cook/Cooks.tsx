@@ -1,10 +1,11 @@
-import { Flex, Heading, Stack, Text, chakra } from '@chakra-ui/react';
+import { Flex, Stack, Text, chakra } from '@chakra-ui/react';
 import { Link, useLocation } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useCooks, useKitchen } from '../../api/queries';
 import { about, clockDay } from '../../format/time';
 import { useNow } from '../../format/useNow';
 import { Button } from '../../ui/Button';
+import { PageHeading } from '../../ui/PageHeading';
 import { Empty, Fault, Waiting } from '../../ui/states';
 
 /** When it is tender, as last reckoned; nothing of one whose clock has not started. */
@@ -45,9 +46,7 @@ export function Cooks() {
   }
   return (
     <Stack gap={0} maxW="56rem">
-      <Heading as="h1" fontFamily="heading" fontSize="title" mb={3}>
-        {finishing ? 'Which pot?' : 'On the heat'}
-      </Heading>
+      <PageHeading title={finishing ? 'Which pot?' : 'On the heat'} mb={3} />
       {open.map((cook) => (
         <chakra.a
           key={cook.id}

@@ -1,45 +1,40 @@
-import { Box, Flex, Stack, Text } from '@chakra-ui/react';
+import { Box, Flex, Stack, Text, VisuallyHidden } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { clockDay, countdown, millis } from '../../format/time';
 import { useNow } from '../../format/useNow';
 import { Button } from '../../ui/Button';
 import { Caution } from '../../ui/states';
+import { ThumbBar } from '../../ui/ThumbBar';
+import { Actions } from './Actions';
 
 type Props = {
   cook: Schemas['CookAnswer'];
   zone: string;
-  onHappened: (...happened: Schemas['Happened'][]) => void;
-  busy: boolean;
+  onHappened: (happened: Schemas['Happened']) => void;
 };
 
 /** The one thing to do now, with its timer; what comes next under it. */
-export function NowCard({ cook, zone, onHappened, busy }: Props) {
+export function NowCard({ cook, zone, onHappened }: Props) {
   const { view } = cook;
   const now = useNow(1000);
-  const task = view.tasks.find((found) => found.task.id === view.now_task)?.task;
-  const next = view.tasks.find((found) => found.task.id === view.next_task)?.task;
-  if (view.status === 'closed' || !task) return <Over cook={cook} />;
-  const waiting = ['braise', 'hold', 'rest'].includes(task.kind);
-  const startsIn = waiting ? 0 : (millis(task.start) - now) / 1000;
-  const until = waiting && next ? millis(next.start) : millis(task.end);
-  const seconds = startsIn > 0 ? startsIn : (until - now) / 1000;
-  const over = seconds < 0;
+  const found = (id?: string | null) => view.tasks.find((one) => one.task.id === id)?.task;
+  const [task, next] = [found(view.now_task), found(view.next_task)];
+  if (!view.now || !task) return <Over cook={cook} />;
+  const { waits } = view.now;
+  const startsIn = waits ? 0 : (millis(view.now.from) - now) / 1000;
+  const seconds = startsIn > 0 ? startsIn : (millis(view.now.until) - now) / 1000;
+  const over = startsIn <= 0 && seconds < 0;
   return (
-    <Box
-      borderWidth="3px"
-      borderColor="rim"
-      borderRadius="18px"
-      bg="panel"
-      p={{ base: 4, md: 6 }}
-      aria-live="polite"
-    >
+    <Box borderWidth="3px" borderColor="rim" borderRadius="18px" bg="panel" p={{ base: 4, md: 6 }}>
+      {/* A reader hears what there is to do when it changes, and not every second of the clock. */}
+      <VisuallyHidden role="status">{task.what}</VisuallyHidden>
       <Flex justify="space-between" gap={4} align="flex-start" wrap="wrap">
         <Box flex="1" minW="15rem">
           <Text color="soft" fontWeight={600}>
             {startsIn > 0
               ? `At ${clockDay(task.start, zone, now)}`
-              : waiting
+              : waits
                 ? 'Now: nothing for the hands'
                 : 'Now'}
           </Text>
@@ -55,7 +50,7 @@ export function NowCard({ cook, zone, onHappened, busy }: Props) {
             {task.why}
           </Text>
         </Box>
-        <Box textAlign={{ base: 'left', md: 'right' }}>
+        <Box textAlign={{ base: 'left', md: 'right' }} role="timer" aria-live="off">
           <Text
             fontFamily="heading"
             fontSize={{ base: 'large', md: 'far' }}
@@ -71,7 +66,7 @@ export function NowCard({ cook, zone, onHappened, busy }: Props) {
               ? 'until it starts'
               : over
                 ? 'over the time planned'
-                : waiting
+                : waits
                   ? 'until the next thing'
                   : 'left for it'}
           </Text>
@@ -85,55 +80,13 @@ export function NowCard({ cook, zone, onHappened, busy }: Props) {
         </Stack>
       )}
       <Flex mt={4} gap={4} align="center" wrap="wrap">
-        {task.kind === 'simmer' && !view.met_heat_at ? (
-          <Button
-            weight="first"
-            size="large"
-            disabled={busy}
-            onClick={() => onHappened({ kind: 'met_heat' })}
-          >
-            The meat is in: start the clock
-          </Button>
-        ) : task.kind === 'check' ? null : task.kind === 'sauce' || task.kind === 'skim' ? (
-          <>
-            <Button weight="first" size="large" asChild>
-              <Link to={`/finish/${cook.id}`}>Work out the sauce</Link>
-            </Button>
-            <Button
-              size="large"
-              disabled={busy}
-              onClick={() => onHappened({ kind: 'task_done', task: task.id })}
-            >
-              Done
-            </Button>
-          </>
-        ) : task.kind === 'serve' ? (
-          <Button weight="first" size="large" asChild>
-            <Link to={`/finish/${cook.id}#close`}>Served: close the cook</Link>
-          </Button>
-        ) : (
-          !['braise', 'hold', 'rest'].includes(task.kind) && (
-            <Button
-              weight="first"
-              size="large"
-              disabled={busy}
-              onClick={() => onHappened({ kind: 'task_done', task: task.id })}
-            >
-              {task.kind === 'simmer' && task.lane === 'hob' ? 'It simmers' : 'Done'}
-            </Button>
-          )
+        {view.now.actions.length > 0 && (
+          <ThumbBar>
+            <Flex gap={3} wrap="wrap" css={{ '& > *': { flex: '1 1 auto' } }}>
+              <Actions cook={cook.id} actions={view.now.actions} onHappened={onHappened} />
+            </Flex>
+          </ThumbBar>
         )}
-        {view.status === 'tender' &&
-          task.kind !== 'lift' &&
-          !view.tasks.some((found) => found.task.kind === 'lift' && found.state === 'done') && (
-            <Button
-              size="large"
-              disabled={busy}
-              onClick={() => onHappened({ kind: 'task_done', task: 'lift' })}
-            >
-              Lift it now
-            </Button>
-          )}
         {next && (
           <Text fontSize="lead">
             <Text as="span" color="soft">
@@ -148,20 +101,23 @@ export function NowCard({ cook, zone, onHappened, busy }: Props) {
 }
 
 function Over({ cook }: { cook: Schemas['CookAnswer'] }) {
+  const closed = cook.view.status === 'closed';
   return (
     <Box borderWidth="3px" borderColor="rim" borderRadius="18px" bg="panel" p={{ base: 4, md: 6 }}>
       <Text fontFamily="heading" fontSize={{ base: 'title', md: 'large' }} fontWeight={700} lineHeight={1.15}>
-        {cook.view.status === 'closed' ? 'This cook is closed' : 'Everything on the sheet is done'}
+        {closed ? 'This cook is closed' : 'Everything on the sheet is done'}
       </Text>
       <Text mt={2} fontSize="lead">
         {cook.view.prediction.words}
       </Text>
       <Flex mt={4} gap={3}>
-        <Button weight="first" size="large" asChild>
-          <Link to={cook.view.status === 'closed' ? `/log/${cook.id}` : `/finish/${cook.id}#close`}>
-            {cook.view.status === 'closed' ? 'See it in the log' : 'Close the cook'}
-          </Link>
-        </Button>
+        <ThumbBar>
+          <Button weight="first" size="large" asChild>
+            <Link to={closed ? `/log/${cook.id}` : `/finish/${cook.id}#close`}>
+              {closed ? 'See it in the log' : 'Close the cook'}
+            </Link>
+          </Button>
+        </ThumbBar>
       </Flex>
     </Box>
   );

@@ -1,15 +1,20 @@
 import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
-import { useDeferredValue, useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
 import { ApiFault, type Kitchen, type Schemas } from '../../api/client';
-import { useAppend, useSauce } from '../../api/queries';
+import { tap } from '../../api/outbox';
+import { useSauce, useScale } from '../../api/queries';
 import { PotSection } from '../../drawings/PotSection';
 import { span } from '../../format/time';
 import { editable, format, type Units } from '../../format/units';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { NumberField, Slider, TextField } from '../../ui/fields';
+import { NumberField } from '../../ui/NumberField';
+import { PageHeading } from '../../ui/PageHeading';
+import { useLastGood } from '../../ui/useLastGood';
+import { Slider } from '../../ui/Slider';
+import { TextField } from '../../ui/TextField';
 import { Caution, Fault, Waiting } from '../../ui/states';
 import { useCookInHand } from '../cook/useCookInHand';
 
@@ -47,77 +52,64 @@ const thickeners = [
 export function Finish() {
   const { cookId, cook, kitchen } = useCookInHand();
   const failed = [cook, kitchen].find((query) => query.isLoadingError);
-  if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
+  if (failed)
+    return (
+      <>
+        <PageHeading title="Finish" srOnly />
+        <Fault error={failed.error} retry={() => void failed.refetch()} />
+      </>
+    );
   if (!cook.data || !kitchen.data) return <Waiting height="60vh" what="Tasting" />;
   return <FinishOf cook={cook.data} kitchen={kitchen.data} key={cookId} />;
 }
 
 function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kitchen }) {
   const { units } = kitchen;
-  const { pot } = cook.view;
-  const vessel = cook.plan.forecast.vessel ?? kitchen.pot;
-  const [liquid, setLiquid] = useState(Number(pot.liquid_l.toFixed(2)));
-  const [fatMm, setFatMm] = useState<number>();
+  const from = cook.view.sauce;
+  // What is changed here; the rest is as the cook's own pot has it.
+  const [changed, setChanged] = useState<Partial<Schemas['SauceRequest']>>({});
   const [poured, setPoured] = useState<number>();
-  const [taste, setTaste] = useState<Schemas['Taste']>('right');
-  const [target, setTarget] = useState<Schemas['Target']>(cook.plan.target ?? 'coat');
-  const [skim, setSkim] = useState<Schemas['Skim']>('ladle');
-  const [thickener, setThickener] = useState<Schemas['Thickener']>(cook.plan.thickener ?? 'cornflour');
-  const wanted = useMemo<Schemas['SauceRequest']>(
-    () => ({
-      liquid_l: liquid,
-      fat_l: pot.fat_l,
-      fat_mm: fatMm,
-      salt_g: pot.salt_g + (poured ?? 0),
-      gelatin_g: pot.gelatin_g,
-      vessel,
-      hob_w: kitchen.hob_w,
-      hob_kind: kitchen.hob_kind,
-      meat_kg: pot.meat_kg,
-      meat_salt_g: pot.meat_salt_g,
-      dredged_flour_g: pot.dredged_flour_g,
-      share: pot.tonight,
-      taste,
-      target,
-      skim,
-      thickener,
-    }),
-    [liquid, pot, fatMm, poured, vessel, kitchen, taste, target, skim, thickener],
+  const set = (next: Partial<Schemas['SauceRequest']>) => setChanged((was) => ({ ...was, ...next }));
+  const wanted = useMemo<Schemas['SauceRequestInFull']>(
+    () => ({ ...from, ...changed, salt_g: (from.salt_g ?? 0) + (poured ?? 0) }),
+    [from, changed, poured],
   );
+  const liquid = wanted.liquid_l ?? 0;
+  const vessel = wanted.vessel;
   const request = useDeferredValue(wanted);
   const sauce = useSauce(request, true);
-  const answer = sauce.data;
+  const answer = useLastGood(sauce.data);
   const fault = sauce.error instanceof ApiFault ? sauce.error : undefined;
   const volume = editable.volume[units];
   const depth = editable.small_length[units];
   return (
     <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: '400px minmax(0, 1fr)' }} gap={{ base: 5, lg: 8 }}>
       <Stack gap={4}>
-        <Heading as="h1" fontFamily="heading" fontSize="title">
-          Bring the sauce home
-        </Heading>
-        <PotSection
-          diameterCm={vessel.diameter_cm ?? 26}
-          heightCm={vessel.height_cm ?? 13}
-          liquidL={liquid}
-          fatMm={answer?.fat_mm ?? 0}
-          finalL={answer?.final_l ?? liquid}
-          units={units}
-        />
+        <PageHeading title={`Finish ${cook.plan.name}`}>Bring the sauce home</PageHeading>
+        {vessel?.diameter_cm != null && vessel.height_cm != null && (
+          <PotSection
+            diameterCm={vessel.diameter_cm}
+            heightCm={vessel.height_cm}
+            liquidL={liquid}
+            fatMm={answer?.fat_mm ?? 0}
+            finalL={answer?.final_l ?? liquid}
+            units={units}
+          />
+        )}
         <Slider
           label="Liquid in the pot, without its fat"
           value={liquid}
           min={0.1}
-          max={Math.max(3, Math.ceil(pot.liquid_l * 2))}
+          max={Math.max(3, Math.ceil((from.liquid_l ?? 0) * 2))}
           step={0.05}
-          onChange={setLiquid}
+          onChange={(liquid_l) => set({ liquid_l })}
           said={format('volume', liquid, units)}
         />
         <Flex gap={3}>
           <NumberField
             label="Or as measured"
             value={liquid}
-            onChange={(litres) => litres && setLiquid(litres)}
+            onChange={(liquid_l) => liquid_l && set({ liquid_l })}
             unit={volume.unit}
             factor={volume.factor}
             step={volume.step}
@@ -125,8 +117,8 @@ function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kit
           />
           <NumberField
             label="Fat, measured depth"
-            value={fatMm}
-            onChange={setFatMm}
+            value={changed.fat_mm ?? undefined}
+            onChange={(fat_mm) => set({ fat_mm })}
             unit={depth.unit}
             factor={depth.factor}
             placeholder={((answer?.fat_mm ?? 0) * depth.factor).toFixed(1)}
@@ -142,10 +134,25 @@ function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kit
           placeholder="0"
           error={fault?.field === 'salt_g' ? fault.message : undefined}
         />
-        <Choice label="Skim with" value={skim} options={skims} onChange={setSkim} />
-        <Choice label="It tastes" value={taste} options={tastes} onChange={setTaste} />
-        <Choice label="It becomes" value={target} options={targets} onChange={setTarget} />
-        <Choice label="Thickened with" value={thickener} options={thickeners} onChange={setThickener} />
+        <Choice label="Skim with" value={wanted.skim} options={skims} onChange={(skim) => set({ skim })} />
+        <Choice
+          label="It tastes"
+          value={wanted.taste}
+          options={tastes}
+          onChange={(taste) => set({ taste })}
+        />
+        <Choice
+          label="It becomes"
+          value={wanted.target}
+          options={targets}
+          onChange={(target) => set({ target })}
+        />
+        <Choice
+          label="Thickened with"
+          value={wanted.thickener}
+          options={thickeners}
+          onChange={(thickener) => set({ thickener })}
+        />
       </Stack>
       <Stack gap={5} minW={0}>
         {fault && !fault.field && <Fault error={fault} retry={() => void sauce.refetch()} />}
@@ -247,34 +254,36 @@ function Cooling({ ways, units }: { ways: Schemas['Cooled'][]; units: Units }) {
 
 function Close({ cook, units }: { cook: Schemas['CookAnswer']; units: Units }) {
   const navigate = useNavigate();
-  const append = useAppend(cook.id);
-  const [ateAs, setAteAs] = useState<Schemas['Check']>(
-    (cook.plan.forecast.eaten_as as Schemas['Check'] | undefined) ?? 'fork',
-  );
+  const { hash } = useLocation();
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    if (hash !== '#close') return;
+    heading.current?.scrollIntoView({ block: 'start' });
+    heading.current?.focus({ preventScroll: true });
+  }, [hash]);
+  const scale = useScale().data ?? [];
+  const [ateAs, setAteAs] = useState<Schemas['Check'] | undefined>(cook.plan.forecast.eaten_as ?? undefined);
   const [kilos, setKilos] = useState<number>();
   const [change, setChange] = useState('');
   const mass = editable.mass[units];
   if (cook.view.status === 'closed') return null;
-  const close = () =>
-    append.mutate(
-      [{ kind: 'closed', outcome: { ate_as: ateAs, cooked_kg: kilos, change: change.trim() || undefined } }],
-      {
-        onSuccess: () => void navigate(`/log/${cook.id}`),
-      },
-    );
+  const close = () => {
+    tap(cook.id, {
+      kind: 'closed',
+      outcome: { ate_as: ateAs, cooked_kg: kilos, change: change.trim() || undefined },
+    });
+    void navigate(`/log/${cook.id}`);
+  };
   return (
     <Box as="section" id="close" borderTopWidth="2px" borderColor="rim" pt={3}>
-      <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
+      <Heading ref={heading} as="h2" tabIndex={-1} fontFamily="heading" fontSize="lead" mb={2}>
         Served? Remember it
       </Heading>
       <Stack gap={3} maxW="34rem">
         <Choice
           label="It ate as"
           value={ateAs}
-          options={(['firm', 'slice', 'fork', 'probe', 'pull', 'spoon'] as const).map((value) => ({
-            value,
-            label: value,
-          }))}
+          options={scale.map(({ check, words }) => ({ value: check, label: words }))}
           onChange={setAteAs}
         />
         <Box maxW="200px">
@@ -293,9 +302,8 @@ function Close({ cook, units }: { cook: Schemas['CookAnswer']; units: Units }) {
           long
           maxLength={500}
         />
-        {append.isError && <Fault error={append.error} />}
         <Box>
-          <Button weight="first" size="large" onClick={close} disabled={append.isPending}>
+          <Button weight="first" size="large" onClick={close}>
             Close the cook
           </Button>
         </Box>

@@ -2,13 +2,14 @@ import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useCook, useCooks, useKitchen, useLog } from '../../api/queries';
+import { useCook, useCooks, useCuts, useKitchen, useLog } from '../../api/queries';
 import { bandTimes, ReadyBand } from '../../drawings/ReadyBand';
 import { useWidth } from '../../drawings/useWidth';
 import { date, millis, span } from '../../format/time';
 import { format, type Units } from '../../format/units';
 import { Broken } from '../../ui/Broken';
 import { Button } from '../../ui/Button';
+import { PageHeading } from '../../ui/PageHeading';
 import { PutAway, TakeBack, type Away } from '../../ui/PutAway';
 import { Empty, Fault, Waiting } from '../../ui/states';
 import { Happenings } from '../cook/Happenings';
@@ -25,7 +26,13 @@ export function Log() {
   const [away, setAway] = useState<Away>();
   const log = useLog(shown);
   const failed = [cooks, log, kitchen].find((query) => query.isLoadingError);
-  if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
+  if (failed)
+    return (
+      <>
+        <PageHeading title="Log" srOnly />
+        <Fault error={failed.error} retry={() => void failed.refetch()} />
+      </>
+    );
   if (!cooks.data || !log.data || !kitchen.data) return <Waiting height="50vh" what="Opening the log" />;
   const { cooks: drawn, all } = log.data;
   const broken = cooks.data.filter((cook) => cook.broken);
@@ -48,9 +55,7 @@ export function Log() {
   }
   return (
     <Stack gap={6}>
-      <Heading as="h1" fontFamily="heading" fontSize="title">
-        What came of it
-      </Heading>
+      <PageHeading title="What came of it" />
       <TakeBack thing={away} onBack={() => setAway(undefined)} />
       {broken.length > 0 && (
         <Box>
@@ -69,7 +74,7 @@ export function Log() {
           <Button mb={4} asChild>
             <Link to={`/cook/${cookId}`}>Back to the cook</Link>
           </Button>
-          <AllThatHappened id={cookId} units={kitchen.data.units} zone={kitchen.data.zone} />
+          <AllThatHappened id={cookId} zone={kitchen.data.zone} />
         </Box>
       )}
       {drawn.map((cook) => (
@@ -107,6 +112,7 @@ function Entry({
   onAway: (thing: Away) => void;
 }) {
   const { outcome, reckoned } = cook;
+  const cut = useCuts().data?.find((found) => found.cut === cook.cut)?.name;
   return (
     <Box as="article" borderTopWidth="2px" borderColor="rim" pt={3}>
       <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: '280px minmax(0, 1fr)' }} gap={4}>
@@ -116,7 +122,7 @@ function Entry({
           </Heading>
           <Text color="soft">
             {date(cook.bell ?? cook.opened_at, zone)}
-            {cook.cut ? ` · ${cook.cut.replaceAll('_', ' ')}` : ''}
+            {cut ? ` · ${cut.toLowerCase()}` : ''}
             {cook.mass_kg ? `, ${format('mass', cook.mass_kg, units)}` : ''}
           </Text>
           {outcome?.ate_as && <Text>Ate as {outcome.ate_as}.</Text>}
@@ -140,7 +146,7 @@ function Entry({
           <Button mb={4} asChild>
             <Link to={`/cook/${cook.id}`}>Back to the cook</Link>
           </Button>
-          <AllThatHappened id={cook.id} units={units} zone={zone} />
+          <AllThatHappened id={cook.id} zone={zone} />
         </Box>
       )}
       {!open && (
@@ -196,9 +202,9 @@ function Foretold({
   );
 }
 
-function AllThatHappened({ id, units, zone }: { id: string; units: Units; zone: string }) {
+function AllThatHappened({ id, zone }: { id: string; zone: string }) {
   const cook = useCook(id);
   if (cook.isLoadingError) return <Fault error={cook.error} retry={() => void cook.refetch()} />;
   if (!cook.data) return <Waiting height={120} what="Reading what happened" />;
-  return <Happenings cook={cook.data} units={units} zone={zone} />;
+  return <Happenings cook={cook.data} zone={zone} />;
 }

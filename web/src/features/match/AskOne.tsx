@@ -2,10 +2,9 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { memo, useState } from 'react';
 import type { Kitchen, Schemas } from '../../api/client';
 import { span } from '../../format/time';
-
 import { Button } from '../../ui/Button';
-import { Age, Thickness } from './More';
-import type { Block } from './state';
+import { Age, Thickness } from './MoreFields';
+import type { Block, Change } from './state';
 
 /** The one question whose answer narrows the band most; everything shows without it. */
 export const AskOne = memo(function AskOne({
@@ -13,14 +12,14 @@ export const AskOne = memo(function AskOne({
   block,
   change,
   onSlide,
-  facts,
+  on,
   kitchen,
 }: {
   ask?: Schemas['Ask'] | null;
   block: Block;
-  change: (changed: Partial<Block>) => void;
+  change: Change;
   onSlide: (mm: number) => void;
-  facts?: Schemas['AtTheCounter'];
+  on?: Schemas['OnTheBlock'] | null;
   kitchen: Kitchen;
 }) {
   // Once it is being answered the question stays, so that a slider is not taken out of the hand.
@@ -54,7 +53,7 @@ export const AskOne = memo(function AskOne({
         onFocus={() => setHeld(shown)}
         onPointerDown={() => setHeld(shown)}
       >
-        {shown.field === 'thickness_mm' && <Thickness {...{ block, onSlide, facts, kitchen }} />}
+        {shown.field === 'thickness_mm' && <Thickness {...{ block, onSlide, on, kitchen }} />}
         {shown.field === 'age' && <Age block={block} change={change} />}
       </Box>
       <Button

@@ -1,9 +1,11 @@
 import { Box } from '@chakra-ui/react';
-import { useRef } from 'react';
 import { timeScale } from '../../drawings/timeScale';
-import { clock, weekday } from '../../format/time';
+import { arrowSteps, useDragged } from '../../drawings/useDragged';
+import { clockDay } from '../../format/time';
+import { useNow } from '../../format/useNow';
 
 const QUARTER = 900_000;
+const FIVE_MIN = 300_000;
 
 /** The bell on its axis: dragged along it, or moved by the arrow keys (a quarter of an hour, with shift an hour). */
 export function BellHandle({
@@ -21,12 +23,14 @@ export function BellHandle({
   zone: string;
   onBell: (at: number, done: boolean) => void;
 }) {
-  const held = useRef<{ x: number; bell: number; perPixel: number }>(undefined);
+  const now = useNow(30_000);
   const x = timeScale(from, to, width)(bell);
-  const rung = (clientX: number) => {
-    const { x: grabbed, bell: was, perPixel } = held.current!;
-    return Math.round((was + (clientX - grabbed) * perPixel) / 300_000) * 300_000;
-  };
+  // The axis may stretch while it is dragged: what a pixel was worth when it was taken holds.
+  const dragged = useDragged({
+    take: () => ({ bell, perPixel: (to - from) / width }),
+    move: (taken, by, _, done) =>
+      onBell(Math.round((taken.bell + by.x * taken.perPixel) / FIVE_MIN) * FIVE_MIN, done),
+  });
   return (
     <Box
       role="slider"
@@ -36,7 +40,7 @@ export function BellHandle({
       aria-valuemin={Math.round(from / 60_000)}
       aria-valuemax={Math.round(to / 60_000)}
       aria-valuenow={Math.round(bell / 60_000)}
-      aria-valuetext={`${weekday(bell, zone)} ${clock(bell, zone)}`}
+      aria-valuetext={clockDay(bell, zone, now)}
       position="absolute"
       top={0}
       left={`${Math.min(width - 22, Math.max(22, x)) - 22}px`}
@@ -45,22 +49,10 @@ export function BellHandle({
       cursor="ew-resize"
       borderRadius="10px"
       css={{ touchAction: 'none' }}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture?.(event.pointerId);
-        // The axis may stretch while it is dragged: what a pixel was worth when it was taken holds.
-        held.current = { x: event.clientX, bell, perPixel: (to - from) / width };
-      }}
-      onPointerMove={(event) => held.current && onBell(rung(event.clientX), false)}
-      onPointerUp={(event) => {
-        if (held.current) onBell(rung(event.clientX), true);
-        held.current = undefined;
-      }}
-      onPointerCancel={() => (held.current = undefined)}
+      {...dragged()}
       onKeyDown={(event) => {
-        const way = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-        if (!way) return;
-        event.preventDefault();
-        onBell(bell + way * (event.shiftKey ? 4 : 1) * QUARTER, true);
+        const steps = arrowSteps(event, 4);
+        if (steps) onBell(bell + steps * QUARTER, true);
       }}
     />
   );

@@ -1,20 +1,26 @@
 import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { ApiFault, api, type Kitchen, type Schemas } from '../../api/client';
-import { useKitchen } from '../../api/queries';
-import { bandFrom, ReadyBand, TimeAxis } from '../../drawings/ReadyBand';
+import { ApiFault, api, kitchenNow, type Kitchen, type Schemas } from '../../api/client';
+import { useKitchen, useKitchenView } from '../../api/queries';
+import { useKitchenDocument } from '../../api/useLive';
+import { bandTimes, ReadyBand, TimeAxis, workOf } from '../../drawings/ReadyBand';
 import { useWidth } from '../../drawings/useWidth';
 import { inHundred, millis, nextAt } from '../../format/time';
 import { editable, format } from '../../format/units';
 import { useNow } from '../../format/useNow';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { NumberField, TextField } from '../../ui/fields';
+import { NumberField } from '../../ui/NumberField';
+import { OnOff } from '../../ui/OnOff';
+import { PageHeading } from '../../ui/PageHeading';
+import { useLastGood } from '../../ui/useLastGood';
+import { WhenField } from '../../ui/WhenField';
 import { Fault, Waiting } from '../../ui/states';
 import { MatchNav } from './MatchNav';
 import { served } from './state';
+import { axisOf, drawnOf } from './Ways';
 
 const dishes: { value: Schemas['Method']; label: string }[] = [
   { value: 'braise', label: 'braise' },
@@ -32,19 +38,28 @@ const eatenAs: { value: Schemas['EatenAs'] | 'usual'; label: string }[] = [
   { value: 'pull', label: 'pull' },
   { value: 'spoon', label: 'spoon' },
 ];
+
 /** The other way round: a dish and a table, and which cuts to buy for it, how much, for what money. */
 export function Buy() {
   const kitchen = useKitchen();
-  if (kitchen.isLoadingError) return <Fault error={kitchen.error} retry={() => void kitchen.refetch()} />;
-  if (!kitchen.data) return <Waiting height="60vh" what="Opening the kitchen" />;
-  return <BuyIn kitchen={kitchen.data} />;
+  return (
+    <>
+      <PageHeading title="What to buy" srOnly />
+      {kitchen.isLoadingError ? (
+        <Fault error={kitchen.error} retry={() => void kitchen.refetch()} />
+      ) : kitchen.data ? (
+        <BuyIn kitchen={kitchen.data} />
+      ) : (
+        <Waiting height="60vh" what="Opening the kitchen" />
+      )}
+    </>
+  );
 }
 
-function BuyIn({ kitchen }: { kitchen: Kitchen }) {
-  const { zone } = kitchen;
+function useBuying(zone: string) {
   const [params, setParams] = useSearchParams();
-  const [dinner] = useState(() => nextAt(19, 7, zone, Date.now()));
-  const set = (name: string, value: string) =>
+  const [dinner] = useState(() => nextAt(19, 7, zone, kitchenNow()));
+  const set = (name: string, value: string, how?: 'step') =>
     setParams(
       (before) => {
         const next = new URLSearchParams(before);
@@ -52,15 +67,24 @@ function BuyIn({ kitchen }: { kitchen: Kitchen }) {
         else next.delete(name);
         return next;
       },
-      { replace: true },
+      { replace: how !== 'step', preventScrollReset: true },
     );
-  const as = params.get('as') ?? 'usual';
+  const dish = dishes.find(({ value }) => value === params.get('dish'))?.value ?? 'braise';
+  const as = eatenAs.find(({ value }) => value === params.get('as'))?.value ?? 'usual';
+  const how = served.find(({ value }) => value === params.get('in'))?.value ?? 'plate';
+  const people = params.has('people') ? Number(params.get('people')) : undefined;
+  return { set, dish, as, how, people, bell: params.get('bell') ?? dinner };
+}
+
+function BuyIn({ kitchen }: { kitchen: Kitchen }) {
+  const { zone, units } = kitchen;
+  const { set, dish, as, how, people, bell } = useBuying(zone);
   const request: Schemas['MatchRequest'] = {
-    method: (params.get('dish') ?? 'braise') as Schemas['Method'],
-    eaten_as: as === 'usual' ? undefined : (as as Schemas['EatenAs']),
-    people: Number(params.get('people') ?? 8),
-    served: (params.get('in') ?? 'plate') as Schemas['Served'],
-    bell: params.get('bell') ?? dinner,
+    method: dish,
+    eaten_as: as === 'usual' ? undefined : as,
+    people,
+    served: how,
+    bell,
     zone,
   };
   const asked = useQuery({
@@ -69,6 +93,7 @@ function BuyIn({ kitchen }: { kitchen: Kitchen }) {
     placeholderData: keepPreviousData,
     retry: false,
   });
+  const matched = useLastGood(asked.data);
   const fault = asked.error instanceof ApiFault ? asked.error : undefined;
   const error = (field: string) => (fault?.field === field ? fault.message : undefined);
   return (
@@ -77,88 +102,88 @@ function BuyIn({ kitchen }: { kitchen: Kitchen }) {
       <Flex wrap="wrap" gap={4} align="flex-end">
         <Choice
           label="The dish"
-          value={request.method!}
+          value={dish}
           options={dishes}
-          onChange={(dish) => set('dish', dish)}
+          onChange={(next) => set('dish', next, 'step')}
         />
-        <Choice
-          label="Eaten as"
-          value={as as (typeof eatenAs)[number]['value']}
-          options={eatenAs}
-          onChange={(next) => set('as', next === 'usual' ? '' : next)}
-        />
-        <Box width="72px">
+        <Box width="96px">
           <NumberField
             label="People"
-            value={request.people ?? undefined}
-            onChange={(people) => set('people', String(Math.round(people ?? 0)))}
+            value={people ?? matched?.people}
+            onChange={(next) => set('people', String(Math.round(next ?? 0)))}
             unit=""
-            step={1}
             error={error('people')}
           />
         </Box>
-        <Choice
-          label="Served"
-          value={request.served!}
-          options={served}
-          onChange={(how) => set('in', how === 'plate' ? '' : how)}
-        />
-        <Box width={{ base: '100%', sm: '236px' }}>
-          <TextField
-            label="Bell: plates on the table"
-            type="datetime-local"
-            value={request.bell!}
-            onChange={(bell) => set('bell', bell)}
+        <Box width={{ base: '100%', sm: '250px' }}>
+          <WhenField
+            label="Plates on the table"
+            value={bell}
+            onChange={(next) => set('bell', next)}
+            units={units}
             error={error('bell')}
           />
         </Box>
+        <Choice
+          label="Eaten as"
+          value={as}
+          options={eatenAs}
+          onChange={(next) => set('as', next === 'usual' ? '' : next, 'step')}
+        />
+        <Choice
+          label="Served"
+          value={how}
+          options={served}
+          onChange={(next) => set('in', next === 'plate' ? '' : next, 'step')}
+        />
       </Flex>
       {asked.isError && !['people', 'bell'].includes(fault?.field ?? '') && (
         <Fault error={asked.error} retry={() => void asked.refetch()} />
       )}
       {asked.isPending && <Waiting height={480} what="Weighing it up" />}
-      {asked.data && <Bought matched={asked.data} request={request} kitchen={kitchen} />}
+      {matched && <Bought matched={matched} kitchen={kitchen} />}
     </Stack>
   );
 }
 
-function Bought({
-  matched,
-  request,
-  kitchen,
-}: {
-  matched: Schemas['Matched'];
-  request: Schemas['MatchRequest'];
-  kitchen: Kitchen;
-}) {
+function Bought({ matched, kitchen }: { matched: Schemas['Matched']; kitchen: Kitchen }) {
   const { units, zone } = kitchen;
   const now = useNow(60_000);
+  const [fromNow, setFromNow] = useState(false);
   const { ref, width } = useWidth<HTMLDivElement>(520);
   if (matched.buy.length === 0) return <Text fontSize="lead">{matched.why}</Text>;
   const bell = millis(matched.bell);
-  const starts = matched.buy.map((buy) =>
-    buy.start_by ? Math.max(now, millis(buy.start_by)) + 30 * 60_000 : now,
+  const { from, to, folded } = axisOf(
+    matched.buy.map((buy) => drawnOf(buy, fromNow)),
+    now,
+    bell,
   );
-  const ends = matched.buy.map((buy, i) => starts[i]! + Math.min(buy.ready_min.p90 ?? 0, 2880) * 60_000);
-  const from = Math.min(...starts) - 1_800_000;
-  const to = Math.max(bell, Math.min(Math.max(...ends), bell + 5 * 3_600_000)) + 2_700_000;
   return (
     <Box>
-      <Heading as="h2" fontFamily="heading" fontSize="lead" mb={1}>
-        {matched.why}
-      </Heading>
+      <Flex gap={4} wrap="wrap" align="center" justify="space-between" mb={1}>
+        <Heading as="h2" fontFamily="heading" fontSize="lead">
+          {matched.why}
+        </Heading>
+        <OnOff label="If it went in now" on={fromNow} onChange={setFromNow} />
+      </Flex>
       <Text fontSize="small" color="soft" mb={3}>
         Raw and bone in, bought so that everyone has about {format('small_mass', matched.portion_g, units)}{' '}
-        cooked. Those that fit the bell first, then the cheapest; what goes stringy last. Each band is drawn
-        at its latest start.
+        cooked. Those that fit the bell first, then the cheapest; what goes stringy last.{' '}
+        {fromNow
+          ? 'As if the work began now.'
+          : 'Each at its latest sure start; the white before it is room.'}
       </Text>
-      <Grid templateColumns={{ base: '1fr', lg: '480px minmax(0, 1fr)' }} columnGap={5}>
+      <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: '480px minmax(0, 1fr)' }} columnGap={5}>
         <Box display={{ base: 'none', lg: 'block' }} />
-        <Box ref={ref} minW={0} display={{ base: 'none', lg: 'block' }}>
-          <TimeAxis {...{ from, to, width, zone, bell, now }} />
+        <Box ref={ref} minW={0}>
+          <TimeAxis {...{ from, to, width, zone, bell, now, folded }} />
         </Box>
-        {matched.buy.map((buy, i) => (
-          <Line key={buy.cut} {...{ buy, kitchen, request, width, from, to, bell, now }} start={starts[i]!} />
+        {matched.buy.map((buy) => (
+          <Line
+            key={buy.cut}
+            {...{ buy, kitchen, matched, width, from, to, bell, now }}
+            drawn={drawnOf(buy, fromNow)}
+          />
         ))}
       </Grid>
     </Box>
@@ -168,32 +193,35 @@ function Bought({
 function Line({
   buy,
   kitchen,
-  request,
+  matched,
+  drawn,
   width,
   from,
   to,
   bell,
   now,
-  start,
 }: {
   buy: Schemas['Buy'];
   kitchen: Kitchen;
-  request: Schemas['MatchRequest'];
+  matched: Schemas['Matched'];
+  drawn: Schemas['Drawn'] | undefined;
   width: number;
   from: number;
   to: number;
   bell: number;
   now: number;
-  start: number;
 }) {
   const { units, zone } = kitchen;
+  const [params] = useSearchParams();
   const onTheBlock = new URLSearchParams({
     cut: buy.cut,
     kg: String(Number(buy.mass_kg.toFixed(2))),
-    people: String(request.people),
+    people: String(matched.people),
     as: buy.eaten_as,
-    bell: request.bell!,
+    served: matched.served,
   });
+  const rung = params.get('bell');
+  if (rung) onTheBlock.set('bell', rung);
   const pieces = buy.pieces > 1 ? `${buy.pieces} pieces` : 'one piece';
   return (
     <>
@@ -218,57 +246,74 @@ function Line({
           </Text>
         </Box>
         <Flex gap={0} align="center">
-          <Price cut={buy.cut} cost={buy.cost} kitchen={kitchen} />
+          <Price cut={buy.cut} cost={buy.cost} />
           <Button asChild weight="quiet" px={2} whiteSpace="nowrap">
-            <Link to={`/match?${onTheBlock.toString()}`}>On the block</Link>
+            <Link to={`/match?${onTheBlock.toString()}`}>Put it on the block</Link>
           </Button>
         </Flex>
       </Grid>
       <Box borderTopWidth={{ base: '0', lg: '1px' }} borderColor="line" minW={0} overflow="hidden">
-        <Box display={{ base: 'none', lg: 'block' }}>
+        {buy.verdict === 'unsuitable' || !drawn ? (
+          <Text fontSize="small" py={3}>
+            Not with this kit.
+          </Text>
+        ) : (
           <ReadyBand
-            {...{ from, to, width, zone, start, bell, now }}
-            height={76}
-            ready={bandFrom(buy.ready_min, start)}
-            tooFar={{ p10: null, p50: null, p90: null }}
-            label={buy.name}
+            {...{ from, to, width, zone, bell, now }}
+            height={70}
+            start={millis(drawn.met_heat)}
+            ready={bandTimes(drawn.ready)}
+            tooFar={bandTimes(drawn.too_far)}
+            work={workOf(drawn)}
+            label={`${buy.name}, ${inHundred(buy.chance_ready)} in 100 in time`}
           />
-        </Box>
-        <Text display={{ base: 'block', lg: 'none' }} fontSize="small" pb={2}>
-          {buy.verdict === 'unsuitable'
-            ? 'not with this kit'
-            : `tender in time: ${inHundred(buy.chance_ready)} in 100`}
-        </Text>
+        )}
       </Box>
     </>
   );
 }
 
 /** What it costs; the price is corrected where it stands, and kept with the kitchen. */
-function Price({ cut, cost, kitchen }: { cut: Schemas['Cut']; cost?: number | null; kitchen: Kitchen }) {
-  const queries = useQueryClient();
+function Price({ cut, cost }: { cut: Schemas['Cut']; cost?: number | null }) {
+  const view = useKitchenView();
   const [editing, setEditing] = useState(false);
-  const [price, setPrice] = useState(kitchen.prices[cut]);
-  const save = async () => {
-    setEditing(false);
-    const prices = { ...kitchen.prices };
-    if (price === undefined) delete prices[cut];
-    else prices[cut] = price;
-    queries.setQueryData(['kitchen'], await api.saveKitchen({ ...kitchen, prices }));
-  };
-  if (!editing)
-    return (
-      <Button weight="quiet" px={2} onClick={() => setEditing(true)} fontVariantNumeric="tabular-nums">
-        {cost == null ? 'price?' : cost.toFixed(2)}
-      </Button>
-    );
+  if (editing && view.data) return <PriceField view={view.data} cut={cut} onDone={() => setEditing(false)} />;
+  return (
+    <Button weight="quiet" px={2} onClick={() => setEditing(true)} fontVariantNumeric="tabular-nums">
+      {cost == null ? 'price?' : cost.toFixed(2)}
+    </Button>
+  );
+}
+
+function PriceField({
+  view,
+  cut,
+  onDone,
+}: {
+  view: Schemas['KitchenView'];
+  cut: Schemas['Cut'];
+  onDone: () => void;
+}) {
+  const { document, value: kitchen, fault } = useKitchenDocument(view);
   return (
     <Flex gap={1} align="flex-end">
-      <Box width="96px">
-        <NumberField label="Price" value={price} onChange={setPrice} {...editable.price[kitchen.units]} />
+      <Box width="130px">
+        <NumberField
+          label="Price"
+          value={kitchen.prices[cut]}
+          onChange={(price) =>
+            document.change(`price of ${cut}`, (was) => {
+              const others = Object.entries(was.prices).filter(([other]) => other !== cut);
+              const all = price === undefined ? others : [...others, [cut, price]];
+              return { ...was, prices: Object.fromEntries(all) as typeof was.prices };
+            })
+          }
+          error={fault?.message}
+          {...editable.price[kitchen.units]}
+        />
       </Box>
-      <Button px={2} onClick={() => void save()}>
-        Keep
+      <Button px={2} onClick={() => void document.flush().then(onDone)}>
+        Good
       </Button>
     </Flex>
   );

@@ -38,12 +38,13 @@ export const Compare = memo(function Compare({
   onOut: (id: string) => void;
 }) {
   if (choices.length === 0) return null;
-  const columns = choices.map((choice) => [
+  const lines = (choice: Choice): [string, string][] => [
     ['for this bell', verdicts[choice.verdict]],
     ['tender after', bandWords(choice)],
     ...facts(choice, units, zone, now),
     ['asks', choice.clashes[0] ?? 'nothing while you sleep'],
-  ]);
+  ];
+  const columns = choices.map((choice) => ({ id: choice.id, lines: lines(choice) }));
   return (
     <Box as="section" aria-label="Side by side" borderTopWidth="2px" borderColor="rim" pt={3}>
       <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
@@ -58,7 +59,11 @@ export const Compare = memo(function Compare({
           <thead>
             <tr>
               <Head scope="col" width="170px" fontSize="small" color="soft">
-                {choices.length < 2 ? 'Choose another way and lay it beside' : ''}
+                {choices.length < 2 ? (
+                  'Choose another way and compare it'
+                ) : (
+                  <chakra.span srOnly>What is compared</chakra.span>
+                )}
               </Head>
               {choices.map((choice) => (
                 <Head key={choice.id} scope="col">
@@ -88,14 +93,14 @@ export const Compare = memo(function Compare({
             </tr>
           </thead>
           <tbody>
-            {columns[0]!.map(([word], line) => (
+            {columns[0]?.lines.map(([word], line) => (
               <chakra.tr key={word} borderTopWidth="1px" borderColor="line">
                 <Head scope="row" fontSize="small" color="soft">
                   {word}
                 </Head>
-                {columns.map((column, i) => (
-                  <Cell key={choices[i]!.id} fontVariantNumeric="tabular-nums">
-                    {column[line]![1]!}
+                {columns.map((column) => (
+                  <Cell key={column.id} fontVariantNumeric="tabular-nums">
+                    {column.lines[line]?.[1]}
                   </Cell>
                 ))}
               </chakra.tr>

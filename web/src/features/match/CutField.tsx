@@ -1,7 +1,7 @@
-import { Box, Text, chakra } from '@chakra-ui/react';
-import { useId, useMemo, useState } from 'react';
+import { Combobox, Portal, Text, createListCollection } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { TextInput } from '../../ui/fields';
+import { Labelled } from '../../ui/Labelled';
 
 type Facts = Schemas['AtTheCounter'];
 type Found = { facts: Facts; sold?: string };
@@ -35,135 +35,79 @@ export function CutField({
   onChange: (cut: Schemas['Cut']) => void;
   error?: string;
 }) {
-  const id = useId();
-  const [typed, setTyped] = useState<string>();
-  const [at, setAt] = useState(0);
-  const found = useMemo(() => search(cuts, typed ?? ''), [cuts, typed]);
+  const [typed, setTyped] = useState('');
   const current = cuts.find((facts) => facts.cut === value);
-  const open = typed !== undefined;
-  const close = () => setTyped(undefined);
-  const take = (facts: Facts | undefined) => {
-    if (facts) onChange(facts.cut);
-    close();
-  };
-  const start = () => {
-    setTyped('');
-    setAt(
-      Math.max(
-        0,
-        cuts.findIndex((facts) => facts.cut === value),
-      ),
-    );
-  };
-  const move = (to: number) => {
-    const next = Math.min(found.length - 1, Math.max(0, to));
-    setAt(next);
-    document.getElementById(`${id}-${next}`)?.scrollIntoView?.({ block: 'nearest' });
-  };
+  const found = useMemo(
+    () => search(cuts, typed === current?.name ? '' : typed),
+    [cuts, typed, current?.name],
+  );
+  const collection = useMemo(
+    () =>
+      createListCollection({
+        items: found,
+        itemToValue: ({ facts }) => facts.cut,
+        itemToString: ({ facts }) => facts.name,
+      }),
+    [found],
+  );
   return (
-    <Box position="relative" minW={0}>
-      <chakra.label htmlFor={id} display="block" fontSize="small" color="soft" mb={1}>
-        {label}
-      </chakra.label>
-      <TextInput
-        id={id}
-        role="combobox"
-        aria-expanded={open}
-        aria-controls={`${id}-list`}
-        aria-autocomplete="list"
-        aria-activedescendant={open && found[at] ? `${id}-${at}` : undefined}
-        aria-invalid={!!error}
-        autoComplete="off"
-        placeholder={current?.name ?? value}
-        value={typed ?? current?.name ?? value}
-        onFocus={(event) => {
-          event.currentTarget.select();
-        }}
-        onClick={() => !open && start()}
-        onBlur={close}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          setAt(0);
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
-            event.preventDefault();
-            if (!open) start();
-            else move(at + (event.key === 'ArrowDown' ? 1 : -1) * (event.shiftKey ? 5 : 1));
-          } else if (event.key === 'Enter' && open) {
-            event.preventDefault();
-            take(found[at]?.facts);
-          } else if (event.key === 'Escape') close();
-        }}
-      />
-      {error && (
-        <Text fontSize="small" color="caution" mt={1} role="alert">
-          {error}
-        </Text>
-      )}
-      {open && (
-        <Box
-          id={`${id}-list`}
-          role="listbox"
-          aria-label={label}
-          position="absolute"
-          zIndex={4}
-          top="100%"
-          left={0}
-          width={{ base: '100%', sm: '340px' }}
-          maxHeight="340px"
-          overflowY="auto"
-          bg="panel"
-          borderWidth="2px"
-          borderColor="rim"
-          borderRadius="10px"
-          mt={1}
-        >
-          {typed && found.filter(({ sold }) => sold).length > 1 && (
-            <Text px={3} pt={3} fontSize="small" fontWeight={600}>
-              More than one muscle is sold under that name. Which does yours look like?
-            </Text>
-          )}
-          {found.map(({ facts, sold }, i) => (
-            <Box
-              key={facts.cut}
-              id={`${id}-${i}`}
-              role="option"
-              aria-selected={i === at}
-              px={3}
-              py={2}
-              minHeight="44px"
-              cursor="pointer"
-              bg={i === at ? 'ground' : undefined}
-              boxShadow={i === at ? 'inset 6px 0 0 var(--chakra-colors-rim)' : undefined}
-              onPointerDown={(event) => event.preventDefault()}
-              onClick={() => take(facts)}
-            >
-              <Text fontWeight={600} lineHeight={1.25}>
-                {facts.name}
-                {sold && (
-                  <Text as="span" fontWeight={400}>
-                    , sold as {sold}
+    <Labelled label={label} error={error}>
+      <Combobox.Root
+        collection={collection}
+        value={[value]}
+        inputValue={undefined}
+        defaultInputValue={current?.name}
+        selectionBehavior="replace"
+        openOnClick
+        positioning={{ sameWidth: false, placement: 'bottom-start' }}
+        onInputValueChange={({ inputValue }) => setTyped(inputValue)}
+        onOpenChange={({ open }) => !open && setTyped('')}
+        onValueChange={({ items: [chosen] }) => chosen && onChange(chosen.facts.cut)}
+      >
+        <Combobox.Control>
+          {/* A click puts the caret somewhere: what is typed next takes the place of the name all the same. */}
+          <Combobox.Input
+            textOverflow="ellipsis"
+            px={{ base: '10px', md: 3 }}
+            onFocus={(event) => event.currentTarget.select()}
+            onClick={(event) => event.currentTarget.select()}
+          />
+        </Combobox.Control>
+        <Portal>
+          <Combobox.Positioner>
+            <Combobox.Content>
+              {typed && found.filter(({ sold }) => sold).length > 1 && (
+                <Text px={3} pt={3} fontSize="small" fontWeight={600}>
+                  More than one muscle is sold under that name. Which does yours look like?
+                </Text>
+              )}
+              {found.map((item) => (
+                <Combobox.Item item={item} key={item.facts.cut}>
+                  <Text fontWeight={600} lineHeight={1.25}>
+                    {item.facts.name}
+                    {item.sold && (
+                      <Text as="span" fontWeight={400}>
+                        , sold as {item.sold}
+                      </Text>
+                    )}
+                    {!item.facts.suitable && (
+                      <Text as="span" fontWeight={400} color="soft">
+                        , tender: not for this
+                      </Text>
+                    )}
                   </Text>
-                )}
-                {!facts.suitable && (
-                  <Text as="span" fontWeight={400} color="soft">
-                    , tender: not for this
+                  <Text fontSize="small" color="soft" lineHeight={1.3}>
+                    {item.facts.tell}
                   </Text>
-                )}
-              </Text>
-              <Text fontSize="small" color="soft" lineHeight={1.3}>
-                {facts.tell}
-              </Text>
-            </Box>
-          ))}
-          {found.length === 0 && (
-            <Text px={3} py={3} color="soft">
-              No cut of that name here. Try the muscle, such as shoulder, leg, tail or cheek.
-            </Text>
-          )}
-        </Box>
-      )}
-    </Box>
+                </Combobox.Item>
+              ))}
+              <Combobox.Empty>
+                No cut of that name here. Try the muscle, such as shoulder, leg, tail or cheek.
+              </Combobox.Empty>
+            </Combobox.Content>
+          </Combobox.Positioner>
+        </Portal>
+      </Combobox.Root>
+    </Labelled>
   );
 }

@@ -7,11 +7,12 @@ import { SideOfBeef } from '../../drawings/SideOfBeef';
 import { span } from '../../format/time';
 import { format, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
+import { PageHeading } from '../../ui/PageHeading';
 import { Pairs } from '../../ui/Pairs';
 import { Fault, Waiting } from '../../ui/states';
 import { MatchNav } from './MatchNav';
 
-const heads: Record<string, string> = {
+const heads: Partial<Record<Schemas['Method'], string>> = {
   braise: 'braise',
   stew: 'stew',
   pressure: 'pressure',
@@ -38,9 +39,10 @@ export function CutsPlace() {
       />
     );
   if (!cuts.data || !kitchen.data) return <Waiting height="60vh" what="Laying out the side" />;
-  const chosen = (params.get('cut') ?? 'chuck') as Schemas['Cut'];
-  const choose = (cut: Schemas['Cut']) => setParams({ cut }, { replace: true });
-  const facts = cuts.data.find((found) => found.cut === chosen) ?? cuts.data[0]!;
+  const wanted = params.get('cut') ?? 'chuck';
+  const choose = (cut: Schemas['Cut']) => setParams({ cut }, { preventScrollReset: true });
+  const facts = cuts.data.find((found) => found.cut === wanted) ?? cuts.data[0];
+  if (!facts) return null;
   return (
     <Stack gap={5}>
       <MatchNav />
@@ -53,35 +55,23 @@ export function CutsPlace() {
   );
 }
 
-const dryness: Record<Schemas['DryRisk'], string> = {
-  low: 'hardly: fat and gelatin keep it moist',
-  mid: 'if it is overdone',
-  high: 'soon after it is tender',
-};
-
 function OfTheCut({ facts, units }: { facts: Schemas['AtTheCounter']; units: Units }) {
   const figures: [string, string][] = [
     ['collagen', `${facts.collagen_pct} %`],
     ['fat', `${facts.fat_pct} %`],
     ['bone', facts.bone_pct > 0 ? `${facts.bone_pct} %` : 'none'],
-    ['softens', facts.resistance === 1 ? 'as chuck does' : `${facts.resistance} times as slowly as chuck`],
-    ['dries', dryness[facts.dry_risk]],
+    ['softens', facts.softens],
+    ['dries', facts.dries],
     ['a piece is usually', format('mass', facts.piece_kg, units)],
   ];
   return (
     <Stack gap={3} as="section" aria-label="The cut">
-      <Heading as="h1" fontFamily="heading" fontSize="title">
-        {facts.name}
-      </Heading>
+      <PageHeading title={facts.name} />
       <Text>{facts.tell}</Text>
       <Text fontSize="small" color="soft">
         Also sold as {facts.also.join(', ')}.
       </Text>
-      {facts.suitable ? (
-        <Pairs pairs={figures} />
-      ) : (
-        <Text fontWeight={600}>Tender already: hours of heat only dry it. Sear it hot and short.</Text>
-      )}
+      {facts.suitable ? <Pairs pairs={figures} /> : <Text fontWeight={600}>{facts.refused}</Text>}
       <Button asChild weight="first" size="large">
         <Link to={`/match?cut=${facts.cut}`}>{facts.suitable ? 'Lay it on the block' : 'Why not'}</Link>
       </Button>

@@ -17,12 +17,12 @@ const Way = chakra(NavLink, {
 /** Three ways to begin: from the cut, from the dish, or from the side of beef. */
 export function MatchNav() {
   return (
-    <Flex as="nav" aria-label="Begin from" gap={5} mt={-3} overflowX="auto" whiteSpace="nowrap">
+    <Flex as="nav" aria-label="Begin from" gap={{ base: 4, md: 5 }} mt={-3} whiteSpace="nowrap">
       <Way to="/match" end>
         From the cut
       </Way>
-      <Way to="/match/buy">From the dish: what to buy</Way>
-      <Way to="/match/cuts">The side of beef</Way>
+      <Way to="/match/buy">What to buy</Way>
+      <Way to="/match/cuts">Side of beef</Way>
     </Flex>
   );
 }

@@ -69,24 +69,27 @@ export const Others = memo(function Others({
 
 /** A tender cut, refused kindly: why, what to do with it instead, and what to take for this. */
 export function Refused({
-  facts,
+  name,
   why,
+  instead,
   onInstead,
 }: {
-  facts?: Schemas['AtTheCounter'];
+  name?: string;
   why: string;
+  /** What to take in its place. */
+  instead: Schemas['Substitute'][];
   onInstead: (cut: Schemas['Cut']) => void;
 }) {
   return (
     <Stack gap={4} maxW="44rem" py={4}>
       <Heading as="h2" fontFamily="heading" fontSize="title">
-        {facts?.name ?? 'This cut'} is not for this job
+        {name ?? 'This cut'} is not for this job
       </Heading>
       <Text fontSize="lead">{why}</Text>
       <Flex gap={3} wrap="wrap">
-        {(['chuck', 'shin', 'short_rib'] as const).map((cut) => (
-          <Button key={cut} onClick={() => onInstead(cut)}>
-            {{ chuck: 'Chuck', shin: 'Shin', short_rib: 'Short rib' }[cut]} instead
+        {instead.map((other) => (
+          <Button key={other.cut} title={other.why} onClick={() => onInstead(other.cut)}>
+            {other.name} instead
           </Button>
         ))}
       </Flex>

@@ -6,9 +6,9 @@ import { ApiFault, api, type Schemas } from '../../api/client';
 import { TendernessBar } from '../../drawings/TendernessBar';
 import { inHundred, span } from '../../format/time';
 import { Button } from '../../ui/Button';
-import { TextField } from '../../ui/fields';
+import { TextField } from '../../ui/TextField';
 import { Fault } from '../../ui/states';
-import { whyAddress } from '../why/state';
+import { whyOfQuestion } from '../why/address';
 
 /** A recipe's words tried on this very piece before it is cooked. */
 export const Recipe = memo(function Recipe({
@@ -117,11 +117,7 @@ function Landed({
           ))}
         </Flex>
       )}
-      <TendernessBar
-        tenderness={found.tenderness as [number, number, number]}
-        goal={found.goal as [number, number]}
-        when="at its end"
-      />
+      <TendernessBar tenderness={found.tenderness} goal={found.goal} when="at its end" />
       <Flex gap={5} wrap="wrap" fontSize="small" fontVariantNumeric="tabular-nums">
         {shares
           .filter(([, share]) => share >= 0.005)
@@ -148,7 +144,7 @@ function Landed({
         ))}
       </Flex>
       <chakra.a asChild color="rim" fontWeight={700} textDecoration="underline" textUnderlineOffset="4px">
-        <Link to={whyAddress(found.request)}>Why it lands there</Link>
+        <Link to={whyOfQuestion(found.request)}>Why it lands there</Link>
       </chakra.a>
     </Stack>
   );

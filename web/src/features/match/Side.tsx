@@ -1,4 +1,5 @@
 import { Stack, Text } from '@chakra-ui/react';
+import { useMutation } from '@tanstack/react-query';
 import { memo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiFault, api, type Schemas } from '../../api/client';
@@ -7,10 +8,10 @@ import { format, type Units } from '../../format/units';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
 import { Pairs } from '../../ui/Pairs';
-import { TextField } from '../../ui/fields';
+import { TextField } from '../../ui/TextField';
 import { ThumbBar } from '../../ui/ThumbBar';
 import { Caution, Fault } from '../../ui/states';
-import { whyAddress } from '../why/state';
+import { whyOfPlan } from '../why/address';
 import { MOST_BESIDE } from './state';
 
 type Choice = Schemas['Choice'];
@@ -19,25 +20,25 @@ const fives = (minutes: number) => span(Math.round(minutes / 5) * 5);
 
 /** The facts of a choice that a cook weighs, as pairs of word and figure. */
 export function facts(choice: Choice, units: Units, zone: string, now: number): [string, string][] {
-  const cost = choice.cost_a_head;
+  const { cost_a_head: head, cost_per_portion: portion } = choice;
   return [
     ['in time, then held hot', `${inHundred(choice.chance_ready)} in 100`],
     ['the heat left on till the bell', `${inHundred(choice.chance_left_on)} in 100 just right`],
-    ['latest start', choice.start_by ? clockDay(choice.start_by, zone, now) : 'never tender'],
+    ['start by', choice.start_by ? clockDay(choice.start_by, zone, now) : 'never tender'],
     ['waits hot', choice.hold_min >= 5 ? `${fives(choice.hold_min)} as a rule` : 'hardly'],
-    ['hands at work', fives(choice.hands_on_min)],
+    ['hands', fives(choice.hands_on_min)],
     [
       'on the plate',
       `${format('mass', choice.yield_kg, units)}, ${format('small_mass', Math.round(choice.grams_a_head), units)} a head`,
     ],
     [
       'meat costs',
-      cost == null
+      head == null || portion == null
         ? 'no price known'
-        : `${cost.toFixed(2)} a head, ${choice.cost_per_portion!.toFixed(2)} a portion`,
+        : `${head.toFixed(2)} a head, ${portion.toFixed(2)} a portion`,
     ],
     [
-      'beside it',
+      'sauce',
       choice.sauce_l > 0
         ? `${format('volume', Number(choice.sauce_l.toFixed(1)), units)}, ${choice.sauce_body}`
         : choice.sauce_body,
@@ -56,6 +57,7 @@ export const Side = memo(function Side({
   now,
   beside,
   onBeside,
+  planNow,
 }: {
   choice: Choice;
   units: Units;
@@ -63,14 +65,18 @@ export const Side = memo(function Side({
   now: number;
   beside: string[];
   onBeside: (ids: string[]) => void;
+  /** The plan of this choice for what stands on the screen now, asked anew where the answer is older than that. */
+  planNow: (choice: string) => Promise<Schemas['Plan']>;
 }) {
   const late = choice.start_by != null && millis(choice.start_by) < now;
   const compared = beside.includes(choice.id);
   return (
     <Stack gap={5}>
-      {choice.verdict !== 'unsuitable' && <PlanIt choice={choice} key={choice.id + choice.plan.name} />}
+      {choice.verdict !== 'unsuitable' && (
+        <PlanIt choice={choice} planNow={planNow} key={choice.id + choice.plan.name} />
+      )}
       <Because
-        why={whyAddress(choice.plan.forecast, choice.plan.name)}
+        why={whyOfPlan(choice.plan)}
         rule={
           <>
             <Text>
@@ -100,50 +106,51 @@ export const Side = memo(function Side({
           <Caution key={caution.id}>{caution.text}</Caution>
         ))}
       </Because>
-      <Pairs pairs={facts(choice, units, zone, now).map(([word, figure]) => [word, figure])} />
+      <Pairs pairs={facts(choice, units, zone, now)} />
       <Button
         onClick={() => onBeside(compared ? beside.filter((id) => id !== choice.id) : [...beside, choice.id])}
         disabled={!compared && beside.length >= MOST_BESIDE}
       >
-        {compared ? 'Take it from the comparison' : 'Lay it beside others'}
+        {compared ? 'Take it from the comparison' : 'Compare it with others'}
       </Button>
     </Stack>
   );
 });
 
-function PlanIt({ choice }: { choice: Choice }) {
+function PlanIt({
+  choice,
+  planNow,
+}: {
+  choice: Choice;
+  planNow: (choice: string) => Promise<Schemas['Plan']>;
+}) {
   const navigate = useNavigate();
-  const [name, setName] = useState(choice.plan.name);
-  const [fault, setFault] = useState<unknown>();
-  const [saving, setSaving] = useState(false);
-  const save = async () => {
-    setSaving(true);
-    setFault(undefined);
-    try {
-      const id = crypto.randomUUID();
-      await api.savePlan(id, 0, { ...choice.plan, name });
-      await navigate(`/prepare/${id}`);
-    } catch (error) {
-      setFault(error);
-      setSaving(false);
-    }
-  };
-  const named = fault instanceof ApiFault && fault.field === 'plan.name';
+  const [name, setName] = useState<string>();
+  // Made once: pressed twice it is still one plan.
+  const [id] = useState(() => crypto.randomUUID());
+  const save = useMutation({
+    mutationFn: async () => {
+      const plan = await planNow(choice.id);
+      return api.savePlan(id, 0, { ...plan, name: name ?? plan.name });
+    },
+    onSuccess: () => navigate(`/prepare/${id}`),
+  });
+  const fault = save.error instanceof ApiFault && save.error.field === 'plan.name' ? save.error : undefined;
   return (
     <Stack gap={3}>
       <TextField
         label="Call the dish"
-        value={name}
+        value={name ?? choice.plan.name}
         onChange={setName}
         maxLength={80}
-        error={named ? fault.message : undefined}
+        error={fault?.message}
       />
       <ThumbBar>
-        <Button weight="first" size="large" onClick={() => void save()} disabled={saving}>
+        <Button weight="first" size="large" onClick={() => save.mutate()} disabled={save.isPending}>
           Plan it this way
         </Button>
       </ThumbBar>
-      {fault !== undefined && !named && <Fault error={fault} />}
+      {save.error && !fault && <Fault error={save.error} />}
     </Stack>
   );
 }

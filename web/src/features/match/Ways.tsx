@@ -1,12 +1,16 @@
 import { Box, Flex, Text, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
+import { Suspense, lazy, useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { bandFrom, ReadyBand, TimeAxis } from '../../drawings/ReadyBand';
+import { bandTimes, ReadyBand, TimeAxis, workOf } from '../../drawings/ReadyBand';
 import { useWidth } from '../../drawings/useWidth';
 import { inHundred, millis, span } from '../../format/time';
 import { format, type Units } from '../../format/units';
-import { SelectField } from '../../ui/fields';
-import { BellHandle } from './BellHandle';
+import { RowOf, Rows } from '../../ui/Rows';
+import { OnOff } from '../../ui/OnOff';
+import { SelectField } from '../../ui/SelectField';
+
+// The bell can be dragged a moment after it is drawn.
+const BellHandle = lazy(async () => ({ default: (await import('./BellHandle')).BellHandle }));
 
 type Choices = Schemas['Choice'];
 
@@ -19,17 +23,17 @@ export const verdicts: Record<Schemas['Verdict'], string> = {
   unsuitable: 'not for it',
 };
 
-export const sorts: { value: Schemas['Sort']; label: string }[] = [
-  { value: 'surest', label: 'surest' },
-  { value: 'soonest', label: 'soonest' },
-  { value: 'least_work', label: 'least work' },
-  { value: 'most_juice', label: 'most on the plate' },
-  { value: 'richest_sauce', label: 'richest sauce' },
-  { value: 'cheapest', label: 'cheapest' },
+const sorts: { value: Schemas['Sort']; label: string }[] = [
+  { value: 'surest', label: 'the surest first' },
+  { value: 'soonest', label: 'the soonest first' },
+  { value: 'least_work', label: 'least work first' },
+  { value: 'most_juice', label: 'most on the plate first' },
+  { value: 'richest_sauce', label: 'richest sauce first' },
+  { value: 'cheapest', label: 'the cheapest first' },
 ];
 
-/** What a choice leaves beside the meat, in two words. */
-export const besides = (choice: Choices, units: Units) =>
+/** What a choice leaves for a sauce, in two words. */
+const sauceOf = (choice: Choices, units: Units) =>
   choice.bark
     ? 'bark'
     : choice.sauce_l > 0
@@ -50,52 +54,66 @@ type Props = {
   onSort: (sort: Schemas['Sort']) => void;
 };
 
+/** How a way is drawn: from the bell, or as if it went in now; a way whose latest start is past is drawn from now. */
+export const drawnOf = (
+  found: { latest?: Schemas['Drawn'] | null; soonest?: Schemas['Drawn'] | null },
+  fromNow: boolean,
+) => (fromNow ? found.soonest : (found.latest ?? found.soonest)) ?? undefined;
+
+/** From where to where the axis runs, so that all that is drawn has its place; whether time before it is folded away. */
+export function axisOf(drawn: (Schemas['Drawn'] | undefined)[], now: number, bell: number) {
+  const begins = Math.min(bell - HOUR, ...drawn.flatMap((one) => (one ? [millis(one.begins)] : [])));
+  const plates = drawn.flatMap((one) => (one ? [Math.min(millis(one.plates), bell + 5 * HOUR)] : []));
+  // A bell far off: most of the room before the first of them is folded, and the bands keep their size.
+  const folded = bell - now > 2.2 * (bell - begins);
+  const from = folded ? begins - 0.35 * (bell - begins) : now - HOUR / 6;
+  return { from, to: Math.max(bell, ...plates) + (bell - from) / 40, folded };
+}
+
 /** Every way at once on one time axis that runs to the bell. */
 export function Ways({ matched, chosen, beside, bell, now, zone, units, onBell, onChoose, onSort }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(720);
   const [opened, setOpened] = useState<Schemas['Method']>();
+  const [fromNow, setFromNow] = useState(false);
   const wide = width > 620;
   const labels = wide ? 216 : 0;
   const figures = width > 780 ? 186 : 0;
   const room = width - labels - figures;
-  // A bell far off: each way is drawn at its latest start, not from now. Ways in two goes may begin left of the axis.
-  const farOff = bell - now > 22 * HOUR;
-  const startOf = (found: Choices) =>
-    farOff && found.start_by
-      ? Math.max(now, millis(found.start_by)) + found.lead_min * 60_000
-      : millis(found.met_heat_at);
-  const ends = matched.ways.map(
-    (found) => startOf(found) + Math.min(found.ready_min.p90 ?? 0, 48 * 60) * 60_000,
+  const shown = matched.ways.filter((way) => way.verdict !== 'unsuitable');
+  const { from, to, folded } = axisOf(
+    shown.map((way) => drawnOf(way, fromNow)),
+    now,
+    bell,
   );
-  const from = farOff ? Math.min(...matched.ways.map(startOf)) - HOUR : now - HOUR / 6;
-  const to = Math.max(bell, Math.min(Math.max(...ends), bell + 5 * HOUR)) + 0.75 * HOUR;
   const row = (found: Choices, variant: boolean) => (
     <Row
       key={found.id}
       {...{ found, variant, wide, labels, figures, room, from, to, zone, bell, now, units }}
+      drawn={drawnOf(found, fromNow)}
       current={found.id === chosen.id}
       compared={beside.includes(found.id)}
-      start={startOf(found)}
-      onChoose={() => onChoose(found.id)}
     />
   );
   return (
     <Box minW={0}>
+      <Flex align="flex-end" gap={{ base: 3, md: 5 }} mb={1}>
+        <Box width={{ base: '160px', md: '212px' }} flexShrink={0}>
+          <SelectField label="Sort by" value={matched.sort} options={sorts} onChange={onSort} />
+        </Box>
+        <OnOff label="If it went in now" on={fromNow} onChange={setFromNow} />
+      </Flex>
       <Box ref={ref} minW={0}>
-        {!wide && <First sort={matched.sort} onSort={onSort} />}
         <Flex align="flex-end">
-          {wide && (
-            <Box width={`${labels}px`} flexShrink={0} pr={3} pb={1}>
-              <First sort={matched.sort} onSort={onSort} />
-            </Box>
-          )}
+          {wide && <Box width={`${labels}px`} flexShrink={0} />}
           <Box position="relative" width={`${room}px`}>
-            <TimeAxis from={from} to={to} width={room} zone={zone} bell={bell} now={now} />
-            <BellHandle {...{ from, to, bell, zone, onBell }} width={room} />
+            <TimeAxis from={from} to={to} width={room} zone={zone} bell={bell} now={now} folded={folded} />
+            <Suspense>
+              <BellHandle {...{ from, to, bell, zone, onBell }} width={room} />
+            </Suspense>
           </Box>
           {figures > 0 && (
             <Flex fontSize="small" color="soft" width={`${figures}px`} flexShrink={0} pb={1}>
-              {['at work', 'a head', 'beside it'].map((word) => (
+              {['hands', 'a head', 'sauce'].map((word) => (
                 <Text key={word} width="62px" textAlign="right">
                   {word}
                 </Text>
@@ -103,7 +121,7 @@ export function Ways({ matched, chosen, beside, bell, now, zone, units, onBell, 
             </Flex>
           )}
         </Flex>
-        <Box role="radiogroup" aria-label="Ways of cooking it">
+        <Rows label="Ways of cooking it" value={chosen.id} onChange={onChoose}>
           {matched.ways.map((way) => {
             const inside = way.variants.some((variant) => variant.id === chosen.id);
             const open = inside || opened === way.method;
@@ -124,27 +142,16 @@ export function Ways({ matched, chosen, beside, bell, now, zone, units, onBell, 
             </Text>
           )}
           {matched.two_stage.map((found) => row(found, false))}
-        </Box>
+        </Rows>
       </Box>
       <Text fontSize="small" color="soft" mt={3}>
-        {farOff ? 'Each at its latest start. ' : 'If the work begins now. '}
-        Hatched: not tender yet. Solid: eight in ten become tender between its ends. Dots: going too far if
-        the heat stays on. {matched.sort_rule}
+        {fromNow
+          ? 'As if the work began now. '
+          : 'Each at its latest sure start; the white before it is room. '}
+        Green: hands, before the heat and from lifting (▲) to the plates. Hatched: not tender yet. Solid:
+        eight in ten become tender between its ends. {matched.sort_rule}
       </Text>
     </Box>
-  );
-}
-
-/** What comes first: the rule by which the ways are sorted. */
-function First({ sort, onSort }: { sort: Schemas['Sort']; onSort: (sort: Schemas['Sort']) => void }) {
-  return (
-    <SelectField label="First comes" value={sort} onChange={(next) => onSort(next as Schemas['Sort'])}>
-      {sorts.map(({ value, label }) => (
-        <option key={value} value={value}>
-          the {label}
-        </option>
-      ))}
-    </SelectField>
   );
 }
 
@@ -174,6 +181,7 @@ function Variants({ way, open, onOpen }: { way: Schemas['Way']; open: boolean; o
 
 type RowProps = {
   found: Choices;
+  drawn: Schemas['Drawn'] | undefined;
   variant: boolean;
   current: boolean;
   compared: boolean;
@@ -183,16 +191,15 @@ type RowProps = {
   room: number;
   from: number;
   to: number;
-  start: number;
   zone: string;
   bell: number;
   now: number;
   units: Units;
-  onChoose: () => void;
 };
 
 function Row({
   found,
+  drawn,
   variant,
   current,
   compared,
@@ -200,32 +207,24 @@ function Row({
   labels,
   figures,
   room,
-  onChoose,
-  ...band
+  units,
+  ...axis
 }: RowProps) {
-  const { units } = band;
   const unsuitable = found.verdict === 'unsuitable';
   const verdict = unsuitable
     ? verdicts.unsuitable
     : `${verdicts[found.verdict]}, ${inHundred(found.chance_ready)} in 100`;
+  const slack = found.slack_min >= 10 ? `, ${span(Math.round(found.slack_min / 5) * 5)} of room` : '';
   const work = span(Math.round(found.hands_on_min / 5) * 5);
   const head = format('small_mass', Math.round(found.grams_a_head / 5) * 5, units);
   return (
-    <chakra.button
-      role="radio"
-      aria-checked={current}
-      onClick={onChoose}
+    <RowOf
+      value={found.id}
       display={wide ? 'flex' : 'block'}
       alignItems="center"
-      width="100%"
-      textAlign="left"
-      cursor="pointer"
-      borderTopWidth="1px"
-      borderColor="line"
-      bg={current ? 'panel' : 'transparent'}
-      boxShadow={current ? 'inset 6px 0 0 var(--chakra-colors-rim)' : undefined}
       minHeight="64px"
       opacity={unsuitable ? 0.6 : 1}
+      bg={current ? 'panel' : undefined}
     >
       <Box width={wide ? `${labels}px` : '100%'} flexShrink={0} pl={variant ? 8 : 4} pr={2} py={2}>
         <Text fontWeight={variant ? 500 : 700} lineHeight={1.2}>
@@ -233,7 +232,7 @@ function Row({
           {compared && (
             <Text as="span" color="rim" fontWeight={700}>
               {' '}
-              · beside
+              · compared
             </Text>
           )}
         </Text>
@@ -243,8 +242,8 @@ function Row({
           color={found.verdict === 'too_late' || found.clashes.length > 0 ? 'caution' : 'soft'}
         >
           {verdict}
-          {found.clashes.length > 0 && ', not while asleep'}
-          {!wide && ` · ${work} at work · ${head} a head · ${besides(found, units)}`}
+          {found.clashes.length > 0 ? ', not while asleep' : slack}
+          {!wide && !unsuitable && ` · hands ${work} · ${head} a head`}
         </Text>
         {variant && (
           <Text fontSize="small" color="soft" lineHeight={1.3}>
@@ -253,16 +252,18 @@ function Row({
         )}
       </Box>
       <Box flexShrink={0} width={`${room}px`}>
-        {unsuitable ? (
+        {unsuitable || !drawn ? (
           <Text fontSize="small" pr={3} py={2} pl={wide ? 0 : 4}>
             {found.why}
           </Text>
         ) : (
           <ReadyBand
-            {...band}
+            {...axis}
             width={room}
-            ready={bandFrom(found.ready_min, band.start)}
-            tooFar={bandFrom(found.too_far_min, band.start)}
+            start={millis(drawn.met_heat)}
+            ready={bandTimes(drawn.ready)}
+            tooFar={bandTimes(drawn.too_far)}
+            work={workOf(drawn)}
             label={found.name}
           />
         )}
@@ -275,13 +276,17 @@ function Row({
           fontWeight={600}
           fontVariantNumeric="tabular-nums"
         >
-          {[work, head, besides(found, units)].map((text, i) => (
-            <Text key={i} width="62px" textAlign="right">
+          {[
+            ['hands', work],
+            ['head', head],
+            ['sauce', sauceOf(found, units)],
+          ].map(([of, text]) => (
+            <Text key={of} width="62px" textAlign="right">
               {text}
             </Text>
           ))}
         </Flex>
       )}
-    </chakra.button>
+    </RowOf>
   );
 }

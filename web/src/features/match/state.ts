@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Schemas } from '../../api/client';
+import { kitchenNow, type Schemas } from '../../api/client';
 import { nextAt } from '../../format/time';
 
 /** Another cut or size in the same pot. */
@@ -16,7 +16,7 @@ export type Block = {
   frozen?: boolean;
   also: Company[];
   as?: Schemas['EatenAs'];
-  people: number;
+  people?: number;
   served?: Schemas['Served'];
   bell: string;
   kit?: Schemas['Kit'][];
@@ -31,6 +31,15 @@ export type Block = {
   way?: string;
   beside: string[];
 };
+
+/** How it is eaten. */
+export const eaten: { value: Schemas['EatenAs']; label: string }[] = [
+  { value: 'slice', label: 'slice' },
+  { value: 'fork', label: 'fork' },
+  { value: 'probe', label: 'probe' },
+  { value: 'pull', label: 'pull' },
+  { value: 'spoon', label: 'spoon' },
+];
 
 /** How it comes to the table. */
 export const served: { value: Schemas['Served']; label: string }[] = [
@@ -76,62 +85,63 @@ function written(name: string, value: unknown): string {
   return String(value);
 }
 
+/** Changes what is on the block; a `step` is one that back goes back over, a figure under the hand is not. */
+export type Change = (changed: Partial<Block>, how?: 'step') => void;
+
 /** What is on the block stands in the address, so that it can be linked, reloaded and gone back to. */
 export function useBlock(zone: string) {
   const [params, setParams] = useSearchParams();
-  const [dinner] = useState(() => nextAt(19, 7, zone, Date.now()));
+  const [dinner] = useState(() => nextAt(19, 7, zone, kitchenNow()));
   const block = useMemo<Block>(() => {
     const figure = (name: string) => {
       const text = params.get(name);
       const value = Number(text);
       return text && Number.isFinite(value) ? value : undefined;
     };
-    const word = <T extends string>(name: string) => (params.get(name) as T | null) ?? undefined;
+    // What stands in an address is anybody's: the kitchen reads it, and names what it does not know.
+    const word = (name: string) => params.get(name) ?? undefined;
     return {
-      cut: word<Schemas['Cut']>('cut') ?? DEFAULT_CUT,
+      cut: (word('cut') as Schemas['Cut'] | undefined) ?? DEFAULT_CUT,
       kg: figure('kg'),
       mm: figure('mm'),
       pieces: figure('pieces'),
       bone: figure('bone'),
-      age: word('age'),
+      age: word('age') as Schemas['Age'] | undefined,
       frozen: params.get('frozen') === 'true' || undefined,
       also: list(params.get('also')).flatMap((text) => readCompany(text) ?? []),
-      as: word('as'),
-      people: figure('people') ?? 4,
-      served: word('served'),
+      as: word('as') as Schemas['EatenAs'] | undefined,
+      people: figure('people'),
+      served: word('served') as Schemas['Served'] | undefined,
       bell: params.get('bell') ?? dinner,
       kit: params.has('kit') ? (list(params.get('kit')) as Schemas['Kit'][]) : undefined,
       away: word('away'),
       back: word('back'),
       price: figure('price'),
       sure: figure('sure'),
-      sort: word('sort'),
+      sort: word('sort') as Schemas['Sort'] | undefined,
       recipe: word('recipe'),
       way: word('way'),
       beside: list(params.get('beside')).slice(0, MOST_BESIDE),
     };
   }, [params, dinner]);
-  const change = useCallback(
-    (changed: Partial<Block>) =>
+  const change = useCallback<Change>(
+    (changed, how) =>
       setParams(
         (before) => {
           const next = new URLSearchParams(before);
-          for (const [name, value] of Object.entries(changed)) {
+          for (const [name, value] of Object.entries<unknown>(changed)) {
             const text = value === undefined || value === false ? '' : written(name, value);
-            if (text === '' && name !== 'kit') next.delete(name);
-            else if (value === undefined) next.delete(name);
+            if (value === undefined || (text === '' && name !== 'kit')) next.delete(name);
             else next.set(name, text);
           }
           return next;
         },
-        { replace: true },
+        { replace: how !== 'step', preventScrollReset: true },
       ),
     [setParams],
   );
   return { block, change };
 }
-
-const FROZEN_C = -18;
 
 /** What is asked of the kitchen. */
 export function matchRequest(block: Block, zone: string): Schemas['MatchRequest'] {
@@ -158,9 +168,9 @@ export function matchRequest(block: Block, zone: string): Schemas['MatchRequest'
   return {
     ...meat,
     age: block.age,
-    start_c: block.frozen ? FROZEN_C : undefined,
+    frozen: block.frozen,
     eaten_as: block.as,
-    people: Math.round(block.people),
+    people: block.people && Math.round(block.people),
     served: block.served,
     bell: block.bell,
     zone,

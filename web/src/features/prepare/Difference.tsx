@@ -35,8 +35,8 @@ export function differences(before: Prepared, now: Prepared, units: Units): Line
     },
     {
       word: 'on the plates',
-      was: format('mass', Number((before.portions * 0.165).toFixed(1)), units),
-      now: format('mass', Number((now.portions * 0.165).toFixed(1)), units),
+      was: format('mass', Number(before.plate_kg.toFixed(1)), units),
+      now: format('mass', Number(now.plate_kg.toFixed(1)), units),
     },
     {
       word: 'body',

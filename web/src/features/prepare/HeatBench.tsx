@@ -1,54 +1,37 @@
-import { Box, Flex, Stack, Text, chakra } from '@chakra-ui/react';
+import { Box, Flex, Stack, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
+import { patched } from '../../api/merge';
 import { CoalRing } from '../../drawings/CoalRing';
 import { span } from '../../format/time';
 import { dialOf, format } from '../../format/units';
 import { Choice } from '../../ui/Choice';
-import { NumberField, Slider } from '../../ui/fields';
-import { without, type BenchProps } from './bench';
-
-const HALF_HOUR = 30;
+import { NumberField } from '../../ui/NumberField';
+import { Offers } from '../../ui/Offers';
+import { RowOf, Rows } from '../../ui/Rows';
+import { Slider } from '../../ui/Slider';
+import type { BenchProps } from './bench';
 
 /** The dial as a picture: each setting with its time, the water it costs and what becomes of the meat. */
-export function HeatBench({ plan, bench, prepared, units, setBench, setForecast, setPlan }: BenchProps) {
-  const { dial, coals } = prepared;
-  const { forecast } = plan;
-  const heat = forecast.heat ?? {};
+export function HeatBench({ prepared, units, choose, setBench, setForecast, setPlan }: BenchProps) {
+  const { dial, coals, dish, offers } = prepared;
+  const { heat } = dish;
   const setHeat = (changed: Partial<Schemas['Heat']>) =>
-    setForecast('heat', { heat: without({ ...heat, ...changed }) });
+    setPlan('heat', (plan) => patched(plan, { forecast: { heat: changed } }));
   const longest = Math.max(1, ...dial.map((setting) => setting.ready_min ?? 0));
   const wettest = Math.max(0.05, ...dial.map((setting) => setting.loss_l));
-  // In a chain the way in hand is that of its first stage.
-  const way = forecast.method ?? forecast.stages?.[0]?.method;
-  const inPot = way === 'braise' || way === 'stew';
-  const p50 = prepared.forecast.ready_min.p50;
-  const posture =
-    forecast.stages && forecast.stages.length === 2 ? (forecast.stages[1]?.lid ?? 'tight') : 'same';
   return (
     <Stack gap={5}>
-      {inPot && !forecast.stages && (
-        <Choice
-          label="On or in"
-          value={heat.source ?? 'oven'}
-          options={[
-            { value: 'oven', label: 'the oven' },
-            { value: 'hob', label: 'the hob' },
-            { value: 'coals', label: 'coals' },
-          ]}
-          onChange={(source) =>
-            setForecast('source', {
-              heat:
-                source === 'oven'
-                  ? { source, set_c: 150 }
-                  : source === 'hob'
-                    ? { source, simmer: 'gentle' }
-                    : { source, under: 14, over: 7 },
-            })
-          }
-        />
-      )}
+      <Offers label="On or in" offers={offers.source} onChoose={(offer) => choose('source', offer)} />
+      <Offers label="Which one" offers={offers.heat} onChoose={(offer) => choose('heated by', offer)} />
       {dial.length > 0 && (
-        <Box role="radiogroup" aria-label="The dial">
+        <Rows
+          label="The dial"
+          value={dial.find((setting) => setting.chosen)?.words}
+          onChange={(words) => {
+            const setting = dial.find((found) => found.words === words);
+            if (setting) setForecast('dial', { heat: setting.heat });
+          }}
+        >
           <Flex fontSize="small" color="soft" px={3} pb={1} gap={3} display={{ base: 'none', sm: 'flex' }}>
             <Text width="200px">set to</Text>
             <Text flex="1">tender after</Text>
@@ -58,11 +41,9 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
             </Text>
           </Flex>
           {dial.map((setting) => (
-            <chakra.button
+            <RowOf
               key={setting.words}
-              role="radio"
-              aria-checked={setting.chosen}
-              onClick={() => setForecast('dial', { heat: setting.heat })}
+              value={setting.words}
               display="flex"
               flexWrap={{ base: 'wrap', sm: 'nowrap' }}
               alignItems="center"
@@ -70,12 +51,6 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
               width="100%"
               minHeight="60px"
               px={3}
-              textAlign="left"
-              cursor="pointer"
-              borderTopWidth="1px"
-              borderColor="line"
-              bg={setting.chosen ? 'panel' : 'transparent'}
-              boxShadow={setting.chosen ? 'inset 6px 0 0 var(--chakra-colors-rim)' : undefined}
             >
               <Box width={{ base: '100%', sm: '200px' }} flexShrink={0}>
                 <Text fontWeight={700} lineHeight={1.2}>
@@ -119,20 +94,20 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
               <Text width="92px" fontSize="small" fontWeight={600} textAlign="right" flexShrink={0}>
                 {setting.yield_kg == null ? '' : format('mass', Number(setting.yield_kg.toFixed(2)), units)}
               </Text>
-            </chakra.button>
+            </RowOf>
           ))}
-        </Box>
+        </Rows>
       )}
-      {inPot && heat.source !== 'hob' && heat.source !== 'coals' && !forecast.stages && (
+      {heat.set_c != null && !dish.chain && (
         <Box maxW="360px">
           <Slider
             label="Oven"
-            {...dialOf(heat.set_c ?? 150, [90, 220], units, (set_c) => setHeat({ set_c }))}
-            said={format('dial', heat.set_c ?? 150, units)}
+            {...dialOf(heat.set_c, [90, 220], units, (set_c) => setHeat({ set_c }))}
+            said={format('dial', heat.set_c, units)}
           />
         </Box>
       )}
-      {forecast.method === 'smoke' && (
+      {heat.pit_c != null && !dish.chain && (
         <Flex gap={4} wrap="wrap">
           <Choice
             label="Wrapped"
@@ -144,13 +119,13 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
             ]}
             onChange={(wrap) =>
               setHeat({
-                wrap: wrap === 'bare' ? undefined : { in: wrap, at_core_c: heat.wrap?.at_core_c ?? 70 },
+                wrap: wrap === 'bare' ? undefined : { ...heat.wrap, in: wrap },
               })
             }
           />
           <Choice
             label="Wood"
-            value={bench.wood ?? 'oak'}
+            value={dish.bench.wood}
             options={[
               { value: 'alder', label: 'alder' },
               { value: 'apple', label: 'apple' },
@@ -163,17 +138,17 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
           <Box width="260px">
             <Slider
               label="Pit"
-              {...dialOf(heat.pit_c ?? 110, [90, 170], units, (pit_c) => setHeat({ pit_c }))}
-              said={format('dial', heat.pit_c ?? 110, units)}
+              {...dialOf(heat.pit_c, [90, 170], units, (pit_c) => setHeat({ pit_c }))}
+              said={format('dial', heat.pit_c, units)}
             />
           </Box>
         </Flex>
       )}
-      {forecast.method === 'pressure' && (
+      {heat.release != null && !dish.chain && (
         <Flex gap={4} wrap="wrap" align="flex-end">
           <Choice
             label="Let go"
-            value={heat.release ?? 'natural'}
+            value={heat.release}
             options={[
               { value: 'natural', label: 'by itself' },
               { value: 'quick', label: 'at once: 2 to 4 in 100 of its juice boils out' },
@@ -221,7 +196,7 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
             <Flex gap={4} wrap="wrap">
               <Choice
                 label="Wind"
-                value={heat.wind ?? 'calm'}
+                value={heat.wind ?? undefined}
                 options={[
                   { value: 'calm', label: 'calm' },
                   { value: 'breezy', label: 'leaves move' },
@@ -229,65 +204,32 @@ export function HeatBench({ plan, bench, prepared, units, setBench, setForecast,
                 ]}
                 onChange={(wind) => setHeat({ wind })}
               />
-              <Box width="200px">
-                <Slider
-                  label="Air outside"
-                  value={heat.air_c ?? 15}
-                  min={-25}
-                  max={35}
-                  step={5}
-                  onChange={(air_c) => setHeat({ air_c })}
-                  said={format('temperature', heat.air_c ?? 15, units)}
-                />
-              </Box>
+              {heat.air_c != null && (
+                <Box width="200px">
+                  <Slider
+                    label="Air outside"
+                    value={heat.air_c}
+                    min={-25}
+                    max={35}
+                    step={5}
+                    onChange={(air_c) => setHeat({ air_c })}
+                    said={format('temperature', heat.air_c, units)}
+                  />
+                </Box>
+              )}
             </Flex>
           </Stack>
         </Flex>
       )}
-      {inPot && p50 != null && p50 > 2 * HALF_HOUR && (
-        <Choice
-          label="The last half hour"
-          value={posture}
-          options={[
-            { value: 'same', label: 'as before' },
-            { value: 'none', label: 'uncovered, meat turned up for a crust' },
-            { value: 'ajar', label: 'lid ajar, to lose water' },
-          ]}
-          onChange={(lid) =>
-            setPlan('last half hour', (before) => {
-              const first = before.forecast.stages?.[0];
-              const [method, before_heat] = [
-                before.forecast.method ?? first?.method ?? undefined,
-                before.forecast.heat ?? first?.heat ?? undefined,
-              ];
-              return {
-                ...before,
-                forecast: without(
-                  lid === 'same'
-                    ? { ...before.forecast, stages: undefined, method, heat: before_heat }
-                    : {
-                        ...before.forecast,
-                        method: undefined,
-                        heat: undefined,
-                        stages: [
-                          without({
-                            method,
-                            heat: before_heat,
-                            until: { min: Math.round((p50 - HALF_HOUR) / 5) * 5 },
-                          }),
-                          { lid: lid },
-                        ],
-                      },
-                ),
-              };
-            })
-          }
-        />
-      )}
-      {(prepared.forecast.stages?.length ?? 0) > 1 && (
+      <Offers
+        label="The last half hour"
+        offers={offers.ending}
+        onChoose={(offer) => choose('last half hour', offer)}
+      />
+      {prepared.forecast.stages.length > 1 && (
         <Stack as="ol" gap={1} listStyleType="none">
-          {prepared.forecast.stages?.map((stage, i) => (
-            <Text as="li" key={i}>
+          {prepared.forecast.stages.map((stage) => (
+            <Text as="li" key={`${stage.words} ${stage.from_min}`}>
               <strong>{stage.from_min == null ? '' : `after ${span(stage.from_min)}: `}</strong>
               {stage.words}
             </Text>

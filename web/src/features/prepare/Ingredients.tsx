@@ -3,14 +3,12 @@ import { memo } from 'react';
 import type { Schemas } from '../../api/client';
 import { type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
-import { NumberField, SelectField } from '../../ui/fields';
+import { NumberField } from '../../ui/NumberField';
+import { SelectField } from '../../ui/SelectField';
 import { without } from './bench';
 
 type Ingredient = Schemas['Ingredient'];
 type Facts = Schemas['OnTheShelf'];
-
-const FIRST_ML = 100;
-const FIRST_G = 50;
 
 /** What goes in with the meat: how much of it, what does instead, and what it brings. */
 export const Ingredients = memo(function Ingredients({
@@ -30,8 +28,6 @@ export const Ingredients = memo(function Ingredients({
   const us = units === 'us';
   const set = (at: number, next: Ingredient) =>
     onChange(ingredients.map((thing, i) => (i === at ? next : thing)));
-  const first = (what: Ingredient['what']): Ingredient =>
-    facts(what)?.liquid ? { what, ml: FIRST_ML } : { what, g: FIRST_G };
   return (
     <Stack gap={0} as="section" aria-label="What goes in with the meat">
       {ingredients.map((thing, at) => {
@@ -39,7 +35,7 @@ export const Ingredients = memo(function Ingredients({
         const swap = swaps.find((found) => found.what === thing.what);
         const poured = thing.ml != null;
         return (
-          <Box key={`${thing.what} ${at}`} borderTopWidth="1px" borderColor="line" py={2}>
+          <Box key={thing.what} borderTopWidth="1px" borderColor="line" py={2}>
             <Flex gap={3} align="center" wrap="wrap">
               <Text fontWeight={700} minW="9rem">
                 {known?.name ?? thing.what}
@@ -62,27 +58,21 @@ export const Ingredients = memo(function Ingredients({
                 {swap ? swap.words : ''}
                 {swap && swap.without.length > 0 && ` (without ${swap.without.join(', ')})`}
               </Text>
-              {swap?.instead && (
+              {swap?.becomes && (
                 <Button
                   weight="quiet"
-                  aria-label={`Take ${facts(swap.instead)?.name ?? 'the other'} instead of ${known?.name ?? ''}`}
-                  onClick={() =>
-                    set(at, {
-                      ...first(swap.instead!),
-                      ...(facts(swap.instead!)?.liquid === known?.liquid &&
-                        without({ ml: thing.ml, g: thing.g })),
-                    })
-                  }
+                  aria-label={`Take ${facts(swap.becomes.what)?.name ?? 'the other'} instead of ${known?.name ?? ''}`}
+                  onClick={() => swap.becomes && set(at, without(swap.becomes))}
                 >
                   swap
                 </Button>
               )}
               <Button
                 weight="quiet"
-                aria-label={`Leave ${known?.name ?? thing.what} out`}
+                aria-label={`Take ${known?.name ?? thing.what} out`}
                 onClick={() => onChange(ingredients.filter((_, i) => i !== at))}
               >
-                out
+                take out
               </Button>
             </Flex>
           </Box>
@@ -92,15 +82,19 @@ export const Ingredients = memo(function Ingredients({
         <SelectField
           label="Put in"
           value=""
-          onChange={(what) => what && onChange([...ingredients, first(what as Ingredient['what'])])}
-        >
-          <option value="">something from the larder …</option>
-          {larder.map((found) => (
-            <option key={found.what} value={found.what}>
-              {found.name}
-            </option>
-          ))}
-        </SelectField>
+          first="something from the larder …"
+          options={larder
+            .filter((found) => !ingredients.some((thing) => thing.what === found.what))
+            .map((found) => ({ value: found.what, label: found.name }))}
+          onChange={(what) => {
+            const found = facts(what);
+            if (found)
+              onChange([
+                ...ingredients,
+                without({ what, ml: found.first_ml ?? undefined, g: found.first_g ?? undefined }),
+              ]);
+          }}
+        />
       </Box>
     </Stack>
   );

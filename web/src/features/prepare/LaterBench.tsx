@@ -4,31 +4,19 @@ import { colour } from '../../theme/system';
 import { span } from '../../format/time';
 import { format } from '../../format/units';
 import { Button } from '../../ui/Button';
-import { NumberField, SelectField } from '../../ui/fields';
+import { NumberField } from '../../ui/NumberField';
+import { SelectField } from '../../ui/SelectField';
 import { Picture } from '../../drawings/Picture';
 import { useWidth } from '../../drawings/useWidth';
-import type { BenchProps } from './bench';
-
-const additions: Record<Schemas['Addition'], string> = {
-  potato: 'potatoes',
-  carrot: 'carrots',
-  swede: 'swede',
-  cabbage: 'cabbage',
-  leek: 'leeks',
-  pearl_onion: 'pearl onions',
-  mushroom: 'mushrooms',
-  peas: 'peas',
-  cooked_beans: 'cooked beans',
-  soaked_beans: 'soaked dried beans',
-  dumplings: 'dumplings',
-  prunes: 'prunes',
-  soft_herbs: 'soft herbs',
-};
-const FIRST_G_A_HEAD = 120;
+import type { BenchProps, Plan } from './bench';
 
 /** The end of the cook with what goes in when: done and mush for each, and what comes out again. */
-export function LaterBench({ plan, bench, prepared, units, setBench }: BenchProps) {
-  const later = bench.later ?? [];
+export function LaterBench({ plan, prepared, units, setBench }: BenchProps & { plan: Plan }) {
+  const { dish, offers } = prepared;
+  const later = plan.prepare?.later ?? [];
+  const nameOf = (what: Schemas['Addition']) =>
+    offers.later.find((offer) => offer.what === what)?.name ?? what;
+  const free = offers.later.filter((offer) => !later.some((thing) => thing.what === offer.what));
   const { ref, width } = useWidth<HTMLDivElement>(720);
   const end = prepared.hours * 60;
   const shown = Math.min(end, Math.max(30, ...prepared.later.map((thing) => thing.before_end_min + 8)));
@@ -69,7 +57,7 @@ export function LaterBench({ plan, bench, prepared, units, setBench }: BenchProp
                   fill={colour('ink')}
                   style={{ fontSize: 14, fontWeight: 700 }}
                 >
-                  {additions[thing.what]}
+                  {nameOf(thing.what)}
                 </text>
                 <text
                   x={left - 12}
@@ -124,11 +112,11 @@ export function LaterBench({ plan, bench, prepared, units, setBench }: BenchProp
             pt={2}
           >
             <Text fontWeight={700} minW="9rem">
-              {additions[thing.what]}
+              {nameOf(thing.what)}
             </Text>
             <Box width="120px">
               <NumberField
-                label={`How much ${additions[thing.what]}`}
+                label={`How much ${nameOf(thing.what)}`}
                 hideLabel
                 value={thing.g}
                 unit={units === 'us' ? 'oz' : 'g'}
@@ -146,37 +134,25 @@ export function LaterBench({ plan, bench, prepared, units, setBench }: BenchProp
             </Text>
             <Button
               weight="quiet"
-              aria-label={`Leave ${additions[thing.what]} out`}
+              aria-label={`Leave ${nameOf(thing.what)} out`}
               onClick={() => setBench('later', { later: later.filter((_, i) => i !== at) })}
             >
-              out
+              take out
             </Button>
           </Flex>
         );
       })}
       <Box maxW="260px">
         <SelectField
-          label="Goes in later"
+          label="Put in later"
           value=""
-          onChange={(what) =>
-            what &&
-            setBench('later', {
-              later: [
-                ...later,
-                { what: what as Schemas['Addition'], g: FIRST_G_A_HEAD * (plan.people ?? 4) },
-              ],
-            })
-          }
-        >
-          <option value="">potatoes, dumplings …</option>
-          {Object.entries(additions)
-            .filter(([what]) => !later.some((thing) => thing.what === what))
-            .map(([what, name]) => (
-              <option key={what} value={what}>
-                {name}
-              </option>
-            ))}
-        </SelectField>
+          first="potatoes, dumplings …"
+          options={free.map((offer) => ({ value: offer.what, label: offer.name }))}
+          onChange={(what) => {
+            const offer = free.find((found) => found.what === what);
+            if (offer) setBench('later', { later: [...later, { what: offer.what, g: offer.g }] });
+          }}
+        />
       </Box>
       {prepared.take_out.length > 0 && (
         <Box as="section" aria-label="Comes out again" borderTopWidth="2px" borderColor="rim" pt={3}>
@@ -193,8 +169,8 @@ export function LaterBench({ plan, bench, prepared, units, setBench }: BenchProp
         </Box>
       )}
       <Text fontSize="small" color="soft">
-        Outlined: on the way to done. Solid: done, until it is mush. Weighed as it goes in; for{' '}
-        {plan.people ?? 4} about {format('small_mass', FIRST_G_A_HEAD * (plan.people ?? 4), units)} of each.
+        Outlined: on the way to done. Solid: done, until it is mush. Weighed as it goes in; for {dish.people}{' '}
+        about {format('small_mass', offers.later[0]?.g ?? 0, units)} of each.
       </Text>
     </Stack>
   );

@@ -1,11 +1,11 @@
 import { Box, Flex, Heading, Stack, Text, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
-import type { Schemas } from '../../api/client';
+import { useMutation } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { api, type Schemas } from '../../api/client';
 import { format, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
-import { NumberField } from '../../ui/fields';
+import { NumberField } from '../../ui/NumberField';
 import type { BenchProps, Plan } from './bench';
-import { forPeople } from './scale';
 import { Steps } from './SearBench';
 
 const shelves: Record<Schemas['Shelf'], string> = {
@@ -30,27 +30,39 @@ function amount(item: Schemas['ShoppingItem'], units: Units): string {
 }
 
 /** Everything that has to be there, by where it is bought, and the whole order of work; made to be printed. */
-export function ListBench({ plan, prepared, units, setPlan }: BenchProps) {
-  const people = plan.people ?? 4;
+export function ListBench({ plan, prepared, units, setPlan }: BenchProps & { plan: Plan }) {
   // Every figure typed is reckoned from the dish as it was before: one that is passed over leaves no rounding behind.
-  const [from, setFrom] = useState<{ plan: Plan; massKg: number }>();
+  const from = useRef<Plan>(undefined);
+  const grow = useMutation({
+    // One after another: the last figure typed is the one that holds.
+    scope: { id: 'people' },
+    mutationFn: ({ people, base }: { people: number; base: Plan }) => api.forPeople(people, base),
+    onSuccess: (grown) => setPlan('people', () => grown),
+  });
+  const [wanted, setWanted] = useState<number>();
   const groups = Object.entries(shelves)
     .map(([shelf, name]) => ({ name, items: prepared.shopping.filter((item) => item.shelf === shelf) }))
     .filter((group) => group.items.length > 0);
   return (
     <Stack gap={5}>
       <Flex gap={4} align="flex-end" wrap="wrap" className="no-print">
-        <Box width="112px" onBlur={() => setFrom(undefined)}>
+        <Box
+          width="112px"
+          onBlur={() => {
+            from.current = undefined;
+            setWanted(undefined);
+          }}
+        >
           <NumberField
             label="For how many"
-            value={people}
+            value={wanted ?? prepared.dish.people}
             unit=""
-            step={1}
+            error={grow.error?.message}
             onChange={(next) => {
-              if (!next || next < 1) return;
-              const base = from ?? { plan, massKg: prepared.trimmed.raw_kg };
-              setFrom(base);
-              setPlan('people', () => forPeople(base.plan, Math.round(Math.min(200, next)), base.massKg));
+              setWanted(next);
+              if (next === undefined) return;
+              from.current ??= plan;
+              grow.mutate({ people: Math.round(next), base: from.current });
             }}
           />
         </Box>

@@ -1,24 +1,17 @@
 import { Box, Flex, Stack, Text } from '@chakra-ui/react';
-import { memo, useCallback, useMemo } from 'react';
-import type { Kitchen, Schemas } from '../../api/client';
+import { useCallback } from 'react';
+import type { Schemas } from '../../api/client';
 import { PotWithMeat } from '../../drawings/PotWithMeat';
 import { span } from '../../format/time';
 import { editable, format, type Units } from '../../format/units';
 import { Choice } from '../../ui/Choice';
-import { NumberField, SelectField } from '../../ui/fields';
+import { NumberField } from '../../ui/NumberField';
+import { Offers } from '../../ui/Offers';
 import { Pairs } from '../../ui/Pairs';
-import { without, type BenchProps } from './bench';
+import { SelectField } from '../../ui/SelectField';
+import { materials } from '../kitchen/words';
+import { without, type BenchProps, type Plan } from './bench';
 import { Ingredients } from './Ingredients';
-
-const nothing: Schemas['Ingredient'][] = [];
-
-const levels = [
-  { value: 'own', label: 'own juice' },
-  { value: 'third', label: 'a third' },
-  { value: 'three_quarters', label: 'three quarters' },
-  { value: 'covered', label: 'covered' },
-  { value: 'soup', label: 'soup' },
-] as const;
 
 const lids = [
   { value: 'tight', label: 'tight' },
@@ -28,38 +21,25 @@ const lids = [
   { value: 'none', label: 'off' },
 ] as const;
 
-/** The name of the level that the liquid stands at, if it has one. */
-function levelOf(pot: Schemas['PotAnswer']) {
-  const share = pot.level_mm / pot.meat_mm;
-  const named = { own: 0, third: 1 / 3, three_quarters: 0.75, covered: 1, soup: 1.5 };
-  return levels.find(({ value }) => Math.abs(named[value] - share) < 0.03)?.value;
-}
-
 /** This pot cut open: the line to drag, the dipstick, what is poured, and what leaves. */
 export function PotBench({
   plan,
-  bench,
   prepared,
   units,
+  choose,
   setBench,
   setPlan,
   setForecast,
-  kitchen,
   larder,
-}: BenchProps & { kitchen: Kitchen; larder: Schemas['OnTheShelf'][] }) {
-  const { pot, balance, trimmed } = prepared;
+}: BenchProps & { plan: Plan; larder: Schemas['OnTheShelf'][] }) {
+  const { pot, balance, trimmed, dish, offers } = prepared;
+  const { bench, vessel } = dish;
   const putIn = useCallback(
     (ingredients: Schemas['Ingredient'][]) => setBench('ingredients', { ingredients }),
     [setBench],
   );
-  // The swaps change only with what is put in: the list need not be drawn anew for a line that moves.
-  const swapsText = JSON.stringify(balance?.swaps ?? []);
-  const swaps = useMemo(() => JSON.parse(swapsText) as Schemas['Swap'][], [swapsText]);
   if (!pot)
     return <Text maxW="40rem">This way needs no liquid: what runs from the meat is kept for the sauce.</Text>;
-  const vessel = plan.forecast.vessel ?? kitchen.pot;
-  const setVessel = (changed: Partial<Schemas['Vessel']>) =>
-    setForecast('vessel', { vessel: without({ ...vessel, ...changed }) });
   const less = (kg: number) => `−${format('mass', Number(kg.toFixed(2)), units)}`;
   return (
     <Stack gap={4}>
@@ -68,7 +48,7 @@ export function PotBench({
         litres={plan.forecast.liquid_l ?? undefined}
         pieces={trimmed.pieces}
         sizeMm={trimmed.size_mm}
-        fatL={prepared.forecast.fat_l ?? 0}
+        fatMm={pot.fat_mm}
         units={units}
         onLitres={(liquid_l) =>
           setPlan('liquid', (before) => ({
@@ -79,53 +59,45 @@ export function PotBench({
         }
       />
       <Flex gap={4} wrap="wrap" align="flex-end">
-        <Choice
-          label="Up the meat"
-          value={bench.level ?? levelOf(pot)}
-          options={levels}
-          onChange={(level) =>
-            setPlan('level', (before) => ({
-              ...before,
-              forecast: without({ ...before.forecast, liquid_l: undefined }),
-              prepare: { ...before.prepare, level },
-            }))
-          }
-        />
-        {plan.forecast.method !== 'pressure' && (
-          <Choice label="Lid" value={pot.lid} options={lids} onChange={(lid) => setVessel({ lid })} />
+        <Offers label="Up the meat" offers={offers.level} onChoose={(offer) => choose('level', offer)} />
+        {pot.pressure_mm == null && (
+          <Choice
+            label="Lid"
+            value={pot.lid}
+            options={lids}
+            onChange={(lid) => setForecast('lid', { vessel: without({ ...plan.forecast.vessel, lid }) })}
+          />
         )}
         <Box width="168px">
           <SelectField
             label="The rest of it is"
-            value={bench.base ?? 'unsalted_stock'}
-            onChange={(base) => setBench('base', { base: base as Schemas['Larder'] })}
-          >
-            {larder
+            value={bench.base}
+            options={larder
               .filter((found) => found.liquid)
-              .map((found) => (
-                <option key={found.what} value={found.what}>
-                  {found.name}
-                </option>
-              ))}
-          </SelectField>
+              .map((found) => ({ value: found.what, label: found.name }))}
+            onChange={(base) => setBench('base', { base })}
+          />
         </Box>
       </Flex>
       <Ingredients
-        ingredients={bench.ingredients ?? nothing}
+        ingredients={plan.prepare?.ingredients ?? none}
         larder={larder}
-        swaps={swaps}
+        swaps={balance?.swaps ?? []}
         units={units}
         onChange={putIn}
       />
-      <VesselFields {...{ vessel, units, setForecast }} heightMm={pot.height_mm} />
+      <VesselFields {...{ vessel, offers, units, choose, setForecast }} />
       <Flex gap={7} wrap="wrap" align="flex-start">
         <Box flex="1 1 260px">
           <Pairs
             pairs={[
-              ...pot.poured.map((thing): [string, string] => [
-                larder.find((found) => found.what === thing.what)?.name ?? thing.what,
-                format('volume', Number(thing.l.toFixed(2)), units),
-              ]),
+              ...pot.poured.map(
+                (thing) =>
+                  [
+                    larder.find((found) => found.what === thing.what)?.name ?? thing.what,
+                    format('volume', Number(thing.l.toFixed(2)), units),
+                  ] as const,
+              ),
               [
                 `leaves as steam in ${span(pot.hours * 60)}`,
                 format('volume', Number(pot.loss_l.toFixed(2)), units),
@@ -152,25 +124,9 @@ export function PotBench({
               ['on the scale, by half', less(pot.marks_kg_less.half)],
               ['on the scale, stop for salt', less(pot.marks_kg_less.stop)],
               ['on the scale, about to catch', less(pot.marks_kg_less.catch)],
-              ...(balance
-                ? ([
-                    ['sugar in it', format('small_mass', balance.sugar_g, units)],
-                    [
-                      'alcohol left',
-                      balance.alcohol_g > 1
-                        ? `${format('small_mass', balance.alcohol_g * balance.alcohol_left, units)}, ${Math.round(balance.alcohol_left * 100)} in 100`
-                        : 'none went in',
-                    ],
-                    [
-                      'carries',
-                      balance.allergens.length > 0
-                        ? balance.allergens
-                            .map((found) => `${found.allergen} (${found.from.join(', ')})`)
-                            .join('; ')
-                        : 'no usual allergen',
-                    ],
-                  ] as [string, string][])
-                : []),
+              ['sugar in it', balance ? format('small_mass', balance.sugar_g, units) : undefined],
+              ['alcohol left', balance ? alcoholLeft(balance, units) : undefined],
+              ['carries', balance ? carried(balance) : undefined],
             ]}
           />
           <Text fontSize="small" color="soft" mt={2}>
@@ -188,74 +144,72 @@ export function PotBench({
   );
 }
 
-/** The vessel itself: round or a tin, its sides, what it is made of. */
-const VesselFields = memo(function VesselFields({
+const alcoholLeft = (balance: Schemas['Balance'], units: Units) =>
+  balance.alcohol_g > 1
+    ? `${format('small_mass', balance.alcohol_g * balance.alcohol_left, units)}, ${Math.round(balance.alcohol_left * 100)} in 100`
+    : 'none went in';
+
+const carried = (balance: Schemas['Balance']) =>
+  balance.allergens.length > 0
+    ? balance.allergens.map((found) => `${found.allergen} (${found.from.join(', ')})`).join('; ')
+    : 'no usual allergen';
+
+/** One and the same, so that nothing is drawn anew for it. */
+const none: Schemas['Ingredient'][] = [];
+
+/** The vessel itself: one of the kitchen's, or measured here. */
+function VesselFields({
   vessel,
+  offers,
   units,
+  choose,
   setForecast,
-  heightMm,
 }: {
-  vessel: Schemas['Vessel'];
-  units: Units;
-  setForecast: BenchProps['setForecast'];
-  heightMm: number;
-}) {
+  vessel: Schemas['ResolvedVessel'];
+  offers: Schemas['Offers'];
+} & Pick<BenchProps, 'units' | 'choose' | 'setForecast'>) {
   const length = editable.length[units];
-  const round = vessel.width_cm == null;
-  const setVessel = (changed: Partial<Schemas['Vessel']>) =>
-    setForecast('vessel', { vessel: without({ ...vessel, ...changed }) });
-  return (
-    <Flex gap={4} wrap="wrap" align="flex-end">
-      <Choice
-        label="Vessel"
-        value={round ? 'round' : 'tin'}
-        options={[
-          { value: 'round', label: 'round' },
-          { value: 'tin', label: 'tin or dish' },
-        ]}
-        onChange={(shape) =>
-          setForecast('vessel', {
-            vessel: without(
-              shape === 'round'
-                ? { ...vessel, width_cm: undefined, length_cm: undefined, diameter_cm: 26 }
-                : { ...vessel, diameter_cm: undefined, width_cm: 25, length_cm: 35, height_cm: 8 },
-            ),
-          })
-        }
-      />
-      {(round ? (['diameter_cm'] as const) : (['width_cm', 'length_cm'] as const)).map((side) => (
-        <Box width="104px" key={side}>
-          <NumberField
-            label={side === 'diameter_cm' ? 'Across' : side === 'width_cm' ? 'Wide' : 'Long'}
-            value={vessel[side] ?? 26}
-            unit={length.unit}
-            factor={length.factor}
-            step={length.step}
-            onChange={(value) => value !== undefined && setVessel({ [side]: value })}
-          />
-        </Box>
-      ))}
-      <Box width="104px">
+  const set = (changed: Partial<Schemas['Vessel']>) =>
+    setForecast('vessel', {
+      vessel: without({
+        diameter_cm: vessel.diameter_cm ?? undefined,
+        width_cm: vessel.width_cm ?? undefined,
+        length_cm: vessel.length_cm ?? undefined,
+        height_cm: vessel.height_cm,
+        material: vessel.material,
+        lid: vessel.lid,
+        ...changed,
+      }),
+    });
+  const side = (label: string, name: 'diameter_cm' | 'width_cm' | 'length_cm' | 'height_cm') =>
+    vessel[name] == null ? null : (
+      <Box width="120px">
         <NumberField
-          label="High inside"
-          value={vessel.height_cm ?? heightMm / 10}
+          label={label}
+          value={vessel[name]}
           unit={length.unit}
           factor={length.factor}
           step={length.step}
-          onChange={(height_cm) => height_cm !== undefined && setVessel({ height_cm })}
+          onChange={(value) => value !== undefined && set({ [name]: value })}
         />
       </Box>
-      <Box width="128px">
+    );
+  return (
+    <Flex gap={4} wrap="wrap" align="flex-end">
+      <Offers label="Which pot" offers={offers.pot} onChoose={(offer) => choose('pot', offer)} />
+      <Offers label="Or one of its own" offers={offers.shape} onChoose={(offer) => choose('shape', offer)} />
+      {side('Across', 'diameter_cm')}
+      {side('Wide', 'width_cm')}
+      {side('Long', 'length_cm')}
+      {side('High inside', 'height_cm')}
+      <Box width="140px">
         <SelectField
           label="Made of"
-          value={vessel.material ?? 'iron'}
-          onChange={(material) => setVessel({ material: material as Schemas['Material'] })}
-        >
-          {['iron', 'steel', 'aluminium', 'ceramic', 'glass'].map((of) => (
-            <option key={of}>{of}</option>
-          ))}
-        </SelectField>
+          value={vessel.material}
+          options={materials}
+          onChange={(material) => set({ material })}
+        />
       </Box>
     </Flex>
   );
-});
+}

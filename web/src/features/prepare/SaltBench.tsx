@@ -2,22 +2,19 @@ import { Box, Flex, Stack, Text } from '@chakra-ui/react';
 import { SaltDepth } from '../../drawings/SaltDepth';
 import { editable, format } from '../../format/units';
 import { Choice } from '../../ui/Choice';
-import { NumberField, Slider } from '../../ui/fields';
+import { NumberField } from '../../ui/NumberField';
+import { Offers } from '../../ui/Offers';
 import { Pairs } from '../../ui/Pairs';
+import { Slider } from '../../ui/Slider';
 import type { BenchProps } from './bench';
-import { choose } from './schools';
 import { Schools } from './Schools';
 
-const LOW_SALT_PCT = 0.7;
-const USUAL_PCT = 1.25;
-
 /** Salt by mass, how deep it gets, brine and soak, and every gram that ends in the sauce. */
-export function SaltBench({ plan, bench, prepared, units, setBench }: BenchProps) {
-  const { salt, seasoning } = prepared;
-  const corned = plan.forecast.cut === 'corned_brisket';
+export function SaltBench({ prepared, units, choose, setBench }: BenchProps) {
+  const { salt, seasoning, offers } = prepared;
+  const { bench } = prepared.dish;
+  const { brine, soak, marinade } = bench;
   const volume = editable.volume[units];
-  const pct = bench.salt_pct ?? USUAL_PCT;
-  const how = bench.brine ? 'brine' : 'dry';
   const strength = salt.liquid_g_per_kg;
   return (
     <Stack gap={4}>
@@ -27,28 +24,32 @@ export function SaltBench({ plan, bench, prepared, units, setBench }: BenchProps
         </Box>
         <Box flex="1 1 280px">
           <Pairs
-            pairs={(
+            pairs={[
               [
-                [
-                  bench.brine ? 'salt for the brine' : 'weigh out',
-                  `${format('small_mass', salt.g, units)}, ${salt.tsp.toFixed(1)} level teaspoons`,
-                ],
-                salt.brine && [
-                  'the brine',
-                  `${salt.brine.strength_pct.toFixed(1)} %, ${Math.round(salt.brine.evened * 100)} in 100 of the way to one strength`,
-                ],
-                salt.soak_leaves != null && [
-                  'the soak leaves',
-                  `${Math.round(salt.soak_leaves * 100)} in 100 of the cure`,
-                ],
-                ...salt.sources.map((source): [string, string] => [
-                  source.name,
-                  `${format('small_mass', source.g, units)} of salt`,
-                ]),
-                strength != null && ['the liquid when it is done', format('strength', strength, units)],
-                seasoning != null && ['the meat then', format('strength', seasoning.meat_g_per_kg, units)],
-              ] as ([string, string] | null | false)[]
-            ).filter((pair) => !!pair)}
+                brine ? 'salt for the brine' : 'weigh out',
+                `${format('small_mass', salt.g, units)}, ${salt.tsp.toFixed(1)} level teaspoons`,
+              ],
+              [
+                'the brine',
+                salt.brine
+                  ? `${salt.brine.strength_pct.toFixed(1)} %, ${Math.round(salt.brine.evened * 100)} in 100 of the way to one strength`
+                  : undefined,
+              ],
+              [
+                'the soak leaves',
+                salt.soak_leaves == null
+                  ? undefined
+                  : `${Math.round(salt.soak_leaves * 100)} in 100 of the cure`,
+              ],
+              ...salt.sources.map(
+                (source) => [source.name, `${format('small_mass', source.g, units)} of salt`] as const,
+              ),
+              [
+                'the liquid when it is done',
+                strength == null ? undefined : format('strength', strength, units),
+              ],
+              ['the meat then', seasoning ? format('strength', seasoning.meat_g_per_kg, units) : undefined],
+            ]}
           />
           {seasoning != null && <Text marginTop={2}>{seasoning.text}</Text>}
           {seasoning?.ask != null && (
@@ -62,35 +63,35 @@ export function SaltBench({ plan, bench, prepared, units, setBench }: BenchProps
         <Box width="240px">
           <Slider
             label="Salt, of the trimmed meat"
-            value={pct}
+            value={bench.salt_pct}
             min={0}
             max={2.5}
             step={0.05}
             onChange={(salt_pct) => setBench('salt', { salt_pct })}
-            said={`${pct.toFixed(2)} %`}
+            said={`${bench.salt_pct.toFixed(2)} %`}
           />
         </Box>
-        {bench.brine ? (
+        {brine ? (
           <>
             <Box width="104px">
               <NumberField
                 label="Water"
-                value={bench.brine.water_l}
+                value={brine.water_l}
                 unit={volume.unit}
                 factor={volume.factor}
                 step={volume.step}
-                onChange={(water_l) => water_l && setBench('brine', { brine: { ...bench.brine!, water_l } })}
+                onChange={(water_l) => water_l && setBench('brine', { brine: { water_l } })}
               />
             </Box>
             <Box width="240px">
               <Slider
                 label="Hours in it"
-                value={bench.brine.hours}
+                value={brine.hours}
                 min={1}
                 max={96}
                 step={1}
-                onChange={(hours) => setBench('brine hours', { brine: { ...bench.brine!, hours } })}
-                said={`${bench.brine.hours} h`}
+                onChange={(hours) => setBench('brine hours', { brine: { hours } })}
+                said={`${brine.hours} h`}
               />
             </Box>
           </>
@@ -98,12 +99,12 @@ export function SaltBench({ plan, bench, prepared, units, setBench }: BenchProps
           <Box width="240px">
             <Slider
               label="Hours ahead"
-              value={bench.salt_h ?? 12}
+              value={bench.salt_h}
               min={0}
               max={72}
               step={1}
               onChange={(salt_h) => setBench('salt hours', { salt_h })}
-              said={bench.salt_h === 0 ? 'at the pan' : `${bench.salt_h ?? 12} h`}
+              said={bench.salt_h === 0 ? 'at the pan' : `${bench.salt_h} h`}
             />
           </Box>
         )}
@@ -111,7 +112,7 @@ export function SaltBench({ plan, bench, prepared, units, setBench }: BenchProps
       <Flex gap={4} wrap="wrap" align="flex-end">
         <Choice
           label="The salt"
-          value={bench.crystal ?? 'fine'}
+          value={bench.crystal}
           options={[
             { value: 'fine', label: 'fine' },
             { value: 'coarse', label: 'coarse' },
@@ -119,86 +120,54 @@ export function SaltBench({ plan, bench, prepared, units, setBench }: BenchProps
           ]}
           onChange={(crystal) => setBench('crystal', { crystal })}
         />
-        <Choice
-          label="How"
-          value={how}
-          options={[
-            { value: 'dry', label: 'rubbed on' },
-            { value: 'brine', label: 'brine' },
-          ]}
-          onChange={(next) =>
-            setBench('how salted', { brine: next === 'brine' ? { water_l: 2, hours: 24 } : undefined })
-          }
-        />
-        <Choice
+        <Offers label="How" offers={offers.salting} onChoose={(offer) => choose('how salted', offer)} />
+        <Offers
           label="Less salt"
-          value={pct <= LOW_SALT_PCT ? 'low' : 'usual'}
-          options={[
-            { value: 'usual', label: 'as usual' },
-            { value: 'low', label: 'low' },
-          ]}
-          onChange={(next) => setBench('less salt', { salt_pct: next === 'low' ? LOW_SALT_PCT : USUAL_PCT })}
+          offers={offers.less_salt}
+          onChoose={(offer) => choose('less salt', offer)}
         />
-        {corned && (
-          <Choice
-            label="Soak the cure out"
-            value={bench.soak ? 'yes' : 'no'}
-            options={[
-              { value: 'no', label: 'no' },
-              { value: 'yes', label: 'in fresh water' },
-            ]}
-            onChange={(next) =>
-              setBench('soak', {
-                soak: next === 'yes' ? { changes: 3, water_l: 3, hours_each: 4 } : undefined,
-              })
-            }
-          />
-        )}
-        {bench.soak && (
+        <Offers label="Soak the cure out" offers={offers.soak} onChoose={(offer) => choose('soak', offer)} />
+        {soak && (
           <Box width="92px">
             <NumberField
               label="Waters"
-              value={bench.soak.changes}
+              value={soak.changes}
               unit=""
-              step={1}
               onChange={(changes) =>
-                changes && setBench('waters', { soak: { ...bench.soak!, changes: Math.round(changes) } })
+                changes && setBench('waters', { soak: { changes: Math.round(changes) } })
               }
             />
           </Box>
         )}
       </Flex>
-      {bench.marinade && (
+      {marinade && (
         <Flex gap={4} wrap="wrap" align="flex-end">
           <Box width="240px">
             <Slider
               label="Hours in the marinade"
-              value={bench.marinade.hours}
+              value={marinade.hours}
               min={1}
               max={72}
               step={1}
-              onChange={(hours) => setBench('marinade hours', { marinade: { ...bench.marinade!, hours } })}
-              said={`${bench.marinade.hours} h`}
+              onChange={(hours) => setBench('marinade hours', { marinade: { hours } })}
+              said={`${marinade.hours} h`}
             />
           </Box>
           <Choice
             label="Afterwards"
-            value={bench.marinade.kept ? 'kept' : 'away'}
+            value={marinade.kept ? 'kept' : 'away'}
             options={[
               { value: 'kept', label: 'into the pot, boiled' },
               { value: 'away', label: 'poured away' },
             ]}
-            onChange={(next) =>
-              setBench('marinade kept', { marinade: { ...bench.marinade!, kept: next === 'kept' } })
-            }
+            onChange={(next) => setBench('marinade kept', { marinade: { kept: next === 'kept' } })}
           />
         </Flex>
       )}
       <Schools
         all={prepared.schools}
         ids={['marinade', 'temper', 'rinse', 'clear', 'day_before']}
-
-        onChoose={(school, option) => setBench(school, choose(school, option))}
+        onChoose={choose}
       />
       <Text fontSize="small" color="soft">
         Depth as 2√(D·t), with D between 2 and 5 · 10⁻¹⁰ m²/s in the cold.

@@ -1,39 +1,42 @@
-import { Box, Flex, Stack, Text, chakra } from '@chakra-ui/react';
+import { Box, Flex, RadioGroup, Stack, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
 
+type Choose = (key: string, option: { change: unknown }) => void;
+
 /** A question on which cooks disagree: what each answer does here, the usual one and its reason. */
-export function School({
-  school,
-  onChoose,
-}: {
-  school: Schemas['School'];
-  onChoose: (option: string) => void;
-}) {
+function School({ school, onChoose }: { school: Schemas['School']; onChoose: Choose }) {
   return (
     <Box as="section" aria-label={school.question} borderTopWidth="1px" borderColor="line" pt={3}>
-      <Text fontWeight={700}>{school.question}</Text>
-      <Flex gap={2} wrap="wrap" mt={2} role="radiogroup" aria-label={school.question}>
-        {school.options.map((option) => {
-          const chosen = option.id === school.chosen;
-          return (
-            <chakra.button
+      <RadioGroup.Root
+        value={school.chosen}
+        onValueChange={({ value }) => {
+          const option = school.options.find((found) => found.id === value);
+          if (option) onChoose(school.id, option);
+        }}
+        display="block"
+      >
+        <RadioGroup.Label fontWeight={700} fontSize="text" color="ink">
+          {school.question}
+        </RadioGroup.Label>
+        <Flex gap={2} wrap="wrap" mt={2}>
+          {school.options.map((option) => (
+            <RadioGroup.Item
               key={option.id}
-              role="radio"
-              aria-checked={chosen}
-              onClick={() => onChoose(option.id)}
+              value={option.id}
+              display="block"
               flex="1 1 168px"
               maxW="320px"
-              textAlign="left"
-              px={3}
               py={2}
-              minHeight="44px"
-              cursor="pointer"
-              borderWidth="2px"
-              borderRadius="10px"
-              borderColor={chosen ? 'rim' : 'line'}
               bg="panel"
-              boxShadow={chosen ? 'inset 6px 0 0 var(--chakra-colors-rim)' : undefined}
+              color="ink"
+              _checked={{
+                bg: 'panel',
+                color: 'ink',
+                borderColor: 'rim',
+                boxShadow: 'inset 6px 0 0 var(--chakra-colors-rim)',
+              }}
             >
+              <RadioGroup.ItemHiddenInput />
               <Text fontWeight={700} lineHeight={1.25}>
                 {option.words}
                 {option.id === school.usual && (
@@ -42,13 +45,13 @@ export function School({
                   </Text>
                 )}
               </Text>
-              <Text fontSize="small" color="soft" lineHeight={1.3}>
+              <Text fontSize="small" fontWeight={400} color="soft" lineHeight={1.3}>
                 {option.effect}
               </Text>
-            </chakra.button>
-          );
-        })}
-      </Flex>
+            </RadioGroup.Item>
+          ))}
+        </Flex>
+      </RadioGroup.Root>
       <Text fontSize="small" color="soft" mt={2}>
         {school.reason}
       </Text>
@@ -64,14 +67,14 @@ export function Schools({
 }: {
   all: Schemas['School'][];
   ids: string[];
-  onChoose: (school: string, option: string) => void;
+  onChoose: Choose;
 }) {
   return (
     <Stack gap={4}>
       {ids
         .flatMap((id) => all.find((school) => school.id === id) ?? [])
         .map((school) => (
-          <School key={school.id} school={school} onChoose={(option) => onChoose(school.id, option)} />
+          <School key={school.id} school={school} onChoose={onChoose} />
         ))}
     </Stack>
   );

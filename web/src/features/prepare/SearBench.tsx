@@ -1,68 +1,38 @@
 import { Box, Flex, Stack, Text } from '@chakra-ui/react';
-import type { Kitchen, Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
 import { PanFromAbove } from '../../drawings/PanFromAbove';
 import { editable, format } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { NumberField, SelectField } from '../../ui/fields';
+import { NumberField } from '../../ui/NumberField';
+import { Offers } from '../../ui/Offers';
 import { Pairs } from '../../ui/Pairs';
+import { SelectField } from '../../ui/SelectField';
+import { hobs, panMaterials } from '../kitchen/words';
 import type { BenchProps } from './bench';
-import { choose } from './schools';
 import { Schools } from './Schools';
 
 const about = (minutes: number) => `${minutes < 10 ? Number(minutes.toFixed(1)) : Math.round(minutes)} min`;
 
-/** Batches as a cook would say them. */
-const inBatches = (sizes: number[]) =>
-  sizes.every((size) => size === sizes[0])
-    ? `${sizes.length} batches of ${sizes[0]}`
-    : `batches of ${sizes.length > 4 ? `${sizes[0]}, the last ${sizes.at(-1)}` : sizes.join(', ')}`;
-
 /** The pan from above: batches, its heat, and what crowding does. */
-export function SearBench({
-  plan,
-  bench,
-  prepared,
-  units,
-  setBench,
-  kitchen,
-}: BenchProps & { kitchen: Kitchen }) {
-  const { sear } = prepared;
-  const pressure = plan.forecast.method === 'pressure';
+export function SearBench({ prepared, units, choose, setBench }: BenchProps) {
+  const { sear, dish, offers } = prepared;
+  const { bench } = dish;
   const length = editable.length[units];
-  const sizes = Array.from({ length: sear.batches }, (_, i) =>
-    Math.min(sear.per_batch, prepared.trimmed.pieces - i * sear.per_batch),
-  );
-  const even = Math.ceil(prepared.trimmed.pieces / Math.max(1, sear.batches));
-  const batch = (more: number) =>
-    setBench('batch', {
-      per_batch: Math.min(prepared.trimmed.pieces, Math.max(1, sear.per_batch + more)),
-    });
   return (
     <Stack gap={4}>
       {sear.batches > 0 ? (
         <>
           <PanFromAbove sear={sear} pieces={prepared.trimmed.pieces} units={units} />
           <Flex gap={3} wrap="wrap" align="center">
-            <Button onClick={() => batch(-sear.pans)} aria-label="Lay fewer in a batch">
-              fewer
-            </Button>
             <Text fontWeight={700} fontSize="lead" fontVariantNumeric="tabular-nums" minW="13ch">
-              {sear.batches === 1 ? 'all at once' : inBatches(sizes)}
+              {sear.words}
             </Text>
-            <Button onClick={() => batch(sear.pans)} aria-label="Lay more in a batch">
-              more
-            </Button>
-            {sear.batches > 1 && sizes.at(-1) !== even && (
-              <Button weight="quiet" onClick={() => setBench('batch', { per_batch: even })}>
-                evenly: {even} in each
+            {offers.batches.map((offer) => (
+              <Button key={offer.id} onClick={() => choose('batch', offer)}>
+                {offer.words}
               </Button>
-            )}
-            {bench.per_batch != null && (
-              <Button weight="quiet" onClick={() => setBench('batch', { per_batch: undefined })}>
-                as many as brown: {sear.most}
-              </Button>
-            )}
+            ))}
           </Flex>
         </>
       ) : (
@@ -73,62 +43,45 @@ export function SearBench({
         </Text>
       )}
       <Flex gap={4} wrap="wrap" align="flex-end">
-        <Choice
-          label="In"
-          value={bench.sear_in ?? 'pan'}
-          options={[
-            { value: 'pan', label: 'one pan' },
-            { value: 'two_pans', label: 'two pans' },
-            { value: 'pot_and_lid', label: 'pot and its iron lid' },
-            { value: 'lid', label: 'an iron lid over the fire' },
-            { value: 'pot', label: pressure ? 'the pot’s own insert' : 'the pot' },
-          ]}
-          onChange={(sear_in) => setBench('sear in', { sear_in, per_batch: undefined })}
-        />
-        <Box width="104px">
+        <Offers label="In" offers={offers.sear_in} onChoose={(offer) => choose('sear in', offer)} />
+        <Offers label="Which pan" offers={offers.pan} onChoose={(offer) => choose('pan', offer)} />
+        <Offers label="Which burner" offers={offers.burner} onChoose={(offer) => choose('burner', offer)} />
+      </Flex>
+      <Flex gap={4} wrap="wrap" align="flex-end">
+        <Box width="120px">
           <NumberField
             label="Pan across"
-            value={bench.pan?.diameter_cm ?? kitchen.pan_cm}
+            value={dish.pan.diameter_cm}
             unit={length.unit}
             factor={length.factor}
             step={length.step}
-            onChange={(diameter_cm) =>
-              setBench('pan', { pan: { ...bench.pan, diameter_cm: diameter_cm ?? undefined } })
-            }
+            onChange={(diameter_cm) => setBench('pan', { pan: { diameter_cm } })}
           />
         </Box>
-        <Box width="128px">
+        <Box width="140px">
           <SelectField
             label="Made of"
-            value={bench.pan?.material ?? kitchen.pan_material}
-            onChange={(material) =>
-              setBench('pan of', { pan: { ...bench.pan, material: material as Schemas['Material'] } })
-            }
-          >
-            {['iron', 'steel', 'aluminium', 'ceramic'].map((of) => (
-              <option key={of}>{of}</option>
-            ))}
-          </SelectField>
-        </Box>
-        <Box width="112px">
-          <NumberField
-            label="Burner"
-            value={bench.hob?.watts ?? kitchen.hob_w}
-            unit="W"
-            step={100}
-            onChange={(watts) => setBench('burner', { hob: { ...bench.hob, watts: watts ?? undefined } })}
+            value={dish.pan.material}
+            options={panMaterials}
+            onChange={(material) => setBench('pan of', { pan: { material } })}
           />
         </Box>
-        <Box width="128px">
+        <Box width="140px">
+          <NumberField
+            label="Burner"
+            value={dish.burner.watts}
+            unit="W"
+            step={100}
+            onChange={(watts) => setBench('burner', { hob: { watts } })}
+          />
+        </Box>
+        <Box width="140px">
           <SelectField
             label="Hob"
-            value={bench.hob?.kind ?? kitchen.hob_kind}
-            onChange={(kind) => setBench('hob', { hob: { ...bench.hob, kind: kind as Schemas['HobKind'] } })}
-          >
-            {['gas', 'ceramic', 'induction'].map((of) => (
-              <option key={of}>{of}</option>
-            ))}
-          </SelectField>
+            value={dish.burner.kind}
+            options={hobs}
+            onChange={(kind) => setBench('hob', { hob: { kind } })}
+          />
         </Box>
       </Flex>
       {sear.batches > 0 && (
@@ -160,29 +113,24 @@ export function SearBench({
               ['it gets hot in', about(sear.heat_pan_min)],
               ['first side', about(sear.side_min)],
               ['comes back between batches in', about(sear.recovery_min)],
-              ...sear.batch_start_c.map((celsius, i): [string, string] => [
-                `pan as batch ${i + 1} goes in`,
-                format('temperature', celsius, units),
-              ]),
+              ...sear.batch_start_c.map(
+                (celsius, i) =>
+                  [`pan as batch ${i + 1} goes in`, format('temperature', celsius, units)] as const,
+              ),
               ['coolest', format('temperature', sear.pan_low_c ?? 0, units)],
-              ...(sear.stews
-                ? [
-                    [
-                      'left to boil itself dry, brown after',
-                      sear.wait_to_brown_min == null ? 'never' : about(sear.wait_to_brown_min),
-                    ] as [string, string],
-                  ]
-                : []),
+              [
+                'left to boil itself dry, brown after',
+                !sear.stews
+                  ? undefined
+                  : sear.wait_to_brown_min == null
+                    ? 'never'
+                    : about(sear.wait_to_brown_min),
+              ],
             ]}
           />
         </>
       )}
-      <Schools
-        all={prepared.schools}
-        ids={['sear', 'surface', 'flour']}
-
-        onChoose={(school, option) => setBench(school, choose(school, option))}
-      />
+      <Schools all={prepared.schools} ids={['sear', 'surface', 'flour']} onChoose={choose} />
       <Steps prepared={prepared} ids={['heat_pan', 'sear', 'aromatics', 'deglaze', 'pour']} />
     </Stack>
   );

@@ -1,22 +1,30 @@
 import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
-import { useQueryClient } from '@tanstack/react-query';
-import { ApiFault, api, type Kitchen, type Schemas } from '../../api/client';
-import { useCooks, useKitchen, usePlan, useSheet } from '../../api/queries';
+import { Navigate, useNavigate, useParams } from 'react-router';
+import { api, type Kitchen, type Schemas } from '../../api/client';
+import { useCooks, useKitchen, useMeals, usePlan, useSheet } from '../../api/queries';
+import { usePlanDocument } from '../../api/useLive';
 import { DayStrip } from '../../drawings/DayStrip';
-import { about, clockDay, inHundred, instantOf, localText, span } from '../../format/time';
-import { format } from '../../format/units';
+import { about, clockDay, inHundred, instantOf, localText, span, weekdayInFull } from '../../format/time';
+import { format, type Units } from '../../format/units';
 import { useNow } from '../../format/useNow';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
-import { NumberField, TextField } from '../../ui/fields';
-import { ThumbBar } from '../../ui/ThumbBar';
+import { Elsewhere } from '../../ui/Elsewhere';
+import { NumberField } from '../../ui/NumberField';
+import { PageHeading } from '../../ui/PageHeading';
 import { Caution, Fault, Waiting } from '../../ui/states';
-import { whyAddress } from '../why/state';
+import { ThumbBar } from '../../ui/ThumbBar';
+import { WhenField } from '../../ui/WhenField';
 import { takeInHand } from '../shell/inHand';
+import { useUndoCorner } from '../shell/undo';
+import { whyOf } from '../why/address';
+import { Company } from './Company';
+import { Files } from './Files';
 import { Remedies } from './Remedies';
 import { TaskList } from './TaskList';
+import { Things } from './Things';
 
 /** One dish worked back from its bell. */
 export function SheetPlace() {
@@ -32,9 +40,18 @@ export function SheetPlace() {
     if (found) takeInHand({ planId, cookId });
   }, [found, planId, cookId]);
   const failed = [plan, worked, kitchen].find((query) => query.isLoadingError);
-  if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
+  if (failed)
+    return (
+      <>
+        <PageHeading title="Sheet" srOnly />
+        <Fault error={failed.error} retry={() => void failed.refetch()} />
+      </>
+    );
   if (!plan.data || !worked.data || !kitchen.data)
     return <Waiting height="60vh" what="Working back from the bell" />;
+  // What lands together with others is laid out with them.
+  const meal = plan.data.plan.meal;
+  if (meal) return <Navigate to={`/sheet/meal/${encodeURIComponent(meal.id)}`} replace />;
   return <SheetOf stored={plan.data} worked={worked.data} kitchen={kitchen.data} cook={cook} key={planId} />;
 }
 
@@ -50,15 +67,22 @@ function SheetOf({ stored, worked, kitchen, cook }: Of) {
   const { units, zone } = kitchen;
   const now = useNow(30_000);
   const [chosen, setChosen] = useState<string>();
-  const ready = sheet.ready[0]!;
-  const changer = useChange(stored);
+  const meals = useMeals();
+  const ready = sheet.ready[0];
+  const open = usePlanDocument(stored);
+  const { document } = open;
+  useUndoCorner({
+    undo: open.canUndo ? document.undo : undefined,
+    redo: open.canRedo ? document.redo : undefined,
+    undoes: '',
+  });
   return (
     <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 320px' }} gap={{ base: 5, lg: 7 }}>
       <Stack gap={4} minW={0}>
         <Flex align="baseline" gap={4} wrap="wrap">
-          <Heading as="h1" fontFamily="heading" fontSize={{ base: 'title', md: 'large' }} lineHeight={1.1}>
-            {stored.plan.name}
-          </Heading>
+          <PageHeading title={`Sheet of ${open.value.name}`} fontSize={{ base: 'title', md: 'large' }}>
+            {open.value.name}
+          </PageHeading>
           <Text fontSize="lead" color={sheet.late_min > 0 ? 'caution' : 'ink'} fontWeight={600}>
             {sheet.late_min > 0
               ? `plates ${span(sheet.late_min)} late, at ${clockDay(sheet.serve_at, zone, now)}`
@@ -77,18 +101,18 @@ function SheetOf({ stored, worked, kitchen, cook }: Of) {
         {sheet.late_min > 0 && !cook && (
           <Remedies
             sheet={sheet}
-
             zone={zone}
             now={now}
-            onTake={(plan) => void changer.save(plan)}
+            onTake={(plan) => document.change('remedy', () => plan)}
           />
         )}
         <TaskList tasks={sheet.tasks} zone={zone} chosen={chosen} />
       </Stack>
       <Stack gap={5} className="no-print">
-        <Start planId={stored.id} cook={cook} sheet={sheet} zone={zone} now={now} />
+        <Start planId={stored.id} cook={cook} sheet={sheet} zone={zone} now={now} before={document.flush} />
         <Because
-          why={whyAddress(stored.plan.forecast, stored.plan.name)}
+          why={whyOf('plan', stored.id)}
+          before={document.flush}
           rule={
             <>
               <Text>
@@ -110,76 +134,77 @@ function SheetOf({ stored, worked, kitchen, cook }: Of) {
           }
         >
           <Text>{sheet.why}</Text>
-          <Text>
-            Tender between <strong>{about(ready.p10 ?? sheet.lift_at, zone)}</strong> and{' '}
-            <strong>{about(ready.p90 ?? sheet.lift_at, zone)}</strong>; {inHundred(ready.chance)} in 100 are,
-            when it is lifted at {about(sheet.lift_at, zone)}.
-          </Text>
+          {ready && (
+            <Text>
+              Tender between <strong>{about(ready.p10 ?? sheet.lift_at, zone)}</strong> and{' '}
+              <strong>{about(ready.p90 ?? sheet.lift_at, zone)}</strong>; {inHundred(ready.chance)} in 100
+              are, when it is lifted at {about(sheet.lift_at, zone)}.
+            </Text>
+          )}
           {sheet.cautions.map((caution) => (
             <Caution key={caution.id}>{caution.text}</Caution>
           ))}
         </Because>
-        <Change stored={stored} zone={zone} changer={changer} />
+        <Change open={open} zone={zone} units={units} />
+        <Things sheet={sheet} zone={zone} now={now} />
+        {!cook && (
+          <Company
+            meals={meals.data ?? []}
+            here={{
+              id: stored.id,
+              name: `${weekdayInFull(sheet.bell, zone)}’s table`,
+              bell: sheet.bell,
+              plans: [stored.id],
+            }}
+          />
+        )}
+        <Files id={stored.id} />
       </Stack>
     </Grid>
   );
 }
 
-function useChange(stored: Schemas['PlanView']) {
-  const queries = useQueryClient();
-  const [fault, setFault] = useState<unknown>();
-  const save = async (plan: Schemas['Plan']) => {
-    setFault(undefined);
-    try {
-      const saved = await api.savePlan(stored.id, stored.version, plan);
-      queries.setQueryData(['plans', stored.id], saved);
-      await queries.invalidateQueries({ queryKey: ['plans'] });
-    } catch (error) {
-      setFault(error);
-      if (error instanceof ApiFault && error.status === 409)
-        await queries.invalidateQueries({ queryKey: ['plans', stored.id] });
-    }
-  };
-  return { save, fault };
-}
-
 function Change({
-  stored,
+  open,
   zone,
-  changer,
+  units,
 }: {
-  stored: Schemas['PlanView'];
+  open: ReturnType<typeof usePlanDocument>;
   zone: string;
-  changer: ReturnType<typeof useChange>;
+  units: Units;
 }) {
-  const { plan } = stored;
-  const [bell, setBell] = useState(localText(plan.bell, zone));
-  const [people, setPeople] = useState<number | undefined>(plan.people ?? 4);
-  const changed = bell !== localText(plan.bell, zone) || people !== plan.people;
-  const save = async () => {
-    await changer.save({
-      ...plan,
-      people: Math.round(people ?? plan.people ?? 4),
-      bell: instantOf(bell, zone) ?? plan.bell,
-    });
-  };
-  const conflict = changer.fault instanceof ApiFault && changer.fault.status === 409;
+  const { document, value: plan, fault, elsewhere } = open;
+  const named = (field: string) => (fault?.field === `plan.${field}` ? fault.message : undefined);
   return (
     <Box as="section" borderTopWidth="2px" borderColor="rim" pt={3}>
       <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
         Change it
       </Heading>
       <Stack gap={3}>
-        <TextField label="Bell" type="datetime-local" value={bell} onChange={setBell} />
-        <NumberField label="People" value={people} onChange={setPeople} unit="" step={1} />
-        {changed && <Button onClick={() => void save()}>Work it back again</Button>}
-        {conflict && (
-          <Text role="alert">
-            This dish was changed on another screen just now; that newer version is shown. Make your change
-            once more if you still want it.
-          </Text>
+        <WhenField
+          label="Bell"
+          value={localText(plan.bell, zone)}
+          units={units}
+          error={named('bell')}
+          onChange={(text) => {
+            const bell = instantOf(text, zone);
+            if (bell) document.change('bell', (was) => ({ ...was, bell }));
+          }}
+        />
+        <NumberField
+          label="People"
+          value={plan.people}
+          unit=""
+          error={named('people')}
+          onChange={(people) =>
+            people !== undefined &&
+            document.change('people', (was) => ({ ...was, people: Math.round(people) }))
+          }
+        />
+        {elsewhere.length > 0 && <Elsewhere fields={elsewhere} onSeen={document.seen} />}
+        {fault && !named('bell') && !named('people') && (
+          <Fault error={fault} retry={() => void document.flush()} />
         )}
-        {changer.fault !== undefined && !conflict && <Fault error={changer.fault} />}
       </Stack>
     </Box>
   );
@@ -191,29 +216,36 @@ function Start({
   sheet,
   zone,
   now,
+  before,
 }: {
   planId: string;
   cook?: Schemas['CookLine'];
   sheet: Schemas['Sheet'];
   zone: string;
   now: number;
+  /** What is changed on the sheet is saved first. */
+  before: () => Promise<void>;
 }) {
   const navigate = useNavigate();
-  const [fault, setFault] = useState<unknown>();
-  const start = async () => {
-    try {
-      const id = cook?.id ?? crypto.randomUUID();
-      if (!cook) await api.openCook(id, planId);
-      await navigate(`/cook/${id}`);
-    } catch (error) {
-      setFault(error);
-    }
-  };
+  const queries = useQueryClient();
+  // Made once: however often it is pressed, one cook is opened.
+  const [id] = useState(() => crypto.randomUUID());
+  const start = useMutation({
+    mutationFn: async () => {
+      if (cook) return cook.id;
+      await before();
+      return (await api.openCook(id, planId)).id;
+    },
+    onSuccess: (opened) => {
+      void queries.invalidateQueries({ queryKey: ['cooks'] });
+      return navigate(`/cook/${opened}`);
+    },
+  });
   const first = sheet.tasks.find((task) => task.hands_on) ?? sheet.tasks[0];
   return (
     <Stack gap={2}>
       <ThumbBar>
-        <Button weight="first" size="large" onClick={() => void start()}>
+        <Button weight="first" size="large" onClick={() => start.mutate()} disabled={start.isPending}>
           {cook ? 'Go on cooking' : 'Start this cook'}
         </Button>
       </ThumbBar>
@@ -223,7 +255,7 @@ function Start({
           to be hot yet.
         </Text>
       )}
-      {fault !== undefined && <Fault error={fault} />}
+      {start.error && <Fault error={start.error} />}
     </Stack>
   );
 }

@@ -1,11 +1,13 @@
-import { Box, Flex, Heading, Stack, Text, chakra } from '@chakra-ui/react';
+import { Box, Flex, Stack, Text, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
-import { useCooks, useKitchen, usePlans } from '../../api/queries';
+import type { Schemas } from '../../api/client';
+import { useCooks, useCuts, useKitchen, usePlans } from '../../api/queries';
 import { clockDay } from '../../format/time';
 import { useNow } from '../../format/useNow';
 import { Broken } from '../../ui/Broken';
 import { Button } from '../../ui/Button';
+import { PageHeading } from '../../ui/PageHeading';
 import { PutAway, TakeBack, type Away } from '../../ui/PutAway';
 import { Empty, Fault, Waiting } from '../../ui/states';
 
@@ -14,6 +16,7 @@ export function Sheets() {
   const plans = usePlans();
   const cooks = useCooks();
   const kitchen = useKitchen();
+  const cuts = useCuts();
   const now = useNow(60_000);
   const [away, setAway] = useState<Away>();
   const place = useLocation().pathname.startsWith('/prepare') ? '/prepare' : '/sheet';
@@ -21,6 +24,8 @@ export function Sheets() {
   if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
   if (!plans.data || !cooks.data || !kitchen.data)
     return <Waiting height="50vh" what="Laying out the sheets" />;
+  const nameOf = (cut?: Schemas['Cut'] | null) =>
+    cuts.data?.find((found) => found.cut === cut)?.name ?? 'a mixed pot';
   const cooked = new Set(cooks.data.map((cook) => cook.plan_id));
   const readable = plans.data.flatMap(({ id, plan }) => (plan && !cooked.has(id) ? [{ id, plan }] : []));
   const broken = plans.data.filter((plan) => plan.broken);
@@ -43,9 +48,7 @@ export function Sheets() {
   }
   return (
     <Stack gap={0} maxW="56rem">
-      <Heading as="h1" fontFamily="heading" fontSize="title" mb={3}>
-        Planned dishes
-      </Heading>
+      <PageHeading title="Planned dishes" mb={3} />
       <TakeBack thing={away} onBack={() => setAway(undefined)} />
       {readable.map(({ id, plan }) => (
         <Flex key={id} align="center" borderTopWidth="1px" borderColor="line" _hover={{ bg: 'panel' }}>
@@ -67,7 +70,7 @@ export function Sheets() {
                     {plan.name}
                   </Text>
                   <Text color="soft">
-                    {plan.forecast.cut?.replaceAll('_', ' ')}, for {plan.people}
+                    {nameOf(plan.forecast.cut)}, for {plan.people}
                   </Text>
                 </Box>
               </Flex>

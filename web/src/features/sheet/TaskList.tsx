@@ -15,7 +15,8 @@ export function TaskList({ tasks, zone, chosen }: Props) {
     <Box as="ol" listStyleType="none" aria-label="Cook sheet">
       {tasks.map((task, i) => {
         const minutes = (millis(task.end) - millis(task.start)) / 60_000;
-        const newDay = i === 0 || day(task.start, zone) !== day(tasks[i - 1]!.start, zone);
+        const before = tasks[i - 1];
+        const newDay = !before || day(task.start, zone) !== day(before.start, zone);
         return (
           <Box as="li" key={task.id} id={`task-${task.id}`}>
             {newDay && (

@@ -1,49 +1,54 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { useEffect, useRef } from 'react';
+import { Dialog, Flex, Kbd, Portal, Switch, Text } from '@chakra-ui/react';
 import { Button } from '../../ui/Button';
+import { useShortcuts, useSingleKeys } from './shortcuts';
 
-const keys = [
-  ['1 – 7', 'Match, Prepare, Sheet, Cook, Finish, Log, Kitchen'],
-  ['← →', 'a small step on a slider, along choices, or with the bell'],
-  ['Shift + ← →', 'a large step on a slider'],
-  ['U', 'undo the last thing logged, in Cook'],
-  ['Ctrl + Z, Ctrl + Y', 'undo and redo a change to the plan, in Prepare'],
-  ['?', 'this list'],
-] as const;
-
-/** The keys. */
+/** The keys that work in this place, and the switch for those of a single letter. */
 export function Keys({ onClose }: { onClose: () => void }) {
-  const close = useRef<HTMLButtonElement>(null);
-  useEffect(() => close.current?.focus(), []);
+  const shortcuts = useShortcuts();
+  const [single, setSingle] = useSingleKeys();
   return (
-    <Box
-      role="dialog"
-      aria-label="Keys"
-      position="fixed"
-      right={{ base: 2, md: 6 }}
-      bottom={{ base: 2, md: 6 }}
-      zIndex={5}
-      bg="panel"
-      borderWidth="2px"
-      borderColor="rim"
-      borderRadius="14px"
-      p={5}
-      maxW="26rem"
-    >
-      <Heading as="h2" fontFamily="heading" fontSize="lead" mb={3}>
-        Keys
-      </Heading>
-      {keys.map(([key, does]) => (
-        <Flex key={key} gap={3} mb={2}>
-          <Text as="span" fontWeight={700} minW="7rem">
-            {key}
-          </Text>
-          <Text as="span">{does}</Text>
-        </Flex>
-      ))}
-      <Button ref={close} onClick={onClose} mt={2}>
-        Close
-      </Button>
-    </Box>
+    <Dialog.Root open onOpenChange={({ open }) => !open && onClose()}>
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          <Dialog.Content>
+            <Dialog.Title>Keys</Dialog.Title>
+            <Dialog.Body>
+              {shortcuts.map(({ keys, does, single: alone }) => (
+                <Flex key={keys} gap={3} mb={2} opacity={alone && !single ? 0.6 : 1}>
+                  <Kbd minW="9rem" fontWeight={700} fontFamily="body">
+                    {keys}
+                  </Kbd>
+                  <Text as="span">{does}</Text>
+                </Flex>
+              ))}
+              {[
+                ['← →', 'a small step on a slider, along choices, or with the bell'],
+                ['Shift + ← →', 'a large step'],
+              ].map(([keys, does]) => (
+                <Flex key={keys} gap={3} mb={2}>
+                  <Kbd minW="9rem" fontWeight={700} fontFamily="body">
+                    {keys}
+                  </Kbd>
+                  <Text as="span">{does}</Text>
+                </Flex>
+              ))}
+              <Switch.Root mt={3} checked={single} onCheckedChange={({ checked }) => setSingle(checked)}>
+                <Switch.HiddenInput />
+                <Switch.Control>
+                  <Switch.Thumb />
+                </Switch.Control>
+                <Switch.Label>Single letters and figures do something</Switch.Label>
+              </Switch.Root>
+            </Dialog.Body>
+            <Dialog.Footer>
+              <Dialog.CloseTrigger asChild>
+                <Button>Close</Button>
+              </Dialog.CloseTrigger>
+            </Dialog.Footer>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
   );
 }

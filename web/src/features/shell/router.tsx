@@ -1,51 +1,60 @@
 import { createBrowserRouter, Navigate } from 'react-router';
+import { Lost, PlaceFailed } from './Lost';
 import { Shell } from './Shell';
-import { Lost } from './Lost';
 
-/** Every place has an address; the heavier ones come when they are first visited. */
+/** Every place has an address; the heavier ones come when they are first visited, and each fails alone. */
 export const router = createBrowserRouter([
   {
     element: <Shell />,
-    errorElement: <Lost />,
     children: [
-      { index: true, element: <Navigate to="/match" replace /> },
-      { path: 'match', lazy: async () => ({ Component: (await import('../match/Match')).Match }) },
-      { path: 'match/buy', lazy: async () => ({ Component: (await import('../match/Buy')).Buy }) },
       {
-        path: 'match/cuts',
-        lazy: async () => ({ Component: (await import('../match/CutsPlace')).CutsPlace }),
+        errorElement: <PlaceFailed />,
+        children: [
+          { index: true, element: <Navigate to="/match" replace /> },
+          { path: 'match', lazy: async () => ({ Component: (await import('../match/Match')).Match }) },
+          { path: 'match/buy', lazy: async () => ({ Component: (await import('../match/Buy')).Buy }) },
+          {
+            path: 'match/cuts',
+            lazy: async () => ({ Component: (await import('../match/CutsPlace')).CutsPlace }),
+          },
+          { path: 'prepare', lazy: async () => ({ Component: (await import('../sheet/Sheets')).Sheets }) },
+          {
+            path: 'prepare/:planId',
+            lazy: async () => ({ Component: (await import('../prepare/PreparePlace')).PreparePlace }),
+          },
+          { path: 'sheet', lazy: async () => ({ Component: (await import('../sheet/Meals')).Meals }) },
+          {
+            path: 'sheet/meal/:mealId',
+            lazy: async () => ({ Component: (await import('../sheet/MealPlace')).MealPlace }),
+          },
+          {
+            path: 'sheet/:planId',
+            lazy: async () => ({ Component: (await import('../sheet/SheetPlace')).SheetPlace }),
+          },
+          { path: 'cook', lazy: async () => ({ Component: (await import('../cook/Cooks')).Cooks }) },
+          {
+            path: 'cook/:cookId',
+            lazy: async () => ({ Component: (await import('../cook/CookPlace')).CookPlace }),
+          },
+          { path: 'finish', lazy: async () => ({ Component: (await import('../cook/Cooks')).Cooks }) },
+          {
+            path: 'finish/:cookId',
+            lazy: async () => ({ Component: (await import('../finish/Finish')).Finish }),
+          },
+          { path: 'log', lazy: async () => ({ Component: (await import('../log/Log')).Log }) },
+          { path: 'log/:cookId', lazy: async () => ({ Component: (await import('../log/Log')).Log }) },
+          {
+            path: 'kitchen',
+            lazy: async () => ({ Component: (await import('../kitchen/KitchenPlace')).KitchenPlace }),
+          },
+          { path: 'why', lazy: async () => ({ Component: (await import('../why/WhyPlace')).WhyPlace }) },
+          {
+            path: 'why/:kind/:id',
+            lazy: async () => ({ Component: (await import('../why/WhyPlace')).WhyPlace }),
+          },
+          { path: '*', element: <Lost /> },
+        ],
       },
-      {
-        path: 'prepare',
-        lazy: async () => ({ Component: (await import('../sheet/Sheets')).Sheets }),
-      },
-      {
-        path: 'prepare/:planId',
-        lazy: async () => ({ Component: (await import('../prepare/PreparePlace')).PreparePlace }),
-      },
-      { path: 'sheet', lazy: async () => ({ Component: (await import('../sheet/Sheets')).Sheets }) },
-      {
-        path: 'sheet/:planId',
-        lazy: async () => ({ Component: (await import('../sheet/SheetPlace')).SheetPlace }),
-      },
-      { path: 'cook', lazy: async () => ({ Component: (await import('../cook/Cooks')).Cooks }) },
-      {
-        path: 'cook/:cookId',
-        lazy: async () => ({ Component: (await import('../cook/CookPlace')).CookPlace }),
-      },
-      { path: 'finish', lazy: async () => ({ Component: (await import('../cook/Cooks')).Cooks }) },
-      {
-        path: 'finish/:cookId',
-        lazy: async () => ({ Component: (await import('../finish/Finish')).Finish }),
-      },
-      { path: 'log', lazy: async () => ({ Component: (await import('../log/Log')).Log }) },
-      { path: 'log/:cookId', lazy: async () => ({ Component: (await import('../log/Log')).Log }) },
-      {
-        path: 'kitchen',
-        lazy: async () => ({ Component: (await import('../kitchen/KitchenPlace')).KitchenPlace }),
-      },
-      { path: 'why', lazy: async () => ({ Component: (await import('../why/WhyPlace')).WhyPlace }) },
-      { path: '*', element: <Lost /> },
     ],
   },
 ]);

@@ -2,38 +2,27 @@ import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
 import { span } from '../../format/time';
 
-const names: Record<string, string> = {
-  animal: 'The animal',
-  thickness: 'How thick it is',
-  oven: 'The oven’s true heat',
-  simmer: 'The liquid’s true heat',
-  pit: 'The pit’s true heat',
-  lid: 'What the lid lets by',
-  bark: 'How fast it dries',
-  liquid: 'How well heat gets in',
-};
-
 const fives = (minutes: number) => span(Math.round(minutes / 5) * 5);
 
 /** What one more fact would narrow: the doubt now, and the doubt if that were known. */
 export function Facts({ explained }: { explained: Schemas['Explained'] }) {
   const width = explained.width_min;
-  if (width == null || explained.narrows.length === 0) return null;
   const [first, ...rest] = explained.narrows;
+  if (width == null || !first) return null;
   return (
     <Box as="section" aria-label="What would narrow it" borderTopWidth="2px" borderColor="rim" pt={3}>
       <Heading as="h2" fontFamily="heading" fontSize="lead">
         One more fact
       </Heading>
       <Text mt={1}>
-        The band is {fives(width)} wide. <strong>{names[first!.fact] ?? first!.fact}</strong> would narrow it
-        most, to {fives(first!.width_min)}. {first!.how}
+        The band is {fives(width)} wide. <strong>{first.name}</strong> would narrow it most, to{' '}
+        {fives(first.width_min)}. {first.how}
       </Text>
       <Box mt={3} role="list">
-        {[first!, ...rest].map((fact) => (
+        {[first, ...rest].map((fact) => (
           <Box key={fact.fact} role="listitem" mb={2}>
             <Flex justify="space-between" fontSize="small" gap={2}>
-              <Text as="span">{names[fact.fact] ?? fact.fact}</Text>
+              <Text as="span">{fact.name}</Text>
               <Text as="span" fontVariantNumeric="tabular-nums" whiteSpace="nowrap">
                 {fives(fact.width_min)} wide
               </Text>
@@ -46,7 +35,7 @@ export function Facts({ explained }: { explained: Schemas['Explained'] }) {
       </Box>
       {rest[0] && (
         <Text fontSize="small" color="soft">
-          Then {(names[rest[0].fact] ?? rest[0].fact).toLowerCase()}. {rest[0].how}
+          Then {rest[0].name.toLowerCase()}. {rest[0].how}
         </Text>
       )}
     </Box>

@@ -47,7 +47,7 @@ export function Rules({ forecast }: { forecast: Schemas['Forecast'] }) {
           </Heading>
           <Text color="soft">
             {forecast.assumed
-              .map((assumed) => `${said(assumed.field)}: ${assumed.value}, ${assumed.why}`)
+              .map((assumed) => `${assumed.name}: ${assumed.value}, ${assumed.why}`)
               .join('; ')}
             .
           </Text>
@@ -56,19 +56,3 @@ export function Rules({ forecast }: { forecast: Schemas['Forecast'] }) {
     </Box>
   );
 }
-
-const fields: Record<string, string> = {
-  mass_kg: 'weight',
-  size_mm: 'size',
-  start_c: 'from',
-  altitude_m: 'altitude',
-  liquid_l: 'liquid',
-  liquid_start_c: 'liquid at first',
-  eaten_as: 'eaten as',
-  salt_pct: 'salt',
-};
-
-/** A field of the request as a cook says it. */
-const said = (field: string) =>
-  fields[field] ??
-  (field.split('.').pop() ?? field).replace(/_(c|kg|mm|l|m|pct|min|kpa|w)$/, '').replaceAll('_', ' ');

@@ -1,64 +1,64 @@
 import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
-import { ApiFault, api, type Kitchen, type Schemas } from '../../api/client';
+import { Link, useNavigate } from 'react-router';
+import { ApiFault, type Kitchen, type Schemas } from '../../api/client';
 import { useCuts, useKitchen } from '../../api/queries';
 import { CookCurves } from '../../drawings/CookCurves';
 import { SliceOfPiece } from '../../drawings/SliceOfPiece';
 import { TendernessBar } from '../../drawings/TendernessBar';
+import { bandAt } from '../../format/between';
 import { span } from '../../format/time';
 import { format, type Units } from '../../format/units';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
-import { SelectField, Slider } from '../../ui/fields';
+import { PageHeading } from '../../ui/PageHeading';
+import { useLastGood } from '../../ui/useLastGood';
+import { SelectField } from '../../ui/SelectField';
+import { Slider } from '../../ui/Slider';
 import { Caution, Fault, Waiting } from '../../ui/states';
+import { whyOfQuestion } from './address';
 import { Facts } from './Facts';
 import { Rules } from './Rules';
-import { another, inKitchen, useAsked, wayOf, ways, type Asked } from './state';
+import { useAsked, type Asked } from './useAsked';
 
 const fives = (minutes: number) => span(Math.round(minutes / 5) * 5);
 
 /** Why this time: the piece cooks as you scrub, and each figure opens to its rule and numbers. */
 export function WhyPlace() {
   const kitchen = useKitchen();
-  const { asked, ask } = useAsked();
+  const asked = useAsked();
   if (kitchen.isLoadingError) return <Fault error={kitchen.error} retry={() => void kitchen.refetch()} />;
   if (!asked)
     return (
       <Stack gap={4}>
-        <Fault
-          error={
-            new Error('This address does not hold a forecast that can be read. It may have been cut short.')
-          }
-        />
-        <Button asChild alignSelf="flex-start">
-          <Link to="/why">Explain an example instead</Link>
-        </Button>
+        <PageHeading title="Why this time?" />
+        <Fault error={new Error('What this address asks can’t be read.')}>
+          <Button asChild>
+            <Link to="/why">Ask about a usual dish</Link>
+          </Button>
+        </Fault>
       </Stack>
     );
   if (!kitchen.data) return <Waiting height="60vh" what="Opening the kitchen" />;
-  return <WhyOf asked={asked} ask={ask} kitchen={kitchen.data} />;
+  return <WhyOf asked={asked} kitchen={kitchen.data} />;
 }
 
-type Of = { asked: Asked; ask: (request: Schemas['ForecastRequest']) => void; kitchen: Kitchen };
-
-function WhyOf({ asked, ask, kitchen }: Of) {
+function WhyOf({ asked, kitchen }: { asked: Asked; kitchen: Kitchen }) {
   const { units } = kitchen;
-  const request = { ...inKitchen(asked.request, kitchen), inside: true, explain: true };
   const worked = useQuery({
-    queryKey: ['forecast', request],
-    queryFn: ({ signal }) => api.forecast(request, signal),
+    queryKey: asked.key,
+    queryFn: ({ signal }) => asked.ask(signal),
     placeholderData: keepPreviousData,
-    staleTime: Infinity,
     retry: false,
   });
-  const forecast = worked.data;
+  const why = useLastGood(worked.data);
+  const forecast = why?.forecast;
   return (
     <Stack gap={5}>
       <Flex gap={4} justify="space-between" align="flex-end" wrap={{ base: 'wrap', lg: 'nowrap' }}>
-        <Title asked={asked} forecast={worked.isError ? undefined : forecast} units={units} />
-        <Ways asked={asked} ask={ask} fault={worked.error} />
+        <Title why={why} units={units} />
+        {why && <Ways why={why} fault={worked.error} />}
       </Flex>
       {worked.isError && <Fault error={worked.error} retry={() => void worked.refetch()} />}
       {worked.isPending && <Waiting height={480} what="Cooking it a thousand times" />}
@@ -67,8 +67,8 @@ function WhyOf({ asked, ask, kitchen }: Of) {
           {forecast.why}
         </Text>
       )}
-      {forecast?.suitable && !worked.isError && (
-        <Box opacity={worked.isPlaceholderData ? 0.75 : 1}>
+      {forecast?.suitable && (
+        <Box opacity={worked.isPlaceholderData || worked.isError ? 0.75 : 1}>
           <Explained forecast={forecast} units={units} />
         </Box>
       )}
@@ -76,17 +76,19 @@ function WhyOf({ asked, ask, kitchen }: Of) {
   );
 }
 
-function Title({ asked, forecast, units }: { asked: Asked; forecast?: Schemas['Forecast']; units: Units }) {
+function Title({ why, units }: { why?: Schemas['Why']; units: Units }) {
+  const forecast = why?.forecast;
   const { p10, p50, p90 } = forecast?.ready_min ?? {};
-  const known = useCuts().data?.find((cut) => cut.cut === asked.request.cut)?.name;
-  const name = asked.dish ?? known ?? 'This dish';
   return (
     <Box>
-      <Heading as="h1" fontFamily="heading" fontSize={{ base: 'title', md: 'large' }} lineHeight={1.1}>
+      <PageHeading
+        title={why ? `Why this time: ${why.name}` : 'Why this time?'}
+        fontSize={{ base: 'title', md: 'large' }}
+      >
         Why {p50 != null ? fives(p50) : 'this time'}?
-      </Heading>
+      </PageHeading>
       <Text fontSize="lead">
-        {name}
+        {why?.name}
         {forecast?.suitable ? `, ${format('mass', forecast.mass_kg, units)}` : ''}
         {p10 != null && p90 != null ? `: eight in ten are tender after ${fives(p10)} to ${fives(p90)}` : ''}
       </Text>
@@ -94,19 +96,13 @@ function Title({ asked, forecast, units }: { asked: Asked; forecast?: Schemas['F
   );
 }
 
-function Ways({
-  asked,
-  ask,
-  fault,
-}: {
-  asked: Asked;
-  ask: (request: Schemas['ForecastRequest']) => void;
-  fault: unknown;
-}) {
+/** The same meat another way, or another cut: each is a free question, and the whole of it stands in its address. */
+function Ways({ why, fault }: { why: Schemas['Why']; fault: unknown }) {
+  const navigate = useNavigate();
   const cuts = useCuts().data ?? [];
-  const { request } = asked;
-  const way = wayOf(request);
-  const named = fault instanceof ApiFault ? fault.field : undefined;
+  const { request, ways } = why;
+  const named = fault instanceof ApiFault ? fault : undefined;
+  const ask = (next: Schemas['ForecastRequest']) => void navigate(whyOfQuestion(next));
   return (
     <Flex gap={4} width={{ base: '100%', lg: 'auto' }} flexShrink={0}>
       {!request.parts && (
@@ -114,68 +110,40 @@ function Ways({
           <SelectField
             label="Cut"
             value={request.cut ?? ''}
-            error={named === 'cut' && fault instanceof Error ? fault.message : undefined}
+            first={request.cut ? undefined : '–'}
+            error={named?.field === 'cut' ? named.message : undefined}
+            options={cuts.map(({ cut, name }) => ({ value: cut, label: name }))}
             onChange={(cut) =>
               ask({
                 ...request,
-                cut: cut as Schemas['Cut'],
+                cut,
                 size_mm: undefined,
                 thickness_mm: undefined,
                 pieces: undefined,
                 eaten_as: undefined,
               })
             }
-          >
-            {!cuts.some((cut) => cut.cut === request.cut) && <option value={request.cut ?? ''}>–</option>}
-            {cuts.map((cut) => (
-              <option key={cut.cut} value={cut.cut}>
-                {cut.name}
-              </option>
-            ))}
-          </SelectField>
+          />
         </Box>
       )}
-      <Box width={{ base: 'calc(50% - 8px)', sm: '200px' }}>
+      <Box width={{ base: 'calc(50% - 8px)', sm: '260px' }}>
         <SelectField
           label="Another way?"
-          value={way}
-          onChange={(key) => {
-            const chosen = ways.find((found) => found.key === key);
-            if (chosen) ask(another(request, chosen));
+          value={ways.find((way) => way.chosen)?.id ?? ''}
+          first={ways.some((way) => way.chosen) ? undefined : 'as planned'}
+          options={ways.map(({ id, words }) => ({ value: id, label: words }))}
+          onChange={(id) => {
+            const way = ways.find((found) => found.id === id);
+            if (way) ask(way.request);
           }}
-        >
-          {way === 'other' && <option value="other">as planned</option>}
-          {ways.map((found) => (
-            <option key={found.key} value={found.key}>
-              {found.label}
-            </option>
-          ))}
-        </SelectField>
+        />
       </Box>
     </Flex>
   );
 }
 
-/** The values of a band at a minute, between its points. */
-function bandAt(
-  bands: Schemas['BandPoint'][],
-  minute: number,
-  of: 'core_c' | 'tenderness',
-): [number, number, number] {
-  const after = bands.findIndex((point) => point.min >= minute);
-  const [b, a] = [
-    bands[after < 0 ? bands.length - 1 : after],
-    bands[after < 0 ? bands.length - 1 : after - 1],
-  ];
-  const low = a?.[of] ?? [0, 0, 0];
-  const high = b?.[of] ?? low;
-  const from = a?.min ?? 0;
-  const share = b && b.min > from ? Math.min(1, (minute - from) / (b.min - from)) : 1;
-  return [0, 1, 2].map((i) => low[i]! + share * (high[i]! - low[i]!)) as [number, number, number];
-}
-
 function Explained({ forecast, units }: { forecast: Schemas['Forecast']; units: Units }) {
-  const { curve, explained, inside, stages = [] } = forecast;
+  const { curve, explained, inside, stages } = forecast;
   const last = curve[curve.length - 1]?.min ?? 0;
   const [scrubbed, setScrubbed] = useState<number>();
   // At first it stands where the middle has become warm and the softening is under way.
@@ -186,10 +154,7 @@ function Explained({ forecast, units }: { forecast: Schemas['Forecast']; units: 
   const stage = stages[point.stage];
   const bands = explained?.bands ?? [];
   const core = bands.length ? bandAt(bands, minute, 'core_c') : undefined;
-  const goal: [number, number] = [
-    forecast.enough_tender_h / forecast.resistance,
-    forecast.too_far_tender_h / forecast.resistance,
-  ];
+  const goal = explained?.goal;
   const wet = point.liquid_l > 0;
   return (
     <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 320px' }} gap={{ base: 5, lg: 7 }}>
@@ -199,7 +164,7 @@ function Explained({ forecast, units }: { forecast: Schemas['Forecast']; units: 
           gap={{ base: 2, md: 5 }}
           alignItems="center"
         >
-          {inside && <SliceOfPiece inside={inside} enough={goal[0]} units={units} at={minute} height={210} />}
+          {inside && <SliceOfPiece inside={inside} units={units} at={minute} height={210} />}
           <Stack gap={1} minW={0} fontVariantNumeric="tabular-nums">
             <Heading as="h2" fontFamily="heading" fontSize="lead">
               After {span(minute)}

@@ -1,9 +1,10 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { Route, Routes } from 'react-router';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Kitchen, Schemas } from '../../api/client';
-import { open } from '../../test-kitchen';
-import { another, inKitchen, wayOf, ways, whyAddress } from './state';
+import type { Schemas } from '../../api/client';
+import { kitchenView, open, scale } from '../../test-kitchen';
+import { whyOfPlan, whyOfQuestion } from './address';
 import { WhyPlace } from './WhyPlace';
 
 const point = (min: number, core_c: number): Schemas['CurvePoint'] => ({
@@ -35,20 +36,28 @@ const forecast = {
   curve: [point(0, 5), point(100, 70), point(200, 92)],
   stages: [{ method: 'braise', words: 'a 150 °C oven', from_min: 0, to_min: null }],
   explained: {
+    goal: [1.6, 4.5],
     bands: [band(100, 70), band(200, 92)],
     width_min: 70,
     narrows: [
-      { fact: 'thickness', how: 'Measure it at its thickest.', share: 0.6, width_min: 45 },
-      { fact: 'animal', how: 'Fork it.', share: 0.3, width_min: 60 },
+      {
+        fact: 'thickness',
+        name: 'Its thickness',
+        how: 'Measure it at its thickest.',
+        share: 0.6,
+        width_min: 45,
+      },
+      { fact: 'animal', name: 'The animal', how: 'Fork it.', share: 0.3, width_min: 60 },
     ],
     rules: [{ figure: 'middle', rule: 'Heat creeps in.', numbers: '70 mm from 5 °C', sure: 'Within 7 %.' }],
   },
   inside: {
     radius: [0.5, 1],
     sides_mm: [70, 120, 160],
+    enough: 1.6,
     frames: [
-      { min: 0, celsius: [5, 5], tenderness: [0, 0] },
-      { min: 200, celsius: [92, 95], tenderness: [1.8, 2] },
+      { min: 0, celsius: [5, 5], tenderness: [0, 0], words: 'raw' },
+      { min: 200, celsius: [92, 95], tenderness: [1.8, 2], words: 'soft right through' },
     ],
   },
   enough_tender_h: 1.6,
@@ -58,24 +67,47 @@ const forecast = {
   thumb: [{ rule: 'an hour a pound', min: 185, why: 'it agrees here' }],
   cautions: [],
   notes: [],
-  assumed: [{ field: 'altitude_m', value: '0 m', why: 'at the sea' }],
+  assumed: [{ field: 'altitude_m', name: 'altitude', value: '0 m', why: 'at the sea' }],
 };
 
-const asked = vi.fn<(body: Schemas['ForecastRequest']) => void>();
-let answer: () => { status?: number; body: unknown };
+const bath: Schemas['ForecastRequest'] = {
+  cut: 'chuck',
+  mass_kg: 2,
+  method: 'water_bath',
+  heat: { bath_c: 82 },
+};
+const why = (request: object) => ({
+  name: 'Ice-road chuck',
+  request,
+  eaten_as: 'fork',
+  ways: [
+    { id: 'oven', words: 'braised in the oven', chosen: true, request: { cut: 'chuck', method: 'braise' } },
+    { id: 'bath', words: 'in the water bath', chosen: false, request: bath },
+  ],
+  forecast,
+});
+const ID = '00000000-0000-4000-8000-000000000001';
+
+/** What was asked of which address. */
+const asked = vi.fn<(path: string, body: unknown) => void>();
+let answer: (body: unknown) => { status?: number; body: unknown };
 
 beforeEach(() => {
   asked.mockReset();
-  answer = () => ({ body: forecast });
+  answer = (body) => ({ body: why(body as object) });
   vi.stubGlobal('fetch', async (request: Request) => {
     const { pathname } = new URL(request.url);
-    let found: { status?: number; body: unknown } = { body: {} };
-    if (pathname === '/api/kitchen')
-      found = { body: { units: 'metric', zone: 'UTC', altitude_m: 120, pot: {} } };
-    if (pathname === '/api/cuts') found = { body: [{ cut: 'chuck', name: 'Chuck' }] };
-    if (pathname === '/api/forecast') {
-      asked((await request.json()) as Schemas['ForecastRequest']);
-      found = answer();
+    const answers: Record<string, unknown> = {
+      '/api/kitchen': kitchenView({ altitude_m: 120 }),
+      '/api/cuts': [{ cut: 'chuck', name: 'Chuck' }],
+      '/api/scale': scale,
+    };
+    let found: { status?: number; body: unknown } = { body: answers[pathname] ?? [] };
+    if (pathname.includes('/why')) {
+      const text = await request.text();
+      const body: unknown = text ? JSON.parse(text) : {};
+      asked(pathname, body);
+      found = answer(body);
     }
     return new Response(JSON.stringify(found.body), {
       status: found.status ?? 200,
@@ -84,15 +116,24 @@ beforeEach(() => {
   });
 });
 
+const at = (address: string) =>
+  open(
+    <Routes>
+      <Route path="/why" element={<WhyPlace />} />
+      <Route path="/why/:kind/:id" element={<WhyPlace />} />
+    </Routes>,
+    address,
+  );
+
 describe('the place where a time is explained', () => {
-  it('explains the forecast in its address, in this kitchen, and cooks as it is scrubbed', async () => {
-    open(<WhyPlace />, whyAddress({ cut: 'chuck', method: 'braise' }, 'Ice-road chuck'));
+  it('explains the very plan it was opened from, and cooks as it is scrubbed', async () => {
+    at(`/why/plan/${ID}`);
     await screen.findByRole('heading', { name: 'Why 3 h?' });
-    expect(asked).toHaveBeenCalledWith(
-      expect.objectContaining({ cut: 'chuck', altitude_m: 120, inside: true, explain: true }),
-    );
+    expect(asked.mock.calls).toEqual([[`/api/plans/${ID}/why`, {}]]);
     expect(screen.getByText(/Ice-road chuck, 1.4 kg: eight in ten/)).toBeVisible();
-    fireEvent.change(screen.getByLabelText('Scrub through the cook'), { target: { value: '200' } });
+    const scrub = await screen.findByRole('slider', { name: 'Scrub through the cook' });
+    act(() => scrub.focus());
+    await userEvent.keyboard('{End}');
     expect(screen.getByText('After 3 h 20')).toBeVisible();
     expect(screen.getByText('middle 92 °C (87 to 97)')).toBeVisible();
     expect(screen.getByLabelText(/soft right through/)).toBeVisible();
@@ -104,41 +145,27 @@ describe('the place where a time is explained', () => {
     expect(rules.getByText(/altitude: 0 m, at the sea/)).toBeVisible();
   });
 
-  it('asks again for another way and keeps the meat', async () => {
-    const { router } = open(
-      <WhyPlace />,
-      whyAddress({ cut: 'chuck', mass_kg: 2, method: 'braise', liquid_l: 1 }),
-    );
+  it('asks about a plan that is not kept by the whole of it', async () => {
+    const plan = { name: 'x', bell: '2099-02-06T16:30:00Z', forecast: { cut: 'chuck' as const } };
+    at(whyOfPlan(plan));
+    await screen.findByRole('heading', { name: 'Why 3 h?' });
+    expect(asked.mock.lastCall).toEqual(['/api/why/plan', plan]);
+  });
+
+  it('asks the other way as the kitchen gave it, all of it in the address', async () => {
+    const { router } = at(whyOfQuestion({ cut: 'chuck', mass_kg: 2, method: 'braise', liquid_l: 1 }));
     await screen.findByRole('heading', { name: 'Why 3 h?' });
     await userEvent.selectOptions(screen.getByLabelText('Another way?'), 'bath');
-    await waitFor(() => expect(asked.mock.lastCall?.[0].method).toBe('water_bath'));
-    expect(asked.mock.lastCall?.[0]).toMatchObject({ cut: 'chuck', mass_kg: 2, heat: { bath_c: 82 } });
-    expect(asked.mock.lastCall?.[0].liquid_l).toBeUndefined();
-    expect(decodeURIComponent(router.state.location.search)).toContain('water_bath');
+    await waitFor(() => expect(asked.mock.lastCall).toEqual(['/api/why', bath]));
+    const { search } = router.state.location;
+    expect(JSON.parse(new URLSearchParams(search).get('f') ?? '')).toEqual(bath);
   });
 
   it('says what is wrong with a forecast, and with an address that is cut short', async () => {
     answer = () => ({ status: 422, body: { detail: 'heat.pit_c: 900 can’t be used', field: 'heat.pit_c' } });
-    open(<WhyPlace />, whyAddress({ cut: 'chuck', method: 'smoke', heat: { pit_c: 900 } }));
+    at(whyOfQuestion({ cut: 'chuck', method: 'smoke', heat: { pit_c: 900 } }));
     expect(await screen.findByText(/900 can’t be used/)).toBeVisible();
-    expect(screen.getByLabelText('Another way?')).toBeVisible();
-    open(<WhyPlace />, '/why?f={"cut');
-    expect(await screen.findByText(/cut short/)).toBeVisible();
-  });
-});
-
-describe('the ways', () => {
-  it('are each told from their request', () => {
-    for (const way of ways) expect(wayOf(another({ cut: 'shin' }, way))).toBe(way.key);
-    expect(wayOf({ cut: 'shin', method: 'keep_warm' })).toBe('other');
-  });
-
-  it('stand in the kitchen’s own pot only where they stand in a pot', () => {
-    const kitchen = { altitude_m: 300, pot: { diameter_cm: 28 } } as Kitchen;
-    expect(inKitchen({ method: 'braise' }, kitchen).vessel).toEqual({ diameter_cm: 28 });
-    expect(inKitchen({ method: 'smoke', altitude_m: 0 }, kitchen)).toMatchObject({
-      altitude_m: 0,
-      vessel: undefined,
-    });
+    at('/why?f={"cut');
+    expect(await screen.findByText(/can’t be read/)).toBeVisible();
   });
 });

@@ -1,0 +1,180 @@
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { Route, Routes } from 'react-router';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { api, type Schemas } from '../../api/client';
+import { corner, kitchenView, open, plan, task } from '../../test-kitchen';
+import { MealPlace } from './MealPlace';
+import { Meals } from './Meals';
+
+const dish = (number: number, name: string): Schemas['MealDish'] => ({
+  plan_id: `00000000-0000-4000-8000-00000000000${number}`,
+  version: 1,
+  name,
+  people: 10,
+});
+
+const meal: Schemas['MealEntry'] = {
+  id: 'ice-fishers',
+  name: 'Ice-fishers’ table',
+  bell: '2027-02-06T16:30:00Z',
+  people: 10,
+  dishes: [dish(1, 'Reed-island oxtail'), dish(2, 'Fox-track cheeks')],
+};
+
+const mealTask = (over: Partial<Schemas['MealTask']>): Schemas['MealTask'] => ({
+  ...task(),
+  number: 1,
+  step: 'braise',
+  pinned: false,
+  second_time: false,
+  ...over,
+});
+
+const ready = (name: string): Schemas['Ready'] => ({
+  dish: name,
+  p10: '2027-02-06T14:00:00Z',
+  p50: '2027-02-06T14:40:00Z',
+  p90: '2027-02-06T15:20:00Z',
+  chance: 0.9,
+});
+
+const hours = (number: number, name: string): Schemas['DishHours'] => ({
+  dish: name,
+  number,
+  start_at: '2027-02-05T19:00:00Z',
+  met_heat_at: '2027-02-06T11:00:00Z',
+  lift_at: '2027-02-06T15:30:00Z',
+  serve_at: '2027-02-06T16:30:00Z',
+  certainty: 0.9,
+  why: '',
+  cautions: [],
+});
+
+const pressed = plan({ name: 'Fox-track cheeks', forecast: { cut: 'cheek', method: 'pressure' } });
+const plans = [plan({ name: 'Reed-island oxtail' }), plan({ name: 'Fox-track cheeks' })];
+
+const answer = (): Schemas['MealAnswer'] => ({
+  meal,
+  plans,
+  sheet: {
+    tasks: [
+      mealTask({ id: '1-salt', what: 'Salt the oxtail', dish: 'Reed-island oxtail', hands_on: true }),
+      mealTask({
+        id: '2-sear_1',
+        number: 2,
+        what: 'Brown the cheeks',
+        dish: 'Fox-track cheeks',
+        hands_on: true,
+      }),
+      mealTask({ id: '2-braise', number: 2, dish: 'Fox-track cheeks', second_time: true }),
+    ],
+    dishes: [hours(1, 'Reed-island oxtail'), hours(2, 'Fox-track cheeks')],
+    ready: [ready('Reed-island oxtail'), ready('Fox-track cheeks')],
+    too_far: [ready('Reed-island oxtail'), ready('Fox-track cheeks')],
+    late_min: 40,
+    conflicts: [{ tasks: ['1-serve', '2-serve'], text: 'Plates come 40 min after the bell.' }],
+    ways_out: [
+      {
+        text: 'Fox-track cheeks: Cook it under pressure',
+        trade: 'Nothing boils down.',
+        plates_at: '2027-02-06T16:30:00Z',
+        meets_bell: true,
+        change: { what: 'dish', number: 2, plan: pressed },
+      },
+      {
+        text: 'Get a second pair of hands',
+        trade: 'Somebody gives up their time.',
+        plates_at: '2027-02-06T16:40:00Z',
+        meets_bell: false,
+        change: { what: 'borrow', thing: 'hands' },
+      },
+    ],
+    gave_way: [],
+    clock_changes: [
+      { at: '2027-02-06T01:00:00Z', forward_min: -60, text: 'At 04:00 the clocks go back to 03:00.' },
+    ],
+    things: [],
+    start_at: '2027-02-05T19:00:00Z',
+    serve_at: '2027-02-06T17:10:00Z',
+    bell: '2027-02-06T16:30:00Z',
+    now: '2027-02-05T12:00:00Z',
+    zone: 'UTC',
+    shut: [{ from: '2027-02-05T22:00:00Z', to: '2027-02-06T06:00:00Z' }],
+    why: 'Begun now, everything lands 40 min after the bell.',
+    assumed: [],
+  },
+});
+
+const place = (
+  <Routes>
+    <Route path="/sheet/meal/:mealId" element={<MealPlace />} />
+  </Routes>
+);
+
+afterEach(() => vi.restoreAllMocks());
+
+function serve() {
+  vi.spyOn(api, 'kitchen').mockResolvedValue(kitchenView());
+  vi.spyOn(api, 'meals').mockResolvedValue([meal]);
+  vi.spyOn(api, 'plans').mockResolvedValue([]);
+  vi.spyOn(api, 'meal').mockResolvedValue(answer());
+}
+
+describe('a meal of several dishes', () => {
+  it('numbers its tasks in the list as in the picture, with the dish and the hour that comes twice', async () => {
+    serve();
+    open(place, '/sheet/meal/ice-fishers');
+    expect(await screen.findByRole('heading', { level: 1, name: /Ice-fishers/ })).toBeInTheDocument();
+    const tasks = within(screen.getByRole('list', { name: 'Sheet of the meal' })).getAllByRole('listitem');
+    expect(tasks).toHaveLength(3);
+    expect(tasks[1]).toHaveTextContent('Fox-track cheeks');
+    expect(tasks[1]).toHaveTextContent('Brown the cheeks');
+    expect(tasks[2]).toHaveTextContent('second time');
+    expect(screen.getByText(/the clocks go back/)).toBeInTheDocument();
+    expect(screen.getByText(/plates 40 min late/)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: /Salt the oxtail/ }));
+    expect(tasks[0]).toHaveAttribute('aria-current', 'true');
+    expect(tasks[1]).not.toHaveAttribute('aria-current');
+  });
+
+  it('takes a way out with one tap, and back with one', async () => {
+    serve();
+    vi.spyOn(api, 'plan').mockResolvedValue({
+      id: meal.dishes[1]!.plan_id,
+      version: 3,
+      saved_at: '2027-02-05T12:00:00Z',
+      plan: plans[1]!,
+    });
+    const save = vi.spyOn(api, 'savePlan').mockResolvedValue({
+      id: meal.dishes[1]!.plan_id,
+      version: 4,
+      saved_at: '2027-02-05T12:01:00Z',
+      plan: pressed,
+    });
+    open(place, '/sheet/meal/ice-fishers');
+    const take = await screen.findAllByRole('button', { name: 'Do that' });
+    expect(take, 'what the cook has to arrange has no tap').toHaveLength(1);
+    fireEvent.click(take[0]!);
+    await waitFor(() => expect(save).toHaveBeenCalledWith(meal.dishes[1]!.plan_id, 3, pressed));
+    await waitFor(() => expect(corner.undo).toBeDefined());
+    act(() => corner.undo?.());
+    await waitFor(() => expect(save).toHaveBeenLastCalledWith(meal.dishes[1]!.plan_id, 3, plans[1]));
+  });
+});
+
+describe('the meals to come', () => {
+  it('hang on one strip by their bells, and lead to their sheets', async () => {
+    serve();
+    open(<Meals />);
+    const link = await screen.findByRole('link', { name: /Ice-fishers/ });
+    expect(link).toHaveAttribute('href', '/sheet/meal/ice-fishers');
+    expect(link).toHaveTextContent('Reed-island oxtail, Fox-track cheeks');
+  });
+
+  it('draw what would be there when nothing is planned', async () => {
+    serve();
+    vi.spyOn(api, 'meals').mockResolvedValue([]);
+    open(<Meals />);
+    expect(await screen.findByText('No dish is planned')).toBeInTheDocument();
+  });
+});

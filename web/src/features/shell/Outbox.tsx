@@ -1,0 +1,45 @@
+import { Flex, Text } from '@chakra-ui/react';
+import { letGo, tryAgain, useOutbox } from '../../api/outbox';
+import { Button } from '../../ui/Button';
+import { stripes } from '../../ui/states';
+
+/** Taps that have not reached the kitchen yet, with the way to send them again; above every place. */
+export function Outbox() {
+  const waiting = useOutbox();
+  const refused = waiting.filter((one) => one.refused);
+  const going = waiting.length - refused.length;
+  if (waiting.length === 0) return null;
+  return (
+    <Flex
+      role="status"
+      className="no-print"
+      align="center"
+      gap={4}
+      wrap="wrap"
+      bg="panel"
+      borderLeftWidth="8px"
+      borderColor="liquid"
+      css={refused.length > 0 ? stripes : undefined}
+      px={{ base: 4, md: 6 }}
+      py={1}
+    >
+      {going > 0 && (
+        <Text flex="1" minW="12rem">
+          {going === 1 ? 'One tap waits' : `${going} taps wait`} for the kitchen to answer. Kept, with the
+          time of the tap.
+        </Text>
+      )}
+      {refused.map((one) => (
+        <Flex key={one.event.id} align="center" gap={3} flex="1" minW="16rem">
+          <Text flex="1" color="caution" fontWeight={600}>
+            {one.refused}
+          </Text>
+          <Button weight="quiet" onClick={() => letGo(one)}>
+            Let it go
+          </Button>
+        </Flex>
+      ))}
+      <Button onClick={tryAgain}>Try again</Button>
+    </Flex>
+  );
+}

@@ -1,0 +1,22 @@
+import { Switch } from '@chakra-ui/react';
+
+/** One thing that holds or does not. */
+export function OnOff({
+  label,
+  on,
+  onChange,
+}: {
+  label: string;
+  on: boolean;
+  onChange: (on: boolean) => void;
+}) {
+  return (
+    <Switch.Root checked={on} onCheckedChange={({ checked }) => onChange(checked)}>
+      <Switch.HiddenInput />
+      <Switch.Control>
+        <Switch.Thumb />
+      </Switch.Control>
+      <Switch.Label>{label}</Switch.Label>
+    </Switch.Root>
+  );
+}
