@@ -71,6 +71,16 @@ pub async fn prefer(browser: &Client, scheme: &str) -> anyhow::Result<()> {
     devtools(browser, "Emulation.setEmulatedMedia", media).await.map(drop)
 }
 
+/// Cuts the connection, or mends it.
+///
+/// # Errors
+/// When the browser is gone.
+pub async fn offline(browser: &Client, cut: bool) -> anyhow::Result<()> {
+    devtools(browser, "Network.enable", json!({})).await?;
+    let conditions = json!({"offline": cut, "latency": 0, "downloadThroughput": -1, "uploadThroughput": -1});
+    devtools(browser, "Network.emulateNetworkConditions", conditions).await.map(drop)
+}
+
 /// What the browser logged as errors since last asked.
 pub async fn errors(browser: &Client) -> anyhow::Result<Vec<String>> {
     let log = browser.issue_cmd(Extension { path: "se/log", body: json!({"type": "browser"}) }).await?;

@@ -7,11 +7,12 @@ use std::path::PathBuf;
 use std::time::Duration;
 
 use anyhow::{Context, ensure};
+use fantoccini::actions::{InputSource, MOUSE_BUTTON_LEFT, MouseActions, PointerAction};
 use fantoccini::{Client, ClientBuilder, Locator, elements::Element};
 use hyper_util::client::legacy::connect::HttpConnector;
 use serde_json::json;
 
-pub use commands::{Viewport, prefer};
+pub use commands::{Viewport, offline};
 use process::Running;
 
 /// How long something may take to show.
@@ -93,7 +94,7 @@ impl Kitchen {
     /// When there is none.
     pub async fn press(&self, name: &str) -> anyhow::Result<()> {
         let xpath = format!(
-            "//*[self::button or self::a or self::label][contains(normalize-space(.), \"{name}\")][not(@disabled)]"
+            "//*[self::button or self::a or self::label or self::summary][contains(normalize-space(.), \"{name}\")][not(@disabled)]"
         );
         let element = self.find(&xpath).await?;
         self.browser
@@ -111,6 +112,62 @@ impl Kitchen {
         let select_all = "arguments[0].scrollIntoView({block: 'center'}); arguments[0].focus(); arguments[0].select()";
         self.browser.execute(select_all, vec![serde_json::to_value(&field)?]).await?;
         Ok(field.send_keys(text).await?)
+    }
+
+    /// Types a day and an hour (`2027-02-06 18:30`) into the parts of a field, in the order they stand there.
+    ///
+    /// # Errors
+    /// When there is no such field.
+    pub async fn when(&self, label: &str, at: &str) -> anyhow::Result<()> {
+        let digits: Vec<&str> = at.split(['-', ' ', ':']).collect();
+        let [year, month, day, hour, minute] = digits[..] else { anyhow::bail!("{at} is no day and hour") };
+        for (part, text) in [("Day", day), ("Month", month), ("Year", year), ("Hour", hour), ("Minute", minute)] {
+            let part = self
+                .find(&format!(
+                    "//*[@data-scope='date-input' and @data-part='root'][.//label[contains(., \"{label}\")] or .//*[@data-part='label'][contains(., \"{label}\")]]//*[@role='spinbutton' and @aria-label='{part}']"
+                ))
+                .await?;
+            self.browser.execute("arguments[0].focus()", vec![serde_json::to_value(&part)?]).await?;
+            part.send_keys(text).await?;
+        }
+        Ok(())
+    }
+
+    /// Clicks a button by the name it is read out with.
+    ///
+    /// # Errors
+    /// When there is none.
+    pub async fn press_named(&self, name: &str) -> anyhow::Result<()> {
+        let element = self.find(&format!("//button[starts-with(@aria-label, \"{name}\")][not(@disabled)]")).await?;
+        element.click().await.with_context(|| format!("{name} can't be pressed"))
+    }
+
+    /// Takes hold of something and drags it so many pixels, as a hand with a mouse does: pressed, moved in steps, let go.
+    ///
+    /// # Errors
+    /// When the browser can't.
+    pub async fn drag(&self, element: &Element, x: i64, y: i64) -> anyhow::Result<()> {
+        let step = |share: i64| PointerAction::MoveBy {
+            duration: Some(Duration::from_millis(30)),
+            x: (x * share / 5 - x * (share - 1) / 5) as f64,
+            y: (y * share / 5 - y * (share - 1) / 5) as f64,
+        };
+        let mut hand = MouseActions::new("hand".into())
+            .then(PointerAction::MoveToElement { element: element.clone(), duration: None, x: 0.0, y: 0.0 })
+            .then(PointerAction::Down { button: MOUSE_BUTTON_LEFT });
+        for share in 1..=5 {
+            hand = hand.then(step(share));
+        }
+        Ok(self.browser.perform_actions(hand.then(PointerAction::Up { button: MOUSE_BUTTON_LEFT })).await?)
+    }
+
+    /// Day or night as the system has it, and the page really in it.
+    ///
+    /// # Errors
+    /// When the page does not follow.
+    pub async fn light(&self, scheme: &str) -> anyhow::Result<()> {
+        commands::prefer(&self.browser, scheme).await?;
+        self.find(&format!("/html[contains(@class, '{scheme}')]")).await.map(drop)
     }
 
     /// Everything the page says.
@@ -132,18 +189,20 @@ impl Kitchen {
         Ok(())
     }
 
-    /// Fails on contrast, names and roles that axe finds wrong.
+    /// Fails on contrast, names, roles, the size of what is touched and good practice that axe finds wrong, and on a page with
+    /// nothing on it: that would pass.
     ///
     /// # Errors
     /// With each rule and the element it found.
     pub async fn assert_accessible(&self) -> anyhow::Result<()> {
         let axe = std::fs::read_to_string(root().join("web/node_modules/axe-core/axe.min.js"))
             .context("axe-core is not installed")?;
+        self.find("//main//h1").await?;
         self.browser.execute(&format!("{axe}; window.axe = axe"), vec![]).await?;
         let found = self
             .browser
             .execute_async(
-                "const done = arguments[0]; axe.run({runOnly: ['wcag2a', 'wcag2aa']}).then(\
+                "const done = arguments[0]; axe.run({runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice']}).then(\
                  r => done(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).slice(0, 3).join(' | '))),\
                  e => done([String(e)]))",
                 vec![],

@@ -3,7 +3,7 @@
 use std::path::Path;
 use std::time::Duration;
 
-use ergastic_e2e::{Kitchen, Viewport, prefer, root};
+use ergastic_e2e::{Kitchen, Viewport, root};
 
 /// A picture: its name, the screen, light or dark, and how to get there.
 struct Shot {
@@ -22,7 +22,7 @@ const fn shot(name: &'static str, path: &'static str, follow: &'static [&'static
 }
 
 /// A whole brisket in the pit, in paper from 70 °C.
-const PIT: &str = "/why?dish=Snow-hole%20brisket&f=%7B%22cut%22%3A%22brisket%22%2C%22mass_kg%22%3A5.5%2C%22method%22%3A%22smoke%22%2C%22heat%22%3A%7B%22pit_c%22%3A110%2C%22wrap%22%3A%7B%22in%22%3A%22paper%22%2C%22at_core_c%22%3A70%7D%7D%7D";
+const PIT: &str = "/why?f=%7B%22cut%22%3A%22brisket%22%2C%22mass_kg%22%3A5.5%2C%22method%22%3A%22smoke%22%2C%22heat%22%3A%7B%22pit_c%22%3A110%2C%22wrap%22%3A%7B%22in%22%3A%22paper%22%2C%22at_core_c%22%3A70%7D%7D%7D";
 
 /// Three ways of a chuck side by side, and a recipe tried on it.
 const COMPARED: &str = "/match?cut=chuck&kg=1.6&mm=75&beside=braise.oven_150.whole,pressure.high.halved,smoke.pit_110_paper.whole&recipe=35%20min%20at%20high%20pressure";
@@ -37,7 +37,7 @@ const SHOTS: [Shot; 19] = [
         scheme: "dark",
         ..shot("prepare-heat-dark", "/prepare", &["Lake-ice shin", "Heat"], "The cook it leads to")
     },
-    shot("sheet", "/sheet", &["Lake-ice shin"], "Because"),
+    shot("sheet", "/sheet/meal/ice-fishers", &[], "On the same table"),
     shot("cook", "/cook", &["Ice-road chuck"], "The median piece"),
     shot("why", "/match?cut=shin&kg=2.4&people=8", &["Why this time?"], "Rules of thumb"),
     Shot { scheme: "dark", ..shot("why-pit-dark", PIT, &[], "Rules of thumb") },
@@ -47,7 +47,7 @@ const SHOTS: [Shot; 19] = [
     Shot { scheme: "dark", ..shot("match-dark", COMPARED, &[], "Side by side") },
     Shot { scheme: "dark", ..shot("cook-dark", "/cook", &["Ice-road chuck"], "The median piece") },
     Shot { viewport: Viewport::Phone, ..shot("match-phone", "/match?cut=shin&kg=2.4&people=8", &[], "Scrub through") },
-    Shot { viewport: Viewport::Phone, ..shot("sheet-phone", "/sheet", &["Lake-ice shin"], "Because") },
+    Shot { viewport: Viewport::Phone, ..shot("sheet-phone", "/sheet/meal/ice-fishers", &[], "On the same table") },
     Shot {
         viewport: Viewport::Phone,
         scheme: "dark",
@@ -83,8 +83,8 @@ async fn main() -> anyhow::Result<()> {
 }
 
 async fn take(kitchen: &Kitchen, shot: &Shot, folder: &Path) -> anyhow::Result<()> {
-    prefer(&kitchen.browser, shot.scheme).await?;
     kitchen.go(shot.path).await?;
+    kitchen.light(shot.scheme).await?;
     for link in shot.follow {
         kitchen.press(link).await?;
     }

@@ -9,7 +9,7 @@ use ergastic_e2e::{Kitchen, Viewport};
 async fn eight_tabs_share_one_stream_and_all_of_them_hear() -> anyhow::Result<()> {
     let kitchen = Kitchen::open(true, Viewport::Table).await?;
     kitchen.go("/sheet").await?;
-    kitchen.says("Planned dishes").await?;
+    kitchen.says("Meals to come").await?;
     let browser = &kitchen.browser;
     for _ in 1..8 {
         browser.new_window(true).await?;
@@ -17,7 +17,7 @@ async fn eight_tabs_share_one_stream_and_all_of_them_hear() -> anyhow::Result<()
         browser.switch_to_window(last).await?;
         // With a connection for each page the seventh would wait for ever.
         kitchen.go("/sheet").await?;
-        kitchen.says("Planned dishes").await?;
+        kitchen.says("Meals to come").await?;
     }
     // A dish is put away in the last tab; the others drop it from their lists by themselves.
     let tabs = browser.windows().await?;
@@ -64,10 +64,10 @@ async fn a_kitchen_goes_out_of_one_page_and_comes_into_another() -> anyhow::Resu
     let second = Kitchen::open(false, Viewport::Table).await?;
     second.go("/kitchen").await?;
     second.find("//input[@type='file']").await?.send_keys(file.to_str().context("the file's name")?).await?;
-    second.says("would bring 6 new plans").await?;
+    second.says("would bring 9 new plans").await?;
     second.assert_accessible().await?;
     second.press("Bring it in").await?;
-    second.says("is in: 6 new plans").await?;
+    second.says("is in: 9 new plans").await?;
     std::fs::remove_file(&file)?;
     second.go("/log").await?;
     second.says("Auger-crew shin").await?;
