@@ -111,7 +111,18 @@ impl Kitchen {
         let field = self.find(&format!("//*[@id=//label[contains(normalize-space(.), \"{label}\")]/@for]")).await?;
         let select_all = "arguments[0].scrollIntoView({block: 'center'}); arguments[0].focus(); arguments[0].select()";
         self.browser.execute(select_all, vec![serde_json::to_value(&field)?]).await?;
-        Ok(field.send_keys(text).await?)
+        for key in text.chars() {
+            field.send_keys(&key.to_string()).await?;
+            self.drawn().await?;
+        }
+        Ok(())
+    }
+
+    /// Waits until the page has drawn itself, as it does between two keys of one hand.
+    async fn drawn(&self) -> anyhow::Result<()> {
+        let frames = "requestAnimationFrame(() => requestAnimationFrame(() => arguments[0]()))";
+        self.browser.execute_async(frames, Vec::new()).await?;
+        Ok(())
     }
 
     /// Types a day and an hour (`2027-02-06 18:30`) into the parts of a field, in the order they stand there.

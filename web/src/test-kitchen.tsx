@@ -2,6 +2,7 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { useEffect, type ReactNode } from 'react';
+import userEvent from '@testing-library/user-event';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import type { Kitchen, Schemas } from './api/client';
 import { useUndoing } from './features/shell/undo';
@@ -33,6 +34,16 @@ export function open(place: ReactNode, at = '/') {
     </ChakraProvider>,
   );
   return { ...view, router, queries };
+}
+
+const frame = () => new Promise((drawn) => requestAnimationFrame(drawn));
+
+/** Types as a hand does: the page draws itself between two keys, and a number field sets its caret as it does. */
+export async function typed(field: HTMLElement, text: string) {
+  for (const key of text) {
+    await userEvent.type(field, key);
+    for (let drawn = 0; drawn < 3; drawn++) await frame();
+  }
 }
 
 /** A kitchen with every field, some of them changed. */

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
 import { ApiFault } from '../api/client';
-import { open } from '../test-kitchen';
+import { open, typed } from '../test-kitchen';
 import { Choice } from './Choice';
 import { NumberField } from './NumberField';
 import { Slider } from './Slider';
@@ -28,7 +28,7 @@ describe('a figure with its unit', () => {
     expect(field).toHaveValue('2.2');
     await userEvent.clear(field);
     expect(told).toHaveBeenLastCalledWith(undefined);
-    await userEvent.type(field, '5.5');
+    await typed(field, '5.5');
     expect(told.mock.lastCall?.[0]).toBeCloseTo(2.4948, 3);
     await waitFor(() => expect(field).toHaveValue('5.5'));
   });
@@ -37,7 +37,7 @@ describe('a figure with its unit', () => {
     open(<Pounds told={vi.fn()} />);
     const field = screen.getByLabelText('Raw weight');
     await userEvent.clear(field);
-    await userEvent.type(field, '2.50');
+    await typed(field, '2.50');
     await waitFor(() => expect(field).toHaveValue('2.50'));
     await userEvent.tab();
     await waitFor(() => expect(field).toHaveValue('2.5'));

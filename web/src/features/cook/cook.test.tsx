@@ -2,7 +2,7 @@ import { fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
-import { cook, event, open, task } from '../../test-kitchen';
+import { cook, event, open, task, typed } from '../../test-kitchen';
 import { Happenings } from './Happenings';
 import { LogIt } from './LogIt';
 import { NowCard } from './NowCard';
@@ -82,7 +82,7 @@ describe('logging', () => {
     open(<LogIt asks={asks} units="us" onHappened={happened} />);
     const field = screen.getByRole('spinbutton', { name: 'Thermometer in the middle' });
     expect(screen.getByRole('button', { name: 'Log: Thermometer in the middle' })).toBeDisabled();
-    await userEvent.type(field, '176');
+    await typed(field, '176');
     fireEvent.click(screen.getByRole('button', { name: 'Log: Thermometer in the middle' }));
     expect(happened).toHaveBeenCalledWith({ kind: 'core_reading', celsius: 80 });
     expect(screen.getByRole('spinbutton', { name: 'Thermometer in the middle' })).toHaveValue('');
@@ -91,7 +91,7 @@ describe('logging', () => {
   it('takes a figure of the pot', async () => {
     const happened = vi.fn();
     open(<LogIt asks={asks} units="metric" onHappened={happened} />);
-    await userEvent.type(screen.getByRole('spinbutton', { name: 'Liquid poured in' }), '0.4');
+    await typed(screen.getByRole('spinbutton', { name: 'Liquid poured in' }), '0.4');
     fireEvent.click(screen.getByRole('button', { name: 'Log: Liquid poured in' }));
     expect(happened).toHaveBeenCalledWith({ kind: 'liquid_added', litres: 0.4 });
   });
@@ -145,7 +145,7 @@ describe('what happened', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Change: The meat met the heat' }));
     const field = await screen.findByRole('spinbutton', { name: 'It was so long ago' });
     await userEvent.clear(field);
-    await userEvent.type(field, '20');
+    await typed(field, '20');
     fireEvent.click(screen.getByRole('button', { name: 'It was 20 min ago' }));
     const [said] = hand.log.mock.calls.flat() as [Extract<Schemas['Happened'], { kind: 'retimed' }>];
     expect(said).toMatchObject({ kind: 'retimed', event: 'a' });

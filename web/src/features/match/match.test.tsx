@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { chanceWithin, rungAt } from '../../format/between';
-import { kitchenView, open, plan as planned } from '../../test-kitchen';
+import { kitchenView, open, plan as planned, typed } from '../../test-kitchen';
 import { Buy } from './Buy';
 import { search } from './CutField';
 import { CutsPlace } from './CutsPlace';
@@ -433,7 +433,7 @@ describe('What to buy', () => {
       /cut=shin&kg=2.8&people=8&as=pull/,
     );
     fireEvent.click(screen.getByRole('button', { name: '27.44' }));
-    await userEvent.type(screen.getByLabelText('Price'), '9.5');
+    await typed(screen.getByLabelText('Price'), '9.5');
     fireEvent.click(screen.getByRole('button', { name: 'Good' }));
     await waitFor(() =>
       expect(asked.mock.calls.find((call) => call[0] === 'PUT')?.[2]).toMatchObject({

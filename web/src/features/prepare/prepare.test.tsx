@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { lay } from '../../drawings/PanFromAbove';
 import { depthOf, litresAt } from '../../format/between';
-import { corner, kitchen as lodge, open } from '../../test-kitchen';
+import { corner, kitchen as lodge, open, typed } from '../../test-kitchen';
 import { places, type Plan } from './bench';
 import { differences } from './Difference';
 import { PreparePlace } from './PreparePlace';
@@ -187,7 +187,7 @@ const slide = (name: string | RegExp) => async () => {
 const type = (name: string, value: string) => async () => {
   const field = await screen.findByRole('spinbutton', { name });
   await userEvent.clear(field);
-  await userEvent.type(field, value);
+  await typed(field, value);
 };
 
 describe('what is touched at a bench is what is kept', () => {
