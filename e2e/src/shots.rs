@@ -37,7 +37,7 @@ const SHOTS: [Shot; 19] = [
         scheme: "dark",
         ..shot("prepare-heat-dark", "/prepare", &["Lake-ice shin", "Heat"], "The cook it leads to")
     },
-    shot("sheet", "/sheet/meal/ice-fishers", &[], "On the same table"),
+    shot("sheet", "/sheet/ice-fishers", &[], "On the same table"),
     shot("cook", "/cook", &["Ice-road chuck"], "The median piece"),
     shot("why", "/match?cut=shin&kg=2.4&people=8", &["Why this time?"], "Rules of thumb"),
     Shot { scheme: "dark", ..shot("why-pit-dark", PIT, &[], "Rules of thumb") },
@@ -47,7 +47,7 @@ const SHOTS: [Shot; 19] = [
     Shot { scheme: "dark", ..shot("match-dark", COMPARED, &[], "Side by side") },
     Shot { scheme: "dark", ..shot("cook-dark", "/cook", &["Ice-road chuck"], "The median piece") },
     Shot { viewport: Viewport::Phone, ..shot("match-phone", "/match?cut=shin&kg=2.4&people=8", &[], "Scrub through") },
-    Shot { viewport: Viewport::Phone, ..shot("sheet-phone", "/sheet/meal/ice-fishers", &[], "On the same table") },
+    Shot { viewport: Viewport::Phone, ..shot("sheet-phone", "/sheet/ice-fishers", &[], "On the same table") },
     Shot {
         viewport: Viewport::Phone,
         scheme: "dark",

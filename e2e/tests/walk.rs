@@ -189,7 +189,7 @@ async fn every_view_is_readable_on_a_phone_in_both_lights() -> Outcome {
             ("/why", None, "Rules of thumb"),
             ("/sheet", None, "Meals to come"),
             ("/sheet", Some("Lake-ice shin"), "Because"),
-            ("/sheet/meal/ice-fishers", None, "On the same table"),
+            ("/sheet/ice-fishers", None, "On the same table"),
             ("/cook", Some("Ice-road chuck"), "The median piece"),
             ("/finish/", Some("Ice-road chuck"), "Served?"),
             ("/log", None, "What came of it"),

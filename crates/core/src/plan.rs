@@ -83,7 +83,7 @@ pub struct Plan {
     /// The meal it belongs to; a meal of its own where none is named. The dishes of a meal have one bell.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub meal: Option<MealOf>,
-    /// Tasks that the cook has put at an hour.
+    /// Tasks that the cook has put at an hour, or given their length.
     #[serde(default)]
     #[schema(max_items = 40)]
     pub pins: Vec<PlanPin>,
@@ -99,21 +99,54 @@ pub struct MealOf {
     /// What it is called.
     #[schema(min_length = 1, max_length = 80)]
     pub name: String,
+    /// What is borrowed for it, beside the kitchen's own.
+    #[serde(default)]
+    #[schema(max_items = 8)]
+    pub borrowed: Vec<Borrowed>,
+    /// Minutes of sleep given up for it at either end of a night.
+    #[serde(default)]
+    #[schema(maximum = 240)]
+    pub less_sleep_min: u32,
 }
 
-/// A task that the cook has put at an hour.
-#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+/// What can be borrowed for a meal.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Borrowed {
+    /// A pair of hands.
+    Hands,
+    /// A frying pan.
+    Pan,
+    /// A burner.
+    Burner,
+    /// An oven.
+    Oven,
+}
+
+/// So much is borrowed for one meal, and so much sleep given up at either end, min.
+const MOST_BORROWED: usize = 8;
+const MOST_SLEEP_MIN: u32 = 240;
+
+/// What the cook has said of a task: when it starts, how long it takes, or both.
+#[skip_serializing_none]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub struct PlanPin {
     /// Its name in the dish.
     #[schema(min_length = 1, max_length = 40)]
     pub task: String,
     /// It starts then.
-    pub at: Timestamp,
+    #[serde(default)]
+    pub at: Option<Timestamp>,
+    /// It takes so long, min.
+    #[serde(default)]
+    #[schema(minimum = 1, maximum = 1440)]
+    pub min: Option<f64>,
 }
 
-/// Tasks of one dish that are pinned.
+/// Tasks of one dish that are pinned, and the longest that one is said to take, min.
 const MOST_PINS: usize = 40;
+pub(crate) const MOST_MIN: f64 = 1440.0;
 
 /// Something served beside the meat, cooked by itself so that it lands with it.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -160,13 +193,25 @@ impl Plan {
         if let Some(meal) = &self.meal {
             check_name("meal.id", &meal.id, 40)?;
             check_name("meal.name", &meal.name, 80)?;
+            if meal.borrowed.len() > MOST_BORROWED {
+                let given = meal.borrowed.len();
+                return Err(Error::new(
+                    Kind::OutOfRange,
+                    "meal.borrowed",
+                    given,
+                    errors::at_most(MOST_BORROWED as u32),
+                ));
+            }
+            let sleep = f64::from(meal.less_sleep_min);
+            in_range("meal.less_sleep_min", sleep, 0.0, f64::from(MOST_SLEEP_MIN), Unit::Minutes)?;
         }
         if self.pins.len() > MOST_PINS {
             return Err(Error::new(Kind::OutOfRange, "pins", self.pins.len(), errors::at_most(MOST_PINS as u32)));
         }
         for (i, pin) in self.pins.iter().enumerate() {
             check_name(&format!("pins[{i}].task"), &pin.task, 40)?;
-            check_instant(&format!("pins[{i}].at"), pin.at)?;
+            pin.at.map_or(Ok(()), |at| check_instant(&format!("pins[{i}].at"), at))?;
+            in_range(&format!("pins[{i}].min"), pin.min.unwrap_or(1.0), 1.0, MOST_MIN, Unit::Minutes)?;
         }
         check_instant("bell", self.bell)
     }

@@ -80,6 +80,7 @@ fn four_dishes_through_the_night_the_clocks_change_read_as_one_sheet() {
     assert_sound(&supper, &lodge_supper());
     assert_eq!(supper.late_min, 0.0);
     assert_eq!(supper.clock_changes.len(), 1);
+    assert!(supper.conflicts.is_empty(), "it is pinned up as it stands: {:?}", supper.conflicts);
     insta::assert_snapshot!(story(&supper));
 }
 
@@ -213,4 +214,93 @@ proptest! {
             Err(error) => prop_assert!(error.field.starts_with("dishes["), "{}", error),
         }
     }
+}
+
+/// A braise for eight, a day ahead.
+fn shin() -> Value {
+    json!({
+        "zone": "Europe/Helsinki", "bell": "2027-02-06T18:30", "now": "2027-02-05T08:00", "asleep": [["23:00", "06:30"]],
+        "kitchen": {"ovens": 1, "hobs": 4, "pans": 1, "hands": 1},
+        "dishes": [{"name": "Lake-ice shin", "people": 8,
+            "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise", "eaten_as": "fork", "members": 64},
+            "prepare": {"salt_h": 12, "sear": "hard"}, "sides": [{"what": "potato", "min": 20}]}],
+    })
+}
+
+fn pinned(pins: Value) -> MealSheet {
+    let mut request = shin();
+    request["pins"] = pins;
+    sheet(request)
+}
+
+fn of<'a>(sheet: &'a MealSheet, id: &str) -> &'a MealTask {
+    sheet.tasks.iter().find(|task| task.id == id).unwrap_or_else(|| panic!("no {id}"))
+}
+
+#[test]
+fn what_is_pinned_stays_and_the_rest_gives_way_on_both_sides() {
+    let free = sheet(shin());
+    let noon: Timestamp = "2027-02-06T08:00:00Z".parse().unwrap();
+    let early = pinned(json!([{"task": "1-sear_1", "at": "2027-02-06T10:00"}]));
+    assert!(of(&free, "1-sear_1").start > noon);
+    let sear = of(&early, "1-sear_1");
+    assert_eq!((sear.start, sear.pinned, early.late_min), (noon, true, 0.0));
+    assert!(of(&early, "1-take_out").end <= sear.start && of(&early, "1-simmer").start >= sear.end);
+    assert_eq!(of(&early, "1-lift").start, of(&free, "1-lift").start, "it waits hot: the bell stays");
+    // What has to follow a late pin follows it, and the bell says by how much.
+    let late = pinned(json!([{"task": "1-simmer", "at": "2027-02-06T16:00"}]));
+    assert!(late.late_min > 60.0 && of(&late, "1-lift").start > of(&late, "1-simmer").end);
+    assert!(
+        late.conflicts.iter().all(|conflict| conflict.tasks.contains(&"1-serve".to_owned())),
+        "{:?}",
+        late.conflicts
+    );
+    // A pin that leaves no time for what comes before it is a promise broken, not a later supper.
+    let at_once = pinned(json!([{"task": "1-sear_1", "at": "2027-02-05T08:01"}]));
+    assert_eq!(at_once.late_min, 0.0);
+    assert!(
+        at_once.conflicts.iter().any(|conflict| conflict.tasks.contains(&"1-sear_1".to_owned())),
+        "{:?}",
+        at_once.conflicts
+    );
+    assert!(at_once.tasks.iter().filter(|task| task.hands_on).all(|task| task.start >= at_once.now));
+}
+
+#[test]
+fn a_task_takes_as_long_as_its_cook_says() {
+    let (free, slow) =
+        (sheet(shin()), pinned(json!([{"task": "1-sear_1", "min": 40}, {"task": "1-slice", "min": 20}])));
+    let takes = |sheet: &MealSheet, id: &str| minutes_between(of(sheet, id).start, of(sheet, id).end);
+    assert_eq!((takes(&slow, "1-sear_1"), takes(&slow, "1-slice")), (40.0, 20.0));
+    assert!(of(&slow, "1-sear_1").own_min == Some(40.0) && of(&free, "1-sear_1").own_min.is_none());
+    assert!(of(&slow, "1-sear_2").start >= of(&slow, "1-sear_1").end);
+    assert!(of(&slow, "1-lift").start < of(&free, "1-lift").start && slow.late_min == 0.0);
+}
+
+#[test]
+fn a_pin_that_means_nothing_is_named() {
+    let mut request = shin();
+    for (pins, field) in [
+        (json!([{"task": "2-lift", "at": "2027-02-06T16:00"}]), "pins[0].task"),
+        (json!([{"task": "1-nonsense", "at": "2027-02-06T16:00"}]), "pins[0].task"),
+        (json!([{"task": "1-braise", "at": "2027-02-06T16:00"}]), "pins[0].task"),
+        (json!([{"task": "1-lift", "at": "tomorrow"}]), "pins[0].at"),
+        (json!([{"task": "1-lift", "min": 0}]), "pins[0].min"),
+    ] {
+        request["pins"] = pins;
+        let error = meal_sheet_anywhere(&asked(request.clone()), now()).unwrap_err();
+        assert_eq!(error.field, field, "{error}");
+    }
+}
+
+#[test]
+fn a_wrap_that_would_fall_at_night_is_put_on_when_somebody_is_up() {
+    let mut request = lodge_supper();
+    let brisket = request["dishes"][1].clone();
+    request["dishes"] = json!([brisket]);
+    let supper = sheet(request);
+    let wrap = of(&supper, "1-wrap");
+    let hour: u32 = clock(&supper, wrap.start)[4..6].parse().unwrap();
+    assert!((6..23).contains(&hour), "{}", clock(&supper, wrap.start));
+    assert!(supper.conflicts.is_empty(), "{:?}", supper.conflicts);
 }

@@ -6,9 +6,8 @@ use ergastic_core::forecast::Forecast;
 use ergastic_core::heat::pot::Lid;
 use ergastic_core::kitchen::{Kitchen, Units};
 use ergastic_core::plan::Plan;
-use ergastic_core::prepare::Prepared;
 use ergastic_core::safety::Caution;
-use ergastic_core::sheet::{Sheet, work_back_and_forecast};
+use ergastic_core::sheet::{OnTheBench, Sheet, work_back_and_forecast};
 use proptest::prelude::*;
 use serde_json::{Value, json};
 
@@ -103,7 +102,9 @@ fn cautions(found: &[Caution]) -> impl Iterator<Item = String> + '_ {
 }
 
 /// Everything that is said of a dish, one sentence or two each.
-fn everything(sheet: &Sheet, forecast: &Forecast, bench: &Prepared) -> Vec<String> {
+fn everything(sheet: &Sheet, forecast: &Forecast, on_the_bench: &OnTheBench) -> Vec<String> {
+    let OnTheBench { bench, steps } = on_the_bench;
+    let bench = &bench.prepared;
     let mut said = vec![sheet.why.clone(), forecast.why.clone()];
     said.extend(forecast.notes.iter().cloned());
     said.extend(cautions(&forecast.cautions).chain(cautions(&sheet.cautions)).chain(cautions(&bench.warnings)));
@@ -111,7 +112,7 @@ fn everything(sheet: &Sheet, forecast: &Forecast, bench: &Prepared) -> Vec<Strin
         said.extend([task.what.clone(), task.why.clone()]);
         said.extend(cautions(&task.cautions));
     }
-    for step in &bench.steps {
+    for step in steps {
         said.extend([step.what.clone(), step.why.clone()]);
         said.extend(cautions(&step.cautions));
     }
@@ -169,7 +170,7 @@ proptest! {
         let kitchen = kitchen(Units::Metric);
         let now = plus_minutes(plan.bell, -1400.0);
         let Ok((sheet, forecast)) = work_back_and_forecast(&plan, &kitchen, now) else { return Ok(()) };
-        let bench = plan.at_the_bench(&kitchen).unwrap().prepared;
+        let bench = plan.on_the_bench(&kitchen).unwrap();
         for sentence in everything(&sheet, &forecast, &bench) {
             let lower = sentence.to_lowercase();
             for word in has_not(&plan) {
@@ -185,7 +186,7 @@ proptest! {
         let [metric, us] = [Units::Metric, Units::Us].map(|units| {
             let kitchen = kitchen(units);
             let (sheet, forecast) = work_back_and_forecast(&plan, &kitchen, now).ok()?;
-            Some((sheet, forecast, plan.at_the_bench(&kitchen).unwrap().prepared))
+            Some((sheet, forecast, plan.on_the_bench(&kitchen).unwrap()))
         });
         let (Some(metric), Some(us)) = (metric, us) else { return Ok(()) };
         for sentence in everything(&us.0, &us.1, &us.2) {
@@ -196,6 +197,6 @@ proptest! {
         prop_assert_eq!(metric.1.ready_min, us.1.ready_min);
         prop_assert_eq!(metric.1.curve, us.1.curve);
         prop_assert_eq!(metric.0.start_at, us.0.start_at);
-        prop_assert_eq!(metric.2.salt.g, us.2.salt.g);
+        prop_assert_eq!(metric.2.bench.prepared.salt.g, us.2.bench.prepared.salt.g);
     }
 }

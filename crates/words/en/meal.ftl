@@ -24,6 +24,11 @@ for-dish = { $dish }: { $text }
 gave-way = { $dish } gives way: { $to } in place of { $from }, and is done { $by } sooner.
     .longer = { $dish } gives way: { $to } in place of { $from }, and takes { $by } longer.
 
+## A wrap that waits.
+
+# $dish (Said) $from (Temperature) $to (Temperature) $by (Span)
+wrapped-when-up = { $dish }: the wrap waits until somebody is up, { $to } in the middle in place of { $from }; that takes { $by } longer.
+
 ## The night the clocks change.
 
 # $was (Instant) $is (Instant)
@@ -47,6 +52,9 @@ more-ovens = Borrow an oven
 # $time (Span)
 less-sleep = Stay up { $time } longer and get up as much sooner
     .trade = A short night.
+
+# Who does it, of hands that were borrowed.
+helper = a helper
 
 ## What was filled in.
 

@@ -68,27 +68,13 @@ brine = Stir { $salt } of salt into { $water } of cold water ({ $strength } stro
     .why = In the end brine and meat are equally salty: waiting can't oversalt it.
 # $salt (Spoons) $crystal (Said)
 salt = Salt the meat all round: { $salt } of { $crystal }
-    .why = The surface grows wet, takes the salt up, and dries again in the fridge.
-    .at-the-pan-why = So late it stays near the surface.
-# $times (Count) $water (Volume) $each (Minutes)
-soak = Soak it { $times ->
-        [1] once in { $water } of cold water, { $each }
-        [2] twice in { $water } of cold water, { $each } each
-       *[other] { $times } times in { $water } of cold water, { $each } each
-    }
-    .why = Each fresh water divides the salt once more.
+soak-why = Each fresh water divides the salt once more.
 # $marinade (Volume) $time (Minutes)
 marinade = Lay it in { $marinade } of marinade for { $time }, then pour the marinade away
-    .kept = Lay it in { $marinade } of marinade for { $time }; keep the marinade, rinse its bowl into the pot and boil it
     .why = It works on the outside only. Pick the meat clean and pat it dry before it is browned, or the bits burn.
     .unseared-why = It works on the outside only. Pick the meat clean before it goes in.
 blanch = Soak an hour in two waters. Cover with cold water, bring to the boil, 5 min. Pour off, rinse meat and pot
     .why = What would cloud the broth has come out. Start fresh with cold water.
-overnight = After the pan, cool it shallow, cover it with its cold liquid and put it in the fridge overnight
-    .unseared = Cool it shallow, cover it with its cold liquid and put it in the fridge overnight
-    .why = Tomorrow it goes straight to the boil.
-pat = Pat every side dry
-    .why = Nothing browns before its water has boiled away.
 flour = Turn it in flour and shake it off hard
     .why = Loose flour burns in the pan.
 # $pan (Temperature) $fat (Said)
@@ -98,65 +84,23 @@ heat-pan = Get the pan hot, { $pan }. { $fat }
 fat-own = Fat side down first: it brings its own fat.
 fat-oil = Then a film of oil.
 fat-bacon = Render the bacon crisp first and lift it out; its fat browns the meat, and its salt counts.
-# $side (Minutes) $sides (Count)
-sear-at-once = Brown it all at once, about { $side } a side, { $sides } sides
-# $batches (Count) $most (Count) $side (Minutes) $sides (Count)
-sear-in-batches = Brown it in { $batches } batches of { $most } at most, about { $side } a side, { $sides } sides
-sear-why = It lets go of the pan when it is brown. Keep the juices from the resting plate: they go back in.
 rub = Rub it, and put a probe in the thickest part
     .why = The meat is salted already: take a rub without salt.
-    .salted-why = The rub carries salt of its own: leave the meat's own salting out.
     .unsalted-why = The salt is in the rub or nowhere: taste the rub.
 # $dial (Dial) $wood (Said)
 pit = Light the pit and bring it to { $dial }; { $wood }
-    .why = The meat goes in when the smoke runs thin and blue. White smoke is bitter.
 # $bath (Temperature)
 bag = Bag it flat, press the air out, seal it twice; the bath at { $bath }
     .why = A bag that floats is weighed down.
     .bones-why = Bones pierce bags: pad them. A bag that floats is weighed down.
 # $melted (Volume) $fat (Temperature)
 fat = Melt { $melted } of fat to { $fat } and lay the meat under it
-    .why = What sticks out dries.
-    .salted-why = Wipe the salt off first. What sticks out dries.
 # $things (Said)
 aromatics = Soften in that fat, in this order: { $things }
-    .unseared = Soften in a film of fat, in this order: { $things }
-    .why = What needs longest first, what burns soonest last.
-# What an aromatic wants besides. $what (Key)
-aromatic =
-    { $what ->
-        [tomato_paste] tomato paste until it darkens
-        [whole_spice] whole spices until they smell
-        [garlic] garlic, half a minute
-        [bacon] bacon
-        [onion] onion
-        [carrot] carrot
-        [celery] celery
-        [mushroom] mushrooms
-        [sweet_pepper] sweet pepper
-        [ginger] ginger, half a minute
-       *[chilli] chilli
-    }
 # $pours (Volume) $name (Said) $left (Volume)
 deglaze = Pour in { $pours } of { $name }, scrape up the brown, boil it down to { $left }
-    .unseared = Pour in { $pours } of { $name } and boil it down to { $left }
-    .why = Its raw edge and much of its alcohol go. What stuck to the pan is the sauce.
-    .unseared-why = Its raw edge and much of its alcohol go.
 # $pours (Volume) $name (Said)
 deglaze-whole = Pour in { $pours } of { $name } and scrape up the brown
-    .why = Not boiled down: fresher and sharper, and it counts in full for the level.
-# $pours (Volume) $name (Said)
-wine-in = Pour in { $pours } of { $name }
-# $name (Said)
-deglaze-with = Pour in a ladle of { $name } and scrape up the brown
-    .why = What stuck to the pan is the sauce.
-# $liquid (Volume) $level (Length)
-pour = Meat in; { $liquid } of hot liquid over it, up to { $level } on the dipstick
-    .seared = Meat in with its resting juices; { $liquid } of hot liquid over it, up to { $level } on the dipstick
-    .why = Hot liquid into a hot pot: cold liquid costs minutes. Skim the first foam.
-no-pour = Meat in with no liquid; the lowest heat
-    .seared = Meat in with its resting juices, no liquid; the lowest heat
-    .why = Its own juice has to run first: look after ten minutes.
 
 ## Where salt comes from.
 

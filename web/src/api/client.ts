@@ -121,11 +121,13 @@ export const api = {
   meals: () => unwrap<'/api/meals', 'get'>(client.GET('/api/meals')),
   meal: (id: string) =>
     unwrap<'/api/meals/{id}', 'get'>(client.GET('/api/meals/{id}', { params: { path: { id } } })),
+  tryMeal: (id: string, pin: Schemas['Pin']) =>
+    unwrap<'/api/meals/{id}/tried', 'post'>(
+      client.POST('/api/meals/{id}/tried', { params: { path: { id } }, body: pin }),
+    ),
   plans: () => unwrap<'/api/plans', 'get'>(client.GET('/api/plans')),
   plan: (id: string) =>
     unwrap<'/api/plans/{id}', 'get'>(client.GET('/api/plans/{id}', { params: { path: { id } } })),
-  sheet: (id: string) =>
-    unwrap<'/api/plans/{id}/sheet', 'get'>(client.GET('/api/plans/{id}/sheet', { params: { path: { id } } })),
   savePlan: (id: string, version: number, plan: Schemas['Plan']) =>
     // What was changed last is stored even when the page is left in the same moment.
     unwrap<'/api/plans/{id}', 'put'>(

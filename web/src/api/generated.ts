@@ -385,6 +385,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/meals/{id}/tried": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A meal as it would be with one of its tasks put at an hour or given its length: nothing is kept, and no way out is looked for. */
+        post: operations["try_meal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans": {
         parameters: {
             query?: never;
@@ -934,11 +951,13 @@ export interface components {
         BenchStep: {
             /** @description Cautions at this step. */
             cautions: components["schemas"]["Caution"][];
-            /** @description A stable name. */
+            /** @description Its name in the dish. */
             id: string;
+            /** @description Its kind. */
+            kind: components["schemas"]["TaskKind"];
             /**
              * Format: double
-             * @description Minutes at it, or waiting for it.
+             * @description Minutes.
              */
             min: number;
             /** @description What. */
@@ -966,6 +985,11 @@ export interface components {
          * @enum {string}
          */
         BodyFrom: "sinew" | "foot" | "tendon" | "rind";
+        /**
+         * @description What can be borrowed for a meal.
+         * @enum {string}
+         */
+        Borrowed: "hands" | "pan" | "burner" | "oven";
         /** @description Brine that it lies in until both are of one strength. */
         Brine: {
             /**
@@ -3887,8 +3911,29 @@ export interface components {
         };
         /** @description The meal that a dish belongs to. */
         MealOf: {
+            /** @description What is borrowed for it, beside the kitchen's own. */
+            borrowed?: components["schemas"]["Borrowed"][];
             /** @description What its dishes know it by. */
             id: string;
+            /**
+             * Format: int32
+             * @description Minutes of sleep given up for it at either end of a night.
+             */
+            less_sleep_min?: number;
+            /** @description What it is called. */
+            name: string;
+        };
+        /** @description The meal that a dish belongs to. */
+        MealOfInFull: {
+            /** @description What is borrowed for it, beside the kitchen's own. */
+            borrowed: components["schemas"]["Borrowed"][];
+            /** @description What its dishes know it by. */
+            id: string;
+            /**
+             * Format: int32
+             * @description Minutes of sleep given up for it at either end of a night.
+             */
+            less_sleep_min: number;
             /** @description What it is called. */
             name: string;
         };
@@ -3967,11 +4012,18 @@ export interface components {
             kind: components["schemas"]["TaskKind"];
             /** @description Where. */
             lane: components["schemas"]["Lane"];
+            /** @description It can be put at an hour, and given its length; what goes on by itself follows from the rest. */
+            moves: boolean;
             /**
              * Format: int32
              * @description Its number, from 1.
              */
             number: number;
+            /**
+             * Format: double
+             * @description The cook has said how long it takes, min.
+             */
+            own_min?: number | null;
             /** @description The cook has put it there. */
             pinned: boolean;
             /** @description It starts in the hour that the clock shows for the second time that night. */
@@ -4153,6 +4205,11 @@ export interface components {
             source: components["schemas"]["Offer"][];
             thickness?: components["schemas"]["Thickness"] | null;
         };
+        /** @description A plan at the bench with what is to be done there. */
+        OnTheBench: components["schemas"]["AtTheBench"] & {
+            /** @description In the order in which it is done. */
+            steps: components["schemas"]["BenchStep"][];
+        };
         /** @description What lies on the block, with everything filled in. */
         OnTheBlock: {
             /**
@@ -4318,10 +4375,15 @@ export interface components {
             /** @description Gone too far. */
             too_far_min: components["schemas"]["Quantiles"];
         };
-        /** @description A task that the cook has put at an hour. */
+        /** @description What the cook has said of a task: when it starts, how long it takes, or both. */
         Pin: {
             /** @description It starts then; a local time is read in `zone`. */
-            at: string;
+            at?: string | null;
+            /**
+             * Format: double
+             * @description It takes so long, min.
+             */
+            min?: number | null;
             /** @description Its id in the meal's sheet. */
             task: string;
         };
@@ -4347,7 +4409,7 @@ export interface components {
              * @description How many eat.
              */
             people?: number;
-            /** @description Tasks that the cook has put at an hour. */
+            /** @description Tasks that the cook has put at an hour, or given their length. */
             pins?: components["schemas"]["PlanPin"][];
             /** @description What is done before the heat. */
             prepare?: components["schemas"]["Prepare"];
@@ -4426,7 +4488,7 @@ export interface components {
             certainty?: number | null;
             /** @description The meat and its way. */
             forecast: components["schemas"]["ForecastRequestInFull"];
-            meal?: components["schemas"]["MealOf"] | null;
+            meal?: components["schemas"]["MealOfInFull"] | null;
             /** @description What the dish is called. */
             name: string;
             /**
@@ -4434,8 +4496,8 @@ export interface components {
              * @description How many eat.
              */
             people: number;
-            /** @description Tasks that the cook has put at an hour. */
-            pins: components["schemas"]["PlanPinInFull"][];
+            /** @description Tasks that the cook has put at an hour, or given their length. */
+            pins: components["schemas"]["PlanPin"][];
             /** @description What is done before the heat. */
             prepare: components["schemas"]["PrepareInFull"];
             /** @description What is served beside it. */
@@ -4447,23 +4509,18 @@ export interface components {
             /** @description What it is cooked in and on. */
             uses: components["schemas"]["Uses"];
         };
-        /** @description A task that the cook has put at an hour. */
+        /** @description What the cook has said of a task: when it starts, how long it takes, or both. */
         PlanPin: {
             /**
              * Format: date-time
              * @description It starts then.
              */
-            at: string;
-            /** @description Its name in the dish. */
-            task: string;
-        };
-        /** @description A task that the cook has put at an hour. */
-        PlanPinInFull: {
+            at?: string | null;
             /**
-             * Format: date-time
-             * @description It starts then.
+             * Format: double
+             * @description It takes so long, min.
              */
-            at: string;
+            min?: number | null;
             /** @description Its name in the dish. */
             task: string;
         };
@@ -5039,8 +5096,6 @@ export interface components {
             seasoning?: components["schemas"]["Seasoning"] | null;
             /** @description What has to be bought. */
             shopping: components["schemas"]["ShoppingItem"][];
-            /** @description The order of work. */
-            steps: components["schemas"]["BenchStep"][];
             /** @description What comes out again. */
             take_out: components["schemas"]["TakeOut"][];
             /** @description Raw → trimmed → pieces. */
@@ -6906,14 +6961,14 @@ export interface components {
             /** @enum {string} */
             what: "bell";
         } | {
-            /** @description Which kind: hands, pan, burner, oven. */
-            thing: string;
+            /** @description Which kind. */
+            thing: components["schemas"]["Borrowed"];
             /** @enum {string} */
             what: "borrow";
         } | {
             /**
-             * Format: double
-             * @description Minutes of sleep given up at either end.
+             * Format: int32
+             * @description Minutes of sleep given up at either end, beside those that are already.
              */
             minutes: number;
             /** @enum {string} */
@@ -8935,6 +8990,112 @@ export interface operations {
             };
         };
     };
+    try_meal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pin"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MealSheet"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     list_plans: {
         parameters: {
             query?: never;
@@ -9762,7 +9923,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["AtTheBench"];
+                    "application/json": components["schemas"]["OnTheBench"];
                 };
             };
             /** @description What was sent broke off. */

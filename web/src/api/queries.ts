@@ -39,14 +39,6 @@ export const useScale = () => useQuery({ queryKey: ['scale'], queryFn: api.scale
 
 export const useLarder = () => useQuery({ queryKey: ['larder'], queryFn: api.larder, staleTime: Infinity });
 
-/** The sheet of a plan; worked back again every minute, because it starts from now. */
-export const useSheet = (id: string | undefined) =>
-  useQuery({
-    queryKey: ['plans', id, 'sheet'],
-    queryFn: id ? () => api.sheet(id) : skipToken,
-    refetchInterval: 60_000,
-  });
-
 /** The meals to come, by their bell. */
 export const useMeals = () => useQuery({ queryKey: ['plans', 'meals'], queryFn: api.meals });
 

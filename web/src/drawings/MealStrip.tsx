@@ -1,8 +1,9 @@
-import { useId } from 'react';
+import { useId, useState } from 'react';
 import type { Schemas } from '../api/client';
 import { about, clock, millis, span, weekday } from '../format/time';
 import { colour } from '../theme/system';
 import { fold, type Folded } from './fold';
+import { Grip, type SaidOfTask } from './Grip';
 import { hourTicks } from './timeScale';
 import { useWidth } from './useWidth';
 
@@ -12,6 +13,10 @@ type Props = {
   now: number;
   chosen?: string;
   onChoose: (task: string) => void;
+  /** The chosen task is moved, and not let go yet. */
+  onTry: (task: Task, said: SaidOfTask) => void;
+  /** It is let go. */
+  onSay: (task: Task, said: SaidOfTask) => void;
 };
 
 /** Tasks that lie too near to be told apart, in one block. */
@@ -75,12 +80,17 @@ function clustered(tasks: Task[], x: (at: number) => number): Cluster[] {
 }
 
 /** A whole meal: the hands at the top, a lane a dish, nights and absences shaded, empty time folded to a crease. */
-export function MealStrip({ sheet, now, chosen, onChoose }: Props) {
+export function MealStrip({ sheet, now, chosen, onChoose, onTry, onSay }: Props) {
   const id = useId();
   const { ref, width } = useWidth<HTMLDivElement>(900);
   const { tasks, dishes, zone } = sheet;
   const spans = tasks.map((task) => ({ from: millis(task.start), to: millis(task.end) }));
-  const folded = fold(spans, width - GUTTER);
+  const fresh = fold(spans, width - GUTTER);
+  // Under the hand the hours stay where they are.
+  const [held, setHeld] = useState<Folded>();
+  const folded = held ?? fresh;
+  const moved = tasks.find((task) => task.id === chosen && task.moves);
+  const broken = new Set(sheet.conflicts.flatMap((conflict) => conflict.tasks));
   const x = (at: number) => GUTTER + folded.x(at);
   const numbers = numbered(tasks);
   const hands = clustered(
@@ -100,6 +110,9 @@ export function MealStrip({ sheet, now, chosen, onChoose }: Props) {
         <defs>
           <pattern id={`${id}d`} width="8" height="8" patternUnits="userSpaceOnUse">
             <circle cx="3" cy="3" r="1.6" fill={colour('soft')} />
+          </pattern>
+          <pattern id={`${id}b`} width="6" height="6" patternUnits="userSpaceOnUse">
+            <path d="M0,6 L6,0" stroke={colour('caution')} strokeWidth="2.5" />
           </pattern>
           <pattern id={`${id}n`} width="10" height="10" patternUnits="userSpaceOnUse">
             <path d="M0,10 L10,0" stroke={colour('line')} strokeWidth="3" />
@@ -126,6 +139,8 @@ export function MealStrip({ sheet, now, chosen, onChoose }: Props) {
             x={x}
             zone={zone}
             chosen={cluster.tasks.some((task) => task.id === chosen)}
+            broken={cluster.tasks.some((task) => broken.has(task.id))}
+            stripes={`url(#${id}b)`}
             onChoose={onChoose}
           />
         ))}
@@ -156,7 +171,14 @@ export function MealStrip({ sheet, now, chosen, onChoose }: Props) {
               {own
                 .filter((task) => millis(task.end) > millis(task.start))
                 .map((task) => (
-                  <Waiting key={task.id} task={task} x={x} y={y} dots={`url(#${id}d)`} />
+                  <Waiting
+                    key={task.id}
+                    task={task}
+                    x={x}
+                    y={y}
+                    dots={`url(#${id}d)`}
+                    broken={broken.has(task.id) ? `url(#${id}b)` : undefined}
+                  />
                 ))}
               {ready?.p10 && ready.p90 && (
                 <g>
@@ -174,6 +196,26 @@ export function MealStrip({ sheet, now, chosen, onChoose }: Props) {
             </g>
           );
         })}
+        {sheet.conflicts.map(({ tasks: whose, text }) => (
+          <Promise key={text} tasks={tasks.filter((task) => whose.includes(task.id))} text={text} x={x} />
+        ))}
+        {moved && (
+          <Grip
+            task={moved}
+            folded={folded}
+            left={GUTTER}
+            top={TOP}
+            zone={zone}
+            onMove={(said) => {
+              if (!held) setHeld(fresh);
+              onTry(moved, said);
+            }}
+            onDone={(said) => {
+              setHeld(undefined);
+              onSay(moved, said);
+            }}
+          />
+        )}
         <Marks folded={folded} now={now} bell={millis(sheet.bell)} x={x} height={height} width={width} />
       </svg>
     </div>
@@ -260,18 +302,41 @@ function Axis({
   );
 }
 
+/** A promise between two tasks that is not kept, drawn from the one to the other. */
+function Promise({ tasks, text, x }: { tasks: Task[]; text: string; x: (at: number) => number }) {
+  const [first, last] = [tasks[0], tasks.at(-1)];
+  if (!first || !last || first === last) return null;
+  const [from, to] = [x(millis(first.start)), x(millis(last.start))].sort((a, b) => a - b);
+  if (from === undefined || to === undefined || to - from < 3) return null;
+  return (
+    <path
+      d={`M${from},${TOP + 14} v-6 H${to} v6`}
+      fill="none"
+      stroke={colour('caution')}
+      strokeWidth="2.5"
+      strokeDasharray="6 3"
+    >
+      <title>{text}</title>
+    </path>
+  );
+}
+
 /** Work of the hands, with the numbers it has in the list. */
 function HandsBlock({
   cluster,
   x,
   zone,
   chosen,
+  broken,
+  stripes,
   onChoose,
 }: {
   cluster: Cluster;
   x: (at: number) => number;
   zone: string;
   chosen: boolean;
+  broken: boolean;
+  stripes: string;
   onChoose: (task: string) => void;
 }) {
   const wide = Math.max(5, x(cluster.to) - x(cluster.from) - 1);
@@ -296,15 +361,39 @@ function HandsBlock({
         height="26"
         rx="3"
         fill={colour('hands')}
-        stroke={chosen ? colour('ink') : 'none'}
+        stroke={chosen ? colour('ink') : broken ? colour('caution') : 'none'}
         strokeWidth="3"
       />
+      {broken && <rect x={x(cluster.from)} y={TOP + 16} width={wide} height="26" rx="3" fill={stripes} />}
+      {cluster.tasks.some((task) => task.pinned) && (
+        <circle
+          cx={x(cluster.from) + 1}
+          cy={TOP + 16}
+          r="5"
+          fill={colour('rim')}
+          stroke={colour('ground')}
+          strokeWidth="2"
+        />
+      )}
       <title>{said}</title>
     </g>
   );
 }
 
-function Waiting({ task, x, y, dots }: { task: Task; x: (at: number) => number; y: number; dots: string }) {
+function Waiting({
+  task,
+  x,
+  y,
+  dots,
+  broken,
+}: {
+  task: Task;
+  x: (at: number) => number;
+  y: number;
+  dots: string;
+  /** The stripes of what can't be kept. */
+  broken?: string;
+}) {
   const [from, to] = [millis(task.start), millis(task.end)];
   const wide = Math.max(3, x(to) - x(from));
   const quiet = ['hold', 'rest', 'cool', 'release'].includes(task.kind);
@@ -318,8 +407,8 @@ function Waiting({ task, x, y, dots }: { task: Task; x: (at: number) => number; 
         width={wide}
         height="26"
         rx="6"
-        fill={task.kind === 'hold' ? dots : 'transparent'}
-        stroke={colour(quiet ? 'soft' : 'heat')}
+        fill={broken ?? (task.kind === 'hold' ? dots : 'transparent')}
+        stroke={colour(broken ? 'caution' : quiet ? 'soft' : 'heat')}
         strokeWidth="2.5"
         strokeDasharray={task.kind === 'hold' ? '3 4' : undefined}
       />

@@ -1,8 +1,7 @@
-import { act, fireEvent, screen } from '@testing-library/react';
+import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it, vi } from 'vitest';
-import { open, task } from '../test-kitchen';
-import { DayStrip } from './DayStrip';
+import { describe, expect, it } from 'vitest';
+import { open } from '../test-kitchen';
 import { fold } from './fold';
 import { PotSection } from './PotSection';
 import { ReadyBand } from './ReadyBand';
@@ -155,36 +154,6 @@ describe('the slice of the piece', () => {
     open(<SliceOfPiece inside={inside} units="metric" at={120} />);
     for (const ring of ['70 °C', '80 °C', '90 °C']) expect(screen.getByText(ring)).toBeInTheDocument();
     expect(screen.queryByText('50 °C')).toBeNull();
-  });
-});
-
-describe('the day strip', () => {
-  it('lets a task be chosen by pointer and by keyboard', () => {
-    const choose = vi.fn();
-    const sear = task({
-      id: 'sear_1',
-      kind: 'sear',
-      what: 'Sear all pieces brown',
-      lane: 'hob',
-      hands_on: true,
-      start: '2027-02-06T11:30:00Z',
-      end: '2027-02-06T11:50:00Z',
-    });
-    open(
-      <DayStrip
-        tasks={[sear, task()]}
-        bell="2027-02-06T16:30:00Z"
-        zone="UTC"
-        now={at('08:00')}
-        onChoose={choose}
-      />,
-    );
-    const drawn = screen.getByRole('button', { name: '11:30 Sear all pieces brown' });
-    fireEvent.click(drawn);
-    fireEvent.keyDown(drawn, { key: 'Enter' });
-    expect(choose.mock.calls).toEqual([['sear_1'], ['sear_1']]);
-    expect(screen.getByText('Oven')).toBeInTheDocument();
-    expect(screen.queryByText('Hob')).toBeNull();
   });
 });
 

@@ -6,6 +6,8 @@ export type Stretch = { from: number; to: number; x: number; width: number };
 export type Folded = {
   stretches: Stretch[];
   x: (at: number) => number;
+  /** Which moment lies there; before the first stretch and after the last it goes on at their pace. */
+  at: (x: number) => number;
   creases: { x: number; from: number; to: number }[];
 };
 
@@ -46,5 +48,14 @@ export function fold(spans: { from: number; to: number }[], width: number, gap =
     }
     return width;
   };
-  return { stretches, x: place, creases };
+  const moment = (px: number) => {
+    const [first, last] = [stretches[0], stretches.at(-1)];
+    if (!first || !last) return 0;
+    const within = stretches.find((stretch) => px <= stretch.x + stretch.width) ?? last;
+    const before = stretches[stretches.indexOf(within) - 1];
+    if (before && px < within.x)
+      return before.to + ((px - before.x - before.width) / CREASE) * (within.from - before.to);
+    return within.from + ((px - within.x) / within.width) * (within.to - within.from);
+  };
+  return { stretches, x: place, at: moment, creases };
 }

@@ -9,7 +9,7 @@ import { Finish } from './finish/Finish';
 import { KitchenPlace } from './kitchen/KitchenPlace';
 import { brings } from './kitchen/TakeAlong';
 import { Log } from './log/Log';
-import { Sheets } from './sheet/Sheets';
+import { Meals } from './sheet/Meals';
 import { Routes, Route } from 'react-router';
 
 const kitchen = kitchenView();
@@ -49,6 +49,7 @@ beforeEach(() => {
   answers = {
     '/api/kitchen': () => ({ body: kitchen }),
     '/api/plans': () => ({ body: [] }),
+    '/api/meals': () => ({ body: [] }),
     '/api/cooks': () => ({ body: [] }),
     '/api/log': () => ({ body: { cooks: [], all: 0 } }),
     '/api/bin': () => ({ body: [] }),
@@ -80,31 +81,13 @@ const at = (place: React.ReactNode, path: string, address: string) =>
 
 describe('places with nothing in them yet', () => {
   it.each([
-    [<Sheets key="s" />, 'No dish is planned', 'Match a cut'],
+    [<Meals key="s" />, 'No dish is planned', 'Match a cut'],
     [<Cooks key="c" />, 'Nothing is on the heat', 'Choose a planned dish'],
     [<Log key="l" />, 'No cook is closed yet', 'Choose a planned dish'],
   ])('say what will be there and offer the one step', async (place, words, step) => {
     open(place);
     expect(await screen.findByRole('heading', { name: words })).toBeInTheDocument();
     expect(screen.getByRole('link', { name: step })).toBeInTheDocument();
-  });
-});
-
-describe('planned dishes', () => {
-  it('leave out what has been cooked', async () => {
-    const plan = (plan_id: string, name: string) => ({
-      id: plan_id,
-      version: 1,
-      saved_at: '2027-02-05T12:00:00Z',
-      plan: { ...cook().plan, name },
-    });
-    answers['/api/plans'] = () => ({
-      body: [plan(cook().plan_id, 'Cooked'), plan('00000000-0000-4000-8000-000000000009', 'Waiting')],
-    });
-    answers['/api/cooks'] = () => ({ body: [line()] });
-    open(<Sheets />);
-    expect(await screen.findByText('Waiting')).toBeInTheDocument();
-    expect(screen.queryByText('Cooked')).toBeNull();
   });
 });
 
@@ -269,13 +252,23 @@ describe('what is broken or put away', () => {
   });
 
   it('hinders no other plan', async () => {
+    answers['/api/meals'] = () => ({
+      body: [
+        {
+          id: cook().plan_id,
+          name: 'Lake-ice shin',
+          bell: '2027-02-06T16:30:00Z',
+          people: 8,
+          dishes: [{ plan_id: cook().plan_id, version: 1, name: 'Lake-ice shin', people: 8 }],
+        },
+      ],
+    });
     answers['/api/plans'] = () => ({
       body: [
-        { id: cook().plan_id, version: 1, saved_at: '2027-02-05T12:00:00Z', plan: cook().plan },
         { id, version: 1, saved_at: '2027-02-05T12:00:00Z', plan: null, broken: 'missing field `bell`' },
       ],
     });
-    open(<Sheets />);
+    open(<Meals />);
     expect(await screen.findByText('Lake-ice shin')).toBeInTheDocument();
     expect(screen.getByText(/missing field `bell`/)).toBeInTheDocument();
   });

@@ -6,7 +6,7 @@ use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use crate::forecast::Assumed;
-use crate::plan::Plan;
+use crate::plan::{Borrowed, Plan};
 use crate::safety::Caution;
 use crate::sheet::{Ready, Taken, TaskId, TaskKind, Window};
 use crate::ways::Lane;
@@ -46,8 +46,12 @@ pub struct MealTask {
     pub after: Vec<String>,
     /// When it may happen, where that is wider than from–to.
     pub window: Option<Window>,
+    /// It can be put at an hour, and given its length; what goes on by itself follows from the rest.
+    pub moves: bool,
     /// The cook has put it there.
     pub pinned: bool,
+    /// The cook has said how long it takes, min.
+    pub own_min: Option<f64>,
     /// It starts in the hour that the clock shows for the second time that night.
     pub second_time: bool,
     /// Cautions at this step.
@@ -86,16 +90,16 @@ pub struct MealConflict {
     pub text: String,
 }
 
-/// Two dishes share an oven: which gave way, by how much, and what that changes.
+/// A dish that is cooked otherwise than asked, so that all of it can be kept: an oven is shared, a wrap waits until somebody is up.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct GaveWay {
     /// The dish.
     pub dish: String,
     /// Its number, from 1.
     pub number: u32,
-    /// As it was set, °C.
+    /// As it was set, or wrapped at, °C.
     pub from_c: f64,
-    /// As it is set now, °C.
+    /// As it is now, °C.
     pub to_c: f64,
     /// Minutes that it takes longer; sooner where negative.
     pub longer_min: f64,
@@ -132,13 +136,13 @@ pub enum WayChange {
     },
     /// One thing more to work with.
     Borrow {
-        /// Which kind: hands, pan, burner, oven.
-        thing: String,
+        /// Which kind.
+        thing: Borrowed,
     },
     /// Up so much longer, and so much sooner.
     Sleep {
-        /// Minutes of sleep given up at either end.
-        minutes: f64,
+        /// Minutes of sleep given up at either end, beside those that are already.
+        minutes: u32,
     },
 }
 
@@ -174,7 +178,7 @@ pub struct MealSheet {
     pub conflicts: Vec<MealConflict>,
     /// What would help, when something can't.
     pub ways_out: Vec<WayOut>,
-    /// Which dish gave way where an oven is shared.
+    /// Which dish gave way.
     pub gave_way: Vec<GaveWay>,
     /// The clocks change on the way.
     pub clock_changes: Vec<ClockChange>,

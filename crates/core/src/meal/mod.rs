@@ -9,8 +9,9 @@ mod sheet;
 mod solve;
 mod table;
 mod ways_out;
+mod wrapping;
 
 pub use answer::{ClockChange, DishHours, GaveWay, MealConflict, MealSheet, MealTask, WayChange, WayOut};
 pub use marinate::AskedBench;
 pub use request::{AskedDish, Counts, MOST_DISHES, Pin, Regret, SheetRequest};
-pub use sheet::{meal_of_plans, meal_sheet, meal_sheet_anywhere};
+pub use sheet::{meal_of_plans, meal_sheet, meal_sheet_anywhere, meal_tried};

@@ -219,16 +219,22 @@ impl Regret {
     }
 }
 
-/// A task that the cook has put at an hour.
-#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+/// What the cook has said of a task: when it starts, how long it takes, or both.
+#[skip_serializing_none]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub struct Pin {
     /// Its id in the meal's sheet.
     #[schema(min_length = 3, max_length = 40)]
     pub task: String,
     /// It starts then; a local time is read in `zone`.
+    #[serde(default)]
     #[schema(min_length = 1, max_length = 80)]
-    pub at: String,
+    pub at: Option<String>,
+    /// It takes so long, min.
+    #[serde(default)]
+    #[schema(minimum = 1, maximum = 1440)]
+    pub min: Option<f64>,
 }
 
 /// A meal: its dishes, its bell, and what there is to work with.

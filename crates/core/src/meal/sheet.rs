@@ -5,15 +5,16 @@ use jiff::Timestamp;
 
 use super::answer::{DishHours, MealConflict, MealSheet, MealTask};
 use super::clocks::{changes, second_time};
-use super::request::SheetRequest;
+use super::request::{Pin, SheetRequest};
 use super::sharing::{Shared, shared};
-use super::solve::{Course, FEW_TRIES, Otherwise, Placed, TRIES, begins, courses, place};
+use super::solve::{Course, FEW_TRIES, Placed, TRIES, begins, courses, place};
 use super::table::Table;
 use super::ways_out::ways_out;
+use super::wrapping::wrapped_when_up;
 use crate::clock::minutes_between;
 use crate::error::Result;
 use crate::kitchen::Kitchen;
-use crate::plan::Plan;
+use crate::plan::{Borrowed, Plan};
 use crate::sheet::{Conflict, Task, TaskId, Window, broken_promises, set_c, short, taken};
 
 /// What a degree costs by which a dish gives way, in minutes of guests. Working value.
@@ -41,26 +42,49 @@ pub fn meal_sheet_anywhere(request: &SheetRequest, now: Timestamp) -> Result<Mea
 /// # Errors
 /// Names the field that can't be used.
 pub fn meal_of_plans(plans: &[Plan], before: &[Vec<Plan>], kitchen: &Kitchen, now: Timestamp) -> Result<MealSheet> {
+    worked_back(&among(plans, before, kitchen, now)?)
+}
+
+/// The same with one task put at an hour or given its length, without looking for ways out: what follows a finger.
+///
+/// # Errors
+/// Names the field that can't be used.
+pub fn meal_tried(
+    plans: &[Plan],
+    before: &[Vec<Plan>],
+    kitchen: &Kitchen,
+    now: Timestamp,
+    pin: &Pin,
+) -> Result<MealSheet> {
+    let mut table = among(plans, before, kitchen, now)?;
+    table.put(pin)?;
+    table.only_tried = true;
+    worked_back(&table)
+}
+
+/// Plans on a table of their own, beside what other meals take.
+fn among(plans: &[Plan], before: &[Vec<Plan>], kitchen: &Kitchen, now: Timestamp) -> Result<Table> {
     let mut table = Table::of_plans(plans, kitchen, now)?;
     let mut taken = Vec::new();
     for other in before {
         // Another meal that can't be cooked hinders this one in nothing.
         let Ok(theirs) = Table::of_plans(other, kitchen, now) else { continue };
         let theirs = Table { taken: std::mem::take(&mut taken), ..theirs };
-        let placed = courses(&theirs).and_then(|own| {
+        let placed = courses(&theirs).map(|own| {
             let own: Vec<&Course> = own.iter().collect();
-            place(&theirs, &own, Otherwise::default(), FEW_TRIES)
+            place(&theirs, &own, FEW_TRIES)
         });
         taken = placed.map_or(theirs.taken, |placed| placed.takes);
     }
     table.taken = taken;
-    worked_back(&table)
+    Ok(table)
 }
 
 fn worked_back(table: &Table) -> Result<MealSheet> {
     let own = courses(table)?;
     let as_asked: Vec<&Course> = own.iter().collect();
-    let mut placed = place(table, &as_asked, Otherwise::default(), TRIES)?;
+    let tries = if table.only_tried { FEW_TRIES } else { TRIES };
+    let mut placed = place(table, &as_asked, tries);
     let mut chosen = as_asked;
     let mut gave_way = Vec::new();
     let given = shared(table, &own);
@@ -68,11 +92,17 @@ fn worked_back(table: &Table) -> Result<MealSheet> {
         let with: Vec<&Course> = (0..own.len())
             .map(|i| changed.iter().find(|(at, _)| *at == i).map_or(&own[i], |(_, course)| course))
             .collect();
-        let tried = place(table, &with, Otherwise::default(), TRIES)?;
+        let tried = place(table, &with, tries);
         let degrees: f64 = gave.iter().map(|gave| (gave.to_c - gave.from_c).abs()).sum();
         if tried.placing.cost + A_DEGREE * degrees < placed.placing.cost {
             (placed, chosen, gave_way) = (tried, with, gave.clone());
         }
+    }
+    let waits = wrapped_when_up(table, &chosen, &placed);
+    if let Some((i, later, told)) = &waits {
+        chosen[*i] = later;
+        placed = place(table, &chosen, tries);
+        gave_way.push(told.clone());
     }
     let dishes: Vec<Vec<Task>> = chosen.iter().enumerate().map(|(i, course)| placed.tasks(course, i)).collect();
     Ok(answer(table, &chosen, &placed, &dishes, gave_way))
@@ -92,7 +122,7 @@ fn answer(
     let mut tasks: Vec<MealTask> = Vec::new();
     for (i, (course, list)) in courses.iter().zip(dishes).enumerate() {
         let id = |task: TaskId| format!("{}-{task}", i + 1);
-        let pinned = |task: TaskId| table.pins.iter().any(|(pin, _)| *pin == id(task));
+        let pin = |task: TaskId| course.plan.pins.iter().find(|pin| pin.task == task.to_string());
         tasks.extend(list.iter().map(|task| MealTask {
             id: id(task.id),
             dish: task.dish.clone(),
@@ -109,7 +139,9 @@ fn answer(
             whose: None,
             after: task.after.iter().map(|before| id(*before)).collect(),
             window: task.window,
-            pinned: pinned(task.id),
+            pinned: pin(task.id).is_some_and(|pin| pin.at.is_some()),
+            own_min: pin(task.id).and_then(|pin| pin.min),
+            moves: course.steps.all().any(|step| step.id == task.id),
             second_time: second_time(&clock_changes, task.start),
             cautions: task.cautions.clone(),
         }));
@@ -133,7 +165,7 @@ fn answer(
         too_far: bands.into_iter().map(|(_, too_far)| too_far).collect(),
         late_min,
         conflicts: conflicts(table, courses, placed, dishes),
-        ways_out: ways_out(table, courses, placed),
+        ways_out: if table.only_tried { Vec::new() } else { ways_out(table, courses, placed) },
         gave_way,
         clock_changes,
         things: things.collect(),
@@ -151,8 +183,10 @@ fn answer(
 
 /// Who does what, where there are several pairs of hands: each goes on with the dish they were at, if they are free.
 fn whose(tasks: &mut [MealTask], table: &Table) {
-    let hands: Vec<_> =
+    let mut hands: Vec<_> =
         table.kitchen.hands.iter().filter(|hands| !hands.lent).map(|hands| hands.name.clone()).collect();
+    let helpers = table.terms.borrowed.iter().filter(|borrowed| **borrowed == Borrowed::Hands);
+    hands.extend(helpers.map(|_| table.voice().say(say::helper())));
     if hands.len() < 2 {
         return;
     }
@@ -196,13 +230,14 @@ fn hours(table: &Table, i: usize, course: &Course, list: &[Task], serve_at: Time
 fn conflicts(table: &Table, courses: &[&Course], placed: &Placed, dishes: &[Vec<Task>]) -> Vec<MealConflict> {
     let voice = table.voice();
     let asked: Vec<_> = courses.iter().map(|course| (&course.steps, course.plan.name.as_str())).collect();
-    let mut found: Vec<MealConflict> = broken_promises(&asked, &placed.placing, voice, &placed.firsts)
-        .into_iter()
-        .map(|(ids, text)| MealConflict {
-            tasks: ids.into_iter().map(|(dish, id)| format!("{}-{id}", dish + 1)).collect(),
-            text,
-        })
-        .collect();
+    let mut found: Vec<MealConflict> =
+        broken_promises(&asked, &placed.placing, voice, &placed.firsts, &placed.frame.fixed)
+            .into_iter()
+            .map(|(ids, text)| MealConflict {
+                tasks: ids.into_iter().map(|(dish, id)| format!("{}-{id}", dish + 1)).collect(),
+                text,
+            })
+            .collect();
     for (i, (course, list)) in courses.iter().zip(dishes).enumerate() {
         let mut add = |conflict: Conflict| {
             let tasks = conflict.tasks.iter().map(|id| format!("{}-{id}", i + 1)).collect();

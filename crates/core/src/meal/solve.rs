@@ -3,13 +3,14 @@
 use jiff::Timestamp;
 use rayon::prelude::*;
 
-use super::table::Table;
-use crate::clock::{Stretch, plus_minutes};
+use super::table::{Table, unknown_task};
+use crate::clock::{Stretch, merged, plus_minutes};
 use crate::error::{Error, Result};
 use crate::plan::Plan;
 use crate::schedule::{Placing, solve};
 use crate::sheet::{
     Frame, Steps, Stock, TABLE_WAITS, TakenSpan, Task, TaskId, Worked, needed_min, problem, steps, taken_spans, tasks,
+    whole,
 };
 
 /// Orders of placing that are tried for a meal, and for a way out of it.
@@ -33,21 +34,41 @@ impl Course {
     pub fn of(plan: &Plan, table: &Table) -> Result<Self> {
         let worked = Worked::new(plan, &table.kitchen, &[], None)?;
         let ready_min = needed_min(&worked, plan, &table.kitchen)?;
-        Ok(Self { plan: plan.clone(), steps: steps(plan, &worked, ready_min), worked, ready_min })
+        let mut steps = steps(plan, &worked, ready_min);
+        let said = plan.pins.iter().any(|pin| pin.min.is_some() && pin.task == TaskId::Serve.to_string());
+        if !said {
+            steps.takes_min(TaskId::Serve, whole(plating_min(worked.durations.plate_min, table.plans.len())));
+        }
+        Ok(Self { plan: plan.clone(), steps, worked, ready_min })
     }
+}
+
+/// What another dish on the same plates adds to plating them, of what one takes alone. Working value: they are laid out once.
+const NEXT_DISH: f64 = 0.3;
+
+/// Minutes of plating one of several dishes that come on the same plates.
+fn plating_min(alone_min: f64, dishes: usize) -> f64 {
+    let dishes = dishes as f64;
+    (alone_min * (1.0 + NEXT_DISH * (dishes - 1.0)) / dishes).max(1.0)
 }
 
 /// Every dish of a table; those that can't be used name their field.
 ///
 /// # Errors
-/// Of the first dish that can't be.
+/// Of the first dish that can't be, or of a pin that means no task.
 pub(super) fn courses(table: &Table) -> Result<Vec<Course>> {
     let stop = crate::stop::laid_over();
     let work = |(i, plan): (usize, &Plan)| {
         crate::stop::under(&stop, || Course::of(plan, table))
             .map_err(|error: Error| error.within(&format!("dishes[{i}]")))
     };
-    table.plans.par_iter().enumerate().map(work).collect()
+    let courses: Vec<Course> = table.plans.par_iter().enumerate().map(work).collect::<Result<_>>()?;
+    for (i, (dish, task)) in table.asked_pins.iter().enumerate() {
+        if !courses[*dish].steps.all().any(|step| step.id == *task) {
+            return Err(unknown_task(&format!("pins[{i}].task"), &format!("{}-{task}", dish + 1)));
+        }
+    }
+    Ok(courses)
 }
 
 /// A meal with its hours.
@@ -60,15 +81,6 @@ pub(super) struct Placed {
     pub takes: Vec<TakenSpan>,
 }
 
-/// What is different from the table in a way out.
-#[derive(Debug, Clone, Copy, Default)]
-pub(super) struct Otherwise {
-    /// One more of a thing.
-    pub more: Option<crate::sheet::Thing>,
-    /// Minutes of sleep given up at either end.
-    pub up_min: f64,
-}
-
 fn shorter(stretches: &[Stretch], by_min: f64) -> Vec<Stretch> {
     let shorter = stretches
         .iter()
@@ -76,21 +88,22 @@ fn shorter(stretches: &[Stretch], by_min: f64) -> Vec<Stretch> {
     shorter.filter(|night| night.begin < night.end).collect()
 }
 
+/// The hours that a cook has given to tasks of a dish. What is no longer a task of it was pinned in vain.
+fn pins(plan: &Plan) -> impl Iterator<Item = (TaskId, Timestamp)> {
+    plan.pins.iter().filter_map(|pin| Some((pin.task.parse().ok()?, pin.at?)))
+}
+
 /// Places the courses of a table.
-///
-/// # Errors
-/// Names a pin that means no task.
-pub(super) fn place(table: &Table, courses: &[&Course], otherwise: Otherwise, tries: usize) -> Result<Placed> {
+pub(super) fn place(table: &Table, courses: &[&Course], tries: usize) -> Placed {
     let mut stock = Stock::of(&table.kitchen);
-    if let Some(thing) = otherwise.more {
-        stock.add(thing);
+    for borrowed in &table.terms.borrowed {
+        stock.add((*borrowed).into());
     }
     let mut fixed = Vec::new();
-    for i in 0..table.pins.len() {
-        let (dish, task) = table.pinned(i)?;
-        fixed.push((dish, task, table.pins[i].1));
+    for (dish, course) in courses.iter().enumerate() {
+        fixed.extend(pins(&course.plan).map(|(task, at)| (dish, task, at)));
     }
-    let shut = if otherwise.up_min > 0.0 { shorter(&table.shut, otherwise.up_min) } else { table.shut.clone() };
+    let shut = merged([shorter(&table.asleep, f64::from(table.terms.less_sleep_min)), table.away.clone()].concat());
     let nights = courses.first().map(|course| crate::sheet::nights(&course.worked, table.bell)).unwrap_or_default();
     let frame = Frame {
         bell: table.bell,
@@ -111,7 +124,7 @@ pub(super) fn place(table: &Table, courses: &[&Course], otherwise: Otherwise, tr
         firsts.push(first);
         first += course.steps.blocks.len();
     }
-    Ok(Placed { takes: taken_spans(&asked_for, &placing, &frame), placing, frame, firsts })
+    Placed { takes: taken_spans(&asked_for, &placing, &frame), placing, frame, firsts }
 }
 
 impl Placed {

@@ -4,12 +4,12 @@ use ergastic_words::{Said, Voice, errors, meal as say};
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
 
-use super::request::{Counts, SheetRequest};
-use crate::clock::{Stretch, check_instant, instant, merged, minutes_between, plus_minutes, spans, zone};
+use super::request::{Counts, Pin, SheetRequest};
+use crate::clock::{Stretch, check_instant, instant, minutes_between, plus_minutes, spans, zone};
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::forecast::Assumed;
 use crate::kitchen::Kitchen;
-use crate::plan::Plan;
+use crate::plan::{Borrowed, MOST_MIN, Plan, PlanPin};
 use crate::sheet::{TakenSpan, TaskId};
 
 /// Simulated cooks a dish, where nothing is said.
@@ -19,6 +19,15 @@ const FURTHEST_MIN: f64 = 8.0 * 1440.0;
 /// A bell may lie so far off, days.
 const BELL_DAYS: [f64; 2] = [-1.0, 60.0];
 
+/// What is otherwise than usual for one meal.
+#[derive(Debug, Clone, Default)]
+pub(super) struct Terms {
+    /// One more of each.
+    pub borrowed: Vec<Borrowed>,
+    /// Minutes of sleep given up at either end of a night.
+    pub less_sleep_min: u32,
+}
+
 /// Everything a meal is worked out from.
 #[derive(Debug, Clone)]
 pub(super) struct Table {
@@ -26,18 +35,22 @@ pub(super) struct Table {
     pub zone: TimeZone,
     pub bell: Timestamp,
     pub now: Timestamp,
-    /// When nobody is up and there.
-    pub shut: Vec<Stretch>,
-    /// When nobody is up.
+    /// When nobody is up, as usual.
     pub asleep: Vec<Stretch>,
+    /// When nobody is there.
+    pub away: Vec<Stretch>,
+    /// What is otherwise than usual for this meal.
+    pub terms: Terms,
     pub plans: Vec<Plan>,
     /// The chance each is made for.
     pub certainty: Vec<f64>,
-    /// Task by its id, and when it starts.
-    pub pins: Vec<(String, Timestamp)>,
+    /// Pins that were asked for by their ids, which have to mean something.
+    pub asked_pins: Vec<(usize, TaskId)>,
     pub assumed: Vec<Assumed>,
     /// What other meals take already.
     pub taken: Vec<TakenSpan>,
+    /// Something is tried: quickly, and without ways out.
+    pub only_tried: bool,
 }
 
 impl Table {
@@ -100,8 +113,7 @@ impl Table {
         }
         let (from, to) = (plus_minutes(bell.min(now), -FURTHEST_MIN), plus_minutes(bell.max(now), 4.0 * 1440.0));
         let asleep = spans("asleep", &kitchen.asleep, from, to, &in_zone)?;
-        let mut shut = spans("away", request.away.as_deref().unwrap_or_default(), from, to, &in_zone)?;
-        shut.extend(&asleep);
+        let away = spans("away", request.away.as_deref().unwrap_or_default(), from, to, &in_zone)?;
         let mut plans = Vec::new();
         for (i, dish) in request.dishes.iter().enumerate() {
             let here = format!("dishes[{i}]");
@@ -109,25 +121,26 @@ impl Table {
             plan.forecast.members.get_or_insert(MEMBERS);
             plans.push(plan);
         }
-        let pins = request.pins.iter().flatten().enumerate().map(|(i, pin)| {
-            let at = instant("at", &pin.at, &in_zone).and_then(|at| check_instant("at", at).map(|()| at));
-            at.map(|at| (pin.task.clone(), at)).map_err(|error| error.within(&format!("pins[{i}]")))
-        });
-        let pins = pins.collect::<Result<_>>()?;
         let certainty = plans.iter().map(|plan| plan.certainty(&kitchen)).collect();
-        Ok(Self {
+        let mut table = Self {
             zone: in_zone,
             bell,
             now,
-            shut: merged(shut),
             asleep,
+            away,
+            terms: Terms::default(),
             certainty,
-            pins,
+            asked_pins: Vec::new(),
             plans,
             kitchen,
             assumed,
             taken: Vec::new(),
-        })
+            only_tried: false,
+        };
+        for (i, pin) in request.pins.iter().flatten().enumerate() {
+            table.put(pin).map_err(|error| error.within(&format!("pins[{i}]")))?;
+        }
+        Ok(table)
     }
 
     /// Of dishes that are planned, which have one bell.
@@ -140,24 +153,24 @@ impl Table {
         let in_zone = zone("zone", &kitchen.zone)?;
         let (from, to) = (plus_minutes(bell.min(now), -FURTHEST_MIN), plus_minutes(bell.max(now), 4.0 * 1440.0));
         let asleep = spans("asleep", &kitchen.asleep, from, to, &in_zone)?;
-        let of = |(i, plan): (usize, &Plan)| {
-            let number = i + 1;
-            // What is no longer a task of the dish was pinned in vain.
-            let pins = plan.pins.iter().filter(|pin| pin.task.parse::<TaskId>().is_ok());
-            pins.map(move |pin| (format!("{number}-{}", pin.task), pin.at)).collect::<Vec<_>>()
-        };
         Ok(Self {
             zone: in_zone,
             bell,
             now,
-            shut: asleep.clone(),
             asleep,
+            away: Vec::new(),
+            terms: plans
+                .iter()
+                .find_map(|plan| plan.meal.as_ref())
+                .map(|meal| Terms { borrowed: meal.borrowed.clone(), less_sleep_min: meal.less_sleep_min })
+                .unwrap_or_default(),
             certainty: plans.iter().map(|plan| plan.certainty(kitchen)).collect(),
-            pins: plans.iter().enumerate().flat_map(of).collect(),
+            asked_pins: Vec::new(),
             plans: plans.iter().map(|plan| Plan { bell, ..plan.clone() }).collect(),
             kitchen: kitchen.clone(),
             assumed: Vec::new(),
             taken: Vec::new(),
+            only_tried: false,
         })
     }
 
@@ -172,24 +185,47 @@ impl Table {
         Self::lay(&request, &usual, now)
     }
 
+    /// Puts a task at an hour, or gives it its length; what it had of its own stays beside it.
+    ///
+    /// # Errors
+    /// Names the field that can't be used.
+    pub fn put(&mut self, pin: &Pin) -> Result<()> {
+        let (dish, task, mut pin) = meant(pin, self.plans.len(), &self.zone)?;
+        let pins = &mut self.plans[dish].pins;
+        if let Some(before) = pins.iter().find(|before| before.task == pin.task) {
+            pin = PlanPin { at: pin.at.or(before.at), min: pin.min.or(before.min), ..pin };
+        }
+        pins.retain(|before| before.task != pin.task);
+        pins.push(pin);
+        self.asked_pins.push((dish, task));
+        Ok(())
+    }
+
     pub fn voice(&self) -> Voice {
         self.kitchen.voice()
     }
+}
 
-    /// Which dish and task a pin means.
-    ///
-    /// # Errors
-    /// Names the pin.
-    pub fn pinned(&self, i: usize) -> Result<(usize, TaskId)> {
-        let (id, _) = &self.pins[i];
-        let unknown =
-            || Error::said(Kind::Unknown, format!("pins[{i}].task"), Said::text(id.clone()), errors::a_task());
-        let (number, task) = id.split_once('-').ok_or_else(unknown)?;
-        let number: usize = number.parse().map_err(|_| unknown())?;
-        let task = task.parse().map_err(|_| unknown())?;
-        if number == 0 || number > self.plans.len() {
-            return Err(unknown());
-        }
-        Ok((number - 1, task))
+/// Which dish of so many and which task a pin means, and what it says of it.
+///
+/// # Errors
+/// Names the field.
+fn meant(pin: &Pin, dishes: usize, zone: &TimeZone) -> Result<(usize, TaskId, PlanPin)> {
+    let (dish, task) = pin
+        .task
+        .split_once('-')
+        .and_then(|(number, task)| Some((number.parse::<usize>().ok()?.checked_sub(1)?, task.parse().ok()?)))
+        .filter(|(dish, _)| *dish < dishes)
+        .ok_or_else(|| unknown_task("task", &pin.task))?;
+    let at = pin.at.as_ref().map(|at| instant("at", at, zone)).transpose()?;
+    at.map_or(Ok(()), |at| check_instant("at", at))?;
+    if let Some(min) = pin.min {
+        in_range("min", min, 1.0, MOST_MIN, Unit::Minutes)?;
     }
+    Ok((dish, task, PlanPin { task: task.to_string(), at, min: pin.min }))
+}
+
+/// A task that is not on the sheet.
+pub(super) fn unknown_task(field: &str, id: &str) -> Error {
+    Error::said(Kind::Unknown, field.to_owned(), Said::text(id.to_owned()), errors::a_task())
 }

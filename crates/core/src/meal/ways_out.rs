@@ -3,13 +3,14 @@
 use ergastic_words::{Said, Span, meal as say};
 
 use super::answer::{WayChange, WayOut};
-use super::solve::{Course, FEW_TRIES, Otherwise, Placed, place};
-use super::table::Table;
+use super::solve::{Course, FEW_TRIES, Placed, place};
+use super::table::{Table, Terms};
 use crate::clock::{minutes_between, plus_minutes};
-use crate::sheet::{Thing, changes_that_help, later_bell};
+use crate::plan::Borrowed;
+use crate::sheet::{changes_that_help, later_bell};
 
 /// Sleep that is borrowed, min.
-const BORROWED_SLEEP_MIN: f64 = 60.0;
+const BORROWED_SLEEP_MIN: u32 = 60;
 /// What helps by less is not told, min.
 const HELPS_FROM_MIN: f64 = 10.0;
 /// It must still hold once it has been read and decided, min.
@@ -25,8 +26,7 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
     }
     let voice = table.voice();
     let mut found = Vec::new();
-    let mut told = |text: Said, trade: Said, tried: Option<Placed>, change: WayChange| {
-        let Some(tried) = tried else { return };
+    let mut told = |text: Said, trade: Said, tried: Placed, change: WayChange| {
         let sooner = minutes_between(tried.serve_at(), placed.serve_at());
         let fewer = placed.placing.broken.len() as i64 - tried.placing.broken.len() as i64;
         if sooner < HELPS_FROM_MIN && (fewer <= 0 || sooner < 0.0) {
@@ -48,26 +48,27 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
             let Ok(changed) = Course::of(&plan, table) else { continue };
             let mut with: Vec<&Course> = courses.to_vec();
             with[i] = &changed;
-            let tried = place(table, &with, Otherwise::default(), FEW_TRIES).ok();
+            let tried = place(table, &with, FEW_TRIES);
             let text = if courses.len() > 1 { say::for_dish(Said::text(course.plan.name.clone()), text) } else { text };
             told(text, trade, tried, WayChange::Dish { number: i as u32 + 1, plan: Box::new(plan) });
         }
     }
-    let more = |thing| Otherwise { more: Some(thing), ..Otherwise::default() };
     let borrowed = [
-        (Thing::Hands, say::more_hands(), say::more_hands_trade()),
-        (Thing::Pan, say::second_pan(), say::second_pan_trade()),
-        (Thing::Burner, say::more_burners(), say::more_burners_trade()),
-        (Thing::Oven, say::more_ovens(), say::more_ovens_trade()),
+        (Borrowed::Hands, say::more_hands(), say::more_hands_trade()),
+        (Borrowed::Pan, say::second_pan(), say::second_pan_trade()),
+        (Borrowed::Burner, say::more_burners(), say::more_burners_trade()),
+        (Borrowed::Oven, say::more_ovens(), say::more_ovens_trade()),
     ];
     for (thing, text, trade) in borrowed {
-        let tried = place(table, courses, more(thing), FEW_TRIES).ok();
-        told(text, trade, tried, WayChange::Borrow { thing: thing.key().into() });
+        let with = [&table.terms.borrowed[..], &[thing]].concat();
+        let lent = Table { terms: Terms { borrowed: with, ..table.terms }, ..table.clone() };
+        told(text, trade, place(&lent, courses, FEW_TRIES), WayChange::Borrow { thing });
     }
     if !table.asleep.is_empty() {
-        let up = Otherwise { up_min: BORROWED_SLEEP_MIN, ..Otherwise::default() };
-        let tried = place(table, courses, up, FEW_TRIES).ok();
-        let text = say::less_sleep(Span(BORROWED_SLEEP_MIN));
+        let less_sleep_min = table.terms.less_sleep_min + BORROWED_SLEEP_MIN;
+        let up = Table { terms: Terms { less_sleep_min, ..table.terms.clone() }, ..table.clone() };
+        let tried = place(&up, courses, FEW_TRIES);
+        let text = say::less_sleep(Span(f64::from(BORROWED_SLEEP_MIN)));
         told(text, say::less_sleep_trade(), tried, WayChange::Sleep { minutes: BORROWED_SLEEP_MIN });
     }
     found.sort_by(|a, b| a.0.total_cmp(&b.0));
@@ -75,7 +76,7 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
     if placed.placing.late > 0 {
         let bell = later_bell(placed.serve_at(), |bell| {
             let later = Table { bell, now: plus_minutes(table.now, TO_DECIDE_MIN), ..table.clone() };
-            place(&later, courses, Otherwise::default(), 0).is_ok_and(|tried| tried.placing.late == 0)
+            place(&later, courses, 0).placing.late == 0
         });
         ways.push(WayOut {
             text: voice.say(ergastic_words::sheet::later_bell()),

@@ -13,7 +13,6 @@ use super::schools::School;
 use super::sear::SearPlan;
 use super::seasoning::Seasoning;
 use super::shopping::ShoppingItem;
-use super::steps::BenchStep;
 use super::trim::Trimmed;
 use crate::forecast::{Assumed, Forecast};
 use crate::safety::Caution;
@@ -45,8 +44,6 @@ pub struct Prepared {
     pub schools: Vec<School>,
     /// What rules each place of the bench.
     pub because: Reasons,
-    /// The order of work.
-    pub steps: Vec<BenchStep>,
     /// The dish at each setting of its heat.
     pub dial: Vec<DialSetting>,
     /// Coals, where it stands on them.

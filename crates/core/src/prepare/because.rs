@@ -4,9 +4,9 @@ use ergastic_words::{Grams, Mass, Said, Temperature, Volume, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::in_the_pan::aromatics;
 use super::laid::Laid;
 use super::pan::BROWNS_FROM_C;
-use super::steps::aromatics;
 
 /// Less sinew than this gives no body to speak of, kg.
 const SINEW_KG: f64 = 0.005;

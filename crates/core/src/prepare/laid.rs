@@ -1,7 +1,6 @@
-//! A dish laid out on the bench: worked out once, and then told as steps, warnings and a shopping list.
+//! A dish laid out on the bench: worked out once, and then told as reasons, warnings and a shopping list.
 
 use super::balance::Balance;
-use super::burner::Burner;
 use super::dial::CoalRing;
 use super::later::LaterAnswer;
 use super::pot::PotAnswer;
@@ -25,8 +24,4 @@ pub(super) struct Laid<'a> {
     pub balance: Option<&'a Balance>,
     pub later: &'a [LaterAnswer],
     pub coals: Option<&'a CoalRing>,
-    /// What heats the pan.
-    pub burner: Burner,
-    /// The pan's floor, m².
-    pub pan_m2: f64,
 }

@@ -9,6 +9,7 @@ mod balance;
 mod because;
 mod burner;
 mod dial;
+mod in_the_pan;
 mod laid;
 mod later;
 mod offers;
@@ -23,7 +24,6 @@ mod schools;
 mod sear;
 mod seasoning;
 mod shopping;
-mod steps;
 mod trim;
 mod uses;
 mod warnings;
@@ -49,7 +49,6 @@ pub use schools::{School, SchoolOption, tempered_c};
 pub use sear::{PanPoint, SearPlan, sear};
 pub use seasoning::Seasoning;
 pub use shopping::ShoppingItem;
-pub use steps::BenchStep;
 pub use trim::Trimmed;
 pub use why::{OtherWay, Why, why};
 
@@ -165,10 +164,8 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         balance: balance.as_ref(),
         later: &later,
         coals: coals.as_ref(),
-        burner: Burner::of_hob(bench, kitchen),
-        pan_m2: sear::pan_m2(bench, kitchen),
     };
-    let (because, steps, warnings, shopping) = (laid.reasons(), laid.steps(), laid.warnings(), laid.shopping());
+    let (because, warnings, shopping) = (laid.reasons(), laid.warnings(), laid.shopping());
     Ok(Prepared {
         trimmed_kg: trimmed.trimmed_kg,
         portions: yield_kg / PORTION_KG,
@@ -176,7 +173,6 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         warnings,
         schools: schools::schools(&case, &request, bench, kitchen, wet),
         because,
-        steps,
         dial: dial::dial(&request, &case),
         coals,
         take_out: later::taken_out(bench, &case),
@@ -277,7 +273,7 @@ impl Prepare {
 
     /// What softens in the fat before the liquid, what needs longest first.
     pub(crate) fn aromatics(&self) -> Vec<Larder> {
-        steps::aromatics(self)
+        in_the_pan::aromatics(self)
     }
 
     /// What the pan is deglazed with, if something is.
@@ -287,7 +283,7 @@ impl Prepare {
 
     /// Minutes of boiling that down in the pan; none where it goes in as it is.
     pub(crate) fn boiling_down_min(&self, kitchen: &Kitchen) -> f64 {
-        steps::boiling_down_min(self, Burner::of_hob(self, kitchen), sear::pan_m2(self, kitchen))
+        in_the_pan::boiling_down_min(self, Burner::of_hob(self, kitchen), sear::pan_m2(self, kitchen))
     }
 
     /// What comes out as the meat is lifted.

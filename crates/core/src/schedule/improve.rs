@@ -4,14 +4,17 @@ use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
 
 use super::broken::broken;
-use super::place::{Placer, Placing};
-use super::problem::{Give, Minute, Problem};
+use super::place::{Order, Placer, Placing};
+use super::problem::{Give, Minute, Place, Problem};
 use crate::stop::{Stop, laid_over};
 
 /// A step is taken that is no worse than where the search stood so many steps ago.
 const REMEMBERED: usize = 24;
 /// A job is put so much sooner or later in the order at most, min.
 const SHIFT: Minute = 120;
+/// A job is begun sooner by so much at a time, min, and by so many of it at the most.
+const SOONER: Minute = 20;
+const MOST_SOONER: Minute = 36;
 /// How often plates after the bell are tried.
 const LATER: f64 = 0.1;
 
@@ -25,8 +28,12 @@ pub fn solve(problem: &Problem, tries: usize) -> Placing {
 
 fn search(problem: &Problem, tries: usize) -> Placing {
     let mut placer = Placer::new(problem);
-    let mut keys = vec![0; problem.jobs.len()];
-    let mut best = placer.soonest_plates(&keys);
+    let none = vec![0; problem.jobs.len()];
+    let mut order = Order { keys: none.clone(), leads: none };
+    let mut best = placer.soonest_plates(&order);
+    if best.forced > 0 {
+        begin_sooner(&mut placer, problem, &mut order, &mut best);
+    }
     // What can be left out finds its own place when all else lies.
     let movable: Vec<usize> =
         (0..problem.jobs.len()).filter(|job| !matches!(problem.jobs[*job].give, Give::Dropped(_))).collect();
@@ -36,12 +43,12 @@ fn search(problem: &Problem, tries: usize) -> Placing {
     let mut random = ChaCha8Rng::seed_from_u64(problem.jobs.len() as u64);
     let stop = laid_over();
     let (mut stands, mut remembered) = (best.cost, [best.cost; REMEMBERED]);
-    let (mut tried_keys, mut late) = (keys.clone(), best.late);
+    let (mut tried_order, mut late) = (order.clone(), best.late);
     for step in 0..tries {
         if stop.as_ref().is_some_and(Stop::is_stopped) {
             break;
         }
-        tried_keys.clone_from(&keys);
+        tried_order.clone_from(&order);
         // Some minutes after the bell may spare more than they cost.
         let often = if late > 0 { 4.0 * LATER } else { LATER };
         let tried_late = match problem.late_price.is_some() && random.random_bool(often) {
@@ -49,13 +56,13 @@ fn search(problem: &Problem, tries: usize) -> Placing {
             false => late,
         };
         if tried_late == late || random.random_bool(0.5) {
-            shift(&mut tried_keys, problem, &movable, &mut random);
+            shift(&mut tried_order.keys, problem, &movable, &mut random);
         }
         let memory = &mut remembered[step % REMEMBERED];
-        let tried = placer.place(&tried_keys, tried_late);
+        let tried = placer.place(&tried_order, tried_late);
         if tried.cost <= stands || tried.cost <= *memory {
             stands = tried.cost;
-            std::mem::swap(&mut keys, &mut tried_keys);
+            std::mem::swap(&mut order, &mut tried_order);
             late = tried_late;
             if tried.cost < best.cost - 1e-9 {
                 best = tried;
@@ -64,6 +71,33 @@ fn search(problem: &Problem, tries: usize) -> Placing {
         *memory = memory.min(stands);
     }
     best
+}
+
+/// Jobs near whose moments others belong.
+fn anchors(problem: &Problem) -> Vec<usize> {
+    let near = problem.jobs.iter().filter_map(|job| match (&job.place, job.give) {
+        (Place::Near { to, .. }, Give::Never) => Some(to.job),
+        _ => None,
+    });
+    let mut anchors: Vec<usize> = near.collect();
+    anchors.sort_unstable();
+    anchors.dedup();
+    anchors
+}
+
+/// Where something that belongs near a moment of a job finds no place (a wrap with everybody asleep), that job is begun so much sooner
+/// that it does, where the wait costs less.
+fn begin_sooner(placer: &mut Placer, problem: &Problem, order: &mut Order, best: &mut Placing) {
+    for anchor in anchors(problem) {
+        for lead in (1..=MOST_SOONER).map(|part| part * SOONER) {
+            let mut tried_order = order.clone();
+            tried_order.leads[anchor] = lead;
+            let tried = placer.place(&tried_order, best.late);
+            if tried.cost < best.cost - 1e-9 {
+                (*order, *best) = (tried_order, tried);
+            }
+        }
+    }
 }
 
 /// Puts one job, or all of a group, sooner or later in the order; or two in each other's place.

@@ -29,8 +29,19 @@ pub struct Placing {
     pub late: Minute,
     /// What it costs, in the unit of the prices.
     pub cost: f64,
+    /// Jobs that found no place where they belong.
+    pub forced: u32,
     /// What could not be kept; only said of the one that is chosen.
     pub broken: Vec<Broken>,
+}
+
+/// What a placing is made by, job by job.
+#[derive(Debug, Clone, PartialEq)]
+pub(super) struct Order {
+    /// What matters more is placed sooner, min.
+    pub keys: Vec<Minute>,
+    /// It is begun so much sooner than it must be, min.
+    pub leads: Vec<Minute>,
 }
 
 /// Places a problem again and again; keeps its memory between.
@@ -44,6 +55,10 @@ pub(super) struct Placer<'a> {
     hands_only: bool,
     /// Minutes of work that must come before each job.
     head: Vec<Minute>,
+    /// What is pinned before a job, and after it, leaves it no start before the one and none after the other.
+    bounds: Vec<Bounds>,
+    /// Minutes that the bell is too soon for what follows something pinned.
+    behind: Minute,
     /// Bookings that begin, and that end, with each job.
     begins: Vec<Vec<usize>>,
     ends: Vec<Vec<usize>>,
@@ -65,21 +80,23 @@ impl<'a> Placer<'a> {
             forced: 0,
             hands_only: false,
             head: heads(problem),
+            bounds: bounds(problem),
+            behind: 0,
             begins: of(|booking| booking.from.job),
             ends: of(|booking| booking.to.job),
         }
     }
 
-    /// Places everything, what matters more by `keys` (minutes) sooner in the order, for plates at the bell; later where it must be,
+    /// Places everything, what matters more by its key sooner in the order, for plates at the bell; later where it must be,
     /// and then as little later as is found.
-    pub fn soonest_plates(&mut self, keys: &[Minute]) -> Placing {
-        let (mut found, mut missing) = self.tried(keys, 0);
+    pub fn soonest_plates(&mut self, order: &Order) -> Placing {
+        let (mut found, mut missing) = self.tried(order, 0);
         let (mut low, mut high) = (0, missing);
         for _ in 0..MOST_DELAYS {
             if missing == 0 {
                 break;
             }
-            (found, missing) = self.tried(keys, high);
+            (found, missing) = self.tried(order, high);
             if missing > 0 {
                 high += missing;
             }
@@ -88,7 +105,7 @@ impl<'a> Placer<'a> {
         for _ in 0..FINER {
             let step = (((high - low) / PARTS + 4) / 5 * 5).max(5);
             let fits = (1..PARTS).map(|part| low + part * step).take_while(|late| *late < high).find_map(|late| {
-                let (placing, missing) = self.tried(keys, late);
+                let (placing, missing) = self.tried(order, late);
                 (missing == 0).then_some((late, placing))
             });
             match fits {
@@ -100,42 +117,45 @@ impl<'a> Placer<'a> {
     }
 
     /// A placing for plates so late, however much is missing for it.
-    pub fn place(&mut self, keys: &[Minute], late: Minute) -> Placing {
-        self.tried(keys, late).0
+    pub fn place(&mut self, order: &Order, late: Minute) -> Placing {
+        self.tried(order, late).0
     }
 
     /// A placing for plates so late, and the minutes that are missing for it.
-    fn tried(&mut self, keys: &[Minute], late: Minute) -> (Placing, Minute) {
-        let missing = self.place_for(keys, late);
+    fn tried(&mut self, order: &Order, late: Minute) -> (Placing, Minute) {
+        let missing = self.place_for(order, late);
         let missing = if self.problem.late_price.is_some() { missing } else { 0 };
         let jobs: Vec<Placed> = self.placed.iter().map(|placed| placed.unwrap_or(Placed::Dropped)).collect();
         let broken = FORCED_PRICE * (f64::from(self.forced) + f64::from(missing));
         let cost = cost(self.problem, &jobs, late) + broken;
-        (Placing { jobs, late, cost, broken: Vec::new() }, missing)
+        (Placing { jobs, late, cost, forced: self.forced, broken: Vec::new() }, missing)
     }
 
     /// Places everything for plates so late; the minutes by which it would have to start before now.
-    fn place_for(&mut self, keys: &[Minute], late: Minute) -> Minute {
+    fn place_for(&mut self, order: &Order, late: Minute) -> Minute {
         let problem = self.problem;
         self.taken.clear(problem.kinds.len());
         self.placed.clear();
         self.placed.resize(problem.jobs.len(), None);
         self.forced = 0;
+        self.behind = 0;
         for (number, job) in problem.jobs.iter().enumerate() {
             if let Some(at) = job.pinned {
                 self.put(number, Placed::At(at));
             }
         }
         let mut first = Minute::MAX;
-        while let Some(number) = self.next(keys, late) {
+        while let Some(number) = self.next(&order.keys, late) {
             let job = &problem.jobs[number];
-            let found = self.find(number, job, late);
-            if let (Placed::At(at), Give::Never) = (found, job.give) {
+            let found = self.find(number, job, late, order.leads[number]);
+            // No later bell helps what has to be done before something pinned.
+            let pinned_after = problem.now + self.head[number] > self.bounds[number].latest;
+            if let (Placed::At(at), Give::Never, false) = (found, job.give, pinned_after) {
                 first = first.min(at - self.head[number]);
             }
             self.put(number, found);
         }
-        problem.now.saturating_sub(first).max(0)
+        problem.now.saturating_sub(first).max(self.behind).max(0)
     }
 
     /// What is placed next: of those whose neighbours lie, the one that ends latest.
@@ -180,15 +200,26 @@ impl<'a> Placer<'a> {
         }
     }
 
-    fn find(&mut self, number: usize, job: &Job, late: Minute) -> Placed {
-        let wanted = self.wanted(job, late).unwrap_or(late - job.len);
+    fn find(&mut self, number: usize, job: &Job, late: Minute, lead: Minute) -> Placed {
+        let wanted = self.wanted(job, late).unwrap_or(late - job.len) - lead;
         let earliest = self.after_work(self.head[number]);
         let (low, high) = match &job.place {
             Place::Near { earlier, later, .. } => (wanted - earlier, wanted + later),
             Place::Bell { .. } => (wanted - FURTHEST, wanted),
             Place::Before(gaps) => (wanted - FURTHEST, self.shortest(job, gaps).unwrap_or(wanted)),
         };
-        let low = if job.give == Give::Never { low } else { low.max(earliest) };
+        let Bounds { earliest: after_pins, latest: before_pins } = self.bounds[number];
+        let low = if job.give == Give::Never { low } else { low.max(earliest) }.max(after_pins);
+        if job.give == Give::Never && after_pins > high {
+            if after_pins <= before_pins {
+                self.behind = self.behind.max(after_pins - high);
+            }
+            return Placed::At(self.soonest(number, job, after_pins, after_pins + FORCED_BACK).unwrap_or(after_pins));
+        }
+        if job.give == Give::Never && before_pins < earliest {
+            // It comes too late for what is pinned after it, but no sooner than it can be done.
+            return Placed::At(self.soonest(number, job, earliest, earliest + FORCED_BACK).unwrap_or(earliest));
+        }
         let by_day = if job.by_day { self.latest(number, job, wanted.min(high), low, true) } else { None };
         let back = match by_day.filter(|at| *at >= earliest) {
             Some(at) => Some(at),
@@ -347,6 +378,69 @@ impl<'a> Placer<'a> {
             self.taken.add(kind, Use { span: Span { from, to }, setting: booking.setting, job: booking.from.job });
         }
     }
+}
+
+/// Between which starts a job can lie, for what is pinned.
+#[derive(Debug, Clone, Copy)]
+struct Bounds {
+    earliest: Minute,
+    latest: Minute,
+}
+
+/// No bound: far from any minute, and far from the end of numbers.
+const NONE: Minute = Minute::MAX / 4;
+
+/// What pins leave to each job, by the least waits between them.
+fn bounds(problem: &Problem) -> Vec<Bounds> {
+    let pinned = |job: &Job| match job.pinned {
+        Some(at) => Bounds { earliest: at, latest: at },
+        None => Bounds { earliest: -NONE, latest: NONE },
+    };
+    let mut bounds: Vec<Bounds> = problem.jobs.iter().map(pinned).collect();
+    if problem.jobs.iter().all(|job| job.pinned.is_none()) {
+        return bounds;
+    }
+    // As long as a bound still moves, and no longer than the longest way.
+    for _ in 0..problem.jobs.len() {
+        let before = bounds.clone();
+        for (number, job) in problem.jobs.iter().enumerate() {
+            let Place::Before(gaps) = &job.place else { continue };
+            for Gap { at, then, least, short, .. } in gaps {
+                let apart = at + short.map_or(*least, |short| short.least) - then.at;
+                let (from, next) = (before[number].earliest, &problem.jobs[then.job]);
+                if next.pinned.is_none() && from > -NONE {
+                    let earliest = somebody_there(problem, next, from + apart);
+                    bounds[then.job].earliest = bounds[then.job].earliest.max(earliest);
+                }
+                let to = before[then.job].latest;
+                if job.pinned.is_none() && to < NONE {
+                    bounds[number].latest = bounds[number].latest.min(to - apart);
+                }
+            }
+        }
+        let same = |(a, b): (&Bounds, &Bounds)| (a.earliest, a.latest) == (b.earliest, b.latest);
+        if before.iter().zip(&bounds).all(same) {
+            break;
+        }
+    }
+    bounds
+}
+
+/// The first start from a minute on at which somebody is up and there for all that a job needs them for.
+fn somebody_there(problem: &Problem, job: &Job, from: Minute) -> Minute {
+    let hands = job.takes.iter().filter(|take| take.kind == HANDS).map(|take| take.span);
+    let needs: Vec<Span> = hands.chain(job.there.iter().copied()).collect();
+    let mut at = from;
+    // As often as there is a time that nobody is there.
+    for _ in &problem.shut {
+        let away =
+            |span: &Span| problem.shut.iter().find(|shut| shut.common(span.moved(at)) > 0).map(|s| s.to - span.from);
+        match needs.iter().find_map(away) {
+            Some(later) => at = later,
+            None => break,
+        }
+    }
+    at
 }
 
 /// Minutes of work that must come before each job: the longest way to it.

@@ -1,26 +1,39 @@
 //! What a placing does not keep, in words.
 
 use ergastic_words::{Join, Said, Span, Voice, sheet as say};
+use jiff::Timestamp;
 
 use super::steps::{Block, Step, Steps};
 use super::tasks::TaskId;
 use super::thing::Thing;
-use crate::schedule::{Broken, Placing};
+use crate::schedule::{Broken, Minute, Placed, Placing};
 
 /// Jobs and the dish and block that each is.
 struct Names<'a> {
     dishes: &'a [(&'a Steps, &'a str)],
     firsts: &'a [usize],
+    /// Steps that the cook has put at an hour.
+    pinned: &'a [(usize, TaskId, Timestamp)],
 }
 
 impl<'a> Names<'a> {
-    /// A job's dish and its first step.
+    /// A job's dish and the step that it is known by.
     fn step(&self, job: usize) -> Option<(usize, &'a Step)> {
         let dish = self.firsts.iter().rposition(|first| *first <= job)?;
         let steps = &self.block(job)?.steps;
-        // What brings the meat to its heat is known by that moment.
-        let known = steps.iter().find(|step| step.id == TaskId::Simmer).or(steps.first())?;
+        // What the cook has moved is known by that; what brings the meat to its heat by that moment.
+        let pinned = |step: &&Step| self.pinned.iter().any(|(of, id, _)| (*of, *id) == (dish, step.id));
+        let heat = |step: &&Step| step.id == TaskId::Simmer;
+        let known = steps.iter().find(pinned).or_else(|| steps.iter().find(heat)).or(steps.first())?;
         Some((dish, known))
+    }
+
+    /// A job's dish and the step of it that is done at a minute.
+    fn step_at(&self, job: usize, placed: Placed, at: Minute) -> Option<(usize, &'a Step)> {
+        let (dish, known) = self.step(job)?;
+        let into = at - placed.start()?;
+        let there = self.block(job)?.steps.iter().find(|step| step.at == into && (step.hands || step.there));
+        Some((dish, there.unwrap_or(known)))
     }
 
     fn block(&self, job: usize) -> Option<&'a Block> {
@@ -35,7 +48,10 @@ impl<'a> Names<'a> {
 
     /// What it tells to do, with its dish where there are several.
     fn what(&self, job: usize) -> Said {
-        let Some((dish, step)) = self.step(job) else { return Said::nothing() };
+        self.step(job).map_or_else(Said::nothing, |step| self.what_of(step))
+    }
+
+    fn what_of(&self, (dish, step): (usize, &Step)) -> Said {
         if self.dishes.len() < 2 {
             return step.what.clone();
         }
@@ -78,19 +94,25 @@ pub(crate) fn broken_promises(
     placing: &Placing,
     voice: Voice,
     firsts: &[usize],
+    pinned: &[(usize, TaskId, Timestamp)],
 ) -> Vec<(Vec<(usize, TaskId)>, String)> {
-    let names = Names { dishes, firsts };
-    placing.broken.iter().map(|broken| one(&names, broken, voice)).collect()
+    let names = Names { dishes, firsts, pinned };
+    placing.broken.iter().map(|broken| one(&names, placing, broken, voice)).collect()
 }
 
-fn one(names: &Names, broken: &Broken, voice: Voice) -> (Vec<(usize, TaskId)>, String) {
+fn one(names: &Names, placing: &Placing, broken: &Broken, voice: Voice) -> (Vec<(usize, TaskId)>, String) {
     let (jobs, said) = match broken {
         Broken::TooFew { kind, jobs } => {
             let what = Said::list(jobs.iter().map(|job| names.what(*job)), Join::Semicolons);
             let thing = Thing::ALL[*kind];
             return (names.taking(thing, jobs), voice.say(say::too_few(thing.key(), what)));
         }
-        Broken::NobodyThere { job, .. } => (vec![*job], say::nobody_there(names.what(*job))),
+        Broken::NobodyThere { job, when } => {
+            let Some((dish, step)) = names.step_at(*job, placing.jobs[*job], when.from) else {
+                return (names.ids(&[*job]), String::new());
+            };
+            return (vec![(dish, step.id)], voice.say(say::nobody_there(names.what_of((dish, step)))));
+        }
         Broken::LeftAlone { from, to, minutes } => {
             (vec![*from, *to], say::left_alone(Span(f64::from(*minutes)), names.what(*from)))
         }

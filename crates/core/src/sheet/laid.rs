@@ -11,7 +11,7 @@ use crate::clock::{Stretch, minutes_between, plus_minutes, spans};
 use crate::error::Result;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::schedule::{Placed, solve};
+use crate::schedule::{Placed, Placing, solve};
 
 /// A sheet is laid over so many days before its bell at the most, min.
 const FURTHEST_MIN: f64 = 8.0 * 1440.0;
@@ -66,7 +66,7 @@ pub(crate) fn lay_back(
     let tasks = tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice);
     let start = |id| tasks.iter().find(|task| task.id == id).map(|task| task.start);
     let serve_at = plus_minutes(plan.bell, f64::from(placing.late));
-    let broken = broken_promises(&[(&asked, &plan.name)], &placing, worked.case.voice, &[0]);
+    let broken = broken_promises(&[(&asked, &plan.name)], &placing, worked.case.voice, &[0], &[]);
     let conflicts =
         broken.into_iter().map(|(ids, text)| Conflict { tasks: ids.into_iter().map(|(_, id)| id).collect(), text });
     let conflicts = conflicts.collect();
@@ -103,8 +103,8 @@ pub(crate) fn lay(
     tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice)
 }
 
-/// Minutes from the first thing that has to be done to the meat meeting the heat, where nothing hinders.
-pub(crate) fn lead_min(asked: &Steps, worked: &Worked) -> f64 {
+/// Where nothing hinders: as soon as can be, whatever the hour.
+fn at_once(asked: &Steps, worked: &Worked) -> (Frame, Placing) {
     let frame = Frame {
         bell: Timestamp::UNIX_EPOCH,
         now: Some(Timestamp::UNIX_EPOCH),
@@ -120,6 +120,18 @@ pub(crate) fn lead_min(asked: &Steps, worked: &Worked) -> f64 {
         job.grid = None;
     }
     let placing = solve(&problem, 0);
+    (frame, placing)
+}
+
+/// A dish's tasks in their order, where nothing hinders; their hours mean nothing.
+pub(crate) fn unhindered(asked: &Steps, plan: &Plan, worked: &Worked) -> Vec<Task> {
+    let (frame, placing) = at_once(asked, worked);
+    tasks(asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice)
+}
+
+/// Minutes from the first thing that has to be done to the meat meeting the heat, where nothing hinders.
+pub(crate) fn lead_min(asked: &Steps, worked: &Worked) -> f64 {
+    let (_, placing) = at_once(asked, worked);
     let met = asked.blocks.iter().zip(&placing.jobs).find_map(|(block, placed)| {
         let Placed::At(at) = placed else { return None };
         block.step(TaskId::Simmer).map(|step| at + step.at)

@@ -1,6 +1,7 @@
 //! The cook sheet: what there is to do, worked back from the bell.
 
 mod back;
+mod bench;
 mod broken;
 mod durations;
 mod hours;
@@ -17,16 +18,16 @@ mod worked;
 
 pub(crate) use back::needed_min;
 pub use back::{Sheet, work_back, work_back_and_forecast};
+pub use bench::{BenchStep, OnTheBench};
 pub(crate) use broken::broken_promises;
 pub use durations::Durations;
 pub(crate) use hours::{Frame, TABLE_WAITS, TakenSpan, problem, taken_spans, tasks};
 pub(crate) use laid::{lay, lay_back, lead_min, nights};
 pub use remedies::Remedy;
 pub(crate) use remedies::{changes_that_help, later_bell};
-pub(crate) use steps::{Steps, set_c, steps};
+pub(crate) use steps::{Steps, set_c, steps, whole};
 pub(crate) use stock::Stock;
 pub use tasks::{Conflict, Task, TaskId, TaskKind, Window};
-pub(crate) use thing::Thing;
 pub use things::{Taken, TakenAs};
 pub(crate) use things::{short, taken};
 pub use worked::{Ready, Worked};

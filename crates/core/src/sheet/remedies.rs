@@ -12,8 +12,8 @@ use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::{CUBE_MM, EatenAs, STEWING_PIECE_M, cubes_in};
 use crate::finish::Target;
-use crate::forecast::{Case, Heat};
-use crate::heat::pot::Simmer;
+use crate::forecast::{Case, Heat, StageRequest, Until};
+use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
 use crate::ways::{HeatSource, Medium, Method, Settings};
@@ -121,10 +121,19 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<Candidate> {
     let thickened =
         reduces.then(|| changed(plan, say::thicken_it(), say::thicken_it_trade(), |plan| plan.target = Target::Gravy));
     let pressed = pressed(plan, &case, kitchen);
-    [pressed, cubes(plan, &case, seared), hotter(plan, &case, kitchen), firmer(plan, &case), skipped, thickened]
-        .into_iter()
-        .flatten()
-        .collect()
+    [
+        pressed,
+        halved(plan, &case),
+        cubes(plan, &case, seared),
+        ahead(plan, &case),
+        hotter(plan, &case, kitchen),
+        firmer(plan, &case),
+        skipped,
+        thickened,
+    ]
+    .into_iter()
+    .flatten()
+    .collect()
 }
 
 /// Under pressure, where there is a pot for it.
@@ -160,6 +169,58 @@ fn cubes(plan: &Plan, case: &Case, seared: bool) -> Option<Candidate> {
         if plan.forecast.eaten_as.is_none_or(|eaten| eaten == EatenAs::Slice) {
             plan.forecast.eaten_as = Some(EatenAs::Fork);
         }
+    }))
+}
+
+/// A long joint is worth cutting in two where the half is still no cube: the longest side over the next.
+const LONG: f64 = 1.3;
+
+/// A long joint cut across in two.
+fn halved(plan: &Plan, case: &Case) -> Option<Candidate> {
+    let (main, one) = (case.main(), case.parts.len() == 1);
+    let [thin, wide, long] = main.sides_m;
+    if !one || main.pieces > FEW || thin <= STEWING_PIECE_M || long < LONG * wide {
+        return None;
+    }
+    let mut sides = [thin, wide, long / 2.0];
+    sides.sort_by(f64::total_cmp);
+    Some(changed(plan, say::halve_it(), say::halve_it_trade(), |plan| {
+        plan.forecast.pieces = Some(2 * main.pieces);
+        plan.forecast.size_mm = Some(sides.map(|side| (side * 1000.0).round()));
+        plan.forecast.thickness_mm = None;
+    }))
+}
+
+/// So many pieces at the most are halved: a pot of many is cut anew.
+const FEW: u32 = 4;
+/// As warm as it is served again, °C.
+const WARMED_C: f64 = 74.0;
+/// Out of the pot and into the cold at the least, min.
+const COLD_MIN: f64 = 8.0 * 60.0;
+
+/// A pot dish cooked when there is time for it, chilled, and warmed again.
+fn ahead(plan: &Plan, case: &Case) -> Option<Candidate> {
+    let first = &case.first().medium;
+    let wet = first.is_pot() && !matches!(first, Medium::Pressure { .. } | Medium::SlowCooker { .. });
+    if !wet || case.stages.len() > 1 {
+        return None;
+    }
+    Some(changed(plan, say::cook_it_ahead(), say::cook_it_ahead_trade(), |plan| {
+        let (method, heat) = (plan.forecast.method.take(), plan.forecast.heat.take());
+        plan.forecast.stages = Some(vec![
+            StageRequest { method, heat, until: Some(Until { tender: Some(true), ..Until::default() }), lid: None },
+            StageRequest {
+                method: Some(Method::Chill),
+                until: Some(Until { min: Some(COLD_MIN), ..Until::default() }),
+                ..StageRequest::default()
+            },
+            StageRequest {
+                method: Some(Method::Reheat),
+                heat: Some(Heat { to_c: Some(WARMED_C), ..Heat::default() }),
+                lid: Some(Lid::Tight),
+                until: None,
+            },
+        ]);
     }))
 }
 

@@ -1,5 +1,6 @@
 //! What of a kitchen a dish takes.
 
+use crate::plan::Borrowed;
 use crate::ways::Lane;
 
 /// Something of the kitchen that is taken.
@@ -23,6 +24,17 @@ pub(crate) enum Thing {
     SlowCooker,
     /// A place for coals.
     Coals,
+}
+
+impl From<Borrowed> for Thing {
+    fn from(borrowed: Borrowed) -> Self {
+        match borrowed {
+            Borrowed::Hands => Self::Hands,
+            Borrowed::Pan => Self::Pan,
+            Borrowed::Burner => Self::Burner,
+            Borrowed::Oven => Self::Oven,
+        }
+    }
 }
 
 impl Thing {

@@ -7,7 +7,8 @@ use axum::http::{StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use ergastic_core::clock::minutes_between;
 use ergastic_core::cook::{CookLine, Status};
-use ergastic_core::meal::{MealSheet, meal_of_plans};
+use ergastic_core::kitchen::Kitchen;
+use ergastic_core::meal::{MealSheet, Pin, meal_of_plans, meal_tried};
 use ergastic_core::plan::Plan;
 use ergastic_words::service as say;
 use jiff::Timestamp;
@@ -106,7 +107,8 @@ pub async fn list_meals(State(app): State<App>) -> ApiResult<Json<Vec<MealEntry>
     Ok(Json(all(&app).await?.into_iter().map(|meal| meal.entry).collect()))
 }
 
-async fn work(app: &App, id: String) -> ApiResult<MealAnswer> {
+/// A meal, the plans of those that have their choice before it, and the kitchen.
+async fn found(app: &App, id: &str) -> ApiResult<(Meal, Vec<Vec<Plan>>, Kitchen)> {
     let meals = all(app).await?;
     let of_plan = |meal: &&Meal| meal.entry.dishes.iter().any(|dish| dish.plan_id.to_string() == id);
     let found = meals.iter().find(|meal| meal.entry.id == id).or_else(|| meals.iter().find(of_plan));
@@ -120,7 +122,11 @@ async fn work(app: &App, id: String) -> ApiResult<MealAnswer> {
     });
     let mut before: Vec<Vec<Plan>> = earlier.map(|other| other.plans.clone()).collect();
     before.drain(..before.len().saturating_sub(MOST_OTHERS));
-    let kitchen = app.store.kitchen().await?;
+    Ok((meal, before, app.store.kitchen().await?))
+}
+
+async fn work(app: &App, id: &str) -> ApiResult<MealAnswer> {
+    let (meal, before, kitchen) = found(app, id).await?;
     let plans = meal.plans.clone();
     let sheet = app.compute(Lane::Bench, move || meal_of_plans(&plans, &before, &kitchen, Timestamp::now())).await?;
     Ok(MealAnswer { meal: meal.entry, plans: meal.plans, sheet })
@@ -129,7 +135,14 @@ async fn work(app: &App, id: String) -> ApiResult<MealAnswer> {
 /// A meal worked back from its bell as of now; a plan's id means the meal that it belongs to.
 #[utoipa::path(get, path = "/api/meals/{id}", params(("id" = String, Path, max_length = 40)), responses((status = 200, body = MealAnswer)))]
 pub async fn get_meal(State(app): State<App>, Name(id): Name) -> ApiResult<Json<MealAnswer>> {
-    work(&app, id).await.map(Json)
+    work(&app, &id).await.map(Json)
+}
+
+/// A meal as it would be with one of its tasks put at an hour or given its length: nothing is kept, and no way out is looked for.
+#[utoipa::path(post, path = "/api/meals/{id}/tried", params(("id" = String, Path, max_length = 40)), request_body = Pin, responses((status = 200, body = MealSheet)))]
+pub async fn try_meal(State(app): State<App>, Name(id): Name, Json(pin): Json<Pin>) -> ApiResult<Json<MealSheet>> {
+    let (Meal { plans, .. }, before, kitchen) = found(&app, &id).await?;
+    app.compute(Lane::Bench, move || meal_tried(&plans, &before, &kitchen, Timestamp::now(), &pin)).await.map(Json)
 }
 
 /// As what a sheet is wanted.
@@ -145,7 +158,7 @@ pub struct Wanted {
 /// A meal's sheet as a file: a calendar (iCalendar), a table (CSV) or a text (Markdown).
 #[utoipa::path(get, path = "/api/meals/{id}/file", params(("id" = String, Path, max_length = 40), Wanted), responses((status = 200, body = String, content_type = "text/plain")))]
 pub async fn get_file(State(app): State<App>, Name(id): Name, Query(wanted): Query<Wanted>) -> ApiResult<Response> {
-    let MealAnswer { meal, sheet, .. } = work(&app, id).await?;
+    let MealAnswer { meal, sheet, .. } = work(&app, &id).await?;
     let voice = app.store.kitchen().await?.voice();
     let (media, text) = written(wanted.kind, &meal.id, &meal.name, &sheet, voice);
     let named = format!("attachment; filename=\"sheet.{}\"", wanted.kind.extension());

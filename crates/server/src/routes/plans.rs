@@ -4,7 +4,7 @@ use axum::extract::State;
 use axum::http::StatusCode;
 use ergastic_core::forecast::Forecast;
 use ergastic_core::plan::Plan;
-use ergastic_core::prepare::AtTheBench;
+use ergastic_core::sheet::OnTheBench;
 use ergastic_core::sheet::{Sheet, work_back_and_forecast};
 use ergastic_store::{ListedPlan, StoredPlan, What};
 use jiff::Timestamp;
@@ -126,10 +126,10 @@ pub async fn get_version(State(app): State<App>, VersionOf { id, version }: Vers
 }
 
 /// A plan at the bench, salt to lid, saved or not.
-#[utoipa::path(post, path = "/api/prepare/plan", request_body = Plan, responses((status = 200, body = AtTheBench)))]
-pub async fn post_bench(State(app): State<App>, Json(plan): Json<Plan>) -> ApiResult<Json<AtTheBench>> {
+#[utoipa::path(post, path = "/api/prepare/plan", request_body = Plan, responses((status = 200, body = OnTheBench)))]
+pub async fn post_bench(State(app): State<App>, Json(plan): Json<Plan>) -> ApiResult<Json<OnTheBench>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, move || plan.at_the_bench(&kitchen)).await.map(Json)
+    app.compute(Lane::Bench, move || plan.on_the_bench(&kitchen)).await.map(Json)
 }
 
 /// A plan for another number of people.

@@ -9,7 +9,7 @@ import { Offers } from '../../ui/Offers';
 import { Pairs } from '../../ui/Pairs';
 import { SelectField } from '../../ui/SelectField';
 import { hobs, panMaterials } from '../kitchen/words';
-import type { BenchProps } from './bench';
+import type { BenchProps, Prepared } from './bench';
 import { Schools } from './Schools';
 
 const about = (minutes: number) => `${minutes < 10 ? Number(minutes.toFixed(1)) : Math.round(minutes)} min`;
@@ -131,14 +131,14 @@ export function SearBench({ prepared, units, choose, setBench }: BenchProps) {
         </>
       )}
       <Schools all={prepared.schools} ids={['sear', 'surface', 'flour']} onChoose={choose} />
-      <Steps prepared={prepared} ids={['heat_pan', 'sear', 'aromatics', 'deglaze', 'pour']} />
+      <Steps prepared={prepared} kinds={['heat_pan', 'sear', 'deglaze']} />
     </Stack>
   );
 }
 
-/** The order of work from some of the steps. */
-export function Steps({ prepared, ids }: { prepared: Schemas['Prepared']; ids?: string[] }) {
-  const steps = prepared.steps.filter((step) => !ids || ids.includes(step.id));
+/** The order of work up to the heat, or some of it. */
+export function Steps({ prepared, kinds }: { prepared: Prepared; kinds?: Schemas['TaskKind'][] }) {
+  const steps = prepared.steps.filter((step) => !kinds || kinds.includes(step.kind));
   if (steps.length === 0) return null;
   return (
     <Stack as="ol" gap={0} listStyleType="none" aria-label="In this order">
@@ -158,7 +158,7 @@ export function Steps({ prepared, ids }: { prepared: Schemas['Prepared']; ids?: 
             ))}
           </Box>
           <Text fontSize="small" whiteSpace="nowrap" fontVariantNumeric="tabular-nums">
-            {about(step.min)}
+            {step.min > 0 && about(step.min)}
           </Text>
         </Flex>
       ))}

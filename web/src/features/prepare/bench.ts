@@ -4,7 +4,7 @@ import type { Units } from '../../format/units';
 export type Plan = Schemas['Plan'];
 export type Bench = Schemas['Prepare'];
 /** A plan at the bench: what it comes to, with everything filled in, and what may be chosen next. */
-export type Prepared = Schemas['AtTheBench'];
+export type Prepared = Schemas['OnTheBench'];
 
 /** Some fields of a thing, and of the things in it. */
 export type Changed<T> = { [K in keyof T]?: T[K] extends unknown[] | undefined ? T[K] : Changed<T[K]> };

@@ -33,7 +33,7 @@ const saved: Plan[] = [];
 let grownFrom: number[];
 let refuse: string | undefined;
 let refuseToSave: string | undefined;
-let comesTo: Schemas['AtTheBench'];
+let comesTo: Schemas['OnTheBench'];
 
 beforeEach(() => {
   kept = { version: 1, plan };

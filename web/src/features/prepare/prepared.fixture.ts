@@ -529,9 +529,10 @@ export const prepared: Prepared = {
   steps: [
     {
       id: 'trim',
+      kind: 'trim',
       what: 'Trim off about 120 g of heavy fat and silver skin',
       why: 'Silver skin never softens, and fat beyond a film only has to be skimmed later.',
-      min: 10.0,
+      min: 9.0,
       cautions: [
         {
           id: 'raw_meat',
@@ -540,30 +541,20 @@ export const prepared: Prepared = {
       ],
     },
     {
-      id: 'pat',
-      what: 'Pat every side dry',
-      why: 'Nothing browns before its water has boiled away.',
+      id: 'sear_1',
+      kind: 'sear',
+      what: 'Brown all 4 pieces on every side',
+      why: 'It lets go of the pan when it is brown. Keep the juices from the resting plate: they go back in.',
+      min: 14.0,
+      cautions: [],
+    },
+    {
+      id: 'deglaze',
+      kind: 'deglaze',
+      what: 'Scrape up the brown with a ladle of unsalted stock',
+      why: 'What sticks is flavour.',
       min: 3.0,
       cautions: [],
-    },
-    {
-      id: 'sear',
-      what: 'Brown it all at once, about 2\u00bd min a side, 4 sides',
-      why: 'It lets go of the pan when it is brown. Keep the juices from the resting plate: they go back in.',
-      min: 11.0,
-      cautions: [],
-    },
-    {
-      id: 'pour',
-      what: 'Meat in with its resting juices; 1.1 L of hot liquid over it, up to 4.3 cm on the dipstick',
-      why: 'Hot liquid into a hot pot: cold liquid costs minutes. Skim the first foam.',
-      min: 5.0,
-      cautions: [
-        {
-          id: 'lid_steam',
-          text: 'Lift the lid away from your face: steam scalds.',
-        },
-      ],
     },
   ],
   dial: [

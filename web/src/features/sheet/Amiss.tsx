@@ -10,9 +10,6 @@ type Props = {
   onTake: (way: Schemas['WayOut']) => void;
 };
 
-/** What a tap can do: the others are for the cook to arrange. */
-const taken = (change: Schemas['WayChange']) => change.what === 'dish' || change.what === 'bell';
-
 /** What can't be kept, in words, and what would help: each really worked out. */
 export function Amiss({ sheet, now, busy, onTake }: Props) {
   if (sheet.conflicts.length === 0) return null;
@@ -48,11 +45,9 @@ export function Amiss({ sheet, now, busy, onTake }: Props) {
             plates {clockDay(way.plates_at, sheet.zone, now)}
             {way.meets_bell ? ', all of it kept' : ''}
           </Text>
-          {taken(way.change) && (
-            <Button onClick={() => onTake(way)} disabled={busy}>
-              Do that
-            </Button>
-          )}
+          <Button onClick={() => onTake(way)} disabled={busy}>
+            Do that
+          </Button>
         </Flex>
       ))}
     </Box>

@@ -1,21 +1,42 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { clock, date, day, millis, span } from '../../format/time';
+import { clock, date, day, hourAndMinute, instantOf, localText, millis, span } from '../../format/time';
+import type { Units } from '../../format/units';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
 import { Caution } from '../../ui/states';
+import { WhenField } from '../../ui/WhenField';
 
-type Props = { tasks: Schemas['MealTask'][]; zone: string; now: number; chosen?: string };
+type Task = Schemas['MealTask'];
+type Said = { at?: string; min?: number };
+
+type Props = {
+  sheet: Schemas['MealSheet'];
+  units: Units;
+  now: number;
+  chosen?: string;
+  onChoose: (task: string | undefined) => void;
+  /** What is said of a task; nothing where it is to move freely again. */
+  onSay: (task: Task, said: Said | undefined) => void;
+};
 
 const DAY = 86_400_000;
 
-/** `Tonight`, `Tomorrow`, or none: how far off a day is, as it is said. */
-function spoken(at: string, zone: string, now: number) {
-  if (day(at, zone) === day(now, zone)) return 'Today, ';
-  return day(at, zone) === day(now + DAY, zone) ? 'Tomorrow, ' : '';
+/** An evening begins. */
+const EVENING = 17;
+
+/** `Today`, `Tonight`, `Tomorrow`, `On the day`: how far off it is, as it is said. */
+function spoken(at: string, zone: string, now: number, bell: string) {
+  if (day(at, zone) === day(now, zone)) return hourAndMinute(at, zone)[0] >= EVENING ? 'Tonight' : 'Today';
+  if (day(at, zone) === day(now + DAY, zone)) return 'Tomorrow';
+  return day(at, zone) === day(bell, zone) ? 'On the day' : '';
 }
 
 /** The meal in words, numbered as in the picture: when, which dish, what, why. */
-export function MealList({ tasks, zone, now, chosen }: Props) {
+export function MealList({ sheet, units, now, chosen, onChoose, onSay }: Props) {
+  const { tasks, zone, bell } = sheet;
+  const alone = sheet.dishes.length === 1;
   useEffect(() => {
     if (chosen) document.getElementById(`task-${chosen}`)?.scrollIntoView({ block: 'nearest' });
   }, [chosen]);
@@ -24,7 +45,12 @@ export function MealList({ tasks, zone, now, chosen }: Props) {
       {tasks.map((task, i) => {
         const minutes = (millis(task.end) - millis(task.start)) / 60_000;
         const before = tasks[i - 1];
-        const newDay = !before || day(task.start, zone) !== day(before.start, zone);
+        const said = spoken(task.start, zone, now, bell);
+        const newDay =
+          !before ||
+          day(task.start, zone) !== day(before.start, zone) ||
+          said !== spoken(before.start, zone, now, bell);
+        const amiss = sheet.conflicts.filter((conflict) => conflict.tasks[0] === task.id);
         return (
           <Box
             as="li"
@@ -34,7 +60,7 @@ export function MealList({ tasks, zone, now, chosen }: Props) {
           >
             {newDay && (
               <Text fontFamily="heading" fontSize="lead" fontWeight={700} mt={i === 0 ? 0 : 4} mb={1}>
-                {spoken(task.start, zone, now)}
+                {said && `${said}, `}
                 {date(task.start, zone)}
               </Text>
             )}
@@ -83,18 +109,33 @@ export function MealList({ tasks, zone, now, chosen }: Props) {
               />
               <Box flex="1" minW={0}>
                 <Text fontSize="small" color="soft">
-                  {task.dish}
-                  {task.whose && `, ${task.whose}`}
-                  {task.pinned && ', pinned'}
+                  {[!alone && task.dish, task.whose, task.pinned && 'pinned'].filter(Boolean).join(', ')}
                 </Text>
                 <Text fontWeight={task.hands_on ? 600 : 400}>{task.what}</Text>
+                {amiss.map((conflict) => (
+                  <Caution key={conflict.text}>{conflict.text}</Caution>
+                ))}
                 <Text color="soft" fontSize="small">
                   {task.why}
                 </Text>
                 {task.cautions.map((caution) => (
                   <Caution key={caution.id}>{caution.text}</Caution>
                 ))}
+                {task.moves && chosen === task.id && (
+                  <Moved task={task} zone={zone} units={units} onSay={(said) => onSay(task, said)} />
+                )}
               </Box>
+              {task.moves && (
+                <Button
+                  className="no-print"
+                  weight="quiet"
+                  aria-expanded={chosen === task.id}
+                  aria-label={`Move it: ${task.what}`}
+                  onClick={() => onChoose(chosen === task.id ? undefined : task.id)}
+                >
+                  {chosen === task.id ? 'Done' : 'Move'}
+                </Button>
+              )}
               <Text
                 display={{ base: 'none', md: 'block' }}
                 color="soft"
@@ -114,5 +155,46 @@ export function MealList({ tasks, zone, now, chosen }: Props) {
         );
       })}
     </Box>
+  );
+}
+
+/** When a task starts and how long it takes, by typing: kept when the field is left. */
+function Moved({
+  task,
+  zone,
+  units,
+  onSay,
+}: {
+  task: Task;
+  zone: string;
+  units: Units;
+  onSay: (said: Said | undefined) => void;
+}) {
+  const [at, setAt] = useState<string>();
+  const [min, setMin] = useState<number>();
+  const takes = (millis(task.end) - millis(task.start)) / 60_000;
+  return (
+    <Flex gap={4} wrap="wrap" align="flex-end" mt={2} className="no-print">
+      <Box
+        onBlur={(event) => {
+          if (event.currentTarget.contains(event.relatedTarget)) return;
+          const starts = at && instantOf(at, zone);
+          if (starts && starts !== task.start) onSay({ at: starts });
+          setAt(undefined);
+        }}
+      >
+        <WhenField label="Starts" value={at ?? localText(task.start, zone)} units={units} onChange={setAt} />
+      </Box>
+      <Box
+        maxW="9rem"
+        onBlur={() => {
+          if (min && Math.round(min) !== takes) onSay({ min: Math.round(min) });
+          setMin(undefined);
+        }}
+      >
+        <NumberField label="Takes" value={min ?? takes} unit="min" min={1} onChange={setMin} />
+      </Box>
+      {(task.pinned || task.own_min) && <Button onClick={() => onSay(undefined)}>As it comes</Button>}
+    </Flex>
   );
 }

@@ -4,23 +4,28 @@ import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useKitchen, useMeal, useMeals } from '../../api/queries';
 import { MealStrip } from '../../drawings/MealStrip';
-import { about, clockDay, instantOf, localText, span } from '../../format/time';
+import { about, clockDay, instantOf, localText, span, weekdayInFull } from '../../format/time';
 import { useNow } from '../../format/useNow';
 import { Because } from '../../ui/Because';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
 import { PageHeading } from '../../ui/PageHeading';
 import { Caution, Fault, Waiting } from '../../ui/states';
 import { TextField } from '../../ui/TextField';
 import { WhenField } from '../../ui/WhenField';
 import type { Units } from '../../format/units';
 import { takeInHand } from '../shell/inHand';
+import { whyOf } from '../why/address';
 import { Amiss } from './Amiss';
 import { Company } from './Company';
 import { Files } from './Files';
 import { MealList } from './MealList';
 import { StartDish } from './StartDish';
+import { Things } from './Things';
 import { useMealChanges } from './useMealChanges';
+import { useReflow } from './useReflow';
 
-/** Several dishes worked back from one bell. */
+/** A meal worked back from its bell: several dishes, or one alone. */
 export function MealPlace() {
   const { mealId } = useParams();
   const meal = useMeal(mealId);
@@ -29,7 +34,7 @@ export function MealPlace() {
   if (failed)
     return (
       <>
-        <PageHeading title="Meal" srOnly />
+        <PageHeading title="Sheet" srOnly />
         <Fault error={failed.error} retry={() => void failed.refetch()} />
       </>
     );
@@ -38,23 +43,39 @@ export function MealPlace() {
 }
 
 function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units }) {
-  const { meal, plans, sheet } = answer;
-  const { zone } = sheet;
+  const { meal, plans } = answer;
   const now = useNow(30_000);
   const [chosen, setChosen] = useState<string>();
   const meals = useMeals();
   const { change, busy, error } = useMealChanges(answer);
+  const reflow = useReflow(meal.id);
+  const sheet = reflow.sheet ?? answer.sheet;
+  const { zone } = sheet;
   const ids = meal.dishes.map((dish) => dish.plan_id);
-  const all = (changed: Partial<Schemas['Plan']>) =>
-    change(plans.flatMap((was, i) => (ids[i] ? [{ id: ids[i], plan: { ...was, ...changed } }] : [])));
-  const ring = (bell: string) => all({ bell });
-  const call = (name: string) => all({ meal: { id: meal.id, name } });
+  const alone = meal.dishes.length === 1;
+  const all = (changed: (was: Schemas['Plan']) => Partial<Schemas['Plan']>) =>
+    change(plans.flatMap((was, i) => (ids[i] ? [{ id: ids[i], plan: { ...was, ...changed(was) } }] : [])));
+  const terms: Schemas['MealOf'] = plans[0]?.meal ?? { id: meal.id, name: meal.name };
+  const agreed = (changed: Partial<Schemas['MealOf']>) => all(() => ({ meal: { ...terms, ...changed } }));
+  const call = (name: string) => (alone && !plans[0]?.meal ? all(() => ({ name })) : agreed({ name }));
   const take = (way: Schemas['WayOut']) => {
-    if (way.change.what === 'bell') ring(way.change.bell);
-    if (way.change.what === 'dish') {
-      const id = ids[way.change.number - 1];
-      if (id) change([{ id, plan: way.change.plan }]);
+    const { change: taken } = way;
+    if (taken.what === 'bell') all(() => ({ bell: taken.bell }));
+    if (taken.what === 'borrow') agreed({ borrowed: [...(terms.borrowed ?? []), taken.thing] });
+    if (taken.what === 'sleep') agreed({ less_sleep_min: (terms.less_sleep_min ?? 0) + taken.minutes });
+    if (taken.what === 'dish') {
+      const id = ids[taken.number - 1];
+      if (id) change([{ id, plan: taken.plan }]);
     }
+  };
+  // What is said of a task is kept with its dish, in place of what was said of it before.
+  const say = (task: Schemas['MealTask'], said: Omit<Schemas['PlanPin'], 'task'> | undefined) => {
+    const [id, was] = [ids[task.number - 1], plans[task.number - 1]];
+    if (!id || !was) return;
+    const others = was.pins.filter((pin) => pin.task !== task.step);
+    const before = was.pins.find((pin) => pin.task === task.step);
+    const pins = said ? [...others, { ...before, ...said, task: task.step }] : others;
+    change([{ id, plan: { ...was, pins } }], reflow.settle);
   };
   const first = meal.dishes[0];
   useEffect(() => {
@@ -75,11 +96,19 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
           </Text>
         </Flex>
         {next && (
-          <Text fontSize="lead">
-            Next: <strong>{clockDay(next.start, zone, now)}</strong> {next.dish}: {next.what}
+          <Text fontSize="title" lineHeight={1.25}>
+            Next: <strong>{clockDay(next.start, zone, now)}</strong> {!alone && `${next.dish}: `}
+            {next.what}
           </Text>
         )}
-        <MealStrip sheet={sheet} now={now} chosen={chosen} onChoose={setChosen} />
+        <MealStrip
+          sheet={sheet}
+          now={now}
+          chosen={chosen}
+          onChoose={setChosen}
+          onTry={(task, said) => reflow.tryOut({ task: task.id, ...said })}
+          onSay={say}
+        />
         {sheet.clock_changes.map((changed) => (
           <Caution key={changed.at}>{changed.text}</Caution>
         ))}
@@ -88,12 +117,20 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
         ))}
         <Amiss sheet={sheet} now={now} busy={busy} onTake={take} />
         {error && <Fault error={error} />}
-        <MealList tasks={sheet.tasks} zone={zone} now={now} chosen={chosen} />
+        <MealList sheet={sheet} units={units} now={now} chosen={chosen} onChoose={setChosen} onSay={say} />
       </Stack>
       <Stack gap={5} className="no-print">
         <Box as="section" aria-label="Dishes">
-          {meal.dishes.map((dish, i) => (
-            <Flex key={dish.plan_id} align="center" gap={3} borderTopWidth="1px" borderColor="line" py={2}>
+          {meal.dishes.map((dish) => (
+            <Flex
+              key={dish.plan_id}
+              align="center"
+              gap={3}
+              wrap="wrap"
+              borderTopWidth="1px"
+              borderColor="line"
+              py={2}
+            >
               <chakra.a asChild flex="1" minH="44px" display="flex" alignItems="center">
                 <Link to={`/prepare/${dish.plan_id}`}>
                   <Text as="span">
@@ -101,31 +138,66 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
                   </Text>
                 </Link>
               </chakra.a>
-              <StartDish dish={dish} first={i === 0} />
+              <StartDish dish={dish} alone={alone} />
             </Flex>
           ))}
+          {alone && first && !first.cook_id && (
+            <Text color="soft" fontSize="small">
+              Starting only opens the cook; nothing has to be hot yet.
+            </Text>
+          )}
         </Box>
-        <Because>
+        <Because why={alone && first ? whyOf('plan', first.plan_id) : undefined}>
           <Text>{sheet.why}</Text>
           {sheet.ready.map((ready, i) => (
             <Text key={ready.dish}>
-              <strong>{ready.dish}</strong>
+              {alone ? (
+                <strong>{ready.dish}</strong>
+              ) : (
+                <chakra.a asChild fontWeight={700} textDecoration="underline" textUnderlineOffset="4px">
+                  <Link to={whyOf('plan', ids[i] ?? '')}>{ready.dish}</Link>
+                </chakra.a>
+              )}
               {ready.p10 && ready.p90
                 ? ` is tender between ${about(ready.p10, zone)} and ${about(ready.p90, zone)}`
                 : ' may never be tender'}
               {sheet.dishes[i] && `, lifted ${clockDay(sheet.dishes[i].lift_at, zone, now)}`}.
             </Text>
           ))}
+          {alone &&
+            sheet.dishes[0]?.cautions.map((caution) => <Caution key={caution.id}>{caution.text}</Caution>)}
         </Because>
         <Box as="section" borderTopWidth="2px" borderColor="rim" pt={3}>
           <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
             Change it
           </Heading>
-          <NameAndBell meal={meal} zone={zone} units={units} onName={call} onBell={ring} />
+          <NameAndBell
+            meal={meal}
+            zone={zone}
+            units={units}
+            onName={call}
+            onBell={(bell) => all(() => ({ bell }))}
+            onPeople={(people) => all(() => ({ people }))}
+          />
+          <Agreed
+            terms={terms}
+            onBack={(thing) => {
+              const borrowed = [...(terms.borrowed ?? [])];
+              borrowed.splice(borrowed.indexOf(thing), 1);
+              agreed({ borrowed });
+            }}
+            onSleep={() => agreed({ less_sleep_min: 0 })}
+          />
         </Box>
+        <Things sheet={sheet} now={now} />
         <Company
           meals={meals.data ?? []}
-          here={{ id: meal.id, name: meal.name, bell: meal.bell, plans: ids }}
+          here={{
+            id: meal.id,
+            name: alone ? `${weekdayInFull(meal.bell, zone)}’s table` : meal.name,
+            bell: meal.bell,
+            plans: ids,
+          }}
           onOut={(planId) => {
             const plan = plans[ids.indexOf(planId)];
             if (plan) change([{ id: planId, plan: { ...plan, meal: undefined } }]);
@@ -137,6 +209,40 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
   );
 }
 
+const lent: Record<Schemas['Borrowed'], string> = {
+  hands: 'A helper comes',
+  pan: 'A second pan is borrowed',
+  burner: 'A burner is borrowed',
+  oven: 'An oven is borrowed',
+};
+
+/** What was agreed for this meal beyond the kitchen's own, and the way back. */
+function Agreed({
+  terms,
+  onBack,
+  onSleep,
+}: {
+  terms: Schemas['MealOf'];
+  onBack: (thing: Schemas['Borrowed']) => void;
+  onSleep: () => void;
+}) {
+  const line = (key: string, said: string, back: string, onClick: () => void) => (
+    <Flex key={key} align="center" gap={3} pt={2}>
+      <Text flex="1">{said}</Text>
+      <Button onClick={onClick}>{back}</Button>
+    </Flex>
+  );
+  return (
+    <>
+      {terms.borrowed?.map((thing, i) =>
+        line(`${thing}${i}`, lent[thing], 'Do without', () => onBack(thing)),
+      )}
+      {!!terms.less_sleep_min &&
+        line('sleep', `${span(terms.less_sleep_min)} less sleep at either end`, 'Sleep in full', onSleep)}
+    </>
+  );
+}
+
 /** What the meal is called and when it is on the table: kept when the field is left. */
 function NameAndBell({
   meal,
@@ -144,14 +250,17 @@ function NameAndBell({
   units,
   onName,
   onBell,
+  onPeople,
 }: {
   meal: Schemas['MealEntry'];
   zone: string;
   units: Units;
   onName: (name: string) => void;
   onBell: (bell: string) => void;
+  onPeople: (people: number) => void;
 }) {
   const [name, setName] = useState<string>();
+  const [people, setPeople] = useState<number>();
   const [bell, setBell] = useState<string>();
   return (
     <Stack gap={3}>
@@ -173,6 +282,14 @@ function NameAndBell({
         }}
       >
         <WhenField label="Bell" value={bell ?? localText(meal.bell, zone)} units={units} onChange={setBell} />
+      </Box>
+      <Box
+        onBlur={() => {
+          if (people && Math.round(people) !== meal.people) onPeople(Math.round(people));
+          setPeople(undefined);
+        }}
+      >
+        <NumberField label="People" value={people ?? meal.people} unit="" onChange={setPeople} />
       </Box>
     </Stack>
   );

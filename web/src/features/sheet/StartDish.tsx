@@ -3,9 +3,11 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { Fault } from '../../ui/states';
+import { ThumbBar } from '../../ui/ThumbBar';
 
-/** Opens the cook of one dish of a meal, or goes on with it. */
-export function StartDish({ dish, first }: { dish: Schemas['MealDish']; first: boolean }) {
+/** Opens the cook of a dish, or goes on with it: alone it is the one thing to do next, in a meal one of several. */
+export function StartDish({ dish, alone }: { dish: Schemas['MealDish']; alone: boolean }) {
   const navigate = useNavigate();
   const queries = useQueryClient();
   // Made once: however often it is pressed, one cook is opened.
@@ -17,9 +19,24 @@ export function StartDish({ dish, first }: { dish: Schemas['MealDish']; first: b
       return navigate(`/cook/${opened}`);
     },
   });
-  return (
-    <Button weight={first ? 'first' : undefined} onClick={() => start.mutate()} disabled={start.isPending}>
-      {dish.cook_id ? 'Go on' : 'Start'}
+  const button = (name: string, large: boolean) => (
+    <Button
+      weight={large ? 'first' : undefined}
+      size={large ? 'large' : undefined}
+      onClick={() => start.mutate()}
+      disabled={start.isPending}
+    >
+      {name}
     </Button>
+  );
+  return (
+    <>
+      {alone ? (
+        <ThumbBar>{button(dish.cook_id ? 'Go on cooking' : 'Start this cook', true)}</ThumbBar>
+      ) : (
+        button(dish.cook_id ? 'Go on' : 'Start', false)
+      )}
+      {start.error && <Fault error={start.error} />}
+    </>
   );
 }

@@ -1,7 +1,6 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
 import { clockDay } from '../../format/time';
-import { Caution } from '../../ui/states';
 
 const as: Record<Schemas['TakenAs'], string> = {
   pot: 'to stand in',
@@ -11,21 +10,24 @@ const as: Record<Schemas['TakenAs'], string> = {
 };
 
 /** Which things of the kitchen the dish takes, and from when to when. */
-export function Things({ sheet, zone, now }: { sheet: Schemas['Sheet']; zone: string; now: number }) {
+export function Things({ sheet, now }: { sheet: Schemas['MealSheet']; now: number }) {
+  const { zone } = sheet;
   if (sheet.things.length === 0) return null;
-  // What is said of the bell stands with what would meet it.
-  const short = sheet.conflicts.filter(({ tasks }) => !tasks.includes('serve'));
   return (
     <Box as="section" aria-label="Things it takes" borderTopWidth="2px" borderColor="rim" pt={3}>
       <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
         Things it takes
       </Heading>
-      {short.map(({ text }) => (
-        <Caution key={text}>{text}</Caution>
-      ))}
       <Box as="ul" listStyleType="none">
         {sheet.things.map(({ thing, name, taken_as, from, to }) => (
-          <Flex as="li" key={`${thing}${taken_as}`} columnGap={3} justify="space-between" wrap="wrap" py={1}>
+          <Flex
+            as="li"
+            key={`${thing}${taken_as}${from}`}
+            columnGap={3}
+            justify="space-between"
+            wrap="wrap"
+            py={1}
+          >
             <Text>
               <strong>{name}</strong> {as[taken_as]}
             </Text>

@@ -1,10 +1,12 @@
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, renderHook, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { api, type Schemas } from '../../api/client';
-import { corner, kitchenView, open, plan, task } from '../../test-kitchen';
+import { corner, kitchenView, open, plan, task, typed } from '../../test-kitchen';
 import { MealPlace } from './MealPlace';
 import { Meals } from './Meals';
+import { useReflow } from './useReflow';
 
 const dish = (number: number, name: string): Schemas['MealDish'] => ({
   plan_id: `00000000-0000-4000-8000-00000000000${number}`,
@@ -26,6 +28,7 @@ const mealTask = (over: Partial<Schemas['MealTask']>): Schemas['MealTask'] => ({
   number: 1,
   step: 'braise',
   pinned: false,
+  moves: true,
   second_time: false,
   ...over,
 });
@@ -107,7 +110,7 @@ const answer = (): Schemas['MealAnswer'] => ({
 
 const place = (
   <Routes>
-    <Route path="/sheet/meal/:mealId" element={<MealPlace />} />
+    <Route path="/sheet/:mealId" element={<MealPlace />} />
   </Routes>
 );
 
@@ -123,7 +126,7 @@ function serve() {
 describe('a meal of several dishes', () => {
   it('numbers its tasks in the list as in the picture, with the dish and the hour that comes twice', async () => {
     serve();
-    open(place, '/sheet/meal/ice-fishers');
+    open(place, '/sheet/ice-fishers');
     expect(await screen.findByRole('heading', { level: 1, name: /Ice-fishers/ })).toBeInTheDocument();
     const tasks = within(screen.getByRole('list', { name: 'Sheet of the meal' })).getAllByRole('listitem');
     expect(tasks).toHaveLength(3);
@@ -132,7 +135,7 @@ describe('a meal of several dishes', () => {
     expect(tasks[2]).toHaveTextContent('second time');
     expect(screen.getByText(/the clocks go back/)).toBeInTheDocument();
     expect(screen.getByText(/plates 40 min late/)).toBeInTheDocument();
-    fireEvent.click(screen.getByRole('button', { name: /Salt the oxtail/ }));
+    fireEvent.click(screen.getByRole('button', { name: /oxtail: Salt the oxtail/ }));
     expect(tasks[0]).toHaveAttribute('aria-current', 'true');
     expect(tasks[1]).not.toHaveAttribute('aria-current');
   });
@@ -151,9 +154,8 @@ describe('a meal of several dishes', () => {
       saved_at: '2027-02-05T12:01:00Z',
       plan: pressed,
     });
-    open(place, '/sheet/meal/ice-fishers');
+    open(place, '/sheet/ice-fishers');
     const take = await screen.findAllByRole('button', { name: 'Do that' });
-    expect(take, 'what the cook has to arrange has no tap').toHaveLength(1);
     fireEvent.click(take[0]!);
     await waitFor(() => expect(save).toHaveBeenCalledWith(meal.dishes[1]!.plan_id, 3, pressed));
     await waitFor(() => expect(corner.undo).toBeDefined());
@@ -162,12 +164,118 @@ describe('a meal of several dishes', () => {
   });
 });
 
+describe('a task that is moved', () => {
+  const [first] = meal.dishes;
+  function kept() {
+    serve();
+    vi.spyOn(api, 'plan').mockImplementation((id) =>
+      Promise.resolve({ id, version: 3, saved_at: '2027-02-05T12:00:00Z', plan: plans[0]! }),
+    );
+    return vi.spyOn(api, 'savePlan').mockImplementation((id, version, plan) =>
+      Promise.resolve({
+        id,
+        version: version + 1,
+        saved_at: '2027-02-05T12:01:00Z',
+        plan,
+      } as Schemas['PlanView']),
+    );
+  }
+  const pins = (save: ReturnType<typeof kept>) => save.mock.lastCall?.[2].pins;
+
+  it('is put at an hour by its flag, and given its length by its end', async () => {
+    const save = kept();
+    open(place, '/sheet/ice-fishers');
+    fireEvent.click(await screen.findByRole('button', { name: 'Move it: Salt the oxtail' }));
+    const flag = screen.getByRole('slider', { name: 'When it starts: Salt the oxtail' });
+    fireEvent.keyDown(flag, { key: 'ArrowLeft', shiftKey: true });
+    await waitFor(() => expect(pins(save)).toEqual([{ task: 'braise', at: '2027-02-06T11:30:00.000Z' }]));
+    expect(save.mock.lastCall?.[0]).toBe(first?.plan_id);
+    fireEvent.keyDown(screen.getByRole('slider', { name: /How long it takes/ }), { key: 'ArrowRight' });
+    await waitFor(() => expect(pins(save)).toEqual([{ task: 'braise', min: 181 }]));
+  });
+
+  it('is typed, and moves as it comes again', async () => {
+    const save = kept();
+    const pinned = answer();
+    pinned.plans[0]!.pins = [{ task: 'braise', at: '2027-02-06T12:00:00Z' }];
+    pinned.sheet.tasks[0]!.pinned = true;
+    vi.spyOn(api, 'meal').mockResolvedValue(pinned);
+    open(place, '/sheet/ice-fishers');
+    fireEvent.click(await screen.findByRole('button', { name: 'Move it: Salt the oxtail' }));
+    const takes = screen.getByRole('spinbutton', { name: 'Takes' });
+    await userEvent.clear(takes);
+    await typed(takes, '25');
+    fireEvent.blur(takes);
+    await waitFor(() =>
+      expect(pins(save)).toEqual([{ task: 'braise', at: '2027-02-06T12:00:00Z', min: 25 }]),
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'As it comes' }));
+    await waitFor(() => expect(pins(save)).toEqual([]));
+  });
+
+  it('asks one hour at a time while it is under the finger, and forgets them when it is let go', async () => {
+    let answerIt: (sheet: Schemas['MealSheet']) => void = () => undefined;
+    const tried = vi.spyOn(api, 'tryMeal').mockImplementation(
+      () =>
+        new Promise((resolve) => {
+          answerIt = resolve;
+        }),
+    );
+    const { result } = renderHook(() => useReflow('ice-fishers'));
+    const pin = (at: string) => ({ task: '1-salt', at });
+    act(() => result.current.tryOut(pin('2027-02-06T12:00:00Z')));
+    act(() => result.current.tryOut(pin('2027-02-06T12:05:00Z')));
+    act(() => result.current.tryOut(pin('2027-02-06T12:10:00Z')));
+    expect(tried).toHaveBeenCalledTimes(1);
+    answerIt({ ...answer().sheet, late_min: 95 });
+    await waitFor(() => expect(result.current.sheet?.late_min).toBe(95));
+    expect(tried.mock.calls.map(([, { at }]) => at)).toEqual([
+      '2027-02-06T12:00:00Z',
+      '2027-02-06T12:10:00Z',
+    ]);
+    act(() => result.current.settle());
+    answerIt(answer().sheet);
+    await act(() => Promise.resolve());
+    expect(result.current.sheet).toBeUndefined();
+  });
+});
+
+describe('what is agreed for a meal', () => {
+  it('is borrowed with a tap and given back with one', async () => {
+    serve();
+    const borrowed = answer();
+    borrowed.plans.forEach((dish) => {
+      dish.meal = { id: meal.id, name: meal.name, borrowed: ['pan'], less_sleep_min: 60 };
+    });
+    vi.spyOn(api, 'meal').mockResolvedValue(borrowed);
+    vi.spyOn(api, 'plan').mockImplementation((id) =>
+      Promise.resolve({ id, version: 3, saved_at: '2027-02-05T12:00:00Z', plan: borrowed.plans[0]! }),
+    );
+    const save = vi.spyOn(api, 'savePlan').mockImplementation((id, version, plan) =>
+      Promise.resolve({
+        id,
+        version: version + 1,
+        saved_at: '2027-02-05T12:01:00Z',
+        plan,
+      } as Schemas['PlanView']),
+    );
+    const agreed = () => save.mock.lastCall?.[2].meal;
+    open(place, '/sheet/ice-fishers');
+    fireEvent.click((await screen.findAllByRole('button', { name: 'Do that' }))[1]!);
+    await waitFor(() => expect(agreed()?.borrowed).toEqual(['pan', 'hands']));
+    fireEvent.click(screen.getByRole('button', { name: 'Do without' }));
+    await waitFor(() => expect(agreed()?.borrowed).toEqual([]));
+    fireEvent.click(screen.getByRole('button', { name: 'Sleep in full' }));
+    await waitFor(() => expect(agreed()?.less_sleep_min).toBe(0));
+  });
+});
+
 describe('the meals to come', () => {
   it('hang on one strip by their bells, and lead to their sheets', async () => {
     serve();
     open(<Meals />);
     const link = await screen.findByRole('link', { name: /Ice-fishers/ });
-    expect(link).toHaveAttribute('href', '/sheet/meal/ice-fishers');
+    expect(link).toHaveAttribute('href', '/sheet/ice-fishers');
     expect(link).toHaveTextContent('Reed-island oxtail, Fox-track cheeks');
   });
 

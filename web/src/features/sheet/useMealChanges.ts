@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Schemas } from '../../api/client';
+import { merge } from '../../api/merge';
 import { useUndoCorner } from '../shell/undo';
 
 type Plan = Schemas['Plan'];
@@ -15,24 +16,28 @@ export function useMealChanges(meal: Schemas['MealAnswer'] | undefined) {
   const queries = useQueryClient();
   const [before, setBefore] = useState<Step[]>([]);
   const [after, setAfter] = useState<Step[]>([]);
+  const shown = (id: string) => {
+    const at = meal?.meal.dishes.findIndex((dish) => dish.plan_id === id) ?? -1;
+    return meal?.plans[at];
+  };
   const saving = useMutation({
     mutationFn: async (step: Step) => {
       for (const { id, plan } of step) {
-        const { version } = await api.plan(id);
-        await api.savePlan(id, version, plan);
+        const { version, plan: stands } = await api.plan(id);
+        // What was changed elsewhere meanwhile stays changed.
+        await api.savePlan(id, version, merge(shown(id) ?? stands, plan, stands));
       }
     },
     onSettled: () => queries.invalidateQueries({ queryKey: ['plans'] }),
   });
   const now = (step: Step): Step =>
     step.flatMap(({ id }) => {
-      const at = meal?.meal.dishes.findIndex((dish) => dish.plan_id === id) ?? -1;
-      const plan = meal?.plans[at];
+      const plan = shown(id);
       return plan ? [{ id, plan }] : [];
     });
-  const go = (step: Step, keep: (was: Step) => void) => {
+  const go = (step: Step, keep: (was: Step) => void, settled?: () => void) => {
     const was = now(step);
-    saving.mutate(step, { onSuccess: () => keep(was) });
+    saving.mutate(step, { onSuccess: () => keep(was), onSettled: settled });
   };
   const [undone, redone] = [before.at(-1), after.at(-1)];
   useUndoCorner({
@@ -52,10 +57,15 @@ export function useMealChanges(meal: Schemas['MealAnswer'] | undefined) {
       : undefined,
     undoes: '',
   });
-  const change = (step: Step) =>
-    go(step, (was) => {
-      setBefore((steps) => [...steps, was]);
-      setAfter([]);
-    });
+  /** `settled` once it is kept and laid out anew, or can't be. */
+  const change = (step: Step, settled?: () => void) =>
+    go(
+      step,
+      (was) => {
+        setBefore((steps) => [...steps, was]);
+        setAfter([]);
+      },
+      settled,
+    );
   return { change, busy: saving.isPending, error: saving.error };
 }

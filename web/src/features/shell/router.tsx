@@ -17,19 +17,15 @@ export const router = createBrowserRouter([
             path: 'match/cuts',
             lazy: async () => ({ Component: (await import('../match/CutsPlace')).CutsPlace }),
           },
-          { path: 'prepare', lazy: async () => ({ Component: (await import('../sheet/Sheets')).Sheets }) },
+          { path: 'prepare', lazy: async () => ({ Component: (await import('../sheet/Meals')).Meals }) },
           {
             path: 'prepare/:planId',
             lazy: async () => ({ Component: (await import('../prepare/PreparePlace')).PreparePlace }),
           },
           { path: 'sheet', lazy: async () => ({ Component: (await import('../sheet/Meals')).Meals }) },
           {
-            path: 'sheet/meal/:mealId',
+            path: 'sheet/:mealId',
             lazy: async () => ({ Component: (await import('../sheet/MealPlace')).MealPlace }),
-          },
-          {
-            path: 'sheet/:planId',
-            lazy: async () => ({ Component: (await import('../sheet/SheetPlace')).SheetPlace }),
           },
           { path: 'cook', lazy: async () => ({ Component: (await import('../cook/Cooks')).Cooks }) },
           {

@@ -18,10 +18,14 @@ use crate::ways::{Lane, MOVE_MIN, Medium, tasks};
 const LAID_IN_MIN: f64 = 5.0;
 /// A hold under this is not worth a line, min.
 const HOLD_FROM: Minute = 5;
-/// A hold softens so much an hour at the most, tender-hours.
+/// A hold in its pot softens so much an hour at the most, tender-hours; one at 65 °C, wrapped or in its bag, so much: the pace of
+/// softening there.
 const HOLD_SOFTENS: f64 = 0.2;
-/// A hold is borne for so long at the least and the most, min. Working values.
-const HOLD_BORNE: [f64; 2] = [30.0, 240.0];
+const WRAPPED_SOFTENS: f64 = 0.09;
+/// A hold is borne for so long at the least, and at the most in a pot and wrapped, min. Working values.
+const HOLD_BORNE_MIN: f64 = 30.0;
+const HOLD_BORNE: f64 = 240.0;
+const WRAPPED_BORNE: f64 = 720.0;
 /// A time that the cook has fixed is kept to within this, min.
 const OWN_TIME_BORNE: Minute = 20;
 /// What a minute in the hold costs, and beyond what it bears.
@@ -127,9 +131,14 @@ fn hold_borne(worked: &Worked) -> Minute {
         return OWN_TIME_BORNE;
     }
     let goal = worked.case.main().goal;
-    let left_h = 0.5 * (goal.too_far - goal.enough) / goal.resistance / HOLD_SOFTENS;
+    // In its pot half of what is left is borne; wrapped it is held overnight in practice.
+    let (share, softens, most) = match worked.case.last().medium {
+        Medium::Pit { .. } | Medium::Bath { .. } => (1.0, WRAPPED_SOFTENS, WRAPPED_BORNE),
+        _ => (0.5, HOLD_SOFTENS, HOLD_BORNE),
+    };
+    let left_h = share * (goal.too_far - goal.enough) / goal.resistance / softens;
     let spread = worked.ready_min(0.9).zip(worked.ready_min(0.1)).map_or(0.0, |(slow, quick)| slow - quick);
-    whole((left_h * 60.0 - spread).clamp(HOLD_BORNE[0], HOLD_BORNE[1]))
+    whole((left_h * 60.0 - spread).clamp(HOLD_BORNE_MIN, most))
 }
 
 fn simmer(plan: &Plan, worked: &Worked, at: Minute, day_before: bool) -> Step {

@@ -15,7 +15,7 @@ use crate::plan::Plan;
 use crate::ways::Lane;
 
 pub(crate) use heat::set_c;
-pub(crate) use step::{Block, Moment, Step, Steps, Stretch, Where};
+pub(crate) use step::{Block, Moment, Step, Steps, Stretch, Where, whole};
 
 /// Everything a dish asks for; `ready_min` minutes over the heat are kept for it.
 pub(crate) fn steps(plan: &Plan, worked: &Worked, ready_min: f64) -> Steps {
@@ -25,6 +25,10 @@ pub(crate) fn steps(plan: &Plan, worked: &Worked, ready_min: f64) -> Steps {
     steps.blocks.extend(board::board(plan, worked, pan));
     on_the_way::on_the_way(&mut steps, worked, lifted, ready_min);
     sides::sides(&mut steps, &plan.sides);
+    // The cook knows how long their own hands take.
+    for (task, min) in plan.pins.iter().filter_map(|pin| Some((pin.task.parse().ok()?, pin.min?))) {
+        steps.takes_min(task, whole(min));
+    }
     // Where there is no hob, pans and pots stand over what flame there is.
     for step in steps.blocks.iter_mut().flat_map(|block| &mut block.steps).filter(|step| step.lane == Lane::Hob) {
         step.lane = worked.flame;

@@ -224,6 +224,19 @@ impl Steps {
         self.all().filter(|step| step.hands).map(|step| f64::from(step.len)).sum()
     }
 
+    /// A step takes so long, whatever is usual; the rest of its block follows.
+    pub fn takes_min(&mut self, id: TaskId, len: Minute) {
+        let Some(block) = self.blocks.iter_mut().find(|block| block.step(id).is_some()) else { return };
+        let Some((ended, longer)) = block.step(id).map(|step| (step.at + step.len, len - step.len)) else { return };
+        for step in &mut block.steps {
+            if step.id == id {
+                step.len = len;
+            } else if step.at >= ended {
+                step.at += longer;
+            }
+        }
+    }
+
     /// The first step of the finishing.
     pub fn lifted(&self) -> TaskId {
         let finishing = self.blocks.iter().find(|block| block.step(TaskId::Lift).is_some());
@@ -232,6 +245,6 @@ impl Steps {
 }
 
 /// Whole minutes that hold so many.
-pub(super) fn whole(minutes: f64) -> Minute {
+pub(crate) fn whole(minutes: f64) -> Minute {
     (minutes - 1e-6).ceil().clamp(0.0, 20_000.0) as Minute
 }
