@@ -41,6 +41,25 @@ async fn a_meal_is_laid_out_gets_a_dish_more_and_is_cooked_from() -> Outcome {
     kitchen.browser.refresh().await?;
     kitchen.find("//h1[contains(., 'Ridge supper')]").await?;
 
+    // A task is dragged by its flag: it is pinned there, and goes back with one tap. By typing it is given its length.
+    kitchen.find("//button[starts-with(@aria-label, 'Move it: Brown')]").await?.click().await?;
+    let flag = kitchen.find("//*[starts-with(@aria-label, 'When it starts: Brown')]").await?;
+    let before = flag.attr("aria-valuetext").await?;
+    kitchen
+        .browser
+        .execute("arguments[0].scrollIntoView({block: 'center'})", vec![serde_json::to_value(&flag)?])
+        .await?;
+    kitchen.drag(&flag, -60, 0).await?;
+    kitchen.find("//li[contains(., 'pinned')]").await?;
+    let flag = kitchen.find("//*[starts-with(@aria-label, 'When it starts: Brown')]").await?;
+    ensure!(flag.attr("aria-valuetext").await? != before, "it starts at {before:?} still");
+    kitchen.fill("Takes", "31").await?;
+    kitchen.press("Close").await?;
+    kitchen.find("//li[contains(., 'pinned')][contains(., '31 min')]").await?;
+    kitchen.press_named("Undo").await?;
+    kitchen.press_named("Undo").await?;
+    kitchen.find("//body[not(.//li[contains(., 'pinned')])]").await?;
+
     kitchen.press("Start").await?;
     kitchen.find("//h1").await?;
     kitchen.go("/sheet").await?;

@@ -144,6 +144,7 @@ export const plan = (over: Partial<Schemas['PlanInFull']> = {}): Schemas['PlanIn
   thickener: 'cornflour',
   sides: [],
   pins: [],
+  laid: [],
   ...over,
 });
 

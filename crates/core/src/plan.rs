@@ -87,6 +87,10 @@ pub struct Plan {
     #[serde(default)]
     #[schema(max_items = 40)]
     pub pins: Vec<PlanPin>,
+    /// The hours and lengths that its meal's sheet gave its tasks when its cook was started: kept for as long as they can be.
+    #[serde(default)]
+    #[schema(max_items = 200)]
+    pub laid: Vec<PlanPin>,
 }
 
 /// The meal that a dish belongs to.
@@ -144,6 +148,8 @@ pub struct PlanPin {
     pub min: Option<f64>,
 }
 
+/// Tasks of one dish that had their hours when its cook was started.
+const MOST_LAID: usize = 200;
 /// Tasks of one dish that are pinned, and the longest that one is said to take, min.
 const MOST_PINS: usize = 40;
 pub(crate) const MOST_MIN: f64 = 1440.0;
@@ -178,6 +184,18 @@ pub fn check_sides(sides: &[Side]) -> Result<()> {
     Ok(())
 }
 
+fn check_pins(field: &str, pins: &[PlanPin], most: usize) -> Result<()> {
+    if pins.len() > most {
+        return Err(Error::new(Kind::OutOfRange, field, pins.len(), errors::at_most(most as u32)));
+    }
+    for (i, pin) in pins.iter().enumerate() {
+        check_name(&format!("{field}[{i}].task"), &pin.task, 40)?;
+        pin.at.map_or(Ok(()), |at| check_instant(&format!("{field}[{i}].at"), at))?;
+        in_range(&format!("{field}[{i}].min"), pin.min.unwrap_or(1.0), 1.0, MOST_MIN, Unit::Minutes)?;
+    }
+    Ok(())
+}
+
 fn four() -> u32 {
     4
 }
@@ -205,14 +223,8 @@ impl Plan {
             let sleep = f64::from(meal.less_sleep_min);
             in_range("meal.less_sleep_min", sleep, 0.0, f64::from(MOST_SLEEP_MIN), Unit::Minutes)?;
         }
-        if self.pins.len() > MOST_PINS {
-            return Err(Error::new(Kind::OutOfRange, "pins", self.pins.len(), errors::at_most(MOST_PINS as u32)));
-        }
-        for (i, pin) in self.pins.iter().enumerate() {
-            check_name(&format!("pins[{i}].task"), &pin.task, 40)?;
-            pin.at.map_or(Ok(()), |at| check_instant(&format!("pins[{i}].at"), at))?;
-            in_range(&format!("pins[{i}].min"), pin.min.unwrap_or(1.0), 1.0, MOST_MIN, Unit::Minutes)?;
-        }
+        check_pins("pins", &self.pins, MOST_PINS)?;
+        check_pins("laid", &self.laid, MOST_LAID)?;
         check_instant("bell", self.bell)
     }
 

@@ -1,6 +1,7 @@
 //! One list of a dish's tasks: what is chosen at the bench stands in it, and bench, sheet, meal and *Match* read the same.
 
 use ergastic_core::clock::{minutes_between, plus_minutes};
+use ergastic_core::cook::{Event, Happened, view};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::{MatchRequest, match_ways};
 use ergastic_core::meal::meal_of_plans;
@@ -101,7 +102,7 @@ proptest! {
             prop_assert!(!task.hands_on || (takes - step.min).abs() < 1.0, "{}: {takes} and {} min", step.id, step.min);
         }
         // And the meal of one is the dish alone.
-        let meal = meal_of_plans(std::slice::from_ref(&dish), &[], &kitchen, now).unwrap();
+        let meal = meal_of_plans(std::slice::from_ref(&dish), &kitchen, now).unwrap();
         let (mut alone, mut together): (Vec<_>, Vec<_>) =
             (sheet.tasks.iter().map(|task| task.id).collect(), meal.tasks.iter().map(|task| task.step).collect());
         alone.sort_unstable();
@@ -161,4 +162,33 @@ fn the_hands_on_minutes_of_match_are_those_of_its_sheet() {
     let hands: f64 =
         sheet.tasks.iter().filter(|task| task.hands_on).map(|task| minutes_between(task.start, task.end)).sum();
     assert!((hands - braise.best.hands_on_min).abs() <= 0.15 * hands, "{hands} {}", braise.best.hands_on_min);
+}
+
+#[test]
+fn a_cook_started_from_a_meal_keeps_the_hours_of_its_sheet_for_as_long_as_they_can_be() {
+    let kitchen = Kitchen::default();
+    let now = plus_minutes(bell(), -30.0 * 60.0);
+    let shin = plan(json!({"cut": "shin", "mass_kg": 2.0, "method": "braise"}), json!({"salt_h": 12}));
+    let heel =
+        Plan { sides: Vec::new(), ..plan(json!({"cut": "heel", "mass_kg": 1.4, "method": "pressure"}), json!({})) };
+    let sheet = meal_of_plans(&[shin, heel], &kitchen, now).unwrap();
+    let hour = |number: u32, id: &str| {
+        let task = sheet.tasks.iter().find(|task| task.number == number && task.step.to_string() == id);
+        task.unwrap_or_else(|| panic!("{number}-{id}")).start
+    };
+    for number in [1, 2] {
+        let dish = sheet.dish(number).unwrap();
+        let cook = view(&dish, &kitchen, now, &[], now).unwrap();
+        for id in ["trim", "salt", "take_out", "sear_1", "simmer", "lift", "slice", "serve"] {
+            let task = cook.tasks.iter().find(|task| task.task.id.to_string() == id).unwrap();
+            assert_eq!(task.task.start, hour(number, id), "{number}-{id}");
+        }
+        assert!(cook.late_min == 0.0 && cook.serve_at > hour(number, "serve"));
+        // An hour late into the pot the rest follows what is so.
+        let met = plus_minutes(hour(number, "simmer"), 90.0);
+        let event = Event { id: uuid::Uuid::from_u128(1), at: met, happened: Happened::MetHeat {} };
+        let late = view(&dish, &kitchen, now, &[event], met).unwrap();
+        assert!(late.lift_at > hour(number, "lift") || late.band.ready.chance < cook.band.ready.chance);
+    }
+    assert!(sheet.dish(0).is_none() && sheet.dish(3).is_none());
 }

@@ -133,6 +133,24 @@ impl<S: Send + Sync> FromRequestParts<S> for VersionOf {
     }
 }
 
+/// A dish and the meal that it is brought to, in an address.
+pub struct BroughtTo {
+    /// The meal.
+    pub id: String,
+    /// The dish.
+    pub plan_id: Uuid,
+}
+
+impl<S: Send + Sync> FromRequestParts<S> for BroughtTo {
+    type Rejection = ApiError;
+
+    async fn from_request_parts(parts: &mut Parts, state: &S) -> Result<Self, ApiError> {
+        let path = Path::<(String, Uuid)>::from_request_parts(parts, state).await;
+        path.map(|Path((id, plan_id))| Self { id, plan_id })
+            .map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, say::no_address()))
+    }
+}
+
 /// What stands after the question mark of an address.
 pub struct Query<T>(pub T);
 

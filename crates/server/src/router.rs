@@ -50,6 +50,7 @@ fn quick() -> OpenApiRouter<App> {
         .routes(routes!(meals::list_meals))
         .routes(routes!(meals::get_meal))
         .routes(routes!(meals::try_meal))
+        .routes(routes!(meals::bring_dish))
         .routes(routes!(meals::get_file))
         .routes(routes!(plans::list_plans))
         .routes(routes!(plans::get_plan, plans::put_plan, plans::delete_plan))

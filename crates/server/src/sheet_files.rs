@@ -4,8 +4,9 @@ use std::fmt::Write as _;
 
 use ergastic_core::clock::zone;
 use ergastic_core::meal::{MealSheet, MealTask};
+use ergastic_store::ToldTask;
 use ergastic_words::{Voice, meal as say};
-use icalendar::{Alarm, Calendar, Component, Event, EventLike};
+use icalendar::{Alarm, Calendar, Component, Event, EventLike, EventStatus};
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
 use serde::Deserialize;
@@ -37,10 +38,17 @@ impl FileKind {
     }
 }
 
-/// A sheet as a file: its media type and its text.
-pub fn written(kind: FileKind, id: &str, name: &str, sheet: &MealSheet, voice: Voice) -> (&'static str, String) {
+/// A sheet as a file: its media type and its text. `gone` is what an earlier calendar told of and is no longer to be done.
+pub fn written(
+    kind: FileKind,
+    id: &str,
+    name: &str,
+    sheet: &MealSheet,
+    gone: &[ToldTask],
+    voice: Voice,
+) -> (&'static str, String) {
     match kind {
-        FileKind::Calendar => ("text/calendar; charset=utf-8", calendar(id, name, sheet)),
+        FileKind::Calendar => ("text/calendar; charset=utf-8", calendar(id, name, sheet, gone)),
         FileKind::Table => ("text/csv; charset=utf-8", table(sheet)),
         FileKind::Text => ("text/markdown; charset=utf-8", text(name, sheet, voice)),
     }
@@ -51,22 +59,36 @@ fn moment(at: Timestamp) -> chrono::DateTime<chrono::Utc> {
     chrono::DateTime::from_timestamp(at.as_second(), 0).unwrap_or_default()
 }
 
-/// Every task is an event that keeps its name, so that a calendar that takes the file again moves what has moved.
-fn calendar(id: &str, name: &str, sheet: &MealSheet) -> String {
+/// What a calendar tells of a task.
+pub fn told(task: &MealTask) -> ToldTask {
+    let what = format!("{}: {}", task.dish, task.what);
+    ToldTask { task: task.id.clone(), what, begins: task.start, ends: task.end }
+}
+
+/// Every task is an event that keeps its name, so that a calendar that takes the file again moves what has moved and
+/// strikes out what is gone.
+fn calendar(id: &str, name: &str, sheet: &MealSheet, gone: &[ToldTask]) -> String {
     let mut calendar = Calendar::new();
     calendar.name(name);
     calendar.append_property(("PRODID", "-//Ergastic//Sheet//EN"));
-    for task in &sheet.tasks {
+    let event = |ToldTask { task, what, begins, ends }: &ToldTask| {
         let mut event = Event::new();
         event
-            .uid(&format!("{id}-{}@ergastic", task.id))
-            .summary(&format!("{}: {}", task.dish, task.what))
-            .description(&task.why)
-            .starts(moment(task.start))
-            .ends(moment(task.end))
+            .uid(&format!("{id}-{task}@ergastic"))
+            .summary(what)
+            .starts(moment(*begins))
+            .ends(moment(*ends))
             .timestamp(moment(sheet.now))
             // What is made later is newer: a calendar keeps the newer.
             .sequence(u32::try_from(sheet.now.as_second() / 60 % 100_000_000).unwrap_or(0));
+        event
+    };
+    for task in gone {
+        calendar.push(event(task).status(EventStatus::Cancelled).done());
+    }
+    for task in &sheet.tasks {
+        let mut event = event(&told(task));
+        event.description(&task.why);
         if task.hands_on {
             event.alarm(Alarm::display(&task.what, chrono::Duration::minutes(-RINGS_AHEAD_MIN)));
         } else {

@@ -16,6 +16,7 @@ mod import;
 mod plans;
 mod readings;
 mod state;
+mod told;
 mod upgrade;
 
 use std::path::Path;
@@ -40,6 +41,7 @@ pub use import::{Brought, Import};
 pub use plans::{ListedPlan, StoredPlan};
 pub use readings::Reading;
 pub use state::{Lock, State};
+pub use told::ToldTask;
 
 /// A kitchen's database.
 #[derive(Debug, Clone)]

@@ -53,6 +53,9 @@ more-ovens = Borrow an oven
 less-sleep = Stay up { $time } longer and get up as much sooner
     .trade = A short night.
 
+# $day (Said)
+table = { $day }’s table
+
 # Who does it, of hands that were borrowed.
 helper = a helper
 

@@ -121,6 +121,10 @@ export const api = {
   meals: () => unwrap<'/api/meals', 'get'>(client.GET('/api/meals')),
   meal: (id: string) =>
     unwrap<'/api/meals/{id}', 'get'>(client.GET('/api/meals/{id}', { params: { path: { id } } })),
+  bringDish: (id: string, plan_id: string) =>
+    unwrap<'/api/meals/{id}/dishes/{plan_id}', 'put'>(
+      client.PUT('/api/meals/{id}/dishes/{plan_id}', { params: { path: { id, plan_id } } }),
+    ),
   tryMeal: (id: string, pin: Schemas['Pin']) =>
     unwrap<'/api/meals/{id}/tried', 'post'>(
       client.POST('/api/meals/{id}/tried', { params: { path: { id } }, body: pin }),

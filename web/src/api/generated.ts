@@ -368,6 +368,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/meals/{id}/dishes/{plan_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Brings a dish to a meal: it gets its bell. A dish that was alone becomes a meal that has the name of its day. Answers what the meal
+         *     is known by.
+         */
+        put: operations["bring_dish"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/meals/{id}/file": {
         parameters: {
             query?: never;
@@ -2516,13 +2536,13 @@ export interface components {
             /** @description In words. */
             words: string;
         };
-        /** @description Two dishes share an oven: which gave way, by how much, and what that changes. */
+        /** @description A dish that is cooked otherwise than asked, so that all of it can be kept: an oven is shared, a wrap waits until somebody is up. */
         GaveWay: {
             /** @description The dish. */
             dish: string;
             /**
              * Format: double
-             * @description As it was set, °C.
+             * @description As it was set, or wrapped at, °C.
              */
             from_c: number;
             /**
@@ -2539,7 +2559,7 @@ export interface components {
             text: string;
             /**
              * Format: double
-             * @description As it is set now, °C.
+             * @description As it is now, °C.
              */
             to_c: number;
         };
@@ -3952,7 +3972,7 @@ export interface components {
             conflicts: components["schemas"]["MealConflict"][];
             /** @description How each dish goes. */
             dishes: components["schemas"]["DishHours"][];
-            /** @description Which dish gave way where an oven is shared. */
+            /** @description Which dish gave way. */
             gave_way: components["schemas"]["GaveWay"][];
             /**
              * Format: double
@@ -3999,6 +4019,8 @@ export interface components {
             cautions: components["schemas"]["Caution"][];
             /** @description The dish. */
             dish: string;
+            /** @description It is done, or the work has gone past it. */
+            done: boolean;
             /**
              * Format: date-time
              * @description To.
@@ -4401,6 +4423,8 @@ export interface components {
             certainty?: number | null;
             /** @description The meat and its way. */
             forecast: components["schemas"]["ForecastRequest"];
+            /** @description The hours and lengths that its meal's sheet gave its tasks when its cook was started: kept for as long as they can be. */
+            laid?: components["schemas"]["PlanPin"][];
             meal?: components["schemas"]["MealOf"] | null;
             /** @description What the dish is called. */
             name: string;
@@ -4488,6 +4512,8 @@ export interface components {
             certainty?: number | null;
             /** @description The meat and its way. */
             forecast: components["schemas"]["ForecastRequestInFull"];
+            /** @description The hours and lengths that its meal's sheet gave its tasks when its cook was started: kept for as long as they can be. */
+            laid: components["schemas"]["PlanPin"][];
             meal?: components["schemas"]["MealOfInFull"] | null;
             /** @description What the dish is called. */
             name: string;
@@ -8854,6 +8880,82 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MealAnswer"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bring_dish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MealOfInFull"];
                 };
             };
             /** @description Asked by another site's page, or by another name than this machine's. */

@@ -360,7 +360,7 @@ function HandsBlock({
         width={wide}
         height="26"
         rx="3"
-        fill={colour('hands')}
+        fill={colour(cluster.tasks.every((task) => task.done) ? 'soft' : 'hands')}
         stroke={chosen ? colour('ink') : broken ? colour('caution') : 'none'}
         strokeWidth="3"
       />
@@ -398,21 +398,23 @@ function Waiting({
   const wide = Math.max(3, x(to) - x(from));
   const quiet = ['hold', 'rest', 'cool', 'release'].includes(task.kind);
   const name = quiet && task.kind !== 'cool' ? task.kind : lanes[task.lane];
+  // What only gets hot lies low, beneath what cooks meanwhile.
+  const heats = task.kind === 'preheat' || task.kind === 'heat_pan';
   const label = wide > 110 ? `${name} ${span((to - from) / 60_000)}` : name;
   return (
     <g>
       <rect
         x={x(from)}
-        y={y + 5}
+        y={y + (heats ? 21 : 5)}
         width={wide}
-        height="26"
-        rx="6"
+        height={heats ? 10 : 26}
+        rx={heats ? 4 : 6}
         fill={broken ?? (task.kind === 'hold' ? dots : 'transparent')}
         stroke={colour(broken ? 'caution' : quiet ? 'soft' : 'heat')}
         strokeWidth="2.5"
         strokeDasharray={task.kind === 'hold' ? '3 4' : undefined}
       />
-      {wide > 8 * label.length && (
+      {!heats && wide > 8 * label.length && (
         <text
           x={x(from) + wide / 2}
           y={y + 23}

@@ -18,7 +18,7 @@ use crate::finish::SauceRequest;
 use crate::kitchen::Kitchen;
 use crate::learn::{Learned, learned};
 use crate::plan::Plan;
-use crate::sheet::{Ready, Task, TaskId, TaskKind, Worked, lay, lay_back, needed_min};
+use crate::sheet::{Ready, Task, TaskId, TaskKind, Worked, lay, lay_back, needed_min, steps};
 
 /// A logged check this long before a planned look counts as that look, min.
 const CHECK_COUNTS_MIN: f64 = 15.0;
@@ -181,6 +181,32 @@ fn lift_at(
     }
 }
 
+/// So far off its sheet a dish still keeps the sheet's hours, min.
+const KEEPS_MIN: f64 = 10.0;
+
+/// The hours of a dish whose cook was started from its meal's sheet.
+struct OnItsSheet {
+    met_heat: Timestamp,
+    lift: Timestamp,
+    /// Plates on the table.
+    serve: Timestamp,
+}
+
+impl OnItsSheet {
+    /// Those it still keeps; none where it was started from no sheet, or is too far behind or ahead of it.
+    fn of(plan: &Plan, lifted: TaskId, met_heat: Option<Timestamp>, now: Timestamp) -> Option<Self> {
+        let laid = |id: TaskId| plan.laid.iter().find(|laid| laid.task == id.to_string());
+        let serve = laid(TaskId::Serve)?;
+        let sheet = Self {
+            met_heat: laid(TaskId::Simmer)?.at?,
+            lift: laid(lifted)?.at?,
+            serve: plus_minutes(serve.at?, serve.min.unwrap_or_default()),
+        };
+        let off = minutes_between(sheet.met_heat, met_heat.unwrap_or(now.max(sheet.met_heat)));
+        (off.abs() <= KEEPS_MIN).then_some(sheet)
+    }
+}
+
 /// Folds a plan and what happened into what is so at `now`.
 ///
 /// # Errors
@@ -197,13 +223,18 @@ pub fn view(
     let reckoning = Reckoning::of(plan, kitchen, opened_at, &standing, now)?;
     let (before, worked) = (&reckoning.before, reckoning.worked());
     let (met_heat, closed) = (standing.met_heat(), standing.closed());
-    let planned = reckoning.planned_met_heat_at;
+    let lifted = steps(plan, worked, 0.0).lifted();
+    let sheet = OnItsSheet::of(plan, lifted, met_heat, closed.map_or(now, |(at, _)| at));
+    let planned = sheet.as_ref().map_or(reckoning.planned_met_heat_at, |sheet| sheet.met_heat);
     let from = met_heat.unwrap_or(if closed.is_some() { planned } else { planned.max(now) });
     let tender_at = met_heat.and_then(|_| tender_at(&standing, worked.case.main().eaten_as));
     let finishing = worked.durations.finishing_min();
-    let wanted = plus_minutes(plan.bell, -finishing);
+    let wanted = sheet.as_ref().map_or(plus_minutes(plan.bell, -finishing), |sheet| sheet.lift);
     let lift_at = lift_at(&standing, worked, tender_at, from, wanted, now);
-    let serve_at = plus_minutes(lift_at, finishing);
+    // Lifted as it was laid, it is finished as it was laid.
+    let sheet = sheet.filter(|sheet| minutes_between(sheet.lift, lift_at) <= KEEPS_MIN);
+    let serve_at = sheet.as_ref().map_or(plus_minutes(lift_at, finishing), |sheet| sheet.serve);
+    let hours = if sheet.is_some() { &plan.laid[..] } else { &plan.pins[..] };
     let band = |worked: &Worked, until| {
         let (ready, too_far) = worked.bands(&plan.name, from, until);
         Band { ready, too_far }
@@ -211,7 +242,8 @@ pub fn view(
     let band_now = band(worked, lift_at);
 
     let not_before = if met_heat.is_none() { Some(opened_at) } else { None };
-    let tasks = states(lay(plan, worked, from, lift_at, not_before), &standing, closed.map_or(now, |(at, _)| at));
+    let tasks =
+        states(lay(plan, worked, from, lift_at, not_before, hours), &standing, closed.map_or(now, |(at, _)| at));
     let (now_task, next_task) = if closed.is_some() { (None, None) } else { now_and_next(&tasks, now) };
     let status = Status::of(&standing, tender_at);
     let prediction = prediction(before, met_heat, tender_at);

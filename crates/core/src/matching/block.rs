@@ -189,6 +189,7 @@ impl<'a> Block<'a> {
             sides: Vec::new(),
             meal: None,
             pins: Vec::new(),
+            laid: Vec::new(),
             thickener: Thickener::default(),
         }
     }

@@ -5,8 +5,9 @@ use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
+use crate::clock::minutes_between;
 use crate::forecast::Assumed;
-use crate::plan::{Borrowed, Plan};
+use crate::plan::{Borrowed, Plan, PlanPin};
 use crate::safety::Caution;
 use crate::sheet::{Ready, Taken, TaskId, TaskKind, Window};
 use crate::ways::Lane;
@@ -52,6 +53,8 @@ pub struct MealTask {
     pub pinned: bool,
     /// The cook has said how long it takes, min.
     pub own_min: Option<f64>,
+    /// It is done, or the work has gone past it.
+    pub done: bool,
     /// It starts in the hour that the clock shows for the second time that night.
     pub second_time: bool,
     /// Cautions at this step.
@@ -200,4 +203,20 @@ pub struct MealSheet {
     pub why: String,
     /// What was filled in.
     pub assumed: Vec<Assumed>,
+    /// Each dish as it is cooked, with what gave way.
+    #[serde(skip)]
+    pub plans: Vec<Plan>,
+}
+
+impl MealSheet {
+    /// A dish as its cook is started from this sheet: what gave way, and the hours of its tasks; the number counts from 1.
+    pub fn dish(&self, number: u32) -> Option<Plan> {
+        let plan = self.plans.get((number as usize).checked_sub(1)?)?;
+        let own = self.tasks.iter().filter(|task| task.number == number && task.moves);
+        let laid = own.map(|task| {
+            let min = minutes_between(task.start, task.end);
+            PlanPin { task: task.step.to_string(), at: Some(task.start), min: (min >= 1.0).then_some(min) }
+        });
+        Some(Plan { laid: laid.collect(), ..plan.clone() })
+    }
 }

@@ -190,6 +190,7 @@ impl AskedDish {
             sides: self.sides.clone(),
             meal: None,
             pins: Vec::new(),
+            laid: Vec::new(),
         })
     }
 }

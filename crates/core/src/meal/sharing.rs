@@ -58,11 +58,18 @@ pub(super) fn shared(table: &Table, courses: &[Course]) -> Option<Shared> {
         return None;
     }
     let kg = |i: usize| courses[i].worked.case.mass_kg;
-    let (leader, lead_c) = set.iter().copied().max_by(|a, b| kg(a.0).total_cmp(&kg(b.0)))?;
+    // What is in the oven already leads.
+    let cooks = |i: usize| table.cook_of(i).is_some();
+    let heavier = |a: usize, b: usize| cooks(a).cmp(&cooks(b)).then(kg(a).total_cmp(&kg(b)));
+    let (leader, lead_c) = set.iter().copied().max_by(|a, b| heavier(a.0, b.0))?;
     let voice = table.voice();
     let (mut changed, mut gave_way) = (Vec::new(), Vec::new());
     for (i, celsius) in set {
-        if i == leader || (celsius - lead_c).abs() < 0.5 || (celsius - lead_c).abs() > MOST_K {
+        if i == leader
+            || table.cook_of(i).is_some()
+            || (celsius - lead_c).abs() < 0.5
+            || (celsius - lead_c).abs() > MOST_K
+        {
             continue;
         }
         let Ok(course) = Course::of(&set_to(&courses[i].plan, lead_c), table) else { continue };

@@ -7,15 +7,16 @@ use super::answer::{DishHours, MealConflict, MealSheet, MealTask};
 use super::clocks::{changes, second_time};
 use super::request::{Pin, SheetRequest};
 use super::sharing::{Shared, shared};
-use super::solve::{Course, FEW_TRIES, Placed, TRIES, begins, courses, place};
+use super::solve::{Course, FEW_TRIES, Placed, TRIES, begins, courses, laid, place};
 use super::table::Table;
+use super::under_way::UnderWay;
 use super::ways_out::ways_out;
 use super::wrapping::wrapped_when_up;
 use crate::clock::minutes_between;
 use crate::error::Result;
 use crate::kitchen::Kitchen;
 use crate::plan::{Borrowed, Plan};
-use crate::sheet::{Conflict, Task, TaskId, Window, broken_promises, set_c, short, taken};
+use crate::sheet::{Conflict, Steps, Task, TaskId, Window, broken_promises, set_c, short, taken};
 
 /// What a degree costs by which a dish gives way, in minutes of guests. Working value.
 const A_DEGREE: f64 = 0.5;
@@ -36,13 +37,37 @@ pub fn meal_sheet_anywhere(request: &SheetRequest, now: Timestamp) -> Result<Mea
     worked_back(&Table::lay_anywhere(request, now)?)
 }
 
+/// A meal's dishes as they are planned, and of each how its cook stands, if it is being cooked.
+#[derive(Debug, Clone, Default)]
+pub struct Dishes {
+    /// Their plans; of what is being cooked, those of the cooks.
+    pub plans: Vec<Plan>,
+    /// How the cook of each stands.
+    pub under_way: Vec<Option<UnderWay>>,
+}
+
+impl Dishes {
+    fn table(&self, kitchen: &Kitchen, now: Timestamp) -> Result<Table> {
+        Ok(Table { under_way: self.under_way.clone(), ..Table::of_plans(&self.plans, kitchen, now)? })
+    }
+}
+
 /// Works the dishes of one meal back from their bell; `before` are other meals, in the order in which they have their choice of hands
 /// and things.
 ///
 /// # Errors
 /// Names the field that can't be used.
-pub fn meal_of_plans(plans: &[Plan], before: &[Vec<Plan>], kitchen: &Kitchen, now: Timestamp) -> Result<MealSheet> {
-    worked_back(&among(plans, before, kitchen, now)?)
+pub fn meal_of_dishes(dishes: &Dishes, before: &[Dishes], kitchen: &Kitchen, now: Timestamp) -> Result<MealSheet> {
+    worked_back(&among(dishes, before, kitchen, now)?)
+}
+
+/// The same of dishes none of which is being cooked yet.
+///
+/// # Errors
+/// Names the field that can't be used.
+pub fn meal_of_plans(plans: &[Plan], kitchen: &Kitchen, now: Timestamp) -> Result<MealSheet> {
+    let dishes = Dishes { plans: plans.to_vec(), under_way: Vec::new() };
+    meal_of_dishes(&dishes, &[], kitchen, now)
 }
 
 /// The same with one task put at an hour or given its length, without looking for ways out: what follows a finger.
@@ -50,25 +75,25 @@ pub fn meal_of_plans(plans: &[Plan], before: &[Vec<Plan>], kitchen: &Kitchen, no
 /// # Errors
 /// Names the field that can't be used.
 pub fn meal_tried(
-    plans: &[Plan],
-    before: &[Vec<Plan>],
+    dishes: &Dishes,
+    before: &[Dishes],
     kitchen: &Kitchen,
     now: Timestamp,
     pin: &Pin,
 ) -> Result<MealSheet> {
-    let mut table = among(plans, before, kitchen, now)?;
+    let mut table = among(dishes, before, kitchen, now)?;
     table.put(pin)?;
     table.only_tried = true;
     worked_back(&table)
 }
 
-/// Plans on a table of their own, beside what other meals take.
-fn among(plans: &[Plan], before: &[Vec<Plan>], kitchen: &Kitchen, now: Timestamp) -> Result<Table> {
-    let mut table = Table::of_plans(plans, kitchen, now)?;
+/// Dishes on a table of their own, beside what other meals take.
+fn among(dishes: &Dishes, before: &[Dishes], kitchen: &Kitchen, now: Timestamp) -> Result<Table> {
+    let mut table = dishes.table(kitchen, now)?;
     let mut taken = Vec::new();
     for other in before {
         // Another meal that can't be cooked hinders this one in nothing.
-        let Ok(theirs) = Table::of_plans(other, kitchen, now) else { continue };
+        let Ok(theirs) = other.table(kitchen, now) else { continue };
         let theirs = Table { taken: std::mem::take(&mut taken), ..theirs };
         let placed = courses(&theirs).map(|own| {
             let own: Vec<&Course> = own.iter().collect();
@@ -104,7 +129,11 @@ fn worked_back(table: &Table) -> Result<MealSheet> {
         placed = place(table, &chosen, tries);
         gave_way.push(told.clone());
     }
-    let dishes: Vec<Vec<Task>> = chosen.iter().enumerate().map(|(i, course)| placed.tasks(course, i)).collect();
+    let tasks = |(i, course): (usize, &&Course)| match table.cook_of(i) {
+        Some(cook) => cook.tasks.iter().map(|(task, _)| task.clone()).collect(),
+        None => placed.tasks(course, i),
+    };
+    let dishes: Vec<Vec<Task>> = chosen.iter().enumerate().map(tasks).collect();
     Ok(answer(table, &chosen, &placed, &dishes, gave_way))
 }
 
@@ -116,12 +145,15 @@ fn answer(
     gave_way: Vec<super::answer::GaveWay>,
 ) -> MealSheet {
     let voice = table.voice();
-    let serve_at = placed.serve_at();
+    let cooked = (0..courses.len()).filter_map(|i| Some(table.cook_of(i)?.serve_at));
+    let serve_at = cooked.fold(placed.serve_at(), Timestamp::max);
     let start_at = dishes.iter().flatten().map(|task| task.start).min().unwrap_or(serve_at);
     let clock_changes = changes(&table.zone, start_at.min(table.now), serve_at, voice);
     let mut tasks: Vec<MealTask> = Vec::new();
     for (i, (course, list)) in courses.iter().zip(dishes).enumerate() {
         let id = |task: TaskId| format!("{}-{task}", i + 1);
+        let cook = table.cook_of(i);
+        let done = |task: TaskId| cook.is_some_and(|cook| cook.tasks.iter().any(|(own, done)| own.id == task && *done));
         let pin = |task: TaskId| course.plan.pins.iter().find(|pin| pin.task == task.to_string());
         tasks.extend(list.iter().map(|task| MealTask {
             id: id(task.id),
@@ -141,17 +173,26 @@ fn answer(
             window: task.window,
             pinned: pin(task.id).is_some_and(|pin| pin.at.is_some()),
             own_min: pin(task.id).and_then(|pin| pin.min),
-            moves: course.steps.all().any(|step| step.id == task.id),
+            moves: cook.is_none() && course.steps.all().any(|step| step.id == task.id),
+            done: done(task.id),
             second_time: second_time(&clock_changes, task.start),
             cautions: task.cautions.clone(),
         }));
     }
     tasks.sort_by_key(|task| (task.start, task.kind, task.number, task.step));
     whose(&mut tasks, table);
-    let bands: Vec<_> = courses.iter().zip(dishes).map(|(course, list)| band(course, list, serve_at)).collect();
+    let bands: Vec<_> = courses
+        .iter()
+        .zip(dishes)
+        .enumerate()
+        .map(|(i, (course, list))| match table.cook_of(i) {
+            Some(cook) => (cook.ready.clone(), cook.too_far.clone()),
+            None => band(course, list, serve_at),
+        })
+        .collect();
     let hours =
         courses.iter().zip(dishes).enumerate().map(|(i, (course, list))| hours(table, i, course, list, serve_at));
-    let late_min = f64::from(placed.placing.late.max(0));
+    let late_min = minutes_between(table.bell, serve_at).max(0.0).ceil();
     let shut = placed.frame.shut.iter().filter(|away| away.end > start_at && away.begin < serve_at);
     let things = courses.iter().zip(dishes).flat_map(|(course, list)| taken(&course.plan, &table.kitchen, list));
     let why = match (late_min > 0.0, courses.len()) {
@@ -164,7 +205,7 @@ fn answer(
         ready: bands.iter().map(|(ready, _)| ready.clone()).collect(),
         too_far: bands.into_iter().map(|(_, too_far)| too_far).collect(),
         late_min,
-        conflicts: conflicts(table, courses, placed, dishes),
+        conflicts: conflicts(table, courses, placed, dishes, late_min),
         ways_out: if table.only_tried { Vec::new() } else { ways_out(table, courses, placed) },
         gave_way,
         clock_changes,
@@ -177,6 +218,7 @@ fn answer(
         shut: shut.map(|away| Window { from: away.begin, to: away.end }).collect(),
         why: voice.say(why),
         assumed: table.assumed.clone(),
+        plans: courses.iter().map(|course| course.plan.clone()).collect(),
         tasks,
     }
 }
@@ -227,9 +269,17 @@ fn hours(table: &Table, i: usize, course: &Course, list: &[Task], serve_at: Time
 }
 
 /// What can't be kept, in words: promises of the placing, things that are lent out, a time of the cook's own that is too short, the bell.
-fn conflicts(table: &Table, courses: &[&Course], placed: &Placed, dishes: &[Vec<Task>]) -> Vec<MealConflict> {
+fn conflicts(
+    table: &Table,
+    courses: &[&Course],
+    placed: &Placed,
+    dishes: &[Vec<Task>],
+    late_min: f64,
+) -> Vec<MealConflict> {
     let voice = table.voice();
-    let asked: Vec<_> = courses.iter().map(|course| (&course.steps, course.plan.name.as_str())).collect();
+    let nothing = Steps::default();
+    let steps = laid(table, courses).map(|steps| steps.unwrap_or(&nothing));
+    let asked: Vec<_> = steps.zip(courses).map(|(steps, course)| (steps, course.plan.name.as_str())).collect();
     let mut found: Vec<MealConflict> =
         broken_promises(&asked, &placed.placing, voice, &placed.firsts, &placed.frame.fixed)
             .into_iter()
@@ -246,14 +296,16 @@ fn conflicts(table: &Table, courses: &[&Course], placed: &Placed, dishes: &[Vec<
             found.push(MealConflict { tasks, text });
         };
         short(&course.plan, &table.kitchen, list, voice).into_iter().for_each(&mut add);
+        if table.cook_of(i).is_some() {
+            continue;
+        }
         if let Some(own) = course.worked.forecast.own_time.as_ref().filter(|own| own.chance < table.certainty[i]) {
             add(Conflict { tasks: vec![TaskId::Braise], text: own.text.clone() });
         }
     }
-    let late = minutes_between(table.bell, placed.serve_at());
-    if late > 0.0 {
+    if late_min > 0.0 {
         let serves = (1..=courses.len()).map(|number| format!("{number}-{}", TaskId::Serve));
-        found.push(MealConflict { tasks: serves.collect(), text: voice.say(say::late(Span(late))) });
+        found.push(MealConflict { tasks: serves.collect(), text: voice.say(say::late(Span(late_min))) });
     }
     found
 }

@@ -93,6 +93,11 @@ fn pins(plan: &Plan) -> impl Iterator<Item = (TaskId, Timestamp)> {
     plan.pins.iter().filter_map(|pin| Some((pin.task.parse().ok()?, pin.at?)))
 }
 
+/// The steps of each course that is to be laid; none of what is being cooked.
+pub(super) fn laid<'a>(table: &'a Table, courses: &'a [&'a Course]) -> impl Iterator<Item = Option<&'a Steps>> + 'a {
+    courses.iter().enumerate().map(|(dish, course)| table.cook_of(dish).is_none().then_some(&course.steps))
+}
+
 /// Places the courses of a table.
 pub(super) fn place(table: &Table, courses: &[&Course], tries: usize) -> Placed {
     let mut stock = Stock::of(&table.kitchen);
@@ -100,7 +105,7 @@ pub(super) fn place(table: &Table, courses: &[&Course], tries: usize) -> Placed 
         stock.add((*borrowed).into());
     }
     let mut fixed = Vec::new();
-    for (dish, course) in courses.iter().enumerate() {
+    for (dish, course) in courses.iter().enumerate().filter(|(dish, _)| table.cook_of(*dish).is_none()) {
         fixed.extend(pins(&course.plan).map(|(task, at)| (dish, task, at)));
     }
     let shut = merged([shorter(&table.asleep, f64::from(table.terms.less_sleep_min)), table.away.clone()].concat());
@@ -115,20 +120,25 @@ pub(super) fn place(table: &Table, courses: &[&Course], tries: usize) -> Placed 
         fixed,
         taken: table.taken.clone(),
     };
-    let asked: Vec<&Steps> = courses.iter().map(|course| &course.steps).collect();
+    // What is being cooked is not laid anew: it only takes what it takes.
+    let nothing = Steps::default();
+    let asked: Vec<&Steps> = laid(table, courses).map(|steps| steps.unwrap_or(&nothing)).collect();
+    let under_way = courses.iter().enumerate().filter_map(|(dish, course)| Some((table.cook_of(dish)?, course)));
+    let taken: Vec<TakenSpan> = under_way.flat_map(|(cook, course)| cook.takes(&course.worked)).collect();
+    let frame = Frame { taken: [frame.taken, taken].concat(), ..frame };
     let asked_for = problem(&asked, &frame);
     let placing = solve(&asked_for, tries);
     let mut firsts = Vec::new();
     let mut first = 0;
-    for course in courses {
+    for steps in &asked {
         firsts.push(first);
-        first += course.steps.blocks.len();
+        first += steps.blocks.len();
     }
     Placed { takes: taken_spans(&asked_for, &placing, &frame), placing, frame, firsts }
 }
 
 impl Placed {
-    /// A dish's tasks.
+    /// A dish's tasks, where it was laid.
     pub fn tasks(&self, course: &Course, dish: usize) -> Vec<Task> {
         let named = (course.plan.name.as_str(), dish);
         tasks(&course.steps, named, self.firsts[dish], &self.placing, &self.frame, course.worked.case.voice)

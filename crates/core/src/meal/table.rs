@@ -5,6 +5,7 @@ use jiff::Timestamp;
 use jiff::tz::TimeZone;
 
 use super::request::{Counts, Pin, SheetRequest};
+use super::under_way::UnderWay;
 use crate::clock::{Stretch, check_instant, instant, minutes_between, plus_minutes, spans, zone};
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::forecast::Assumed;
@@ -49,6 +50,8 @@ pub(super) struct Table {
     pub assumed: Vec<Assumed>,
     /// What other meals take already.
     pub taken: Vec<TakenSpan>,
+    /// Of each dish, how its cook stands, if it is being cooked.
+    pub under_way: Vec<Option<UnderWay>>,
     /// Something is tried: quickly, and without ways out.
     pub only_tried: bool,
 }
@@ -135,6 +138,7 @@ impl Table {
             kitchen,
             assumed,
             taken: Vec::new(),
+            under_way: Vec::new(),
             only_tried: false,
         };
         for (i, pin) in request.pins.iter().flatten().enumerate() {
@@ -170,6 +174,7 @@ impl Table {
             kitchen: kitchen.clone(),
             assumed: Vec::new(),
             taken: Vec::new(),
+            under_way: Vec::new(),
             only_tried: false,
         })
     }
@@ -199,6 +204,11 @@ impl Table {
         pins.push(pin);
         self.asked_pins.push((dish, task));
         Ok(())
+    }
+
+    /// How the cook of a dish stands, if it is being cooked.
+    pub fn cook_of(&self, dish: usize) -> Option<&UnderWay> {
+        self.under_way.get(dish)?.as_ref()
     }
 
     pub fn voice(&self) -> Voice {

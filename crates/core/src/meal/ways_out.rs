@@ -43,7 +43,7 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
             },
         ));
     };
-    for (i, course) in courses.iter().enumerate() {
+    for (i, course) in courses.iter().enumerate().filter(|(i, _)| table.cook_of(*i).is_none()) {
         for (text, trade, plan) in changes_that_help(&course.plan, &table.kitchen) {
             let Ok(changed) = Course::of(&plan, table) else { continue };
             let mut with: Vec<&Course> = courses.to_vec();

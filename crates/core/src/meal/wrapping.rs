@@ -30,8 +30,11 @@ fn wrapped_at_c(course: &Course) -> Option<f64> {
 const WAITS_MIN: f64 = 240.0;
 
 /// Whether something is broken, or a wrapped dish was begun long before it must be so that its wrap falls by day.
-fn is_worth_asking(courses: &[&Course], placed: &Placed) -> bool {
+fn is_worth_asking(table: &Table, courses: &[&Course], placed: &Placed) -> bool {
     let waits = |(i, course): (usize, &&Course)| {
+        if table.cook_of(i).is_some() {
+            return false;
+        }
         let tasks = placed.tasks(course, i);
         let met = begins(&tasks, TaskId::Simmer).zip(begins(&tasks, course.steps.lifted()));
         let over_min = met.map_or(0.0, |(from, to)| minutes_between(from, to));
@@ -43,11 +46,11 @@ fn is_worth_asking(courses: &[&Course], placed: &Placed) -> bool {
 /// The dish whose later wrap makes the meal better, wrapped at the coolest middle that does: its number from 0, how it is cooked then,
 /// and that in words.
 pub(super) fn wrapped_when_up(table: &Table, courses: &[&Course], placed: &Placed) -> Option<(usize, Course, GaveWay)> {
-    if !is_worth_asking(courses, placed) {
+    if !is_worth_asking(table, courses, placed) {
         return None;
     }
     for (i, course) in courses.iter().enumerate() {
-        let Some(from_c) = wrapped_at_c(course) else { continue };
+        let Some(from_c) = wrapped_at_c(course).filter(|_| table.cook_of(i).is_none()) else { continue };
         for to_c in LATER_C.into_iter().filter(|to_c| *to_c > from_c) {
             let mut plan = course.plan.clone();
             let Some(wrap) = plan.forecast.heat.as_mut().and_then(|heat| heat.wrap.as_mut()) else { continue };

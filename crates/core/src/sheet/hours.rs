@@ -8,6 +8,7 @@ use jiff::Timestamp;
 use super::steps::{Block, Moment, Step, Steps, Where};
 use super::stock::Stock;
 use super::tasks::{Task, TaskId, Window};
+use super::thing::Thing;
 use crate::clock::{Stretch, minutes_between, plus_minutes};
 use crate::schedule::{Booking, Edge, Gap, Give, HANDS, Job, Minute, Place, Placed, Placing, Problem, Span, Take};
 
@@ -44,6 +45,14 @@ pub(crate) struct TakenSpan {
     kind: usize,
     setting: i32,
     span: Stretch,
+}
+
+impl TakenSpan {
+    /// A thing from one moment to another, at a setting where it has one, °C.
+    pub fn new(thing: Thing, set_c: Option<f64>, begin: Timestamp, end: Timestamp) -> Self {
+        let setting = set_c.map_or(0, |celsius| (celsius * 10.0).round() as i32);
+        Self { kind: thing as usize, setting, span: Stretch { begin, end } }
+    }
 }
 
 impl Frame {

@@ -10,8 +10,8 @@ use super::worked::Worked;
 use crate::clock::{Stretch, minutes_between, plus_minutes, spans};
 use crate::error::Result;
 use crate::kitchen::Kitchen;
-use crate::plan::Plan;
-use crate::schedule::{Placed, Placing, solve};
+use crate::plan::{Plan, PlanPin};
+use crate::schedule::{Broken, Placed, Placing, solve};
 
 /// A sheet is laid over so many days before its bell at the most, min.
 const FURTHEST_MIN: f64 = 8.0 * 1440.0;
@@ -80,26 +80,44 @@ pub(crate) fn lay_back(
 }
 
 /// Places a dish around the two moments that are known of it: the meat meets the heat, and is lifted. Nothing before `not_before`
-/// where that can be helped.
+/// where that can be helped. What has `hours` of its own keeps them, unless something would come out of its order.
 pub(crate) fn lay(
     plan: &Plan,
     worked: &Worked,
     met_heat: Timestamp,
     lift_at: Timestamp,
     not_before: Option<Timestamp>,
+    hours: &[PlanPin],
 ) -> Vec<Task> {
     let asked = steps(plan, worked, minutes_between(met_heat, lift_at).max(0.0));
-    let frame = Frame {
+    let known = [(0, TaskId::Simmer, met_heat), (0, asked.lifted(), lift_at)];
+    let mut frame = Frame {
         bell: plus_minutes(lift_at, worked.durations.finishing_min()),
         now: not_before,
         stock: worked.stock,
         shut: Vec::new(),
         nights: nights(worked, lift_at),
         late_price: None,
-        fixed: vec![(0, TaskId::Simmer, met_heat), (0, asked.lifted(), lift_at)],
+        fixed: known.to_vec(),
         taken: Vec::new(),
     };
-    let placing = solve(&problem(&[&asked], &frame), 0);
+    // A block has one beginning: what is known of it is surer than what was laid.
+    let free = asked.blocks.iter().filter(|block| !known.iter().any(|(_, id, _)| block.step(*id).is_some()));
+    let own = free.flat_map(|block| {
+        block.steps.iter().find_map(|step| {
+            let hour = hours.iter().find(|hour| hour.task == step.id.to_string())?;
+            Some((0, step.id, hour.at?))
+        })
+    });
+    frame.fixed.extend(own);
+    let kept = solve(&problem(&[&asked], &frame), 0);
+    let in_order = !kept.broken.iter().any(|broken| matches!(broken, Broken::OutOfOrder { .. } | Broken::Past { .. }));
+    let placing = if in_order || frame.fixed.len() == known.len() {
+        kept
+    } else {
+        frame.fixed.truncate(known.len());
+        solve(&problem(&[&asked], &frame), 0)
+    };
     tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice)
 }
 

@@ -28,6 +28,7 @@ pub(crate) use remedies::{changes_that_help, later_bell};
 pub(crate) use steps::{Steps, set_c, steps, whole};
 pub(crate) use stock::Stock;
 pub use tasks::{Conflict, Task, TaskId, TaskKind, Window};
+pub(crate) use thing::Thing;
 pub use things::{Taken, TakenAs};
 pub(crate) use things::{short, taken};
 pub use worked::{Ready, Worked};

@@ -79,6 +79,14 @@ impl Thing {
         }
     }
 
+    /// What something takes that goes on by itself in a lane; none where that is no thing.
+    pub fn of_lane(lane: Lane) -> Option<Self> {
+        if lane == Lane::Hob {
+            return Some(Self::Burner);
+        }
+        Self::ALL.into_iter().find(|thing| thing.lane() == Some(lane))
+    }
+
     /// Uses that one of it bears at one setting. Working values: two pots on two shelves, three bags under water.
     pub fn room(self) -> usize {
         match self {

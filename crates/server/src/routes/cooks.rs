@@ -18,6 +18,7 @@ use serde_json::value::RawValue;
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
+use super::meals::from_its_sheet;
 use crate::app::{App, MadeFrom};
 use crate::changes::Change;
 use crate::checks;
@@ -134,7 +135,8 @@ pub async fn open(State(app): State<App>, Id(id): Id, Json(open): Json<OpenCook>
         Err(error) => return Err(error.into()),
     }
     let kitchen = app.store.kitchen().await?;
-    let plan = app.store.plan(open.plan_id).await?.plan.frozen(&kitchen);
+    let planned = app.store.plan(open.plan_id).await?.plan;
+    let plan = from_its_sheet(&app, open.plan_id, planned).await.frozen(&kitchen);
     let opened_at = Timestamp::now();
     let cook = StoredCook { id, plan_id: open.plan_id, plan, opened_at, events: Vec::new(), seq: 0 };
     let view = fold(&app, &cook, &kitchen, opened_at).await?;

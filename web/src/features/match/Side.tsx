@@ -3,11 +3,14 @@ import { useMutation } from '@tanstack/react-query';
 import { memo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiFault, api, type Schemas } from '../../api/client';
+import { useKitchen, useMeals } from '../../api/queries';
 import { clockDay, inHundred, millis, span } from '../../format/time';
 import { format, type Units } from '../../format/units';
+import { useNow } from '../../format/useNow';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
 import { Pairs } from '../../ui/Pairs';
+import { OWN_TABLE, TableField } from '../../ui/TableField';
 import { TextField } from '../../ui/TextField';
 import { ThumbBar } from '../../ui/ThumbBar';
 import { Caution, Fault } from '../../ui/states';
@@ -126,12 +129,17 @@ function PlanIt({
 }) {
   const navigate = useNavigate();
   const [name, setName] = useState<string>();
+  const [table, setTable] = useState<string>(OWN_TABLE);
+  const meals = useMeals();
+  const kitchen = useKitchen();
+  const now = useNow(60_000);
   // Made once: pressed twice it is still one plan.
   const [id] = useState(() => crypto.randomUUID());
   const save = useMutation({
     mutationFn: async () => {
       const plan = await planNow(choice.id);
-      return api.savePlan(id, 0, { ...plan, name: name ?? plan.name });
+      await api.savePlan(id, 0, { ...plan, name: name ?? plan.name });
+      if (table !== OWN_TABLE) await api.bringDish(table, id);
     },
     onSuccess: () => navigate(`/prepare/${id}`),
   });
@@ -145,6 +153,9 @@ function PlanIt({
         maxLength={80}
         error={fault?.message}
       />
+      {kitchen.data && meals.data && meals.data.length > 0 && (
+        <TableField meals={meals.data} value={table} onChange={setTable} zone={kitchen.data.zone} now={now} />
+      )}
       <ThumbBar>
         <Button weight="first" size="large" onClick={() => save.mutate()} disabled={save.isPending}>
           Plan it this way

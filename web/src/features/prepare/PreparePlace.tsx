@@ -38,6 +38,7 @@ import { MeatBench } from './MeatBench';
 import { PotBench } from './PotBench';
 import { SaltBench } from './SaltBench';
 import { SearBench } from './SearBench';
+import { TableOf } from './TableOf';
 
 const readBench = (text: string) =>
   // Written by `JSON.stringify` of the plan, a few lines below.
@@ -200,6 +201,7 @@ function OnTheBench({
                       </Button>
                     )}
                   </ThumbBar>
+                  <TableOf id={id} plan={plan} zone={zone} flush={document.flush} />
                   <Because why={whyOf('plan', id)} before={document.flush}>
                     {prepared.because[place].map((sentence) => (
                       <Text key={sentence}>{sentence}</Text>

@@ -1,29 +1,20 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useNavigate } from 'react-router';
 import { api, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Fault } from '../../ui/states';
 
 type Props = {
   meals: Schemas['MealEntry'][];
-  here: { id: string; name: string; bell: string; plans: string[] };
+  here: { id: string; plans: string[] };
   onOut?: (planId: string) => void;
 };
 
 /** Which dishes land together: others are brought in, and taken out again. */
 export function Company({ meals, here, onOut }: Props) {
-  const navigate = useNavigate();
   const queries = useQueryClient();
   const bring = useMutation({
-    mutationFn: async (planId: string) => {
-      const meal = { id: here.id, name: here.name };
-      for (const id of [...here.plans, planId]) {
-        const { version, plan } = await api.plan(id);
-        await api.savePlan(id, version, { ...plan, meal, bell: here.bell });
-      }
-    },
-    onSuccess: () => navigate(`/sheet/meal/${encodeURIComponent(here.id)}`),
+    mutationFn: (planId: string) => api.bringDish(here.id, planId),
     onSettled: () => queries.invalidateQueries({ queryKey: ['plans'] }),
   });
   const others = meals

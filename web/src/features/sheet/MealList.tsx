@@ -41,7 +41,7 @@ export function MealList({ sheet, units, now, chosen, onChoose, onSay }: Props) 
     if (chosen) document.getElementById(`task-${chosen}`)?.scrollIntoView({ block: 'nearest' });
   }, [chosen]);
   return (
-    <Box as="ol" listStyleType="none" aria-label="Sheet of the meal">
+    <Box as="ol" listStyleType="none" aria-label="Sheet of the meal" className="no-print">
       {tasks.map((task, i) => {
         const minutes = (millis(task.end) - millis(task.start)) / 60_000;
         const before = tasks[i - 1];
@@ -72,6 +72,7 @@ export function MealList({ sheet, units, now, chosen, onChoose, onSay }: Props) 
               borderColor="line"
               bg={chosen === task.id ? 'panel' : undefined}
               css={{ breakInside: 'avoid' }}
+              color={task.done ? 'soft' : undefined}
             >
               <Text
                 display={{ base: 'none', md: 'block' }}
@@ -102,23 +103,30 @@ export function MealList({ sheet, units, now, chosen, onChoose, onSay }: Props) 
                 flexShrink={0}
                 borderRadius="4px"
                 borderWidth="2px"
-                borderColor={task.hands_on ? 'hands' : 'soft'}
-                bg={task.hands_on ? 'hands' : 'transparent'}
+                borderColor={task.hands_on && !task.done ? 'hands' : 'soft'}
+                bg={!task.hands_on ? 'transparent' : task.done ? 'soft' : 'hands'}
                 borderStyle={task.kind === 'hold' ? 'dotted' : 'solid'}
                 title={task.hands_on ? 'hands-on' : 'waiting'}
               />
               <Box flex="1" minW={0}>
                 <Text fontSize="small" color="soft">
-                  {[!alone && task.dish, task.whose, task.pinned && 'pinned'].filter(Boolean).join(', ')}
+                  {[!alone && task.dish, task.whose, task.pinned && 'pinned', task.done && 'done']
+                    .filter(Boolean)
+                    .join(', ')}
                 </Text>
-                <Text fontWeight={task.hands_on ? 600 : 400}>{task.what}</Text>
+                <Text
+                  fontWeight={task.hands_on && !task.done ? 600 : 400}
+                  textDecoration={task.done ? 'line-through' : undefined}
+                >
+                  {task.what}
+                </Text>
                 {amiss.map((conflict) => (
                   <Caution key={conflict.text}>{conflict.text}</Caution>
                 ))}
                 <Text color="soft" fontSize="small">
                   {task.why}
                 </Text>
-                {task.cautions.map((caution) => (
+                {(task.done ? [] : task.cautions).map((caution) => (
                   <Caution key={caution.id}>{caution.text}</Caution>
                 ))}
                 {task.moves && chosen === task.id && (
@@ -133,7 +141,7 @@ export function MealList({ sheet, units, now, chosen, onChoose, onSay }: Props) 
                   aria-label={`Move it: ${task.what}`}
                   onClick={() => onChoose(chosen === task.id ? undefined : task.id)}
                 >
-                  {chosen === task.id ? 'Done' : 'Move'}
+                  {chosen === task.id ? 'Close' : 'Move'}
                 </Button>
               )}
               <Text

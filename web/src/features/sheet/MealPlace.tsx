@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useKitchen, useMeal, useMeals } from '../../api/queries';
 import { MealStrip } from '../../drawings/MealStrip';
-import { about, clockDay, instantOf, localText, span, weekdayInFull } from '../../format/time';
+import { about, clockDay, instantOf, localText, span } from '../../format/time';
 import { useNow } from '../../format/useNow';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
@@ -20,6 +20,7 @@ import { Amiss } from './Amiss';
 import { Company } from './Company';
 import { Files } from './Files';
 import { MealList } from './MealList';
+import { Printed } from './Printed';
 import { StartDish } from './StartDish';
 import { Things } from './Things';
 import { useMealChanges } from './useMealChanges';
@@ -81,11 +82,11 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
   useEffect(() => {
     if (first) takeInHand({ planId: first.plan_id, cookId: first.cook_id ?? undefined });
   }, [first]);
-  const next = sheet.tasks.find((task) => task.hands_on && Date.parse(task.end) > now);
+  const next = sheet.tasks.find((task) => task.hands_on && !task.done);
   return (
     <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 300px' }} gap={{ base: 5, lg: 6 }}>
       <Stack gap={4} minW={0}>
-        <Flex align="baseline" columnGap={4} wrap="wrap">
+        <Flex align="baseline" columnGap={4} wrap="wrap" className="no-print">
           <PageHeading title={`Sheet of ${meal.name}`} fontSize={{ base: 'title', md: 'large' }}>
             {meal.name}
           </PageHeading>
@@ -96,28 +97,33 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
           </Text>
         </Flex>
         {next && (
-          <Text fontSize="title" lineHeight={1.25}>
+          <Text fontSize="title" lineHeight={1.25} className="no-print">
             Next: <strong>{clockDay(next.start, zone, now)}</strong> {!alone && `${next.dish}: `}
             {next.what}
           </Text>
         )}
-        <MealStrip
-          sheet={sheet}
-          now={now}
-          chosen={chosen}
-          onChoose={setChosen}
-          onTry={(task, said) => reflow.tryOut({ task: task.id, ...said })}
-          onSay={say}
-        />
-        {sheet.clock_changes.map((changed) => (
-          <Caution key={changed.at}>{changed.text}</Caution>
-        ))}
-        {sheet.gave_way.map((gave) => (
-          <Text key={gave.number}>{gave.text}</Text>
-        ))}
-        <Amiss sheet={sheet} now={now} busy={busy} onTake={take} />
-        {error && <Fault error={error} />}
-        <MealList sheet={sheet} units={units} now={now} chosen={chosen} onChoose={setChosen} onSay={say} />
+        <Box css={{ '@media print': { zoom: 0.72 } }}>
+          <MealStrip
+            sheet={sheet}
+            now={now}
+            chosen={chosen}
+            onChoose={setChosen}
+            onTry={(task, said) => reflow.tryOut({ task: task.id, ...said })}
+            onSay={say}
+          />
+        </Box>
+        <Printed name={meal.name} sheet={sheet} />
+        <Stack gap={4} className="no-print">
+          {sheet.clock_changes.map((changed) => (
+            <Caution key={changed.at}>{changed.text}</Caution>
+          ))}
+          {sheet.gave_way.map((gave) => (
+            <Text key={gave.number}>{gave.text}</Text>
+          ))}
+          <Amiss sheet={sheet} now={now} busy={busy} onTake={take} />
+          {error && <Fault error={error} />}
+          <MealList sheet={sheet} units={units} now={now} chosen={chosen} onChoose={setChosen} onSay={say} />
+        </Stack>
       </Stack>
       <Stack gap={5} className="no-print">
         <Box as="section" aria-label="Dishes">
@@ -192,12 +198,7 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
         <Things sheet={sheet} now={now} />
         <Company
           meals={meals.data ?? []}
-          here={{
-            id: meal.id,
-            name: alone ? `${weekdayInFull(meal.bell, zone)}’s table` : meal.name,
-            bell: meal.bell,
-            plans: ids,
-          }}
+          here={{ id: meal.id, plans: ids }}
           onOut={(planId) => {
             const plan = plans[ids.indexOf(planId)];
             if (plan) change([{ id: planId, plan: { ...plan, meal: undefined } }]);

@@ -29,6 +29,7 @@ const mealTask = (over: Partial<Schemas['MealTask']>): Schemas['MealTask'] => ({
   step: 'braise',
   pinned: false,
   moves: true,
+  done: false,
   second_time: false,
   ...over,
 });

@@ -26,7 +26,7 @@ pub(crate) fn steps(plan: &Plan, worked: &Worked, ready_min: f64) -> Steps {
     on_the_way::on_the_way(&mut steps, worked, lifted, ready_min);
     sides::sides(&mut steps, &plan.sides);
     // The cook knows how long their own hands take.
-    for (task, min) in plan.pins.iter().filter_map(|pin| Some((pin.task.parse().ok()?, pin.min?))) {
+    for (task, min) in plan.laid.iter().chain(&plan.pins).filter_map(|pin| Some((pin.task.parse().ok()?, pin.min?))) {
         steps.takes_min(task, whole(min));
     }
     // Where there is no hob, pans and pots stand over what flame there is.
