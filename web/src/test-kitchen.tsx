@@ -145,6 +145,7 @@ export const plan = (over: Partial<Schemas['PlanInFull']> = {}): Schemas['PlanIn
   sides: [],
   pins: [],
   laid: [],
+  notes: '',
   ...over,
 });
 

@@ -91,6 +91,10 @@ pub struct Plan {
     #[serde(default)]
     #[schema(max_items = 200)]
     pub laid: Vec<PlanPin>,
+    /// What else is to be remembered of it, such as all that its recipe says.
+    #[serde(default)]
+    #[schema(max_length = 20_000)]
+    pub notes: String,
 }
 
 /// The meal that a dish belongs to.
@@ -148,6 +152,8 @@ pub struct PlanPin {
     pub min: Option<f64>,
 }
 
+/// Letters of its notes.
+pub(crate) const MOST_NOTES: usize = 20_000;
 /// Tasks of one dish that had their hours when its cook was started.
 const MOST_LAID: usize = 200;
 /// Tasks of one dish that are pinned, and the longest that one is said to take, min.
@@ -222,6 +228,10 @@ impl Plan {
             }
             let sleep = f64::from(meal.less_sleep_min);
             in_range("meal.less_sleep_min", sleep, 0.0, f64::from(MOST_SLEEP_MIN), Unit::Minutes)?;
+        }
+        let letters = self.notes.chars().count();
+        if letters > MOST_NOTES {
+            return Err(Error::new(Kind::OutOfRange, "notes", letters, errors::at_most(MOST_NOTES as u32)));
         }
         check_pins("pins", &self.pins, MOST_PINS)?;
         check_pins("laid", &self.laid, MOST_LAID)?;

@@ -11,7 +11,7 @@ const CORE: [&str; 25] = [
 ];
 
 /// The rooms of the server from the ground up.
-const SERVER: [&str; 21] = [
+const SERVER: [&str; 22] = [
     "error",
     "extract",
     "queue",
@@ -24,6 +24,7 @@ const SERVER: [&str; 21] = [
     "compute",
     "summaries",
     "sheet_files",
+    "recipe_file",
     "transfer",
     "upkeep",
     "demo",

@@ -12,6 +12,7 @@ mod error;
 mod extract;
 mod guard;
 pub mod queue;
+mod recipe_file;
 pub mod router;
 mod routes;
 pub mod serve;

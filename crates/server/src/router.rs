@@ -20,7 +20,7 @@ use utoipa_axum::{router::OpenApiRouter, routes};
 
 use crate::app::App;
 use crate::error::ApiError;
-use crate::routes::{bin, compute, cooks, events, kitchen, meals, plans, probes, transfer, why};
+use crate::routes::{bin, compute, cooks, events, kitchen, meals, plans, probes, recipes, transfer, why};
 use crate::units::in_the_kitchens_units;
 use crate::{complete, document, guard, web};
 
@@ -52,6 +52,8 @@ fn quick() -> OpenApiRouter<App> {
         .routes(routes!(meals::try_meal))
         .routes(routes!(meals::bring_dish))
         .routes(routes!(meals::get_file))
+        .routes(routes!(recipes::post_recipe))
+        .routes(routes!(recipes::get_recipe))
         .routes(routes!(plans::list_plans))
         .routes(routes!(plans::get_plan, plans::put_plan, plans::delete_plan))
         .routes(routes!(plans::list_versions))

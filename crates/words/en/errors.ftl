@@ -79,6 +79,7 @@ length = it must be 1 to { $most } characters
 characters = { $count } characters
 
 at-least-one-dish = name one dish at least
+a-recipe = it must be a recipe as schema.org has it, in JSON-LD, with "@type": "Recipe"
 a-task = it must be the id of a task on this sheet, such as "1-lift"
 something-to-cook-on = name something to cook on, such as "oven" or "hob"
 name-a-cut = name a cut, such as "chuck" or "shin"

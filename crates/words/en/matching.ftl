@@ -309,3 +309,14 @@ instead-of-tender =
         [shin] lean and full of sinew: the richest sauce
        *[short_rib] fat and gelatin round the bone: hard to dry out
     }
+
+## A recipe that was read from a file.
+
+# $cut (Said)
+recipe-cut = No cut of this job is named: taken as { $cut }.
+# $people (Count)
+recipe-people = It does not say how many eat: taken as { $people }.
+# $mass (Mass)
+recipe-mass = The meat is not weighed: taken as { $mass }.
+    .of-the-pot = That much fits in no pot of this kitchen: taken as { $mass }.
+recipe-way = No time over a heat of this kitchen was found: taken as a braise until it is tender.

@@ -74,3 +74,12 @@ assumed-nobody-sleeps = nobody sleeps
 assumed-kitchen = as the kitchen says
 assumed-clock = by the clock
 assumed-nothing-said = nothing was said
+
+## A dish as a recipe.
+
+# $amount (Mass) $what (Said)
+ingredient = { $amount } { $what }
+# $volume (Volume) $what (Said)
+ingredient-poured = { $volume } { $what }
+# $count (Count) $what (Said)
+ingredient-counted = { $count } { $what }

@@ -121,6 +121,8 @@ export const api = {
   meals: () => unwrap<'/api/meals', 'get'>(client.GET('/api/meals')),
   meal: (id: string) =>
     unwrap<'/api/meals/{id}', 'get'>(client.GET('/api/meals/{id}', { params: { path: { id } } })),
+  readRecipe: (recipe: Schemas['RecipeFile']['recipe']) =>
+    unwrap<'/api/recipes/read', 'post'>(client.POST('/api/recipes/read', { body: { recipe } })),
   bringDish: (id: string, plan_id: string) =>
     unwrap<'/api/meals/{id}/dishes/{plan_id}', 'put'>(
       client.PUT('/api/meals/{id}/dishes/{plan_id}', { params: { path: { id, plan_id } } }),

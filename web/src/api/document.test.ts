@@ -132,6 +132,10 @@ test('entries of a list are brought together by what they are', () => {
   ]);
   expect(merge([wine, onion], [onion], [wine, onion, stock])).toEqual([onion, stock]);
   const oven = { id: 'oven_1', name: 'Left', lent: false };
+  const pin = (said: object) => ({ task: 'sear_1', ...said });
+  expect(merge<object[]>([], [pin({ min: 31 })], [pin({ at: '20:09' })])).toEqual([
+    pin({ min: 31, at: '20:09' }),
+  ]);
   expect(merge([oven], [{ ...oven, lent: true }], [{ ...oven, name: 'Right' }])).toEqual([
     { id: 'oven_1', name: 'Right', lent: true },
   ]);

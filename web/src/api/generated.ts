@@ -458,6 +458,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{id}/recipe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A planned dish as a recipe (JSON-LD, schema.org). */
+        get: operations["get_recipe"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{id}/sheet": {
         parameters: {
             query?: never;
@@ -606,6 +623,26 @@ export interface paths {
         put?: never;
         /** Stores readings, all of them or none. */
         post: operations["post_readings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reads a recipe (JSON-LD, schema.org) into a plan that is not kept yet: what is recognised of it, with every doubt; all it says stands
+         *     in the plan's notes.
+         */
+        post: operations["post_recipe"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4428,6 +4465,8 @@ export interface components {
             meal?: components["schemas"]["MealOf"] | null;
             /** @description What the dish is called. */
             name: string;
+            /** @description What else is to be remembered of it, such as all that its recipe says. */
+            notes?: string;
             /**
              * Format: int32
              * @description How many eat.
@@ -4517,6 +4556,8 @@ export interface components {
             meal?: components["schemas"]["MealOfInFull"] | null;
             /** @description What the dish is called. */
             name: string;
+            /** @description What else is to be remembered of it, such as all that its recipe says. */
+            notes: string;
             /**
              * Format: int32
              * @description How many eat.
@@ -5280,6 +5321,18 @@ export interface components {
             salt: string[];
             /** @description The pan. */
             sear: string[];
+        };
+        /** @description A recipe from a file. */
+        RecipeFile: {
+            /** @description The document: JSON-LD, schema.org. */
+            recipe: Record<string, never>;
+        };
+        /** @description A recipe that was read. */
+        RecipeRead: {
+            /** @description What had to be supposed, in words: all of it can be changed at the bench. */
+            doubts: string[];
+            /** @description The dish; whatever was not recognised is in its notes. */
+            plan: components["schemas"]["PlanInFull"];
         };
         /** @description What the forecast said of a cook in the log. */
         Reckoned: {
@@ -9516,6 +9569,81 @@ export interface operations {
             };
         };
     };
+    get_recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/ld+json": string;
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_sheet: {
         parameters: {
             query?: never;
@@ -10280,6 +10408,101 @@ export interface operations {
             };
             /** @description There is no such thing. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeFile"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeRead"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

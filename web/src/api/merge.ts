@@ -18,7 +18,7 @@ const same = (a: Json, b: Json): boolean => {
 /** What an entry of a list is, whatever its place: its id, or what it names. */
 const nameOf = (item: Json): string | undefined => {
   if (!isDict(item)) return undefined;
-  const name = item.id ?? item.what;
+  const name = item.id ?? item.what ?? item.task;
   return typeof name === 'string' ? name : undefined;
 };
 
@@ -57,10 +57,12 @@ export function merge<T>(base: T, mine: T, theirs: T): T {
   const [listed, ours, others] = [named(base ?? []), named(mine), named(theirs)];
   // What is merged of three values of a type is of that type: its fields and entries come from them alone.
   if (listed && ours && others) return mergeLists(listed, ours, others) as T;
-  if (!isDict(base) || !isDict(mine) || !isDict(theirs)) return mine;
+  // What both have added is of both.
+  const from = base ?? {};
+  if (!isDict(from) || !isDict(mine) || !isDict(theirs)) return mine;
   const merged: Dict = {};
   for (const name of new Set([...Object.keys(mine), ...Object.keys(theirs)])) {
-    const value = merge(base[name], mine[name], theirs[name]);
+    const value = merge(from[name], mine[name], theirs[name]);
     if (value !== undefined) merged[name] = value;
   }
   return merged as T;

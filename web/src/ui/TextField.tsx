@@ -13,7 +13,13 @@ export function TextField({ value, onChange, long, maxLength, ...common }: Props
   return (
     <Labelled {...common}>
       {long ? (
-        <Textarea value={value} maxLength={maxLength} onChange={(event) => onChange(event.target.value)} />
+        <Textarea
+          autoresize
+          maxH="24rem"
+          value={value}
+          maxLength={maxLength}
+          onChange={(event) => onChange(event.target.value)}
+        />
       ) : (
         <Input value={value} maxLength={maxLength} onChange={(event) => onChange(event.target.value)} />
       )}

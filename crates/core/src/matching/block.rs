@@ -190,6 +190,7 @@ impl<'a> Block<'a> {
             meal: None,
             pins: Vec::new(),
             laid: Vec::new(),
+            notes: String::new(),
             thickener: Thickener::default(),
         }
     }

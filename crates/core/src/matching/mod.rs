@@ -43,7 +43,7 @@ pub use answer::{
 };
 pub use drawn::{Drawn, Instants};
 pub use overview::{Cell, Row, overview};
-pub use recipe::{Checked, Equivalent, Landing, Understood};
+pub use recipe::{Checked, Equivalent, Landing, OWN, RecipeRead, Understood, read_recipe};
 pub use request::{MatchRequest, Sort};
 pub use served::Served;
 pub use shape::Shape;

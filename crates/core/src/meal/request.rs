@@ -191,6 +191,7 @@ impl AskedDish {
             meal: None,
             pins: Vec::new(),
             laid: Vec::new(),
+            notes: String::new(),
         })
     }
 }

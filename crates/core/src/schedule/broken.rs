@@ -1,7 +1,7 @@
 //! What a placing does not keep.
 
 use super::placed::Placed;
-use super::problem::{Edge, HANDS, Minute, Place, Problem, Span};
+use super::problem::{Edge, HANDS, Minute, OTHERS, Place, Problem, Span};
 use super::timeline::{Use, needed};
 
 /// What must not be left alone may be for so long, min.
@@ -86,6 +86,9 @@ pub fn broken(problem: &Problem, jobs: &[Placed], late: Minute) -> Vec<Broken> {
     let at = |edge: Edge| Some(start(edge.job)? + edge.at);
     for (number, (job, placed)) in problem.jobs.iter().zip(jobs).enumerate() {
         let Placed::At(from) = *placed else { continue };
+        if job.group == OTHERS {
+            continue;
+        }
         if from < problem.now {
             found.push(Broken::Past { job: number });
         }
@@ -159,7 +162,8 @@ fn too_few(problem: &Problem, jobs: &[Placed], kind: usize, found: &mut Vec<Brok
             let mut whose: Vec<usize> = uses.iter().filter(there).map(|used| used.job).collect();
             whose.sort_unstable();
             whose.dedup();
-            if !told.contains(&whose) {
+            whose.retain(|job| problem.jobs[*job].group != OTHERS);
+            if !whose.is_empty() && !told.contains(&whose) {
                 told.push(whose);
             }
         }

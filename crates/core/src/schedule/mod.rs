@@ -16,4 +16,4 @@ pub use broken::{Broken, broken};
 pub use improve::solve;
 pub use place::Placing;
 pub use placed::Placed;
-pub use problem::{Booking, Edge, Gap, Give, HANDS, Job, Kind, Minute, Place, Problem, Short, Span, Take};
+pub use problem::{Booking, Edge, Gap, Give, HANDS, Job, Kind, Minute, OTHERS, Place, Problem, Short, Span, Take};

@@ -37,6 +37,9 @@ pub struct Kind {
 /// The kind that hands are, in every problem.
 pub const HANDS: usize = 0;
 
+/// The group of what something else takes already: nothing is said of it but where there are too few.
+pub const OTHERS: usize = usize::MAX;
+
 /// A thing that a job takes while it is done, minutes from its start.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
 pub struct Take {

@@ -10,7 +10,9 @@ use super::stock::Stock;
 use super::tasks::{Task, TaskId, Window};
 use super::thing::Thing;
 use crate::clock::{Stretch, minutes_between, plus_minutes};
-use crate::schedule::{Booking, Edge, Gap, Give, HANDS, Job, Minute, Place, Placed, Placing, Problem, Span, Take};
+use crate::schedule::{
+    Booking, Edge, Gap, Give, HANDS, Job, Minute, OTHERS, Place, Placed, Placing, Problem, Span, Take,
+};
 
 /// What a minute costs that a plate waits for the table, minutes that are borne, and what one costs beyond them; and what a minute costs
 /// that the table waits for the plates. The nearer to the plate the dearer: so everything is best as late as can be. Working values.
@@ -130,7 +132,7 @@ pub(crate) fn problem(dishes: &[&Steps], frame: &Frame) -> Problem {
         let (from, to) = (frame.minute(taken.span.begin), frame.minute(taken.span.end));
         let span = Span { from: 0, to: to - from };
         problem.jobs.push(Job {
-            group: usize::MAX,
+            group: OTHERS,
             len: span.to,
             takes: vec![Take { kind: taken.kind, setting: taken.setting, span }],
             there: Vec::new(),

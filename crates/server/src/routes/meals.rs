@@ -33,7 +33,7 @@ const MOST_OTHERS: usize = 3;
 #[derive(Debug, Clone, Serialize, ToSchema)]
 pub struct MealDish {
     /// Its plan.
-    plan_id: Uuid,
+    pub(super) plan_id: Uuid,
     /// Of this version.
     version: i64,
     /// What it is called.
@@ -57,16 +57,16 @@ pub struct MealEntry {
     /// How many eat: of the dish that most eat of.
     people: u32,
     /// Its dishes, in the order in which they were planned.
-    dishes: Vec<MealDish>,
+    pub(super) dishes: Vec<MealDish>,
 }
 
 /// A meal worked back from its bell.
 #[derive(Serialize, ToSchema)]
 pub struct MealAnswer {
-    meal: MealEntry,
+    pub(super) meal: MealEntry,
     /// The plans of its dishes, in their order.
-    plans: Vec<Plan>,
-    sheet: MealSheet,
+    pub(super) plans: Vec<Plan>,
+    pub(super) sheet: MealSheet,
 }
 
 /// A meal with its plans.
@@ -167,7 +167,7 @@ async fn found(app: &App, id: &str) -> ApiResult<(Meal, Vec<Dishes>, Kitchen)> {
     Ok((meal, before, kitchen))
 }
 
-async fn work(app: &App, id: &str) -> ApiResult<MealAnswer> {
+pub(super) async fn work(app: &App, id: &str) -> ApiResult<MealAnswer> {
     let (meal, before, kitchen) = found(app, id).await?;
     let dishes = meal.dishes(app, &kitchen).await?;
     let sheet = app.compute(Lane::Bench, move || meal_of_dishes(&dishes, &before, &kitchen, Timestamp::now())).await?;

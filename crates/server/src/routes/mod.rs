@@ -8,5 +8,6 @@ pub mod kitchen;
 pub mod meals;
 pub mod plans;
 pub mod probes;
+pub mod recipes;
 pub mod transfer;
 pub mod why;

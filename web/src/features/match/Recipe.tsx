@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/TextField';
 import { Fault } from '../../ui/states';
 import { whyOfQuestion } from '../why/address';
+import { RecipeFile } from './RecipeFile';
 
 /** A recipe's words tried on this very piece before it is cooked. */
 export const Recipe = memo(function Recipe({
@@ -59,6 +60,9 @@ export const Recipe = memo(function Recipe({
         </Box>
         <Button type="submit">Try it</Button>
       </chakra.form>
+      <Box mt={3}>
+        <RecipeFile />
+      </Box>
       {checked.error && !fault && <Fault error={checked.error} retry={() => void checked.refetch()} />}
       {found && (
         <Landed

@@ -17,6 +17,7 @@ import { Elsewhere } from '../../ui/Elsewhere';
 import { PageHeading } from '../../ui/PageHeading';
 import { SelectField } from '../../ui/SelectField';
 import { Caution, Fault, Waiting } from '../../ui/states';
+import { TextField } from '../../ui/TextField';
 import { ThumbBar } from '../../ui/ThumbBar';
 import { takeInHand } from '../shell/inHand';
 import { useUndoCorner } from '../shell/undo';
@@ -236,6 +237,13 @@ function OnTheBench({
                     />
                     <Difference lines={lines} />
                   </Box>
+                  <TextField
+                    label="Notes"
+                    long
+                    maxLength={20_000}
+                    value={plan.notes ?? ''}
+                    onChange={(notes) => document.change('notes', (was) => ({ ...was, notes }))}
+                  />
                 </Stack>
               </Grid>
             )}

@@ -1,4 +1,5 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
+import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 
 const files = [
@@ -8,7 +9,7 @@ const files = [
 ] as const;
 
 /** The sheet to take along: as a calendar, a table, a text, on paper. */
-export function Files({ id }: { id: string }) {
+export function Files({ id, dishes }: { id: string; dishes: Schemas['MealDish'][] }) {
   return (
     <Box as="section" borderTopWidth="2px" borderColor="rim" pt={3}>
       <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
@@ -19,6 +20,13 @@ export function Files({ id }: { id: string }) {
           <Button key={kind} asChild>
             <a href={`/api/meals/${encodeURIComponent(id)}/file?kind=${kind}`} download>
               {name}
+            </a>
+          </Button>
+        ))}
+        {dishes.map((dish) => (
+          <Button key={dish.plan_id} asChild>
+            <a href={`/api/plans/${dish.plan_id}/recipe`} download>
+              {dishes.length > 1 ? `Recipe: ${dish.name}` : 'Recipe'}
             </a>
           </Button>
         ))}

@@ -12,6 +12,7 @@ import { NumberField } from '../../ui/NumberField';
 import { PageHeading } from '../../ui/PageHeading';
 import { Caution, Fault, Waiting } from '../../ui/states';
 import { TextField } from '../../ui/TextField';
+import { useTyped } from '../../ui/useTyped';
 import { WhenField } from '../../ui/WhenField';
 import type { Units } from '../../format/units';
 import { takeInHand } from '../shell/inHand';
@@ -204,7 +205,7 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
             if (plan) change([{ id: planId, plan: { ...plan, meal: undefined } }]);
           }}
         />
-        <Files id={meal.id} />
+        <Files id={meal.id} dishes={meal.dishes} />
       </Stack>
     </Grid>
   );
@@ -244,7 +245,7 @@ function Agreed({
   );
 }
 
-/** What the meal is called and when it is on the table: kept when the field is left. */
+/** What the meal is called, when it is on the table, for how many. */
 function NameAndBell({
   meal,
   zone,
@@ -260,37 +261,36 @@ function NameAndBell({
   onBell: (bell: string) => void;
   onPeople: (people: number) => void;
 }) {
-  const [name, setName] = useState<string>();
-  const [people, setPeople] = useState<number>();
-  const [bell, setBell] = useState<string>();
+  const name = useTyped(
+    meal.name,
+    (name) => onName(name.trim()),
+    (name) => name.trim() !== '',
+  );
+  const bell = useTyped(
+    localText(meal.bell, zone),
+    (text) => onBell(instantOf(text, zone) ?? meal.bell),
+    (text) => instantOf(text, zone) !== undefined,
+  );
+  const people = useTyped<number | undefined>(
+    meal.people,
+    (people) => onPeople(Math.round(people ?? meal.people)),
+    (people) => people !== undefined && people >= 1,
+  );
   return (
     <Stack gap={3}>
-      <Box
-        onBlur={() => {
-          if (name?.trim() && name !== meal.name) onName(name.trim());
-          setName(undefined);
-        }}
-      >
-        <TextField label="Call the meal" value={name ?? meal.name} maxLength={80} onChange={setName} />
+      <Box onBlur={name.leave}>
+        <TextField label="Call the meal" value={name.value} maxLength={80} onChange={name.type} />
       </Box>
       <Box
         onBlur={(event) => {
           // From the day to the hour it is still the same field.
-          if (event.currentTarget.contains(event.relatedTarget)) return;
-          const at = bell && instantOf(bell, zone);
-          if (at && at !== meal.bell) onBell(at);
-          setBell(undefined);
+          if (!event.currentTarget.contains(event.relatedTarget)) bell.leave();
         }}
       >
-        <WhenField label="Bell" value={bell ?? localText(meal.bell, zone)} units={units} onChange={setBell} />
+        <WhenField label="Bell" value={bell.value} units={units} onChange={bell.type} />
       </Box>
-      <Box
-        onBlur={() => {
-          if (people && Math.round(people) !== meal.people) onPeople(Math.round(people));
-          setPeople(undefined);
-        }}
-      >
-        <NumberField label="People" value={people ?? meal.people} unit="" onChange={setPeople} />
+      <Box onBlur={people.leave}>
+        <NumberField label="People" value={people.value} unit="" onChange={people.type} />
       </Box>
     </Stack>
   );

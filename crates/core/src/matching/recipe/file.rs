@@ -4,7 +4,7 @@
 //! The document is schema.org's `Recipe` as JSON-LD: one, or one in a list or a graph.
 
 use ergastic_words::{Mass, Said, errors, matching as say};
-use jiff::{Timestamp, ToSpan};
+use jiff::{Span, Timestamp};
 use serde::{Deserialize, Serialize};
 use serde_json::Value;
 use utoipa::ToSchema;
@@ -13,7 +13,7 @@ use super::read;
 use super::tokens::{Placed, Token, number, tokens};
 use crate::bench::{Ingredient, Larder, Prepare};
 use crate::clock::zone;
-use crate::cuts::{Cut, cuts};
+use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{ForecastRequest, StageRequest};
@@ -77,7 +77,9 @@ fn recipe_in(document: &Value) -> Option<serde_json::Map<String, Value>> {
 /// Every text in a value: itself, those of a list, the texts of steps and of their sections.
 fn texts(value: &Value, found: &mut Vec<String>) {
     match value {
-        Value::String(text) => found.extend(text.lines().map(str::trim).filter(|line| !line.is_empty()).map(str::to_owned)),
+        Value::String(text) => {
+            found.extend(text.lines().map(str::trim).filter(|line| !line.is_empty()).map(str::to_owned))
+        }
         Value::Number(number) => found.push(number.to_string()),
         Value::Array(all) => all.iter().for_each(|one| texts(one, found)),
         Value::Object(fields) => {
@@ -134,7 +136,8 @@ fn quantity(line: &[Placed]) -> Option<(f64, bool)> {
 
 /// The cut of some lines, and the line that names it; longer names first, so that a short rib is no rib.
 fn cut_in(lines: &[String]) -> Option<(Cut, String)> {
-    let mut known: Vec<(&str, Cut)> = cuts().filter(|cut| cut.refusal().is_none()).map(|cut| (cut.key(), cut)).collect();
+    let mut known: Vec<(&str, Cut)> =
+        Cut::all().iter().filter(|facts| facts.suitable).map(|facts| (facts.key, facts.cut)).collect();
     known.extend(OTHER_NAMES);
     known.sort_by_key(|(name, _)| std::cmp::Reverse(name.len()));
     lines.iter().find_map(|line| {
@@ -205,14 +208,25 @@ fn from_elsewhere(recipe: &serde_json::Map<String, Value>, kitchen: &Kitchen, no
         notes: notes(recipe),
     };
     let asked = plan(stages);
-    // A way that can't be in this kitchen is said, and left for the cook to choose.
-    let plan = if asked.forecast.stages.is_some() && asked.resolve(kitchen).is_ok() {
-        asked
-    } else {
-        doubts.push(say::recipe_way());
-        plan(None)
+    let can_be = |plan: &Plan| plan.resolve(kitchen).is_ok();
+    // A way that can't be in this kitchen is said, and left for the cook to choose; so is more meat than its pots hold.
+    let mut plan = match asked.forecast.stages.is_some() && can_be(&asked) {
+        true => asked,
+        false => {
+            doubts.push(say::recipe_way());
+            plan(None)
+        }
     };
-    RecipeRead { plan, doubts: doubts.into_iter().map(|doubt| voice.say(doubt)).collect() }
+    if !can_be(&plan) {
+        let less_kg = EACH_KG * f64::from(USUAL_PEOPLE);
+        plan.forecast.mass_kg = Some(less_kg);
+        doubts.push(say::recipe_mass_of_the_pot(Mass(less_kg)));
+    }
+    let doubts: Vec<String> = doubts.into_iter().map(|doubt| voice.say(doubt)).collect();
+    // They stay with the dish until the cook strikes them out.
+    let asked: String = doubts.iter().map(|doubt| format!("? {doubt}\n")).collect();
+    let notes = (asked + &plan.notes).chars().take(MOST_NOTES).collect();
+    RecipeRead { plan: Plan { notes, ..plan }, doubts }
 }
 
 /// The stages of its instructions, as far as they name a time over some heat.
@@ -259,6 +273,6 @@ fn notes(recipe: &serde_json::Map<String, Value>) -> String {
 /// The next supper in the kitchen's zone that is not today.
 fn supper(kitchen: &Kitchen, now: Timestamp) -> Timestamp {
     let zone = zone("zone", &kitchen.zone).unwrap_or(jiff::tz::TimeZone::UTC);
-    let tomorrow = now.to_zoned_datetime(zone.clone()).date().saturating_add(1.day());
+    let tomorrow = now.to_zoned_datetime(zone.clone()).date().saturating_add(Span::new().days(1));
     tomorrow.at(SUPPER_H, 0, 0, 0).to_zoned_datetime(zone).map_or(now, |at| at.timestamp())
 }

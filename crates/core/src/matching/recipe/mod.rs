@@ -1,10 +1,13 @@
 //! A recipe's words checked against this piece, before it is cooked.
 
 mod figures;
+mod file;
 mod guess;
 mod heat;
 mod read;
 mod tokens;
+
+pub use file::{OWN, RecipeRead, read_recipe};
 
 use ergastic_words::{Join, Said, Share, errors, matching as say};
 use rayon::prelude::*;
