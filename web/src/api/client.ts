@@ -116,8 +116,6 @@ export const api = {
     unwrap<'/api/plans/{id}/versions/{version}', 'get'>(
       client.GET('/api/plans/{id}/versions/{version}', { params: { path: { id, version } } }),
     ),
-  preview: (plan: Schemas['Plan'], signal: AbortSignal) =>
-    unwrap<'/api/sheet/preview', 'post'>(client.POST('/api/sheet/preview', { body: plan, signal })),
   meals: () => unwrap<'/api/meals', 'get'>(client.GET('/api/meals')),
   meal: (id: string) =>
     unwrap<'/api/meals/{id}', 'get'>(client.GET('/api/meals/{id}', { params: { path: { id } } })),

@@ -1,10 +1,10 @@
 import { useId, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { about, clock, millis, span, weekday } from '../format/time';
+import { about, clock, millis, span } from '../format/time';
 import { colour } from '../theme/system';
 import { fold, type Folded } from './fold';
 import { Grip, type SaidOfTask } from './Grip';
-import { hourTicks } from './timeScale';
+import { FoldedAxis, Marks } from './FoldedAxis';
 import { useWidth } from './useWidth';
 
 type Task = Schemas['MealTask'];
@@ -130,7 +130,7 @@ export function MealStrip({ sheet, now, chosen, onChoose, onTry, onSay }: Props)
             <title>Nobody is up and there</title>
           </rect>
         ))}
-        <Axis folded={folded} zone={zone} height={height} width={width} />
+        <FoldedAxis folded={folded} left={GUTTER} zone={zone} height={height} width={width} />
         <LaneName y={TOP} width={width} name="Hands" />
         {hands.map((cluster) => (
           <HandsBlock
@@ -244,60 +244,6 @@ function LaneName({ y, width, name }: { y: number; width: number; name: string }
         <title>{name}</title>
       </text>
       <line x1="0" x2={width} y1={y + LANE - 3} y2={y + LANE - 3} stroke={colour('line')} />
-    </g>
-  );
-}
-
-function Axis({
-  folded,
-  zone,
-  height,
-  width,
-}: {
-  folded: Folded;
-  zone: string;
-  height: number;
-  width: number;
-}) {
-  return (
-    <g fill={colour('soft')} style={{ fontVariantNumeric: 'tabular-nums', fontSize: 14 }}>
-      {folded.stretches.map((stretch) => (
-        <g key={stretch.from}>
-          {stretch.width > 60 && (
-            <text x={GUTTER + stretch.x} y="14" fill={colour('ink')} style={{ fontWeight: 700 }}>
-              {weekday(stretch.from, zone)}
-            </text>
-          )}
-          {stretch.width > 90 ? (
-            hourTicks(stretch.from, stretch.to, stretch.width, zone).map((tick) => {
-              const at = GUTTER + folded.x(tick.at);
-              return (
-                <g key={tick.at}>
-                  <line x1={at} x2={at} y1="34" y2={height} stroke={colour('line')} />
-                  <text x={Math.min(width - 20, at)} y="30" textAnchor="middle">
-                    {tick.label}
-                  </text>
-                </g>
-              );
-            })
-          ) : (
-            <text x={GUTTER + stretch.x + stretch.width / 2} y="30" textAnchor="middle">
-              {clock(stretch.from + 600_000, zone)}
-            </text>
-          )}
-        </g>
-      ))}
-      {folded.creases.map((crease) => (
-        <path
-          key={crease.x}
-          d={`M${GUTTER + crease.x - 4},34 l8,${(height - 40) / 4} l-8,${(height - 40) / 4} l8,${(height - 40) / 4} l-8,${(height - 40) / 4}`}
-          fill="none"
-          stroke={colour('soft')}
-          strokeWidth="1.5"
-        >
-          <title>{`${span((crease.to - crease.from) / 60_000)} with nothing to do`}</title>
-        </path>
-      ))}
     </g>
   );
 }
@@ -429,43 +375,6 @@ function Waiting({
         </text>
       )}
       <title>{task.what}</title>
-    </g>
-  );
-}
-
-/** Now, and the bell through every lane. */
-function Marks({
-  folded,
-  now,
-  bell,
-  x,
-  height,
-  width,
-}: {
-  folded: Folded;
-  now: number;
-  bell: number;
-  x: (at: number) => number;
-  height: number;
-  width: number;
-}) {
-  const [first, last] = [folded.stretches[0], folded.stretches.at(-1)];
-  const inView = !!first && !!last && now >= first.from && now <= last.to;
-  const at = Math.min(width - 2, x(bell));
-  return (
-    <g>
-      {inView && (
-        <line
-          x1={x(now)}
-          x2={x(now)}
-          y1="34"
-          y2={height}
-          stroke={colour('ink')}
-          strokeWidth="2"
-          strokeDasharray="2 4"
-        />
-      )}
-      <line x1={at} x2={at} y1="34" y2={height} stroke={colour('rim')} strokeWidth="4" />
     </g>
   );
 }

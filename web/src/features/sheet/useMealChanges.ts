@@ -8,6 +8,9 @@ type Plan = Schemas['Plan'];
 /** Plans as they were, or as they become, by their id. */
 type Step = { id: string; plan: Plan }[];
 
+/** A step, what it is made over, and what is done once it is kept, and once it is laid out anew or can't be. */
+type Change = { step: Step; was: Step; keep: (was: Step) => void; settled?: () => void };
+
 /**
  * Changes of a meal's plans: each saved over the version that stands, and each taken back and put back as a whole. A plan keeps all
  * its versions, so taking back is saving what was.
@@ -21,24 +24,35 @@ export function useMealChanges(meal: Schemas['MealAnswer'] | undefined) {
     return meal?.plans[at];
   };
   const saving = useMutation({
-    mutationFn: async (step: Step) => {
+    // One after the other: each is made of what the one before it left.
+    scope: { id: 'meal' },
+    mutationFn: async ({ step, was }: Change) => {
       for (const { id, plan } of step) {
         const { version, plan: stands } = await api.plan(id);
         // What was changed elsewhere meanwhile stays changed.
-        await api.savePlan(id, version, merge(shown(id) ?? stands, plan, stands));
+        await api.savePlan(
+          id,
+          version,
+          merge(was.find((one) => one.id === id)?.plan ?? stands, plan, stands),
+        );
       }
     },
-    onSettled: () => queries.invalidateQueries({ queryKey: ['plans'] }),
+    onSuccess: (_, { was, keep }) => keep(was),
+    onSettled: async (_, __, { settled }) => {
+      await queries.invalidateQueries({ queryKey: ['plans'] });
+      settled?.();
+    },
   });
-  const now = (step: Step): Step =>
-    step.flatMap(({ id }) => {
-      const plan = shown(id);
-      return plan ? [{ id, plan }] : [];
+  const go = (step: Step, keep: (was: Step) => void, settled?: () => void) =>
+    saving.mutate({
+      step,
+      was: step.flatMap(({ id }) => {
+        const plan = shown(id);
+        return plan ? [{ id, plan }] : [];
+      }),
+      keep,
+      settled,
     });
-  const go = (step: Step, keep: (was: Step) => void, settled?: () => void) => {
-    const was = now(step);
-    saving.mutate(step, { onSuccess: () => keep(was), onSettled: settled });
-  };
   const [undone, redone] = [before.at(-1), after.at(-1)];
   useUndoCorner({
     undo: undone
