@@ -65,7 +65,8 @@ export function MealList({ sheet, units, now, chosen, onChoose, onSay }: Props) 
               </Text>
             )}
             <Flex
-              gap={{ base: 3, md: 4 }}
+              columnGap={{ base: 3, md: 4 }}
+              wrap={{ base: 'wrap', md: 'nowrap' }}
               py={2}
               px={{ base: 0, md: 2 }}
               borderTopWidth="1px"
@@ -134,15 +135,21 @@ export function MealList({ sheet, units, now, chosen, onChoose, onSay }: Props) 
                 )}
               </Box>
               {task.moves && (
-                <Button
+                <Flex
                   className="no-print"
-                  weight="quiet"
-                  aria-expanded={chosen === task.id}
-                  aria-label={`Move it: ${task.what}`}
-                  onClick={() => onChoose(chosen === task.id ? undefined : task.id)}
+                  flexBasis={{ base: '100%', md: 'auto' }}
+                  justify="flex-end"
+                  alignSelf="center"
                 >
-                  {chosen === task.id ? 'Close' : 'Move'}
-                </Button>
+                  <Button
+                    weight="quiet"
+                    aria-expanded={chosen === task.id}
+                    aria-label={`Move it: ${task.what}`}
+                    onClick={() => onChoose(chosen === task.id ? undefined : task.id)}
+                  >
+                    {chosen === task.id ? 'Close' : 'Move'}
+                  </Button>
+                </Flex>
               )}
               <Text
                 display={{ base: 'none', md: 'block' }}

@@ -98,7 +98,7 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
           </Text>
         </Flex>
         {next && (
-          <Text fontSize="title" lineHeight={1.25} className="no-print">
+          <Text fontSize={{ base: 'lead', md: 'title' }} lineHeight={1.25} className="no-print">
             Next: <strong>{clockDay(next.start, zone, now)}</strong> {!alone && `${next.dish}: `}
             {next.what}
           </Text>
