@@ -28,12 +28,12 @@ fn chuck(members: u32) -> ForecastRequest {
     }
 }
 
-#[divan::bench(name = "braise, 1000 members (target 30 ms)")]
+#[divan::bench(name = "braise, 1000 members (target 16 ms)")]
 fn braise_ensemble(bencher: Bencher) {
     bencher.bench(|| forecast(black_box(&chuck(1000))).unwrap());
 }
 
-#[divan::bench(name = "braise, one run (target 0.3 ms)")]
+#[divan::bench(name = "braise, one run (target 0.25 ms)")]
 fn braise_one(bencher: Bencher) {
     bencher.bench(|| forecast(black_box(&chuck(1))).unwrap());
 }
@@ -55,7 +55,7 @@ fn brisket(members: u32) -> ForecastRequest {
     }
 }
 
-#[divan::bench(name = "12 h in the pit, 1000 members (target 60 ms)")]
+#[divan::bench(name = "12 h in the pit, 1000 members (target 40 ms)")]
 fn pit_ensemble(bencher: Bencher) {
     bencher.bench(|| forecast(black_box(&brisket(1000))).unwrap());
 }
@@ -71,7 +71,7 @@ fn pressure_ensemble(bencher: Bencher) {
     bencher.bench(|| forecast(black_box(&request)).unwrap());
 }
 
-#[divan::bench(name = "live update, 1000 members, 20 findings (target 80 ms)")]
+#[divan::bench(name = "live update, 1000 members, 20 findings (target 40 ms)")]
 fn live_update(bencher: Bencher) {
     let case = chuck(1000).resolve().unwrap();
     let findings: Vec<_> = (1..=20)
@@ -83,7 +83,7 @@ fn live_update(bencher: Bencher) {
     bencher.bench(|| update(black_box(&case), black_box(&findings), Some(9000.0)));
 }
 
-#[divan::bench(name = "match, every way (target 150 ms)")]
+#[divan::bench(name = "match, every way (target 80 ms)")]
 fn matching(bencher: Bencher) {
     let request = MatchRequest { cut: Some(Cut::Shin), ..Default::default() };
     bencher.bench(|| match_ways(black_box(&request), &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap());
@@ -95,7 +95,7 @@ fn matching_dragged(bencher: Bencher) {
     bencher.bench(|| match_ways(black_box(&request), &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap());
 }
 
-#[divan::bench(name = "one dish at the bench, every change (target 20 ms)")]
+#[divan::bench(name = "one dish at the bench, every change (target 10 ms)")]
 fn preparing(bencher: Bencher) {
     let request = PrepareRequest {
         cut: Some(Cut::ShortRib),

@@ -168,5 +168,8 @@ fn too_few(problem: &Problem, jobs: &[Placed], kind: usize, found: &mut Vec<Brok
             }
         }
     }
-    found.extend(told.into_iter().map(|jobs| Broken::TooFew { kind, jobs }));
+    // Where more of them meet, those that meet among them are told with them.
+    let within = |few: &[usize], many: &[usize]| few.len() < many.len() && few.iter().all(|job| many.contains(job));
+    let whole = told.iter().filter(|jobs| !told.iter().any(|other| within(jobs, other)));
+    found.extend(whole.map(|jobs| Broken::TooFew { kind, jobs: jobs.clone() }));
 }
