@@ -33,6 +33,19 @@ describe('folding time', () => {
     expect(places[4]).toBeLessThanOrEqual(900);
   });
 
+  it('knows which moment lies under a finger, in the crease and past the ends too', () => {
+    const folded = fold(spans, 900);
+    for (const moment of [spans[0]!.from, at('12:30'), at('15:55')])
+      expect(folded.at(folded.x(moment))).toBeCloseTo(moment, -2);
+    const [night, morning] = [folded.creases[0]!, folded.stretches[1]!];
+    const within = folded.at(night.x);
+    expect(within).toBeGreaterThan(night.from);
+    expect(within).toBeLessThan(morning.from);
+    expect(folded.at(-50)).toBeLessThan(folded.stretches[0]!.from);
+    expect(folded.at(960)).toBeGreaterThan(morning.to);
+    expect(fold([], 900).at(10)).toBe(0);
+  });
+
   it('gives the same minutes the same width', () => {
     const { x } = fold(spans, 900);
     expect(x(at('14:00')) - x(at('13:00'))).toBeCloseTo(x(at('15:00')) - x(at('14:00')));
