@@ -114,6 +114,10 @@ impl Maker {
                 // Of several dishes made up at random one can hardly ever be cooked.
                 let forecast = json!({"cut": "shin", "method": "braise", "members": 16});
                 object.insert(name.clone(), json!([{ "forecast": forecast }]));
+            } else if name == "task" && self.chance(0.7) {
+                object.insert(name.clone(), json!("1-lift"));
+            } else if name == "recipe" && field["type"] == "object" && self.chance(0.7) {
+                object.insert(name.clone(), json!({"@type": "Recipe", "name": "Ridge stew"}));
             } else if wanted || self.chance(0.12 / (1 + depth) as f64) {
                 let mut value = self.value(field, depth + 1);
                 while wanted && value.is_null() {

@@ -16,7 +16,7 @@ describe('a recipe from a file', () => {
   it('becomes a dish of its own, and opens on the bench', async () => {
     const read = vi
       .spyOn(api, 'readRecipe')
-      .mockResolvedValue({ plan: plan({ name: 'Ridge stew' }), doubts: ['?'] } as Schemas['RecipeRead']);
+      .mockResolvedValue({ plan: plan({ name: 'Ridge stew' }), doubts: ['?'] });
     const save = vi.spyOn(api, 'savePlan').mockResolvedValue({} as Schemas['PlanView']);
     const { router } = open(<RecipeFile />, '/match');
     choose('{"@type": "Recipe"}');

@@ -22,6 +22,7 @@ import { Company } from './Company';
 import { Files } from './Files';
 import { MealList } from './MealList';
 import { Printed } from './Printed';
+import { Sides } from './Sides';
 import { StartDish } from './StartDish';
 import { Things } from './Things';
 import { useMealChanges } from './useMealChanges';
@@ -196,6 +197,13 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
             onSleep={() => agreed({ less_sleep_min: 0 })}
           />
         </Box>
+        <Sides
+          sides={plans.map((plan) => plan.sides)}
+          onSides={(dish, sides) => {
+            const [id, was] = [ids[dish], plans[dish]];
+            if (id && was) change([{ id, plan: { ...was, sides } }]);
+          }}
+        />
         <Things sheet={sheet} now={now} />
         <Company
           meals={meals.data ?? []}

@@ -271,6 +271,38 @@ describe('what is agreed for a meal', () => {
   });
 });
 
+describe('what is served beside it', () => {
+  it('is added with its minutes and left out again', async () => {
+    serve();
+    const sided = answer();
+    sided.plans[0]!.sides = [{ what: 'barley', min: 35 }];
+    vi.spyOn(api, 'meal').mockResolvedValue(sided);
+    vi.spyOn(api, 'plan').mockImplementation((id) =>
+      Promise.resolve({ id, version: 3, saved_at: '2027-02-05T12:00:00Z', plan: sided.plans[0]! }),
+    );
+    const save = vi.spyOn(api, 'savePlan').mockImplementation((id, version, plan) =>
+      Promise.resolve({
+        id,
+        version: version + 1,
+        saved_at: '2027-02-05T12:01:00Z',
+        plan,
+      } as Schemas['PlanView']),
+    );
+    open(place, '/sheet/ice-fishers');
+    const beside = within(await screen.findByRole('region', { name: 'Beside it' }));
+    await userEvent.type(beside.getByLabelText('Add'), 'swede');
+    fireEvent.click(beside.getByRole('button', { name: 'Add' }));
+    await waitFor(() =>
+      expect(save.mock.lastCall?.[2].sides).toEqual([
+        { what: 'barley', min: 35 },
+        { what: 'swede', min: 20 },
+      ]),
+    );
+    fireEvent.click(beside.getByRole('button', { name: 'Leave out: barley' }));
+    await waitFor(() => expect(save.mock.lastCall?.[2].sides).toEqual([]));
+  });
+});
+
 describe('the meals to come', () => {
   it('hang on one strip by their bells, and lead to their sheets', async () => {
     serve();
