@@ -394,7 +394,10 @@ fn kills_under_load_lose_nothing_that_was_acknowledged() {
                 let _ = said.send(id);
             }
         });
-        std::thread::sleep(std::time::Duration::from_millis(60 + 70 * round));
+        // The kill falls in the midst of the writing, however slow the machine is.
+        for _ in 0..4 + 3 * round {
+            acknowledged.push(heard.recv_timeout(std::time::Duration::from_secs(30)).expect("the writing goes on"));
+        }
         drop(server);
         writing.join().unwrap();
         acknowledged.extend(heard.try_iter());
@@ -403,7 +406,6 @@ fn kills_under_load_lose_nothing_that_was_acknowledged() {
     let (_, readings) = server.ask("GET", "/api/probes/stove/readings", "");
     let kept: std::collections::HashSet<&str> =
         readings.as_array().unwrap().iter().map(|r| r["id"].as_str().unwrap()).collect();
-    assert!(acknowledged.len() > 20, "{} were acknowledged", acknowledged.len());
     assert!(acknowledged.iter().all(|id| kept.contains(id.as_str())), "of {}", acknowledged.len());
     drop(server);
     std::fs::remove_dir_all(data).unwrap();
