@@ -165,21 +165,31 @@ describe('a meal of several dishes', () => {
   });
 });
 
+/** A kitchen that keeps what is saved over a plan; what was saved last can be asked for. */
+function keeps(stands: Schemas['Plan']) {
+  vi.spyOn(api, 'plan').mockImplementation((id) =>
+    Promise.resolve({
+      id,
+      version: 3,
+      saved_at: '2027-02-05T12:00:00Z',
+      plan: stands,
+    } as Schemas['PlanView']),
+  );
+  return vi.spyOn(api, 'savePlan').mockImplementation((id, version, plan) =>
+    Promise.resolve({
+      id,
+      version: version + 1,
+      saved_at: '2027-02-05T12:01:00Z',
+      plan,
+    } as Schemas['PlanView']),
+  );
+}
+
 describe('a task that is moved', () => {
   const [first] = meal.dishes;
   function kept() {
     serve();
-    vi.spyOn(api, 'plan').mockImplementation((id) =>
-      Promise.resolve({ id, version: 3, saved_at: '2027-02-05T12:00:00Z', plan: plans[0]! }),
-    );
-    return vi.spyOn(api, 'savePlan').mockImplementation((id, version, plan) =>
-      Promise.resolve({
-        id,
-        version: version + 1,
-        saved_at: '2027-02-05T12:01:00Z',
-        plan,
-      } as Schemas['PlanView']),
-    );
+    return keeps(plans[0]!);
   }
   const pins = (save: ReturnType<typeof kept>) => save.mock.lastCall?.[2].pins;
 
@@ -249,17 +259,7 @@ describe('what is agreed for a meal', () => {
       dish.meal = { id: meal.id, name: meal.name, borrowed: ['pan'], less_sleep_min: 60 };
     });
     vi.spyOn(api, 'meal').mockResolvedValue(borrowed);
-    vi.spyOn(api, 'plan').mockImplementation((id) =>
-      Promise.resolve({ id, version: 3, saved_at: '2027-02-05T12:00:00Z', plan: borrowed.plans[0]! }),
-    );
-    const save = vi.spyOn(api, 'savePlan').mockImplementation((id, version, plan) =>
-      Promise.resolve({
-        id,
-        version: version + 1,
-        saved_at: '2027-02-05T12:01:00Z',
-        plan,
-      } as Schemas['PlanView']),
-    );
+    const save = keeps(borrowed.plans[0]!);
     const agreed = () => save.mock.lastCall?.[2].meal;
     open(place, '/sheet/ice-fishers');
     fireEvent.click((await screen.findAllByRole('button', { name: 'Do that' }))[1]!);
@@ -277,17 +277,7 @@ describe('what is served beside it', () => {
     const sided = answer();
     sided.plans[0]!.sides = [{ what: 'barley', min: 35 }];
     vi.spyOn(api, 'meal').mockResolvedValue(sided);
-    vi.spyOn(api, 'plan').mockImplementation((id) =>
-      Promise.resolve({ id, version: 3, saved_at: '2027-02-05T12:00:00Z', plan: sided.plans[0]! }),
-    );
-    const save = vi.spyOn(api, 'savePlan').mockImplementation((id, version, plan) =>
-      Promise.resolve({
-        id,
-        version: version + 1,
-        saved_at: '2027-02-05T12:01:00Z',
-        plan,
-      } as Schemas['PlanView']),
-    );
+    const save = keeps(sided.plans[0]!);
     open(place, '/sheet/ice-fishers');
     const beside = within(await screen.findByRole('region', { name: 'Beside it' }));
     await userEvent.type(beside.getByLabelText('Add'), 'swede');
