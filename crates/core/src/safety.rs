@@ -39,6 +39,19 @@ pub const COOLING_C: [f64; 3] = [57.0, 21.0, 5.0];
 /// Meat under fat is kept this cold, °C. Published guidance.
 const UNDER_FAT_C: f64 = 4.0;
 
+/// Between these bacteria grow, °C. Published guidance (4 to 60 °C).
+pub const DANGER_C: [f64; 2] = [4.0, 60.0];
+/// So long in all between them, and cooked food is thrown away, min. Published guidance (4 h).
+pub const DANGER_MIN: f64 = 240.0;
+
+/// Minutes it has been between 4 and 60 °C, counted from readings or from the model.
+pub fn in_danger(minutes: f64, read: bool, voice: Voice) -> Caution {
+    let [low, high] = DANGER_C.map(Guide);
+    let counted = if read { "readings" } else { "model" };
+    let said = say::in_danger(Span(minutes), counted, low, high, Minutes(DANGER_MIN));
+    Caution::new("in_danger", said, voice)
+}
+
 /// The middle stays cool too long.
 pub fn slow_warming(hours_to_warm: Option<f64>, voice: Voice) -> Option<Caution> {
     let too_slow = hours_to_warm.is_none_or(|hours| hours > WARM_WITHIN_H);

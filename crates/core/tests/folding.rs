@@ -2,11 +2,14 @@
 
 use ergastic_core::bench::Larder;
 use ergastic_core::clock::plus_minutes;
-use ergastic_core::cook::{Event, Happened, Outcome, Status, TaskState, view};
+use ergastic_core::cook::{Event, Happened, Outcome, ProbeIn, Status, TaskState, Trace, gone_wrong, view, what_if};
 use ergastic_core::finish::Seasoned;
+use ergastic_core::forecast::Heat;
+use ergastic_core::heat::pot::Lid;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
 use ergastic_core::tender::Check;
+use ergastic_core::ways::Method;
 use jiff::{SignedDuration, Timestamp};
 use proptest::prelude::*;
 use uuid::Uuid;
@@ -34,29 +37,56 @@ fn happened() -> impl Strategy<Value = Happened> {
         2 => Just(Happened::MetHeat {}),
         4 => tasks().prop_map(|task| Happened::TaskDone { task }),
         3 => (-40.0..400.0f64).prop_map(|celsius| Happened::CoreReading { celsius }),
-        3 => found.prop_map(|found| Happened::Check { found }),
-        1 => (0.01..5.0f64).prop_map(|litres| Happened::LiquidAdded { litres, celsius: None }),
+        3 => found.prop_map(|found| Happened::Check { found, by: None }),
+        1 => (0.01..5.0f64).prop_map(|litres| Happened::LiquidAdded { litres, celsius: None, task: None }),
         1 => (0.0..5.0f64).prop_map(|litres| Happened::Dipped { litres }),
         1 => (0.0..2.0f64).prop_map(|lost_kg| Happened::Weighed { lost_kg }),
         1 => prop_oneof![Just(Seasoned::Flat), Just(Seasoned::Right), Just(Seasoned::Salty)].prop_map(|salt| Happened::Tasted { salt }),
+        2 => (90.0..200.0f64).prop_map(|set_c| changed(Heat { set_c: Some(set_c.round()), ..Heat::default() })),
+        1 => prop_oneof![Just(Lid::Tight), Just(Lid::None)].prop_map(|lid| Happened::Changed { method: None, heat: None, lid: Some(lid), halved: false }),
+        1 => Just(Happened::Changed { method: None, heat: None, lid: None, halved: true }),
+        1 => Just(Happened::Changed { method: Some(Method::KeepWarm), heat: None, lid: None, halved: false }),
+        2 => prop_oneof![Just(Happened::HeatOff {}), Just(Happened::HeatOn {})],
+        1 => (0.5..60.0f64).prop_map(|min| Happened::Opened { min }),
+        1 => (0i64..900).prop_map(|minute| Happened::BellMoved { bell: plus_minutes(opened(), minute as f64) }),
+        1 => (0.0..30.0f64).prop_map(|mm| Happened::FatMeasured { mm }),
+        1 => prop_oneof![Just(ProbeIn::Meat), Just(ProbeIn::Pot), Just(ProbeIn::Air), Just(ProbeIn::Aside)]
+            .prop_map(|into| Happened::ProbePut { probe: "galley".into(), into }),
+        1 => tasks().prop_map(|task| Happened::Later { alarm: format!("task:{task}"), min: 10.0 }),
         1 => Just(Happened::Closed { outcome: Outcome::default() }),
         3 => (0u128..14).prop_map(|event| Happened::Undone { event: Uuid::from_u128(event) }),
         2 => (0u128..14, 0i64..900).prop_map(|(event, minute)| Happened::Retimed { event: Uuid::from_u128(event), at: plus_minutes(opened(), minute as f64) }),
     ]
 }
 
+fn changed(heat: Heat) -> Happened {
+    Happened::Changed { method: None, heat: Some(heat), lid: None, halved: false }
+}
+
+/// What a probe read over the whole of it, strange or not.
+fn trace() -> impl Strategy<Value = Vec<Trace>> {
+    prop::collection::vec((0i64..900, -20.0..150.0f64), 0..60).prop_map(|mut readings| {
+        readings.sort_by_key(|(minute, _)| *minute);
+        let at = |minute: i64| plus_minutes(opened(), minute as f64);
+        let readings = readings.into_iter().map(|(minute, celsius)| (at(minute), celsius)).collect();
+        vec![Trace { probe: "galley".into(), readings }]
+    })
+}
+
 proptest! {
     #![proptest_config(ProptestConfig::with_cases(40))]
 
     #[test]
-    fn every_history_folds(history in prop::collection::vec((0i64..700, happened()), 0..14), now in 0i64..900) {
+    fn every_history_folds(history in prop::collection::vec((0i64..700, happened()), 0..14), now in 0i64..900, traces in trace()) {
         let events: Vec<Event> = history
             .into_iter()
             .enumerate()
             .map(|(i, (minute, happened))| Event { id: Uuid::from_u128(i as u128), at: opened() + SignedDuration::from_mins(minute), happened })
             .collect();
         let now = opened() + SignedDuration::from_mins(now);
-        let cook = view(&plan(), &Kitchen::default(), opened(), &events, now).unwrap();
+        let cook = view(&plan(), &Kitchen::default(), opened(), &events, &traces, now).unwrap();
+        prop_assert!(what_if(&plan(), &Kitchen::default(), opened(), &events, &traces, now).is_ok());
+        prop_assert!(gone_wrong(&plan(), &Kitchen::default(), opened(), &events, &traces, now).is_ok());
         let lines = events.iter().filter(|event| !matches!(event.happened, Happened::Undone { .. } | Happened::Retimed { .. }));
         prop_assert_eq!(cook.log.len(), lines.count());
         prop_assert!(cook.effective >= 1.0 - 1e-9 && cook.effective <= 48.0 + 1e-9);
@@ -73,7 +103,7 @@ proptest! {
             prop_assert!(cook.findings == 0 && cook.tenderness.is_none());
         }
         // Folding is a function of its input, and an event sent twice is stored once; here it must not matter to state.
-        prop_assert_eq!(&view(&plan(), &Kitchen::default(), opened(), &events, now).unwrap(), &cook);
+        prop_assert_eq!(&view(&plan(), &Kitchen::default(), opened(), &events, &traces, now).unwrap(), &cook);
     }
 
     #[test]
@@ -85,12 +115,12 @@ proptest! {
             .collect();
         let now = opened() + SignedDuration::from_mins(800);
         let last = events.pop().unwrap();
-        let before = view(&plan(), &Kitchen::default(), opened(), &events, now).unwrap();
+        let before = view(&plan(), &Kitchen::default(), opened(), &events, &[], now).unwrap();
         let undo = Event { id: Uuid::from_u128(99), at: now, happened: Happened::Undone { event: last.id } };
         // An undo that was itself to come may have named it already; then there is nothing to compare.
         let named = events.iter().any(|event| matches!(event.happened, Happened::Undone { event } if event == last.id));
         events.extend([last, undo]);
-        let after = view(&plan(), &Kitchen::default(), opened(), &events, now).unwrap();
+        let after = view(&plan(), &Kitchen::default(), opened(), &events, &[], now).unwrap();
         if !named {
             prop_assert_eq!((before.status, &before.tasks, &before.band), (after.status, &after.tasks, &after.band));
         }
@@ -108,7 +138,7 @@ fn a_taste_of_the_pot_corrects_its_salt_and_taking_it_back_does_too() {
     };
     let pot = |more: Vec<Event>| {
         let events: Vec<Event> = [at(1, 30, Happened::MetHeat {})].into_iter().chain(more).collect();
-        view(&plan, &Kitchen::default(), opened(), &events, opened() + SignedDuration::from_mins(150)).unwrap().pot
+        view(&plan, &Kitchen::default(), opened(), &events, &[], opened() + SignedDuration::from_mins(150)).unwrap().pot
     };
     let tasted = |salt| at(2, 120, Happened::Tasted { salt });
     let before = pot(vec![]);

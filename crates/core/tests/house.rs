@@ -11,11 +11,12 @@ const CORE: [&str; 25] = [
 ];
 
 /// The rooms of the server from the ground up.
-const SERVER: [&str; 22] = [
+const SERVER: [&str; 26] = [
     "error",
     "extract",
     "queue",
     "changes",
+    "clock",
     "app",
     "units",
     "guard",
@@ -23,7 +24,10 @@ const SERVER: [&str; 22] = [
     "checks",
     "compute",
     "summaries",
+    "traces",
+    "folded",
     "sheet_files",
+    "logger_file",
     "recipe_file",
     "transfer",
     "upkeep",

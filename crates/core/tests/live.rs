@@ -46,7 +46,7 @@ impl Cooking {
     }
 
     fn view(&self, minute: f64) -> CookView {
-        view(&self.plan, &Kitchen::default(), self.opened, &self.events, self.at(minute)).unwrap()
+        view(&self.plan, &Kitchen::default(), self.opened, &self.events, &[], self.at(minute)).unwrap()
     }
 
     fn after(&mut self, minute: f64, happened: Happened) -> CookView {
@@ -82,7 +82,7 @@ fn each_finding_narrows_the_band_and_leaves_fewer_cooks_that_agree() {
     cooking.happened(100.0, Happened::MetHeat {});
     let before = cooking.view(130.0);
     let one = cooking.after(190.0, Happened::CoreReading { celsius: 82.0 });
-    let two = cooking.after(230.0, Happened::Check { found: Check::Slice });
+    let two = cooking.after(230.0, Happened::Check { found: Check::Slice, by: None });
     assert!(width_min(&two) < width_min(&before), "{} {}", width_min(&before), width_min(&two));
     assert!(before.effective > one.effective && one.effective > two.effective);
 }
@@ -102,7 +102,7 @@ fn what_is_poured_in_is_in_the_pot_and_cold_water_costs_minutes() {
     let poured = |celsius: f64| {
         let mut cooking = Cooking::new();
         cooking.happened(100.0, Happened::MetHeat {});
-        cooking.after(150.0, Happened::LiquidAdded { litres: 0.5, celsius: Some(celsius) })
+        cooking.after(150.0, Happened::LiquidAdded { litres: 0.5, celsius: Some(celsius), task: None })
     };
     let mut dry = Cooking::new();
     dry.happened(100.0, Happened::MetHeat {});
@@ -118,7 +118,7 @@ fn soft_enough_is_tender_and_too_firm_is_not() {
     {
         let mut cooking = Cooking::new();
         cooking.happened(100.0, Happened::MetHeat {});
-        let view = cooking.after(270.0, Happened::Check { found });
+        let view = cooking.after(270.0, Happened::Check { found, by: None });
         assert_eq!(view.status == Status::Tender, tender, "{found:?}");
         assert_eq!(view.tender_at.is_some(), tender, "{found:?}");
     }
@@ -180,7 +180,7 @@ fn a_closed_cook_says_what_came_of_it_and_teaches() {
     let mut cooking = Cooking::new();
     cooking.happened(100.0, Happened::MetHeat {});
     cooking.happened(200.0, Happened::CoreReading { celsius: 92.0 });
-    cooking.happened(280.0, Happened::Check { found: Check::Fork });
+    cooking.happened(280.0, Happened::Check { found: Check::Fork, by: None });
     cooking.happened(300.0, Happened::TaskDone { task: "lift".into() });
     let outcome = Outcome { ate_as: Some(Check::Fork), change: Some("more salt".into()), ..Outcome::default() };
     let closed = cooking.after(400.0, Happened::Closed { outcome: outcome.clone() });

@@ -178,7 +178,7 @@ fn a_cook_started_from_a_meal_keeps_the_hours_of_its_sheet_for_as_long_as_they_c
     };
     for number in [1, 2] {
         let dish = sheet.dish(number).unwrap();
-        let cook = view(&dish, &kitchen, now, &[], now).unwrap();
+        let cook = view(&dish, &kitchen, now, &[], &[], now).unwrap();
         for id in ["trim", "salt", "take_out", "sear_1", "simmer", "lift", "slice", "serve"] {
             let task = cook.tasks.iter().find(|task| task.task.id.to_string() == id).unwrap();
             assert_eq!(task.task.start, hour(number, id), "{number}-{id}");
@@ -187,7 +187,7 @@ fn a_cook_started_from_a_meal_keeps_the_hours_of_its_sheet_for_as_long_as_they_c
         // An hour late into the pot the rest follows what is so.
         let met = plus_minutes(hour(number, "simmer"), 90.0);
         let event = Event { id: uuid::Uuid::from_u128(1), at: met, happened: Happened::MetHeat {} };
-        let late = view(&dish, &kitchen, now, &[event], met).unwrap();
+        let late = view(&dish, &kitchen, now, &[event], &[], met).unwrap();
         assert!(late.lift_at > hour(number, "lift") || late.band.ready.chance < cook.band.ready.chance);
     }
     assert!(sheet.dish(0).is_none() && sheet.dish(3).is_none());

@@ -202,7 +202,7 @@ impl Cooking {
     }
 
     fn view(&self, now: &str) -> CookView {
-        view(&self.plan, &Kitchen::default(), self.opened, &self.events, at(now)).unwrap()
+        view(&self.plan, &Kitchen::default(), self.opened, &self.events, &[], at(now)).unwrap()
     }
 }
 
@@ -226,12 +226,12 @@ fn a_cook_is_folded_from_what_happened() {
     assert_eq!(under_way.next_task, Some(TaskId::Check(1)));
 
     let p50 = |view: &CookView| view.band.ready.p50.unwrap();
-    cook.happened("2027-02-06T13:30:00Z", Happened::Check { found: Check::Firm });
+    cook.happened("2027-02-06T13:30:00Z", Happened::Check { found: Check::Firm, by: None });
     let firm = cook.view("2027-02-06T13:31:00Z");
     assert!(p50(&firm) > p50(&under_way), "a firm piece late on is a slow piece");
     assert_eq!(state(&firm, TaskId::Check(1)), TaskState::Done);
 
-    let soft = cook.happened("2027-02-06T15:00:00Z", Happened::Check { found: Check::Fork });
+    let soft = cook.happened("2027-02-06T15:00:00Z", Happened::Check { found: Check::Fork, by: None });
     let tender = cook.view("2027-02-06T15:01:00Z");
     assert_eq!((tender.status, tender.tender_at), (Status::Tender, Some(at("2027-02-06T15:00:00Z"))));
     assert_eq!(tender.serve_at, cook.plan.bell);

@@ -120,18 +120,20 @@ fn a_pit_nobody_sees_to_is_never_colder_than_the_yard() {
 #[test]
 fn a_history_that_cant_be_is_refused_and_the_same_without_it_is_not() {
     let plan = plan(json!({"cut": "shin", "mass_kg": 2.0, "method": "braise", "members": 32}));
-    let fold = |events: &[Event]| view(&plan, &Kitchen::default(), opened(), events, plus_minutes(opened(), 300.0));
+    let fold =
+        |events: &[Event]| view(&plan, &Kitchen::default(), opened(), events, &[], plus_minutes(opened(), 300.0));
     let met = event(1, 60.0, Happened::MetHeat {});
-    let late = event(2, 60.0 + 73.0 * 60.0, Happened::LiquidAdded { litres: 0.3, celsius: None });
+    let late = event(2, 60.0 + 73.0 * 60.0, Happened::LiquidAdded { litres: 0.3, celsius: None, task: None });
     let refused = fold(&[met.clone(), late]).unwrap_err();
     assert!(refused.field == "at" && refused.to_string().contains("three days"), "{refused}");
-    let many = (0..101).map(|i| event(10 + i, 61.0 + i as f64, Happened::LiquidAdded { litres: 0.01, celsius: None }));
+    let many = (0..101)
+        .map(|i| event(10 + i, 61.0 + i as f64, Happened::LiquidAdded { litres: 0.01, celsius: None, task: None }));
     let many: Vec<_> = std::iter::once(met.clone()).chain(many).collect();
     assert!(fold(&many).unwrap_err().field.contains("added"), "a pour too many is not left out in silence");
     assert!(fold(&[met]).is_ok());
     // Never tender: such a cook can't be opened.
     let cold = serde_json::from_value::<Plan>(json!({"name": "Cold", "bell": "2027-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "water_bath", "heat": {"bath_c": 55}, "members": 16}})).unwrap();
-    assert!(view(&cold, &Kitchen::default(), opened(), &[], opened()).is_err());
+    assert!(view(&cold, &Kitchen::default(), opened(), &[], &[], opened()).is_err());
 }
 
 #[test]
@@ -146,7 +148,7 @@ fn a_list_shows_the_facts_of_a_cook_before_any_forecast_is_run() {
         (status(&[]), status(&events[..1]), status(&events)),
         (Status::Before, Status::UnderWay, Status::Closed)
     );
-    let seen = view(&plan, &Kitchen::default(), opened(), &events[..1], plus_minutes(opened(), 100.0)).unwrap();
+    let seen = view(&plan, &Kitchen::default(), opened(), &events[..1], &[], plus_minutes(opened(), 100.0)).unwrap();
     let line = facts(&events[..1]).with(&seen).line();
     assert_eq!((line.tender_from, line.tender_until), (seen.band.ready.p10, seen.band.ready.p90));
     assert_eq!((line.name.as_str(), line.broken), ("Lake-ice shin", None));

@@ -3,6 +3,7 @@
 use std::collections::HashMap;
 use std::hash::{DefaultHasher, Hash, Hasher};
 use std::sync::{Arc, Mutex, PoisonError};
+use std::time::Instant;
 
 use ergastic_core::cook::CookView;
 use ergastic_core::kitchen::Kitchen;
@@ -12,6 +13,7 @@ use tokio::sync::Notify;
 use uuid::Uuid;
 
 use crate::changes::{Change, Changes};
+use crate::clock::Clock;
 use crate::error::ApiResult;
 use crate::queue::{Lane, Queue};
 
@@ -37,6 +39,18 @@ impl MadeFrom {
     }
 }
 
+/// A view of a cook at work counts for so long, s of the machine's own time: long enough for every screen that asks at once.
+const LIVE_COUNTS_S: u64 = 5;
+/// Readings of one probe are told to the pages this often at the most, ms of the machine's own time.
+const READINGS_EVERY_MS: u64 = 1000;
+
+/// A view of a cook at work, and since when it has been known.
+struct Live {
+    made_from: MadeFrom,
+    since: Instant,
+    view: CookView,
+}
+
 /// What every handler shares.
 #[derive(Clone)]
 pub struct App {
@@ -44,9 +58,13 @@ pub struct App {
     pub store: Store,
     /// Tells open pages what has changed.
     pub changes: Changes,
+    /// What time it is in the kitchen.
+    pub clock: Clock,
     /// Wakes what is worked out in the background.
     pub upkeep: Arc<Notify>,
     closed: Arc<Mutex<HashMap<Uuid, (MadeFrom, CookView)>>>,
+    live: Arc<Mutex<HashMap<Uuid, Live>>>,
+    heard: Arc<Mutex<HashMap<String, (Instant, Timestamp)>>>,
     state: Arc<tokio::sync::Mutex<Option<(Timestamp, State)>>>,
     queue: Queue,
 }
@@ -57,12 +75,23 @@ impl App {
     /// # Errors
     /// When threads can't be started.
     pub fn new(store: Store) -> anyhow::Result<Self> {
+        Self::with_clock(store, Clock::default())
+    }
+
+    /// The same by another clock.
+    ///
+    /// # Errors
+    /// When threads can't be started.
+    pub fn with_clock(store: Store, clock: Clock) -> anyhow::Result<Self> {
         let run = format!("{:x}", Uuid::new_v4().as_u64_pair().0);
         Ok(Self {
             store,
             changes: Changes::new(&run),
+            clock,
             upkeep: Arc::default(),
             closed: Arc::default(),
+            live: Arc::default(),
+            heard: Arc::default(),
             state: Arc::default(),
             queue: Queue::new()?,
         })
@@ -101,6 +130,33 @@ impl App {
             closed.clear();
         }
         closed.insert(id, (made_from, view.clone()));
+    }
+
+    /// The view of a cook at work, if it was made from the same a moment ago.
+    pub fn live_view(&self, id: Uuid, made_from: MadeFrom) -> Option<CookView> {
+        let live = self.live.lock().unwrap_or_else(PoisonError::into_inner);
+        let counts = |known: &&Live| known.made_from == made_from && known.since.elapsed().as_secs() < LIVE_COUNTS_S;
+        live.get(&id).filter(counts).map(|known| known.view.clone())
+    }
+
+    /// Keeps the view of a cook at work for a moment.
+    pub fn keep_live_view(&self, id: Uuid, made_from: MadeFrom, view: &CookView) {
+        let mut live = self.live.lock().unwrap_or_else(PoisonError::into_inner);
+        live.retain(|_, known| known.since.elapsed().as_secs() < LIVE_COUNTS_S);
+        live.insert(id, Live { made_from, since: Instant::now(), view: view.clone() });
+    }
+
+    /// Tells the pages what a probe read last: not of each of many readings.
+    pub fn read(&self, probe: &str, at: Timestamp, celsius: f64) {
+        let mut heard = self.heard.lock().unwrap_or_else(PoisonError::into_inner);
+        let now = Instant::now();
+        let told = heard.entry(probe.to_owned()).or_insert((now, Timestamp::MIN));
+        let fresh = told.1 == Timestamp::MIN || now.duration_since(told.0).as_millis() as u64 >= READINGS_EVERY_MS;
+        if fresh && at > told.1 {
+            *told = (now, at);
+            drop(heard);
+            self.changes.tell(Change::Reading { probe: probe.to_owned(), at, celsius });
+        }
     }
 
     /// Whether anything can be kept, as found just now.

@@ -3,6 +3,7 @@
 use std::collections::VecDeque;
 use std::sync::{Arc, Mutex, PoisonError};
 
+use jiff::Timestamp;
 use serde::Serialize;
 use tokio::sync::{OwnedSemaphorePermit, Semaphore, broadcast};
 use utoipa::ToSchema;
@@ -14,7 +15,7 @@ const REMEMBERED: usize = 256;
 const STREAMS: usize = 64;
 
 /// What has changed.
-#[derive(Debug, Clone, PartialEq, Eq, Serialize, ToSchema)]
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
 #[serde(tag = "what", rename_all = "snake_case")]
 pub enum Change {
     /// Nothing: the stream begins here.
@@ -40,6 +41,15 @@ pub enum Change {
         /// Of so many, where that is known.
         #[serde(skip_serializing_if = "Option::is_none")]
         of: Option<u64>,
+    },
+    /// A probe has read something; not remembered, and not told of each of many readings.
+    Reading {
+        /// Which.
+        probe: String,
+        /// When.
+        at: Timestamp,
+        /// °C.
+        celsius: f64,
     },
     /// This page missed some changes: all must be read again.
     Missed,
@@ -95,7 +105,7 @@ impl Changes {
     /// Tells of a change; nobody listening is fine.
     pub fn tell(&self, change: Change) {
         let mut told = self.told.lock().unwrap_or_else(PoisonError::into_inner);
-        let passing = matches!(change, Change::Progress { .. });
+        let passing = matches!(change, Change::Progress { .. } | Change::Reading { .. });
         if !passing {
             told.last += 1;
             let numbered = (told.last, change.clone());

@@ -13,6 +13,7 @@ use ergastic_words::{Said, Voice, service as say};
 use tokio::net::TcpListener;
 
 use crate::app::App;
+use crate::clock::Clock;
 use crate::compute::{self, Computation};
 use crate::router::{api_document, router};
 use crate::{demo, serve, upkeep};
@@ -65,6 +66,9 @@ enum Command {
         /// Folder of the database.
         #[arg(long, default_value = "data")]
         data: PathBuf,
+        /// The kitchen's clock runs so many times as fast as the machine's, to see a whole cook in minutes.
+        #[arg(long, default_value_t = 1.0)]
+        speed: f64,
     },
     /// Copy the whole kitchen into a new file, also while the application runs.
     Backup {
@@ -87,6 +91,9 @@ enum Command {
 /// The database in its folder.
 const DATABASE: &str = "ergastic.sqlite";
 
+/// The kitchen's clock runs so many times as fast as the machine's at the most: a day in a minute and a half.
+const MOST_SPEED: f64 = 1000.0;
+
 /// Bad input.
 const EXIT_BAD_INPUT: u8 = 2;
 
@@ -102,7 +109,7 @@ pub async fn run(cli: Cli) -> ExitCode {
             let document = api_document();
             document.to_pretty_json().map_err(|error| (error.to_string(), 1)).and_then(|json| print(&json))
         }
-        Command::Serve { demo, port, data } => start(demo, port, data).await.map_err(failed),
+        Command::Serve { demo, port, data, speed } => start(demo, port, data, speed).await.map_err(failed),
         Command::Backup { file, data } => backup(&file, &data).await.map_err(failed),
         Command::Restore { file, data } => restore(&file, &data).await.map_err(failed),
     };
@@ -188,8 +195,10 @@ fn print(answer: &str) -> Result<(), (String, u8)> {
     }
 }
 
-async fn start(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
+async fn start(demo: bool, port: u16, data: PathBuf, speed: f64) -> anyhow::Result<()> {
     use anyhow::Context;
+    anyhow::ensure!((1.0..=MOST_SPEED).contains(&speed), told(say::no_speed(speed, MOST_SPEED)));
+    let clock = Clock::at_speed(speed);
     tracing_subscriber::fmt()
         .with_env_filter(tracing_subscriber::EnvFilter::try_from_default_env().unwrap_or_else(|_| "warn".into()))
         .with_writer(std::io::stderr)
@@ -198,7 +207,7 @@ async fn start(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
     let _alone = Lock::take(&data)?;
     let store = Store::open(&data.join(DATABASE)).await.with_context(|| told(say::database_not_opened()))?;
     if demo {
-        demo::fill(&store, jiff::Timestamp::now()).await.with_context(|| told(say::demo_not_loaded()))?;
+        demo::fill(&store, clock.now()).await.with_context(|| told(say::demo_not_loaded()))?;
     }
     if store.is_new().await? {
         // A new kitchen starts in the time zone of the machine it stands on, and its cook sleeps at night.
@@ -211,7 +220,7 @@ async fn start(demo: bool, port: u16, data: PathBuf) -> anyhow::Result<()> {
     let address = listener.local_addr()?;
     println!("http://{address}");
     upkeep::know_facts(&store).await?;
-    let app = App::new(store.clone())?;
+    let app = App::with_clock(store.clone(), clock)?;
     tokio::spawn(upkeep::go_on(app.clone()));
     let changes = app.changes.clone();
     serve::serve(listener, router(app), stop_asked(), move || changes.end()).await;

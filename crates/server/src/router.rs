@@ -3,7 +3,7 @@
 use std::sync::Arc;
 use std::time::Duration;
 
-use axum::extract::Request;
+use axum::extract::{Request, State};
 use axum::http::{HeaderName, HeaderValue, StatusCode, header};
 use axum::middleware::{Next, from_fn, map_response_with_state};
 use axum::response::{IntoResponse, Response};
@@ -20,7 +20,7 @@ use utoipa_axum::{router::OpenApiRouter, routes};
 
 use crate::app::App;
 use crate::error::ApiError;
-use crate::routes::{bin, compute, cooks, events, kitchen, meals, plans, probes, recipes, transfer, why};
+use crate::routes::{bin, compute, cooks, events, kitchen, loggers, meals, now, plans, probes, recipes, transfer, why};
 use crate::units::in_the_kitchens_units;
 use crate::{complete, document, guard, web};
 
@@ -66,6 +66,9 @@ fn quick() -> OpenApiRouter<App> {
         .routes(routes!(cooks::log))
         .routes(routes!(cooks::get_cook, cooks::open, cooks::delete_cook))
         .routes(routes!(cooks::append))
+        .routes(routes!(cooks::get_what_if))
+        .routes(routes!(cooks::get_gone_wrong))
+        .routes(routes!(now::get_now))
         .routes(routes!(why::get_plan_why))
         .routes(routes!(why::get_cook_why))
         .routes(routes!(why::post_plan_why))
@@ -76,6 +79,8 @@ fn quick() -> OpenApiRouter<App> {
         .routes(routes!(bin::take_out_cook))
         .routes(routes!(probes::list_probes))
         .routes(routes!(probes::post_readings, probes::get_readings))
+        .routes(routes!(loggers::read_log))
+        .routes(routes!(loggers::import_log))
         .routes(routes!(events::stream))
 }
 
@@ -102,6 +107,15 @@ async fn in_time(request: Request, next: Next) -> Response {
     }
 }
 
+/// What the kitchen's clock shows, in ms since 1970, and how fast it runs: a page's clock goes by it.
+async fn with_the_time(State(app): State<App>, mut response: Response) -> Response {
+    let shown = format!("{} {}", app.clock.now().as_millisecond(), app.clock.speed());
+    if let Ok(shown) = HeaderValue::from_str(&shown) {
+        response.headers_mut().insert(HeaderName::from_static("kitchen-clock"), shown);
+    }
+    response
+}
+
 /// The whole application.
 pub fn router(app: App) -> Router {
     let document = Arc::new(api_document());
@@ -113,7 +127,8 @@ pub fn router(app: App) -> Router {
         .route("/api/{*rest}", any(|| async { ApiError::Refused(StatusCode::NOT_FOUND, say::no_api_address()) }))
         .method_not_allowed_fallback(|| async { ApiError::Refused(StatusCode::METHOD_NOT_ALLOWED, say::no_method()) })
         .layer(no_store)
-        .layer(map_response_with_state(app.clone(), in_the_kitchens_units));
+        .layer(map_response_with_state(app.clone(), in_the_kitchens_units))
+        .layer(map_response_with_state(app.clone(), with_the_time));
     let headers = guard::HEADERS.map(|(name, value)| {
         SetResponseHeaderLayer::overriding(HeaderName::from_static(name), HeaderValue::from_static(value))
     });

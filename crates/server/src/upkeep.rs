@@ -14,6 +14,7 @@ use crate::app::App;
 use crate::changes::Change;
 use crate::error::ApiResult;
 use crate::summaries;
+use crate::traces::traces;
 
 /// Without a reason to look earlier, it is looked so often.
 const EVERY: Duration = Duration::from_secs(600);
@@ -27,7 +28,7 @@ pub async fn go_on(app: App) {
         if let Err(error) = reckon_all(&app).await {
             tracing::warn!("what the list of cooks shows can't be kept yet: {error}");
         }
-        if let Err(error) = keep_backup(&app.store, Timestamp::now()).await {
+        if let Err(error) = keep_backup(&app.store, app.clock.now()).await {
             tracing::warn!("the day's copy can't be made: {error}");
         }
         tokio::select! {
@@ -93,10 +94,11 @@ async fn reckon(app: &App, id: Uuid, thread: &Arc<ThreadPool>) -> ApiResult<()> 
         Err(error) => unreadable(id, &raw, &error.to_string()),
         Ok(cook) => {
             let kitchen = app.store.kitchen().await?;
-            let thread = thread.clone();
+            let (thread, now) = (thread.clone(), app.clock.now());
+            let traces = traces(&app.store, &cook, now).await?;
             let done = tokio::task::spawn_blocking(move || {
                 thread.install(|| {
-                    let viewed = view(&cook.plan, &kitchen, cook.opened_at, &cook.events, Timestamp::now());
+                    let viewed = view(&cook.plan, &kitchen, cook.opened_at, &cook.events, &traces, now);
                     match viewed {
                         Ok(view) => summaries::reckoned(&cook, &view),
                         Err(error) => {

@@ -39,7 +39,7 @@ pub use export::Progress;
 pub use file::{CookFile, EventFile, FILE_VERSION, PlanFile, ReadingFile, Staged, as_document};
 pub use import::{Brought, Import};
 pub use plans::{ListedPlan, StoredPlan};
-pub use readings::Reading;
+pub use readings::{Reading, SeenProbe};
 pub use state::{Lock, State};
 pub use told::ToldTask;
 

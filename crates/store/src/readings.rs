@@ -29,12 +29,27 @@ pub struct Reading {
     pub celsius: f64,
 }
 
+/// A probe with its last reading.
+#[derive(Debug, Clone, PartialEq)]
+pub struct SeenProbe {
+    /// Its name.
+    pub name: String,
+    /// When it read last.
+    pub at: Timestamp,
+    /// What, °C.
+    pub celsius: f64,
+}
+
 type Row = (i64, Vec<u8>, f64);
+
+fn instant(at_ms: i64) -> Result<Timestamp> {
+    Timestamp::from_millisecond(at_ms).map_err(|_| Error::Damaged(say::no_instant(&at_ms.to_string())))
+}
 
 fn from_row((at, id, celsius): Row) -> Result<Reading> {
     Ok(Reading {
         id: Uuid::from_slice(&id).map_err(|_| Error::Damaged(say::no_reading_id()))?,
-        at: Timestamp::from_millisecond(at).map_err(|_| Error::Damaged(say::no_instant(&at.to_string())))?,
+        at: instant(at)?,
         celsius,
     })
 }
@@ -236,14 +251,60 @@ impl Store {
         }
     }
 
-    /// The probes that have been seen.
+    /// Readings of a probe between two instants, one in every `every_s` seconds at the most, and the last: however many there are,
+    /// each is found by a step of its own.
     ///
     /// # Errors
     /// When the database can't be read.
-    pub async fn probes(&self) -> Result<Vec<String>> {
+    pub async fn thinned(
+        &self,
+        probe: &str,
+        from: Timestamp,
+        to: Timestamp,
+        every_s: f64,
+    ) -> Result<Vec<(Timestamp, f64)>> {
+        let every_ms = ((every_s * 1000.0) as i64).max(1);
         let query = format!(
-            "SELECT name FROM probe WHERE EXISTS (SELECT 1 FROM reading WHERE probe = probe.seq AND {VISIBLE}) ORDER BY name"
+            "WITH RECURSIVE
+               at_all(number) AS (SELECT seq FROM probe WHERE name = ?1),
+               step(at) AS (
+                 SELECT (SELECT at FROM reading WHERE probe = number AND at >= ?2 AND at <= ?3 AND {VISIBLE} ORDER BY at LIMIT 1)
+                   FROM at_all
+                 UNION ALL
+                 SELECT (SELECT at FROM reading WHERE probe = number AND at >= (step.at / ?4 + 1) * ?4 AND at <= ?3 AND {VISIBLE}
+                           ORDER BY at LIMIT 1)
+                   FROM step, at_all WHERE step.at IS NOT NULL),
+               latest(at) AS (
+                 SELECT (SELECT at FROM reading WHERE probe = number AND at <= ?3 AND at >= ?2 AND {VISIBLE} ORDER BY at DESC LIMIT 1)
+                   FROM at_all)
+             SELECT moment.at, (SELECT celsius FROM reading WHERE probe = number AND reading.at = moment.at AND {VISIBLE} LIMIT 1)
+               FROM (SELECT at FROM step UNION SELECT at FROM latest) AS moment, at_all
+              WHERE moment.at IS NOT NULL ORDER BY moment.at"
         );
-        Ok(sqlx::query_scalar(AssertSqlSafe(query)).fetch_all(self.connections.read()).await?)
+        let rows: Vec<(i64, f64)> = sqlx::query_as(AssertSqlSafe(query))
+            .bind(probe)
+            .bind(from.as_millisecond())
+            .bind(to.as_millisecond())
+            .bind(every_ms)
+            .fetch_all(self.connections.read())
+            .await?;
+        rows.into_iter().map(|(at, celsius)| Ok((instant(at)?, celsius))).collect()
+    }
+
+    /// The probes that have been seen, each with its last reading.
+    ///
+    /// # Errors
+    /// When the database can't be read.
+    pub async fn probes(&self) -> Result<Vec<SeenProbe>> {
+        let query = format!(
+            "SELECT name, at, (SELECT celsius FROM reading WHERE probe = seq AND reading.at = latest.at AND {VISIBLE} LIMIT 1)
+               FROM (SELECT name, seq,
+                       (SELECT at FROM reading WHERE probe = probe.seq AND {VISIBLE} ORDER BY at DESC LIMIT 1) AS at FROM probe)
+                 AS latest
+              WHERE at IS NOT NULL ORDER BY name"
+        );
+        let rows: Vec<(String, i64, f64)> =
+            sqlx::query_as(AssertSqlSafe(query)).fetch_all(self.connections.read()).await?;
+        rows.into_iter().map(|(name, at, celsius)| Ok(SeenProbe { name, at: instant(at)?, celsius })).collect()
     }
 }

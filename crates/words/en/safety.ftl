@@ -9,6 +9,12 @@ pierced = The middle only reaches { $hottest }. If the meat was pierced, pounded
 # $medium (Temperature) $softens (Guide)
 held-not-softened = At { $medium } the meat is held, not softened: below { $softens } meat hardly softens, however long you wait.
 
+# $time (Span) $counted (Key) $low (Guide) $high (Guide) $most (Minutes)
+in-danger = Its middle was between { BARE($low) } and { $high } for { $time } so far, counted from { $counted ->
+        [readings] the probe's readings
+       *[model] the forecast, not from readings
+    }. Cooked food that was there for { $most } in all is thrown away; your local code comes first.
+
 # $at (Temperature) $hold (Guide) $low (Guide) $high (Guide)
 cool-hold = { $at } is too cool to hold food. Hold it at { $hold } or above ({ BARE($low) } or { $high } under some codes; yours comes first).
 

@@ -30,6 +30,18 @@ most-readings = send { $most } readings at most at once
 # $reason (Text)
 because = { $reason }
 
+# $text (Text)
+no-time = a date with its time, or so long since the start, and not { $text }
+no-columns = this text
+two-columns = a table with a line of headings, a column for the time and one or more for what was read
+# $most (Count)
+so-many-rows = { $most } rows at most
+this-column = this column
+a-column = a column of the file, counted from 0
+when-it-began = the file counts from its own start: say when that was
+no-probe-named = no column
+name-a-probe = name at least one column that holds what a probe read
+
 ## The command line.
 
 # $path (Text)
@@ -48,5 +60,7 @@ file-too-large = { $path }: larger than { $most } bytes
 standard-output = standard output: { $reason }
 database-not-opened = the database can't be opened
 demo-not-loaded = the demo kitchen can't be loaded
+# $given (Number) $most (Number)
+no-speed = a clock {$given} times as fast can't be had; it must be 1 to { $most }
 # $port (Text)
 port-taken = port { $port } can't be used

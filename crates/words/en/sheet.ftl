@@ -217,6 +217,37 @@ chilled = Cool it fast in ice water, then in the fridge
 reheated = Warm it through gently in its liquid, to { $to } in the middle
     .why = Lift the set fat off first.
 
+heat-is-off = The heat is off: leave the lid on
+    .why = A shut pot keeps its heat; each look costs some of it.
+
+## What there is to do while it goes on by itself.
+
+# $dial (Dial) $lid (Said)
+leave-oven = Leave it: oven at { $dial }, { $lid }
+# $lid (Said) $bubbles (Said)
+leave-hob = Leave it: { $lid }, { $bubbles }
+# $lid (Said)
+leave-coals = Leave it: { $lid }, coals in a ring at the rim
+leave-pressure = Leave it: lid locked, until it has let go by itself
+# $lid (Said)
+leave-crock = Leave it: { $lid }, no looking in
+# $bath (Temperature)
+leave-bath = Leave it: under water at { $bath }, the bag sunk
+# $fat (Temperature)
+leave-fat = Leave it: under its fat at { $fat }, hardly a bubble
+# $dial (Dial) $material (Key)
+leave-pit = Leave it: pit at { $dial }, lid shut
+    .wrapped = Leave it: pit at { $dial }, lid shut, the meat in its { $material ->
+        [paper] paper
+       *[foil] foil
+    }
+leave-cold = Leave it: it is cooling
+# $to (Temperature)
+leave-reheat = Leave it: it warms gently to { $to }
+leave-hold = Leave it: hot, covered, not cooking on
+leave-rest = Leave it: it is resting
+leave-release = Leave it: the pressure is falling
+
 ## From one heat to the next.
 
 pit-to-bath = From the pit: bag it, seal it, into the bath

@@ -61,10 +61,12 @@ pit-wrapped-at-once = { A($dial) } pit, in { $material ->
        *[foil] foil
     } from the start
 # $cooling (Key)
-chill = a chill { $cooling ->
-        [in_liquid] in its liquid
-        [in_bag] in its bag
-       *[on_tray] on a tray
+chill =
+    { $cooling ->
+        [in_liquid] a chill in its liquid
+        [in_bag] a chill in its bag
+        [in_air] the heat off
+       *[on_tray] a chill on a tray
     }
 # $to (Temperature)
 reheat = warming through to { $to }

@@ -1,18 +1,19 @@
 //! What a cook may do now: on the button stands what the tap does.
 
-use ergastic_words::{Said, Voice, cook as say};
+use ergastic_words::{Said, Voice, Volume, cook as say, sheet};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::event::By;
 use super::event::Happened;
 use super::pot::{NO_SPOONFUL_L, PotNow};
 use super::status::Status;
 use super::task::{CookTask, TaskState};
 use crate::finish::Seasoned;
-use crate::sheet::{TaskId, TaskKind};
+use crate::sheet::{Task, TaskId, TaskKind, Worked};
 use crate::tender::Check;
-use crate::ways::Lane;
+use crate::ways::{Lane, tasks};
 
 /// Where an action leads.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -45,6 +46,8 @@ pub struct Now {
     /// Which.
     #[schema(value_type = String)]
     pub task: TaskId,
+    /// What there is to do, as one says it across the kitchen.
+    pub act: String,
     /// It goes on by itself: nothing for the hands.
     pub waits: bool,
     /// When it begins.
@@ -60,10 +63,23 @@ pub struct Now {
 pub struct Asks {
     /// What a fork finds.
     pub fork: Vec<Action>,
+    /// Other ways to find it: turning the fork, sliding a probe in, wiggling the bone, eating a piece.
+    pub ways: Vec<CheckWay>,
     /// How the liquid's salt tastes; empty where there is none to taste.
     pub taste: Vec<Action>,
     /// Whether a reading, a dip or something poured in tells anything yet.
     pub measures: bool,
+}
+
+/// A way to test the meat.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct CheckWay {
+    /// What with.
+    pub by: By,
+    /// What it is called.
+    pub words: String,
+    /// What it finds, from firm to soft; each in what is felt.
+    pub finds: Vec<Action>,
 }
 
 fn does(id: &str, words: Said, happened: Happened, voice: Voice) -> Action {
@@ -79,23 +95,49 @@ fn done(task: TaskId, words: Said, voice: Voice) -> Action {
     does(&task.clone(), words, Happened::TaskDone { task }, voice)
 }
 
+/// Liquid that a task asks for, poured in: it is in the pot from then on.
+fn poured(task: &Task, voice: Voice) -> Action {
+    let litres = (task.pours_l * 100.0).round().max(1.0) / 100.0;
+    let happened = Happened::LiquidAdded { litres, celsius: None, task: Some(task.id.to_string()) };
+    does("poured", say::poured_in(Volume(litres)), happened, voice)
+}
+
+/// What there is to do, as one says it across the kitchen: while it goes on by itself, to leave it as it should be left.
+fn act(task: &Task, worked: &Worked, since_heat_min: f64) -> String {
+    let case = &worked.case;
+    let spans = &worked.forecast.stages;
+    let running = spans.iter().position(|span| span.to_min.is_none_or(|to| to > since_heat_min));
+    let stage = running.and_then(|at| case.stages.get(at)).unwrap_or(case.last());
+    let said = match task.kind {
+        TaskKind::Braise => tasks::leave_it(&stage.medium, stage.pot.lid),
+        TaskKind::Hold => sheet::leave_hold(),
+        TaskKind::Rest => sheet::leave_rest(),
+        TaskKind::Release => sheet::leave_release(),
+        _ => return task.what.clone(),
+    };
+    case.voice.say(said)
+}
+
 /// The task in hand with what may be done about it.
 pub(super) fn now(
     tasks: &[CookTask],
-    id: TaskId,
-    next: Option<TaskId>,
+    (id, next): (TaskId, Option<TaskId>),
     status: Status,
-    met_heat: bool,
-    voice: Voice,
+    worked: &Worked,
+    since_heat_min: Option<f64>,
 ) -> Option<Now> {
+    let (voice, met_heat) = (worked.case.voice, since_heat_min.is_some());
     let found = |wanted: TaskId| tasks.iter().map(|found| &found.task).find(|task| task.id == wanted);
     let task = found(id)?;
-    let waits = matches!(task.kind, TaskKind::Braise | TaskKind::Hold | TaskKind::Rest);
+    let waits = task.kind.waits();
     let until = next.and_then(found).filter(|_| waits).map_or(task.end, |next| next.start);
     let mut actions = match task.kind {
         TaskKind::Simmer if !met_heat => vec![does("met_heat", say::start_the_clock(), Happened::MetHeat {}, voice)],
         // A look is answered by what it finds.
-        TaskKind::Check | TaskKind::Braise | TaskKind::Hold | TaskKind::Rest => Vec::new(),
+        TaskKind::Braise | TaskKind::Hold | TaskKind::Rest | TaskKind::Release => Vec::new(),
+        TaskKind::Check if task.pours_l > 0.0 => vec![poured(task, voice)],
+        TaskKind::Check => Vec::new(),
+        TaskKind::TopUp => vec![poured(task, voice)],
         TaskKind::Skim | TaskKind::Sauce => {
             vec![leads("finish", say::work_out_the_sauce(), Leads::Finish, voice), done(id, say::done(), voice)]
         }
@@ -107,17 +149,31 @@ pub(super) fn now(
     if status == Status::Tender && !lifted && task.kind != TaskKind::Lift {
         actions.push(done(TaskId::Lift, say::lift_it_now(), voice));
     }
-    Some(Now { task: id, waits, from: task.start, until, actions })
+    let act = act(task, worked, since_heat_min.unwrap_or_default());
+    Some(Now { task: id, act, waits, from: task.start, until, actions })
 }
 
 impl Asks {
-    pub(super) fn of(status: Status, met_heat: bool, pot: &PotNow, voice: Voice) -> Self {
+    pub(super) fn of(status: Status, met_heat: bool, pot: &PotNow, bones: bool, voice: Voice) -> Self {
         let open = met_heat && status != Status::Closed;
-        let fork = |found: Check| does(found.key(), say::found(found.key()), Happened::Check { found }, voice);
+        let fork =
+            |found: Check| does(found.key(), say::found(found.key()), Happened::Check { found, by: None }, voice);
+        let ways = By::ALL.into_iter().filter(|by| *by != By::Bone || bones);
+        let ways = ways.map(|by| CheckWay {
+            by,
+            words: voice.say(say::check_by(by.key())),
+            finds: Check::ALL
+                .map(|found| {
+                    let felt = say::felt(by.key(), found.key());
+                    does(found.key(), felt, Happened::Check { found, by: Some(by) }, voice)
+                })
+                .into(),
+        });
         let taste = |salt: Seasoned| does(salt.key(), say::salt(salt.key()), Happened::Tasted { salt }, voice);
         let spoonful = open && pot.liquid_l > NO_SPOONFUL_L;
         Self {
             fork: if open { Check::ALL.map(fork).into() } else { Vec::new() },
+            ways: if open { ways.collect() } else { Vec::new() },
             taste: if spoonful { Seasoned::ALL.map(taste).into() } else { Vec::new() },
             measures: open,
         }

@@ -11,11 +11,13 @@ use uuid::Uuid;
 use crate::clock::{check_instant, plus_minutes};
 use crate::error::{self, Unit, in_range};
 use crate::finish::Seasoned;
-use crate::forecast::{Added, Evidence, HORIZON_S};
+use crate::forecast::{Added, Evidence, HORIZON_S, Heat};
+use crate::heat::pot::Lid;
 use crate::json::{ByKind, tagged};
 use crate::sheet::TaskId;
 use crate::tender::Check;
 use crate::text::{check_name, check_text};
+use crate::ways::Method;
 
 /// How a cook ended, in the cook's own judgement.
 #[skip_serializing_none]
@@ -33,6 +35,64 @@ pub struct Outcome {
     /// What to change next time.
     #[schema(min_length = 1, max_length = 500)]
     pub change: Option<String>,
+}
+
+/// What a check was made with.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum By {
+    /// A fork pushed in and drawn out.
+    Fork,
+    /// A fork turned in it.
+    Twist,
+    /// A skewer or probe slid in.
+    Probe,
+    /// The bone wiggled.
+    Bone,
+    /// A piece eaten.
+    Bite,
+}
+
+impl By {
+    /// All of them, the most usual first.
+    pub const ALL: [Self; 5] = [Self::Fork, Self::Twist, Self::Probe, Self::Bone, Self::Bite];
+
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Fork => "fork",
+            Self::Twist => "twist",
+            Self::Probe => "probe",
+            Self::Bone => "bone",
+            Self::Bite => "bite",
+        }
+    }
+}
+
+/// Where a probe's tip is.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum ProbeIn {
+    /// In the middle of the meat.
+    Meat,
+    /// In the liquid, the fat or the bath.
+    Pot,
+    /// In the air of the oven or the pit.
+    Air,
+    /// Nowhere in this cook any more.
+    Aside,
+}
+
+impl ProbeIn {
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Meat => "meat",
+            Self::Pot => "pot",
+            Self::Air => "air",
+            Self::Aside => "aside",
+        }
+    }
 }
 
 /// Something that happened.
@@ -57,6 +117,9 @@ pub enum Happened {
     Check {
         /// What was found.
         found: Check,
+        /// What with; a fork where nothing is said.
+        #[serde(default, skip_serializing_if = "Option::is_none")]
+        by: Option<By>,
     },
     /// Liquid was added.
     LiquidAdded {
@@ -67,6 +130,69 @@ pub enum Happened {
         #[serde(default, skip_serializing_if = "Option::is_none")]
         #[schema(minimum = 0, maximum = 100)]
         celsius: Option<f64>,
+        /// The task that is done by it.
+        #[serde(default, skip_serializing_if = "Option::is_none")]
+        #[schema(min_length = 1, max_length = 80)]
+        task: Option<String>,
+    },
+    /// The heat, the lid or the pieces were changed; what is not said stays as it was.
+    Changed {
+        /// Another way of cooking from now on.
+        #[serde(default, skip_serializing_if = "Option::is_none")]
+        method: Option<Method>,
+        /// What was changed of the heat.
+        #[serde(default, skip_serializing_if = "Option::is_none")]
+        heat: Option<Heat>,
+        /// Another lid.
+        #[serde(default, skip_serializing_if = "Option::is_none")]
+        lid: Option<Lid>,
+        /// Every piece was cut in two.
+        #[serde(default, skip_serializing_if = "is_false")]
+        halved: bool,
+    },
+    /// The heat went off: the fire is out, or there is no power.
+    HeatOff {},
+    /// It is on again.
+    HeatOn {},
+    /// Pit, oven or pot stood open.
+    Opened {
+        /// So long, min.
+        #[schema(minimum = 0.5, maximum = 120)]
+        min: f64,
+    },
+    /// Plates are wanted at another time.
+    BellMoved {
+        /// When.
+        bell: Timestamp,
+    },
+    /// The fat on the liquid was measured.
+    FatMeasured {
+        /// How deep, mm.
+        #[schema(minimum = 0, maximum = 100)]
+        mm: f64,
+    },
+    /// A probe was put somewhere. From then on its readings count for that.
+    ProbePut {
+        /// Which.
+        #[schema(min_length = 1, max_length = 80)]
+        probe: String,
+        /// Where its tip is.
+        into: ProbeIn,
+    },
+    /// Somebody has heard an alarm and sees to it.
+    Heard {
+        /// Which.
+        #[schema(min_length = 1, max_length = 120)]
+        alarm: String,
+    },
+    /// An alarm is to ring again.
+    Later {
+        /// Which.
+        #[schema(min_length = 1, max_length = 120)]
+        alarm: String,
+        /// In so long, min.
+        #[schema(minimum = 1, maximum = 120)]
+        min: f64,
     },
     /// The liquid in the pot was measured, by a dipstick.
     Dipped {
@@ -124,10 +250,41 @@ enum OfKind {
     },
     Check {
         found: Check,
+        by: Option<By>,
     },
     LiquidAdded {
         litres: f64,
         celsius: Option<f64>,
+        task: Option<String>,
+    },
+    Changed {
+        method: Option<Method>,
+        heat: Option<Heat>,
+        lid: Option<Lid>,
+        #[serde(default)]
+        halved: bool,
+    },
+    HeatOff {},
+    HeatOn {},
+    Opened {
+        min: f64,
+    },
+    BellMoved {
+        bell: Timestamp,
+    },
+    FatMeasured {
+        mm: f64,
+    },
+    ProbePut {
+        probe: String,
+        into: ProbeIn,
+    },
+    Heard {
+        alarm: String,
+    },
+    Later {
+        alarm: String,
+        min: f64,
     },
     Dipped {
         litres: f64,
@@ -166,6 +323,10 @@ impl<'de> Deserialize<'de> for Happened {
     }
 }
 
+fn is_false(value: &bool) -> bool {
+    !value
+}
+
 /// An event with its client-made id and its instant.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
@@ -187,8 +348,9 @@ impl Event {
         check_instant("at", self.at)?;
         match &self.happened {
             Happened::CoreReading { celsius } => in_range("celsius", *celsius, -40.0, 400.0, Unit::Celsius).map(drop),
-            Happened::LiquidAdded { litres, celsius } => {
+            Happened::LiquidAdded { litres, celsius, task } => {
                 in_range("litres", *litres, 0.01, 20.0, Unit::Litres)?;
+                task.as_ref().map_or(Ok(()), |task| check_name("task", task, 80))?;
                 celsius.map_or(Ok(()), |celsius| in_range("celsius", celsius, 0.0, 100.0, Unit::Celsius).map(drop))
             }
             Happened::Dipped { litres } => in_range("litres", *litres, 0.0, 60.0, Unit::Litres).map(drop),
@@ -205,15 +367,30 @@ impl Event {
                 outcome.change.as_ref().map_or(Ok(()), |text| check_text("outcome.change", text, 500))
             }
             Happened::Retimed { at, .. } => check_instant("happened.at", *at),
-            Happened::MetHeat {} | Happened::Check { .. } | Happened::Tasted { .. } | Happened::Undone { .. } => Ok(()),
+            Happened::BellMoved { bell } => check_instant("bell", *bell),
+            Happened::Opened { min } => in_range("min", *min, 0.5, 120.0, Unit::Minutes).map(drop),
+            Happened::FatMeasured { mm } => in_range("mm", *mm, 0.0, 100.0, Unit::Millimetres).map(drop),
+            Happened::ProbePut { probe, .. } => check_name("probe", probe, 80),
+            Happened::Heard { alarm } => check_name("alarm", alarm, 120),
+            Happened::Later { alarm, min } => {
+                check_name("alarm", alarm, 120)?;
+                in_range("min", *min, 1.0, 120.0, Unit::Minutes).map(drop)
+            }
+            Happened::MetHeat {}
+            | Happened::Check { .. }
+            | Happened::Tasted { .. }
+            | Happened::Changed { .. }
+            | Happened::HeatOff {}
+            | Happened::HeatOn {}
+            | Happened::Undone { .. } => Ok(()),
         }
     }
 }
 
 /// An event that stands, at the time that stands.
-struct Stands<'a> {
-    at: Timestamp,
-    happened: &'a Happened,
+pub(super) struct Stands<'a> {
+    pub(super) at: Timestamp,
+    pub(super) happened: &'a Happened,
 }
 
 /// The events that stand: those not taken back, an undo itself being one that can be, each at its corrected time.
@@ -262,19 +439,42 @@ impl<'a> Standing<'a> {
         self.events.iter().find(|event| *event.happened == Happened::MetHeat {}).map(|event| event.at)
     }
 
+    /// All that stands, in the order it was logged.
+    pub(super) fn all(&self) -> impl DoubleEndedIterator<Item = &Stands<'a>> {
+        self.events.iter()
+    }
+
     /// When a task was done.
     pub fn done(&self, task: TaskId) -> Option<Timestamp> {
         let is_it = |done: &str| done.parse() == Ok(task);
-        self.events
-            .iter()
-            .find(|event| matches!(event.happened, Happened::TaskDone { task: done } if is_it(done)))
-            .map(|event| event.at)
+        let done = |happened: &Happened| match happened {
+            Happened::TaskDone { task } => is_it(task),
+            Happened::LiquidAdded { task: Some(task), .. } => is_it(task),
+            _ => false,
+        };
+        self.events.iter().find(|event| done(event.happened)).map(|event| event.at)
+    }
+
+    /// When plates are wanted, where that was changed.
+    pub fn bell(&self) -> Option<Timestamp> {
+        self.events.iter().rev().find_map(|event| match event.happened {
+            Happened::BellMoved { bell } => Some(*bell),
+            _ => None,
+        })
+    }
+
+    /// How deep the fat was when last measured, mm.
+    pub fn fat_mm(&self) -> Option<f64> {
+        self.events.iter().rev().find_map(|event| match event.happened {
+            Happened::FatMeasured { mm } => Some(*mm),
+            _ => None,
+        })
     }
 
     /// Tenderness checks, in the order they were logged.
     pub fn checks(&self) -> impl Iterator<Item = (Timestamp, Check)> + '_ {
         self.events.iter().filter_map(|event| match *event.happened {
-            Happened::Check { found } => Some((event.at, found)),
+            Happened::Check { found, .. } => Some((event.at, found)),
             _ => None,
         })
     }
@@ -293,7 +493,7 @@ impl<'a> Standing<'a> {
         const HOT_C: f64 = 90.0;
         let Some(met_heat) = self.met_heat() else { return Vec::new() };
         let poured = self.events.iter().filter_map(|event| match *event.happened {
-            Happened::LiquidAdded { litres, celsius } => Some(Added {
+            Happened::LiquidAdded { litres, celsius, .. } => Some(Added {
                 at_min: event.at.duration_since(met_heat).as_secs_f64().max(0.0) / 60.0,
                 liquid_l: litres,
                 celsius: celsius.unwrap_or(HOT_C),
@@ -330,7 +530,7 @@ impl<'a> Standing<'a> {
                 let at_s = event.at.duration_since(met_heat).as_secs_f64();
                 match *event.happened {
                     Happened::CoreReading { celsius } => Some(Evidence::Reading { at_s, celsius }),
-                    Happened::Check { found } => Some(Evidence::Check { at_s, found }),
+                    Happened::Check { found, .. } => Some(Evidence::Check { at_s, found }),
                     Happened::Dipped { litres } => Some(Evidence::Dip { at_s, liquid_l: litres }),
                     Happened::Weighed { lost_kg } => Some(Evidence::Weighing { at_s, lost_kg }),
                     _ => None,

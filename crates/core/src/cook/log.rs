@@ -1,13 +1,17 @@
 //! What happened, line by line, as a cook reads it.
 
-use ergastic_words::{Mass, Said, Temperature, Voice, Volume, cook as say};
+use ergastic_words::{Dial, Instant, Join, Length, Mass, Minutes, Said, Temperature, Voice, Volume, cook as say};
 use jiff::Timestamp;
+use jiff::tz::TimeZone;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::event::{Event, Happened, Standing};
+use super::event::{By, Event, Happened, Standing};
 use super::task::CookTask;
+use crate::forecast::Heat;
+use crate::heat::pot::Lid;
+use crate::ways::Method;
 
 /// A line of what happened. What takes a line back or corrects its time has no line of its own.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -38,7 +42,13 @@ pub struct TakeBack {
 }
 
 /// Every line, latest last.
-pub(super) fn lines(events: &[Event], standing: &Standing, tasks: &[CookTask], voice: Voice) -> Vec<LogLine> {
+pub(super) fn lines(
+    events: &[Event],
+    standing: &Standing,
+    tasks: &[CookTask],
+    zone: &TimeZone,
+    voice: Voice,
+) -> Vec<LogLine> {
     let own = |event: &&Event| !matches!(event.happened, Happened::Undone { .. } | Happened::Retimed { .. });
     let line = |event: &Event| {
         let corrected = standing.corrected(event.id);
@@ -48,7 +58,7 @@ pub(super) fn lines(events: &[Event], standing: &Standing, tasks: &[CookTask], v
             corrected: corrected.is_some(),
             undone: undone_by.is_some(),
             undone_by,
-            words: voice.say(words(&event.happened, tasks)),
+            words: voice.say(words(&event.happened, tasks, zone)),
             name: voice.say(name(&event.happened, tasks)),
             event: event.clone(),
         }
@@ -68,13 +78,48 @@ fn task_name(id: &str, tasks: &[CookTask]) -> Said {
     Said::text(known.map_or_else(|| id.replace('_', " "), |found| found.task.what.clone()))
 }
 
-fn words(happened: &Happened, tasks: &[CookTask]) -> Said {
+/// What an alarm was about.
+fn alarm_name(alarm: &str, tasks: &[CookTask]) -> Said {
+    match alarm.split_once(':') {
+        Some(("task", id)) => task_name(id, tasks),
+        Some(("probe", rest)) => Said::text(rest.split(':').next().unwrap_or_default().to_owned()),
+        _ => say::the_pot(),
+    }
+}
+
+/// What was changed of the heat, the lid and the pieces.
+fn changed(method: Option<Method>, heat: Option<&Heat>, lid: Option<Lid>, halved: bool) -> Said {
+    let to = |what: Option<Said>| what.into_iter();
+    let heat = heat.cloned().unwrap_or_default();
+    let parts = to(method.map(|method| say::changed_way(method.key())))
+        .chain(to(heat.set_c.map(|c| say::changed_oven(Dial(c)))))
+        .chain(to(heat.pit_c.map(|c| say::changed_pit(Dial(c)))))
+        .chain(to(heat.simmer.map(|simmer| say::changed_simmer(simmer.key()))))
+        .chain(to(heat.fat_c.or(heat.bath_c).or(heat.at_c).map(|c| say::changed_to(Temperature(c)))))
+        .chain(to(heat.setting.map(|setting| say::changed_setting(setting.key()))))
+        .chain(to(heat.wrap.map(|wrap| say::changed_wrap(wrap.material.key()))))
+        .chain(to(lid.map(|lid| say::changed_lid(lid.words()))))
+        .chain(to(halved.then(say::changed_halved)));
+    let parts: Vec<Said> = parts.collect();
+    if parts.is_empty() { say::changed_something() } else { Said::list(parts, Join::Commas) }
+}
+
+fn words(happened: &Happened, tasks: &[CookTask], zone: &TimeZone) -> Said {
     match happened {
         Happened::MetHeat {} => say::met_heat(),
         Happened::TaskDone { task } => say::task_done(task_name(task, tasks)),
         Happened::CoreReading { celsius } => say::core_reading(Temperature(*celsius)),
-        Happened::Check { found } => say::checked(found.key()),
+        Happened::Check { found, by } => say::checked(by.unwrap_or(By::Fork).key(), found.key()),
         Happened::Tasted { salt } => say::tasted(salt.key()),
+        Happened::Changed { method, heat, lid, halved } => changed(*method, heat.as_ref(), *lid, *halved),
+        Happened::HeatOff {} => say::heat_off(),
+        Happened::HeatOn {} => say::heat_on(),
+        Happened::Opened { min } => say::opened(Minutes(*min)),
+        Happened::BellMoved { bell } => say::bell_moved(Instant { at: *bell, zone: zone.clone() }),
+        Happened::FatMeasured { mm } => say::fat_measured(Length(*mm)),
+        Happened::ProbePut { probe, into } => say::probe_put(Said::text(probe.clone()), into.key()),
+        Happened::Heard { alarm } => say::heard_alarm(alarm_name(alarm, tasks)),
+        Happened::Later { alarm, min } => say::later_alarm(alarm_name(alarm, tasks), Minutes(*min)),
         Happened::LiquidAdded { litres, .. } => say::liquid_added(Volume(*litres)),
         Happened::Dipped { litres } => say::dipped(Volume(*litres)),
         Happened::Weighed { lost_kg } => say::weighed(Mass(*lost_kg)),
@@ -89,7 +134,16 @@ fn name(happened: &Happened, tasks: &[CookTask]) -> Said {
         Happened::MetHeat {} => say::met_heat_name(),
         Happened::TaskDone { task } => say::task_done_name(task_name(task, tasks)),
         Happened::CoreReading { .. } => say::core_reading_name(),
-        Happened::Check { found } => say::checked_name(found.key()),
+        Happened::Check { found, .. } => say::checked_name(found.key()),
+        Happened::Changed { .. } => say::changed_name(),
+        Happened::HeatOff {} => say::heat_off_name(),
+        Happened::HeatOn {} => say::heat_on_name(),
+        Happened::Opened { .. } => say::opened_name(),
+        Happened::BellMoved { .. } => say::bell_moved_name(),
+        Happened::FatMeasured { .. } => say::fat_measured_name(),
+        Happened::ProbePut { .. } => say::probe_put_name(),
+        Happened::Heard { .. } => say::heard_alarm_name(),
+        Happened::Later { .. } => say::later_alarm_name(),
         Happened::Tasted { .. } => say::tasted_name(),
         Happened::LiquidAdded { .. } => say::liquid_added_name(),
         Happened::Dipped { .. } => say::dipped_name(),

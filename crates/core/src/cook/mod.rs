@@ -1,19 +1,33 @@
 //! A live cook: its plan, and an append-only list of what happened, folded into what is so now.
 
 mod actions;
+mod alarms;
 mod event;
+mod gone_wrong;
+mod hand_over;
+mod learning;
 mod log;
 mod pot;
+mod probes;
+mod reckoning;
 mod status;
 mod summary;
 mod task;
 mod view;
+mod went;
+mod what_if;
 
-pub use actions::{Action, Asks, Leads, Now};
-pub use event::{Event, Happened, Outcome, Standing};
+pub use actions::{Action, Asks, CheckWay, Leads, Now};
+pub use alarms::{Alarm, Sound};
+pub use event::{By, Event, Happened, Outcome, ProbeIn, Standing};
+pub use gone_wrong::{GoneWrong, gone_wrong};
+pub use hand_over::{NextUp, OnTheHeat, hand_over};
+pub use learning::{CoursePoint, LiftOut, LookAt, MovedBy};
 pub use log::{LogLine, TakeBack};
 pub use pot::PotNow;
+pub use probes::{ProbeNow, Trace, TracePoint, Trust, probes_of};
 pub use status::Status;
 pub use summary::{CookLine, CookSummary, Reckoned};
 pub use task::{CookTask, TaskState};
 pub use view::{Band, CookView, Prediction, view};
+pub use what_if::{Choice, WhatIf, what_if};

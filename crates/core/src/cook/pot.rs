@@ -46,7 +46,8 @@ impl PotNow {
         Self {
             // What was really poured in is in the forecast already.
             liquid_l: f64::max(0.0, durations.liquid_left_l - durations.topped_up_l),
-            fat_l: durations.fat_l,
+            // A measured cap corrects what was reckoned.
+            fat_l: standing.fat_mm().map_or(durations.fat_l, |mm| mm * worked.case.pot().floor_m2),
             salt_g: salt.grams,
             salt_doubt_g: salt.doubt_g,
             gelatin_g: durations.gelatin_g,

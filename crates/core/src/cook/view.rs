@@ -1,33 +1,34 @@
 //! What a cook sees: now, next and later, the band, and what was predicted.
 
-use ergastic_words::{Share, Span, cook as say, errors, log as told};
+use ergastic_words::{Said, Share, Span, cook as say, log as told};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::actions::{self, Asks, Now};
+use super::alarms::{Alarm, Costs, alarms};
 use super::event::{Event, Outcome, Standing};
+use super::learning::{CoursePoint, LiftOut, LookAt, MovedBy, course, lift_out, look, moved_by};
 use super::log::{self, LogLine, TakeBack};
 use super::pot::PotNow;
+use super::probes::{ProbeNow, Trace};
+use super::reckoning::{Facts, KEEPS_MIN, OnItsSheet, Reckoning, lift_at};
 use super::status::Status;
 use super::task::{CookTask, TaskState};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::EatenAs;
-use crate::error::{Error, Kind, Result};
+use crate::error::Result;
 use crate::finish::SauceRequest;
 use crate::kitchen::Kitchen;
 use crate::learn::{Learned, learned};
 use crate::plan::Plan;
-use crate::sheet::{Ready, Task, TaskId, TaskKind, Worked, lay, lay_back, needed_min, steps};
+use crate::sheet::{Ready, Task, TaskId, TaskKind, Worked, lay, steps};
 
 /// A logged check this long before a planned look counts as that look, min.
 const CHECK_COUNTS_MIN: f64 = 15.0;
 
 /// So close to the middle of the band a cook is right at it, min.
 const RIGHT_WITHIN_MIN: f64 = 7.5;
-
-/// So long after its bell an open cook counts as forgotten, min: what is in its pot is not worked out any further.
-const FORGOTTEN_MIN: f64 = 720.0;
 
 /// Ready and too far, as instants.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -73,6 +74,26 @@ pub struct CookView {
     pub band: Band,
     /// The band before any of it.
     pub foretold: Band,
+    /// When it was tender by all but the latest finding.
+    pub before_latest: Option<Ready>,
+    /// What each kind of finding did to the band, the one that moved it most first.
+    pub moved: Vec<MovedBy>,
+    /// How the band stands against what was planned, in a sentence.
+    pub moved_words: String,
+    /// The middle and what is about it over the whole cook, as reckoned now.
+    pub course: Vec<CoursePoint>,
+    /// The look that narrows the band most.
+    pub look: Option<LookAt>,
+    /// The order of lifting out of a mixed pot.
+    pub lift_out: Vec<LiftOut>,
+    /// The probes of this cook.
+    pub probes: Vec<ProbeNow>,
+    /// The heat has been off since then; the band is as if it came back now.
+    pub heat_off_since: Option<Timestamp>,
+    /// What rings, and will.
+    pub alarms: Vec<Alarm>,
+    /// When plates are wanted, as it is now.
+    pub bell: Timestamp,
     /// Tender, by the first check that said so or the lifting.
     pub tender_at: Option<Timestamp>,
     /// Planned lifting.
@@ -118,95 +139,6 @@ pub struct CookView {
     pub learned: Learned,
 }
 
-/// A plan and what happened, reckoned up to now.
-struct Reckoning {
-    /// As it was planned.
-    before: Worked,
-    /// As it went, where something was found or poured in.
-    went: Option<Worked>,
-    /// Findings the second rests on.
-    findings: usize,
-    /// When the meat meets the heat as planned.
-    planned_met_heat_at: Timestamp,
-}
-
-impl Reckoning {
-    fn of(plan: &Plan, kitchen: &Kitchen, opened_at: Timestamp, standing: &Standing, now: Timestamp) -> Result<Self> {
-        if let Some(late) = standing.poured_too_late() {
-            return Err(Error::new(Kind::OutOfRange, "at", late, errors::too_late_to_pour()));
-        }
-        let evidence = standing.evidence();
-        // What is over no longer changes with the clock.
-        let until = standing.done(TaskId::Lift).or(standing.closed().map(|(at, _)| at)).unwrap_or(now);
-        // A cook that was forgotten is not followed for months.
-        let until = until.min(plus_minutes(standing.met_heat().unwrap_or(now).max(plan.bell), FORGOTTEN_MIN));
-        let look_s = standing.met_heat().map(|from| minutes_between(from, until).max(0.0) * 60.0);
-        let before = Worked::new(plan, kitchen, &[], look_s)?;
-        let added = standing.added();
-        let went = if evidence.is_empty() && added.is_empty() {
-            None
-        } else {
-            // What was poured in cools the pot: the forecast goes on from the plan as it really went.
-            let mut went = plan.clone();
-            went.forecast.added = Some(plan.forecast.added.iter().flatten().cloned().chain(added).collect());
-            Some(Worked::new(&went, kitchen, &evidence, look_s)?)
-        };
-        let ready_min = needed_min(&before, plan, kitchen)?;
-        let planned_met_heat_at = lay_back(plan, &before, kitchen, ready_min, opened_at)?.met_heat_at;
-        Ok(Self { before, went, findings: evidence.len(), planned_met_heat_at })
-    }
-
-    fn worked(&self) -> &Worked {
-        self.went.as_ref().unwrap_or(&self.before)
-    }
-}
-
-/// When it is lifted: as it was, or as it will be.
-fn lift_at(
-    standing: &Standing,
-    worked: &Worked,
-    tender_at: Option<Timestamp>,
-    from: Timestamp,
-    wanted: Timestamp,
-    now: Timestamp,
-) -> Timestamp {
-    match (standing.done(TaskId::Lift), tender_at) {
-        (Some(lifted), _) => lifted,
-        (None, Some(tender)) => wanted.max(tender),
-        (None, None) => {
-            let half = worked.ready_min(0.5).map_or(wanted, |m| plus_minutes(from, m));
-            let under_way = standing.met_heat().is_some() && standing.closed().is_none();
-            wanted.max(half).max(if under_way { now } else { half })
-        }
-    }
-}
-
-/// So far off its sheet a dish still keeps the sheet's hours, min.
-const KEEPS_MIN: f64 = 10.0;
-
-/// The hours of a dish whose cook was started from its meal's sheet.
-struct OnItsSheet {
-    met_heat: Timestamp,
-    lift: Timestamp,
-    /// Plates on the table.
-    serve: Timestamp,
-}
-
-impl OnItsSheet {
-    /// Those it still keeps; none where it was started from no sheet, or is too far behind or ahead of it.
-    fn of(plan: &Plan, lifted: TaskId, met_heat: Option<Timestamp>, now: Timestamp) -> Option<Self> {
-        let laid = |id: TaskId| plan.laid.iter().find(|laid| laid.task == id.to_string());
-        let serve = laid(TaskId::Serve)?;
-        let sheet = Self {
-            met_heat: laid(TaskId::Simmer)?.at?,
-            lift: laid(lifted)?.at?,
-            serve: plus_minutes(serve.at?, serve.min.unwrap_or_default()),
-        };
-        let off = minutes_between(sheet.met_heat, met_heat.unwrap_or(now.max(sheet.met_heat)));
-        (off.abs() <= KEEPS_MIN).then_some(sheet)
-    }
-}
-
 /// Folds a plan and what happened into what is so at `now`.
 ///
 /// # Errors
@@ -217,10 +149,13 @@ pub fn view(
     kitchen: &Kitchen,
     opened_at: Timestamp,
     events: &[Event],
+    traces: &[Trace],
     now: Timestamp,
 ) -> Result<CookView> {
     let standing = Standing::of(events);
-    let reckoning = Reckoning::of(plan, kitchen, opened_at, &standing, now)?;
+    let plan = &Plan { bell: standing.bell().unwrap_or(plan.bell), ..plan.clone() };
+    let facts = Facts { plan, kitchen, opened_at, standing: &standing, traces, now };
+    let reckoning = Reckoning::of(&facts)?;
     let (before, worked) = (&reckoning.before, reckoning.worked());
     let (met_heat, closed) = (standing.met_heat(), standing.closed());
     let lifted = steps(plan, worked, 0.0).lifted();
@@ -248,8 +183,19 @@ pub fn view(
     let status = Status::of(&standing, tender_at);
     let prediction = prediction(before, met_heat, tender_at);
     let goal = worked.case.main().goal;
+    let voice = worked.case.voice;
     let pot = PotNow::of(worked, &standing);
-    let lines = log::lines(events, &standing, &tasks, worked.case.voice);
+    let lines = log::lines(events, &standing, &tasks, &worked.zone, voice);
+    let cooking = met_heat.filter(|_| matches!(status, Status::UnderWay));
+    let costs = Costs { worked, met_heat: cooking, bell: plan.bell, serve_at };
+    let rings = match closed {
+        Some(_) => Vec::new(),
+        None => alarms(&tasks, &reckoning.so_far.probes, &standing, &costs, now, voice),
+    };
+    let since_heat_min = met_heat.map(|from| minutes_between(from, now));
+    let bones = worked.case.main().bone_pct > 0.0;
+    let foretold = band(before, wanted.max(from));
+    let moved_words = voice.say(moved_words(&foretold.ready, &band_now.ready, cooking.is_some()));
     Ok(CookView {
         status,
         met_heat_at: met_heat,
@@ -258,22 +204,35 @@ pub fn view(
         next_task,
         words: words(status, worked, &band_now.ready, plan.bell, serve_at, &prediction),
         band: band_now,
-        foretold: band(before, wanted.max(from)),
+        foretold,
+        before_latest: worked.update.before_latest_s.filter(|_| cooking.is_some()).map(|ready_s| {
+            let [p10, p50, p90] = ready_s.map(|s| s.map(|s| plus_minutes(from, s / 60.0)));
+            Ready { dish: plan.name.clone(), p10, p50, p90, chance: 0.0 }
+        }),
+        moved: if cooking.is_some() { moved_by(worked, voice) } else { Vec::new() },
+        moved_words,
+        course: met_heat.map(|from| course(worked, from)).unwrap_or_default(),
+        look: cooking.and_then(|from| look(worked, from, now, voice)),
+        lift_out: lift_out(worked, from, voice),
+        probes: reckoning.so_far.probes.clone(),
+        heat_off_since: reckoning.so_far.heat_off_since,
+        alarms: rings,
+        bell: plan.bell,
         tender_at,
         lift_at,
         serve_at,
         late_min: minutes_between(plan.bell, serve_at).max(0.0).ceil(),
         tenderness: worked.update.tenderness,
         goal: [goal.enough / goal.resistance, goal.too_far / goal.resistance],
-        findings: reckoning.findings,
+        findings: reckoning.so_far.findings,
         effective: worked.update.effective,
         surprising: worked.update.surprising,
         pot,
         undo: log::last(&lines, false),
         redo: log::last(&lines, true),
         log: lines,
-        now: now_task.and_then(|id| actions::now(&tasks, id, next_task, status, met_heat.is_some(), worked.case.voice)),
-        asks: actions::Asks::of(status, met_heat.is_some(), &pot, worked.case.voice),
+        now: now_task.and_then(|id| actions::now(&tasks, (id, next_task), status, worked, since_heat_min)),
+        asks: actions::Asks::of(status, met_heat.is_some(), &pot, bones, voice),
         sauce: pot.sauce(plan, kitchen, worked),
         outcome: closed.map(|(_, outcome)| outcome.clone()),
         prediction,
@@ -283,7 +242,7 @@ pub fn view(
 }
 
 /// The first check that was soft enough, or the lifting.
-fn tender_at(standing: &Standing, eaten_as: EatenAs) -> Option<Timestamp> {
+pub(super) fn tender_at(standing: &Standing, eaten_as: EatenAs) -> Option<Timestamp> {
     let checked =
         standing.checks().filter(|(_, found)| found.bounds().0 >= eaten_as.enough() - 1e-9).map(|(at, _)| at).min();
     checked.or_else(|| standing.done(TaskId::Lift))
@@ -357,6 +316,16 @@ fn prediction(before: &Worked, met_heat: Option<Timestamp>, tender_at: Option<Ti
     };
     let words = before.case.voice.say(said);
     Prediction { foretold_min, took_min, quicker, words }
+}
+
+/// How the band stands against what was planned.
+fn moved_words(planned: &Ready, now: &Ready, cooking: bool) -> Said {
+    let Some((was, is)) = planned.p50.zip(now.p50).filter(|_| cooking) else { return Said::nothing() };
+    match minutes_between(was, is) {
+        min if min.abs() < 5.0 => say::as_planned(),
+        min if min < 0.0 => say::sooner_than_planned(Span(-min)),
+        min => say::later_than_planned(Span(min)),
+    }
 }
 
 fn words(

@@ -1,15 +1,21 @@
 //! What is found during a cook, and what it says about the cooks simulated beforehand.
 
+use serde::{Deserialize, Serialize};
 use statrs::distribution::{ContinuousCDF, Normal};
+use utoipa::ToSchema;
 
 use super::members::Drawn;
 use super::resolve::Case;
 use super::run::{Sample, Times, run_all, run_all_sampled};
-use super::stats::quantile;
+use super::stats::{in_order, quantile, quantile_in};
 use crate::tender::{CHECK_LN_SIGMA, Check};
 
 /// Spread of a thermometer's reading, K. Working value.
 const READING_SIGMA_K: f64 = 1.5;
+/// Spread of a thermometer in the liquid, and of one in the air of an oven or pit, K: that swings, and differs from place to
+/// place. Working values.
+const LIQUID_SIGMA_K: f64 = 1.5;
+const AIR_SIGMA_K: f64 = 6.0;
 /// Spread of a depth read off a skewer, as litres: so many, and a share of what is there. Working values.
 const DIP_SIGMA_L: (f64, f64) = (0.05, 0.05);
 /// Spread of the pot's weight, kg: a kitchen scale with a hot pot on it. Working value.
@@ -27,6 +33,31 @@ const MOST_OTHERS: usize = 100;
 const LEAST_LEFT: f64 = 0.1;
 /// With fewer than this share of the cooks left the ensemble is drawn anew around them.
 const THIN: f64 = 0.3;
+
+/// What a thermometer that is not in the meat hangs in.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Place {
+    /// The liquid, the fat, the bath.
+    Liquid,
+    /// The air of the oven or the pit.
+    Air,
+}
+
+/// What kind of thing was found.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Found {
+    /// A thermometer in the middle.
+    Middle,
+    /// A fork, a probe, a bone, a bite.
+    Softness,
+    /// How much liquid there is.
+    Depth,
+    /// How much the pot has lost.
+    Weight,
+    /// How warm the liquid, the oven or the pit is.
+    Around,
+}
 
 /// Something found at a time after the meat met the heat.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -59,15 +90,48 @@ pub enum Evidence {
         /// Lighter than when the meat went in, kg, what was added taken off.
         lost_kg: f64,
     },
+    /// A thermometer beside the meat, °C.
+    Around {
+        /// When, s.
+        at_s: f64,
+        /// Where it hangs.
+        place: Place,
+        /// What it read, °C.
+        celsius: f64,
+    },
 }
 
 impl Evidence {
+    /// What kind of thing was found.
+    pub fn found(&self) -> Found {
+        match self {
+            Self::Reading { .. } => Found::Middle,
+            Self::Check { .. } => Found::Softness,
+            Self::Dip { .. } => Found::Depth,
+            Self::Weighing { .. } => Found::Weight,
+            Self::Around { .. } => Found::Around,
+        }
+    }
+
+    /// How far it lies over what a member foretold, in its own unit; none of a word.
+    fn over(&self, sample: &Sample) -> Option<f64> {
+        match self {
+            Self::Reading { celsius, .. } => Some(celsius - sample.probe_c),
+            Self::Dip { liquid_l, .. } => Some(liquid_l - sample.liquid_l),
+            Self::Weighing { lost_kg, .. } => Some(lost_kg - sample.steam_kg),
+            Self::Around { celsius, place: Place::Liquid, .. } => Some(celsius - sample.medium_c),
+            Self::Around { celsius, place: Place::Air, .. } => Some(celsius - sample.air_c),
+            Self::Check { .. } => None,
+        }
+    }
+
     fn at_s(&self) -> f64 {
         match self {
             Self::Reading { at_s, .. }
             | Self::Check { at_s, .. }
             | Self::Dip { at_s, .. }
-            | Self::Weighing { at_s, .. } => *at_s,
+            | Self::Weighing { at_s, .. }
+            | Self::Around { at_s, .. } => *at_s,
         }
     }
 
@@ -85,14 +149,19 @@ impl Evidence {
                 normal(liquid_l - sample.liquid_l, DIP_SIGMA_L.0 + DIP_SIGMA_L.1 * sample.liquid_l)
             }
             Self::Weighing { lost_kg, .. } => normal(lost_kg - sample.steam_kg, WEIGHING_SIGMA_KG),
-            Self::Check { found, .. } => {
-                let (low, high) = found.bounds();
-                let seen = f64::max(sample.tenderness, 1e-6).ln();
-                let below = |bound: f64| Normal::standard().cdf((bound.ln() - seen) / CHECK_LN_SIGMA);
-                f64::max(below(high) - below(low), LEAST).ln()
-            }
+            Self::Around { celsius, place: Place::Liquid, .. } => normal(celsius - sample.medium_c, LIQUID_SIGMA_K),
+            Self::Around { celsius, place: Place::Air, .. } => normal(celsius - sample.air_c, AIR_SIGMA_K),
+            Self::Check { found, .. } => f64::max(finds(*found, sample.tenderness), LEAST).ln(),
         }
     }
+}
+
+/// The chance that a check of meat of some tenderness finds this.
+fn finds(found: Check, tenderness: f64) -> f64 {
+    let (low, high) = found.bounds();
+    let seen = f64::max(tenderness, 1e-6).ln();
+    let below = |bound: f64| Normal::standard().cdf((bound.ln() - seen) / CHECK_LN_SIGMA);
+    below(high) - below(low)
 }
 
 /// An ensemble with weights.
@@ -151,28 +220,72 @@ pub struct Update {
     pub tenderness: Option<[f64; 3]>,
     /// Whether a finding lay outside what almost any simulated cook would show.
     pub surprising: bool,
+    /// What each kind of finding says by itself.
+    pub moved: Vec<Moved>,
+    /// Ready before the latest finding: P10, P50, P90, s.
+    pub before_latest_s: Option<[Option<f64>; 3]>,
+    /// The cooks at the moments that were asked for.
+    pub ahead: Vec<Ahead>,
+}
+
+/// What one kind of finding says by itself of when it is ready.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Moved {
+    /// Which kind.
+    pub found: Found,
+    /// The middle moves by so much, s; less than nothing is sooner.
+    pub by_s: f64,
+    /// Its latest lies so far over what was foretold, K, L or kg; none of a word.
+    pub over: Option<f64>,
+}
+
+/// The cooks at one moment.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Ahead {
+    /// When, s.
+    pub at_s: f64,
+    /// In the middle: P10, P50, P90, °C.
+    pub core_c: [f64; 3],
+    /// About the meat, in half of the cooks, °C.
+    pub medium_c: f64,
+    /// How wide P10 to P90 of ready would be after a look at this moment, as expected, s; none where nothing is to be told.
+    pub width_s: Option<f64>,
 }
 
 /// The findings in time order, as they are weighed: readings close to each other as one, and not endlessly many.
 fn gathered(evidence: &[Evidence]) -> Vec<Evidence> {
     let mut evidence: Vec<Evidence> = evidence.iter().copied().filter(|found| found.at_s() >= 0.0).collect();
     evidence.sort_by(|a, b| a.at_s().total_cmp(&b.at_s()));
-    let (mut readings, mut others) = (Vec::<(f64, f64)>::new(), Vec::new());
+    let mut read: [Vec<(f64, f64)>; 3] = Default::default();
+    let mut others = Vec::new();
     for found in evidence {
         match found {
-            Evidence::Reading { at_s, celsius } => readings.push((at_s, celsius)),
+            Evidence::Reading { at_s, celsius } => read[0].push((at_s, celsius)),
+            Evidence::Around { at_s, celsius, place: Place::Liquid } => read[1].push((at_s, celsius)),
+            Evidence::Around { at_s, celsius, place: Place::Air } => read[2].push((at_s, celsius)),
             other => others.push(other),
         }
     }
     let mut gathered = others.split_off(others.len().saturating_sub(MOST_OTHERS));
+    let [middle, liquid, air] = read.map(as_one);
+    gathered.extend(middle.into_iter().map(|(at_s, celsius)| Evidence::Reading { at_s, celsius }));
+    for (place, read) in [(Place::Liquid, liquid), (Place::Air, air)] {
+        gathered.extend(read.into_iter().map(|(at_s, celsius)| Evidence::Around { at_s, place, celsius }));
+    }
+    gathered.sort_by(|a, b| a.at_s().total_cmp(&b.at_s()));
+    gathered
+}
+
+/// Readings in time order, those close to each other as one: their middle.
+fn as_one(mut readings: Vec<(f64, f64)>) -> Vec<(f64, f64)> {
+    let mut gathered = Vec::new();
     while let Some((first_s, _)) = readings.first().copied() {
         let end = readings.partition_point(|(at_s, _)| *at_s < first_s + ONE_READING_S);
         let mut close: Vec<(f64, f64)> = readings.drain(..end).collect();
         close.sort_by(|a, b| a.1.total_cmp(&b.1));
         let (low, high) = (close[(end - 1) / 2], close[end / 2]);
-        gathered.push(Evidence::Reading { at_s: 0.5 * (low.0 + high.0), celsius: 0.5 * (low.1 + high.1) });
+        gathered.push((0.5 * (low.0 + high.0), 0.5 * (low.1 + high.1)));
     }
-    gathered.sort_by(|a, b| a.at_s().total_cmp(&b.at_s()));
     gathered
 }
 
@@ -180,6 +293,8 @@ fn gathered(evidence: &[Evidence]) -> Vec<Evidence> {
 struct Weighing {
     /// The logarithm of each member's likelihood, up to what is common to all.
     logs: Vec<f64>,
+    /// The same of each finding.
+    each: Vec<Vec<f64>>,
     /// Whether almost none foretold one of the findings.
     surprising: bool,
 }
@@ -187,6 +302,7 @@ struct Weighing {
 /// Weighs every member by how well it foretold the findings.
 fn weigh(evidence: &[Evidence], samples: &[Vec<Sample>], members: usize) -> Weighing {
     let mut logs = vec![0.0; members];
+    let mut each = Vec::with_capacity(evidence.len());
     let mut surprising = false;
     for (found, samples) in evidence.iter().zip(samples) {
         let likely: Vec<f64> = samples.iter().map(|sample| found.log_likelihood(sample)).collect();
@@ -196,8 +312,9 @@ fn weigh(evidence: &[Evidence], samples: &[Vec<Sample>], members: usize) -> Weig
         for (sum, log) in logs.iter_mut().zip(&likely) {
             *sum += log;
         }
+        each.push(likely);
     }
-    Weighing { logs, surprising }
+    Weighing { logs, each, surprising }
 }
 
 /// Weights from likelihoods taken to a power; they sum to one.
@@ -242,40 +359,117 @@ fn believed(logs: &[f64], most: f64, share: f64) -> f64 {
 /// the findings allow, and is not that of a handful of survivors. Where there was more in the findings than the first cooks
 /// could bear, the new ones are weighed by the rest of it.
 pub fn update(case: &Case, evidence: &[Evidence], look_s: Option<f64>) -> Update {
+    update_ahead(case, evidence, look_s, &[])
+}
+
+/// The same, and how the cooks stand at some moments `ahead_s` (s after the meat met the heat, ascending).
+pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahead_s: &[f64]) -> Update {
     let mut drawn = Drawn::of(case);
     let count = drawn.members.len();
     let evidence = gathered(evidence);
-    let mut at_s: Vec<f64> = evidence.iter().map(Evidence::at_s).collect();
-    let looks_at = look_s.map(|look_s| {
-        let place = at_s.partition_point(|at| *at <= look_s);
-        at_s.insert(place, look_s);
-        place
-    });
+    let findings = evidence.len();
+    // All moments in time order, each with what it is for.
+    let wanted = evidence.iter().map(Evidence::at_s).chain(look_s).chain(ahead_s.iter().copied());
+    let mut moments: Vec<(f64, usize)> = wanted.zip(0..).collect();
+    moments.sort_by(|a, b| a.0.total_cmp(&b.0));
+    let at_s: Vec<f64> = moments.iter().map(|(at_s, _)| *at_s).collect();
     let run = |drawn: &Drawn| {
-        let (times, mut samples) =
+        let (times, taken) =
             if at_s.is_empty() { (run_all(case, drawn), Vec::new()) } else { run_all_sampled(case, drawn, &at_s) };
-        let seen = looks_at.map(|place| samples.remove(place));
+        let mut samples = vec![Vec::new(); taken.len()];
+        for (samples_then, (_, place)) in taken.into_iter().zip(&moments) {
+            samples[*place] = samples_then;
+        }
+        let ahead = samples.split_off(samples.len().min(findings + usize::from(look_s.is_some())));
+        let seen = samples.split_off(samples.len().min(findings)).pop();
         let weighing = weigh(&evidence, &samples, drawn.members.len());
-        (times, seen, weighing)
+        (times, (seen, ahead), samples, weighing)
     };
-    let (times, mut seen, Weighing { logs, surprising }) = run(&drawn);
+    let (times, (mut seen, mut ahead), samples, Weighing { logs, each, surprising }) = run(&drawn);
     let power = if count > 1 { believed(&logs, 1.0, THIN) } else { 0.0 };
+    let (moved, before_latest_s) =
+        if count > 1 { what_moved(&evidence, &times, &samples, &each) } else { (Vec::new(), None) };
     let mut ensemble = Weighted::new(times, weights(&logs, power));
     let effective = effective(&weights(&logs, 1.0));
     let redrawn = power < 1.0 && count > 1;
     if redrawn {
         drawn = drawn.again(&ensemble.weights, case.seed);
-        let (times, looked, Weighing { logs, .. }) = run(&drawn);
+        let (times, (looked, later), _, Weighing { logs, .. }) = run(&drawn);
         let rest = believed(&logs, 1.0 - power, LEAST_LEFT);
         ensemble = Weighted::new(times, weights(&logs, rest));
-        seen = looked;
+        (seen, ahead) = (looked, later);
     }
     let tenderness = seen.and_then(|seen| {
         let values: Vec<f64> = seen.iter().map(|sample| sample.tenderness).collect();
         let at = |p| quantile(&values, &ensemble.weights, p);
         Some([at(0.1)?, at(0.5)?, at(0.9)?])
     });
-    Update { ensemble, drawn, effective, redrawn, tenderness, surprising }
+    let order = in_order(&ensemble.ready_s);
+    let ahead =
+        ahead_s.iter().zip(&ahead).map(|(at_s, samples)| looked_at(*at_s, samples, &ensemble, &order)).collect();
+    Update { ensemble, drawn, effective, redrawn, tenderness, surprising, moved, before_latest_s, ahead }
+}
+
+/// What each kind of finding says by itself, against the cooks as they were drawn beforehand; and when half and more of them are
+/// ready by all but the latest.
+fn what_moved(
+    evidence: &[Evidence],
+    times: &[Times],
+    samples: &[Vec<Sample>],
+    each: &[Vec<f64>],
+) -> (Vec<Moved>, Option<[Option<f64>; 3]>) {
+    let count = times.len();
+    let ready_s: Vec<f64> = times.iter().map(|times| times.ready_s).collect();
+    let weighed = |which: &dyn Fn(usize) -> bool| {
+        let mut logs = vec![0.0; count];
+        for (_, likely) in each.iter().enumerate().filter(|(i, _)| which(*i)) {
+            logs.iter_mut().zip(likely).for_each(|(sum, log)| *sum += log);
+        }
+        weights(&logs, believed(&logs, 1.0, LEAST_LEFT))
+    };
+    let Some(latest) = evidence.len().checked_sub(1) else { return (Vec::new(), None) };
+    let without = weighed(&|i| i != latest);
+    let before = [0.1, 0.5, 0.9].map(|p| quantile(&ready_s, &without, p));
+    let even = vec![1.0 / count as f64; count];
+    let half_s = |weights: &[f64]| quantile(&ready_s, weights, 0.5);
+    let mut kinds: Vec<Found> = evidence.iter().map(Evidence::found).collect();
+    kinds.sort();
+    kinds.dedup();
+    let moved = kinds.into_iter().filter_map(|kind| {
+        let by = weighed(&|i| evidence[i].found() == kind);
+        let last = evidence.iter().rposition(|found| found.found() == kind)?;
+        let over = samples[last].iter().map(|sample| evidence[last].over(sample)).sum::<Option<f64>>();
+        let by_s = half_s(&by)? - half_s(&even)?;
+        by_s.is_finite().then_some(Moved { found: kind, by_s, over: over.map(|sum| sum / count as f64) })
+    });
+    (moved.collect(), Some(before))
+}
+
+/// The cooks at a moment, and how wide the band would be after a look at them then: over all that the look may find, each by its
+/// chance, the band that would be left.
+fn looked_at(at_s: f64, samples: &[Sample], ensemble: &Weighted, order: &[usize]) -> Ahead {
+    let weights = &ensemble.weights;
+    let of = |value: &dyn Fn(&Sample) -> f64| samples.iter().map(value).collect::<Vec<f64>>();
+    let core: Vec<f64> = of(&|sample| sample.probe_c);
+    let core_c = [0.1, 0.5, 0.9].map(|p| quantile(&core, weights, p).unwrap_or_default());
+    let medium_c = quantile(&of(&|sample| sample.medium_c), weights, 0.5).unwrap_or_default();
+    let width = |weights: &[f64]| {
+        let at = |p| quantile_in(order, &ensemble.ready_s, weights, p);
+        Some(at(0.9)? - at(0.1)?)
+    };
+    let mut expected = Some(0.0);
+    for found in Check::ALL {
+        let likely: Vec<f64> =
+            samples.iter().zip(weights).map(|(sample, weight)| weight * finds(found, sample.tenderness)).collect();
+        let chance: f64 = likely.iter().sum();
+        // What hardly any cook would find narrows nothing.
+        if chance < 0.01 {
+            continue;
+        }
+        let after: Vec<f64> = likely.iter().map(|weight| weight / chance).collect();
+        expected = expected.zip(width(&after)).map(|(sum, width)| sum + chance * width);
+    }
+    Ahead { at_s, core_c, medium_c, width_s: expected.filter(|width| width.is_finite()) }
 }
 
 /// The case's ensemble, and how tender each cook's meat is at a time after it met the heat, on the scale of slice to spoon.

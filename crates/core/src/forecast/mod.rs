@@ -24,7 +24,7 @@ pub use answer::{
     StageSpan, Thumb,
 };
 pub use describe::{complete, describe, forecast};
-pub use evidence::{Evidence, Update, Weighted, softness_at, update};
+pub use evidence::{Ahead, Evidence, Found, Moved, Place, Update, Weighted, softness_at, update, update_ahead};
 pub use known::{Belief, Known};
 pub(crate) use meat::with_meat;
 pub use meat::{Meat, size_mm_schema};
@@ -32,9 +32,9 @@ pub use members::beliefs;
 pub use own_time::OwnTime;
 pub use pressed::PressureMinutes;
 pub(crate) use record::SALT_S;
-pub use request::{Added, BodyFrom, ForBody, ForecastRequest, Heat, Mopping, StageRequest, Until, Wrap};
+pub use request::{Added, BodyFrom, ByHand, ForBody, ForecastRequest, Heat, Mopping, StageRequest, Until, Wrap};
 pub(crate) use resolve::CORNED_SALT;
-pub use resolve::{Case, Filled, Part, Stage};
+pub use resolve::{Case, Filled, Leg, Part, Stage};
 pub(crate) use run::{HORIZON_S, median_tender_s};
 pub use run::{Times, come_up_s, median_times};
 pub use stats::{chance, correlation, quantile};

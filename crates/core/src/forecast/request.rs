@@ -129,6 +129,17 @@ pub struct Until {
     pub tender: Option<bool>,
 }
 
+/// What a cook has done to the heat by hand while it went. It is never sent: it is made of what happened.
+#[derive(Debug, Clone, Copy, Default, PartialEq)]
+pub struct ByHand {
+    /// The stage goes on from the one before because something was changed in it, and is no stage of the plan.
+    pub changed: bool,
+    /// The heat is off, or the fire out.
+    pub off: bool,
+    /// The pieces are cut up as it begins: how far the heat then has to go, over how far it had to.
+    pub thinner: Option<f64>,
+}
+
 /// One stage of a chain. What it leaves out stays as it was in the stage before.
 #[skip_serializing_none]
 #[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -142,6 +153,9 @@ pub struct StageRequest {
     pub lid: Option<Lid>,
     /// When it ends; the last may stay on.
     pub until: Option<Until>,
+    /// What was done by hand as it began.
+    #[serde(skip)]
+    pub by_hand: ByHand,
 }
 
 /// Something put in the pot for body.

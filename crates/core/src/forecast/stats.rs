@@ -4,8 +4,19 @@
 ///
 /// `weights` need not be normalised. An infinite value is a member that never gets there.
 pub fn quantile(values: &[f64], weights: &[f64], p: f64) -> Option<f64> {
-    let mut order: Vec<usize> = (0..values.len()).filter(|&i| weights[i] > 0.0).collect();
+    quantile_in(&in_order(values), values, weights, p)
+}
+
+/// The members from the least value to the greatest.
+pub fn in_order(values: &[f64]) -> Vec<usize> {
+    let mut order: Vec<usize> = (0..values.len()).collect();
     order.sort_by(|&a, &b| values[a].total_cmp(&values[b]));
+    order
+}
+
+/// [`quantile`] of values whose order is known, for who asks for many with other weights.
+pub fn quantile_in(order: &[usize], values: &[f64], weights: &[f64], p: f64) -> Option<f64> {
+    let order: Vec<usize> = order.iter().copied().filter(|&i| weights[i] > 0.0).collect();
     let total: f64 = order.iter().map(|&i| weights[i]).sum();
     let mut below = 0.0;
     let mut previous: Option<(f64, f64)> = None;

@@ -65,7 +65,6 @@ impl<const L: usize> Bodies<L> {
         // (for a slab it has, but symmetry lets nothing through).
         let faces: [f64; SHELLS] =
             std::array::from_fn(|i| if i == 0 { 0.0 } else { (i as f64 * width).powf(exponent) });
-        let diffusivity = CONDUCTIVITY / (DENSITY * SPECIFIC_HEAT);
         let mut bodies = Self {
             celsius: [[start_c; L]; SHELLS],
             surface_c: [start_c; L],
@@ -84,28 +83,42 @@ impl<const L: usize> Bodies<L> {
                 half_shell: [0.0; L],
             },
         };
-        let matrix = &mut bodies.matrix;
         for lane in 0..L {
-            let radius = half_thickness_m[lane];
-            let pace = GAMMA * step_s * diffusivity / (radius * radius);
-            for i in 0..SHELLS {
-                let volume = fractions[i] / (exponent + 1.0);
-                let outer = if i + 1 == SHELLS { 0.0 } else { faces[i + 1] };
-                let lower = pace * faces[i] / (width * volume);
-                let upper = pace * outer / (width * volume);
-                let above = if i == 0 { 0.0 } else { matrix.upper[i - 1][lane] };
-                let pivot = 1.0 / (1.0 + lower + upper - lower * above);
-                // Scaled by the pivot beforehand: each shell then waits for its neighbour by one product and one sum.
-                matrix.lower[i][lane] = lower * pivot;
-                matrix.upper[i][lane] = upper * pivot;
-                matrix.pivot[i][lane] = pivot;
-            }
-            let last_volume = fractions[SHELLS - 1] / (exponent + 1.0);
-            matrix.surface_gain[lane] =
-                GAMMA * step_s / (DENSITY * SPECIFIC_HEAT * radius * last_volume) * matrix.pivot[SHELLS - 1][lane];
-            matrix.half_shell[lane] = 0.5 * width * radius / CONDUCTIVITY;
+            bodies.eliminate(lane);
         }
         bodies
+    }
+
+    /// Works out one body's elimination.
+    fn eliminate(&mut self, lane: usize) {
+        let width = 1.0 / SHELLS as f64;
+        let diffusivity = CONDUCTIVITY / (DENSITY * SPECIFIC_HEAT);
+        let (geometry, fractions, matrix) = (&self.geometry, &self.fractions, &mut self.matrix);
+        let (exponent, faces, radius) = (geometry.exponent, &geometry.faces, geometry.radius_m[lane]);
+        let pace = GAMMA * self.step_s * diffusivity / (radius * radius);
+        for i in 0..SHELLS {
+            let volume = fractions[i] / (exponent + 1.0);
+            let outer = if i + 1 == SHELLS { 0.0 } else { faces[i + 1] };
+            let lower = pace * faces[i] / (width * volume);
+            let upper = pace * outer / (width * volume);
+            let above = if i == 0 { 0.0 } else { matrix.upper[i - 1][lane] };
+            let pivot = 1.0 / (1.0 + lower + upper - lower * above);
+            // Scaled by the pivot beforehand: each shell then waits for its neighbour by one product and one sum.
+            matrix.lower[i][lane] = lower * pivot;
+            matrix.upper[i][lane] = upper * pivot;
+            matrix.pivot[i][lane] = pivot;
+        }
+        let last_volume = fractions[SHELLS - 1] / (exponent + 1.0);
+        matrix.surface_gain[lane] =
+            GAMMA * self.step_s / (DENSITY * SPECIFIC_HEAT * radius * last_volume) * matrix.pivot[SHELLS - 1][lane];
+        matrix.half_shell[lane] = 0.5 * width * radius / CONDUCTIVITY;
+    }
+
+    /// Makes one body so many times as thick; its shells keep their share of it and their temperature.
+    pub fn thin(&mut self, lane: usize, times: f64) {
+        self.geometry.radius_m[lane] *= times;
+        self.eliminate(lane);
+        self.young = YOUNG_STEPS;
     }
 
     /// Half a shell's resistance, m² K/W: between the outermost shell's middle and the surface.

@@ -106,6 +106,17 @@ fn falls(from_s: f64, every_s: f64, since_s: f64, step_s: f64) -> bool {
 }
 
 impl Pit {
+    /// The same with its fire out: its air tends to that outside.
+    #[must_use]
+    pub fn gone_out(&self) -> Self {
+        Self { set_c: OUTSIDE_C, mop: None, open_every_s: None, tend_every_s: None, ..*self }
+    }
+
+    /// Its air so long after its fire went out, min, °C.
+    pub fn cooled_c(set_c: f64, minutes: f64) -> f64 {
+        OUTSIDE_C + (set_c - OUTSIDE_C) * (-minutes * 60.0 / WARM_UP_S).exp()
+    }
+
     /// Whether a coat of mop goes on in a step.
     pub fn mopped(&self, since_s: f64, step_s: f64) -> bool {
         self.mop.is_some_and(|mop| falls(mop.from_s, mop.every_s, since_s, step_s))

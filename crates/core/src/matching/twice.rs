@@ -45,7 +45,12 @@ pub fn twice(block: &Block, lies: &Case) -> Option<Twice> {
     let tonight = forecast(EatenAs::Slice, None)?;
     let slice_min = tonight.ready_min;
     let minutes = |min: f64| Some(Until { min: Some(min), ..Until::default() });
-    let on_heat = |until| StageRequest { method: Some(Method::Braise), heat: Some(heat.clone()), lid: None, until };
+    let on_heat = |until| StageRequest {
+        method: Some(Method::Braise),
+        heat: Some(heat.clone()),
+        until,
+        ..StageRequest::default()
+    };
     let first_min = slice_min.p50?.ceil();
     let chill = StageRequest { method: Some(Method::Chill), until: minutes(NIGHT_MIN), ..StageRequest::default() };
     let tomorrow = forecast(EatenAs::Pull, Some(vec![on_heat(minutes(first_min)), chill, on_heat(None)]))?;

@@ -189,7 +189,7 @@ impl List<'_> {
 }
 
 fn stage(method: Method, heat: Heat, until: Option<Until>) -> StageRequest {
-    StageRequest { method: Some(method), heat: Some(heat), lid: None, until }
+    StageRequest { method: Some(method), heat: Some(heat), until, ..StageRequest::default() }
 }
 
 fn minutes(min: f64) -> Option<Until> {

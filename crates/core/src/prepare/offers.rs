@@ -359,7 +359,8 @@ fn ending(change: &Change, prepared: &Prepared) -> Vec<Offer> {
     });
     let until = Until { min: Some(((half_min - LAST_MIN) / 5.0).round() * 5.0), ..Until::default() };
     let ends = [("none", Lid::None), ("ajar", Lid::Ajar)].map(|(id, with)| {
-        let covered = StageRequest { method, heat: heat.clone(), lid: None, until: Some(until.clone()) };
+        let covered =
+            StageRequest { method, heat: heat.clone(), until: Some(until.clone()), ..StageRequest::default() };
         change.offer(id, say::offer_ending(id), lid == Some(with), move |plan| {
             (plan.forecast.method, plan.forecast.heat) = (None, None);
             plan.forecast.stages = Some(vec![covered, StageRequest { lid: Some(with), ..StageRequest::default() }]);

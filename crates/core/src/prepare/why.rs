@@ -101,7 +101,8 @@ fn all() -> Vec<(&'static str, Said, ForecastRequest)> {
     };
     let bath = || Heat { bath_c: Some(BATH_C), ..Heat::default() };
     let chain = |stages| ForecastRequest { stages: Some(stages), ..ForecastRequest::default() };
-    let stage = |method, heat, until| StageRequest { method: Some(method), heat: Some(heat), lid: None, until };
+    let stage =
+        |method, heat, until| StageRequest { method: Some(method), heat: Some(heat), until, ..StageRequest::default() };
     let after = |min| Some(Until { min: Some(min), ..Until::default() });
     let smoked_then_bagged =
         vec![stage(Method::Smoke, pit(false), after(SMOKED_MIN)), stage(Method::WaterBath, bath(), None)];

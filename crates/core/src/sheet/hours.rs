@@ -291,6 +291,7 @@ impl Telling<'_> {
             after: step.after.clone().unwrap_or_else(|| before.into_iter().collect()),
             window,
             cautions: step.cautions.clone(),
+            pours_l: step.pours_l,
         });
     }
 
@@ -331,6 +332,7 @@ impl Telling<'_> {
             after: stretch.after.clone(),
             window,
             cautions: stretch.cautions.clone(),
+            pours_l: 0.0,
         });
     }
 }

@@ -208,7 +208,12 @@ fn ahead(plan: &Plan, case: &Case) -> Option<Candidate> {
     Some(changed(plan, say::cook_it_ahead(), say::cook_it_ahead_trade(), |plan| {
         let (method, heat) = (plan.forecast.method.take(), plan.forecast.heat.take());
         plan.forecast.stages = Some(vec![
-            StageRequest { method, heat, until: Some(Until { tender: Some(true), ..Until::default() }), lid: None },
+            StageRequest {
+                method,
+                heat,
+                until: Some(Until { tender: Some(true), ..Until::default() }),
+                ..StageRequest::default()
+            },
             StageRequest {
                 method: Some(Method::Chill),
                 until: Some(Until { min: Some(COLD_MIN), ..Until::default() }),
@@ -218,7 +223,7 @@ fn ahead(plan: &Plan, case: &Case) -> Option<Candidate> {
                 method: Some(Method::Reheat),
                 heat: Some(Heat { to_c: Some(WARMED_C), ..Heat::default() }),
                 lid: Some(Lid::Tight),
-                until: None,
+                ..StageRequest::default()
             },
         ]);
     }))

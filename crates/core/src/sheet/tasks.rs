@@ -368,6 +368,13 @@ pub struct Task {
     pub window: Option<Window>,
     /// Cautions at this step.
     pub cautions: Vec<Caution>,
+    /// Liquid that is poured in with it, L.
+    #[serde(default, skip_serializing_if = "is_nothing")]
+    pub pours_l: f64,
+}
+
+fn is_nothing(litres: &f64) -> bool {
+    *litres <= 0.0
 }
 
 /// Tasks that can't be kept as they are, in words.

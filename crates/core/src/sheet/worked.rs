@@ -9,7 +9,7 @@ use super::durations::Durations;
 use super::stock::Stock;
 use crate::clock::{Hours, minutes_between, plus_minutes, zone};
 use crate::error::Result;
-use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, update};
+use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, update_ahead};
 use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
 use crate::units::MINUTE_S;
@@ -76,9 +76,23 @@ impl Worked {
     /// # Errors
     /// Names the plan's field that can't be used.
     pub fn new(plan: &Plan, kitchen: &Kitchen, evidence: &[Evidence], look_s: Option<f64>) -> Result<Self> {
+        Self::ahead(plan, kitchen, evidence, look_s, &[])
+    }
+
+    /// The same, and how the cooks stand at some moments, s after the meat met the heat, ascending.
+    ///
+    /// # Errors
+    /// Names the plan's field that can't be used.
+    pub fn ahead(
+        plan: &Plan,
+        kitchen: &Kitchen,
+        evidence: &[Evidence],
+        look_s: Option<f64>,
+        ahead_s: &[f64],
+    ) -> Result<Self> {
         let plan = &Plan { prepare: plan.bench_in(kitchen), ..plan.clone() };
         let case = plan.resolve(kitchen)?;
-        let update = update(&case, evidence, look_s);
+        let update = update_ahead(&case, evidence, look_s, ahead_s);
         let forecast = describe(&case, Some(update.ensemble.clone()));
         let durations = Durations::of(plan, kitchen, &case, &forecast);
         let asleep = if kitchen.asleep.is_empty() { vec![usual_night()] } else { kitchen.asleep.clone() };
@@ -118,7 +132,8 @@ impl Worked {
 
     /// Minutes from being tender to being warm again, where it is chilled and reheated after it is done.
     fn warming_min(&self) -> f64 {
-        let is = |at: usize, wanted: fn(&Medium) -> bool| self.case.stages.get(at).is_some_and(|s| wanted(&s.medium));
+        let planned = |at: usize| self.case.stages.get(at).filter(|stage| !stage.by_hand.changed);
+        let is = |at: usize, wanted: fn(&Medium) -> bool| planned(at).is_some_and(|stage| wanted(&stage.medium));
         let last = self.case.stages.len() - 1;
         let chill = (1..=last).find(|at| is(*at, |medium| matches!(medium, Medium::Chill { .. })));
         let Some(chill) = chill.filter(|_| is(last, |medium| matches!(medium, Medium::Reheat { .. }))) else {

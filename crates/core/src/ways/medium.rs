@@ -86,6 +86,8 @@ pub enum Cooling {
     InBag,
     /// On a tray in the fridge.
     OnTray,
+    /// Where it stands, covered, in the kitchen's air: the heat is off.
+    InAir,
 }
 
 impl Medium {

@@ -12,6 +12,7 @@ impl Cooling {
             Self::InLiquid => "in_liquid",
             Self::InBag => "in_bag",
             Self::OnTray => "on_tray",
+            Self::InAir => "in_air",
         }
     }
 }

@@ -18,6 +18,9 @@ const NOTHING_L: f64 = 0.005;
 const STALL_C: [f64; 2] = [65.0, 75.0];
 /// A look into a slow cooker costs this, min. Practice.
 const CROCK_LOOK_MIN: f64 = 20.0;
+/// Into a pit and a pot, this.
+const PIT_LOOK_MIN: f64 = 8.0;
+const POT_LOOK_MIN: f64 = 3.0;
 /// What is held hot softens only a little between these, °C.
 const HOLD_C: [f64; 2] = [63.0, 75.0];
 /// A bath that only holds, °C.
@@ -183,12 +186,34 @@ pub fn over_the_heat(medium: &Medium, lid: Lid, set: Option<Minutes>) -> Step {
             let [low, high] = STALL_C.map(Guide);
             (Lane::Pit, what, say::in_the_pit_why(low, high))
         }
+        Medium::Chill { cooling: Cooling::InAir } => (Lane::Board, say::heat_is_off(), say::heat_is_off_why()),
         Medium::Chill { cooling } => {
             let [_, cool, cold] = COOLING_C.map(Guide);
             let what = if *cooling == Cooling::OnTray { say::chilled_on_a_tray() } else { say::chilled() };
             (Lane::Cold, what, say::chilled_why(cool, cold))
         }
         Medium::Reheat { to_c } => (Lane::Hob, say::reheated(Temperature(*to_c)), say::reheated_why()),
+    }
+}
+
+/// What there is to do while it goes on by itself: to leave it, as it should be left.
+pub fn leave_it(medium: &Medium, lid: Lid) -> Said {
+    let lid = lid.words();
+    match medium {
+        Medium::Oven { set_c, .. } => say::leave_oven(Dial(*set_c), lid),
+        Medium::Hob { simmer } => say::leave_hob(lid, simmer.looks()),
+        Medium::Coals(_) => say::leave_coals(lid),
+        Medium::Pressure { .. } => say::leave_pressure(),
+        Medium::SlowCooker { .. } | Medium::KeepWarm { .. } => say::leave_crock(lid),
+        Medium::Bath { bath_c } => say::leave_bath(Temperature(*bath_c)),
+        Medium::Fat { fat_c } => say::leave_fat(Temperature(*fat_c)),
+        Medium::Pit { pit, wrap } => match wrap {
+            Some((material, at_c)) if *at_c <= 0.0 => say::leave_pit_wrapped(Dial(pit.set_c), material.key()),
+            _ => say::leave_pit(Dial(pit.set_c)),
+        },
+        Medium::Chill { cooling: Cooling::InAir } => say::heat_is_off(),
+        Medium::Chill { .. } => say::leave_cold(),
+        Medium::Reheat { to_c } => say::leave_reheat(Temperature(*to_c)),
     }
 }
 
@@ -218,6 +243,15 @@ pub fn look(medium: &Medium) -> Option<(Said, Said)> {
             Some((say::look_fork(), say::look_fork_again()))
         }
         _ => Some((say::look_fork_and_liquid(), say::look_fork_and_liquid_again())),
+    }
+}
+
+/// What a look costs, min of heat: a pot is soon warm again, a crock and a pit are not. Practice; working values.
+pub fn look_costs_min(medium: &Medium) -> f64 {
+    match medium {
+        Medium::SlowCooker { .. } | Medium::KeepWarm { .. } => CROCK_LOOK_MIN,
+        Medium::Pit { .. } => PIT_LOOK_MIN,
+        _ => POT_LOOK_MIN,
     }
 }
 

@@ -11,7 +11,6 @@ use ergastic_core::meal::{MealSheet, SheetRequest, meal_sheet};
 use ergastic_core::prepare::{PrepareRequest, Prepared, prepare_request};
 use ergastic_core::tender::{Mark, scale};
 use ergastic_words::Voice;
-use jiff::Timestamp;
 use serde::Serialize;
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -41,7 +40,7 @@ pub struct Health {
 /// That it runs, and whether anything can be kept: a small change is tried.
 #[utoipa::path(get, path = "/api/health", responses((status = 200, body = Health), (status = 503, body = Health, description = "It runs, and nothing can be kept.")))]
 pub async fn health(State(app): State<App>) -> (StatusCode, Json<Health>) {
-    let state = app.state(Timestamp::now()).await;
+    let state = app.state(app.clock.now()).await;
     let ok = state.trouble.is_none();
     let health = Health {
         ok,
@@ -80,7 +79,7 @@ pub async fn post_forecast(
 #[utoipa::path(post, path = "/api/match", request_body = MatchRequest, responses((status = 200, body = Matched)))]
 pub async fn post_match(State(app): State<App>, Json(request): Json<MatchRequest>) -> ApiResult<Json<Matched>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, move || match_ways(&request, &kitchen, Timestamp::now())).await.map(Json)
+    app.compute(Lane::Bench, move || match_ways(&request, &kitchen, app.clock.now())).await.map(Json)
 }
 
 /// Every cut against every way, for usual pieces at this kitchen's altitude.
@@ -101,7 +100,7 @@ pub async fn post_prepare(State(app): State<App>, Json(request): Json<PrepareReq
 #[utoipa::path(post, path = "/api/sheet", request_body = SheetRequest, responses((status = 200, body = MealSheet)))]
 pub async fn post_sheet(State(app): State<App>, Json(request): Json<SheetRequest>) -> ApiResult<Json<MealSheet>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, move || meal_sheet(&request, &kitchen, Timestamp::now())).await.map(Json)
+    app.compute(Lane::Bench, move || meal_sheet(&request, &kitchen, app.clock.now())).await.map(Json)
 }
 
 /// What there is to put in with the meat.

@@ -7,9 +7,8 @@ use std::collections::HashSet;
 use axum::extract::State;
 use axum::http::StatusCode;
 use axum::response::Response;
-use ergastic_core::cook::{CookLine, CookSummary, CookView, Event, Status, view};
+use ergastic_core::cook::{CookLine, CookSummary, CookView, Event, GoneWrong, WhatIf, gone_wrong, what_if};
 use ergastic_core::error::{Unit, in_range};
-use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
 use ergastic_store::{StoredCook, What};
 use jiff::Timestamp;
@@ -19,13 +18,14 @@ use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
 use super::meals::from_its_sheet;
-use crate::app::{App, MadeFrom};
+use crate::app::App;
 use crate::changes::Change;
 use crate::checks;
 use crate::error::ApiResult;
 use crate::extract::{Id, Json, JsonList, Query, json_text};
-use crate::queue::Lane;
+use crate::folded::{Works, computed, folded};
 use crate::summaries;
+use crate::traces::traces;
 
 /// The most events in one request.
 const MOST_EVENTS: usize = 1000;
@@ -51,23 +51,10 @@ pub struct OpenCook {
     plan_id: Uuid,
 }
 
-/// Folds a cook as it is, or would be.
-async fn fold(app: &App, cook: &StoredCook, kitchen: &Kitchen, now: Timestamp) -> ApiResult<CookView> {
-    let made_from = MadeFrom::new(cook.seq, kitchen);
-    if let Some(view) = app.closed_view(cook.id, made_from) {
-        return Ok(view);
-    }
-    let (plan, kitchen, opened_at, events) = (cook.plan.clone(), kitchen.clone(), cook.opened_at, cook.events.clone());
-    app.compute(Lane::Cook, move || view(&plan, &kitchen, opened_at, &events, now)).await
-}
-
 async fn answer(app: &App, cook: StoredCook) -> ApiResult<CookAnswer> {
     let kitchen = app.store.kitchen().await?;
-    let now = Timestamp::now();
-    let view = fold(app, &cook, &kitchen, now).await?;
-    if view.status == Status::Closed {
-        app.keep_closed_view(cook.id, MadeFrom::new(cook.seq, &kitchen), &view);
-    }
+    let now = app.clock.now();
+    let view = folded(app, &cook, &kitchen, now).await?;
     Ok(told(cook, now, view))
 }
 
@@ -125,6 +112,26 @@ pub async fn get_cook(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Cook
     Ok(Json(answer(&app, app.store.cook(id).await?).await?))
 }
 
+/// What is worked out of a cook beside its view.
+async fn beside<T: Send + 'static>(app: &App, id: Uuid, works: Works<T>) -> ApiResult<Json<T>> {
+    let (cook, kitchen) = (app.store.cook(id).await?, app.store.kitchen().await?);
+    let now = app.clock.now();
+    let traces = traces(&app.store, &cook, now).await?;
+    computed(app, &cook, &kitchen, traces, now, works).await.map(Json)
+}
+
+/// What could be done now, each with where it leads.
+#[utoipa::path(get, path = "/api/cooks/{id}/what-if", params(("id" = Uuid, Path)), responses((status = 200, body = WhatIf)))]
+pub async fn get_what_if(State(app): State<App>, Id(id): Id) -> ApiResult<Json<WhatIf>> {
+    beside(&app, id, what_if).await
+}
+
+/// What may go wrong now, each with what to do about it in this pot, the likely first.
+#[utoipa::path(get, path = "/api/cooks/{id}/gone-wrong", params(("id" = Uuid, Path)), responses((status = 200, body = Vec<GoneWrong>)))]
+pub async fn get_gone_wrong(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Vec<GoneWrong>>> {
+    beside(&app, id, gone_wrong).await
+}
+
 /// Opens a cook from a plan, under an id made by the sender. Opening it again changes nothing; where another cook of the plan
 /// is under way, that one is answered.
 #[utoipa::path(put, path = "/api/cooks/{id}", params(("id" = Uuid, Path)), request_body = OpenCook, responses((status = 200, body = CookAnswer)))]
@@ -137,9 +144,9 @@ pub async fn open(State(app): State<App>, Id(id): Id, Json(open): Json<OpenCook>
     let kitchen = app.store.kitchen().await?;
     let planned = app.store.plan(open.plan_id).await?.plan;
     let plan = from_its_sheet(&app, open.plan_id, planned).await.frozen(&kitchen);
-    let opened_at = Timestamp::now();
+    let opened_at = app.clock.now();
     let cook = StoredCook { id, plan_id: open.plan_id, plan, opened_at, events: Vec::new(), seq: 0 };
-    let view = fold(&app, &cook, &kitchen, opened_at).await?;
+    let view = folded(&app, &cook, &kitchen, opened_at).await?;
     // Who starts a sheet twice, or on two pages, gets the cook that is under way.
     let id = app.store.open_cook(id, cook.plan_id, &cook.plan, opened_at, &summaries::reckoned(&cook, &view)).await?;
     app.changed(Change::Cook { id });
@@ -149,7 +156,7 @@ pub async fn open(State(app): State<App>, Id(id): Id, Json(open): Json<OpenCook>
 /// Puts a cook in the bin.
 #[utoipa::path(delete, path = "/api/cooks/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
 pub async fn delete_cook(State(app): State<App>, Id(id): Id) -> ApiResult<StatusCode> {
-    app.store.put_away(What::Cook, id, Timestamp::now()).await?;
+    app.store.put_away(What::Cook, id, app.clock.now()).await?;
     app.changed(Change::Cook { id });
     Ok(StatusCode::NO_CONTENT)
 }
@@ -161,7 +168,7 @@ pub async fn append(
     Id(id): Id,
     JsonList(events): JsonList<Event, MOST_EVENTS>,
 ) -> ApiResult<Json<CookAnswer>> {
-    checks::events(&events, Timestamp::now())?;
+    checks::events(&events, app.clock.now())?;
     for _ in 0..ROUNDS {
         let mut cook = app.store.cook(id).await?;
         let from_seq = cook.seq;
@@ -176,9 +183,9 @@ pub async fn append(
         cook.events.extend(new);
         // Nothing else has this place yet: no view of it is kept.
         cook.seq = -1;
-        let now = Timestamp::now();
+        let now = app.clock.now();
         let kitchen = app.store.kitchen().await?;
-        let view = fold(&app, &cook, &kitchen, now).await?;
+        let view = folded(&app, &cook, &kitchen, now).await?;
         match app.store.append(id, from_seq, &events, &summaries::reckoned(&cook, &view)).await {
             Err(ergastic_store::Error::Moved) => {}
             Err(error) => return Err(error.into()),

@@ -6,7 +6,7 @@ use axum::extract::State;
 use axum::http::{StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use ergastic_core::clock::minutes_between;
-use ergastic_core::cook::{CookLine, CookView, Status, TaskState, view};
+use ergastic_core::cook::{CookLine, CookView, Status, TaskState};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::meal::{Dishes, MealSheet, Pin, UnderWay, meal_of_dishes, meal_tried};
 use ergastic_core::plan::{MealOf, Plan};
@@ -21,6 +21,7 @@ use crate::app::App;
 use crate::changes::Change;
 use crate::error::{ApiError, ApiResult};
 use crate::extract::{BroughtTo, Json, Name, Query};
+use crate::folded::folded;
 use crate::queue::Lane;
 use crate::sheet_files::{FileKind, told, written};
 
@@ -82,13 +83,11 @@ impl Meal {
     async fn dishes(&self, app: &App, kitchen: &Kitchen) -> ApiResult<Dishes> {
         let mut under_way = Vec::new();
         for cook in &self.cooks {
-            let Some(StoredCook { plan, opened_at, events, .. }) = cook.clone() else {
+            let Some(cook) = cook else {
                 under_way.push(None);
                 continue;
             };
-            let kitchen = kitchen.clone();
-            let folded =
-                app.compute(Lane::Cook, move || view(&plan, &kitchen, opened_at, &events, Timestamp::now())).await;
+            let folded = folded(app, cook, kitchen, app.clock.now()).await;
             // A cook that can't be shown hinders nothing else of its meal.
             under_way.push(folded.ok().map(as_it_stands));
         }
@@ -170,7 +169,8 @@ async fn found(app: &App, id: &str) -> ApiResult<(Meal, Vec<Dishes>, Kitchen)> {
 pub(super) async fn work(app: &App, id: &str) -> ApiResult<MealAnswer> {
     let (meal, before, kitchen) = found(app, id).await?;
     let dishes = meal.dishes(app, &kitchen).await?;
-    let sheet = app.compute(Lane::Bench, move || meal_of_dishes(&dishes, &before, &kitchen, Timestamp::now())).await?;
+    let now = app.clock.now();
+    let sheet = app.compute(Lane::Bench, move || meal_of_dishes(&dishes, &before, &kitchen, now)).await?;
     Ok(MealAnswer { meal: meal.entry, plans: meal.plans, sheet })
 }
 
@@ -192,7 +192,7 @@ pub async fn get_meal(State(app): State<App>, Name(id): Name) -> ApiResult<Json<
 pub async fn try_meal(State(app): State<App>, Name(id): Name, Json(pin): Json<Pin>) -> ApiResult<Json<MealSheet>> {
     let (meal, before, kitchen) = found(&app, &id).await?;
     let dishes = meal.dishes(&app, &kitchen).await?;
-    app.compute(Lane::Bench, move || meal_tried(&dishes, &before, &kitchen, Timestamp::now(), &pin)).await.map(Json)
+    app.compute(Lane::Bench, move || meal_tried(&dishes, &before, &kitchen, app.clock.now(), &pin)).await.map(Json)
 }
 
 /// Brings a dish to a meal: it gets its bell. A dish that was alone becomes a meal that has the name of its day. Answers what the meal
@@ -220,7 +220,7 @@ pub async fn bring_dish(State(app): State<App>, BroughtTo { id, plan_id }: Broug
         .chain([(plan_id, stored.version, stored.plan)])
     {
         let plan = Plan { bell: entry.bell, meal: Some(meal.clone()), ..plan };
-        let (saved, alike) = app.store.save_plan(id, version, &plan, Timestamp::now()).await?;
+        let (saved, alike) = app.store.save_plan(id, version, &plan, app.clock.now()).await?;
         changed.extend(alike.into_iter().chain([saved.id]));
     }
     changed.into_iter().for_each(|id| app.changed(Change::Plan { id }));

@@ -98,7 +98,7 @@ pub async fn get_plan(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Plan
 pub async fn put_plan(State(app): State<App>, Id(id): Id, Json(save): Json<SavePlan>) -> ApiResult<Json<PlanView>> {
     save.plan.check_kept().map_err(|error| error.within("plan"))?;
     save.plan.resolve(&app.store.kitchen().await?).map_err(|error| error.within("plan"))?;
-    let (saved, alike) = app.store.save_plan(id, save.version, &save.plan, Timestamp::now()).await?;
+    let (saved, alike) = app.store.save_plan(id, save.version, &save.plan, app.clock.now()).await?;
     app.changed(Change::Plan { id });
     alike.into_iter().for_each(|id| app.changed(Change::Plan { id }));
     Ok(Json(saved.into()))
@@ -107,7 +107,7 @@ pub async fn put_plan(State(app): State<App>, Id(id): Id, Json(save): Json<SaveP
 /// Puts a plan in the bin, with every version.
 #[utoipa::path(delete, path = "/api/plans/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
 pub async fn delete_plan(State(app): State<App>, Id(id): Id) -> ApiResult<StatusCode> {
-    app.store.put_away(What::Plan, id, Timestamp::now()).await?;
+    app.store.put_away(What::Plan, id, app.clock.now()).await?;
     app.changed(Change::Plan { id });
     Ok(StatusCode::NO_CONTENT)
 }
@@ -164,9 +164,9 @@ pub async fn post_preview(State(app): State<App>, Json(plan): Json<Plan>) -> Api
 }
 
 async fn work(app: &App, plan: Plan) -> ApiResult<Json<Worked>> {
-    let kitchen = app.store.kitchen().await?;
+    let (kitchen, now) = (app.store.kitchen().await?, app.clock.now());
     app.compute(Lane::Bench, move || {
-        let (sheet, forecast) = work_back_and_forecast(&plan, &kitchen, Timestamp::now())?;
+        let (sheet, forecast) = work_back_and_forecast(&plan, &kitchen, now)?;
         Ok(Worked { sheet, forecast })
     })
     .await

@@ -8,7 +8,7 @@ use ergastic_core::error::Kind;
 use ergastic_core::json::{read_list, without_mark};
 use ergastic_core::text::check_name;
 use ergastic_core::{Error, Result};
-use ergastic_store::Reading;
+use ergastic_store::{Reading, SeenProbe};
 use ergastic_words::{errors, service as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
@@ -56,10 +56,22 @@ pub struct Span {
     to: Option<Timestamp>,
 }
 
-/// The probes that have been seen.
-#[utoipa::path(get, path = "/api/probes", responses((status = 200, body = Vec<String>)))]
-pub async fn list_probes(State(app): State<App>) -> ApiResult<Json<Vec<String>>> {
-    Ok(Json(app.store.probes().await?))
+/// A probe that has been seen.
+#[derive(Serialize, ToSchema)]
+pub struct ProbeSeen {
+    /// Its name.
+    name: String,
+    /// When it read last.
+    at: Timestamp,
+    /// What it read, °C.
+    celsius: f64,
+}
+
+/// The probes that have been seen, each with its last reading.
+#[utoipa::path(get, path = "/api/probes", responses((status = 200, body = Vec<ProbeSeen>)))]
+pub async fn list_probes(State(app): State<App>) -> ApiResult<Json<Vec<ProbeSeen>>> {
+    let seen = app.store.probes().await?;
+    Ok(Json(seen.into_iter().map(|SeenProbe { name, at, celsius }| ProbeSeen { name, at, celsius }).collect()))
 }
 
 /// Stores readings, all of them or none.
@@ -79,13 +91,16 @@ pub async fn post_readings(
         .is_some_and(|kind| kind.starts_with("text/csv"));
     let readings =
         if csv { from_csv(&probe, without_mark(&body))? } else { read_list::<ProbeReading>(&body, MOST_READINGS)? };
-    let now = Timestamp::now();
+    let now = app.clock.now();
     for (row, reading) in readings.iter().enumerate() {
         checks::reading(reading.at, reading.celsius, now).map_err(|error| error.within(&format!("[{row}]")))?;
     }
     let readings: Vec<_> =
         readings.into_iter().map(|ProbeReading { id, at, celsius }| Reading { id, at, celsius }).collect();
     let appended = app.store.store_readings(&probe, &readings).await?;
+    if let Some(last) = readings.iter().max_by_key(|reading| reading.at).filter(|_| appended.stored > 0) {
+        app.read(&probe, last.at, last.celsius);
+    }
     Ok(Json(Stored { stored: appended.stored, repeated: appended.repeated }))
 }
 

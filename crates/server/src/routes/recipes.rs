@@ -5,7 +5,6 @@ use axum::http::{StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use ergastic_core::matching::{RecipeRead, read_recipe};
 use ergastic_words::service as say;
-use jiff::Timestamp;
 use serde::Deserialize;
 use serde_json::Value;
 use utoipa::ToSchema;
@@ -31,7 +30,7 @@ pub struct RecipeFile {
 #[utoipa::path(post, path = "/api/recipes/read", request_body = RecipeFile, responses((status = 200, body = RecipeRead)))]
 pub async fn post_recipe(State(app): State<App>, Json(file): Json<RecipeFile>) -> ApiResult<Json<RecipeRead>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, move || read_recipe(&file.recipe, &kitchen, Timestamp::now())).await.map(Json)
+    app.compute(Lane::Bench, move || read_recipe(&file.recipe, &kitchen, app.clock.now())).await.map(Json)
 }
 
 /// A planned dish as a recipe (JSON-LD, schema.org).

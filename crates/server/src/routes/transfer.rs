@@ -116,7 +116,8 @@ async fn through<T: Send + 'static>(
     let of = request.headers().get(header::CONTENT_LENGTH).and_then(|length| length.to_str().ok()?.parse().ok());
     let (send, receive) = mpsc::channel(8);
     let pieces = Counted { pieces: Pieces::new(receive), changes: app.changes.clone(), done: 0, told: 0, of };
-    let reading = tokio::task::spawn_blocking(move || read(pieces, kitchen, Timestamp::now()));
+    let now = app.clock.now();
+    let reading = tokio::task::spawn_blocking(move || read(pieces, kitchen, now));
     let mut body = request.into_body().into_data_stream();
     let broke_off = loop {
         match next_piece(&mut body).await {

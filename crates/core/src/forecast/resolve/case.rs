@@ -1,6 +1,7 @@
 //! A case: everything a run needs, with nothing left open.
 
 use super::super::known::Known;
+use super::super::request::ByHand;
 use super::fill::Filled;
 use ergastic_words::{Said, Voice};
 
@@ -96,6 +97,24 @@ pub struct Stage {
     pub pot: Pot,
     /// When it ends.
     pub end: End,
+    /// What was done by hand as it began.
+    pub by_hand: ByHand,
+}
+
+impl Stage {
+    /// Whether its pit is lit anew, or goes out, in the midst of the cook.
+    pub fn is_lit_anew(&self) -> bool {
+        self.by_hand.changed && matches!(self.medium, Medium::Pit { pit, .. } if pit.start_c != pit.set_c)
+    }
+}
+
+/// Stages of the case that are one stage of the plan, the later ones by what was changed in it by hand.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub struct Leg {
+    /// Its first.
+    pub first: usize,
+    /// Its last: how it stands since the last change.
+    pub last: usize,
 }
 
 /// Liquid poured in later.
@@ -180,6 +199,18 @@ impl Case {
     /// The last stage.
     pub fn last(&self) -> &Stage {
         self.stages.last().unwrap_or(&self.stages[0])
+    }
+
+    /// The stages as the plan has them: what was changed by hand in one belongs to it.
+    pub fn legs(&self) -> Vec<Leg> {
+        let mut legs: Vec<Leg> = Vec::new();
+        for (i, stage) in self.stages.iter().enumerate() {
+            match legs.last_mut().filter(|_| stage.by_hand.changed) {
+                Some(leg) => leg.last = i,
+                None => legs.push(Leg { first: i, last: i }),
+            }
+        }
+        legs
     }
 
     /// The first stage's pot.

@@ -23,7 +23,7 @@ use crate::tender::{Wears, softening};
 use crate::units::MINUTE_S;
 
 use crate::ways::{Medium, Method};
-pub use case::{Case, End, Part, Pour, Stage};
+pub use case::{Case, End, Leg, Part, Pour, Stage};
 use fill::Fill;
 pub use fill::Filled;
 

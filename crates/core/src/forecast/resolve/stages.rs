@@ -1,25 +1,28 @@
 //! One method, or a chain of them.
 
-use super::super::request::{ForecastRequest, Heat, StageRequest, Until};
+use super::super::request::{ByHand, ForecastRequest, Heat, StageRequest, Until};
 use super::case::{End, Stage};
 use super::fill::Fill;
 use super::heat::Place;
 use ergastic_words::errors as say;
 
 use crate::error::{Error, Kind, Result, Unit, in_range};
+use crate::heat::pit::Pit;
 use crate::heat::pot::{Lid, Vessel};
 use crate::units::MINUTE_S;
-use crate::ways::{Medium, Method};
+use crate::ways::{Cooling, Medium, Method};
 
 /// Most stages of a chain.
 const MOST_STAGES: usize = 12;
+/// The same with all that is changed by hand while it goes.
+const MOST_CHANGED: usize = 100;
 
 impl ForecastRequest {
     /// The way of the first stage.
     pub(super) fn first_method(&self) -> Result<Method> {
         match &self.stages {
             None => self.method.ok_or_else(|| Error::missing("method", say::name_a_way())),
-            Some(stages) if stages.is_empty() || stages.len() > MOST_STAGES => {
+            Some(stages) if stages.is_empty() || stages.len() > most_of(stages) => {
                 Err(Error::new(Kind::OutOfRange, "stages", stages.len(), say::so_many(1, MOST_STAGES as u32)))
             }
             Some(_) if self.method.is_some() => {
@@ -71,7 +74,8 @@ impl ForecastRequest {
         let Some(requests) = &self.stages else {
             let method = self.first_method()?;
             let (medium, pot) = resolve(method, &self.heat.clone().unwrap_or_default(), None, None, fill)?;
-            return Ok(vec![Stage { method, medium, pot, end: usual_end(&medium).unwrap_or(End::Stays) }]);
+            let end = usual_end(&medium).unwrap_or(End::Stays);
+            return Ok(vec![Stage { method, medium, pot, end, by_hand: ByHand::default() }]);
         };
         let mut stages: Vec<Stage> = Vec::with_capacity(requests.len());
         let mut heat = Heat::default();
@@ -92,7 +96,9 @@ impl ForecastRequest {
             let stage = resolve(method, &heat, lid, before.map(|stage| &stage.medium), fill)
                 .and_then(|(medium, pot)| {
                     let (medium, end) = request.end(medium, last)?;
-                    Ok(Stage { method, medium, pot, end })
+                    let by_hand = request.by_hand;
+                    let medium = if by_hand.off { went_out(&medium) } else { medium };
+                    Ok(Stage { method, medium, pot, end, by_hand })
                 })
                 .map_err(|error| if error.field.starts_with("vessel") { error } else { error.within(&here) })?;
             stages.push(stage);
@@ -112,6 +118,18 @@ fn lid_for(medium: &Medium, own: Option<Lid>, vessel: &Vessel) -> Result<Lid> {
         };
     }
     Ok(own.or(vessel.lid).unwrap_or_else(|| medium.usual_lid()))
+}
+
+fn most_of(stages: &[StageRequest]) -> usize {
+    if stages.iter().any(|stage| stage.by_hand.changed) { MOST_CHANGED } else { MOST_STAGES }
+}
+
+/// The same with the heat off: a pot cools in the kitchen's air, a pit to that outside.
+fn went_out(medium: &Medium) -> Medium {
+    match medium {
+        Medium::Pit { pit, wrap } => Medium::Pit { pit: Pit { start_c: pit.set_c, ..pit.gone_out() }, wrap: *wrap },
+        _ => Medium::Chill { cooling: Cooling::InAir },
+    }
 }
 
 /// When a way ends by itself.

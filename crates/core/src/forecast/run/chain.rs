@@ -51,7 +51,8 @@ impl<'a, const L: usize> Chain<'a, L> {
         self.stage[lane] = stage;
         self.together = self.stage.iter().all(|other| *other == stage);
         self.entered_s[lane] = now_s;
-        let goes_on = before.is_some_and(|before| before.medium.same_kind(&self.case.stages[stage].medium));
+        let next = &self.case.stages[stage];
+        let goes_on = before.is_some_and(|before| before.medium.same_kind(&next.medium)) && !next.is_lit_anew();
         if !goes_on {
             self.since_s[lane] = now_s;
         }

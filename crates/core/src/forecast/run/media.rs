@@ -8,7 +8,7 @@ use super::surround::Surround;
 use crate::forecast::resolve::Stage;
 use crate::heat::body::SHELLS;
 use crate::heat::pit::{MOP_KG_PER_M2, PIT_COEFFICIENT, Pit, WrapMaterial};
-use crate::heat::places::{FRIDGE_C, ICE_WATER_C};
+use crate::heat::places::{FRIDGE_C, ICE_WATER_C, ROOM_C};
 use crate::heat::pot::{Balance, LIQUID_COEFFICIENT, Pot, SIMMER_REACHED_K, Simmer, WATER_SPECIFIC_HEAT};
 use crate::heat::pressure::{LEAST_LITRES, PRESSURE_COEFFICIENT, Pressed, PressureStep, SEAL_LOSS, follow};
 use crate::heat::steam::{LATENT_HEAT, vapour};
@@ -29,6 +29,8 @@ const SHALLOW_COOLING_S: f64 = 3600.0;
 const KEEP_WARM_S: f64 = 1.5 * HOUR_S;
 /// Time constant of an oven that warms up with the pot in it, s. Working value.
 const COLD_OVEN_S: f64 = 900.0;
+/// Meat holds the heat of so much water, kg a kg: 3500 over 4186 J/(kg K).
+const MEAT_AS_WATER: f64 = 0.84;
 /// Spread of a bath's temperature against that of a pot. Working value: a circulator holds to some tenths.
 const BATH_STEADINESS: f64 = 0.1;
 
@@ -57,7 +59,7 @@ impl<const L: usize> Surround<'_, L> {
                 Medium::Pressure { .. } => PRESSURE_COEFFICIENT,
                 Medium::Fat { .. } => FAT_COEFFICIENT,
                 Medium::Bath { .. } | Medium::Chill { cooling: Cooling::InBag } => BATH_COEFFICIENT,
-                Medium::Chill { cooling: Cooling::InLiquid } => COOLING_COEFFICIENT,
+                Medium::Chill { cooling: Cooling::InLiquid | Cooling::InAir } => COOLING_COEFFICIENT,
                 Medium::Chill { cooling: Cooling::OnTray } => FRIDGE_COEFFICIENT,
                 _ => under * LIQUID_COEFFICIENT + (1.0 - under) * over,
             };
@@ -119,6 +121,11 @@ impl<const L: usize> Surround<'_, L> {
             Medium::Chill { cooling: Cooling::InLiquid } => self.tend(lanes, SHALLOW_COOLING_S, |_| FRIDGE_C),
             Medium::Chill { cooling: Cooling::InBag } => self.tend(lanes, 0.0, |_| ICE_WATER_C),
             Medium::Chill { cooling: Cooling::OnTray } => self.tend(lanes, 0.0, |_| FRIDGE_C),
+            Medium::Chill { cooling: Cooling::InAir } => {
+                let water_kg = self.water_kg[lanes.start] + MEAT_AS_WATER * self.case.mass_kg;
+                let stored = stage.pot.heat_capacity() + water_kg * WATER_SPECIFIC_HEAT;
+                self.tend(lanes, stored / stage.pot.oven_conductance(false), |_| ROOM_C);
+            }
             Medium::Pit { pit, wrap } => self.smoke(lanes, &pit, wrap, start_s, parts),
         }
     }

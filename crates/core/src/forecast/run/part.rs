@@ -80,6 +80,15 @@ impl<const L: usize> PartState<L> {
         }
     }
 
+    /// Cuts the pieces of one cook up: the heat has so much less far to go, and meets so much more surface. Each shell keeps
+    /// its temperature and its softening, and what has dried off is spread over more.
+    pub(super) fn cut_up(&mut self, lane: usize, thinner: f64) {
+        self.bodies.thin(lane, thinner);
+        self.area_m2[lane] /= thinner;
+        self.gone[lane] *= thinner;
+        self.most_gone[lane] *= thinner;
+    }
+
     /// Puts a wrap on a piece that is to have it, or takes it off.
     pub(super) fn rewrap(&mut self, lane: usize, material: Option<WrapMaterial>) {
         self.wrapped[lane] &= material.is_some();

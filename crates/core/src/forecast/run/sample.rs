@@ -20,6 +20,10 @@ pub struct Sample {
     pub liquid_l: f64,
     /// Left the pot as steam, kg.
     pub steam_kg: f64,
+    /// Liquid, fat, bath or pit air about the meat, °C.
+    pub medium_c: f64,
+    /// The oven's air; the medium itself where there is no oven, °C.
+    pub air_c: f64,
 }
 
 /// Takes samples at given times, in order.
@@ -40,6 +44,8 @@ impl Watch<LANES> for Sampler<'_> {
                 tenderness: part.mean_dose[lane] / (self.resistance * self.group.pieces[0][lane].resistance),
                 liquid_l: moment.around.water_kg[lane],
                 steam_kg: moment.around.steam_kg[lane],
+                medium_c: moment.around.celsius[lane],
+                air_c: moment.around.air_c(lane),
             }));
         }
         true

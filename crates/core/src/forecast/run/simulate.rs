@@ -40,6 +40,7 @@ pub fn simulate<const L: usize>(
         .collect();
     let mut around = Surround::new(case, members, holds);
     let solved = case.solved_stage();
+    let cuts = case.stages.iter().any(|stage| stage.by_hand.thinner.is_some());
     let mut margin = [f64::NAN; L];
     for step in 0..(HORIZON_S / STEP_S) as usize {
         let start_s = step as f64 * STEP_S;
@@ -55,7 +56,11 @@ pub fn simulate<const L: usize>(
         if let Some(solved) = solved {
             note_margins(&around, solved, start_s, &parts, &mut margin);
         }
+        let before = around.chain.stage;
         around.move_on(start_s + STEP_S, &parts);
+        if cuts {
+            cut_up(case, &before, &around.chain.stage, &mut parts);
+        }
         let go_on = watch.look(&Moment { time_s: start_s + STEP_S, around: &around, parts: &parts });
         if !go_on || step.is_multiple_of(SLOW_STEPS) && !watch.waits() && settled(&around, &parts) {
             break;
@@ -66,6 +71,16 @@ pub fn simulate<const L: usize>(
         came_up_s: around.came_up_s,
         ended_s: around.chain.ended_s,
         margin,
+    }
+}
+
+/// Cuts up what is cut as a cook's stage begins.
+#[inline(never)]
+fn cut_up<const L: usize>(case: &Case, before: &[usize; L], now: &[usize; L], parts: &mut [PartState<L>]) {
+    for lane in (0..L).filter(|lane| before[*lane] != now[*lane]) {
+        if let Some(thinner) = case.stages[now[lane]].by_hand.thinner {
+            parts.iter_mut().for_each(|part| part.cut_up(lane, thinner));
+        }
     }
 }
 

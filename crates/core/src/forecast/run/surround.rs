@@ -130,13 +130,15 @@ impl<'a, const L: usize> Surround<'a, L> {
         let (medium, before) = (&self.case.stages[stage].medium, before.map(|before| &before.medium));
         self.opened_s[lane] = None;
         self.fresh[lane] = true;
-        let in_liquid =
-            |medium: &Medium| medium.is_pot() || matches!(medium, Medium::Chill { cooling: Cooling::InLiquid });
+        let in_liquid = |medium: &Medium| {
+            medium.is_pot() || matches!(medium, Medium::Chill { cooling: Cooling::InLiquid | Cooling::InAir })
+        };
         let was_in_liquid = before.is_some_and(in_liquid);
         if !self.collects[lane] {
             self.juice_before_kg[lane] = juice_kg;
         }
         self.collects[lane] = !matches!(medium, Medium::Pit { .. } | Medium::Chill { cooling: Cooling::OnTray });
+        let stands = matches!(medium, Medium::Chill { cooling: Cooling::InAir });
         if matches!(medium, Medium::Chill { .. }) {
             self.simmered[lane] = false;
         }
@@ -144,7 +146,7 @@ impl<'a, const L: usize> Surround<'a, L> {
             self.phase[lane] = Phase::ComingUp;
         }
         match medium {
-            _ if in_liquid(medium) && was_in_liquid => {}
+            _ if stands || in_liquid(medium) && was_in_liquid => {}
             _ if in_liquid(medium) => {
                 // What was cooked under fat cools in that fat.
                 if !matches!((before, medium), (Some(Medium::Fat { .. }), Medium::Chill { .. })) {
@@ -157,7 +159,9 @@ impl<'a, const L: usize> Surround<'a, L> {
                     self.most_steam_kg[lane] = self.case.liquid_l;
                 }
             }
-            Medium::Fat { .. } if !matches!(before, Some(Medium::Fat { .. })) => {
+            Medium::Fat { .. }
+                if !matches!(before, Some(Medium::Fat { .. } | Medium::Chill { cooling: Cooling::InAir })) =>
+            {
                 self.celsius[lane] = self.case.liquid_start_c;
             }
             Medium::Bath { bath_c } => self.celsius[lane] = *bath_c,
@@ -296,6 +300,12 @@ impl<'a, const L: usize> Surround<'a, L> {
     /// Whether the first cook's pot gives off what juice it gets at once, and has nothing else.
     pub fn has_run_dry(&self) -> bool {
         self.in_pot && self.steam_kg[0] >= self.most_steam_kg[0]
+    }
+
+    /// The air of the oven or pit, °C; the medium itself where there is none.
+    #[inline(always)]
+    pub fn air_c(&self, lane: usize) -> f64 {
+        if self.open.waits[lane] { self.open.oven_c[lane] } else { self.celsius[lane] }
     }
 
     /// Where the first cook's juices go.

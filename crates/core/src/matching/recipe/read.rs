@@ -108,6 +108,7 @@ fn stages(words: &Words, said: &Figures, way: &Way) -> (Vec<StageRequest>, Optio
         heat: (!way.goes_on).then(|| way.heat.clone()),
         lid,
         until: Some(Until { min: Some(minutes), ..Until::default() }),
+        ..StageRequest::default()
     };
     let all: f64 = said.times.iter().map(|time| time.minutes).sum();
     if let (Some(lid), Some(part)) = (way.lid.filter(|lid| *lid != Lid::Tight), uncovered_part(words, said)) {

@@ -80,7 +80,7 @@ fn opened(block: &mut Vec<Step>, worked: &Worked) -> Minute {
     let Some(opened) = &worked.durations.opened else { return 0 };
     let mut at = 0;
     let mut before = vec![TaskId::Hold, TaskId::Release, TaskId::Braise];
-    let stages = worked.case.stages.len() as u32;
+    let stages = worked.case.legs().len() as u32;
     for (number, (things, closed, hands_min, alone_min)) in (1..).zip(opened.goes()) {
         let names = Said::list(things.iter().map(|what| what.name_and_cut()), Join::And);
         let what = if number == 1 { say::open_and_add(names) } else { say::add(names) };

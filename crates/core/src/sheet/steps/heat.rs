@@ -50,11 +50,11 @@ fn heated_by(medium: &Medium) -> Option<(Thing, i32)> {
 
 /// What the appliance of a task is set to, °C.
 pub(crate) fn set_c(worked: &Worked, task: &Task) -> Option<f64> {
-    let stages = &worked.case.stages;
+    let (stages, legs) = (&worked.case.stages, worked.case.legs());
     let stage = match task.id {
         TaskId::Preheat | TaskId::Light | TaskId::Simmer => 0,
-        TaskId::Stage(number) => (number as usize).checked_sub(1)?,
-        TaskId::Warm(number) => number as usize,
+        TaskId::Stage(number) => legs.get((number as usize).checked_sub(1)?)?.last,
+        TaskId::Warm(number) => legs.get(number as usize)?.first,
         TaskId::Braise | TaskId::Hold => stages.len() - 1,
         _ => return None,
     };
@@ -194,11 +194,10 @@ fn preheat(steps: &mut Steps, block: &mut Vec<Step>, plan: &Plan, worked: &Worke
 /// From each stage to the next, at its time; what a later one needs hot is lit for it.
 fn moves(block: &mut Vec<Step>, worked: &Worked, simmer_at: Minute, plan: &Plan) {
     let case = &worked.case;
-    for i in 1..case.stages.len() {
-        let Some(ended) = worked.forecast.stages.get(i - 1).and_then(|span| span.to_min) else { break };
+    for (number, leg) in (0..).zip(case.legs()).skip(1) {
+        let Some(ended) = worked.forecast.stages.get(leg.first - 1).and_then(|span| span.to_min) else { break };
         let at = simmer_at + whole(ended.max(worked.durations.come_up_min));
-        let (from, to) = (&case.stages[i - 1].medium, &case.stages[i].medium);
-        let number = i as u32;
+        let (from, to) = (&case.stages[leg.first - 1].medium, &case.stages[leg.first].medium);
         let lit = to.way().preheat_min.filter(|_| !from.same_kind(to));
         if let Some((minutes, (lane, what, why))) = lit.zip(tasks::preheat(to, &worked.facts(plan))) {
             let len = whole(minutes);
@@ -206,7 +205,7 @@ fn moves(block: &mut Vec<Step>, worked: &Worked, simmer_at: Minute, plan: &Plan)
             block.push(step.at((at - len).max(0)).after([]));
         }
         let id = TaskId::Move(number);
-        let before = if i == 1 { TaskId::Simmer } else { TaskId::Move(number - 1) };
+        let before = if number == 1 { TaskId::Simmer } else { TaskId::Move(number - 1) };
         let step = Step::new(id, TaskKind::Move, Lane::Hands, tasks::moved(from, to), whole(MOVE_MIN)).at(at);
         block.push(step.after([TaskId::Stage(number), before]));
     }
@@ -219,9 +218,17 @@ fn stages(steps: &mut Steps, worked: &Worked, lifted: TaskId) {
     let own = case.own_time_s().is_some();
     let half_min = if own { None } else { worked.ready_min(0.5) };
     let mut hold_lane = Lane::Hob;
-    for (i, stage) in case.stages.iter().enumerate() {
-        let number = i as u32;
-        let last = i + 1 == case.stages.len();
+    let legs = case.legs();
+    let last_leg = legs[legs.len() - 1];
+    // Closed by hand in the midst of the cook, a pressure pot's minutes count from then.
+    let closed_min = match last_leg.last {
+        0 => 0.0,
+        at => worked.forecast.stages.get(at).and_then(|span| span.from_min).unwrap_or(0.0),
+    };
+    let one_pressed = legs.len() == 1 && shut;
+    for (number, leg) in (0..).zip(&legs) {
+        let (i, stage) = (leg.first, &case.stages[leg.last]);
+        let last = *leg == last_leg;
         let set = worked.forecast.pressure.as_ref();
         let (lane, what, why) = tasks::over_the_heat(&stage.medium, stage.pot.lid, set.map(PressureMinutes::is_set));
         let why = match (set, &stage.medium) {
@@ -235,8 +242,9 @@ fn stages(steps: &mut Steps, worked: &Worked, lifted: TaskId) {
         let (id, to) = match (last, set) {
             (false, _) => (TaskId::Stage(number + 1), Moment::Start(TaskId::Move(number + 1), 0)),
             // A pressure pot is opened when it has let go, not when half of such pieces would be tender.
-            (true, Some(set)) if shut && i == 0 => {
-                (TaskId::Braise, Moment::Start(TaskId::Simmer, whole(set.come_up_min + set.set_min)))
+            (true, Some(set)) if one_pressed => {
+                let let_go = whole(closed_min + set.come_up_min + set.set_min);
+                (TaskId::Braise, Moment::Start(TaskId::Simmer, let_go))
             }
             (true, _) => match half_min.filter(|_| !shut) {
                 Some(half) => (TaskId::Braise, Moment::Start(TaskId::Simmer, whole(half))),
@@ -264,11 +272,11 @@ fn stages(steps: &mut Steps, worked: &Worked, lifted: TaskId) {
         });
     }
     let mut before = TaskId::Braise;
-    if let Some(set) = worked.forecast.pressure.as_ref().filter(|_| shut && case.stages.len() == 1) {
+    if let Some(set) = worked.forecast.pressure.as_ref().filter(|_| one_pressed) {
         let quick = matches!(case.last().medium, Medium::Pressure { quick: true, .. });
         let (what, why) =
             if quick { (say::release_quick(), say::release_quick_why()) } else { (say::release(), say::release_why()) };
-        let over = whole(set.come_up_min + set.set_min + set.release_min);
+        let over = whole(closed_min + set.come_up_min + set.set_min + set.release_min);
         let to = Moment::Start(TaskId::Simmer, over);
         steps.stretches.push(Stretch {
             cautions: vec![safety::pressure_lid(case.voice)],
@@ -312,16 +320,17 @@ fn waiting(
 
 /// What is taken from the first warmth to the lifting.
 fn bookings(steps: &mut Steps, plan: &Plan, worked: &Worked, ready_min: f64) {
-    let stages = &worked.case.stages;
+    let (stages, legs) = (&worked.case.stages, worked.case.legs());
     let day_before = plan.prepare.day_before && stages[0].medium.is_pot();
-    for (i, stage) in stages.iter().enumerate() {
-        let last = i + 1 == stages.len();
+    for (i, leg) in legs.iter().enumerate() {
+        let stage = &stages[leg.last];
+        let last = i + 1 == legs.len();
         let first_step = if i == 0 { TaskId::Simmer } else { TaskId::Move(i as u32) };
         let to = if last { TaskId::Lift } else { TaskId::Move(i as u32 + 1) };
         let watched = is_watched(&stage.medium, worked.pit_holds_itself);
-        let span = worked.forecast.stages.get(i);
-        let from_min = span.and_then(|span| span.from_min).unwrap_or(0.0);
-        let end_min = span.and_then(|span| span.to_min).filter(|_| !last).unwrap_or(ready_min);
+        let span = |at: usize| worked.forecast.stages.get(at);
+        let from_min = span(leg.first).and_then(|span| span.from_min).unwrap_or(0.0);
+        let end_min = span(leg.last).and_then(|span| span.to_min).filter(|_| !last).unwrap_or(ready_min);
         let least = whole(end_min - from_min);
         let thing = heated_by(&stage.medium);
         let mut booked = Booked { thing: None, setting: 0, from: first_step, to, least, watched };

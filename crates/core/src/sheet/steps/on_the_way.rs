@@ -4,6 +4,7 @@ use ergastic_words::{Join, Minutes, Said, Temperature, Volume, sheet as say};
 
 use super::step::{Block, Step, Steps, Where, whole};
 use crate::bench::Addition;
+use crate::forecast::Leg;
 use crate::heat::pot::Lid;
 use crate::safety;
 use crate::schedule::{Give, Minute};
@@ -62,7 +63,9 @@ fn look_times(worked: &Worked, look_until: f64) -> Vec<f64> {
     }
     let p50_min = worked.ready_min(0.5).unwrap_or(0.0);
     // In a chain the last heat is the one that is watched.
-    let last_from = worked.forecast.stages.last().and_then(|span| span.from_min).filter(|_| case.stages.len() > 1);
+    let legs = case.legs();
+    let last_from =
+        legs.last().filter(|_| legs.len() > 1).and_then(|leg| worked.forecast.stages.get(leg.first)?.from_min);
     let first = match last_from {
         Some(from) => (f64::max(from + 0.67 * (p50_min - from), from + MOVE_MIN + 5.0) / 5.0).ceil() * 5.0,
         None => (p50_min * 2.0 / 3.0 / 5.0).round() * 5.0,
@@ -94,7 +97,7 @@ fn looked(steps: &mut Steps, worked: &Worked, looks: &[f64], poured: &[(usize, f
         let id = TaskId::Check(i as u32 + 1);
         let (earlier, later) = LOOK_WITHIN;
         let step = Step::new(id, TaskKind::Check, Lane::Hands, (what, why), whole(LOOK_MIN)).within(earlier, later);
-        let step = Step { if_first, ..step };
+        let step = Step { if_first, pours_l: pour, ..step };
         let step = minding_the_lid(step.after([TaskId::Simmer]), worked);
         let come_up = whole(worked.durations.come_up_min);
         let at = whole(*at_min).max(come_up);
@@ -117,6 +120,7 @@ fn top_ups(steps: &mut Steps, worked: &Worked, looks: &[f64], ready_min: f64) ->
         number += 1;
         let said = (say::top_up(Volume(pour.l)), say::top_up_why());
         let step = Step::new(TaskId::TopUp(number), TaskKind::TopUp, Lane::Hands, said, 2).after([TaskId::Simmer]);
+        let step = Step { pours_l: pour.l, ..step };
         let step = minding_the_lid(step.within(LOOK_WITHIN.0, LOOK_WITHIN.1), worked);
         near(steps, step, TaskId::Simmer, whole(pour.at_min), LOOK_WITHIN, Give::Dropped(NO_TOP_UP));
     }
@@ -156,11 +160,12 @@ fn tended(steps: &mut Steps, worked: &Worked, ready_min: f64) {
         let step = Step::new(TaskId::Tend(number), TaskKind::Tend, Lane::Hands, said, takes);
         near(steps, step.after([TaskId::Simmer]), TaskId::Simmer, at, within, give);
     };
-    for (i, stage) in worked.case.stages.iter().enumerate() {
-        let span = worked.forecast.stages.get(i);
-        let from = span.and_then(|span| span.from_min).unwrap_or(0.0);
-        let last = i + 1 == worked.case.stages.len();
-        let to = span.and_then(|span| span.to_min).filter(|_| !last).unwrap_or(ready_min).min(ready_min);
+    let span = |at: usize| worked.forecast.stages.get(at);
+    for leg in worked.case.legs() {
+        let stage = &worked.case.stages[leg.last];
+        let from = span(leg.first).and_then(|span| span.from_min).unwrap_or(0.0);
+        let last = leg.last + 1 == worked.case.stages.len();
+        let to = span(leg.last).and_then(|span| span.to_min).filter(|_| !last).unwrap_or(ready_min).min(ready_min);
         let Some(tending) = stage.medium.way().tending_now(worked.pit_holds_itself) else { continue };
         let takes = whole(tending.takes_min);
         if let Medium::Coals(coals) = &stage.medium {
@@ -200,14 +205,14 @@ fn tending_every(minutes: f64) -> Minute {
 
 /// Wrapped when the middle is there, in the median run; coats of mop up to the wrap or the end.
 fn wrapped(steps: &mut Steps, worked: &Worked, ready_min: f64) {
-    let Some((i, Medium::Pit { pit, wrap })) =
-        worked.case.stages.iter().map(|stage| &stage.medium).enumerate().find(|(_, m)| matches!(m, Medium::Pit { .. }))
-    else {
+    let as_it_is = |leg: &Leg| &worked.case.stages[leg.last].medium;
+    let in_pit = worked.case.legs().into_iter().find(|leg| matches!(as_it_is(leg), Medium::Pit { .. }));
+    let Some((leg, Medium::Pit { pit, wrap })) = in_pit.map(|leg| (leg, as_it_is(&leg))) else {
         return;
     };
-    let span = worked.forecast.stages.get(i);
-    let from = span.and_then(|span| span.from_min).unwrap_or(0.0);
-    let to = span.and_then(|span| span.to_min).unwrap_or(ready_min).min(ready_min);
+    let span = |at: usize| worked.forecast.stages.get(at);
+    let from = span(leg.first).and_then(|span| span.from_min).unwrap_or(0.0);
+    let to = span(leg.last).and_then(|span| span.to_min).unwrap_or(ready_min).min(ready_min);
     let mut bare_until = to;
     if let Some((material, at_c)) = wrap.filter(|(_, at_c)| *at_c > 0.0) {
         let there = worked.forecast.curve.iter().find(|point| point.min >= from && point.core_c >= at_c);

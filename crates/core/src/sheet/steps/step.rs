@@ -31,6 +31,8 @@ pub(crate) struct Step {
     /// What comes before it; the step before it in its block where nothing is said. What is not on the sheet is passed over.
     pub after: Option<Vec<TaskId>>,
     pub cautions: Vec<Caution>,
+    /// Liquid that is poured in with it, L.
+    pub pours_l: f64,
 }
 
 impl Step {
@@ -50,6 +52,7 @@ impl Step {
             window: None,
             after: None,
             cautions: Vec::new(),
+            pours_l: 0.0,
         }
     }
 

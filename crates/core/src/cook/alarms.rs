@@ -1,0 +1,218 @@
+//! What rings: what has to be done after a wait, a probe that is strange, a pot that will be dry. Each with what a tap does, and
+//! what it costs to put it off.
+//!
+//! An alarm is made of the tasks and of what happened alone, so that every screen rings for the same, a screen that was away
+//! rings when it is back, and an answer on one silences all.
+
+use ergastic_words::{Said, Span, Voice, Volume, cook as say};
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::actions::Action;
+use super::event::{Happened, Standing};
+use super::probes::ProbeNow;
+use super::task::{CookTask, TaskState};
+use crate::clock::{minutes_between, plus_minutes};
+use crate::sheet::{Task, TaskKind, Worked};
+
+/// Work that follows other work of the same hands within this does not ring, min: who is at it sees it on the screen.
+const AT_IT_MIN: f64 = 4.0;
+/// An alarm is put off by one of these, min.
+const LATER_MIN: [f64; 3] = [5.0, 10.0, 20.0];
+/// A pot that will be dry within this rings, min.
+const DRY_WITHIN_MIN: f64 = 20.0;
+
+/// How it sounds.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Sound {
+    /// Something has to be done.
+    Work,
+    /// A look is due.
+    Look,
+    /// Something is wrong.
+    Trouble,
+}
+
+/// Something that rings until it is answered.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Alarm {
+    /// A stable name.
+    pub id: String,
+    /// How it sounds.
+    pub sound: Sound,
+    /// When it is due.
+    pub at: Timestamp,
+    /// When it rings: then, or later, where it was put off.
+    pub rings_at: Timestamp,
+    /// What there is to do.
+    pub words: String,
+    /// Why.
+    pub why: String,
+    /// Somebody has heard it.
+    pub heard: bool,
+    /// "I am at it."
+    pub hear: Action,
+    /// Putting it off, each with what that costs.
+    pub later: Vec<Action>,
+}
+
+/// What an alarm is about, before it is known whether somebody has heard it.
+struct Ringing<'a> {
+    id: String,
+    sound: Sound,
+    at: Timestamp,
+    words: String,
+    why: String,
+    task: Option<&'a Task>,
+}
+
+/// What bears on what it costs to put something off.
+pub(super) struct Costs<'a> {
+    pub worked: &'a Worked,
+    pub met_heat: Option<Timestamp>,
+    pub bell: Timestamp,
+    pub serve_at: Timestamp,
+}
+
+impl Costs<'_> {
+    /// What it costs to do a task so many minutes later.
+    fn of(&self, task: &Task, min: f64, now: Timestamp) -> Said {
+        let late = |min: f64| {
+            let spare = minutes_between(self.serve_at, self.bell);
+            match min - spare.max(0.0) {
+                over if over > 0.0 => say::later_plates(Span(over.ceil())),
+                _ => say::later_in_hand(Span((spare - min).max(0.0).floor())),
+            }
+        };
+        let then = plus_minutes(now, min);
+        match task.kind {
+            TaskKind::TopUp => match self.liquid_at(then) {
+                Some(left) => say::later_liquid(Volume(left)),
+                None => say::later_nothing(),
+            },
+            TaskKind::Check => match task.window {
+                Some(window) if window.to >= then => say::later_nothing(),
+                _ => say::later_blind(Span(min)),
+            },
+            TaskKind::Tend => say::later_fire(),
+            TaskKind::Wrap => say::later_wrap(),
+            TaskKind::Mop => say::later_nothing(),
+            TaskKind::Add => match task.window {
+                Some(window) if window.to >= then => say::later_nothing(),
+                _ => late(min),
+            },
+            _ => late(min),
+        }
+    }
+
+    /// What stands in the pot at an instant, L.
+    fn liquid_at(&self, at: Timestamp) -> Option<f64> {
+        let min = minutes_between(self.met_heat?, at);
+        let point = self.worked.forecast.curve.iter().rev().find(|point| point.min <= min)?;
+        Some(point.liquid_l)
+    }
+
+    /// When the pot will be dry, if it will soon.
+    fn dry_at(&self, now: Timestamp) -> Option<Timestamp> {
+        let met_heat = self.met_heat?;
+        let case = &self.worked.case;
+        let least_l = DRY_MM * case.pot().floor_m2;
+        let min = minutes_between(met_heat, now);
+        let pot = |stage: usize| case.stages.get(stage).is_some_and(|stage| stage.medium.is_pot());
+        let dry = self.worked.forecast.curve.iter().find(|point| {
+            point.min > 30.0 && point.min <= min + DRY_WITHIN_MIN && pot(point.stage) && point.liquid_l < least_l
+        })?;
+        Some(plus_minutes(met_heat, dry.min))
+    }
+}
+
+/// Less than this over the floor is dry, mm.
+const DRY_MM: f64 = 3.0;
+
+fn action(id: String, words: Said, happened: Happened, voice: Voice) -> Action {
+    Action { id, words: voice.say(words), happened: Some(happened), leads: None }
+}
+
+/// Tasks that ring: those of the hands that come after a wait.
+fn of_tasks(tasks: &[CookTask]) -> Vec<Ringing<'_>> {
+    let mut hands: Vec<&CookTask> = tasks.iter().filter(|task| !task.task.kind.waits()).collect();
+    hands.sort_by_key(|task| task.task.start);
+    let mut busy_until: Option<Timestamp> = None;
+    let mut ringing = Vec::new();
+    for CookTask { task, state, done_at } in hands {
+        let waited = busy_until.is_none_or(|until| minutes_between(until, task.start) >= AT_IT_MIN);
+        busy_until = busy_until.max(Some(done_at.unwrap_or(task.end)));
+        if *state != TaskState::Open || !waited {
+            continue;
+        }
+        ringing.push(Ringing {
+            id: format!("task:{}", task.id),
+            sound: if task.kind == TaskKind::Check { Sound::Look } else { Sound::Work },
+            at: task.start,
+            words: task.what.clone(),
+            why: task.why.clone(),
+            task: Some(task),
+        });
+    }
+    ringing
+}
+
+/// All that rings or will, the soonest first.
+pub(super) fn alarms(
+    tasks: &[CookTask],
+    probes: &[ProbeNow],
+    standing: &Standing,
+    costs: &Costs,
+    now: Timestamp,
+    voice: Voice,
+) -> Vec<Alarm> {
+    let mut ringing = of_tasks(tasks);
+    ringing.extend(probes.iter().filter(|probe| probe.trust.is_strange()).map(|probe| Ringing {
+        id: format!("probe:{}:{}:{}", probe.probe, probe.trust.key(), probe.trust_since.as_second()),
+        sound: Sound::Trouble,
+        at: probe.trust_since,
+        words: voice.say(say::probe_alarm(Said::text(probe.probe.clone()), probe.trust.key())),
+        why: probe.words.clone(),
+        task: None,
+    }));
+    ringing.extend(costs.dry_at(now).map(|at| Ringing {
+        id: format!("dry:{}", at.as_second() / 3600),
+        sound: Sound::Trouble,
+        at: now.min(at),
+        words: voice.say(say::dry_alarm(Span(minutes_between(now, at).max(0.0)))),
+        why: voice.say(say::dry_alarm_why()),
+        task: None,
+    }));
+    let mut alarms: Vec<Alarm> =
+        ringing.into_iter().map(|ringing| answered(ringing, standing, costs, now, voice)).collect();
+    alarms.sort_by_key(|alarm| alarm.rings_at);
+    alarms
+}
+
+fn answered(ringing: Ringing, standing: &Standing, costs: &Costs, now: Timestamp, voice: Voice) -> Alarm {
+    let Ringing { id, sound, at, words, why, task } = ringing;
+    // The last that was said of it holds.
+    let last = standing.all().rev().find_map(|event| match event.happened {
+        Happened::Heard { alarm } if *alarm == id => Some(None),
+        Happened::Later { alarm, min } if *alarm == id => Some(Some(plus_minutes(event.at, *min))),
+        _ => None,
+    });
+    let later = LATER_MIN.map(|min| {
+        let cost = task.map_or_else(say::later_nothing, |task| costs.of(task, min, now));
+        let happened = Happened::Later { alarm: id.clone(), min };
+        action(format!("later_{min}"), say::later(Span(min), cost), happened, voice)
+    });
+    Alarm {
+        rings_at: last.flatten().map_or(at, |later| later.max(at)),
+        heard: last == Some(None),
+        hear: action("heard".into(), say::heard(), Happened::Heard { alarm: id.clone() }, voice),
+        later: later.into(),
+        id,
+        sound,
+        at,
+        words,
+        why,
+    }
+}

@@ -1,0 +1,407 @@
+//! What to do when something goes wrong, two lines each, from this very pot.
+
+use ergastic_words::{Guide, Instant, Minutes, Said, Span, Strength, Temperature, Voice, Volume, cook as say};
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use super::actions::Action;
+use super::event::{Event, Happened, ProbeIn, Standing};
+use super::pot::PotNow;
+use super::probes::{ProbeNow, Trace};
+use super::reckoning::{Facts, SoFar};
+use super::what_if::running;
+use crate::clock::{minutes_between, plus_minutes};
+use crate::error::Result;
+use crate::finish::{MeatOnPlate, SALTY_G_PER_KG};
+use crate::forecast::{CurvePoint, Heat};
+use crate::heat::pot::{Lid, Simmer};
+use crate::heat::steam::vapour;
+use crate::kitchen::Kitchen;
+use crate::plan::Plan;
+use crate::safety::{self, Caution, DANGER_C, HOT_HOLD_C};
+use crate::sheet::{TaskId, Worked, later_bell};
+use crate::tender::rate;
+use crate::units::HOUR_S;
+use crate::ways::{Medium, Method};
+
+/// Where a finished pot is held, °C.
+const HELD_C: f64 = 70.0;
+/// Keep-warm of pots that come to it by themselves, °C.
+const KEEP_WARM_C: f64 = 72.0;
+/// This much over the floor is the least that is poured into a dry pot, mm.
+const LEAST_MM: f64 = 15.0;
+/// The heat is followed for so long after it went off, min.
+const OFF_FOR_MIN: f64 = 360.0;
+/// What an hour without heat costs is told.
+const AN_HOUR_MIN: f64 = 60.0;
+/// A plate that is right again, g/kg: well inside what is right. Practice.
+const RIGHT_G_PER_KG: f64 = 10.5;
+
+/// Something that goes wrong, and what to do about it in this pot.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct GoneWrong {
+    /// A stable name.
+    pub id: String,
+    /// What has gone wrong, as a cook says it.
+    pub name: String,
+    /// It looks as if it had.
+    pub likely: bool,
+    /// What to do first.
+    pub first: String,
+    /// What comes of it, and what then.
+    pub then: String,
+    /// What can hurt someone.
+    pub cautions: Vec<Caution>,
+    /// What may be logged about it.
+    pub actions: Vec<Action>,
+}
+
+/// Minutes between 4 and 60 °C in the middle so far, and whether they were counted from readings.
+#[derive(Debug, Clone, Copy, PartialEq)]
+struct Danger {
+    min: f64,
+    read: bool,
+}
+
+/// A pot and what is known of it, for the troubles to be worked out from.
+struct Pot<'a> {
+    facts: &'a Facts<'a>,
+    before: &'a Worked,
+    worked: &'a Worked,
+    events: &'a [Event],
+    medium: Medium,
+    lid: Lid,
+    met_heat: Timestamp,
+    probes: &'a [ProbeNow],
+    voice: Voice,
+}
+
+impl Pot<'_> {
+    fn instant(&self, at: Timestamp) -> Instant {
+        Instant { at, zone: self.worked.zone.clone() }
+    }
+
+    fn min(&self) -> f64 {
+        minutes_between(self.met_heat, self.facts.now)
+    }
+
+    fn now<'c>(&self, curve: &'c [CurvePoint]) -> Option<&'c CurvePoint> {
+        let min = self.min();
+        curve.iter().rev().find(|point| point.min <= min)
+    }
+
+    fn act(&self, id: &str, words: Said, happened: Happened) -> Action {
+        Action { id: id.into(), words: self.voice.say(words), happened: Some(happened), leads: None }
+    }
+
+    fn told(&self, id: &str, likely: bool, first: Said, then: Said) -> GoneWrong {
+        GoneWrong {
+            id: id.into(),
+            name: self.voice.say(say::wrong(id_key(id))),
+            likely,
+            first: self.voice.say(first),
+            then: self.voice.say(then),
+            cautions: Vec::new(),
+            actions: Vec::new(),
+        }
+    }
+
+    /// Steam that leaves in an hour under a lid, kg.
+    fn loss_kg_h(&self, lid: Lid) -> f64 {
+        let pot = crate::heat::pot::Pot { lid, ..*self.worked.case.pot() };
+        let celsius = self.now(&self.worked.forecast.curve).map_or(self.worked.case.boil_c, |point| point.medium_c);
+        let a_second = match self.medium {
+            Medium::Hob { simmer } => pot.hob_loss(simmer, celsius, 1.0),
+            Medium::Coals(_) => pot.hob_loss(Simmer::Gentle, celsius, 1.0),
+            _ => pot.diffusion(vapour(), celsius, 1.0, false),
+        };
+        a_second * HOUR_S
+    }
+
+    fn not_tender(&self) -> GoneWrong {
+        let plan = self.facts.plan;
+        let (ready, _) = self.worked.bands(&plan.name, self.met_heat, self.facts.now);
+        let likely =
+            minutes_between(self.facts.now, plan.bell) < 45.0 && ready.p50.is_some_and(|half| half > self.facts.now);
+        let finishing = self.worked.durations.finishing_min();
+        let (Some(half), Some(most)) = (ready.p50, ready.p90) else {
+            return self.told("not_tender", true, say::not_tender_never(), say::not_tender_never_then());
+        };
+        let then_at = later_bell(plus_minutes(most.max(self.facts.now), finishing), |_| true);
+        let first = say::not_tender_first(self.instant(half), self.instant(most));
+        let mut told = self.told("not_tender", likely, first, say::not_tender_then(self.instant(then_at)));
+        if then_at > plan.bell {
+            let happened = Happened::BellMoved { bell: then_at };
+            told.actions.push(self.act("bell", say::serve_at(self.instant(then_at)), happened));
+        }
+        told
+    }
+
+    /// Left before it goes too far at a temperature, min, for the softer half of such pieces.
+    fn keeps_min(&self, at_c: f64) -> f64 {
+        let goal = self.worked.case.main().goal;
+        let now = self.worked.update.tenderness.map_or(0.0, |tenderness| tenderness[1]);
+        let now = f64::max(now, goal.enough / goal.resistance);
+        f64::max(0.0, goal.too_far / goal.resistance - now) / rate(at_c) * 60.0
+    }
+
+    fn early(&self) -> GoneWrong {
+        let plan = self.facts.plan;
+        let finishing = self.worked.durations.finishing_min();
+        let lift_by = plus_minutes(plan.bell, -finishing);
+        let tender = super::view::tender_at(self.facts.standing, self.worked.case.main().eaten_as);
+        let likely = tender.is_some_and(|at| minutes_between(at, lift_by) > 90.0);
+        let keeps_min = self.keeps_min(HELD_C);
+        let keeps = plus_minutes(self.facts.now, keeps_min);
+        let first = match self.medium {
+            Medium::Pit { .. } => say::early_pit(),
+            Medium::Bath { .. } => say::early_bath(),
+            _ => say::early_pot(Temperature(HELD_C)),
+        };
+        let then = match keeps >= lift_by {
+            true => say::early_keeps(self.instant(lift_by), Span(keeps_min.min(24.0 * 60.0))),
+            false => say::early_cool(self.instant(keeps)),
+        };
+        let mut told = self.told("early", likely, first, then);
+        told.cautions.push(safety::hot_hold(self.voice));
+        if self.medium.is_pot() && !matches!(self.medium, Medium::KeepWarm { .. }) {
+            let heat = Some(Heat { at_c: Some(HELD_C), ..Heat::default() });
+            let held = Happened::Changed { method: Some(Method::KeepWarm), heat, lid: None, halved: false };
+            told.actions.push(self.act("hold", say::hold_now(Temperature(HELD_C)), held));
+        }
+        told
+    }
+
+    fn dry(&self) -> Option<GoneWrong> {
+        if !self.medium.is_pot() {
+            return None;
+        }
+        let floor_m2 = self.worked.case.pot().floor_m2;
+        let planned = self.now(&self.before.forecast.curve).map_or(0.0, |point| point.liquid_l);
+        let there = self.now(&self.worked.forecast.curve).map_or(0.0, |point| point.liquid_l);
+        let pour = (f64::max(planned, LEAST_MM * floor_m2) * 20.0).ceil() / 20.0;
+        let loss = self.loss_kg_h(self.lid).max(0.01);
+        let look_min = (pour / loss * 60.0 / 2.0 / 15.0).floor().clamp(1.0, 8.0) * 15.0;
+        let shut = matches!(self.medium, Medium::Pressure { .. });
+        let first = if shut { say::dry_pressure(Volume(pour)) } else { say::dry_first(Volume(pour)) };
+        let likely = there < 3.0 * floor_m2;
+        let mut told = self.told("dry", likely, first, say::dry_then(Volume(loss), Minutes(look_min)));
+        let happened = Happened::LiquidAdded { litres: pour, celsius: None, task: None };
+        told.actions.push(self.act("pour", say::poured_in(Volume(pour)), happened));
+        told.cautions.push(if shut { safety::pressure_lid(self.voice) } else { safety::lid_steam(self.voice) });
+        Some(told)
+    }
+
+    fn lid_off(&self) -> Option<GoneWrong> {
+        if !self.medium.is_pot() || matches!(self.medium, Medium::Pressure { .. }) {
+            return None;
+        }
+        let (open, shut) = (self.loss_kg_h(Lid::None), self.loss_kg_h(Lid::Tight));
+        let first = say::lid_off_first(Volume(open), Volume(shut));
+        let mut told = self.told("lid_off", self.lid == Lid::None, first, say::lid_off_then(Volume(open / 2.0)));
+        let off = Happened::Changed { method: None, heat: None, lid: Some(Lid::None), halved: false };
+        let on = Happened::Changed { method: None, heat: None, lid: Some(Lid::Tight), halved: false };
+        if self.lid == Lid::None {
+            told.actions.push(self.act("lid_on", say::lid_is_on(), on));
+        } else {
+            told.actions.push(self.act("lid_off", say::lid_is_off(), off));
+        }
+        Some(told)
+    }
+
+    fn scorched(&self) -> Option<GoneWrong> {
+        if !self.medium.is_pot() {
+            return None;
+        }
+        let there = self.now(&self.worked.forecast.curve).map_or(0.0, |point| point.liquid_l);
+        let fresh = f64::max(self.worked.case.liquid_l, 0.3);
+        Some(self.told("scorched", false, say::scorched_first(Volume(there)), say::scorched_then(Volume(fresh))))
+    }
+
+    fn over_salted(&self) -> Option<GoneWrong> {
+        let pot = PotNow::of(self.worked, self.facts.standing);
+        if pot.liquid_l < 0.05 || pot.meat_kg <= 0.0 {
+            return None;
+        }
+        let meat = MeatOnPlate { salt_g: pot.meat_salt_g, kg: pot.meat_kg };
+        let eaten = meat.eats_l(pot.liquid_l, false);
+        let plate = meat.with(pot.salt_g / pot.liquid_l, eaten);
+        // Unsalted liquid thins the sauce; of that as much is eaten as before.
+        let bears_g = RIGHT_G_PER_KG * (meat.kg + eaten) - meat.salt_g;
+        let more = if bears_g > 0.0 { (pot.salt_g * eaten / bears_g - pot.liquid_l).max(0.0) } else { f64::INFINITY };
+        let likely = plate > SALTY_G_PER_KG;
+        let first = match plate {
+            plate if plate <= RIGHT_G_PER_KG + 0.5 => say::salty_right(Strength(plate)),
+            plate if more.is_finite() && more < 2.0 * pot.liquid_l => {
+                say::salty_thin(Strength(plate), Volume(more.max(0.05)))
+            }
+            plate => say::salty_meat(Strength(plate)),
+        };
+        let mut told = self.told("over_salted", likely, first, say::salty_then());
+        let salty = Happened::Tasted { salt: crate::finish::Seasoned::Salty };
+        told.actions.push(self.act("tasted", say::tasted_salty(), salty));
+        Some(told)
+    }
+
+    /// With the heat off from now on: when middle and pot fall below 60 °C, min, and what an hour of it costs, min.
+    fn without_heat(&self) -> (Option<f64>, Option<f64>) {
+        let now = self.facts.now;
+        let off_from = |min: f64| {
+            let mut events = self.events.to_vec();
+            let happened = [(0.0, Happened::HeatOff {}), (min, Happened::HeatOn {})];
+            for (i, (after, happened)) in happened.into_iter().enumerate() {
+                let id = Uuid::from_u128(u128::MAX - i as u128);
+                events.push(Event { id, at: plus_minutes(now, after), happened });
+            }
+            events
+        };
+        let mut plan = self.facts.plan.clone();
+        plan.forecast.members = Some(1);
+        let median = |events: &[Event], at: Timestamp| {
+            let standing = Standing::of(events);
+            let facts = Facts { plan: &plan, standing: &standing, now: at, ..*self.facts };
+            let before = facts.as_planned(&[]).ok()?;
+            let so_far = facts.so_far(&before, &[]).ok()?;
+            Some(so_far.worked.unwrap_or(before))
+        };
+        let min = self.min();
+        let long = off_from(OFF_FOR_MIN);
+        let falls = median(&long, plus_minutes(now, OFF_FOR_MIN)).and_then(|worked| {
+            let cold = |point: &&CurvePoint| point.min > min && f64::min(point.core_c, point.medium_c) < DANGER_C[1];
+            worked.forecast.curve.iter().find(cold).map(|point| point.min - min)
+        });
+        let hour = off_from(AN_HOUR_MIN);
+        let costs = median(self.events, now)
+            .zip(median(&hour, plus_minutes(now, AN_HOUR_MIN)))
+            .and_then(|(with, without)| Some(without.ready_min(0.5)? - with.ready_min(0.5)?));
+        (falls, costs.filter(|costs| *costs > 0.0))
+    }
+
+    /// Minutes that the middle has been between 4 and 60 °C.
+    fn danger(&self) -> Danger {
+        let in_it = |celsius: f64| celsius > DANGER_C[0] && celsius < DANGER_C[1];
+        let read = self.probes.iter().find(|probe| probe.into == ProbeIn::Meat && probe.points.len() > 5);
+        let gaps = |points: &mut dyn Iterator<Item = (f64, f64)>| {
+            let points: Vec<(f64, f64)> = points.collect();
+            points.windows(2).filter(|pair| in_it(pair[0].1)).map(|pair| pair[1].0 - pair[0].0).sum::<f64>()
+        };
+        match read {
+            Some(probe) => {
+                let believed = probe.points.iter().filter(|point| point.believed);
+                let min = gaps(&mut believed.map(|point| (minutes_between(self.met_heat, point.at), point.celsius)));
+                Danger { min, read: true }
+            }
+            None => {
+                let now = self.min();
+                let curve = self.worked.forecast.curve.iter().filter(|point| point.min <= now);
+                Danger { min: gaps(&mut curve.map(|point| (point.min, point.core_c))), read: false }
+            }
+        }
+    }
+
+    fn heat_gone(&self) -> Vec<GoneWrong> {
+        let (falls, costs) = self.without_heat();
+        let danger = self.danger();
+        let first = match falls {
+            Some(min) => say::no_heat_first(Guide(DANGER_C[1]), Span(min)),
+            None => say::no_heat_long(),
+        };
+        let then = match costs {
+            Some(costs) => say::no_heat_then(Span(costs)),
+            None => say::no_heat_then_some(),
+        };
+        let off = self.facts.standing.all().rev().find_map(|event| match event.happened {
+            Happened::HeatOff {} => Some(true),
+            Happened::HeatOn {} => Some(false),
+            _ => None,
+        });
+        let off = off == Some(true);
+        let action = match off {
+            true => self.act("heat_on", say::it_is_on_again(), Happened::HeatOn {}),
+            false => self.act("heat_off", say::it_is_off(), Happened::HeatOff {}),
+        };
+        let fire = matches!(self.medium, Medium::Pit { .. } | Medium::Coals(_));
+        let one = |id: &str, first: Said| {
+            let mut told = self.told(id, off, first, then.clone());
+            told.cautions.push(safety::in_danger(danger.min, danger.read, self.voice));
+            told.actions.push(action.clone());
+            told
+        };
+        let mut all = vec![one("power", first.clone())];
+        if fire {
+            all.insert(0, one("fire_out", first));
+        }
+        all
+    }
+
+    fn kept_warm(&self) -> GoneWrong {
+        let keeps_min = self.keeps_min(KEEP_WARM_C);
+        let far = plus_minutes(self.facts.now, keeps_min);
+        let first = match keeps_min {
+            min if min < 10.0 => say::kept_warm_gone(),
+            min if min > 24.0 * 60.0 => say::kept_warm_long(),
+            _ => say::kept_warm_until(self.instant(far)),
+        };
+        let likely = matches!(self.medium, Medium::KeepWarm { .. });
+        let mut told = self.told("kept_warm", likely, first, say::kept_warm_then(Temperature(HOT_HOLD_C)));
+        told.cautions.push(safety::hot_hold(self.voice));
+        told
+    }
+}
+
+/// The key of a trouble's name.
+fn id_key(id: &str) -> &'static str {
+    const KEYS: [&str; 9] =
+        ["not_tender", "early", "dry", "lid_off", "scorched", "over_salted", "power", "fire_out", "kept_warm"];
+    KEYS.into_iter().find(|key| *key == id).unwrap_or("kept_warm")
+}
+
+/// What may go wrong with a cook now, the likely first, each worked out for this pot. Nothing before the meat is over the heat.
+///
+/// # Errors
+/// As [`super::view`].
+pub fn gone_wrong(
+    plan: &Plan,
+    kitchen: &Kitchen,
+    opened_at: Timestamp,
+    events: &[Event],
+    traces: &[Trace],
+    now: Timestamp,
+) -> Result<Vec<GoneWrong>> {
+    let standing = Standing::of(events);
+    let Some(met_heat) = standing.met_heat().filter(|_| standing.closed().is_none()) else { return Ok(Vec::new()) };
+    let plan = Plan { bell: standing.bell().unwrap_or(plan.bell), ..plan.clone() };
+    let facts = Facts { plan: &plan, kitchen, opened_at, standing: &standing, traces, now };
+    let before = facts.as_planned(&[])?;
+    let SoFar { worked, probes, .. } = facts.so_far(&before, &[])?;
+    let worked = worked.as_ref().unwrap_or(&before);
+    let stage = running(worked, minutes_between(met_heat, now));
+    let pot = Pot {
+        facts: &facts,
+        before: &before,
+        worked,
+        events,
+        medium: stage.medium,
+        lid: stage.pot.lid,
+        met_heat,
+        probes: &probes,
+        voice: kitchen.voice(),
+    };
+    let lifted = standing.done(TaskId::Lift).is_some();
+    let mut all = Vec::new();
+    if !lifted {
+        all.extend([pot.not_tender(), pot.early()]);
+        all.extend(pot.dry());
+        all.extend(pot.heat_gone());
+        all.extend(pot.lid_off());
+    }
+    all.extend(pot.scorched());
+    all.extend(pot.over_salted());
+    if !lifted {
+        all.push(pot.kept_warm());
+    }
+    all.sort_by_key(|trouble| !trouble.likely);
+    Ok(all)
+}

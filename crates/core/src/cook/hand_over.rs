@@ -1,0 +1,163 @@
+//! The state of the kitchen in ten lines, for whoever takes the next shift; and one dish in a line, to be read from afar.
+
+use ergastic_words::{Instant, Said, Temperature, Voice, Volume, cook as say};
+use jiff::Timestamp;
+use jiff::tz::TimeZone;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use super::alarms::Alarm;
+use super::event::Happened;
+use super::probes::ProbeNow;
+use super::status::Status;
+use super::view::{Band, CookView};
+
+/// As many lines as a hand-over has.
+const LINES: usize = 10;
+
+/// What comes next.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct NextUp {
+    /// What.
+    pub what: String,
+    /// When.
+    pub at: Timestamp,
+}
+
+/// One dish that is being cooked, as it is read from afar.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct OnTheHeat {
+    /// Its cook.
+    pub id: Uuid,
+    /// What it is called.
+    pub name: String,
+    /// How many eat.
+    pub people: u32,
+    /// How far it has come.
+    pub status: Status,
+    /// What there is to do now.
+    pub act: String,
+    /// It goes on by itself: nothing for the hands.
+    pub waits: bool,
+    /// When that begins.
+    pub from: Option<Timestamp>,
+    /// What its clock counts to.
+    pub until: Option<Timestamp>,
+    /// What comes next for the hands.
+    pub next: Option<NextUp>,
+    /// What comes after that.
+    pub later: Option<NextUp>,
+    /// When the meat met the heat, or is to.
+    pub met_heat_at: Timestamp,
+    /// When it is tender.
+    pub band: Band,
+    /// Found tender.
+    pub tender_at: Option<Timestamp>,
+    /// When plates are wanted.
+    pub bell: Timestamp,
+    /// Minutes after that.
+    pub late_min: f64,
+    /// What rings, and will.
+    pub alarms: Vec<Alarm>,
+    /// Its probes, without their traces.
+    pub probes: Vec<ProbeNow>,
+    /// Its lines for the hand-over.
+    pub lines: Vec<String>,
+}
+
+impl OnTheHeat {
+    /// One cook as it stands.
+    pub fn of(id: Uuid, name: &str, people: u32, view: &CookView, zone: &TimeZone, voice: Voice) -> Self {
+        let open = |wanted| view.tasks.iter().map(|task| &task.task).find(|task| Some(task.id) == wanted);
+        let up = |task: &crate::sheet::Task| NextUp { what: task.what.clone(), at: task.start };
+        let next = open(view.next_task);
+        let later = next.and_then(|next| {
+            let open = |task: &&super::CookTask| task.state == super::TaskState::Open && !task.task.kind.waits();
+            view.tasks
+                .iter()
+                .filter(open)
+                .map(|task| &task.task)
+                .find(|task| task.start >= next.start && task.id != next.id && Some(task.id) != view.now_task)
+        });
+        let probes = view.probes.iter().map(|probe| ProbeNow { points: Vec::new(), ..probe.clone() }).collect();
+        Self {
+            id,
+            name: name.to_owned(),
+            people,
+            status: view.status,
+            act: view.now.as_ref().map_or_else(|| view.words.clone(), |now| now.act.clone()),
+            waits: view.now.as_ref().is_none_or(|now| now.waits),
+            from: view.now.as_ref().map(|now| now.from),
+            until: view.now.as_ref().map(|now| now.until),
+            next: next.map(up),
+            later: later.map(up),
+            met_heat_at: view.met_heat_at.unwrap_or(view.planned_met_heat_at),
+            band: view.band.clone(),
+            tender_at: view.tender_at,
+            bell: view.bell,
+            late_min: view.late_min,
+            alarms: view.alarms.clone(),
+            probes,
+            lines: lines(name, people, view, zone, voice),
+        }
+    }
+}
+
+/// A dish in up to three lines: what it is and what is going on; what comes next and when it is tender; how it stood last.
+fn lines(name: &str, people: u32, view: &CookView, zone: &TimeZone, voice: Voice) -> Vec<String> {
+    let at = |at: Timestamp| Instant { at, zone: zone.clone() };
+    let name = Said::text(name.to_owned());
+    let act = view.now.as_ref().map_or_else(|| view.words.clone(), |now| now.act.clone());
+    let mut lines = vec![voice.say(say::over_dish(name, people, at(view.bell), Said::text(act)))];
+    let next = view.next_task.and_then(|id| view.tasks.iter().find(|task| task.task.id == id));
+    let ready = view.band.ready.p10.zip(view.band.ready.p90).filter(|_| view.status == Status::UnderWay);
+    let said = match (next, ready, view.tender_at) {
+        (Some(next), Some((quick, slow)), _) => {
+            Some(say::over_next_and_band(at(next.task.start), Said::text(next.task.what.clone()), at(quick), at(slow)))
+        }
+        (Some(next), None, Some(tender)) => {
+            Some(say::over_next_tender(at(next.task.start), Said::text(next.task.what.clone()), at(tender)))
+        }
+        (Some(next), None, None) => Some(say::over_next(at(next.task.start), Said::text(next.task.what.clone()))),
+        _ => None,
+    };
+    lines.extend(said.map(|said| voice.say(said)));
+    let found = |line: &&super::LogLine| {
+        let own =
+            matches!(line.event.happened, Happened::Heard { .. } | Happened::Later { .. } | Happened::ProbePut { .. });
+        !line.undone && !own
+    };
+    let last = view.log.iter().rev().find(found);
+    let probe = view.probes.iter().find(|probe| probe.celsius.is_some());
+    let stands = match probe {
+        Some(probe) => say::over_probe(
+            Said::text(probe.probe.clone()),
+            Temperature(probe.celsius.unwrap_or_default()),
+            Said::text(probe.words.clone()),
+        ),
+        None if view.pot.liquid_l > 0.05 => say::over_pot(Volume(view.pot.liquid_l)),
+        None => Said::nothing(),
+    };
+    let line = match last {
+        Some(last) => say::over_last(at(last.at), Said::text(last.words.clone()), stands),
+        None => stands,
+    };
+    let line = voice.say(line);
+    lines.extend(Some(line).filter(|line| !line.is_empty()));
+    lines
+}
+
+/// Ten lines at the most for all that is being cooked: the dish with the nearest bell first, each with as many of its lines as
+/// there is room for.
+pub fn hand_over(dishes: &[OnTheHeat], now: Timestamp, zone: &TimeZone, voice: Voice) -> Vec<String> {
+    let ringing =
+        dishes.iter().flat_map(|dish| &dish.alarms).filter(|alarm| !alarm.heard && alarm.rings_at <= now).count();
+    let head = say::over_head(Instant { at: now, zone: zone.clone() }, dishes.len() as u32, ringing as u32);
+    let mut lines = vec![voice.say(head)];
+    let mut dishes: Vec<&OnTheHeat> = dishes.iter().collect();
+    dishes.sort_by_key(|dish| dish.bell);
+    let each = ((LINES - 1) / dishes.len().max(1)).clamp(1, 3);
+    lines.extend(dishes.iter().flat_map(|dish| dish.lines.iter().take(each).cloned()).take(LINES - 1));
+    lines
+}

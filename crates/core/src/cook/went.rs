@@ -1,0 +1,250 @@
+//! The plan as it really went: what was changed by hand, as stages of the forecast.
+
+use jiff::Timestamp;
+use serde_json::Value;
+
+use super::event::{Happened, Standing};
+use crate::clock::minutes_between;
+use crate::forecast::{ByHand, Case, HORIZON_S, Heat, StageRequest, StageSpan, Until, Wrap};
+use crate::heat::body::Shape;
+use crate::heat::pit::Pit;
+use crate::heat::pot::Lid;
+use crate::plan::Plan;
+use crate::sheet::TaskId;
+use crate::units::MINUTE_S;
+use crate::ways::{HeatSource, Method, Start, USUAL_PIT_C};
+
+/// A stage that has not been left yet, although it should have been, goes on for so long, min.
+const NOT_YET_MIN: f64 = 2.0;
+
+/// Something done to the heat at a time.
+struct Turn {
+    at_min: f64,
+    what: What,
+}
+
+enum What {
+    Changed { method: Option<Method>, heat: Option<Heat>, lid: Option<Lid>, halved: bool },
+    Off,
+    On,
+}
+
+/// A stage with the time it began.
+struct Ran {
+    stage: StageRequest,
+    from_min: f64,
+}
+
+/// How a plan's dish went, where anything was changed in it by hand.
+pub(super) struct Went {
+    /// The plan with its stages as they were.
+    pub plan: Plan,
+    /// The heat has been off since, min from the meat meeting the heat.
+    pub off_since_min: Option<f64>,
+}
+
+/// What was done to the heat, in time order; an opening is a heat that is off and on again.
+fn turns(standing: &Standing, met_heat: Timestamp) -> Vec<Turn> {
+    let mut turns = Vec::new();
+    for event in standing.all() {
+        let at_min = minutes_between(met_heat, event.at).clamp(0.0, HORIZON_S / MINUTE_S);
+        let mut turn = |at_min: f64, what| turns.push(Turn { at_min, what });
+        match event.happened {
+            Happened::Changed { method, heat, lid, halved } => {
+                turn(at_min, What::Changed { method: *method, heat: heat.clone(), lid: *lid, halved: *halved })
+            }
+            Happened::HeatOff {} => turn(at_min, What::Off),
+            Happened::HeatOn {} => turn(at_min, What::On),
+            Happened::Opened { min } => {
+                turn(at_min, What::Off);
+                turn(at_min + min, What::On);
+            }
+            Happened::TaskDone { task } if task.parse() == Ok(TaskId::Wrap) => {
+                turn(at_min, What::Changed { method: None, heat: None, lid: None, halved: false });
+            }
+            _ => {}
+        }
+    }
+    turns.sort_by(|a, b| a.at_min.total_cmp(&b.at_min));
+    turns
+}
+
+/// The heat of a stage, as the resolver reads it: its own, or that of the stage before where the way goes on.
+fn heat_of(ran: &[Ran], at: usize) -> (Method, Heat) {
+    let (mut method, mut heat) = (Method::Braise, Heat::default());
+    for Ran { stage, .. } in &ran[..=at] {
+        let now = stage.method.unwrap_or(method);
+        heat = match &stage.heat {
+            Some(given) => given.clone(),
+            None if now == method => heat,
+            None => Heat::default(),
+        };
+        method = now;
+    }
+    (method, heat)
+}
+
+/// A heat with what was changed of it laid over; another source takes nothing of the last one's settings along.
+fn laid_over(before: &Heat, change: &Heat) -> Heat {
+    if change.source.is_some() && change.source != before.source {
+        return change.clone();
+    }
+    let (Ok(Value::Object(mut whole)), Ok(Value::Object(change))) =
+        (serde_json::to_value(before), serde_json::to_value(change))
+    else {
+        return change.clone();
+    };
+    whole.extend(change);
+    serde_json::from_value(Value::Object(whole)).unwrap_or_else(|_| before.clone())
+}
+
+/// So much less far the heat has to go in pieces cut across in two: by the time it takes to the middle of either body.
+fn halved(case: &Case) -> f64 {
+    let [thin, wide, long] = case.main().sides_m;
+    let mut half = [thin, wide, long / 2.0];
+    half.sort_by(f64::total_cmp);
+    let reach = |sides: [f64; 3]| {
+        let shape = Shape::from_sides(sides);
+        shape.half_thickness_m / (shape.exponent + 1.0).sqrt()
+    };
+    (reach(half) / reach([thin, wide, long])).clamp(0.3, 1.0)
+}
+
+/// The plan's own stages with the time each began: as it was left by hand, or as its median run has it.
+fn as_planned(plan: &Plan, standing: &Standing, spans: &[StageSpan], met_heat: Timestamp, now_min: f64) -> Vec<Ran> {
+    let forecast = &plan.forecast;
+    let stages = forecast.stages.clone().unwrap_or_else(|| {
+        vec![StageRequest { method: forecast.method, heat: forecast.heat.clone(), ..StageRequest::default() }]
+    });
+    let many = stages.len();
+    let mut from_min = 0.0;
+    let mut ran: Vec<Ran> = Vec::with_capacity(many);
+    for (number, mut stage) in (1..).zip(stages) {
+        let left = standing.done(TaskId::Move(number)).map(|at| minutes_between(met_heat, at));
+        let planned = spans.get(number as usize - 1).and_then(|span| span.to_min);
+        let began = from_min;
+        if (number as usize) < many {
+            let by_clock = stage.until.as_ref().is_some_and(|until| until.min.is_some());
+            let to_min = match (left, planned) {
+                (Some(left), _) => left.max(began),
+                // Nobody has moved it on yet.
+                (None, Some(planned)) if by_clock && planned < now_min => now_min + NOT_YET_MIN,
+                (None, planned) => planned.unwrap_or(f64::INFINITY),
+            };
+            if left.is_some() || by_clock {
+                stage.until = Some(Until { min: Some(to_min - began), ..Until::default() });
+            }
+            from_min = to_min;
+        }
+        ran.push(Ran { stage, from_min: began });
+    }
+    ran
+}
+
+impl Went {
+    /// How a plan went, with what was changed in it; none where it goes as planned. `spans` are the stages of its median run.
+    pub fn of(plan: &Plan, standing: &Standing, case: &Case, spans: &[StageSpan], now: Timestamp) -> Option<Self> {
+        let met_heat = standing.met_heat()?;
+        let now_min = minutes_between(met_heat, now);
+        let turns = turns(standing, met_heat);
+        let moved = (1..case.stages.len() as u32).any(|number| standing.done(TaskId::Move(number)).is_some())
+            || spans.iter().rev().skip(1).any(|span| span.to_min.is_some_and(|to| to < now_min));
+        if turns.is_empty() && !(moved && case.stages.len() > 1) {
+            return None;
+        }
+        let mut ran = as_planned(plan, standing, spans, met_heat, now_min);
+        let mut off_since_min = None;
+        for turn in turns {
+            match turn.what {
+                What::Off if off_since_min.is_some() => continue,
+                What::On if off_since_min.is_none() => continue,
+                What::Off => off_since_min = Some(turn.at_min),
+                _ => {}
+            }
+            let off_min = off_since_min.map_or(0.0, |since| turn.at_min - since);
+            if matches!(turn.what, What::On) {
+                off_since_min = None;
+            }
+            change(&mut ran, &turn, off_min, case);
+        }
+        // A heat that is off is on again from now, as far as anyone can say.
+        if let Some(since) = off_since_min {
+            let at_min = now_min.max(since);
+            change(&mut ran, &Turn { at_min, what: What::On }, at_min - since, case);
+        }
+        let mut plan = plan.clone();
+        (plan.forecast.method, plan.forecast.heat) = (None, None);
+        plan.forecast.stages = Some(ran.into_iter().map(|ran| ran.stage).collect());
+        Some(Self { plan, off_since_min })
+    }
+}
+
+/// Cuts the stage that is running in two, the second as it is after the turn.
+fn change(ran: &mut Vec<Ran>, turn: &Turn, off_min: f64, case: &Case) {
+    let at = ran.iter().rposition(|ran| ran.from_min <= turn.at_min).unwrap_or(0);
+    let (method, before) = heat_of(ran, at);
+    let lasted = (turn.at_min - ran[at].from_min).max(0.0);
+    let end = ran[at].stage.until.clone();
+    let rest = end.map(|until| Until { min: until.min.map(|min| (min - lasted).max(1.0)), ..until });
+    let off_now = ran[at].stage.by_hand.off;
+    let mut next = StageRequest {
+        until: rest,
+        by_hand: ByHand { changed: true, off: off_now, thinner: None },
+        ..StageRequest::default()
+    };
+    let mut takes_over = false;
+    match &turn.what {
+        What::Off => next.by_hand.off = true,
+        What::On => {
+            next.by_hand.off = false;
+            next.heat = Some(lit_again(method, &before, off_min));
+        }
+        What::Changed { method: to, heat, lid, halved: cut } => {
+            takes_over = to.is_some_and(|to| to != method);
+            next.method = *to;
+            next.lid = *lid;
+            next.heat = match (heat, takes_over) {
+                (change, true) => Some(change.clone().unwrap_or_default()),
+                (Some(change), false) => Some(settled(method, laid_over(&before, change))),
+                // The wrap that was planned goes on when it is put on.
+                (None, false) => {
+                    let put_on = before.wrap.as_ref().filter(|_| lid.is_none() && !cut);
+                    let put_on = put_on.map(|wrap| Wrap { at_core_c: Some(0.0), ..wrap.clone() });
+                    let wrap = put_on.or_else(|| before.wrap.clone());
+                    (method == Method::Smoke).then(|| Heat { wrap, ..settled(method, before.clone()) })
+                }
+            };
+            next.by_hand.thinner = cut.then(|| halved(case));
+        }
+    }
+    if takes_over {
+        next.until = None;
+        ran.truncate(at + 1);
+    }
+    ran[at].stage.until = Some(Until { min: Some(lasted), ..Until::default() });
+    ran.insert(at + 1, Ran { stage: next, from_min: turn.at_min });
+}
+
+/// The heat of a place that is warm already.
+fn settled(method: Method, mut heat: Heat) -> Heat {
+    if method == Method::Smoke {
+        heat.pit_start_c = None;
+    }
+    heat
+}
+
+/// The heat as it comes back after it was off for some minutes.
+fn lit_again(method: Method, before: &Heat, off_min: f64) -> Heat {
+    let mut heat = before.clone();
+    match (method, heat.source) {
+        (Method::Smoke, _) => {
+            let set_c = heat.pit_c.unwrap_or(USUAL_PIT_C);
+            heat.pit_start_c = Some(Pit::cooled_c(set_c, off_min).round());
+        }
+        // It stands in its oven: nobody brings it to a simmer on the hob first.
+        (Method::Braise | Method::Stew, Some(HeatSource::Oven)) => heat.start = Some(Start::Oven),
+        (Method::Braise, None) if heat.simmer.is_none() && heat.under.is_none() => heat.start = Some(Start::Oven),
+        _ => {}
+    }
+    heat
+}

@@ -1,0 +1,374 @@
+//! What could be done now, and where that leads: each change really forecast from what has been found, with what it costs.
+
+use ergastic_words::{Dial, Grams, Instant, Join, Said, Span, Temperature, Volume, cook as say};
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use super::event::{Event, Happened, Standing};
+use super::probes::Trace;
+use super::reckoning::{Facts, lift_at};
+use super::status::Status;
+use super::view::{Band, tender_at};
+use crate::clock::{minutes_between, plus_minutes};
+use crate::cuts::STEWING_PIECE_M;
+use crate::error::Result;
+use crate::forecast::{Case, Heat, Stage, Wrap};
+use crate::heat::pit::WrapMaterial;
+use crate::heat::pot::{Lid, Simmer};
+use crate::kitchen::{Kit, Kitchen};
+use crate::plan::Plan;
+use crate::sheet::{Worked, later_bell};
+use crate::ways::{HeatSource, Medium, Method, Settings};
+
+/// Cooks simulated for each: enough to compare by.
+const MEMBERS: u32 = 240;
+/// An oven and a pit are turned by so much, K.
+const OVEN_STEP_K: f64 = 20.0;
+const PIT_STEP_K: f64 = 15.0;
+const FAT_STEP_K: f64 = 5.0;
+/// Within these, °C.
+const OVEN_C: [f64; 2] = [90.0, 180.0];
+const PIT_C: [f64; 2] = [95.0, 150.0];
+const FAT_C: [f64; 2] = [80.0, 98.0];
+/// Where a pot is held, a pit and a bath, °C.
+const POT_HOLDS_C: f64 = 70.0;
+const PIT_HOLDS_C: f64 = 70.0;
+const BATH_HOLDS_C: f64 = 65.0;
+/// What a finished pot moved to an oven is set to, °C.
+const OVEN_FOR_A_POT_C: f64 = 150.0;
+/// So many pieces at the most are cut in two on the way.
+const FEW: u32 = 6;
+/// A difference below this is none: meat, g; liquid, L; time, min.
+const NO_MEAT_G: f64 = 25.0;
+const NO_LIQUID_L: f64 = 0.07;
+const NO_TIME_MIN: f64 = 4.0;
+
+/// A change that could be made now, and where it leads.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Choice {
+    /// A stable name.
+    pub id: String,
+    /// What is done.
+    pub words: String,
+    /// What it wins and costs, in a sentence.
+    pub cost: String,
+    /// What happens by it, to be appended to the cook; none for leaving it as it is.
+    pub happened: Option<Happened>,
+    /// When it is tender then, and too far.
+    pub band: Band,
+    /// When it would be lifted.
+    pub lift_at: Timestamp,
+    /// Plates on the table.
+    pub serve_at: Timestamp,
+    /// Minutes after the bell.
+    pub late_min: f64,
+    /// Cooked and edible, kg.
+    pub yield_kg: f64,
+    /// Liquid in the pot then, L.
+    pub liquid_l: f64,
+}
+
+/// What could be done now.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct WhatIf {
+    /// As it goes on by itself.
+    pub as_it_is: Choice,
+    /// What could be changed.
+    pub choices: Vec<Choice>,
+}
+
+/// Something that could be done, before it is known where it leads.
+struct Candidate {
+    id: &'static str,
+    words: Said,
+    /// What it costs beside what is computed.
+    trade: Said,
+    happened: Happened,
+}
+
+fn candidate(id: &'static str, words: Said, trade: Said, happened: Happened) -> Candidate {
+    Candidate { id, words, trade, happened }
+}
+
+fn heat(heat: Heat) -> Happened {
+    Happened::Changed { method: None, heat: Some(heat), lid: None, halved: false }
+}
+
+fn way(method: Method, heat: Heat, lid: Option<Lid>) -> Happened {
+    Happened::Changed { method: Some(method), heat: Some(heat), lid, halved: false }
+}
+
+/// The stage that is running at a time after the meat met the heat.
+pub(super) fn running(worked: &Worked, min: f64) -> &Stage {
+    let spans = &worked.forecast.stages;
+    let at = spans.iter().position(|span| span.to_min.is_none_or(|to| to > min));
+    at.and_then(|at| worked.case.stages.get(at)).unwrap_or_else(|| worked.case.last())
+}
+
+/// A dial turned by a step, inside its range; none where it stands at its end.
+fn turned(now_c: f64, by_k: f64, [low, high]: [f64; 2]) -> Option<f64> {
+    let to_c = (now_c + by_k).clamp(low, high);
+    ((to_c - now_c).abs() >= 4.0 && (to_c - now_c).signum() == by_k.signum()).then_some(to_c)
+}
+
+fn up_and_down(medium: &Medium) -> Vec<Candidate> {
+    let mut found = Vec::new();
+    let mut dial = |up: bool, words: Said, change: Heat| {
+        let (id, trade) = if up { ("hotter", say::hotter_trade()) } else { ("cooler", say::cooler_trade()) };
+        found.push(candidate(id, words, trade, heat(change)));
+    };
+    for up in [true, false] {
+        let sign = if up { 1.0 } else { -1.0 };
+        match medium {
+            Medium::Oven { set_c, .. } => {
+                if let Some(c) = turned(*set_c, sign * OVEN_STEP_K, OVEN_C) {
+                    dial(up, say::turn_oven(Dial(c)), Heat { set_c: Some(c), ..Heat::default() });
+                }
+            }
+            Medium::Pit { pit, .. } => {
+                if let Some(c) = turned(pit.set_c, sign * PIT_STEP_K, PIT_C) {
+                    dial(up, say::turn_pit(Dial(c)), Heat { pit_c: Some(c), ..Heat::default() });
+                }
+            }
+            Medium::Fat { fat_c } => {
+                if let Some(c) = turned(*fat_c, sign * FAT_STEP_K, FAT_C) {
+                    dial(up, say::turn_fat(Temperature(c)), Heat { fat_c: Some(c), ..Heat::default() });
+                }
+            }
+            Medium::Hob { simmer } => {
+                let next = match (simmer, up) {
+                    (Simmer::Lazy, true) => Some(Simmer::Gentle),
+                    (Simmer::Gentle, true) => Some(Simmer::Brisk),
+                    (Simmer::Brisk | Simmer::Boil, false) => Some(Simmer::Gentle),
+                    (Simmer::Gentle, false) => Some(Simmer::Lazy),
+                    _ => None,
+                };
+                if let Some(simmer) = next {
+                    let words = say::turn_hob(simmer.key(), simmer.looks());
+                    dial(up, words, Heat { simmer: Some(simmer), ..Heat::default() });
+                }
+            }
+            Medium::SlowCooker { setting } => {
+                let to = if up { Settings::High } else { Settings::Low };
+                if to != *setting {
+                    dial(up, say::turn_crock(to.key()), Heat { setting: Some(to), ..Heat::default() });
+                }
+            }
+            _ => {}
+        }
+    }
+    found
+}
+
+/// Wrapped now, in paper or foil, where it is bare.
+fn wraps(medium: &Medium) -> Vec<Candidate> {
+    let Medium::Pit { wrap, .. } = medium else { return Vec::new() };
+    if wrap.is_some_and(|(_, at_c)| at_c <= 0.0) {
+        return Vec::new();
+    }
+    let wrapped = |id, material: WrapMaterial| {
+        let change = Heat { wrap: Some(Wrap { material, at_core_c: Some(0.0) }), ..Heat::default() };
+        candidate(id, say::wrap_now(material.key()), say::wrap_now_trade(material.key()), heat(change))
+    };
+    vec![wrapped("wrap_paper", WrapMaterial::Paper), wrapped("wrap_foil", WrapMaterial::Foil)]
+}
+
+/// Cut in two, to another heat, held.
+fn moves(case: &Case, medium: &Medium, kitchen: &Kitchen) -> Vec<Candidate> {
+    let mut found = Vec::new();
+    let wet = medium.is_pot() && !matches!(medium, Medium::Pressure { .. } | Medium::KeepWarm { .. });
+    let main = case.main();
+    let shut = matches!(medium, Medium::Pressure { .. });
+    if !shut && main.pieces <= FEW && main.sides_m[0] > STEWING_PIECE_M {
+        let happened = Happened::Changed { method: None, heat: None, lid: None, halved: true };
+        found.push(candidate("halve", say::halve_now(), say::halve_now_trade(), happened));
+    }
+    if wet && kitchen.has(Kit::PressurePot) {
+        let change = Heat { level: Some(Settings::High), ..Heat::default() };
+        let happened = way(Method::Pressure, change, Some(Lid::Tight));
+        found.push(candidate("pressure", say::press_now(), say::press_now_trade(), happened));
+    }
+    if wet && !matches!(medium, Medium::Oven { .. }) && kitchen.has(Kit::Oven) {
+        let change = Heat { source: Some(HeatSource::Oven), set_c: Some(OVEN_FOR_A_POT_C), ..Heat::default() };
+        // It simmers already.
+        let change = Heat { start: Some(crate::ways::Start::Oven), ..change };
+        let happened = way(Method::Braise, change, Some(Lid::Tight));
+        found.push(candidate("oven", say::to_the_oven(Dial(OVEN_FOR_A_POT_C)), say::to_the_oven_trade(), happened));
+    }
+    if matches!(medium, Medium::Oven { .. }) && kitchen.has(Kit::Hob) {
+        let change = Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() };
+        let happened = way(Method::Braise, change, Some(Lid::Loose));
+        found.push(candidate("hob", say::to_the_hob(), say::to_the_hob_trade(), happened));
+    }
+    let hold = match medium {
+        Medium::Pit { .. } => Some((PIT_HOLDS_C, heat(Heat { pit_c: Some(PIT_HOLDS_C), ..Heat::default() }))),
+        Medium::Bath { bath_c } if *bath_c > BATH_HOLDS_C => {
+            Some((BATH_HOLDS_C, heat(Heat { bath_c: Some(BATH_HOLDS_C), ..Heat::default() })))
+        }
+        _ if wet => {
+            let change = Heat { at_c: Some(POT_HOLDS_C), ..Heat::default() };
+            Some((POT_HOLDS_C, way(Method::KeepWarm, change, None)))
+        }
+        _ => None,
+    };
+    found.extend(
+        hold.map(|(at_c, happened)| {
+            candidate("hold", say::hold_now(Temperature(at_c)), say::hold_now_trade(), happened)
+        }),
+    );
+    found
+}
+
+/// Where one way of going on leads.
+struct Outcome {
+    band: Band,
+    lift_at: Timestamp,
+    serve_at: Timestamp,
+    late_min: f64,
+    yield_kg: f64,
+    liquid_l: f64,
+}
+
+fn outcome(facts: &Facts, before: &Worked) -> Result<Outcome> {
+    let Facts { plan, standing, now, .. } = *facts;
+    let so_far = facts.so_far(before, &[])?;
+    let worked = so_far.worked.as_ref().unwrap_or(before);
+    let from = standing.met_heat().unwrap_or(now);
+    let finishing = worked.durations.finishing_min();
+    let tender = standing.met_heat().and_then(|_| tender_at(standing, worked.case.main().eaten_as));
+    let wanted = plus_minutes(plan.bell, -finishing);
+    let lift_at = lift_at(standing, worked, tender, from, wanted, now);
+    let serve_at = plus_minutes(lift_at, finishing);
+    let (ready, too_far) = worked.bands(&plan.name, from, lift_at);
+    Ok(Outcome {
+        band: Band { ready, too_far },
+        lift_at,
+        serve_at,
+        late_min: minutes_between(plan.bell, serve_at).max(0.0).ceil(),
+        yield_kg: worked.durations.yield_kg,
+        liquid_l: (worked.durations.liquid_left_l - worked.durations.topped_up_l).max(0.0),
+    })
+}
+
+impl Outcome {
+    /// How it differs from another, in words: time, meat, liquid.
+    fn against(&self, other: &Self) -> Vec<Said> {
+        let mut parts = Vec::new();
+        match (self.band.ready.p50, other.band.ready.p50) {
+            (Some(is), Some(was)) => match minutes_between(was, is) {
+                min if min.abs() < NO_TIME_MIN => parts.push(say::no_sooner()),
+                min if min < 0.0 => parts.push(say::tender_sooner(Span(-min))),
+                min => parts.push(say::tender_later(Span(min))),
+            },
+            (None, Some(_)) => parts.push(say::never_on_this()),
+            _ => {}
+        }
+        let meat_g = 1000.0 * (self.yield_kg - other.yield_kg);
+        if meat_g.abs() >= NO_MEAT_G {
+            parts.push(if meat_g < 0.0 { say::drier(Grams(-meat_g)) } else { say::juicier(Grams(meat_g)) });
+        }
+        let liquid_l = self.liquid_l - other.liquid_l;
+        if liquid_l.abs() >= NO_LIQUID_L {
+            parts.push(if liquid_l < 0.0 {
+                say::less_liquid(Volume(-liquid_l))
+            } else {
+                say::more_liquid(Volume(liquid_l))
+            });
+        }
+        parts
+    }
+}
+
+/// What could be done now, each with where it leads. Nothing before the meat is over the heat, or once it is lifted.
+///
+/// # Errors
+/// As [`super::view`].
+pub fn what_if(
+    plan: &Plan,
+    kitchen: &Kitchen,
+    opened_at: Timestamp,
+    events: &[Event],
+    traces: &[Trace],
+    now: Timestamp,
+) -> Result<WhatIf> {
+    let standing = Standing::of(events);
+    let mut plan = Plan { bell: standing.bell().unwrap_or(plan.bell), ..plan.clone() };
+    plan.forecast.members = Some(MEMBERS);
+    let facts = Facts { plan: &plan, kitchen, opened_at, standing: &standing, traces, now };
+    let before = facts.as_planned(&[])?;
+    let voice = kitchen.voice();
+    let as_is = outcome(&facts, &before)?;
+    let choice = |id: &str, words: String, cost: String, happened: Option<Happened>, to: Outcome| Choice {
+        id: id.to_owned(),
+        words,
+        cost,
+        happened,
+        band: to.band,
+        lift_at: to.lift_at,
+        serve_at: to.serve_at,
+        late_min: to.late_min,
+        yield_kg: to.yield_kg,
+        liquid_l: to.liquid_l,
+    };
+    let eaten_as = before.case.main().eaten_as;
+    let tender = standing.met_heat().and_then(|_| tender_at(&standing, eaten_as));
+    let open = !matches!(Status::of(&standing, tender), Status::Closed | Status::Before)
+        && standing.done(crate::sheet::TaskId::Lift).is_none();
+    let mut choices = Vec::new();
+    if let Some(met_heat) = standing.met_heat().filter(|_| open) {
+        let so_far = facts.so_far(&before, &[])?;
+        let worked = so_far.worked.as_ref().unwrap_or(&before);
+        let medium = running(worked, minutes_between(met_heat, now)).medium;
+        let mut candidates = wraps(&medium);
+        candidates.extend(up_and_down(&medium));
+        candidates.extend(moves(&worked.case, &medium, kitchen));
+        for Candidate { id, words, trade, happened } in candidates {
+            let mut events = events.to_vec();
+            // The last of all: nothing in it has its id.
+            events.push(Event { id: Uuid::from_u128(u128::MAX), at: now, happened: happened.clone() });
+            let standing = Standing::of(&events);
+            // What this dish can't be changed to is not offered.
+            let Ok(to) = outcome(&Facts { standing: &standing, ..facts }, &before) else { continue };
+            let parts = Said::list(to.against(&as_is), Join::Commas);
+            let cost = voice.say(say::wins_and_costs(parts, trade));
+            choices.push(choice(id, voice.say(words), cost, Some(happened), to));
+        }
+        choices.extend(bells(&plan, &as_is, now, &facts, &before, &choice));
+    }
+    let as_it_is = choice("as_it_is", voice.say(say::as_it_is()), String::new(), None, as_is);
+    Ok(WhatIf { as_it_is, choices })
+}
+
+/// Plates at another time: half an hour earlier where it may be tender by then, later by half an hour, an hour, and when nine in
+/// ten are tender.
+fn bells(
+    plan: &Plan,
+    as_is: &Outcome,
+    now: Timestamp,
+    facts: &Facts,
+    before: &Worked,
+    choice: &impl Fn(&str, String, String, Option<Happened>, Outcome) -> Choice,
+) -> Vec<Choice> {
+    let finishing = before.durations.finishing_min();
+    let sure = as_is.band.ready.p90.map(|p90| later_bell(plus_minutes(p90, finishing), |_| true));
+    let by = |min: f64| Some(plus_minutes(plan.bell, min));
+    let voice = facts.kitchen.voice();
+    let wanted = [("bell_earlier", by(-30.0)), ("bell_later", by(30.0)), ("bell_hour", by(60.0)), ("bell_sure", sure)];
+    let mut taken = vec![plan.bell];
+    let mut found = Vec::new();
+    for (id, bell) in wanted {
+        let Some(bell) = bell.filter(|bell| *bell > plus_minutes(now, finishing) && !taken.contains(bell)) else {
+            continue;
+        };
+        taken.push(bell);
+        let moved = Plan { bell, ..plan.clone() };
+        let Ok(to) = outcome(&Facts { plan: &moved, ..*facts }, before) else { continue };
+        let zone = before.zone.clone();
+        let chance = ergastic_words::Share(to.band.ready.chance.clamp(0.01, 0.99));
+        let words = voice.say(say::serve_at(Instant { at: bell, zone }));
+        found.push(choice(id, words, voice.say(say::serve_at_trade(chance)), Some(Happened::BellMoved { bell }), to));
+    }
+    found
+}

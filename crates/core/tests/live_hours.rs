@@ -1,0 +1,291 @@
+//! The live hours: what is changed by hand, what a probe says and may not say, what rings, and what could be done now.
+
+use ergastic_core::clock::{minutes_between, plus_minutes};
+use ergastic_core::cook::{
+    CookView, Event, Happened, OnTheHeat, ProbeIn, Sound, Trace, Trust, gone_wrong, hand_over, view, what_if,
+};
+use ergastic_core::forecast::{Found, Heat, Wrap};
+use ergastic_core::heat::pit::WrapMaterial;
+use ergastic_core::kitchen::Kitchen;
+use ergastic_core::plan::Plan;
+use ergastic_core::tender::Check;
+use ergastic_core::ways::Method;
+use ergastic_words::Voice;
+use jiff::Timestamp;
+use serde_json::json;
+use uuid::Uuid;
+
+/// A dish on the heat from the first minute on.
+struct Cook {
+    plan: Plan,
+    from: Timestamp,
+    events: Vec<Event>,
+    traces: Vec<Trace>,
+}
+
+impl Cook {
+    fn of(forecast: serde_json::Value) -> Self {
+        let plan = json!({"name": "Ice-road chuck", "people": 6, "bell": "2027-02-06T17:00:00Z", "forecast": forecast});
+        let mut cook = Self {
+            plan: serde_json::from_value(plan).unwrap(),
+            from: "2027-02-06T12:00:00Z".parse().unwrap(),
+            events: Vec::new(),
+            traces: Vec::new(),
+        };
+        cook.happened(0.0, Happened::MetHeat {});
+        cook
+    }
+
+    fn oven() -> Self {
+        Self::of(json!({"cut": "chuck", "mass_kg": 1.8, "method": "braise", "heat": {"source": "oven", "set_c": 150},
+            "liquid_l": 1.0, "members": 300}))
+    }
+
+    fn pit() -> Self {
+        Self::of(json!({"cut": "plate_rib", "mass_kg": 2.4, "method": "smoke", "heat": {"pit_c": 120}, "members": 200}))
+    }
+
+    fn at(&self, minute: f64) -> Timestamp {
+        plus_minutes(self.from, minute)
+    }
+
+    fn happened(&mut self, minute: f64, happened: Happened) {
+        let id = Uuid::from_u128(self.events.len() as u128 + 1);
+        self.events.push(Event { id, at: self.at(minute), happened });
+    }
+
+    fn with(mut self, minute: f64, happened: Happened) -> Self {
+        self.happened(minute, happened);
+        self
+    }
+
+    fn view(&self, minute: f64) -> CookView {
+        let opened = plus_minutes(self.from, -120.0);
+        view(&self.plan, &Kitchen::default(), opened, &self.events, &self.traces, self.at(minute)).unwrap()
+    }
+
+    /// Half of such pieces are tender, minutes after they met the heat.
+    fn half(&self, minute: f64) -> f64 {
+        minutes_between(self.from, self.view(minute).band.ready.p50.unwrap())
+    }
+
+    /// A probe in the middle that reads what the median cook has, and what is made of that from a minute on.
+    fn probed(self, until: i32, other: impl Fn(f64, f64) -> f64) -> Self {
+        self.probed_ahead(until, 0.0, other)
+    }
+
+    /// The same of a middle that is so many minutes ahead.
+    fn probed_ahead(mut self, until: i32, ahead: f64, other: impl Fn(f64, f64) -> f64) -> Self {
+        let course = self.view(30.0).course;
+        let core = |minute: f64| {
+            let after = course.iter().position(|point| minutes_between(self.from, point.at) >= minute).unwrap().max(1);
+            let (a, b) = (&course[after - 1], &course[after]);
+            let (from, to) = (minutes_between(self.from, a.at), minutes_between(self.from, b.at));
+            a.core_c[1] + (minute - from) / (to - from) * (b.core_c[1] - a.core_c[1])
+        };
+        let readings = (0..=until).map(f64::from).map(|m| (self.at(m), other(m, core(m + ahead)))).collect();
+        self.traces = vec![Trace { probe: "galley".into(), readings }];
+        self.with(0.0, Happened::ProbePut { probe: "galley".into(), into: ProbeIn::Meat })
+    }
+}
+
+fn changed(heat: Heat) -> Happened {
+    Happened::Changed { method: None, heat: Some(heat), lid: None, halved: false }
+}
+
+#[test]
+fn what_is_changed_by_hand_moves_the_band_as_it_would_the_meat() {
+    let as_planned = Cook::pit().half(60.0);
+    let hotter = changed(Heat { pit_c: Some(145.0), ..Heat::default() });
+    let wrap = Wrap { material: WrapMaterial::Foil, at_core_c: Some(0.0) };
+    let wrapped = changed(Heat { wrap: Some(wrap), ..Heat::default() });
+    let halved = Happened::Changed { method: None, heat: None, lid: None, halved: true };
+    for (what, happened, by) in [("hotter", hotter, 30.0), ("wrapped", wrapped, 20.0), ("halved", halved, 5.0)] {
+        let half = Cook::pit().with(50.0, happened).half(60.0);
+        assert!(half < as_planned - by, "{what}: {half} against {as_planned}");
+    }
+    let opened = Cook::pit().with(50.0, Happened::Opened { min: 20.0 }).half(90.0);
+    assert!(opened > as_planned + 2.0, "{opened} against {as_planned}");
+    let out = Cook::pit().with(50.0, Happened::HeatOff {}).with(110.0, Happened::HeatOn {});
+    assert!(out.half(120.0) > as_planned + 20.0, "{} against {as_planned}", out.half(120.0));
+}
+
+#[test]
+fn a_pot_without_heat_cools_softens_less_and_goes_on_where_it_stood() {
+    let as_planned = Cook::oven().half(60.0);
+    let off = Cook::oven().with(60.0, Happened::HeatOff {});
+    let seen = off.view(75.0);
+    assert_eq!(seen.heat_off_since, Some(off.at(60.0)));
+    let back = off.with(120.0, Happened::HeatOn {});
+    let half = back.half(125.0);
+    assert!(half > as_planned + 8.0 && half < as_planned + 75.0, "{half} against {as_planned}");
+    assert_eq!(back.view(125.0).heat_off_since, None);
+    // Taken back, nothing of it is left.
+    let undone = back.with(126.0, Happened::Undone { event: Uuid::from_u128(2) });
+    assert!((undone.half(126.0) - as_planned).abs() < 1.0, "{}", undone.half(126.0));
+}
+
+#[test]
+fn an_hour_in_two_stages_by_hand_is_the_hour() {
+    let same = changed(Heat { set_c: Some(150.0), ..Heat::default() });
+    let (cut, whole) = (Cook::oven().with(60.0, same).half(70.0), Cook::oven().half(70.0));
+    assert!((cut - whole).abs() < 1.0, "{cut} {whole}");
+}
+
+#[test]
+fn a_probe_in_the_middle_narrows_the_band_and_says_how_it_stands() {
+    let cook = Cook::oven().probed_ahead(70, 12.0, |_, core| core);
+    let seen = cook.view(70.5);
+    let probe = &seen.probes[0];
+    assert_eq!((probe.trust, probe.into, seen.findings), (Trust::Steady, ProbeIn::Meat, 1));
+    assert!(probe.points.len() > 50 && probe.points.iter().skip(3).all(|point| point.believed), "{probe:?}");
+    let moved = &seen.moved[0];
+    assert!(moved.found == Found::Middle && moved.min < 0.0 && moved.words.contains("ahead"), "{moved:?}");
+}
+
+#[test]
+fn a_probe_that_is_not_in_the_middle_moves_nothing() {
+    let plain = Cook::oven().half(65.0);
+    type Strange = fn(f64, f64) -> f64;
+    let strange: [(Trust, Strange); 4] = [
+        (Trust::PulledOut, |m, core| if m < 40.0 { core } else { 24.0 }),
+        (Trust::WrongPlace, |m, core| if m < 20.0 { core } else { 99.5 }),
+        (Trust::Jumped, |m, core| if m < 55.0 { core } else { core + 18.0 }),
+        (Trust::Drifts, |m, core| if m < 40.0 { core } else { core + 1.6 * (m - 40.0) }),
+    ];
+    for (trust, other) in strange {
+        let with = Cook::oven().probed(65, other);
+        let seen = with.view(65.5);
+        let probe = &seen.probes[0];
+        assert!(probe.trust.is_strange(), "{trust:?} is {:?}: {}", probe.trust, probe.words);
+        assert!(!probe.points.last().unwrap().believed);
+        let ringing = seen.alarms.iter().find(|alarm| alarm.sound == Sound::Trouble).unwrap();
+        assert!(ringing.words.contains("galley") && ringing.rings_at <= with.at(65.5), "{ringing:?}");
+        if trust != Trust::Drifts {
+            assert_eq!(probe.trust, trust, "{}", probe.words);
+            assert!((with.half(65.5) - plain).abs() < 25.0, "{trust:?}: {} against {plain}", with.half(65.5));
+        }
+    }
+}
+
+#[test]
+fn a_silent_probe_is_said_to_be_silent_and_one_put_back_is_believed_again() {
+    let silent = Cook::oven().probed(40, |_, core| core);
+    assert_eq!(silent.view(50.0).probes[0].trust, Trust::Silent);
+    let mut back = Cook::oven().probed(90, |m, core| if (40.0..60.0).contains(&m) { 22.0 } else { core });
+    assert_eq!(back.view(59.0).probes[0].trust, Trust::PulledOut);
+    back.happened(61.0, Happened::ProbePut { probe: "galley".into(), into: ProbeIn::Meat });
+    let seen = back.view(90.0);
+    assert_eq!((seen.probes.len(), seen.probes[0].trust), (1, Trust::Steady), "{}", seen.probes[0].words);
+}
+
+#[test]
+fn the_best_look_narrows_the_band_and_says_what_it_costs() {
+    let cook = Cook::oven();
+    let seen = cook.view(60.0);
+    let look = seen.look.as_ref().unwrap();
+    assert!(look.at > cook.at(60.0) && look.to_min < 0.85 * look.from_min, "{look:?}");
+    // Found to be in the middle of what is expected, the band is about as narrow as was said.
+    let minute = minutes_between(cook.from, look.at);
+    let narrow: Vec<f64> = [Check::Slice, Check::Fork, Check::Firm]
+        .map(|found| {
+            let seen = Cook::oven().with(minute, Happened::Check { found, by: None }).view(minute);
+            minutes_between(seen.band.ready.p10.unwrap(), seen.band.ready.p90.unwrap())
+        })
+        .into();
+    let least = narrow.iter().copied().fold(f64::INFINITY, f64::min);
+    let most = narrow.iter().copied().fold(0.0, f64::max);
+    assert!((0.6 * least..=1.4 * most).contains(&look.to_min), "{narrow:?} {look:?}");
+}
+
+#[test]
+fn an_alarm_rings_until_it_is_heard_and_later_is_later() {
+    let mut cook = Cook::oven();
+    let look = |seen: &CookView| seen.alarms.iter().find(|alarm| alarm.sound == Sound::Look).unwrap().clone();
+    let due = look(&cook.view(60.0));
+    let minute = minutes_between(cook.from, due.at);
+    assert!(minute > 60.0 && !due.heard && due.later.len() == 3);
+    let put_off = due.later[1].happened.clone().unwrap();
+    cook.happened(minute, put_off);
+    let later = look(&cook.view(minute + 1.0));
+    assert_eq!(later.rings_at, plus_minutes(cook.at(minute), 10.0));
+    cook.happened(minute + 10.0, later.hear.happened.clone().unwrap());
+    assert!(look(&cook.view(minute + 11.0)).heard);
+    // Found, it is done: nothing of it rings any more.
+    cook.happened(minute + 12.0, Happened::Check { found: Check::Firm, by: None });
+    assert!(cook.view(minute + 12.0).alarms.iter().all(|alarm| alarm.id != due.id));
+}
+
+#[test]
+fn each_thing_that_could_be_done_now_leads_where_it_says() {
+    for cook in [Cook::oven(), Cook::pit()] {
+        let minute = 90.0;
+        let opened = plus_minutes(cook.from, -120.0);
+        let now = cook.at(minute);
+        let found = what_if(&cook.plan, &Kitchen::default(), opened, &cook.events, &[], now).unwrap();
+        let ids: Vec<&str> = found.choices.iter().map(|choice| choice.id.as_str()).collect();
+        for wanted in ["hotter", "cooler", "hold"] {
+            assert!(ids.contains(&wanted), "{ids:?}");
+        }
+        for choice in &found.choices {
+            let mut events = cook.events.clone();
+            events.push(Event { id: Uuid::from_u128(99), at: now, happened: choice.happened.clone().unwrap() });
+            let seen = view(&cook.plan, &Kitchen::default(), opened, &events, &[], now).unwrap();
+            let (said, is) = (choice.band.ready.p50, seen.band.ready.p50);
+            match said.zip(is) {
+                Some((said, is)) => assert!(minutes_between(said, is).abs() < 12.0, "{}: {said} {is}", choice.id),
+                None => assert_eq!(said, is, "{}", choice.id),
+            }
+            assert!(!choice.cost.is_empty() && choice.words.len() > 4, "{choice:?}");
+        }
+        let p50 = |id: &str| found.choices.iter().find(|choice| choice.id == id).unwrap().band.ready.p50;
+        // In a covered pot that boils anyway the dial only decides how much water leaves.
+        let [hotter, cooler] = ["hotter", "cooler"].map(p50);
+        assert!(cooler.is_none() || hotter.zip(cooler).is_some_and(|(hot, cool)| minutes_between(cool, hot) < 1.0));
+    }
+}
+
+#[test]
+fn what_goes_wrong_is_answered_from_this_pot_and_the_likely_comes_first() {
+    let cook = Cook::oven();
+    let opened = plus_minutes(cook.from, -120.0);
+    let at = |minute: f64, events: &[Event]| {
+        gone_wrong(&cook.plan, &Kitchen::default(), opened, events, &[], cook.at(minute)).unwrap()
+    };
+    let all = at(60.0, &cook.events);
+    for id in ["not_tender", "early", "dry", "power", "lid_off", "scorched", "over_salted", "kept_warm"] {
+        let told = all.iter().find(|told| told.id == id).unwrap_or_else(|| panic!("{id}"));
+        assert!(told.first.len() > 20 && told.then.len() > 20, "{told:?}");
+    }
+    let power = all.iter().find(|told| told.id == "power").unwrap();
+    assert!(power.cautions[0].text.contains("forecast"), "{power:?}");
+    let early = cook.events.iter().cloned().chain([Event {
+        id: Uuid::from_u128(50),
+        at: cook.at(100.0),
+        happened: Happened::Check { found: Check::Fork, by: None },
+    }]);
+    assert_eq!(at(105.0, &early.collect::<Vec<_>>())[0].id, "early");
+    let held = Happened::Changed { method: Some(Method::KeepWarm), heat: None, lid: None, halved: false };
+    let held =
+        cook.events.iter().cloned().chain([Event { id: Uuid::from_u128(51), at: cook.at(60.0), happened: held }]);
+    assert!(at(80.0, &held.collect::<Vec<_>>()).iter().any(|told| told.id == "kept_warm" && told.likely));
+}
+
+#[test]
+fn a_hand_over_has_ten_lines_at_the_most_and_names_every_dish() {
+    let zone = jiff::tz::TimeZone::UTC;
+    let seen = Cook::oven().with(60.0, Happened::Check { found: Check::Firm, by: None }).view(70.0);
+    let now = "2027-02-06T13:10:00Z".parse().unwrap();
+    for count in [0, 1, 2, 3, 6, 9] {
+        let dishes: Vec<OnTheHeat> = (0..count)
+            .map(|i| OnTheHeat::of(Uuid::from_u128(i), &format!("Dish {i}"), 6, &seen, &zone, Voice::default()))
+            .collect();
+        let lines = hand_over(&dishes, now, &zone, Voice::default());
+        assert!(lines.len() <= 10 && lines.iter().all(|line| line.len() > 10), "{lines:?}");
+        for dish in &dishes {
+            assert!(lines.iter().any(|line| line.contains(&dish.name)), "{lines:?}");
+        }
+    }
+    let lines = OnTheHeat::of(Uuid::nil(), "Ice-road chuck", 6, &seen, &zone, Voice::default()).lines;
+    insta::assert_snapshot!(lines.join("\n"));
+}

@@ -1,0 +1,59 @@
+//! Cooks folded into what is so now, on the lane that is theirs, and remembered for as long as that holds.
+
+use ergastic_core::cook::{CookView, Status, Trace, view};
+use ergastic_core::kitchen::Kitchen;
+use ergastic_store::StoredCook;
+use jiff::Timestamp;
+
+use crate::app::{App, MadeFrom};
+use crate::error::ApiResult;
+use crate::queue::Lane;
+use crate::traces::traces;
+
+/// Folds a cook as it is, or would be.
+pub async fn folded(app: &App, cook: &StoredCook, kitchen: &Kitchen, now: Timestamp) -> ApiResult<CookView> {
+    let made_from = MadeFrom::new(cook.seq, kitchen);
+    if let Some(view) = app.closed_view(cook.id, made_from) {
+        return Ok(view);
+    }
+    let traces = traces(&app.store, cook, now).await?;
+    let with_cook = computed(app, cook, kitchen, traces, now, view).await?;
+    if with_cook.status == Status::Closed {
+        app.keep_closed_view(cook.id, made_from, &with_cook);
+    }
+    Ok(with_cook)
+}
+
+/// The same for who asks again and again: as it was some seconds ago, where nothing has happened since.
+pub async fn folded_lately(app: &App, cook: &StoredCook, kitchen: &Kitchen, now: Timestamp) -> ApiResult<CookView> {
+    let made_from = MadeFrom::new(cook.seq, kitchen);
+    if let Some(view) = app.live_view(cook.id, made_from) {
+        return Ok(view);
+    }
+    let view = folded(app, cook, kitchen, now).await?;
+    app.keep_live_view(cook.id, made_from, &view);
+    Ok(view)
+}
+
+/// What is worked out from a plan, its kitchen, when it was opened, what happened, what was read, and now.
+pub type Works<T> = fn(
+    &ergastic_core::plan::Plan,
+    &Kitchen,
+    Timestamp,
+    &[ergastic_core::cook::Event],
+    &[Trace],
+    Timestamp,
+) -> ergastic_core::Result<T>;
+
+/// Works something out of a cook with what its probes have read.
+pub async fn computed<T: Send + 'static>(
+    app: &App,
+    cook: &StoredCook,
+    kitchen: &Kitchen,
+    traces: Vec<Trace>,
+    now: Timestamp,
+    works: Works<T>,
+) -> ApiResult<T> {
+    let (plan, kitchen, opened_at, events) = (cook.plan.clone(), kitchen.clone(), cook.opened_at, cook.events.clone());
+    app.compute(Lane::Cook, move || works(&plan, &kitchen, opened_at, &events, &traces, now)).await
+}
