@@ -1,42 +1,88 @@
-//! A simulated thermometer in the middle of a simulated piece: it speaks the open interface a real one would.
+//! A simulated hub of thermometers in simulated cooks: it speaks the open interface of probes as a real one would, and nothing else.
 //!
-//! `ergastic-standins --to 127.0.0.1:4870 --probe galley --cut shin --speed 60` sends a reading for every
-//! simulated minute; `--speed` is how many simulated seconds pass in one real second.
+//! `ergastic-standins --to 127.0.0.1:4870 --scene demo/hub.json` sends what the probes of the scene have read up to now, and goes
+//! on. Its clock is the kitchen's, which every answer tells; `--speed` is for a kitchen whose answers tell none.
 
-use std::io::{Read, Write};
-use std::net::TcpStream;
-use std::time::Duration;
+mod faults;
+mod scene;
+mod wire;
+
+use std::path::PathBuf;
+use std::time::{Duration, Instant};
 
 use anyhow::{Context, ensure};
 use clap::Parser;
-use ergastic_core::cuts::Cut;
-use ergastic_core::forecast::{Forecast, ForecastRequest, forecast};
-use ergastic_core::ways::Method;
 use jiff::{SignedDuration, Timestamp};
-use serde_json::json;
-use uuid::Uuid;
+
+use crate::scene::{Probe, Scene, Simulated};
+use crate::wire::{Kitchen, Reading};
+
+/// What came before now is sent as a reading in so many s.
+const PAST_EVERY_S: f64 = 60.0;
+/// A kitchen that is not there yet is asked again after this.
+const AGAIN: Duration = Duration::from_millis(500);
+/// It is looked so often whether a probe has something to say.
+const TICK: Duration = Duration::from_millis(200);
+/// Of readings that went before, those of the last so many days tell when the cook began.
+const REMEMBERED_DAYS: i64 = 4;
 
 #[derive(Parser)]
-#[command(version, about = "A simulated thermometer for Ergastic")]
+#[command(version, about = "A simulated hub of thermometers for Ergastic")]
 struct Arguments {
     /// Where Ergastic answers, as host:port.
     #[arg(long, default_value = "127.0.0.1:4870")]
     to: String,
-    /// The probe's name.
-    #[arg(long, default_value = "galley")]
-    probe: String,
-    /// The cut it is stuck into.
-    #[arg(long, default_value = "chuck")]
-    cut: String,
-    /// Raw mass, kg.
-    #[arg(long, default_value_t = 1.4)]
-    mass_kg: f64,
-    /// Simulated seconds a real second.
+    /// The cooks and the probes in them, as JSON.
+    #[arg(long)]
+    scene: PathBuf,
+    /// Simulated seconds a real second, where the kitchen does not tell its time.
     #[arg(long, default_value_t = 1.0)]
     speed: f64,
-    /// Minutes to simulate.
-    #[arg(long, default_value_t = 240)]
-    minutes: u32,
+    /// Only send what came before now.
+    #[arg(long)]
+    once: bool,
+}
+
+/// The hub's clock: as the kitchen last told it, or its own.
+struct Clock {
+    shown: Timestamp,
+    since: Instant,
+    speed: f64,
+}
+
+impl Clock {
+    fn now(&self) -> Timestamp {
+        let passed = SignedDuration::from_secs_f64(self.since.elapsed().as_secs_f64() * self.speed);
+        self.shown.saturating_add(passed).unwrap_or(self.shown)
+    }
+
+    fn told(&mut self, told: Option<(Timestamp, f64)>) {
+        if let Some((shown, speed)) = told {
+            *self = Self { shown, since: Instant::now(), speed };
+        }
+    }
+}
+
+/// A probe in its cook, and up to when it has been read.
+struct Sending<'a> {
+    cook: &'a Simulated,
+    probe: &'a Probe,
+    began: Timestamp,
+    sent_s: f64,
+}
+
+impl Sending<'_> {
+    /// What it has read since, up to an instant, one reading in so many s.
+    fn due(&mut self, now: Timestamp, every_s: f64) -> Vec<Reading> {
+        let now_s = now.duration_since(self.began).as_secs_f64();
+        let mut due = Vec::new();
+        while self.sent_s + every_s <= now_s {
+            self.sent_s += every_s;
+            let at = self.began + SignedDuration::from_millis((self.sent_s * 1000.0) as i64);
+            due.extend(self.cook.reads(self.probe, self.sent_s / 60.0).map(|celsius| Reading { at, celsius }));
+        }
+        due
+    }
 }
 
 fn main() -> anyhow::Result<()> {
@@ -46,69 +92,51 @@ fn main() -> anyhow::Result<()> {
         "speed: {} can't be used; it must be 0.01 to 1000000",
         arguments.speed
     );
-    let piece = simulate(&arguments)?;
-    let wait = Duration::from_secs_f64(60.0 / arguments.speed);
-    // The past of a fast cook lies before now, so that no reading is ahead of the clock.
-    let start = Timestamp::now() - SignedDuration::from_mins(i64::from(arguments.minutes));
-    for minute in 0..arguments.minutes {
-        let at =
-            if arguments.speed > 1.0 { start + SignedDuration::from_mins(i64::from(minute)) } else { Timestamp::now() };
-        let id = Uuid::new_v5(&Uuid::NAMESPACE_OID, format!("{} {at}", arguments.probe).as_bytes());
-        let reading = json!([{"id": id, "at": at, "celsius": core_at(&piece, f64::from(minute))}]);
-        send(&arguments, &reading.to_string())?;
-        std::thread::sleep(wait);
+    let text = std::fs::read_to_string(&arguments.scene)
+        .with_context(|| format!("{} can't be read", arguments.scene.display()))?;
+    let scene: Scene = serde_json::from_str(&text).with_context(|| format!("{}", arguments.scene.display()))?;
+    let cooks = scene.simulate()?;
+    let kitchen = Kitchen { to: arguments.to.clone() };
+    let mut clock = Clock { shown: Timestamp::now(), since: Instant::now(), speed: arguments.speed };
+    while !kitchen.is_there() {
+        ensure!(!arguments.once, "{} does not answer", arguments.to);
+        std::thread::sleep(AGAIN);
     }
-    Ok(())
-}
-
-fn simulate(arguments: &Arguments) -> anyhow::Result<Forecast> {
-    let request = ForecastRequest {
-        cut: Some(Cut::parse("cut", &arguments.cut)?),
-        mass_kg: Some(arguments.mass_kg),
-        method: Some(Method::Braise),
-        members: Some(1),
-        ..Default::default()
-    };
-    let piece = forecast(&request)?;
-    ensure!(piece.suitable, "{}", piece.why);
-    Ok(piece)
-}
-
-/// The middle's temperature at a minute, between the points of the curve, to a tenth of a kelvin.
-fn core_at(piece: &Forecast, minute: f64) -> f64 {
-    let after = piece.curve.partition_point(|point| point.min <= minute).min(piece.curve.len() - 1).max(1);
-    let (from, to) = (&piece.curve[after - 1], &piece.curve[after]);
-    let part = ((minute - from.min) / (to.min - from.min)).clamp(0.0, 1.0);
-    ((from.core_c + part * (to.core_c - from.core_c)) * 10.0).round() / 10.0
-}
-
-/// One request over a plain connection: all that a small device needs to speak.
-fn send(arguments: &Arguments, body: &str) -> anyhow::Result<()> {
-    let Arguments { to, probe, .. } = arguments;
-    let mut connection = TcpStream::connect(to).with_context(|| format!("{to} does not answer"))?;
-    write!(
-        connection,
-        "POST /api/probes/{probe}/readings HTTP/1.1\r\nHost: {to}\r\nContent-Type: application/json\r\n\
-         Content-Length: {}\r\nConnection: close\r\n\r\n{body}",
-        body.len()
-    )?;
-    let mut answer = String::new();
-    connection.read_to_string(&mut answer)?;
-    let status = answer.lines().next().unwrap_or_default();
-    ensure!(status.contains(" 200 "), "Ergastic answered {status}");
-    Ok(())
-}
-
-#[cfg(test)]
-mod tests {
-    use super::*;
-
-    #[test]
-    fn the_probe_follows_the_middle_of_the_piece() {
-        let piece = simulate(&Arguments::parse_from(["standin", "--cut", "shin"])).unwrap();
-        let readings: Vec<_> = (0..200).map(|minute| core_at(&piece, f64::from(minute))).collect();
-        assert_eq!(readings[0], 5.0);
-        assert!(readings.windows(2).all(|pair| pair[1] >= pair[0]) && readings[199] > 90.0);
-        assert!(simulate(&Arguments::parse_from(["standin", "--cut", "fillet"])).is_err());
+    let mut sending = Vec::new();
+    for cook in &cooks {
+        for probe in &cook.scene.probes {
+            let (first, told) =
+                kitchen.first_reading(&probe.name, clock.now() - SignedDuration::from_hours(24 * REMEMBERED_DAYS))?;
+            clock.told(told);
+            let ago = SignedDuration::from_secs((cook.scene.began_min_ago * 60.0) as i64);
+            let began = first.unwrap_or(clock.now() - ago);
+            sending.push(Sending { cook, probe, began, sent_s: -PAST_EVERY_S });
+        }
+    }
+    let mut every_s = PAST_EVERY_S;
+    loop {
+        for sending in &mut sending {
+            let due = sending.due(clock.now(), f64::max(every_s, sending.probe.every_s));
+            if due.is_empty() {
+                continue;
+            }
+            // A kitchen that is restarted misses nothing: what it did not get is sent again.
+            match kitchen.send(&sending.probe.name, &due) {
+                Ok(told) => clock.told(told),
+                Err(error) if arguments.once => return Err(error),
+                Err(error) => {
+                    eprintln!("ergastic-standins: {error:#}; trying again");
+                    let first = due.first().map_or(clock.now(), |reading| reading.at);
+                    sending.sent_s =
+                        first.duration_since(sending.began).as_secs_f64() - f64::max(every_s, sending.probe.every_s);
+                    std::thread::sleep(AGAIN);
+                }
+            }
+        }
+        if arguments.once {
+            return Ok(());
+        }
+        every_s = 0.0;
+        std::thread::sleep(TICK);
     }
 }

@@ -165,3 +165,8 @@ must-be-a-list = it must be a list
 list-of = it must be a list of { $length }
 no-field = there is none here
 give-once = give it once
+
+## Changes while it cooks.
+
+this-change = this change
+no-such-change = one that goes with how it cooks now: its own dial, lid or wrap, or another way

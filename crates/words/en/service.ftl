@@ -36,7 +36,6 @@ no-columns = this text
 two-columns = a table with a line of headings, a column for the time and one or more for what was read
 # $most (Count)
 so-many-rows = { $most } rows at most
-this-column = this column
 a-column = a column of the file, counted from 0
 when-it-began = the file counts from its own start: say when that was
 no-probe-named = no column

@@ -112,6 +112,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cooks/{id}/gone-wrong": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What may go wrong now, each with what to do about it in this pot, the likely first. */
+        get: operations["get_gone_wrong"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cooks/{id}/what-if": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What could be done now, each with where it leads. */
+        get: operations["get_what_if"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cooks/{id}/why": {
         parameters: {
             query?: never;
@@ -300,6 +334,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/loggers/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps the rows of a logger's file as readings of probes: all that can be read, or none. */
+        post: operations["import_log"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/loggers/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tells the columns of a logger's file apart. */
+        post: operations["read_log"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/match": {
         parameters: {
             query?: never;
@@ -416,6 +484,23 @@ export interface paths {
         put?: never;
         /** A meal as it would be with one of its tasks put at an hour or given its length: nothing is kept, and no way out is looked for. */
         post: operations["try_meal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/now": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The whole kitchen at a glance. */
+        get: operations["get_now"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -601,7 +686,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The probes that have been seen. */
+        /** The probes that have been seen, each with its last reading. */
         get: operations["list_probes"];
         put?: never;
         post?: never;
@@ -827,6 +912,33 @@ export interface components {
          * @enum {string}
          */
         Age: "young" | "mature";
+        /** @description Something that rings until it is answered. */
+        Alarm: {
+            /**
+             * Format: date-time
+             * @description When it is due.
+             */
+            at: string;
+            /** @description "I am at it." */
+            hear: components["schemas"]["Action"];
+            /** @description Somebody has heard it. */
+            heard: boolean;
+            /** @description A stable name. */
+            id: string;
+            /** @description Putting it off, each with what that costs. */
+            later: components["schemas"]["Action"][];
+            /**
+             * Format: date-time
+             * @description When it rings: then, or later, where it was put off.
+             */
+            rings_at: string;
+            /** @description How it sounds. */
+            sound: components["schemas"]["Sound"];
+            /** @description Why. */
+            why: string;
+            /** @description What there is to do. */
+            words: string;
+        };
         /**
          * @description What an allergen is called on a label.
          * @enum {string}
@@ -893,6 +1005,8 @@ export interface components {
             measures: boolean;
             /** @description How the liquid's salt tastes; empty where there is none to taste. */
             taste: components["schemas"]["Action"][];
+            /** @description Other ways to find it: turning the fork, sliding a probe in, wiggling the bone, eating a piece. */
+            ways: components["schemas"]["CheckWay"][];
         };
         /** @description Something left out of the request and filled in. */
         Assumed: {
@@ -1202,6 +1316,11 @@ export interface components {
              */
             yield_kg: number;
         };
+        /**
+         * @description What a check was made with.
+         * @enum {string}
+         */
+        By: "fork" | "twist" | "probe" | "bone" | "bite";
         /** @description A caution that binds in this plan. */
         Caution: {
             /** @description A stable name. */
@@ -1260,6 +1379,21 @@ export interface components {
             /** @enum {string} */
             what: "progress";
         } | {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description °C.
+             */
+            celsius: number;
+            /** @description Which. */
+            probe: string;
+            /** @enum {string} */
+            what: "reading";
+        } | {
             /** @enum {string} */
             what: "missed";
         };
@@ -1268,6 +1402,15 @@ export interface components {
          * @enum {string}
          */
         Check: "firm" | "slice" | "fork" | "probe" | "pull" | "spoon";
+        /** @description A way to test the meat. */
+        CheckWay: {
+            /** @description What with. */
+            by: components["schemas"]["By"];
+            /** @description What it finds, from firm to soft; each in what is felt. */
+            finds: components["schemas"]["Action"][];
+            /** @description What it is called. */
+            words: string;
+        };
         /** @description A recipe, checked. */
         Checked: {
             /**
@@ -1501,6 +1644,15 @@ export interface components {
             /** @description What wind, cold or a deep pot change. */
             words: string;
         };
+        /** @description A column of the file. */
+        Column: {
+            /** @description What it seems to hold. */
+            holds: components["schemas"]["Holds"];
+            /** @description What its heading says. */
+            name: string;
+            /** @description Its first entries. */
+            shows: string[];
+        };
         /** @description Tasks that can't be kept as they are, in words. */
         Conflict: {
             /** @description The tasks it concerns. */
@@ -1664,10 +1816,20 @@ export interface components {
         };
         /** @description A cook as it stands. */
         CookView: {
+            /** @description What rings, and will. */
+            alarms: components["schemas"]["Alarm"][];
             /** @description What may be logged now. */
             asks: components["schemas"]["Asks"];
             /** @description The band after everything found so far. */
             band: components["schemas"]["Band"];
+            before_latest?: components["schemas"]["Ready"] | null;
+            /**
+             * Format: date-time
+             * @description When plates are wanted, as it is now.
+             */
+            bell: string;
+            /** @description The middle and what is about it over the whole cook, as reckoned now. */
+            course: components["schemas"]["CoursePoint"][];
             /**
              * Format: double
              * @description Simulated cooks that still carry weight.
@@ -1683,6 +1845,11 @@ export interface components {
                 number
             ];
             /**
+             * Format: date-time
+             * @description The heat has been off since then; the band is as if it came back now.
+             */
+            heat_off_since?: string | null;
+            /**
              * Format: double
              * @description Minutes after the bell.
              */
@@ -1694,13 +1861,20 @@ export interface components {
              * @description Planned lifting.
              */
             lift_at: string;
+            /** @description The order of lifting out of a mixed pot. */
+            lift_out: components["schemas"]["LiftOut"][];
             /** @description What happened, latest last. */
             log: components["schemas"]["LogLine"][];
+            look?: components["schemas"]["LookAt"] | null;
             /**
              * Format: date-time
              * @description The clock's start.
              */
             met_heat_at?: string | null;
+            /** @description What each kind of finding did to the band, the one that moved it most first. */
+            moved: components["schemas"]["MovedBy"][];
+            /** @description How the band stands against what was planned, in a sentence. */
+            moved_words: string;
             /** @description What comes next for the hands. */
             next_task?: string | null;
             now?: components["schemas"]["Now"] | null;
@@ -1716,6 +1890,8 @@ export interface components {
             pot: components["schemas"]["PotNow"];
             /** @description What was foretold against what came, once it is tender. */
             prediction: components["schemas"]["Prediction"];
+            /** @description The probes of this cook. */
+            probes: components["schemas"]["ProbeNow"][];
             redo?: components["schemas"]["TakeBack"] | null;
             /** @description What the sauce is worked out from. */
             sauce: components["schemas"]["SauceRequestInFull"];
@@ -1777,6 +1953,43 @@ export interface components {
              */
             trays?: number | null;
         };
+        /** @description A change that could be made now, and where it leads. */
+        CouldDo: {
+            /** @description When it is tender then, and too far. */
+            band: components["schemas"]["Band"];
+            /** @description What it wins and costs, in a sentence. */
+            cost: string;
+            happened?: components["schemas"]["HappenedInFull"] | null;
+            /** @description A stable name. */
+            id: string;
+            /**
+             * Format: double
+             * @description Minutes after the bell.
+             */
+            late_min: number;
+            /**
+             * Format: date-time
+             * @description When it would be lifted.
+             */
+            lift_at: string;
+            /**
+             * Format: double
+             * @description Liquid in the pot then, L.
+             */
+            liquid_l: number;
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            serve_at: string;
+            /** @description What is done. */
+            words: string;
+            /**
+             * Format: double
+             * @description Cooked and edible, kg.
+             */
+            yield_kg: number;
+        };
         /** @description How many of each thing there is to work with, in place of the kitchen's own. */
         Counts: {
             /**
@@ -1836,6 +2049,25 @@ export interface components {
              * @description Slow cookers.
              */
             slow_cookers?: number | null;
+        };
+        /** @description The middle and what surrounds it at a moment, as reckoned now. */
+        CoursePoint: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /** @description In the middle: P10, P50, P90, °C. */
+            core_c: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Format: double
+             * @description Liquid, fat or air about it, °C.
+             */
+            medium_c: number;
         };
         /**
          * @description Crystals of salt, which fill a spoon differently.
@@ -2558,6 +2790,11 @@ export interface components {
             units?: components["schemas"]["Units"] | null;
             vessel?: components["schemas"]["Vessel"] | null;
         };
+        /**
+         * @description What kind of thing was found.
+         * @enum {string}
+         */
+        Found: "middle" | "softness" | "depth" | "weight" | "around";
         /** @description What it burns, roughly. */
         Fuel: {
             /**
@@ -2600,6 +2837,23 @@ export interface components {
              */
             to_c: number;
         };
+        /** @description Something that goes wrong, and what to do about it in this pot. */
+        GoneWrong: {
+            /** @description What may be logged about it. */
+            actions: components["schemas"]["Action"][];
+            /** @description What can hurt someone. */
+            cautions: components["schemas"]["Caution"][];
+            /** @description What to do first. */
+            first: string;
+            /** @description A stable name. */
+            id: string;
+            /** @description It looks as if it had. */
+            likely: boolean;
+            /** @description What has gone wrong, as a cook says it. */
+            name: string;
+            /** @description What comes of it, and what then. */
+            then: string;
+        };
         /** @description Something that happened. */
         Happened: {
             /** @enum {string} */
@@ -2618,6 +2872,7 @@ export interface components {
             /** @enum {string} */
             kind: "core_reading";
         } | {
+            by?: components["schemas"]["By"] | null;
             /** @description What was found. */
             found: components["schemas"]["Check"];
             /** @enum {string} */
@@ -2635,6 +2890,68 @@ export interface components {
              * @description How much, L.
              */
             litres: number;
+            /** @description The task that is done by it. */
+            task?: string | null;
+        } | {
+            /** @description Every piece was cut in two. */
+            halved?: boolean;
+            heat?: components["schemas"]["Heat"] | null;
+            /** @enum {string} */
+            kind: "changed";
+            lid?: components["schemas"]["Lid"] | null;
+            method?: components["schemas"]["Method"] | null;
+        } | {
+            /** @enum {string} */
+            kind: "heat_off";
+        } | {
+            /** @enum {string} */
+            kind: "heat_on";
+        } | {
+            /** @enum {string} */
+            kind: "opened";
+            /**
+             * Format: double
+             * @description So long, min.
+             */
+            min: number;
+        } | {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            bell: string;
+            /** @enum {string} */
+            kind: "bell_moved";
+        } | {
+            /** @enum {string} */
+            kind: "fat_measured";
+            /**
+             * Format: double
+             * @description How deep, mm.
+             */
+            mm: number;
+        } | {
+            /** @description Where its tip is. */
+            into: components["schemas"]["ProbeIn"];
+            /** @enum {string} */
+            kind: "probe_put";
+            /** @description Which. */
+            probe: string;
+        } | {
+            /** @description Which. */
+            alarm: string;
+            /** @enum {string} */
+            kind: "heard";
+        } | {
+            /** @description Which. */
+            alarm: string;
+            /** @enum {string} */
+            kind: "later";
+            /**
+             * Format: double
+             * @description In so long, min.
+             */
+            min: number;
         } | {
             /** @enum {string} */
             kind: "dipped";
@@ -2706,6 +3023,7 @@ export interface components {
             /** @enum {string} */
             kind: "core_reading";
         } | {
+            by?: components["schemas"]["By"] | null;
             /** @description What was found. */
             found: components["schemas"]["Check"];
             /** @enum {string} */
@@ -2723,6 +3041,68 @@ export interface components {
              * @description How much, L.
              */
             litres: number;
+            /** @description The task that is done by it. */
+            task?: string | null;
+        } | {
+            /** @description Every piece was cut in two. */
+            halved: boolean;
+            heat?: components["schemas"]["Heat"] | null;
+            /** @enum {string} */
+            kind: "changed";
+            lid?: components["schemas"]["Lid"] | null;
+            method?: components["schemas"]["Method"] | null;
+        } | {
+            /** @enum {string} */
+            kind: "heat_off";
+        } | {
+            /** @enum {string} */
+            kind: "heat_on";
+        } | {
+            /** @enum {string} */
+            kind: "opened";
+            /**
+             * Format: double
+             * @description So long, min.
+             */
+            min: number;
+        } | {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            bell: string;
+            /** @enum {string} */
+            kind: "bell_moved";
+        } | {
+            /** @enum {string} */
+            kind: "fat_measured";
+            /**
+             * Format: double
+             * @description How deep, mm.
+             */
+            mm: number;
+        } | {
+            /** @description Where its tip is. */
+            into: components["schemas"]["ProbeIn"];
+            /** @enum {string} */
+            kind: "probe_put";
+            /** @description Which. */
+            probe: string;
+        } | {
+            /** @description Which. */
+            alarm: string;
+            /** @enum {string} */
+            kind: "heard";
+        } | {
+            /** @description Which. */
+            alarm: string;
+            /** @enum {string} */
+            kind: "later";
+            /**
+             * Format: double
+             * @description In so long, min.
+             */
+            min: number;
         } | {
             /** @enum {string} */
             kind: "dipped";
@@ -2912,6 +3292,11 @@ export interface components {
          * @enum {string}
          */
         HobKind: "gas" | "ceramic" | "induction";
+        /**
+         * @description What a column holds.
+         * @enum {string}
+         */
+        Holds: "time" | "seconds" | "minutes" | "celsius" | "fahrenheit" | "other";
         /**
          * @description From a time of day to another, `["23:00", "06:30"]`; across midnight where the second is earlier. Either may be a
          *     whole local time or an instant instead.
@@ -3404,6 +3789,18 @@ export interface components {
              */
             zone: string;
         };
+        /** @description The kitchen as it stands. */
+        KitchenNow: {
+            /** @description Every dish on the heat, the one with the nearest bell first. */
+            dishes: components["schemas"]["OnTheHeat"][];
+            /** @description Its state in ten lines, for who takes the next shift. */
+            hand_over: string[];
+            /**
+             * Format: date-time
+             * @description The server's clock.
+             */
+            now: string;
+        };
         /** @description The kitchen as it is kept. */
         KitchenView: {
             /** @description The kitchen. */
@@ -3617,6 +4014,30 @@ export interface components {
          * @enum {string}
          */
         Lid: "tight" | "foil" | "loose" | "ajar" | "none";
+        /** @description Something of a mixed pot with the time it comes out. */
+        LiftOut: {
+            /** @description What. */
+            name: string;
+            /** @description Its place in the order: what is tender together shares one. */
+            order: number;
+            /**
+             * Format: date-time
+             * @description One such piece in ten is tender by then.
+             */
+            p10?: string | null;
+            /**
+             * Format: date-time
+             * @description Half are.
+             */
+            p50?: string | null;
+            /**
+             * Format: date-time
+             * @description Nine in ten are.
+             */
+            p90?: string | null;
+            /** @description In a line. */
+            words: string;
+        };
         /** @description A line of what happened. What takes a line back or corrects its time has no line of its own. */
         LogLine: {
             /**
@@ -3648,6 +4069,69 @@ export interface components {
              */
             all: number;
             cooks: components["schemas"]["CookSummary"][];
+        };
+        /** @description A file with its columns told apart. */
+        LoggerFile: {
+            /** @description Its columns, in order. */
+            columns: components["schemas"]["Column"][];
+            /**
+             * Format: date-time
+             * @description Its first and last moment, where it says them itself.
+             */
+            from?: string | null;
+            /** @description Its rows, the headings apart. */
+            rows: number;
+            /**
+             * Format: date-time
+             * @description The last.
+             */
+            to?: string | null;
+        };
+        /** @description A file with what its columns are. */
+        LoggerImport: {
+            /** @description What was read. */
+            probes: components["schemas"]["ProbeColumn"][];
+            /** @description All of it. */
+            text: string;
+            /** @description Its times. */
+            time: components["schemas"]["TimeColumn"];
+        };
+        /** @description What became of a file. */
+        LoggerStored: {
+            /** @description Those that were there already. */
+            repeated: number;
+            /** @description New readings. */
+            stored: number;
+        };
+        /** @description The text of a logger's file. */
+        LoggerText: {
+            /** @description All of it. */
+            text: string;
+        };
+        /** @description The look that narrows the band most. */
+        LookAt: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description Heat that it lets out costs about so many minutes.
+             */
+            costs_min: number;
+            /**
+             * Format: double
+             * @description How wide the band is now, min.
+             */
+            from_min: number;
+            /**
+             * Format: double
+             * @description How wide it would be after the look, as expected, min.
+             */
+            to_min: number;
+            /** @description In a sentence. */
+            words: string;
         };
         /** @description A marinade. */
         Marinade: {
@@ -4179,6 +4663,18 @@ export interface components {
              */
             from_min?: number | null;
         };
+        /** @description What one kind of finding did to the band. */
+        MovedBy: {
+            /** @description Which kind. */
+            found: components["schemas"]["Found"];
+            /**
+             * Format: double
+             * @description The likeliest moment moves by so many minutes; less than nothing is sooner.
+             */
+            min: number;
+            /** @description In a sentence. */
+            words: string;
+        };
         /** @description One fact that would narrow the band. */
         Narrows: {
             /** @description A stable name: animal, thickness, oven, simmer, pit, lid, bark, liquid. */
@@ -4198,8 +4694,20 @@ export interface components {
              */
             width_min: number;
         };
+        /** @description What comes next. */
+        NextUp: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /** @description What. */
+            what: string;
+        };
         /** @description The task in hand. */
         Now: {
+            /** @description What there is to do, as one says it across the kitchen. */
+            act: string;
             /** @description What may be done, the likeliest first. */
             actions: components["schemas"]["Action"][];
             /**
@@ -4295,6 +4803,67 @@ export interface components {
              * @description The largest piece, mm thick.
              */
             thickness_mm: number;
+        };
+        /** @description One dish that is being cooked, as it is read from afar. */
+        OnTheHeat: {
+            /** @description What there is to do now. */
+            act: string;
+            /** @description What rings, and will. */
+            alarms: components["schemas"]["Alarm"][];
+            /** @description When it is tender. */
+            band: components["schemas"]["Band"];
+            /**
+             * Format: date-time
+             * @description When plates are wanted.
+             */
+            bell: string;
+            /**
+             * Format: date-time
+             * @description When that begins.
+             */
+            from?: string | null;
+            /**
+             * Format: uuid
+             * @description Its cook.
+             */
+            id: string;
+            /**
+             * Format: double
+             * @description Minutes after that.
+             */
+            late_min: number;
+            later?: components["schemas"]["NextUp"] | null;
+            /** @description Its lines for the hand-over. */
+            lines: string[];
+            /**
+             * Format: date-time
+             * @description When the meat met the heat, or is to.
+             */
+            met_heat_at: string;
+            /** @description What it is called. */
+            name: string;
+            next?: components["schemas"]["NextUp"] | null;
+            /**
+             * Format: int32
+             * @description How many eat.
+             */
+            people: number;
+            /** @description Its probes, without their traces. */
+            probes: components["schemas"]["ProbeNow"][];
+            /** @description How far it has come. */
+            status: components["schemas"]["Status"];
+            /**
+             * Format: date-time
+             * @description Found tender.
+             */
+            tender_at?: string | null;
+            /**
+             * Format: date-time
+             * @description What its clock counts to.
+             */
+            until?: string | null;
+            /** @description It goes on by itself: nothing for the hands. */
+            waits: boolean;
         };
         /** @description Something from the larder as it is shown on its shelf. */
         OnTheShelf: components["schemas"]["LarderFacts"] & {
@@ -5200,6 +5769,23 @@ export interface components {
             /** @description All of it in a sentence. */
             text: string;
         };
+        /** @description Which column a probe read. */
+        ProbeColumn: {
+            /**
+             * Format: int32
+             * @description From 0.
+             */
+            column: number;
+            /** @description What it holds. */
+            holds: components["schemas"]["Holds"];
+            /** @description The probe's name. */
+            probe: string;
+        };
+        /**
+         * @description Where a probe's tip is.
+         * @enum {string}
+         */
+        ProbeIn: "meat" | "pot" | "air" | "aside";
         /** @description A probe in a kitchen file. */
         ProbeInFile: {
             probe: string;
@@ -5209,6 +5795,39 @@ export interface components {
                 string,
                 number
             ][];
+        };
+        /** @description A probe of a cook as it stands. */
+        ProbeNow: {
+            /**
+             * Format: date-time
+             * @description When that was.
+             */
+            at?: string | null;
+            /**
+             * Format: double
+             * @description What it read last, °C.
+             */
+            celsius?: number | null;
+            /** @description Where its tip is. */
+            into: components["schemas"]["ProbeIn"];
+            /** @description Its trace, thinned. */
+            points: components["schemas"]["TracePoint"][];
+            /** @description Its name. */
+            probe: string;
+            /**
+             * Format: date-time
+             * @description Since when.
+             */
+            since: string;
+            /** @description How far it is believed. */
+            trust: components["schemas"]["Trust"];
+            /**
+             * Format: date-time
+             * @description Since when it has been like that.
+             */
+            trust_since: string;
+            /** @description What is the matter and what to do, or where it is. */
+            words: string;
         };
         /** @description One reading as a probe sends it. */
         ProbeReading: {
@@ -5245,6 +5864,21 @@ export interface components {
              * @description Made by the probe; the same id again changes nothing.
              */
             id: string;
+        };
+        /** @description A probe that has been seen. */
+        ProbeSeen: {
+            /**
+             * Format: date-time
+             * @description When it read last.
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description What it read, °C.
+             */
+            celsius: number;
+            /** @description Its name. */
+            name: string;
         };
         /** @description A refused or failed request. */
         Problem: {
@@ -6158,6 +6792,11 @@ export interface components {
          * @enum {string}
          */
         Sort: "surest" | "soonest" | "least_work" | "most_juice" | "richest_sauce" | "cheapest";
+        /**
+         * @description How it sounds.
+         * @enum {string}
+         */
+        Sound: "work" | "look" | "trouble";
         /** @description One stage of a chain. What it leaves out stays as it was in the stage before. */
         StageRequest: {
             heat?: components["schemas"]["Heat"] | null;
@@ -6308,6 +6947,11 @@ export interface components {
             kind: components["schemas"]["TaskKind"];
             /** @description Where. */
             lane: components["schemas"]["Lane"];
+            /**
+             * Format: double
+             * @description Liquid that is poured in with it, L.
+             */
+            pours_l: number;
             /**
              * Format: date-time
              * @description From.
@@ -6817,6 +7461,21 @@ export interface components {
             /** @description Why it differs from the forecast. */
             why: string;
         };
+        /** @description Which column holds the times. */
+        TimeColumn: {
+            /**
+             * Format: date-time
+             * @description When the file began, where it counts from there.
+             */
+            began?: string | null;
+            /**
+             * Format: int32
+             * @description From 0.
+             */
+            column: number;
+            /** @description What it holds. */
+            holds: components["schemas"]["Holds"];
+        };
         /** @description Liquid to pour in on the way. */
         TopUp: {
             /**
@@ -6829,6 +7488,21 @@ export interface components {
              * @description Hot liquid, L.
              */
             l: number;
+        };
+        /** @description A point of a trace. */
+        TracePoint: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /** @description Whether the forecast goes by it. */
+            believed: boolean;
+            /**
+             * Format: double
+             * @description °C.
+             */
+            celsius: number;
         };
         /**
          * @description Something that takes a while.
@@ -6904,6 +7578,11 @@ export interface components {
              */
             trimmed_kg: number;
         };
+        /**
+         * @description How far a probe is believed.
+         * @enum {string}
+         */
+        Trust: "steady" | "settling" | "silent" | "pulled_out" | "wrong_place" | "jumped" | "drifts";
         /** @description One joint, sliced tonight and pulled tomorrow. */
         Twice: {
             /** @description Cautions that bind. */
@@ -7068,6 +7747,13 @@ export interface components {
             text: string;
             /** @description What it costs. */
             trade: string;
+        };
+        /** @description What could be done now. */
+        WhatIf: {
+            /** @description As it goes on by itself. */
+            as_it_is: components["schemas"]["CouldDo"];
+            /** @description What could be changed. */
+            choices: components["schemas"]["CouldDo"][];
         };
         /** @description A forecast explained. */
         Why: {
@@ -7772,6 +8458,156 @@ export interface operations {
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_gone_wrong: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GoneWrong"][];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_what_if: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIf"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8711,6 +9547,196 @@ export interface operations {
             };
         };
     };
+    import_log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoggerImport"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoggerStored"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoggerText"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoggerFile"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     post_match: {
         parameters: {
             query?: never;
@@ -9215,6 +10241,61 @@ export interface operations {
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_now: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitchenNow"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10244,7 +11325,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": string[];
+                    "application/json": components["schemas"]["ProbeSeen"][];
                 };
             };
             /** @description Asked by another site's page, or by another name than this machine's. */

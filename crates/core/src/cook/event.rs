@@ -389,6 +389,7 @@ impl Event {
 
 /// An event that stands, at the time that stands.
 pub(super) struct Stands<'a> {
+    pub(super) id: Uuid,
     pub(super) at: Timestamp,
     pub(super) happened: &'a Happened,
 }
@@ -420,7 +421,7 @@ impl<'a> Standing<'a> {
         }
         let stand = events.iter().filter(|event| !undone.contains_key(&event.id));
         let at = |event: &Event| times.get(&event.id).copied().unwrap_or(event.at);
-        let events = stand.map(|event| Stands { at: at(event), happened: &event.happened }).collect();
+        let events = stand.map(|event| Stands { id: event.id, at: at(event), happened: &event.happened }).collect();
         Self { events, undone, times }
     }
 

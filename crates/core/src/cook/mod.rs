@@ -30,4 +30,4 @@ pub use status::Status;
 pub use summary::{CookLine, CookSummary, Reckoned};
 pub use task::{CookTask, TaskState};
 pub use view::{Band, CookView, Prediction, view};
-pub use what_if::{Choice, WhatIf, what_if};
+pub use what_if::{CouldDo, WhatIf, what_if};

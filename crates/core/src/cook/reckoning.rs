@@ -2,6 +2,7 @@
 
 use ergastic_words::errors;
 use jiff::Timestamp;
+use uuid::Uuid;
 
 use super::event::Standing;
 use super::probes::{Expected, ProbeNow, Trace, probes};
@@ -77,6 +78,8 @@ pub(super) struct SoFar {
     pub probes: Vec<ProbeNow>,
     /// The heat is off since then.
     pub heat_off_since: Option<Timestamp>,
+    /// Changes that could not be, and changed nothing.
+    pub passed_over: Vec<Uuid>,
 }
 
 impl<'a> Facts<'a> {
@@ -105,8 +108,9 @@ impl<'a> Facts<'a> {
     pub fn so_far(&self, before: &Worked, ahead_s: &[f64]) -> Result<SoFar> {
         let Facts { plan, kitchen, standing, traces, now, .. } = *self;
         let added = standing.added();
-        let turned = Went::of(plan, standing, &before.case, &before.forecast.stages, self.until());
+        let turned = Went::of(plan, kitchen, standing, before, self.until());
         let off_since_min = turned.as_ref().and_then(|went| went.off_since_min);
+        let passed_over = turned.as_ref().map(|went| went.passed_over.clone()).unwrap_or_default();
         let as_planned = turned.is_none() && added.is_empty();
         let mut went = turned.map_or_else(|| plan.clone(), |went| went.plan);
         // What was poured in cools the pot: the forecast goes on from the plan as it really went.
@@ -125,7 +129,7 @@ impl<'a> Facts<'a> {
             false => Some(Worked::ahead(&went, kitchen, &evidence, self.look_s(), ahead_s).map_err(of_the_event)?),
         };
         let heat_off_since = off_since_min.zip(standing.met_heat()).map(|(min, from)| plus_minutes(from, min));
-        Ok(SoFar { worked, findings, probes, heat_off_since })
+        Ok(SoFar { worked, findings, probes, heat_off_since, passed_over })
     }
 }
 

@@ -4,6 +4,7 @@ use ergastic_words::{Said, Share, Span, cook as say, log as told};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+use uuid::Uuid;
 
 use super::actions::{self, Asks, Now};
 use super::alarms::{Alarm, Costs, alarms};
@@ -90,6 +91,9 @@ pub struct CookView {
     pub probes: Vec<ProbeNow>,
     /// The heat has been off since then; the band is as if it came back now.
     pub heat_off_since: Option<Timestamp>,
+    /// Changes that could not be, and changed nothing: whoever keeps events keeps none of these.
+    #[serde(skip)]
+    pub passed_over: Vec<Uuid>,
     /// What rings, and will.
     pub alarms: Vec<Alarm>,
     /// When plates are wanted, as it is now.
@@ -216,6 +220,7 @@ pub fn view(
         lift_out: lift_out(worked, from, voice),
         probes: reckoning.so_far.probes.clone(),
         heat_off_since: reckoning.so_far.heat_off_since,
+        passed_over: reckoning.so_far.passed_over.clone(),
         alarms: rings,
         bell: plan.bell,
         tender_at,

@@ -2,15 +2,18 @@
 
 use jiff::Timestamp;
 use serde_json::Value;
+use uuid::Uuid;
 
 use super::event::{Happened, Standing};
 use crate::clock::minutes_between;
+use crate::error::Error;
 use crate::forecast::{ByHand, Case, HORIZON_S, Heat, StageRequest, StageSpan, Until, Wrap};
 use crate::heat::body::Shape;
 use crate::heat::pit::Pit;
 use crate::heat::pot::Lid;
+use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::sheet::TaskId;
+use crate::sheet::{TaskId, Worked};
 use crate::units::MINUTE_S;
 use crate::ways::{HeatSource, Method, Start, USUAL_PIT_C};
 
@@ -19,6 +22,7 @@ const NOT_YET_MIN: f64 = 2.0;
 
 /// Something done to the heat at a time.
 struct Turn {
+    id: Uuid,
     at_min: f64,
     what: What,
 }
@@ -33,6 +37,8 @@ enum What {
 struct Ran {
     stage: StageRequest,
     from_min: f64,
+    /// What it began with, if that was done by hand.
+    by: Option<Uuid>,
 }
 
 /// How a plan's dish went, where anything was changed in it by hand.
@@ -41,6 +47,14 @@ pub(super) struct Went {
     pub plan: Plan,
     /// The heat has been off since, min from the meat meeting the heat.
     pub off_since_min: Option<f64>,
+    /// Changes that could not be, and changed nothing.
+    pub passed_over: Vec<Uuid>,
+}
+
+/// The stage that an error is about.
+fn unfit_stage(error: &Error) -> Option<usize> {
+    let (_, rest) = error.field.split_once("stages[")?;
+    rest.split_once(']')?.0.parse().ok()
 }
 
 /// What was done to the heat, in time order; an opening is a heat that is off and on again.
@@ -48,7 +62,7 @@ fn turns(standing: &Standing, met_heat: Timestamp) -> Vec<Turn> {
     let mut turns = Vec::new();
     for event in standing.all() {
         let at_min = minutes_between(met_heat, event.at).clamp(0.0, HORIZON_S / MINUTE_S);
-        let mut turn = |at_min: f64, what| turns.push(Turn { at_min, what });
+        let mut turn = |at_min: f64, what| turns.push(Turn { id: event.id, at_min, what });
         match event.happened {
             Happened::Changed { method, heat, lid, halved } => {
                 turn(at_min, What::Changed { method: *method, heat: heat.clone(), lid: *lid, halved: *halved })
@@ -136,14 +150,15 @@ fn as_planned(plan: &Plan, standing: &Standing, spans: &[StageSpan], met_heat: T
             }
             from_min = to_min;
         }
-        ran.push(Ran { stage, from_min: began });
+        ran.push(Ran { stage, from_min: began, by: None });
     }
     ran
 }
 
 impl Went {
     /// How a plan went, with what was changed in it; none where it goes as planned. `spans` are the stages of its median run.
-    pub fn of(plan: &Plan, standing: &Standing, case: &Case, spans: &[StageSpan], now: Timestamp) -> Option<Self> {
+    pub fn of(plan: &Plan, kitchen: &Kitchen, standing: &Standing, before: &Worked, now: Timestamp) -> Option<Self> {
+        let (case, spans) = (&before.case, &before.forecast.stages[..]);
         let met_heat = standing.met_heat()?;
         let now_min = minutes_between(met_heat, now);
         let turns = turns(standing, met_heat);
@@ -170,12 +185,22 @@ impl Went {
         // A heat that is off is on again from now, as far as anyone can say.
         if let Some(since) = off_since_min {
             let at_min = now_min.max(since);
-            change(&mut ran, &Turn { at_min, what: What::On }, at_min - since, case);
+            change(&mut ran, &Turn { id: Uuid::nil(), at_min, what: What::On }, at_min - since, case);
         }
-        let mut plan = plan.clone();
-        (plan.forecast.method, plan.forecast.heat) = (None, None);
-        plan.forecast.stages = Some(ran.into_iter().map(|ran| ran.stage).collect());
-        Some(Self { plan, off_since_min })
+        let mut passed_over = Vec::new();
+        loop {
+            let mut went = plan.clone();
+            (went.forecast.method, went.forecast.heat) = (None, None);
+            went.forecast.stages = Some(ran.iter().map(|ran| ran.stage.clone()).collect());
+            // What can't be changed so changes nothing: another change may have been taken back before it.
+            let unfit =
+                went.resolve(kitchen).err().and_then(|error| unfit_stage(&error)).and_then(|at| ran.get_mut(at));
+            let Some(Ran { stage, by: Some(by), .. }) = unfit.filter(|ran| !ran.stage.is_as_before()) else {
+                return Some(Self { plan: went, off_since_min, passed_over });
+            };
+            passed_over.push(*by);
+            (stage.method, stage.heat, stage.lid) = (None, None, None);
+        }
     }
 }
 
@@ -222,7 +247,7 @@ fn change(ran: &mut Vec<Ran>, turn: &Turn, off_min: f64, case: &Case) {
         ran.truncate(at + 1);
     }
     ran[at].stage.until = Some(Until { min: Some(lasted), ..Until::default() });
-    ran.insert(at + 1, Ran { stage: next, from_min: turn.at_min });
+    ran.insert(at + 1, Ran { stage: next, from_min: turn.at_min, by: Some(turn.id) });
 }
 
 /// The heat of a place that is warm already.

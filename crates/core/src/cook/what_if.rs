@@ -47,7 +47,7 @@ const NO_TIME_MIN: f64 = 4.0;
 
 /// A change that could be made now, and where it leads.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Choice {
+pub struct CouldDo {
     /// A stable name.
     pub id: String,
     /// What is done.
@@ -74,9 +74,9 @@ pub struct Choice {
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct WhatIf {
     /// As it goes on by itself.
-    pub as_it_is: Choice,
+    pub as_it_is: CouldDo,
     /// What could be changed.
-    pub choices: Vec<Choice>,
+    pub choices: Vec<CouldDo>,
 }
 
 /// Something that could be done, before it is known where it leads.
@@ -300,7 +300,7 @@ pub fn what_if(
     let before = facts.as_planned(&[])?;
     let voice = kitchen.voice();
     let as_is = outcome(&facts, &before)?;
-    let choice = |id: &str, words: String, cost: String, happened: Option<Happened>, to: Outcome| Choice {
+    let choice = |id: &str, words: String, cost: String, happened: Option<Happened>, to: Outcome| CouldDo {
         id: id.to_owned(),
         words,
         cost,
@@ -349,8 +349,8 @@ fn bells(
     now: Timestamp,
     facts: &Facts,
     before: &Worked,
-    choice: &impl Fn(&str, String, String, Option<Happened>, Outcome) -> Choice,
-) -> Vec<Choice> {
+    choice: &impl Fn(&str, String, String, Option<Happened>, Outcome) -> CouldDo,
+) -> Vec<CouldDo> {
     let finishing = before.durations.finishing_min();
     let sure = as_is.band.ready.p90.map(|p90| later_bell(plus_minutes(p90, finishing), |_| true));
     let by = |min: f64| Some(plus_minutes(plan.bell, min));

@@ -7,10 +7,12 @@ use std::collections::HashSet;
 use axum::extract::State;
 use axum::http::StatusCode;
 use axum::response::Response;
+use ergastic_core::Error;
 use ergastic_core::cook::{CookLine, CookSummary, CookView, Event, GoneWrong, WhatIf, gone_wrong, what_if};
-use ergastic_core::error::{Unit, in_range};
+use ergastic_core::error::{Kind, Unit, in_range};
 use ergastic_core::plan::Plan;
 use ergastic_store::{StoredCook, What};
+use ergastic_words::errors;
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use serde_json::value::RawValue;
@@ -186,6 +188,10 @@ pub async fn append(
         let now = app.clock.now();
         let kitchen = app.store.kitchen().await?;
         let view = folded(&app, &cook, &kitchen, now).await?;
+        if let Some(at) = events.iter().position(|event| view.passed_over.contains(&event.id)) {
+            let field = format!("[{at}].happened");
+            return Err(Error::said(Kind::Clash, field, errors::this_change(), errors::no_such_change()).into());
+        }
         match app.store.append(id, from_seq, &events, &summaries::reckoned(&cook, &view)).await {
             Err(ergastic_store::Error::Moved) => {}
             Err(error) => return Err(error.into()),

@@ -142,6 +142,11 @@ fn usual_end(medium: &Medium) -> Option<End> {
 }
 
 impl StageRequest {
+    /// Whether way, heat and lid go on as they were.
+    pub(crate) fn is_as_before(&self) -> bool {
+        self.method.is_none() && self.heat.is_none() && self.lid.is_none()
+    }
+
     /// When the stage ends, with what that means for a pressure pot's time.
     fn end(&self, medium: Medium, last: bool) -> Result<(Medium, End)> {
         let Some(until) = &self.until else {
