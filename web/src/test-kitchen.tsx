@@ -87,6 +87,7 @@ export const task = (over: Partial<Schemas['Task']> = {}): Schemas['Task'] => ({
   hands_on: false,
   after: [],
   cautions: [],
+  pours_l: 0,
   ...over,
 });
 
@@ -202,17 +203,23 @@ export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnsw
       next_task: null,
       now: {
         task: 'braise',
+        act: 'Leave it: oven at 150 °C, lid on tight',
         waits: true,
         from: '2027-02-06T12:00:00Z',
         until: '2027-02-06T15:00:00Z',
         actions: [],
       },
       asks: {
-        fork: scale.map(({ check, words }) => ({
-          id: check,
-          words,
-          happened: { kind: 'check', found: check },
+        ways: (['fork', 'bite'] as const).map((by) => ({
+          by,
+          words: by,
+          finds: scale.map(({ check, words }) => ({
+            id: check,
+            words: `${by}: ${words}`,
+            happened: { kind: 'check' as const, found: check, by },
+          })),
         })),
+        lids: [],
         taste: [],
         measures: true,
       },
@@ -241,6 +248,13 @@ export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnsw
         dredged_flour_g: 0,
         tonight: 1,
       },
+      moved: [],
+      moved_words: '',
+      course: [],
+      lift_out: [],
+      probes: [],
+      alarms: [],
+      bell: '2027-02-06T16:30:00Z',
       log: [],
       outcome: null,
       prediction: { foretold_min: [150, 180, 220], took_min: null, quicker: null, words: 'Half by 3 h.' },

@@ -278,6 +278,15 @@ found =
         [pull] pull
        *[spoon] spoon
     }
+# $field (Key)
+dial =
+    { $field ->
+        [set_c] The oven is now at
+        [pit_c] The pit is now at
+        [fat_c] The fat is now at
+        [bath_c] The bath is now at
+       *[at_c] It is now kept at
+    }
 # $salt (Key)
 salt =
     { $salt ->

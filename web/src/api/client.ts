@@ -20,16 +20,24 @@ export class ApiFault extends Error {
 /** Told to the window when the kitchen could not keep something, or could not be read. */
 export const NOT_KEPT = 'ergastic-not-kept';
 
-let aheadMs = 0;
+/** What the kitchen's clock showed (ms) when this machine's showed `since`, and how many times as fast it runs. */
+let told = { shown: 0, since: 0, speed: 1 };
 
-/** The kitchen's clock in ms: this machine's, put right by what the kitchen's answers say. */
-export const kitchenNow = () => Date.now() + aheadMs;
+/** The kitchen's clock in ms: as its answers tell it, going on by itself between them. */
+export const kitchenNow = () => told.shown + (Date.now() - told.since) * told.speed;
+
+/** How many times as fast as this machine's it runs: more than once only where a cook is tried out. */
+export const kitchenSpeed = () => told.speed;
 
 async function ask(request: Request): Promise<Response> {
   const response = await globalThis.fetch(request);
-  // The header counts whole seconds; less than two is no difference.
-  const apart = Date.parse(response.headers.get('date') ?? '') - Date.now();
-  if (Number.isFinite(apart)) aheadMs = Math.abs(apart) < 2000 ? 0 : apart;
+  const [shown, speed] = (response.headers.get('kitchen-clock') ?? '').split(' ').map(Number);
+  if (shown && speed) {
+    const here = Date.now();
+    // Two clocks of one machine differ by the time the answer took, which is no difference.
+    const same = speed === 1 && Math.abs(shown - here) < 2000;
+    told = same ? { shown: 0, since: 0, speed: 1 } : { shown, since: here, speed };
+  }
   return response;
 }
 
@@ -145,6 +153,21 @@ export const api = {
     unwrap<'/api/cooks/{id}', 'put'>(
       client.PUT('/api/cooks/{id}', { params: { path: { id } }, body: { plan_id } }),
     ),
+  /** Every dish on the heat, what rings, and the hand-over. */
+  now: () => unwrap<'/api/now', 'get'>(client.GET('/api/now')),
+  whatIf: (id: string) =>
+    unwrap<'/api/cooks/{id}/what-if', 'get'>(
+      client.GET('/api/cooks/{id}/what-if', { params: { path: { id } } }),
+    ),
+  goneWrong: (id: string) =>
+    unwrap<'/api/cooks/{id}/gone-wrong', 'get'>(
+      client.GET('/api/cooks/{id}/gone-wrong', { params: { path: { id } } }),
+    ),
+  probes: () => unwrap<'/api/probes', 'get'>(client.GET('/api/probes')),
+  readLogger: (text: string) =>
+    unwrap<'/api/loggers/read', 'post'>(client.POST('/api/loggers/read', { body: { text } })),
+  importLogger: (body: Schemas['LoggerImport']) =>
+    unwrap<'/api/loggers/import', 'post'>(client.POST('/api/loggers/import', { body })),
   append: (id: string, events: Schemas['Event'][]) =>
     unwrap<'/api/cooks/{id}/events', 'post'>(
       client.POST('/api/cooks/{id}/events', { params: { path: { id } }, body: events }),

@@ -999,13 +999,14 @@ export interface components {
         };
         /** @description What may be logged. */
         Asks: {
-            /** @description What a fork finds. */
-            fork: components["schemas"]["Action"][];
+            dial?: components["schemas"]["Dial"] | null;
+            /** @description How it may be covered, the lid that is on apart. */
+            lids: components["schemas"]["Action"][];
             /** @description Whether a reading, a dip or something poured in tells anything yet. */
             measures: boolean;
             /** @description How the liquid's salt tastes; empty where there is none to taste. */
             taste: components["schemas"]["Action"][];
-            /** @description Other ways to find it: turning the fork, sliding a probe in, wiggling the bone, eating a piece. */
+            /** @description Ways to test the meat: a fork, turning it, sliding a probe in, wiggling the bone, eating a piece. */
             ways: components["schemas"]["CheckWay"][];
         };
         /** @description Something left out of the request and filled in. */
@@ -2217,6 +2218,28 @@ export interface components {
              * @description Depth, mm.
              */
             mm: number;
+        };
+        /** @description What the heat is set to, and may be; logged as a change of that field of the heat. */
+        Dial: {
+            /**
+             * Format: double
+             * @description What it is set to, °C.
+             */
+            celsius: number;
+            /** @description The field of the heat. */
+            field: string;
+            /**
+             * Format: double
+             * @description The least it may be set to.
+             */
+            least_c: number;
+            /**
+             * Format: double
+             * @description The most.
+             */
+            most_c: number;
+            /** @description What it is called. */
+            words: string;
         };
         /** @description The dish at one setting. */
         DialSetting: {

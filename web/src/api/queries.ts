@@ -2,7 +2,7 @@ import { keepPreviousData, skipToken, useMutation, useQuery, useQueryClient } fr
 import { useEffect } from 'react';
 import { hearChanges } from './changes';
 import { showHoursOf } from '../format/time';
-import { api, NOT_KEPT, type Schemas } from './client';
+import { api, kitchenNow, kitchenSpeed, NOT_KEPT, type Schemas } from './client';
 import { onAnswered } from './outbox';
 import { setProgress } from './progress';
 
@@ -50,13 +50,47 @@ export const useMeal = (id: string | undefined) =>
     refetchInterval: 60_000,
   });
 
+/** How often what time moves is read again, ms: oftener where the kitchen's clock runs faster, but not without end. */
+const often = (ms: number) => () => Math.max(2500, ms / kitchenSpeed());
+
 /** A cook as it stands; read again every half minute, because time moves it. */
 export const useCook = (id: string | undefined) =>
   useQuery({
     queryKey: ['cooks', id],
     queryFn: id ? () => api.cook(id) : skipToken,
-    refetchInterval: 30_000,
+    refetchInterval: often(30_000),
+    // An alarm has to ring in a page that nobody looks at.
+    refetchIntervalInBackground: true,
   });
+
+/** Every dish on the heat and what rings; on every page, whether it is looked at or not. */
+export const useAtWork = () =>
+  useQuery({
+    queryKey: ['cooks', 'now'],
+    queryFn: api.now,
+    refetchInterval: often(20_000),
+    refetchIntervalInBackground: true,
+  });
+
+/** What could be done now, each with where it leads; worked out only where it is looked at. */
+export const useWhatIf = (cook: Schemas['CookAnswer']) =>
+  useQuery({
+    queryKey: ['cooks', cook.id, 'what-if'],
+    queryFn: () => api.whatIf(cook.id),
+    refetchInterval: often(60_000),
+  });
+
+/** What may have gone wrong, each with what to do about it in this pot. */
+export const useGoneWrong = (cook: Schemas['CookAnswer']) =>
+  useQuery({
+    queryKey: ['cooks', cook.id, 'gone-wrong'],
+    queryFn: () => api.goneWrong(cook.id),
+    refetchInterval: often(60_000),
+  });
+
+/** The probes that have been seen. */
+export const useProbes = () =>
+  useQuery({ queryKey: ['probes'], queryFn: api.probes, refetchInterval: often(20_000) });
 
 export const useMatch = (request: Schemas['MatchRequest'], enabled = true) =>
   useQuery({
@@ -103,6 +137,16 @@ export function usePutAway(onDone?: () => void) {
   });
 }
 
+/** A cook is worked out anew this often for what its probes read, ms of the kitchen's time. */
+const READ_AGAIN_MS = 15_000;
+
+/** The probes that an answer about cooks is made with. */
+function probesOf(data: unknown): string[] {
+  const answer = data as Partial<Schemas['CookAnswer'] & Schemas['KitchenNow']> | undefined;
+  const views = [answer?.view, ...(answer?.dishes ?? [])];
+  return views.flatMap((view) => view?.probes ?? []).map((probe) => probe.probe);
+}
+
 /** Keeps every open page the same: what changed elsewhere is read again here, and what a tap made of a cook is shown. */
 export function useChanges() {
   const queries = useQueryClient();
@@ -116,9 +160,26 @@ export function useChanges() {
   );
   useEffect(() => {
     if (typeof EventSource === 'undefined') return;
+    let asked = 0;
+    const readAgain = (probe: string) => {
+      const now = kitchenNow();
+      queries.setQueryData<Schemas['ProbeSeen'][]>(['probes'], (seen) => seen && [...seen]);
+      const uses = queries
+        .getQueryCache()
+        .findAll({ queryKey: ['cooks'] })
+        .filter(({ state: { data } }) => probesOf(data).includes(probe));
+      if (uses.length === 0 || Math.abs(now - asked) < READ_AGAIN_MS) return;
+      asked = now;
+      for (const { queryKey } of uses) void queries.invalidateQueries({ queryKey, exact: true });
+    };
     return hearChanges((change) => {
       if (change.what === 'progress') {
         setProgress(change.task, { done: change.done, of: change.of ?? undefined });
+        return;
+      }
+      // What a probe reads is shown at once; what it means is worked out for a cook every so often.
+      if (change.what === 'reading') {
+        readAgain(change.probe);
         return;
       }
       // What was read before the stream was there may have changed in between.

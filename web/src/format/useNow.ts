@@ -1,11 +1,12 @@
 import { useEffect, useState } from 'react';
-import { kitchenNow } from '../api/client';
+import { kitchenNow, kitchenSpeed } from '../api/client';
 
 /** The kitchen's clock in ms, read every so often. */
 export function useNow(everyMs: number): number {
   const [now, setNow] = useState(kitchenNow);
   useEffect(() => {
-    const timer = setInterval(() => setNow(kitchenNow()), everyMs);
+    // A clock that runs faster is looked at more often, but not more often than an eye would.
+    const timer = setInterval(() => setNow(kitchenNow()), Math.max(200, everyMs / kitchenSpeed()));
     return () => clearInterval(timer);
   }, [everyMs]);
   return now;

@@ -68,6 +68,7 @@ export const system = createSystem(
           title: { value: '28px' },
           large: { value: '44px' },
           far: { value: '72px' },
+          across: { value: '112px' },
         },
       },
       semanticTokens: { colors: semantic },

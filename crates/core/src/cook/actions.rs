@@ -11,9 +11,11 @@ use super::pot::{NO_SPOONFUL_L, PotNow};
 use super::status::Status;
 use super::task::{CookTask, TaskState};
 use crate::finish::Seasoned;
+use crate::forecast::Stage;
+use crate::heat::pot::Lid;
 use crate::sheet::{Task, TaskId, TaskKind, Worked};
 use crate::tender::Check;
-use crate::ways::{Lane, tasks};
+use crate::ways::{Lane, Medium, tasks};
 
 /// Where an action leads.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -61,10 +63,12 @@ pub struct Now {
 /// What may be logged.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Asks {
-    /// What a fork finds.
-    pub fork: Vec<Action>,
-    /// Other ways to find it: turning the fork, sliding a probe in, wiggling the bone, eating a piece.
+    /// Ways to test the meat: a fork, turning it, sliding a probe in, wiggling the bone, eating a piece.
     pub ways: Vec<CheckWay>,
+    /// What its heat is set to, and may be.
+    pub dial: Option<Dial>,
+    /// How it may be covered, the lid that is on apart.
+    pub lids: Vec<Action>,
     /// How the liquid's salt tastes; empty where there is none to taste.
     pub taste: Vec<Action>,
     /// Whether a reading, a dip or something poured in tells anything yet.
@@ -82,6 +86,46 @@ pub struct CheckWay {
     pub finds: Vec<Action>,
 }
 
+/// What the heat is set to, and may be; logged as a change of that field of the heat.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Dial {
+    /// The field of the heat.
+    pub field: String,
+    /// What it is called.
+    pub words: String,
+    /// What it is set to, °C.
+    pub celsius: f64,
+    /// The least it may be set to.
+    pub least_c: f64,
+    /// The most.
+    pub most_c: f64,
+}
+
+impl Dial {
+    fn of(medium: &Medium, voice: Voice) -> Option<Self> {
+        let (field, celsius, [least_c, most_c]) = match medium {
+            Medium::Oven { set_c, .. } => ("set_c", *set_c, [80.0, 260.0]),
+            Medium::Pit { pit, .. } => ("pit_c", pit.set_c, [65.0, 200.0]),
+            Medium::Fat { fat_c } => ("fat_c", *fat_c, [60.0, 130.0]),
+            Medium::Bath { bath_c } => ("bath_c", *bath_c, [54.4, 99.0]),
+            Medium::KeepWarm { at_c } => ("at_c", *at_c, [50.0, 90.0]),
+            _ => return None,
+        };
+        Some(Self { field: field.into(), words: voice.say(say::dial(field)), celsius, least_c, most_c })
+    }
+}
+
+fn lids(stage: &Stage, voice: Voice) -> Vec<Action> {
+    let covers = stage.medium.is_pot() && !matches!(stage.medium, Medium::Pressure { .. });
+    let others = [Lid::Tight, Lid::Loose, Lid::Ajar, Lid::None].into_iter();
+    let others = others.filter(|lid| covers && *lid != stage.pot.lid);
+    let change = |lid: Lid| {
+        let happened = Happened::Changed { method: None, heat: None, lid: Some(lid), halved: false };
+        does(lid.key(), lid.words(), happened, voice)
+    };
+    others.map(change).collect()
+}
+
 fn does(id: &str, words: Said, happened: Happened, voice: Voice) -> Action {
     Action { id: id.into(), words: voice.say(words), happened: Some(happened), leads: None }
 }
@@ -95,6 +139,13 @@ fn done(task: TaskId, words: Said, voice: Voice) -> Action {
     does(&task.clone(), words, Happened::TaskDone { task }, voice)
 }
 
+/// The stage that is running at a time after the meat met the heat.
+pub(super) fn running(worked: &Worked, min: f64) -> &Stage {
+    let spans = &worked.forecast.stages;
+    let at = spans.iter().position(|span| span.to_min.is_none_or(|to| to > min));
+    at.and_then(|at| worked.case.stages.get(at)).unwrap_or_else(|| worked.case.last())
+}
+
 /// Liquid that a task asks for, poured in: it is in the pot from then on.
 fn poured(task: &Task, voice: Voice) -> Action {
     let litres = (task.pours_l * 100.0).round().max(1.0) / 100.0;
@@ -104,10 +155,7 @@ fn poured(task: &Task, voice: Voice) -> Action {
 
 /// What there is to do, as one says it across the kitchen: while it goes on by itself, to leave it as it should be left.
 fn act(task: &Task, worked: &Worked, since_heat_min: f64) -> String {
-    let case = &worked.case;
-    let spans = &worked.forecast.stages;
-    let running = spans.iter().position(|span| span.to_min.is_none_or(|to| to > since_heat_min));
-    let stage = running.and_then(|at| case.stages.get(at)).unwrap_or(case.last());
+    let (case, stage) = (&worked.case, running(worked, since_heat_min));
     let said = match task.kind {
         TaskKind::Braise => tasks::leave_it(&stage.medium, stage.pot.lid),
         TaskKind::Hold => sheet::leave_hold(),
@@ -154,10 +202,8 @@ pub(super) fn now(
 }
 
 impl Asks {
-    pub(super) fn of(status: Status, met_heat: bool, pot: &PotNow, bones: bool, voice: Voice) -> Self {
+    pub(super) fn of(status: Status, met_heat: bool, pot: &PotNow, stage: &Stage, bones: bool, voice: Voice) -> Self {
         let open = met_heat && status != Status::Closed;
-        let fork =
-            |found: Check| does(found.key(), say::found(found.key()), Happened::Check { found, by: None }, voice);
         let ways = By::ALL.into_iter().filter(|by| *by != By::Bone || bones);
         let ways = ways.map(|by| CheckWay {
             by,
@@ -172,8 +218,9 @@ impl Asks {
         let taste = |salt: Seasoned| does(salt.key(), say::salt(salt.key()), Happened::Tasted { salt }, voice);
         let spoonful = open && pot.liquid_l > NO_SPOONFUL_L;
         Self {
-            fork: if open { Check::ALL.map(fork).into() } else { Vec::new() },
             ways: if open { ways.collect() } else { Vec::new() },
+            dial: Dial::of(&stage.medium, voice).filter(|_| open),
+            lids: if open { lids(stage, voice) } else { Vec::new() },
             taste: if spoonful { Seasoned::ALL.map(taste).into() } else { Vec::new() },
             measures: open,
         }

@@ -17,7 +17,7 @@ mod view;
 mod went;
 mod what_if;
 
-pub use actions::{Action, Asks, CheckWay, Leads, Now};
+pub use actions::{Action, Asks, CheckWay, Dial, Leads, Now};
 pub use alarms::{Alarm, Sound};
 pub use event::{By, Event, Happened, Outcome, ProbeIn, Standing};
 pub use gone_wrong::{GoneWrong, gone_wrong};

@@ -198,6 +198,7 @@ pub fn view(
     };
     let since_heat_min = met_heat.map(|from| minutes_between(from, now));
     let bones = worked.case.main().bone_pct > 0.0;
+    let stage = actions::running(worked, since_heat_min.unwrap_or_default());
     let foretold = band(before, wanted.max(from));
     let moved_words = voice.say(moved_words(&foretold.ready, &band_now.ready, cooking.is_some()));
     Ok(CookView {
@@ -237,7 +238,7 @@ pub fn view(
         redo: log::last(&lines, true),
         log: lines,
         now: now_task.and_then(|id| actions::now(&tasks, (id, next_task), status, worked, since_heat_min)),
-        asks: actions::Asks::of(status, met_heat.is_some(), &pot, bones, voice),
+        asks: actions::Asks::of(status, met_heat.is_some(), &pot, stage, bones, voice),
         sauce: pot.sauce(plan, kitchen, worked),
         outcome: closed.map(|(_, outcome)| outcome.clone()),
         prediction,
@@ -269,19 +270,34 @@ fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp) -> Vec<CookTask
         .map(|task| task.kind)
         .chain(met_heat.map(|_| TaskKind::Simmer))
         .max();
+    // Of looks, tending and mopping the latest that is due holds: what was missed before it is not made up for.
+    let due = |kind: TaskKind| {
+        let due = tasks.iter().filter(|task| task.kind == kind && task.start <= now).map(|task| task.start);
+        due.max().filter(|_| matches!(kind, TaskKind::Check | TaskKind::Tend | TaskKind::Mop))
+    };
+    let [look, tend, mop] = [TaskKind::Check, TaskKind::Tend, TaskKind::Mop].map(due);
+    let missed = |task: &Task| {
+        let latest = match task.kind {
+            TaskKind::Check => look,
+            TaskKind::Tend => tend,
+            TaskKind::Mop => mop,
+            _ => None,
+        };
+        latest.is_some_and(|latest| task.start < latest)
+    };
     tasks
-        .into_iter()
+        .iter()
         .map(|task| {
-            let done_at = done_at(&task);
+            let done_at = done_at(task);
             // Once the meat is in, the liquid comes to its simmer whether or not someone says so.
             let simmers = task.kind == TaskKind::Simmer && met_heat.is_some() && now >= task.end;
-            let passed = simmers || furthest.is_some_and(|furthest| task.kind < furthest);
+            let passed = simmers || missed(task) || furthest.is_some_and(|furthest| task.kind < furthest);
             let state = match (done_at, passed) {
                 (Some(_), _) => TaskState::Done,
                 (None, true) => TaskState::Passed,
                 (None, false) => TaskState::Open,
             };
-            CookTask { task, state, done_at }
+            CookTask { task: task.clone(), state, done_at }
         })
         .collect()
 }

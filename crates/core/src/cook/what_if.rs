@@ -6,6 +6,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
+use super::actions::running;
 use super::event::{Event, Happened, Standing};
 use super::probes::Trace;
 use super::reckoning::{Facts, lift_at};
@@ -14,7 +15,7 @@ use super::view::{Band, tender_at};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::STEWING_PIECE_M;
 use crate::error::Result;
-use crate::forecast::{Case, Heat, Stage, Wrap};
+use crate::forecast::{Case, Heat, Wrap};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::{Kit, Kitchen};
@@ -98,13 +99,6 @@ fn heat(heat: Heat) -> Happened {
 
 fn way(method: Method, heat: Heat, lid: Option<Lid>) -> Happened {
     Happened::Changed { method: Some(method), heat: Some(heat), lid, halved: false }
-}
-
-/// The stage that is running at a time after the meat met the heat.
-pub(super) fn running(worked: &Worked, min: f64) -> &Stage {
-    let spans = &worked.forecast.stages;
-    let at = spans.iter().position(|span| span.to_min.is_none_or(|to| to > min));
-    at.and_then(|at| worked.case.stages.get(at)).unwrap_or_else(|| worked.case.last())
 }
 
 /// A dial turned by a step, inside its range; none where it stands at its end.

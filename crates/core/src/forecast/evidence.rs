@@ -437,8 +437,11 @@ fn what_moved(
     kinds.dedup();
     let moved = kinds.into_iter().filter_map(|kind| {
         let by = weighed(&|i| evidence[i].found() == kind);
-        let last = evidence.iter().rposition(|found| found.found() == kind)?;
-        let over = samples[last].iter().map(|sample| evidence[last].over(sample)).sum::<Option<f64>>();
+        // A fire swings: what is about the meat is told on the mean, everything else as it was last.
+        let own = (0..evidence.len()).filter(|i| evidence[*i].found() == kind);
+        let told: Vec<usize> = if kind == Found::Around { own.collect() } else { own.last().into_iter().collect() };
+        let over_of = |i: usize| samples[i].iter().map(|sample| evidence[i].over(sample)).sum::<Option<f64>>();
+        let over = told.iter().map(|i| over_of(*i)).sum::<Option<f64>>().map(|sum| sum / told.len() as f64);
         let by_s = half_s(&by)? - half_s(&even)?;
         by_s.is_finite().then_some(Moved { found: kind, by_s, over: over.map(|sum| sum / count as f64) })
     });

@@ -12,22 +12,26 @@ export function Actions({
   cook,
   actions,
   onHappened,
+  plain = false,
 }: {
   cook: string;
   actions: Schemas['Action'][];
   onHappened: (happened: Schemas['Happened']) => void;
+  /** None of them is the one next thing. */
+  plain?: boolean;
 }) {
   return actions.map((action, i) => {
-    const weight = i === 0 ? 'first' : 'plain';
+    const weight = i === 0 && !plain ? 'first' : 'plain';
+    const size = plain ? 'normal' : 'large';
     const { happened, leads } = action;
     if (leads)
       return (
-        <Button key={action.id} weight={weight} size="large" asChild>
+        <Button key={action.id} weight={weight} size={size} asChild>
           <Link to={ways[leads](cook)}>{action.words}</Link>
         </Button>
       );
     return (
-      <Button key={action.id} weight={weight} size="large" onClick={() => happened && onHappened(happened)}>
+      <Button key={action.id} weight={weight} size={size} onClick={() => happened && onHappened(happened)}>
         {action.words}
       </Button>
     );

@@ -1,32 +1,31 @@
-import { Flex, Stack, Text, chakra } from '@chakra-ui/react';
+import { Box, Flex, Stack, Text, chakra } from '@chakra-ui/react';
 import { Link, useLocation } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useCooks, useKitchen } from '../../api/queries';
-import { about, clockDay } from '../../format/time';
+import { useAtWork, useKitchen } from '../../api/queries';
+import { bandTimes, ReadyBand, TimeAxis } from '../../drawings/ReadyBand';
+import { useWidth } from '../../drawings/useWidth';
+import { clockDay, countdown, millis } from '../../format/time';
 import { useNow } from '../../format/useNow';
 import { Button } from '../../ui/Button';
 import { PageHeading } from '../../ui/PageHeading';
 import { Empty, Fault, Waiting } from '../../ui/states';
+import { MayRing } from '../alarms/MayRing';
+import { useAwake } from '../alarms/useAwake';
+import { clockOf } from './NowCard';
 
-/** When it is tender, as last reckoned; nothing of one whose clock has not started. */
-function tender(cook: Schemas['CookLine'], zone: string): string {
-  if (cook.status === 'before') return 'not yet over the heat';
-  return cook.tender_from && cook.tender_until
-    ? `tender ${about(cook.tender_from, zone)}–${about(cook.tender_until, zone)}`
-    : '';
-}
+type Dish = Schemas['OnTheHeat'];
 
-/** The cooks under way, to cook on or to finish. */
+/** All that is on the heat: what each asks for now, its clock, what comes next, and its band on the one axis. */
 export function Cooks() {
-  const cooks = useCooks();
+  const work = useAtWork();
   const kitchen = useKitchen();
-  const now = useNow(60_000);
+  const awake = useAwake();
   const finishing = useLocation().pathname.startsWith('/finish');
-  if (cooks.isLoadingError || kitchen.isLoadingError)
-    return <Fault error={cooks.error ?? kitchen.error} retry={() => void cooks.refetch()} />;
-  if (!cooks.data || !kitchen.data) return <Waiting height="50vh" what="Looking into the pots" />;
-  const open = cooks.data.filter((cook) => cook.status !== 'closed' && !cook.broken);
-  if (open.length === 0) {
+  if (work.isLoadingError || kitchen.isLoadingError)
+    return <Fault error={work.error ?? kitchen.error} retry={() => void work.refetch()} />;
+  if (!work.data || !kitchen.data) return <Waiting height="50vh" what="Looking into the pots" />;
+  const { dishes } = work.data;
+  if (dishes.length === 0) {
     return (
       <Empty
         title={finishing ? 'Nothing to finish' : 'Nothing is on the heat'}
@@ -45,34 +44,132 @@ export function Cooks() {
     );
   }
   return (
-    <Stack gap={0} maxW="56rem">
-      <PageHeading title={finishing ? 'Which pot?' : 'On the heat'} mb={3} />
-      {open.map((cook) => (
-        <chakra.a
-          key={cook.id}
-          asChild
-          borderTopWidth="1px"
-          borderColor="line"
-          minHeight="72px"
-          _hover={{ bg: 'panel' }}
-        >
-          <Link to={`/${finishing ? 'finish' : 'cook'}/${cook.id}`}>
-            <Flex gap={5} py={3} px={2} align="baseline" wrap="wrap">
-              <Text fontSize="lead" fontWeight={600} flex="1" minW="12rem">
-                {cook.name}
-              </Text>
-              <Text color="soft" fontVariantNumeric="tabular-nums">
-                {[
-                  tender(cook, kitchen.data.zone),
-                  cook.bell && `bell ${clockDay(cook.bell, kitchen.data.zone, now)}`,
-                ]
-                  .filter(Boolean)
-                  .join(', ')}
-              </Text>
-            </Flex>
-          </Link>
-        </chakra.a>
-      ))}
+    <Stack gap={4}>
+      <Flex justify="space-between" align="baseline" gap={3} wrap="wrap">
+        <PageHeading title={finishing ? 'Which pot?' : 'On the heat'} />
+        <Flex gap={2} wrap="wrap">
+          <Button asChild>
+            <Link to="/cook/hand-over">Hand over</Link>
+          </Button>
+          <Button asChild>
+            <Link to="/night">The night</Link>
+          </Button>
+        </Flex>
+      </Flex>
+      <Pass dishes={dishes} zone={kitchen.data.zone} place={finishing ? 'finish' : 'cook'} />
+      <MayRing awake={awake} />
     </Stack>
+  );
+}
+
+function Pass({ dishes, zone, place }: { dishes: Dish[]; zone: string; place: string }) {
+  const { ref, width } = useWidth<HTMLDivElement>(900);
+  const now = useNow(1000);
+  const begins = Math.min(now, ...dishes.map((dish) => millis(dish.met_heat_at))) - 20 * 60_000;
+  const ends = dishes.flatMap((dish) => [
+    millis(dish.bell),
+    ...(dish.band.ready.p90 && dish.status === 'under_way' ? [millis(dish.band.ready.p90)] : []),
+  ]);
+  const to = Math.max(now, ...ends) + 40 * 60_000;
+  const axis = { from: begins, to, width, zone, now };
+  return (
+    <div ref={ref}>
+      <TimeAxis {...axis} />
+      {dishes.map((dish) => (
+        <Row key={dish.id} {...{ dish, axis, zone, now, place }} large={dishes.length < 4} />
+      ))}
+    </div>
+  );
+}
+
+function Row({
+  dish,
+  axis,
+  zone,
+  now,
+  place,
+  large,
+}: {
+  dish: Dish;
+  axis: { from: number; to: number; width: number; zone: string; now: number };
+  zone: string;
+  now: number;
+  place: string;
+  large: boolean;
+}) {
+  const clock =
+    dish.from && dish.until
+      ? clockOf({ from: dish.from, until: dish.until, waits: dish.waits }, now)
+      : undefined;
+  const strange = dish.probes.find((probe) => probe.trust !== 'steady' && probe.trust !== 'settling');
+  return (
+    <Box as="section" aria-label={dish.name} borderTopWidth="2px" borderColor="rim" pt={2} pb={3}>
+      <chakra.a asChild display="block" _hover={{ bg: 'panel' }}>
+        <Link to={`/${place}/${dish.id}`}>
+          <Flex justify="space-between" gap={5} align="flex-start" wrap="wrap-reverse">
+            <Box flex="1" minW="15rem">
+              <Text color="soft" fontWeight={600}>
+                {dish.name}, for {dish.people}, plates {clockDay(dish.bell, zone, now)}
+                {dish.late_min > 0 && (
+                  <Text as="span" color="caution">
+                    {' '}
+                    · late
+                  </Text>
+                )}
+              </Text>
+              <Text
+                fontFamily="heading"
+                fontSize={large ? { base: 'title', md: 'large' } : 'title'}
+                fontWeight={700}
+                lineHeight={1.12}
+              >
+                {dish.act}
+              </Text>
+              {dish.next && (
+                <Text fontSize="lead" mt={1}>
+                  <Text as="span" color="soft">
+                    Next {clockDay(dish.next.at, zone, now)}:{' '}
+                  </Text>
+                  {dish.next.what}
+                </Text>
+              )}
+              {dish.later && !large && (
+                <Text color="soft">
+                  Later {clockDay(dish.later.at, zone, now)}: {dish.later.what}
+                </Text>
+              )}
+              {strange && (
+                <Text color="caution" fontWeight={600}>
+                  {strange.probe}: {strange.words}
+                </Text>
+              )}
+            </Box>
+            {clock && (
+              <Text
+                fontFamily="heading"
+                fontSize="far"
+                fontWeight={700}
+                lineHeight={1}
+                letterSpacing="-0.03em"
+                fontVariantNumeric="tabular-nums"
+                color={clock.over ? 'caution' : 'rim'}
+              >
+                {countdown(Math.abs(clock.seconds))}
+              </Text>
+            )}
+          </Flex>
+        </Link>
+      </chakra.a>
+      <ReadyBand
+        {...axis}
+        height={58}
+        start={millis(dish.met_heat_at)}
+        bell={millis(dish.bell)}
+        ready={bandTimes(dish.band.ready)}
+        tooFar={bandTimes(dish.band.too_far)}
+        marks={dish.tender_at ? [{ at: millis(dish.tender_at), word: 'tender' }] : []}
+        label={dish.name}
+      />
+    </Box>
   );
 }

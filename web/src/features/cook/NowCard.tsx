@@ -1,4 +1,5 @@
 import { Box, Flex, Stack, Text, VisuallyHidden } from '@chakra-ui/react';
+import { useEffect } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { clockDay, countdown, millis } from '../../format/time';
@@ -14,25 +15,56 @@ type Props = {
   onHappened: (happened: Schemas['Happened']) => void;
 };
 
-/** The one thing to do now, with its timer; what comes next under it. */
+/** What a clock counts to, in words. */
+export const counts = (startsIn: number, over: boolean, waits: boolean) =>
+  startsIn > 0
+    ? 'until it starts'
+    : over
+      ? 'over the time planned'
+      : waits
+        ? 'until the next thing'
+        : 'left for it';
+
+/** The clock of what is in hand: seconds to where it begins, or to what it counts to. */
+export function clockOf(
+  { from, until, waits }: { from: string; until: string; waits: boolean },
+  now: number,
+) {
+  const startsIn = waits ? 0 : (millis(from) - now) / 1000;
+  const seconds = startsIn > 0 ? startsIn : (millis(until) - now) / 1000;
+  return { startsIn, seconds, over: startsIn <= 0 && seconds < 0 };
+}
+
+/** The one thing to do now, its clock largest of all; what comes next and later under it. */
 export function NowCard({ cook, zone, onHappened }: Props) {
   const { view } = cook;
   const now = useNow(1000);
   const found = (id?: string | null) => view.tasks.find((one) => one.task.id === id)?.task;
   const [task, next] = [found(view.now_task), found(view.next_task)];
-  if (!view.now || !task) return <Over cook={cook} />;
+  const clock = view.now ? clockOf(view.now, now) : undefined;
+  const title = view.now && clock ? `${countdown(Math.abs(clock.seconds))} ${view.now.act}` : undefined;
+  useEffect(() => {
+    if (title) document.title = `${title} · Ergastic`;
+  }, [title]);
+  if (!view.now || !task || !clock) return <Over cook={cook} />;
   const { waits } = view.now;
-  const startsIn = waits ? 0 : (millis(view.now.from) - now) / 1000;
-  const seconds = startsIn > 0 ? startsIn : (millis(view.now.until) - now) / 1000;
-  const over = startsIn <= 0 && seconds < 0;
+  const later = view.tasks.find(
+    ({ task: one, state }) =>
+      state === 'open' &&
+      one.hands_on &&
+      next &&
+      one.id !== next.id &&
+      one.id !== task.id &&
+      one.start >= next.start,
+  )?.task;
   return (
     <Box borderWidth="3px" borderColor="rim" borderRadius="18px" bg="panel" p={{ base: 4, md: 6 }}>
       {/* A reader hears what there is to do when it changes, and not every second of the clock. */}
-      <VisuallyHidden role="status">{task.what}</VisuallyHidden>
-      <Flex justify="space-between" gap={4} align="flex-start" wrap="wrap">
+      <VisuallyHidden role="status">{view.now.act}</VisuallyHidden>
+      <Flex justify="space-between" gap={{ base: 2, md: 6 }} align="flex-start" wrap="wrap-reverse">
         <Box flex="1" minW="15rem">
           <Text color="soft" fontWeight={600}>
-            {startsIn > 0
+            {clock.startsIn > 0
               ? `At ${clockDay(task.start, zone, now)}`
               : waits
                 ? 'Now: nothing for the hands'
@@ -42,9 +74,9 @@ export function NowCard({ cook, zone, onHappened }: Props) {
             fontFamily="heading"
             fontSize={{ base: 'title', md: 'large' }}
             fontWeight={700}
-            lineHeight={1.15}
+            lineHeight={1.12}
           >
-            {task.what}
+            {view.now.act}
           </Text>
           <Text mt={2} fontSize={{ base: 'text', md: 'lead' }}>
             {task.why}
@@ -53,23 +85,16 @@ export function NowCard({ cook, zone, onHappened }: Props) {
         <Box textAlign={{ base: 'left', md: 'right' }} role="timer" aria-live="off">
           <Text
             fontFamily="heading"
-            fontSize={{ base: 'large', md: 'far' }}
+            fontSize={{ base: 'far', md: 'across' }}
             fontWeight={700}
-            lineHeight={1}
-            color={over ? 'caution' : 'rim'}
+            lineHeight={0.95}
+            letterSpacing="-0.03em"
+            color={clock.over ? 'caution' : 'rim'}
             fontVariantNumeric="tabular-nums"
           >
-            {countdown(Math.abs(seconds))}
+            {countdown(Math.abs(clock.seconds))}
           </Text>
-          <Text color="soft">
-            {startsIn > 0
-              ? 'until it starts'
-              : over
-                ? 'over the time planned'
-                : waits
-                  ? 'until the next thing'
-                  : 'left for it'}
-          </Text>
+          <Text color="soft">{counts(clock.startsIn, clock.over, waits)}</Text>
         </Box>
       </Flex>
       {task.cautions.length > 0 && (
@@ -88,12 +113,19 @@ export function NowCard({ cook, zone, onHappened }: Props) {
           </ThumbBar>
         )}
         {next && (
-          <Text fontSize="lead">
-            <Text as="span" color="soft">
-              Next {clockDay(next.start, zone, now)}:{' '}
+          <Box>
+            <Text fontSize="lead">
+              <Text as="span" color="soft">
+                Next {clockDay(next.start, zone, now)}:{' '}
+              </Text>
+              {next.what}
             </Text>
-            {next.what}
-          </Text>
+            {later && (
+              <Text color="soft">
+                Later {clockDay(later.start, zone, now)}: {later.what}
+              </Text>
+            )}
+          </Box>
         )}
       </Flex>
     </Box>

@@ -16,7 +16,7 @@ const now = (over: Parameters<typeof task>[0], actions: Schemas['Action'][], vie
       cook={cook({
         tasks: [{ task: one, state: 'open' }],
         now_task: one.id,
-        now: { task: one.id, waits: !one.hands_on, from: one.start, until: one.end, actions },
+        now: { task: one.id, act: one.what, waits: !one.hands_on, from: one.start, until: one.end, actions },
         ...view,
       })}
       onHappened={happened}
@@ -73,8 +73,11 @@ describe('logging', () => {
   it('logs a check by one tap', () => {
     const happened = vi.fn();
     open(<LogIt asks={asks} units="metric" onHappened={happened} />);
-    fireEvent.click(screen.getByRole('button', { name: 'probe' }));
-    expect(happened).toHaveBeenCalledWith({ kind: 'check', found: 'probe' });
+    fireEvent.click(screen.getByRole('button', { name: 'fork: probe' }));
+    expect(happened).toHaveBeenLastCalledWith({ kind: 'check', found: 'probe', by: 'fork' });
+    fireEvent.click(screen.getByRole('radio', { name: 'bite' }));
+    fireEvent.click(screen.getByRole('button', { name: 'bite: fork' }));
+    expect(happened).toHaveBeenLastCalledWith({ kind: 'check', found: 'fork', by: 'bite' });
   });
 
   it('keeps a reading in °C whatever it was typed in, and empties its field', async () => {
@@ -97,8 +100,10 @@ describe('logging', () => {
   });
 
   it('asks for notes only where the kitchen asks for nothing else', () => {
-    open(<LogIt asks={{ fork: [], taste: [], measures: false }} units="metric" onHappened={vi.fn()} />);
-    expect(screen.queryByRole('button', { name: 'fork' })).toBeNull();
+    open(
+      <LogIt asks={{ ways: [], lids: [], taste: [], measures: false }} units="metric" onHappened={vi.fn()} />,
+    );
+    expect(screen.queryByRole('button', { name: 'fork: fork' })).toBeNull();
     expect(screen.queryByRole('spinbutton')).toBeNull();
     expect(screen.getByLabelText('Note')).toBeInTheDocument();
   });

@@ -9,6 +9,7 @@ import { plainKey, useKeyboard, useShortcut } from './shortcuts';
 import { Trouble } from './Trouble';
 import { useScroll } from './useScroll';
 
+const Ringing = lazy(async () => ({ default: (await import('../alarms/Ringing')).Ringing }));
 const Keys = lazy(async () => ({ default: (await import('./Keys')).Keys }));
 
 /**
@@ -46,6 +47,9 @@ export function Shell() {
       </chakra.a>
       <PlacesBar onKeys={() => setKeys(true)} />
       <DishLine />
+      <Suspense>
+        <Ringing />
+      </Suspense>
       <Trouble />
       <Outbox />
       <Box

@@ -29,6 +29,11 @@ export const router = createBrowserRouter([
           },
           { path: 'cook', lazy: async () => ({ Component: (await import('../cook/Cooks')).Cooks }) },
           {
+            path: 'cook/hand-over',
+            lazy: async () => ({ Component: (await import('../cook/HandOver')).HandOver }),
+          },
+          { path: 'night', lazy: async () => ({ Component: (await import('../cook/Night')).Night }) },
+          {
             path: 'cook/:cookId',
             lazy: async () => ({ Component: (await import('../cook/CookPlace')).CookPlace }),
           },
