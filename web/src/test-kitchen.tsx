@@ -222,6 +222,7 @@ export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnsw
         lids: [],
         taste: [],
         measures: true,
+        liquid: true,
       },
       sauce: sauceFrom,
       learned: { known: {}, words: [] },

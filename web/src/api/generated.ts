@@ -1002,7 +1002,9 @@ export interface components {
             dial?: components["schemas"]["Dial"] | null;
             /** @description How it may be covered, the lid that is on apart. */
             lids: components["schemas"]["Action"][];
-            /** @description Whether a reading, a dip or something poured in tells anything yet. */
+            /** @description Whether there is liquid that can be poured in, dipped and skimmed. */
+            liquid: boolean;
+            /** @description Whether a reading tells anything yet. */
             measures: boolean;
             /** @description How the liquid's salt tastes; empty where there is none to taste. */
             taste: components["schemas"]["Action"][];

@@ -103,9 +103,6 @@ export function CourseOfCook({
       {degrees.map(({ shown, celsius }) => (
         <g key={shown}>
           <path d={`M0,${y(celsius)} H${width}`} stroke={colour('line')} strokeDasharray="2 6" />
-          <text x={4} y={y(celsius) - 3} fill={colour('soft')} style={{ fontSize: 14 }}>
-            {shown}°
-          </text>
         </g>
       ))}
       <path d={doubt} fill={colour('ink')} opacity="0.12" />
@@ -168,6 +165,20 @@ export function CourseOfCook({
             </text>
           )}
         </g>
+      ))}
+      {degrees.map(({ shown, celsius }) => (
+        <text
+          key={shown}
+          x={2}
+          y={y(celsius) - 3}
+          fill={colour('soft')}
+          stroke={colour('ground')}
+          strokeWidth="4"
+          paintOrder="stroke"
+          style={{ fontSize: 14 }}
+        >
+          {shown}°
+        </text>
       ))}
       {now !== undefined && now > from && (
         <line x1={x(now)} x2={x(now)} y1="0" y2={height} stroke={colour('ink')} strokeDasharray="2 4" />

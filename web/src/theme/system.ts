@@ -50,6 +50,8 @@ export const system = createSystem(
       'html, body': { bg: 'ground', color: 'ink', fontFamily: 'body', lineHeight: 1.45 },
       ':focus-visible': { outline: '3px solid', outlineColor: 'liquid', outlineOffset: '2px' },
       '*': { _motionReduce: { transition: 'none !important', animation: 'none !important' } },
+      // Beside a bed nothing may light the room.
+      'html.night body': { filter: 'brightness(0.45)' },
       '.no-print': { _print: { display: 'none !important' } },
     },
     theme: {

@@ -71,8 +71,10 @@ pub struct Asks {
     pub lids: Vec<Action>,
     /// How the liquid's salt tastes; empty where there is none to taste.
     pub taste: Vec<Action>,
-    /// Whether a reading, a dip or something poured in tells anything yet.
+    /// Whether a reading tells anything yet.
     pub measures: bool,
+    /// Whether there is liquid that can be poured in, dipped and skimmed.
+    pub liquid: bool,
 }
 
 /// A way to test the meat.
@@ -216,13 +218,15 @@ impl Asks {
                 .into(),
         });
         let taste = |salt: Seasoned| does(salt.key(), say::salt(salt.key()), Happened::Tasted { salt }, voice);
-        let spoonful = open && pot.liquid_l > NO_SPOONFUL_L;
+        let in_liquid = open && stage.medium.is_pot();
+        let spoonful = in_liquid && pot.liquid_l > NO_SPOONFUL_L;
         Self {
             ways: if open { ways.collect() } else { Vec::new() },
             dial: Dial::of(&stage.medium, voice).filter(|_| open),
             lids: if open { lids(stage, voice) } else { Vec::new() },
             taste: if spoonful { Seasoned::ALL.map(taste).into() } else { Vec::new() },
             measures: open,
+            liquid: in_liquid && !matches!(stage.medium, Medium::Pressure { .. }),
         }
     }
 }

@@ -221,7 +221,7 @@ impl Pot<'_> {
 
     fn over_salted(&self) -> Option<GoneWrong> {
         let pot = PotNow::of(self.worked, self.facts.standing);
-        if pot.liquid_l < 0.05 || pot.meat_kg <= 0.0 {
+        if !self.medium.is_pot() || pot.liquid_l < 0.05 || pot.meat_kg <= 0.0 {
             return None;
         }
         let meat = MeatOnPlate { salt_g: pot.meat_salt_g, kg: pot.meat_kg };

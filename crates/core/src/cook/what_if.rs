@@ -15,12 +15,12 @@ use super::view::{Band, tender_at};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::STEWING_PIECE_M;
 use crate::error::Result;
-use crate::forecast::{Case, Heat, Wrap};
+use crate::forecast::{Case, ForecastRequest, Heat, Wrap};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
-use crate::sheet::{Worked, later_bell};
+use crate::sheet::{Ready, Worked, later_bell};
 use crate::ways::{HeatSource, Medium, Method, Settings};
 
 /// Cooks simulated for each: enough to compare by.
@@ -247,6 +247,34 @@ fn outcome(facts: &Facts, before: &Worked) -> Result<Outcome> {
 }
 
 impl Outcome {
+    /// What a change does to a few cooks, told by all of them: their band, moved by as much as it moves that of the few.
+    fn told_by_all(self, few: &Self, all: &Self, plan: &Plan) -> Self {
+        let moved = |to: &Ready, few: &Ready, all: &Ready| {
+            let by = |to: Option<Timestamp>, few: Option<Timestamp>, all: Option<Timestamp>| {
+                Some(plus_minutes(all?, minutes_between(few?, to?)))
+            };
+            Ready {
+                p10: by(to.p10, few.p10, all.p10),
+                p50: by(to.p50, few.p50, all.p50),
+                p90: by(to.p90, few.p90, all.p90),
+                ..to.clone()
+            }
+        };
+        let ready = moved(&self.band.ready, &few.band.ready, &all.band.ready);
+        let too_far = moved(&self.band.too_far, &few.band.too_far, &all.band.too_far);
+        let by_min = minutes_between(few.lift_at, self.lift_at);
+        let lift_at = plus_minutes(all.lift_at, by_min);
+        let serve_at = plus_minutes(lift_at, minutes_between(self.lift_at, self.serve_at));
+        Self {
+            band: Band { ready, too_far },
+            lift_at,
+            serve_at,
+            late_min: minutes_between(plan.bell, serve_at).max(0.0).ceil(),
+            yield_kg: all.yield_kg + self.yield_kg - few.yield_kg,
+            liquid_l: (all.liquid_l + self.liquid_l - few.liquid_l).max(0.0),
+        }
+    }
+
     /// How it differs from another, in words: time, meat, liquid.
     fn against(&self, other: &Self) -> Vec<Said> {
         let mut parts = Vec::new();
@@ -289,11 +317,16 @@ pub fn what_if(
 ) -> Result<WhatIf> {
     let standing = Standing::of(events);
     let mut plan = Plan { bell: standing.bell().unwrap_or(plan.bell), ..plan.clone() };
-    plan.forecast.members = Some(MEMBERS);
+    let members = plan.forecast.members.replace(MEMBERS);
     let facts = Facts { plan: &plan, kitchen, opened_at, standing: &standing, traces, now };
     let before = facts.as_planned(&[])?;
     let voice = kitchen.voice();
-    let as_is = outcome(&facts, &before)?;
+    let few = outcome(&facts, &before)?;
+    // As it goes on is told by all the cooks that the page's own band is told by; what a change does to a few of them is then
+    // what it does to all.
+    let own = Plan { forecast: ForecastRequest { members, ..plan.forecast.clone() }, ..plan.clone() };
+    let all = Facts { plan: &own, ..facts };
+    let as_is = outcome(&all, &all.as_planned(&[])?)?;
     let choice = |id: &str, words: String, cost: String, happened: Option<Happened>, to: Outcome| CouldDo {
         id: id.to_owned(),
         words,
@@ -325,6 +358,7 @@ pub fn what_if(
             let standing = Standing::of(&events);
             // What this dish can't be changed to is not offered.
             let Ok(to) = outcome(&Facts { standing: &standing, ..facts }, &before) else { continue };
+            let to = to.told_by_all(&few, &as_is, &plan);
             let parts = Said::list(to.against(&as_is), Join::Commas);
             let cost = voice.say(say::wins_and_costs(parts, trade));
             choices.push(choice(id, voice.say(words), cost, Some(happened), to));
@@ -359,6 +393,13 @@ fn bells(
         taken.push(bell);
         let moved = Plan { bell, ..plan.clone() };
         let Ok(to) = outcome(&Facts { plan: &moved, ..*facts }, before) else { continue };
+        let to = Outcome {
+            band: Band {
+                ready: Ready { chance: to.band.ready.chance, ..as_is.band.ready.clone() },
+                too_far: as_is.band.too_far.clone(),
+            },
+            ..to
+        };
         let zone = before.zone.clone();
         let chance = ergastic_words::Share(to.band.ready.chance.clamp(0.01, 0.99));
         let words = voice.say(say::serve_at(Instant { at: bell, zone }));

@@ -34,31 +34,37 @@ export function LogIt({ asks, units, onHappened }: { asks: Schemas['Asks']; unit
                 })
               }
             />
-            <Figure
-              label="Liquid poured in"
-              unit={volume[units].unit}
-              factor={volume[units].factor}
-              onLog={(litres) => onHappened({ kind: 'liquid_added', litres })}
-            />
-            <More>
+            {asks.liquid && (
               <Figure
-                label="Liquid there, by dipstick"
+                label="Liquid poured in"
                 unit={volume[units].unit}
                 factor={volume[units].factor}
-                onLog={(litres) => onHappened({ kind: 'dipped', litres })}
+                onLog={(litres) => onHappened({ kind: 'liquid_added', litres })}
               />
-              <Figure
-                label="Fat on the liquid, how deep"
-                unit={small_length[units].unit}
-                factor={small_length[units].factor}
-                onLog={(mm) => onHappened({ kind: 'fat_measured', mm })}
-              />
-              <Figure
-                label="Pot lighter than at the start by"
-                unit={mass[units].unit}
-                factor={mass[units].factor}
-                onLog={(lost_kg) => onHappened({ kind: 'weighed', lost_kg })}
-              />
+            )}
+            <More>
+              {asks.liquid && (
+                <>
+                  <Figure
+                    label="Liquid there, by dipstick"
+                    unit={volume[units].unit}
+                    factor={volume[units].factor}
+                    onLog={(litres) => onHappened({ kind: 'dipped', litres })}
+                  />
+                  <Figure
+                    label="Fat on the liquid, how deep"
+                    unit={small_length[units].unit}
+                    factor={small_length[units].factor}
+                    onLog={(mm) => onHappened({ kind: 'fat_measured', mm })}
+                  />
+                  <Figure
+                    label="Pot lighter than at the start by"
+                    unit={mass[units].unit}
+                    factor={mass[units].factor}
+                    onLog={(lost_kg) => onHappened({ kind: 'weighed', lost_kg })}
+                  />
+                </>
+              )}
               <Figure
                 label="It stood open for"
                 unit="min"

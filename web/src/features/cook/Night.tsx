@@ -6,6 +6,7 @@ import { useAtWork, useKitchen } from '../../api/queries';
 import { clock, clockDay, millis, span } from '../../format/time';
 import { format } from '../../format/units';
 import { useNow } from '../../format/useNow';
+import { applyMode } from '../../theme/mode';
 import { Button } from '../../ui/Button';
 import { PageHeading } from '../../ui/PageHeading';
 import { Fault, Waiting } from '../../ui/states';
@@ -33,8 +34,15 @@ export function Night() {
   const [asleep, setAsleep] = useState(false);
   useEffect(() => {
     // Whatever the page's own colours: nothing of it may light a bedroom.
-    document.documentElement.classList.toggle('night', asleep);
-    return () => document.documentElement.classList.remove('night');
+    const page = document.documentElement.classList;
+    if (asleep) {
+      page.remove('light');
+      page.add('dark', 'night');
+    }
+    return () => {
+      page.remove('night');
+      applyMode();
+    };
   }, [asleep]);
   const failed = work.isLoadingError ? work : kitchen.isLoadingError ? kitchen : undefined;
   if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
@@ -44,13 +52,7 @@ export function Night() {
   const next = wakes(dishes, now)[0];
   const stale = work.isError || now - millis(work.data.now) > 120_000;
   return (
-    <Stack
-      gap={5}
-      align="center"
-      textAlign="center"
-      py={6}
-      css={asleep ? { filter: 'brightness(0.45)', transition: 'filter 2s' } : undefined}
-    >
+    <Stack gap={5} align="center" textAlign="center" py={6}>
       <PageHeading title="The night" srOnly />
       <Text
         fontFamily="heading"

@@ -101,7 +101,11 @@ describe('logging', () => {
 
   it('asks for notes only where the kitchen asks for nothing else', () => {
     open(
-      <LogIt asks={{ ways: [], lids: [], taste: [], measures: false }} units="metric" onHappened={vi.fn()} />,
+      <LogIt
+        asks={{ ways: [], lids: [], taste: [], measures: false, liquid: false }}
+        units="metric"
+        onHappened={vi.fn()}
+      />,
     );
     expect(screen.queryByRole('button', { name: 'fork: fork' })).toBeNull();
     expect(screen.queryByRole('spinbutton')).toBeNull();
