@@ -25,7 +25,13 @@ pub struct Kitchen {
     /// Where the application answers.
     pub address: String,
     folder: PathBuf,
-    _server: Running,
+    /// Where its data lies, to be cleared in the end.
+    kept: Option<PathBuf>,
+    data: PathBuf,
+    speed: u32,
+    /// None where this is another screen of a kitchen.
+    server: Option<Running>,
+    hub: Option<Running>,
     _driver: Running,
 }
 
@@ -35,15 +41,75 @@ impl Kitchen {
     /// # Errors
     /// When the binary, ChromeDriver or Chromium is missing or does not start.
     pub async fn open(demo: bool, viewport: Viewport) -> anyhow::Result<Self> {
+        let kitchen = Self::at_speed(demo, viewport, 1).await?;
+        if demo {
+            kitchen.read_up_to_now()?;
+        }
+        Ok(kitchen)
+    }
+
+    /// What the demo's probes have read up to now: in a kitchen without its hub they would be missed.
+    fn read_up_to_now(&self) -> anyhow::Result<()> {
+        let (to, scene) = (self.address.trim_start_matches("http://"), root().join("demo/hub.json"));
+        let sent = std::process::Command::new(built("ergastic-standins")?)
+            .args(["--to", to, "--once", "--scene"])
+            .arg(scene)
+            .status()?;
+        ensure!(sent.success(), "the demo's probes could not be read");
+        Ok(())
+    }
+
+    /// The same with a clock that runs so many times as fast.
+    ///
+    /// # Errors
+    /// As [`Self::open`].
+    pub async fn at_speed(demo: bool, viewport: Viewport, speed: u32) -> anyhow::Result<Self> {
         let folder = std::env::temp_dir().join(format!("ergastic-e2e-{}-{}", std::process::id(), process::unique()));
         std::fs::create_dir_all(&folder)?;
         let data = folder.join("data");
-        let mut arguments = vec!["serve", "--port", "0", "--data", data.to_str().context("the folder's name")?];
-        if demo {
-            arguments.push("--demo");
-        }
-        let server = Running::start(&binary()?, &arguments)?;
-        let address = server.wait_for_line(|line| line.starts_with("http://").then(|| line.to_owned()))?;
+        let (server, address) = served(&data, 0, demo, speed)?;
+        let mut kitchen = Self::screen(address, viewport).await?;
+        (kitchen.data, kitchen.speed, kitchen.server) = (data, speed, Some(server));
+        kitchen.kept = Some(folder);
+        Ok(kitchen)
+    }
+
+    /// Another browser that looks at this kitchen.
+    ///
+    /// # Errors
+    /// When it does not start.
+    pub async fn another_screen(&self, viewport: Viewport) -> anyhow::Result<Self> {
+        Self::screen(self.address.clone(), viewport).await
+    }
+
+    /// Kills the server in the midst of whatever it does, and starts it again where it was.
+    ///
+    /// # Errors
+    /// When it does not start again.
+    pub fn restart(&mut self) -> anyhow::Result<()> {
+        self.server = None;
+        let port = self.address.rsplit(':').next().and_then(|port| port.parse().ok()).context("the port")?;
+        let (server, _) = served(&self.data, port, false, self.speed)?;
+        self.server = Some(server);
+        Ok(())
+    }
+
+    /// Starts the simulated hub with the cooks and probes of a scene.
+    ///
+    /// # Errors
+    /// When it is not built.
+    pub fn hub(&mut self, scene: &serde_json::Value) -> anyhow::Result<()> {
+        let file = self.folder.join("hub.json");
+        std::fs::write(&file, scene.to_string())?;
+        let to = self.address.trim_start_matches("http://");
+        let arguments = ["--to", to, "--scene", file.to_str().context("the folder's name")?];
+        self.hub = Some(Running::start(&built("ergastic-standins")?, &arguments)?);
+        Ok(())
+    }
+
+    async fn screen(address: String, viewport: Viewport) -> anyhow::Result<Self> {
+        let folder = std::env::temp_dir().join(format!("ergastic-e2e-{}-{}", std::process::id(), process::unique()));
+        std::fs::create_dir_all(&folder)?;
         let driver = Running::start(&PathBuf::from("chromedriver"), &["--port=0"])?;
         let port = driver.wait_for_line(|line| {
             line.split("started successfully on port ").nth(1).map(|rest| rest.trim_end_matches('.').to_owned())
@@ -55,7 +121,8 @@ impl Kitchen {
             .await
             .context("Chromium does not start")?;
         commands::set_viewport(&browser, viewport).await?;
-        Ok(Self { browser, address, folder, _server: server, _driver: driver })
+        let data = folder.join("data");
+        Ok(Self { browser, address, folder, kept: None, data, speed: 1, server: None, hub: None, _driver: driver })
     }
 
     /// Opens an address of the application.
@@ -250,7 +317,10 @@ impl Kitchen {
 
 impl Drop for Kitchen {
     fn drop(&mut self) {
-        let _ = std::fs::remove_dir_all(&self.folder);
+        (self.server, self.hub) = (None, None);
+        for folder in [Some(&self.folder), self.kept.as_ref()].into_iter().flatten() {
+            let _ = std::fs::remove_dir_all(folder);
+        }
     }
 }
 
@@ -259,8 +329,21 @@ pub fn root() -> PathBuf {
     PathBuf::from(env!("CARGO_MANIFEST_DIR")).parent().map(PathBuf::from).unwrap_or_default()
 }
 
-fn binary() -> anyhow::Result<PathBuf> {
-    let built = root().join("target/debug/ergastic");
+/// A server on a port (0 picks one), and where it answers.
+fn served(data: &std::path::Path, port: u16, demo: bool, speed: u32) -> anyhow::Result<(Running, String)> {
+    let (port, speed) = (port.to_string(), speed.to_string());
+    let data = data.to_str().context("the folder's name")?;
+    let mut arguments = vec!["serve", "--port", &port, "--data", data, "--speed", &speed];
+    if demo {
+        arguments.push("--demo");
+    }
+    let server = Running::start(&built("ergastic")?, &arguments)?;
+    let address = server.wait_for_line(|line| line.starts_with("http://").then(|| line.to_owned()))?;
+    Ok((server, address))
+}
+
+fn built(name: &str) -> anyhow::Result<PathBuf> {
+    let built = root().join("target/debug").join(name);
     ensure!(built.exists(), "{} is not built: run ./dev build", built.display());
     Ok(built)
 }

@@ -72,7 +72,7 @@ async fn from_a_cut_and_a_bell_to_a_log_line() -> Outcome {
     kitchen.says("Tasted the pot: its salt is flat").await?;
 
     // Forked and found tender, finished, closed, remembered.
-    kitchen.press("fork").await?;
+    kitchen.press("in and out easily").await?;
     kitchen.says("Tender. Keep it hot").await?;
     kitchen.press("Finish").await?;
     kitchen.says("Bring the sauce home").await?;

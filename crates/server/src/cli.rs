@@ -209,6 +209,9 @@ async fn start(demo: bool, port: u16, data: PathBuf, speed: f64) -> anyhow::Resu
     if demo {
         demo::fill(&store, clock.now()).await.with_context(|| told(say::demo_not_loaded()))?;
     }
+    // A kitchen whose clock runs fast goes on where it was: nothing in it lies ahead of its clock.
+    let last = store.last_happened().await?.filter(|last| speed != 1.0 && *last > clock.now());
+    let clock = last.map_or(clock, |last| clock.set_to(last));
     if store.is_new().await? {
         // A new kitchen starts in the time zone of the machine it stands on, and its cook sleeps at night.
         let zone = jiff::tz::TimeZone::system().iana_name().unwrap_or("UTC").to_owned();

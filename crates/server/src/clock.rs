@@ -24,6 +24,12 @@ impl Clock {
         Self { from: Timestamp::now(), since: Instant::now(), speed }
     }
 
+    /// The same, set to an instant.
+    #[must_use]
+    pub fn set_to(self, from: Timestamp) -> Self {
+        Self { from, since: Instant::now(), ..self }
+    }
+
     /// What it shows.
     pub fn now(&self) -> Timestamp {
         if self.speed == 1.0 {

@@ -188,6 +188,17 @@ pub(crate) async fn put_summary(connection: &mut SqliteConnection, id: &str, sum
 }
 
 impl Store {
+    /// When something last happened in any cook: a clock that runs fast goes on from there.
+    ///
+    /// # Errors
+    /// When the database can't be read.
+    pub async fn last_happened(&self) -> Result<Option<Timestamp>> {
+        let latest: Vec<String> = sqlx::query_scalar("SELECT at FROM cook_event ORDER BY seq DESC LIMIT 100")
+            .fetch_all(self.connections.read())
+            .await?;
+        Ok(latest.iter().filter_map(|at| at.parse().ok()).max())
+    }
+
     /// The lines of every cook that is not in the bin, the latest opened first, as a JSON list.
     ///
     /// # Errors

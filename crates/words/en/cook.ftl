@@ -128,11 +128,13 @@ moves-sooner = { $by } sooner
 # $by (Span)
 moves-later = { $by } later
 # $shift (Said)
-moved-middle-even = The middle is where it should be: { $shift }.
+moved-middle-even = By what the middle has read: { $shift }.
+# $shift (Said)
+moved-around-even = By how warm it has been about the meat: { $shift }.
 # $off (Difference) $shift (Said)
-moved-middle-ahead = The middle is { $off } ahead: { $shift }.
+moved-middle-ahead = The middle has been { $off } ahead: { $shift }.
 # $off (Difference) $shift (Said)
-moved-middle-behind = The middle is { $off } behind: { $shift }.
+moved-middle-behind = The middle has been { $off } behind: { $shift }.
 # $shift (Said)
 moved-softer = Softer than most by then: { $shift }.
 # $shift (Said)

@@ -89,7 +89,8 @@ fn told(moved: &Moved) -> Said {
     let over = moved.over.unwrap_or_default();
     let more = over > 0.0;
     match moved.found {
-        Found::Middle if over.abs() < 1.0 => say::moved_middle_even(shift),
+        // A band has more than one end: what does not speak for the shift is not given as its reason.
+        Found::Middle if over.abs() < 1.0 || more == (moved.by_s > 0.0) => say::moved_middle_even(shift),
         Found::Middle if more => say::moved_middle_ahead(Difference(over), shift),
         Found::Middle => say::moved_middle_behind(Difference(-over), shift),
         Found::Softness if moved.by_s > 0.0 => say::moved_firmer(shift),
@@ -98,6 +99,7 @@ fn told(moved: &Moved) -> Said {
         Found::Depth => say::moved_shallower(Volume(-over), shift),
         Found::Weight if more => say::moved_lighter(Mass(over), shift),
         Found::Weight => say::moved_heavier(Mass(-over), shift),
+        Found::Around if more == (moved.by_s > 0.0) => say::moved_around_even(shift),
         Found::Around if more => say::moved_hotter(Difference(over), shift),
         Found::Around => say::moved_cooler(Difference(-over), shift),
     }

@@ -387,8 +387,10 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
     };
     let (times, (mut seen, mut ahead), samples, Weighing { logs, each, surprising }) = run(&drawn);
     let power = if count > 1 { believed(&logs, 1.0, THIN) } else { 0.0 };
-    let (moved, before_latest_s) =
+    let (mut moved, before_latest_s) =
         if count > 1 { what_moved(&evidence, &times, &samples, &each) } else { (Vec::new(), None) };
+    let half_of = |ensemble: &Weighted| quantile(&ensemble.ready_s, &ensemble.weights, 0.5);
+    let half_before = half_of(&Weighted::new(times.clone(), vec![1.0; count]));
     let mut ensemble = Weighted::new(times, weights(&logs, power));
     let effective = effective(&weights(&logs, 1.0));
     let redrawn = power < 1.0 && count > 1;
@@ -399,6 +401,9 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
         ensemble = Weighted::new(times, weights(&logs, rest));
         (seen, ahead) = (looked, later);
     }
+    if count > 1 {
+        as_the_band_moved(&mut moved, half_of(&ensemble).zip(half_before).map(|(is, was)| is - was));
+    }
     let tenderness = seen.and_then(|seen| {
         let values: Vec<f64> = seen.iter().map(|sample| sample.tenderness).collect();
         let at = |p| quantile(&values, &ensemble.weights, p);
@@ -408,6 +413,20 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
     let ahead =
         ahead_s.iter().zip(&ahead).map(|(at_s, samples)| looked_at(*at_s, samples, &ensemble, &order)).collect();
     Update { ensemble, drawn, effective, redrawn, tenderness, surprising, moved, before_latest_s, ahead }
+}
+
+/// What each kind says, brought to what all of them together did to the band: what is told adds up to what is drawn.
+fn as_the_band_moved(moved: &mut [Moved], by_s: Option<f64>) {
+    let Some(by_s) = by_s.filter(|by_s| by_s.is_finite()) else { return };
+    let sum_s: f64 = moved.iter().map(|moved| moved.by_s).sum();
+    match moved {
+        [only] => only.by_s = by_s,
+        several if sum_s * by_s > 0.0 => {
+            let times = (by_s / sum_s).clamp(0.3, 3.0);
+            several.iter_mut().for_each(|moved| moved.by_s *= times);
+        }
+        _ => {}
+    }
 }
 
 /// What each kind of finding says by itself, against the cooks as they were drawn beforehand; and when half and more of them are
@@ -437,9 +456,10 @@ fn what_moved(
     kinds.dedup();
     let moved = kinds.into_iter().filter_map(|kind| {
         let by = weighed(&|i| evidence[i].found() == kind);
-        // A fire swings: what is about the meat is told on the mean, everything else as it was last.
+        // A thermometer is told on the mean, for a fire swings and a middle comes to its end; what is left or lost as it was last.
         let own = (0..evidence.len()).filter(|i| evidence[*i].found() == kind);
-        let told: Vec<usize> = if kind == Found::Around { own.collect() } else { own.last().into_iter().collect() };
+        let on_the_mean = matches!(kind, Found::Around | Found::Middle);
+        let told: Vec<usize> = if on_the_mean { own.collect() } else { own.last().into_iter().collect() };
         let over_of = |i: usize| samples[i].iter().map(|sample| evidence[i].over(sample)).sum::<Option<f64>>();
         let over = told.iter().map(|i| over_of(*i)).sum::<Option<f64>>().map(|sum| sum / told.len() as f64);
         let by_s = half_s(&by)? - half_s(&even)?;

@@ -106,8 +106,13 @@ function Row({
     <Box as="section" aria-label={dish.name} borderTopWidth="2px" borderColor="rim" pt={2} pb={3}>
       <chakra.a asChild display="block" _hover={{ bg: 'panel' }}>
         <Link to={`/${place}/${dish.id}`}>
-          <Flex justify="space-between" gap={5} align="flex-start" wrap="wrap-reverse">
-            <Box flex="1" minW="15rem">
+          <Flex
+            direction={{ base: 'column-reverse', md: 'row' }}
+            justify="space-between"
+            gap={{ base: 1, md: 5 }}
+            align="flex-start"
+          >
+            <Box flex="1" minW={0}>
               <Text color="soft" fontWeight={600}>
                 {dish.name}, for {dish.people}, plates {clockDay(dish.bell, zone, now)}
                 {dish.late_min > 0 && (

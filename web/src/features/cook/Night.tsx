@@ -118,12 +118,10 @@ export function Night() {
           <Button
             weight="first"
             size="large"
-            onClick={() =>
-              void allowRinging().then(() => {
-                ring('look', 0.15);
-                setAsleep(true);
-              })
-            }
+            onClick={() => {
+              void allowRinging().then(() => ring('look', 0.15));
+              setAsleep(true);
+            }}
           >
             {may === 'yes' ? 'Good night: make it dark' : 'Good night: let it ring, and make it dark'}
           </Button>

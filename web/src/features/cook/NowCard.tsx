@@ -61,8 +61,13 @@ export function NowCard({ cook, zone, onHappened }: Props) {
     <Box borderWidth="3px" borderColor="rim" borderRadius="18px" bg="panel" p={{ base: 4, md: 6 }}>
       {/* A reader hears what there is to do when it changes, and not every second of the clock. */}
       <VisuallyHidden role="status">{view.now.act}</VisuallyHidden>
-      <Flex justify="space-between" gap={{ base: 2, md: 6 }} align="flex-start" wrap="wrap-reverse">
-        <Box flex="1" minW="15rem">
+      <Flex
+        direction={{ base: 'column-reverse', md: 'row' }}
+        justify="space-between"
+        gap={{ base: 2, md: 6 }}
+        align="flex-start"
+      >
+        <Box flex="1" minW={0}>
           <Text color="soft" fontWeight={600}>
             {clock.startsIn > 0
               ? `At ${clockDay(task.start, zone, now)}`

@@ -62,7 +62,7 @@ export function Probes({
         </Box>
       ))}
       {others.length > 0 && (
-        <Heading as="h3" fontSize="text" fontWeight={700}>
+        <Heading as="h2" fontSize="text" fontWeight={700}>
           Heard, and not in this cook
         </Heading>
       )}
