@@ -243,7 +243,7 @@ fn the_demo_has_dishes_planned_under_way_and_over_and_is_laid_out_once() {
         (planned, status("under_way"), status("closed"))
     };
     let server = Served::start(&data, true);
-    assert_eq!(counts(&server), (6, 1, 2));
+    assert_eq!(counts(&server), (6, 2, 2));
     let (_, plans) = server.ask("GET", "/api/plans", "");
     for plan in plans.as_array().unwrap().iter().rev().take(3) {
         let (_, worked) = server.ask("GET", &format!("/api/plans/{}/sheet", plan["id"].as_str().unwrap()), "");
@@ -251,7 +251,7 @@ fn the_demo_has_dishes_planned_under_way_and_over_and_is_laid_out_once() {
     }
     drop(server);
     let server = Served::start(&data, true);
-    assert_eq!(counts(&server), (6, 1, 2));
+    assert_eq!(counts(&server), (6, 2, 2));
     drop(server);
     std::fs::remove_dir_all(data).unwrap();
 }

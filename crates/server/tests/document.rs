@@ -22,6 +22,7 @@ use uuid::Uuid;
 
 const PLAN: &str = "00000000-0000-4000-8000-000000000001";
 const COOK: &str = "00000000-0000-4000-8000-000000000002";
+const OTHER: &str = "00000000-0000-4000-8000-00000000000f";
 
 /// Makes requests from the document.
 struct Maker {
@@ -116,6 +117,12 @@ impl Maker {
                 object.insert(name.clone(), json!([{ "forecast": forecast }]));
             } else if name == "task" && self.chance(0.7) {
                 object.insert(name.clone(), json!("1-lift"));
+            } else if name == "text" && depth == 0 && self.chance(0.8) {
+                object.insert(name.clone(), json!("time,galley\n2026-02-05T19:00:00Z,61.5\n"));
+            } else if name == "time" && depth == 0 && self.chance(0.8) {
+                object.insert(name.clone(), json!({"column": 0, "holds": "time"}));
+            } else if name == "probes" && fields.contains_key("time") && self.chance(0.8) {
+                object.insert(name.clone(), json!([{"column": 1, "holds": "celsius", "probe": "galley"}]));
             } else if name == "recipe" && field["type"] == "object" && self.chance(0.7) {
                 object.insert(name.clone(), json!({"@type": "Recipe", "name": "Ridge stew"}));
             } else if wanted || self.chance(0.12 / (1 + depth) as f64) {
@@ -130,7 +137,7 @@ impl Maker {
     }
 
     fn id(&mut self) -> String {
-        let known = [PLAN, COOK, "00000000-0000-4000-8000-00000000000f"];
+        let known = [PLAN, COOK, OTHER];
         known.choose(&mut self.random).copied().unwrap_or(PLAN).to_owned()
     }
 
@@ -288,10 +295,10 @@ async fn ask(app: &Router, method: &str, address: &str, kind: &str, body: String
 async fn kitchen() -> Router {
     let app = router(App::new(Store::temporary().await.unwrap()).unwrap());
     let plan = json!({"version": 0, "plan": {"name": "Lake-ice shin", "bell": "2040-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise", "members": 16}}});
-    assert_eq!(
-        ask(&app, "PUT", &format!("/api/plans/{PLAN}"), "application/json", plan.to_string()).await.0,
-        StatusCode::OK
-    );
+    for id in [PLAN, OTHER] {
+        let address = format!("/api/plans/{id}");
+        assert_eq!(ask(&app, "PUT", &address, "application/json", plan.to_string()).await.0, StatusCode::OK);
+    }
     let open = json!({"plan_id": PLAN}).to_string();
     assert_eq!(ask(&app, "PUT", &format!("/api/cooks/{COOK}"), "application/json", open).await.0, StatusCode::OK);
     app

@@ -147,7 +147,7 @@ pub enum Happened {
         #[serde(default, skip_serializing_if = "Option::is_none")]
         lid: Option<Lid>,
         /// Every piece was cut in two.
-        #[serde(default, skip_serializing_if = "is_false")]
+        #[serde(default)]
         halved: bool,
     },
     /// The heat went off: the fire is out, or there is no power.
@@ -321,10 +321,6 @@ impl<'de> Deserialize<'de> for Happened {
     fn deserialize<D: Deserializer<'de>>(deserializer: D) -> Result<Self, D::Error> {
         tagged(deserializer)
     }
-}
-
-fn is_false(value: &bool) -> bool {
-    !value
 }
 
 /// An event with its client-made id and its instant.

@@ -189,7 +189,7 @@ impl<'a> Placer<'a> {
                     self.placed[gap.then.job]?;
                     // What was left out is waited for by nobody.
                     let Some(then) = self.at(gap.then) else { continue };
-                    latest = latest.min(then - gap.least - gap.at);
+                    latest = latest.min(then.saturating_sub(gap.least).saturating_sub(gap.at));
                 }
                 Some(if latest == Minute::MAX { late - job.len } else { latest })
             }
@@ -287,12 +287,16 @@ impl<'a> Placer<'a> {
     /// The latest start where waits are cut as short as they bear.
     fn shortest(&self, job: &Job, gaps: &[Gap]) -> Option<Minute> {
         let least = |gap: &Gap| gap.short.map_or(gap.least, |short| short.least);
-        let starts = gaps.iter().filter_map(|gap| Some(self.at(gap.then)? - least(gap) - gap.at));
+        let starts =
+            gaps.iter().filter_map(|gap| Some(self.at(gap.then)?.saturating_sub(least(gap)).saturating_sub(gap.at)));
         starts.min().map(|start| self.on_grid(job, start))
     }
 
     fn on_grid(&self, job: &Job, start: Minute) -> Minute {
-        job.grid.map_or(start, |at| start - (start + at + self.problem.clock).rem_euclid(5))
+        // What is never free is sought at the end of time: no sum may run over it.
+        let off =
+            |at: Minute| (i64::from(start) + i64::from(at) + i64::from(self.problem.clock)).rem_euclid(5) as Minute;
+        job.grid.map_or(start, |at| start.saturating_sub(off(at)))
     }
 
     /// The latest free start within bounds.
@@ -302,7 +306,7 @@ impl<'a> Placer<'a> {
             let night = if by_day { self.in_the_night(job, at) } else { None };
             match night.or_else(|| self.blocked(number, job, at)) {
                 None => return Some(at),
-                Some(next) => at = self.on_grid(job, next.min(at - 1)),
+                Some(next) => at = self.on_grid(job, next.min(at.saturating_sub(1))),
             }
         }
         None

@@ -369,12 +369,8 @@ pub struct Task {
     /// Cautions at this step.
     pub cautions: Vec<Caution>,
     /// Liquid that is poured in with it, L.
-    #[serde(default, skip_serializing_if = "is_nothing")]
+    #[serde(default)]
     pub pours_l: f64,
-}
-
-fn is_nothing(litres: &f64) -> bool {
-    *litres <= 0.0
 }
 
 /// Tasks that can't be kept as they are, in words.
