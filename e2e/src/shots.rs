@@ -21,9 +21,6 @@ const fn shot(name: &'static str, path: &'static str, follow: &'static [&'static
     Shot { name, viewport: Viewport::Table, scheme: "light", path, follow, until }
 }
 
-/// A whole brisket in the pit, in paper from 70 °C.
-const PIT: &str = "/why?f=%7B%22cut%22%3A%22brisket%22%2C%22mass_kg%22%3A5.5%2C%22method%22%3A%22smoke%22%2C%22heat%22%3A%7B%22pit_c%22%3A110%2C%22wrap%22%3A%7B%22in%22%3A%22paper%22%2C%22at_core_c%22%3A70%7D%7D%7D";
-
 /// Three ways of a chuck side by side, and a recipe tried on it.
 const COMPARED: &str = "/match?cut=chuck&kg=1.6&mm=75&beside=braise.oven_150.whole,pressure.high.halved,smoke.pit_110_paper.whole&recipe=35%20min%20at%20high%20pressure";
 
@@ -38,14 +35,14 @@ const SHOTS: [Shot; 19] = [
         ..shot("prepare-heat-dark", "/prepare", &["Lake-ice shin", "Heat"], "The cook it leads to")
     },
     shot("sheet", "/sheet/ice-fishers", &[], "On the same table"),
-    shot("cook", "/cook", &["Ice-road chuck"], "The median piece"),
+    shot("cook", "/cook", &["Boathouse brisket", "What if now"], "Leave it as it is"),
+    shot("cook-all", "/cook", &[], "This page is silent"),
     shot("why", "/match?cut=shin&kg=2.4&people=8", &["Why this time?"], "Rules of thumb"),
-    Shot { scheme: "dark", ..shot("why-pit-dark", PIT, &[], "Rules of thumb") },
     shot("finish", "/finish", &["Ice-road chuck"], "Served?"),
     shot("log", "/log", &[], "What came of it"),
     shot("kitchen", "/kitchen", &[], "Take it along"),
     Shot { scheme: "dark", ..shot("match-dark", COMPARED, &[], "Side by side") },
-    Shot { scheme: "dark", ..shot("cook-dark", "/cook", &["Ice-road chuck"], "The median piece") },
+    Shot { scheme: "dark", ..shot("night-dark", "/night", &[], "wakes you at") },
     Shot { viewport: Viewport::Phone, ..shot("match-phone", "/match?cut=shin&kg=2.4&people=8", &[], "Scrub through") },
     Shot { viewport: Viewport::Phone, ..shot("sheet-phone", "/sheet/ice-fishers", &[], "On the same table") },
     Shot {

@@ -64,10 +64,10 @@ async fn a_kitchen_goes_out_of_one_page_and_comes_into_another() -> anyhow::Resu
     let second = Kitchen::open(false, Viewport::Table).await?;
     second.go("/kitchen").await?;
     second.find("//input[@type='file']").await?.send_keys(file.to_str().context("the file's name")?).await?;
-    second.says("would bring 9 new plans").await?;
+    second.says("would bring 10 new plans").await?;
     second.assert_accessible().await?;
     second.press("Bring it in").await?;
-    second.says("is in: 9 new plans").await?;
+    second.says("is in: 10 new plans").await?;
     std::fs::remove_file(&file)?;
     second.go("/log").await?;
     second.says("Auger-crew shin").await?;

@@ -2,12 +2,15 @@
 
 use divan::{Bencher, black_box};
 use ergastic_core::bench::Level;
+use ergastic_core::clock::plus_minutes;
+use ergastic_core::cook::{Event, Happened, ProbeIn, Trace, view, what_if};
 use ergastic_core::cuts::Cut;
-use ergastic_core::forecast::{Evidence, ForecastRequest, Heat, Wrap, forecast, update};
+use ergastic_core::forecast::{Evidence, ForecastRequest, Heat, Wrap, forecast, update, update_ahead};
 use ergastic_core::heat::pit::WrapMaterial;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::{MatchRequest, match_ways, overview};
 use ergastic_core::meal::{SheetRequest, meal_sheet_anywhere};
+use ergastic_core::plan::Plan;
 use ergastic_core::prepare::{PrepareRequest, prepare_request};
 use ergastic_core::tender::Check;
 use ergastic_core::ways::Method;
@@ -81,6 +84,62 @@ fn live_update(bencher: Bencher) {
         })
         .collect();
     bencher.bench(|| update(black_box(&case), black_box(&findings), Some(9000.0)));
+}
+
+#[divan::bench(name = "the same with the look that tells most sought among 28 (target 80 ms)")]
+fn live_update_ahead(bencher: Bencher) {
+    let case = chuck(1000).resolve().unwrap();
+    let findings: Vec<_> = (1..=20)
+        .map(|i| Evidence::Reading { at_s: f64::from(i) * 600.0, celsius: f64::min(90.0, f64::from(i) * 9.0) })
+        .collect();
+    let ahead: Vec<f64> = (1..=28).map(|i| f64::from(i) * 600.0).collect();
+    bencher.bench(|| update_ahead(black_box(&case), black_box(&findings), Some(9000.0), &ahead));
+}
+
+/// A chuck that has been in its pot for two hours, with a probe that read every 20 s and two looks.
+struct AtWork {
+    plan: Plan,
+    events: Vec<Event>,
+    traces: Vec<Trace>,
+    opened: Timestamp,
+}
+
+impl AtWork {
+    fn new() -> Self {
+        let opened = "2027-02-06T08:00:00Z".parse().unwrap();
+        let plan = json!({"name": "Ice-road chuck", "bell": "2027-02-06T13:00:00Z",
+            "forecast": {"cut": "chuck", "mass_kg": 1.8, "method": "braise", "members": 1000}});
+        let event = |i: u128, min: f64, happened: Happened| Event {
+            id: uuid::Uuid::from_u128(i),
+            at: plus_minutes(opened, min),
+            happened,
+        };
+        let check = |i, min| event(i, min, Happened::Check { found: Check::Firm, by: None });
+        let put = Happened::ProbePut { probe: "galley".into(), into: ProbeIn::Meat };
+        let events = vec![event(1, 0.0, Happened::MetHeat {}), event(2, 0.0, put), check(3, 90.0), check(4, 110.0)];
+        let read = |i: i32| (plus_minutes(opened, f64::from(i) / 3.0), 95.0 - 90.0 * (-f64::from(i) / 140.0).exp());
+        let traces = vec![Trace { probe: "galley".into(), readings: (0..360).map(read).collect() }];
+        Self { plan: serde_json::from_value(plan).unwrap(), events, traces, opened }
+    }
+
+    fn now(&self) -> Timestamp {
+        plus_minutes(self.opened, 121.0)
+    }
+}
+
+#[divan::bench(name = "a cook at work, 1000 members, a probe and two looks (target 300 ms)")]
+fn at_work(bencher: Bencher) {
+    let (cook, kitchen) = (AtWork::new(), Kitchen::default());
+    bencher
+        .bench(|| view(black_box(&cook.plan), &kitchen, cook.opened, &cook.events, &cook.traces, cook.now()).unwrap());
+}
+
+#[divan::bench(name = "what if now, every choice (target 500 ms)")]
+fn what_if_now(bencher: Bencher) {
+    let (cook, kitchen) = (AtWork::new(), Kitchen::default());
+    bencher.bench(|| {
+        what_if(black_box(&cook.plan), &kitchen, cook.opened, &cook.events, &cook.traces, cook.now()).unwrap()
+    });
 }
 
 #[divan::bench(name = "match, every way (target 80 ms)")]

@@ -180,6 +180,24 @@ fn a_silent_probe_is_said_to_be_silent_and_one_put_back_is_believed_again() {
 }
 
 #[test]
+fn a_fire_that_dies_in_the_night_wakes_whoever_sleeps_beside_it() {
+    let mut pit = Cook::pit().with(0.0, Happened::ProbePut { probe: "Pit air".into(), into: ProbeIn::Air });
+    let air = |minute: f64| if minute < 100.0 { 120.0 } else { 120.0 - 1.5 * (minute - 100.0) };
+    let readings = (0..140).map(f64::from).map(|minute| (pit.at(minute), air(minute))).collect();
+    pit.traces = vec![Trace { probe: "Pit air".into(), readings }];
+    let rings = |minute: f64| {
+        let mut until = pit.traces.clone();
+        until[0].readings.retain(|(at, _)| *at <= pit.at(minute));
+        let cook = Cook { plan: pit.plan.clone(), from: pit.from, events: pit.events.clone(), traces: until };
+        let seen = cook.view(minute);
+        seen.alarms.into_iter().find(|alarm| alarm.id.starts_with("heat:")).map(|alarm| alarm.words)
+    };
+    assert_eq!((rings(99.0), rings(115.0)), (None, None), "an open lid is no dead fire");
+    let words = rings(130.0).expect("it rings");
+    assert!(words.contains("under what was set"), "{words}");
+}
+
+#[test]
 fn the_best_look_narrows_the_band_and_says_what_it_costs() {
     let cook = Cook::oven();
     let seen = cook.view(60.0);

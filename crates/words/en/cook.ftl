@@ -188,6 +188,12 @@ probe-alarm = Probe “{ $probe }” { $trust ->
 
 ## Alarms.
 
+# $probe (Said) $off (Difference)
+too-cool = “{ $probe }” reads { $off } under what was set: see to the fire
+    .why = It has been so for some time, and no open lid explains it. Fuel, vents, a tripped fuse?
+# $probe (Said) $off (Difference)
+too-hot = “{ $probe }” reads { $off } over what was set: turn it down
+    .why = It has been so for some time. Hot fat may be burning: look before you open it wide.
 # $time (Span)
 dry-alarm = The pot is dry in { $time }: pour in hot liquid
     .why = A dry pot scorches in minutes.

@@ -5835,6 +5835,16 @@ export interface components {
             celsius?: number | null;
             /** @description Where its tip is. */
             into: components["schemas"]["ProbeIn"];
+            /**
+             * Format: double
+             * @description What it hangs in is so much hotter than was set, K; less than nothing is cooler. Only where that is too much, and lasts.
+             */
+            off_k?: number | null;
+            /**
+             * Format: date-time
+             * @description Since when.
+             */
+            off_since?: string | null;
             /** @description Its trace, thinned. */
             points: components["schemas"]["TracePoint"][];
             /** @description Its name. */

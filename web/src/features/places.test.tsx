@@ -51,6 +51,8 @@ beforeEach(() => {
     '/api/plans': () => ({ body: [] }),
     '/api/meals': () => ({ body: [] }),
     '/api/cooks': () => ({ body: [] }),
+    '/api/now': () => ({ body: { now: new Date().toISOString(), dishes: [], hand_over: [] } }),
+    '/api/probes': () => ({ body: [] }),
     '/api/log': () => ({ body: { cooks: [], all: 0 } }),
     '/api/bin': () => ({ body: [] }),
   };
@@ -63,7 +65,7 @@ beforeEach(() => {
     const answer = (answers[path] ?? nothing)(body);
     return new Response(answer.status === 204 ? null : JSON.stringify(answer.body), {
       status: answer.status ?? 200,
-      headers: { 'content-type': 'application/json', date: new Date(Date.now() + apart).toUTCString() },
+      headers: { 'content-type': 'application/json', 'kitchen-clock': `${Date.now() + apart} 1` },
     });
   });
 });
@@ -119,7 +121,7 @@ describe('a cook', () => {
       throw new TypeError('connection reset');
     };
     at(<CookPlace />, '/cook/:cookId', `/cook/${id}`);
-    fireEvent.click(await screen.findByRole('button', { name: 'fork' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'fork: fork' }));
     await waitFor(() => expect(bodies(`/api/cooks/${id}/events`)).toHaveLength(2), { timeout: 3000 });
     const [first, second] = bodies(`/api/cooks/${id}/events`);
     expect(second).toEqual(first);
@@ -130,7 +132,7 @@ describe('a cook', () => {
     answers[`/api/cooks/${id}`] = () => ({ body: cook() });
     answers[`/api/cooks/${id}/events`] = () => ({ body: cook() });
     at(<CookPlace />, '/cook/:cookId', `/cook/${id}`);
-    fireEvent.click(await screen.findByRole('button', { name: 'fork' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'fork: fork' }));
     await waitFor(() => expect(bodies(`/api/cooks/${id}/events`)).toHaveLength(1));
     const [sent] = bodies(`/api/cooks/${id}/events`)[0] as Schemas['Event'][];
     expect(Math.abs(Date.parse(sent?.at ?? '') - (Date.now() - 7_200_000))).toBeLessThan(5000);

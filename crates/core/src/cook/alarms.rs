@@ -4,7 +4,7 @@
 //! An alarm is made of the tasks and of what happened alone, so that every screen rings for the same, a screen that was away
 //! rings when it is back, and an answer on one silences all.
 
-use ergastic_words::{Said, Span, Voice, Volume, cook as say};
+use ergastic_words::{Difference, Said, Span, Voice, Volume, cook as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -176,6 +176,23 @@ pub(super) fn alarms(
         words: voice.say(say::probe_alarm(Said::text(probe.probe.clone()), probe.trust.key())),
         why: probe.words.clone(),
         task: None,
+    }));
+    ringing.extend(probes.iter().filter_map(|probe| {
+        let (off_k, since) = probe.off_k.zip(probe.off_since)?;
+        let name = Said::text(probe.probe.clone());
+        let (words, why) = match off_k < 0.0 {
+            true => (say::too_cool(name, Difference(-off_k)), say::too_cool_why()),
+            false => (say::too_hot(name, Difference(off_k)), say::too_hot_why()),
+        };
+        Some(Ringing {
+            // It may begin a little sooner or later as readings are thinned, and is the same all the same.
+            id: format!("heat:{}:{}", probe.probe, since.as_second() / 3600),
+            sound: Sound::Trouble,
+            at: since,
+            words: voice.say(words),
+            why: voice.say(why),
+            task: None,
+        })
     }));
     ringing.extend(costs.dry_at(now).map(|at| Ringing {
         id: format!("dry:{}", at.as_second() / 3600),

@@ -34,6 +34,9 @@ const SURELY_HOT_C: f64 = 60.0;
 const FAR_BEHIND_K: f64 = 25.0;
 /// Out of its place for so long, readings that agree among themselves are a new beginning, min.
 const NEW_BEGINNING_MIN: f64 = 12.0;
+/// So far off what was set for so long a fire is to be seen to, K and min: an open lid is over by then. Working values.
+const OFF_K: f64 = 18.0;
+const OFF_FOR_MIN: f64 = 12.0;
 /// Points of a trace that are drawn.
 const DRAWN: usize = 240;
 
@@ -114,6 +117,10 @@ pub struct ProbeNow {
     pub trust: Trust,
     /// Since when it has been like that.
     pub trust_since: Timestamp,
+    /// What it hangs in is so much hotter than was set, K; less than nothing is cooler. Only where that is too much, and lasts.
+    pub off_k: Option<f64>,
+    /// Since when.
+    pub off_since: Option<Timestamp>,
     /// What is the matter and what to do, or where it is.
     pub words: String,
     /// Its trace, thinned.
@@ -332,6 +339,7 @@ fn shown_now(put: &Put, judged: &[Judged], expected: &Expected, now: Timestamp, 
         let since = judged.iter().rev().take_while(|reading| reading.trust == trust).last();
         (trust, since.map_or(put.from, |reading| reading.at))
     };
+    let off = off_its_set_point(put, judged, expected);
     let every = judged.len().div_ceil(DRAWN).max(1);
     let points = judged.iter().enumerate().filter(|(i, _)| i % every == 0 || i + 1 == judged.len());
     ProbeNow {
@@ -342,6 +350,8 @@ fn shown_now(put: &Put, judged: &[Judged], expected: &Expected, now: Timestamp, 
         at: last.map(|last| last.at),
         trust,
         trust_since,
+        off_k: off.map(|(_, off_k)| off_k),
+        off_since: off.map(|(since, _)| since),
         words: voice.say(words(put, trust, last, expected.at(now), minutes_between(silent_since, now))),
         points: points
             .map(|(_, Judged { at, celsius, trust })| TracePoint {
@@ -351,6 +361,18 @@ fn shown_now(put: &Put, judged: &[Judged], expected: &Expected, now: Timestamp, 
             })
             .collect(),
     }
+}
+
+/// Since when an oven or pit has been too far off what was set, and by how much: a fire that dies down, or runs away.
+fn off_its_set_point(put: &Put, judged: &[Judged], expected: &Expected) -> Option<(Timestamp, f64)> {
+    if put.into != ProbeIn::Air {
+        return None;
+    }
+    let off = |reading: &Judged| Some(reading.celsius - expected.at(reading.at)?.1);
+    let last = off(judged.last()?).filter(|off_k| off_k.abs() >= OFF_K)?;
+    let same = |reading: &&Judged| off(reading).is_some_and(|off_k| off_k.abs() >= OFF_K && off_k * last > 0.0);
+    let since = judged.iter().rev().take_while(same).last()?.at;
+    (minutes_between(since, judged.last()?.at) >= OFF_FOR_MIN).then_some((since, last))
 }
 
 fn words(put: &Put, trust: Trust, last: Option<&Judged>, should: Option<(f64, f64)>, silent_min: f64) -> Said {

@@ -152,10 +152,11 @@ async fn found(app: &App, id: &str) -> ApiResult<(Meal, Vec<Dishes>, Kitchen)> {
     let at = meals.iter().position(|meal| meal.entry.id == id).or_else(|| meals.iter().position(of_plan));
     let at = at.ok_or_else(|| ApiError::Refused(StatusCode::NOT_FOUND, say::nothing_called(&format!("{id:?}"))))?;
     let meal = meals.remove(at);
-    // The earlier bell has its choice of hands and things.
-    let earlier = meals[..at].iter().filter(|other| {
-        let apart_min = minutes_between(other.entry.bell, meal.entry.bell);
-        (other.entry.bell, &other.entry.id) < (meal.entry.bell, &meal.entry.id) && apart_min < SAME_DAY_MIN
+    // The earlier bell has its choice of hands and things; what is on the heat has it whatever its bell.
+    let earlier = meals.iter().filter(|other| {
+        let apart_min = minutes_between(other.entry.bell, meal.entry.bell).abs();
+        let first = (other.entry.bell, &other.entry.id) < (meal.entry.bell, &meal.entry.id);
+        (first || other.cooks.iter().any(Option::is_some)) && apart_min < SAME_DAY_MIN
     });
     let mut earlier: Vec<&Meal> = earlier.collect();
     earlier.drain(..earlier.len().saturating_sub(MOST_OTHERS));
