@@ -60,7 +60,7 @@ fn happened() -> impl Strategy<Value = Happened> {
 }
 
 fn changed(heat: Heat) -> Happened {
-    Happened::Changed { method: None, heat: Some(heat), lid: None, halved: false }
+    Happened::Changed { method: None, heat: Some(Box::new(heat)), lid: None, halved: false }
 }
 
 /// What a probe read over the whole of it, strange or not.

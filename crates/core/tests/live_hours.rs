@@ -90,7 +90,7 @@ impl Cook {
 }
 
 fn changed(heat: Heat) -> Happened {
-    Happened::Changed { method: None, heat: Some(heat), lid: None, halved: false }
+    Happened::Changed { method: None, heat: Some(Box::new(heat)), lid: None, halved: false }
 }
 
 #[test]

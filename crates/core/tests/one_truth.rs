@@ -223,5 +223,5 @@ fn a_line_is_taken_back_put_back_and_put_at_its_true_time() {
     events.push(event(6, 193, Happened::Undone { event: Uuid::from_u128(3) }));
     assert_eq!(seen(&events).met_heat_at, Some(at(60)), "a correction can be taken back");
     let now = logged.now.unwrap();
-    assert!(now.until > at(60) && logged.asks.fork.len() == 6 && logged.asks.measures);
+    assert!(now.until > at(60) && logged.asks.ways[0].finds.len() == 6 && logged.asks.measures);
 }

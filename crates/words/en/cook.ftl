@@ -394,8 +394,8 @@ early-pit = Keep its wrap on and rest it in towels in a closed cold box, or in t
 early-bath = Leave it in its bag and turn the bath down.
 # $lift (Instant) $time (Span)
 early-keeps = Held like that it keeps until you lift it at { $lift }: it has some { $time } before it goes too far. Slices suffer first.
-# $until (Instant)
-early-cool = Held like that it goes too far by { $until }. Rather cool it in its liquid, fast, and warm it again for the bell.
+# $time (Span)
+early-cool = Held like that it goes too far in about { $time }. Rather cool it in its liquid, fast, and warm it again for the bell.
 # $pour (Volume)
 dry-first = Pour in { $pour } of hot stock or water at once, round the side, and lift the meat off the floor. Cold liquid cracks a hot dish.
 # $pour (Volume)
@@ -428,8 +428,8 @@ no-heat-then = An hour without heat puts it off by about { $costs }. If it stays
     .some = It softens on as long as it is hot. If it stays off, move it to any heat you have.
 it-is-off = The heat is off
 it-is-on-again = It is on again
-# $until (Instant)
-kept-warm-until = On keep-warm it goes on cooking: it is too far at about { $until }.
+# $time (Span)
+kept-warm-until = On keep-warm it goes on cooking: it is too far in about { $time }.
 kept-warm-gone = On keep-warm it goes on cooking, and has gone too far by now: don't slice it.
 kept-warm-long = On keep-warm it hardly cooks on: it keeps for a day and longer.
 # $hot (Temperature)

@@ -209,6 +209,7 @@ in-the-pit = In the pit at { $dial }, bare
     } from the start
 # $low (Guide) $high (Guide)
 in-the-pit-why = It stalls for hours at { BARE($low) } to { $high } while its surface dries. That is no fault.
+in-the-pit-wrapped-why = Its steam stays in the wrap: the stall is over, and the bark stays as it is.
 # $cool (Guide) $cold (Guide)
 chilled = Cool it fast in ice water, then in the fridge
     .on-a-tray = Cool it on a tray in the fridge

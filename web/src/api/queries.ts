@@ -1,6 +1,6 @@
 import { keepPreviousData, skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { hearChanges } from './changes';
+import { hearChanges, type Change } from './changes';
 import { showHoursOf } from '../format/time';
 import { api, kitchenNow, kitchenSpeed, NOT_KEPT, type Schemas } from './client';
 import { onAnswered } from './outbox';
@@ -140,11 +140,29 @@ export function usePutAway(onDone?: () => void) {
 /** A cook is worked out anew this often for what its probes read, ms of the kitchen's time. */
 const READ_AGAIN_MS = 15_000;
 
+type Reading = Extract<Change, { what: 'reading' }>;
+type AboutCooks = Partial<Schemas['CookAnswer'] & Schemas['KitchenNow']>;
+
+const shownOf = ({ at, celsius }: Reading) => ({ at, celsius });
+
 /** The probes that an answer about cooks is made with. */
-function probesOf(data: unknown): string[] {
-  const answer = data as Partial<Schemas['CookAnswer'] & Schemas['KitchenNow']> | undefined;
-  const views = [answer?.view, ...(answer?.dishes ?? [])];
-  return views.flatMap((view) => view?.probes ?? []).map((probe) => probe.probe);
+function probesOf(data: unknown): Schemas['ProbeNow'][] {
+  const answer = data as AboutCooks | undefined;
+  return [answer?.view, ...(answer?.dishes ?? [])].flatMap((view) => view?.probes ?? []);
+}
+
+/** The same answer with what a probe has read since; how far that is believed is told when it is asked for again. */
+function withReading(data: unknown, reading: Reading): unknown {
+  const answer = data as AboutCooks;
+  const newer = <T extends { probes: Schemas['ProbeNow'][] }>(view: T): T => ({
+    ...view,
+    probes: view.probes.map((one) => (one.probe === reading.probe ? { ...one, ...shownOf(reading) } : one)),
+  });
+  return {
+    ...answer,
+    ...(answer.view && { view: newer(answer.view) }),
+    ...(answer.dishes && { dishes: answer.dishes.map(newer) }),
+  };
 }
 
 /** Keeps every open page the same: what changed elsewhere is read again here, and what a tap made of a cook is shown. */
@@ -161,13 +179,16 @@ export function useChanges() {
   useEffect(() => {
     if (typeof EventSource === 'undefined') return;
     let asked = 0;
-    const readAgain = (probe: string) => {
+    const read = (reading: Reading) => {
       const now = kitchenNow();
-      queries.setQueryData<Schemas['ProbeSeen'][]>(['probes'], (seen) => seen && [...seen]);
+      queries.setQueryData<Schemas['ProbeSeen'][]>(['probes'], (seen) =>
+        seen?.map((one) => (one.name === reading.probe ? { ...one, ...shownOf(reading) } : one)),
+      );
       const uses = queries
         .getQueryCache()
         .findAll({ queryKey: ['cooks'] })
-        .filter(({ state: { data } }) => probesOf(data).includes(probe));
+        .filter(({ state: { data } }) => probesOf(data).some((probe) => probe.probe === reading.probe));
+      for (const { queryKey } of uses) queries.setQueryData(queryKey, (data) => withReading(data, reading));
       if (uses.length === 0 || Math.abs(now - asked) < READ_AGAIN_MS) return;
       asked = now;
       for (const { queryKey } of uses) void queries.invalidateQueries({ queryKey, exact: true });
@@ -179,7 +200,7 @@ export function useChanges() {
       }
       // What a probe reads is shown at once; what it means is worked out for a cook every so often.
       if (change.what === 'reading') {
-        readAgain(change.probe);
+        read(change);
         return;
       }
       // What was read before the stream was there may have changed in between.

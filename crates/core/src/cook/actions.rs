@@ -206,7 +206,12 @@ pub(super) fn now(
 impl Asks {
     pub(super) fn of(status: Status, met_heat: bool, pot: &PotNow, stage: &Stage, bones: bool, voice: Voice) -> Self {
         let open = met_heat && status != Status::Closed;
-        let ways = By::ALL.into_iter().filter(|by| *by != By::Bone || bones);
+        let mut usual = By::ALL;
+        // On a grate nobody forks: a probe is slid in.
+        if matches!(stage.medium, Medium::Pit { .. }) {
+            usual.sort_by_key(|by| *by != By::Probe);
+        }
+        let ways = usual.into_iter().filter(|by| *by != By::Bone || bones);
         let ways = ways.map(|by| CheckWay {
             by,
             words: voice.say(say::check_by(by.key())),

@@ -142,7 +142,7 @@ pub enum Happened {
         method: Option<Method>,
         /// What was changed of the heat.
         #[serde(default, skip_serializing_if = "Option::is_none")]
-        heat: Option<Heat>,
+        heat: Option<Box<Heat>>,
         /// Another lid.
         #[serde(default, skip_serializing_if = "Option::is_none")]
         lid: Option<Lid>,
@@ -259,7 +259,7 @@ enum OfKind {
     },
     Changed {
         method: Option<Method>,
-        heat: Option<Heat>,
+        heat: Option<Box<Heat>>,
         lid: Option<Lid>,
         #[serde(default)]
         halved: bool,

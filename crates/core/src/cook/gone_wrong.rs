@@ -161,12 +161,12 @@ impl Pot<'_> {
         };
         let then = match keeps >= lift_by {
             true => say::early_keeps(self.instant(lift_by), Span(keeps_min.min(24.0 * 60.0))),
-            false => say::early_cool(self.instant(keeps)),
+            false => say::early_cool(Span(keeps_min)),
         };
         let mut told = self.told("early", likely, first, then);
         told.cautions.push(safety::hot_hold(self.voice));
         if self.medium.is_pot() && !matches!(self.medium, Medium::KeepWarm { .. }) {
-            let heat = Some(Heat { at_c: Some(HELD_C), ..Heat::default() });
+            let heat = Some(Box::new(Heat { at_c: Some(HELD_C), ..Heat::default() }));
             let held = Happened::Changed { method: Some(Method::KeepWarm), heat, lid: None, halved: false };
             told.actions.push(self.act("hold", say::hold_now(Temperature(HELD_C)), held));
         }
@@ -180,8 +180,12 @@ impl Pot<'_> {
         let floor_m2 = self.worked.case.pot().floor_m2;
         let planned = self.now(&self.before.forecast.curve).map_or(0.0, |point| point.liquid_l);
         let there = self.now(&self.worked.forecast.curve).map_or(0.0, |point| point.liquid_l);
-        let pour = (f64::max(planned, LEAST_MM * floor_m2) * 20.0).ceil() / 20.0;
         let loss = self.loss_kg_h(self.lid).max(0.01);
+        // Enough over the floor, and what leaves until it is tender; never more than was meant to be there.
+        let left_h = self.worked.ready_min(0.9).map_or(1.0, |ready| ((ready - self.min()) / 60.0).clamp(0.5, 4.0));
+        let least_l = LEAST_MM * floor_m2;
+        let wanted_l = (least_l + loss * left_h).min(f64::max(planned, least_l));
+        let pour = (wanted_l * 20.0).ceil() / 20.0;
         let look_min = (pour / loss * 60.0 / 2.0 / 15.0).floor().clamp(1.0, 8.0) * 15.0;
         let shut = matches!(self.medium, Medium::Pressure { .. });
         let first = if shut { say::dry_pressure(Volume(pour)) } else { say::dry_first(Volume(pour)) };
@@ -337,11 +341,10 @@ impl Pot<'_> {
 
     fn kept_warm(&self) -> GoneWrong {
         let keeps_min = self.keeps_min(KEEP_WARM_C);
-        let far = plus_minutes(self.facts.now, keeps_min);
         let first = match keeps_min {
             min if min < 10.0 => say::kept_warm_gone(),
             min if min > 24.0 * 60.0 => say::kept_warm_long(),
-            _ => say::kept_warm_until(self.instant(far)),
+            min => say::kept_warm_until(Span(min)),
         };
         let likely = matches!(self.medium, Medium::KeepWarm { .. });
         let mut told = self.told("kept_warm", likely, first, say::kept_warm_then(Temperature(HOT_HOLD_C)));

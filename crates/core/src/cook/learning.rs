@@ -146,7 +146,7 @@ pub(super) fn look(worked: &Worked, met_heat: Timestamp, now: Timestamp, voice: 
     }
     let at = plus_minutes(met_heat, best.at_s / 60.0);
     let words = voice.say(say::look_at(
-        Instant { at: at, zone: worked.zone.clone() },
+        Instant { at, zone: worked.zone.clone() },
         Span(from_min),
         Span(to_min),
         Span(costs_min),

@@ -111,7 +111,7 @@ fn words(happened: &Happened, tasks: &[CookTask], zone: &TimeZone) -> Said {
         Happened::CoreReading { celsius } => say::core_reading(Temperature(*celsius)),
         Happened::Check { found, by } => say::checked(by.unwrap_or(By::Fork).key(), found.key()),
         Happened::Tasted { salt } => say::tasted(salt.key()),
-        Happened::Changed { method, heat, lid, halved } => changed(*method, heat.as_ref(), *lid, *halved),
+        Happened::Changed { method, heat, lid, halved } => changed(*method, heat.as_deref(), *lid, *halved),
         Happened::HeatOff {} => say::heat_off(),
         Happened::HeatOn {} => say::heat_on(),
         Happened::Opened { min } => say::opened(Minutes(*min)),

@@ -357,7 +357,7 @@ fn shown_now(put: &Put, judged: &[Judged], expected: &Expected, now: Timestamp, 
             .map(|(_, Judged { at, celsius, trust })| TracePoint {
                 at: *at,
                 celsius: *celsius,
-                believed: *trust == Trust::Steady,
+                believed: !trust.is_strange(),
             })
             .collect(),
     }

@@ -28,7 +28,7 @@ struct Turn {
 }
 
 enum What {
-    Changed { method: Option<Method>, heat: Option<Heat>, lid: Option<Lid>, halved: bool },
+    Changed { method: Option<Method>, heat: Option<Box<Heat>>, lid: Option<Lid>, halved: bool },
     Off,
     On,
 }
@@ -229,7 +229,7 @@ fn change(ran: &mut Vec<Ran>, turn: &Turn, off_min: f64, case: &Case) {
             next.method = *to;
             next.lid = *lid;
             next.heat = match (heat, takes_over) {
-                (change, true) => Some(change.clone().unwrap_or_default()),
+                (change, true) => Some(change.as_deref().cloned().unwrap_or_default()),
                 (Some(change), false) => Some(settled(method, laid_over(&before, change))),
                 // The wrap that was planned goes on when it is put on.
                 (None, false) => {

@@ -94,11 +94,11 @@ fn candidate(id: &'static str, words: Said, trade: Said, happened: Happened) -> 
 }
 
 fn heat(heat: Heat) -> Happened {
-    Happened::Changed { method: None, heat: Some(heat), lid: None, halved: false }
+    Happened::Changed { method: None, heat: Some(Box::new(heat)), lid: None, halved: false }
 }
 
 fn way(method: Method, heat: Heat, lid: Option<Lid>) -> Happened {
-    Happened::Changed { method: Some(method), heat: Some(heat), lid, halved: false }
+    Happened::Changed { method: Some(method), heat: Some(Box::new(heat)), lid, halved: false }
 }
 
 /// A dial turned by a step, inside its range; none where it stands at its end.

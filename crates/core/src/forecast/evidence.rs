@@ -457,9 +457,9 @@ fn what_moved(
     let moved = kinds.into_iter().filter_map(|kind| {
         let by = weighed(&|i| evidence[i].found() == kind);
         // A thermometer is told on the mean, for a fire swings and a middle comes to its end; what is left or lost as it was last.
-        let own = (0..evidence.len()).filter(|i| evidence[*i].found() == kind);
+        let mut own = (0..evidence.len()).filter(|i| evidence[*i].found() == kind);
         let on_the_mean = matches!(kind, Found::Around | Found::Middle);
-        let told: Vec<usize> = if on_the_mean { own.collect() } else { own.last().into_iter().collect() };
+        let told: Vec<usize> = if on_the_mean { own.collect() } else { own.next_back().into_iter().collect() };
         let over_of = |i: usize| samples[i].iter().map(|sample| evidence[i].over(sample)).sum::<Option<f64>>();
         let over = told.iter().map(|i| over_of(*i)).sum::<Option<f64>>().map(|sum| sum / told.len() as f64);
         let by_s = half_s(&by)? - half_s(&even)?;

@@ -184,7 +184,9 @@ pub fn over_the_heat(medium: &Medium, lid: Lid, set: Option<Minutes>) -> Step {
                 Some((material, at_c)) => say::in_the_pit_wrapped(dial, material.key(), Temperature(*at_c)),
             };
             let [low, high] = STALL_C.map(Guide);
-            (Lane::Pit, what, say::in_the_pit_why(low, high))
+            let in_its_wrap = wrap.is_some_and(|(_, at_c)| at_c <= 0.0);
+            let why = if in_its_wrap { say::in_the_pit_wrapped_why() } else { say::in_the_pit_why(low, high) };
+            (Lane::Pit, what, why)
         }
         Medium::Chill { cooling: Cooling::InAir } => (Lane::Board, say::heat_is_off(), say::heat_is_off_why()),
         Medium::Chill { cooling } => {
