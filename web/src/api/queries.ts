@@ -172,6 +172,16 @@ export function useChanges() {
     () =>
       onAnswered((cook) => {
         queries.setQueryData(['cooks', cook.id], cook);
+        // What was answered must not ring again before all the dishes are read again.
+        queries.setQueryData<Schemas['KitchenNow']>(['cooks', 'now'], (now) => {
+          const { alarms } = cook.view;
+          return (
+            now && {
+              ...now,
+              dishes: now.dishes.map((one) => (one.id === cook.id ? { ...one, alarms } : one)),
+            }
+          );
+        });
         void queries.invalidateQueries({ queryKey: ['cooks'], exact: true });
       }),
     [queries],

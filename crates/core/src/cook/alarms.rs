@@ -10,8 +10,9 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::actions::Action;
-use super::event::{Happened, Standing};
+use super::event::Happened;
 use super::probes::ProbeNow;
+use super::standing::Standing;
 use super::task::{CookTask, TaskState};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::sheet::{Task, TaskKind, Worked};

@@ -1,6 +1,4 @@
-//! What can happen in a cook, and which of it stands after the undos.
-
-use std::collections::HashMap;
+//! What can happen in a cook.
 
 use jiff::Timestamp;
 use serde::{Deserialize, Deserializer, Serialize};
@@ -8,13 +6,12 @@ use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use crate::clock::{check_instant, plus_minutes};
+use crate::clock::check_instant;
 use crate::error::{self, Unit, in_range};
 use crate::finish::Seasoned;
-use crate::forecast::{Added, Evidence, HORIZON_S, Heat};
+use crate::forecast::Heat;
 use crate::heat::pot::Lid;
 use crate::json::{ByKind, tagged};
-use crate::sheet::TaskId;
 use crate::tender::Check;
 use crate::text::{check_name, check_text};
 use crate::ways::Method;
@@ -380,159 +377,5 @@ impl Event {
             | Happened::HeatOn {}
             | Happened::Undone { .. } => Ok(()),
         }
-    }
-}
-
-/// An event that stands, at the time that stands.
-pub(super) struct Stands<'a> {
-    pub(super) id: Uuid,
-    pub(super) at: Timestamp,
-    pub(super) happened: &'a Happened,
-}
-
-/// The events that stand: those not taken back, an undo itself being one that can be, each at its corrected time.
-pub struct Standing<'a> {
-    events: Vec<Stands<'a>>,
-    /// What was taken back, and by which event.
-    undone: HashMap<Uuid, Uuid>,
-    times: HashMap<Uuid, Timestamp>,
-}
-
-impl<'a> Standing<'a> {
-    /// Folds the undos, last first.
-    pub fn of(events: &'a [Event]) -> Self {
-        let (mut undone, mut times) = (HashMap::new(), HashMap::new());
-        for event in events.iter().rev() {
-            if let Happened::Undone { event: target } = event.happened
-                && !undone.contains_key(&event.id)
-            {
-                undone.entry(target).or_insert(event.id);
-            }
-        }
-        // The last correction holds, unless it was taken back.
-        for event in events.iter().filter(|event| !undone.contains_key(&event.id)) {
-            if let Happened::Retimed { event: target, at } = event.happened {
-                times.insert(target, at);
-            }
-        }
-        let stand = events.iter().filter(|event| !undone.contains_key(&event.id));
-        let at = |event: &Event| times.get(&event.id).copied().unwrap_or(event.at);
-        let events = stand.map(|event| Stands { id: event.id, at: at(event), happened: &event.happened }).collect();
-        Self { events, undone, times }
-    }
-
-    /// The event that an event was taken back by, if it was.
-    pub fn undone_by(&self, id: Uuid) -> Option<Uuid> {
-        self.undone.get(&id).copied()
-    }
-
-    /// When an event really was, where that was corrected.
-    pub fn corrected(&self, id: Uuid) -> Option<Timestamp> {
-        self.times.get(&id).copied()
-    }
-
-    /// When the meat met the heat, by the first such event.
-    pub fn met_heat(&self) -> Option<Timestamp> {
-        self.events.iter().find(|event| *event.happened == Happened::MetHeat {}).map(|event| event.at)
-    }
-
-    /// All that stands, in the order it was logged.
-    pub(super) fn all(&self) -> impl DoubleEndedIterator<Item = &Stands<'a>> {
-        self.events.iter()
-    }
-
-    /// When a task was done.
-    pub fn done(&self, task: TaskId) -> Option<Timestamp> {
-        let is_it = |done: &str| done.parse() == Ok(task);
-        let done = |happened: &Happened| match happened {
-            Happened::TaskDone { task } => is_it(task),
-            Happened::LiquidAdded { task: Some(task), .. } => is_it(task),
-            _ => false,
-        };
-        self.events.iter().find(|event| done(event.happened)).map(|event| event.at)
-    }
-
-    /// When plates are wanted, where that was changed.
-    pub fn bell(&self) -> Option<Timestamp> {
-        self.events.iter().rev().find_map(|event| match event.happened {
-            Happened::BellMoved { bell } => Some(*bell),
-            _ => None,
-        })
-    }
-
-    /// How deep the fat was when last measured, mm.
-    pub fn fat_mm(&self) -> Option<f64> {
-        self.events.iter().rev().find_map(|event| match event.happened {
-            Happened::FatMeasured { mm } => Some(*mm),
-            _ => None,
-        })
-    }
-
-    /// Tenderness checks, in the order they were logged.
-    pub fn checks(&self) -> impl Iterator<Item = (Timestamp, Check)> + '_ {
-        self.events.iter().filter_map(|event| match *event.happened {
-            Happened::Check { found, .. } => Some((event.at, found)),
-            _ => None,
-        })
-    }
-
-    /// How it ended, if it did.
-    pub fn closed(&self) -> Option<(Timestamp, &'a Outcome)> {
-        self.events.iter().find_map(|event| match event.happened {
-            Happened::Closed { outcome } => Some((event.at, outcome)),
-            _ => None,
-        })
-    }
-
-    /// What was poured in while the meat was in the pot; before that it is part of the plan's own liquid.
-    pub fn added(&self) -> Vec<Added> {
-        /// From the kettle, °C.
-        const HOT_C: f64 = 90.0;
-        let Some(met_heat) = self.met_heat() else { return Vec::new() };
-        let poured = self.events.iter().filter_map(|event| match *event.happened {
-            Happened::LiquidAdded { litres, celsius, .. } => Some(Added {
-                at_min: event.at.duration_since(met_heat).as_secs_f64().max(0.0) / 60.0,
-                liquid_l: litres,
-                celsius: celsius.unwrap_or(HOT_C),
-            }),
-            _ => None,
-        });
-        poured.collect()
-    }
-
-    /// Tastes of the liquid, in minutes from the meat meeting the heat.
-    pub fn tastes(&self) -> impl Iterator<Item = (f64, Seasoned)> + '_ {
-        let met_heat = self.met_heat();
-        self.events.iter().filter_map(move |event| match *event.happened {
-            Happened::Tasted { salt } => Some((event.at.duration_since(met_heat?).as_secs_f64() / 60.0, salt)),
-            _ => None,
-        })
-    }
-
-    /// When liquid was poured in so long after the meat met the heat that no forecast follows it, the first time.
-    pub fn poured_too_late(&self) -> Option<Timestamp> {
-        let last = self.met_heat().map(|met_heat| plus_minutes(met_heat, HORIZON_S / 60.0))?;
-        let poured = |event: &&Stands| matches!(event.happened, Happened::LiquidAdded { .. });
-        self.events.iter().filter(poured).map(|event| event.at).find(|at| *at > last)
-    }
-
-    /// Readings, checks, dips and weighings as evidence, counted from the meat meeting the heat and before it was lifted.
-    pub fn evidence(&self) -> Vec<Evidence> {
-        let Some(met_heat) = self.met_heat() else { return Vec::new() };
-        let lifted = self.done(TaskId::Lift).unwrap_or(Timestamp::MAX);
-        self.events
-            .iter()
-            .filter(|event| event.at >= met_heat && event.at <= lifted)
-            .filter_map(|event| {
-                let at_s = event.at.duration_since(met_heat).as_secs_f64();
-                match *event.happened {
-                    Happened::CoreReading { celsius } => Some(Evidence::Reading { at_s, celsius }),
-                    Happened::Check { found, .. } => Some(Evidence::Check { at_s, found }),
-                    Happened::Dipped { litres } => Some(Evidence::Dip { at_s, liquid_l: litres }),
-                    Happened::Weighed { lost_kg } => Some(Evidence::Weighing { at_s, lost_kg }),
-                    _ => None,
-                }
-            })
-            .collect()
     }
 }

@@ -7,10 +7,11 @@ use utoipa::ToSchema;
 use uuid::Uuid;
 
 use super::actions::{Action, running};
-use super::event::{Event, Happened, ProbeIn, Standing};
+use super::event::{Event, Happened, ProbeIn};
 use super::pot::PotNow;
 use super::probes::{ProbeNow, Trace};
 use super::reckoning::{Facts, SoFar};
+use super::standing::Standing;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
 use crate::finish::{MeatOnPlate, SALTY_G_PER_KG};

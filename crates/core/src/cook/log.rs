@@ -7,7 +7,8 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::event::{By, Event, Happened, Standing};
+use super::event::{By, Event, Happened};
+use super::standing::Standing;
 use super::task::CookTask;
 use crate::forecast::Heat;
 use crate::heat::pot::Lid;

@@ -3,7 +3,7 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::event::Standing;
+use super::standing::Standing;
 use crate::finish::{SaltBelief, SauceRequest, Skim, Taste};
 use crate::heat::pot::Vessel;
 use crate::kitchen::Kitchen;

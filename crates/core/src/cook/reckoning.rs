@@ -4,8 +4,8 @@ use ergastic_words::errors;
 use jiff::Timestamp;
 use uuid::Uuid;
 
-use super::event::Standing;
 use super::probes::{Expected, ProbeNow, Trace, probes};
+use super::standing::Standing;
 use super::went::Went;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::{Error, Kind, Result};

@@ -8,12 +8,13 @@ use uuid::Uuid;
 
 use super::actions::{self, Asks, Now};
 use super::alarms::{Alarm, Costs, alarms};
-use super::event::{Event, Outcome, Standing};
+use super::event::{Event, Outcome};
 use super::learning::{CoursePoint, LiftOut, LookAt, MovedBy, course, lift_out, look, moved_by};
 use super::log::{self, LogLine, TakeBack};
 use super::pot::PotNow;
 use super::probes::{ProbeNow, Trace};
 use super::reckoning::{Facts, KEEPS_MIN, OnItsSheet, Reckoning, lift_at};
+use super::standing::Standing;
 use super::status::Status;
 use super::task::{CookTask, TaskState};
 use crate::clock::{minutes_between, plus_minutes};

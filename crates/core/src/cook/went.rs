@@ -4,7 +4,8 @@ use jiff::Timestamp;
 use serde_json::Value;
 use uuid::Uuid;
 
-use super::event::{Happened, Standing};
+use super::event::Happened;
+use super::standing::Standing;
 use crate::clock::minutes_between;
 use crate::error::Error;
 use crate::forecast::{ByHand, Case, HORIZON_S, Heat, StageRequest, StageSpan, Until, Wrap};

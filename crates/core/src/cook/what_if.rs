@@ -7,9 +7,10 @@ use utoipa::ToSchema;
 use uuid::Uuid;
 
 use super::actions::running;
-use super::event::{Event, Happened, Standing};
+use super::event::{Event, Happened};
 use super::probes::Trace;
 use super::reckoning::{Facts, lift_at};
+use super::standing::Standing;
 use super::status::Status;
 use super::view::{Band, tender_at};
 use crate::clock::{minutes_between, plus_minutes};

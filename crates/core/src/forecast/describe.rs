@@ -3,7 +3,6 @@
 use ergastic_words::{Voice, forecast as say};
 
 use super::answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan};
-use super::evidence::{Weighted, update};
 use super::explain::explain;
 use super::own_time::OwnTime;
 use super::pressed::PressureMinutes;
@@ -12,6 +11,8 @@ use super::request::ForecastRequest;
 use super::resolve::{Case, Part};
 use super::run::{HORIZON_S, Times, run_median};
 use super::stats::{chance, quantile};
+use super::update::update;
+use super::weighted::Weighted;
 use super::{cautions, notes, thumb, words};
 use crate::cuts::Cut;
 use crate::error::Result;

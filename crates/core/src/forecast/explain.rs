@@ -5,10 +5,10 @@ use ergastic_words::{
 };
 
 use super::answer::{BandPoint, Explained, Forecast, Narrows, Rule};
-use super::evidence::Update;
 use super::resolve::{Case, Stage};
 use super::run::run_all_sampled;
 use super::stats::{correlation, quantile};
+use super::update::Update;
 use crate::cuts::EatenAs;
 use crate::units::{MINUTE_S, round_to};
 use crate::ways::Medium;

@@ -1,5 +1,6 @@
 //! When will it be tender, and how sure is that: an ensemble of a thousand cooks.
 
+mod ahead;
 mod answer;
 mod cautions;
 mod describe;
@@ -17,14 +18,17 @@ mod resolve;
 mod run;
 mod stats;
 mod thumb;
+mod update;
+mod weighted;
 mod words;
 
+pub use ahead::{Ahead, Moved};
 pub use answer::{
     Assumed, BandPoint, CurvePoint, Explained, Forecast, Inside, InsideFrame, Narrows, PartForecast, Quantiles, Rule,
     StageSpan, Thumb,
 };
 pub use describe::{complete, describe, forecast};
-pub use evidence::{Ahead, Evidence, Found, Moved, Place, Update, Weighted, softness_at, update, update_ahead};
+pub use evidence::{Evidence, Found, Place};
 pub use known::{Belief, Known};
 pub(crate) use meat::with_meat;
 pub use meat::{Meat, size_mm_schema};
@@ -38,3 +42,5 @@ pub use resolve::{Case, Filled, Leg, Part, Stage};
 pub(crate) use run::{HORIZON_S, median_tender_s};
 pub use run::{Times, come_up_s, median_times};
 pub use stats::{chance, correlation, quantile};
+pub use update::{Update, softness_at, update, update_ahead};
+pub use weighted::Weighted;

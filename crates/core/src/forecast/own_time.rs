@@ -4,9 +4,10 @@ use ergastic_words::{Minutes, Said, Share, forecast as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::evidence::{Weighted, update};
 use super::resolve::{Case, End};
 use super::stats::{chance, quantile};
+use super::update::update;
+use super::weighted::Weighted;
 use crate::units::MINUTE_S;
 use crate::ways::Medium;
 

@@ -4,10 +4,10 @@ use ergastic_words::{Minutes, forecast as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::evidence::Weighted;
 use super::own_time::as_set;
 use super::resolve::Case;
 use super::stats::quantile;
+use super::weighted::Weighted;
 use crate::heat::pressure::KEPT_WARM_C;
 use crate::tender::rate;
 use crate::units::{HOUR_S, MINUTE_S, round_to};

@@ -1,0 +1,281 @@
+//! What was found, laid over the cooks simulated beforehand.
+
+use super::ahead::{Ahead, Moved, as_the_band_moved, looked_at, what_moved};
+use super::evidence::{Evidence, gathered};
+use super::members::Drawn;
+use super::resolve::Case;
+use super::run::{Sample, run_all, run_all_sampled};
+use super::stats::{in_order, quantile};
+use super::weighted::{LEAST_LEFT, THIN, Weighted, believed, effective, weights};
+
+/// The ensemble after the evidence, with how much of it is left.
+#[derive(Debug, Clone)]
+pub struct Update {
+    /// The reweighted ensemble.
+    pub ensemble: Weighted,
+    /// The cooks behind it.
+    pub drawn: Drawn,
+    /// Of the cooks drawn beforehand, those that the findings leave with weight.
+    pub effective: f64,
+    /// Whether so few were left that new ones were drawn around them.
+    pub redrawn: bool,
+    /// Tenderness on the scale of slice to spoon at the moment asked for: P10, P50, P90.
+    pub tenderness: Option<[f64; 3]>,
+    /// Whether a finding lay outside what almost any simulated cook would show.
+    pub surprising: bool,
+    /// What each kind of finding says by itself.
+    pub moved: Vec<Moved>,
+    /// Ready before the latest finding: P10, P50, P90, s.
+    pub before_latest_s: Option<[Option<f64>; 3]>,
+    /// The cooks at the moments that were asked for.
+    pub ahead: Vec<Ahead>,
+}
+
+/// What findings say of the members.
+struct Weighing {
+    /// The logarithm of each member's likelihood, up to what is common to all.
+    logs: Vec<f64>,
+    /// The same of each finding.
+    each: Vec<Vec<f64>>,
+    /// Whether almost none foretold one of the findings.
+    surprising: bool,
+}
+
+/// Weighs every member by how well it foretold the findings.
+fn weigh(evidence: &[Evidence], samples: &[Vec<Sample>], members: usize) -> Weighing {
+    let mut logs = vec![0.0; members];
+    let mut each = Vec::with_capacity(evidence.len());
+    let mut surprising = false;
+    for (found, samples) in evidence.iter().zip(samples) {
+        let likely: Vec<f64> = samples.iter().map(|sample| found.log_likelihood(sample)).collect();
+        // Less than one cook in fifty foretold it even faintly.
+        let foretold = likely.iter().filter(|log| **log > 0.05_f64.ln()).count();
+        surprising |= (foretold as f64) < 0.02 * members as f64;
+        for (sum, log) in logs.iter_mut().zip(&likely) {
+            *sum += log;
+        }
+        each.push(likely);
+    }
+    Weighing { logs, each, surprising }
+}
+
+/// Runs the case's ensemble and weighs each member by how well it foretold the evidence; with `look_s`,
+/// also says how tender the meat is at that time after it met the heat.
+///
+/// Where the findings leave few cooks with weight, new ones are drawn around those and run: the spread stays that of what
+/// the findings allow, and is not that of a handful of survivors. Where there was more in the findings than the first cooks
+/// could bear, the new ones are weighed by the rest of it.
+pub fn update(case: &Case, evidence: &[Evidence], look_s: Option<f64>) -> Update {
+    update_ahead(case, evidence, look_s, &[])
+}
+
+/// The same, and how the cooks stand at some moments `ahead_s` (s after the meat met the heat, ascending).
+pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahead_s: &[f64]) -> Update {
+    let mut drawn = Drawn::of(case);
+    let count = drawn.members.len();
+    let evidence = gathered(evidence);
+    let findings = evidence.len();
+    // All moments in time order, each with what it is for.
+    let wanted = evidence.iter().map(Evidence::at_s).chain(look_s).chain(ahead_s.iter().copied());
+    let mut moments: Vec<(f64, usize)> = wanted.zip(0..).collect();
+    moments.sort_by(|a, b| a.0.total_cmp(&b.0));
+    let at_s: Vec<f64> = moments.iter().map(|(at_s, _)| *at_s).collect();
+    let run = |drawn: &Drawn| {
+        let (times, taken) =
+            if at_s.is_empty() { (run_all(case, drawn), Vec::new()) } else { run_all_sampled(case, drawn, &at_s) };
+        let mut samples = vec![Vec::new(); taken.len()];
+        for (samples_then, (_, place)) in taken.into_iter().zip(&moments) {
+            samples[*place] = samples_then;
+        }
+        let ahead = samples.split_off(samples.len().min(findings + usize::from(look_s.is_some())));
+        let seen = samples.split_off(samples.len().min(findings)).pop();
+        let weighing = weigh(&evidence, &samples, drawn.members.len());
+        (times, (seen, ahead), samples, weighing)
+    };
+    let (times, (mut seen, mut ahead), samples, Weighing { logs, each, surprising }) = run(&drawn);
+    let power = if count > 1 { believed(&logs, 1.0, THIN) } else { 0.0 };
+    let (mut moved, before_latest_s) =
+        if count > 1 { what_moved(&evidence, &times, &samples, &each) } else { (Vec::new(), None) };
+    let half_of = |ensemble: &Weighted| quantile(&ensemble.ready_s, &ensemble.weights, 0.5);
+    let half_before = half_of(&Weighted::new(times.clone(), vec![1.0; count]));
+    let mut ensemble = Weighted::new(times, weights(&logs, power));
+    let effective = effective(&weights(&logs, 1.0));
+    let redrawn = power < 1.0 && count > 1;
+    if redrawn {
+        drawn = drawn.again(&ensemble.weights, case.seed);
+        let (times, (looked, later), _, Weighing { logs, .. }) = run(&drawn);
+        let rest = believed(&logs, 1.0 - power, LEAST_LEFT);
+        ensemble = Weighted::new(times, weights(&logs, rest));
+        (seen, ahead) = (looked, later);
+    }
+    if count > 1 {
+        as_the_band_moved(&mut moved, half_of(&ensemble).zip(half_before).map(|(is, was)| is - was));
+    }
+    let tenderness = seen.and_then(|seen| {
+        let values: Vec<f64> = seen.iter().map(|sample| sample.tenderness).collect();
+        let at = |p| quantile(&values, &ensemble.weights, p);
+        Some([at(0.1)?, at(0.5)?, at(0.9)?])
+    });
+    let order = in_order(&ensemble.ready_s);
+    let ahead =
+        ahead_s.iter().zip(&ahead).map(|(at_s, samples)| looked_at(*at_s, samples, &ensemble, &order)).collect();
+    Update { ensemble, drawn, effective, redrawn, tenderness, surprising, moved, before_latest_s, ahead }
+}
+
+/// The case's ensemble, and how tender each cook's meat is at a time after it met the heat, on the scale of slice to spoon.
+pub fn softness_at(case: &Case, at_s: f64) -> (Weighted, Vec<f64>) {
+    let (times, samples) = run_all_sampled(case, &Drawn::of(case), &[at_s]);
+    let weights = vec![1.0; times.len()];
+    (Weighted::new(times, weights), samples[0].iter().map(|sample| sample.tenderness).collect())
+}
+
+#[cfg(test)]
+mod tests {
+    use super::super::evidence::{MOST_OTHERS, READING_SIGMA_K};
+    use super::*;
+    use crate::forecast::ForecastRequest;
+    use crate::tender::Check;
+    use crate::ways::Method;
+
+    fn request() -> ForecastRequest {
+        ForecastRequest {
+            cut: Some(crate::cuts::Cut::Shin),
+            mass_kg: Some(1.9),
+            method: Some(Method::Braise),
+            members: Some(600),
+            ..Default::default()
+        }
+    }
+
+    fn case() -> Case {
+        request().resolve().unwrap()
+    }
+
+    fn p50(update: &Update) -> f64 {
+        quantile(&update.ensemble.ready_s, &update.ensemble.weights, 0.5).unwrap() / 3600.0
+    }
+
+    fn width(update: &Update) -> f64 {
+        let q = |p| quantile(&update.ensemble.ready_s, &update.ensemble.weights, p).unwrap();
+        (q(0.9) - q(0.1)) / 3600.0
+    }
+
+    #[test]
+    fn a_firm_check_late_on_moves_the_band_later_and_a_soft_one_sooner() {
+        let case = case();
+        let before = update(&case, &[], None);
+        let at_s = p50(&before) * 3600.0 * 0.9;
+        let firm = update(&case, &[Evidence::Check { at_s, found: Check::Firm }], None);
+        let soft = update(&case, &[Evidence::Check { at_s, found: Check::Probe }], None);
+        assert!(p50(&firm) > p50(&before) + 0.1, "{} against {}", p50(&firm), p50(&before));
+        assert!(p50(&soft) < p50(&before) - 0.1, "{} against {}", p50(&soft), p50(&before));
+        assert!(width(&soft) < width(&before));
+    }
+
+    #[test]
+    fn a_slow_middle_moves_the_band_later_and_a_wild_reading_is_called_surprising() {
+        let case = case();
+        let before = update(&case, &[], None);
+        let slow = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 48.0 }], None);
+        let fast = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 80.0 }], None);
+        assert!(p50(&slow) > p50(&fast));
+        let wild = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 140.0 }], None);
+        assert!(wild.surprising && p50(&wild).is_finite());
+        assert!(before.effective > 599.0);
+    }
+
+    #[test]
+    fn a_pot_that_lost_more_than_foretold_has_a_looser_lid_and_a_hotter_oven() {
+        let case = case();
+        let dial = |update: &Update| {
+            let of = |f: &dyn Fn(usize) -> f64| {
+                (0..update.drawn.members.len()).map(|i| update.ensemble.weights[i] * f(i)).sum::<f64>()
+            };
+            of(&|i| update.drawn.members[i].oven_k)
+        };
+        let before = update(&case, &[], None);
+        let lighter = update(&case, &[Evidence::Weighing { at_s: 7200.0, lost_kg: 0.9 }], None);
+        let lower = update(&case, &[Evidence::Dip { at_s: 7200.0, liquid_l: 0.2 }], None);
+        assert!(dial(&lighter) > dial(&before) + 3.0 && dial(&lower) > dial(&before) + 1.0);
+    }
+
+    #[test]
+    fn many_findings_thin_the_cooks_and_new_ones_are_drawn_around_those_left() {
+        let case = case();
+        // What a thermometer would say of a cook that goes as the median one does.
+        let median = crate::forecast::forecast(&ForecastRequest { members: Some(1), ..request() }).unwrap();
+        let findings: Vec<_> = (median.curve.iter())
+            .filter(|point| point.min >= 10.0 && point.min <= 120.0)
+            .map(|point| Evidence::Reading { at_s: point.min * 60.0, celsius: point.core_c })
+            .collect();
+        let after = update(&case, &findings, Some(7200.0));
+        assert!(after.redrawn && after.effective < 180.0, "{}", after.effective);
+        assert!(width(&after) > 0.3 && width(&after) < width(&update(&case, &[], None)), "{}", width(&after));
+        let distinct: std::collections::BTreeSet<u64> =
+            after.drawn.members.iter().map(|member| member.coefficient.to_bits()).collect();
+        assert!(distinct.len() > 590);
+    }
+
+    /// A cook as one of another ensemble, and what a thermometer says of it every minute.
+    fn readings_of(truth: &Drawn, case: &Case, count: usize, noise_k: f64, seed: u64) -> (f64, Vec<Evidence>) {
+        use rand::{RngExt, SeedableRng};
+        use rand_distr::StandardNormal;
+        let at_s: Vec<f64> = (1..=count).map(|minute| minute as f64 * 60.0).collect();
+        let (times, samples) = run_all_sampled(case, truth, &at_s);
+        let mut random = rand_chacha::ChaCha8Rng::seed_from_u64(seed);
+        let mut noise = || noise_k * random.sample::<f64, _>(StandardNormal);
+        let found = at_s
+            .iter()
+            .zip(&samples)
+            .map(|(at_s, samples)| Evidence::Reading { at_s: *at_s, celsius: samples[0].probe_c + noise() });
+        (times[0].ready_s, found.collect())
+    }
+
+    fn one_of(case: &Case, seed: u64) -> Drawn {
+        let all = Drawn::of(&Case { seed, ..case.clone() });
+        Drawn { members: vec![all.members[0]], pieces: all.pieces.iter().map(|part| vec![part[0]]).collect() }
+    }
+
+    #[test]
+    fn a_noisy_thermometer_leaves_a_band_and_a_chance_however_long_it_is_read() {
+        let case = case();
+        for count in [100, 160, 188, 400] {
+            let (_, found) = readings_of(&one_of(&case, 77), &case, count, 8.0, count as u64);
+            let after = update(&case, &found, Some(3600.0));
+            assert!(width(&after) > 0.2, "{count}: {}", width(&after));
+            assert!(after.ensemble.weights.iter().all(|weight| weight.is_finite()), "{count}");
+            let left = after.ensemble.effective();
+            assert!(after.tenderness.is_some() && left >= 59.0, "{count}: {left}");
+        }
+    }
+
+    #[test]
+    fn after_two_hundred_readings_the_band_still_holds_four_cooks_in_five() {
+        const COOKS: u64 = 250;
+        let case = Case { members: 500, ..case() };
+        let held = (0..COOKS).filter(|cook| {
+            let (ready_s, found) = readings_of(&one_of(&case, 1000 + cook), &case, 200, READING_SIGMA_K, *cook);
+            let after = update(&case, &found, None);
+            let at = |p| quantile(&after.ensemble.ready_s, &after.ensemble.weights, p).unwrap();
+            (at(0.1)..=at(0.9)).contains(&ready_s)
+        });
+        let share = held.count() as f64 / COOKS as f64;
+        assert!((0.74..=0.86).contains(&share), "{share}");
+    }
+
+    #[test]
+    fn ten_thousand_findings_are_a_few_hundred() {
+        let many: Vec<Evidence> = (0..10_000)
+            .flat_map(|i| {
+                let at_s = f64::from(i) * 25.0;
+                [Evidence::Reading { at_s, celsius: 60.0 }, Evidence::Dip { at_s, liquid_l: 1.0 }]
+            })
+            .collect();
+        let gathered = gathered(&many);
+        assert!(gathered.len() <= 417 + MOST_OTHERS, "{}", gathered.len());
+        assert!(gathered.windows(2).all(|pair| pair[0].at_s() <= pair[1].at_s()));
+        // One wild value among those close to each other is not heard.
+        let wild = [60.0, 61.0, 200.0].map(|celsius| Evidence::Reading { at_s: celsius, celsius });
+        assert_eq!(super::gathered(&wild), [Evidence::Reading { at_s: 61.0, celsius: 61.0 }]);
+    }
+}
