@@ -162,6 +162,7 @@ async fn a_bell_too_soon_says_what_would_meet_it() -> Outcome {
     // What comes next moves with the clock; the bell does not.
     let bell = "return document.querySelector('h1').parentElement.innerText.split('\\n').filter(line => line.startsWith('plates')).join()";
     let remedied = kitchen.browser.execute(bell, vec![]).await?;
+    anyhow::ensure!(remedied.as_str().is_some_and(|line| !line.is_empty()), "no plates on the page");
     kitchen.fill("People", "9").await?;
     kitchen.says("Plate for 9").await?;
     anyhow::ensure!(kitchen.browser.execute(bell, vec![]).await? == remedied, "the remedy was lost");

@@ -198,6 +198,27 @@ fn a_fire_that_dies_in_the_night_wakes_whoever_sleeps_beside_it() {
 }
 
 #[test]
+fn a_probe_that_comes_out_with_the_lifted_meat_wakes_nobody() {
+    let cook = Cook::oven().probed(240, |m, core| if m < 200.0 { core } else { 22.0 });
+    let cook = cook.with(198.0, Happened::Check { found: Check::Fork, by: None });
+    assert!(
+        cook.view(215.0).alarms.iter().any(|alarm| alarm.sound == Sound::Trouble),
+        "it fell out of meat that cooks"
+    );
+    let lifted = cook.with(199.0, Happened::TaskDone { task: "lift".into() });
+    assert!(lifted.view(215.0).alarms.iter().all(|alarm| alarm.sound != Sound::Trouble));
+}
+
+#[test]
+fn a_mixed_pot_says_what_comes_out_first() {
+    let mixed = json!({"parts": [{"cut": "shin", "mass_kg": 1.0, "pieces": 1, "size_mm": [70, 90, 120]},
+        {"cut": "skirt", "mass_kg": 0.5, "pieces": 12, "size_mm": [25, 30, 40]}], "method": "braise", "members": 100});
+    let out = Cook::of(mixed).view(30.0).lift_out;
+    assert!(out.len() == 2 && out[0].order < out[1].order && out[0].p50 < out[1].p50, "{out:?}");
+    assert!(out[0].words.to_lowercase().starts_with("skirt"), "{}", out[0].words);
+}
+
+#[test]
 fn the_best_look_narrows_the_band_and_says_what_it_costs() {
     let cook = Cook::oven();
     let seen = cook.view(60.0);

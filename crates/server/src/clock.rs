@@ -1,6 +1,6 @@
 //! The kitchen's clock: this machine's, or one that runs faster, to see a whole cook in minutes.
 
-use std::time::{Duration, Instant};
+use std::time::Instant;
 
 use jiff::{SignedDuration, Timestamp};
 
@@ -42,10 +42,5 @@ impl Clock {
     /// How many times as fast as this machine's it runs.
     pub fn speed(&self) -> f64 {
         self.speed
-    }
-
-    /// How long so much of its time really takes.
-    pub fn really(&self, passing: Duration) -> Duration {
-        passing.div_f64(self.speed)
     }
 }

@@ -124,7 +124,8 @@ impl<'a> Facts<'a> {
         let typed = standing.evidence();
         let findings = typed.len() + usize::from(!read.is_empty());
         let evidence: Vec<_> = typed.into_iter().chain(read).collect();
-        let worked = match as_planned && evidence.is_empty() {
+        let known = before.update.ahead.len() == ahead_s.len();
+        let worked = match as_planned && evidence.is_empty() && known {
             true => None,
             false => Some(Worked::ahead(&went, kitchen, &evidence, self.look_s(), ahead_s).map_err(of_the_event)?),
         };
@@ -137,7 +138,9 @@ impl Reckoning {
     pub fn of(facts: &Facts) -> Result<Self> {
         let Facts { plan, kitchen, opened_at, .. } = *facts;
         let ahead_s = moments(facts);
-        let before = facts.as_planned(&ahead_s)?;
+        // Where something was found the moments are those of the cook as it went: nobody asks for those of the plan.
+        let found = !facts.standing.evidence().is_empty() || !facts.traces.is_empty();
+        let before = facts.as_planned(if found { &[] } else { &ahead_s })?;
         let so_far = facts.so_far(&before, &ahead_s)?;
         let ready_min = needed_min(&before, plan, kitchen)?;
         let planned_met_heat_at = lay_back(plan, &before, kitchen, ready_min, opened_at)?.met_heat_at;

@@ -193,9 +193,11 @@ pub fn view(
     let lines = log::lines(events, &standing, &tasks, &worked.zone, voice);
     let cooking = met_heat.filter(|_| matches!(status, Status::UnderWay));
     let costs = Costs { worked, met_heat: cooking, bell: plan.bell, serve_at };
+    // Once the meat is lifted its probe is out, and nothing is wrong with that.
+    let watched = if standing.done(TaskId::Lift).is_some() { &[][..] } else { &reckoning.so_far.probes[..] };
     let rings = match closed {
         Some(_) => Vec::new(),
-        None => alarms(&tasks, &reckoning.so_far.probes, &standing, &costs, now, voice),
+        None => alarms(&tasks, watched, &standing, &costs, now, voice),
     };
     let since_heat_min = met_heat.map(|from| minutes_between(from, now));
     let bones = worked.case.main().bone_pct > 0.0;

@@ -226,10 +226,15 @@ struct Outcome {
     liquid_l: f64,
 }
 
-fn outcome(facts: &Facts, before: &Worked) -> Result<Outcome> {
+/// A plan as it went so far, reckoned with as many cooks as it has.
+fn reckoned(facts: &Facts) -> Result<Worked> {
+    let before = facts.as_planned(&[])?;
+    Ok(facts.so_far(&before, &[])?.worked.unwrap_or(before))
+}
+
+/// Where it leads from how it went so far.
+fn outcome(facts: &Facts, worked: &Worked) -> Outcome {
     let Facts { plan, standing, now, .. } = *facts;
-    let so_far = facts.so_far(before, &[])?;
-    let worked = so_far.worked.as_ref().unwrap_or(before);
     let from = standing.met_heat().unwrap_or(now);
     let finishing = worked.durations.finishing_min();
     let tender = standing.met_heat().and_then(|_| tender_at(standing, worked.case.main().eaten_as));
@@ -237,14 +242,14 @@ fn outcome(facts: &Facts, before: &Worked) -> Result<Outcome> {
     let lift_at = lift_at(standing, worked, tender, from, wanted, now);
     let serve_at = plus_minutes(lift_at, finishing);
     let (ready, too_far) = worked.bands(&plan.name, from, lift_at);
-    Ok(Outcome {
+    Outcome {
         band: Band { ready, too_far },
         lift_at,
         serve_at,
         late_min: minutes_between(plan.bell, serve_at).max(0.0).ceil(),
         yield_kg: worked.durations.yield_kg,
         liquid_l: (worked.durations.liquid_left_l - worked.durations.topped_up_l).max(0.0),
-    })
+    }
 }
 
 impl Outcome {
@@ -320,14 +325,13 @@ pub fn what_if(
     let mut plan = Plan { bell: standing.bell().unwrap_or(plan.bell), ..plan.clone() };
     let members = plan.forecast.members.replace(MEMBERS);
     let facts = Facts { plan: &plan, kitchen, opened_at, standing: &standing, traces, now };
-    let before = facts.as_planned(&[])?;
     let voice = kitchen.voice();
-    let few = outcome(&facts, &before)?;
     // As it goes on is told by all the cooks that the page's own band is told by; what a change does to a few of them is then
     // what it does to all.
     let own = Plan { forecast: ForecastRequest { members, ..plan.forecast.clone() }, ..plan.clone() };
     let all = Facts { plan: &own, ..facts };
-    let as_is = outcome(&all, &all.as_planned(&[])?)?;
+    let worked = reckoned(&all)?;
+    let as_is = outcome(&all, &worked);
     let choice = |id: &str, words: String, cost: String, happened: Option<Happened>, to: Outcome| CouldDo {
         id: id.to_owned(),
         words,
@@ -340,15 +344,16 @@ pub fn what_if(
         yield_kg: to.yield_kg,
         liquid_l: to.liquid_l,
     };
-    let eaten_as = before.case.main().eaten_as;
+    let eaten_as = worked.case.main().eaten_as;
     let tender = standing.met_heat().and_then(|_| tender_at(&standing, eaten_as));
     let open = !matches!(Status::of(&standing, tender), Status::Closed | Status::Before)
         && standing.done(crate::sheet::TaskId::Lift).is_none();
     let mut choices = Vec::new();
     if let Some(met_heat) = standing.met_heat().filter(|_| open) {
+        let before = facts.as_planned(&[])?;
         let so_far = facts.so_far(&before, &[])?;
-        let worked = so_far.worked.as_ref().unwrap_or(&before);
-        let medium = running(worked, minutes_between(met_heat, now)).medium;
+        let few = outcome(&facts, so_far.worked.as_ref().unwrap_or(&before));
+        let medium = running(&worked, minutes_between(met_heat, now)).medium;
         let mut candidates = wraps(&medium);
         candidates.extend(up_and_down(&medium));
         candidates.extend(moves(&worked.case, &medium, kitchen));
@@ -358,13 +363,14 @@ pub fn what_if(
             events.push(Event { id: Uuid::from_u128(u128::MAX), at: now, happened: happened.clone() });
             let standing = Standing::of(&events);
             // What this dish can't be changed to is not offered.
-            let Ok(to) = outcome(&Facts { standing: &standing, ..facts }, &before) else { continue };
-            let to = to.told_by_all(&few, &as_is, &plan);
+            let changed = Facts { standing: &standing, ..facts };
+            let Ok(so_far) = changed.so_far(&before, &[]) else { continue };
+            let to = outcome(&changed, so_far.worked.as_ref().unwrap_or(&before)).told_by_all(&few, &as_is, &plan);
             let parts = Said::list(to.against(&as_is), Join::Commas);
             let cost = voice.say(say::wins_and_costs(parts, trade));
             choices.push(choice(id, voice.say(words), cost, Some(happened), to));
         }
-        choices.extend(bells(&plan, &as_is, now, &facts, &before, &choice));
+        choices.extend(bells(&all, &as_is, &worked, &choice));
     }
     let as_it_is = choice("as_it_is", voice.say(say::as_it_is()), String::new(), None, as_is);
     Ok(WhatIf { as_it_is, choices })
@@ -373,14 +379,12 @@ pub fn what_if(
 /// Plates at another time: half an hour earlier where it may be tender by then, later by half an hour, an hour, and when nine in
 /// ten are tender.
 fn bells(
-    plan: &Plan,
-    as_is: &Outcome,
-    now: Timestamp,
     facts: &Facts,
-    before: &Worked,
+    as_is: &Outcome,
+    worked: &Worked,
     choice: &impl Fn(&str, String, String, Option<Happened>, Outcome) -> CouldDo,
 ) -> Vec<CouldDo> {
-    let finishing = before.durations.finishing_min();
+    let (plan, now, finishing) = (facts.plan, facts.now, worked.durations.finishing_min());
     let sure = as_is.band.ready.p90.map(|p90| later_bell(plus_minutes(p90, finishing), |_| true));
     let by = |min: f64| Some(plus_minutes(plan.bell, min));
     let voice = facts.kitchen.voice();
@@ -393,15 +397,9 @@ fn bells(
         };
         taken.push(bell);
         let moved = Plan { bell, ..plan.clone() };
-        let Ok(to) = outcome(&Facts { plan: &moved, ..*facts }, before) else { continue };
-        let to = Outcome {
-            band: Band {
-                ready: Ready { chance: to.band.ready.chance, ..as_is.band.ready.clone() },
-                too_far: as_is.band.too_far.clone(),
-            },
-            ..to
-        };
-        let zone = before.zone.clone();
+        // Another bell changes nothing in the pot.
+        let to = outcome(&Facts { plan: &moved, ..*facts }, worked);
+        let zone = worked.zone.clone();
         let chance = ergastic_words::Share(to.band.ready.chance.clamp(0.01, 0.99));
         let words = voice.say(say::serve_at(Instant { at: bell, zone }));
         found.push(choice(id, words, voice.say(say::serve_at_trade(chance)), Some(Happened::BellMoved { bell }), to));
