@@ -1,8 +1,8 @@
 //! What each kind of finding did to the band, and how the cooks stand at moments to come: what a look would tell then.
 
-use super::evidence::{Evidence, Found, finds};
+use super::evidence::{Evidence, Found, finds_each};
 use super::run::{Sample, Times};
-use super::stats::{quantile, quantile_in};
+use super::stats::{in_order, quantile, quantile_in};
 use super::weighted::{LEAST_LEFT, Weighted, believed, weights};
 use crate::tender::Check;
 
@@ -83,29 +83,29 @@ pub(super) fn what_moved(
     (moved.collect(), Some(before))
 }
 
-/// The cooks at a moment, and how wide the band would be after a look at them then: over all that the look may find, each by its
-/// chance, the band that would be left.
-pub(super) fn looked_at(at_s: f64, samples: &[Sample], ensemble: &Weighted, order: &[usize]) -> Ahead {
-    let weights = &ensemble.weights;
+/// The cooks at a moment.
+pub(super) fn stood_at(at_s: f64, samples: &[Sample], ensemble: &Weighted) -> Ahead {
     let of = |value: &dyn Fn(&Sample) -> f64| samples.iter().map(value).collect::<Vec<f64>>();
-    let core: Vec<f64> = of(&|sample| sample.probe_c);
-    let core_c = [0.1, 0.5, 0.9].map(|p| quantile(&core, weights, p).unwrap_or_default());
-    let medium_c = quantile(&of(&|sample| sample.medium_c), weights, 0.5).unwrap_or_default();
-    let width = |weights: &[f64]| {
-        let at = |p| quantile_in(order, &ensemble.ready_s, weights, p);
-        Some(at(0.9)? - at(0.1)?)
-    };
-    let mut expected = Some(0.0);
-    for found in Check::ALL {
-        let likely: Vec<f64> =
-            samples.iter().zip(weights).map(|(sample, weight)| weight * finds(found, sample.tenderness)).collect();
+    let (core, medium) = (of(&|sample| sample.probe_c), of(&|sample| sample.medium_c));
+    let order = in_order(&core);
+    let core_c = [0.1, 0.5, 0.9].map(|p| quantile_in(&order, &core, &ensemble.weights, p).unwrap_or_default());
+    let medium_c = quantile(&medium, &ensemble.weights, 0.5).unwrap_or_default();
+    Ahead { at_s, core_c, medium_c, width_s: None }
+}
+
+/// How wide the band would be after a look at the cooks at a moment, s: over all that the look may find, each by its chance, the
+/// band that would be left. `order` is that of being ready.
+pub(super) fn width_after_a_look_s(samples: &[Sample], ensemble: &Weighted, order: &[usize]) -> Option<f64> {
+    let each: Vec<_> = samples.iter().map(|sample| finds_each(sample.tenderness)).collect();
+    let mut expected = 0.0;
+    for word in 0..Check::ALL.len() {
+        let likely: Vec<f64> = each.iter().zip(&ensemble.weights).map(|(each, weight)| weight * each[word]).collect();
         let chance: f64 = likely.iter().sum();
         // What hardly any cook would find narrows nothing.
-        if chance < 0.01 {
-            continue;
+        if chance >= 0.01 {
+            let at = |p| quantile_in(order, &ensemble.ready_s, &likely, p);
+            expected += chance * (at(0.9)? - at(0.1)?);
         }
-        let after: Vec<f64> = likely.iter().map(|weight| weight / chance).collect();
-        expected = expected.zip(width(&after)).map(|(sum, width)| sum + chance * width);
     }
-    Ahead { at_s, core_c, medium_c, width_s: expected.filter(|width| width.is_finite()) }
+    Some(expected)
 }

@@ -148,12 +148,26 @@ impl Evidence {
     }
 }
 
-/// The chance that a check of meat of some tenderness finds this.
-pub(super) fn finds(found: Check, tenderness: f64) -> f64 {
-    let (low, high) = found.bounds();
+/// The chance that a check of meat of some tenderness finds less than a bound.
+fn finds_less(bound: f64, tenderness: f64) -> f64 {
     let seen = f64::max(tenderness, 1e-6).ln();
-    let below = |bound: f64| Normal::standard().cdf((bound.ln() - seen) / CHECK_LN_SIGMA);
-    below(high) - below(low)
+    Normal::standard().cdf((bound.ln() - seen) / CHECK_LN_SIGMA)
+}
+
+/// The chance that a check of meat of some tenderness finds this.
+fn finds(found: Check, tenderness: f64) -> f64 {
+    let (low, high) = found.bounds();
+    finds_less(high, tenderness) - finds_less(low, tenderness)
+}
+
+/// The chance of each word from firm to spoon; each begins where the one before it ends.
+pub(super) fn finds_each(tenderness: f64) -> [f64; Check::ALL.len()] {
+    let mut below = 0.0;
+    Check::ALL.map(|found| {
+        let (_, high) = found.bounds();
+        let up_to = if high.is_finite() { finds_less(high, tenderness) } else { 1.0 };
+        up_to - std::mem::replace(&mut below, up_to)
+    })
 }
 
 /// The findings in time order, as they are weighed: readings close to each other as one, and not endlessly many.
@@ -191,4 +205,20 @@ fn as_one(mut readings: Vec<(f64, f64)>) -> Vec<(f64, f64)> {
         gathered.push((0.5 * (low.0 + high.0), 0.5 * (low.1 + high.1)));
     }
     gathered
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn the_words_share_all_that_can_be_found_and_each_has_its_own_part() {
+        for tenderness in [0.0, 0.5, 1.9, 2.3, 2.6, 3.3, 5.0] {
+            let each = finds_each(tenderness);
+            for (found, share) in Check::ALL.into_iter().zip(each) {
+                assert!((share - finds(found, tenderness)).abs() < 1e-9, "{found:?} at {tenderness}");
+            }
+            assert!((each.iter().sum::<f64>() - 1.0).abs() < 1e-9);
+        }
+    }
 }

@@ -1,6 +1,8 @@
 //! What was found, laid over the cooks simulated beforehand.
 
-use super::ahead::{Ahead, Moved, as_the_band_moved, looked_at, what_moved};
+use rayon::prelude::*;
+
+use super::ahead::{Ahead, Moved, as_the_band_moved, stood_at, what_moved, width_after_a_look_s};
 use super::evidence::{Evidence, gathered};
 use super::members::Drawn;
 use super::resolve::Case;
@@ -117,8 +119,13 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
         Some([at(0.1)?, at(0.5)?, at(0.9)?])
     });
     let order = in_order(&ensemble.ready_s);
-    let ahead =
-        ahead_s.iter().zip(&ahead).map(|(at_s, samples)| looked_at(*at_s, samples, &ensemble, &order)).collect();
+    let stood = |(at_s, samples): (&f64, &Vec<Sample>)| {
+        // What is past is looked at no more.
+        let to_come = look_s.is_none_or(|look_s| *at_s > look_s);
+        let width_s = if to_come { width_after_a_look_s(samples, &ensemble, &order) } else { None };
+        Ahead { width_s, ..stood_at(*at_s, samples, &ensemble) }
+    };
+    let ahead = ahead_s.par_iter().zip(&ahead).map(stood).collect();
     Update { ensemble, drawn, effective, redrawn, tenderness, surprising, moved, before_latest_s, ahead }
 }
 
