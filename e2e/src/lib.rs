@@ -16,7 +16,7 @@ pub use commands::{Viewport, offline};
 use process::Running;
 
 /// How long something may take to show.
-const PATIENCE: Duration = Duration::from_secs(20);
+const PATIENCE: Duration = Duration::from_secs(45);
 
 /// A served kitchen and a browser looking at it; both end when this is dropped.
 pub struct Kitchen {
@@ -164,10 +164,25 @@ impl Kitchen {
             "//*[self::button or self::a or self::label or self::summary][contains(normalize-space(.), \"{name}\")][not(@disabled)]"
         );
         let element = self.find(&xpath).await?;
-        self.browser
-            .execute("arguments[0].scrollIntoView({block: 'center'})", vec![serde_json::to_value(&element)?])
-            .await?;
+        self.at_rest(&element).await?;
         element.click().await.with_context(|| format!("{name} can't be pressed"))
+    }
+
+    /// Brings an element to the middle of the screen and waits until it stays there: what has just come moves what stands below it.
+    async fn at_rest(&self, element: &Element) -> anyhow::Result<()> {
+        let place = "arguments[0].scrollIntoView({block: 'center'}); const at = arguments[0].getBoundingClientRect(); \
+                     return [at.x, at.y, at.width, at.height]";
+        let (mut before, mut same) = (serde_json::Value::Null, 0);
+        for _ in 0..50 {
+            if same == 2 {
+                break;
+            }
+            self.drawn().await?;
+            let now = self.browser.execute(place, vec![serde_json::to_value(element)?]).await?;
+            same = if now == before { same + 1 } else { 0 };
+            before = now;
+        }
+        Ok(())
     }
 
     /// Types into the field of a label, over what stands there.
@@ -225,6 +240,7 @@ impl Kitchen {
     /// # Errors
     /// When the browser can't.
     pub async fn drag(&self, element: &Element, x: i64, y: i64) -> anyhow::Result<()> {
+        self.at_rest(element).await?;
         let step = |share: i64| PointerAction::MoveBy {
             duration: Some(Duration::from_millis(30)),
             x: (x * share / 5 - x * (share - 1) / 5) as f64,

@@ -33,10 +33,6 @@ async fn the_bell_and_the_line_in_the_pot_are_dragged_and_what_is_seen_is_saved(
     kitchen.find("//*[@role='tab'][starts-with(normalize-space(.), 'Pot')]").await?.click().await?;
     let line = kitchen.find("//*[@role='slider'][@aria-label='Liquid']").await?;
     let before = attr(&line, "aria-valuenow").await?;
-    kitchen
-        .browser
-        .execute("arguments[0].scrollIntoView({block: 'center'})", vec![serde_json::to_value(&line)?])
-        .await?;
     kitchen.drag(&line, 0, -30).await?;
     kitchen.says("saved, version 2").await?;
     let line = kitchen.find("//*[@role='slider'][@aria-label='Liquid']").await?;

@@ -45,10 +45,6 @@ async fn a_meal_is_laid_out_gets_a_dish_more_and_is_cooked_from() -> Outcome {
     kitchen.find("//button[starts-with(@aria-label, 'Move it: Brown')]").await?.click().await?;
     let flag = kitchen.find("//*[starts-with(@aria-label, 'When it starts: Brown')]").await?;
     let before = flag.attr("aria-valuetext").await?;
-    kitchen
-        .browser
-        .execute("arguments[0].scrollIntoView({block: 'center'})", vec![serde_json::to_value(&flag)?])
-        .await?;
     kitchen.drag(&flag, -60, 0).await?;
     kitchen.find("//li[contains(., 'pinned')]").await?;
     let flag = kitchen.find("//*[starts-with(@aria-label, 'When it starts: Brown')]").await?;

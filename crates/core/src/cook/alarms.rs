@@ -24,6 +24,9 @@ const LATER_MIN: [f64; 3] = [5.0, 10.0, 20.0];
 /// A pot that will be dry within this rings, min.
 const DRY_WITHIN_MIN: f64 = 20.0;
 
+/// By how much the moment at which a trouble began may be seen otherwise later, min.
+const SLACK_MIN: f64 = 5.0;
+
 /// How it sounds.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
@@ -67,6 +70,14 @@ struct Ringing<'a> {
     words: String,
     why: String,
     task: Option<&'a Task>,
+    /// Only what was said of it since then is about this time that it happens. The moment at which something began is seen a little
+    /// sooner or later as readings are thinned: it names no alarm.
+    since: Option<Timestamp>,
+}
+
+/// A trouble that began then: answers from a little before count for it.
+fn since(began: Timestamp) -> Option<Timestamp> {
+    Some(plus_minutes(began, -SLACK_MIN))
 }
 
 /// What bears on what it costs to put something off.
@@ -155,6 +166,7 @@ fn of_tasks(tasks: &[CookTask]) -> Vec<Ringing<'_>> {
             words: task.what.clone(),
             why: task.why.clone(),
             task: Some(task),
+            since: None,
         });
     }
     ringing
@@ -171,37 +183,39 @@ pub(super) fn alarms(
 ) -> Vec<Alarm> {
     let mut ringing = of_tasks(tasks);
     ringing.extend(probes.iter().filter(|probe| probe.trust.is_strange()).map(|probe| Ringing {
-        id: format!("probe:{}:{}:{}", probe.probe, probe.trust.key(), probe.trust_since.as_second()),
+        id: format!("probe:{}:{}", probe.probe, probe.trust.key()),
         sound: Sound::Trouble,
         at: probe.trust_since,
         words: voice.say(say::probe_alarm(Said::text(probe.probe.clone()), probe.trust.key())),
         why: probe.words.clone(),
         task: None,
+        since: since(probe.trust_since),
     }));
     ringing.extend(probes.iter().filter_map(|probe| {
-        let (off_k, since) = probe.off_k.zip(probe.off_since)?;
+        let (off_k, began) = probe.off_k.zip(probe.off_since)?;
         let name = Said::text(probe.probe.clone());
         let (words, why) = match off_k < 0.0 {
             true => (say::too_cool(name, Difference(-off_k)), say::too_cool_why()),
             false => (say::too_hot(name, Difference(off_k)), say::too_hot_why()),
         };
         Some(Ringing {
-            // It may begin a little sooner or later as readings are thinned, and is the same all the same.
-            id: format!("heat:{}:{}", probe.probe, since.as_second() / 3600),
+            id: format!("heat:{}", probe.probe),
             sound: Sound::Trouble,
-            at: since,
+            at: began,
             words: voice.say(words),
             why: voice.say(why),
             task: None,
+            since: since(began),
         })
     }));
     ringing.extend(costs.dry_at(now).map(|at| Ringing {
-        id: format!("dry:{}", at.as_second() / 3600),
+        id: "dry".into(),
         sound: Sound::Trouble,
         at: now.min(at),
         words: voice.say(say::dry_alarm(Span(minutes_between(now, at).max(0.0)))),
         why: voice.say(say::dry_alarm_why()),
         task: None,
+        since: since(plus_minutes(at, -DRY_WITHIN_MIN)),
     }));
     let mut alarms: Vec<Alarm> =
         ringing.into_iter().map(|ringing| answered(ringing, standing, costs, now, voice)).collect();
@@ -210,9 +224,10 @@ pub(super) fn alarms(
 }
 
 fn answered(ringing: Ringing, standing: &Standing, costs: &Costs, now: Timestamp, voice: Voice) -> Alarm {
-    let Ringing { id, sound, at, words, why, task } = ringing;
+    let Ringing { id, sound, at, words, why, task, since } = ringing;
     // The last that was said of it holds.
-    let last = standing.all().rev().find_map(|event| match event.happened {
+    let counts = |at: Timestamp| since.is_none_or(|since| at >= since);
+    let last = standing.all().rev().filter(|event| counts(event.at)).find_map(|event| match event.happened {
         Happened::Heard { alarm } if *alarm == id => Some(None),
         Happened::Later { alarm, min } if *alarm == id => Some(Some(plus_minutes(event.at, *min))),
         _ => None,
