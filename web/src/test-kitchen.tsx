@@ -183,6 +183,8 @@ export const sauceFrom: Schemas['SauceRequestInFull'] = {
   meat_kg: 1.1,
   meat_salt_g: 5,
   dredged_flour_g: 0,
+  bitter: false,
+  done: [],
 };
 
 /** A cook under way, to be changed by each test. */
@@ -301,4 +303,20 @@ export const broken = (id: string, name: string): Schemas['CookLine'] => ({
   id,
   name,
   broken: 'forecast: this heat can’t be used',
+});
+
+/** A pot of thin liquid before anything is done to it. */
+export const stand = (over: Partial<Schemas['Stand']> = {}): Schemas['Stand'] => ({
+  at_min: 0,
+  liquid_l: 1.2,
+  level_mm: 22,
+  fat_l: 0.1,
+  fat_mm: 2,
+  salt_g_per_kg: 5,
+  gelatin_pct: 2.5,
+  body: 0.3,
+  spoon: 'runs',
+  aside_l: 0,
+  edge_l: 0.5,
+  ...over,
 });

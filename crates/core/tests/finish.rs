@@ -101,10 +101,13 @@ fn only_tonights_share_is_thickened() {
 fn a_glaze_comes_down_until_it_shines_or_is_salty() {
     let free = run(SauceRequest { target: Target::Glaze, salt_g: Some(1.0), gelatin_g: Some(60.0), ..pot() });
     assert!((free.final_gelatin_pct - 15.0).abs() < 0.1 && !warned(&free, "salt_stop"), "{free:?}");
-    let salted = run(SauceRequest { target: Target::Glaze, gelatin_g: Some(60.0), ..pot() });
-    assert!((salted.final_salt_g_per_kg - 25.0).abs() < 0.1 && warned(&salted, "salt_stop"), "{salted:?}");
-    // Stopped by salt it is not sticky yet: starch makes it cling.
-    assert!(free.thickener_g == 0.0 && salted.thickener_g > 5.0, "{salted:?}");
+    let salted = |gelatin_g| run(SauceRequest { target: Target::Glaze, gelatin_g: Some(gelatin_g), ..pot() });
+    let (clings, thin) = (salted(60.0), salted(25.0));
+    for stopped in [&clings, &thin] {
+        assert!((stopped.final_salt_g_per_kg - 25.0).abs() < 0.1 && warned(stopped, "salt_stop"), "{stopped:?}");
+    }
+    // Stopped by salt it may not cling yet: then starch makes it.
+    assert!(free.thickener_g == 0.0 && clings.thickener_g == 0.0 && thin.thickener_g > 5.0, "{thin:?}");
 }
 
 #[test]

@@ -107,7 +107,7 @@ fn only_tonights_share_of_much_liquid_is_thickened_and_all_of_a_little() {
         let sheet = sheet(json!({"cut": "chuck", "mass_kg": 1.4, "method": "braise", "liquid_l": liquid_l}), people);
         sheet.tasks.into_iter().find(|task| task.kind == TaskKind::Sauce).unwrap().what
     };
-    assert!(thickened(2.5, 4).contains("Thicken 400 mL of it, tonight's share"), "{}", thickened(2.5, 4));
+    assert!(thickened(2.5, 4).contains("Thicken the 400 mL left, tonight's share"), "{}", thickened(2.5, 4));
     assert!(thickened(0.9, 8).contains("Thicken it with"), "{}", thickened(0.9, 8));
 }
 

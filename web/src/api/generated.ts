@@ -1139,6 +1139,19 @@ export interface components {
             /** @description Why, and the sign. */
             why: string;
         };
+        /** @description Between which figures a leg may be bent. */
+        Bends: {
+            /**
+             * Format: double
+             * @description The least.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description The most.
+             */
+            most: number;
+        };
         /**
          * @description A plan or a cook.
          * @enum {string}
@@ -3303,6 +3316,12 @@ export interface components {
          * @enum {string}
          */
         HeatSource: "oven" | "hob" | "coals";
+        /** @description Something that helps, with the move it is. */
+        Helps: {
+            move?: components["schemas"]["MoveInFull"] | null;
+            /** @description In words, with its amount. */
+            words: string;
+        };
         /** @description A burner. */
         Hob: {
             kind?: components["schemas"]["HobKind"] | null;
@@ -4029,6 +4048,29 @@ export interface components {
             /** @description The same in sentences; none where nothing was learned. */
             words: string[];
         };
+        /** @description One leg of the path. */
+        Leg: {
+            /** @description How the pot stands after it. */
+            after: components["schemas"]["Stand"];
+            bends?: components["schemas"]["Bends"] | null;
+            /** @description Liquid, L, and body on the way, from start to end. */
+            curve: number[][];
+            /** @description Whether it has been done. */
+            done: boolean;
+            /**
+             * Format: double
+             * @description Minutes it takes.
+             */
+            min: number;
+            /** @description What is done, with its figures as they are. */
+            move: components["schemas"]["MoveInFull"];
+            /** @description Salt stops it short of what was asked. */
+            stopped: boolean;
+            /** @description Why, and what to look for. */
+            why: string;
+            /** @description In words. */
+            words: string;
+        };
         /**
          * @description How far the liquid comes up the meat.
          * @enum {string}
@@ -4688,6 +4730,148 @@ export interface components {
              */
             from_min?: number | null;
         };
+        /** @description One thing that is done to the liquid. */
+        Move: {
+            /** @enum {string} */
+            kind: "skim";
+            /** @description How. */
+            with: components["schemas"]["Skim"];
+        } | {
+            /** @description How. */
+            how: components["schemas"]["Strain"];
+            /** @enum {string} */
+            kind: "strain";
+        } | {
+            /** @enum {string} */
+            kind: "reduce";
+            /** @description With the meat in it, which then goes on cooking; out of it where not said. */
+            meat_in: boolean;
+            /**
+             * Format: double
+             * @description To so much, L; no further than salt allows.
+             */
+            to_l: number;
+        } | {
+            /** @enum {string} */
+            kind: "set_aside";
+            /**
+             * Format: double
+             * @description So much, L.
+             */
+            litres: number;
+        } | {
+            /** @enum {string} */
+            kind: "thicken";
+            /**
+             * Format: double
+             * @description Until it has this body: 1 coats a spoon, 2 is a gravy, 3 a glaze.
+             */
+            to_body: number;
+            /** @description With this. */
+            with: components["schemas"]["Thickener"];
+        } | {
+            /**
+             * Format: double
+             * @description So much, g.
+             */
+            grams: number;
+            /** @enum {string} */
+            kind: "pour_in";
+            /** @description What. */
+            what: components["schemas"]["Larder"];
+        } | {
+            /**
+             * Format: double
+             * @description So much, g.
+             */
+            grams: number;
+            /** @enum {string} */
+            kind: "salt";
+        } | {
+            /**
+             * Format: double
+             * @description Fat on it, mm deep.
+             */
+            fat_mm?: number | null;
+            /** @enum {string} */
+            kind: "measured";
+            /**
+             * Format: double
+             * @description Liquid without its fat, L.
+             */
+            liquid_l?: number | null;
+        };
+        /** @description One thing that is done to the liquid. */
+        MoveInFull: {
+            /** @enum {string} */
+            kind: "skim";
+            /** @description How. */
+            with: components["schemas"]["Skim"];
+        } | {
+            /** @description How. */
+            how: components["schemas"]["Strain"];
+            /** @enum {string} */
+            kind: "strain";
+        } | {
+            /** @enum {string} */
+            kind: "reduce";
+            /** @description With the meat in it, which then goes on cooking; out of it where not said. */
+            meat_in: boolean;
+            /**
+             * Format: double
+             * @description To so much, L; no further than salt allows.
+             */
+            to_l: number;
+        } | {
+            /** @enum {string} */
+            kind: "set_aside";
+            /**
+             * Format: double
+             * @description So much, L.
+             */
+            litres: number;
+        } | {
+            /** @enum {string} */
+            kind: "thicken";
+            /**
+             * Format: double
+             * @description Until it has this body: 1 coats a spoon, 2 is a gravy, 3 a glaze.
+             */
+            to_body: number;
+            /** @description With this. */
+            with: components["schemas"]["Thickener"];
+        } | {
+            /**
+             * Format: double
+             * @description So much, g.
+             */
+            grams: number;
+            /** @enum {string} */
+            kind: "pour_in";
+            /** @description What. */
+            what: components["schemas"]["Larder"];
+        } | {
+            /**
+             * Format: double
+             * @description So much, g.
+             */
+            grams: number;
+            /** @enum {string} */
+            kind: "salt";
+        } | {
+            /**
+             * Format: double
+             * @description Fat on it, mm deep.
+             */
+            fat_mm?: number | null;
+            /** @enum {string} */
+            kind: "measured";
+            /**
+             * Format: double
+             * @description Liquid without its fat, L.
+             */
+            liquid_l?: number | null;
+        };
         /** @description What one kind of finding did to the band. */
         MovedBy: {
             /** @description Which kind. */
@@ -4905,6 +5089,11 @@ export interface components {
             /** @description Its name. */
             name: string;
         };
+        /**
+         * @description What a spoon dipped in it shows, from thin to thick.
+         * @enum {string}
+         */
+        OnTheSpoon: "runs" | "film" | "coats" | "clings" | "sticks";
         /** @description The plan a cook is opened from. */
         OpenCook: {
             /** Format: uuid */
@@ -6223,7 +6412,7 @@ export interface components {
             final_gelatin_pct: number;
             /**
              * Format: double
-             * @description Liquid at the end, L.
+             * @description Liquid at the end with what was set aside, L.
              */
             final_l: number;
             /**
@@ -6231,6 +6420,17 @@ export interface components {
              * @description Its salt, g/kg.
              */
             final_salt_g_per_kg: number;
+            /** @description How the liquid stood before anything was done to it. */
+            from: components["schemas"]["Stand"];
+            /**
+             * Format: double
+             * @description Minutes of what is still to be done.
+             */
+            left_min: number;
+            /** @description What is still to be done, with its figures as they came out: sent back as `moves` it is this path again. */
+            moves: components["schemas"]["MoveInFull"][];
+            /** @description The whole path, what was done first. */
+            path: components["schemas"]["Leg"][];
             /**
              * Format: double
              * @description Salt of meat and sauce eaten together, g/kg, where the meat's is known.
@@ -6243,13 +6443,23 @@ export interface components {
             reduce_min: number;
             /** @description The rule behind it. */
             rule: string;
-            /** @description In order. */
+            /** @description Every way of skimming. */
+            skims: components["schemas"]["SkimChoice"][];
+            /** @description What a spoon shows from thin to thick. */
+            spoons: components["schemas"]["SpoonTest"][];
+            /** @description What is still to be done, in order. */
             steps: components["schemas"]["SauceStep"][];
+            /** @description Where each target stands. */
+            targets: components["schemas"]["TargetBody"][];
+            /** @description What helps against each taste, and what makes it worse. */
+            tastes: components["schemas"]["TasteAdvice"][];
             /**
              * Format: double
              * @description Thickener, g.
              */
             thickener_g: number;
+            /** @description All that thickens. */
+            thickeners: components["schemas"]["ThickenerChoice"][];
             /** @description The thickener in the three parts it goes in. */
             thirds: [
                 number,
@@ -6268,6 +6478,21 @@ export interface components {
         SauceRequest: {
             /**
              * Format: double
+             * @description Acid in it, reckoned as acetic, g.
+             */
+            acid_g?: number | null;
+            /**
+             * @description Whether something in it grows bitter when it is boiled down.
+             * @default false
+             */
+            bitter?: boolean;
+            /**
+             * @description What was done to it already, in this order; the liquid above is how it stood before that.
+             * @default []
+             */
+            done?: components["schemas"]["Move"][];
+            /**
+             * Format: double
              * @description Flour that came in on the meat, g.
              */
             dredged_flour_g?: number | null;
@@ -6307,6 +6532,8 @@ export interface components {
              * @description Salt in that meat, g: with it the plate is judged and not the sauce alone.
              */
             meat_salt_g?: number | null;
+            /** @description What is still to be done, as the cook bent it; the usual path where not given. */
+            moves?: components["schemas"]["Move"][] | null;
             /**
              * Format: double
              * @description Salt in the liquid, g.
@@ -6323,6 +6550,11 @@ export interface components {
              */
             skim?: components["schemas"]["Skim"];
             /**
+             * Format: double
+             * @description Sugar in the liquid, g.
+             */
+            sugar_g?: number | null;
+            /**
              * @description What it becomes.
              * @default coat
              */
@@ -6338,10 +6570,30 @@ export interface components {
              */
             thickener?: components["schemas"]["Thickener"];
             units?: components["schemas"]["Units"] | null;
+            /**
+             * Format: double
+             * @description Vegetables that cooked in it and come out, kg.
+             */
+            vegetables_kg?: number | null;
             vessel?: components["schemas"]["Vessel"] | null;
         };
         /** @description The liquid in the pot, and what is wanted of it. */
         SauceRequestInFull: {
+            /**
+             * Format: double
+             * @description Acid in it, reckoned as acetic, g.
+             */
+            acid_g?: number | null;
+            /**
+             * @description Whether something in it grows bitter when it is boiled down.
+             * @default false
+             */
+            bitter: boolean;
+            /**
+             * @description What was done to it already, in this order; the liquid above is how it stood before that.
+             * @default []
+             */
+            done: components["schemas"]["MoveInFull"][];
             /**
              * Format: double
              * @description Flour that came in on the meat, g.
@@ -6383,6 +6635,8 @@ export interface components {
              * @description Salt in that meat, g: with it the plate is judged and not the sauce alone.
              */
             meat_salt_g?: number | null;
+            /** @description What is still to be done, as the cook bent it; the usual path where not given. */
+            moves?: components["schemas"]["MoveInFull"][] | null;
             /**
              * Format: double
              * @description Salt in the liquid, g.
@@ -6399,6 +6653,11 @@ export interface components {
              */
             skim: components["schemas"]["Skim"];
             /**
+             * Format: double
+             * @description Sugar in the liquid, g.
+             */
+            sugar_g?: number | null;
+            /**
              * @description What it becomes.
              * @default coat
              */
@@ -6414,6 +6673,11 @@ export interface components {
              */
             thickener: components["schemas"]["Thickener"];
             units?: components["schemas"]["Units"] | null;
+            /**
+             * Format: double
+             * @description Vegetables that cooked in it and come out, kg.
+             */
+            vegetables_kg?: number | null;
             vessel?: components["schemas"]["Vessel"] | null;
         };
         /** @description One thing to do. */
@@ -6786,6 +7050,25 @@ export interface components {
          * @enum {string}
          */
         Skim: "ladle" | "spout" | "bag" | "chill" | "none";
+        /** @description A way of skimming, and what it would leave. */
+        SkimChoice: {
+            /** @description How it is done, and what to look for. */
+            how: string;
+            /**
+             * Format: double
+             * @description Minutes it takes.
+             */
+            min: number;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: double
+             * @description Fat that would stay, L.
+             */
+            stays_l: number;
+            /** @description Which. */
+            with: components["schemas"]["Skim"];
+        };
         /** @description Fresh water that draws salt out of corned meat. */
         Soak: {
             /**
@@ -6832,6 +7115,15 @@ export interface components {
          * @enum {string}
          */
         Sound: "work" | "look" | "trouble";
+        /** @description What a dipped spoon shows of a thickness. */
+        SpoonTest: {
+            /** @description What it is good for. */
+            good_for: string;
+            /** @description Which. */
+            shows: components["schemas"]["OnTheSpoon"];
+            /** @description What is seen. */
+            words: string;
+        };
         /** @description One stage of a chain. What it leaves out stays as it was in the stage before. */
         StageRequest: {
             heat?: components["schemas"]["Heat"] | null;
@@ -6856,6 +7148,66 @@ export interface components {
             /** @description In a few words. */
             words: string;
         };
+        /** @description How the pot stands at a moment of the path. */
+        Stand: {
+            /**
+             * Format: double
+             * @description Taken out thin so far, L.
+             */
+            aside_l: number;
+            /**
+             * Format: double
+             * @description Minutes from the start of the path.
+             */
+            at_min: number;
+            /**
+             * Format: double
+             * @description 1 coats a spoon, 2 is a gravy, 3 a glaze.
+             */
+            body: number;
+            /**
+             * Format: double
+             * @description Below this it grows too salty, L; nothing where it has next to no salt.
+             */
+            edge_l?: number | null;
+            /**
+             * Format: double
+             * @description Fat on it, L.
+             */
+            fat_l: number;
+            /**
+             * Format: double
+             * @description How deep that is, mm.
+             */
+            fat_mm: number;
+            /**
+             * Format: double
+             * @description Its gelatin, %.
+             */
+            gelatin_pct: number;
+            /**
+             * Format: double
+             * @description How deep it stands, mm.
+             */
+            level_mm: number;
+            /**
+             * Format: double
+             * @description Liquid in the pot without its fat, L.
+             */
+            liquid_l: number;
+            /**
+             * Format: double
+             * @description Salt of meat and sauce eaten together, g/kg, where the meat's is known.
+             */
+            plate_g_per_kg?: number | null;
+            /**
+             * Format: double
+             * @description Its salt, g/kg.
+             */
+            salt_g_per_kg: number;
+            /** @description What a dipped spoon shows. */
+            spoon: components["schemas"]["OnTheSpoon"];
+        };
         /**
          * @description Where a pot for the oven gets its first heat.
          * @enum {string}
@@ -6871,6 +7223,11 @@ export interface components {
             repeated: number;
             stored: number;
         };
+        /**
+         * @description Through a sieve, and what then becomes of the vegetables that cooked in it.
+         * @enum {string}
+         */
+        Strain: "run" | "press";
         /** @description A cut that behaves like the one that is missing. */
         Substitute: {
             /** @description Which. */
@@ -6961,6 +7318,16 @@ export interface components {
          * @enum {string}
          */
         Target: "broth" | "coat" | "gravy" | "glaze";
+        /** @description The body a target is known by. */
+        TargetBody: {
+            /**
+             * Format: double
+             * @description 1 coats a spoon, 2 is a gravy, 3 a glaze.
+             */
+            body: number;
+            /** @description Which. */
+            target: components["schemas"]["Target"];
+        };
         /** @description One task. */
         Task: {
             /** @description Tasks that come before. */
@@ -7012,12 +7379,57 @@ export interface components {
          * @description How the liquid tastes once skimmed.
          * @enum {string}
          */
-        Taste: "weak" | "right" | "salty" | "bitter" | "sour" | "rich";
+        Taste: "weak" | "right" | "salty" | "bitter" | "sour" | "rich" | "thin" | "sweet" | "flat";
+        /** @description What to do about a taste. */
+        TasteAdvice: {
+            /** @description What helps, the best first. */
+            helps: components["schemas"]["Helps"][];
+            /** @description Its name. */
+            name: string;
+            /** @description What this pot's figures say to it. */
+            reads: string;
+            /** @description Which. */
+            taste: components["schemas"]["Taste"];
+            /** @description What makes it worse. */
+            worse: string;
+        };
         /**
          * @description What thickens it.
          * @enum {string}
          */
-        Thickener: "cornflour" | "arrowroot" | "potato" | "flour" | "butter_paste" | "none";
+        Thickener: "cornflour" | "arrowroot" | "potato" | "flour" | "butter_paste" | "gelatin" | "puree" | "bread" | "none";
+        /** @description Something that thickens, and how much of it this pot would want. */
+        ThickenerChoice: {
+            /** @description Allergens it brings. */
+            allergens: components["schemas"]["Allergen"][];
+            /** @description Both in spoons and grams; empty where nothing is wanted. */
+            amounts: string;
+            /**
+             * Format: double
+             * @description Minutes it cooks once it is in.
+             */
+            cook_min: number;
+            /**
+             * Format: double
+             * @description So much of it, g.
+             */
+            grams: number;
+            /** @description How it goes in. */
+            how: string;
+            /** @description Its name. */
+            name: string;
+            /** @description For one plate to order. */
+            one_plate: string;
+            /** @description Which. */
+            with: components["schemas"]["Thickener"];
+            /**
+             * Format: double
+             * @description And so much cold water, or butter, g.
+             */
+            with_g: number;
+            /** @description What goes wrong with it. */
+            wrong: string;
+        };
         /** @description How thick a piece is, and what may be made of it. */
         Thickness: {
             /** @description Whether it is the side of a cube. */

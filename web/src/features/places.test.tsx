@@ -2,7 +2,19 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
-import { broken, cook, corner, event, kitchenView, line, open, summary, task, typed } from '../test-kitchen';
+import {
+  broken,
+  cook,
+  corner,
+  event,
+  kitchenView,
+  line,
+  open,
+  stand,
+  summary,
+  task,
+  typed,
+} from '../test-kitchen';
 import { CookPlace } from './cook/CookPlace';
 import { Cooks } from './cook/Cooks';
 import { Finish } from './finish/Finish';
@@ -28,6 +40,15 @@ const sauce = (over: Partial<Schemas['Sauce']> = {}): Schemas['Sauce'] => ({
   because: 'It ends well salted.',
   rule: 'A sauce bears so much.',
   warnings: [],
+  from: stand(),
+  path: [],
+  moves: [],
+  left_min: 0,
+  targets: [],
+  skims: [],
+  thickeners: [],
+  spoons: [],
+  tastes: [],
   ...over,
 });
 

@@ -107,6 +107,7 @@ impl PotNow {
             meat_kg: Some(self.meat_kg),
             meat_salt_g: Some(self.meat_salt_g),
             dredged_flour_g: Some(self.dredged_flour_g),
+            ..SauceRequest::default()
         }
     }
 }

@@ -1,12 +1,8 @@
 //! What a cook chooses on the way from the pot to the sauce.
 
-use ergastic_words::{Said, Units, finish as say};
+use ergastic_words::{Said, finish as say};
 use serde::{Deserialize, Serialize};
-use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
-
-use crate::heat::hob::HobKind;
-use crate::heat::pot::Vessel;
 
 /// How the fat comes off.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
@@ -42,6 +38,47 @@ pub enum Taste {
     Sour,
     /// Too rich.
     Rich,
+    /// As it should be, but it runs.
+    Thin,
+    /// Too sweet.
+    Sweet,
+    /// Dull: nothing stands out.
+    Flat,
+}
+
+impl Taste {
+    /// All of them, as a cook comes to them.
+    pub const ALL: [Self; 9] = [
+        Self::Right,
+        Self::Weak,
+        Self::Thin,
+        Self::Flat,
+        Self::Salty,
+        Self::Sour,
+        Self::Sweet,
+        Self::Bitter,
+        Self::Rich,
+    ];
+
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Weak => "weak",
+            Self::Right => "right",
+            Self::Salty => "salty",
+            Self::Bitter => "bitter",
+            Self::Sour => "sour",
+            Self::Rich => "rich",
+            Self::Thin => "thin",
+            Self::Sweet => "sweet",
+            Self::Flat => "flat",
+        }
+    }
+
+    /// Whether boiling it down makes it only worse.
+    pub(super) fn forbids_reducing(self) -> bool {
+        matches!(self, Self::Salty | Self::Bitter | Self::Sour | Self::Sweet | Self::Rich)
+    }
 }
 
 /// What the liquid becomes.
@@ -59,6 +96,9 @@ pub enum Target {
     Glaze,
 }
 
+/// So many things thicken.
+pub(super) const THICKENERS: usize = 8;
+
 /// What thickens it.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
@@ -74,59 +114,14 @@ pub enum Thickener {
     Flour,
     /// Flour worked into butter.
     ButterPaste,
+    /// Gelatin alone.
+    Gelatin,
+    /// Vegetables that cooked in it, puréed.
+    Puree,
+    /// Crumbs of stale bread.
+    Bread,
     /// Not at all.
     None,
-}
-
-/// The liquid in the pot, and what is wanted of it.
-#[skip_serializing_none]
-#[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields, default)]
-pub struct SauceRequest {
-    /// Liquid without its fat, L.
-    #[schema(minimum = 0.02, maximum = 60)]
-    pub liquid_l: Option<f64>,
-    /// Fat on it, L.
-    #[schema(minimum = 0, maximum = 20)]
-    pub fat_l: Option<f64>,
-    /// Measured depth of the fat, mm; overrides `fat_l`.
-    #[schema(minimum = 0, maximum = 100)]
-    pub fat_mm: Option<f64>,
-    /// Salt in the liquid, g.
-    #[schema(minimum = 0, maximum = 2000)]
-    pub salt_g: Option<f64>,
-    /// Gelatin in the liquid, g.
-    #[schema(minimum = 0, maximum = 2000)]
-    pub gelatin_g: Option<f64>,
-    /// The pot.
-    pub vessel: Option<Vessel>,
-    /// The burner, W.
-    #[schema(minimum = 200, maximum = 20000)]
-    pub hob_w: Option<f64>,
-    /// What heats it; between a flame and induction where not given.
-    pub hob_kind: Option<HobKind>,
-    /// How the fat comes off.
-    pub skim: Skim,
-    /// How it tastes.
-    pub taste: Taste,
-    /// What it becomes.
-    pub target: Target,
-    /// What thickens it.
-    pub thickener: Thickener,
-    /// Share of it that is thickened tonight, 0–1.
-    #[schema(minimum = 0, maximum = 1)]
-    pub share: Option<f64>,
-    /// What the answer's sentences are said in; the kitchen's own where not given.
-    pub units: Option<Units>,
-    /// The cooked meat, kg: what is eaten with it, and cooled with what is left.
-    #[schema(minimum = 0, maximum = 60)]
-    pub meat_kg: Option<f64>,
-    /// Salt in that meat, g: with it the plate is judged and not the sauce alone.
-    #[schema(minimum = 0, maximum = 2000)]
-    pub meat_salt_g: Option<f64>,
-    /// Flour that came in on the meat, g.
-    #[schema(minimum = 0, maximum = 2000)]
-    pub dredged_flour_g: Option<f64>,
 }
 
 /// Less fat than this is a film, mm.
@@ -145,6 +140,20 @@ impl Skim {
         }
     }
 
+    /// All of them, the handiest first.
+    pub const ALL: [Self; 5] = [Self::Ladle, Self::Spout, Self::Bag, Self::Chill, Self::None];
+
+    /// Its name in JSON.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Ladle => "ladle",
+            Self::Spout => "spout",
+            Self::Bag => "bag",
+            Self::Chill => "chill",
+            Self::None => "none",
+        }
+    }
+
     /// What to do, and why; nothing where the fat stays in.
     pub(super) fn step(self, fat_mm: f64) -> Option<(Said, Said)> {
         Some(match self {
@@ -159,13 +168,38 @@ impl Skim {
 }
 
 impl Thickener {
+    /// All that thicken, the quickest first.
+    pub const ALL: [Self; THICKENERS] = [
+        Self::Cornflour,
+        Self::Arrowroot,
+        Self::Potato,
+        Self::Flour,
+        Self::ButterPaste,
+        Self::Gelatin,
+        Self::Puree,
+        Self::Bread,
+    ];
+
     /// Grams a litre to coat and for gravy. Working values, from practice.
     pub(super) fn grams_per_litre(self) -> Option<(f64, f64)> {
         match self {
             Self::Cornflour => Some((20.0, 40.0)),
             Self::Arrowroot | Self::Potato => Some((17.0, 32.0)),
             Self::Flour | Self::ButterPaste => Some((40.0, 70.0)),
-            Self::None => None,
+            Self::Puree => Some((250.0, 450.0)),
+            Self::Bread => Some((45.0, 80.0)),
+            Self::Gelatin | Self::None => None,
+        }
+    }
+
+    /// What it is stirred into, g for so many g of it: as much cold water by volume for a slurry, soft butter for a paste, water for
+    /// gelatin to swell in. Practice.
+    pub(super) fn with_g(self, grams: f64) -> f64 {
+        match self {
+            Self::Cornflour | Self::Arrowroot | Self::Potato | Self::Flour => 1.9 * grams,
+            Self::ButterPaste => grams,
+            Self::Gelatin => 5.0 * grams,
+            Self::Puree | Self::Bread | Self::None => 0.0,
         }
     }
 
@@ -175,6 +209,9 @@ impl Thickener {
             Self::Cornflour => 4.0,
             Self::Arrowroot | Self::Potato => 2.0,
             Self::Flour | Self::ButterPaste => 12.0,
+            Self::Gelatin => 1.0,
+            Self::Puree => 2.0,
+            Self::Bread => 8.0,
             Self::None => 0.0,
         }
     }
@@ -185,6 +222,9 @@ impl Thickener {
             // A level tablespoon is 8 g.
             Self::Cornflour | Self::Arrowroot | Self::Flour | Self::ButterPaste | Self::None => 8.0 / 3.0,
             Self::Potato => 3.2,
+            Self::Gelatin => 3.0,
+            Self::Puree => 5.0,
+            Self::Bread => 2.5,
         }
     }
 
@@ -196,6 +236,9 @@ impl Thickener {
             Self::Potato => "potato",
             Self::Flour => "flour",
             Self::ButterPaste => "butter_paste",
+            Self::Gelatin => "gelatin",
+            Self::Puree => "puree",
+            Self::Bread => "bread",
             Self::None => "none",
         }
     }

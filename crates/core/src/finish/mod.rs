@@ -1,19 +1,36 @@
 //! Bringing the sauce home: skim, taste, then reduce or thicken; slicing, and cooling what is left.
 
+mod advice;
+mod body;
 mod choices;
 mod cooling;
+mod legs;
+mod liquor;
+mod moves;
+mod offered;
 mod plate;
+mod proposed;
+mod request;
 mod sauce;
 mod slicing;
+mod stove;
 mod tasted;
 mod thicken;
+mod walk;
 
+pub use advice::{Helps, TasteAdvice};
+pub use body::OnTheSpoon;
 pub(crate) use choices::FILM_MM;
-pub use choices::{SauceRequest, Skim, Target, Taste, Thickener};
+pub use choices::{Skim, Target, Taste, Thickener};
 pub use cooling::{CoolIn, Cooled, cooling};
+pub use legs::{Bends, Leg, Stand};
+pub use moves::{Move, Strain};
+pub use offered::{SkimChoice, SpoonTest, ThickenerChoice};
 pub(crate) use plate::{FLAT_G_PER_KG, MeatOnPlate, SALTY_G_PER_KG, bears_g_per_kg};
-pub use sauce::{Sauce, SauceStep, sauce};
-pub(crate) use sauce::{boils_off_kg_s, path};
+pub use request::SauceRequest;
+pub(crate) use sauce::path;
+pub use sauce::{Sauce, SauceStep, TargetBody, sauce};
 pub use slicing::{fibre_length_mm, slicing};
+pub(crate) use stove::boils_off_kg_s;
 pub use tasted::{SaltBelief, Seasoned};
 pub(crate) use thicken::DREDGED_COUNTS;

@@ -4,6 +4,10 @@
 pub(crate) const FLAT_G_PER_KG: f64 = 5.0;
 /// Above this the plate is too salty. Practice.
 pub(crate) const SALTY_G_PER_KG: f64 = 14.0;
+/// A plate that is right, in the middle of 7 to 11, g/kg. Practice.
+pub(super) const RIGHT_PLATE: f64 = 9.0;
+/// A sauce that is seasoned for serving, g/kg. Practice.
+pub(super) const SAUCE_USUAL: [f64; 2] = [10.0, 14.0];
 /// A sauce by itself bears so much, a glaze of which little is eaten more. Practice.
 const SAUCE_BEARS: f64 = 16.0;
 const GLAZE_BEARS: f64 = 25.0;

@@ -191,12 +191,12 @@ impl SauceWork {
         };
         let Ok(path) = path(&wanted) else { return Self::none() };
         let after_skim = path.steps.into_iter().skip(usize::from(skims));
-        let minutes: f64 = after_skim.clone().map(|step| step.min).sum();
+        let minutes: f64 = after_skim.clone().map(|(min, _)| min).sum();
         Self {
             skim_min: if fat_mm < FILM_MM { 0.0 } else { path.skim_min },
             // What takes longer is planned in whole fives: to the minute it is not kept.
             make_min: if minutes <= SHORT_MIN { f64::max(minutes.ceil(), 5.0) } else { (minutes / 5.0).ceil() * 5.0 },
-            making: Said::list(after_skim.map(|step| step.what), Join::Sentences),
+            making: Said::list(after_skim.map(|(_, what)| what), Join::Sentences),
         }
     }
 }

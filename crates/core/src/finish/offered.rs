@@ -1,0 +1,129 @@
+//! What may be chosen on the way, each with what it would do to this pot: ways of skimming, what thickens, what a spoon shows.
+
+use ergastic_words::{Voice, Volume, finish as say};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::body::OnTheSpoon;
+use super::choices::{Skim, Thickener};
+use super::liquor::Liquor;
+use super::stove::Stove;
+use super::walk::starch_for;
+use crate::bench::Allergen;
+
+/// A ladle of sauce, as one plate takes, L. Practice.
+const LADLE_L: f64 = 0.08;
+
+/// A way of skimming, and what it would leave.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct SkimChoice {
+    /// Which.
+    pub with: Skim,
+    /// Its name.
+    pub name: String,
+    /// Minutes it takes.
+    pub min: f64,
+    /// Fat that would stay, L.
+    pub stays_l: f64,
+    /// How it is done, and what to look for.
+    pub how: String,
+}
+
+/// Something that thickens, and how much of it this pot would want.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct ThickenerChoice {
+    /// Which.
+    pub with: Thickener,
+    /// Its name.
+    pub name: String,
+    /// So much of it, g.
+    pub grams: f64,
+    /// And so much cold water, or butter, g.
+    pub with_g: f64,
+    /// Both in spoons and grams; empty where nothing is wanted.
+    pub amounts: String,
+    /// Minutes it cooks once it is in.
+    pub cook_min: f64,
+    /// How it goes in.
+    pub how: String,
+    /// What goes wrong with it.
+    pub wrong: String,
+    /// Allergens it brings.
+    pub allergens: Vec<Allergen>,
+    /// For one plate to order.
+    pub one_plate: String,
+}
+
+/// What a dipped spoon shows of a thickness.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct SpoonTest {
+    /// Which.
+    pub shows: OnTheSpoon,
+    /// What is seen.
+    pub words: String,
+    /// What it is good for.
+    pub good_for: String,
+}
+
+impl Stove {
+    /// Every way of skimming a pot as it stands before it is skimmed.
+    pub(super) fn skims(&self, pot: &Liquor, voice: Voice) -> Vec<SkimChoice> {
+        let fat_mm = self.depth_mm(pot.fat_l);
+        let shown = |with: Skim| {
+            let (share, min) = if pot.fat_l > 0.0 { with.takes(fat_mm) } else { (0.0, 0.0) };
+            SkimChoice {
+                with,
+                name: voice.say(say::skim_name(with.key())),
+                min,
+                stays_l: pot.fat_l * (1.0 - share),
+                how: voice.say(say::skim_how(with.key())),
+            }
+        };
+        Skim::ALL.map(shown).into()
+    }
+
+    /// All that could thicken a pot to some body.
+    pub(super) fn thickeners(&self, pot: &Liquor, to_body: f64, voice: Voice) -> Vec<ThickenerChoice> {
+        let shown = |with: Thickener| {
+            let grams = starch_for(pot, with, to_body);
+            let ladle = starch_for(&pot.drawn(LADLE_L), with, to_body);
+            let amounts = |grams: f64| if grams > 0.0 { voice.say(with.amounts(grams)) } else { String::new() };
+            ThickenerChoice {
+                with,
+                name: voice.say(say::thickener_name(with.key())),
+                grams,
+                with_g: with.with_g(grams),
+                amounts: amounts(grams),
+                cook_min: with.cook_min(),
+                how: voice.say(say::thickener_why(with.key())),
+                wrong: voice.say(say::thickener_wrong(with.key())),
+                allergens: with.allergens().to_vec(),
+                one_plate: match ladle > 0.0 {
+                    true => voice.say(say::one_plate(Volume(LADLE_L), with.amounts(ladle))),
+                    false => String::new(),
+                },
+            }
+        };
+        Thickener::ALL.map(shown).into()
+    }
+}
+
+impl Thickener {
+    fn allergens(self) -> &'static [Allergen] {
+        match self {
+            Self::Flour | Self::Bread => &[Allergen::Wheat],
+            Self::ButterPaste => &[Allergen::Wheat, Allergen::Milk],
+            _ => &[],
+        }
+    }
+}
+
+/// The five thicknesses as a spoon shows them.
+pub(super) fn spoon_tests(voice: Voice) -> Vec<SpoonTest> {
+    let shown = |shows: OnTheSpoon| SpoonTest {
+        shows,
+        words: voice.say(say::spoon(shows.key())),
+        good_for: voice.say(say::spoon_good_for(shows.key())),
+    };
+    OnTheSpoon::ALL.map(shown).into()
+}
