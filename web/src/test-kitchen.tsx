@@ -227,6 +227,7 @@ export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnsw
         liquid: true,
       },
       sauce: sauceFrom,
+      take_out: [],
       learned: { known: {}, words: [] },
       band: bands,
       foretold: bands,

@@ -3,7 +3,7 @@
 use ergastic_core::bench::Larder;
 use ergastic_core::clock::plus_minutes;
 use ergastic_core::cook::{Event, Happened, Outcome, ProbeIn, Status, TaskState, Trace, gone_wrong, view, what_if};
-use ergastic_core::finish::Seasoned;
+use ergastic_core::finish::{Move, SauceChoices, Seasoned, Skim, Thickener, sauce};
 use ergastic_core::forecast::Heat;
 use ergastic_core::heat::pot::Lid;
 use ergastic_core::kitchen::Kitchen;
@@ -53,9 +53,23 @@ fn happened() -> impl Strategy<Value = Happened> {
         1 => prop_oneof![Just(ProbeIn::Meat), Just(ProbeIn::Pot), Just(ProbeIn::Air), Just(ProbeIn::Aside)]
             .prop_map(|into| Happened::ProbePut { probe: "galley".into(), into }),
         1 => tasks().prop_map(|task| Happened::Later { alarm: format!("task:{task}"), min: 10.0 }),
+        2 => moves().prop_map(|did| Happened::SauceDone { did: Box::new(did), then: vec![] }),
+        1 => prop::collection::vec(moves(), 0..4).prop_map(|moves| {
+            Happened::SauceChosen { sauce: Box::new(SauceChoices { moves: Some(moves), ..SauceChoices::default() }) }
+        }),
+        1 => Just(Happened::TakenOut { what: "the bay".into() }),
         1 => Just(Happened::Closed { outcome: Outcome::default() }),
         3 => (0u128..14).prop_map(|event| Happened::Undone { event: Uuid::from_u128(event) }),
         2 => (0u128..14, 0i64..900).prop_map(|(event, minute)| Happened::Retimed { event: Uuid::from_u128(event), at: plus_minutes(opened(), minute as f64) }),
+    ]
+}
+
+fn moves() -> impl Strategy<Value = Move> {
+    prop_oneof![
+        Just(Move::Skim { with: Skim::Ladle }),
+        (0.05..3.0f64).prop_map(|to_l| Move::Reduce { to_l, meat_in: false }),
+        (0.1..3.0f64).prop_map(|to_body| Move::Thicken { with: Thickener::Flour, to_body }),
+        (0.05..2.0f64).prop_map(|litres| Move::SetAside { litres }),
     ]
 }
 
@@ -92,6 +106,7 @@ proptest! {
         prop_assert!(cook.effective >= 1.0 - 1e-9 && cook.effective <= 48.0 + 1e-9);
         prop_assert!(cook.pot.salt_g >= 0.0 && cook.pot.salt_g.is_finite(), "{:?}", cook.pot);
         prop_assert!((0.0..=1.0).contains(&cook.band.ready.chance));
+        prop_assert!(sauce(&cook.sauce).is_ok(), "{:?}", cook.sauce);
         let times = [cook.band.ready.p10, cook.band.ready.p50, cook.band.ready.p90];
         prop_assert!(times[0] <= times[1] && times[1] <= times[2]);
         prop_assert_eq!(cook.status == Status::Closed, cook.now_task.is_none() && cook.outcome.is_some());

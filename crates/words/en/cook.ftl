@@ -108,6 +108,43 @@ liquid-added = { $litres } of liquid added
 # $litres (Volume)
 dipped = { $litres } in the pot, by dipstick
     .name = the dip
+sauce-chosen = Chose the way to the sauce
+    .name = the choice
+sauce-done =
+    .name = what was done to the sauce
+# $with (Key)
+did-skim = { $with ->
+        [ladle] Skimmed it with a ladle
+        [spout] Skimmed it in a spouted jug
+        [bag] Skimmed it in a bag
+        [chill] Chilled it and lifted the fat
+       *[none] Left the fat in
+    }
+did-strain = Strained it
+# $to (Volume)
+did-reduce = Boiled it down to { $to }
+# $litres (Volume)
+did-set-aside = Took out { $litres } of it, thin
+# $with (Key)
+did-thicken = { $with ->
+        [cornflour] Thickened it with cornflour
+        [arrowroot] Thickened it with arrowroot
+        [potato] Thickened it with potato starch
+        [flour] Thickened it with flour
+        [butter_paste] Thickened it with flour and butter
+        [gelatin] Gave it gelatin
+        [puree] Thickened it with its vegetables
+        [bread] Thickened it with bread
+       *[none] Left it thin
+    }
+# $amount (Grams) $name (Said)
+did-pour-in = Stirred in { $amount } of { $name }
+# $salt (Grams)
+did-salt = Stirred in { $salt } of salt
+did-measure = Measured it
+# $what (Said)
+taken-out = Out of the pot: { $what }
+    .name = the taking out
 # $lost (Mass)
 weighed = The pot has lost { $lost }
     .name = the weighing

@@ -236,6 +236,19 @@ one-plate = To order: a ladle of { $ladle } with { $amounts }.
 glaze = Turn the meat in it until it shines
     .why = The glaze sticks while it is hot.
 
+# $what (Key)
+more =
+    { $what ->
+        [reduce] Boil down
+        [reduce_meat_in] Boil down, meat in
+        [let_down] Let it down
+        [set_aside] Keep some thin
+        [thicken] Thicken
+        [butter] Beat in butter
+        [salt] Salt it
+       *[skim] Skim again
+    }
+
 ## A spoon dipped in it.
 
 # $shows (Key)

@@ -1909,7 +1909,7 @@ export interface components {
             /** @description The probes of this cook. */
             probes: components["schemas"]["ProbeNow"][];
             redo?: components["schemas"]["TakeBack"] | null;
-            /** @description What the sauce is worked out from. */
+            /** @description What the sauce is worked out from, with what was done to it and what is to be. */
             sauce: components["schemas"]["SauceRequestInFull"];
             /**
              * Format: date-time
@@ -1920,6 +1920,8 @@ export interface components {
             status: components["schemas"]["Status"];
             /** @description A finding that almost no simulated cook foretold. */
             surprising: boolean;
+            /** @description What has to come out of the pot, and what is out already. */
+            take_out: components["schemas"]["OutOfThePot"][];
             /** @description Every task with its state, in time order. */
             tasks: components["schemas"]["CookTask"][];
             /**
@@ -3005,6 +3007,23 @@ export interface components {
             salt: components["schemas"]["Seasoned"];
         } | {
             /** @enum {string} */
+            kind: "sauce_chosen";
+            /** @description All that was chosen. */
+            sauce: components["schemas"]["SauceChoices"];
+        } | {
+            /** @description Which, with its figures. */
+            did: components["schemas"]["Move"];
+            /** @enum {string} */
+            kind: "sauce_done";
+            /** @description What is still to be done after it. */
+            then: components["schemas"]["Move"][];
+        } | {
+            /** @enum {string} */
+            kind: "taken_out";
+            /** @description What, by the name it is asked for. */
+            what: string;
+        } | {
+            /** @enum {string} */
             kind: "weighed";
             /**
              * Format: double
@@ -3154,6 +3173,23 @@ export interface components {
             kind: "tasted";
             /** @description How its salt is. */
             salt: components["schemas"]["Seasoned"];
+        } | {
+            /** @enum {string} */
+            kind: "sauce_chosen";
+            /** @description All that was chosen. */
+            sauce: components["schemas"]["SauceChoicesInFull"];
+        } | {
+            /** @description Which, with its figures. */
+            did: components["schemas"]["MoveInFull"];
+            /** @enum {string} */
+            kind: "sauce_done";
+            /** @description What is still to be done after it. */
+            then: components["schemas"]["MoveInFull"][];
+        } | {
+            /** @enum {string} */
+            kind: "taken_out";
+            /** @description What, by the name it is asked for. */
+            what: string;
         } | {
             /** @enum {string} */
             kind: "weighed";
@@ -4730,6 +4766,13 @@ export interface components {
              */
             from_min?: number | null;
         };
+        /** @description Something more that may be done at the end of the path, with a figure to start from. */
+        MoreChoice: {
+            /** @description What it is. */
+            move: components["schemas"]["MoveInFull"];
+            /** @description Its name. */
+            name: string;
+        };
         /** @description One thing that is done to the liquid. */
         Move: {
             /** @enum {string} */
@@ -5115,6 +5158,15 @@ export interface components {
             /** @description The whole recipe, to be checked so. */
             recipe: string;
             /** @description In a word or two. */
+            words: string;
+        };
+        /** @description Something that has to come out of the pot before the plate. */
+        OutOfThePot: {
+            /** @description Whether it is out. */
+            out: boolean;
+            /** @description What, with how many. */
+            what: string;
+            /** @description Why, and when. */
             words: string;
         };
         /** @description How a cook ended, in the cook's own judgement. */
@@ -6427,6 +6479,8 @@ export interface components {
              * @description Minutes of what is still to be done.
              */
             left_min: number;
+            /** @description What else may be done at its end. */
+            more: components["schemas"]["MoreChoice"][];
             /** @description What is still to be done, with its figures as they came out: sent back as `moves` it is this path again. */
             moves: components["schemas"]["MoveInFull"][];
             /** @description The whole path, what was done first. */
@@ -6473,6 +6527,34 @@ export interface components {
              * @description Cold water to stir it in, or butter to work it into, g.
              */
             water_g: number;
+        };
+        /** @description What a cook has chosen of the way to the sauce; what is not said is as the plan wants it. */
+        SauceChoices: {
+            /** @description What is still to be done, as the cook bent it. */
+            moves?: components["schemas"]["Move"][] | null;
+            /**
+             * Format: double
+             * @description Share of it that is thickened tonight, 0–1.
+             */
+            share?: number | null;
+            skim?: components["schemas"]["Skim"] | null;
+            target?: components["schemas"]["Target"] | null;
+            taste?: components["schemas"]["Taste"] | null;
+            thickener?: components["schemas"]["Thickener"] | null;
+        };
+        /** @description What a cook has chosen of the way to the sauce; what is not said is as the plan wants it. */
+        SauceChoicesInFull: {
+            /** @description What is still to be done, as the cook bent it. */
+            moves?: components["schemas"]["MoveInFull"][] | null;
+            /**
+             * Format: double
+             * @description Share of it that is thickened tonight, 0–1.
+             */
+            share?: number | null;
+            skim?: components["schemas"]["Skim"] | null;
+            target?: components["schemas"]["Target"] | null;
+            taste?: components["schemas"]["Taste"] | null;
+            thickener?: components["schemas"]["Thickener"] | null;
         };
         /** @description The liquid in the pot, and what is wanted of it. */
         SauceRequest: {

@@ -72,7 +72,7 @@ export function PotSection({ diameterCm, heightCm, liquidL, fatMm, finalL, units
         </text>
         {fat > 0 && (
           <text x={left + w / 2} y={bottom - liquid - fat - 8} textAnchor="middle">
-            fat {format('small_length', fatMm, units)}
+            {fatMm < 1 ? 'a film of fat' : `fat ${format('small_length', fatMm, units)}`}
           </text>
         )}
         <text

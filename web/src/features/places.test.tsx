@@ -25,8 +25,30 @@ import { Meals } from './sheet/Meals';
 import { Routes, Route } from 'react-router';
 
 const kitchen = kitchenView();
+const leg = (over: Partial<Schemas['Leg']> = {}): Schemas['Leg'] => ({
+  move: { kind: 'thicken', with: 'cornflour', to_body: 1 },
+  words: 'Thicken it with cornflour',
+  why: 'a third at a time',
+  min: 7,
+  done: false,
+  curve: [
+    [1.2, 0.3],
+    [1.2, 1],
+  ],
+  after: stand({ at_min: 7, body: 1, spoon: 'coats' }),
+  stopped: false,
+  bends: { least: 0.3, most: 3 },
+  ...over,
+});
+const tastes: Schemas['TasteAdvice'][] = (['right', 'weak'] as const).map((taste) => ({
+  taste,
+  name: taste,
+  reads: 'By the figures.',
+  helps: [{ words: 'Boil it down by a quarter', move: { kind: 'reduce', to_l: 0.9, meat_in: false } }],
+  worse: 'Starch.',
+}));
 const sauce = (over: Partial<Schemas['Sauce']> = {}): Schemas['Sauce'] => ({
-  steps: [{ do: 'Taste, with a clean spoon', min: 1, why: 'weak: reduce' }],
+  steps: [],
   fat_mm: 2,
   fat_left_l: 0.01,
   reduce_min: 0,
@@ -41,14 +63,15 @@ const sauce = (over: Partial<Schemas['Sauce']> = {}): Schemas['Sauce'] => ({
   rule: 'A sauce bears so much.',
   warnings: [],
   from: stand(),
-  path: [],
-  moves: [],
-  left_min: 0,
-  targets: [],
+  path: [leg()],
+  moves: [leg().move],
+  left_min: 7,
+  targets: [{ target: 'coat', body: 1 }],
   skims: [],
   thickeners: [],
+  more: [],
   spoons: [],
-  tastes: [],
+  tastes,
   ...over,
 });
 
@@ -171,18 +194,14 @@ describe('finishing', () => {
     answers['/api/sauce'] = (body) =>
       (body as Schemas['SauceRequest']).taste === 'weak'
         ? {
-            body: sauce({
-              steps: [{ do: 'Boil it down, uncovered', min: 14, why: 'stronger' }],
-              final_l: 0.6,
-              thickener_g: 0,
-            }),
+            body: sauce({ path: [leg({ words: 'Boil it down, uncovered' })] }),
           }
         : { body: sauce() };
   });
 
   it('starts from what the forecast says is in the pot and follows what is tasted', async () => {
     at(<Finish />, '/finish/:cookId', `/finish/${id}`);
-    expect(await screen.findByText('Taste, with a clean spoon')).toBeInTheDocument();
+    expect(await screen.findByText('Thicken it with cornflour')).toBeInTheDocument();
     expect(bodies('/api/sauce')[0]).toMatchObject({
       liquid_l: 1.2,
       fat_l: 0.04,
@@ -195,6 +214,25 @@ describe('finishing', () => {
     expect(screen.getByText('It ends well salted.')).toBeInTheDocument();
     fireEvent.click(screen.getByRole('radio', { name: 'weak' }));
     expect(await screen.findByText('Boil it down, uncovered')).toBeInTheDocument();
+  });
+
+  it('keeps what is chosen, bent and done as it is done', async () => {
+    answers[`/api/cooks/${id}/events`] = () => ({ body: cook() });
+    at(<Finish />, '/finish/:cookId', `/finish/${id}`);
+    fireEvent.click(await screen.findByRole('radio', { name: 'weak' }));
+    await screen.findByText('Boil it down, uncovered');
+    fireEvent.click(screen.getByRole('button', { name: /Put it in the path: Boil it down/ }));
+    fireEvent.keyDown(screen.getByRole('slider', { name: /Thicken it|Boil it down/ }), { key: 'ArrowUp' });
+    fireEvent.click(screen.getByRole('button', { name: /^Done: / }));
+    await waitFor(() => expect(bodies(`/api/cooks/${id}/events`).length).toBeGreaterThan(0));
+    const told = await waitFor(() => {
+      const all = (bodies(`/api/cooks/${id}/events`) as Schemas['Event'][][]).flat();
+      expect(all.map((event) => event.happened.kind)).toContain('sauce_done');
+      return all.map((event) => event.happened);
+    });
+    expect(told[0]).toMatchObject({ kind: 'sauce_chosen', sauce: { taste: 'weak', target: 'coat' } });
+    expect(told[1]).toMatchObject({ sauce: { moves: [{ kind: 'thicken' }, { kind: 'reduce', to_l: 0.9 }] } });
+    expect(told.at(-1)).toMatchObject({ did: { kind: 'thicken' }, then: [] });
   });
 
   it('keeps what was typed when the kitchen stops answering', async () => {

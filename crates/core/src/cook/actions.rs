@@ -5,8 +5,8 @@ use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::event::By;
 use super::event::Happened;
+use super::kinds::By;
 use super::pot::{NO_SPOONFUL_L, PotNow};
 use super::status::Status;
 use super::task::{CookTask, TaskState};

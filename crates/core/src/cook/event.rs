@@ -2,95 +2,19 @@
 
 use jiff::Timestamp;
 use serde::{Deserialize, Deserializer, Serialize};
-use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
+use super::kinds::{By, Outcome, ProbeIn};
 use crate::clock::check_instant;
 use crate::error::{self, Unit, in_range};
-use crate::finish::Seasoned;
+use crate::finish::{Move, SauceChoices, Seasoned, check_moves};
 use crate::forecast::Heat;
 use crate::heat::pot::Lid;
 use crate::json::{ByKind, tagged};
 use crate::tender::Check;
 use crate::text::{check_name, check_text};
 use crate::ways::Method;
-
-/// How a cook ended, in the cook's own judgement.
-#[skip_serializing_none]
-#[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields, default)]
-pub struct Outcome {
-    /// How it ate.
-    pub ate_as: Option<Check>,
-    /// Cooked and edible, kg.
-    #[schema(minimum = 0, maximum = 60)]
-    pub cooked_kg: Option<f64>,
-    /// Liquid left, L.
-    #[schema(minimum = 0, maximum = 60)]
-    pub liquid_left_l: Option<f64>,
-    /// What to change next time.
-    #[schema(min_length = 1, max_length = 500)]
-    pub change: Option<String>,
-}
-
-/// What a check was made with.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub enum By {
-    /// A fork pushed in and drawn out.
-    Fork,
-    /// A fork turned in it.
-    Twist,
-    /// A skewer or probe slid in.
-    Probe,
-    /// The bone wiggled.
-    Bone,
-    /// A piece eaten.
-    Bite,
-}
-
-impl By {
-    /// All of them, the most usual first.
-    pub const ALL: [Self; 5] = [Self::Fork, Self::Twist, Self::Probe, Self::Bone, Self::Bite];
-
-    /// Its name in JSON.
-    pub fn key(self) -> &'static str {
-        match self {
-            Self::Fork => "fork",
-            Self::Twist => "twist",
-            Self::Probe => "probe",
-            Self::Bone => "bone",
-            Self::Bite => "bite",
-        }
-    }
-}
-
-/// Where a probe's tip is.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub enum ProbeIn {
-    /// In the middle of the meat.
-    Meat,
-    /// In the liquid, the fat or the bath.
-    Pot,
-    /// In the air of the oven or the pit.
-    Air,
-    /// Nowhere in this cook any more.
-    Aside,
-}
-
-impl ProbeIn {
-    /// Its name in JSON.
-    pub fn key(self) -> &'static str {
-        match self {
-            Self::Meat => "meat",
-            Self::Pot => "pot",
-            Self::Air => "air",
-            Self::Aside => "aside",
-        }
-    }
-}
 
 /// Something that happened.
 #[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
@@ -202,6 +126,25 @@ pub enum Happened {
         /// How its salt is.
         salt: Seasoned,
     },
+    /// The way to the sauce was chosen, or bent.
+    SauceChosen {
+        /// All that was chosen.
+        sauce: Box<SauceChoices>,
+    },
+    /// A move on the way to the sauce was made.
+    SauceDone {
+        /// Which, with its figures.
+        did: Box<Move>,
+        /// What is still to be done after it.
+        #[schema(max_items = 40)]
+        then: Vec<Move>,
+    },
+    /// Something that cooked along was taken out of the pot.
+    TakenOut {
+        /// What, by the name it is asked for.
+        #[schema(min_length = 1, max_length = 80)]
+        what: String,
+    },
     /// The pot was weighed with what is in it.
     Weighed {
         /// Lost since the meat met the heat, what was added taken off, kg.
@@ -289,6 +232,16 @@ enum OfKind {
     Tasted {
         salt: Seasoned,
     },
+    SauceChosen {
+        sauce: Box<SauceChoices>,
+    },
+    SauceDone {
+        did: Box<Move>,
+        then: Vec<Move>,
+    },
+    TakenOut {
+        what: String,
+    },
     Weighed {
         lost_kg: f64,
     },
@@ -359,6 +312,12 @@ impl Event {
                 }
                 outcome.change.as_ref().map_or(Ok(()), |text| check_text("outcome.change", text, 500))
             }
+            Happened::SauceChosen { sauce } => sauce.check().map_err(|error| error.within("sauce")),
+            Happened::SauceDone { did, then } => {
+                did.check().map_err(|error| error.within("did"))?;
+                check_moves("then", then)
+            }
+            Happened::TakenOut { what } => check_name("what", what, 80),
             Happened::Retimed { at, .. } => check_instant("happened.at", *at),
             Happened::BellMoved { bell } => check_instant("bell", *bell),
             Happened::Opened { min } => in_range("min", *min, 0.5, 120.0, Unit::Minutes).map(drop),

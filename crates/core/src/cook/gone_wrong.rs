@@ -7,7 +7,9 @@ use utoipa::ToSchema;
 use uuid::Uuid;
 
 use super::actions::{Action, running};
-use super::event::{Event, Happened, ProbeIn};
+use super::event::{Event, Happened};
+use super::finishing::Finishing;
+use super::kinds::ProbeIn;
 use super::pot::PotNow;
 use super::probes::{ProbeNow, Trace};
 use super::reckoning::{Facts, SoFar};
@@ -225,7 +227,7 @@ impl Pot<'_> {
     }
 
     fn over_salted(&self) -> Option<GoneWrong> {
-        let pot = PotNow::of(self.worked, self.facts.standing);
+        let pot = PotNow::of(self.worked, self.facts.standing, &Finishing::of(self.facts.standing));
         if !self.medium.is_pot() || pot.liquid_l < 0.05 || pot.meat_kg <= 0.0 {
             return None;
         }

@@ -1,15 +1,19 @@
 //! What happened, line by line, as a cook reads it.
 
-use ergastic_words::{Dial, Instant, Join, Length, Mass, Minutes, Said, Temperature, Voice, Volume, cook as say};
+use ergastic_words::{
+    Dial, Grams, Instant, Join, Length, Mass, Minutes, Said, Temperature, Voice, Volume, cook as say,
+};
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::event::{By, Event, Happened};
+use super::event::{Event, Happened};
+use super::kinds::By;
 use super::standing::Standing;
 use super::task::CookTask;
+use crate::finish::Move;
 use crate::forecast::Heat;
 use crate::heat::pot::Lid;
 use crate::ways::Method;
@@ -105,6 +109,20 @@ fn changed(method: Option<Method>, heat: Option<&Heat>, lid: Option<Lid>, halved
     if parts.is_empty() { say::changed_something() } else { Said::list(parts, Join::Commas) }
 }
 
+/// What was done on the way to the sauce.
+fn did_to_the_sauce(did: &Move) -> Said {
+    match *did {
+        Move::Skim { with } => say::did_skim(with.key()),
+        Move::Strain { .. } => say::did_strain(),
+        Move::Reduce { to_l, .. } => say::did_reduce(Volume(to_l)),
+        Move::SetAside { litres } => say::did_set_aside(Volume(litres)),
+        Move::Thicken { with, .. } => say::did_thicken(with.key()),
+        Move::PourIn { what, grams } => say::did_pour_in(Grams(grams), what.name()),
+        Move::Salt { grams } => say::did_salt(Grams(grams)),
+        Move::Measured { .. } => say::did_measure(),
+    }
+}
+
 fn words(happened: &Happened, tasks: &[CookTask], zone: &TimeZone) -> Said {
     match happened {
         Happened::MetHeat {} => say::met_heat(),
@@ -122,6 +140,9 @@ fn words(happened: &Happened, tasks: &[CookTask], zone: &TimeZone) -> Said {
         Happened::Heard { alarm } => say::heard_alarm(alarm_name(alarm, tasks)),
         Happened::Later { alarm, min } => say::later_alarm(alarm_name(alarm, tasks), Minutes(*min)),
         Happened::LiquidAdded { litres, .. } => say::liquid_added(Volume(*litres)),
+        Happened::SauceChosen { .. } => say::sauce_chosen(),
+        Happened::SauceDone { did, .. } => did_to_the_sauce(did),
+        Happened::TakenOut { what } => say::taken_out(Said::text(what.clone())),
         Happened::Dipped { litres } => say::dipped(Volume(*litres)),
         Happened::Weighed { lost_kg } => say::weighed(Mass(*lost_kg)),
         Happened::Note { text } => Said::text(text.clone()),
@@ -147,6 +168,9 @@ fn name(happened: &Happened, tasks: &[CookTask]) -> Said {
         Happened::Later { .. } => say::later_alarm_name(),
         Happened::Tasted { .. } => say::tasted_name(),
         Happened::LiquidAdded { .. } => say::liquid_added_name(),
+        Happened::SauceChosen { .. } => say::sauce_chosen_name(),
+        Happened::SauceDone { .. } => say::sauce_done_name(),
+        Happened::TakenOut { .. } => say::taken_out_name(),
         Happened::Dipped { .. } => say::dipped_name(),
         Happened::Weighed { .. } => say::weighed_name(),
         Happened::Note { .. } => say::note_name(),

@@ -3,8 +3,10 @@
 mod actions;
 mod alarms;
 mod event;
+mod finishing;
 mod gone_wrong;
 mod hand_over;
+mod kinds;
 mod learning;
 mod log;
 mod pot;
@@ -20,9 +22,11 @@ mod what_if;
 
 pub use actions::{Action, Asks, CheckWay, Dial, Leads, Now};
 pub use alarms::{Alarm, Sound};
-pub use event::{By, Event, Happened, Outcome, ProbeIn};
+pub use event::{Event, Happened};
+pub use finishing::OutOfThePot;
 pub use gone_wrong::{GoneWrong, gone_wrong};
 pub use hand_over::{NextUp, OnTheHeat, hand_over};
+pub use kinds::{By, Outcome, ProbeIn};
 pub use learning::{CoursePoint, LiftOut, LookAt, MovedBy};
 pub use log::{LogLine, TakeBack};
 pub use pot::PotNow;

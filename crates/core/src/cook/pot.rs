@@ -3,6 +3,7 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::finishing::Finishing;
 use super::standing::Standing;
 use crate::finish::{SaltBelief, SauceRequest, Skim, Taste};
 use crate::heat::pot::Vessel;
@@ -40,14 +41,14 @@ pub struct PotNow {
 }
 
 impl PotNow {
-    pub(super) fn of(worked: &Worked, standing: &Standing) -> Self {
+    pub(super) fn of(worked: &Worked, standing: &Standing, finishing: &Finishing) -> Self {
         let durations = &worked.durations;
         let salt = salt_tasted(worked, standing);
         Self {
-            // What was really poured in is in the forecast already.
-            liquid_l: f64::max(0.0, durations.liquid_left_l - durations.topped_up_l),
+            // What was really poured in is in the forecast already; what was measured once the meat was out is so.
+            liquid_l: finishing.liquid_l().unwrap_or(f64::max(0.0, durations.liquid_left_l - durations.topped_up_l)),
             // A measured cap corrects what was reckoned.
-            fat_l: standing.fat_mm().map_or(durations.fat_l, |mm| mm * worked.case.pot().floor_m2),
+            fat_l: finishing.fat_mm().map_or(durations.fat_l, |mm| mm * worked.case.pot().floor_m2),
             salt_g: salt.grams,
             salt_doubt_g: salt.doubt_g,
             gelatin_g: durations.gelatin_g,
@@ -82,10 +83,10 @@ fn salt_tasted(worked: &Worked, standing: &Standing) -> SaltBelief {
 
 impl PotNow {
     /// What the sauce is worked out from: this pot over its burner, and what the plan wants of it.
-    pub(super) fn sauce(&self, plan: &Plan, kitchen: &Kitchen, worked: &Worked) -> SauceRequest {
+    pub(super) fn sauce(&self, plan: &Plan, kitchen: &Kitchen, worked: &Worked, finishing: &Finishing) -> SauceRequest {
         let burner = Burner::under_pot(&worked.case, &plan.prepare, kitchen);
         let pot = worked.case.pot();
-        SauceRequest {
+        finishing.over(SauceRequest {
             liquid_l: Some((self.liquid_l.max(LEAST_L) * 100.0).round() / 100.0),
             fat_l: Some(self.fat_l),
             fat_mm: None,
@@ -108,6 +109,6 @@ impl PotNow {
             meat_salt_g: Some(self.meat_salt_g),
             dredged_flour_g: Some(self.dredged_flour_g),
             ..SauceRequest::default()
-        }
+        })
     }
 }

@@ -6,7 +6,8 @@ use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::event::{Happened, ProbeIn};
+use super::event::Happened;
+use super::kinds::ProbeIn;
 use super::standing::Standing;
 use crate::clock::minutes_between;
 use crate::forecast::{CurvePoint, Evidence, Place};

@@ -6,7 +6,8 @@ use std::collections::HashMap;
 use jiff::Timestamp;
 use uuid::Uuid;
 
-use super::event::{Event, Happened, Outcome};
+use super::event::{Event, Happened};
+use super::kinds::Outcome;
 use crate::clock::plus_minutes;
 use crate::finish::Seasoned;
 use crate::forecast::{Added, Evidence, HORIZON_S};
@@ -86,14 +87,6 @@ impl<'a> Standing<'a> {
     pub fn bell(&self) -> Option<Timestamp> {
         self.events.iter().rev().find_map(|event| match event.happened {
             Happened::BellMoved { bell } => Some(*bell),
-            _ => None,
-        })
-    }
-
-    /// How deep the fat was when last measured, mm.
-    pub fn fat_mm(&self) -> Option<f64> {
-        self.events.iter().rev().find_map(|event| match event.happened {
-            Happened::FatMeasured { mm } => Some(*mm),
             _ => None,
         })
     }

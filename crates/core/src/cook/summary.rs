@@ -7,7 +7,8 @@ use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::event::{Event, Outcome};
+use super::event::Event;
+use super::kinds::Outcome;
 use super::standing::Standing;
 use super::status::Status;
 use super::view::{Band, CookView, Prediction};

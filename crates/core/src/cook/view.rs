@@ -8,7 +8,9 @@ use uuid::Uuid;
 
 use super::actions::{self, Asks, Now};
 use super::alarms::{Alarm, Costs, alarms};
-use super::event::{Event, Outcome};
+use super::event::Event;
+use super::finishing::{Finishing, OutOfThePot, done_on_the_way};
+use super::kinds::Outcome;
 use super::learning::{CoursePoint, LiftOut, LookAt, MovedBy, course, lift_out, look, moved_by};
 use super::log::{self, LogLine, TakeBack};
 use super::pot::PotNow;
@@ -133,8 +135,10 @@ pub struct CookView {
     pub undo: Option<TakeBack>,
     /// What was taken back last, and would be put back next.
     pub redo: Option<TakeBack>,
-    /// What the sauce is worked out from.
+    /// What the sauce is worked out from, with what was done to it and what is to be.
     pub sauce: SauceRequest,
+    /// What has to come out of the pot, and what is out already.
+    pub take_out: Vec<OutOfThePot>,
     /// How it ended.
     pub outcome: Option<Outcome>,
     /// What was foretold against what came, once it is tender.
@@ -168,12 +172,12 @@ pub fn view(
     let planned = sheet.as_ref().map_or(reckoning.planned_met_heat_at, |sheet| sheet.met_heat);
     let from = met_heat.unwrap_or(if closed.is_some() { planned } else { planned.max(now) });
     let tender_at = met_heat.and_then(|_| tender_at(&standing, worked.case.main().eaten_as));
-    let finishing = worked.durations.finishing_min();
-    let wanted = sheet.as_ref().map_or(plus_minutes(plan.bell, -finishing), |sheet| sheet.lift);
+    let finishing_min = worked.durations.finishing_min();
+    let wanted = sheet.as_ref().map_or(plus_minutes(plan.bell, -finishing_min), |sheet| sheet.lift);
     let lift_at = lift_at(&standing, worked, tender_at, from, wanted, now);
     // Lifted as it was laid, it is finished as it was laid.
     let sheet = sheet.filter(|sheet| minutes_between(sheet.lift, lift_at) <= KEEPS_MIN);
-    let serve_at = sheet.as_ref().map_or(plus_minutes(lift_at, finishing), |sheet| sheet.serve);
+    let serve_at = sheet.as_ref().map_or(plus_minutes(lift_at, finishing_min), |sheet| sheet.serve);
     let hours = if sheet.is_some() { &plan.laid[..] } else { &plan.pins[..] };
     let band = |worked: &Worked, until| {
         let (ready, too_far) = worked.bands(&plan.name, from, until);
@@ -189,7 +193,8 @@ pub fn view(
     let prediction = prediction(before, met_heat, tender_at);
     let goal = worked.case.main().goal;
     let voice = worked.case.voice;
-    let pot = PotNow::of(worked, &standing);
+    let finishing = Finishing::of(&standing);
+    let pot = PotNow::of(worked, &standing, &finishing);
     let lines = log::lines(events, &standing, &tasks, &worked.zone, voice);
     let cooking = met_heat.filter(|_| matches!(status, Status::UnderWay));
     let costs = Costs { worked, met_heat: cooking, bell: plan.bell, serve_at };
@@ -242,7 +247,8 @@ pub fn view(
         log: lines,
         now: now_task.and_then(|id| actions::now(&tasks, (id, next_task), status, worked, since_heat_min)),
         asks: actions::Asks::of(status, met_heat.is_some(), &pot, stage, bones, voice),
-        sauce: pot.sauce(plan, kitchen, worked),
+        sauce: pot.sauce(plan, kitchen, worked, &finishing),
+        take_out: finishing.out_of_the_pot(plan, worked),
         outcome: closed.map(|(_, outcome)| outcome.clone()),
         prediction,
         learned: if closed.is_some() { learned(&worked.case, &worked.update) } else { Learned::default() },
@@ -264,7 +270,7 @@ fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp) -> Vec<CookTask
         TaskKind::Check => standing.done(task.id).or_else(|| {
             standing.checks().map(|(at, _)| at).find(|at| task.start <= plus_minutes(*at, CHECK_COUNTS_MIN))
         }),
-        _ => standing.done(task.id),
+        _ => standing.done(task.id).or_else(|| done_on_the_way(standing, task.kind)),
     };
     // The furthest kind of work done; looks and rests are beside the line of work.
     let furthest = tasks

@@ -4,15 +4,20 @@ use ergastic_words::{Voice, Volume, finish as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::body::OnTheSpoon;
+use super::body::{OnTheSpoon, STICKS};
 use super::choices::{Skim, Thickener};
 use super::liquor::Liquor;
+use super::moves::Move;
 use super::stove::Stove;
 use super::walk::starch_for;
-use crate::bench::Allergen;
+use crate::bench::{Allergen, Larder};
+use crate::units::round_to;
 
 /// A ladle of sauce, as one plate takes, L. Practice.
 const LADLE_L: f64 = 0.08;
+/// A reduction and a thickening that are begun with, to be bent further.
+const BOIL_DOWN_TO: f64 = 0.8;
+const A_LITTLE_BODY: f64 = 0.5;
 
 /// A way of skimming, and what it would leave.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -54,6 +59,16 @@ pub struct ThickenerChoice {
     pub one_plate: String,
 }
 
+/// Something more that may be done at the end of the path, with a figure to start from.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct MoreChoice {
+    /// Its name.
+    pub name: String,
+    /// What it is.
+    #[serde(rename = "move")]
+    pub what: Move,
+}
+
 /// What a dipped spoon shows of a thickness.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct SpoonTest {
@@ -80,6 +95,30 @@ impl Stove {
             }
         };
         Skim::ALL.map(shown).into()
+    }
+
+    /// What may be done to a pot at the end of its path: nothing that salt forbids.
+    pub(super) fn more(&self, pot: &Liquor, voice: Voice) -> Vec<MoreChoice> {
+        let litres = pot.liquid_l;
+        let with = if self.thickener == Thickener::None { Thickener::Cornflour } else { self.thickener };
+        let to_l = f64::max(BOIL_DOWN_TO * litres, self.stop_l(pot.salt_g));
+        let boils = to_l < 0.97 * litres;
+        let skims = (pot.fat_l > 0.0 && self.skim != Skim::None).then_some(Move::Skim { with: self.skim });
+        let to_body = (pot.body() + A_LITTLE_BODY).min(STICKS);
+        let offers = [
+            ("reduce", boils.then_some(Move::Reduce { to_l, meat_in: false })),
+            ("reduce_meat_in", boils.then_some(Move::Reduce { to_l, meat_in: true })),
+            ("let_down", Some(Move::PourIn { what: Larder::Water, grams: round_to(100.0 * litres, 10.0).max(10.0) })),
+            ("set_aside", (litres > 0.2).then_some(Move::SetAside { litres: round_to(0.5 * litres, 0.01) })),
+            ("thicken", (to_body > pot.body() + 0.1).then_some(Move::Thicken { with, to_body })),
+            ("butter", Some(Move::PourIn { what: Larder::Butter, grams: round_to(25.0 * litres, 5.0).max(5.0) })),
+            ("salt", Some(Move::Salt { grams: round_to(litres, 0.5).max(0.5) })),
+            ("skim", skims),
+        ];
+        let shown = |(key, what): (&'static str, Option<Move>)| {
+            Some(MoreChoice { name: voice.say(say::more(key)), what: what? })
+        };
+        offers.into_iter().filter_map(shown).collect()
     }
 
     /// All that could thicken a pot to some body.

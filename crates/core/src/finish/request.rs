@@ -6,7 +6,8 @@ use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use super::choices::{Skim, Target, Taste, Thickener};
-use super::moves::Move;
+use super::moves::{Move, check_moves};
+use crate::error::{Result, Unit, in_range};
 use crate::heat::hob::HobKind;
 use crate::heat::pot::Vessel;
 
@@ -76,4 +77,36 @@ pub struct SauceRequest {
     /// What is still to be done, as the cook bent it; the usual path where not given.
     #[schema(max_items = 40)]
     pub moves: Option<Vec<Move>>,
+}
+
+/// What a cook has chosen of the way to the sauce; what is not said is as the plan wants it.
+#[skip_serializing_none]
+#[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields, default)]
+pub struct SauceChoices {
+    /// How the fat comes off.
+    pub skim: Option<Skim>,
+    /// How it tastes.
+    pub taste: Option<Taste>,
+    /// What it becomes.
+    pub target: Option<Target>,
+    /// What thickens it.
+    pub thickener: Option<Thickener>,
+    /// Share of it that is thickened tonight, 0–1.
+    #[schema(minimum = 0, maximum = 1)]
+    pub share: Option<f64>,
+    /// What is still to be done, as the cook bent it.
+    #[schema(max_items = 40)]
+    pub moves: Option<Vec<Move>>,
+}
+
+impl SauceChoices {
+    /// Checks what was sent.
+    ///
+    /// # Errors
+    /// Names the field that can't be used.
+    pub fn check(&self) -> Result<()> {
+        self.share.map_or(Ok(()), |share| in_range("share", share, 0.0, 1.0, Unit::None).map(drop))?;
+        check_moves("moves", self.moves.as_deref().unwrap_or_default())
+    }
 }

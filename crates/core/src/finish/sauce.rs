@@ -11,7 +11,7 @@ use super::cooling::{Cooled, cooling};
 use super::legs::{Leg, Stand, Step};
 use super::liquor::Liquor;
 use super::moves::Move;
-use super::offered::{SkimChoice, SpoonTest, ThickenerChoice, spoon_tests};
+use super::offered::{MoreChoice, SkimChoice, SpoonTest, ThickenerChoice, spoon_tests};
 use super::plate::{FLAT_G_PER_KG, SALTY_G_PER_KG, SAUCE_USUAL, bears_g_per_kg};
 use super::proposed::proposed;
 use super::request::SauceRequest;
@@ -99,6 +99,8 @@ pub struct Sauce {
     pub skims: Vec<SkimChoice>,
     /// All that thickens.
     pub thickeners: Vec<ThickenerChoice>,
+    /// What else may be done at its end.
+    pub more: Vec<MoreChoice>,
     /// What a spoon shows from thin to thick.
     pub spoons: Vec<SpoonTest>,
     /// What helps against each taste, and what makes it worse.
@@ -338,6 +340,7 @@ pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
             .into(),
         skims: stove.skims(&skimmed_from, voice),
         thickeners: stove.thickeners(&thickened_from, to_body, voice),
+        more: stove.more(&pot, voice),
         spoons: spoon_tests(voice),
         tastes: Tasted { stove, pot: now, voice }.advice(),
         cooling: cooling(&stove.pot, all.liquid_l, stove.meat_kg),

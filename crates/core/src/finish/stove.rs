@@ -2,7 +2,7 @@
 
 use super::choices::{Skim, Target, Taste, Thickener};
 use super::liquor::Liquor;
-use super::moves::Move;
+use super::moves::check_moves;
 use super::plate::{MeatOnPlate, bears_g_per_kg};
 use super::request::SauceRequest;
 use super::thicken::DREDGED_COUNTS;
@@ -15,8 +15,6 @@ use crate::heat::steam::LATENT_HEAT;
 const BURNER_SHARE: f64 = 0.5;
 /// The most an open surface gives off at a full boil, kg/(m² s). Working value.
 const SURFACE_LIMIT: f64 = 45.0 / 3600.0;
-/// Moves that are taken at most, of those done and those to do.
-const MOST_MOVES: usize = 40;
 
 /// Water that leaves an open pot at a full boil, kg/s: what the burner boils off, as far as the surface lets it go.
 pub(crate) fn boils_off_kg_s(hob_w: f64, kind: Option<HobKind>, floor_m2: f64) -> f64 {
@@ -110,13 +108,4 @@ impl Stove {
     pub(super) fn depth_mm(&self, litres: f64) -> f64 {
         litres / self.pot.floor_m2
     }
-}
-
-/// No more moves than anyone makes, and each of them possible.
-fn check_moves(field: &'static str, moves: &[Move]) -> Result<()> {
-    in_range(field, moves.len() as f64, 0.0, MOST_MOVES as f64, Unit::None)?;
-    for (i, one) in moves.iter().enumerate() {
-        one.check().map_err(|error| error.within(&format!("{field}[{i}]")))?;
-    }
-    Ok(())
 }

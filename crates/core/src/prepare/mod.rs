@@ -291,6 +291,11 @@ impl Prepare {
         later::take_out(self, case).into_iter().map(|(what, _)| what).collect()
     }
 
+    /// The same, each with why.
+    pub(crate) fn taken_out(&self, case: &Case) -> Vec<TakeOut> {
+        later::taken_out(self, case)
+    }
+
     fn trim_into(&self, request: &mut ForecastRequest) {
         if self.trim == Trim::Usual {
             return;

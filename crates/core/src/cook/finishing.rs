@@ -1,0 +1,122 @@
+//! How far the finishing has come: what was taken out of the pot, what was done to its liquid, and what is to be.
+
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::event::Happened;
+use super::standing::Standing;
+use crate::finish::{Move, SauceChoices, SauceRequest};
+use crate::plan::Plan;
+use crate::prepare::TakeOut;
+use crate::sheet::{TaskId, TaskKind, Worked};
+
+/// Something that has to come out of the pot before the plate.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct OutOfThePot {
+    /// What, with how many.
+    pub what: String,
+    /// Why, and when.
+    pub words: String,
+    /// Whether it is out.
+    pub out: bool,
+}
+
+/// The finishing so far.
+#[derive(Debug, Default)]
+pub(super) struct Finishing<'a> {
+    /// As the cook chose, last.
+    chosen: Option<&'a SauceChoices>,
+    /// What was done, and what was measured meanwhile.
+    done: Vec<Move>,
+    /// What is to be done after it, where the cook said so since.
+    then: Option<&'a [Move]>,
+    /// Measured once the meat was out and before anything was done.
+    liquid_l: Option<f64>,
+    fat_mm: Option<f64>,
+    taken_out: Vec<&'a str>,
+}
+
+impl<'a> Finishing<'a> {
+    pub(super) fn of(standing: &Standing<'a>) -> Self {
+        let lifted = standing.done(TaskId::Lift);
+        let mut so_far = Self::default();
+        for event in standing.all() {
+            let out = lifted.is_some_and(|lifted| event.at >= lifted);
+            match event.happened {
+                Happened::SauceChosen { sauce } => {
+                    so_far.chosen = Some(sauce);
+                    so_far.then = sauce.moves.as_deref();
+                }
+                Happened::SauceDone { did, then } => {
+                    so_far.done.push(**did);
+                    so_far.then = Some(then);
+                }
+                Happened::TakenOut { what } => so_far.taken_out.push(what),
+                Happened::Dipped { litres } if so_far.done.is_empty() && out => so_far.liquid_l = Some(*litres),
+                Happened::FatMeasured { mm } if so_far.done.is_empty() => so_far.fat_mm = Some(*mm),
+                Happened::Dipped { litres } if !so_far.done.is_empty() => {
+                    so_far.done.push(Move::Measured { liquid_l: Some(litres.max(LEAST_L)), fat_mm: None });
+                }
+                Happened::FatMeasured { mm } => {
+                    so_far.done.push(Move::Measured { liquid_l: None, fat_mm: Some(*mm) });
+                }
+                _ => {}
+            }
+        }
+        so_far
+    }
+
+    /// The liquid as it was measured before anything was done to it, L.
+    pub(super) fn liquid_l(&self) -> Option<f64> {
+        self.liquid_l
+    }
+
+    /// Its fat as it was measured then, mm.
+    pub(super) fn fat_mm(&self) -> Option<f64> {
+        self.fat_mm
+    }
+
+    /// What was chosen and done, laid over what the plan wants of the sauce.
+    pub(super) fn over(&self, request: SauceRequest) -> SauceRequest {
+        let chosen = self.chosen.cloned().unwrap_or_default();
+        SauceRequest {
+            skim: chosen.skim.unwrap_or(request.skim),
+            taste: chosen.taste.unwrap_or(request.taste),
+            target: chosen.target.unwrap_or(request.target),
+            thickener: chosen.thickener.unwrap_or(request.thickener),
+            share: chosen.share.or(request.share),
+            done: self.done.clone(),
+            moves: self.then.map(<[Move]>::to_vec),
+            ..request
+        }
+    }
+
+    /// What has to come out, and what is out already: once it was strained, everything is.
+    pub(super) fn out_of_the_pot(&self, plan: &Plan, worked: &Worked) -> Vec<OutOfThePot> {
+        let strained = self.done.iter().any(|one| matches!(one, Move::Strain { .. }));
+        let shown = |TakeOut { what, words }| {
+            let out = strained || self.taken_out.contains(&what.as_str());
+            OutOfThePot { what, words, out }
+        };
+        plan.prepare.taken_out(&worked.case).into_iter().map(shown).collect()
+    }
+}
+
+/// When a task of the finishing was done by what was done on the way to the sauce.
+pub(super) fn done_on_the_way(standing: &Standing, kind: TaskKind) -> Option<Timestamp> {
+    standing.all().find_map(|event| match event.happened {
+        Happened::SauceDone { did, then } => {
+            let made = match kind {
+                TaskKind::Skim => matches!(**did, Move::Skim { .. }),
+                TaskKind::Sauce => then.is_empty(),
+                _ => false,
+            };
+            made.then_some(event.at)
+        }
+        _ => None,
+    })
+}
+
+/// Less than this is not worked with, L.
+const LEAST_L: f64 = 0.02;
