@@ -85,7 +85,7 @@ pub struct Plan {
     pub meal: Option<MealOf>,
     /// Tasks that the cook has put at an hour, or given their length.
     #[serde(default)]
-    #[schema(max_items = 40)]
+    #[schema(max_items = 200)]
     pub pins: Vec<PlanPin>,
     /// The hours and lengths that its meal's sheet gave its tasks when its cook was started: kept for as long as they can be.
     #[serde(default)]

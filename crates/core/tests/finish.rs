@@ -2,6 +2,7 @@
 
 use ergastic_core::finish::{CoolIn, Sauce, SauceRequest, Skim, Target, Taste, Thickener, sauce};
 use ergastic_words::Units;
+use proptest::prelude::*;
 
 /// A shin's pot: thin, well seasoned, a finger of fat on it.
 fn pot() -> SauceRequest {
@@ -177,6 +178,41 @@ fn a_deep_pot_left_on_the_counter_is_out_of_time_and_ice_water_is_not() {
     let way = |cool_in| party.cooling.iter().find(|way| way.cool_in == cool_in).unwrap();
     assert!(!way(CoolIn::Pot).in_time && !way(CoolIn::Fridge).in_time && way(CoolIn::Trays).in_time);
     assert!(way(CoolIn::IceBath).to_21_min < way(CoolIn::Fridge).to_21_min);
+}
+
+proptest! {
+    #[test]
+    fn any_pot_is_answered_whatever_it_tastes_of_and_what_helps_can_be_done(
+        litres in 0.02..20.0f64, fat in 0.0..2.0f64, salt in 0.0..600.0f64, gelatin in 0.0..500.0f64, sugar in 0.0..900.0f64,
+        acid in 0.0..90.0f64, meat in prop::option::of((0.05..6.0f64, 0.0..200.0f64)), share in 0.0..=1.0f64,
+        taste in 0usize..Taste::ALL.len(), target in 0usize..4, thickener in 0usize..Thickener::ALL.len(),
+    ) {
+        let request = SauceRequest {
+            liquid_l: Some(litres),
+            fat_l: Some(fat),
+            salt_g: Some(salt),
+            gelatin_g: Some(gelatin),
+            sugar_g: Some(sugar),
+            acid_g: Some(acid),
+            meat_kg: meat.map(|(kg, _)| kg),
+            meat_salt_g: meat.map(|(_, grams)| grams),
+            share: Some(share),
+            taste: Taste::ALL[taste],
+            target: [Target::Broth, Target::Coat, Target::Gravy, Target::Glaze][target],
+            thickener: Thickener::ALL[thickener],
+            ..SauceRequest::default()
+        };
+        let answer = sauce(&request).unwrap();
+        prop_assert!(answer.final_l > 0.0 && answer.left_min.is_finite() && answer.path.iter().all(|leg| leg.after.body.is_finite()));
+        // Sent back, the moves are the same path; each offer and each help can be laid into it.
+        let again = sauce(&SauceRequest { moves: Some(answer.moves.clone()), ..request.clone() }).unwrap();
+        prop_assert_eq!(&again.moves, &answer.moves);
+        let helps = answer.tastes.iter().flat_map(|advice| &advice.helps).filter_map(|help| help.what);
+        for next in helps.chain(answer.more.iter().map(|offer| offer.what)) {
+            let moves = answer.moves.iter().copied().chain([next]).collect();
+            prop_assert!(sauce(&SauceRequest { moves: Some(moves), ..request.clone() }).is_ok(), "{next:?}");
+        }
+    }
 }
 
 #[test]

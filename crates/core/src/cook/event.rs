@@ -136,7 +136,7 @@ pub enum Happened {
         /// Which, with its figures.
         did: Box<Move>,
         /// What is still to be done after it.
-        #[schema(max_items = 40)]
+        #[schema(max_items = 200)]
         then: Vec<Move>,
     },
     /// Something that cooked along was taken out of the pot.

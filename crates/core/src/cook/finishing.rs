@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 
 use super::event::Happened;
 use super::standing::Standing;
-use crate::finish::{Move, SauceChoices, SauceRequest};
+use crate::finish::{MOST_MOVES, Move, SauceChoices, SauceRequest};
 use crate::plan::Plan;
 use crate::prepare::TakeOut;
 use crate::sheet::{TaskId, TaskKind, Worked};
@@ -43,6 +43,10 @@ impl<'a> Finishing<'a> {
         let mut so_far = Self::default();
         for event in standing.all() {
             let out = lifted.is_some_and(|lifted| event.at >= lifted);
+            // More is not done to one sauce: the rest is noise, and a sauce of it is not worked out.
+            if so_far.done.len() >= MOST_MOVES {
+                break;
+            }
             match event.happened {
                 Happened::SauceChosen { sauce } => {
                     so_far.chosen = Some(sauce);

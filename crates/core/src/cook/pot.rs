@@ -86,6 +86,7 @@ impl PotNow {
     pub(super) fn sauce(&self, plan: &Plan, kitchen: &Kitchen, worked: &Worked, finishing: &Finishing) -> SauceRequest {
         let burner = Burner::under_pot(&worked.case, &plan.prepare, kitchen);
         let pot = worked.case.pot();
+        let brings = plan.prepare.brings(&worked.case, self.liquid_l);
         finishing.over(SauceRequest {
             liquid_l: Some((self.liquid_l.max(LEAST_L) * 100.0).round() / 100.0),
             fat_l: Some(self.fat_l),
@@ -108,6 +109,10 @@ impl PotNow {
             meat_kg: Some(self.meat_kg),
             meat_salt_g: Some(self.meat_salt_g),
             dredged_flour_g: Some(self.dredged_flour_g),
+            sugar_g: Some(brings.sugar_g),
+            acid_g: Some(brings.acid_g),
+            bitter: brings.bitter,
+            vegetables_kg: Some(brings.vegetables_kg),
             ..SauceRequest::default()
         })
     }

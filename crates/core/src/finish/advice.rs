@@ -72,7 +72,11 @@ impl Tasted<'_> {
             helps: self
                 .helps(taste)
                 .into_iter()
-                .map(|(said, what)| Helps { words: self.voice.say(said), what })
+                // Of a spoonful that is left nothing is taken or added by measure.
+                .map(|(said, what)| Helps {
+                    words: self.voice.say(said),
+                    what: what.filter(|what| what.check().is_ok()),
+                })
                 .collect(),
             worse: self.voice.say(say::taste_worse(taste.key())),
         };
@@ -183,7 +187,7 @@ impl Tasted<'_> {
             Some(meat) => {
                 let eaten_l = meat.eats_l(pot.liquid_l, false);
                 let bears = (RIGHT_PLATE * (meat.kg + eaten_l) - meat.salt_g) / eaten_l;
-                bears.clamp(0.5 * pot.salt_g_per_kg(), SAUCE_USUAL[1])
+                f64::max(bears, 0.5 * pot.salt_g_per_kg()).min(SAUCE_USUAL[1])
             }
             None => SAUCE_USUAL[0],
         };

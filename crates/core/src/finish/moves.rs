@@ -150,7 +150,7 @@ impl Move {
 }
 
 /// Moves that are taken at most, of those done and those to do.
-const MOST_MOVES: usize = 40;
+pub(crate) const MOST_MOVES: usize = 200;
 
 /// No more moves than anyone makes, and each of them possible.
 pub(crate) fn check_moves(field: &'static str, moves: &[Move]) -> Result<()> {

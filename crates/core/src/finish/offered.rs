@@ -116,7 +116,8 @@ impl Stove {
             ("skim", skims),
         ];
         let shown = |(key, what): (&'static str, Option<Move>)| {
-            Some(MoreChoice { name: voice.say(say::more(key)), what: what? })
+            let what = what.filter(|what| what.check().is_ok())?;
+            Some(MoreChoice { name: voice.say(say::more(key)), what })
         };
         offers.into_iter().filter_map(shown).collect()
     }

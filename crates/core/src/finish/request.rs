@@ -72,10 +72,10 @@ pub struct SauceRequest {
     #[schema(minimum = 0, maximum = 60)]
     pub vegetables_kg: Option<f64>,
     /// What was done to it already, in this order; the liquid above is how it stood before that.
-    #[schema(max_items = 40)]
+    #[schema(max_items = 200)]
     pub done: Vec<Move>,
     /// What is still to be done, as the cook bent it; the usual path where not given.
-    #[schema(max_items = 40)]
+    #[schema(max_items = 200)]
     pub moves: Option<Vec<Move>>,
 }
 
@@ -96,7 +96,7 @@ pub struct SauceChoices {
     #[schema(minimum = 0, maximum = 1)]
     pub share: Option<f64>,
     /// What is still to be done, as the cook bent it.
-    #[schema(max_items = 40)]
+    #[schema(max_items = 200)]
     pub moves: Option<Vec<Move>>,
 }
 

@@ -134,8 +134,13 @@ impl Walked {
         let mut walk = Walk::from(start);
         let mut went = Vec::new();
         let mut go = |walk: &mut Walk, next: Move, done: bool| {
-            let one = walk.go(&stove, next, done);
-            went.push((one, walk.clone()));
+            let mut after = walk.clone();
+            let one = after.go(&stove, next, done);
+            // What there is too little for is left out.
+            if done || one.did.check().is_ok() {
+                *walk = after.clone();
+                went.push((one, after));
+            }
         };
         for next in &request.done {
             go(&mut walk, *next, true);

@@ -278,7 +278,7 @@ pub struct SheetRequest {
     pub dishes: Vec<AskedDish>,
     /// Tasks that the cook has put at an hour.
     #[serde(default)]
-    #[schema(min_items = 0, max_items = 40)]
+    #[schema(min_items = 0, max_items = 200)]
     pub pins: Option<Vec<Pin>>,
     /// What the answer's sentences are said in; the kitchen's own where not given.
     #[serde(default)]

@@ -113,20 +113,52 @@ pub(super) fn water_l(bench: &Prepare) -> f64 {
     bench.things().iter().map(|thing| thing.grams() * thing.what.facts().water_pct).sum::<f64>() / 1e5
 }
 
-pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f64, voice: Voice) -> Balance {
+/// What the sauce tastes of beside salt, and what comes out of it.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub(crate) struct Brings {
+    /// Sugar, g.
+    pub sugar_g: f64,
+    /// Acid, reckoned as acetic, g.
+    pub acid_g: f64,
+    /// Something in it grows bitter as it comes down.
+    pub bitter: bool,
+    /// Vegetables that cooked in it, kg.
+    pub vegetables_kg: f64,
+}
+
+/// What the ingredients bring to a liquid that so much of is left, L.
+pub(super) fn brings(bench: &Prepare, poured: &[Poured], left_l: f64) -> Brings {
     let things = in_the_pot(bench, poured);
+    let (sugar_g, acid_g) = sweet_and_sharp(&things);
+    let vegetable =
+        |(what, _): &&(Larder, f64)| what.facts().shelf == Shelf::Vegetables && what.facts().water_pct > 0.0;
+    let vegetables_kg = things.iter().filter(vegetable).map(|(_, grams)| grams).sum::<f64>() / 1000.0;
+    Brings { sugar_g, acid_g, bitter: !bitter(&things, left_l).is_empty(), vegetables_kg }
+}
+
+/// Sugar and acid, g.
+fn sweet_and_sharp(things: &[(Larder, f64)]) -> (f64, f64) {
     let sum = |of: &dyn Fn(Larder) -> f64| things.iter().map(|&(what, grams)| grams * of(what) / 100.0).sum::<f64>();
     let sugar_g = sum(&|what| {
         let facts = what.facts();
         facts.sugar_pct * if facts.water_pct > 0.0 && facts.shelf == Shelf::Vegetables { SUGAR_GIVEN } else { 1.0 }
     });
-    let acid_g = sum(&|what| what.facts().acid_pct);
+    (sugar_g, sum(&|what| what.facts().acid_pct))
+}
+
+/// What of it grows bitter as it comes down.
+fn bitter(things: &[(Larder, f64)], left_l: f64) -> Vec<Said> {
+    let speaks =
+        |(what, grams): &&(Larder, f64)| what.facts().bitter && *grams > BITTER_SHARE * 1000.0 * f64::max(left_l, 0.1);
+    things.iter().filter(speaks).map(|(what, _)| what.name()).collect()
+}
+
+pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f64, voice: Voice) -> Balance {
+    let things = in_the_pot(bench, poured);
+    let (sugar_g, acid_g) = sweet_and_sharp(&things);
     let alcohol_g: f64 =
         poured.iter().map(|thing| thing.l * 10.0 * thing.what.facts().alcohol_pct * ETHANOL_KG_PER_L).sum();
-    let bitter: Vec<_> = (things.iter())
-        .filter(|(what, grams)| what.facts().bitter && *grams > BITTER_SHARE * 1000.0 * f64::max(left_l, 0.1))
-        .map(|(what, _)| what.name())
-        .collect();
+    let bitter = bitter(&things, left_l);
     let halved_kg = f64::max(0.5 * left_l, 0.05);
     let (sugar, acid) = (sugar_g / halved_kg / 1000.0, acid_g / halved_kg / 1000.0);
     let flags = [

@@ -32,6 +32,7 @@ mod why;
 pub use crate::finish::Seasoned;
 pub use answer::Prepared;
 pub use at_the_bench::{AtTheBench, Minds};
+pub(crate) use balance::Brings;
 pub use balance::{AllergenFrom, Balance, Swap, alcohol_left};
 pub use because::Reasons;
 pub use dial::{CoalRing, DialSetting};
@@ -289,6 +290,11 @@ impl Prepare {
     /// What comes out as the meat is lifted.
     pub(crate) fn take_out(&self, case: &Case) -> Vec<Said> {
         later::take_out(self, case).into_iter().map(|(what, _)| what).collect()
+    }
+
+    /// What the ingredients bring to a liquid of which so much is left, L.
+    pub(crate) fn brings(&self, case: &Case, left_l: f64) -> Brings {
+        balance::brings(self, &pot::poured(self, case.liquid_l), left_l)
     }
 
     /// The same, each with why.
