@@ -185,6 +185,24 @@ impl Kitchen {
         Ok(())
     }
 
+    /// An attribute of an element once it has stayed the same for a second: what was dragged is answered more than once.
+    ///
+    /// # Errors
+    /// When the element is not there, has no such attribute or never comes to rest.
+    pub async fn settled(&self, xpath: &str, attribute: &str) -> anyhow::Result<String> {
+        let (mut before, mut same) = (String::new(), 0);
+        for _ in 0..200 {
+            let now = self.find(xpath).await?.attr(attribute).await?.context("it has no such attribute")?;
+            same = if now == before { same + 1 } else { 0 };
+            if same == 5 {
+                return Ok(now);
+            }
+            before = now;
+            tokio::time::sleep(Duration::from_millis(200)).await;
+        }
+        anyhow::bail!("{xpath} never comes to rest")
+    }
+
     /// Types into the field of a label, over what stands there.
     ///
     /// # Errors

@@ -23,7 +23,8 @@ async fn the_way_to_the_sauce_is_bent_by_hand_and_kept_as_it_is_done() -> Outcom
     let before = handle.attr("aria-label").await?.context("it says how far")?;
     kitchen.drag(&handle, 60, 0).await?;
     let other = format!("{boiled}[@aria-label != \"{before}\"]");
-    let bent = kitchen.find(&other).await?.attr("aria-label").await?.context("it says how far")?;
+    kitchen.find(&other).await?;
+    let bent = kitchen.settled(boiled, "aria-label").await?;
 
     // Done, it stays done: through a reload, and on another screen.
     kitchen.press_named("Done: Let it settle").await?;

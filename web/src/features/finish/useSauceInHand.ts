@@ -43,7 +43,8 @@ export function useSauceInHand(cook: Schemas['CookAnswer']) {
     lay({ ...chosen, moves: chosen.moves ?? undefined } as Partial<Schemas['SauceRequest']>);
     tap(cook.id, { kind: 'sauce_chosen', sauce: chosen });
   };
-  const moves = sauce?.moves ?? [];
+  // What is asked for, not what was last answered: a hand may be quicker than the kitchen.
+  const moves = wanted.moves ?? sauce?.moves ?? [];
   return {
     wanted,
     sauce,
