@@ -29,7 +29,6 @@ const SHOTS: [Shot; 19] = [
     shot("match-cuts", "/match/cuts?cut=shin", &[], "Every cut, every way"),
     shot("match-buy", "/match/buy?dish=braise&as=pull", &[], "Those that fit the bell first"),
     shot("prepare", "/prepare", &["Lake-ice shin", "Pot"], "The cook it leads to"),
-    shot("prepare-sear", "/prepare", &["Boathouse short ribs", "Sear"], "The cook it leads to"),
     Shot {
         scheme: "dark",
         ..shot("prepare-heat-dark", "/prepare", &["Lake-ice shin", "Heat"], "The cook it leads to")
@@ -38,7 +37,8 @@ const SHOTS: [Shot; 19] = [
     shot("cook", "/cook", &["Boathouse brisket", "What if now"], "Leave it as it is"),
     shot("cook-all", "/cook", &[], "This page is silent"),
     shot("why", "/match?cut=shin&kg=2.4&people=8", &["Why this time?"], "Rules of thumb"),
-    shot("finish", "/finish", &["Ice-road chuck"], "Served?"),
+    shot("finish", "/finish", &["Ice-road chuck"], "Taste, then decide"),
+    shot("finish-away", "/finish", &["Ice-road chuck", "Hold, cool, keep"], "All of it the day after"),
     shot("log", "/log", &[], "What came of it"),
     shot("kitchen", "/kitchen", &[], "Take it along"),
     Shot { scheme: "dark", ..shot("match-dark", COMPARED, &[], "Side by side") },

@@ -43,3 +43,46 @@ async fn the_way_to_the_sauce_is_bent_by_hand_and_kept_as_it_is_done() -> Outcom
     second.close().await?;
     kitchen.close().await
 }
+
+#[tokio::test]
+async fn from_the_pot_to_the_plate_and_what_is_over_starts_the_next_dish() -> Outcome {
+    let kitchen = Kitchen::open(true, Viewport::Table).await?;
+    kitchen.go("/finish").await?;
+    kitchen.press("Ice-road chuck").await?;
+    kitchen.press("To the plate").await?;
+    kitchen.says("a head").await?;
+    kitchen.says("Beside it on the plate").await?;
+    kitchen.fill("Cooked meat, weighed", "3.5").await?;
+    kitchen.press("It is so").await?;
+    kitchen.says("Weighed: 3.5 kg").await?;
+    kitchen.assert_accessible().await?;
+
+    // Held, cooled, kept: under the code that is chosen.
+    kitchen.press("Hold, cool, keep").await?;
+    kitchen.says("Hold it at 63 °C").await?;
+    kitchen.says("All of it the day after").await?;
+    kitchen.assert_accessible().await?;
+    let here = kitchen.browser.current_url().await?;
+    kitchen.press("All cautions and your food code").await?;
+    kitchen.says("What can hurt someone").await?;
+    kitchen.assert_accessible().await?;
+    kitchen.press("Scotland").await?;
+    kitchen.says("its middle is 82 °C").await?;
+    kitchen.press("United States").await?;
+    kitchen.says("Hold it at 57 °C").await?;
+    kitchen.browser.goto(here.as_str()).await?;
+    kitchen.says("Hold it at 57 °C").await?;
+
+    // What is over is found at the next dish, with its own strength.
+    kitchen.press_named("Into the larder: Ice-road chuck: b").await?;
+    kitchen.find("//button[starts-with(@aria-label, 'Out of the larder: Ice-road chuck: b')]").await?;
+    kitchen.go("/kitchen").await?;
+    kitchen.says("Kept from earlier cooks").await?;
+    kitchen.says("good until").await?;
+    kitchen.go("/prepare").await?;
+    kitchen.press("Lake-ice shin").await?;
+    kitchen.press("Pot").await?;
+    kitchen.find("//option[contains(., 'Ice-road chuck: b')]").await?;
+    kitchen.assert_no_errors().await?;
+    kitchen.close().await
+}

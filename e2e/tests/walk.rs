@@ -78,9 +78,13 @@ async fn from_a_cut_and_a_bell_to_a_log_line() -> Outcome {
     kitchen.says("Bring the sauce home").await?;
     kitchen.says("of cornflour stirred into").await?;
     kitchen.says("on the plate").await?;
-    kitchen.says("In trays, in the fridge").await?;
     kitchen.press("weak").await?;
     kitchen.says("Don't boil it down").await?;
+    kitchen.press("Hold, cool, keep").await?;
+    kitchen.says("In trays, in the fridge").await?;
+    kitchen.press("To the plate").await?;
+    kitchen.says("a head").await?;
+    kitchen.press("Close").await?;
     kitchen.fill("What to change next time", "Nothing at all").await?;
     kitchen.press("Close the cook").await?;
     kitchen.says("What came of it").await?;
@@ -196,7 +200,8 @@ async fn every_view_is_readable_on_a_phone_in_both_lights() -> Outcome {
             ("/sheet", Some("Lake-ice shin"), "Because"),
             ("/sheet/ice-fishers", None, "On the same table"),
             ("/cook", Some("Ice-road chuck"), "The median piece"),
-            ("/finish/", Some("Ice-road chuck"), "Served?"),
+            ("/finish/", Some("Ice-road chuck"), "Bring the sauce home"),
+            ("/safety", None, "Whose code holds here?"),
             ("/log", None, "What came of it"),
             ("/kitchen", None, "Take it along"),
         ] {

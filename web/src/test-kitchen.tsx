@@ -50,6 +50,8 @@ export async function typed(field: HTMLElement, text: string) {
 export const kitchen = (over: Partial<Kitchen> = {}): Kitchen => ({
   name: 'Lodge galley',
   zone: 'UTC',
+  food_code: 'usual',
+  kept: [],
   altitude_m: 210,
   units: 'metric',
   certainty: 0.9,

@@ -8,6 +8,7 @@
 //! Nothing in here does I/O, reads a clock or knows an interface: `now`, seeds and time
 //! zones are arguments, and the same input gives the same output on any number of threads.
 
+pub mod afterwards;
 pub mod bench;
 pub mod clock;
 pub mod cook;

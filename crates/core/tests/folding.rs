@@ -2,7 +2,9 @@
 
 use ergastic_core::bench::Larder;
 use ergastic_core::clock::plus_minutes;
-use ergastic_core::cook::{Event, Happened, Outcome, ProbeIn, Status, TaskState, Trace, gone_wrong, view, what_if};
+use ergastic_core::cook::{
+    Event, Happened, Outcome, ProbeIn, Status, TaskState, Trace, gone_wrong, plated, view, what_if,
+};
 use ergastic_core::finish::{Move, SauceChoices, Seasoned, Skim, Thickener, sauce};
 use ergastic_core::forecast::Heat;
 use ergastic_core::heat::pot::Lid;
@@ -41,6 +43,7 @@ fn happened() -> impl Strategy<Value = Happened> {
         1 => (0.01..5.0f64).prop_map(|litres| Happened::LiquidAdded { litres, celsius: None, task: None }),
         1 => (0.0..5.0f64).prop_map(|litres| Happened::Dipped { litres }),
         1 => (0.0..2.0f64).prop_map(|lost_kg| Happened::Weighed { lost_kg }),
+        1 => (0.0..3.0f64).prop_map(|kg| Happened::MeatWeighed { kg }),
         1 => prop_oneof![Just(Seasoned::Flat), Just(Seasoned::Right), Just(Seasoned::Salty)].prop_map(|salt| Happened::Tasted { salt }),
         2 => (90.0..200.0f64).prop_map(|set_c| changed(Heat { set_c: Some(set_c.round()), ..Heat::default() })),
         1 => prop_oneof![Just(Lid::Tight), Just(Lid::None)].prop_map(|lid| Happened::Changed { method: None, heat: None, lid: Some(lid), halved: false }),
@@ -100,6 +103,7 @@ proptest! {
         let now = opened() + SignedDuration::from_mins(now);
         let cook = view(&plan(), &Kitchen::default(), opened(), &events, &traces, now).unwrap();
         prop_assert!(what_if(&plan(), &Kitchen::default(), opened(), &events, &traces, now).is_ok());
+        prop_assert!(plated(&plan(), &Kitchen::default(), opened(), &events, &traces, now).is_ok());
         prop_assert!(gone_wrong(&plan(), &Kitchen::default(), opened(), &events, &traces, now).is_ok());
         let lines = events.iter().filter(|event| !matches!(event.happened, Happened::Undone { .. } | Happened::Retimed { .. }));
         prop_assert_eq!(cook.log.len(), lines.count());

@@ -4,10 +4,33 @@ use std::collections::{BTreeMap, BTreeSet};
 use std::path::{Path, PathBuf};
 
 /// The rooms of the core from the ground up: each may take from those before it, and from itself.
-const CORE: [&str; 25] = [
-    "error", "json", "stop", "schedule", "units", "text", "clock", "heat", "cuts", "tender", "liquid", "juices",
-    "safety", "bench", "kitchen", "ways", "finish", "forecast", "learn", "plan", "prepare", "sheet", "meal",
-    "matching", "cook",
+const CORE: [&str; 26] = [
+    "error",
+    "json",
+    "stop",
+    "schedule",
+    "units",
+    "text",
+    "clock",
+    "heat",
+    "cuts",
+    "tender",
+    "liquid",
+    "juices",
+    "safety",
+    "bench",
+    "kitchen",
+    "ways",
+    "finish",
+    "forecast",
+    "learn",
+    "plan",
+    "prepare",
+    "sheet",
+    "meal",
+    "matching",
+    "afterwards",
+    "cook",
 ];
 
 /// The rooms of the server from the ground up.

@@ -288,7 +288,7 @@ fn any_bench() -> impl Strategy<Value = Prepare> {
             per_batch,
             trim: if clear { Trim::Close } else { Trim::Usual },
             sear: if clear { Sear::Light } else { Sear::Hard },
-            ingredients: things.into_iter().map(|(what, ml)| Ingredient { what, ml: Some(ml), g: None }).collect(),
+            ingredients: things.into_iter().map(|(what, ml)| Ingredient::usual(what, Some(ml), None)).collect(),
             later: vec![Later { what: Addition::Carrot, g: 300.0 }],
             ..Prepare::default()
         },

@@ -145,6 +145,9 @@ did-measure = Measured it
 # $what (Said)
 taken-out = Out of the pot: { $what }
     .name = the taking out
+# $kilos (Mass)
+meat-weighed = The cooked meat: { $kilos }
+    .name = the weighing of the meat
 # $lost (Mass)
 weighed = The pot has lost { $lost }
     .name = the weighing

@@ -58,6 +58,9 @@ name =
         [ketchup] ketchup
         [rice_wine] rice wine
         [seaweed] dried seaweed
+        [kept_broth] kept broth
+        [kept_sauce] kept sauce
+        [kept_fat] kept fat
        *[other] something else
     }
 

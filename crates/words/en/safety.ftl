@@ -72,3 +72,66 @@ chilli = Chilli burns skin and eyes for hours: wear gloves, and keep your face o
 
 dried-beans = Boil soaked dried beans hard for 10 min: raw they are poisonous.
     .slow-cooker = Boil dried beans hard for 10 min before they go into a slow cooker: raw they are poisonous, and it never boils them.
+
+## All of it on one page, by the step where it belongs.
+
+# $part (Key)
+page-part =
+    { $part ->
+        [board] On the board
+        [pan] At the pan
+        [heat] Over the heat
+        [pressure] Under pressure
+        [fire] Over coals and in the pit
+        [kept] Held, cooled, kept
+       *[table] Who eats it, and who may
+    }
+# $source (Key)
+page-source =
+    { $source ->
+        [published] published guidance
+        [maker] what makers ask
+       *[practice] kitchen practice
+    }
+page-defers = These are the published figures that Ergastic works with. Your local food code comes before all of them, and canning, gas and cooking for the public belong to licensed practice.
+# $code (Key)
+page-code =
+    { $code ->
+        [united_states] United States
+        [canada] Canada
+        [england] England, Wales, Northern Ireland
+        [scotland] Scotland
+        [australia] Australia, New Zealand
+       *[usual] None of these
+    }
+# $hot (Guide) $again (Guide) $cold (Guide)
+page-code-figures = hot at { $hot } or above, warmed again to { $again }, cold at { $cold } or below
+# $safe (Guide)
+page-pierced = Pierced, pounded, studded, rolled or injected meat carries what was on its surface inside. Go past { $safe } in the middle.
+# $whole (Guide) $minced (Guide)
+page-whole = A whole piece of beef is safe from { $whole } in the middle with 3 min of rest; minced beef from { $minced }.
+# $least (Guide)
+page-bath = In a water bath time and temperature count together: none below { $least }, and the lower, the longer.
+page-juices = Juices off the raw or resting meat go back into the pot only while it will still boil.
+page-full = Fill a pressure pot to two thirds at most, and to half where it foams (beans, grain), or the vent clogs.
+# $least (Volume)
+page-least = A pressure pot wants at least { $least } of thin liquid: thick or sugary sauce scorches, and it never comes up.
+page-dry = A pot that ran dry is let cool before water goes in: it spits, and enamel cracks.
+page-hot-iron = An iron pot and lid stay hot for half an hour after the fire. Say "hot" when you carry one.
+# $low (Guide) $high (Guide) $most (Minutes)
+page-danger = Between { BARE($low) } and { $high } bacteria grow. Cooked food that was there for { $most } in all is thrown away.
+# $again (Guide)
+page-again = What was cooled is warmed again once, quickly, until its middle is { $again }.
+# $days (Key) $cold (Guide)
+page-keep = Cooked meat, broth and sauce keep { $days ->
+        [two] 2 days
+       *[three] 3 to 4 days
+    } at { $cold } or below. Frozen they stay safe, and good for some months.
+# $within (Minutes) $past (Guide)
+page-slow = The middle of the meat passes { $past } within { $within }, or bacteria have time to grow: cut it smaller or start hotter.
+page-marinade = A marinade that raw meat lay in is used only where it will still boil, never over the finished dish.
+page-frozen = Frozen meat is not seared: it spits in hot fat. Into a slow cooker it goes thawed, or it is lukewarm for hours.
+page-part-cooked = What goes into the cold before it is done is cooled as fast, and boiled the next day.
+page-eggs = Sauces of raw egg are not for the very young, the old, the pregnant or the ill.
+page-allergens = Wheat, soy, fish, sulphites, celery, mustard and milk: what went in stands on the bench of each dish. Say it before it is eaten.
+page-licensed = Canning meat at home needs a pressure canner and a tested schedule: a pressure pot is none.

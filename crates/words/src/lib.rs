@@ -13,12 +13,14 @@
 //! Why a thin layer of our own over `fluent-bundle`: `fluent-typed` knows strings and numbers only, so a length could be
 //! given for a mass, and units would have to be chosen before the sentence is.
 
+mod food_code;
 mod places;
 mod quantity;
 mod said;
 mod voice;
 mod written;
 
+pub use food_code::FoodCode;
 pub use places::*;
 
 pub use quantity::{

@@ -8,6 +8,7 @@ use fluent_bundle::concurrent::FluentBundle;
 use fluent_bundle::{FluentArgs, FluentResource, FluentValue};
 use unic_langid::LanguageIdentifier;
 
+use crate::food_code::FoodCode;
 use crate::places::units as say;
 use crate::quantity::Units;
 use crate::said::{Argument, Join, Message, Said};
@@ -78,16 +79,28 @@ fn with_article(text: &str) -> String {
     format!("{} {text}", if vowel { "an" } else { "a" })
 }
 
-/// A language and the cook's units.
+/// A language, the cook's units, and whose figures are named where food codes differ.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default)]
 pub struct Voice {
     units: Units,
+    food_code: FoodCode,
 }
 
 impl Voice {
     /// English in these units.
     pub fn new(units: Units) -> Self {
-        Self { units }
+        Self { units, food_code: FoodCode::Usual }
+    }
+
+    /// The same under a food code.
+    #[must_use]
+    pub fn under(self, food_code: FoodCode) -> Self {
+        Self { food_code, ..self }
+    }
+
+    /// Whose figures it names.
+    pub fn food_code(self) -> FoodCode {
+        self.food_code
     }
 
     /// The cook's units.

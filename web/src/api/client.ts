@@ -163,6 +163,12 @@ export const api = {
     unwrap<'/api/cooks/{id}/gone-wrong', 'get'>(
       client.GET('/api/cooks/{id}/gone-wrong', { params: { path: { id } } }),
     ),
+  /** What comes after its sauce. */
+  afterwards: (id: string) =>
+    unwrap<'/api/cooks/{id}/afterwards', 'get'>(
+      client.GET('/api/cooks/{id}/afterwards', { params: { path: { id } } }),
+    ),
+  safety: () => unwrap<'/api/safety', 'get'>(client.GET('/api/safety')),
   probes: () => unwrap<'/api/probes', 'get'>(client.GET('/api/probes')),
   readLogger: (text: string) =>
     unwrap<'/api/loggers/read', 'post'>(client.POST('/api/loggers/read', { body: { text } })),

@@ -95,6 +95,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cooks/{id}/afterwards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What comes after its sauce: the meat to the plate, held, cooled, kept, warmed again, and what is left over. */
+        get: operations["get_afterwards"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cooks/{id}/events": {
         parameters: {
             query?: never;
@@ -734,6 +751,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/safety": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every caution with its figure and source, under the code that the kitchen has chosen. */
+        get: operations["get_safety"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sauce": {
         parameters: {
             query?: never;
@@ -907,6 +941,32 @@ export interface components {
          * @enum {string}
          */
         Addition: "potato" | "carrot" | "swede" | "cabbage" | "leek" | "pearl_onion" | "mushroom" | "peas" | "cooked_beans" | "soaked_beans" | "dumplings" | "prunes" | "soft_herbs";
+        /** @description Everything after the sauce. */
+        Afterwards: {
+            /** @description What balances it. */
+            beside: components["schemas"]["Beside"][];
+            /** @description What is said of holding and cooling where it can hurt. */
+            cautions: components["schemas"]["Caution"][];
+            /** @description What it can be made up to, cold. */
+            cold: components["schemas"]["ColdPortion"][];
+            /** @description How long all of it does. */
+            cool_all: components["schemas"]["Cooled"][];
+            /** @description How long what is left over takes to cool, each way; empty where nothing is. */
+            cool_left: components["schemas"]["Cooled"][];
+            /** @description Kept whole for the day after. */
+            day_after: components["schemas"]["DayAfter"];
+            /** @description Every way of keeping it hot. */
+            hold: components["schemas"]["Hold"][];
+            in_time?: components["schemas"]["InTime"] | null;
+            /** @description What is left over. */
+            left_over: components["schemas"]["LeftOver"][];
+            /** @description The meat on its way to the plate. */
+            meat: components["schemas"]["OnThePlate"];
+            /** @description For guests who come and go. */
+            party: string;
+            /** @description Every way of warming it again. */
+            reheat: components["schemas"]["Reheat"][];
+        };
         /**
          * @description How old the animal was: more cross-links, more hours.
          * @enum {string}
@@ -1021,6 +1081,21 @@ export interface components {
             value: string;
             /** @description Why that. */
             why: string;
+        };
+        /** @description How long the fibres are at an angle of the knife to the grain. */
+        AtAngle: {
+            /**
+             * Format: double
+             * @description Knife to grain, °: 90 is straight across.
+             */
+            angle_deg: number;
+            /**
+             * Format: double
+             * @description Fibres that are eaten, mm.
+             */
+            fibre_mm: number;
+            /** @description How that eats. */
+            words: string;
         };
         /** @description A plan at the bench: what it comes to, with everything filled in, and what may be chosen next. */
         AtTheBench: components["schemas"]["Prepared"] & {
@@ -1151,6 +1226,19 @@ export interface components {
              * @description The most.
              */
             most: number;
+        };
+        /** @description One thing beside the meat. */
+        Beside: {
+            /** @description The dish has it already. */
+            has: boolean;
+            /** @description Its name. */
+            name: string;
+            /** @description What it is for. */
+            wants: components["schemas"]["Wants"];
+            /** @description What does it for this dish. */
+            what: string;
+            /** @description Why, or why little of it. */
+            why: string;
         };
         /**
          * @description A plan or a cook.
@@ -1660,6 +1748,56 @@ export interface components {
             /** @description What wind, cold or a deep pot change. */
             words: string;
         };
+        /** @description A code that may be chosen, with its figures. */
+        CodeChoice: {
+            /** @description Which. */
+            code: components["schemas"]["FoodCode"];
+            /**
+             * Format: double
+             * @description Cold food is kept at this or below, °C.
+             */
+            cold_c: number;
+            /**
+             * Format: double
+             * @description Hot food is held at this or above, °C.
+             */
+            hot_hold_c: number;
+            /** @description Where it holds. */
+            name: string;
+            /**
+             * Format: double
+             * @description It is warmed again to this, °C.
+             */
+            reheat_c: number;
+            /** @description Its figures in words. */
+            words: string;
+        };
+        /** @description One way of making it up. */
+        ColdPortion: {
+            /**
+             * Format: double
+             * @description Minutes in the cold until it is firm.
+             */
+            chill_min: number;
+            /**
+             * Format: double
+             * @description Minutes in the oven until the middle is hot; nothing of what is eaten cold.
+             */
+            heat_min: number;
+            /** @description How it is done, with its figures. */
+            how: string;
+            /** @description How. */
+            made_up: components["schemas"]["MadeUp"];
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Pieces it gives.
+             */
+            pieces: number;
+            /** @description How a piece comes to the table. */
+            serve: string;
+        };
         /** @description A column of the file. */
         Column: {
             /** @description What it seems to hold. */
@@ -1943,7 +2081,7 @@ export interface components {
          * @description Where it is cooled.
          * @enum {string}
          */
-        CoolIn: "pot" | "fridge" | "trays" | "ice_bath";
+        CoolIn: "pot" | "fridge" | "trays" | "ice_bath" | "blast";
         /** @description How long one way takes. */
         Cooled: {
             /** @description Where. */
@@ -2223,6 +2361,30 @@ export interface components {
              */
             trim_pct: number;
         };
+        /** @description The dish on the day after. */
+        DayAfter: {
+            /**
+             * Format: double
+             * @description Minutes before the plates that it is begun.
+             */
+            begin_min: number;
+            /** @description In order. */
+            steps: components["schemas"]["DayAfterStep"][];
+            /** @description The same in a sentence. */
+            words: string;
+        };
+        /** @description One step of it. */
+        DayAfterStep: {
+            /**
+             * Format: double
+             * @description Minutes of it on the day; nothing of the night before.
+             */
+            min: number;
+            /** @description Why, and what to look for. */
+            why: string;
+            /** @description What is done. */
+            words: string;
+        };
         /** @description So much liquid stands so deep. */
         Depth: {
             /**
@@ -2448,6 +2610,11 @@ export interface components {
              */
             width_min?: number | null;
         };
+        /**
+         * @description Whose published figures are named. A local code comes before all of them.
+         * @enum {string}
+         */
+        FoodCode: "usual" | "united_states" | "canada" | "england" | "scotland" | "australia";
         /** @description How much of it. */
         ForBody: {
             /**
@@ -2612,6 +2779,7 @@ export interface components {
             eaten_as?: components["schemas"]["EatenAs"] | null;
             /** @description Answer what lies behind each figure: bands along the curve, and what one more fact would narrow. */
             explain?: boolean | null;
+            food_code?: components["schemas"]["FoodCode"] | null;
             /** @description Put in for body. */
             for_body?: components["schemas"]["ForBody"][] | null;
             /** @description Fed on grass. */
@@ -2733,6 +2901,7 @@ export interface components {
             eaten_as?: components["schemas"]["EatenAs"] | null;
             /** @description Answer what lies behind each figure: bands along the curve, and what one more fact would narrow. */
             explain?: boolean | null;
+            food_code?: components["schemas"]["FoodCode"] | null;
             /** @description Put in for body. */
             for_body?: components["schemas"]["ForBodyInFull"][] | null;
             /** @description Fed on grass. */
@@ -3023,6 +3192,14 @@ export interface components {
             /** @description What, by the name it is asked for. */
             what: string;
         } | {
+            /**
+             * Format: double
+             * @description On the scales, kg.
+             */
+            kg: number;
+            /** @enum {string} */
+            kind: "meat_weighed";
+        } | {
             /** @enum {string} */
             kind: "weighed";
             /**
@@ -3190,6 +3367,14 @@ export interface components {
             kind: "taken_out";
             /** @description What, by the name it is asked for. */
             what: string;
+        } | {
+            /**
+             * Format: double
+             * @description On the scales, kg.
+             */
+            kg: number;
+            /** @enum {string} */
+            kind: "meat_weighed";
         } | {
             /** @enum {string} */
             kind: "weighed";
@@ -3372,6 +3557,37 @@ export interface components {
          * @enum {string}
          */
         HobKind: "gas" | "ceramic" | "induction";
+        /** @description One way of holding it. */
+        Hold: {
+            /**
+             * Format: double
+             * @description How warm it is there, °C; in a box at first.
+             */
+            at_c: number;
+            /** @description Where. */
+            hold_in: components["schemas"]["HoldIn"];
+            /** @description How it is done. */
+            how: string;
+            /** @description How long it is good for. */
+            lasts: string;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: double
+             * @description Hours until it is cooler than hot food is held; nothing where it stays warm.
+             */
+            safe_h?: number | null;
+            /**
+             * Format: double
+             * @description Hours until the meat has gone too far there; nothing where a day does it no harm.
+             */
+            too_far_h?: number | null;
+        };
+        /**
+         * @description Where it is held.
+         * @enum {string}
+         */
+        HoldIn: "oven" | "flame" | "keep_warm" | "box" | "bath";
         /**
          * @description What a column holds.
          * @enum {string}
@@ -3385,6 +3601,25 @@ export interface components {
             string,
             string
         ];
+        /** @description The sauce against the bell. */
+        InTime: {
+            /**
+             * Format: double
+             * @description Minutes until it has to be poured; less than none once that is past.
+             */
+            left_min: number;
+            /** @description What would be quicker, the quickest last. */
+            quicker: components["schemas"]["Quicker"][];
+            /** @description It takes longer than there is. */
+            short: boolean;
+            /** @description In a sentence. */
+            words: string;
+            /**
+             * Format: double
+             * @description Minutes of work to the sauce.
+             */
+            work_min: number;
+        };
         /** @description Something put in with the meat. */
         Ingredient: {
             /**
@@ -3394,9 +3629,19 @@ export interface components {
             g?: number | null;
             /**
              * Format: double
+             * @description Its own gelatin, %.
+             */
+            gelatin_pct?: number | null;
+            /**
+             * Format: double
              * @description How much, mL; or give `g`.
              */
             ml?: number | null;
+            /**
+             * Format: double
+             * @description Its own salt, %, where it is known better than of such things in general.
+             */
+            salt_pct?: number | null;
             /** @description What. */
             what: components["schemas"]["Larder"];
         };
@@ -3449,6 +3694,74 @@ export interface components {
              * @description Nine in ten.
              */
             p90?: string | null;
+        };
+        /** @description Something kept from an earlier cook. */
+        Kept: {
+            /**
+             * Format: double
+             * @description How much, g, where it is weighed.
+             */
+            g?: number | null;
+            /**
+             * Format: double
+             * @description Its gelatin, %.
+             */
+            gelatin_pct?: number | null;
+            /** @description What it is known by: kept twice, it is there once. */
+            id: string;
+            /**
+             * Format: double
+             * @description How much, mL, where it is poured.
+             */
+            ml?: number | null;
+            /** @description Whose it was. */
+            name: string;
+            /**
+             * Format: double
+             * @description Its salt, %.
+             */
+            salt_pct?: number | null;
+            /**
+             * Format: date-time
+             * @description Good in the cold until then.
+             */
+            until: string;
+            /** @description As what it goes into a pot. */
+            what: components["schemas"]["Larder"];
+        };
+        /** @description Something kept from an earlier cook. */
+        KeptInFull: {
+            /**
+             * Format: double
+             * @description How much, g, where it is weighed.
+             */
+            g?: number | null;
+            /**
+             * Format: double
+             * @description Its gelatin, %.
+             */
+            gelatin_pct?: number | null;
+            /** @description What it is known by: kept twice, it is there once. */
+            id: string;
+            /**
+             * Format: double
+             * @description How much, mL, where it is poured.
+             */
+            ml?: number | null;
+            /** @description Whose it was. */
+            name: string;
+            /**
+             * Format: double
+             * @description Its salt, %.
+             */
+            salt_pct?: number | null;
+            /**
+             * Format: date-time
+             * @description Good in the cold until then.
+             */
+            until: string;
+            /** @description As what it goes into a pot. */
+            what: components["schemas"]["Larder"];
         };
         /**
          * @description Something to cook on or in.
@@ -3516,6 +3829,11 @@ export interface components {
              */
             coals?: components["schemas"]["Thing_Unmeasured"][];
             /**
+             * @description Whose figures are named where food codes differ; a local code comes first.
+             * @default usual
+             */
+            food_code?: components["schemas"]["FoodCode"];
+            /**
              * @description Who works here.
              * @default [
              *       {
@@ -3527,6 +3845,11 @@ export interface components {
              *     ]
              */
             hands?: components["schemas"]["Thing_Unmeasured"][];
+            /**
+             * @description What is kept from earlier cooks for the next dish.
+             * @default []
+             */
+            kept?: components["schemas"]["Kept"][];
             /**
              * @description Its name.
              * @default My kitchen
@@ -3738,6 +4061,11 @@ export interface components {
              */
             coals: components["schemas"]["Thing_UnmeasuredInFull"][];
             /**
+             * @description Whose figures are named where food codes differ; a local code comes first.
+             * @default usual
+             */
+            food_code: components["schemas"]["FoodCode"];
+            /**
              * @description Who works here.
              * @default [
              *       {
@@ -3749,6 +4077,11 @@ export interface components {
              *     ]
              */
             hands: components["schemas"]["Thing_UnmeasuredInFull"][];
+            /**
+             * @description What is kept from earlier cooks for the next dish.
+             * @default []
+             */
+            kept: components["schemas"]["KeptInFull"][];
             /**
              * @description Its name.
              * @default My kitchen
@@ -3941,7 +4274,7 @@ export interface components {
          * @description Something from the larder.
          * @enum {string}
          */
-        Larder: "water" | "stock" | "unsalted_stock" | "good_stock" | "stock_cube" | "red_wine" | "white_wine" | "dark_beer" | "pale_beer" | "cider" | "fortified_wine" | "tomato_passata" | "tinned_tomato" | "tomato_paste" | "soy_sauce" | "low_salt_soy" | "fish_sauce" | "table_sauce" | "mustard" | "miso" | "vinegar" | "citrus_juice" | "apple_juice" | "cream" | "coconut_milk" | "brown_sugar" | "honey" | "treacle" | "dark_chocolate" | "coffee" | "bacon" | "anchovy" | "olives" | "salted_rub" | "unsalted_rub" | "flour" | "butter" | "oil" | "onion" | "carrot" | "celery" | "garlic" | "mushroom" | "chilli" | "dried_mushroom" | "bay_leaf" | "thyme" | "whole_spice" | "ginger" | "sweet_pepper" | "fresh_tomato" | "orange_juice" | "ketchup" | "rice_wine" | "seaweed";
+        Larder: "water" | "stock" | "unsalted_stock" | "good_stock" | "stock_cube" | "red_wine" | "white_wine" | "dark_beer" | "pale_beer" | "cider" | "fortified_wine" | "tomato_passata" | "tinned_tomato" | "tomato_paste" | "soy_sauce" | "low_salt_soy" | "fish_sauce" | "table_sauce" | "mustard" | "miso" | "vinegar" | "citrus_juice" | "apple_juice" | "cream" | "coconut_milk" | "brown_sugar" | "honey" | "treacle" | "dark_chocolate" | "coffee" | "bacon" | "anchovy" | "olives" | "salted_rub" | "unsalted_rub" | "flour" | "butter" | "oil" | "onion" | "carrot" | "celery" | "garlic" | "mushroom" | "chilli" | "dried_mushroom" | "bay_leaf" | "thyme" | "whole_spice" | "ginger" | "sweet_pepper" | "fresh_tomato" | "orange_juice" | "ketchup" | "rice_wine" | "seaweed" | "kept_broth" | "kept_sauce" | "kept_fat";
         /**
          * @description What the computation needs to know of it. Percentages are of its mass. Composition follows published tables of
          *     foods, rounded: brands differ by a third, so a label's own figure is better.
@@ -4083,6 +4416,35 @@ export interface components {
             known: components["schemas"]["Known"];
             /** @description The same in sentences; none where nothing was learned. */
             words: string[];
+        };
+        /**
+         * @description What is left.
+         * @enum {string}
+         */
+        Left: "sauce" | "broth" | "fat" | "meat";
+        /** @description Something left over. */
+        LeftOver: {
+            /** @description How long it keeps. */
+            keeps: string;
+            /**
+             * Format: double
+             * @description How much, kg, where it is weighed.
+             */
+            kg?: number | null;
+            /**
+             * Format: double
+             * @description How much, L, where it is poured.
+             */
+            litres?: number | null;
+            /** @description How much of it, in words. */
+            name: string;
+            starts?: components["schemas"]["KeptInFull"] | null;
+            /** @description Its salt and gelatin, in words; empty where it has none. */
+            strength: string;
+            /** @description What it is good for. */
+            uses: string;
+            /** @description What. */
+            what: components["schemas"]["Left"];
         };
         /** @description One leg of the path. */
         Leg: {
@@ -4236,6 +4598,11 @@ export interface components {
             /** @description In a sentence. */
             words: string;
         };
+        /**
+         * @description How it is made up.
+         * @enum {string}
+         */
+        MadeUp: "pressed" | "bound" | "rolled";
         /** @description A marinade. */
         Marinade: {
             /**
@@ -5117,20 +5484,39 @@ export interface components {
             /** @description It goes on by itself: nothing for the hands. */
             waits: boolean;
         };
+        /** @description The meat on its way to the plate. */
+        OnThePlate: {
+            /**
+             * Format: double
+             * @description Each has, kg.
+             */
+            a_head_kg: number;
+            /** @description How it waits. */
+            keep_warm: string;
+            /**
+             * Format: double
+             * @description Cooked and edible, kg.
+             */
+            kg: number;
+            /** @description What a plate takes, kg: from, to. */
+            plate_kg: [
+                number,
+                number
+            ];
+            /** @description Both in a sentence, and how that is. */
+            portions: string;
+            slicing?: components["schemas"]["Slicing"] | null;
+            /** @description By the scales, or reckoned. */
+            weighed: boolean;
+        };
         /** @description Something from the larder as it is shown on its shelf. */
         OnTheShelf: components["schemas"]["LarderFacts"] & {
-            /**
-             * Format: double
-             * @description What goes in at first, where it is weighed, g.
-             */
-            first_g?: number | null;
-            /**
-             * Format: double
-             * @description What goes in at first, where it is poured, mL.
-             */
-            first_ml?: number | null;
+            /** @description Kept from an earlier cook: what the kitchen knows it by. */
+            kept?: string | null;
             /** @description Its name. */
             name: string;
+            /** @description What goes in at first. */
+            puts: components["schemas"]["Ingredient"];
         };
         /**
          * @description What a spoon dipped in it shows, from thin to thick.
@@ -5568,6 +5954,11 @@ export interface components {
         };
         /** @description Something poured. */
         Poured: {
+            /**
+             * Format: double
+             * @description Gelatin in it, %.
+             */
+            gelatin_pct: number;
             /**
              * Format: double
              * @description How much, L.
@@ -6190,6 +6581,20 @@ export interface components {
              */
             p90?: number | null;
         };
+        /** @description A quicker way to a sauce. */
+        Quicker: {
+            /** @description What is chosen by it. */
+            choices: components["schemas"]["SauceChoicesInFull"];
+            /** @description Where it ends. */
+            ends: string;
+            /**
+             * Format: double
+             * @description Minutes of it.
+             */
+            min: number;
+            /** @description What is done instead. */
+            words: string;
+        };
         /** @description When a dish is tender, as instants. */
         Ready: {
             /**
@@ -6277,6 +6682,25 @@ export interface components {
              * @description An hour that a finished dish waits hot.
              */
             hold_an_hour: number;
+        };
+        /** @description One way of warming it. */
+        Reheat: {
+            /** @description How it is done. */
+            how: string;
+            /**
+             * Format: double
+             * @description Minutes from the cold pot until the middle is warm enough.
+             */
+            min: number;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: double
+             * @description How thick that is, mm.
+             */
+            thick_mm: number;
+            /** @description As what. */
+            warmed_as: components["schemas"]["WarmedAs"];
         };
         /**
          * @description How pressure is let go.
@@ -6378,6 +6802,33 @@ export interface components {
             rule: string;
             /** @description How sure. */
             sure: string;
+        };
+        /** @description One caution. */
+        SafetyLine: {
+            /** @description Where it comes from. */
+            source: components["schemas"]["SourceKind"];
+            /** @description The same in words. */
+            source_words: string;
+            /** @description In a sentence or two, with its figure. */
+            text: string;
+        };
+        /** @description All of it. */
+        SafetyPage: {
+            /** @description Whose figures it names. */
+            code: components["schemas"]["FoodCode"];
+            /** @description Those that may be chosen. */
+            codes: components["schemas"]["CodeChoice"][];
+            /** @description What comes before all of it. */
+            defers: string;
+            /** @description The cautions by step. */
+            parts: components["schemas"]["SafetyPart"][];
+        };
+        /** @description The cautions of a step. */
+        SafetyPart: {
+            /** @description What to mind. */
+            lines: components["schemas"]["SafetyLine"][];
+            /** @description Its name. */
+            name: string;
         };
         /** @description Salt in grams, spoons, depth, and in the sauce. */
         SaltAnswer: {
@@ -6588,6 +7039,7 @@ export interface components {
              * @description Measured depth of the fat, mm; overrides `fat_l`.
              */
             fat_mm?: number | null;
+            food_code?: components["schemas"]["FoodCode"] | null;
             /**
              * Format: double
              * @description Gelatin in the liquid, g.
@@ -6691,6 +7143,7 @@ export interface components {
              * @description Measured depth of the fat, mm; overrides `fat_l`.
              */
             fat_mm?: number | null;
+            food_code?: components["schemas"]["FoodCode"] | null;
             /**
              * Format: double
              * @description Gelatin in the liquid, g.
@@ -7151,6 +7604,28 @@ export interface components {
             /** @description Which. */
             with: components["schemas"]["Skim"];
         };
+        /** @description How it is sliced. */
+        Slicing: {
+            /** @description Angle by angle. */
+            angles: [
+                components["schemas"]["AtAngle"],
+                components["schemas"]["AtAngle"],
+                components["schemas"]["AtAngle"],
+                components["schemas"]["AtAngle"],
+                components["schemas"]["AtAngle"],
+                components["schemas"]["AtAngle"],
+                components["schemas"]["AtAngle"],
+                components["schemas"]["AtAngle"],
+                components["schemas"]["AtAngle"]
+            ];
+            /**
+             * Format: double
+             * @description A slice, mm.
+             */
+            thickness_mm: number;
+            /** @description In a sentence. */
+            words: string;
+        };
         /** @description Fresh water that draws salt out of corned meat. */
         Soak: {
             /**
@@ -7197,6 +7672,11 @@ export interface components {
          * @enum {string}
          */
         Sound: "work" | "look" | "trouble";
+        /**
+         * @description What kind of source a figure has.
+         * @enum {string}
+         */
+        SourceKind: "published" | "maker" | "practice";
         /** @description What a dipped spoon shows of a thickness. */
         SpoonTest: {
             /** @description What it is good for. */
@@ -8213,6 +8693,16 @@ export interface components {
              */
             width_cm?: number | null;
         };
+        /**
+         * @description What a rich plate wants.
+         * @enum {string}
+         */
+        Wants: "acid" | "bitter" | "fresh" | "crunch";
+        /**
+         * @description As what it is warmed.
+         * @enum {string}
+         */
+        WarmedAs: "slices" | "chunks" | "whole";
         /** @description What is left to wash. */
         WashingUp: {
             /**
@@ -8861,6 +9351,81 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_afterwards: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Afterwards"];
+                };
             };
             /** @description Asked by another site's page, or by another name than this machine's. */
             403: {
@@ -12140,6 +12705,61 @@ export interface operations {
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_safety: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SafetyPage"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

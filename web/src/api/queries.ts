@@ -37,7 +37,12 @@ export const usePlan = (id: string | undefined) =>
 /** The scale from firm to spoon. */
 export const useScale = () => useQuery({ queryKey: ['scale'], queryFn: api.scale, staleTime: Infinity });
 
-export const useLarder = () => useQuery({ queryKey: ['larder'], queryFn: api.larder, staleTime: Infinity });
+/** What there is to put in; what is kept from earlier cooks stands in the kitchen. */
+export const useLarder = () =>
+  useQuery({ queryKey: ['kitchen', 'larder'], queryFn: api.larder, staleTime: Infinity });
+
+/** Every caution, under the code that the kitchen has chosen. */
+export const useSafety = () => useQuery({ queryKey: ['kitchen', 'safety'], queryFn: api.safety });
 
 /** The meals to come, by their bell. */
 export const useMeals = () => useQuery({ queryKey: ['plans', 'meals'], queryFn: api.meals });
@@ -86,6 +91,15 @@ export const useGoneWrong = (cook: Schemas['CookAnswer']) =>
     queryKey: ['cooks', cook.id, 'gone-wrong'],
     queryFn: () => api.goneWrong(cook.id),
     refetchInterval: often(60_000),
+  });
+
+/** What comes after the sauce of a cook, as it stands. */
+export const useAfterwards = (cook: Schemas['CookAnswer']) =>
+  useQuery({
+    queryKey: ['cooks', cook.id, 'afterwards', cook.view.sauce, cook.view.pot.meat_kg, cook.view.bell],
+    queryFn: () => api.afterwards(cook.id),
+    refetchInterval: often(60_000),
+    placeholderData: keepPreviousData,
   });
 
 /** The probes that have been seen. */

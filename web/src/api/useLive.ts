@@ -59,7 +59,14 @@ export function useKitchenDocument(view: Schemas['KitchenView']) {
     save: async (version, kitchen) => {
       const kept = await api.saveKitchen(version, kitchen);
       queries.setQueryData(['kitchen'], kept);
-      for (const queryKey of [['plans'], ['cooks'], ['match'], ['bench']])
+      for (const queryKey of [
+        ['plans'],
+        ['cooks'],
+        ['match'],
+        ['bench'],
+        ['kitchen', 'larder'],
+        ['kitchen', 'safety'],
+      ])
         void queries.invalidateQueries({ queryKey });
       return kitchenKept(kept);
     },

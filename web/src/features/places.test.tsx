@@ -232,11 +232,11 @@ describe('finishing', () => {
     });
     expect(told[0]).toMatchObject({ kind: 'sauce_chosen', sauce: { taste: 'weak', target: 'coat' } });
     expect(told[1]).toMatchObject({ sauce: { moves: [{ kind: 'thicken' }, { kind: 'reduce', to_l: 0.9 }] } });
-    expect(told.at(-1)).toMatchObject({ did: { kind: 'thicken' }, then: [] });
+    expect(told.at(-1)).toMatchObject({ did: { kind: 'thicken' }, then: [{ kind: 'reduce' }] });
   });
 
   it('keeps what was typed when the kitchen stops answering', async () => {
-    const { queries } = at(<Finish />, '/finish/:cookId', `/finish/${id}`);
+    const { queries } = at(<Finish />, '/finish/:cookId', `/finish/${id}#close`);
     await userEvent.type(await screen.findByLabelText('What to change next time'), 'more stock');
     answers[`/api/cooks/${id}`] = () => ({ status: 500, body: {} });
     await queries.invalidateQueries({ queryKey: ['cooks', id] });
@@ -246,7 +246,7 @@ describe('finishing', () => {
 
   it('closes the cook with what it should remember', async () => {
     answers[`/api/cooks/${id}/events`] = () => ({ body: cook({ status: 'closed' }) });
-    const { router } = at(<Finish />, '/finish/:cookId', `/finish/${id}`);
+    const { router } = at(<Finish />, '/finish/:cookId', `/finish/${id}#close`);
     await userEvent.type(await screen.findByLabelText('What to change next time'), 'more stock');
     await userEvent.click(screen.getByRole('radio', { name: 'fork' }));
     fireEvent.click(screen.getByRole('button', { name: 'Close the cook' }));

@@ -1,6 +1,6 @@
 //! What goes into a pot beside the meat: salt, sugar, acid, bitterness, alcohol, body and allergens of each.
 
-use ergastic_words::{Join, Said, Voice, larder as say};
+use ergastic_words::{Join, Said, larder as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -132,6 +132,12 @@ pub enum Larder {
     RiceWine,
     /// Seaweed.
     Seaweed,
+    /// Broth kept from an earlier cook.
+    KeptBroth,
+    /// Sauce kept from an earlier cook.
+    KeptSauce,
+    /// Fat kept from an earlier cook.
+    KeptFat,
 }
 
 /// What an allergen is called on a label.
@@ -237,7 +243,7 @@ const POURED: LarderFacts = LarderFacts {
 const DRY_GOODS: LarderFacts = LarderFacts { liquid: false, ..POURED };
 
 #[rustfmt::skip]
-static LARDER: [LarderFacts; 55] = [
+static LARDER: [LarderFacts; 58] = [
     LarderFacts { what: L::Water, key: "water", instead: Some(L::UnsaltedStock), ..POURED },
     LarderFacts { what: L::Stock, key: "stock", salt_pct: 0.8, sugar_pct: 0.5, gelatin_pct: 0.2, allergens: &[A::Celery], salt_doubt: 0.4, instead: Some(L::UnsaltedStock), ..POURED },
     LarderFacts { what: L::UnsaltedStock, key: "unsalted_stock", salt_pct: 0.1, sugar_pct: 0.5, gelatin_pct: 0.5, allergens: &[A::Celery], salt_doubt: 0.5, instead: Some(L::Water), ..POURED },
@@ -293,6 +299,9 @@ static LARDER: [LarderFacts; 55] = [
     LarderFacts { what: L::Ketchup, key: "ketchup", density: 1.15, salt_pct: 2.5, sugar_pct: 22.0, acid_pct: 1.2, water_pct: 30.0, salt_doubt: 0.3, instead: Some(L::TomatoPaste), ..DRY_GOODS },
     LarderFacts { what: L::RiceWine, key: "rice_wine", shelf: Cellar, sugar_pct: 3.0, acid_pct: 0.2, alcohol_pct: 15.0, salt_doubt: 0.3, instead: Some(L::WhiteWine), ..POURED },
     LarderFacts { what: L::Seaweed, key: "seaweed", density: 0.2, salt_pct: 6.0, salt_doubt: 0.4, instead: Some(L::DriedMushroom), ..DRY_GOODS },
+    LarderFacts { what: L::KeptBroth, key: "kept_broth", shelf: Cold, density: 1.02, salt_pct: 0.8, sugar_pct: 0.5, gelatin_pct: 1.5, salt_doubt: 0.2, ..POURED },
+    LarderFacts { what: L::KeptSauce, key: "kept_sauce", shelf: Cold, density: 1.04, salt_pct: 1.2, sugar_pct: 1.5, gelatin_pct: 3.0, salt_doubt: 0.2, ..POURED },
+    LarderFacts { what: L::KeptFat, key: "kept_fat", shelf: Cold, density: 0.92, fat_pct: 100.0, ..DRY_GOODS },
 ];
 
 impl Larder {
@@ -340,34 +349,11 @@ impl Larder {
     }
 }
 
-/// Something from the larder as it is shown on its shelf.
-#[derive(Debug, Clone, Serialize, ToSchema)]
-pub struct OnTheShelf {
-    /// What is known of it.
-    #[serde(flatten)]
-    pub facts: LarderFacts,
-    /// Its name.
-    pub name: String,
-    /// What goes in at first, where it is poured, mL.
-    pub first_ml: Option<f64>,
-    /// What goes in at first, where it is weighed, g.
-    pub first_g: Option<f64>,
-}
-
 impl Larder {
     /// What goes in at first, mL or g: a glass, or a handful. Practice.
     pub(crate) fn first(self) -> (Option<f64>, Option<f64>) {
         if self.facts().liquid { (Some(100.0), None) } else { (None, Some(50.0)) }
     }
-}
-
-/// Everything in the larder as it is shown on its shelf.
-pub fn on_the_shelf(voice: Voice) -> Vec<OnTheShelf> {
-    let shown = |facts: &LarderFacts| {
-        let (first_ml, first_g) = facts.what.first();
-        OnTheShelf { facts: *facts, name: voice.say(facts.what.name()), first_ml, first_g }
-    };
-    LARDER.iter().map(shown).collect()
 }
 
 impl Allergen {
@@ -393,6 +379,7 @@ impl Allergen {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use ergastic_words::Voice;
 
     #[test]
     fn the_larder_stands_in_the_order_of_its_names_and_every_swap_says_what_changes() {

@@ -1,7 +1,9 @@
 //! What a cook has chosen for the bench: the document that a plan keeps beside its meat and way.
 
+mod ingredient;
 mod larder;
 mod later;
+mod shelf;
 
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
@@ -13,8 +15,10 @@ use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::hob::HobKind;
 use crate::heat::pot::Material;
 
-pub use larder::{Allergen, Larder, LarderFacts, OnTheShelf, Shelf, on_the_shelf};
+pub use ingredient::Ingredient;
+pub use larder::{Allergen, Larder, LarderFacts, Shelf};
 pub use later::{Addition, Later};
+pub use shelf::{OnTheShelf, on_the_shelf};
 
 /// How hard the meat is browned. It makes flavour and colour; it does not seal juices in.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
@@ -265,35 +269,6 @@ impl Level {
     }
 }
 
-/// Something put in with the meat.
-#[skip_serializing_none]
-#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields)]
-pub struct Ingredient {
-    /// What.
-    pub what: Larder,
-    /// How much, mL; or give `g`.
-    #[serde(default)]
-    #[schema(minimum = 0, maximum = 30000)]
-    pub ml: Option<f64>,
-    /// How much, g.
-    #[serde(default)]
-    #[schema(minimum = 0, maximum = 30000)]
-    pub g: Option<f64>,
-}
-
-impl Ingredient {
-    /// Its mass, g.
-    pub fn grams(&self) -> f64 {
-        self.g.unwrap_or(0.0) + self.ml.unwrap_or(0.0) * self.what.facts().density
-    }
-
-    /// Its volume, mL.
-    pub fn millilitres(&self) -> f64 {
-        self.ml.unwrap_or(0.0) + self.g.unwrap_or(0.0) / self.what.facts().density
-    }
-}
-
 /// What is done before the heat, and what goes in with the meat.
 #[skip_serializing_none]
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -380,7 +355,7 @@ impl Marinade {
             MarinadeOf::Spice => (Larder::Oil, 0.8),
             MarinadeOf::Soy => (Larder::SoySauce, 0.4),
         };
-        Ingredient { what, ml: Some(self.ml * share), g: None }
+        Ingredient::usual(what, Some(self.ml * share), None)
     }
 }
 
@@ -488,6 +463,8 @@ impl Prepare {
             }
             in_range(&field("ml"), thing.ml.unwrap_or(0.0), 0.0, 30_000.0, Unit::Millilitres)?;
             in_range(&field("g"), thing.g.unwrap_or(0.0), 0.0, 30_000.0, Unit::Grams)?;
+            in_range(&field("salt_pct"), thing.salt_pct.unwrap_or(0.0), 0.0, 100.0, Unit::Percent)?;
+            in_range(&field("gelatin_pct"), thing.gelatin_pct.unwrap_or(0.0), 0.0, 60.0, Unit::Percent)?;
         }
         for (i, thing) in self.later.iter().enumerate() {
             in_range(&format!("later[{i}].g"), thing.g, 1.0, 30_000.0, Unit::Grams)?;

@@ -145,6 +145,12 @@ pub enum Happened {
         #[schema(min_length = 1, max_length = 80)]
         what: String,
     },
+    /// The cooked meat was weighed, what is not eaten taken off.
+    MeatWeighed {
+        /// On the scales, kg.
+        #[schema(minimum = 0, maximum = 60)]
+        kg: f64,
+    },
     /// The pot was weighed with what is in it.
     Weighed {
         /// Lost since the meat met the heat, what was added taken off, kg.
@@ -242,6 +248,9 @@ enum OfKind {
     TakenOut {
         what: String,
     },
+    MeatWeighed {
+        kg: f64,
+    },
     Weighed {
         lost_kg: f64,
     },
@@ -300,6 +309,7 @@ impl Event {
                 celsius.map_or(Ok(()), |celsius| in_range("celsius", celsius, 0.0, 100.0, Unit::Celsius).map(drop))
             }
             Happened::Dipped { litres } => in_range("litres", *litres, 0.0, 60.0, Unit::Litres).map(drop),
+            Happened::MeatWeighed { kg } => in_range("kg", *kg, 0.0, 60.0, Unit::Kilograms).map(drop),
             Happened::Weighed { lost_kg } => in_range("lost_kg", *lost_kg, 0.0, 20.0, Unit::Kilograms).map(drop),
             Happened::Note { text } => check_text("text", text, 500),
             Happened::TaskDone { task } => check_name("task", task, 80),

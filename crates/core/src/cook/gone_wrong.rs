@@ -22,7 +22,7 @@ use crate::heat::pot::{Lid, Simmer};
 use crate::heat::steam::vapour;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::safety::{self, Caution, DANGER_C, HOT_HOLD_C};
+use crate::safety::{self, Caution, DANGER_C};
 use crate::sheet::{TaskId, Worked, later_bell};
 use crate::tender::rate;
 use crate::units::HOUR_S;
@@ -350,7 +350,12 @@ impl Pot<'_> {
             min => say::kept_warm_until(Span(min)),
         };
         let likely = matches!(self.medium, Medium::KeepWarm { .. });
-        let mut told = self.told("kept_warm", likely, first, say::kept_warm_then(Temperature(HOT_HOLD_C)));
+        let mut told = self.told(
+            "kept_warm",
+            likely,
+            first,
+            say::kept_warm_then(Temperature(self.voice.food_code().hot_hold_c())),
+        );
         told.cautions.push(safety::hot_hold(self.voice));
         told
     }

@@ -52,7 +52,8 @@ impl PotNow {
             salt_g: salt.grams,
             salt_doubt_g: salt.doubt_g,
             gelatin_g: durations.gelatin_g,
-            meat_kg: durations.yield_kg,
+            // The scales know better.
+            meat_kg: standing.meat_weighed_kg().unwrap_or(durations.yield_kg),
             meat_salt_g: durations.meat_salt_g,
             dredged_flour_g: durations.dredged_flour_g,
             tonight: durations.tonight,
@@ -106,6 +107,7 @@ impl PotNow {
             thickener: plan.thickener,
             share: Some(self.tonight),
             units: Some(kitchen.units),
+            food_code: Some(kitchen.food_code),
             meat_kg: Some(self.meat_kg),
             meat_salt_g: Some(self.meat_salt_g),
             dredged_flour_g: Some(self.dredged_flour_g),

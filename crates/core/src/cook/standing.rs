@@ -123,6 +123,14 @@ impl<'a> Standing<'a> {
         poured.collect()
     }
 
+    /// The cooked meat on the scales, kg: as it was weighed last.
+    pub fn meat_weighed_kg(&self) -> Option<f64> {
+        self.all().rev().find_map(|event| match event.happened {
+            Happened::MeatWeighed { kg } => Some(*kg),
+            _ => None,
+        })
+    }
+
     /// Tastes of the liquid, in minutes from the meat meeting the heat.
     pub fn tastes(&self) -> impl Iterator<Item = (f64, Seasoned)> + '_ {
         let met_heat = self.met_heat();

@@ -64,7 +64,7 @@ impl OnTheSpoon {
 
 impl Target {
     /// The body it is known by; a broth has none to speak of.
-    pub(super) fn body(self) -> f64 {
+    pub(crate) fn body(self) -> f64 {
         match self {
             Self::Broth => 0.0,
             Self::Coat => COATS,

@@ -21,6 +21,8 @@ pub enum CoolIn {
     Trays,
     /// The pot in ice water, stirred now and then.
     IceBath,
+    /// In open trays in a blast chiller, where there is one.
+    Blast,
 }
 
 /// How long one way takes.
@@ -55,6 +57,9 @@ const TO_COLD_MIN: f64 = 240.0;
 const AIR_COEFFICIENT: f64 = 11.0;
 /// A fridge's moved air to an open dish, the steam off it included, W/(m² K). Working value.
 const FRIDGE_COEFFICIENT: f64 = 20.0;
+/// A blast chiller's air, °C, and what it gives to open trays, W/(m² K). Working values.
+const BLAST_C: f64 = -8.0;
+const BLAST_COEFFICIENT: f64 = 45.0;
 /// Stirred ice water through a pot's wall, W/(m² K). Working value.
 const ICE_COEFFICIENT: f64 = 170.0;
 /// Conductivity of a stew that stirs itself a little as it cools, W/(m K). Working value: twice water's.
@@ -91,6 +96,7 @@ pub fn cooling(pot: &Pot, liquid_l: f64, meat_kg: f64) -> Vec<Cooled> {
     let trays = (mass_kg / DENSITY / (TRAY_M * TRAY_M2)).ceil().max(1.0);
     let tray_m = f64::max(0.005, mass_kg / DENSITY / (trays * TRAY_M2));
     let tray_s = time_constant(mass_kg, 2.0 * trays * TRAY_M2, FRIDGE_COEFFICIENT, tray_m);
+    let blast_s = time_constant(mass_kg, 2.0 * trays * TRAY_M2, BLAST_COEFFICIENT, tray_m);
     let of = |cool_in: CoolIn, first: (f64, f64), then: (f64, f64)| {
         let (first_s, around_c) = first;
         // The counter never gets it below its own warmth: then the fridge takes over a few degrees above.
@@ -102,7 +108,7 @@ pub fn cooling(pot: &Pot, liquid_l: f64, meat_kg: f64) -> Vec<Cooled> {
         let (to_21_min, to_5_min) = (past(START_C, COOL_C), past(START_C, COLD_C));
         let (warm_to_cool, cool_to_cold) = (past(WARM_C, COOL_C), to_5_min - to_21_min);
         let in_time = warm_to_cool <= TO_COOL_MIN && cool_to_cold <= TO_COLD_MIN;
-        let in_trays = cool_in == CoolIn::Trays;
+        let in_trays = matches!(cool_in, CoolIn::Trays | CoolIn::Blast);
         let stands_m = if in_trays { tray_m } else { depth_m };
         Cooled {
             cool_in,
@@ -120,6 +126,7 @@ pub fn cooling(pot: &Pot, liquid_l: f64, meat_kg: f64) -> Vec<Cooled> {
         of(CoolIn::Trays, (tray_s, FRIDGE_AT_WORK_C), (tray_s, FRIDGE_AT_WORK_C)),
         of(CoolIn::Fridge, fridge, fridge),
         of(CoolIn::Pot, (pot_s(AIR_COEFFICIENT, wetted_m2 + pot.floor_m2, depth_m), ROOM_C), fridge),
+        of(CoolIn::Blast, (blast_s, BLAST_C), (blast_s, BLAST_C)),
     ]
 }
 
@@ -133,7 +140,11 @@ mod tests {
     fn ice_water_and_trays_are_quick_and_a_big_pot_is_not() {
         let pot = Vessel::default().resolve(Lid::Loose).unwrap();
         let big = cooling(&pot, 3.0, 2.0);
-        let [ice, trays, fridge, counter] = big[..] else { panic!("four ways") };
+        let [ice, trays, fridge, counter, blast] = big[..] else { panic!("five ways") };
+        assert!(
+            blast.to_5_min < trays.to_5_min && blast.in_time && (30.0..150.0).contains(&blast.to_5_min),
+            "{blast:?}"
+        );
         assert!(ice.to_21_min < trays.to_21_min && trays.to_21_min < fridge.to_21_min);
         assert!(fridge.to_21_min < counter.to_21_min, "{fridge:?} {counter:?}");
         assert!(ice.in_time && trays.in_time && !fridge.in_time && !counter.in_time, "{big:?}");
@@ -146,8 +157,8 @@ mod tests {
         #[test]
         fn trays_are_filled_by_depth_and_never_beaten_by_a_pot(litres in 0.4..20.0f64, kilos in 0.0..10.0f64, across in 16.0..32.0f64) {
             let vessel = Vessel { diameter_cm: Some(across), height_cm: Some(40.0), ..Vessel::default() };
-            let [_, trays, fridge, counter] = cooling(&vessel.resolve(Lid::Loose).unwrap(), litres, kilos)[..] else {
-                panic!("four ways")
+            let [_, trays, fridge, counter, _] = cooling(&vessel.resolve(Lid::Loose).unwrap(), litres, kilos)[..] else {
+                panic!("five ways")
             };
             prop_assert!(trays.depth_mm <= 40.0 + 1e-9 && trays.in_time, "{trays:?}");
             prop_assert!(trays.to_21_min <= counter.to_21_min && trays.to_5_min <= counter.to_5_min, "{trays:?} {counter:?}");

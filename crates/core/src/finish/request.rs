@@ -1,6 +1,6 @@
 //! The liquid in the pot, and what is wanted of it.
 
-use ergastic_words::Units;
+use ergastic_words::{FoodCode, Units};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -51,6 +51,8 @@ pub struct SauceRequest {
     pub share: Option<f64>,
     /// What the answer's sentences are said in; the kitchen's own where not given.
     pub units: Option<Units>,
+    /// Whose figures its cautions name; the kitchen's own where not given.
+    pub food_code: Option<FoodCode>,
     /// The cooked meat, kg: what is eaten with it, and cooled with what is left.
     #[schema(minimum = 0, maximum = 60)]
     pub meat_kg: Option<f64>,

@@ -303,7 +303,7 @@ impl Walked {
 /// Names the field that can't be used.
 pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
     let walked = Walked::of(request)?;
-    let voice = Voice::new(request.units.unwrap_or_default());
+    let voice = Voice::new(request.units.unwrap_or_default()).under(request.food_code.unwrap_or_default());
     let told = |step: Step| SauceStep { what: voice.say(step.what), min: step.min, why: voice.say(step.why) };
     let (stove, pot) = (&walked.stove, walked.walk.pot);
     let starch_g: f64 = walked.to_do().map(|went| went.starch_g).sum();
@@ -350,6 +350,11 @@ pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
         tastes: Tasted { stove, pot: now, voice }.advice(),
         cooling: cooling(&stove.pot, all.liquid_l, stove.meat_kg),
     })
+}
+
+/// Where everything is at the end of the path.
+pub(super) fn ends(request: &SauceRequest) -> Result<Walk> {
+    Walked::of(request).map(|walked| walked.walk)
 }
 
 /// The path before it is put into words.

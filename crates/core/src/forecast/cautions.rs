@@ -6,9 +6,9 @@ use crate::cuts::{EatenAs, STEWING_PIECE_M};
 use crate::heat::body::THAWED_C;
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 use crate::safety::{
-    Caution, HOT_HOLD_C, PIERCED_SAFE_C, boils_dry, coals_outdoors, cool_hold, cooling, frozen_start, not_softening,
-    part_cooked, pierced, pressure_dry, pressure_full, pressure_lid, pressure_little, slow_warming, small_in_pit,
-    thaw_first, under_fat,
+    Caution, PIERCED_SAFE_C, boils_dry, coals_outdoors, cool_hold, cooling, frozen_start, not_softening, part_cooked,
+    pierced, pressure_dry, pressure_full, pressure_lid, pressure_little, slow_warming, small_in_pit, thaw_first,
+    under_fat,
 };
 use crate::tender::SOFTENS_FROM_C;
 use crate::units::HOUR_S;
@@ -75,7 +75,9 @@ pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>, comes_up: bool
             {
                 cautions.push(not_softening(*t, voice));
             }
-            Medium::KeepWarm { at_c } if *at_c < HOT_HOLD_C => cautions.push(cool_hold(*at_c, voice)),
+            Medium::KeepWarm { at_c } if *at_c < voice.food_code().hot_hold_c() => {
+                cautions.push(cool_hold(*at_c, voice))
+            }
             _ => {}
         }
     }

@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
-use ergastic_words::Units;
+use ergastic_words::{FoodCode, Units};
 
 use super::known::Known;
 use super::meat::{Meat, with_meat};
@@ -268,6 +268,8 @@ with_meat! {
         pub parts: Option<Vec<Meat>>,
         /// What the answer's sentences are said in; its fields stay in the units that their names say.
         pub units: Option<Units>,
+        /// Whose figures its cautions name; the kitchen's own where not given.
+        pub food_code: Option<FoodCode>,
         /// A chain of ways, in place of `method` and `heat`.
         #[schema(min_items = 1, max_items = 12)]
         pub stages: Option<Vec<StageRequest>>,

@@ -1,5 +1,6 @@
 //! The kitchen: the things that stand in it, and how its cook likes figures shown.
 
+mod kept;
 mod kit;
 mod things;
 
@@ -8,6 +9,7 @@ use std::collections::BTreeMap;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use crate::bench::OnTheShelf;
 use crate::clock::Hours;
 use crate::cuts::Cut;
 use ergastic_words::{Voice, errors};
@@ -16,7 +18,8 @@ use crate::error::{Error, Result, Unit, in_range};
 use crate::heat::pot::{Material, Vessel};
 use things::{check_all, free};
 
-pub use ergastic_words::Units;
+pub use ergastic_words::{FoodCode, Units};
+pub use kept::Kept;
 pub use kit::Kit;
 pub use things::{
     Bath, BurnerMeasures, Oven, PanMeasures, PitMeasures, PressurePot, Probe, SlowCooker, Thing, USUAL_INSERT_W,
@@ -38,6 +41,8 @@ pub struct Kitchen {
     pub altitude_m: f64,
     /// How quantities and hours are shown.
     pub units: Units,
+    /// Whose figures are named where food codes differ; a local code comes first.
+    pub food_code: FoodCode,
     /// The chance of being ready that a plan is made for, 0.5–0.99.
     #[schema(minimum = 0.5, maximum = 0.99)]
     pub certainty: f64,
@@ -79,6 +84,9 @@ pub struct Kitchen {
     pub asleep: Vec<Hours>,
     /// What the butcher asks for a cut, a kilo.
     pub prices: BTreeMap<Cut, f64>,
+    /// What is kept from earlier cooks for the next dish.
+    #[schema(max_items = 60)]
+    pub kept: Vec<Kept>,
 }
 
 impl Default for Kitchen {
@@ -94,6 +102,7 @@ impl Default for Kitchen {
             zone: "UTC".into(),
             altitude_m: 0.0,
             units: Units::Metric,
+            food_code: FoodCode::Usual,
             certainty: 0.9,
             hands: vec![Thing::first("hands", Unmeasured {})],
             ovens: vec![Thing::first("oven", Oven::default())],
@@ -108,6 +117,7 @@ impl Default for Kitchen {
             probes: Vec::new(),
             asleep: Vec::new(),
             prices: BTreeMap::new(),
+            kept: Vec::new(),
         }
     }
 }
@@ -208,9 +218,14 @@ impl Kitchen {
         free(&self.burners).count()
     }
 
+    /// What there is to put in with the meat: what is kept from earlier cooks, and everything else.
+    pub fn larder(&self) -> Vec<OnTheShelf> {
+        kept::larder(&self.kept, self.voice())
+    }
+
     /// The voice that this kitchen's cook reads.
     pub fn voice(&self) -> Voice {
-        Voice::new(self.units)
+        Voice::new(self.units).under(self.food_code)
     }
 
     /// Checks every field.
@@ -238,6 +253,7 @@ impl Kitchen {
         for (cut, price) in &self.prices {
             in_range(&format!("prices.{}", cut.key()), *price, 0.0, 10_000.0, Unit::AKilo)?;
         }
+        kept::check(&self.kept)?;
         if self.kit().is_empty() {
             return Err(Error::missing("ovens", errors::something_to_cook_on()));
         }

@@ -90,6 +90,7 @@ impl<'a> Block<'a> {
             members: Some(members),
             seed: request.seed,
             units: Some(kitchen.units),
+            food_code: Some(kitchen.food_code),
             ..Default::default()
         }
         .with_meat(request.meat());

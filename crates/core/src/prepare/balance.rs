@@ -43,11 +43,7 @@ fn in_place_of(bench: &Prepare, what: Larder, instead: Larder) -> Ingredient {
     let alike = what.facts().liquid == instead.facts().liquid;
     let given = bench.ingredients.iter().find(|thing| thing.what == what).filter(|_| alike);
     let (first_ml, first_g) = instead.first();
-    Ingredient {
-        what: instead,
-        ml: given.map_or(first_ml, |thing| thing.ml),
-        g: given.map_or(first_g, |thing| thing.g),
-    }
+    Ingredient::usual(instead, given.map_or(first_ml, |thing| thing.ml), given.map_or(first_g, |thing| thing.g))
 }
 
 /// The sauce's balance beside salt.
@@ -99,7 +95,7 @@ fn in_the_pot(bench: &Prepare, poured: &[Poured]) -> Vec<(Larder, f64)> {
 
 /// Gelatin that what is poured brings, g.
 pub(super) fn gelatin_g(poured: &[Poured]) -> f64 {
-    poured.iter().map(|thing| thing.l * 10.0 * thing.what.facts().density * thing.what.facts().gelatin_pct).sum()
+    poured.iter().map(|thing| thing.l * 10.0 * thing.what.facts().density * thing.gelatin_pct).sum()
 }
 
 /// Fat that what is put in gives to the pot, kg.

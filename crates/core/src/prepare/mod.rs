@@ -108,6 +108,7 @@ pub fn prepare_request(request: &PrepareRequest, kitchen: &Kitchen) -> Result<Pr
     let mut forecast = request.forecast();
     forecast.altitude_m.get_or_insert(kitchen.altitude_m);
     forecast.units.get_or_insert(kitchen.units);
+    forecast.food_code.get_or_insert(kitchen.food_code);
     prepare(
         &Dish {
             forecast,

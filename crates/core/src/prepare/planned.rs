@@ -67,7 +67,12 @@ impl Plan {
     /// The same said in the kitchen's units, and as sure as it wants to be.
     fn asked_in(&self, kitchen: &Kitchen) -> ForecastRequest {
         let certainty = Some(self.certainty(kitchen));
-        ForecastRequest { units: Some(kitchen.units), certainty, ..self.in_kitchen(kitchen) }
+        ForecastRequest {
+            units: Some(kitchen.units),
+            food_code: Some(kitchen.food_code),
+            certainty,
+            ..self.in_kitchen(kitchen)
+        }
     }
 
     /// The meat and its way with the kitchen's altitude and pot where the plan names none.

@@ -60,6 +60,8 @@ pub struct Poured {
     pub l: f64,
     /// What of it stands in the pot, L: the wine that deglazes is boiled down by half first.
     pub stays_l: f64,
+    /// Gelatin in it, %.
+    pub gelatin_pct: f64,
 }
 
 /// The liquid in this vessel.
@@ -148,7 +150,8 @@ fn liquids(bench: &Prepare) -> Vec<Poured> {
         let l = thing.millilitres() / 1000.0;
         // One thing deglazes; more of the same wine, from a marinade, goes in as it is.
         let boiled_down = deglazed.take_if(|first| first.what == thing.what).is_some();
-        Poured { what: thing.what, l, stays_l: if boiled_down { bench.wine.stays() * l } else { l } }
+        let stays_l = if boiled_down { bench.wine.stays() * l } else { l };
+        Poured { what: thing.what, l, stays_l, gelatin_pct: thing.gelatin_pct() }
     });
     poured.collect()
 }
@@ -162,7 +165,7 @@ pub(super) fn base_l(bench: &Prepare, liquid_l: f64) -> f64 {
 /// What is poured: the base, and the ingredients that are liquid.
 pub(super) fn poured(bench: &Prepare, liquid_l: f64) -> Vec<Poured> {
     let l = base_l(bench, liquid_l);
-    let base = Poured { what: bench.base, l, stays_l: l };
+    let base = Poured { what: bench.base, l, stays_l: l, gelatin_pct: bench.base.facts().gelatin_pct };
     together(std::iter::once(base).filter(|base| base.l > 0.005).chain(liquids(bench)))
 }
 
@@ -172,6 +175,8 @@ fn together(poured: impl Iterator<Item = Poured>) -> Vec<Poured> {
     for thing in poured {
         match all.iter_mut().find(|there| there.what == thing.what) {
             Some(there) => {
+                let all_l = f64::max(1e-9, there.l + thing.l);
+                there.gelatin_pct = (there.l * there.gelatin_pct + thing.l * thing.gelatin_pct) / all_l;
                 there.l += thing.l;
                 there.stays_l += thing.stays_l;
             }

@@ -186,16 +186,17 @@ pub fn salting(case: &Case, bench: &Prepare) -> (f64, Said) {
 
 /// Salt of everything put in with the meat, g.
 pub(super) fn of_ingredients(case: &Case, bench: &Prepare, base_l: f64) -> Vec<SaltSource> {
-    let thing = |what: Larder, grams: f64| SaltSource {
+    let thing = |what: Larder, grams: f64, salt_pct: f64| SaltSource {
         name: case.voice.say(what.name()),
         what: Some(what),
-        g: grams * what.facts().salt_pct / 100.0,
+        g: grams * salt_pct / 100.0,
     };
-    let base = thing(bench.base, base_l * 1000.0 * bench.base.facts().density);
+    let usual = |what: Larder, grams: f64| thing(what, grams, what.facts().salt_pct);
+    let base = usual(bench.base, base_l * 1000.0 * bench.base.facts().density);
     let all = bench.things();
-    let things = all.iter().map(|ingredient| thing(ingredient.what, ingredient.grams()));
+    let things = all.iter().map(|ingredient| thing(ingredient.what, ingredient.grams(), ingredient.salt_pct()));
     // Bacon that is only rendered for its fat salts the pot as well.
-    let rendered = bench.renders_bacon().then(|| thing(Larder::Bacon, BACON_G_PER_KG * case.mass_kg));
+    let rendered = bench.renders_bacon().then(|| usual(Larder::Bacon, BACON_G_PER_KG * case.mass_kg));
     std::iter::once(base).chain(things).chain(rendered).filter(|source| source.g > 0.0).collect()
 }
 

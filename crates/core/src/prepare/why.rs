@@ -77,6 +77,7 @@ pub fn why(asked: &ForecastRequest, kitchen: &Kitchen) -> Result<Why> {
 
 fn explained(name: String, mut request: ForecastRequest, kitchen: &Kitchen) -> Result<Why> {
     request.units = Some(kitchen.units);
+    request.food_code = Some(kitchen.food_code);
     (request.inside, request.explain, request.members) = (Some(true), Some(true), None);
     let answer = forecast(&request)?;
     (request.inside, request.explain) = (None, None);
@@ -149,6 +150,7 @@ fn others(request: &ForecastRequest, kitchen: &Kitchen) -> Vec<OtherWay> {
         parts: request.parts.clone(),
         seed: request.seed,
         units: request.units,
+        food_code: request.food_code,
         ..ForecastRequest::default()
     }
     .with_meat(request.meat());

@@ -2,13 +2,14 @@
 
 use axum::extract::State;
 use axum::http::StatusCode;
-use ergastic_core::bench::{OnTheShelf, on_the_shelf};
+use ergastic_core::bench::OnTheShelf;
 use ergastic_core::cuts::{AtTheCounter, at_the_counter};
 use ergastic_core::finish::{Sauce, SauceRequest, sauce};
 use ergastic_core::forecast::{Forecast, ForecastRequest, forecast};
 use ergastic_core::matching::{MatchRequest, Matched, Row, match_ways, overview};
 use ergastic_core::meal::{MealSheet, SheetRequest, meal_sheet};
 use ergastic_core::prepare::{PrepareRequest, Prepared, prepare_request};
+use ergastic_core::safety::{SafetyPage, safety_page};
 use ergastic_core::tender::{Mark, scale};
 use ergastic_words::Voice;
 use serde::Serialize;
@@ -65,13 +66,21 @@ pub async fn get_scale(State(app): State<App>) -> ApiResult<Json<Vec<Mark>>> {
     Ok(Json(scale(app.store.kitchen().await?.voice())))
 }
 
+/// Every caution with its figure and source, under the code that the kitchen has chosen.
+#[utoipa::path(get, path = "/api/safety", responses((status = 200, body = SafetyPage)))]
+pub async fn get_safety(State(app): State<App>) -> ApiResult<Json<SafetyPage>> {
+    Ok(Json(safety_page(app.store.kitchen().await?.voice())))
+}
+
 /// When it will be tender, and how sure that is.
 #[utoipa::path(post, path = "/api/forecast", request_body = ForecastRequest, responses((status = 200, body = Forecast)))]
 pub async fn post_forecast(
     State(app): State<App>,
     Json(mut request): Json<ForecastRequest>,
 ) -> ApiResult<Json<Forecast>> {
-    request.units.get_or_insert(app.store.kitchen().await?.units);
+    let kitchen = app.store.kitchen().await?;
+    request.units.get_or_insert(kitchen.units);
+    request.food_code.get_or_insert(kitchen.food_code);
     app.compute(Lane::Bench, move || forecast(&request)).await.map(Json)
 }
 
@@ -106,12 +115,14 @@ pub async fn post_sheet(State(app): State<App>, Json(request): Json<SheetRequest
 /// What there is to put in with the meat.
 #[utoipa::path(get, path = "/api/larder", responses((status = 200, body = Vec<OnTheShelf>)))]
 pub async fn larder(State(app): State<App>) -> ApiResult<Json<Vec<OnTheShelf>>> {
-    Ok(Json(on_the_shelf(app.store.kitchen().await?.voice())))
+    Ok(Json(app.store.kitchen().await?.larder()))
 }
 
 /// From the liquid in the pot to the sauce.
 #[utoipa::path(post, path = "/api/sauce", request_body = SauceRequest, responses((status = 200, body = Sauce)))]
 pub async fn post_sauce(State(app): State<App>, Json(mut request): Json<SauceRequest>) -> ApiResult<Json<Sauce>> {
-    request.units.get_or_insert(app.store.kitchen().await?.units);
+    let kitchen = app.store.kitchen().await?;
+    request.units.get_or_insert(kitchen.units);
+    request.food_code.get_or_insert(kitchen.food_code);
     app.compute(Lane::Bench, move || sauce(&request)).await.map(Json)
 }

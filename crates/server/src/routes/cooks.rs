@@ -8,7 +8,8 @@ use axum::extract::State;
 use axum::http::StatusCode;
 use axum::response::Response;
 use ergastic_core::Error;
-use ergastic_core::cook::{CookLine, CookSummary, CookView, Event, GoneWrong, WhatIf, gone_wrong, what_if};
+use ergastic_core::afterwards::Afterwards;
+use ergastic_core::cook::{CookLine, CookSummary, CookView, Event, GoneWrong, WhatIf, gone_wrong, plated, what_if};
 use ergastic_core::error::{Kind, Unit, in_range};
 use ergastic_core::plan::Plan;
 use ergastic_store::{StoredCook, What};
@@ -132,6 +133,12 @@ pub async fn get_what_if(State(app): State<App>, Id(id): Id) -> ApiResult<Json<W
 #[utoipa::path(get, path = "/api/cooks/{id}/gone-wrong", params(("id" = Uuid, Path)), responses((status = 200, body = Vec<GoneWrong>)))]
 pub async fn get_gone_wrong(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Vec<GoneWrong>>> {
     beside(&app, id, gone_wrong).await
+}
+
+/// What comes after its sauce: the meat to the plate, held, cooled, kept, warmed again, and what is left over.
+#[utoipa::path(get, path = "/api/cooks/{id}/afterwards", params(("id" = Uuid, Path)), responses((status = 200, body = Afterwards)))]
+pub async fn get_afterwards(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Afterwards>> {
+    beside(&app, id, plated).await
 }
 
 /// Opens a cook from a plan, under an id made by the sender. Opening it again changes nothing; where another cook of the plan

@@ -1,52 +1,44 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
+import { SkimDrawing } from '../../drawings/SkimDrawing';
 import { SpoonDrawing } from '../../drawings/SpoonDrawing';
 import { span } from '../../format/time';
 import { format, type Units } from '../../format/units';
 import { Choice } from '../../ui/Choice';
+import { RowOf, Rows } from '../../ui/Rows';
+import { Section } from './Section';
 import type { SauceInHand } from './useSauceInHand';
 
-type Props = { hand: SauceInHand; sauce: Schemas['Sauce']; units: Units };
+type Props = { hand: SauceInHand; sauce: Schemas['Sauce'] };
 
 /** Ways of skimming, each as the fat that would stay of what stands on it. */
-export function Skimming({ hand, sauce, units }: Props) {
+export function Skimming({ hand, sauce, units }: Props & { units: Units }) {
   const all = Math.max(...sauce.skims.map((one) => one.stays_l));
   if (all <= 0) return null;
   const chosen = sauce.skims.find((one) => one.with === hand.wanted.skim);
   return (
-    <Box as="section" aria-label="Skim" borderTopWidth="2px" borderColor="rim" pt={3}>
-      <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
-        Skim
-      </Heading>
-      <Choice
+    <Section title="Skim">
+      <Rows
         label="With"
         value={hand.wanted.skim ?? 'ladle'}
-        options={sauce.skims.map((one) => ({ value: one.with, label: one.name }))}
-        onChange={(skim) => hand.choose({ skim, moves: undefined })}
-      />
-      <Box as="ul" listStyleType="none" mt={3}>
+        onChange={(skim) => hand.choose({ skim: skim as Schemas['Skim'], moves: undefined })}
+      >
         {sauce.skims.map((one) => (
-          <Flex as="li" key={one.with} gap={3} align="center" py={1}>
-            <Text w="8rem" fontWeight={one.with === hand.wanted.skim ? 700 : 400}>
-              {one.name}
-            </Text>
-            <Box flex="1" h="14px" bg="line" borderRadius="7px" overflow="hidden">
-              <Box h="100%" w={`${(100 * one.stays_l) / all}%`} bg="fat" />
-            </Box>
-            <Text
-              w="11rem"
-              color="soft"
-              textAlign="right"
-              fontVariantNumeric="tabular-nums"
-              whiteSpace="nowrap"
-            >
-              {format('small_volume', one.stays_l * 1000, units)} stay, {span(one.min)}
-            </Text>
-          </Flex>
+          <RowOf key={one.with} value={one.with}>
+            <Flex gap={4} align="center" w="100%" px={4} py={2}>
+              <SkimDrawing with={one.with} stays={one.stays_l / all} />
+              <Box flex="1" textAlign="left">
+                <Text fontWeight={700}>{one.name}</Text>
+                <Text color="soft" fontVariantNumeric="tabular-nums">
+                  {format('small_volume', one.stays_l * 1000, units)} stay, {span(one.min)}
+                </Text>
+              </Box>
+            </Flex>
+          </RowOf>
         ))}
-      </Box>
-      {chosen && <Text mt={1}>{chosen.how}</Text>}
-    </Box>
+      </Rows>
+      {chosen && <Text mt={2}>{chosen.how}</Text>}
+    </Section>
   );
 }
 
@@ -54,10 +46,7 @@ export function Skimming({ hand, sauce, units }: Props) {
 export function Thickening({ hand, sauce }: Props) {
   const chosen = sauce.thickeners.find((one) => one.with === hand.wanted.thickener);
   return (
-    <Box as="section" aria-label="Thicken" borderTopWidth="2px" borderColor="rim" pt={3}>
-      <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
-        Thicken
-      </Heading>
+    <Section title="Thicken">
       <Choice
         label="With"
         value={hand.wanted.thickener ?? 'none'}
@@ -75,7 +64,7 @@ export function Thickening({ hand, sauce }: Props) {
           {chosen.one_plate && <Text>{chosen.one_plate}</Text>}
         </Box>
       )}
-    </Box>
+    </Section>
   );
 }
 

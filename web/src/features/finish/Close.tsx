@@ -1,6 +1,6 @@
-import { Box, Heading, Stack } from '@chakra-ui/react';
-import { useEffect, useRef, useState } from 'react';
-import { useLocation, useNavigate } from 'react-router';
+import { Box, Stack, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { tap } from '../../api/outbox';
 import { useScale } from '../../api/queries';
@@ -8,24 +8,36 @@ import { editable, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
+import { Photos } from '../../ui/Photos';
 import { TextField } from '../../ui/TextField';
+import { Section } from './Section';
 
 /** Served: two taps, and the rest for whoever wants to remember it. */
-export function Close({ cook, units }: { cook: Schemas['CookAnswer']; units: Units }) {
+export function Close({
+  cook,
+  weighed,
+  units,
+}: {
+  cook: Schemas['CookAnswer'];
+  /** What the scales said on the way to the plate, kg. */
+  weighed: number | undefined;
+  units: Units;
+}) {
   const navigate = useNavigate();
-  const { hash } = useLocation();
-  const heading = useRef<HTMLHeadingElement>(null);
-  useEffect(() => {
-    if (hash !== '#close') return;
-    heading.current?.scrollIntoView({ block: 'start' });
-    heading.current?.focus({ preventScroll: true });
-  }, [hash]);
   const scale = useScale().data ?? [];
   const [ateAs, setAteAs] = useState<Schemas['Check'] | undefined>(cook.plan.forecast.eaten_as ?? undefined);
-  const [kilos, setKilos] = useState<number>();
+  const [kilos, setKilos] = useState<number | undefined>(weighed);
   const [change, setChange] = useState('');
   const mass = editable.mass[units];
-  if (cook.view.status === 'closed') return null;
+  if (cook.view.status === 'closed')
+    return (
+      <Section title="Closed">
+        <Text mb={3}>{cook.view.words}</Text>
+        <Button asChild>
+          <Link to={`/log/${cook.id}`}>See it in the log</Link>
+        </Button>
+      </Section>
+    );
   const close = () => {
     tap(cook.id, {
       kind: 'closed',
@@ -34,10 +46,7 @@ export function Close({ cook, units }: { cook: Schemas['CookAnswer']; units: Uni
     void navigate(`/log/${cook.id}`);
   };
   return (
-    <Box as="section" id="close" borderTopWidth="2px" borderColor="rim" pt={3}>
-      <Heading ref={heading} as="h2" tabIndex={-1} fontFamily="heading" fontSize="lead" mb={2}>
-        Served? Remember it
-      </Heading>
+    <Section title="Served? Remember it">
       <Stack gap={3} maxW="34rem">
         <Choice
           label="It ate as"
@@ -61,12 +70,13 @@ export function Close({ cook, units }: { cook: Schemas['CookAnswer']; units: Uni
           long
           maxLength={500}
         />
+        <Photos cook={cook.id} add />
         <Box>
           <Button weight="first" size="large" onClick={close}>
             Close the cook
           </Button>
         </Box>
       </Stack>
-    </Box>
+    </Section>
   );
 }

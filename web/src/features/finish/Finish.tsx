@@ -1,34 +1,28 @@
-import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
-import { useState } from 'react';
-import { type Kitchen, type Schemas } from '../../api/client';
-import { tap } from '../../api/outbox';
-import { PotSection } from '../../drawings/PotSection';
-import { SaucePath } from '../../drawings/SaucePath';
+import { Box, Flex, Stack, Text } from '@chakra-ui/react';
+import { useLocation, useNavigate } from 'react-router';
+import type { Kitchen, Schemas } from '../../api/client';
+import { useAfterwards } from '../../api/queries';
 import { clock, span } from '../../format/time';
-import { editable, type Units } from '../../format/units';
-import { Because } from '../../ui/Because';
-import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { NumberField } from '../../ui/NumberField';
 import { PageHeading } from '../../ui/PageHeading';
 import { Fault, Waiting } from '../../ui/states';
 import { useCookInHand } from '../cook/useCookInHand';
-import { Skimming, Spoons, Thickening } from './Choosing';
+import { Away } from './Away';
 import { Close } from './Close';
-import { Cooling } from './Cooling';
-import { Legs } from './Legs';
-import { OutOfThePot } from './OutOfThePot';
-import { Tasting } from './Tasting';
-import { useSauceInHand, type SauceInHand } from './useSauceInHand';
+import { Plate } from './Plate';
+import { SauceBench } from './SauceBench';
+import { useSauceInHand } from './useSauceInHand';
 
-const targets = [
-  { value: 'broth', label: 'broth' },
-  { value: 'coat', label: 'coats a spoon' },
-  { value: 'gravy', label: 'gravy' },
-  { value: 'glaze', label: 'glaze' },
+const parts = [
+  { value: 'sauce', label: 'The sauce' },
+  { value: 'plate', label: 'To the plate' },
+  { value: 'away', label: 'Hold, cool, keep' },
+  { value: 'close', label: 'Close' },
 ] as const;
 
-/** From the liquid in the pot to the sauce: fat, volume, salt and body move together. */
+type Part = (typeof parts)[number]['value'];
+
+/** From the pot to the plate, and safely away. */
 export function Finish() {
   const { cookId, cook, kitchen } = useCookInHand();
   const failed = [cook, kitchen].find((query) => query.isLoadingError);
@@ -43,183 +37,62 @@ export function Finish() {
   return <FinishOf cook={cook.data} kitchen={kitchen.data} key={cookId} />;
 }
 
+const heading: Record<Part, string> = {
+  sauce: 'Bring the sauce home',
+  plate: 'To the plate',
+  away: 'Safely away',
+  close: 'Close the cook',
+};
+
 function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kitchen }) {
-  const { units } = kitchen;
+  const { units, zone } = kitchen;
+  const { hash } = useLocation();
+  const navigate = useNavigate();
+  const dry = cook.view.pot.liquid_l < 0.05;
+  const offered = parts.filter(({ value }) => !(dry && value === 'sauce'));
+  const part = offered.find(({ value }) => `#${value}` === hash)?.value ?? offered[0]?.value ?? 'plate';
   const hand = useSauceInHand(cook);
-  const { sauce, fault } = hand;
+  const after = useAfterwards(cook);
+  const { sauce } = hand;
   return (
     <Stack gap={5}>
       <Flex justify="space-between" align="end" wrap="wrap" gap={3}>
-        <PageHeading title={`Finish ${cook.plan.name}`}>Bring the sauce home</PageHeading>
-        {sauce && (
-          <Text fontSize="lead" fontVariantNumeric="tabular-nums">
-            {sauce.left_min > 0 ? `${span(sauce.left_min)} of work to the sauce` : 'The sauce is done'},
-            plates {clock(cook.view.serve_at, kitchen.zone)}
-          </Text>
-        )}
+        <PageHeading title={`Finish ${cook.plan.name}`}>{heading[part]}</PageHeading>
+        <Text fontSize="lead" fontVariantNumeric="tabular-nums">
+          {part === 'sauce' &&
+            sauce &&
+            (sauce.left_min > 0 ? `${span(sauce.left_min)} of work to the sauce, ` : 'The sauce is done, ')}
+          plates {clock(cook.view.serve_at, zone)}
+        </Text>
       </Flex>
-      {fault && <Fault error={fault} retry={() => void hand.query.refetch()} />}
-      {!sauce && !hand.query.isError && <Waiting height={380} what="Working out the sauce" />}
-      {sauce && (
-        <>
-          <Drawn cook={cook} hand={hand} sauce={sauce} units={units} />
-          <Grid
-            templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 3fr) minmax(0, 2fr)' }}
-            gap={{ base: 5, lg: 8 }}
-          >
-            <Stack gap={5} minW={0}>
-              <Legs hand={hand} sauce={sauce} />
-              <More hand={hand} sauce={sauce} />
-              <Spoons sauce={sauce} />
-            </Stack>
-            <Stack gap={5} minW={0}>
-              <Tasting hand={hand} sauce={sauce} />
-              <OutOfThePot cook={cook} hand={hand} />
-              <Skimming hand={hand} sauce={sauce} units={units} />
-              <Thickening hand={hand} sauce={sauce} units={units} />
-              <Because rule={<Text>{sauce.rule}</Text>}>
-                <Text>{sauce.because}</Text>
-              </Because>
-              <Cooling ways={sauce.cooling} units={units} />
-              <Close cook={cook} units={units} />
-            </Stack>
-          </Grid>
-        </>
+      <Choice
+        label="What is finished"
+        hideLabel
+        value={part}
+        options={offered}
+        onChange={(next) => void navigate(`#${next}`)}
+      />
+      {part === 'sauce' && (
+        <SauceBench cook={cook} hand={hand} time={after.data?.in_time ?? undefined} units={units} />
+      )}
+      {part !== 'sauce' && after.isLoadingError && (
+        <Fault error={after.error} retry={() => void after.refetch()} />
+      )}
+      {(part === 'plate' || part === 'away') && !after.data && !after.isError && (
+        <Waiting height={380} what="Laying the table" />
+      )}
+      {part === 'plate' && after.data && <Plate cook={cook} after={after.data} units={units} zone={zone} />}
+      {part === 'away' && after.data && <Away after={after.data} units={units} />}
+      {part === 'close' && (
+        <Box maxW="44rem">
+          <Close
+            cook={cook}
+            weighed={after.data?.meat.weighed ? after.data.meat.kg : undefined}
+            units={units}
+            key={String(after.data?.meat.weighed)}
+          />
+        </Box>
       )}
     </Stack>
-  );
-}
-
-/** The pot in section beside the way from here to the sauce. */
-function Drawn({
-  cook,
-  hand,
-  sauce,
-  units,
-}: {
-  cook: Schemas['CookAnswer'];
-  hand: SauceInHand;
-  sauce: Schemas['Sauce'];
-  units: Units;
-}) {
-  const vessel = hand.wanted.vessel;
-  const done = sauce.path.filter((leg) => leg.done).length;
-  const now = sauce.path[done - 1]?.after ?? sauce.from;
-  const end = sauce.path.at(-1)?.after ?? now;
-  return (
-    <Grid
-      templateColumns={{ base: 'minmax(0, 1fr)', md: '300px minmax(0, 1fr)' }}
-      templateAreas={{ base: '"pot" "path" "measured"', md: '"pot path" "measured path"' }}
-      templateRows={{ md: '1fr auto' }}
-      columnGap={6}
-      rowGap={4}
-    >
-      <Box gridArea="pot" alignSelf="end">
-        {vessel?.diameter_cm != null && vessel.height_cm != null && (
-          <PotSection
-            diameterCm={vessel.diameter_cm}
-            heightCm={vessel.height_cm}
-            liquidL={now.liquid_l}
-            fatMm={now.fat_mm}
-            finalL={end.liquid_l}
-            units={units}
-            width={300}
-          />
-        )}
-      </Box>
-      <Box gridArea="path" minW={0}>
-        <Choice
-          label="It becomes"
-          value={hand.wanted.target ?? 'coat'}
-          options={targets}
-          onChange={(target) => hand.choose({ target, moves: undefined })}
-        />
-        <SaucePath
-          from={sauce.from}
-          path={sauce.path}
-          targets={sauce.targets}
-          target={hand.wanted.target ?? 'coat'}
-          spoons={sauce.spoons}
-          units={units}
-          onBend={(leg, figure, let_go) => hand.bend(leg - done, figure, let_go)}
-        />
-      </Box>
-      <Box gridArea="measured">
-        <Measured cook={cook} now={now} units={units} />
-      </Box>
-    </Grid>
-  );
-}
-
-/** A dipstick and a ruler know better than a forecast. */
-function Measured({
-  cook,
-  now,
-  units,
-}: {
-  cook: Schemas['CookAnswer'];
-  now: Schemas['Stand'];
-  units: Units;
-}) {
-  const [litres, setLitres] = useState<number>();
-  const [mm, setMm] = useState<number>();
-  const volume = editable.volume[units];
-  const depth = editable.small_length[units];
-  const keep = () => {
-    if (litres != null) tap(cook.id, { kind: 'dipped', litres });
-    if (mm != null) tap(cook.id, { kind: 'fat_measured', mm });
-    setLitres(undefined);
-    setMm(undefined);
-  };
-  return (
-    <Flex gap={2} align="end" wrap="wrap">
-      <Box w="130px">
-        <NumberField
-          label="Liquid, measured"
-          value={litres}
-          onChange={setLitres}
-          unit={volume.unit}
-          factor={volume.factor}
-          step={volume.step}
-          placeholder={(now.liquid_l * volume.factor).toFixed(2)}
-        />
-      </Box>
-      <Box w="130px">
-        <NumberField
-          label="Fat, measured"
-          value={mm}
-          onChange={setMm}
-          unit={depth.unit}
-          factor={depth.factor}
-          placeholder={(now.fat_mm * depth.factor).toFixed(1)}
-        />
-      </Box>
-      {(litres != null || mm != null) && (
-        <Button weight="first" onClick={keep} flex="1 0 100%">
-          It is so
-        </Button>
-      )}
-    </Flex>
-  );
-}
-
-/** What else may be done, put at the end of the path. */
-function More({ hand, sauce }: { hand: SauceInHand; sauce: Schemas['Sauce'] }) {
-  return (
-    <Box as="section" aria-label="What else may be done">
-      <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
-        And then
-      </Heading>
-      <Flex gap={2} wrap="wrap">
-        {sauce.more.map(({ name, move }) => (
-          <Button key={name} onClick={() => hand.add(move)}>
-            {name}
-          </Button>
-        ))}
-        <Button weight="quiet" onClick={() => hand.choose({ moves: undefined })}>
-          The usual way
-        </Button>
-      </Flex>
-    </Box>
   );
 }

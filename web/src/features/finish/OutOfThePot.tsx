@@ -1,7 +1,8 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
 import { tap } from '../../api/outbox';
 import { Button } from '../../ui/Button';
+import { Section } from './Section';
 import type { SauceInHand } from './useSauceInHand';
 
 /** What went in and has to come out again before the plate, ticked off. */
@@ -10,10 +11,7 @@ export function OutOfThePot({ cook, hand }: { cook: Schemas['CookAnswer']; hand:
   if (things.length === 0) return null;
   const strained = hand.wanted.done?.some((move) => move.kind === 'strain');
   return (
-    <Box as="section" aria-label="Out of the pot" borderTopWidth="2px" borderColor="rim" pt={3}>
-      <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
-        Out of the pot
-      </Heading>
+    <Section title="Out of the pot">
       <Box as="ul" listStyleType="none">
         {things.map(({ what, words, out }) => (
           <Flex as="li" key={what} gap={3} align="center" py={1} borderTopWidth="1px" borderColor="line">
@@ -41,6 +39,6 @@ export function OutOfThePot({ cook, hand }: { cook: Schemas['CookAnswer']; hand:
           <Button onClick={() => hand.add({ kind: 'strain', how: 'press' })}>Strain and press</Button>
         </Flex>
       )}
-    </Box>
+    </Section>
   );
 }

@@ -1,17 +1,15 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { Section } from './Section';
 import type { SauceInHand } from './useSauceInHand';
 
 /** Taste, then decide: what helps against what was found, from this pot's own figures, and what makes it worse. */
 export function Tasting({ hand, sauce }: { hand: SauceInHand; sauce: Schemas['Sauce'] }) {
   const found = sauce.tastes.find((one) => one.taste === hand.wanted.taste);
   return (
-    <Box as="section" aria-label="Taste, then decide" borderTopWidth="2px" borderColor="rim" pt={3}>
-      <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
-        Taste, then decide
-      </Heading>
+    <Section title="Taste, then decide">
       <Choice
         label="With a clean spoon, it tastes"
         value={hand.wanted.taste ?? 'right'}
@@ -42,6 +40,6 @@ export function Tasting({ hand, sauce }: { hand: SauceInHand; sauce: Schemas['Sa
           </Text>
         </Box>
       )}
-    </Box>
+    </Section>
   );
 }

@@ -33,7 +33,8 @@ export function useSauceInHand(cook: Schemas['CookAnswer']) {
   const [held, setHeld] = useState<{ said: string; over: Partial<Schemas['SauceRequest']> }>();
   const over = held?.said === said ? held.over : undefined;
   const wanted = useMemo<Schemas['SauceRequest']>(() => ({ ...from, ...over }), [from, over]);
-  const query = useSauce(useDeferredValue(wanted), true);
+  const asked = useDeferredValue(wanted);
+  const query = useSauce(asked, true);
   const sauce = useLastGood(query.data);
   const lay = (next: Partial<Schemas['SauceRequest']>) => setHeld({ said, over: { ...over, ...next } });
   /** Chooses something; the way to it is laid anew unless it says how it goes. */
@@ -43,8 +44,9 @@ export function useSauceInHand(cook: Schemas['CookAnswer']) {
     lay({ ...chosen, moves: chosen.moves ?? undefined } as Partial<Schemas['SauceRequest']>);
     tap(cook.id, { kind: 'sauce_chosen', sauce: chosen });
   };
-  // What is asked for, not what was last answered: a hand may be quicker than the kitchen.
-  const moves = wanted.moves ?? sauce?.moves ?? [];
+  // A hand may be quicker than the kitchen: then it bends what was asked for, not what was answered before.
+  const answered = asked === wanted && !query.isPlaceholderData;
+  const moves = (answered ? sauce?.moves : (wanted.moves ?? sauce?.moves)) ?? [];
   return {
     wanted,
     sauce,

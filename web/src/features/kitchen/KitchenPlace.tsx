@@ -1,6 +1,7 @@
-import { Box, Flex, Grid, Menu, Portal, Stack, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Grid, Menu, Portal, Stack, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Kitchen, Schemas } from '../../api/client';
+import { Link } from 'react-router';
+import { kitchenNow, type Kitchen, type Schemas } from '../../api/client';
 import { useKitchenView } from '../../api/queries';
 import { useKitchenDocument } from '../../api/useLive';
 import { editable } from '../../format/units';
@@ -16,6 +17,7 @@ import { Fault, Waiting } from '../../ui/states';
 import { TextField } from '../../ui/TextField';
 import { useUndoCorner } from '../shell/undo';
 import { Bin } from './Bin';
+import { InTheLarder } from './InTheLarder';
 import { KitchenPicture } from './KitchenPicture';
 import { TakeAlong } from './TakeAlong';
 import { ThingDialog } from './ThingDialog';
@@ -111,6 +113,7 @@ function KitchenOf({ view }: { view: Schemas['KitchenView'] }) {
         />
       )}
       <Habits kitchen={kitchen} set={set} error={(field) => said(fault, field)} />
+      <InTheLarder kitchen={kitchen} now={kitchenNow()} onChange={(kept) => set('kept', { kept })} />
       <TakeAlong />
       <Bin zone={kitchen.zone} />
     </Stack>
@@ -195,6 +198,21 @@ function Habits({
         ]}
         onChange={setMode}
       />
+      <Box>
+        <Text fontWeight={600}>Food code</Text>
+        <chakra.a
+          asChild
+          color="rim"
+          fontWeight={700}
+          textDecoration="underline"
+          textUnderlineOffset="4px"
+          minHeight="44px"
+          display="inline-flex"
+          alignItems="center"
+        >
+          <Link to="/safety">All cautions, and whose code holds here</Link>
+        </chakra.a>
+      </Box>
       <Slider
         label="Plan for a chance of being ready"
         value={Math.round(kitchen.certainty * 100)}

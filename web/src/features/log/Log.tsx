@@ -9,6 +9,7 @@ import { date, millis, span } from '../../format/time';
 import { format, type Units } from '../../format/units';
 import { Broken } from '../../ui/Broken';
 import { Button } from '../../ui/Button';
+import { Photos } from '../../ui/Photos';
 import { PageHeading } from '../../ui/PageHeading';
 import { PutAway, TakeBack, type Away } from '../../ui/PutAway';
 import { Empty, Fault, Waiting } from '../../ui/states';
@@ -126,6 +127,7 @@ function Entry({
             {cook.mass_kg ? `, ${format('mass', cook.mass_kg, units)}` : ''}
           </Text>
           {outcome?.ate_as && <Text>Ate as {outcome.ate_as}.</Text>}
+          {open && <Photos cook={cook.id} />}
           {outcome?.cooked_kg != null && <Text>{format('mass', outcome.cooked_kg, units)} cooked.</Text>}
         </Box>
         <Box minW={0}>

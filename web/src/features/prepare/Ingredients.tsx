@@ -24,18 +24,27 @@ export const Ingredients = memo(function Ingredients({
   units: Units;
   onChange: (ingredients: Ingredient[]) => void;
 }) {
-  const facts = (what: Ingredient['what']) => larder.find((found) => found.what === what);
+  const own = (thing: Ingredient) => thing.salt_pct != null || thing.gelatin_pct != null;
+  // What is kept from an earlier cook is known by its own strength.
+  const same = (found: Facts, thing: Ingredient) =>
+    found.what === thing.what &&
+    (own(thing)
+      ? found.puts.salt_pct === thing.salt_pct && found.puts.gelatin_pct === thing.gelatin_pct
+      : found.kept == null);
+  const facts = (thing: Ingredient) =>
+    larder.find((found) => same(found, thing)) ??
+    larder.find((found) => found.what === thing.what && found.kept == null);
   const us = units === 'us';
   const set = (at: number, next: Ingredient) =>
     onChange(ingredients.map((thing, i) => (i === at ? next : thing)));
   return (
     <Stack gap={0} as="section" aria-label="What goes in with the meat">
       {ingredients.map((thing, at) => {
-        const known = facts(thing.what);
+        const known = facts(thing);
         const swap = swaps.find((found) => found.what === thing.what);
         const poured = thing.ml != null;
         return (
-          <Box key={thing.what} borderTopWidth="1px" borderColor="line" py={2}>
+          <Box key={`${thing.what} ${thing.salt_pct ?? ''}`} borderTopWidth="1px" borderColor="line" py={2}>
             <Flex gap={3} align="center" wrap="wrap">
               <Text fontWeight={700} minW="9rem">
                 {known?.name ?? thing.what}
@@ -50,7 +59,7 @@ export const Ingredients = memo(function Ingredients({
                   step={us ? 1 : 10}
                   onChange={(value) =>
                     value !== undefined &&
-                    set(at, without({ what: thing.what, ...(poured ? { ml: value } : { g: value }) }))
+                    set(at, without({ ...thing, ...(poured ? { ml: value } : { g: value }) }))
                   }
                 />
               </Box>
@@ -61,7 +70,7 @@ export const Ingredients = memo(function Ingredients({
               {swap?.becomes && (
                 <Button
                   weight="quiet"
-                  aria-label={`Take ${facts(swap.becomes.what)?.name ?? 'the other'} instead of ${known?.name ?? ''}`}
+                  aria-label={`Take ${facts(swap.becomes)?.name ?? 'the other'} instead of ${known?.name ?? ''}`}
                   onClick={() => swap.becomes && set(at, without(swap.becomes))}
                 >
                   swap
@@ -84,15 +93,11 @@ export const Ingredients = memo(function Ingredients({
           value=""
           first="something from the larder …"
           options={larder
-            .filter((found) => !ingredients.some((thing) => thing.what === found.what))
-            .map((found) => ({ value: found.what, label: found.name }))}
-          onChange={(what) => {
-            const found = facts(what);
-            if (found)
-              onChange([
-                ...ingredients,
-                without({ what, ml: found.first_ml ?? undefined, g: found.first_g ?? undefined }),
-              ]);
+            .filter((found) => !ingredients.some((thing) => same(found, thing)))
+            .map((found) => ({ value: found.kept ?? found.what, label: found.name }))}
+          onChange={(key) => {
+            const found = larder.find(({ kept, what }) => (kept ?? what) === key);
+            if (found) onChange([...ingredients, without(found.puts)]);
           }}
         />
       </Box>

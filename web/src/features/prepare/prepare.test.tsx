@@ -21,11 +21,17 @@ const plan: Plan = {
 };
 const kitchen = { version: 1, kitchen: lodge() };
 const facts = (what: Schemas['Larder'], liquid: boolean, instead: Schemas['Larder'] | null) =>
-  ({ what, name: what.replace('_', ' '), liquid, instead }) as unknown as Schemas['OnTheShelf'];
+  ({
+    what,
+    name: what.replace('_', ' '),
+    liquid,
+    instead,
+    puts: { what, g: 150 },
+  }) as unknown as Schemas['OnTheShelf'];
 const larder = [
   facts('unsalted_stock', true, 'water'),
   facts('red_wine', true, 'unsalted_stock'),
-  { ...facts('onion', false, 'celery'), first_g: 150 },
+  facts('onion', false, 'celery'),
 ];
 
 let kept: { version: number; plan: Plan };

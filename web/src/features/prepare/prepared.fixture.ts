@@ -48,11 +48,13 @@ export const prepared: Prepared = {
         what: 'unsalted_stock',
         l: 1.1,
         stays_l: 1.1,
+        gelatin_pct: 0.5,
       },
       {
         what: 'red_wine',
         l: 0.4,
         stays_l: 0.2,
+        gelatin_pct: 0.5,
       },
     ],
     level_mm: 42.757,

@@ -48,6 +48,10 @@ export const router = createBrowserRouter([
             path: 'kitchen',
             lazy: async () => ({ Component: (await import('../kitchen/KitchenPlace')).KitchenPlace }),
           },
+          {
+            path: 'safety',
+            lazy: async () => ({ Component: (await import('../safety/SafetyPlace')).SafetyPlace }),
+          },
           { path: 'why', lazy: async () => ({ Component: (await import('../why/WhyPlace')).WhyPlace }) },
           {
             path: 'why/:kind/:id',

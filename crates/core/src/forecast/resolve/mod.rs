@@ -111,7 +111,7 @@ impl ForecastRequest {
             explain: self.explain.unwrap_or(false),
             assumed: fill.filled,
             notes,
-            voice: Voice::new(self.units.unwrap_or_default()),
+            voice: Voice::new(self.units.unwrap_or_default()).under(self.food_code.unwrap_or_default()),
             parts,
             stages,
         })

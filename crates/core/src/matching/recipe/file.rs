@@ -249,7 +249,7 @@ fn larder(line: &str) -> Option<Ingredient> {
     known.sort_by_key(|what| std::cmp::Reverse(what.key().len()));
     let what = known.into_iter().find(|what| has_words(&words, what.key()))?;
     let (g, ml) = if weight { (Some(count), None) } else { (None, Some(count)) };
-    (count <= 30_000.0).then_some(Ingredient { what, g, ml })
+    (count <= 30_000.0).then_some(Ingredient::usual(what, ml, g))
 }
 
 /// Everything that the recipe says, a line each.

@@ -31,13 +31,10 @@ pub const WARM_WITHIN_H: f64 = 6.0;
 pub const BATH_LEAST_C: f64 = 54.4;
 /// Pierced meat is safe once its middle has been this warm, °C. Published guidance.
 pub const PIERCED_SAFE_C: f64 = 75.0;
-/// Hot food is held at this or above, °C; some codes say one of the two others. Published guidance.
-pub const HOT_HOLD_C: f64 = 63.0;
-const HOT_HOLD_ELSEWHERE_C: [f64; 2] = [57.0, 60.0];
 /// What is cooled goes from the first to the second within 2 h, and to the third within 4 h more, °C. Published guidance.
 pub const COOLING_C: [f64; 3] = [57.0, 21.0, 5.0];
 /// Meat under fat is kept this cold, °C. Published guidance.
-const UNDER_FAT_C: f64 = 4.0;
+pub(super) const UNDER_FAT_C: f64 = 4.0;
 
 /// Between these bacteria grow, °C. Published guidance (4 to 60 °C).
 pub const DANGER_C: [f64; 2] = [4.0, 60.0];
@@ -72,8 +69,9 @@ pub fn not_softening(medium_c: f64, voice: Voice) -> Caution {
 
 /// A hold below the usual figure.
 pub fn cool_hold(at_c: f64, voice: Voice) -> Caution {
-    let [low, high] = HOT_HOLD_ELSEWHERE_C.map(Guide);
-    Caution::new("cool_hold", say::cool_hold(Temperature(at_c), Guide(HOT_HOLD_C), low, high), voice)
+    let code = voice.food_code();
+    let [low, high] = code.hot_hold_elsewhere_c().map(Guide);
+    Caution::new("cool_hold", say::cool_hold(Temperature(at_c), Guide(code.hot_hold_c()), low, high), voice)
 }
 
 /// Cooked in part, then chilled.
@@ -159,8 +157,9 @@ pub fn wine_flames(voice: Voice) -> Caution {
 
 /// Keeping it hot.
 pub fn hot_hold(voice: Voice) -> Caution {
-    let [low, high] = HOT_HOLD_ELSEWHERE_C.map(Guide);
-    Caution::new("hot_hold", say::hot_hold(Guide(HOT_HOLD_C), low, high), voice)
+    let code = voice.food_code();
+    let [low, high] = code.hot_hold_elsewhere_c().map(Guide);
+    Caution::new("hot_hold", say::hot_hold(Guide(code.hot_hold_c()), low, high), voice)
 }
 
 /// Leftovers.

@@ -1,0 +1,105 @@
+//! What balances the plate: something sharp, bitter, fresh and crisp for this very dish.
+
+use ergastic_words::{Percent, Said, Voice, afterwards as say};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::meat::Meat;
+use crate::bench::{Larder, Level, MarinadeOf};
+use crate::finish::{SauceRequest, Target};
+use crate::plan::Plan;
+use crate::ways::Method;
+
+/// What a rich plate wants.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Wants {
+    /// Sharp.
+    Acid,
+    /// Bitter.
+    Bitter,
+    /// Green and fresh.
+    Fresh,
+    /// Something that cracks.
+    Crunch,
+}
+
+/// One thing beside the meat.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Beside {
+    /// What it is for.
+    pub wants: Wants,
+    /// Its name.
+    pub name: String,
+    /// What does it for this dish.
+    pub what: String,
+    /// Why, or why little of it.
+    pub why: String,
+    /// The dish has it already.
+    pub has: bool,
+}
+
+/// So sharp is what went in that little more is wanted, as a share of the liquid; so fat is rich.
+const SHARP: f64 = 0.004;
+const RICH: f64 = 0.14;
+
+impl Wants {
+    const ALL: [Self; 4] = [Self::Acid, Self::Bitter, Self::Fresh, Self::Crunch];
+
+    fn key(self) -> &'static str {
+        match self {
+            Self::Acid => "acid",
+            Self::Bitter => "bitter",
+            Self::Fresh => "fresh",
+            Self::Crunch => "crunch",
+        }
+    }
+}
+
+/// Which way a dish leans by what went into it.
+fn leans(plan: &Plan) -> &'static str {
+    use Larder::{DarkBeer, FishSauce, FortifiedWine, LowSaltSoy, Miso, RedWine, RiceWine, SoySauce, WhiteWine};
+    let bench = &plan.prepare;
+    let has = |any: &[Larder]| bench.things().iter().any(|thing| any.contains(&thing.what));
+    let stages = plan.forecast.stages.iter().flatten().filter_map(|stage| stage.method);
+    let smoked = stages.chain(plan.forecast.method).any(|method| method == Method::Smoke);
+    let soy = bench.marinade.is_some_and(|marinade| marinade.of == MarinadeOf::Soy);
+    if soy || has(&[SoySauce, LowSaltSoy, FishSauce, Miso, RiceWine]) {
+        "soy"
+    } else if smoked {
+        "smoke"
+    } else if bench.clear || bench.level == Some(Level::Soup) || plan.target == Target::Broth {
+        "broth"
+    } else if has(&[RedWine, WhiteWine, FortifiedWine, DarkBeer]) {
+        "wine"
+    } else {
+        "plain"
+    }
+}
+
+/// What belongs beside a dish with such meat and liquid.
+pub(super) fn beside(plan: &Plan, meat: &Meat, sauce: Option<&SauceRequest>, voice: Voice) -> Vec<Beside> {
+    let litres = sauce.and_then(|sauce| sauce.liquid_l).unwrap_or(1.0);
+    let acid = sauce.and_then(|sauce| sauce.acid_g).unwrap_or(0.0) / 1000.0 / litres;
+    let bitter = sauce.is_some_and(|sauce| sauce.bitter);
+    let leans = leans(plan);
+    let shown = |wants: Wants| {
+        let (why, has): (Said, bool) = match wants {
+            Wants::Acid if acid >= SHARP => (say::beside_has_acid(Percent(acid)), true),
+            Wants::Acid if meat.fat >= RICH => (say::beside_rich(Percent(meat.fat)), false),
+            Wants::Acid => (say::beside_acid_why(), false),
+            Wants::Bitter if bitter => (say::beside_bitter_has(), true),
+            Wants::Bitter => (say::beside_bitter_why(), false),
+            Wants::Fresh => (say::beside_fresh_why(), false),
+            Wants::Crunch => (say::beside_soft(), false),
+        };
+        Beside {
+            wants,
+            name: voice.say(say::beside_name(wants.key())),
+            what: voice.say(say::beside(leans, wants.key())),
+            why: voice.say(why),
+            has,
+        }
+    };
+    Wants::ALL.map(shown).into()
+}

@@ -1,0 +1,132 @@
+//! After the sauce: the meat on its way to the plate, what balances it, and everything that does not go on a plate tonight.
+
+mod beside;
+mod cold;
+mod day_after;
+mod hold;
+mod in_time;
+mod left_over;
+mod meat;
+mod reheat;
+
+use ergastic_words::Voice;
+use jiff::Timestamp;
+use serde::{Deserialize, Serialize};
+use serde_with::skip_serializing_none;
+use utoipa::ToSchema;
+
+use crate::error::Result;
+use crate::finish::{Cooled, Move, SauceRequest, cooling, remains, sauce};
+use crate::heat::pot::{Lid, Vessel};
+use crate::plan::Plan;
+use crate::safety::{Caution, cooling as cool_fast, hot_hold};
+use day_after::{PutAway, day_after as on_the_day_after};
+use left_over::Of;
+
+pub use beside::{Beside, Wants};
+pub use cold::{ColdPortion, MadeUp};
+pub use day_after::{DayAfter, DayAfterStep};
+pub use hold::{Hold, HoldIn};
+pub use in_time::{InTime, Quicker};
+pub use left_over::{Left, LeftOver};
+pub(crate) use meat::Meat;
+pub use meat::{AtAngle, OnThePlate, Slicing};
+pub use reheat::{Reheat, WarmedAs};
+
+/// Everything after the sauce.
+#[skip_serializing_none]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Afterwards {
+    /// The sauce against the bell, where there is one to make.
+    pub in_time: Option<InTime>,
+    /// The meat on its way to the plate.
+    pub meat: OnThePlate,
+    /// What balances it.
+    pub beside: Vec<Beside>,
+    /// Every way of keeping it hot.
+    pub hold: Vec<Hold>,
+    /// For guests who come and go.
+    pub party: String,
+    /// What is said of holding and cooling where it can hurt.
+    pub cautions: Vec<Caution>,
+    /// How long what is left over takes to cool, each way; empty where nothing is.
+    pub cool_left: Vec<Cooled>,
+    /// How long all of it does.
+    pub cool_all: Vec<Cooled>,
+    /// Every way of warming it again.
+    pub reheat: Vec<Reheat>,
+    /// Kept whole for the day after.
+    pub day_after: DayAfter,
+    /// What it can be made up to, cold.
+    pub cold: Vec<ColdPortion>,
+    /// What is left over.
+    pub left_over: Vec<LeftOver>,
+}
+
+/// A dish whose meat has left the pot.
+pub(crate) struct Dish<'a> {
+    /// The cook's own id.
+    pub id: &'a str,
+    pub plan: &'a Plan,
+    pub meat: Meat,
+    pub sauce: &'a SauceRequest,
+    /// Minutes until the sauce has to be poured, and now.
+    pub left_min: f64,
+    pub now: Timestamp,
+    pub voice: Voice,
+}
+
+/// Of a burner's power that reaches a covered pot. Working value.
+const HEATS: f64 = 0.5;
+
+/// Works out everything after the sauce.
+///
+/// # Errors
+/// Names the field that can't be used.
+pub(crate) fn afterwards(dish: &Dish) -> Result<Afterwards> {
+    let Dish { id, plan, meat, sauce: request, left_min, now, voice } = dish;
+    let (meat, now, voice) = (meat, *now, *voice);
+    let pot = request.vessel.clone().unwrap_or_else(Vessel::default).resolve(Lid::None)?;
+    let made = meat.wet.then(|| sauce(request)).transpose()?;
+    let left = meat.wet.then(|| remains(request)).transpose()?;
+    let liquid_l = left.as_ref().map_or(0.0, |left| left.sauce.litres + left.aside.litres);
+    let heats_w = HEATS * request.hob_w.unwrap_or(1800.0);
+    let reheat = reheat::reheats(meat, liquid_l, heats_w, voice);
+    let cool_all = cooling(&pot, liquid_l, meat.kg);
+    let now_stands =
+        made.as_ref().map(|made| made.path.iter().rfind(|leg| leg.done).map_or(made.from, |leg| leg.after));
+    let skims = |next: &&Move| !matches!(next, Move::Skim { .. });
+    let sauce_min = made
+        .as_ref()
+        .map_or(0.0, |made| made.path.iter().filter(|leg| !leg.done && skims(&&leg.what)).map(|leg| leg.min).sum());
+    let away = PutAway {
+        cooled: &cool_all,
+        fat_l: now_stands.map_or(0.0, |stand| stand.fat_l),
+        fat_mm: now_stands.map_or(0.0, |stand| stand.fat_mm),
+        sauce_min,
+        reheats: &reheat,
+    };
+    let of = Of { id, dish: &plan.name, now, voice };
+    let left_over = of.left_over(meat, left.as_ref(), request.target);
+    let left_l: f64 = left_over.iter().filter_map(|one| one.litres).sum();
+    let left_kg = meat.over_kg();
+    let cool_left = if left_l + left_kg > 0.1 { cooling(&pot, left_l, left_kg) } else { Vec::new() };
+    Ok(Afterwards {
+        in_time: made
+            .as_ref()
+            .filter(|made| made.left_min > 0.0)
+            .map(|made| in_time::in_time(request, made, *left_min, voice))
+            .transpose()?,
+        beside: beside::beside(plan, meat, meat.wet.then_some(*request), voice),
+        hold: hold::holds(meat, liquid_l, voice),
+        party: hold::party(voice),
+        cautions: vec![hot_hold(voice), cool_fast(voice)],
+        day_after: on_the_day_after(meat, &away, voice),
+        cold: cold::cold_portions(meat, left.as_ref().map(|left| left.sauce.with(left.aside)), voice),
+        meat: meat.on_the_plate(voice),
+        cool_left,
+        cool_all,
+        reheat,
+        left_over,
+    })
+}

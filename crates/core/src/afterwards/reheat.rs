@@ -1,0 +1,142 @@
+//! Warming it again in its liquid, and cooling a piece through: conduction into what it was cut to.
+
+use ergastic_words::{Guide, Length, Voice, afterwards as say};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use super::meat::Meat;
+use crate::cuts::EatenAs;
+use crate::heat::body::{Shape, Surroundings};
+use crate::heat::conduction::Bodies;
+use crate::heat::places::{FRIDGE_AT_WORK_C, FROM_THE_FRIDGE_C};
+use crate::heat::pot::WATER_SPECIFIC_HEAT;
+
+/// As what it is warmed.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum WarmedAs {
+    /// Slices of a finger's breadth.
+    Slices,
+    /// Chunks, or what was pulled.
+    Chunks,
+    /// The piece as it was cooked.
+    Whole,
+}
+
+/// One way of warming it.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Reheat {
+    /// As what.
+    pub warmed_as: WarmedAs,
+    /// Its name.
+    pub name: String,
+    /// How thick that is, mm.
+    pub thick_mm: f64,
+    /// Minutes from the cold pot until the middle is warm enough.
+    pub min: f64,
+    /// How it is done.
+    pub how: String,
+}
+
+/// Gently under the simmer, °C; from liquid to meat, W/(m² K). Working values.
+const LIQUID_C: f64 = 92.0;
+const LIQUID_COEFFICIENT: f64 = 250.0;
+/// An oven and what it gives to something small on a tray, its radiation included, W/(m² K). Working values.
+pub(super) const OVEN_C: f64 = 180.0;
+const OVEN_COEFFICIENT: f64 = 25.0;
+/// From a fridge's moved air to something wrapped, W/(m² K). Working value.
+const FRIDGE_COEFFICIENT: f64 = 12.0;
+const STEP_S: f64 = 20.0;
+/// Followed no longer, s.
+const MOST_S: f64 = 12.0 * 3600.0;
+/// Slices and chunks, mm. Practice.
+const SLICE_MM: [f64; 3] = [10.0, 80.0, 120.0];
+const CHUNK_MM: [f64; 3] = [35.0, 35.0, 40.0];
+
+impl WarmedAs {
+    const ALL: [Self; 3] = [Self::Slices, Self::Chunks, Self::Whole];
+
+    fn key(self) -> &'static str {
+        match self {
+            Self::Slices => "slices",
+            Self::Chunks => "chunks",
+            Self::Whole => "whole",
+        }
+    }
+}
+
+/// Minutes until the middle of a piece with such sides, mm, comes from one temperature to another in surroundings of a third, °C.
+fn middle_min(sides_mm: [f64; 3], [from_c, to_c]: [f64; 2], around_c: f64, coefficient: f64) -> f64 {
+    let shape = Shape::from_sides(sides_mm.map(|mm| mm / 1000.0));
+    let mut body = Bodies::<1>::new(shape.exponent, [shape.half_thickness_m], from_c, STEP_S);
+    let around = Surroundings::dry([around_c], [around_c], [coefficient]);
+    let on_the_way = |celsius: f64| if to_c > from_c { celsius < to_c } else { celsius > to_c };
+    let mut seconds = 0.0;
+    while on_the_way(body.celsius[0][0]) && seconds < MOST_S {
+        body.step(&around);
+        seconds += STEP_S;
+    }
+    seconds / 60.0
+}
+
+/// Minutes in a hot oven from the fridge until the middle is so warm, °C.
+pub(super) fn in_the_oven_min(sides_mm: [f64; 3], to_c: f64) -> f64 {
+    middle_min(sides_mm, [FROM_THE_FRIDGE_C, to_c], OVEN_C, OVEN_COEFFICIENT)
+}
+
+/// Minutes in the fridge from so warm until the middle is firm, °C: a little over what the fridge has.
+pub(super) fn in_the_fridge_min(sides_mm: [f64; 3], from_c: f64) -> f64 {
+    middle_min(sides_mm, [from_c, FRIDGE_AT_WORK_C + 3.0], FRIDGE_AT_WORK_C, FRIDGE_COEFFICIENT)
+}
+
+/// To the next five minutes.
+pub(super) fn fives(min: f64) -> f64 {
+    (min / 5.0).ceil() * 5.0
+}
+
+/// Every way of warming such meat in so much liquid, L, over a burner that heats with so many W.
+pub(super) fn reheats(meat: &Meat, liquid_l: f64, heats_w: f64, voice: Voice) -> Vec<Reheat> {
+    let to_c = voice.food_code().reheat_c();
+    let boils_min = liquid_l * WATER_SPECIFIC_HEAT * (LIQUID_C - FROM_THE_FRIDGE_C) / heats_w / 60.0;
+    let shown = |warmed_as: WarmedAs| {
+        let sides = match warmed_as {
+            WarmedAs::Slices => SLICE_MM,
+            WarmedAs::Chunks => CHUNK_MM,
+            WarmedAs::Whole => meat.sides_mm,
+        };
+        let thick_mm = sides.into_iter().fold(f64::INFINITY, f64::min);
+        let warms_min = middle_min(sides, [FROM_THE_FRIDGE_C, to_c], LIQUID_C, LIQUID_COEFFICIENT);
+        Reheat {
+            warmed_as,
+            name: voice.say(say::reheat_name(warmed_as.key())),
+            thick_mm,
+            min: fives(boils_min + warms_min),
+            how: voice.say(say::reheat_how(warmed_as.key(), Length(thick_mm), Guide(to_c))),
+        }
+    };
+    let goes = |way: &WarmedAs| match way {
+        // What falls apart is not sliced.
+        WarmedAs::Slices => !matches!(meat.eaten_as, EatenAs::Pull | EatenAs::Spoon),
+        WarmedAs::Chunks => true,
+        // What is no thicker than a chunk is one.
+        WarmedAs::Whole => meat.sides_mm[0] > 1.2 * CHUNK_MM[0],
+    };
+    WarmedAs::ALL.into_iter().filter(goes).map(shown).collect()
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use proptest::prelude::*;
+
+    proptest! {
+        #[test]
+        fn thicker_and_hotter_takes_longer(thick in 8.0..90.0f64, more in 1.1..2.0f64, to_c in 74.0..82.0f64) {
+            let sides = |mm: f64| [mm, 2.0 * mm, 3.0 * mm];
+            let warm = |mm: f64, to_c: f64| middle_min(sides(mm), [5.0, to_c], LIQUID_C, LIQUID_COEFFICIENT);
+            prop_assert!(warm(thick * more, to_c) > warm(thick, to_c));
+            prop_assert!(warm(thick, to_c) >= warm(thick, to_c - 4.0));
+            prop_assert!(in_the_fridge_min(sides(thick * more), 30.0) > in_the_fridge_min(sides(thick), 30.0));
+        }
+    }
+}

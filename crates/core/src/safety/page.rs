@@ -1,0 +1,197 @@
+//! Every caution on one page, by the step where it belongs, under the code that the kitchen has chosen.
+
+use ergastic_words::{FoodCode, Guide, Minutes, Said, Voice, Volume, safety as say};
+use serde::Serialize;
+use utoipa::ToSchema;
+
+use super::cautions::{
+    BATH_LEAST_C, COOLING_C, DANGER_C, DANGER_MIN, PIERCED_SAFE_C, UNDER_FAT_C, WARM_PAST_C, WARM_WITHIN_H,
+};
+use crate::heat::pressure::LEAST_LITRES;
+
+/// A whole piece is safe from here with a rest of 3 min, and minced meat from here, °C. Published guidance.
+const WHOLE_C: f64 = 63.0;
+const MINCED_C: f64 = 71.0;
+/// A cold place is warmer than this under some codes: there it keeps a day or two less, °C.
+const COLD_C: f64 = 5.0;
+
+/// What kind of source a figure has.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum SourceKind {
+    /// Guidance of food authorities.
+    Published,
+    /// What makers of the thing ask.
+    Maker,
+    /// How careful kitchens do it.
+    Practice,
+}
+
+impl SourceKind {
+    fn key(self) -> &'static str {
+        match self {
+            Self::Published => "published",
+            Self::Maker => "maker",
+            Self::Practice => "practice",
+        }
+    }
+}
+
+/// One caution.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub struct SafetyLine {
+    /// In a sentence or two, with its figure.
+    pub text: String,
+    /// Where it comes from.
+    pub source: SourceKind,
+    /// The same in words.
+    pub source_words: String,
+}
+
+/// The cautions of a step.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub struct SafetyPart {
+    /// Its name.
+    pub name: String,
+    /// What to mind.
+    pub lines: Vec<SafetyLine>,
+}
+
+/// A code that may be chosen, with its figures.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub struct CodeChoice {
+    /// Which.
+    pub code: FoodCode,
+    /// Where it holds.
+    pub name: String,
+    /// Its figures in words.
+    pub words: String,
+    /// Hot food is held at this or above, °C.
+    pub hot_hold_c: f64,
+    /// It is warmed again to this, °C.
+    pub reheat_c: f64,
+    /// Cold food is kept at this or below, °C.
+    pub cold_c: f64,
+}
+
+/// All of it.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub struct SafetyPage {
+    /// What comes before all of it.
+    pub defers: String,
+    /// Whose figures it names.
+    pub code: FoodCode,
+    /// Those that may be chosen.
+    pub codes: Vec<CodeChoice>,
+    /// The cautions by step.
+    pub parts: Vec<SafetyPart>,
+}
+
+/// Days that cooked food keeps in the cold under a code: a day less where the cold may be milder. Published guidance.
+pub fn keeps_days(code: FoodCode) -> [u32; 2] {
+    if code.cold_c() > COLD_C { [2, 2] } else { [3, 4] }
+}
+
+/// The page in a voice.
+pub fn safety_page(voice: Voice) -> SafetyPage {
+    use SourceKind::{Maker, Practice, Published};
+    let code = voice.food_code();
+    let line = |(said, source): (Said, SourceKind)| SafetyLine {
+        text: voice.say(said),
+        source,
+        source_words: voice.say(say::page_source(source.key())),
+    };
+    let part = |key: &'static str, lines: Vec<(Said, SourceKind)>| SafetyPart {
+        name: voice.say(say::page_part(key)),
+        lines: lines.into_iter().map(line).collect(),
+    };
+    let [warm, cool, cold] = COOLING_C.map(Guide);
+    let [low, high] = code.hot_hold_elsewhere_c().map(Guide);
+    let [danger_low, danger_high] = DANGER_C.map(Guide);
+    let parts = vec![
+        part(
+            "board",
+            vec![
+                (say::raw_meat(), Published),
+                (say::page_pierced(Guide(PIERCED_SAFE_C)), Published),
+                (say::page_marinade(), Published),
+                (say::page_frozen(), Published),
+                (say::chilli(), Practice),
+            ],
+        ),
+        part("pan", vec![(say::hot_fat(), Practice), (say::wine_flames(), Practice)]),
+        part(
+            "heat",
+            vec![
+                (say::page_whole(Guide(WHOLE_C), Guide(MINCED_C)), Published),
+                (say::page_slow(Minutes(WARM_WITHIN_H * 60.0), Guide(WARM_PAST_C)), Published),
+                (say::page_bath(Guide(BATH_LEAST_C)), Published),
+                (say::dried_beans(), Published),
+                (say::page_juices(), Published),
+                (say::lid_steam(), Practice),
+                (say::page_dry(), Practice),
+            ],
+        ),
+        part(
+            "pressure",
+            vec![
+                (say::pressure_lid(), Maker),
+                (say::page_full(), Maker),
+                (say::page_least(Volume(LEAST_LITRES)), Maker),
+            ],
+        ),
+        part("fire", vec![(say::coals_outdoors(), Published), (say::page_hot_iron(), Practice)]),
+        part(
+            "kept",
+            vec![
+                (say::page_danger(danger_low, danger_high, Minutes(DANGER_MIN)), Published),
+                (say::hot_hold(Guide(code.hot_hold_c()), low, high), Published),
+                (say::cooling(warm, cool, cold), Published),
+                (say::page_part_cooked(), Published),
+                (
+                    say::page_keep(if keeps_days(code) == [2, 2] { "two" } else { "three" }, Guide(code.cold_c())),
+                    Published,
+                ),
+                (say::page_again(Guide(code.reheat_c())), Published),
+                (say::under_fat(Guide(UNDER_FAT_C)), Published),
+            ],
+        ),
+        part(
+            "table",
+            vec![(say::page_allergens(), Published), (say::page_eggs(), Published), (say::page_licensed(), Published)],
+        ),
+    ];
+    let choice = |code: FoodCode| CodeChoice {
+        code,
+        name: voice.say(say::page_code(code.key())),
+        words: voice.say(say::page_code_figures(
+            Guide(code.hot_hold_c()),
+            Guide(code.reheat_c()),
+            Guide(code.cold_c()),
+        )),
+        hot_hold_c: code.hot_hold_c(),
+        reheat_c: code.reheat_c(),
+        cold_c: code.cold_c(),
+    };
+    SafetyPage { defers: voice.say(say::page_defers()), code, codes: FoodCode::ALL.map(choice).into(), parts }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn each_code_names_its_own_figures_and_no_other_code_s_as_its_own() {
+        let figures = |code: FoodCode| [code.hot_hold_c(), code.reheat_c(), code.cold_c()];
+        assert_eq!(figures(FoodCode::Usual), [63.0, 75.0, 5.0]);
+        for code in FoodCode::ALL {
+            let [hot, again, cold] = figures(code);
+            assert!([57.0, 60.0, 63.0].contains(&hot) && [74.0, 75.0, 82.0].contains(&again), "{code:?}");
+            assert!([4.0, 5.0, 8.0].contains(&cold) && !code.hot_hold_elsewhere_c().contains(&hot), "{code:?}");
+            let page = safety_page(Voice::default().under(code));
+            let said: String = page.parts.iter().flat_map(|part| &part.lines).map(|line| line.text.as_str()).collect();
+            assert!(said.contains(&format!("Hold it at {hot:.0} °C")), "{code:?}: {said}");
+            assert!(said.contains(&format!("its middle is {again:.0} °C")), "{code:?}: {said}");
+        }
+    }
+}
