@@ -3,7 +3,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { useEffect, type ReactNode } from 'react';
 import userEvent from '@testing-library/user-event';
-import { createMemoryRouter, RouterProvider } from 'react-router';
+import { createMemoryRouter, Route, RouterProvider, Routes } from 'react-router';
+import { vi } from 'vitest';
 import type { Kitchen, Schemas } from './api/client';
 import { useUndoing } from './features/shell/undo';
 import { system } from './theme/system';
@@ -34,6 +35,48 @@ export function open(place: ReactNode, at = '/') {
     </ChakraProvider>,
   );
   return { ...view, router, queries };
+}
+
+/** The same at a path with parts of an address in it. */
+export const at = (place: ReactNode, path: string, address: string) =>
+  open(
+    <Routes>
+      <Route path={path} element={place} />
+      <Route path="*" element={<p>elsewhere</p>} />
+    </Routes>,
+    address,
+  );
+
+type Handler = (body: unknown) => { status?: number; body: unknown };
+const nothing: Handler = () => ({
+  status: 404,
+  body: { status: 404, title: '', type: '', detail: 'there is no such thing' },
+});
+
+/** A kitchen that answers what a test says, by path, and remembers what it was asked. */
+export function answering(first: Record<string, Handler>) {
+  const answers = { ...first };
+  const asked = vi.fn();
+  let apart = 0;
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const path = new URL(request.url).pathname;
+    const text = await request.text();
+    // A file that was chosen is sent as it is; here it is only seen that it is.
+    const body: unknown = /^[{["]/.test(text) ? JSON.parse(text) : undefined;
+    asked(path, body, request.url);
+    const answer = (answers[path] ?? nothing)(body);
+    return new Response(answer.status === 204 ? null : JSON.stringify(answer.body), {
+      status: answer.status ?? 200,
+      headers: { 'content-type': 'application/json', 'kitchen-clock': `${Date.now() + apart} 1` },
+    });
+  });
+  const bodies = (path: string) =>
+    asked.mock.calls.filter((call) => call[0] === path).map((call) => call[1] as unknown);
+  /** How far the kitchen's clock is from this machine's, ms. */
+  const setApart = (ms: number) => {
+    apart = ms;
+  };
+  return { answers, asked, bodies, setApart };
 }
 
 const frame = () => new Promise((drawn) => requestAnimationFrame(drawn));

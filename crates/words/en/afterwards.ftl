@@ -10,7 +10,7 @@ portions = { $kilos } for { $people }: { $grams } a head.
 # $kilos (Mass) $people (Count) $grams (Mass)
 portions-weighed = Weighed: { $kilos } for { $people }, { $grams } a head.
 # $least (Mass) $most (Mass)
-portions-much = More than the { BARE($least) } to { $most } a plate takes: what is over is planned for below.
+portions-much = More than the { BARE($least) } to { $most } a plate takes: what is over can be kept.
 # $least (Mass) $most (Mass)
 portions-little = Less than the { BARE($least) } to { $most } a plate takes: stretch it with beans, roots or bread.
 portions-right = That is a plate.
@@ -39,16 +39,16 @@ hold-how =
         [oven] In its liquid, under a lid, the oven at { $at }. Turn what stands out of it now and then.
         [flame] A plate or a ring under the pot, no bubble, { $at }. Stir along the floor every quarter of an hour.
         [bath] Bagged with its liquid, { $at }. Nothing dries and nothing catches.
-        [box] Hot from the pot, wrapped in foil and towels, in a box warmed with hot water. No heat, so it cools: put a probe in.
+        [box] Hot from the pot, wrapped in foil and towels, in a box warmed with hot water. No heat, so it cools: put a probe in, and make it hot again before it is too cool.
        *[keep_warm] In its own pot, which holds { $at } by itself. That is cooking too.
     }
 # $time (Span)
-hold-too-far = good for { $time }; then it goes too far
+hold-too-far = { $time }, then too far
 # $time (Span) $hot (Guide)
-hold-cools = { $hot } or more for { $time }; then eat it, or make it hot again
+hold-cools = { $time } above { $hot }
 # $time (Span)
-hold-not = not here: it goes too far within { $time }
-hold-a-day = good for a day
+hold-not = not here: too far within { $time }
+hold-a-day = all day
 # $kilos (Mass) $hot (Guide) $time (Minutes)
 party = For guests who come and go, leave the pot where it is held and bring out { $kilos } at a time: in an open dish it is under { $hot } after { $time }.
 
@@ -75,7 +75,6 @@ reheat-how =
 day-cool =
     { $way ->
         [ice_bath] Tonight: the pot in ice water, stirred, { $time } to cold
-        [blast] Tonight: in trays through the blast chiller, { $time } to cold
        *[trays] Tonight: meat and liquid into shallow trays, { $time } to cold
     }
 # $warm (Guide) $cool (Guide) $cold (Guide)
@@ -222,10 +221,11 @@ time-past = { $work } of work to the sauce; by the bell it should have been pour
 # $what (Key) $time (Minutes)
 quicker =
     { $what ->
+        [jug] Pour it off in a spouted jug instead of ladling: { $time }
         [thicken] Thicken it instead of boiling it down: { $time }
+        [thicken_jug] Pour it off in a spouted jug, and thicken it instead of boiling it down: { $time }
         [tonight] Set aside what is not eaten tonight first, then boil down the rest: { $time }
-        [broth] Serve it as a broth, skimmed: { $time }
-       *[skim] Only skim it and thicken it, { $time }
+       *[broth] Serve it as a broth, skimmed: { $time }
     }
 # $salt (Strength) $body (Percent)
 quicker-ends = { $salt } and { $body } gelatin at the end

@@ -53,8 +53,15 @@ export function Lasting({ label, most, rows }: { label: string; most: number; ro
               bottom="2px"
               w={share(hours ?? most)}
               bg={colour}
-              borderRightRadius={hours === undefined ? 0 : '8px'}
-            />
+              borderRightRadius={hours === undefined || hours > most ? 0 : '8px'}
+              color="ground"
+              fontSize="small"
+              lineHeight={1}
+              textAlign="right"
+              pr={1}
+            >
+              {(hours === undefined || hours > most) && '…'}
+            </Box>
             {mark !== undefined && (
               <Box
                 position="absolute"

@@ -3,6 +3,8 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
 import {
+  answering,
+  at,
   broken,
   cook,
   corner,
@@ -10,121 +12,35 @@ import {
   kitchenView,
   line,
   open,
-  stand,
   summary,
   task,
   typed,
 } from '../test-kitchen';
 import { CookPlace } from './cook/CookPlace';
 import { Cooks } from './cook/Cooks';
-import { Finish } from './finish/Finish';
 import { KitchenPlace } from './kitchen/KitchenPlace';
 import { brings } from './kitchen/TakeAlong';
 import { Log } from './log/Log';
 import { Meals } from './sheet/Meals';
-import { Routes, Route } from 'react-router';
 
 const kitchen = kitchenView();
-const leg = (over: Partial<Schemas['Leg']> = {}): Schemas['Leg'] => ({
-  move: { kind: 'thicken', with: 'cornflour', to_body: 1 },
-  words: 'Thicken it with cornflour',
-  why: 'a third at a time',
-  min: 7,
-  done: false,
-  curve: [
-    [1.2, 0.3],
-    [1.2, 1],
-  ],
-  after: stand({ at_min: 7, body: 1, spoon: 'coats' }),
-  stopped: false,
-  bends: { least: 0.3, most: 3 },
-  ...over,
-});
-const tastes: Schemas['TasteAdvice'][] = (['right', 'weak'] as const).map((taste) => ({
-  taste,
-  name: taste,
-  reads: 'By the figures.',
-  helps: [{ words: 'Boil it down by a quarter', move: { kind: 'reduce', to_l: 0.9, meat_in: false } }],
-  worse: 'Starch.',
-}));
-const sauce = (over: Partial<Schemas['Sauce']> = {}): Schemas['Sauce'] => ({
-  steps: [],
-  fat_mm: 2,
-  fat_left_l: 0.01,
-  reduce_min: 0,
-  final_l: 1.2,
-  final_salt_g_per_kg: 5,
-  final_gelatin_pct: 2.5,
-  thickener_g: 24,
-  water_g: 46,
-  cooling: [],
-  thirds: [8, 8, 8],
-  because: 'It ends well salted.',
-  rule: 'A sauce bears so much.',
-  warnings: [],
-  from: stand(),
-  path: [leg()],
-  moves: [leg().move],
-  left_min: 7,
-  targets: [{ target: 'coat', body: 1 }],
-  skims: [],
-  thickeners: [],
-  more: [],
-  spoons: [],
-  tastes,
-  ...over,
-});
-
-type Handler = (body: unknown) => { status?: number; body: unknown };
-let answers: Record<string, Handler>;
-/** How far the kitchen's clock is from this machine's, ms. */
-let apart = 0;
-const asked = vi.fn();
-const nothing: Handler = () => ({
-  status: 404,
-  body: { status: 404, title: '', type: '', detail: 'there is no such thing' },
-});
-const bodies = (path: string) =>
-  asked.mock.calls.filter((call) => call[0] === path).map((call) => call[1] as unknown);
-
+const usual = {
+  '/api/kitchen': () => ({ body: kitchen }),
+  '/api/plans': () => ({ body: [] }),
+  '/api/meals': () => ({ body: [] }),
+  '/api/cooks': () => ({ body: [] }),
+  '/api/now': () => ({ body: { now: new Date().toISOString(), dishes: [], hand_over: [] } }),
+  '/api/probes': () => ({ body: [] }),
+  '/api/log': () => ({ body: { cooks: [], all: 0 } }),
+  '/api/bin': () => ({ body: [] }),
+};
+let { answers, bodies, asked, setApart } = answering(usual);
 beforeEach(() => {
-  asked.mockReset();
-  apart = 0;
-  answers = {
-    '/api/kitchen': () => ({ body: kitchen }),
-    '/api/plans': () => ({ body: [] }),
-    '/api/meals': () => ({ body: [] }),
-    '/api/cooks': () => ({ body: [] }),
-    '/api/now': () => ({ body: { now: new Date().toISOString(), dishes: [], hand_over: [] } }),
-    '/api/probes': () => ({ body: [] }),
-    '/api/log': () => ({ body: { cooks: [], all: 0 } }),
-    '/api/bin': () => ({ body: [] }),
-  };
-  vi.stubGlobal('fetch', async (request: Request) => {
-    const path = new URL(request.url).pathname;
-    const text = await request.text();
-    // A file that was chosen is sent as it is; here it is only seen that it is.
-    const body: unknown = /^[{["]/.test(text) ? JSON.parse(text) : undefined;
-    asked(path, body, request.url);
-    const answer = (answers[path] ?? nothing)(body);
-    return new Response(answer.status === 204 ? null : JSON.stringify(answer.body), {
-      status: answer.status ?? 200,
-      headers: { 'content-type': 'application/json', 'kitchen-clock': `${Date.now() + apart} 1` },
-    });
-  });
+  ({ answers, bodies, asked, setApart } = answering(usual));
 });
 afterEach(() => vi.unstubAllGlobals());
 
 const id = cook().id;
-const at = (place: React.ReactNode, path: string, address: string) =>
-  open(
-    <Routes>
-      <Route path={path} element={place} />
-      <Route path="*" element={<p>elsewhere</p>} />
-    </Routes>,
-    address,
-  );
-
 describe('places with nothing in them yet', () => {
   it.each([
     [<Meals key="s" />, 'No dish is planned', 'Match a cut'],
@@ -172,7 +88,7 @@ describe('a cook', () => {
   });
 
   it('is told the time by the kitchen’s clock, not by this machine’s', async () => {
-    apart = -7_200_000;
+    setApart(-7_200_000);
     answers[`/api/cooks/${id}`] = () => ({ body: cook() });
     answers[`/api/cooks/${id}/events`] = () => ({ body: cook() });
     at(<CookPlace />, '/cook/:cookId', `/cook/${id}`);
@@ -185,75 +101,6 @@ describe('a cook', () => {
   it('that is not in this kitchen says so', async () => {
     at(<CookPlace />, '/cook/:cookId', '/cook/nonsense');
     expect(await screen.findByText('Not in this kitchen')).toBeInTheDocument();
-  });
-});
-
-describe('finishing', () => {
-  beforeEach(() => {
-    answers[`/api/cooks/${id}`] = () => ({ body: cook() });
-    answers['/api/sauce'] = (body) =>
-      (body as Schemas['SauceRequest']).taste === 'weak'
-        ? {
-            body: sauce({ path: [leg({ words: 'Boil it down, uncovered' })] }),
-          }
-        : { body: sauce() };
-  });
-
-  it('starts from what the forecast says is in the pot and follows what is tasted', async () => {
-    at(<Finish />, '/finish/:cookId', `/finish/${id}`);
-    expect(await screen.findByText('Thicken it with cornflour')).toBeInTheDocument();
-    expect(bodies('/api/sauce')[0]).toMatchObject({
-      liquid_l: 1.2,
-      fat_l: 0.04,
-      salt_g: 6,
-      gelatin_g: 30,
-      hob_w: 1800,
-      meat_kg: 1.1,
-      meat_salt_g: 5,
-    });
-    expect(screen.getByText('It ends well salted.')).toBeInTheDocument();
-    fireEvent.click(screen.getByRole('radio', { name: 'weak' }));
-    expect(await screen.findByText('Boil it down, uncovered')).toBeInTheDocument();
-  });
-
-  it('keeps what is chosen, bent and done as it is done', async () => {
-    answers[`/api/cooks/${id}/events`] = () => ({ body: cook() });
-    at(<Finish />, '/finish/:cookId', `/finish/${id}`);
-    fireEvent.click(await screen.findByRole('radio', { name: 'weak' }));
-    await screen.findByText('Boil it down, uncovered');
-    fireEvent.click(screen.getByRole('button', { name: /Put it in the path: Boil it down/ }));
-    fireEvent.keyDown(screen.getByRole('slider', { name: /Thicken it|Boil it down/ }), { key: 'ArrowUp' });
-    fireEvent.click(screen.getByRole('button', { name: /^Done: / }));
-    await waitFor(() => expect(bodies(`/api/cooks/${id}/events`).length).toBeGreaterThan(0));
-    const told = await waitFor(() => {
-      const all = (bodies(`/api/cooks/${id}/events`) as Schemas['Event'][][]).flat();
-      expect(all.map((event) => event.happened.kind)).toContain('sauce_done');
-      return all.map((event) => event.happened);
-    });
-    expect(told[0]).toMatchObject({ kind: 'sauce_chosen', sauce: { taste: 'weak', target: 'coat' } });
-    expect(told[1]).toMatchObject({ sauce: { moves: [{ kind: 'thicken' }, { kind: 'reduce', to_l: 0.9 }] } });
-    expect(told.at(-1)).toMatchObject({ did: { kind: 'thicken' }, then: [{ kind: 'reduce' }] });
-  });
-
-  it('keeps what was typed when the kitchen stops answering', async () => {
-    const { queries } = at(<Finish />, '/finish/:cookId', `/finish/${id}#close`);
-    await userEvent.type(await screen.findByLabelText('What to change next time'), 'more stock');
-    answers[`/api/cooks/${id}`] = () => ({ status: 500, body: {} });
-    await queries.invalidateQueries({ queryKey: ['cooks', id] });
-    expect(queries.getQueryState(['cooks', id])?.status).toBe('error');
-    expect(screen.getByLabelText('What to change next time')).toHaveValue('more stock');
-  });
-
-  it('closes the cook with what it should remember', async () => {
-    answers[`/api/cooks/${id}/events`] = () => ({ body: cook({ status: 'closed' }) });
-    const { router } = at(<Finish />, '/finish/:cookId', `/finish/${id}#close`);
-    await userEvent.type(await screen.findByLabelText('What to change next time'), 'more stock');
-    await userEvent.click(screen.getByRole('radio', { name: 'fork' }));
-    fireEvent.click(screen.getByRole('button', { name: 'Close the cook' }));
-    await waitFor(() => expect(router.state.location.pathname).toBe(`/log/${id}`));
-    expect(bodies(`/api/cooks/${id}/events`)[0]).toMatchObject([
-      { happened: { kind: 'closed', outcome: { ate_as: 'fork', change: 'more stock' } } },
-    ]);
   });
 });
 

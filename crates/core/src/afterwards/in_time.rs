@@ -5,7 +5,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::error::Result;
-use crate::finish::{Move, Sauce, SauceChoices, SauceRequest, Target, Thickener, sauce};
+use crate::finish::{Move, Sauce, SauceChoices, SauceRequest, Skim, Target, Thickener, sauce};
 
 /// A difference that is none, min.
 const SOONER_MIN: f64 = 2.0;
@@ -50,6 +50,14 @@ fn thickened(now: &Sauce, request: &SauceRequest) -> Option<SauceChoices> {
     let moves: Vec<Move> =
         (now.moves.iter().filter(stays).copied()).chain([Move::Thicken { with, to_body: body.min(2.0) }]).collect();
     Some(SauceChoices { thickener: Some(with), moves: Some(moves), ..SauceChoices::default() })
+}
+
+/// The same with the fat poured off from below: a deep cap takes long with a ladle.
+fn with_a_jug(choices: SauceChoices) -> Option<SauceChoices> {
+    let mut moves = choices.moves.clone()?;
+    let ladled = moves.iter_mut().find(|next| matches!(next, Move::Skim { with: Skim::Ladle }))?;
+    *ladled = Move::Skim { with: Skim::Spout };
+    Some(SauceChoices { skim: Some(Skim::Spout), moves: Some(moves), ..choices })
 }
 
 /// What is kept set aside before anything is boiled down.
@@ -99,13 +107,17 @@ pub(super) fn in_time(request: &SauceRequest, now: &Sauce, left_min: f64, voice:
     };
     let mut quicker = Vec::new();
     if short {
+        let as_it_is = SauceChoices { moves: Some(now.moves.clone()), ..SauceChoices::default() };
         let ways = [
             ("tonight", tonight_first(now)),
+            ("jug", with_a_jug(as_it_is)),
             ("thicken", thickened(now, request)),
+            ("thicken_jug", thickened(now, request).and_then(with_a_jug)),
             ("broth", as_a_broth(now, request)),
         ];
         for (key, choices) in ways.into_iter().filter_map(|(key, choices)| Some((key, choices?))) {
             let other = sauce(&SauceRequest {
+                skim: choices.skim.unwrap_or(request.skim),
                 target: choices.target.unwrap_or(request.target),
                 thickener: choices.thickener.unwrap_or(request.thickener),
                 moves: choices.moves.clone(),

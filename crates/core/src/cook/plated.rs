@@ -14,9 +14,6 @@ use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::sheet::{TaskId, TaskKind};
 
-/// Less liquid than this is no sauce, L.
-const NO_SAUCE_L: f64 = 0.05;
-
 /// Minutes until the sauce has to be poured: what is cut and plated after it still has to be.
 fn until_poured_min(view: &CookView, lifted: bool, now: Timestamp) -> f64 {
     let after = |kind: TaskKind| matches!(kind, TaskKind::Slice | TaskKind::Serve);
@@ -63,7 +60,7 @@ pub fn plated(
         // Until it is lifted it goes on softening: it is held once it is enough.
         tenderness: if lifted { softened } else { softened.max(enough) },
         too_far,
-        wet: view.pot.liquid_l > NO_SAUCE_L,
+        wet: view.tasks.iter().any(|task| task.task.kind == TaskKind::Sauce),
     };
     afterwards(&Dish {
         id: &format!("{:x}", opened_at.as_nanosecond()),

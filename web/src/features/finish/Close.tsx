@@ -26,7 +26,7 @@ export function Close({
   const navigate = useNavigate();
   const scale = useScale().data ?? [];
   const [ateAs, setAteAs] = useState<Schemas['Check'] | undefined>(cook.plan.forecast.eaten_as ?? undefined);
-  const [kilos, setKilos] = useState<number | undefined>(weighed);
+  const [kilos, setKilos] = useState<number>();
   const [change, setChange] = useState('');
   const mass = editable.mass[units];
   if (cook.view.status === 'closed')
@@ -41,7 +41,7 @@ export function Close({
   const close = () => {
     tap(cook.id, {
       kind: 'closed',
-      outcome: { ate_as: ateAs, cooked_kg: kilos, change: change.trim() || undefined },
+      outcome: { ate_as: ateAs, cooked_kg: kilos ?? weighed, change: change.trim() || undefined },
     });
     void navigate(`/log/${cook.id}`);
   };
@@ -59,6 +59,7 @@ export function Close({
             label="Cooked meat weighed"
             value={kilos}
             onChange={setKilos}
+            placeholder={weighed === undefined ? undefined : (weighed * mass.factor).toFixed(2)}
             unit={mass.unit}
             factor={mass.factor}
           />

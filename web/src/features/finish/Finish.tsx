@@ -48,7 +48,7 @@ function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kit
   const { units, zone } = kitchen;
   const { hash } = useLocation();
   const navigate = useNavigate();
-  const dry = cook.view.pot.liquid_l < 0.05;
+  const dry = !cook.view.tasks.some(({ task }) => task.kind === 'sauce');
   const offered = parts.filter(({ value }) => !(dry && value === 'sauce'));
   const part = offered.find(({ value }) => `#${value}` === hash)?.value ?? offered[0]?.value ?? 'plate';
   const hand = useSauceInHand(cook);
@@ -89,7 +89,6 @@ function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kit
             cook={cook}
             weighed={after.data?.meat.weighed ? after.data.meat.kg : undefined}
             units={units}
-            key={String(after.data?.meat.weighed)}
           />
         </Box>
       )}

@@ -54,6 +54,7 @@ export function SauceBench({
               <Legs hand={hand} sauce={sauce} />
               <More hand={hand} sauce={sauce} />
               <Spoons sauce={sauce} />
+              <Thickening hand={hand} sauce={sauce} />
               <Because rule={<Text>{sauce.rule}</Text>}>
                 <Text>{sauce.because}</Text>
               </Because>
@@ -62,7 +63,6 @@ export function SauceBench({
               <Tasting hand={hand} sauce={sauce} />
               <OutOfThePot cook={cook} hand={hand} />
               <Skimming hand={hand} sauce={sauce} units={units} />
-              <Thickening hand={hand} sauce={sauce} />
             </Stack>
           </Grid>
         </>
