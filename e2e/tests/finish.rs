@@ -1,5 +1,7 @@
 //! The sauce is brought home: its way bent by hand, done step by step, kept, and seen on another screen.
 
+use std::path::Path;
+
 use anyhow::Context;
 use ergastic_e2e::{Kitchen, Viewport};
 
@@ -83,6 +85,14 @@ async fn from_the_pot_to_the_plate_and_what_is_over_starts_the_next_dish() -> Ou
     kitchen.press("Lake-ice shin").await?;
     kitchen.press("Pot").await?;
     kitchen.find("//option[contains(., 'Ice-road chuck: b')]").await?;
+
+    // A photo stays in this browser.
+    kitchen.browser.goto(&here.as_str().replace("#away", "#close")).await?;
+    let picture = Path::new(env!("CARGO_MANIFEST_DIR")).join("../docs/screenshots/log.png").canonicalize()?;
+    kitchen.find("//input[@type='file']").await?.send_keys(&picture.to_string_lossy()).await?;
+    kitchen.find("//img[@alt='Photo 1 of the cook']").await?;
+    kitchen.browser.refresh().await?;
+    kitchen.find("//img[@alt='Photo 1 of the cook']").await?;
     kitchen.assert_no_errors().await?;
     kitchen.close().await
 }

@@ -142,14 +142,15 @@ fn what_is_kept_starts_the_next_dish_with_its_own_salt_and_gelatin() {
         json!({"prepare": {"ingredients": [{"what": "stock_cube", "g": 25}]}}),
     );
     let all = after(&plan, &Kitchen::default(), &lifted(&[]), 320.0);
-    let kept = (all.left_over.iter()).find_map(|left| left.starts.clone().filter(|kept| kept.ml.is_some())).unwrap();
-    assert!(kept.salt_pct.unwrap() > 0.3 && kept.gelatin_pct.unwrap() > 0.3, "{kept:?}");
+    let kept =
+        (all.left_over.iter()).find_map(|left| left.starts.clone().filter(|kept| kept.puts.ml.is_some())).unwrap();
+    assert!(kept.puts.salt_pct() > 0.3 && kept.puts.gelatin_pct() > 0.3, "{kept:?}");
     let kitchen = Kitchen { kept: vec![kept.clone()], ..Kitchen::default() };
     kitchen.check().unwrap();
     let shelf = kitchen.larder();
     assert_eq!((shelf[0].name.as_str(), shelf[0].kept.as_deref()), (kept.name.as_str(), Some(kept.id.as_str())));
     let puts = shelf[0].puts;
-    assert_eq!((puts.ml, puts.salt_pct, puts.gelatin_pct), (kept.ml, kept.salt_pct, kept.gelatin_pct));
+    assert_eq!(puts, kept.puts);
 
     // In the next pot it is what it is, and not what such things usually are.
     let with = |ingredient: Ingredient| {
@@ -159,11 +160,11 @@ fn what_is_kept_starts_the_next_dish_with_its_own_salt_and_gelatin() {
     };
     let own = with(Ingredient { ml: Some(1000.0), ..puts });
     let water = with(Ingredient::usual(Larder::Water, Some(1000.0), None));
-    let grams = puts.salt_pct.unwrap() * 10.0 * Larder::KeptBroth.facts().density;
+    let grams = puts.salt_pct() * 10.0 * Larder::KeptBroth.facts().density;
     let more_g = own.prepared.salt.from_ingredients_g - water.prepared.salt.from_ingredients_g;
     assert!((more_g - grams).abs() < 0.05 * grams, "{more_g} g of {grams}");
     let gelatin = |bench: &ergastic_core::prepare::Prepared| bench.forecast.gelatin_g.unwrap();
-    assert!(gelatin(&own.prepared) > gelatin(&water.prepared) + 8.0 * kept.gelatin_pct.unwrap());
+    assert!(gelatin(&own.prepared) > gelatin(&water.prepared) + 8.0 * puts.gelatin_pct());
 }
 
 #[test]

@@ -3697,71 +3697,17 @@ export interface components {
         };
         /** @description Something kept from an earlier cook. */
         Kept: {
-            /**
-             * Format: double
-             * @description How much, g, where it is weighed.
-             */
-            g?: number | null;
-            /**
-             * Format: double
-             * @description Its gelatin, %.
-             */
-            gelatin_pct?: number | null;
             /** @description What it is known by: kept twice, it is there once. */
             id: string;
-            /**
-             * Format: double
-             * @description How much, mL, where it is poured.
-             */
-            ml?: number | null;
             /** @description Whose it was. */
             name: string;
-            /**
-             * Format: double
-             * @description Its salt, %.
-             */
-            salt_pct?: number | null;
+            /** @description All of it, as it goes into a pot. */
+            puts: components["schemas"]["Ingredient"];
             /**
              * Format: date-time
              * @description Good in the cold until then.
              */
             until: string;
-            /** @description As what it goes into a pot. */
-            what: components["schemas"]["Larder"];
-        };
-        /** @description Something kept from an earlier cook. */
-        KeptInFull: {
-            /**
-             * Format: double
-             * @description How much, g, where it is weighed.
-             */
-            g?: number | null;
-            /**
-             * Format: double
-             * @description Its gelatin, %.
-             */
-            gelatin_pct?: number | null;
-            /** @description What it is known by: kept twice, it is there once. */
-            id: string;
-            /**
-             * Format: double
-             * @description How much, mL, where it is poured.
-             */
-            ml?: number | null;
-            /** @description Whose it was. */
-            name: string;
-            /**
-             * Format: double
-             * @description Its salt, %.
-             */
-            salt_pct?: number | null;
-            /**
-             * Format: date-time
-             * @description Good in the cold until then.
-             */
-            until: string;
-            /** @description As what it goes into a pot. */
-            what: components["schemas"]["Larder"];
         };
         /**
          * @description Something to cook on or in.
@@ -4081,7 +4027,7 @@ export interface components {
              * @description What is kept from earlier cooks for the next dish.
              * @default []
              */
-            kept: components["schemas"]["KeptInFull"][];
+            kept: components["schemas"]["Kept"][];
             /**
              * @description Its name.
              * @default My kitchen
@@ -4438,7 +4384,7 @@ export interface components {
             litres?: number | null;
             /** @description How much of it, in words. */
             name: string;
-            starts?: components["schemas"]["KeptInFull"] | null;
+            starts?: components["schemas"]["Kept"] | null;
             /** @description Its salt and gelatin, in words; empty where it has none. */
             strength: string;
             /** @description What it is good for. */
@@ -5515,6 +5461,8 @@ export interface components {
             kept?: string | null;
             /** @description Its name. */
             name: string;
+            /** @description Whether it may be reached for: what is only kept of earlier cooks is there when something is. */
+            offered: boolean;
             /** @description What goes in at first. */
             puts: components["schemas"]["Ingredient"];
         };

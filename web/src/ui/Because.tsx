@@ -1,6 +1,7 @@
 import { Box, Heading, Stack, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
+import { TextLink } from './TextLink';
 
 /** The narrow column that says why, opens to the rule and the numbers, and leads on to where the time is explained. */
 export function Because({
@@ -23,27 +24,16 @@ export function Because({
       </Heading>
       <Stack gap={3}>{children}</Stack>
       {why && (
-        <chakra.a
-          asChild
-          display="inline-flex"
-          alignItems="center"
-          minHeight="44px"
-          color="rim"
-          fontWeight={700}
-          textDecoration="underline"
-          textUnderlineOffset="4px"
+        <TextLink
+          to={why}
+          onClick={(event) => {
+            if (!before || event.ctrlKey || event.metaKey || event.shiftKey) return;
+            event.preventDefault();
+            void before().then(() => navigate(why));
+          }}
         >
-          <Link
-            to={why}
-            onClick={(event) => {
-              if (!before || event.ctrlKey || event.metaKey || event.shiftKey) return;
-              event.preventDefault();
-              void before().then(() => navigate(why));
-            }}
-          >
-            Why this time?
-          </Link>
-        </chakra.a>
+          Why this time?
+        </TextLink>
       )}
       {rule && (
         <chakra.details mt={3} fontSize="small">

@@ -7,7 +7,7 @@ use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use super::meat::Meat;
-use crate::bench::Larder;
+use crate::bench::{Ingredient, Larder};
 use crate::clock::plus_minutes;
 use crate::finish::{Remains, Share, Target};
 use crate::juices::FAT_KG_PER_L;
@@ -112,12 +112,14 @@ impl Of<'_> {
         let salt_pct = litres.map(|share| share.salt_g_per_kg / 10.0);
         let starts = what.larder().map(|larder| Kept {
             id: format!("{}-{}", self.id, what.key()),
-            what: larder,
             name: voice.say(say::kept_name(self.dish, what.key())).chars().take(80).collect(),
-            ml: litres.map(|share| (share.litres * 1000.0).round()),
-            g: kg.map(|kg| (kg * 1000.0).round()),
-            salt_pct: salt_pct.map(|pct| (pct * 100.0).round() / 100.0),
-            gelatin_pct: litres.map(|share| (share.gelatin_pct * 10.0).round() / 10.0),
+            puts: Ingredient {
+                what: larder,
+                ml: litres.map(|share| (share.litres * 1000.0).round()),
+                g: kg.map(|kg| (kg * 1000.0).round()),
+                salt_pct: salt_pct.map(|pct| (pct * 100.0).round() / 100.0),
+                gelatin_pct: litres.map(|share| (share.gelatin_pct * 10.0).round() / 10.0),
+            },
             until: plus_minutes(self.now, most_days * DAY_MIN),
         });
         LeftOver {

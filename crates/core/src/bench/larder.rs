@@ -321,6 +321,11 @@ impl Larder {
         self.facts().key
     }
 
+    /// Whether it is only there where it was kept from an earlier cook.
+    pub fn is_kept(self) -> bool {
+        matches!(self, Self::KeptBroth | Self::KeptSauce | Self::KeptFat)
+    }
+
     /// Its name in a sentence.
     pub fn name(self) -> Said {
         say::name(self.key())

@@ -457,14 +457,7 @@ impl Prepare {
             }
         }
         for (i, thing) in self.ingredients.iter().enumerate() {
-            let field = |name: &str| format!("ingredients[{i}].{name}");
-            if thing.ml.is_none() && thing.g.is_none() {
-                return Err(Error::missing(field("ml"), errors::say_how_much()));
-            }
-            in_range(&field("ml"), thing.ml.unwrap_or(0.0), 0.0, 30_000.0, Unit::Millilitres)?;
-            in_range(&field("g"), thing.g.unwrap_or(0.0), 0.0, 30_000.0, Unit::Grams)?;
-            in_range(&field("salt_pct"), thing.salt_pct.unwrap_or(0.0), 0.0, 100.0, Unit::Percent)?;
-            in_range(&field("gelatin_pct"), thing.gelatin_pct.unwrap_or(0.0), 0.0, 60.0, Unit::Percent)?;
+            thing.check(&format!("ingredients[{i}]"))?;
         }
         for (i, thing) in self.later.iter().enumerate() {
             in_range(&format!("later[{i}].g"), thing.g, 1.0, 30_000.0, Unit::Grams)?;

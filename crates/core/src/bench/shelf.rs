@@ -17,6 +17,8 @@ pub struct OnTheShelf {
     pub name: String,
     /// Kept from an earlier cook: what the kitchen knows it by.
     pub kept: Option<String>,
+    /// Whether it may be reached for: what is only kept of earlier cooks is there when something is.
+    pub offered: bool,
     /// What goes in at first.
     pub puts: Ingredient,
 }
@@ -26,7 +28,13 @@ pub fn on_the_shelf(voice: Voice) -> Vec<OnTheShelf> {
     let shown = |facts: &LarderFacts| {
         let (first_ml, first_g) = facts.what.first();
         let puts = Ingredient::usual(facts.what, first_ml, first_g);
-        OnTheShelf { facts: *facts, name: voice.say(facts.what.name()), kept: None, puts }
+        OnTheShelf {
+            facts: *facts,
+            name: voice.say(facts.what.name()),
+            kept: None,
+            offered: !facts.what.is_kept(),
+            puts,
+        }
     };
     Larder::all().iter().map(shown).collect()
 }

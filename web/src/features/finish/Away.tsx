@@ -1,12 +1,12 @@
-import { Box, Flex, Grid, Stack, Text, chakra } from '@chakra-ui/react';
+import { Box, Flex, Grid, Stack, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { Lasting, type Lasts } from '../../drawings/Lasting';
 import { span } from '../../format/time';
 import { format, type Units } from '../../format/units';
 import { Choice } from '../../ui/Choice';
 import { Caution } from '../../ui/states';
+import { TextLink } from '../../ui/TextLink';
 import { LeftOver } from './LeftOver';
 import { Section } from './Section';
 
@@ -79,18 +79,7 @@ function Holding({ after }: { after: Schemas['Afterwards'] }) {
         {after.cautions.map((caution) => (
           <Caution key={caution.id}>{caution.text}</Caution>
         ))}
-        <chakra.a
-          asChild
-          color="rim"
-          fontWeight={700}
-          textDecoration="underline"
-          textUnderlineOffset="4px"
-          minHeight="44px"
-          display="inline-flex"
-          alignItems="center"
-        >
-          <Link to="/safety">All cautions and your food code</Link>
-        </chakra.a>
+        <TextLink to="/safety">All cautions and your food code</TextLink>
       </Stack>
     </Section>
   );

@@ -1,8 +1,11 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Flex, Stack, Text } from '@chakra-ui/react';
+import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useKitchenView } from '../../api/queries';
 import { useKitchenDocument } from '../../api/useLive';
+import { editable, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
 import { Section } from './Section';
 
 type Kept = Schemas['Kept'];
@@ -40,21 +43,54 @@ function LeftOverIn({ left, view }: { left: Schemas['LeftOver'][]; view: Schemas
                 <Text>{uses}</Text>
                 <Text color="soft">{keeps}</Text>
               </Box>
-              {starts && (
-                <Button
-                  alignSelf="center"
-                  weight={there ? 'quiet' : 'plain'}
-                  aria-label={`${there ? 'Out of the larder' : 'Into the larder'}: ${starts.name}`}
-                  aria-pressed={there}
-                  onClick={() => keep(starts, there)}
-                >
-                  {there ? '✓ in the larder' : 'It starts the next dish'}
-                </Button>
-              )}
+              {starts && <Starts kept={starts} there={there} units={value.units} onKeep={keep} />}
             </Flex>
           );
         })}
       </Box>
     </Section>
+  );
+}
+
+/** Into the larder with it: as much as was reckoned, or as the scales or the jug say. */
+function Starts({
+  kept,
+  there,
+  units,
+  onKeep,
+}: {
+  kept: Kept;
+  there: boolean;
+  units: Units;
+  onKeep: (kept: Kept, there: boolean) => void;
+}) {
+  const [measured, setMeasured] = useState<number>();
+  const poured = kept.puts.ml != null;
+  const unit = editable[poured ? 'volume' : 'mass'][units];
+  const reckoned = (kept.puts.ml ?? kept.puts.g ?? 0) / 1000;
+  const much = measured === undefined ? {} : poured ? { ml: measured * 1000 } : { g: measured * 1000 };
+  return (
+    <Stack gap={2} alignSelf="center" w="190px">
+      {!there && (
+        <NumberField
+          label={`${kept.name}, measured`}
+          hideLabel
+          value={measured}
+          onChange={setMeasured}
+          unit={unit.unit}
+          factor={unit.factor}
+          step={unit.step}
+          placeholder={(reckoned * unit.factor).toFixed(2)}
+        />
+      )}
+      <Button
+        weight={there ? 'quiet' : 'plain'}
+        aria-label={`${there ? 'Out of the larder' : 'Into the larder'}: ${kept.name}`}
+        aria-pressed={there}
+        onClick={() => onKeep({ ...kept, puts: { ...kept.puts, ...much } }, there)}
+      >
+        {there ? '✓ in the larder' : 'It starts the next dish'}
+      </Button>
+    </Stack>
   );
 }

@@ -125,11 +125,8 @@ const after: Schemas['Afterwards'] = {
       keeps: '3 days.',
       starts: {
         id: 'cook-broth',
-        what: 'kept_broth',
         name: 'Shin: broth',
-        ml: 1000,
-        salt_pct: 0.9,
-        gelatin_pct: 1.4,
+        puts: { what: 'kept_broth', ml: 1000, salt_pct: 0.9, gelatin_pct: 1.4 },
         until: '2027-02-09T12:00:00Z',
       },
     },
@@ -250,10 +247,13 @@ describe('finishing', () => {
       body: body ? { version: ++version, kitchen: (body as Schemas['KitchenView']).kitchen } : kitchenView(),
     });
     at(<Finish />, '/finish/:cookId', `/finish/${id}#away`);
-    await userEvent.click(await screen.findByRole('button', { name: 'Into the larder: Shin: broth' }));
+    await typed(await screen.findByLabelText('Shin: broth, measured'), '0.8');
+    await userEvent.click(screen.getByRole('button', { name: 'Into the larder: Shin: broth' }));
     const out = await screen.findByRole('button', { name: 'Out of the larder: Shin: broth' });
     const saved = () => bodies('/api/kitchen').filter(Boolean) as Schemas['KitchenView'][];
-    await waitFor(() => expect(saved().at(-1)?.kitchen.kept).toMatchObject([{ id: 'cook-broth', ml: 1000 }]));
+    await waitFor(() =>
+      expect(saved().at(-1)?.kitchen.kept).toMatchObject([{ id: 'cook-broth', puts: { ml: 800 } }]),
+    );
     await userEvent.click(out);
     await waitFor(() => expect(saved().at(-1)?.kitchen.kept).toEqual([]));
     await userEvent.click(screen.getByRole('radio', { name: 'all of it' }));

@@ -31,9 +31,9 @@ export function InTheLarder({
               <Box flex="1">
                 <Text fontWeight={600}>{one.name}</Text>
                 <Text color={old ? 'caution' : 'soft'} fontWeight={old ? 700 : 400}>
-                  {one.ml != null && format('volume', one.ml / 1000, units)}
-                  {one.g != null && format('mass', one.g / 1000, units)}
-                  {one.salt_pct != null && `, ${format('strength', one.salt_pct * 10, units)} of salt`}
+                  {one.puts.ml != null && format('volume', one.puts.ml / 1000, units)}
+                  {one.puts.g != null && format('mass', one.puts.g / 1000, units)}
+                  {one.puts.salt_pct != null && `, salt ${format('strength', one.puts.salt_pct * 10, units)}`}
                   {old ? `, too old since ${date(one.until, zone)}` : `, good until ${date(one.until, zone)}`}
                 </Text>
               </Box>

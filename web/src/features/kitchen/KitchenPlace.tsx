@@ -1,6 +1,5 @@
-import { Box, chakra, Flex, Grid, Menu, Portal, Stack, Text } from '@chakra-ui/react';
+import { Box, Flex, Grid, Menu, Portal, Stack, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { kitchenNow, type Kitchen, type Schemas } from '../../api/client';
 import { useKitchenView } from '../../api/queries';
 import { useKitchenDocument } from '../../api/useLive';
@@ -13,6 +12,7 @@ import { HourField } from '../../ui/HourField';
 import { NumberField } from '../../ui/NumberField';
 import { PageHeading } from '../../ui/PageHeading';
 import { Slider } from '../../ui/Slider';
+import { TextLink } from '../../ui/TextLink';
 import { Fault, Waiting } from '../../ui/states';
 import { TextField } from '../../ui/TextField';
 import { useUndoCorner } from '../shell/undo';
@@ -199,19 +199,10 @@ function Habits({
         onChange={setMode}
       />
       <Box>
-        <Text fontWeight={600}>Food code</Text>
-        <chakra.a
-          asChild
-          color="rim"
-          fontWeight={700}
-          textDecoration="underline"
-          textUnderlineOffset="4px"
-          minHeight="44px"
-          display="inline-flex"
-          alignItems="center"
-        >
-          <Link to="/safety">All cautions, and whose code holds here</Link>
-        </chakra.a>
+        <Text color="soft" fontSize="small">
+          Food code
+        </Text>
+        <TextLink to="/safety">All cautions, and whose code holds here</TextLink>
       </Box>
       <Slider
         label="Plan for a chance of being ready"

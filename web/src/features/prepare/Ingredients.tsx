@@ -93,7 +93,7 @@ export const Ingredients = memo(function Ingredients({
           value=""
           first="something from the larder …"
           options={larder
-            .filter((found) => !ingredients.some((thing) => same(found, thing)))
+            .filter((found) => found.offered && !ingredients.some((thing) => same(found, thing)))
             .map((found) => ({ value: found.kept ?? found.what, label: found.name }))}
           onChange={(key) => {
             const found = larder.find(({ kept, what }) => (kept ?? what) === key);

@@ -73,7 +73,7 @@ export function PotBench({
             label="The rest of it is"
             value={bench.base}
             options={larder
-              .filter((found) => found.liquid)
+              .filter((found) => found.liquid && found.offered && found.kept == null)
               .map((found) => ({ value: found.what, label: found.name }))}
             onChange={(base) => setBench('base', { base })}
           />
@@ -94,7 +94,8 @@ export function PotBench({
               ...pot.poured.map(
                 (thing) =>
                   [
-                    larder.find((found) => found.what === thing.what)?.name ?? thing.what,
+                    larder.find((found) => found.what === thing.what && found.kept == null)?.name ??
+                      thing.what,
                     format('volume', Number(thing.l.toFixed(2)), units),
                   ] as const,
               ),

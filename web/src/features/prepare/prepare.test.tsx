@@ -26,6 +26,7 @@ const facts = (what: Schemas['Larder'], liquid: boolean, instead: Schemas['Larde
     name: what.replace('_', ' '),
     liquid,
     instead,
+    offered: true,
     puts: { what, g: 150 },
   }) as unknown as Schemas['OnTheShelf'];
 const larder = [
