@@ -123,6 +123,20 @@ fn a_hold_goes_on_cooking_and_the_warmer_the_sooner_it_is_too_far() {
 }
 
 #[test]
+fn meat_left_in_a_long_reduction_is_warned_of() {
+    let weak = |litres: f64| {
+        let chosen = serde_json::from_value(json!({"taste": "weak", "target": "gravy"})).unwrap();
+        let chosen = Happened::SauceChosen { sauce: Box::new(chosen) };
+        let events = found(Check::Slice, &[(305.0, Happened::Dipped { litres }), (306.0, chosen)]);
+        after(&chuck("slice"), &Kitchen::default(), &events, 320.0).meat.left_in
+    };
+    assert!(weak(4.0).is_some_and(|said| said.contains("take it out first")));
+    assert!(weak(1.2).is_none_or(|said| said.contains("are left before")));
+    let thin = after(&chuck("slice"), &Kitchen::default(), &found(Check::Slice, &[]), 320.0);
+    assert_eq!(thin.meat.left_in, None);
+}
+
+#[test]
 fn what_is_left_over_is_less_than_all_and_cools_sooner() {
     let all = after(&chuck("fork"), &Kitchen::default(), &lifted(&[]), 320.0);
     let minutes = |ways: &[ergastic_core::finish::Cooled], cool_in| {

@@ -14,6 +14,10 @@ portions-much = More than the { BARE($least) } to { $most } a plate takes: what 
 # $least (Mass) $most (Mass)
 portions-little = Less than the { BARE($least) } to { $most } a plate takes: stretch it with beans, roots or bread.
 portions-right = That is a plate.
+# $time (Minutes) $left (Span)
+left-in = Left in while it boils down ({ $time }), the meat glazes and goes on cooking; then { $left } at the boil are left before it goes too far.
+# $time (Minutes)
+left-in-too-far = Left in while it boils down ({ $time }), the meat goes too far: take it out first.
 # $length (Length)
 fibre-short = fibres { $length } long: they fall apart in the mouth
 # $length (Length)
@@ -216,6 +220,8 @@ beside-bitter-why = It keeps the second plate from cloying.
 time-enough = { $work } of work to the sauce, { $left } until it has to be poured: { $spare } to spare.
 # $work (Minutes) $left (Minutes) $over (Minutes)
 time-short = { $work } of work to the sauce and { $left } until it has to be poured: { $over } too long.
+# $work (Minutes) $left (Minutes) $over (Minutes)
+time-short-on-the-sheet = { $work } of work to the sauce, and the sheet has { $left } for it once the meat is lifted: { $over } too long.
 # $work (Minutes) $over (Minutes)
 time-past = { $work } of work to the sauce; by the bell it should have been poured { $over } ago.
 # $what (Key) $time (Minutes)

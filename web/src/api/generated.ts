@@ -5444,6 +5444,8 @@ export interface components {
              * @description Cooked and edible, kg.
              */
             kg: number;
+            /** @description What it would take, left in while the liquid boils down; nothing where it does not. */
+            left_in?: string | null;
             /** @description What a plate takes, kg: from, to. */
             plate_kg: [
                 number,

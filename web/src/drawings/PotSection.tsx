@@ -7,12 +7,25 @@ type Props = {
   liquidL: number;
   fatMm: number;
   finalL: number;
+  /** What is dissolved in it: salt, g a kilo, and gelatin, %. */
+  salt: number;
+  gelatin: number;
   units: Units;
   width?: number;
 };
 
 /** The pot cut open: liquid with its fat cap, and the level it is brought down to. */
-export function PotSection({ diameterCm, heightCm, liquidL, fatMm, finalL, units, width = 360 }: Props) {
+export function PotSection({
+  diameterCm,
+  heightCm,
+  liquidL,
+  fatMm,
+  finalL,
+  salt,
+  gelatin,
+  units,
+  width = 360,
+}: Props) {
   const scale = Math.min((width - 110) / diameterCm, 14);
   const [w, h] = [diameterCm * scale, Math.max(heightCm, 8) * scale];
   const floor = Math.PI * (diameterCm / 20) ** 2;
@@ -25,9 +38,9 @@ export function PotSection({ diameterCm, heightCm, liquidL, fatMm, finalL, units
   return (
     <svg
       width={width}
-      height={h + 40}
+      height={h + 48}
       role="img"
-      aria-label={`The pot: ${format('volume', liquidL, units)} of liquid under ${format('small_length', fatMm, units)} of fat, to become ${format('volume', finalL, units)}`}
+      aria-label={`The pot: ${format('volume', liquidL, units)} of liquid under ${format('small_length', fatMm, units)} of fat, with ${format('strength', salt, units)} of salt and ${gelatin.toFixed(1)} % of gelatin, to become ${format('volume', finalL, units)}`}
       style={{ display: 'block', maxWidth: '100%' }}
     >
       <rect x={left} y={bottom - liquid} width={w} height={liquid} fill={colour('liquid')} opacity="0.55" />
@@ -37,6 +50,26 @@ export function PotSection({ diameterCm, heightCm, liquidL, fatMm, finalL, units
         strokeWidth="2.5"
         fill="none"
       />
+      {scattered(Math.round(salt * 4), w, liquid).map(([x, y]) => (
+        <rect
+          key={`${x} ${y}`}
+          x={left + x}
+          y={bottom - y}
+          width="3"
+          height="3"
+          fill={colour('ground')}
+          transform={`rotate(45 ${left + x + 1.5} ${bottom - y + 1.5})`}
+        />
+      ))}
+      {scattered(Math.round(gelatin * 5), w - 14, liquid, 0.37).map(([x, y]) => (
+        <path
+          key={`${x} ${y}`}
+          d={`M${left + x},${bottom - y} q3,-4 6,0 t6,0`}
+          fill="none"
+          stroke={colour('tender')}
+          strokeWidth="1.5"
+        />
+      ))}
       {fat > 0 && (
         <rect x={left} y={bottom - liquid - fat} width={w} height={fat} fill={colour('fat')} rx="3" />
       )}
@@ -85,7 +118,19 @@ export function PotSection({ diameterCm, heightCm, liquidL, fatMm, finalL, units
         >
           {format('volume', liquidL, units)}
         </text>
+        <text x={left} y={bottom + 24} style={{ fontWeight: 400 }}>
+          salt {format('strength', salt, units)}, gelatin {gelatin.toFixed(1)} %
+        </text>
       </g>
     </svg>
   );
+}
+
+/** So many places in a layer, evenly strewn and the same each time it is drawn. */
+function scattered(count: number, wide: number, high: number, from = 0.11): [number, number][] {
+  const inside = Math.max(0, high - 8);
+  return Array.from({ length: Math.min(count, 90) }, (_, i) => [
+    4 + ((from + i * 0.618_034) % 1) * (wide - 10),
+    5 + ((from * 3 + i * 0.754_878) % 1) * inside,
+  ]);
 }

@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useId } from 'react';
 import type { Schemas } from '../api/client';
+import { span } from '../format/time';
 import { format, type Units } from '../format/units';
 import { colour } from '../theme/system';
 import { arrowSteps, useDragged } from './useDragged';
@@ -204,6 +205,30 @@ export function SaucePath({ from, path, targets, target, spoons, units, onBend, 
             strokeLinejoin="round"
           />
         ))}
+        {path.map((leg, i) => {
+          const before = at(stands[i] ?? from);
+          const to = at(leg.after);
+          const apart = Math.hypot(to.x - before.x, to.y - before.y);
+          return (
+            !leg.done &&
+            leg.min >= 1 &&
+            apart > 44 && (
+              <text
+                key={i}
+                x={(before.x + to.x) / 2 + (Math.abs(to.x - before.x) < 20 ? 10 : 0)}
+                y={(before.y + to.y) / 2 + (Math.abs(to.x - before.x) < 20 ? 5 : 24)}
+                textAnchor={Math.abs(to.x - before.x) < 20 ? 'start' : 'middle'}
+                fill={colour(leg.move.kind === 'reduce' ? 'heat' : 'rim')}
+                stroke={colour('ground')}
+                strokeWidth="4"
+                paintOrder="stroke"
+                style={{ fontSize: 14, fontWeight: 700, fontVariantNumeric: 'tabular-nums' }}
+              >
+                {span(leg.min)}
+              </text>
+            )
+          );
+        })}
         <circle
           cx={at(from).x}
           cy={at(from).y}
@@ -300,7 +325,6 @@ function Handle({
     move: (taken, { x, y }, _, done) => onBend(held(read({ x: taken.x + x, y: taken.y + y })), done),
   });
   const step = (most - least) / 40;
-  // To the left is more taken out; elsewhere the arrow goes where the figure goes.
   return (
     <g
       {...dragged()}

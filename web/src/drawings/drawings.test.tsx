@@ -172,9 +172,16 @@ describe('the slice of the piece', () => {
 
 describe('the pot in section', () => {
   it('says what stands in it and what it becomes', () => {
-    open(<PotSection diameterCm={26} heightCm={13} liquidL={1.2} fatMm={3} finalL={0.6} units="metric" />);
+    open(
+      <PotSection
+        {...{ diameterCm: 26, heightCm: 13, liquidL: 1.2, fatMm: 3, finalL: 0.6, salt: 9, gelatin: 1.4 }}
+        units="metric"
+      />,
+    );
     expect(
-      screen.getByRole('img', { name: 'The pot: 1.2 L of liquid under 3 mm of fat, to become 0.6 L' }),
+      screen.getByRole('img', {
+        name: 'The pot: 1.2 L of liquid under 3 mm of fat, with 9 g a kilo of salt and 1.4 % of gelatin, to become 0.6 L',
+      }),
     ).toBeInTheDocument();
   });
 });

@@ -94,14 +94,25 @@ fn as_a_broth(now: &Sauce, request: &SauceRequest) -> Option<SauceChoices> {
 
 /// The sauce of a request, with so many minutes until it has to be poured.
 ///
+/// `lifted` says whether the meat is out: until then the minutes are those that the sheet has for it.
+///
 /// # Errors
 /// Names the field that can't be used.
-pub(super) fn in_time(request: &SauceRequest, now: &Sauce, left_min: f64, voice: Voice) -> Result<InTime> {
+pub(super) fn in_time(
+    request: &SauceRequest,
+    now: &Sauce,
+    left_min: f64,
+    lifted: bool,
+    voice: Voice,
+) -> Result<InTime> {
     let work_min = now.left_min;
     let over_min = work_min - left_min;
     let short = work_min > 0.5 && over_min > 1.0;
     let said = match (short, left_min >= 0.0) {
         (false, _) => say::time_enough(Minutes(work_min), Minutes(left_min.max(0.0)), Minutes((-over_min).max(0.0))),
+        (true, true) if !lifted => {
+            say::time_short_on_the_sheet(Minutes(work_min), Minutes(left_min), Minutes(over_min))
+        }
         (true, true) => say::time_short(Minutes(work_min), Minutes(left_min), Minutes(over_min)),
         (true, false) => say::time_past(Minutes(work_min), Minutes(-left_min)),
     };
@@ -123,7 +134,10 @@ pub(super) fn in_time(request: &SauceRequest, now: &Sauce, left_min: f64, voice:
                 moves: choices.moves.clone(),
                 ..request.clone()
             })?;
-            if other.left_min < work_min - SOONER_MIN {
+            // A jug for a thin cap saves nothing over the way before it.
+            let saves_over =
+                if key == "thicken_jug" { quicker.last().map_or(work_min, |way: &Quicker| way.min) } else { work_min };
+            if other.left_min < saves_over - SOONER_MIN {
                 let min = other.left_min;
                 let gelatin = Percent(other.final_gelatin_pct / 100.0);
                 quicker.push(Quicker {

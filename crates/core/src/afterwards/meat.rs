@@ -1,12 +1,13 @@
 //! The meat between the pot and the plate: kept warm, cut with its grain in mind, and how much of it a head.
 
-use ergastic_words::{Guide, Join, Length, Mass, Said, Voice, afterwards as say};
+use ergastic_words::{Guide, Join, Length, Mass, Minutes, Said, Span, Voice, afterwards as say};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use crate::cuts::EatenAs;
 use crate::finish::{fibre_length_mm, slicing};
+use crate::tender::rate;
 
 /// Cooked meat on a plate, kg a head. Practice.
 const PLATE_KG: [f64; 2] = [0.15, 0.18];
@@ -16,6 +17,9 @@ const PROBED_MM: f64 = 8.0;
 /// From here on fibres chew, and are strings, mm. Working values.
 const SOME_CHEW_MM: f64 = 9.0;
 const STRINGS_MM: f64 = 15.0;
+/// A boiling shorter than this does nothing to it, min; an open pot boils at, °C.
+const NO_BOILING_MIN: f64 = 3.0;
+const BOIL_C: f64 = 99.0;
 /// The angles the answer tells of, °: a knife is laid no nearer along the grain.
 const ANGLES: [f64; 9] = [10.0, 20.0, 30.0, 40.0, 50.0, 60.0, 70.0, 80.0, 90.0];
 
@@ -80,6 +84,8 @@ pub struct OnThePlate {
     pub portions: String,
     /// How it waits.
     pub keep_warm: String,
+    /// What it would take, left in while the liquid boils down; nothing where it does not.
+    pub left_in: Option<String>,
     /// Where it is sliced: how.
     pub slicing: Option<Slicing>,
 }
@@ -108,8 +114,21 @@ impl Meat {
         })
     }
 
-    /// On its way to the plate.
-    pub(super) fn on_the_plate(&self, voice: Voice) -> OnThePlate {
+    /// Left in for so many minutes at the boil.
+    fn left_in(&self, min: f64) -> Option<Said> {
+        if min < NO_BOILING_MIN {
+            return None;
+        }
+        let an_hour = rate(BOIL_C) / self.resistance;
+        let after_h = (self.too_far - self.tenderness) / an_hour - min / 60.0;
+        Some(match after_h {
+            hours if hours <= 0.0 => say::left_in_too_far(Minutes(min)),
+            hours => say::left_in(Minutes(min), Span(hours * 60.0)),
+        })
+    }
+
+    /// On its way to the plate, with so many minutes in which its liquid boils down.
+    pub(super) fn on_the_plate(&self, boils_min: f64, voice: Voice) -> OnThePlate {
         let [least, most] = PLATE_KG;
         let a_head_kg = self.kg / f64::from(self.people);
         let (kilos, grams) = (Mass(self.kg), Mass(a_head_kg));
@@ -134,6 +153,7 @@ impl Meat {
             plate_kg: PLATE_KG,
             portions: voice.say(Said::list([figures, judged], Join::Space)),
             keep_warm: voice.say(waits),
+            left_in: self.left_in(boils_min).map(|said| voice.say(said)),
             slicing: self.slicing(voice),
         }
     }

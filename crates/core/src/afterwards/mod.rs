@@ -72,6 +72,8 @@ pub(crate) struct Dish<'a> {
     pub sauce: &'a SauceRequest,
     /// Minutes until the sauce has to be poured, and now.
     pub left_min: f64,
+    /// Whether the meat is out.
+    pub lifted: bool,
     pub now: Timestamp,
     pub voice: Voice,
 }
@@ -84,7 +86,7 @@ const HEATS: f64 = 0.5;
 /// # Errors
 /// Names the field that can't be used.
 pub(crate) fn afterwards(dish: &Dish) -> Result<Afterwards> {
-    let Dish { id, plan, meat, sauce: request, left_min, now, voice } = dish;
+    let Dish { id, plan, meat, sauce: request, left_min, lifted, now, voice } = dish;
     let (meat, now, voice) = (meat, *now, *voice);
     let pot = request.vessel.clone().unwrap_or_else(Vessel::default).resolve(Lid::None)?;
     let made = meat.wet.then(|| sauce(request)).transpose()?;
@@ -115,7 +117,7 @@ pub(crate) fn afterwards(dish: &Dish) -> Result<Afterwards> {
         in_time: made
             .as_ref()
             .filter(|made| made.left_min > 0.0)
-            .map(|made| in_time::in_time(request, made, *left_min, voice))
+            .map(|made| in_time::in_time(request, made, *left_min, *lifted, voice))
             .transpose()?,
         beside: beside::beside(plan, meat, meat.wet.then_some(*request), voice),
         hold: hold::holds(meat, liquid_l, voice),
@@ -123,7 +125,7 @@ pub(crate) fn afterwards(dish: &Dish) -> Result<Afterwards> {
         cautions: vec![hot_hold(voice), cool_fast(voice)],
         day_after: on_the_day_after(meat, &away, voice),
         cold: cold::cold_portions(meat, left.as_ref().map(|left| left.sauce.with(left.aside)), voice),
-        meat: meat.on_the_plate(voice),
+        meat: meat.on_the_plate(made.as_ref().map_or(0.0, |made| made.reduce_min), voice),
         cool_left,
         cool_all,
         reheat,

@@ -67,6 +67,7 @@ pub fn plated(
         plan,
         meat,
         sauce: &view.sauce,
+        lifted,
         left_min: until_poured_min(&view, lifted, now),
         now,
         voice: kitchen.voice(),

@@ -72,9 +72,7 @@ function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kit
         options={offered}
         onChange={(next) => void navigate(`#${next}`)}
       />
-      {part === 'sauce' && (
-        <SauceBench cook={cook} hand={hand} time={after.data?.in_time ?? undefined} units={units} />
-      )}
+      {part === 'sauce' && <SauceBench cook={cook} hand={hand} after={after.data} units={units} />}
       {part !== 'sauce' && after.isLoadingError && (
         <Fault error={after.error} retry={() => void after.refetch()} />
       )}

@@ -28,13 +28,13 @@ const targets = [
 export function SauceBench({
   cook,
   hand,
-  time,
+  after,
   units,
 }: {
   cook: Schemas['CookAnswer'];
   hand: SauceInHand;
-  /** The sauce against the bell. */
-  time: Schemas['InTime'] | undefined;
+  /** What comes after it: whether it is in time for the bell, and what the meat would take in it. */
+  after: Schemas['Afterwards'] | undefined;
   units: Units;
 }) {
   const { sauce, fault } = hand;
@@ -44,7 +44,7 @@ export function SauceBench({
       {!sauce && !hand.query.isError && <Waiting height={380} what="Working out the sauce" />}
       {sauce && (
         <>
-          {time && <InTime time={time} hand={hand} />}
+          {after?.in_time && <InTime time={after.in_time} hand={hand} />}
           <Drawn cook={cook} hand={hand} sauce={sauce} units={units} />
           <Grid
             templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 3fr) minmax(0, 2fr)' }}
@@ -52,6 +52,7 @@ export function SauceBench({
           >
             <Stack gap={5} minW={0}>
               <Legs hand={hand} sauce={sauce} />
+              {after?.meat.left_in && <Text>{after.meat.left_in}</Text>}
               <More hand={hand} sauce={sauce} />
               <Spoons sauce={sauce} />
               <Thickening hand={hand} sauce={sauce} />
@@ -103,6 +104,8 @@ function Drawn({
             liquidL={now.liquid_l}
             fatMm={now.fat_mm}
             finalL={end.liquid_l}
+            salt={now.salt_g_per_kg}
+            gelatin={now.gelatin_pct}
             units={units}
             width={300}
           />
