@@ -225,6 +225,33 @@ fn short_of_time_each_quicker_way_is_quicker_and_can_be_taken() {
     }
 }
 
+#[test]
+fn a_spoonful_on_the_way_corrects_the_salt_and_only_the_last_that_was_tried_counts() {
+    let chosen = |taste: &str| Happened::SauceChosen {
+        sauce: Box::new(serde_json::from_value(json!({"taste": taste, "target": "gravy"})).unwrap()),
+    };
+    let salt = |more: &[(f64, Happened)]| {
+        let plan = plan(
+            json!({"cut": "chuck", "mass_kg": 2.4, "method": "braise", "liquid_l": 1.5, "members": 48}),
+            json!({"prepare": {"base": "stock", "salt_pct": 0.4}}),
+        );
+        let now = plus_minutes(opened(), 320.0);
+        view(&plan, &Kitchen::default(), opened(), &lifted(more), &[], now).unwrap().sauce.salt_g.unwrap()
+    };
+    let as_reckoned = salt(&[]);
+    let salty = salt(&[(306.0, chosen("salty"))]);
+    assert!(salty > 1.05 * as_reckoned, "{as_reckoned} {salty}");
+    assert!(salt(&[(306.0, chosen("flat"))]) < 0.97 * as_reckoned);
+    // Tried twice it is no surer, and taken back it is forgotten.
+    assert!((salt(&[(306.0, chosen("salty")), (307.0, chosen("salty"))]) - salty).abs() < 1e-9);
+    assert!((salt(&[(306.0, chosen("salty")), (307.0, chosen("bitter"))]) - as_reckoned).abs() < 1e-9);
+    // After half of it has boiled away the same salt is strong: salty there says less of it.
+    let boiled = serde_json::from_value(json!({"kind": "reduce", "to_l": 0.9, "meat_in": false})).unwrap();
+    let done = Happened::SauceDone { did: Box::new(boiled), then: Vec::new() };
+    let later = salt(&[(306.0, done), (308.0, chosen("salty"))]);
+    assert!(later > as_reckoned && later < salty, "{as_reckoned} {later} {salty}");
+}
+
 proptest! {
     #![proptest_config(ProptestConfig::with_cases(24))]
 

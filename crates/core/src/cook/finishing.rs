@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 
 use super::event::Happened;
 use super::standing::Standing;
-use crate::finish::{MOST_MOVES, Move, SauceChoices, SauceRequest};
+use crate::finish::{MOST_MOVES, Move, SaltBelief, SauceChoices, SauceRequest, Seasoned, Taste, remains};
 use crate::plan::Plan;
 use crate::prepare::TakeOut;
 use crate::sheet::{TaskId, TaskKind, Worked};
@@ -35,12 +35,15 @@ pub(super) struct Finishing<'a> {
     liquid_l: Option<f64>,
     fat_mm: Option<f64>,
     taken_out: Vec<&'a str>,
+    /// What a clean spoon found, each after so many moves.
+    tasted: Vec<(usize, Seasoned)>,
 }
 
 impl<'a> Finishing<'a> {
     pub(super) fn of(standing: &Standing<'a>) -> Self {
         let lifted = standing.done(TaskId::Lift);
         let mut so_far = Self::default();
+        let mut by_choice = None;
         for event in standing.all() {
             let out = lifted.is_some_and(|lifted| event.at >= lifted);
             // More is not done to one sauce: the rest is noise, and a sauce of it is not worked out.
@@ -49,6 +52,10 @@ impl<'a> Finishing<'a> {
             }
             match event.happened {
                 Happened::SauceChosen { sauce } => {
+                    // Of what is tried on the page only the last counts, from when it was tried first.
+                    if so_far.chosen.and_then(|chosen| chosen.taste) != sauce.taste {
+                        by_choice = sauce.taste.and_then(of_its_salt).map(|found| (so_far.done.len(), found));
+                    }
                     so_far.chosen = Some(sauce);
                     so_far.then = sauce.moves.as_deref();
                 }
@@ -56,6 +63,7 @@ impl<'a> Finishing<'a> {
                     so_far.done.push(**did);
                     so_far.then = Some(then);
                 }
+                Happened::Tasted { salt } if !so_far.done.is_empty() => so_far.tasted.push((so_far.done.len(), *salt)),
                 Happened::TakenOut { what } => so_far.taken_out.push(what),
                 Happened::Dipped { litres } if so_far.done.is_empty() && out => so_far.liquid_l = Some(*litres),
                 Happened::FatMeasured { mm } if so_far.done.is_empty() => so_far.fat_mm = Some(*mm),
@@ -68,6 +76,7 @@ impl<'a> Finishing<'a> {
                 _ => {}
             }
         }
+        so_far.tasted.extend(by_choice);
         so_far
     }
 
@@ -96,6 +105,29 @@ impl<'a> Finishing<'a> {
         }
     }
 
+    /// What is believed of the salt after every spoonful on the way, as a share of what was believed before, in a request that stands
+    /// as it was chosen and done.
+    pub(super) fn salt_tasted(&self, request: &SauceRequest, doubt: f64) -> f64 {
+        let (mut share, mut doubt) = (1.0, doubt);
+        for (moves, found) in &self.tasted {
+            let there = SauceRequest {
+                done: request.done[..*moves].to_vec(),
+                moves: Some(Vec::new()),
+                salt_g: request.salt_g.map(|grams| grams * share),
+                ..request.clone()
+            };
+            let Ok(left) = remains(&there) else { continue };
+            let grams = left.sauce.litres * left.sauce.salt_g_per_kg;
+            if grams < NO_SALT_G {
+                continue;
+            }
+            let after = SaltBelief { grams, doubt_g: doubt * grams }.tasted(*found, left.sauce.litres);
+            share *= after.grams / grams;
+            doubt = after.doubt_g / f64::max(NO_SALT_G, after.grams);
+        }
+        share
+    }
+
     /// What has to come out, and what is out already: once it was strained, everything is.
     pub(super) fn out_of_the_pot(&self, plan: &Plan, worked: &Worked) -> Vec<OutOfThePot> {
         let strained = self.done.iter().any(|one| matches!(one, Move::Strain { .. }));
@@ -122,5 +154,17 @@ pub(super) fn done_on_the_way(standing: &Standing, kind: TaskKind) -> Option<Tim
     })
 }
 
+/// What a taste on the way says of the salt: what is only weak or thin says nothing of it.
+fn of_its_salt(taste: Taste) -> Option<Seasoned> {
+    match taste {
+        Taste::Flat => Some(Seasoned::Flat),
+        Taste::Thin => Some(Seasoned::Right),
+        Taste::Salty => Some(Seasoned::Salty),
+        Taste::Right | Taste::Weak | Taste::Bitter | Taste::Sour | Taste::Rich | Taste::Sweet => None,
+    }
+}
+
+/// So little salt a tongue can't weigh, g.
+const NO_SALT_G: f64 = 0.01;
 /// Less than this is not worked with, L.
 const LEAST_L: f64 = 0.02;

@@ -88,7 +88,7 @@ impl PotNow {
         let burner = Burner::under_pot(&worked.case, &plan.prepare, kitchen);
         let pot = worked.case.pot();
         let brings = plan.prepare.brings(&worked.case, self.liquid_l);
-        finishing.over(SauceRequest {
+        let request = finishing.over(SauceRequest {
             liquid_l: Some((self.liquid_l.max(LEAST_L) * 100.0).round() / 100.0),
             fat_l: Some(self.fat_l),
             fat_mm: None,
@@ -116,6 +116,8 @@ impl PotNow {
             bitter: brings.bitter,
             vegetables_kg: Some(brings.vegetables_kg),
             ..SauceRequest::default()
-        })
+        });
+        let share = finishing.salt_tasted(&request, self.salt_doubt_g / f64::max(0.01, self.salt_g));
+        SauceRequest { salt_g: request.salt_g.map(|grams| grams * share), ..request }
     }
 }

@@ -131,10 +131,11 @@ impl<'a> Standing<'a> {
         })
     }
 
-    /// Tastes of the liquid, in minutes from the meat meeting the heat.
+    /// Tastes of the liquid before anything was done to it on the way to the sauce, in minutes from the meat meeting the heat.
     pub fn tastes(&self) -> impl Iterator<Item = (f64, Seasoned)> + '_ {
         let met_heat = self.met_heat();
-        self.events.iter().filter_map(move |event| match *event.happened {
+        let cooking = self.events.iter().take_while(|event| !matches!(event.happened, Happened::SauceDone { .. }));
+        cooking.filter_map(move |event| match *event.happened {
             Happened::Tasted { salt } => Some((event.at.duration_since(met_heat?).as_secs_f64() / 60.0, salt)),
             _ => None,
         })
