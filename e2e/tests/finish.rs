@@ -65,6 +65,16 @@ async fn from_the_pot_to_the_plate_and_what_is_over_starts_the_next_dish() -> Ou
     kitchen.says("All of it the day after").await?;
     kitchen.assert_accessible().await?;
     let here = kitchen.browser.current_url().await?;
+    let phone = kitchen.another_screen(Viewport::Phone).await?;
+    for (part, words) in
+        [("#away", "All of it the day after"), ("#plate", "Weighed: 3.5 kg"), ("#close", "Add a photo")]
+    {
+        phone.browser.goto(&here.as_str().replace("#away", part)).await?;
+        phone.says(words).await?;
+        phone.assert_fits().await?;
+        phone.assert_accessible().await?;
+    }
+    phone.close().await?;
     kitchen.press("All cautions and your food code").await?;
     kitchen.says("What can hurt someone").await?;
     kitchen.assert_accessible().await?;
