@@ -216,7 +216,7 @@ export function SaucePath({ from, path, targets, target, spoons, units, onBend, 
               <text
                 key={i}
                 x={(before.x + to.x) / 2 + (Math.abs(to.x - before.x) < 20 ? 10 : 0)}
-                y={(before.y + to.y) / 2 + (Math.abs(to.x - before.x) < 20 ? 5 : 24)}
+                y={(before.y + to.y) / 2 + (Math.abs(to.x - before.x) < 20 ? 5 : -14)}
                 textAnchor={Math.abs(to.x - before.x) < 20 ? 'start' : 'middle'}
                 fill={colour(leg.move.kind === 'reduce' ? 'heat' : 'rim')}
                 stroke={colour('ground')}
