@@ -42,7 +42,10 @@ it('says what it could not read, and keeps the others', async () => {
   expect(kept.get('shin')).toHaveLength(1);
 });
 
-it('shows nothing where there is nothing, beside a cook that is over', async () => {
+it('only shows them beside a cook that is over', async () => {
+  kept.set('shin', ['data:image/png;base64,one']);
   open(<Photos cook="shin" />);
-  await waitFor(() => expect(screen.queryByText(/Photos stay/)).not.toBeInTheDocument());
+  await screen.findByAltText('Photo 1 of the cook');
+  expect(screen.queryByRole('button')).not.toBeInTheDocument();
+  expect(screen.queryByLabelText('Add a photo')).not.toBeInTheDocument();
 });

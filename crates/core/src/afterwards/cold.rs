@@ -9,7 +9,7 @@ use utoipa::ToSchema;
 use super::meat::Meat;
 use super::reheat::{OVEN_C, fives, in_the_fridge_min, in_the_oven_min};
 use crate::cuts::EatenAs;
-use crate::finish::Share;
+use crate::finish::{Share, Thickener};
 use crate::heat::body::DENSITY;
 
 /// How it is made up.
@@ -54,7 +54,6 @@ const PRESSED_SLICE_MM: f64 = 6.0;
 /// Liquid to bind a kilo, L, and the gelatin it has to have to hold a slice, %. Working values.
 const BINDS_L_PER_KG: f64 = 0.2;
 const BINDS_PCT: f64 = 4.0;
-const GELATIN_TEASPOON_G: f64 = 3.0;
 /// A tin's loaf, mm; what is cut from it, kg, and its sides, mm. Practice.
 const LOAF_MM: [f64; 3] = [60.0, 100.0, 250.0];
 const PIECE_KG: f64 = 0.12;
@@ -103,7 +102,7 @@ pub(super) fn cold_portions(meat: &Meat, liquid: Option<Share>, voice: Voice) ->
         let more = if missing_g >= 1.0 { "gelatin" } else { "enough" };
         let chill_min = in_the_fridge_min(LOAF_MM, MADE_UP_C);
         let pieces = count((meat.kg + litres) / PIECE_KG);
-        let gelatin = Spoons { grams: missing_g, teaspoon_g: GELATIN_TEASPOON_G };
+        let gelatin = Spoons { grams: missing_g, teaspoon_g: Thickener::Gelatin.teaspoon_g() };
         let tin = Volume(((meat.kg / DENSITY * 1000.0 + litres) * 4.0).ceil() / 4.0);
         let said = say::cold_bound(Volume(litres), more, gelatin, tin, Span(chill_min), pieces);
         all.push(made(MadeUp::Bound, said, chill_min, pieces, Some(PIECE_MM)));

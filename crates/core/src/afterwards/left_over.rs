@@ -9,7 +9,7 @@ use utoipa::ToSchema;
 use super::meat::Meat;
 use crate::bench::{Ingredient, Larder};
 use crate::clock::plus_minutes;
-use crate::finish::{Remains, Share, Target};
+use crate::finish::{Remains, SAUCE_A_HEAD_L, Share, Target};
 use crate::juices::FAT_KG_PER_L;
 use crate::kitchen::Kept;
 use crate::safety::keeps_days;
@@ -84,7 +84,7 @@ impl Left {
 fn eaten_l(target: Target) -> f64 {
     match target {
         Target::Broth => 0.25,
-        Target::Coat | Target::Gravy => 0.1,
+        Target::Coat | Target::Gravy => SAUCE_A_HEAD_L,
         Target::Glaze => 0.05,
     }
 }

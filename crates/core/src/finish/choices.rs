@@ -124,6 +124,8 @@ pub enum Thickener {
     None,
 }
 
+/// Sauce for each of those who eat, L. Working value.
+pub(crate) const SAUCE_A_HEAD_L: f64 = 0.1;
 /// Less fat than this is a film, mm.
 pub(crate) const FILM_MM: f64 = 1.0;
 
@@ -217,7 +219,7 @@ impl Thickener {
     }
 
     /// Grams in a level teaspoon. Practice.
-    pub(super) fn teaspoon_g(self) -> f64 {
+    pub(crate) fn teaspoon_g(self) -> f64 {
         match self {
             // A level tablespoon is 8 g.
             Self::Cornflour | Self::Arrowroot | Self::Flour | Self::ButterPaste | Self::None => 8.0 / 3.0,

@@ -21,7 +21,7 @@ mod walk;
 
 pub use advice::{Helps, TasteAdvice};
 pub use body::OnTheSpoon;
-pub(crate) use choices::FILM_MM;
+pub(crate) use choices::{FILM_MM, SAUCE_A_HEAD_L};
 pub use choices::{Skim, Target, Taste, Thickener};
 pub use cooling::{CoolIn, Cooled, cooling};
 pub use legs::{Bends, Leg, Stand};

@@ -125,7 +125,8 @@ pub fn safety_page(voice: Voice) -> SafetyPage {
             vec![
                 (say::page_whole(Guide(WHOLE_C), Guide(MINCED_C)), Published),
                 (say::page_slow(Minutes(WARM_WITHIN_H * 60.0), Guide(WARM_PAST_C)), Published),
-                (say::page_bath(Guide(BATH_LEAST_C)), Published),
+                // A least is rounded up, or it would be none.
+                (say::page_bath(Guide(BATH_LEAST_C.ceil())), Published),
                 (say::dried_beans(), Published),
                 (say::page_juices(), Published),
                 (say::lid_steam(), Practice),

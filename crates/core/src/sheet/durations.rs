@@ -5,7 +5,7 @@ use ergastic_words::{Join, Said};
 use super::opened::Opened;
 use crate::bench::{Addition, Larder, Prepare};
 use crate::cuts::{EatenAs, STEWING_PIECE_M};
-use crate::finish::{FILM_MM, SauceRequest, path};
+use crate::finish::{FILM_MM, SAUCE_A_HEAD_L, SauceRequest, path};
 use crate::forecast::{Case, Forecast, come_up_s};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
@@ -14,8 +14,7 @@ use crate::safety::Caution;
 
 /// One look at the meat, min.
 pub(super) const LOOK_MIN: f64 = 2.0;
-/// Sauce for each of those who eat, L, and from so many times that on only tonight's share is thickened. Working values.
-const SAUCE_A_HEAD_L: f64 = 0.1;
+/// From so many times what is eaten tonight on only tonight's share is thickened. Working value.
 const MUCH_MORE: f64 = 1.5;
 /// A sauce that takes no longer is planned to the minute.
 const SHORT_MIN: f64 = 10.0;
