@@ -45,6 +45,7 @@ fn found(found: Check, more: &[(f64, Happened)]) -> Vec<Event> {
             id: Uuid::from_u128(i as u128 + 1),
             at: plus_minutes(opened(), *minute),
             happened: happened.clone(),
+            screen: None,
         })
         .collect()
 }
@@ -219,7 +220,7 @@ fn short_of_time_each_quicker_way_is_quicker_and_can_be_taken() {
         assert!(way.min < time.work_min, "{way:?}");
         let mut events = events.clone();
         let happened = Happened::SauceChosen { sauce: Box::new(way.choices.clone()) };
-        events.push(Event { id: Uuid::from_u128(99), at: plus_minutes(opened(), 320.0), happened });
+        events.push(Event { id: Uuid::from_u128(99), at: plus_minutes(opened(), 320.0), happened, screen: None });
         let taken = view(&plan, &Kitchen::default(), opened(), &events, &[], now).unwrap();
         assert!((sauce(&taken.sauce).unwrap().left_min - way.min).abs() < 1e-6, "{way:?}");
     }

@@ -38,6 +38,7 @@ fn happened() -> impl Strategy<Value = Happened> {
     prop_oneof![
         2 => Just(Happened::MetHeat {}),
         4 => tasks().prop_map(|task| Happened::TaskDone { task }),
+        1 => tasks().prop_map(|task| Happened::TaskTaken { task, hands: "Runa".into() }),
         3 => (-40.0..400.0f64).prop_map(|celsius| Happened::CoreReading { celsius }),
         3 => found.prop_map(|found| Happened::Check { found, by: None }),
         1 => (0.01..5.0f64).prop_map(|litres| Happened::LiquidAdded { litres, celsius: None, task: None }),
@@ -98,7 +99,7 @@ proptest! {
         let events: Vec<Event> = history
             .into_iter()
             .enumerate()
-            .map(|(i, (minute, happened))| Event { id: Uuid::from_u128(i as u128), at: opened() + SignedDuration::from_mins(minute), happened })
+            .map(|(i, (minute, happened))| Event { id: Uuid::from_u128(i as u128), at: opened() + SignedDuration::from_mins(minute), happened, screen: None })
             .collect();
         let now = opened() + SignedDuration::from_mins(now);
         let cook = view(&plan(), &Kitchen::default(), opened(), &events, &traces, now).unwrap();
@@ -130,12 +131,12 @@ proptest! {
         let mut events: Vec<Event> = history
             .into_iter()
             .enumerate()
-            .map(|(i, (minute, happened))| Event { id: Uuid::from_u128(i as u128), at: opened() + SignedDuration::from_mins(minute), happened })
+            .map(|(i, (minute, happened))| Event { id: Uuid::from_u128(i as u128), at: opened() + SignedDuration::from_mins(minute), happened, screen: None })
             .collect();
         let now = opened() + SignedDuration::from_mins(800);
         let last = events.pop().unwrap();
         let before = view(&plan(), &Kitchen::default(), opened(), &events, &[], now).unwrap();
-        let undo = Event { id: Uuid::from_u128(99), at: now, happened: Happened::Undone { event: last.id } };
+        let undo = Event { id: Uuid::from_u128(99), at: now, happened: Happened::Undone { event: last.id }, screen: None };
         // An undo that was itself to come may have named it already; then there is nothing to compare.
         let named = events.iter().any(|event| matches!(event.happened, Happened::Undone { event } if event == last.id));
         events.extend([last, undo]);
@@ -154,6 +155,7 @@ fn a_taste_of_the_pot_corrects_its_salt_and_taking_it_back_does_too() {
         id: Uuid::from_u128(id),
         at: opened() + SignedDuration::from_mins(minute),
         happened,
+        screen: None,
     };
     let pot = |more: Vec<Event>| {
         let events: Vec<Event> = [at(1, 30, Happened::MetHeat {})].into_iter().chain(more).collect();

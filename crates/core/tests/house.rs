@@ -34,12 +34,13 @@ const CORE: [&str; 26] = [
 ];
 
 /// The rooms of the server from the ground up.
-const SERVER: [&str; 26] = [
+const SERVER: [&str; 28] = [
     "error",
     "extract",
     "queue",
     "changes",
     "clock",
+    "access",
     "app",
     "units",
     "guard",
@@ -60,6 +61,7 @@ const SERVER: [&str; 26] = [
     "routes",
     "router",
     "serve",
+    "opened",
     "cli",
 ];
 

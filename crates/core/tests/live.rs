@@ -41,7 +41,7 @@ impl Cooking {
 
     fn happened(&mut self, minute: f64, happened: Happened) -> Uuid {
         let id = Uuid::from_u128(self.events.len() as u128 + 1);
-        self.events.push(Event { id, at: self.at(minute), happened });
+        self.events.push(Event { id, at: self.at(minute), happened, screen: None });
         id
     }
 

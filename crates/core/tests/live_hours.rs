@@ -51,7 +51,7 @@ impl Cook {
 
     fn happened(&mut self, minute: f64, happened: Happened) {
         let id = Uuid::from_u128(self.events.len() as u128 + 1);
-        self.events.push(Event { id, at: self.at(minute), happened });
+        self.events.push(Event { id, at: self.at(minute), happened, screen: None });
     }
 
     fn with(mut self, minute: f64, happened: Happened) -> Self {
@@ -268,7 +268,12 @@ fn each_thing_that_could_be_done_now_leads_where_it_says() {
         }
         for choice in &found.choices {
             let mut events = cook.events.clone();
-            events.push(Event { id: Uuid::from_u128(99), at: now, happened: choice.happened.clone().unwrap() });
+            events.push(Event {
+                id: Uuid::from_u128(99),
+                at: now,
+                happened: choice.happened.clone().unwrap(),
+                screen: None,
+            });
             let seen = view(&cook.plan, &Kitchen::default(), opened, &events, &[], now).unwrap();
             let (said, is) = (choice.band.ready.p50, seen.band.ready.p50);
             match said.zip(is) {
@@ -306,11 +311,16 @@ fn what_goes_wrong_is_answered_from_this_pot_and_the_likely_comes_first() {
         id: Uuid::from_u128(50),
         at: cook.at(100.0),
         happened: Happened::Check { found: Check::Fork, by: None },
+        screen: None,
     }]);
     assert_eq!(at(105.0, &early.collect::<Vec<_>>())[0].id, "early");
     let held = Happened::Changed { method: Some(Method::KeepWarm), heat: None, lid: None, halved: false };
-    let held =
-        cook.events.iter().cloned().chain([Event { id: Uuid::from_u128(51), at: cook.at(60.0), happened: held }]);
+    let held = cook.events.iter().cloned().chain([Event {
+        id: Uuid::from_u128(51),
+        at: cook.at(60.0),
+        happened: held,
+        screen: None,
+    }]);
     assert!(at(80.0, &held.collect::<Vec<_>>()).iter().any(|told| told.id == "kept_warm" && told.likely));
 }
 

@@ -186,7 +186,7 @@ fn a_cook_started_from_a_meal_keeps_the_hours_of_its_sheet_for_as_long_as_they_c
         assert!(cook.late_min == 0.0 && cook.serve_at > hour(number, "serve"));
         // An hour late into the pot the rest follows what is so.
         let met = plus_minutes(hour(number, "simmer"), 90.0);
-        let event = Event { id: uuid::Uuid::from_u128(1), at: met, happened: Happened::MetHeat {} };
+        let event = Event { id: uuid::Uuid::from_u128(1), at: met, happened: Happened::MetHeat {}, screen: None };
         let late = view(&dish, &kitchen, now, &[event], &[], met).unwrap();
         assert!(late.lift_at > hour(number, "lift") || late.band.ready.chance < cook.band.ready.chance);
     }

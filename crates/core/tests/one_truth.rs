@@ -204,7 +204,12 @@ fn a_line_is_taken_back_put_back_and_put_at_its_true_time() {
     );
     let opened: Timestamp = "2027-02-06T09:00:00Z".parse().unwrap();
     let at = |minute: i64| opened + jiff::SignedDuration::from_mins(minute);
-    let event = |id: u128, minute: i64, happened: Happened| Event { id: Uuid::from_u128(id), at: at(minute), happened };
+    let event = |id: u128, minute: i64, happened: Happened| Event {
+        id: Uuid::from_u128(id),
+        at: at(minute),
+        happened,
+        screen: None,
+    };
     let seen = |events: &[Event]| view(&dish, &kitchen, opened, events, &[], at(200)).unwrap();
     let mut events =
         vec![event(1, 60, Happened::MetHeat {}), event(2, 180, Happened::Check { found: Check::Slice, by: None })];

@@ -197,7 +197,7 @@ impl Cooking {
 
     fn happened(&mut self, when: &str, happened: Happened) -> Uuid {
         let id = Uuid::from_u128(self.events.len() as u128 + 1);
-        self.events.push(Event { id, at: at(when), happened });
+        self.events.push(Event { id, at: at(when), happened, screen: None });
         id
     }
 

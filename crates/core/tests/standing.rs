@@ -30,7 +30,7 @@ fn opened() -> Timestamp {
 }
 
 fn event(id: u128, minute: f64, happened: Happened) -> Event {
-    Event { id: Uuid::from_u128(id), at: plus_minutes(opened(), minute), happened }
+    Event { id: Uuid::from_u128(id), at: plus_minutes(opened(), minute), happened, screen: None }
 }
 
 #[test]

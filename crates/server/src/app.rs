@@ -8,10 +8,12 @@ use std::time::Instant;
 use ergastic_core::cook::CookView;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_store::{State, Store};
+use ergastic_words::{Voice, service as say};
 use jiff::Timestamp;
 use tokio::sync::Notify;
 use uuid::Uuid;
 
+use crate::access::{Desk, Visitor};
 use crate::changes::{Change, Changes};
 use crate::clock::Clock;
 use crate::error::ApiResult;
@@ -39,8 +41,8 @@ impl MadeFrom {
     }
 }
 
-/// A view of a cook at work counts for so long, s of the machine's own time: long enough for every screen that asks at once.
-const LIVE_COUNTS_S: u64 = 5;
+/// A view of a cook at work counts for so long, s of the kitchen's time: long enough for every screen that asks at once.
+const LIVE_COUNTS_S: f64 = 5.0;
 /// Readings of one probe are told to the pages this often at the most, ms of the machine's own time.
 const READINGS_EVERY_MS: u64 = 1000;
 
@@ -60,10 +62,13 @@ pub struct App {
     pub changes: Changes,
     /// What time it is in the kitchen.
     pub clock: Clock,
+    /// Who may enter from beyond this machine.
+    pub desk: Arc<Desk>,
     /// Wakes what is worked out in the background.
     pub upkeep: Arc<Notify>,
     closed: Arc<Mutex<HashMap<Uuid, (MadeFrom, CookView)>>>,
     live: Arc<Mutex<HashMap<Uuid, Live>>>,
+    turns: Arc<Mutex<HashMap<Uuid, Arc<tokio::sync::Mutex<()>>>>>,
     heard: Arc<Mutex<HashMap<String, (Instant, Timestamp)>>>,
     state: Arc<tokio::sync::Mutex<Option<(Timestamp, State)>>>,
     queue: Queue,
@@ -88,9 +93,11 @@ impl App {
             store,
             changes: Changes::new(&run),
             clock,
+            desk: Arc::default(),
             upkeep: Arc::default(),
             closed: Arc::default(),
             live: Arc::default(),
+            turns: Arc::default(),
             heard: Arc::default(),
             state: Arc::default(),
             queue: Queue::new()?,
@@ -107,6 +114,15 @@ impl App {
         work: impl FnOnce() -> ergastic_core::Result<T> + Send + 'static,
     ) -> ApiResult<T> {
         self.queue.run(lane, work).await
+    }
+
+    /// On whose screen something is tapped; none while there is but one place to tap on.
+    pub fn screen_name(&self, visitor: &Visitor) -> Option<String> {
+        match visitor {
+            Visitor::Screen(screen) => Some(screen.name.clone()),
+            Visitor::Machine => self.desk.beyond().map(|_| Voice::default().say(say::own_machine())),
+            Visitor::Probe | Visitor::Stranger(_) => None,
+        }
     }
 
     /// Tells open pages of a change; nobody listening is fine.
@@ -135,14 +151,25 @@ impl App {
     /// The view of a cook at work, if it was made from the same a moment ago.
     pub fn live_view(&self, id: Uuid, made_from: MadeFrom) -> Option<CookView> {
         let live = self.live.lock().unwrap_or_else(PoisonError::into_inner);
-        let counts = |known: &&Live| known.made_from == made_from && known.since.elapsed().as_secs() < LIVE_COUNTS_S;
+        let counts = |known: &&Live| known.made_from == made_from && self.still_counts(known);
         live.get(&id).filter(counts).map(|known| known.view.clone())
+    }
+
+    fn still_counts(&self, known: &Live) -> bool {
+        known.since.elapsed().as_secs_f64() * self.clock.speed() < LIVE_COUNTS_S
+    }
+
+    /// The turn to work out a cook that many ask for at once: the first works it out, the others find it done.
+    pub fn turn_of(&self, id: Uuid) -> Arc<tokio::sync::Mutex<()>> {
+        let mut turns = self.turns.lock().unwrap_or_else(PoisonError::into_inner);
+        turns.retain(|_, turn| Arc::strong_count(turn) > 1);
+        turns.entry(id).or_default().clone()
     }
 
     /// Keeps the view of a cook at work for a moment.
     pub fn keep_live_view(&self, id: Uuid, made_from: MadeFrom, view: &CookView) {
         let mut live = self.live.lock().unwrap_or_else(PoisonError::into_inner);
-        live.retain(|_, known| known.since.elapsed().as_secs() < LIVE_COUNTS_S);
+        live.retain(|_, known| self.still_counts(known));
         live.insert(id, Live { made_from, since: Instant::now(), view: view.clone() });
     }
 

@@ -1,6 +1,7 @@
 //! The command line: the stateless computations on files, and the server.
 
 use std::io::{Read, Write};
+use std::net::IpAddr;
 use std::path::{Path, PathBuf};
 use std::process::ExitCode;
 use std::time::Duration;
@@ -10,13 +11,12 @@ use ergastic_core::clock::Hours;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_store::{Lock, Store};
 use ergastic_words::{Said, Voice, service as say};
-use tokio::net::TcpListener;
 
 use crate::app::App;
 use crate::clock::Clock;
 use crate::compute::{self, Computation};
 use crate::router::{api_document, router};
-use crate::{demo, serve, upkeep};
+use crate::{demo, opened, serve, upkeep};
 
 /// Cooks tough beef on time.
 #[derive(Debug, Parser)]
@@ -60,7 +60,13 @@ enum Command {
         /// Start with the demo kitchen if the folder holds none.
         #[arg(long)]
         demo: bool,
-        /// Port on the loopback; 0 picks a free one.
+        /// Let the kitchen's other screens in at this address of your own network; 0.0.0.0 is all of them. They need the passphrase.
+        #[arg(long, value_name = "ADDRESS")]
+        host: Option<IpAddr>,
+        /// A name that leads to this machine on your network, such as galley.lan; may be given several times.
+        #[arg(long = "name", value_name = "NAME", requires = "host")]
+        names: Vec<String>,
+        /// Port; 0 picks a free one.
         #[arg(long, default_value_t = 4870)]
         port: u16,
         /// Folder of the database.
@@ -69,6 +75,12 @@ enum Command {
         /// The kitchen's clock runs so many times as fast as the machine's, to see a whole cook in minutes.
         #[arg(long, default_value_t = 1.0)]
         speed: f64,
+    },
+    /// Set the passphrase with which other screens enter; every one of them signs in anew.
+    Passphrase {
+        /// Folder of the database.
+        #[arg(long, default_value = "data")]
+        data: PathBuf,
     },
     /// Copy the whole kitchen into a new file, also while the application runs.
     Backup {
@@ -109,7 +121,11 @@ pub async fn run(cli: Cli) -> ExitCode {
             let document = api_document();
             document.to_pretty_json().map_err(|error| (error.to_string(), 1)).and_then(|json| print(&json))
         }
-        Command::Serve { demo, port, data, speed } => start(demo, port, data, speed).await.map_err(failed),
+        Command::Serve { demo, host, names, port, data, speed } => {
+            let beyond = host.filter(|host| !host.is_loopback()).map(|host| (host, names));
+            start(demo, beyond, port, data, speed).await.map_err(failed)
+        }
+        Command::Passphrase { data } => passphrase(&data).await.map_err(failed),
         Command::Backup { file, data } => backup(&file, &data).await.map_err(failed),
         Command::Restore { file, data } => restore(&file, &data).await.map_err(failed),
     };
@@ -156,6 +172,15 @@ async fn restore(file: &Path, data: &Path) -> anyhow::Result<()> {
     Ok(())
 }
 
+async fn passphrase(data: &Path) -> anyhow::Result<()> {
+    use anyhow::Context;
+    make_folder(data)?;
+    let store = Store::open(&data.join(DATABASE)).await.with_context(|| told(say::database_not_opened()))?;
+    let set = opened::ask_passphrase(&store).await;
+    store.close().await;
+    set
+}
+
 /// Makes a folder with access for its owner alone, if it is not there.
 fn make_folder(folder: &Path) -> anyhow::Result<()> {
     use anyhow::Context;
@@ -195,9 +220,18 @@ fn print(answer: &str) -> Result<(), (String, u8)> {
     }
 }
 
-async fn start(demo: bool, port: u16, data: PathBuf, speed: f64) -> anyhow::Result<()> {
+async fn start(
+    demo: bool,
+    beyond: Option<(IpAddr, Vec<String>)>,
+    port: u16,
+    data: PathBuf,
+    speed: f64,
+) -> anyhow::Result<()> {
     use anyhow::Context;
     anyhow::ensure!((1.0..=MOST_SPEED).contains(&speed), told(say::no_speed(speed, MOST_SPEED)));
+    if let Some((host, names)) = &beyond {
+        opened::check_host(*host, names)?;
+    }
     let clock = Clock::at_speed(speed);
     tracing_subscriber::fmt()
         .with_env_filter(tracing_subscriber::EnvFilter::try_from_default_env().unwrap_or_else(|_| "warn".into()))
@@ -218,15 +252,20 @@ async fn start(demo: bool, port: u16, data: PathBuf, speed: f64) -> anyhow::Resu
         let asleep = vec![Hours("23:00".into(), "06:30".into())];
         store.save_kitchen(0, &Kitchen { zone, asleep, ..Kitchen::default() }).await?;
     }
-    let listener =
-        TcpListener::bind(("127.0.0.1", port)).await.with_context(|| told(say::port_taken(&port.to_string())))?;
-    let address = listener.local_addr()?;
-    println!("http://{address}");
     upkeep::know_facts(&store).await?;
     let app = App::with_clock(store.clone(), clock)?;
+    let (listeners, port) = opened::listeners(beyond.as_ref().map(|(host, _)| *host), port).await?;
+    let outer = match &beyond {
+        Some((host, names)) => Some(opened::open(&app, &data, *host, names, port).await?),
+        None => None,
+    };
+    println!("http://127.0.0.1:{port}");
+    if let Some(outer) = &outer {
+        opened::announce(outer);
+    }
     tokio::spawn(upkeep::go_on(app.clone()));
     let changes = app.changes.clone();
-    serve::serve(listener, router(app), stop_asked(), move || changes.end()).await;
+    serve::serve(listeners, router(app), outer, stop_asked(), move || changes.end()).await?;
     // What was acknowledged is on the disk; the rest of a second is for the log to be moved into the database.
     let _ = tokio::time::timeout(Duration::from_secs(1), store.close()).await;
     Ok(())

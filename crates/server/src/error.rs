@@ -2,6 +2,7 @@
 
 use std::fmt;
 use std::sync::Arc;
+use std::time::Duration;
 
 use axum::http::{HeaderValue, StatusCode, header};
 use axum::response::{IntoResponse, Response};
@@ -37,6 +38,8 @@ pub enum ApiError {
     Refused(StatusCode, Said),
     /// Not now: too much is asked for at once.
     Later(Said),
+    /// Not before so long.
+    Wait(Duration, Said),
     /// A bug; the reason goes to the log.
     Internal(String),
 }
@@ -73,6 +76,7 @@ impl ApiError {
         match self {
             Self::Input(_) => StatusCode::UNPROCESSABLE_ENTITY,
             Self::Later(_) => StatusCode::SERVICE_UNAVAILABLE,
+            Self::Wait(..) => StatusCode::TOO_MANY_REQUESTS,
             Self::Refused(status, _) => *status,
             Self::Store(error) => match error {
                 Store::NotFound { .. } => StatusCode::NOT_FOUND,
@@ -97,7 +101,7 @@ impl ApiError {
                 voice.say(say::database_fault())
             }
             Self::Store(error) => voice.say(error.said()),
-            Self::Refused(_, said) | Self::Later(said) => voice.say(said),
+            Self::Refused(_, said) | Self::Later(said) | Self::Wait(_, said) => voice.say(said),
             Self::Internal(reason) => {
                 tracing::error!("{reason}");
                 voice.say(say::own_fault())
@@ -119,6 +123,9 @@ impl ApiError {
         let mut response = (status, [(header::CONTENT_TYPE, "application/problem+json")], body).into_response();
         if status == StatusCode::SERVICE_UNAVAILABLE {
             response.headers_mut().insert(header::RETRY_AFTER, RETRY_AFTER_S);
+        }
+        if let Self::Wait(wait, _) = self {
+            response.headers_mut().insert(header::RETRY_AFTER, HeaderValue::from(wait.as_secs().max(1)));
         }
         response
     }

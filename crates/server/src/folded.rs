@@ -30,6 +30,11 @@ pub async fn folded_lately(app: &App, cook: &StoredCook, kitchen: &Kitchen, now:
     if let Some(view) = app.live_view(cook.id, made_from) {
         return Ok(view);
     }
+    let turn = app.turn_of(cook.id);
+    let _first = turn.lock().await;
+    if let Some(view) = app.live_view(cook.id, made_from) {
+        return Ok(view);
+    }
     let view = folded(app, cook, kitchen, now).await?;
     app.keep_live_view(cook.id, made_from, &view);
     Ok(view)

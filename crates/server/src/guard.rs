@@ -1,11 +1,17 @@
-//! What is let in: requests that name this machine, and pages that may only load what ships with them.
+//! The two doors. At this machine's own nobody is asked who they are, and nothing but this machine's names for itself is answered
+//! to. From beyond it a screen shows its cookie and a probe its key, and only the addresses that are allowed are answered to.
 
-use axum::extract::Request;
-use axum::http::{StatusCode, header, uri::Authority};
+use std::net::{IpAddr, Ipv4Addr};
+
+use axum::extract::{Request, State};
+use axum::http::{HeaderMap, HeaderName, HeaderValue, Method, StatusCode, header, uri::Authority};
 use axum::middleware::Next;
 use axum::response::{IntoResponse, Response};
 use ergastic_words::service as say;
+use jiff::{SignedDuration, Timestamp};
 
+use crate::access::{Peer, Secret, Visitor, digest, is_own, may, session_of, with_cookie};
+use crate::app::App;
 use crate::error::ApiError;
 
 /// Pages load nothing from elsewhere; styles are set by the component library at run time.
@@ -20,14 +26,140 @@ pub const HEADERS: [(&str, &str); 5] = [
     ("cross-origin-resource-policy", "same-origin"),
     ("cross-origin-opener-policy", "same-origin"),
 ];
+/// A browser that has come by a name over HTTPS comes no other way for a year.
+const NO_DOWNGRADE: HeaderValue = HeaderValue::from_static("max-age=31536000");
+/// It is kept so often that a probe's key was used.
+const USED_EVERY: SignedDuration = SignedDuration::from_secs(60);
 
-/// Refuses a `Host` that is not the loopback: a name that was rebound to it must not reach the kitchen.
-pub async fn loopback_only(request: Request, next: Next) -> Response {
-    let host = request.headers().get(header::HOST).and_then(|host| host.to_str().ok()).or_else(|| request.uri().host());
-    let name = host.and_then(|host| host.parse::<Authority>().ok()).map(|authority| authority.host().to_owned());
-    // Names of hosts have no case.
-    match name.map(|name| name.to_ascii_lowercase()).as_deref() {
-        Some("127.0.0.1" | "localhost" | "[::1]") => next.run(request).await,
-        _ => ApiError::Refused(StatusCode::FORBIDDEN, say::own_machine_only()).into_response(),
+fn refused(said: ergastic_words::Said) -> Response {
+    ApiError::Refused(StatusCode::FORBIDDEN, said).into_response()
+}
+
+fn text(headers: &HeaderMap, name: HeaderName) -> Option<&str> {
+    headers.get(name).and_then(|value| value.to_str().ok())
+}
+
+/// The host that a request names.
+fn host(request: &Request) -> Option<&str> {
+    text(request.headers(), header::HOST).or_else(|| request.uri().authority().map(Authority::as_str))
+}
+
+/// What an `Origin` names: its host and port; `null` and nonsense name nothing that is allowed.
+fn origin(headers: &HeaderMap) -> Option<&str> {
+    let origin = text(headers, header::ORIGIN)?;
+    Some(origin.split_once("://").map_or("", |(_, authority)| authority))
+}
+
+/// Whether another site's page asks, also for what only reads: a stream is held for good.
+fn from_another_site(request: &Request) -> bool {
+    let site = text(request.headers(), HeaderName::from_static("sec-fetch-site"));
+    is_api(request.uri().path()) && site.is_some_and(|site| site != "same-origin" && site != "none")
+}
+
+fn is_api(path: &str) -> bool {
+    path.starts_with("/api/")
+}
+
+/// Refuses what is addressed to, or sent by the page of, any other name.
+fn addressed(request: &Request, ours: impl Fn(&str) -> bool) -> Result<(), Box<Response>> {
+    if !host(request).is_some_and(&ours) {
+        return Err(Box::new(refused(say::own_names_only())));
     }
+    if origin(request.headers()).is_some_and(|origin| !ours(origin)) || from_another_site(request) {
+        return Err(Box::new(refused(say::another_site())));
+    }
+    Ok(())
+}
+
+/// This machine's own door. A name that was rebound to it must not reach the kitchen.
+pub async fn own_door(mut request: Request, next: Next) -> Response {
+    let ours = |authority: &str| authority.parse::<Authority>().is_ok_and(|authority| is_own(authority.host()));
+    if let Err(refusal) = addressed(&request, ours) {
+        return *refusal;
+    }
+    request.extensions_mut().insert(Visitor::Machine);
+    next.run(request).await
+}
+
+/// The door from beyond this machine.
+pub async fn beyond_door(State(app): State<App>, mut request: Request, next: Next) -> Response {
+    let Some(beyond) = app.desk.beyond() else { return refused(say::own_machine_only()) };
+    if let Err(refusal) = addressed(&request, |authority| beyond.addresses.answers_to(authority)) {
+        return *refusal;
+    }
+    // An address is no name, and this machine is reached by its own without HTTPS too.
+    let named = host(&request).and_then(|host| host.parse::<Authority>().ok()).is_some_and(|authority| {
+        let host = authority.host();
+        !is_own(host) && host.trim_matches(['[', ']']).parse::<IpAddr>().is_err()
+    });
+    let peer = request.extensions().get::<Peer>().map_or(IpAddr::V4(Ipv4Addr::UNSPECIFIED), |peer| peer.0);
+    let asked = (request.uri().path(), request.headers());
+    let mut response = match who(&app, peer, asked).await {
+        Err(error) => error.into_response(),
+        Ok((visitor, other)) => match allowed(&visitor, request.method(), request.uri().path()) {
+            Err(refusal) => refusal.into_response(),
+            Ok(()) => {
+                request.extensions_mut().insert(visitor);
+                let answered = next.run(request).await;
+                match other {
+                    Some(secret) => with_cookie(answered, &secret),
+                    None => answered,
+                }
+            }
+        },
+    };
+    if named {
+        response.headers_mut().insert(header::STRICT_TRANSPORT_SECURITY, NO_DOWNGRADE);
+    }
+    response
+}
+
+/// Who asks, by its key or its cookie, with another cookie where that is due.
+async fn who(
+    app: &App,
+    peer: IpAddr,
+    (path, headers): (&str, &HeaderMap),
+) -> Result<(Visitor, Option<Secret>), ApiError> {
+    let stranger = Visitor::Stranger(peer);
+    if !is_api(path) {
+        return Ok((stranger, None));
+    }
+    // By the machine's own clock: a kitchen's may run faster.
+    let now = Timestamp::now();
+    if let Some(shown) = text(headers, header::AUTHORIZATION) {
+        let key = shown.strip_prefix("Bearer ").map(digest);
+        let known = match key {
+            Some(key) => app.store.probe_key_of(&key).await?,
+            None => None,
+        };
+        let Some((id, used_at)) = known else { return Ok((stranger, None)) };
+        if used_at.is_none_or(|used_at| now.duration_since(used_at) > USED_EVERY) {
+            app.store.probe_key_used(id, now).await?;
+        }
+        return Ok((Visitor::Probe, None));
+    }
+    let session = session_of(&app.store, headers, now).await?;
+    Ok(session.map_or((stranger, None), |session| (Visitor::Screen(session.screen), session.other)))
+}
+
+/// Whether a visitor may ask an address.
+fn allowed(visitor: &Visitor, method: &Method, path: &str) -> Result<(), ApiError> {
+    // The page itself, and asking to be let in, are everybody's.
+    let open = !is_api(path) || (path == "/api/screen" && (method == Method::GET || method == Method::POST));
+    let refused = match visitor {
+        _ if open => return Ok(()),
+        Visitor::Probe if is_readings(path) => return Ok(()),
+        Visitor::Probe => ApiError::Refused(StatusCode::FORBIDDEN, say::probes_read_only()),
+        Visitor::Stranger(_) => ApiError::Refused(StatusCode::UNAUTHORIZED, say::sign_in_first()),
+        Visitor::Machine => return Ok(()),
+        Visitor::Screen(screen) if may(screen.role, method, path) => return Ok(()),
+        Visitor::Screen(_) => ApiError::Refused(StatusCode::FORBIDDEN, say::looks_only()),
+    };
+    Err(refused)
+}
+
+/// `/api/probes/{probe}/readings`, and nothing else.
+fn is_readings(path: &str) -> bool {
+    let named = path.strip_prefix("/api/probes/").and_then(|rest| rest.strip_suffix("/readings"));
+    named.is_some_and(|probe| !probe.is_empty() && !probe.contains('/'))
 }

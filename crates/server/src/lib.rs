@@ -1,5 +1,6 @@
 //! Ergastic's server: the API over the core and the store, the web files, and the command line.
 
+pub mod access;
 pub mod app;
 pub mod changes;
 mod checks;
@@ -14,6 +15,7 @@ mod extract;
 mod folded;
 mod guard;
 mod logger_file;
+mod opened;
 pub mod queue;
 mod recipe_file;
 pub mod router;
@@ -29,4 +31,4 @@ mod web;
 
 pub use app::App;
 pub use error::Problem;
-pub use router::{api_document, router};
+pub use router::{api_document, beyond, router};

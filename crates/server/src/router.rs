@@ -5,7 +5,7 @@ use std::time::Duration;
 
 use axum::extract::{Request, State};
 use axum::http::{HeaderName, HeaderValue, StatusCode, header};
-use axum::middleware::{Next, from_fn, map_response_with_state};
+use axum::middleware::{Next, from_fn, from_fn_with_state, map_response_with_state};
 use axum::response::{IntoResponse, Response};
 use axum::routing::{any, get};
 use axum::{Json, Router};
@@ -20,7 +20,9 @@ use utoipa_axum::{router::OpenApiRouter, routes};
 
 use crate::app::App;
 use crate::error::ApiError;
-use crate::routes::{bin, compute, cooks, events, kitchen, loggers, meals, now, plans, probes, recipes, transfer, why};
+use crate::routes::{
+    bin, compute, cooks, events, kitchen, loggers, meals, now, plans, probes, recipes, screens, transfer, why,
+};
 use crate::units::in_the_kitchens_units;
 use crate::{complete, document, guard, web};
 
@@ -83,6 +85,13 @@ fn quick() -> OpenApiRouter<App> {
         .routes(routes!(probes::post_readings, probes::get_readings))
         .routes(routes!(loggers::read_log))
         .routes(routes!(loggers::import_log))
+        .routes(routes!(screens::get_screen, screens::sign_in, screens::sign_out))
+        .routes(routes!(screens::list_screens, screens::sign_all_out))
+        .routes(routes!(screens::sign_one_out))
+        .routes(routes!(screens::invite))
+        .routes(routes!(screens::make_key))
+        .routes(routes!(screens::revoke_key))
+        .routes(routes!(screens::put_passphrase))
         .routes(routes!(events::stream))
 }
 
@@ -118,8 +127,17 @@ async fn with_the_time(State(app): State<App>, mut response: Response) -> Respon
     response
 }
 
-/// The whole application.
+/// The whole application behind this machine's own door.
 pub fn router(app: App) -> Router {
+    behind(inside(app.clone()).layer(from_fn(guard::own_door)), app)
+}
+
+/// The whole application behind the door from beyond this machine.
+pub fn beyond(app: App) -> Router {
+    behind(inside(app.clone()).layer(from_fn_with_state(app.clone(), guard::beyond_door)), app)
+}
+
+fn inside(app: App) -> Router<App> {
     let document = Arc::new(api_document());
     let no_store = SetResponseHeaderLayer::overriding(header::CACHE_CONTROL, HeaderValue::from_static("no-store"));
     let api = Router::from(quick())
@@ -130,20 +148,20 @@ pub fn router(app: App) -> Router {
         .method_not_allowed_fallback(|| async { ApiError::Refused(StatusCode::METHOD_NOT_ALLOWED, say::no_method()) })
         .layer(no_store)
         .layer(map_response_with_state(app.clone(), in_the_kitchens_units))
-        .layer(map_response_with_state(app.clone(), with_the_time));
+        .layer(map_response_with_state(app, with_the_time));
+    api.route("/authority.crt", get(screens::authority)).fallback(web::serve).layer(CompressionLayer::new()).layer(
+        CsrfLayer::new()
+            .with_rejection_response(|_| ApiError::Refused(StatusCode::FORBIDDEN, say::another_site()).into_response()),
+    )
+}
+
+/// The layers around a door.
+fn behind(door: Router<App>, app: App) -> Router {
     let headers = guard::HEADERS.map(|(name, value)| {
         SetResponseHeaderLayer::overriding(HeaderName::from_static(name), HeaderValue::from_static(value))
     });
     let [content, sniffing, referrer, resource, opener] = headers;
-    api.fallback(web::serve)
-        .layer(CompressionLayer::new())
-        .layer(
-            CsrfLayer::new().with_rejection_response(|_| {
-                ApiError::Refused(StatusCode::FORBIDDEN, say::another_site()).into_response()
-            }),
-        )
-        .layer(from_fn(guard::loopback_only))
-        .layer((content, sniffing, referrer, resource, opener))
+    door.layer((content, sniffing, referrer, resource, opener))
         .layer(CatchPanicLayer::custom(|_| ApiError::Internal("a handler panicked".into()).into_response()))
         .layer(TraceLayer::new_for_http())
         .with_state(app)

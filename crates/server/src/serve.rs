@@ -1,41 +1,92 @@
-//! Connections: how many, how long they may take over a request's head, and how they end.
+//! Connections: how many, how long they may take over a request's head, by which door they come in, and how they end.
 
 use std::convert::Infallible;
+use std::net::IpAddr;
 use std::pin::pin;
 use std::sync::Arc;
 use std::time::Duration;
 
 use axum::Router;
 use axum::body::Body;
-use axum::http::Request;
+use axum::http::{HeaderValue, Request, StatusCode, header};
+use axum::response::{IntoResponse, Response};
+use futures_util::future::select_all;
 use hyper::body::Incoming;
 use hyper::server::conn::http1;
 use hyper::service::service_fn;
 use hyper_util::rt::{TokioIo, TokioTimer};
-use hyper_util::server::graceful::GracefulShutdown;
-use tokio::net::TcpListener;
+use hyper_util::server::graceful::{GracefulShutdown, Watcher};
+use jiff::Timestamp;
+use tokio::io::{AsyncRead, AsyncWrite};
+use tokio::net::{TcpListener, TcpStream};
 use tokio::sync::Semaphore;
 use tokio::task::JoinSet;
+use tokio_rustls::TlsAcceptor;
 use tower::ServiceExt;
 
-/// Connections that may be open at once.
+use crate::access::{Addresses, Certificates, Peer};
+
+/// Connections from this machine that may be open at once.
 const CONNECTIONS: usize = 512;
+/// Connections from beyond it: they take none of those.
+const FROM_BEYOND: usize = 256;
 /// The head of a request must be there by then.
 const HEAD: Duration = Duration::from_secs(15);
 /// What is under way when the server is asked to stop may take so long to end.
 const ENDING: Duration = Duration::from_millis(1500);
+/// It is looked so often whether the certificate has to be made anew.
+const LOOK: Duration = Duration::from_secs(60);
+/// How a connection over TLS begins (RFC 8446, 5.1: a handshake record).
+const HANDSHAKE: u8 = 22;
+
+/// The way in from beyond this machine.
+#[derive(Clone)]
+pub struct Outer {
+    /// What answers there.
+    pub router: Router,
+    /// Where it is found.
+    pub addresses: Arc<Addresses>,
+    /// What it shows.
+    pub certificates: Arc<Certificates>,
+}
+
+/// What a connection needs to be served.
+#[derive(Clone)]
+struct Doors {
+    own: Router,
+    outer: Option<(Outer, TlsAcceptor)>,
+}
 
 /// Serves until asked to stop; then lets what is under way end, but not for long. `ending` is called in between: it ends
 /// what would never end by itself.
-pub async fn serve(listener: TcpListener, router: Router, stop: impl Future<Output = ()>, ending: impl FnOnce()) {
-    let places = Arc::new(Semaphore::new(CONNECTIONS));
+///
+/// # Errors
+/// When no certificate can be shown.
+pub async fn serve(
+    listeners: Vec<TcpListener>,
+    own: Router,
+    outer: Option<Outer>,
+    stop: impl Future<Output = ()>,
+    ending: impl FnOnce(),
+) -> anyhow::Result<()> {
+    let outer = match outer {
+        Some(outer) => {
+            let speaks = outer.certificates.speaks()?;
+            Some((outer, TlsAcceptor::from(speaks)))
+        }
+        None => None,
+    };
+    let doors = Doors { own, outer };
+    let [near, far] = [CONNECTIONS, FROM_BEYOND].map(|most| Arc::new(Semaphore::new(most)));
     let graceful = GracefulShutdown::new();
     let mut connections = JoinSet::new();
     let mut stop = pin!(stop);
+    let mut look = tokio::time::interval(LOOK);
     loop {
-        let stream = tokio::select! {
-            accepted = listener.accept() => match accepted {
-                Ok((stream, _)) => stream,
+        let any = select_all(listeners.iter().map(|listener| Box::pin(listener.accept())));
+        let (stream, peer) = tokio::select! {
+            (accepted, ..) = any => match accepted {
+                Ok((stream, peer)) => (stream, peer.ip().to_canonical()),
                 // Out of file handles, or the other side has gone already: neither is a reason to stop.
                 Err(error) => {
                     tracing::warn!("a connection can't be taken: {error}");
@@ -44,35 +95,95 @@ pub async fn serve(listener: TcpListener, router: Router, stop: impl Future<Outp
                 }
             },
             Some(_) = connections.join_next(), if !connections.is_empty() => continue,
+            _ = look.tick(), if doors.outer.is_some() => {
+                if let Some((outer, _)) = &doors.outer
+                    && let Err(error) = outer.certificates.look(Timestamp::now())
+                {
+                    tracing::warn!("the certificate can't be made anew: {error}");
+                }
+                continue;
+            }
             () = &mut stop => break,
         };
         // Beyond the most a connection is closed at once; whoever it was asks again.
+        let places = if peer.is_loopback() { &near } else { &far };
         let Ok(place) = places.clone().try_acquire_owned() else { continue };
         let _ = stream.set_nodelay(true);
-        let router = router.clone();
-        let service = service_fn(move |request: Request<Incoming>| {
-            let router = router.clone();
-            async move {
-                let answered = router.oneshot(request.map(Body::new)).await;
-                Ok::<_, Infallible>(answered.unwrap_or_else(|never| match never {}))
-            }
-        });
-        let connection = http1::Builder::new()
-            .timer(TokioTimer::new())
-            .header_read_timeout(HEAD)
-            .serve_connection(TokioIo::new(stream), service);
-        let connection = graceful.watch(connection);
+        let (doors, watcher) = (doors.clone(), graceful.watcher());
         connections.spawn(async move {
             let _place = place;
-            if let Err(error) = connection.await {
+            if let Err(error) = doors.lead_in(stream, peer, watcher).await {
                 tracing::debug!("a connection ended: {error}");
             }
         });
     }
-    drop(listener);
+    drop(listeners);
     ending();
     if tokio::time::timeout(ENDING, graceful.shutdown()).await.is_err() {
         tracing::warn!("{} connections were still under way and are closed", connections.len());
     }
     connections.abort_all();
+    Ok(())
+}
+
+impl Doors {
+    /// Leads a connection to its door: over TLS always to the one from beyond, whoever it is; else this machine to its own, and
+    /// anybody else to the same address over TLS.
+    async fn lead_in(self, stream: TcpStream, peer: IpAddr, watcher: Watcher) -> anyhow::Result<()> {
+        let Some((outer, tls)) = self.outer else { return answered(stream, self.own, peer, watcher).await };
+        let mut first = [0u8];
+        if tokio::time::timeout(HEAD, stream.peek(&mut first)).await?? == 0 {
+            return Ok(());
+        }
+        if first[0] == HANDSHAKE {
+            let stream = tokio::time::timeout(HEAD, tls.accept(stream)).await??;
+            return answered(stream, outer.router, peer, watcher).await;
+        }
+        if peer.is_loopback() {
+            return answered(stream, self.own, peer, watcher).await;
+        }
+        let addresses = outer.addresses;
+        let elsewhere = Router::new().fallback(move |request: axum::extract::Request| {
+            let answer = over_tls(&addresses, &request);
+            async move { answer }
+        });
+        answered(stream, elsewhere, peer, watcher).await
+    }
+}
+
+/// Nothing is answered in the open but where to come instead.
+fn over_tls(addresses: &Addresses, request: &axum::extract::Request) -> Response {
+    let host = request.headers().get(header::HOST).and_then(|host| host.to_str().ok());
+    let Some(host) = host.filter(|host| addresses.answers_to(host)) else {
+        return StatusCode::FORBIDDEN.into_response();
+    };
+    let path = request.uri().path_and_query().map_or("/", |path| path.as_str());
+    match HeaderValue::from_str(&format!("https://{host}{path}")) {
+        Ok(there) => (StatusCode::PERMANENT_REDIRECT, [(header::LOCATION, there)]).into_response(),
+        Err(_) => StatusCode::FORBIDDEN.into_response(),
+    }
+}
+
+/// Answers what comes over a connection.
+async fn answered(
+    stream: impl AsyncRead + AsyncWrite + Unpin + Send + 'static,
+    router: Router,
+    peer: IpAddr,
+    watcher: Watcher,
+) -> anyhow::Result<()> {
+    let service = service_fn(move |request: Request<Incoming>| {
+        let router = router.clone();
+        async move {
+            let mut request = request.map(Body::new);
+            request.extensions_mut().insert(Peer(peer));
+            let answered = router.oneshot(request).await;
+            Ok::<_, Infallible>(answered.unwrap_or_else(|never| match never {}))
+        }
+    });
+    let connection = http1::Builder::new()
+        .timer(TokioTimer::new())
+        .header_read_timeout(HEAD)
+        .serve_connection(TokioIo::new(stream), service);
+    watcher.watch(connection).await?;
+    Ok(())
 }

@@ -256,7 +256,10 @@ impl<S: Sink> File<'_, S> {
         }
         if let Some(why) = damaged {
             let summary = summaries::broken(id, plan_id, "", opened_at, why);
-            let events = events.into_iter().map(|event| (event.id, event.at, as_document(&event.happened))).collect();
+            let events = events
+                .into_iter()
+                .map(|event| (event.id, event.at, as_document(&event.happened), event.screen))
+                .collect();
             let document = as_document(&plan);
             return Ok(Staged::Cook { id, plan_id, opened_at, document, events, binned_at, summary });
         }
@@ -266,7 +269,7 @@ impl<S: Sink> File<'_, S> {
             .map(|(i, event)| {
                 let happened: Happened = read_value(event.happened.clone())
                     .map_err(|error| error.within(&format!("events[{i}].happened")))?;
-                Ok(Event { id: event.id, at: event.at, happened })
+                Ok(Event { id: event.id, at: event.at, happened, screen: event.screen.clone() })
             })
             .collect::<Result<_, Error>>()?;
         checks::events(&happened, self.now)
@@ -279,7 +282,7 @@ impl<S: Sink> File<'_, S> {
             document: text(&plan)?,
             events: happened
                 .iter()
-                .map(|event| Ok((event.id, event.at, text(&event.happened)?)))
+                .map(|event| Ok((event.id, event.at, text(&event.happened)?, event.screen.clone())))
                 .collect::<Result<_, Error>>()?,
             binned_at,
             summary: facts,

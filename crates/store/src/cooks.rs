@@ -59,13 +59,20 @@ pub struct RawEvent {
     pub at: String,
     /// What.
     pub happened: Document,
+    /// On whose screen it was tapped.
+    pub screen: Option<String>,
 }
 
 impl TryFrom<&RawEvent> for Event {
     type Error = Error;
 
     fn try_from(raw: &RawEvent) -> Result<Self> {
-        Ok(Self { id: read_id(&raw.id)?, at: read_instant(&raw.at)?, happened: raw.happened.read()? })
+        Ok(Self {
+            id: read_id(&raw.id)?,
+            at: read_instant(&raw.at)?,
+            happened: raw.happened.read()?,
+            screen: raw.screen.clone(),
+        })
     }
 }
 
@@ -118,13 +125,13 @@ pub(crate) async fn raw_cook(connection: &mut SqliteConnection, id: &str) -> Res
             .await?;
     let Some((plan_id, text, format, opened_at, binned_at)) = row else { return Ok(None) };
     let document = Document { format, text };
-    let rows: Vec<(i64, String, String, String, i64)> =
-        sqlx::query_as("SELECT seq, id, at, happened, format FROM cook_event WHERE cook_id = ? ORDER BY seq")
+    let rows: Vec<(i64, String, String, String, i64, Option<String>)> =
+        sqlx::query_as("SELECT seq, id, at, happened, format, screen FROM cook_event WHERE cook_id = ? ORDER BY seq")
             .bind(id)
             .fetch_all(&mut *connection)
             .await?;
     let seq = rows.last().map_or(0, |row| row.0);
-    let event = |(_, id, at, text, format)| RawEvent { id, at, happened: Document { format, text } };
+    let event = |(_, id, at, text, format, screen)| RawEvent { id, at, happened: Document { format, text }, screen };
     let events = rows.into_iter().map(event).collect();
     Ok(Some(RawCook { id: id.to_owned(), plan_id, document, opened_at, binned_at, events, seq }))
 }
@@ -136,22 +143,26 @@ async fn last_seq(connection: &mut SqliteConnection, id: Uuid) -> Result<i64> {
         .await?)
 }
 
+/// An event as it goes into its row: id, instant, document, screen.
+pub(crate) type EventRow = (Uuid, String, String, Option<String>);
+
 /// Inserts events of a cook that are not there yet; how many were.
 pub(crate) async fn insert_events(
     connection: &mut SqliteConnection,
     cook: &str,
-    events: impl ExactSizeIterator<Item = (Uuid, String, String)>,
+    events: impl ExactSizeIterator<Item = EventRow>,
 ) -> Result<usize> {
     let mut stored = 0;
-    for (index, (id, at, happened)) in events.enumerate() {
+    for (index, (id, at, happened, screen)) in events.enumerate() {
         let done = sqlx::query(
-            "INSERT INTO cook_event (id, cook_id, at, happened, format) VALUES (?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+            "INSERT INTO cook_event (id, cook_id, at, happened, format, screen) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
         )
         .bind(id.to_string())
         .bind(cook)
         .bind(at)
         .bind(happened)
         .bind(FORMAT)
+        .bind(screen)
         .execute(&mut *connection)
         .await?;
         if done.rows_affected() == 0 {
@@ -310,15 +321,21 @@ impl Store {
     }
 
     /// Appends what happened, all of it or none, with what the list then shows of the cook. `from_seq` is the cook's
-    /// [`StoredCook::seq`] that the summary was made from.
+    /// [`StoredCook::seq`] that the summary was made from; the one that it then has is answered too.
     ///
     /// # Errors
     /// [`Error::NotFound`] when there is no such cook, [`Error::Moved`] when something else was stored since,
     /// [`Error::Elsewhere`] for an id that another cook has.
-    pub async fn append(&self, cook_id: Uuid, from_seq: i64, events: &[Event], summary: &Summary) -> Result<Appended> {
+    pub async fn append(
+        &self,
+        cook_id: Uuid,
+        from_seq: i64,
+        events: &[Event],
+        summary: &Summary,
+    ) -> Result<(Appended, i64)> {
         let rows = events
             .iter()
-            .map(|event| Ok((event.id, write_instant(event.at), write(&event.happened)?)))
+            .map(|event| Ok((event.id, write_instant(event.at), write(&event.happened)?, event.screen.clone())))
             .collect::<Result<Vec<_>>>()?;
         let id = cook_id.to_string();
         let mut writing = self.connections.write().await?;
@@ -341,8 +358,9 @@ impl Store {
         if stored > 0 {
             put_summary(&mut writing, &id, summary).await?;
         }
+        let seq = last_seq(&mut writing, cook_id).await?;
         writing.commit().await?;
-        Ok(Appended { stored, repeated: events.len() - stored })
+        Ok((Appended { stored, repeated: events.len() - stored }, seq))
     }
 
     /// Keeps what the list shows of a cook, unless something has happened in it since `of_seq`.

@@ -163,9 +163,9 @@ impl Store {
             let Some(raw) = raw_cook(snapshot, &id).await? else { continue };
             let damaged = StoredCook::try_from(raw.clone()).err().map(|error| error.to_string());
             let (Ok(id), Ok(opened_at)) = (read_id(&raw.id), read_instant(&raw.opened_at)) else { continue };
-            let events = raw.events.iter().filter_map(|RawEvent { id, at, happened }| {
+            let events = raw.events.iter().filter_map(|RawEvent { id, at, happened, screen }| {
                 let happened = happened.as_json::<Happened>().ok()?;
-                Some(EventFile { id: read_id(id).ok()?, at: read_instant(at).ok()?, happened })
+                Some(EventFile { id: read_id(id).ok()?, at: read_instant(at).ok()?, happened, screen: screen.clone() })
             });
             let cook = CookFile {
                 id,

@@ -61,6 +61,7 @@ pub struct CookFile {
 }
 
 /// Something that happened in a cook in the file.
+#[skip_serializing_none]
 #[derive(Debug, Serialize, Deserialize)]
 #[serde(deny_unknown_fields)]
 pub struct EventFile {
@@ -70,6 +71,9 @@ pub struct EventFile {
     pub at: Timestamp,
     /// What.
     pub happened: Value,
+    /// On whose screen it was tapped.
+    #[serde(default)]
+    pub screen: Option<String>,
 }
 
 /// A reading in the file: `[id, at, celsius]`.
@@ -107,8 +111,8 @@ pub enum Staged {
         opened_at: Timestamp,
         /// The plan's document.
         document: String,
-        /// Id, instant and document of what happened.
-        events: Vec<(Uuid, Timestamp, String)>,
+        /// Id, instant, document and screen of what happened.
+        events: Vec<(Uuid, Timestamp, String, Option<String>)>,
         /// In the bin since.
         binned_at: Option<Timestamp>,
         /// What lists show of it.

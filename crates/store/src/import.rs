@@ -357,7 +357,7 @@ async fn put(connection: &mut SqliteConnection, item: Staged) -> Result<()> {
             .execute(&mut *connection)
             .await?
             .rows_affected();
-            let rows = events.into_iter().map(|(id, at, happened)| (id, write_instant(at), happened));
+            let rows = events.into_iter().map(|(id, at, happened, screen)| (id, write_instant(at), happened, screen));
             let stored = insert_events(connection, &id, rows).await?;
             let count: i64 = sqlx::query_scalar("SELECT count(*) FROM cook_event WHERE cook_id = ?")
                 .bind(&id)

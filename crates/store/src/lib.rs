@@ -15,6 +15,7 @@ mod file;
 mod import;
 mod plans;
 mod readings;
+mod screens;
 mod state;
 mod told;
 mod upgrade;
@@ -40,6 +41,7 @@ pub use file::{CookFile, EventFile, FILE_VERSION, PlanFile, ReadingFile, Staged,
 pub use import::{Brought, Import};
 pub use plans::{ListedPlan, StoredPlan};
 pub use readings::{Reading, SeenProbe};
+pub use screens::{Digest, ProbeKey, Role, Screen};
 pub use state::{Lock, State};
 pub use told::ToldTask;
 

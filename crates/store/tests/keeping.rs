@@ -18,7 +18,7 @@ fn now() -> Timestamp {
 }
 
 fn note(id: u128, text: &str) -> Event {
-    Event { id: Uuid::from_u128(id), at: now(), happened: Happened::Note { text: text.into() } }
+    Event { id: Uuid::from_u128(id), at: now(), happened: Happened::Note { text: text.into() }, screen: None }
 }
 
 fn shown(name: &str) -> Summary {
@@ -102,11 +102,11 @@ async fn events_are_stored_once_and_survive_reopening() {
     assert!(matches!(store.append(COOK, 0, &[note(1, "a")], &shown("a")).await, Err(Error::NotFound { .. })));
     store.open_cook(COOK, Uuid::from_u128(1), &plan("One"), now(), &shown("One")).await.unwrap();
     let both = [note(1, "a"), note(2, "b")];
-    assert_eq!(store.append(COOK, 0, &both, &shown("b")).await.unwrap(), Appended { stored: 2, repeated: 0 });
+    assert_eq!(store.append(COOK, 0, &both, &shown("b")).await.unwrap().0, Appended { stored: 2, repeated: 0 });
     assert!(matches!(store.append(COOK, 0, &[note(3, "c")], &shown("c")).await, Err(Error::Moved)));
     let seq = store.cook(COOK).await.unwrap().seq;
     let more = [note(2, "b"), note(3, "c")];
-    assert_eq!(store.append(COOK, seq, &more, &shown("c")).await.unwrap(), Appended { stored: 1, repeated: 1 });
+    assert_eq!(store.append(COOK, seq, &more, &shown("c")).await.unwrap().0, Appended { stored: 1, repeated: 1 });
     store.close().await;
     let store = Store::open(&file).await.unwrap();
     assert_eq!(store.cook(COOK).await.unwrap().events, [note(1, "a"), note(2, "b"), note(3, "c")]);
@@ -133,7 +133,7 @@ async fn a_cook_takes_so_much_and_no_more() {
     store.append(COOK, 0, &many, &shown("x")).await.unwrap();
     let seq = store.cook(COOK).await.unwrap().seq;
     assert!(matches!(store.append(COOK, seq, &[note(1, "a")], &shown("a")).await, Err(Error::CookFull { .. })));
-    assert_eq!(store.append(COOK, seq, &many[..1], &shown("x")).await.unwrap(), Appended { stored: 0, repeated: 1 });
+    assert_eq!(store.append(COOK, seq, &many[..1], &shown("x")).await.unwrap().0, Appended { stored: 0, repeated: 1 });
 }
 
 #[tokio::test]

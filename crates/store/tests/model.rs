@@ -131,7 +131,7 @@ proptest! {
             for batch in batches {
                 let events: Vec<_> = batch
                     .iter()
-                    .map(|id| Event { id: Uuid::from_u128(100 + u128::from(*id)), at: start(), happened: Happened::Note { text: id.to_string() } })
+                    .map(|id| Event { id: Uuid::from_u128(100 + u128::from(*id)), at: start(), happened: Happened::Note { text: id.to_string() }, screen: None })
                     .collect();
                 // Who folded an older cook is told so, and has kept nothing.
                 if seq > 0 {

@@ -17,6 +17,15 @@ met-heat = The meat met the heat
 # $task (Said)
 task-done = Done: { $task }
     .name = “{ $task }” done
+# $hands (Said) $task (Said)
+task-taken = { $hands } has it: { $task }
+    .name = “{ $task }” in hand
+# $hands (Said) $count (Count)
+taken-by =
+    { $count ->
+        [one] { $hands } has it
+       *[other] { $hands } have it: one of you can let go
+    }
 # $celsius (Temperature)
 core-reading = Middle at { $celsius }
     .name = the reading

@@ -10,6 +10,21 @@ no-address = there is no such address
 no-method = this address does not take that method
 another-site = this came from another site's page
 own-machine-only = this kitchen answers on its own machine only
+own-names-only = this kitchen answers to its own addresses and names only
+own-machine = the kitchen's own machine
+sign-in-first = this screen has not signed in. Open the kitchen's page on it and give the passphrase
+looks-only = this screen only looks. Change it on a screen that cooks, or sign in anew to cook here
+probes-read-only = this key sends and reads readings of probes, and nothing else
+wrong-passphrase = this is not the kitchen's passphrase
+no-invitation = this invitation was used already, or its minutes have passed. Ask for another
+# $wait (Span)
+wait-first = too many wrong ones. Wait { $wait } before the next
+passphrase-or-invitation = give the kitchen's passphrase, or an invitation
+this-passphrase = this passphrase
+# $least (Count) $most (Count)
+passphrase-length = it must have { $least } to { $most } characters
+passphrase-guessed = it is among what is guessed first. Take four or five words that do not belong together
+not-open = other screens can't reach this kitchen. Start it with --host and the address of this machine
 read-only-page = a page can only be read (GET, HEAD)
 no-file = there is no such file
 no-version = there is no such version
@@ -61,5 +76,17 @@ database-not-opened = the database can't be opened
 demo-not-loaded = the demo kitchen can't be loaded
 # $given (Number) $most (Number)
 no-speed = a clock {$given} times as fast can't be had; it must be 1 to { $most }
+# $address (Text)
+host-not-private = { $address } is on the open internet, where this kitchen does not stand. Give an address of your own network, or one that stands for all of them
+# $text (Text)
+no-such-name = { $text } is no name of a machine
+no-passphrase-yet = Other screens need the kitchen's passphrase to enter, and none is set. Set it with: ergastic passphrase
+ask-passphrase = The kitchen's passphrase (four or five words):
+ask-passphrase-again = Once more:
+passphrases-differ = these two are not the same
+passphrase-is-set = The passphrase is set. Every screen signs in anew.
+authority-not-made = the kitchen's own authority can't be made or read
+# $fingerprint (Text)
+fingerprint-is = The kitchen's authority: { $fingerprint }
 # $port (Text)
 port-taken = port { $port } can't be used

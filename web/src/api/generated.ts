@@ -299,6 +299,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Invites one screen, for some minutes. */
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kitchen": {
         parameters: {
             query?: never;
@@ -524,6 +541,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/passphrase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Sets another passphrase; every other screen signs in again. */
+        put: operations["put_passphrase"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans": {
         parameters: {
             query?: never;
@@ -696,6 +730,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/probe-keys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes the key of a probe, or of a hub of them. */
+        post: operations["make_key"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/probe-keys/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Revokes the key of a probe. */
+        delete: operations["revoke_key"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/probes": {
         parameters: {
             query?: never;
@@ -797,6 +865,60 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/screen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who asks. */
+        get: operations["get_screen"];
+        put?: never;
+        /** Signs in; the cookie comes with the answer. The kitchen's own machine is in already. */
+        post: operations["sign_in"];
+        /** Signs this screen out. */
+        delete: operations["sign_out"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/screens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything about the kitchen's screens. */
+        get: operations["list_screens"];
+        put?: never;
+        post?: never;
+        /** Signs every screen out but the one that asks. */
+        delete: operations["sign_all_out"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/screens/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Signs a screen out: what it listens to ends at once. */
+        delete: operations["sign_one_out"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1120,6 +1242,16 @@ export interface components {
             softens: string;
             /** @description How to tell it. */
             tell: string;
+        };
+        /** @description The kitchen's own authority, which a phone may trust. */
+        AuthorityLine: {
+            /**
+             * Format: date-time
+             * @description When it ends.
+             */
+            ends_at: string;
+            /** @description SHA-256 of its certificate, as a phone shows it. */
+            fingerprint: string;
         };
         /** @description The sauce's balance beside salt. */
         Balance: {
@@ -1965,6 +2097,10 @@ export interface components {
             done_at?: string | null;
             /** @description What has become of it. */
             state: components["schemas"]["TaskState"];
+            /** @description Who has it in hand while it is open. */
+            taken: components["schemas"]["Taken"][];
+            /** @description The same in words; empty where nobody has. */
+            taken_words: string;
             /** @description The task. */
             task: components["schemas"]["Task"];
         };
@@ -2575,6 +2711,8 @@ export interface components {
              * @description Made by whoever saw it happen; the same id again changes nothing.
              */
             id: string;
+            /** @description On whose screen it was tapped; the kitchen says it itself, whatever is sent. */
+            screen?: string | null;
         };
         /** @description An event with its client-made id and its instant. */
         EventInFull: {
@@ -2590,6 +2728,8 @@ export interface components {
              * @description Made by whoever saw it happen; the same id again changes nothing.
              */
             id: string;
+            /** @description On whose screen it was tapped; the kitchen says it itself, whatever is sent. */
+            screen?: string | null;
         };
         /** @description What lies behind a forecast. */
         Explained: {
@@ -3073,6 +3213,13 @@ export interface components {
             /** @description The task's id on the sheet. It is kept as it came: what is no task of this sheet's hinders nobody. */
             task: string;
         } | {
+            /** @description Who. */
+            hands: string;
+            /** @enum {string} */
+            kind: "task_taken";
+            /** @description Which. */
+            task: string;
+        } | {
             /**
              * Format: double
              * @description What it read, °C.
@@ -3247,6 +3394,13 @@ export interface components {
             /** @enum {string} */
             kind: "task_done";
             /** @description The task's id on the sheet. It is kept as it came: what is no task of this sheet's hinders nobody. */
+            task: string;
+        } | {
+            /** @description Who. */
+            hands: string;
+            /** @enum {string} */
+            kind: "task_taken";
+            /** @description Which. */
             task: string;
         } | {
             /**
@@ -3695,6 +3849,22 @@ export interface components {
              */
             p90?: string | null;
         };
+        /** @description An invitation for one screen. */
+        Invitation: {
+            /**
+             * Format: double
+             * @description How long it holds, min.
+             */
+            holds_min: number;
+            /** @description The same as a picture that a phone reads: an SVG. */
+            picture: string;
+            /** @description The address that lets it in, once. */
+            url: string;
+        };
+        /** @description What a screen is let in for. */
+        Invite: {
+            role: components["schemas"]["ScreenRole"];
+        };
         /** @description Something kept from an earlier cook. */
         Kept: {
             /** @description What it is known by: kept twice, it is there once. */
@@ -3708,6 +3878,17 @@ export interface components {
              * @description Good in the cold until then.
              */
             until: string;
+        };
+        /** @description The key of a probe or a hub of them. */
+        KeyLine: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description When it was used last, min ago.
+             */
+            used_min?: number | null;
         };
         /**
          * @description Something to cook on or in.
@@ -4544,6 +4725,13 @@ export interface components {
             /** @description In a sentence. */
             words: string;
         };
+        /** @description A new key, shown this once. */
+        MadeKey: {
+            /** Format: uuid */
+            id: string;
+            /** @description Sent as `Authorization: Bearer …`. */
+            key: string;
+        };
         /**
          * @description How it is made up.
          * @enum {string}
@@ -5259,6 +5447,18 @@ export interface components {
              */
             width_min: number;
         };
+        /** @description What a key is made for. */
+        NewKey: {
+            /** @description What the probe or hub is called. */
+            name: string;
+        };
+        /** @description Another passphrase. */
+        NewPassphrase: {
+            /** @description The one of now; not needed at the kitchen's own machine. */
+            before?: string | null;
+            /** @description The new one. */
+            passphrase: string;
+        };
         /** @description What comes next. */
         NextUp: {
             /**
@@ -5417,6 +5617,8 @@ export interface components {
             probes: components["schemas"]["ProbeNow"][];
             /** @description How far it has come. */
             status: components["schemas"]["Status"];
+            /** @description Who has it in hand, in words; empty where nobody has. */
+            taken: string;
             /**
              * Format: date-time
              * @description Found tender.
@@ -7225,6 +7427,35 @@ export interface components {
             /** @description In a word or two. */
             words: string;
         };
+        /** @description A screen that is signed in. */
+        ScreenLine: {
+            /** @description It is the one that asks. */
+            here: boolean;
+            /** Format: uuid */
+            id: string;
+            name: string;
+            role: components["schemas"]["ScreenRole"];
+            /**
+             * Format: double
+             * @description When it was seen last, min ago.
+             */
+            seen_min: number;
+        };
+        /**
+         * @description What a screen may do.
+         * @enum {string}
+         */
+        ScreenRole: "cook" | "look";
+        /** @description Everything about the kitchen's screens. */
+        Screens: {
+            /** @description Where other screens find the kitchen; none while it answers on its own machine only. */
+            addresses: string[];
+            authority?: components["schemas"]["AuthorityLine"] | null;
+            /** @description The keys of probes. */
+            keys: components["schemas"]["KeyLine"][];
+            /** @description The screens that are signed in, the one seen last first. */
+            screens: components["schemas"]["ScreenLine"][];
+        };
         /**
          * @description How hard the meat is browned. It makes flavour and colour; it does not seal juices in.
          * @enum {string}
@@ -7525,6 +7756,16 @@ export interface components {
             /** @description What it is called. */
             what: string;
         };
+        /** @description Signing in: by the passphrase, or by an invitation. */
+        SignIn: {
+            /** @description The code of an invitation, which says itself what for. */
+            invitation?: string | null;
+            /** @description What the screen is to be called. */
+            name: string;
+            /** @description The kitchen's passphrase. */
+            passphrase?: string | null;
+            role?: components["schemas"]["ScreenRole"] | null;
+        };
         /**
          * @description How the hob is set, in words relative to the local boil.
          * @enum {string}
@@ -7799,26 +8040,15 @@ export interface components {
             /** @description When, and why. */
             words: string;
         };
-        /** @description A thing with a name, taken by a dish from one moment to another. */
+        /** @description Somebody has a task in hand. */
         Taken: {
             /**
-             * Format: date-time
-             * @description From.
+             * Format: uuid
+             * @description The event that says so: taking it back lets the task go.
              */
-            from: string;
-            /** @description It is lent out. */
-            lent: boolean;
-            /** @description What it is called. */
-            name: string;
-            /** @description What it is taken for. */
-            taken_as: components["schemas"]["TakenAs"];
-            /** @description The thing. */
-            thing: string;
-            /**
-             * Format: date-time
-             * @description To.
-             */
-            to: string;
+            event: string;
+            /** @description Who. */
+            hands: string;
         };
         /**
          * @description What a thing is taken for.
@@ -8407,6 +8637,16 @@ export interface components {
             };
             /** @description What its cook calls it. */
             name: string;
+        };
+        /** @description Who asks. */
+        ThisScreen: {
+            /** @description It is at the kitchen's own machine, which needs no passphrase. */
+            machine: boolean;
+            /** @description What it is called; empty for who has not signed in. */
+            name: string;
+            role?: components["schemas"]["ScreenRole"] | null;
+            /** @description It may see the kitchen. */
+            signed_in: boolean;
         };
         /** @description A cook's own rule of thumb beside the forecast. */
         Thumb: {
@@ -10299,6 +10539,110 @@ export interface operations {
             };
         };
     };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Invite"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Invitation"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The kitchen answers on its own machine only. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_kitchen: {
         parameters: {
             query?: never;
@@ -11376,6 +11720,108 @@ export interface operations {
             };
         };
     };
+    put_passphrase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPassphrase"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description After wrong ones: wait first, as long as `retry-after` says. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     list_plans: {
         parameters: {
             query?: never;
@@ -12355,6 +12801,174 @@ export interface operations {
             };
         };
     };
+    make_key: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewKey"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeKey"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    revoke_key: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     list_probes: {
         parameters: {
             query?: never;
@@ -12860,6 +13474,399 @@ export interface operations {
             };
             /** @description Asked by another site's page, or by another name than this machine's. */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_screen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThisScreen"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sign_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignIn"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThisScreen"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description After wrong ones: wait first, as long as `retry-after` says. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sign_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_screens: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Screens"];
+                };
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sign_all_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sign_one_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Asked by another site's page, or by another name than this machine's. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

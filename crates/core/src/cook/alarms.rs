@@ -153,7 +153,7 @@ fn of_tasks(tasks: &[CookTask]) -> Vec<Ringing<'_>> {
     hands.sort_by_key(|task| task.task.start);
     let mut busy_until: Option<Timestamp> = None;
     let mut ringing = Vec::new();
-    for CookTask { task, state, done_at } in hands {
+    for CookTask { task, state, done_at, .. } in hands {
         let waited = busy_until.is_none_or(|until| minutes_between(until, task.start) >= AT_IT_MIN);
         busy_until = busy_until.max(Some(done_at.unwrap_or(task.end)));
         if *state != TaskState::Open || !waited {
@@ -227,8 +227,11 @@ fn answered(ringing: Ringing, standing: &Standing, costs: &Costs, now: Timestamp
     let Ringing { id, sound, at, words, why, task, since } = ringing;
     // The last that was said of it holds.
     let counts = |at: Timestamp| since.is_none_or(|since| at >= since);
+    let in_hand = |of: &str| task.is_some_and(|task| of.parse() == Ok(task.id));
     let last = standing.all().rev().filter(|event| counts(event.at)).find_map(|event| match event.happened {
         Happened::Heard { alarm } if *alarm == id => Some(None),
+        // Who has it in hand has heard it.
+        Happened::TaskTaken { task, .. } if in_hand(task) => Some(None),
         Happened::Later { alarm, min } if *alarm == id => Some(Some(plus_minutes(event.at, *min))),
         _ => None,
     });

@@ -28,6 +28,15 @@ pub enum Happened {
         #[schema(min_length = 1, max_length = 80)]
         task: String,
     },
+    /// Somebody has a task in hand.
+    TaskTaken {
+        /// Which.
+        #[schema(min_length = 1, max_length = 80)]
+        task: String,
+        /// Who.
+        #[schema(min_length = 1, max_length = 40)]
+        hands: String,
+    },
     /// A thermometer in the middle.
     CoreReading {
         /// What it read, °C.
@@ -191,6 +200,10 @@ enum OfKind {
     TaskDone {
         task: String,
     },
+    TaskTaken {
+        task: String,
+        hands: String,
+    },
     CoreReading {
         celsius: f64,
     },
@@ -292,6 +305,10 @@ pub struct Event {
     pub at: Timestamp,
     /// What.
     pub happened: Happened,
+    /// On whose screen it was tapped; the kitchen says it itself, whatever is sent.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[schema(min_length = 1, max_length = 40)]
+    pub screen: Option<String>,
 }
 
 impl Event {
@@ -301,6 +318,7 @@ impl Event {
     /// Names the field that can't be used.
     pub fn check(&self) -> error::Result<()> {
         check_instant("at", self.at)?;
+        self.screen.as_ref().map_or(Ok(()), |screen| check_name("screen", screen, 40))?;
         match &self.happened {
             Happened::CoreReading { celsius } => in_range("celsius", *celsius, -40.0, 400.0, Unit::Celsius).map(drop),
             Happened::LiquidAdded { litres, celsius, task } => {
@@ -313,6 +331,10 @@ impl Event {
             Happened::Weighed { lost_kg } => in_range("lost_kg", *lost_kg, 0.0, 20.0, Unit::Kilograms).map(drop),
             Happened::Note { text } => check_text("text", text, 500),
             Happened::TaskDone { task } => check_name("task", task, 80),
+            Happened::TaskTaken { task, hands } => {
+                check_name("task", task, 80)?;
+                check_name("hands", hands, 40)
+            }
             Happened::Closed { outcome } => {
                 if let Some(kg) = outcome.cooked_kg {
                     in_range("outcome.cooked_kg", kg, 0.0, 60.0, Unit::Kilograms)?;

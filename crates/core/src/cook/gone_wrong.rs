@@ -259,7 +259,7 @@ impl Pot<'_> {
             let happened = [(0.0, Happened::HeatOff {}), (min, Happened::HeatOn {})];
             for (i, (after, happened)) in happened.into_iter().enumerate() {
                 let id = Uuid::from_u128(u128::MAX - i as u128);
-                events.push(Event { id, at: plus_minutes(now, after), happened });
+                events.push(Event { id, at: plus_minutes(now, after), happened, screen: None });
             }
             events
         };

@@ -40,6 +40,8 @@ pub struct OnTheHeat {
     pub act: String,
     /// It goes on by itself: nothing for the hands.
     pub waits: bool,
+    /// Who has it in hand, in words; empty where nobody has.
+    pub taken: String,
     /// When that begins.
     pub from: Option<Timestamp>,
     /// What its clock counts to.
@@ -87,6 +89,12 @@ impl OnTheHeat {
             people,
             status: view.status,
             act: view.now.as_ref().map_or_else(|| view.words.clone(), |now| now.act.clone()),
+            taken: view
+                .tasks
+                .iter()
+                .find(|task| view.now.as_ref().is_some_and(|now| now.task == task.task.id))
+                .map(|task| task.taken_words.clone())
+                .unwrap_or_default(),
             waits: view.now.as_ref().is_none_or(|now| now.waits),
             from: view.now.as_ref().map(|now| now.from),
             until: view.now.as_ref().map(|now| now.until),

@@ -127,6 +127,7 @@ fn words(happened: &Happened, tasks: &[CookTask], zone: &TimeZone) -> Said {
     match happened {
         Happened::MetHeat {} => say::met_heat(),
         Happened::TaskDone { task } => say::task_done(task_name(task, tasks)),
+        Happened::TaskTaken { task, hands } => say::task_taken(Said::text(hands.clone()), task_name(task, tasks)),
         Happened::CoreReading { celsius } => say::core_reading(Temperature(*celsius)),
         Happened::Check { found, by } => say::checked(by.unwrap_or(By::Fork).key(), found.key()),
         Happened::Tasted { salt } => say::tasted(salt.key()),
@@ -156,6 +157,7 @@ fn name(happened: &Happened, tasks: &[CookTask]) -> Said {
     match happened {
         Happened::MetHeat {} => say::met_heat_name(),
         Happened::TaskDone { task } => say::task_done_name(task_name(task, tasks)),
+        Happened::TaskTaken { task, .. } => say::task_taken_name(task_name(task, tasks)),
         Happened::CoreReading { .. } => say::core_reading_name(),
         Happened::Check { found, .. } => say::checked_name(found.key()),
         Happened::Changed { .. } => say::changed_name(),

@@ -8,6 +8,7 @@ use uuid::Uuid;
 
 use super::event::{Event, Happened};
 use super::kinds::Outcome;
+use super::task::Taken;
 use crate::clock::plus_minutes;
 use crate::finish::Seasoned;
 use crate::forecast::{Added, Evidence, HORIZON_S};
@@ -81,6 +82,20 @@ impl<'a> Standing<'a> {
             _ => false,
         };
         self.events.iter().find(|event| done(event.happened)).map(|event| event.at)
+    }
+
+    /// Who has a task in hand, the first who said so first.
+    pub fn taken(&self, task: TaskId) -> Vec<Taken> {
+        let mut taken: Vec<Taken> = Vec::new();
+        for event in &self.events {
+            if let Happened::TaskTaken { task: of, hands } = event.happened
+                && of.parse() == Ok(task)
+                && !taken.iter().any(|one| one.hands == *hands)
+            {
+                taken.push(Taken { hands: hands.clone(), event: event.id });
+            }
+        }
+        taken
     }
 
     /// When plates are wanted, where that was changed.

@@ -4,6 +4,8 @@ use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use uuid::Uuid;
+
 use crate::sheet::Task;
 
 /// What has become of a task.
@@ -18,6 +20,15 @@ pub enum TaskState {
     Passed,
 }
 
+/// Somebody has a task in hand.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Taken {
+    /// Who.
+    pub hands: String,
+    /// The event that says so: taking it back lets the task go.
+    pub event: Uuid,
+}
+
 /// A task with its state.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct CookTask {
@@ -28,4 +39,8 @@ pub struct CookTask {
     /// When it was done.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub done_at: Option<Timestamp>,
+    /// Who has it in hand while it is open.
+    pub taken: Vec<Taken>,
+    /// The same in words; empty where nobody has.
+    pub taken_words: String,
 }

@@ -1,6 +1,6 @@
 //! What a cook sees: now, next and later, the band, and what was predicted.
 
-use ergastic_words::{Said, Share, Span, cook as say, log as told};
+use ergastic_words::{Join, Said, Share, Span, Voice, cook as say, log as told};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -186,8 +186,12 @@ pub fn view(
     let band_now = band(worked, lift_at);
 
     let not_before = if met_heat.is_none() { Some(opened_at) } else { None };
-    let tasks =
-        states(lay(plan, worked, from, lift_at, not_before, hours), &standing, closed.map_or(now, |(at, _)| at));
+    let tasks = states(
+        lay(plan, worked, from, lift_at, not_before, hours),
+        &standing,
+        closed.map_or(now, |(at, _)| at),
+        worked.case.voice,
+    );
     let (now_task, next_task) = if closed.is_some() { (None, None) } else { now_and_next(&tasks, now) };
     let status = Status::of(&standing, tender_at);
     let prediction = prediction(before, met_heat, tender_at);
@@ -264,7 +268,7 @@ pub(super) fn tender_at(standing: &Standing, eaten_as: EatenAs) -> Option<Timest
 }
 
 /// Marks what is done, and what the work has gone past.
-fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp) -> Vec<CookTask> {
+fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp, voice: Voice) -> Vec<CookTask> {
     let met_heat = standing.met_heat();
     let done_at = |task: &Task| match task.kind {
         TaskKind::Check => standing.done(task.id).or_else(|| {
@@ -306,7 +310,11 @@ fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp) -> Vec<CookTask
                 (None, true) => TaskState::Passed,
                 (None, false) => TaskState::Open,
             };
-            CookTask { task: task.clone(), state, done_at }
+            let taken = if state == TaskState::Open { standing.taken(task.id) } else { Vec::new() };
+            let hands = taken.iter().map(|taken| Said::text(taken.hands.clone()));
+            let said = say::taken_by(Said::list(hands, Join::And), taken.len() as u32);
+            let taken_words = if taken.is_empty() { String::new() } else { voice.say(said) };
+            CookTask { task: task.clone(), state, done_at, taken, taken_words }
         })
         .collect()
 }

@@ -360,7 +360,7 @@ pub fn what_if(
         for Candidate { id, words, trade, happened } in candidates {
             let mut events = events.to_vec();
             // The last of all: nothing in it has its id.
-            events.push(Event { id: Uuid::from_u128(u128::MAX), at: now, happened: happened.clone() });
+            events.push(Event { id: Uuid::from_u128(u128::MAX), at: now, happened: happened.clone(), screen: None });
             let standing = Standing::of(&events);
             // What this dish can't be changed to is not offered.
             let changed = Facts { standing: &standing, ..facts };

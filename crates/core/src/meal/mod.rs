@@ -16,4 +16,4 @@ pub use answer::{ClockChange, DishHours, GaveWay, MealConflict, MealSheet, MealT
 pub use marinate::AskedBench;
 pub use request::{AskedDish, Counts, MOST_DISHES, Pin, Regret, SheetRequest};
 pub use sheet::{Dishes, meal_of_dishes, meal_of_plans, meal_sheet, meal_sheet_anywhere, meal_tried};
-pub use under_way::UnderWay;
+pub use under_way::{CookedTask, UnderWay};

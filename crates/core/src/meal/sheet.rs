@@ -130,7 +130,7 @@ fn worked_back(table: &Table) -> Result<MealSheet> {
         gave_way.push(told.clone());
     }
     let tasks = |(i, course): (usize, &&Course)| match table.cook_of(i) {
-        Some(cook) => cook.tasks.iter().map(|(task, _)| task.clone()).collect(),
+        Some(cook) => cook.tasks.iter().map(|cooked| cooked.task.clone()).collect(),
         None => placed.tasks(course, i),
     };
     let dishes: Vec<Vec<Task>> = chosen.iter().enumerate().map(tasks).collect();
@@ -153,7 +153,7 @@ fn answer(
     for (i, (course, list)) in courses.iter().zip(dishes).enumerate() {
         let id = |task: TaskId| format!("{}-{task}", i + 1);
         let cook = table.cook_of(i);
-        let done = |task: TaskId| cook.is_some_and(|cook| cook.tasks.iter().any(|(own, done)| own.id == task && *done));
+        let cooked = |task: TaskId| cook.and_then(|cook| cook.tasks.iter().find(|cooked| cooked.task.id == task));
         let pin = |task: TaskId| course.plan.pins.iter().find(|pin| pin.task == task.to_string());
         tasks.extend(list.iter().map(|task| MealTask {
             id: id(task.id),
@@ -168,13 +168,13 @@ fn answer(
             start: task.start,
             end: task.end,
             hands_on: task.hands_on,
-            whose: None,
+            whose: cooked(task.id).and_then(|cooked| cooked.hands.clone()),
             after: task.after.iter().map(|before| id(*before)).collect(),
             window: task.window,
             pinned: pin(task.id).is_some_and(|pin| pin.at.is_some()),
             own_min: pin(task.id).and_then(|pin| pin.min),
             moves: cook.is_none() && course.steps.all().any(|step| step.id == task.id),
-            done: done(task.id),
+            done: cooked(task.id).is_some_and(|cooked| cooked.done),
             second_time: second_time(&clock_changes, task.start),
             cautions: task.cautions.clone(),
         }));
@@ -223,7 +223,8 @@ fn answer(
     }
 }
 
-/// Who does what, where there are several pairs of hands: each goes on with the dish they were at, if they are free.
+/// Who does what, where there are several pairs of hands: each goes on with the dish they were at, if they are free. Who has a
+/// task in hand keeps it.
 fn whose(tasks: &mut [MealTask], table: &Table) {
     let mut hands: Vec<_> =
         table.kitchen.hands.iter().filter(|hands| !hands.lent).map(|hands| hands.name.clone()).collect();
@@ -234,6 +235,12 @@ fn whose(tasks: &mut [MealTask], table: &Table) {
     }
     let mut free = vec![(Timestamp::MIN, 0); hands.len()];
     for task in tasks.iter_mut().filter(|task| task.hands_on) {
+        if let Some(whose) = &task.whose {
+            if let Some(who) = hands.iter().position(|hands| hands == whose) {
+                free[who] = (task.end, task.number);
+            }
+            continue;
+        }
         let able = |at: &usize| free[*at].0 <= task.start;
         let same = (0..hands.len()).filter(able).find(|at| free[*at].1 == task.number);
         let Some(who) = same.or_else(|| (0..hands.len()).find(able)) else { continue };

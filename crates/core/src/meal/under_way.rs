@@ -4,11 +4,22 @@ use jiff::Timestamp;
 
 use crate::sheet::{Ready, TakenSpan, Task, Thing, Worked, set_c};
 
+/// A task of a dish that is being cooked.
+#[derive(Debug, Clone, PartialEq)]
+pub struct CookedTask {
+    /// The task.
+    pub task: Task,
+    /// It is done or passed.
+    pub done: bool,
+    /// Who has it in hand.
+    pub hands: Option<String>,
+}
+
 /// A dish that is being cooked, as its cook stands.
 #[derive(Debug, Clone, PartialEq)]
 pub struct UnderWay {
-    /// Its tasks, and whether each is done or passed.
-    pub tasks: Vec<(Task, bool)>,
+    /// Its tasks.
+    pub tasks: Vec<CookedTask>,
     /// When it is tender.
     pub ready: Ready,
     /// When it goes too far if the heat simply stays on.
@@ -20,8 +31,8 @@ pub struct UnderWay {
 impl UnderWay {
     /// Hands and things that it still takes.
     pub(super) fn takes<'a>(&'a self, worked: &'a Worked) -> impl Iterator<Item = TakenSpan> + 'a {
-        let open = self.tasks.iter().filter(|(task, done)| !done && task.end > task.start);
-        open.filter_map(|(task, _)| {
+        let open = self.tasks.iter().filter(|cooked| !cooked.done && cooked.task.end > cooked.task.start);
+        open.filter_map(|CookedTask { task, .. }| {
             let thing = if task.hands_on { Thing::Hands } else { Thing::of_lane(task.lane)? };
             Some(TakenSpan::new(thing, set_c(worked, task), task.start, task.end))
         })

@@ -21,12 +21,13 @@ use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
 use super::meals::from_its_sheet;
-use crate::app::App;
+use crate::access::Visitor;
+use crate::app::{App, MadeFrom};
 use crate::changes::Change;
 use crate::checks;
 use crate::error::ApiResult;
 use crate::extract::{Id, Json, JsonList, Query, json_text};
-use crate::folded::{Works, computed, folded};
+use crate::folded::{Works, computed, folded, folded_lately};
 use crate::summaries;
 use crate::traces::traces;
 
@@ -57,7 +58,7 @@ pub struct OpenCook {
 async fn answer(app: &App, cook: StoredCook) -> ApiResult<CookAnswer> {
     let kitchen = app.store.kitchen().await?;
     let now = app.clock.now();
-    let view = folded(app, &cook, &kitchen, now).await?;
+    let view = folded_lately(app, &cook, &kitchen, now).await?;
     Ok(told(cook, now, view))
 }
 
@@ -175,8 +176,14 @@ pub async fn delete_cook(State(app): State<App>, Id(id): Id) -> ApiResult<Status
 pub async fn append(
     State(app): State<App>,
     Id(id): Id,
-    JsonList(events): JsonList<Event, MOST_EVENTS>,
+    visitor: Visitor,
+    JsonList(mut events): JsonList<Event, MOST_EVENTS>,
 ) -> ApiResult<Json<CookAnswer>> {
+    // Whose tap it was is nobody's to say but the door's.
+    let screen = app.screen_name(&visitor);
+    for event in &mut events {
+        event.screen.clone_from(&screen);
+    }
     checks::events(&events, app.clock.now())?;
     for _ in 0..ROUNDS {
         let mut cook = app.store.cook(id).await?;
@@ -202,7 +209,9 @@ pub async fn append(
         match app.store.append(id, from_seq, &events, &summaries::reckoned(&cook, &view)).await {
             Err(ergastic_store::Error::Moved) => {}
             Err(error) => return Err(error.into()),
-            Ok(_) => {
+            Ok((_, seq)) => {
+                // Every other screen asks in the same moment: what was worked out for this one is theirs too.
+                app.keep_live_view(id, MadeFrom::new(seq, &kitchen), &view);
                 app.changed(Change::Cook { id });
                 return Ok(Json(told(cook, now, view)));
             }

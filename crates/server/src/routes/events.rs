@@ -7,11 +7,13 @@ use axum::extract::State;
 use axum::http::HeaderMap;
 use axum::response::sse::{Event, KeepAlive, Sse};
 use ergastic_words::service as say;
+use futures_util::StreamExt;
 use serde::Deserialize;
+use tokio_stream::Stream;
 use tokio_stream::wrappers::BroadcastStream;
-use tokio_stream::{Stream, StreamExt};
 use utoipa::IntoParams;
 
+use crate::access::Visitor;
 use crate::app::App;
 use crate::changes::{Change, Listening};
 use crate::error::{ApiError, ApiResult};
@@ -30,19 +32,30 @@ pub struct After {
 #[utoipa::path(get, path = "/api/events", params(After), responses((status = 200, body = Change, content_type = "text/event-stream")))]
 pub async fn stream(
     State(app): State<App>,
+    visitor: Visitor,
     Query(After { after }): Query<After>,
     headers: HeaderMap,
 ) -> ApiResult<Sse<impl Stream<Item = Result<Event, Infallible>>>> {
     let last = headers.get("last-event-id").and_then(|id| id.to_str().ok()).map(str::to_owned);
+    // It ends with the screen's leave to listen.
+    let (desk, store) = (app.desk.clone(), app.store.clone());
+    let screen = visitor.screen().map(|screen| screen.id);
+    let gone = async move {
+        match screen {
+            Some(screen) => desk.until_gone(store, screen).await,
+            None => std::future::pending().await,
+        }
+    };
     let changes = app.changes;
     let listening = changes.listen(last.or(after).as_deref());
     let Listening { first, then, permit } = listening.ok_or(ApiError::Later(say::too_many_pages()))?;
-    let then = BroadcastStream::new(then).map_while(|told| match told {
+    let then = tokio_stream::StreamExt::map_while(BroadcastStream::new(then), |told| match told {
         Ok(told) => told,
         // Too slow to hear all: it reads everything again. The number that goes with it is made good by the next.
         Err(_) => Some((0, Change::Missed)),
     });
-    let events = tokio_stream::iter(first).chain(then).map(move |(number, change)| {
+    let told = tokio_stream::iter(first).chain(then).take_until(Box::pin(gone));
+    let events = told.map(move |(number, change)| {
         let _held_while_open = &permit;
         let event = Event::default().json_data(&change).unwrap_or_default();
         Ok(if number > 0 { event.id(changes.id(number)) } else { event })

@@ -8,7 +8,7 @@ use axum::response::{IntoResponse, Response};
 use ergastic_core::clock::minutes_between;
 use ergastic_core::cook::{CookLine, CookView, Status, TaskState};
 use ergastic_core::kitchen::Kitchen;
-use ergastic_core::meal::{Dishes, MealSheet, Pin, UnderWay, meal_of_dishes, meal_tried};
+use ergastic_core::meal::{CookedTask, Dishes, MealSheet, Pin, UnderWay, meal_of_dishes, meal_tried};
 use ergastic_core::plan::{MealOf, Plan};
 use ergastic_store::StoredCook;
 use ergastic_words::service as say;
@@ -96,7 +96,11 @@ impl Meal {
 }
 
 fn as_it_stands(cook: CookView) -> UnderWay {
-    let tasks = cook.tasks.into_iter().map(|task| (task.task, task.state != TaskState::Open));
+    let tasks = cook.tasks.into_iter().map(|task| CookedTask {
+        done: task.state != TaskState::Open,
+        hands: task.taken.into_iter().next().map(|taken| taken.hands),
+        task: task.task,
+    });
     UnderWay { tasks: tasks.collect(), ready: cook.band.ready, too_far: cook.band.too_far, serve_at: cook.serve_at }
 }
 

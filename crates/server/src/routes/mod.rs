@@ -11,5 +11,6 @@ pub mod now;
 pub mod plans;
 pub mod probes;
 pub mod recipes;
+pub mod screens;
 pub mod transfer;
 pub mod why;

@@ -1,0 +1,144 @@
+//! What is remembered at the door while the kitchen runs: wrong passphrases, open invitations, where it is found.
+
+use std::net::IpAddr;
+use std::sync::{Arc, Mutex, OnceLock, PoisonError};
+use std::time::{Duration, Instant};
+
+use ergastic_store::{Role, Store};
+use tokio::sync::{Semaphore, broadcast};
+use uuid::Uuid;
+
+use super::addresses::Addresses;
+use super::attempts::Attempts;
+use super::certificates::Certificates;
+use super::invitations::Invitations;
+use super::passphrase;
+use super::secret::Secret;
+
+/// It is looked so often whether a screen that listens is still signed in, where nobody says that it is not.
+const STILL_IN: Duration = Duration::from_secs(15);
+
+/// The way in from beyond this machine.
+#[derive(Debug)]
+pub struct Beyond {
+    /// Where it is.
+    pub addresses: Arc<Addresses>,
+    /// What it shows.
+    pub certificates: Arc<Certificates>,
+}
+
+/// What came of a passphrase.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Shown {
+    /// It is the one.
+    Right,
+    /// It is not, or none is set.
+    Wrong,
+    /// It was not looked at: so long must be waited first.
+    Wait(Duration),
+}
+
+/// The desk at the door.
+#[derive(Debug)]
+pub struct Desk {
+    attempts: Mutex<Attempts>,
+    invitations: Mutex<Invitations>,
+    /// One passphrase is looked at at a time: each takes memory.
+    looking: Semaphore,
+    gone: broadcast::Sender<()>,
+    beyond: OnceLock<Beyond>,
+}
+
+impl Default for Desk {
+    fn default() -> Self {
+        let (gone, _) = broadcast::channel(1);
+        Self {
+            attempts: Mutex::default(),
+            invitations: Mutex::default(),
+            looking: Semaphore::new(1),
+            gone,
+            beyond: OnceLock::new(),
+        }
+    }
+}
+
+impl Desk {
+    /// Opens the way in from beyond this machine.
+    pub fn open(&self, beyond: Beyond) {
+        let _ = self.beyond.set(beyond);
+    }
+
+    /// The way in from beyond this machine, where it is open.
+    pub fn beyond(&self) -> Option<&Beyond> {
+        self.beyond.get()
+    }
+
+    /// Looks at a passphrase that somebody shows.
+    ///
+    /// # Errors
+    /// When the database can't be read.
+    pub async fn look_at(&self, store: &Store, peer: IpAddr, shown: String) -> ergastic_store::Result<Shown> {
+        let Ok(_one) = self.looking.acquire().await else { return Ok(Shown::Wrong) };
+        let wait = self.attempts().wait(peer, Instant::now());
+        if !wait.is_zero() {
+            return Ok(Shown::Wait(wait));
+        }
+        let hash = store.passphrase_hash().await?;
+        let right = match hash {
+            Some(hash) => tokio::task::spawn_blocking(move || passphrase::is(&shown, &hash)).await.unwrap_or(false),
+            None => false,
+        };
+        let mut attempts = self.attempts();
+        if right {
+            attempts.right(peer);
+            return Ok(Shown::Right);
+        }
+        attempts.wrong(peer, Instant::now());
+        Ok(Shown::Wrong)
+    }
+
+    /// Takes an invitation; a wrong one counts as a wrong passphrase.
+    pub fn take(&self, peer: IpAddr, code: &str) -> Result<Role, Shown> {
+        let now = Instant::now();
+        let wait = self.attempts().wait(peer, now);
+        if !wait.is_zero() {
+            return Err(Shown::Wait(wait));
+        }
+        let taken = self.invitations.lock().unwrap_or_else(PoisonError::into_inner).take(code, now);
+        taken.ok_or_else(|| {
+            self.attempts().wrong(peer, now);
+            Shown::Wrong
+        })
+    }
+
+    /// Another invitation.
+    pub fn invite(&self, role: Role) -> Secret {
+        self.invitations.lock().unwrap_or_else(PoisonError::into_inner).invite(role, Instant::now())
+    }
+
+    /// How long an invitation holds.
+    pub fn invitation_holds() -> Duration {
+        super::invitations::HOLDS
+    }
+
+    /// Tells those who listen that somebody was signed out.
+    pub fn signed_out(&self) {
+        let _ = self.gone.send(());
+    }
+
+    /// Until a screen is no longer signed in.
+    pub async fn until_gone(self: Arc<Self>, store: Store, screen: Uuid) {
+        let mut gone = self.gone.subscribe();
+        loop {
+            // A database that can't be read just now signs nobody out.
+            if let Ok(false) = store.is_signed_in(screen).await {
+                return;
+            }
+            let _ = tokio::time::timeout(STILL_IN, gone.recv()).await;
+        }
+    }
+
+    fn attempts(&self) -> std::sync::MutexGuard<'_, Attempts> {
+        self.attempts.lock().unwrap_or_else(PoisonError::into_inner)
+    }
+}

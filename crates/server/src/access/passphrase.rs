@@ -1,0 +1,77 @@
+//! The kitchen's passphrase: how long and how hard to guess it must be, and its hash.
+
+use argon2::Argon2;
+use argon2::password_hash::phc::PasswordHash;
+use argon2::password_hash::{PasswordHasher, PasswordVerifier};
+use ergastic_core::error::Kind;
+use ergastic_core::{Error, Result};
+use ergastic_words::service as say;
+use zxcvbn::{Score, zxcvbn};
+
+/// So many characters at least.
+const LEAST: usize = 12;
+/// So many at the most.
+const MOST: usize = 128;
+/// What an attacker of this kitchen tries first.
+const OURS: [&str; 6] = ["ergastic", "kitchen", "galley", "cook", "braise", "passphrase"];
+
+/// Checks that a new passphrase is worth its name. What was typed is never said back.
+///
+/// # Errors
+/// When it is too short, too long, or among what is guessed first.
+pub fn check(passphrase: &str) -> Result<()> {
+    let refused = |allowed| Error::said(Kind::OutOfRange, "passphrase", say::this_passphrase(), allowed);
+    let length = passphrase.chars().count();
+    if !(LEAST..=MOST).contains(&length) {
+        return Err(refused(say::passphrase_length(LEAST as u32, MOST as u32)));
+    }
+    if zxcvbn(passphrase, &OURS).score() < Score::Three {
+        return Err(refused(say::passphrase_guessed()));
+    }
+    Ok(())
+}
+
+/// Its hash: argon2id with 19 MiB, two passes and one lane (OWASP's password storage cheat sheet), as a PHC string.
+///
+/// # Errors
+/// When the machine has no memory or no randomness for it.
+pub fn hashed(passphrase: &str) -> anyhow::Result<String> {
+    Ok(Argon2::default().hash_password(passphrase.as_bytes())?.to_string())
+}
+
+/// Whether it is the one that was hashed.
+pub fn is(passphrase: &str, hash: &str) -> bool {
+    PasswordHash::new(hash).is_ok_and(|hash| Argon2::default().verify_password(passphrase.as_bytes(), &hash).is_ok())
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn a_passphrase_is_long_and_not_guessed_and_never_said_back() {
+        for guessed in
+            ["short", "passwordpassword", "ergastic-kitchen", "aaaaaaaaaaaaaaaa", "123456789012", "qwertyuiop12"]
+        {
+            let refused = check(guessed).unwrap_err().to_string();
+            assert!(!refused.contains(guessed), "{refused}");
+        }
+        assert!(check(&"x".repeat(129)).is_err());
+        for good in ["seven ladles of cold smoke", "Järvi jäätyi, padat kiehuvat", "🍲 kettle under the pine 🍲"]
+        {
+            check(good).unwrap();
+        }
+    }
+
+    #[test]
+    fn its_hash_is_argon2id_salted_and_answers_to_it_alone() {
+        let (one, other) =
+            (hashed("seven ladles of cold smoke").unwrap(), hashed("seven ladles of cold smoke").unwrap());
+        assert!(one.starts_with("$argon2id$v=19$m=19456,t=2,p=1$"), "{one}");
+        assert_ne!(one, other);
+        assert!(is("seven ladles of cold smoke", &one));
+        assert!(
+            !is("seven ladles of cold smok", &one) && !is("", &one) && !is("seven ladles of cold smoke", "no hash")
+        );
+    }
+}
