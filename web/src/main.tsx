@@ -6,6 +6,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { ApiFault } from './api/client';
+import { keepThePage } from './features/shell/keeping';
 import { router } from './features/shell/router';
 import { applyMode, followSystem } from './theme/mode';
 import { system } from './theme/system';
@@ -25,6 +26,10 @@ const queries = new QueryClient({
     },
   },
 });
+
+keepThePage();
+// A part of the page that a newer build no longer has: the newer page has its own.
+window.addEventListener('vite:preloadError', () => globalThis.location.reload());
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');

@@ -245,7 +245,7 @@ export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnsw
       status: 'under_way',
       met_heat_at: '2027-02-06T12:00:00Z',
       planned_met_heat_at: '2027-02-06T12:00:00Z',
-      tasks: [{ task: task(), state: 'open' }],
+      tasks: [{ task: task(), state: 'open', taken: [], taken_words: '' }],
       now_task: 'braise',
       next_task: null,
       now: {

@@ -113,6 +113,7 @@ impl AtWork {
             id: uuid::Uuid::from_u128(i),
             at: plus_minutes(opened, min),
             happened,
+            screen: None,
         };
         let check = |i, min| event(i, min, Happened::Check { found: Check::Firm, by: None });
         let put = Happened::ProbePut { probe: "galley".into(), into: ProbeIn::Meat };

@@ -125,6 +125,11 @@ pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone:
     Ok(merged(found))
 }
 
+/// Whether an instant lies within hours of the day; hours that can't be read hold nothing.
+pub fn within(hours: &[Hours], at: Timestamp, zone: &TimeZone) -> bool {
+    spans("", hours, at, at + SignedDuration::from_secs(1), zone).is_ok_and(|found| !found.is_empty())
+}
+
 /// Spans in time order, those that touch made one: no hour is counted twice.
 pub fn merged(mut found: Vec<Stretch>) -> Vec<Stretch> {
     found.sort();

@@ -118,8 +118,12 @@ async fn in_time(request: Request, next: Next) -> Response {
     }
 }
 
-/// What the kitchen's clock shows, in ms since 1970, and how fast it runs: a page's clock goes by it.
-async fn with_the_time(State(app): State<App>, mut response: Response) -> Response {
+/// What the kitchen's clock shows, in ms since 1970, and how fast it runs: a page's clock goes by it. With it goes which page
+/// ships with this binary.
+async fn with_the_time(State((app, build)): State<(App, Option<HeaderValue>)>, mut response: Response) -> Response {
+    if let Some(build) = build {
+        response.headers_mut().insert(HeaderName::from_static("kitchen-build"), build);
+    }
     let shown = format!("{} {}", app.clock.now().as_millisecond(), app.clock.speed());
     if let Ok(shown) = HeaderValue::from_str(&shown) {
         response.headers_mut().insert(HeaderName::from_static("kitchen-clock"), shown);
@@ -139,6 +143,7 @@ pub fn beyond(app: App) -> Router {
 
 fn inside(app: App) -> Router<App> {
     let document = Arc::new(api_document());
+    let build = web::build().and_then(|name| HeaderValue::from_str(&name).ok());
     let no_store = SetResponseHeaderLayer::overriding(header::CACHE_CONTROL, HeaderValue::from_static("no-store"));
     let api = Router::from(quick())
         .layer(from_fn(in_time))
@@ -148,7 +153,7 @@ fn inside(app: App) -> Router<App> {
         .method_not_allowed_fallback(|| async { ApiError::Refused(StatusCode::METHOD_NOT_ALLOWED, say::no_method()) })
         .layer(no_store)
         .layer(map_response_with_state(app.clone(), in_the_kitchens_units))
-        .layer(map_response_with_state(app, with_the_time));
+        .layer(map_response_with_state((app, build), with_the_time));
     api.route("/authority.crt", get(screens::authority)).fallback(web::serve).layer(CompressionLayer::new()).layer(
         CsrfLayer::new()
             .with_rejection_response(|_| ApiError::Refused(StatusCode::FORBIDDEN, say::another_site()).into_response()),

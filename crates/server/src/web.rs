@@ -50,3 +50,12 @@ pub async fn serve(method: Method, uri: Uri, headers: HeaderMap) -> Response {
     }
     response
 }
+
+/// Which build of the page ships with this binary: its first script's name, which is made of what is in it. A page that was
+/// loaded from another one sees it.
+pub fn build() -> Option<String> {
+    let page = Files::get("index.html")?;
+    let page = std::str::from_utf8(&page.data).ok()?;
+    let (_, after) = page.split_once("src=\"/assets/")?;
+    after.split_once('"').map(|(name, _)| name.to_owned())
+}

@@ -1,6 +1,7 @@
 import createClient from 'openapi-fetch';
 import type { Readable } from 'openapi-typescript-helpers';
 import type { components, paths } from './generated';
+import { answered, unanswered } from './reach';
 
 export type Schemas = components['schemas'];
 /** The kitchen as it is answered: with every field. */
@@ -22,6 +23,16 @@ export const NOT_KEPT = 'ergastic-not-kept';
 
 /** What the kitchen's clock showed (ms) when this machine's showed `since`, and how many times as fast it runs. */
 let told = { shown: 0, since: 0, speed: 1 };
+/** Where that is kept, for a page that is opened while the kitchen does not answer. */
+const CLOCK = 'ergastic-clock';
+
+try {
+  const kept = localStorage.getItem(CLOCK);
+  // It was written below.
+  if (kept) told = JSON.parse(kept) as typeof told;
+} catch {
+  // It goes by this machine's until the kitchen tells its own.
+}
 
 /** The kitchen's clock in ms: as its answers tell it, going on by itself between them. */
 export const kitchenNow = () => told.shown + (Date.now() - told.since) * told.speed;
@@ -30,13 +41,25 @@ export const kitchenNow = () => told.shown + (Date.now() - told.since) * told.sp
 export const kitchenSpeed = () => told.speed;
 
 async function ask(request: Request): Promise<Response> {
-  const response = await globalThis.fetch(request);
+  const aborted = () => request.signal.aborted;
+  const response = await globalThis.fetch(request).catch((fault: unknown) => {
+    // What is no longer waited for says nothing of the kitchen.
+    if (!aborted()) unanswered();
+    throw fault;
+  });
+  answered(response);
   const [shown, speed] = (response.headers.get('kitchen-clock') ?? '').split(' ').map(Number);
   if (shown && speed) {
     const here = Date.now();
     // Two clocks of one machine differ by the time the answer took, which is no difference.
     const same = speed === 1 && Math.abs(shown - here) < 2000;
-    told = same ? { shown: 0, since: 0, speed: 1 } : { shown, since: here, speed };
+    const next = same ? { shown: 0, since: 0, speed: 1 } : { shown, since: here, speed };
+    try {
+      if (!same || told.shown !== 0) localStorage.setItem(CLOCK, JSON.stringify(next));
+    } catch {
+      // A browser that keeps nothing asks again.
+    }
+    told = next;
   }
   return response;
 }
@@ -115,6 +138,24 @@ export const api = {
     unwrap<'/api/why', 'post'>(client.POST('/api/why', { body: request, signal })),
   inside: (plan: Schemas['Plan'], signal: AbortSignal) =>
     unwrap<'/api/why/inside', 'post'>(client.POST('/api/why/inside', { body: plan, signal })),
+  screen: () => unwrap<'/api/screen', 'get'>(client.GET('/api/screen')),
+  signIn: (asked: Schemas['SignIn']) =>
+    unwrap<'/api/screen', 'post'>(client.POST('/api/screen', { body: asked })),
+  signOut: () => unwrap<'/api/screen', 'delete'>(client.DELETE('/api/screen')),
+  screens: () => unwrap<'/api/screens', 'get'>(client.GET('/api/screens')),
+  signOneOut: (id: string) =>
+    unwrap<'/api/screens/{id}', 'delete'>(client.DELETE('/api/screens/{id}', { params: { path: { id } } })),
+  signAllOut: () => unwrap<'/api/screens', 'delete'>(client.DELETE('/api/screens')),
+  invite: (role: Schemas['ScreenRole']) =>
+    unwrap<'/api/invitations', 'post'>(client.POST('/api/invitations', { body: { role } })),
+  makeKey: (name: string) =>
+    unwrap<'/api/probe-keys', 'post'>(client.POST('/api/probe-keys', { body: { name } })),
+  revokeKey: (id: string) =>
+    unwrap<'/api/probe-keys/{id}', 'delete'>(
+      client.DELETE('/api/probe-keys/{id}', { params: { path: { id } } }),
+    ),
+  setPassphrase: (asked: Schemas['NewPassphrase']) =>
+    unwrap<'/api/passphrase', 'put'>(client.PUT('/api/passphrase', { body: asked })),
   larder: () => unwrap<'/api/larder', 'get'>(client.GET('/api/larder')),
   versions: (id: string) =>
     unwrap<'/api/plans/{id}/versions', 'get'>(

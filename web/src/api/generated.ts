@@ -2098,7 +2098,7 @@ export interface components {
             /** @description What has become of it. */
             state: components["schemas"]["TaskState"];
             /** @description Who has it in hand while it is open. */
-            taken: components["schemas"]["Taken"][];
+            taken: components["schemas"]["InHand"][];
             /** @description The same in words; empty where nobody has. */
             taken_words: string;
             /** @description The task. */
@@ -3755,6 +3755,16 @@ export interface components {
             string,
             string
         ];
+        /** @description Somebody has a task in hand. */
+        InHand: {
+            /**
+             * Format: uuid
+             * @description The event that says so: taking it back lets the task go.
+             */
+            event: string;
+            /** @description Who. */
+            hands: string;
+        };
         /** @description The sauce against the bell. */
         InTime: {
             /**
@@ -4331,6 +4341,8 @@ export interface components {
         };
         /** @description The kitchen as it stands. */
         KitchenNow: {
+            /** @description The kitchen sleeps: a screen on its wall is dimmed. */
+            asleep: boolean;
             /** @description Every dish on the heat, the one with the nearest bell first. */
             dishes: components["schemas"]["OnTheHeat"][];
             /** @description Its state in ten lines, for who takes the next shift. */
@@ -8040,15 +8052,26 @@ export interface components {
             /** @description When, and why. */
             words: string;
         };
-        /** @description Somebody has a task in hand. */
+        /** @description A thing with a name, taken by a dish from one moment to another. */
         Taken: {
             /**
-             * Format: uuid
-             * @description The event that says so: taking it back lets the task go.
+             * Format: date-time
+             * @description From.
              */
-            event: string;
-            /** @description Who. */
-            hands: string;
+            from: string;
+            /** @description It is lent out. */
+            lent: boolean;
+            /** @description What it is called. */
+            name: string;
+            /** @description What it is taken for. */
+            taken_as: components["schemas"]["TakenAs"];
+            /** @description The thing. */
+            thing: string;
+            /**
+             * Format: date-time
+             * @description To.
+             */
+            to: string;
         };
         /**
          * @description What a thing is taken for.

@@ -102,6 +102,13 @@ export const useAfterwards = (cook: Schemas['CookAnswer']) =>
     placeholderData: keepPreviousData,
   });
 
+/** What this screen is called and may do. */
+export const useScreen = () => useQuery({ queryKey: ['screen'], queryFn: api.screen, staleTime: 60_000 });
+
+/** The kitchen's screens, keys and addresses. */
+export const useScreens = () =>
+  useQuery({ queryKey: ['screens'], queryFn: api.screens, refetchInterval: 15_000, retry: false });
+
 /** The probes that have been seen. */
 export const useProbes = () =>
   useQuery({ queryKey: ['probes'], queryFn: api.probes, refetchInterval: often(20_000) });

@@ -29,7 +29,7 @@ const usual = {
   '/api/plans': () => ({ body: [] }),
   '/api/meals': () => ({ body: [] }),
   '/api/cooks': () => ({ body: [] }),
-  '/api/now': () => ({ body: { now: new Date().toISOString(), dishes: [], hand_over: [] } }),
+  '/api/now': () => ({ body: { now: new Date().toISOString(), dishes: [], hand_over: [], asleep: false } }),
   '/api/probes': () => ({ body: [] }),
   '/api/log': () => ({ body: { cooks: [], all: 0 } }),
   '/api/bin': () => ({ body: [] }),
@@ -116,7 +116,7 @@ describe('the log', () => {
         quicker: 0.3,
         words: 'Tender after 2 h 45: inside the band.',
       },
-      tasks: [{ task: task(), state: 'passed' }],
+      tasks: [{ task: task(), state: 'passed', taken: [], taken_words: '' }],
     });
     answers['/api/log'] = () => ({ body: { cooks: [closed], all: 1 } });
     at(<Log />, '/log', '/log');

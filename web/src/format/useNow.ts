@@ -11,3 +11,13 @@ export function useNow(everyMs: number): number {
   }, [everyMs]);
   return now;
 }
+
+/** This device's own clock in ms, read every so often: how long something has been so is told by it. */
+export function useDeviceNow(everyMs: number): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), everyMs);
+    return () => clearInterval(timer);
+  }, [everyMs]);
+  return now;
+}

@@ -1,6 +1,7 @@
-import { Box, Heading, Stack, chakra } from '@chakra-ui/react';
+import { Box, Heading, Stack } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
+import { Folded } from './Folded';
 import { TextLink } from './TextLink';
 
 /** The narrow column that says why, opens to the rule and the numbers, and leads on to where the time is explained. */
@@ -36,19 +37,9 @@ export function Because({
         </TextLink>
       )}
       {rule && (
-        <chakra.details mt={3} fontSize="small">
-          <chakra.summary
-            minHeight="44px"
-            display="flex"
-            alignItems="center"
-            cursor="pointer"
-            color="rim"
-            fontWeight={600}
-          >
-            Rule and numbers
-          </chakra.summary>
-          <Stack gap={2}>{rule}</Stack>
-        </chakra.details>
+        <Box fontSize="small">
+          <Folded title="Rule and numbers">{rule}</Folded>
+        </Box>
       )}
     </Box>
   );

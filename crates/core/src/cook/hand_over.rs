@@ -40,7 +40,7 @@ pub struct OnTheHeat {
     pub act: String,
     /// It goes on by itself: nothing for the hands.
     pub waits: bool,
-    /// Who has it in hand, in words; empty where nobody has.
+    /// Who has it in hand, or what comes next while it goes on by itself, in words; empty where nobody has.
     pub taken: String,
     /// When that begins.
     pub from: Option<Timestamp>,
@@ -89,12 +89,7 @@ impl OnTheHeat {
             people,
             status: view.status,
             act: view.now.as_ref().map_or_else(|| view.words.clone(), |now| now.act.clone()),
-            taken: view
-                .tasks
-                .iter()
-                .find(|task| view.now.as_ref().is_some_and(|now| now.task == task.task.id))
-                .map(|task| task.taken_words.clone())
-                .unwrap_or_default(),
+            taken: in_hand(view),
             waits: view.now.as_ref().is_none_or(|now| now.waits),
             from: view.now.as_ref().map(|now| now.from),
             until: view.now.as_ref().map(|now| now.until),
@@ -110,6 +105,12 @@ impl OnTheHeat {
             lines: lines(name, people, view, zone, voice),
         }
     }
+}
+
+fn in_hand(view: &CookView) -> String {
+    let now = view.now.as_ref().filter(|now| !now.waits).map(|now| now.task).or(view.next_task);
+    let task = view.tasks.iter().find(|task| Some(task.task.id) == now);
+    task.map(|task| task.taken_words.clone()).unwrap_or_default()
 }
 
 /// A dish in up to three lines: what it is and what is going on; what comes next and when it is tender; how it stood last.

@@ -36,6 +36,6 @@ pub use probes::{ProbeNow, Trace, TracePoint, Trust, probes_of};
 pub use standing::Standing;
 pub use status::Status;
 pub use summary::{CookLine, CookSummary, Reckoned};
-pub use task::{CookTask, Taken, TaskState};
+pub use task::{CookTask, InHand, TaskState};
 pub use view::{Band, CookView, Prediction, view};
 pub use what_if::{CouldDo, WhatIf, what_if};

@@ -8,7 +8,7 @@ use uuid::Uuid;
 
 use super::event::{Event, Happened};
 use super::kinds::Outcome;
-use super::task::Taken;
+use super::task::InHand;
 use crate::clock::plus_minutes;
 use crate::finish::Seasoned;
 use crate::forecast::{Added, Evidence, HORIZON_S};
@@ -85,14 +85,14 @@ impl<'a> Standing<'a> {
     }
 
     /// Who has a task in hand, the first who said so first.
-    pub fn taken(&self, task: TaskId) -> Vec<Taken> {
-        let mut taken: Vec<Taken> = Vec::new();
+    pub fn taken(&self, task: TaskId) -> Vec<InHand> {
+        let mut taken: Vec<InHand> = Vec::new();
         for event in &self.events {
             if let Happened::TaskTaken { task: of, hands } = event.happened
                 && of.parse() == Ok(task)
                 && !taken.iter().any(|one| one.hands == *hands)
             {
-                taken.push(Taken { hands: hands.clone(), event: event.id });
+                taken.push(InHand { hands: hands.clone(), event: event.id });
             }
         }
         taken

@@ -22,7 +22,7 @@ pub enum TaskState {
 
 /// Somebody has a task in hand.
 #[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-pub struct Taken {
+pub struct InHand {
     /// Who.
     pub hands: String,
     /// The event that says so: taking it back lets the task go.
@@ -40,7 +40,7 @@ pub struct CookTask {
     #[serde(skip_serializing_if = "Option::is_none")]
     pub done_at: Option<Timestamp>,
     /// Who has it in hand while it is open.
-    pub taken: Vec<Taken>,
+    pub taken: Vec<InHand>,
     /// The same in words; empty where nobody has.
     pub taken_words: String,
 }

@@ -1,7 +1,7 @@
 //! The whole kitchen at a glance: every dish on the heat, what rings, and the hand-over.
 
 use axum::extract::State;
-use ergastic_core::clock::zone;
+use ergastic_core::clock::{within, zone};
 use ergastic_core::cook::{CookLine, OnTheHeat, Status, hand_over};
 use jiff::Timestamp;
 use serde::Serialize;
@@ -20,6 +20,8 @@ const MOST: usize = 12;
 pub struct KitchenNow {
     /// The server's clock.
     now: Timestamp,
+    /// The kitchen sleeps: a screen on its wall is dimmed.
+    asleep: bool,
     /// Every dish on the heat, the one with the nearest bell first.
     dishes: Vec<OnTheHeat>,
     /// Its state in ten lines, for who takes the next shift.
@@ -42,5 +44,6 @@ pub async fn get_now(State(app): State<App>) -> ApiResult<Json<KitchenNow>> {
     }
     dishes.sort_by_key(|dish| dish.bell);
     let hand_over = hand_over(&dishes, now, &zone, voice);
-    Ok(Json(KitchenNow { now, dishes, hand_over }))
+    let asleep = within(&kitchen.asleep, now, &zone);
+    Ok(Json(KitchenNow { now, asleep, dishes, hand_over }))
 }

@@ -2,8 +2,8 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { allowRinging, ring } from './sounds';
-import { useMayRing } from './useAlarms';
+import { allowRinging, keepQuiet, ring } from './sounds';
+import { useKeepsQuiet, useMayRing } from './useAlarms';
 
 const sounds: { sound: Schemas['Sound']; words: string }[] = [
   { sound: 'work', words: 'Something to do' },
@@ -16,6 +16,7 @@ const notices = () => (typeof Notification === 'undefined' ? 'none' : Notificati
 /** Whether this page may ring and notify, said plainly, with the test. */
 export function MayRing({ awake }: { awake: string }) {
   const may = useMayRing();
+  const quiet = useKeepsQuiet();
   const [allowed, setAllowed] = useState(notices);
   useEffect(() => {
     // A page that was tapped before may have its sound already.
@@ -27,11 +28,13 @@ export function MayRing({ awake }: { awake: string }) {
         Alarms
       </Text>
       <Text color={may === 'yes' ? undefined : 'caution'} fontWeight={may === 'yes' ? 400 : 600}>
-        {may === 'yes'
-          ? 'This page rings when something is due.'
-          : may === 'never'
-            ? 'This browser makes no sound: keep the screen in sight.'
-            : 'This page is silent: the browser lets it ring only after a tap on it.'}
+        {quiet
+          ? 'This screen keeps quiet: it shows what is due and does not ring.'
+          : may === 'yes'
+            ? 'This page rings when something is due.'
+            : may === 'never'
+              ? 'This browser makes no sound: keep the screen in sight.'
+              : 'This page is silent: the browser lets it ring only after a tap on it.'}
       </Text>
       <Flex gap={2} wrap="wrap" mt={2}>
         {may === 'not yet' && (
@@ -40,11 +43,15 @@ export function MayRing({ awake }: { awake: string }) {
           </Button>
         )}
         {may === 'yes' &&
+          !quiet &&
           sounds.map(({ sound, words }) => (
             <Button key={sound} onClick={() => ring(sound)} fontSize="small" px={3}>
               Hear: {words}
             </Button>
           ))}
+        <Button onClick={() => keepQuiet(!quiet)} fontSize="small" px={3}>
+          {quiet ? 'Let this screen ring' : 'Keep this screen quiet'}
+        </Button>
         {allowed === 'default' && (
           <Button
             onClick={() => void Notification.requestPermission().then(setAllowed)}

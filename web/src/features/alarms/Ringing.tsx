@@ -2,6 +2,7 @@ import { Box, Flex, Text, chakra } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import { tap } from '../../api/outbox';
 import type { Schemas } from '../../api/client';
+import { useScreen } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { stripes } from '../../ui/states';
 import { allowRinging } from './sounds';
@@ -42,6 +43,7 @@ export function Ringing() {
 }
 
 function One({ due: { cook, dish, alarm }, large = false }: { due: Due; large?: boolean }) {
+  const looks = useScreen().data?.role === 'look';
   const answer = ({ happened }: Schemas['Action']) => {
     // The tap that answers is also one that lets the page ring.
     void allowRinging();
@@ -60,7 +62,8 @@ function One({ due: { cook, dish, alarm }, large = false }: { due: Due; large?: 
         </Text>
         {large && <Text>{alarm.why}</Text>}
       </Box>
-      <Flex gap={2} wrap="wrap">
+      {/* A screen that only looks answers nothing. */}
+      <fieldset disabled={looks} style={{ display: 'flex', gap: '8px', flexWrap: 'wrap' }}>
         <Button weight="first" size={large ? 'large' : 'normal'} onClick={() => answer(alarm.hear)}>
           {alarm.hear.words}
         </Button>
@@ -69,7 +72,7 @@ function One({ due: { cook, dish, alarm }, large = false }: { due: Due; large?: 
             {later.words}
           </Button>
         ))}
-      </Flex>
+      </fieldset>
     </Flex>
   );
 }

@@ -30,6 +30,7 @@ const alarm = (over: Partial<Schemas['Alarm']> = {}): Schemas['Alarm'] => ({
 const now = (alarms: Schemas['Alarm'][]): Schemas['KitchenNow'] => ({
   now: new Date().toISOString(),
   hand_over: [],
+  asleep: false,
   dishes: [
     {
       id,
@@ -38,6 +39,7 @@ const now = (alarms: Schemas['Alarm'][]): Schemas['KitchenNow'] => ({
       status: 'under_way',
       act: 'Leave it',
       waits: true,
+      taken: '',
       met_heat_at: view.planned_met_heat_at,
       band: view.band,
       bell: view.bell,

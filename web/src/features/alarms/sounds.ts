@@ -88,8 +88,25 @@ export const shakes: Record<Sound, number[]> = {
   trouble: [600, 200, 600, 200, 600],
 };
 
+/** Whether this screen is to keep quiet, as its cook has said; kept in the browser. */
+const QUIET = 'ergastic-quiet';
+
+export function keepsQuiet(): boolean {
+  try {
+    return localStorage.getItem(QUIET) === 'yes';
+  } catch {
+    return false;
+  }
+}
+
+export function keepQuiet(quiet: boolean) {
+  localStorage.setItem(QUIET, quiet ? 'yes' : 'no');
+  tell();
+}
+
 /** Rings once; what the browser will not let sound shakes at least. */
 export function ring(sound: Sound, loud = 0.5) {
+  if (keepsQuiet()) return;
   // Before the page was tapped the browser refuses to shake, too.
   const tapped = !('userActivation' in navigator) || navigator.userActivation.hasBeenActive;
   if (tapped && 'vibrate' in navigator) navigator.vibrate(shakes[sound]);

@@ -4,7 +4,7 @@ import { useAtWork } from '../../api/queries';
 import type { Schemas } from '../../api/client';
 import { millis } from '../../format/time';
 import { useNow } from '../../format/useNow';
-import { mayRing, onMayRing, ring } from './sounds';
+import { keepsQuiet, mayRing, onMayRing, ring } from './sounds';
 
 export type Due = { cook: string; dish: string; alarm: Schemas['Alarm'] };
 
@@ -30,6 +30,8 @@ export function useDue(): Due[] {
 
 export const useMayRing = () => useSyncExternalStore(onMayRing, mayRing);
 
+export const useKeepsQuiet = () => useSyncExternalStore(onMayRing, keepsQuiet);
+
 const worst = (due: Due[]): Schemas['Sound'] =>
   due.some(({ alarm }) => alarm.sound === 'trouble')
     ? 'trouble'
@@ -51,14 +53,25 @@ export function useRinging(due: Due[]) {
     // A new alarm rings at once.
   }, [keys, sound, may]);
   useEffect(() => {
-    if (!document.hidden || typeof Notification === 'undefined' || Notification.permission !== 'granted')
+    if (
+      !document.hidden ||
+      keepsQuiet() ||
+      typeof Notification === 'undefined' ||
+      Notification.permission !== 'granted'
+    )
       return;
     for (const { cook, dish, alarm } of due) {
       const key = `${cook} ${alarm.id} ${alarm.rings_at}`;
       if (rung.current.has(key)) continue;
       rung.current.add(key);
+      const said = [`${dish}: ${alarm.words}`, { body: alarm.why, tag: alarm.id }] as const;
+      if ('serviceWorker' in navigator && navigator.serviceWorker.controller) {
+        // A phone shows none without its worker.
+        void navigator.serviceWorker.ready.then((worker) => worker.showNotification(...said));
+        continue;
+      }
       try {
-        const shown = new Notification(`${dish}: ${alarm.words}`, { body: alarm.why, tag: alarm.id });
+        const shown = new Notification(...said);
         shown.onclick = () => {
           window.focus();
           shown.close();

@@ -130,6 +130,7 @@ function Row({
               >
                 {dish.act}
               </Text>
+              {dish.taken && <Text fontWeight={700}>{dish.taken}</Text>}
               {dish.next && (
                 <Text fontSize="lead" mt={1}>
                   <Text as="span" color="soft">

@@ -97,6 +97,12 @@ function Line({
           color={undone ? 'soft' : undefined}
         >
           {line.words}
+          {event.screen && (
+            <Text as="span" color="soft">
+              {' '}
+              · {event.screen}
+            </Text>
+          )}
         </Text>
         {taps && undone && line.undone_by && (
           <Button

@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button';
 import { Caution } from '../../ui/states';
 import { ThumbBar } from '../../ui/ThumbBar';
 import { Actions } from './Actions';
+import { InHand } from './InHand';
 
 type Props = {
   cook: Schemas['CookAnswer'];
@@ -41,6 +42,10 @@ export function NowCard({ cook, zone, onHappened }: Props) {
   const now = useNow(1000);
   const found = (id?: string | null) => view.tasks.find((one) => one.task.id === id)?.task;
   const [task, next] = [found(view.now_task), found(view.next_task)];
+  // While it goes on by itself, what comes next is somebody's.
+  const inHand = view.tasks.find(
+    ({ task: one }) => one.id === (view.now?.waits ? view.next_task : view.now_task),
+  );
   const clock = view.now ? clockOf(view.now, now) : undefined;
   const title = view.now && clock ? `${countdown(Math.abs(clock.seconds))} ${view.now.act}` : undefined;
   useEffect(() => {
@@ -132,6 +137,7 @@ export function NowCard({ cook, zone, onHappened }: Props) {
             )}
           </Box>
         )}
+        {inHand && <InHand task={inHand} onHappened={onHappened} />}
       </Flex>
     </Box>
   );

@@ -14,7 +14,7 @@ const now = (over: Parameters<typeof task>[0], actions: Schemas['Action'][], vie
     <NowCard
       zone="UTC"
       cook={cook({
-        tasks: [{ task: one, state: 'open' }],
+        tasks: [{ task: one, state: 'open', taken: [], taken_words: '' }],
         now_task: one.id,
         now: { task: one.id, act: one.what, waits: !one.hands_on, from: one.start, until: one.end, actions },
         ...view,

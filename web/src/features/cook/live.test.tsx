@@ -167,6 +167,7 @@ describe('all that is on the heat', () => {
     status: 'under_way',
     act: 'Leave it: oven at 150 °C',
     waits: true,
+    taken: '',
     from: '2027-02-06T12:00:00Z',
     until: new Date(Date.now() + 754_000).toISOString(),
     next: { what: 'First look', at: '2027-02-06T14:00:00Z' },
@@ -182,6 +183,7 @@ describe('all that is on the heat', () => {
   const now = (dishes: Schemas['OnTheHeat'][]): Schemas['KitchenNow'] => ({
     now: new Date().toISOString(),
     dishes,
+    asleep: false,
     hand_over: ['13:00: one dish is on the heat.', 'Lake-ice shin for 6.'],
   });
 

@@ -134,7 +134,10 @@ const after: Schemas['Afterwards'] = {
 };
 
 /** A cook whose liquid becomes a sauce. */
-const finishing = () => cook({ tasks: [{ task: task({ id: 'sauce', kind: 'sauce' }), state: 'open' }] });
+const finishing = () =>
+  cook({
+    tasks: [{ task: task({ id: 'sauce', kind: 'sauce' }), state: 'open', taken: [], taken_words: '' }],
+  });
 const { id } = finishing();
 const usual = {
   '/api/kitchen': () => ({ body: kitchenView() }),

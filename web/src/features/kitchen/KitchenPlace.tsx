@@ -204,6 +204,12 @@ function Habits({
         </Text>
         <TextLink to="/safety">All cautions, and whose code holds here</TextLink>
       </Box>
+      <Box>
+        <Text color="soft" fontSize="small">
+          Other screens and probes
+        </Text>
+        <TextLink to="/screens">Phones, the wall, and who may enter</TextLink>
+      </Box>
       <Slider
         label="Plan for a chance of being ready"
         value={Math.round(kitchen.certainty * 100)}

@@ -1,7 +1,8 @@
-import { Box, Flex, chakra } from '@chakra-ui/react';
+import { Box, Flex, Text, chakra } from '@chakra-ui/react';
 import { Suspense, lazy, useRef, useState } from 'react';
 import { Outlet } from 'react-router';
-import { useChanges } from '../../api/queries';
+import { useChanges, useScreen } from '../../api/queries';
+import { Away } from './Away';
 import { DishLine } from './DishLine';
 import { Outbox } from './Outbox';
 import { PlacesBar } from './PlacesBar';
@@ -18,6 +19,7 @@ const Keys = lazy(async () => ({ default: (await import('./Keys')).Keys }));
  */
 export function Shell() {
   useChanges();
+  const looks = useScreen().data?.role === 'look';
   useKeyboard();
   const [keys, setKeys] = useState(false);
   const place = useRef<HTMLElement>(null);
@@ -50,6 +52,7 @@ export function Shell() {
       <Suspense>
         <Ringing />
       </Suspense>
+      <Away />
       <Trouble />
       <Outbox />
       <Box
@@ -62,10 +65,20 @@ export function Shell() {
         css={{ '@media print': { overflow: 'visible' } }}
       >
         <Box px={{ base: 4, md: 6 }} pt={{ base: 4, md: 5 }} pb={8} width="100%" maxW="1440px" mx="auto">
-          <Outlet />
+          {looks && (
+            <Text color="soft" fontSize="small" mb={3}>
+              This screen only looks: it changes nothing.
+            </Text>
+          )}
+          {/* What only looks has nothing to tap on but what leads elsewhere. */}
+          <fieldset disabled={looks} style={{ display: 'contents' }}>
+            <Outlet />
+          </fieldset>
         </Box>
       </Box>
-      <Box id="thumb" className="no-print" flexShrink={0} display={{ lg: 'none' }} />
+      <fieldset disabled={looks} style={{ display: 'contents' }}>
+        <Box id="thumb" className="no-print" flexShrink={0} display={{ lg: 'none' }} />
+      </fieldset>
       {keys && (
         <Suspense>
           <Keys onClose={() => setKeys(false)} />

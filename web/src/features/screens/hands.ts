@@ -1,0 +1,35 @@
+import { useSyncExternalStore } from 'react';
+import { useScreen } from '../../api/queries';
+
+/** Whose hands hold this screen, as its cook has said; kept in the browser. */
+const KEY = 'ergastic-hands';
+const listeners = new Set<() => void>();
+
+const chosen = () => {
+  try {
+    return localStorage.getItem(KEY) ?? '';
+  } catch {
+    return '';
+  }
+};
+
+export function setHands(name: string) {
+  localStorage.setItem(KEY, name);
+  listeners.forEach((tell) => tell());
+}
+
+export const useChosenHands = () =>
+  useSyncExternalStore((tell) => {
+    listeners.add(tell);
+    window.addEventListener('storage', tell);
+    return () => {
+      listeners.delete(tell);
+      window.removeEventListener('storage', tell);
+    };
+  }, chosen);
+
+/** Who takes a task in hand on this screen: the chosen hands, else the screen by its name. */
+export function useHands(): string {
+  const screen = useScreen();
+  return useChosenHands() || screen.data?.name || 'Somebody';
+}
