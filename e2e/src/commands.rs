@@ -22,7 +22,9 @@ pub fn capabilities(profile: &Path, viewport: Viewport) -> Capabilities {
         "args": [
             "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
             "--disable-component-update", "--disable-sync", "--disable-default-apps", "--hide-scrollbars", "--force-color-profile=srgb",
-            "--window-size=1280,800", "--disable-dev-shm-usage", format!("--user-data-dir={}", profile.display()),
+            "--window-size=1280,800", "--disable-dev-shm-usage",
+            // The kitchen vouches for itself: here it is taken at its word.
+            "--ignore-certificate-errors", format!("--user-data-dir={}", profile.display()),
         ],
     });
     if viewport == Viewport::Phone {

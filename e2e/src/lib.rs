@@ -1,6 +1,7 @@
 //! The real application in a real browser: a server with its own data folder, and headless Chromium.
 
 mod commands;
+mod line;
 mod process;
 
 use std::path::PathBuf;
@@ -13,8 +14,11 @@ use hyper_util::client::legacy::connect::HttpConnector;
 use serde_json::json;
 
 pub use commands::{Viewport, offline};
+pub use line::Line;
 use process::Running;
 
+/// How a kitchen is served that lets other screens in.
+const WIDE: [&str; 4] = ["--host", "0.0.0.0", "--name", "localhost"];
 /// How long something may take to show.
 const PATIENCE: Duration = Duration::from_secs(45);
 
@@ -29,6 +33,8 @@ pub struct Kitchen {
     kept: Option<PathBuf>,
     data: PathBuf,
     speed: u32,
+    /// What it is served with besides.
+    more: Vec<String>,
     /// None where this is another screen of a kitchen.
     server: Option<Running>,
     hub: Option<Running>,
@@ -67,11 +73,43 @@ impl Kitchen {
         let folder = std::env::temp_dir().join(format!("ergastic-e2e-{}-{}", std::process::id(), process::unique()));
         std::fs::create_dir_all(&folder)?;
         let data = folder.join("data");
-        let (server, address) = served(&data, 0, demo, speed)?;
+        let (server, address) = served(&data, 0, demo, speed, &[] as &[&str])?;
         let mut kitchen = Self::screen(address, viewport).await?;
         (kitchen.data, kitchen.speed, kitchen.server) = (data, speed, Some(server));
         kitchen.kept = Some(folder);
         Ok(kitchen)
+    }
+
+    /// The same, open to other screens under a passphrase.
+    ///
+    /// # Errors
+    /// As [`Self::open`].
+    pub async fn open_wide(viewport: Viewport, speed: u32, passphrase: &str) -> anyhow::Result<Self> {
+        let folder = std::env::temp_dir().join(format!("ergastic-e2e-{}-{}", std::process::id(), process::unique()));
+        std::fs::create_dir_all(&folder)?;
+        let data = folder.join("data");
+        process::tell(&built("ergastic")?, &["passphrase", "--data", &data.display().to_string()], passphrase)?;
+        let (server, address) = served(&data, 0, true, speed, &WIDE)?;
+        let mut kitchen = Self::screen(address, viewport).await?;
+        (kitchen.data, kitchen.speed, kitchen.server) = (data, speed, Some(server));
+        (kitchen.kept, kitchen.more) = (Some(folder), WIDE.map(str::to_owned).to_vec());
+        Ok(kitchen)
+    }
+
+    /// The kitchen's port.
+    ///
+    /// # Errors
+    /// When its address names none.
+    pub fn port(&self) -> anyhow::Result<u16> {
+        self.address.rsplit(':').next().and_then(|port| port.parse().ok()).context("the port")
+    }
+
+    /// A screen that comes in from beyond this machine, over a line that can be cut.
+    ///
+    /// # Errors
+    /// When it does not start.
+    pub async fn screen_beyond(&self, line: &Line, viewport: Viewport) -> anyhow::Result<Self> {
+        Self::screen(format!("https://localhost:{}", line.port), viewport).await
     }
 
     /// Another browser that looks at this kitchen.
@@ -88,8 +126,8 @@ impl Kitchen {
     /// When it does not start again.
     pub fn restart(&mut self) -> anyhow::Result<()> {
         self.server = None;
-        let port = self.address.rsplit(':').next().and_then(|port| port.parse().ok()).context("the port")?;
-        let (server, _) = served(&self.data, port, false, self.speed)?;
+        let port = self.port()?;
+        let (server, _) = served(&self.data, port, false, self.speed, &self.more)?;
         self.server = Some(server);
         Ok(())
     }
@@ -122,7 +160,18 @@ impl Kitchen {
             .context("Chromium does not start")?;
         commands::set_viewport(&browser, viewport).await?;
         let data = folder.join("data");
-        Ok(Self { browser, address, folder, kept: None, data, speed: 1, server: None, hub: None, _driver: driver })
+        Ok(Self {
+            browser,
+            address,
+            folder,
+            kept: None,
+            data,
+            speed: 1,
+            more: Vec::new(),
+            server: None,
+            hub: None,
+            _driver: driver,
+        })
     }
 
     /// Opens an address of the application.
@@ -364,13 +413,20 @@ pub fn root() -> PathBuf {
 }
 
 /// A server on a port (0 picks one), and where it answers.
-fn served(data: &std::path::Path, port: u16, demo: bool, speed: u32) -> anyhow::Result<(Running, String)> {
+fn served(
+    data: &std::path::Path,
+    port: u16,
+    demo: bool,
+    speed: u32,
+    more: &[impl AsRef<str>],
+) -> anyhow::Result<(Running, String)> {
     let (port, speed) = (port.to_string(), speed.to_string());
     let data = data.to_str().context("the folder's name")?;
     let mut arguments = vec!["serve", "--port", &port, "--data", data, "--speed", &speed];
     if demo {
         arguments.push("--demo");
     }
+    arguments.extend(more.iter().map(AsRef::as_ref));
     let server = Running::start(&built("ergastic")?, &arguments)?;
     let address = server.wait_for_line(|line| line.starts_with("http://").then(|| line.to_owned()))?;
     Ok((server, address))

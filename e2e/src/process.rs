@@ -1,7 +1,7 @@
 //! Child processes that take their whole group with them when they end.
 
 use std::ffi::OsStr;
-use std::io::{BufRead, BufReader};
+use std::io::{BufRead, BufReader, Write};
 use std::os::unix::process::CommandExt;
 use std::path::Path;
 use std::process::{Child, Command, Stdio};
@@ -60,6 +60,16 @@ impl Running {
         }
         bail!("process {} did not say where it listens", self.child.id())
     }
+}
+
+/// Runs a program to its end with a line on its standard input.
+pub fn tell(program: &Path, arguments: &[&str], line: &str) -> anyhow::Result<()> {
+    let mut child = Command::new(program).args(arguments).stdin(Stdio::piped()).stdout(Stdio::null()).spawn()?;
+    child.stdin.take().context("the child takes no input")?.write_all(line.as_bytes())?;
+    if !child.wait()?.success() {
+        bail!("{} failed", program.display());
+    }
+    Ok(())
 }
 
 impl Drop for Running {

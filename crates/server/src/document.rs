@@ -10,8 +10,12 @@ use utoipa::openapi::{ContentBuilder, OpenApi, Ref, RefOr, ResponseBuilder};
 use uuid::Uuid;
 
 /// What may be answered by any address, and why.
-const ALWAYS: [(u16, &str); 4] = [
-    (403, "Asked by another site's page, or by another name than this machine's."),
+const ALWAYS: [(u16, &str); 5] = [
+    (401, "From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known."),
+    (
+        403,
+        "Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not.",
+    ),
     (500, "A fault of the server's own."),
     (503, "Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later."),
     (507, "Nothing can be kept: the disk is full."),

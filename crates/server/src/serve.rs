@@ -187,3 +187,23 @@ async fn answered(
     watcher.watch(connection).await?;
     Ok(())
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn in_the_open_nothing_is_said_but_where_to_come_instead() {
+        let addresses = Addresses::new("192.168.7.4".parse().unwrap(), 4870, &[]);
+        let ask = |host: &str, path: &str| {
+            let request = Request::builder().uri(path).header("host", host).header("cookie", "__Host-screen=x");
+            over_tls(&addresses, &request.body(Body::empty()).unwrap())
+        };
+        let answer = ask("192.168.7.4:4870", "/cook/1?x=2");
+        assert_eq!(answer.status(), StatusCode::PERMANENT_REDIRECT);
+        assert_eq!(answer.headers()[header::LOCATION], "https://192.168.7.4:4870/cook/1?x=2");
+        let headers: Vec<_> = answer.headers().keys().map(|name| name.as_str()).collect();
+        assert_eq!(headers, ["location"]);
+        assert_eq!(ask("evil.example", "/api/now").status(), StatusCode::FORBIDDEN);
+    }
+}

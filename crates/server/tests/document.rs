@@ -4,16 +4,18 @@
 
 use std::cell::RefCell;
 use std::collections::BTreeMap;
+use std::sync::Arc;
 
 use axum::Router;
 use axum::body::{Body, to_bytes};
 use axum::http::{Request, StatusCode, header};
+use ergastic::access::{Addresses, Authority, Beyond, Certificates, digest};
 use ergastic::{App, Problem, api_document, router};
-use ergastic_store::Store;
+use ergastic_store::{ProbeKey, Role, Screen, Store};
 use jiff::{SignedDuration, Timestamp};
 use proptest::prelude::*;
 use proptest::test_runner::{Config, TestRunner};
-use rand::seq::IndexedRandom;
+use rand::seq::{IndexedRandom, SliceRandom};
 use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
 use serde_json::{Map, Value, json};
@@ -293,7 +295,19 @@ async fn ask(app: &Router, method: &str, address: &str, kind: &str, body: String
 
 /// A kitchen with a plan and a cook that the ids of the requests find.
 async fn kitchen() -> Router {
-    let app = router(App::new(Store::temporary().await.unwrap()).unwrap());
+    let app = App::new(Store::temporary().await.unwrap()).unwrap();
+    open_beyond(&app);
+    let now = Timestamp::now();
+    for id in [PLAN, COOK, OTHER] {
+        let id: Uuid = id.parse().unwrap();
+        let name = id.to_string();
+        let screen =
+            Screen { id, name: name.clone(), role: Role::Cook, token_at: now, signed_in_at: now, seen_at: now };
+        app.store.sign_in(&screen, &digest(&name)).await.unwrap();
+        let key = ProbeKey { id, name: name.clone(), made_at: now, used_at: None };
+        app.store.add_probe_key(&key, &digest(&name)).await.unwrap();
+    }
+    let app = router(app);
     let plan = json!({"version": 0, "plan": {"name": "Lake-ice shin", "bell": "2040-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise", "members": 16}}});
     for id in [PLAN, OTHER] {
         let address = format!("/api/plans/{id}");
@@ -302,6 +316,18 @@ async fn kitchen() -> Router {
     let open = json!({"plan_id": PLAN}).to_string();
     assert_eq!(ask(&app, "PUT", &format!("/api/cooks/{COOK}"), "application/json", open).await.0, StatusCode::OK);
     app
+}
+
+/// Opens the way in from beyond: an authority in a folder of its own, and one address.
+fn open_beyond(app: &App) {
+    let folder = std::env::temp_dir().join(format!("ergastic-{}", Uuid::new_v4()));
+    std::fs::create_dir_all(&folder).unwrap();
+    let now = Timestamp::now();
+    let authority = Authority::open(&folder, &[], now).unwrap();
+    std::fs::remove_dir_all(&folder).unwrap();
+    let addresses = Arc::new(Addresses::new("192.168.7.4".parse().unwrap(), 4870, &[]));
+    let certificates = Arc::new(Certificates::new(authority, addresses.clone(), now).unwrap());
+    app.desk.open(Beyond { addresses, certificates });
 }
 
 /// Ranges that hang on another field too, and can't be written down for one alone.
@@ -332,7 +358,10 @@ fn every_answer_is_one_that_the_document_names() {
             // A kitchen of its own: what one case empties is there for the next.
             let app = runtime.block_on(kitchen());
             let mut maker = Maker { document: document.clone(), random: ChaCha8Rng::seed_from_u64(seed) };
-            for (path, item) in document["paths"].as_object().unwrap() {
+            // In any order: what is taken away by one was there for another.
+            let mut paths: Vec<_> = document["paths"].as_object().unwrap().iter().collect();
+            paths.shuffle(&mut maker.random);
+            for (path, item) in paths {
                 for (method, operation) in item.as_object().unwrap() {
                     let sound = maker.chance(0.6);
                     let address = maker.address(method, path, operation, sound);

@@ -5629,7 +5629,7 @@ export interface components {
             probes: components["schemas"]["ProbeNow"][];
             /** @description How far it has come. */
             status: components["schemas"]["Status"];
-            /** @description Who has it in hand, in words; empty where nobody has. */
+            /** @description Who has it in hand, or what comes next while it goes on by itself, in words; empty where nobody has. */
             taken: string;
             /**
              * Format: date-time
@@ -9073,7 +9073,16 @@ export interface operations {
                     "application/json": components["schemas"]["BinnedView"][];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9128,7 +9137,16 @@ export interface operations {
                     "application/json": components["schemas"]["Emptied"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9183,7 +9201,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9256,7 +9283,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9329,7 +9365,16 @@ export interface operations {
                     "application/json": components["schemas"]["CookLine"][];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9386,7 +9431,16 @@ export interface operations {
                     "application/json": components["schemas"]["CookAnswer"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9474,7 +9528,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9565,7 +9628,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9640,7 +9712,16 @@ export interface operations {
                     "application/json": components["schemas"]["Afterwards"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9728,7 +9809,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9821,7 +9911,16 @@ export interface operations {
                     "application/json": components["schemas"]["GoneWrong"][];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9896,7 +9995,16 @@ export interface operations {
                     "application/json": components["schemas"]["WhatIf"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9971,7 +10079,16 @@ export interface operations {
                     "application/json": components["schemas"]["Why"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10044,7 +10161,16 @@ export interface operations {
                     "application/json": components["schemas"]["AtTheCounter"][];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10102,7 +10228,16 @@ export interface operations {
                     "text/event-stream": components["schemas"]["Change"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10175,7 +10310,16 @@ export interface operations {
                     "application/json": components["schemas"]["KitchenFileInFull"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10243,7 +10387,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10325,7 +10478,16 @@ export interface operations {
                     "application/json": components["schemas"]["Health"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10393,7 +10555,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10497,7 +10668,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10592,7 +10772,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10683,7 +10872,16 @@ export interface operations {
                     "application/json": components["schemas"]["KitchenView"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10751,7 +10949,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10842,7 +11049,16 @@ export interface operations {
                     "application/json": components["schemas"]["OnTheShelf"][];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10902,7 +11118,16 @@ export interface operations {
                     "application/json": components["schemas"]["LogPage"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10988,7 +11213,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11083,7 +11317,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11178,7 +11421,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11260,7 +11512,16 @@ export interface operations {
                     "application/json": components["schemas"]["Row"][];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11315,7 +11576,16 @@ export interface operations {
                     "application/json": components["schemas"]["MealEntry"][];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11372,7 +11642,16 @@ export interface operations {
                     "application/json": components["schemas"]["MealAnswer"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11448,7 +11727,16 @@ export interface operations {
                     "application/json": components["schemas"]["MealOfInFull"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11526,7 +11814,16 @@ export interface operations {
                     "text/plain": string;
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11614,7 +11911,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11705,7 +12011,16 @@ export interface operations {
                     "application/json": components["schemas"]["KitchenNow"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11771,7 +12086,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11862,7 +12186,16 @@ export interface operations {
                     "application/json": components["schemas"]["PlanEntry"][];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11919,7 +12252,16 @@ export interface operations {
                     "application/json": components["schemas"]["PlanView"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12007,7 +12349,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12107,7 +12458,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12182,7 +12542,16 @@ export interface operations {
                     "application/ld+json": string;
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12257,7 +12626,16 @@ export interface operations {
                     "application/json": components["schemas"]["Worked"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12332,7 +12710,16 @@ export interface operations {
                     "application/json": components["schemas"]["VersionView"][];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12408,7 +12795,16 @@ export interface operations {
                     "application/json": components["schemas"]["PlanView"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12483,7 +12879,16 @@ export interface operations {
                     "application/json": components["schemas"]["Why"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12569,7 +12974,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12664,7 +13078,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12759,7 +13182,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12854,7 +13286,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12936,7 +13377,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13009,7 +13459,16 @@ export interface operations {
                     "application/json": components["schemas"]["ProbeSeen"][];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13070,7 +13529,16 @@ export interface operations {
                     "text/csv": string;
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13159,7 +13627,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13263,7 +13740,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13345,7 +13831,16 @@ export interface operations {
                     "application/json": components["schemas"]["SafetyPage"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13413,7 +13908,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13495,7 +13999,16 @@ export interface operations {
                     "application/json": components["schemas"]["Mark"][];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13550,7 +14063,16 @@ export interface operations {
                     "application/json": components["schemas"]["ThisScreen"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13618,7 +14140,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13707,7 +14238,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13762,7 +14302,16 @@ export interface operations {
                     "application/json": components["schemas"]["Screens"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13815,7 +14364,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13870,7 +14428,16 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13956,7 +14523,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14051,7 +14627,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14146,7 +14731,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14241,7 +14835,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14336,7 +14939,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another site's page, or by another name than this machine's. */
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
                 headers: {
                     [name: string]: unknown;

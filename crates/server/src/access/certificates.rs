@@ -64,6 +64,11 @@ impl Certificates {
         Ok(true)
     }
 
+    /// The one of now, with its key.
+    pub fn shown(&self) -> Arc<CertifiedKey> {
+        self.shown.read().unwrap_or_else(PoisonError::into_inner).0.clone()
+    }
+
     /// When the one of now ends.
     pub fn ends_at(&self) -> Timestamp {
         self.shown.read().unwrap_or_else(PoisonError::into_inner).1
@@ -86,6 +91,6 @@ impl Certificates {
 
 impl ResolvesServerCert for Certificates {
     fn resolve(&self, _: ClientHello<'_>) -> Option<Arc<CertifiedKey>> {
-        Some(self.shown.read().unwrap_or_else(PoisonError::into_inner).0.clone())
+        Some(self.shown())
     }
 }

@@ -25,7 +25,7 @@ pub fn check(passphrase: &str) -> Result<()> {
     if !(LEAST..=MOST).contains(&length) {
         return Err(refused(say::passphrase_length(LEAST as u32, MOST as u32)));
     }
-    if zxcvbn(passphrase, &OURS).score() < Score::Three {
+    if zxcvbn(passphrase, &OURS).score() < Score::Four {
         return Err(refused(say::passphrase_guessed()));
     }
     Ok(())

@@ -34,7 +34,6 @@ export function SignIn() {
     onSuccess: async () => {
       signedIn();
       setPassphrase('');
-      if (globalThis.location.pathname === '/in') history.replaceState(null, '', '/cook');
       await queries.invalidateQueries();
     },
     // An invitation holds once: what is left is the passphrase.

@@ -8,6 +8,7 @@ export const router = createBrowserRouter([
   {
     element: <Entrance />,
     children: [
+      { path: 'in', lazy: async () => ({ Component: (await import('../screens/ComeIn')).ComeIn }) },
       {
         path: 'wall',
         errorElement: <PlaceFailed />,
@@ -61,7 +62,6 @@ export const router = createBrowserRouter([
                 path: 'screens',
                 lazy: async () => ({ Component: (await import('../screens/ScreensPlace')).ScreensPlace }),
               },
-              { path: 'in', element: <Navigate to="/cook" replace /> },
               {
                 path: 'safety',
                 lazy: async () => ({ Component: (await import('../safety/SafetyPlace')).SafetyPlace }),
