@@ -55,7 +55,10 @@ impl Kitchen {
     }
 
     /// What the demo's probes have read up to now: in a kitchen without its hub they would be missed.
-    fn read_up_to_now(&self) -> anyhow::Result<()> {
+    ///
+    /// # Errors
+    /// When the hub is not built.
+    pub fn read_up_to_now(&self) -> anyhow::Result<()> {
         let (to, scene) = (self.address.trim_start_matches("http://"), root().join("demo/hub.json"));
         let sent = std::process::Command::new(built("ergastic-standins")?)
             .args(["--to", to, "--once", "--scene"])

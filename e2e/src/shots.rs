@@ -29,10 +29,6 @@ const SHOTS: [Shot; 19] = [
     shot("match-cuts", "/match/cuts?cut=shin", &[], "Every cut, every way"),
     shot("match-buy", "/match/buy?dish=braise&as=pull", &[], "Those that fit the bell first"),
     shot("prepare", "/prepare", &["Lake-ice shin", "Pot"], "The cook it leads to"),
-    Shot {
-        scheme: "dark",
-        ..shot("prepare-heat-dark", "/prepare", &["Lake-ice shin", "Heat"], "The cook it leads to")
-    },
     shot("sheet", "/sheet/ice-fishers", &[], "On the same table"),
     shot("cook", "/cook", &["Boathouse brisket", "What if now"], "Leave it as it is"),
     shot("cook-all", "/cook", &[], "This page is silent"),
@@ -41,9 +37,10 @@ const SHOTS: [Shot; 19] = [
     shot("finish-away", "/finish", &["Ice-road chuck", "Hold, cool, keep"], "All of it the day after"),
     shot("log", "/log", &[], "What came of it"),
     shot("kitchen", "/kitchen", &[], "Take it along"),
+    shot("screens", "/screens", &["Invite a screen"], "It lets one screen in"),
+    shot("wall", "/wall", &[], "until the next thing"),
     Shot { scheme: "dark", ..shot("match-dark", COMPARED, &[], "Side by side") },
     Shot { scheme: "dark", ..shot("night-dark", "/night", &[], "wakes you at") },
-    Shot { viewport: Viewport::Phone, ..shot("match-phone", "/match?cut=shin&kg=2.4&people=8", &[], "Scrub through") },
     Shot { viewport: Viewport::Phone, ..shot("sheet-phone", "/sheet/ice-fishers", &[], "On the same table") },
     Shot {
         viewport: Viewport::Phone,
@@ -70,7 +67,8 @@ async fn main() -> anyhow::Result<()> {
         if wanted.is_empty() {
             continue;
         }
-        let kitchen = Kitchen::open(true, viewport).await?;
+        let kitchen = Kitchen::open_wide(viewport, 1, "seven ladles of cold smoke").await?;
+        kitchen.read_up_to_now()?;
         for shot in wanted {
             take(&kitchen, shot, &folder).await?;
         }

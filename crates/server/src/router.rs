@@ -1,14 +1,14 @@
 //! The addresses, and the layers around them.
 
-use std::sync::Arc;
+use std::sync::OnceLock;
 use std::time::Duration;
 
+use axum::Router;
 use axum::extract::{Request, State};
 use axum::http::{HeaderName, HeaderValue, StatusCode, header};
 use axum::middleware::{Next, from_fn, from_fn_with_state, map_response_with_state};
 use axum::response::{IntoResponse, Response};
 use axum::routing::{any, get};
-use axum::{Json, Router};
 use ergastic_words::service as say;
 use tower_http::catch_panic::CatchPanicLayer;
 use tower_http::compression::CompressionLayer;
@@ -16,10 +16,12 @@ use tower_http::csrf::CsrfLayer;
 use tower_http::set_header::SetResponseHeaderLayer;
 use tower_http::trace::TraceLayer;
 use utoipa::OpenApi;
-use utoipa_axum::{router::OpenApiRouter, routes};
+use utoipa_axum::router::{OpenApiRouter, UtoipaMethodRouter};
+use utoipa_axum::routes;
 
 use crate::app::App;
 use crate::error::ApiError;
+use crate::extract::json_text;
 use crate::routes::{
     bin, compute, cooks, events, kitchen, loggers, meals, now, plans, probes, recipes, screens, transfer, why,
 };
@@ -36,78 +38,97 @@ const ANSWER: Duration = Duration::from_secs(30);
 )]
 struct Document;
 
-fn quick() -> OpenApiRouter<App> {
-    OpenApiRouter::with_openapi(Document::openapi())
-        .routes(routes!(compute::health))
-        .routes(routes!(compute::cuts))
-        .routes(routes!(compute::get_scale))
-        .routes(routes!(compute::post_forecast))
-        .routes(routes!(compute::post_match))
-        .routes(routes!(compute::get_overview))
-        .routes(routes!(compute::post_prepare))
-        .routes(routes!(compute::larder))
-        .routes(routes!(compute::get_safety))
-        .routes(routes!(compute::post_sheet))
-        .routes(routes!(compute::post_sauce))
-        .routes(routes!(kitchen::get_kitchen, kitchen::put_kitchen))
-        .routes(routes!(meals::list_meals))
-        .routes(routes!(meals::get_meal))
-        .routes(routes!(meals::try_meal))
-        .routes(routes!(meals::bring_dish))
-        .routes(routes!(meals::get_file))
-        .routes(routes!(recipes::post_recipe))
-        .routes(routes!(recipes::get_recipe))
-        .routes(routes!(plans::list_plans))
-        .routes(routes!(plans::get_plan, plans::put_plan, plans::delete_plan))
-        .routes(routes!(plans::list_versions))
-        .routes(routes!(plans::get_version))
-        .routes(routes!(plans::post_bench))
-        .routes(routes!(plans::post_people))
-        .routes(routes!(plans::get_sheet))
-        .routes(routes!(plans::post_preview))
-        .routes(routes!(cooks::list_cooks))
-        .routes(routes!(cooks::log))
-        .routes(routes!(cooks::get_cook, cooks::open, cooks::delete_cook))
-        .routes(routes!(cooks::append))
-        .routes(routes!(cooks::get_what_if))
-        .routes(routes!(cooks::get_gone_wrong))
-        .routes(routes!(cooks::get_afterwards))
-        .routes(routes!(now::get_now))
-        .routes(routes!(why::get_plan_why))
-        .routes(routes!(why::get_cook_why))
-        .routes(routes!(why::post_plan_why))
-        .routes(routes!(why::post_why))
-        .routes(routes!(why::post_inside))
-        .routes(routes!(bin::list_bin, bin::empty_bin))
-        .routes(routes!(bin::take_out_plan))
-        .routes(routes!(bin::take_out_cook))
-        .routes(routes!(probes::list_probes))
-        .routes(routes!(probes::post_readings, probes::get_readings))
-        .routes(routes!(loggers::read_log))
-        .routes(routes!(loggers::import_log))
-        .routes(routes!(screens::get_screen, screens::sign_in, screens::sign_out))
-        .routes(routes!(screens::list_screens, screens::sign_all_out))
-        .routes(routes!(screens::sign_one_out))
-        .routes(routes!(screens::invite))
-        .routes(routes!(screens::make_key))
-        .routes(routes!(screens::revoke_key))
-        .routes(routes!(screens::put_passphrase))
-        .routes(routes!(events::stream))
-}
+/// A route with its part of the document. It is made when it is needed: the document of them all takes more memory than the
+/// kitchen they serve.
+type Documented = fn() -> UtoipaMethodRouter<App>;
+
+/// What is answered in time, or not at all.
+const QUICK: &[Documented] = &[
+    || routes!(compute::health),
+    || routes!(compute::cuts),
+    || routes!(compute::get_scale),
+    || routes!(compute::post_forecast),
+    || routes!(compute::post_match),
+    || routes!(compute::get_overview),
+    || routes!(compute::post_prepare),
+    || routes!(compute::larder),
+    || routes!(compute::get_safety),
+    || routes!(compute::post_sheet),
+    || routes!(compute::post_sauce),
+    || routes!(kitchen::get_kitchen, kitchen::put_kitchen),
+    || routes!(meals::list_meals),
+    || routes!(meals::get_meal),
+    || routes!(meals::try_meal),
+    || routes!(meals::bring_dish),
+    || routes!(meals::get_file),
+    || routes!(recipes::post_recipe),
+    || routes!(recipes::get_recipe),
+    || routes!(plans::list_plans),
+    || routes!(plans::get_plan, plans::put_plan, plans::delete_plan),
+    || routes!(plans::list_versions),
+    || routes!(plans::get_version),
+    || routes!(plans::post_bench),
+    || routes!(plans::post_people),
+    || routes!(plans::get_sheet),
+    || routes!(plans::post_preview),
+    || routes!(cooks::list_cooks),
+    || routes!(cooks::log),
+    || routes!(cooks::get_cook, cooks::open, cooks::delete_cook),
+    || routes!(cooks::append),
+    || routes!(cooks::get_what_if),
+    || routes!(cooks::get_gone_wrong),
+    || routes!(cooks::get_afterwards),
+    || routes!(now::get_now),
+    || routes!(why::get_plan_why),
+    || routes!(why::get_cook_why),
+    || routes!(why::post_plan_why),
+    || routes!(why::post_why),
+    || routes!(why::post_inside),
+    || routes!(bin::list_bin, bin::empty_bin),
+    || routes!(bin::take_out_plan),
+    || routes!(bin::take_out_cook),
+    || routes!(probes::list_probes),
+    || routes!(probes::post_readings, probes::get_readings),
+    || routes!(loggers::read_log),
+    || routes!(loggers::import_log),
+    || routes!(screens::get_screen, screens::sign_in, screens::sign_out),
+    || routes!(screens::list_screens, screens::sign_all_out),
+    || routes!(screens::sign_one_out),
+    || routes!(screens::invite),
+    || routes!(screens::make_key),
+    || routes!(screens::revoke_key),
+    || routes!(screens::put_passphrase),
+    || routes!(events::stream),
+];
 
 /// What takes as long as it takes: it says itself how far it has come, and stops when nobody listens.
-fn long() -> OpenApiRouter<App> {
-    OpenApiRouter::new()
-        .routes(routes!(transfer::export))
-        .routes(routes!(transfer::import))
-        .routes(routes!(transfer::import_preview))
+const LONG: &[Documented] =
+    &[|| routes!(transfer::export), || routes!(transfer::import), || routes!(transfer::import_preview)];
+
+/// The routes alone, one after the other.
+fn routed(routes: &[Documented]) -> Router<App> {
+    routes.iter().fold(Router::new(), |router, route| {
+        let (_, documented, methods) = route();
+        match documented.paths.keys().next() {
+            Some(path) => router.route(path, methods),
+            None => router,
+        }
+    })
 }
 
 /// The OpenAPI document of the API, made from the Rust types.
 pub fn api_document() -> utoipa::openapi::OpenApi {
-    let mut document = quick().merge(long()).into_openapi();
+    let all = QUICK.iter().chain(LONG);
+    let router = all.fold(OpenApiRouter::with_openapi(Document::openapi()), |router, route| router.routes(route()));
+    let mut document = router.into_openapi();
     document::say_what_is_refused(&mut document);
     complete::answers(&document)
+}
+
+/// The document as text, made when somebody first asks for it: it takes more memory to make than the whole kitchen to serve.
+fn document_text() -> &'static str {
+    static TEXT: OnceLock<String> = OnceLock::new();
+    TEXT.get_or_init(|| api_document().to_json().unwrap_or_default())
 }
 
 /// Answers in time, or says that there was none.
@@ -142,13 +163,12 @@ pub fn beyond(app: App) -> Router {
 }
 
 fn inside(app: App) -> Router<App> {
-    let document = Arc::new(api_document());
     let build = web::build().and_then(|name| HeaderValue::from_str(&name).ok());
     let no_store = SetResponseHeaderLayer::overriding(header::CACHE_CONTROL, HeaderValue::from_static("no-store"));
-    let api = Router::from(quick())
+    let api = routed(QUICK)
         .layer(from_fn(in_time))
-        .merge(Router::from(long()))
-        .route("/api/openapi.json", get(move || async move { Json(document.as_ref().clone()) }))
+        .merge(routed(LONG))
+        .route("/api/openapi.json", get(|| async { json_text(document_text()) }))
         .route("/api/{*rest}", any(|| async { ApiError::Refused(StatusCode::NOT_FOUND, say::no_api_address()) }))
         .method_not_allowed_fallback(|| async { ApiError::Refused(StatusCode::METHOD_NOT_ALLOWED, say::no_method()) })
         .layer(no_store)

@@ -165,6 +165,10 @@ async fn guessing_the_passphrase_costs_longer_each_time_and_hinders_no_one_else(
         );
     }
     assert_eq!(ask("192.168.7.7", right).await.status(), StatusCode::OK);
+    // All at once is no way round it.
+    let guesses = (0..30).map(|_| ask("192.168.7.67", wrong.clone()));
+    let answers = futures_util::future::join_all(guesses).await;
+    assert_eq!(answers.iter().filter(|answer| answer.status() == StatusCode::FORBIDDEN).count(), 4);
     let missing = ask("192.168.7.8", json!({"name": "x"})).await;
     assert_eq!(read(missing).await["field"], "passphrase");
 }

@@ -5154,6 +5154,11 @@ export interface components {
             after: string[];
             /** @description Cautions at this step. */
             cautions: components["schemas"]["Caution"][];
+            /**
+             * Format: uuid
+             * @description The cook under way that it belongs to, while it is still to be done: it can be taken in hand.
+             */
+            cook?: string | null;
             /** @description The dish. */
             dish: string;
             /** @description It is done, or the work has gone past it. */
@@ -5199,6 +5204,8 @@ export interface components {
             start: string;
             /** @description The task's name in its dish. */
             step: string;
+            /** @description Who has it in hand, in words; empty where nobody has. */
+            taken: string;
             /** @description What to do. */
             what: string;
             /** @description Whose, where there is more than one pair. */

@@ -240,7 +240,11 @@ export function useChanges() {
         return;
       }
       const keys =
-        change.what === 'plan' ? [['plans'], ['bin']] : change.what === 'cook' ? [['cooks'], ['bin']] : [[]];
+        change.what === 'plan'
+          ? [['plans'], ['bin']]
+          : change.what === 'cook'
+            ? [['cooks'], ['plans', 'meals'], ['bin']]
+            : [[]];
       for (const queryKey of keys) void queries.invalidateQueries({ queryKey });
     });
   }, [queries]);

@@ -4,6 +4,7 @@ use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
+use uuid::Uuid;
 
 use crate::clock::minutes_between;
 use crate::forecast::Assumed;
@@ -43,6 +44,10 @@ pub struct MealTask {
     pub hands_on: bool,
     /// Whose, where there is more than one pair.
     pub whose: Option<String>,
+    /// The cook under way that it belongs to, while it is still to be done: it can be taken in hand.
+    pub cook: Option<Uuid>,
+    /// Who has it in hand, in words; empty where nobody has.
+    pub taken: String,
     /// Tasks that come before.
     pub after: Vec<String>,
     /// When it may happen, where that is wider than from–to.

@@ -169,6 +169,8 @@ fn answer(
             end: task.end,
             hands_on: task.hands_on,
             whose: cooked(task.id).and_then(|cooked| cooked.hands.clone()),
+            cook: cook.filter(|_| cooked(task.id).is_some_and(|cooked| !cooked.done)).map(|cook| cook.id),
+            taken: cooked(task.id).map(|cooked| cooked.taken.clone()).unwrap_or_default(),
             after: task.after.iter().map(|before| id(*before)).collect(),
             window: task.window,
             pinned: pin(task.id).is_some_and(|pin| pin.at.is_some()),

@@ -1,6 +1,7 @@
 //! A dish that is being cooked: its tasks are those of its cook, and the others are laid around them.
 
 use jiff::Timestamp;
+use uuid::Uuid;
 
 use crate::sheet::{Ready, TakenSpan, Task, Thing, Worked, set_c};
 
@@ -13,11 +14,15 @@ pub struct CookedTask {
     pub done: bool,
     /// Who has it in hand.
     pub hands: Option<String>,
+    /// The same in words; empty where nobody has.
+    pub taken: String,
 }
 
 /// A dish that is being cooked, as its cook stands.
 #[derive(Debug, Clone, PartialEq)]
 pub struct UnderWay {
+    /// Its cook.
+    pub id: Uuid,
     /// Its tasks.
     pub tasks: Vec<CookedTask>,
     /// When it is tender.

@@ -5,7 +5,8 @@ use std::sync::{Arc, Mutex, OnceLock, PoisonError};
 use std::time::{Duration, Instant};
 
 use ergastic_store::{Role, Store};
-use tokio::sync::{Semaphore, broadcast};
+use rayon::{ThreadPool, ThreadPoolBuilder};
+use tokio::sync::{broadcast, oneshot};
 use uuid::Uuid;
 
 use super::addresses::Addresses;
@@ -43,8 +44,9 @@ pub enum Shown {
 pub struct Desk {
     attempts: Mutex<Attempts>,
     invitations: Mutex<Invitations>,
-    /// One passphrase is looked at at a time: each takes memory.
-    looking: Semaphore,
+    /// One passphrase is looked at at a time, on a thread of its own: each takes memory, and each thread would keep its share.
+    looking: Mutex<Option<Arc<ThreadPool>>>,
+    turn: tokio::sync::Mutex<()>,
     gone: broadcast::Sender<()>,
     beyond: OnceLock<Beyond>,
 }
@@ -55,7 +57,8 @@ impl Default for Desk {
         Self {
             attempts: Mutex::default(),
             invitations: Mutex::default(),
-            looking: Semaphore::new(1),
+            looking: Mutex::default(),
+            turn: tokio::sync::Mutex::default(),
             gone,
             beyond: OnceLock::new(),
         }
@@ -78,14 +81,15 @@ impl Desk {
     /// # Errors
     /// When the database can't be read.
     pub async fn look_at(&self, store: &Store, peer: IpAddr, shown: String) -> ergastic_store::Result<Shown> {
-        let Ok(_one) = self.looking.acquire().await else { return Ok(Shown::Wrong) };
+        // One after the other: guesses that come at once are told apart from one another.
+        let _turn = self.turn.lock().await;
         let wait = self.attempts().wait(peer, Instant::now());
         if !wait.is_zero() {
             return Ok(Shown::Wait(wait));
         }
         let hash = store.passphrase_hash().await?;
         let right = match hash {
-            Some(hash) => tokio::task::spawn_blocking(move || passphrase::is(&shown, &hash)).await.unwrap_or(false),
+            Some(hash) => self.apart(move || passphrase::is(&shown, &hash)).await.unwrap_or(false),
             None => false,
         };
         let mut attempts = self.attempts();
@@ -95,6 +99,33 @@ impl Desk {
         }
         attempts.wrong(peer, Instant::now());
         Ok(Shown::Wrong)
+    }
+
+    /// The hash of a new passphrase.
+    ///
+    /// # Errors
+    /// When the machine has no memory or no randomness for it.
+    pub async fn hash(&self, passphrase: String) -> anyhow::Result<String> {
+        self.apart(move || passphrase::hashed(&passphrase)).await?
+    }
+
+    async fn apart<T: Send + 'static>(&self, work: impl FnOnce() -> T + Send + 'static) -> anyhow::Result<T> {
+        let thread = {
+            let mut looking = self.looking.lock().unwrap_or_else(PoisonError::into_inner);
+            match looking.as_ref() {
+                Some(thread) => thread.clone(),
+                None => {
+                    let one = ThreadPoolBuilder::new().num_threads(1).thread_name(|_| "passphrase".into()).build()?;
+                    looking.insert(Arc::new(one)).clone()
+                }
+            }
+        };
+        let (send, done) = oneshot::channel();
+        thread.spawn(move || {
+            // Who asked may have gone.
+            let _ = send.send(work());
+        });
+        Ok(done.await?)
     }
 
     /// Takes an invitation; a wrong one counts as a wrong passphrase.

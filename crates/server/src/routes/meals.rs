@@ -89,19 +89,20 @@ impl Meal {
             };
             let folded = folded(app, cook, kitchen, app.clock.now()).await;
             // A cook that can't be shown hinders nothing else of its meal.
-            under_way.push(folded.ok().map(as_it_stands));
+            under_way.push(folded.ok().map(|view| as_it_stands(cook.id, view)));
         }
         Ok(Dishes { plans: self.plans.clone(), under_way })
     }
 }
 
-fn as_it_stands(cook: CookView) -> UnderWay {
+fn as_it_stands(id: Uuid, cook: CookView) -> UnderWay {
     let tasks = cook.tasks.into_iter().map(|task| CookedTask {
         done: task.state != TaskState::Open,
         hands: task.taken.into_iter().next().map(|taken| taken.hands),
+        taken: task.taken_words,
         task: task.task,
     });
-    UnderWay { tasks: tasks.collect(), ready: cook.band.ready, too_far: cook.band.too_far, serve_at: cook.serve_at }
+    UnderWay { id, tasks: tasks.collect(), ready: cook.band.ready, too_far: cook.band.too_far, serve_at: cook.serve_at }
 }
 
 /// Every meal that is planned or being cooked, by its bell.

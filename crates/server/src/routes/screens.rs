@@ -336,9 +336,7 @@ pub async fn put_passphrase(
             other => return Err(not_let_in(other)),
         }
     }
-    let hash = tokio::task::spawn_blocking(move || access::hashed(&passphrase)).await;
-    let hash = hash.map_err(anyhow::Error::from).and_then(|hash| hash);
-    let hash = hash.map_err(|error| ApiError::Internal(error.to_string()))?;
+    let hash = app.desk.hash(passphrase).await.map_err(|error| ApiError::Internal(error.to_string()))?;
     app.store.set_passphrase_hash(&hash, visitor.screen().map(|screen| screen.id)).await?;
     app.desk.signed_out();
     Ok(StatusCode::NO_CONTENT)

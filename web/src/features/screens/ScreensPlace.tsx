@@ -99,7 +99,7 @@ function Here({ screen }: { screen: Schemas['ThisScreen'] }) {
             label="Whose hands hold it?"
             hint="“I have it” on a task says this name on every other screen. Hands get their names in Kitchen."
             value={hands}
-            first={screen.name || 'whoever is at it'}
+            first={screen.machine ? (named[0] ?? 'whoever is at it') : screen.name}
             options={options}
             onChange={setHands}
           />

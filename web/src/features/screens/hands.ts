@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { useScreen } from '../../api/queries';
+import { useKitchen, useScreen } from '../../api/queries';
 
 /** Whose hands hold this screen, as its cook has said; kept in the browser. */
 const KEY = 'ergastic-hands';
@@ -28,8 +28,10 @@ export const useChosenHands = () =>
     };
   }, chosen);
 
-/** Who takes a task in hand on this screen: the chosen hands, else the screen by its name. */
+/** Who takes a task in hand on this screen: the chosen hands; else the first of the kitchen's at its own machine, and elsewhere the screen by its name. */
 export function useHands(): string {
   const screen = useScreen();
-  return useChosenHands() || screen.data?.name || 'Somebody';
+  const kitchen = useKitchen();
+  const usual = screen.data?.machine ? kitchen.data?.hands[0]?.name : screen.data?.name;
+  return useChosenHands() || usual || 'Somebody';
 }

@@ -1,12 +1,14 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
+import { tap } from '../../api/outbox';
 import { clock, date, day, hourAndMinute, instantOf, localText, millis, span } from '../../format/time';
 import type { Units } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { Caution } from '../../ui/states';
 import { WhenField } from '../../ui/WhenField';
+import { useHands } from '../screens/hands';
 
 type Task = Schemas['MealTask'];
 type Said = { at?: string; min?: number };
@@ -111,7 +113,12 @@ export function MealList({ sheet, units, now, chosen, onChoose, onSay }: Props) 
               />
               <Box flex="1" minW={0}>
                 <Text fontSize="small" color="soft">
-                  {[!alone && task.dish, task.whose, task.pinned && 'pinned', task.done && 'done']
+                  {[
+                    !alone && task.dish,
+                    task.taken || task.whose,
+                    task.pinned && 'pinned',
+                    task.done && 'done',
+                  ]
                     .filter(Boolean)
                     .join(', ')}
                 </Text>
@@ -134,6 +141,7 @@ export function MealList({ sheet, units, now, chosen, onChoose, onSay }: Props) 
                   <Moved task={task} zone={zone} units={units} onSay={(said) => onSay(task, said)} />
                 )}
               </Box>
+              {task.cook && task.hands_on && !task.taken && <IHaveIt cook={task.cook} task={task} />}
               {task.moves && (
                 <Flex
                   className="no-print"
@@ -210,6 +218,26 @@ function Moved({
         <NumberField label="Takes" value={min ?? takes} unit="min" min={1} onChange={setMin} />
       </Box>
       {(task.pinned || task.own_min) && <Button onClick={() => onSay(undefined)}>As it comes</Button>}
+    </Flex>
+  );
+}
+
+/** Takes a task of a dish that is being cooked in hand: the other cook sees it, and its alarm is answered. */
+function IHaveIt({ cook, task }: { cook: string; task: Task }) {
+  const hands = useHands();
+  const [tapped, setTapped] = useState(false);
+  return (
+    <Flex className="no-print" flexBasis={{ base: '100%', md: 'auto' }} justify="flex-end" alignSelf="center">
+      <Button
+        disabled={tapped}
+        aria-label={`I have it: ${task.what}`}
+        onClick={() => {
+          setTapped(true);
+          tap(cook, { kind: 'task_taken', task: task.step, hands });
+        }}
+      >
+        I have it
+      </Button>
     </Flex>
   );
 }

@@ -27,6 +27,7 @@ const mealTask = (over: Partial<Schemas['MealTask']>): Schemas['MealTask'] => ({
   ...task(),
   number: 1,
   step: 'braise',
+  taken: '',
   pinned: false,
   moves: true,
   done: false,

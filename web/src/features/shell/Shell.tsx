@@ -49,10 +49,10 @@ export function Shell() {
       </chakra.a>
       <PlacesBar onKeys={() => setKeys(true)} />
       <DishLine />
+      <Away />
       <Suspense>
         <Ringing />
       </Suspense>
-      <Away />
       <Trouble />
       <Outbox />
       <Box

@@ -1,17 +1,15 @@
 import { Box, Flex, Text, VisuallyHidden } from '@chakra-ui/react';
-import { useSyncExternalStore } from 'react';
 import type { Schemas } from '../../api/client';
 import { useAtWork, useChanges, useKitchen } from '../../api/queries';
 import { useReach } from '../../api/reach';
 import { TimeAxis } from '../../drawings/ReadyBand';
-import { useWidth } from '../../drawings/useWidth';
 import { clock, clockDay, millis, span } from '../../format/time';
 import { useDeviceNow, useNow } from '../../format/useNow';
 import { stripes } from '../../ui/states';
 import { useAwake } from '../alarms/useAwake';
 import { useDue, useMayRing, useRinging, type Due } from '../alarms/useAlarms';
 import { BAND_FROM, DishOnTheWall, hours } from './DishOnTheWall';
-import { useDimmed, useFresh } from './useWall';
+import { useDimmed, useFresh, useRoom } from './useWall';
 
 /** So many alarms are read from afar; those after them are counted. */
 const ALARMS = 3;
@@ -76,6 +74,9 @@ export function Wall() {
   );
 }
 
+/** What the hours along the foot take, px. */
+const AXIS = 52;
+
 type Shown = { dishes: Schemas['OnTheHeat'][]; zone: string; now: number };
 
 /** The hour, and the bell that is nearest. */
@@ -134,21 +135,16 @@ function Alarms({ due }: { due: Due[] }) {
 }
 
 function Dishes({ dishes, zone, now }: Shown) {
-  const { ref, width } = useWidth<HTMLDivElement>(1200);
-  const height = useSyncExternalStore(onResize, () => window.innerHeight);
-  const row = (height * 0.72) / dishes.length;
+  const { ref, width, height } = useRoom<HTMLDivElement>();
+  const row = (height - AXIS) / dishes.length;
+  const banded = row >= BAND_FROM;
   const axis = { ...hours(dishes, now), width, zone, now };
   return (
-    <Flex ref={ref} direction="column" flex="1" minHeight={0}>
+    <Flex ref={ref} direction="column" flex="1" minHeight={0} overflow="hidden">
       {dishes.map((dish) => (
-        <DishOnTheWall key={dish.id} {...{ dish, row, axis }} />
+        <DishOnTheWall key={dish.id} dish={dish} row={banded ? row : height / dishes.length} axis={axis} />
       ))}
-      {row >= BAND_FROM && <TimeAxis {...axis} />}
+      {banded && <TimeAxis {...axis} />}
     </Flex>
   );
-}
-
-function onResize(tell: () => void) {
-  window.addEventListener('resize', tell);
-  return () => window.removeEventListener('resize', tell);
 }

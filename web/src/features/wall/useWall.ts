@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useReach } from '../../api/reach';
 import { applyMode } from '../../theme/mode';
 
@@ -33,4 +33,20 @@ export function useDimmed(dim: boolean) {
       applyMode();
     };
   }, [dim]);
+}
+
+/** The room that is left for something, px: alarms come and go beside it. */
+export function useRoom<T extends HTMLElement>() {
+  const ref = useRef<T>(null);
+  const [room, setRoom] = useState({ width: 1200, height: 560 });
+  useEffect(() => {
+    const shown = ref.current;
+    if (!shown) return;
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry) setRoom({ width: entry.contentRect.width, height: entry.contentRect.height });
+    });
+    observer.observe(shown);
+    return () => observer.disconnect();
+  }, []);
+  return { ref, ...room };
 }
