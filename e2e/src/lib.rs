@@ -115,6 +115,24 @@ impl Kitchen {
         Self::screen(format!("https://localhost:{}", line.port), viewport).await
     }
 
+    /// Whether the demo's hub, from beyond this machine, is let in with a key; it trusts the kitchen's authority.
+    ///
+    /// # Errors
+    /// When it is not built, or there is no authority.
+    pub fn hub_is_let_in(&self, key: &str) -> anyhow::Result<bool> {
+        let kept: serde_json::Value = serde_json::from_slice(&std::fs::read(self.data.join("authority.json"))?)?;
+        let authority = self.folder.join("authority.pem");
+        std::fs::write(&authority, kept["certificate"].as_str().context("the certificate")?)?;
+        let told = std::process::Command::new(built("ergastic-standins")?)
+            .args(["--to", &format!("localhost:{}", self.port()?), "--once", "--key", key, "--authority"])
+            .arg(authority)
+            .arg("--scene")
+            .arg(root().join("demo/hub.json"))
+            .stderr(std::process::Stdio::null())
+            .status()?;
+        Ok(told.success())
+    }
+
     /// Another browser that looks at this kitchen.
     ///
     /// # Errors

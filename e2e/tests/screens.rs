@@ -143,11 +143,16 @@ async fn a_guest_is_invited_to_look_and_the_wall_shows_the_whole_kitchen() -> Ou
     kitchen.press("Invite a screen").await?;
     kitchen.find("//img[contains(@alt, 'camera')]").await?;
     kitchen.says("It lets one screen in").await?;
-    kitchen.press("Make a key").await.ok();
     kitchen.fill("Name of the probe or hub", "Pit hub").await?;
     kitchen.press("Make a key").await?;
-    kitchen.says("Authorization: Bearer").await?;
+    let shown = kitchen.find("//*[starts-with(normalize-space(.), 'Authorization: Bearer')]").await?.text().await?;
+    let key = shown.trim_start_matches("Authorization: Bearer ").to_owned();
+    ensure!(kitchen.hub_is_let_in(&key)?, "the hub is not let in with its key");
+    ensure!(!kitchen.hub_is_let_in("another")?, "a hub is let in with any key");
+    kitchen.says("sends now").await?;
     kitchen.press_named("Revoke the key of Pit hub").await?;
+    without(&kitchen, "//li[contains(., 'Pit hub')]").await?;
+    ensure!(!kitchen.hub_is_let_in(&key)?, "a revoked key lets in");
     kitchen.assert_accessible().await?;
 
     // The camera reads the address; here it is asked for as the page asks for it.

@@ -132,7 +132,9 @@ async fn who(
             Some(key) => app.store.probe_key_of(&key).await?,
             None => None,
         };
-        let Some((id, used_at)) = known else { return Ok((stranger, None)) };
+        let Some((id, used_at)) = known else {
+            return Err(ApiError::Refused(StatusCode::UNAUTHORIZED, say::no_such_key()));
+        };
         if used_at.is_none_or(|used_at| now.duration_since(used_at) > USED_EVERY) {
             app.store.probe_key_used(id, now).await?;
         }

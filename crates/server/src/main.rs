@@ -4,6 +4,10 @@ use std::process::ExitCode;
 
 use clap::Parser;
 
+/// It gives back what forecasts have freed, whichever thread they ran on: twenty screens on one cook take a third of the memory.
+#[global_allocator]
+static ALLOCATOR: tikv_jemallocator::Jemalloc = tikv_jemallocator::Jemalloc;
+
 fn main() -> ExitCode {
     let command = ergastic::cli::Cli::parse();
     let runtime = match tokio::runtime::Builder::new_multi_thread().enable_all().build() {

@@ -15,7 +15,7 @@ use clap::Parser;
 use jiff::{SignedDuration, Timestamp};
 
 use crate::scene::{Probe, Scene, Simulated};
-use crate::wire::{Kitchen, Reading};
+use crate::wire::{Kitchen, Reading, trusting};
 
 /// What came before now is sent as a reading in so many s.
 const PAST_EVERY_S: f64 = 60.0;
@@ -32,6 +32,12 @@ struct Arguments {
     /// Where Ergastic answers, as host:port.
     #[arg(long, default_value = "127.0.0.1:4870")]
     to: String,
+    /// The key that the kitchen has made for this hub; needed from beyond its own machine.
+    #[arg(long)]
+    key: Option<String>,
+    /// The certificate of the kitchen's authority (PEM): speaks TLS, and trusts it alone.
+    #[arg(long)]
+    authority: Option<PathBuf>,
     /// The cooks and the probes in them, as JSON.
     #[arg(long)]
     scene: PathBuf,
@@ -96,7 +102,8 @@ fn main() -> anyhow::Result<()> {
         .with_context(|| format!("{} can't be read", arguments.scene.display()))?;
     let scene: Scene = serde_json::from_str(&text).with_context(|| format!("{}", arguments.scene.display()))?;
     let cooks = scene.simulate()?;
-    let kitchen = Kitchen { to: arguments.to.clone() };
+    let tls = arguments.authority.as_deref().map(trusting).transpose()?;
+    let kitchen = Kitchen { to: arguments.to.clone(), key: arguments.key.clone(), tls };
     let mut clock = Clock { shown: Timestamp::now(), since: Instant::now(), speed: arguments.speed };
     while !kitchen.is_there() {
         ensure!(!arguments.once, "{} does not answer", arguments.to);

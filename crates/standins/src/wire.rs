@@ -1,11 +1,17 @@
-//! The open interface of probes over a plain connection: all that a small device needs to speak.
+//! The open interface of probes: all that a small device needs to speak. On the kitchen's own machine over a plain connection, from
+//! elsewhere over TLS that trusts the kitchen's own authority, with a key.
 
-use std::io::{Read, Write};
+use std::io::{ErrorKind, Read, Write};
 use std::net::TcpStream;
+use std::path::Path;
+use std::sync::Arc;
 use std::time::Duration;
 
 use anyhow::{Context, ensure};
 use jiff::Timestamp;
+use rustls::pki_types::pem::PemObject;
+use rustls::pki_types::{CertificateDer, ServerName};
+use rustls::{ClientConfig, ClientConnection, RootCertStore, StreamOwned};
 use serde_json::{Value, json};
 use uuid::Uuid;
 
@@ -27,6 +33,27 @@ pub struct Reading {
 pub struct Kitchen {
     /// As host:port.
     pub to: String,
+    /// What is sent as `Authorization`, from beyond its own machine.
+    pub key: Option<String>,
+    /// How TLS is spoken, where it is.
+    pub tls: Option<Arc<ClientConfig>>,
+}
+
+/// A connection of either kind.
+trait Line: Read + Write {}
+impl<T: Read + Write> Line for T {}
+
+/// TLS that trusts the kitchen's authority, from its certificate's file.
+///
+/// # Errors
+/// When the file holds none.
+pub fn trusting(authority: &Path) -> anyhow::Result<Arc<ClientConfig>> {
+    let told = || format!("{} holds no certificate", authority.display());
+    let mut roots = RootCertStore::empty();
+    roots.add(CertificateDer::from_pem_file(authority).with_context(told)?)?;
+    let provider = Arc::new(rustls::crypto::ring::default_provider());
+    let config = ClientConfig::builder_with_provider(provider).with_safe_default_protocol_versions()?;
+    Ok(Arc::new(config.with_root_certificates(roots).with_no_client_auth()))
 }
 
 /// What the kitchen's clock shows and how fast it runs, where an answer tells it.
@@ -53,13 +80,33 @@ impl Kitchen {
         TcpStream::connect(&self.to).is_ok()
     }
 
-    fn ask(&self, request: &str) -> anyhow::Result<(String, Told)> {
-        let mut connection = TcpStream::connect(&self.to).with_context(|| format!("{} does not answer", self.to))?;
+    fn line(&self) -> anyhow::Result<Box<dyn Line>> {
+        let connection = TcpStream::connect(&self.to).with_context(|| format!("{} does not answer", self.to))?;
         connection.set_read_timeout(Some(ANSWER))?;
+        let Some(tls) = &self.tls else { return Ok(Box::new(connection)) };
+        let host = self.to.rsplit_once(':').map_or(self.to.as_str(), |(host, _)| host);
+        let name = ServerName::try_from(host.trim_matches(['[', ']']).to_owned())?;
+        Ok(Box::new(StreamOwned::new(ClientConnection::new(tls.clone(), name)?, connection)))
+    }
+
+    /// The line of a request's head that shows the key.
+    fn shown_key(&self) -> String {
+        self.key.as_ref().map_or_else(String::new, |key| format!("Authorization: Bearer {key}\r\n"))
+    }
+
+    fn ask(&self, request: &str) -> anyhow::Result<(String, Told)> {
+        let mut connection = self.line()?;
         connection.write_all(request.as_bytes())?;
-        let mut answer = String::new();
-        connection.read_to_string(&mut answer)?;
-        let (head, body) = answer.split_once("\r\n\r\n").unwrap_or((&answer, ""));
+        let mut answer = Vec::new();
+        match connection.read_to_end(&mut answer) {
+            // A line over TLS that is closed without a word: the answer says itself how long it is.
+            Err(error) if error.kind() == ErrorKind::UnexpectedEof => {}
+            read => {
+                read?;
+            }
+        }
+        let answer = String::from_utf8_lossy(&answer);
+        let (head, body) = answer.split_once("\r\n\r\n").unwrap_or((answer.as_ref(), ""));
         let status = head.lines().next().unwrap_or_default();
         ensure!(status.contains(" 200 "), "Ergastic answered {status}: {body}");
         Ok((body.to_owned(), told(head)))
@@ -79,9 +126,10 @@ impl Kitchen {
             let (to, body) = (&self.to, Value::Array(rows).to_string());
             let request = format!(
                 "POST /api/probes/{}/readings HTTP/1.1\r\nHost: {to}\r\nContent-Type: application/json\r\n\
-                 Content-Length: {}\r\nConnection: close\r\n\r\n{body}",
+                 Content-Length: {}\r\n{}Connection: close\r\n\r\n{body}",
                 escaped(probe),
-                body.len()
+                body.len(),
+                self.shown_key()
             );
             last = self.ask(&request)?.1;
         }
@@ -92,8 +140,9 @@ impl Kitchen {
     pub fn first_reading(&self, probe: &str, since: Timestamp) -> anyhow::Result<(Option<Timestamp>, Told)> {
         let to = &self.to;
         let request = format!(
-            "GET /api/probes/{}/readings?from={since} HTTP/1.1\r\nHost: {to}\r\nAccept: text/csv\r\nConnection: close\r\n\r\n",
-            escaped(probe)
+            "GET /api/probes/{}/readings?from={since} HTTP/1.1\r\nHost: {to}\r\nAccept: text/csv\r\n{}Connection: close\r\n\r\n",
+            escaped(probe),
+            self.shown_key()
         );
         let (body, told) = self.ask(&request)?;
         // The body may come in pieces, each with its length before it: the first row is the first line with a comma and a digit.

@@ -14,6 +14,7 @@ own-names-only = this kitchen answers to its own addresses and names only
 own-machine = the kitchen's own machine
 sign-in-first = this screen has not signed in. Open the kitchen's page on it and give the passphrase
 looks-only = this screen only looks. Change it on a screen that cooks, or sign in anew to cook here
+no-such-key = this key is not known, or was revoked. Make another in the kitchen, under Screens
 probes-read-only = this key sends and reads readings of probes, and nothing else
 wrong-passphrase = this is not the kitchen's passphrase
 no-invitation = this invitation was used already, or its minutes have passed. Ask for another
