@@ -7,8 +7,11 @@ import { InHand } from '../cook/InHand';
 import { Away } from './Away';
 import { Entrance } from './Entrance';
 
-const answer = (headers: Record<string, string> = {}, status = 200) =>
-  act(() => answered(new Response('{}', { status, headers })));
+const answer = (headers: Record<string, string> = {}, status = 200) => {
+  act(() => {
+    answered(new Response('{}', { status, headers }));
+  });
+};
 
 beforeEach(() => {
   signedIn();
@@ -17,25 +20,29 @@ beforeEach(() => {
 afterEach(() => vi.restoreAllMocks());
 
 describe('how the page stands to the kitchen', () => {
-  it('says nothing while the kitchen answers, and how old the oldest of what is shown is while it does not', async () => {
+  it('says nothing while the kitchen answers, and how old the oldest of what is shown is while it does not', () => {
     open(<Away />);
     expect(screen.queryByRole('status')).toBeNull();
-    await answer({ [KEPT_AT]: String(Date.now() - 12 * 60_000) });
-    await answer({ [KEPT_AT]: String(Date.now() - 3 * 60_000) });
+    answer({ [KEPT_AT]: String(Date.now() - 12 * 60_000) });
+    answer({ [KEPT_AT]: String(Date.now() - 3 * 60_000) });
     expect(screen.getByRole('status')).toHaveTextContent(
       'The kitchen does not answer. What is shown is 12 min old',
     );
-    await answer();
+    answer();
     expect(screen.queryByRole('status')).toBeNull();
-    act(() => unanswered());
+    act(() => {
+      unanswered();
+    });
     expect(screen.getByRole('status')).toHaveTextContent('of a moment ago');
   });
 
   it('shows the way in to who is no longer signed in, and the place to who is', async () => {
     open(<Entrance />);
-    await answer({}, 401);
+    answer({}, 401);
     expect(await screen.findByText('This kitchen asks who is there')).toBeInTheDocument();
-    act(() => signedIn());
+    act(() => {
+      signedIn();
+    });
     expect(screen.queryByText('This kitchen asks who is there')).toBeNull();
   });
 });
