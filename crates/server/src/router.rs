@@ -11,6 +11,7 @@ use axum::response::{IntoResponse, Response};
 use axum::routing::{any, get};
 use ergastic_words::service as say;
 use tower_http::catch_panic::CatchPanicLayer;
+use tower_http::CompressionLevel;
 use tower_http::compression::CompressionLayer;
 use tower_http::csrf::CsrfLayer;
 use tower_http::set_header::SetResponseHeaderLayer;

@@ -2,15 +2,16 @@ import { Box, Flex, Stack, Text, chakra } from '@chakra-ui/react';
 import { Link, useLocation } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useAtWork, useKitchen } from '../../api/queries';
-import { bandTimes, ReadyBand, TimeAxis } from '../../drawings/ReadyBand';
+import { TimeAxis } from '../../drawings/ReadyBand';
 import { useWidth } from '../../drawings/useWidth';
-import { clockDay, countdown, millis } from '../../format/time';
+import { clockDay, countdown } from '../../format/time';
 import { useNow } from '../../format/useNow';
 import { Button } from '../../ui/Button';
 import { PageHeading } from '../../ui/PageHeading';
 import { Empty, Fault, Waiting } from '../../ui/states';
 import { MayRing } from '../alarms/MayRing';
 import { useAwake } from '../alarms/useAwake';
+import { type Axis, DishBand, hoursOf } from './DishBand';
 import { clockOf } from './NowCard';
 
 type Dish = Schemas['OnTheHeat'];
@@ -65,13 +66,7 @@ export function Cooks() {
 function Pass({ dishes, zone, place }: { dishes: Dish[]; zone: string; place: string }) {
   const { ref, width } = useWidth<HTMLDivElement>(900);
   const now = useNow(1000);
-  const begins = Math.min(now, ...dishes.map((dish) => millis(dish.met_heat_at))) - 20 * 60_000;
-  const ends = dishes.flatMap((dish) => [
-    millis(dish.bell),
-    ...(dish.band.ready.p90 && dish.status === 'under_way' ? [millis(dish.band.ready.p90)] : []),
-  ]);
-  const to = Math.max(now, ...ends) + 40 * 60_000;
-  const axis = { from: begins, to, width, zone, now };
+  const axis = { ...hoursOf(dishes, now), width, zone, now };
   return (
     <div ref={ref}>
       <TimeAxis {...axis} />
@@ -91,7 +86,7 @@ function Row({
   large,
 }: {
   dish: Dish;
-  axis: { from: number; to: number; width: number; zone: string; now: number };
+  axis: Axis;
   zone: string;
   now: number;
   place: string;
@@ -166,16 +161,7 @@ function Row({
           </Flex>
         </Link>
       </chakra.a>
-      <ReadyBand
-        {...axis}
-        height={58}
-        start={millis(dish.met_heat_at)}
-        bell={millis(dish.bell)}
-        ready={bandTimes(dish.band.ready)}
-        tooFar={bandTimes(dish.band.too_far)}
-        marks={dish.tender_at ? [{ at: millis(dish.tender_at), word: 'tender' }] : []}
-        label={dish.name}
-      />
+      <DishBand dish={dish} axis={axis} height={58} />
     </Box>
   );
 }

@@ -1,10 +1,11 @@
-import { Box, Flex, Heading, Stack, Text } from '@chakra-ui/react';
+import { Box, Flex, Heading, Stack } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { CheckDrawing } from '../../drawings/CheckDrawing';
 import { editable, format, temperatureIn, temperatureUnit, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { Folded } from '../../ui/Folded';
 import { NumberField } from '../../ui/NumberField';
 import { TextField } from '../../ui/TextField';
 
@@ -42,7 +43,7 @@ export function LogIt({ asks, units, onHappened }: { asks: Schemas['Asks']; unit
                 onLog={(litres) => onHappened({ kind: 'liquid_added', litres })}
               />
             )}
-            <More>
+            <Folded title="More that can be measured">
               {asks.liquid && (
                 <>
                   <Figure
@@ -70,7 +71,7 @@ export function LogIt({ asks, units, onHappened }: { asks: Schemas['Asks']; unit
                 unit="min"
                 onLog={(min) => onHappened({ kind: 'opened', min })}
               />
-            </More>
+            </Folded>
             <Heat asks={asks} units={units} onHappened={onHappened} />
           </>
         )}
@@ -155,27 +156,6 @@ function Heat({ asks, units, onHappened }: { asks: Schemas['Asks']; units: Units
         />
       )}
       <Taps label="The cover is now" actions={lids} onHappened={onHappened} />
-    </Box>
-  );
-}
-
-function More({ children }: { children: React.ReactNode }) {
-  return (
-    <Box as="details">
-      <Text
-        as="summary"
-        minHeight="44px"
-        display="flex"
-        alignItems="center"
-        cursor="pointer"
-        color="rim"
-        fontWeight={600}
-      >
-        More that can be measured
-      </Text>
-      <Stack gap={4} mt={1}>
-        {children}
-      </Stack>
     </Box>
   );
 }

@@ -4,8 +4,8 @@ import { useEffect, useState } from 'react';
 import { api, type Schemas } from '../../api/client';
 import { span } from '../../format/time';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
 import { Fault } from '../../ui/states';
+import { RoleChoice } from './RoleChoice';
 
 /** A picture that a phone's camera reads and is let in by, once; and the addresses for who types them. */
 export function LetIn({ addresses, fingerprint }: { addresses: string[]; fingerprint?: string }) {
@@ -21,13 +21,8 @@ export function LetIn({ addresses, fingerprint }: { addresses: string[]; fingerp
   return (
     <Flex gap={6} wrap="wrap" align="flex-start">
       <Stack gap={4} flex="1" minW="18rem" maxW="34rem">
-        <Choice
-          label="What is it for?"
+        <RoleChoice
           value={role}
-          options={[
-            { value: 'cook', label: 'To cook with' },
-            { value: 'look', label: 'To look at: a wall, a guest' },
-          ]}
           onChange={(chosen) => {
             setRole(chosen);
             reset();

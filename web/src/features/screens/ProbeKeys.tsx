@@ -5,6 +5,7 @@ import { api, type Schemas } from '../../api/client';
 import { span } from '../../format/time';
 import { Button } from '../../ui/Button';
 import { Fault } from '../../ui/states';
+import { Listed } from './Listed';
 import { TextField } from '../../ui/TextField';
 
 /** Keys that probes send their readings with from beyond the kitchen's own machine; each is shown once and can be revoked. */
@@ -22,30 +23,17 @@ export function ProbeKeys({ keys }: { keys: Schemas['KeyLine'][] }) {
       </Text>
       <Box as="ul" listStyleType="none">
         {keys.map(({ id, name: called, used_min }) => (
-          <Flex
-            as="li"
+          <Listed
             key={id}
-            align="center"
-            gap={4}
-            borderTopWidth="1px"
-            borderColor="line"
-            py={1}
-            minHeight="52px"
+            name={called}
+            stands={
+              used_min == null ? 'not used yet' : used_min < 2 ? 'sends now' : `used ${span(used_min)} ago`
+            }
           >
-            <Text flex="1" minW={0}>
-              <strong>{called}</strong>{' '}
-              <Text as="span" color="soft">
-                {used_min == null
-                  ? 'not used yet'
-                  : used_min < 2
-                    ? 'sends now'
-                    : `used ${span(used_min)} ago`}
-              </Text>
-            </Text>
             <Button aria-label={`Revoke the key of ${called}`} onClick={() => revoke.mutate(id)}>
               Revoke
             </Button>
-          </Flex>
+          </Listed>
         ))}
       </Box>
       <Flex gap={3} align="flex-end" wrap="wrap">

@@ -1,12 +1,12 @@
 import { Box, Flex, Heading, Stack, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useKitchen, useScreen, useScreens } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { PageHeading } from '../../ui/PageHeading';
 import { SelectField } from '../../ui/SelectField';
 import { Fault, Waiting } from '../../ui/states';
-import { Link } from 'react-router';
 import { LetIn } from './LetIn';
 import { Passphrase } from './Passphrase';
 import { ProbeKeys } from './ProbeKeys';

@@ -4,10 +4,10 @@ import { useState, type SyntheticEvent } from 'react';
 import { api, type Schemas } from '../../api/client';
 import { signedIn } from '../../api/reach';
 import { Button } from '../../ui/Button';
-import { Choice } from '../../ui/Choice';
 import { PageHeading } from '../../ui/PageHeading';
 import { Fault } from '../../ui/states';
 import { TextField } from '../../ui/TextField';
+import { RoleChoice } from './RoleChoice';
 import { Trust } from './Trust';
 
 /** The code of an invitation stands after the #: it is never sent with an address. */
@@ -80,15 +80,7 @@ export function SignIn() {
                   </Button>
                 </Flex>
               </Field.Root>
-              <Choice
-                label="What is it for?"
-                value={role}
-                options={[
-                  { value: 'cook', label: 'To cook with' },
-                  { value: 'look', label: 'To look at: a wall, a guest' },
-                ]}
-                onChange={setRole}
-              />
+              <RoleChoice value={role} onChange={setRole} />
             </>
           )}
           {enter.error && <Fault error={enter.error} />}

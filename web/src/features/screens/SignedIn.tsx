@@ -1,9 +1,10 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas } from '../../api/client';
 import { span } from '../../format/time';
 import { Button } from '../../ui/Button';
 import { Fault } from '../../ui/states';
+import { Listed } from './Listed';
 
 const does: Record<Schemas['ScreenRole'], string> = { cook: 'cooks', look: 'looks only' };
 
@@ -19,29 +20,17 @@ export function SignedIn({ screens }: { screens: Schemas['ScreenLine'][] }) {
     <Box maxW="46rem">
       <Box as="ul" listStyleType="none">
         {screens.map(({ id, name, role, seen_min, here }) => (
-          <Flex
-            as="li"
+          <Listed
             key={id}
-            align="center"
-            gap={4}
-            borderTopWidth="1px"
-            borderColor="line"
-            py={1}
-            minHeight="52px"
+            name={name}
+            stands={`${does[role]}, ${here ? 'this very one' : seen_min < 2 ? 'here now' : `seen ${span(seen_min)} ago`}`}
           >
-            <Text flex="1" minW={0}>
-              <strong>{name}</strong>{' '}
-              <Text as="span" color="soft">
-                {does[role]},{' '}
-                {here ? 'this very one' : seen_min < 2 ? 'here now' : `seen ${span(seen_min)} ago`}
-              </Text>
-            </Text>
             {!here && (
               <Button aria-label={`Sign ${name} out`} disabled={one.isPending} onClick={() => one.mutate(id)}>
                 Sign out
               </Button>
             )}
-          </Flex>
+          </Listed>
         ))}
       </Box>
       {others.length > 1 && (

@@ -1,9 +1,10 @@
-import { Flex, Text } from '@chakra-ui/react';
+import { Text } from '@chakra-ui/react';
 import { useEffect } from 'react';
 import { useReach } from '../../api/reach';
 import { span } from '../../format/time';
 import { useDeviceNow } from '../../format/useNow';
 import { Button } from '../../ui/Button';
+import { Above } from './Above';
 import { useRested } from './useRested';
 
 /** That the kitchen does not answer, and how old what is shown is; that a newer page is there. Above every place. */
@@ -18,7 +19,7 @@ function Lost() {
   const now = useDeviceNow(10_000);
   const old = asOf === undefined ? 0 : (now - asOf) / 60_000;
   return (
-    <Line>
+    <Above>
       <Text flex="1" minW="16rem">
         <Text as="span" fontWeight={700}>
           The kitchen does not answer.{' '}
@@ -26,7 +27,7 @@ function Lost() {
         What is shown is {old < 1 ? 'of a moment ago' : `${span(old)} old`}. Clocks and alarms go on; taps
         wait with their own time.
       </Text>
-    </Line>
+    </Above>
   );
 }
 
@@ -37,29 +38,11 @@ function Newer() {
     if (rested) globalThis.location.reload();
   }, [rested]);
   return (
-    <Line>
+    <Above>
       <Text flex="1" minW="16rem">
         The kitchen has a newer Ergastic.
       </Text>
       <Button onClick={() => globalThis.location.reload()}>Load it</Button>
-    </Line>
+    </Above>
   );
 }
-
-const Line = ({ children }: { children: React.ReactNode }) => (
-  <Flex
-    role="status"
-    className="no-print"
-    align="center"
-    gap={4}
-    wrap="wrap"
-    bg="panel"
-    borderLeftWidth="8px"
-    borderColor="liquid"
-    px={{ base: 4, md: 6 }}
-    py={1}
-    minHeight="44px"
-  >
-    {children}
-  </Flex>
-);

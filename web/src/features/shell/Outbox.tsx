@@ -2,6 +2,7 @@ import { Flex, Text } from '@chakra-ui/react';
 import { letGo, tryAgain, useOutbox } from '../../api/outbox';
 import { Button } from '../../ui/Button';
 import { stripes } from '../../ui/states';
+import { Above } from './Above';
 
 /** Taps that have not reached the kitchen yet, with the way to send them again; above every place. */
 export function Outbox() {
@@ -10,19 +11,7 @@ export function Outbox() {
   const going = waiting.length - refused.length;
   if (waiting.length === 0) return null;
   return (
-    <Flex
-      role="status"
-      className="no-print"
-      align="center"
-      gap={4}
-      wrap="wrap"
-      bg="panel"
-      borderLeftWidth="8px"
-      borderColor="liquid"
-      css={refused.length > 0 ? stripes : undefined}
-      px={{ base: 4, md: 6 }}
-      py={1}
-    >
+    <Above css={refused.length > 0 ? stripes : undefined}>
       {going > 0 && (
         <Text flex="1" minW="12rem">
           {going === 1 ? 'One tap waits' : `${going} taps wait`} for the kitchen to answer. Kept, with the
@@ -40,6 +29,6 @@ export function Outbox() {
         </Flex>
       ))}
       <Button onClick={tryAgain}>Try again</Button>
-    </Flex>
+    </Above>
   );
 }

@@ -1,27 +1,13 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
-import { bandTimes, ReadyBand } from '../../drawings/ReadyBand';
-import { clockDay, countdown, millis } from '../../format/time';
+import { type Axis, DishBand } from '../cook/DishBand';
+import { clockDay, countdown } from '../../format/time';
 import { clockOf, counts } from '../cook/NowCard';
 
 type Dish = Schemas['OnTheHeat'];
 
-export type Axis = { from: number; to: number; width: number; zone: string; now: number };
-
 /** A row this low has no room for a band, px. */
 export const BAND_FROM = 150;
-
-/** The hours that all bands on the wall share. */
-export function hours(dishes: Dish[], now: number) {
-  const ends = dishes.flatMap((dish) => [
-    millis(dish.bell),
-    ...(dish.band.ready.p90 && dish.status === 'under_way' ? [millis(dish.band.ready.p90)] : []),
-  ]);
-  return {
-    from: Math.min(now, ...dishes.map((dish) => millis(dish.met_heat_at))) - 20 * 60_000,
-    to: Math.max(now, ...ends) + 40 * 60_000,
-  };
-}
 
 /** One dish as it is read from across the kitchen; as large as the others leave it room. */
 export function DishOnTheWall({
@@ -108,18 +94,7 @@ export function DishOnTheWall({
           </Box>
         )}
       </Flex>
-      {row >= BAND_FROM && (
-        <ReadyBand
-          {...axis}
-          height={62}
-          start={millis(dish.met_heat_at)}
-          bell={millis(dish.bell)}
-          ready={bandTimes(dish.band.ready)}
-          tooFar={bandTimes(dish.band.too_far)}
-          marks={dish.tender_at ? [{ at: millis(dish.tender_at), word: 'tender' }] : []}
-          label={dish.name}
-        />
-      )}
+      {row >= BAND_FROM && <DishBand dish={dish} axis={axis} height={62} />}
     </Box>
   );
 }

@@ -8,7 +8,8 @@ import { useDeviceNow, useNow } from '../../format/useNow';
 import { stripes } from '../../ui/states';
 import { useAwake } from '../alarms/useAwake';
 import { useDue, useMayRing, useRinging, type Due } from '../alarms/useAlarms';
-import { BAND_FROM, DishOnTheWall, hours } from './DishOnTheWall';
+import { hoursOf } from '../cook/DishBand';
+import { BAND_FROM, DishOnTheWall } from './DishOnTheWall';
 import { useDimmed, useFresh, useRoom } from './useWall';
 
 /** So many alarms are read from afar; those after them are counted. */
@@ -138,7 +139,7 @@ function Dishes({ dishes, zone, now }: Shown) {
   const { ref, width, height } = useRoom<HTMLDivElement>();
   const row = (height - AXIS) / dishes.length;
   const banded = row >= BAND_FROM;
-  const axis = { ...hours(dishes, now), width, zone, now };
+  const axis = { ...hoursOf(dishes, now), width, zone, now };
   return (
     <Flex ref={ref} direction="column" flex="1" minHeight={0} overflow="hidden">
       {dishes.map((dish) => (

@@ -1,0 +1,34 @@
+import type { Schemas } from '../../api/client';
+import { bandTimes, ReadyBand } from '../../drawings/ReadyBand';
+import { millis } from '../../format/time';
+
+type Dish = Schemas['OnTheHeat'];
+
+/** The hours that the bands of all dishes share. */
+export type Axis = { from: number; to: number; width: number; zone: string; now: number };
+
+/** From before the first met the heat to after the last bell, ms. */
+export function hoursOf(dishes: Dish[], now: number): { from: number; to: number } {
+  const ends = dishes.flatMap((dish) => [
+    millis(dish.bell),
+    ...(dish.band.ready.p90 && dish.status === 'under_way' ? [millis(dish.band.ready.p90)] : []),
+  ]);
+  return {
+    from: Math.min(now, ...dishes.map((dish) => millis(dish.met_heat_at))) - 20 * 60_000,
+    to: Math.max(now, ...ends) + 40 * 60_000,
+  };
+}
+
+/** The band of a dish on the heat. */
+export const DishBand = ({ dish, axis, height }: { dish: Dish; axis: Axis; height: number }) => (
+  <ReadyBand
+    {...axis}
+    height={height}
+    start={millis(dish.met_heat_at)}
+    bell={millis(dish.bell)}
+    ready={bandTimes(dish.band.ready)}
+    tooFar={bandTimes(dish.band.too_far)}
+    marks={dish.tender_at ? [{ at: millis(dish.tender_at), word: 'tender' }] : []}
+    label={dish.name}
+  />
+);
