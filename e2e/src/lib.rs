@@ -169,10 +169,7 @@ impl Kitchen {
     async fn screen(address: String, viewport: Viewport) -> anyhow::Result<Self> {
         let folder = std::env::temp_dir().join(format!("ergastic-e2e-{}-{}", std::process::id(), process::unique()));
         std::fs::create_dir_all(&folder)?;
-        let driver = Running::start(&PathBuf::from("chromedriver"), &["--port=0"])?;
-        let port = driver.wait_for_line(|line| {
-            line.split("started successfully on port ").nth(1).map(|rest| rest.trim_end_matches('.').to_owned())
-        })?;
+        let (driver, port) = driver()?;
         let profile = folder.join("profile");
         let browser = ClientBuilder::new(HttpConnector::new())
             .capabilities(commands::capabilities(&profile, viewport))
@@ -431,6 +428,21 @@ impl Drop for Kitchen {
 /// The project's folder.
 pub fn root() -> PathBuf {
     PathBuf::from(env!("CARGO_MANIFEST_DIR")).parent().map(PathBuf::from).unwrap_or_default()
+}
+
+/// ChromeDriver and its port. The one it picks may be taken by another in the same moment, and then it ends: it is asked again.
+fn driver() -> anyhow::Result<(Running, String)> {
+    let mut last = None;
+    for _ in 0..4 {
+        let driver = Running::start(&PathBuf::from("chromedriver"), &["--port=0"])?;
+        match driver.wait_for_line(|line| {
+            line.split("started successfully on port ").nth(1).map(|rest| rest.trim_end_matches('.').to_owned())
+        }) {
+            Ok(port) => return Ok((driver, port)),
+            Err(error) => last = Some(error),
+        }
+    }
+    Err(last.context("ChromeDriver does not start")?)
 }
 
 /// A server on a port (0 picks one), and where it answers.

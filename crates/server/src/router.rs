@@ -10,8 +10,8 @@ use axum::middleware::{Next, from_fn, from_fn_with_state, map_response_with_stat
 use axum::response::{IntoResponse, Response};
 use axum::routing::{any, get};
 use ergastic_words::service as say;
-use tower_http::catch_panic::CatchPanicLayer;
 use tower_http::CompressionLevel;
+use tower_http::catch_panic::CatchPanicLayer;
 use tower_http::compression::CompressionLayer;
 use tower_http::csrf::CsrfLayer;
 use tower_http::set_header::SetResponseHeaderLayer;
