@@ -198,7 +198,9 @@ async fn main() -> anyhow::Result<()> {
     tokio::time::sleep(Duration::from_secs(6)).await;
 
     let mut took = Vec::new();
-    for _ in 0..TAPS {
+    // A clock that runs a thousand times as fast keeps no view for the next screen: there only the weight is looked at.
+    let taps = if minutes.is_some() { 0 } else { TAPS };
+    for _ in 0..taps {
         tokio::time::sleep(Duration::from_millis(700)).await;
         if let Some(ended) = screens.try_join_next() {
             ended??;
@@ -213,10 +215,12 @@ async fn main() -> anyhow::Result<()> {
         own = line(served.port, &tls, &own.cookie).await?;
     }
     took.sort_unstable();
-    let (median, longest) = (took[took.len() / 2], took[took.len() - 1]);
-    println!(
-        "an event on all {SCREENS} screens: median {median} ms, longest {longest} ms of {TAPS} (target {TARGET_MS} ms)"
-    );
+    if !took.is_empty() {
+        let (median, longest) = (took[took.len() / 2], took[took.len() - 1]);
+        println!(
+            "an event on all {SCREENS} screens: median {median} ms, longest {longest} ms of {TAPS} (target {TARGET_MS} ms)"
+        );
+    }
     println!("the server by then: {:.0} MB (target {TARGET_MB:.0} MB)", served.megabytes());
 
     let Some(minutes) = minutes else { return Ok(()) };

@@ -175,7 +175,9 @@ fn inside(app: App) -> Router<App> {
         .layer(no_store)
         .layer(map_response_with_state(app.clone(), in_the_kitchens_units))
         .layer(map_response_with_state((app, build), with_the_time));
-    api.route("/authority.crt", get(screens::authority)).fallback(web::serve).layer(CompressionLayer::new()).layer(
+    // What ships is packed ahead of time; packing each answer with Brotli would cost every screen that asks time and memory.
+    let small = CompressionLayer::new().br(false).quality(CompressionLevel::Fastest);
+    api.route("/authority.crt", get(screens::authority)).fallback(web::serve).layer(small).layer(
         CsrfLayer::new()
             .with_rejection_response(|_| ApiError::Refused(StatusCode::FORBIDDEN, say::another_site()).into_response()),
     )
