@@ -1,6 +1,6 @@
 //! Who may enter from beyond this machine: the passphrase, the screens that have signed in, the keys of probes.
 //!
-//! Tokens and keys come here as their SHA-256 alone. Instants are the machine's own: a kitchen's clock may run faster.
+//! Tokens and keys come here as their SHA-256 alone. None of it stands in an export; a copy of the database has it. Instants are the machine's own: a kitchen's clock may run faster.
 
 use jiff::{SignedDuration, Timestamp};
 use uuid::Uuid;
