@@ -34,7 +34,7 @@ const CORE: [&str; 26] = [
 ];
 
 /// The rooms of the server from the ground up.
-const SERVER: [&str; 28] = [
+const SERVER: [&str; 29] = [
     "error",
     "extract",
     "queue",
@@ -53,7 +53,8 @@ const SERVER: [&str; 28] = [
     "sheet_files",
     "logger_file",
     "recipe_file",
-    "transfer",
+    "kitchen_file",
+    "bringing",
     "upkeep",
     "demo",
     "document",

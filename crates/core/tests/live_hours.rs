@@ -2,7 +2,8 @@
 
 use ergastic_core::clock::{minutes_between, plus_minutes};
 use ergastic_core::cook::{
-    CookView, Event, Happened, OnTheHeat, ProbeIn, Sound, Trace, Trust, gone_wrong, hand_over, view, what_if,
+    CookView, Event, Happened, OnTheHeat, ProbeIn, Sound, Trace, Trust, gone_wrong, hand_over, in_their_order, view,
+    what_if,
 };
 use ergastic_core::forecast::{Found, Heat, Wrap};
 use ergastic_core::heat::pit::WrapMaterial;
@@ -325,13 +326,39 @@ fn what_goes_wrong_is_answered_from_this_pot_and_the_likely_comes_first() {
 }
 
 #[test]
+fn one_left_open_asks_for_nothing_and_costs_nothing_until_somebody_tells_of_it() {
+    // Its bell is at 300 min; twelve hours after that it is left.
+    let mut cook = Cook::oven().probed(200, |_, core| core);
+    let followed = cook.view(1000.0);
+    assert!(followed.left_open_since.is_none() && followed.now.is_some() && !followed.alarms.is_empty());
+    let left = cook.view(1025.0);
+    assert_eq!(left.left_open_since, Some(cook.at(0.0)));
+    assert!(left.now.is_none() && left.next_task.is_none() && left.alarms.is_empty());
+    assert!(left.words.contains("since Sat 12:00"), "{}", left.words);
+    // A week later it stands as it stood, whatever its probe has read in the drawer.
+    let drawer: Vec<_> = (1021..1400).map(|minute| (cook.at(f64::from(minute)), 19.0)).collect();
+    cook.traces[0].readings.extend(drawer);
+    let later = cook.view(7.0 * 1440.0);
+    assert!(later.words.contains("since Sat 6 Feb 12:00"), "{}", later.words);
+    assert_eq!(CookView { words: left.words.clone(), ..later }, left);
+    let (zone, now) = (jiff::tz::TimeZone::UTC, cook.at(1025.0));
+    let on_the_heat = |view| OnTheHeat::of(Uuid::nil(), "Chuck", 6, view, now, &zone, Voice::default());
+    let mut dishes = [on_the_heat(&left), on_the_heat(&followed)];
+    dishes.sort_by_key(in_their_order);
+    assert!(dishes[0].left_open_since.is_none() && dishes[1].from.is_none() && dishes[1].late_min == 0.0);
+    // Told of again it is followed again.
+    let again = cook.with(7.0 * 1440.0, Happened::Check { found: Check::Pull, by: None }).view(7.0 * 1440.0 + 1.0);
+    assert!(again.left_open_since.is_none() && again.now.is_some());
+}
+
+#[test]
 fn a_hand_over_has_ten_lines_at_the_most_and_names_every_dish() {
     let zone = jiff::tz::TimeZone::UTC;
     let seen = Cook::oven().with(60.0, Happened::Check { found: Check::Firm, by: None }).view(70.0);
     let now = "2027-02-06T13:10:00Z".parse().unwrap();
     for count in [0, 1, 2, 3, 6, 9] {
         let dishes: Vec<OnTheHeat> = (0..count)
-            .map(|i| OnTheHeat::of(Uuid::from_u128(i), &format!("Dish {i}"), 6, &seen, &zone, Voice::default()))
+            .map(|i| OnTheHeat::of(Uuid::from_u128(i), &format!("Dish {i}"), 6, &seen, now, &zone, Voice::default()))
             .collect();
         let lines = hand_over(&dishes, now, &zone, Voice::default());
         assert!(lines.len() <= 10 && lines.iter().all(|line| line.len() > 10), "{lines:?}");
@@ -339,6 +366,6 @@ fn a_hand_over_has_ten_lines_at_the_most_and_names_every_dish() {
             assert!(lines.iter().any(|line| line.contains(&dish.name)), "{lines:?}");
         }
     }
-    let lines = OnTheHeat::of(Uuid::nil(), "Ice-road chuck", 6, &seen, &zone, Voice::default()).lines;
+    let lines = OnTheHeat::of(Uuid::nil(), "Ice-road chuck", 6, &seen, now, &zone, Voice::default()).lines;
     insta::assert_snapshot!(lines.join("\n"));
 }

@@ -19,7 +19,7 @@ use crate::clock::Clock;
 use crate::error::ApiResult;
 use crate::queue::{Lane, Queue};
 
-/// Views of closed cooks that are kept.
+/// Views that no longer change with the clock, kept.
 const VIEWS: usize = 64;
 /// What was found of the disk counts for so long, ms: long enough for all who ask at once.
 const STATE_COUNTS_MS: i64 = 100;
@@ -43,6 +43,9 @@ impl MadeFrom {
 
 /// A view of a cook at work counts for so long, s of the kitchen's time: long enough for every screen that asks at once.
 const LIVE_COUNTS_S: f64 = 5.0;
+/// And at least for so long of the machine's own time, s, however fast the kitchen's clock runs: no older than what came over a
+/// slow network.
+const LIVE_COUNTS_AT_LEAST_S: f64 = 1.0;
 /// Readings of one probe are told to the pages this often at the most, ms of the machine's own time.
 const READINGS_EVERY_MS: u64 = 1000;
 
@@ -66,7 +69,7 @@ pub struct App {
     pub desk: Arc<Desk>,
     /// Wakes what is worked out in the background.
     pub upkeep: Arc<Notify>,
-    closed: Arc<Mutex<HashMap<Uuid, (MadeFrom, CookView)>>>,
+    settled: Arc<Mutex<HashMap<Uuid, (MadeFrom, CookView)>>>,
     live: Arc<Mutex<HashMap<Uuid, Live>>>,
     turns: Arc<Mutex<HashMap<Uuid, Arc<tokio::sync::Mutex<()>>>>>,
     heard: Arc<Mutex<HashMap<String, (Instant, Timestamp)>>>,
@@ -95,7 +98,7 @@ impl App {
             clock,
             desk: Arc::default(),
             upkeep: Arc::default(),
-            closed: Arc::default(),
+            settled: Arc::default(),
             live: Arc::default(),
             turns: Arc::default(),
             heard: Arc::default(),
@@ -133,19 +136,19 @@ impl App {
         self.changes.tell(change);
     }
 
-    /// The view of a closed cook, if it was made from the same.
-    pub fn closed_view(&self, id: Uuid, made_from: MadeFrom) -> Option<CookView> {
-        let closed = self.closed.lock().unwrap_or_else(PoisonError::into_inner);
-        closed.get(&id).filter(|(known, _)| *known == made_from).map(|(_, view)| view.clone())
+    /// The view of a cook that no longer changes with the clock, if it was made from the same.
+    pub fn settled_view(&self, id: Uuid, made_from: MadeFrom) -> Option<CookView> {
+        let settled = self.settled.lock().unwrap_or_else(PoisonError::into_inner);
+        settled.get(&id).filter(|(known, _)| *known == made_from).map(|(_, view)| view.clone())
     }
 
-    /// Keeps the view of a closed cook.
-    pub fn keep_closed_view(&self, id: Uuid, made_from: MadeFrom, view: &CookView) {
-        let mut closed = self.closed.lock().unwrap_or_else(PoisonError::into_inner);
-        if closed.len() >= VIEWS {
-            closed.clear();
+    /// Keeps the view of a cook that no longer changes with the clock.
+    pub fn keep_settled_view(&self, id: Uuid, made_from: MadeFrom, view: &CookView) {
+        let mut settled = self.settled.lock().unwrap_or_else(PoisonError::into_inner);
+        if settled.len() >= VIEWS {
+            settled.clear();
         }
-        closed.insert(id, (made_from, view.clone()));
+        settled.insert(id, (made_from, view.clone()));
     }
 
     /// The view of a cook at work, if it was made from the same a moment ago.
@@ -156,7 +159,7 @@ impl App {
     }
 
     fn still_counts(&self, known: &Live) -> bool {
-        known.since.elapsed().as_secs_f64() * self.clock.speed() < LIVE_COUNTS_S
+        known.since.elapsed().as_secs_f64() < (LIVE_COUNTS_S / self.clock.speed()).max(LIVE_COUNTS_AT_LEAST_S)
     }
 
     /// The turn to work out a cook that many ask for at once: the first works it out, the others find it done.

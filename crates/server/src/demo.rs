@@ -14,7 +14,7 @@ pub async fn fill(store: &Store, now: Timestamp) -> anyhow::Result<()> {
         return Ok(());
     }
     let file = serde_json::to_vec(&moved_to(now)?)?;
-    crate::transfer::bring_in(store, file, now).await?;
+    crate::bringing::bring_in(store, file, now).await?;
     Ok(())
 }
 

@@ -13,13 +13,13 @@ use crate::traces::traces;
 /// Folds a cook as it is, or would be.
 pub async fn folded(app: &App, cook: &StoredCook, kitchen: &Kitchen, now: Timestamp) -> ApiResult<CookView> {
     let made_from = MadeFrom::new(cook.seq, kitchen);
-    if let Some(view) = app.closed_view(cook.id, made_from) {
+    if let Some(view) = app.settled_view(cook.id, made_from) {
         return Ok(view);
     }
     let traces = traces(&app.store, cook, now).await?;
     let with_cook = computed(app, cook, kitchen, traces, now, view).await?;
-    if with_cook.status == Status::Closed {
-        app.keep_closed_view(cook.id, made_from, &with_cook);
+    if with_cook.status == Status::Closed || with_cook.left_open_since.is_some() {
+        app.keep_settled_view(cook.id, made_from, &with_cook);
     }
     Ok(with_cook)
 }

@@ -2,6 +2,7 @@
 
 pub mod access;
 pub mod app;
+mod bringing;
 pub mod changes;
 mod checks;
 pub mod cli;
@@ -14,6 +15,7 @@ mod error;
 mod extract;
 mod folded;
 mod guard;
+mod kitchen_file;
 mod logger_file;
 mod opened;
 pub mod queue;
@@ -24,7 +26,6 @@ pub mod serve;
 mod sheet_files;
 mod summaries;
 mod traces;
-mod transfer;
 mod units;
 pub mod upkeep;
 mod web;

@@ -80,6 +80,8 @@ pub struct Instant {
     pub at: Timestamp,
     /// Where.
     pub zone: TimeZone,
+    /// When it is read: of another day the weekday is said, of another week the date. Without it the hour alone is.
+    pub read_at: Option<Timestamp>,
 }
 
 /// A power, W.

@@ -1,8 +1,5 @@
 //! Quantities in words and figures.
 
-use jiff::Timestamp;
-use jiff::tz::TimeZone;
-
 use crate::quantity::*;
 use crate::said::Argument;
 
@@ -41,7 +38,7 @@ pub fn written(argument: &Argument, units: Units) -> String {
         }
         Argument::Span(Span(min)) => span(*min),
         Argument::Minutes(Minutes(min)) => minutes(*min),
-        Argument::Instant(Instant { at, zone }) => moment(*at, zone, us),
+        Argument::Instant(moment) => of_the_clock(moment, us),
         Argument::Power(Power(w)) if *w < 1000.0 => format!("{} W", whole(*w)),
         Argument::Power(Power(w)) => format!("{} kW", decimals(w / 1000.0, 1)),
         Argument::Share(Share(share)) => in_ten(*share),
@@ -260,12 +257,21 @@ fn minutes(min: f64) -> String {
     }
 }
 
-fn moment(at: Timestamp, zone: &TimeZone, us: bool) -> String {
+fn of_the_clock(Instant { at, zone, read_at }: &Instant, us: bool) -> String {
     let local = at.to_zoned_datetime(zone.clone());
-    if !us {
-        return local.strftime("%H:%M").to_string();
+    let hour = match us {
+        false => local.strftime("%H:%M").to_string(),
+        true => local.strftime("%-I:%M %p").to_string().to_lowercase(),
+    };
+    let days = read_at.map_or(0, |read_at| {
+        let read_on = read_at.to_zoned_datetime(zone.clone()).date();
+        read_on.since(local.date()).map_or(0, |apart| apart.get_days()).abs()
+    });
+    match days {
+        0 => hour,
+        1..7 => format!("{} {hour}", local.strftime("%a")),
+        _ => format!("{} {hour}", local.strftime("%a %-d %b")),
     }
-    local.strftime("%-I:%M %p").to_string().to_lowercase()
 }
 
 /// "9 in 10", "97 in 100", "hardly any", "nearly all".

@@ -128,8 +128,12 @@ fn the_rest_is_written_as_it_is_said_at_the_counter_and_at_the_stove() {
     are(Strength, &[(10.4, "10 g of salt a kilo", "1 % salt"), (12.6, "13 g of salt a kilo", "1.3 % salt")]);
     are(Price, &[(14.0, "14.00 a kilo", "6.35 a pound")]);
     are(Power, &[(800.0, "800 W", "800 W"), (1800.0, "1.8 kW", "1.8 kW")]);
-    let supper = Instant { at: "2027-02-05T16:30:00Z".parse().unwrap(), zone: jiff::tz::TimeZone::UTC };
-    assert_eq!(said(supper), ["16:30", "4:30 pm"]);
+    let supper = Instant { at: "2027-02-05T16:30:00Z".parse().unwrap(), zone: jiff::tz::TimeZone::UTC, read_at: None };
+    assert_eq!(said(supper.clone()), ["16:30", "4:30 pm"]);
+    let read = |at: &str| said(Instant { read_at: Some(at.parse().unwrap()), ..supper.clone() });
+    assert_eq!(read("2027-02-05T23:59:00Z"), ["16:30", "4:30 pm"]);
+    assert_eq!(read("2027-02-06T00:01:00Z"), ["Fri 16:30", "Fri 4:30 pm"]);
+    assert_eq!(read("2027-02-12T00:01:00Z"), ["Fri 5 Feb 16:30", "Fri 5 Feb 4:30 pm"]);
 }
 
 #[test]

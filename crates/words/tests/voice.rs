@@ -43,7 +43,9 @@ fn fact(name: &str, kind: &str, keys: &'static [&'static str], sample: Sample, n
         "Difference" => Difference(size(7.0, 1.0, 40.0)).into(),
         "Span" => Span(size(100.0, 1.0, 3600.0)).into(),
         "Minutes" => Minutes(size(35.0, 1.0, 2880.0)).into(),
-        "Instant" => Instant { at: "2027-02-05T17:00:00Z".parse().unwrap(), zone: jiff::tz::TimeZone::UTC }.into(),
+        "Instant" => {
+            Instant { at: "2027-02-05T17:00:00Z".parse().unwrap(), zone: jiff::tz::TimeZone::UTC, read_at: None }.into()
+        }
         "Power" => Power(size(800.0, 1.0, 5500.0)).into(),
         "Share" => Share(size(0.6, 0.01, 0.8)).into(),
         "Percent" => Percent(size(0.12, 0.01, 0.8)).into(),

@@ -2148,6 +2148,11 @@ export interface components {
             learned: components["schemas"]["Learned"];
             /**
              * Format: date-time
+             * @description Its dinner is long over, and nobody has told of it since then: it is not followed any further, until somebody does.
+             */
+            left_open_since?: string | null;
+            /**
+             * Format: date-time
              * @description Planned lifting.
              */
             lift_at: string;
@@ -4343,7 +4348,7 @@ export interface components {
         KitchenNow: {
             /** @description The kitchen sleeps: a screen on its wall is dimmed. */
             asleep: boolean;
-            /** @description Every dish on the heat, the one with the nearest bell first. */
+            /** @description Every dish on the heat, the one with the nearest bell first; those left open after all others. */
             dishes: components["schemas"]["OnTheHeat"][];
             /** @description Its state in ten lines, for who takes the next shift. */
             hand_over: string[];
@@ -5617,6 +5622,11 @@ export interface components {
              */
             late_min: number;
             later?: components["schemas"]["NextUp"] | null;
+            /**
+             * Format: date-time
+             * @description Its dinner is long over, and nobody has told of it since then.
+             */
+            left_open_since?: string | null;
             /** @description Its lines for the hand-over. */
             lines: string[];
             /**

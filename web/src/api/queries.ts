@@ -104,6 +104,8 @@ export const useAfterwards = (cook: Schemas['CookAnswer']) =>
 
 /** What this screen is called and may do. */
 export const useScreen = () => useQuery({ queryKey: ['screen'], queryFn: api.screen, staleTime: 60_000 });
+/** Whether this screen changes nothing and takes nothing along. */
+export const useLooks = () => useScreen().data?.role === 'look';
 
 /** The kitchen's screens, keys and addresses. */
 export const useScreens = () =>

@@ -82,7 +82,7 @@ struct Pot<'a> {
 
 impl Pot<'_> {
     fn instant(&self, at: Timestamp) -> Instant {
-        Instant { at, zone: self.worked.zone.clone() }
+        Instant { at, zone: self.worked.zone.clone(), read_at: Some(self.facts.now) }
     }
 
     fn min(&self) -> f64 {
@@ -383,11 +383,11 @@ pub fn gone_wrong(
     let standing = Standing::of(events);
     let Some(met_heat) = standing.met_heat().filter(|_| standing.closed().is_none()) else { return Ok(Vec::new()) };
     let plan = Plan { bell: standing.bell().unwrap_or(plan.bell), ..plan.clone() };
-    let facts = Facts { plan: &plan, kitchen, opened_at, standing: &standing, traces, now };
+    let facts = Facts::of(&plan, kitchen, opened_at, &standing, traces, now);
     let before = facts.as_planned(&[])?;
     let SoFar { worked, probes, .. } = facts.so_far(&before, &[])?;
     let worked = worked.as_ref().unwrap_or(&before);
-    let stage = running(worked, minutes_between(met_heat, now));
+    let stage = running(worked, minutes_between(met_heat, facts.now));
     let pot = Pot {
         facts: &facts,
         before: &before,

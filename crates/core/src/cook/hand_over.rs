@@ -64,13 +64,23 @@ pub struct OnTheHeat {
     pub alarms: Vec<Alarm>,
     /// Its probes, without their traces.
     pub probes: Vec<ProbeNow>,
+    /// Its dinner is long over, and nobody has told of it since then.
+    pub left_open_since: Option<Timestamp>,
     /// Its lines for the hand-over.
     pub lines: Vec<String>,
 }
 
 impl OnTheHeat {
     /// One cook as it stands.
-    pub fn of(id: Uuid, name: &str, people: u32, view: &CookView, zone: &TimeZone, voice: Voice) -> Self {
+    pub fn of(
+        id: Uuid,
+        name: &str,
+        people: u32,
+        view: &CookView,
+        now: Timestamp,
+        zone: &TimeZone,
+        voice: Voice,
+    ) -> Self {
         let open = |wanted| view.tasks.iter().map(|task| &task.task).find(|task| Some(task.id) == wanted);
         let up = |task: &crate::sheet::Task| NextUp { what: task.what.clone(), at: task.start };
         let next = open(view.next_task);
@@ -99,10 +109,11 @@ impl OnTheHeat {
             band: view.band.clone(),
             tender_at: view.tender_at,
             bell: view.bell,
-            late_min: view.late_min,
+            late_min: if view.left_open_since.is_some() { 0.0 } else { view.late_min },
             alarms: view.alarms.clone(),
             probes,
-            lines: lines(name, people, view, zone, voice),
+            left_open_since: view.left_open_since,
+            lines: lines(name, people, view, now, zone, voice),
         }
     }
 }
@@ -114,8 +125,8 @@ fn in_hand(view: &CookView) -> String {
 }
 
 /// A dish in up to three lines: what it is and what is going on; what comes next and when it is tender; how it stood last.
-fn lines(name: &str, people: u32, view: &CookView, zone: &TimeZone, voice: Voice) -> Vec<String> {
-    let at = |at: Timestamp| Instant { at, zone: zone.clone() };
+fn lines(name: &str, people: u32, view: &CookView, now: Timestamp, zone: &TimeZone, voice: Voice) -> Vec<String> {
+    let at = |at: Timestamp| Instant { at, zone: zone.clone(), read_at: Some(now) };
     let name = Said::text(name.to_owned());
     let act = view.now.as_ref().map_or_else(|| view.words.clone(), |now| now.act.clone());
     let mut lines = vec![voice.say(say::over_dish(name, people, at(view.bell), Said::text(act)))];
@@ -157,15 +168,21 @@ fn lines(name: &str, people: u32, view: &CookView, zone: &TimeZone, voice: Voice
     lines
 }
 
+/// The dish with the nearest bell first; those left open after all that are followed.
+pub fn in_their_order(dish: &OnTheHeat) -> (bool, Timestamp) {
+    (dish.left_open_since.is_some(), dish.bell)
+}
+
 /// Ten lines at the most for all that is being cooked: the dish with the nearest bell first, each with as many of its lines as
 /// there is room for.
 pub fn hand_over(dishes: &[OnTheHeat], now: Timestamp, zone: &TimeZone, voice: Voice) -> Vec<String> {
     let ringing =
         dishes.iter().flat_map(|dish| &dish.alarms).filter(|alarm| !alarm.heard && alarm.rings_at <= now).count();
-    let head = say::over_head(Instant { at: now, zone: zone.clone() }, dishes.len() as u32, ringing as u32);
+    let head =
+        say::over_head(Instant { at: now, zone: zone.clone(), read_at: None }, dishes.len() as u32, ringing as u32);
     let mut lines = vec![voice.say(head)];
     let mut dishes: Vec<&OnTheHeat> = dishes.iter().collect();
-    dishes.sort_by_key(|dish| dish.bell);
+    dishes.sort_by_key(|dish| in_their_order(dish));
     let each = ((LINES - 1) / dishes.len().max(1)).clamp(1, 3);
     lines.extend(dishes.iter().flat_map(|dish| dish.lines.iter().take(each).cloned()).take(LINES - 1));
     lines

@@ -146,7 +146,7 @@ pub(super) fn look(worked: &Worked, met_heat: Timestamp, now: Timestamp, voice: 
     }
     let at = plus_minutes(met_heat, best.at_s / 60.0);
     let words = voice.say(say::look_at(
-        Instant { at, zone: worked.zone.clone() },
+        Instant { at, zone: worked.zone.clone(), read_at: Some(now) },
         Span(from_min),
         Span(to_min),
         Span(costs_min),
@@ -155,7 +155,8 @@ pub(super) fn look(worked: &Worked, met_heat: Timestamp, now: Timestamp, voice: 
 }
 
 /// What comes out of a mixed pot, in its order; nothing where all is of one kind.
-pub(super) fn lift_out(worked: &Worked, from: Timestamp, voice: Voice) -> Vec<LiftOut> {
+pub(super) fn lift_out(worked: &Worked, from: Timestamp, now: Timestamp, voice: Voice) -> Vec<LiftOut> {
+    let when = |at: Timestamp| Instant { at, zone: worked.zone.clone(), read_at: Some(now) };
     let parts = worked.forecast.parts.iter();
     let mut out: Vec<LiftOut> = parts
         .map(|part| {
@@ -163,11 +164,7 @@ pub(super) fn lift_out(worked: &Worked, from: Timestamp, voice: Voice) -> Vec<Li
             let ready = part.ready_min;
             let name = part.name.clone();
             let words = match at(ready.p10).zip(at(ready.p90)) {
-                Some((quick, slow)) => say::comes_out(
-                    Said::text(name.clone()),
-                    Instant { at: quick, zone: worked.zone.clone() },
-                    Instant { at: slow, zone: worked.zone.clone() },
-                ),
+                Some((quick, slow)) => say::comes_out(Said::text(name.clone()), when(quick), when(slow)),
                 None => say::comes_out_never(Said::text(name.clone())),
             };
             let words = voice.say(words);

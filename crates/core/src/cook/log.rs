@@ -57,13 +57,14 @@ pub(super) fn lines(
     let own = |event: &&Event| !matches!(event.happened, Happened::Undone { .. } | Happened::Retimed { .. });
     let line = |event: &Event| {
         let corrected = standing.corrected(event.id);
+        let at = corrected.unwrap_or(event.at);
         let undone_by = standing.undone_by(event.id);
         LogLine {
-            at: corrected.unwrap_or(event.at),
+            at,
             corrected: corrected.is_some(),
             undone: undone_by.is_some(),
             undone_by,
-            words: voice.say(words(&event.happened, tasks, zone)),
+            words: voice.say(words(&event.happened, at, tasks, zone)),
             name: voice.say(name(&event.happened, tasks)),
             event: event.clone(),
         }
@@ -123,7 +124,7 @@ fn did_to_the_sauce(did: &Move) -> Said {
     }
 }
 
-fn words(happened: &Happened, tasks: &[CookTask], zone: &TimeZone) -> Said {
+fn words(happened: &Happened, at: Timestamp, tasks: &[CookTask], zone: &TimeZone) -> Said {
     match happened {
         Happened::MetHeat {} => say::met_heat(),
         Happened::TaskDone { task } => say::task_done(task_name(task, tasks)),
@@ -135,7 +136,7 @@ fn words(happened: &Happened, tasks: &[CookTask], zone: &TimeZone) -> Said {
         Happened::HeatOff {} => say::heat_off(),
         Happened::HeatOn {} => say::heat_on(),
         Happened::Opened { min } => say::opened(Minutes(*min)),
-        Happened::BellMoved { bell } => say::bell_moved(Instant { at: *bell, zone: zone.clone() }),
+        Happened::BellMoved { bell } => say::bell_moved(Instant { at: *bell, zone: zone.clone(), read_at: Some(at) }),
         Happened::FatMeasured { mm } => say::fat_measured(Length(*mm)),
         Happened::ProbePut { probe, into } => say::probe_put(Said::text(probe.clone()), into.key()),
         Happened::Heard { alarm } => say::heard_alarm(alarm_name(alarm, tasks)),

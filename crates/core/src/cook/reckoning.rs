@@ -13,8 +13,9 @@ use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::sheet::{TaskId, Worked, lay_back, needed_min};
 
-/// So long after its bell an open cook counts as forgotten, min: what is in its pot is not worked out any further.
-const FORGOTTEN_MIN: f64 = 720.0;
+/// So long after its bell, the heat and the last that was told of it an open cook counts as left open, min: it is not followed
+/// any further. Working value.
+const LEFT_OPEN_MIN: f64 = 720.0;
 /// Moments at which the cooks are looked at, over the whole of the cook; at least so far apart, and up to so long after the bell, min.
 const MOMENTS: f64 = 28.0;
 const APART_MIN: f64 = 5.0;
@@ -62,8 +63,7 @@ fn moments(facts: &Facts) -> Vec<f64> {
     let Some(met_heat) = facts.standing.met_heat().filter(|_| facts.standing.closed().is_none()) else {
         return Vec::new();
     };
-    let over_min = minutes_between(met_heat, facts.plan.bell.max(facts.now)).min(FORGOTTEN_MIN * 4.0);
-    let over_min = over_min.max(0.0) + AFTER_THE_BELL_MIN;
+    let over_min = minutes_between(met_heat, facts.plan.bell.max(facts.now)).max(0.0) + AFTER_THE_BELL_MIN;
     let every_min = f64::max(APART_MIN, (over_min / MOMENTS / 5.0).ceil() * 5.0);
     (1..).map(|i| f64::from(i) * every_min).take_while(|min| *min <= over_min).map(|min| min * 60.0).collect()
 }
@@ -83,17 +83,46 @@ pub(super) struct SoFar {
 }
 
 impl<'a> Facts<'a> {
+    /// Of a cook, its plan with the bell as it is wanted now. One that was left open stands as it stood when it was left: it asks for
+    /// no more work, of the machine or of anybody, for standing a week on a screen.
+    pub fn of(
+        plan: &'a Plan,
+        kitchen: &'a Kitchen,
+        opened_at: Timestamp,
+        standing: &'a Standing<'a>,
+        traces: &'a [Trace],
+        now: Timestamp,
+    ) -> Self {
+        let mut facts = Self { plan, kitchen, opened_at, standing, traces, now };
+        facts.now = now.min(facts.followed_until());
+        facts
+    }
+
+    /// The last that was told of it.
+    fn told_last(&self) -> Timestamp {
+        self.standing.all().map(|event| event.at).max().unwrap_or(self.opened_at)
+    }
+
+    fn followed_until(&self) -> Timestamp {
+        plus_minutes(self.plan.bell.max(self.told_last()).max(self.opened_at), LEFT_OPEN_MIN)
+    }
+
+    /// Since when nothing was told of it, where it is left open.
+    pub fn left_open_since(&self, now: Timestamp) -> Option<Timestamp> {
+        let left = self.standing.closed().is_none() && now >= self.followed_until();
+        left.then(|| self.told_last())
+    }
+
     /// How long the meat has been over the heat, s.
     fn look_s(&self) -> Option<f64> {
         let met_heat = self.standing.met_heat()?;
         Some(minutes_between(met_heat, self.until()).max(0.0) * 60.0)
     }
 
-    /// Up to when it is followed: what is over no longer changes with the clock, and one that was forgotten not for months.
+    /// Up to when it is followed: what is over no longer changes with the clock.
     fn until(&self) -> Timestamp {
         let standing = self.standing;
-        let until = standing.done(TaskId::Lift).or(standing.closed().map(|(at, _)| at)).unwrap_or(self.now);
-        until.min(plus_minutes(standing.met_heat().unwrap_or(self.now).max(self.plan.bell), FORGOTTEN_MIN))
+        standing.done(TaskId::Lift).or(standing.closed().map(|(at, _)| at)).unwrap_or(self.now)
     }
 
     /// The plan as it was made.

@@ -1,6 +1,6 @@
 //! What a cook sees: now, next and later, the band, and what was predicted.
 
-use ergastic_words::{Join, Said, Share, Span, Voice, cook as say, log as told};
+use ergastic_words::{Instant, Join, Said, Share, Span, Voice, cook as say, log as told};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -62,6 +62,8 @@ pub struct Prediction {
 pub struct CookView {
     /// How far it has come.
     pub status: Status,
+    /// Its dinner is long over, and nobody has told of it since then: it is not followed any further, until somebody does.
+    pub left_open_since: Option<Timestamp>,
     /// The clock's start.
     pub met_heat_at: Option<Timestamp>,
     /// When the sheet has the meat meet the heat.
@@ -163,7 +165,9 @@ pub fn view(
 ) -> Result<CookView> {
     let standing = Standing::of(events);
     let plan = &Plan { bell: standing.bell().unwrap_or(plan.bell), ..plan.clone() };
-    let facts = Facts { plan, kitchen, opened_at, standing: &standing, traces, now };
+    let facts = Facts::of(plan, kitchen, opened_at, &standing, traces, now);
+    let (left_open, read_at) = (facts.left_open_since(now), Some(now));
+    let now = facts.now;
     let reckoning = Reckoning::of(&facts)?;
     let (before, worked) = (&reckoning.before, reckoning.worked());
     let (met_heat, closed) = (standing.met_heat(), standing.closed());
@@ -192,7 +196,8 @@ pub fn view(
         closed.map_or(now, |(at, _)| at),
         worked.case.voice,
     );
-    let (now_task, next_task) = if closed.is_some() { (None, None) } else { now_and_next(&tasks, now) };
+    let rests = closed.is_some() || left_open.is_some();
+    let (now_task, next_task) = if rests { (None, None) } else { now_and_next(&tasks, now) };
     let status = Status::of(&standing, tender_at);
     let prediction = prediction(before, met_heat, tender_at);
     let goal = worked.case.main().goal;
@@ -204,9 +209,9 @@ pub fn view(
     let costs = Costs { worked, met_heat: cooking, bell: plan.bell, serve_at };
     // Once the meat is lifted its probe is out, and nothing is wrong with that.
     let watched = if standing.done(TaskId::Lift).is_some() { &[][..] } else { &reckoning.so_far.probes[..] };
-    let rings = match closed {
-        Some(_) => Vec::new(),
-        None => alarms(&tasks, watched, &standing, &costs, now, voice),
+    let rings = match rests {
+        true => Vec::new(),
+        false => alarms(&tasks, watched, &standing, &costs, now, voice),
     };
     let since_heat_min = met_heat.map(|from| minutes_between(from, now));
     let bones = worked.case.main().bone_pct > 0.0;
@@ -219,7 +224,14 @@ pub fn view(
         planned_met_heat_at: planned,
         now_task,
         next_task,
-        words: words(status, worked, &band_now.ready, plan.bell, serve_at, &prediction),
+        words: match left_open {
+            Some(since) => {
+                let zone = worked.zone.clone();
+                voice.say(say::left_open(Instant { at: since, zone, read_at }))
+            }
+            None => words(status, worked, &band_now.ready, plan.bell, serve_at, &prediction),
+        },
+        left_open_since: left_open,
         band: band_now,
         foretold,
         before_latest: worked.update.before_latest_s.filter(|_| cooking.is_some()).map(|ready_s| {
@@ -230,7 +242,7 @@ pub fn view(
         moved_words,
         course: met_heat.map(|from| course(worked, from)).unwrap_or_default(),
         look: cooking.and_then(|from| look(worked, from, now, voice)),
-        lift_out: lift_out(worked, from, voice),
+        lift_out: lift_out(worked, from, now, voice),
         probes: reckoning.so_far.probes.clone(),
         heat_off_since: reckoning.so_far.heat_off_since,
         passed_over: reckoning.so_far.passed_over.clone(),

@@ -324,7 +324,7 @@ pub fn what_if(
     let standing = Standing::of(events);
     let mut plan = Plan { bell: standing.bell().unwrap_or(plan.bell), ..plan.clone() };
     let members = plan.forecast.members.replace(MEMBERS);
-    let facts = Facts { plan: &plan, kitchen, opened_at, standing: &standing, traces, now };
+    let facts = Facts::of(&plan, kitchen, opened_at, &standing, traces, now);
     let voice = kitchen.voice();
     // As it goes on is told by all the cooks that the page's own band is told by; what a change does to a few of them is then
     // what it does to all.
@@ -401,7 +401,7 @@ fn bells(
         let to = outcome(&Facts { plan: &moved, ..*facts }, worked);
         let zone = worked.zone.clone();
         let chance = ergastic_words::Share(to.band.ready.chance.clamp(0.01, 0.99));
-        let words = voice.say(say::serve_at(Instant { at: bell, zone }));
+        let words = voice.say(say::serve_at(Instant { at: bell, zone, read_at: Some(now) }));
         found.push(choice(id, words, voice.say(say::serve_at_trade(chance)), Some(Happened::BellMoved { bell }), to));
     }
     found

@@ -19,7 +19,10 @@ pub(super) fn changes(zone: &TimeZone, from: Timestamp, to: Timestamp, voice: Vo
             }
             // The clock as it would read without the change, and as it reads after it.
             let offset = TimeZone::fixed(zone.to_offset(just_before));
-            let (was, is) = (Instant { at, zone: offset.clone() }, Instant { at, zone: zone.clone() });
+            let (was, is) = (
+                Instant { at, zone: offset.clone(), read_at: None },
+                Instant { at, zone: zone.clone(), read_at: None },
+            );
             let text = match seconds > 0 {
                 true => say::clocks_forward(was, is),
                 false => say::clocks_back(was, is),

@@ -2,7 +2,7 @@
 
 use axum::extract::State;
 use ergastic_core::clock::{within, zone};
-use ergastic_core::cook::{CookLine, OnTheHeat, Status, hand_over};
+use ergastic_core::cook::{CookLine, OnTheHeat, Status, hand_over, in_their_order};
 use jiff::Timestamp;
 use serde::Serialize;
 use utoipa::ToSchema;
@@ -22,7 +22,7 @@ pub struct KitchenNow {
     now: Timestamp,
     /// The kitchen sleeps: a screen on its wall is dimmed.
     asleep: bool,
-    /// Every dish on the heat, the one with the nearest bell first.
+    /// Every dish on the heat, the one with the nearest bell first; those left open after all others.
     dishes: Vec<OnTheHeat>,
     /// Its state in ten lines, for who takes the next shift.
     hand_over: Vec<String>,
@@ -40,9 +40,9 @@ pub async fn get_now(State(app): State<App>) -> ApiResult<Json<KitchenNow>> {
         // One that can't be shown hinders no other; it says so on its own page.
         let Ok(cook) = app.store.cook(line.id).await else { continue };
         let Ok(view) = folded_lately(&app, &cook, &kitchen, now).await else { continue };
-        dishes.push(OnTheHeat::of(cook.id, &cook.plan.name, cook.plan.people, &view, &zone, voice));
+        dishes.push(OnTheHeat::of(cook.id, &cook.plan.name, cook.plan.people, &view, now, &zone, voice));
     }
-    dishes.sort_by_key(|dish| dish.bell);
+    dishes.sort_by_key(in_their_order);
     let hand_over = hand_over(&dishes, now, &zone, voice);
     let asleep = within(&kitchen.asleep, now, &zone);
     Ok(Json(KitchenNow { now, asleep, dishes, hand_over }))

@@ -16,11 +16,12 @@ use utoipa::ToSchema;
 use uuid::Uuid;
 
 use crate::app::App;
+use crate::bringing::{Bringing, Pieces};
 use crate::changes::{Change, Changes, Traffic};
 use crate::document::KitchenFile;
 use crate::error::{ApiError, ApiResult, Problem};
 use crate::extract::{Json, next_piece};
-use crate::transfer::{Bringing, Pieces, Sink, read_file};
+use crate::kitchen_file::{Sink, read_file};
 use crate::upkeep;
 
 /// What a file has brought, or would bring.

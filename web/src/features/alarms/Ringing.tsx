@@ -2,7 +2,7 @@ import { Box, Flex, Text, chakra } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import { tap } from '../../api/outbox';
 import type { Schemas } from '../../api/client';
-import { useScreen } from '../../api/queries';
+import { useLooks } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { stripes } from '../../ui/states';
 import { allowRinging } from './sounds';
@@ -43,7 +43,7 @@ export function Ringing() {
 }
 
 function One({ due: { cook, dish, alarm }, large = false }: { due: Due; large?: boolean }) {
-  const looks = useScreen().data?.role === 'look';
+  const looks = useLooks();
   const answer = ({ happened }: Schemas['Action']) => {
     // The tap that answers is also one that lets the page ring.
     void allowRinging();

@@ -12,7 +12,7 @@ import { Empty, Fault, Waiting } from '../../ui/states';
 import { MayRing } from '../alarms/MayRing';
 import { useAwake } from '../alarms/useAwake';
 import { type Axis, DishBand, hoursOf } from './DishBand';
-import { clockOf } from './NowCard';
+import { glanceAt } from './glance';
 
 type Dish = Schemas['OnTheHeat'];
 
@@ -71,7 +71,11 @@ function Pass({ dishes, zone, place }: { dishes: Dish[]; zone: string; place: st
     <div ref={ref}>
       <TimeAxis {...axis} />
       {dishes.map((dish) => (
-        <Row key={dish.id} {...{ dish, axis, zone, now, place }} large={dishes.length < 4} />
+        <Row
+          key={dish.id}
+          {...{ dish, axis, zone, now, place }}
+          large={dishes.length < 4 && !dish.left_open_since}
+        />
       ))}
     </div>
   );
@@ -92,11 +96,7 @@ function Row({
   place: string;
   large: boolean;
 }) {
-  const clock =
-    dish.from && dish.until
-      ? clockOf({ from: dish.from, until: dish.until, waits: dish.waits }, now)
-      : undefined;
-  const strange = dish.probes.find((probe) => probe.trust !== 'steady' && probe.trust !== 'settling');
+  const { clock, strange } = glanceAt(dish, now);
   return (
     <Box as="section" aria-label={dish.name} borderTopWidth="2px" borderColor="rim" pt={2} pb={3}>
       <chakra.a asChild display="block" _hover={{ bg: 'panel' }}>

@@ -1,6 +1,7 @@
 import type { Schemas } from '../../api/client';
 import { bandTimes, ReadyBand } from '../../drawings/ReadyBand';
 import { millis } from '../../format/time';
+import { isFollowed } from './glance';
 
 type Dish = Schemas['OnTheHeat'];
 
@@ -8,7 +9,9 @@ type Dish = Schemas['OnTheHeat'];
 export type Axis = { from: number; to: number; width: number; zone: string; now: number };
 
 /** From before the first met the heat to after the last bell, ms. */
-export function hoursOf(dishes: Dish[], now: number): { from: number; to: number } {
+export function hoursOf(all: Dish[], now: number): { from: number; to: number } {
+  // One left open days ago would press the others’ hours together.
+  const dishes = all.filter(isFollowed);
   const ends = dishes.flatMap((dish) => [
     millis(dish.bell),
     ...(dish.band.ready.p90 && dish.status === 'under_way' ? [millis(dish.band.ready.p90)] : []),
@@ -19,16 +22,17 @@ export function hoursOf(dishes: Dish[], now: number): { from: number; to: number
   };
 }
 
-/** The band of a dish on the heat. */
-export const DishBand = ({ dish, axis, height }: { dish: Dish; axis: Axis; height: number }) => (
-  <ReadyBand
-    {...axis}
-    height={height}
-    start={millis(dish.met_heat_at)}
-    bell={millis(dish.bell)}
-    ready={bandTimes(dish.band.ready)}
-    tooFar={bandTimes(dish.band.too_far)}
-    marks={dish.tender_at ? [{ at: millis(dish.tender_at), word: 'tender' }] : []}
-    label={dish.name}
-  />
-);
+/** The band of a dish on the heat; none of one that was left open. */
+export const DishBand = ({ dish, axis, height }: { dish: Dish; axis: Axis; height: number }) =>
+  isFollowed(dish) && (
+    <ReadyBand
+      {...axis}
+      height={height}
+      start={millis(dish.met_heat_at)}
+      bell={millis(dish.bell)}
+      ready={bandTimes(dish.band.ready)}
+      tooFar={bandTimes(dish.band.too_far)}
+      marks={dish.tender_at ? [{ at: millis(dish.tender_at), word: 'tender' }] : []}
+      label={dish.name}
+    />
+  );

@@ -13,6 +13,7 @@ import { Fault, Waiting } from '../../ui/states';
 import { MayRing } from '../alarms/MayRing';
 import { allowRinging, ring } from '../alarms/sounds';
 import { useAwake } from '../alarms/useAwake';
+import { isFollowed } from './glance';
 import { useMayRing } from '../alarms/useAlarms';
 
 type Dish = Schemas['OnTheHeat'];
@@ -48,7 +49,7 @@ export function Night() {
   if (failed) return <Fault error={failed.error} retry={() => void failed.refetch()} />;
   if (!work.data || !kitchen.data) return <Waiting height="60vh" what="Looking into every pot" />;
   const { zone, units } = kitchen.data;
-  const { dishes } = work.data;
+  const dishes = work.data.dishes.filter(isFollowed);
   const next = wakes(dishes, now)[0];
   const stale = work.isError || now - millis(work.data.now) > 120_000;
   return (

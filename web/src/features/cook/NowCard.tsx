@@ -145,10 +145,11 @@ export function NowCard({ cook, zone, onHappened }: Props) {
 
 function Over({ cook }: { cook: Schemas['CookAnswer'] }) {
   const closed = cook.view.status === 'closed';
+  const leftOpen = Boolean(cook.view.left_open_since);
   return (
     <Box borderWidth="3px" borderColor="rim" borderRadius="18px" bg="panel" p={{ base: 4, md: 6 }}>
       <Text fontFamily="heading" fontSize={{ base: 'title', md: 'large' }} fontWeight={700} lineHeight={1.15}>
-        {closed ? 'This cook is closed' : 'Everything on the sheet is done'}
+        {closed ? 'This cook is closed' : leftOpen ? cook.view.words : 'Everything on the sheet is done'}
       </Text>
       <Text mt={2} fontSize="lead">
         {cook.view.prediction.words}

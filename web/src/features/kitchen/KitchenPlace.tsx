@@ -1,7 +1,7 @@
 import { Box, Flex, Grid, Menu, Portal, Stack, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { kitchenNow, type Kitchen, type Schemas } from '../../api/client';
-import { useKitchenView } from '../../api/queries';
+import { useKitchenView, useLooks } from '../../api/queries';
 import { useKitchenDocument } from '../../api/useLive';
 import { editable } from '../../format/units';
 import { setMode, useMode } from '../../theme/mode';
@@ -42,6 +42,7 @@ const saying = { saved: 'saved', waiting: 'saving …', saving: 'saving …', re
 function KitchenOf({ view }: { view: Schemas['KitchenView'] }) {
   const open = useKitchenDocument(view);
   const { document, value: kitchen, fault } = open;
+  const looks = useLooks();
   const [opened, setOpened] = useState<string>();
   useUndoCorner({
     undo: open.canUndo ? document.undo : undefined,
@@ -114,7 +115,7 @@ function KitchenOf({ view }: { view: Schemas['KitchenView'] }) {
       )}
       <Habits kitchen={kitchen} set={set} error={(field) => said(fault, field)} />
       <InTheLarder kitchen={kitchen} now={kitchenNow()} onChange={(kept) => set('kept', { kept })} />
-      <TakeAlong />
+      {!looks && <TakeAlong />}
       <Bin zone={kitchen.zone} />
     </Stack>
   );

@@ -5,6 +5,7 @@ import { api, type Schemas } from '../../api/client';
 import { type Progress, setProgress, useProgress } from '../../api/progress';
 import { Button } from '../../ui/Button';
 import { Fault } from '../../ui/states';
+import { SaveKitchen } from '../shell/SaveKitchen';
 
 /** The whole kitchen out as a file, and a file in: first what it would bring, then all of it or nothing. */
 export function TakeAlong() {
@@ -41,11 +42,7 @@ export function TakeAlong() {
       </Heading>
       <Stack gap={3}>
         <Flex gap={3} wrap="wrap" align="center">
-          <Button asChild>
-            <a href="/api/export" download="ergastic-kitchen.json">
-              Save the whole kitchen as a file
-            </a>
-          </Button>
+          <SaveKitchen />
           <Button asChild>
             <label>
               Bring a file in

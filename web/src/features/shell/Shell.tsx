@@ -1,7 +1,7 @@
 import { Box, Flex, Text, chakra } from '@chakra-ui/react';
 import { Suspense, lazy, useRef, useState } from 'react';
 import { Outlet } from 'react-router';
-import { useChanges, useScreen } from '../../api/queries';
+import { useChanges, useLooks } from '../../api/queries';
 import { Away } from './Away';
 import { DishLine } from './DishLine';
 import { Outbox } from './Outbox';
@@ -19,7 +19,7 @@ const Keys = lazy(async () => ({ default: (await import('./Keys')).Keys }));
  */
 export function Shell() {
   useChanges();
-  const looks = useScreen().data?.role === 'look';
+  const looks = useLooks();
   useKeyboard();
   const [keys, setKeys] = useState(false);
   const place = useRef<HTMLElement>(null);

@@ -2,6 +2,7 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { useHealth } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { stripes } from '../../ui/states';
+import { SaveKitchen } from './SaveKitchen';
 
 /** That nothing can be kept just now, and the way out; above every place, which goes on showing what is so. */
 export function Trouble() {
@@ -25,11 +26,7 @@ export function Trouble() {
           {health.data.trouble}.
         </Text>
         <Button onClick={() => void health.refetch()}>Look again</Button>
-        <Button asChild>
-          <a href="/api/export" download="ergastic-kitchen.json">
-            Save the whole kitchen as a file
-          </a>
-        </Button>
+        <SaveKitchen />
       </Flex>
     </Box>
   );

@@ -1,9 +1,11 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { api } from '../../api/client';
 import { cook, kitchenView, open } from '../../test-kitchen';
 import { takeInHand } from './inHand';
 import { Lost } from './Lost';
 import { Shell } from './Shell';
+import { Trouble } from './Trouble';
 
 class Listening {
   static open: Listening[] = [];
@@ -121,6 +123,19 @@ describe('what can’t be kept', () => {
     trouble = undefined;
     fireEvent.click(screen.getByRole('button', { name: 'Look again' }));
     await waitFor(() => expect(screen.queryByText(/the disk is full/)).toBeNull());
+  });
+
+  it('offers nothing to take along on a screen that only looks', async () => {
+    vi.spyOn(api, 'health').mockResolvedValue({ ...health('the disk is full'), ok: false });
+    vi.spyOn(api, 'screen').mockResolvedValue({
+      signed_in: true,
+      name: 'Wall',
+      role: 'look',
+      machine: false,
+    });
+    open(<Trouble />);
+    expect(await screen.findByText(/the disk is full/)).toBeInTheDocument();
+    await waitFor(() => expect(screen.queryByRole('link')).toBeNull());
   });
 });
 

@@ -2,7 +2,8 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
 import { type Axis, DishBand } from '../cook/DishBand';
 import { clockDay, countdown } from '../../format/time';
-import { clockOf, counts } from '../cook/NowCard';
+import { glanceAt } from '../cook/glance';
+import { counts } from '../cook/NowCard';
 
 type Dish = Schemas['OnTheHeat'];
 
@@ -22,13 +23,9 @@ export function DishOnTheWall({
   axis: Axis;
 }) {
   const { zone, now } = axis;
-  const clock =
-    dish.from && dish.until
-      ? clockOf({ from: dish.from, until: dish.until, waits: dish.waits }, now)
-      : undefined;
+  const { clock, strange } = glanceAt(dish, now);
   const size = (share: number, least: number, most: number) =>
     `${Math.round(Math.min(most, Math.max(least, row * share)))}px`;
-  const strange = dish.probes.find((probe) => probe.trust !== 'steady' && probe.trust !== 'settling');
   return (
     <Box
       as="section"

@@ -3,12 +3,13 @@ import type { Schemas } from '../../api/client';
 import { useAtWork, useChanges, useKitchen } from '../../api/queries';
 import { useReach } from '../../api/reach';
 import { TimeAxis } from '../../drawings/ReadyBand';
-import { clock, clockDay, millis, span } from '../../format/time';
+import { clock, clockDay, date, millis, span } from '../../format/time';
 import { useDeviceNow, useNow } from '../../format/useNow';
 import { stripes } from '../../ui/states';
 import { useAwake } from '../alarms/useAwake';
 import { useDue, useMayRing, useRinging, type Due } from '../alarms/useAlarms';
 import { hoursOf } from '../cook/DishBand';
+import { isFollowed } from '../cook/glance';
 import { BAND_FROM, DishOnTheWall } from './DishOnTheWall';
 import { useDimmed, useFresh, useRoom } from './useWall';
 
@@ -33,18 +34,21 @@ export function Wall() {
   const { lost, asOf } = useReach();
   const may = useMayRing();
   const { zone } = kitchen.data ?? { zone: 'UTC' };
-  const dishes = work.data?.dishes ?? [];
-  const drift = Math.floor(now / 60_000) % 4;
+  const all = work.data?.dishes ?? [];
+  const [dishes, left] = [all.filter(isFollowed), all.filter((dish) => !isFollowed(dish))];
+  const minute = Math.floor(now / 60_000);
+  const [aside, down] = [minute % 2, Math.floor(minute / 2) % 2];
   return (
     <Flex
       as="main"
       direction="column"
       height="100dvh"
       overflow="hidden"
-      px="2.2vw"
-      py="2vh"
-      // The same picture for a week marks a screen: it moves by a hair every minute.
-      transform={`translate(${drift % 2}px, ${drift > 1 ? 1 : 0}px)`}
+      // The same picture for a week marks a screen: it moves by a hair every minute, within its own margins.
+      css={{
+        paddingInline: `calc(2.2vw + ${aside}px) calc(2.2vw - ${aside}px)`,
+        paddingBlock: `calc(2vh + ${down}px) calc(2vh - ${down}px)`,
+      }}
     >
       <VisuallyHidden>
         <h1>The kitchen on the wall</h1>
@@ -65,6 +69,11 @@ export function Wall() {
         </Flex>
       ) : (
         <Dishes {...{ dishes, zone, now }} />
+      )}
+      {left.length > 0 && (
+        <Text color="soft" fontSize="clamp(16px, 2.6vh, 30px)" truncate>
+          Left open: {left.map(({ name, bell }) => `${name} of ${date(bell, zone)}`).join(', ')}
+        </Text>
       )}
       {may === 'not yet' && (
         <Text color="soft" fontSize="small">
