@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 use statrs::distribution::{ContinuousCDF, Normal};
 use utoipa::ToSchema;
 
-use super::run::Sample;
+use super::run::{HORIZON_S, Sample};
 use crate::tender::{CHECK_LN_SIGMA, Check};
 
 /// Spread of a thermometer's reading, K. Working value.
@@ -23,6 +23,9 @@ const WILD: f64 = 2.0;
 /// Readings of a thermometer within so many s of each other are one finding, their middle one: the tip stays where it is,
 /// and what is wrong with its place is wrong with all of them. Working value.
 const ONE_READING_S: f64 = 600.0;
+/// Of one place so many are weighed at the most: what is read for days is gathered over twice as long, and twice again. Working
+/// value.
+pub(super) const MOST_READINGS: f64 = 144.0;
 /// Of checks, dips and weighings the latest so many are weighed.
 pub(super) const MOST_OTHERS: usize = 100;
 
@@ -170,9 +173,11 @@ pub(super) fn finds_each(tenderness: f64) -> [f64; Check::ALL.len()] {
     })
 }
 
-/// The findings in time order, as they are weighed: readings close to each other as one, and not endlessly many.
+/// The findings in time order, as they are weighed: readings close to each other as one, and not endlessly many; none from
+/// beyond the longest cook that is followed.
 pub(super) fn gathered(evidence: &[Evidence]) -> Vec<Evidence> {
-    let mut evidence: Vec<Evidence> = evidence.iter().copied().filter(|found| found.at_s() >= 0.0).collect();
+    let mut evidence: Vec<Evidence> =
+        evidence.iter().copied().filter(|found| (0.0..=HORIZON_S).contains(&found.at_s())).collect();
     evidence.sort_by(|a, b| a.at_s().total_cmp(&b.at_s()));
     let mut read: [Vec<(f64, f64)>; 3] = Default::default();
     let mut others = Vec::new();
@@ -196,9 +201,14 @@ pub(super) fn gathered(evidence: &[Evidence]) -> Vec<Evidence> {
 
 /// Readings in time order, those close to each other as one: their middle.
 fn as_one(mut readings: Vec<(f64, f64)>) -> Vec<(f64, f64)> {
+    let span_s = readings.first().zip(readings.last()).map_or(0.0, |(first, last)| last.0 - first.0);
+    let mut within_s = ONE_READING_S;
+    while span_s > within_s * MOST_READINGS {
+        within_s *= 2.0;
+    }
     let mut gathered = Vec::new();
     while let Some((first_s, _)) = readings.first().copied() {
-        let end = readings.partition_point(|(at_s, _)| *at_s < first_s + ONE_READING_S);
+        let end = readings.partition_point(|(at_s, _)| *at_s < first_s + within_s);
         let mut close: Vec<(f64, f64)> = readings.drain(..end).collect();
         close.sort_by(|a, b| a.1.total_cmp(&b.1));
         let (low, high) = (close[(end - 1) / 2], close[end / 2]);

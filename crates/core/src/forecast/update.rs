@@ -138,7 +138,8 @@ pub fn softness_at(case: &Case, at_s: f64) -> (Weighted, Vec<f64>) {
 
 #[cfg(test)]
 mod tests {
-    use super::super::evidence::{MOST_OTHERS, READING_SIGMA_K};
+    use super::super::evidence::{MOST_OTHERS, MOST_READINGS, READING_SIGMA_K};
+    use super::super::run::HORIZON_S;
     use super::*;
     use crate::forecast::ForecastRequest;
     use crate::tender::Check;
@@ -271,15 +272,16 @@ mod tests {
     }
 
     #[test]
-    fn ten_thousand_findings_are_a_few_hundred() {
-        let many: Vec<Evidence> = (0..10_000)
+    fn what_was_found_for_a_week_is_two_hundred_findings_of_the_cook_that_is_followed() {
+        let many: Vec<Evidence> = (0..7 * 24 * 60)
             .flat_map(|i| {
-                let at_s = f64::from(i) * 25.0;
+                let at_s = f64::from(i) * 60.0;
                 [Evidence::Reading { at_s, celsius: 60.0 }, Evidence::Dip { at_s, liquid_l: 1.0 }]
             })
             .collect();
         let gathered = gathered(&many);
-        assert!(gathered.len() <= 417 + MOST_OTHERS, "{}", gathered.len());
+        assert!(gathered.len() <= MOST_READINGS as usize + 1 + MOST_OTHERS, "{}", gathered.len());
+        assert!(gathered.iter().all(|found| found.at_s() <= HORIZON_S));
         assert!(gathered.windows(2).all(|pair| pair[0].at_s() <= pair[1].at_s()));
         // One wild value among those close to each other is not heard.
         let wild = [60.0, 61.0, 200.0].map(|celsius| Evidence::Reading { at_s: celsius, celsius });

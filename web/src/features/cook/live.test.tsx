@@ -5,6 +5,7 @@ import { api, type Schemas } from '../../api/client';
 import { CourseOfCook } from '../../drawings/CourseOfCook';
 import { cook, kitchenView, open } from '../../test-kitchen';
 import { Cooks } from './Cooks';
+import { hoursOf } from './DishBand';
 import { GoneWrong } from './GoneWrong';
 import { HandOver } from './HandOver';
 import { LoggerFile } from './LoggerFile';
@@ -195,6 +196,34 @@ describe('all that is on the heat', () => {
     expect(await screen.findByText(/Dish 6/)).toBeInTheDocument();
     expect(screen.getAllByText('Leave it: oven at 150 °C')).toHaveLength(6);
     expect(screen.getAllByText(/^12:3\d$/)).toHaveLength(6);
+  });
+
+  it('presses no hours together for one that was left open days ago, and draws it no band', async () => {
+    vi.spyOn(api, 'kitchen').mockResolvedValue(kitchenView());
+    const [hour, at] = [3_600_000, Date.now()];
+    const instant = (hours: number) => new Date(at + hours * hour).toISOString();
+    const today = dish({ met_heat_at: instant(-2), bell: instant(3), band: cook().view.band });
+    const act = 'Nothing was told of it since Sat 19:40';
+    const left = dish({
+      id: 'left',
+      name: 'Old shin',
+      act,
+      met_heat_at: instant(-90),
+      bell: instant(-80),
+      from: null,
+      until: null,
+      left_open_since: instant(-81),
+    });
+    const hours = hoursOf([today, left], at);
+    expect(hours.from).toBeGreaterThan(at - 3 * hour);
+    vi.spyOn(api, 'now').mockResolvedValue(now([today, left]));
+    open(<Cooks />, '/cook');
+    expect(await screen.findByText(act)).toBeInTheDocument();
+    expect(screen.getAllByRole('img', { name: /shin/i })).toHaveLength(1);
+    open(<Night />);
+    expect(
+      await screen.findByText('Nothing is due. It wakes you if something goes wrong.'),
+    ).toBeInTheDocument();
   });
 
   it('is handed over in its lines', async () => {

@@ -63,6 +63,20 @@ describe('the wall', () => {
     expect(document.querySelectorAll('button, a, input')).toHaveLength(0);
   });
 
+  it('names what was left open in one line, and gives it no room beside what is cooked', async () => {
+    shows([
+      dish(),
+      dish({
+        id: 'b',
+        name: 'Old shin',
+        bell: '2026-11-23T17:00:00Z',
+        left_open_since: '2026-11-23T18:00:00Z',
+      }),
+    ]);
+    expect(await screen.findByText('Left open: Old shin of Mon 23 Nov')).toBeInTheDocument();
+    expect(screen.getAllByRole('region')).toHaveLength(1);
+  });
+
   it('is dimmed while the kitchen sleeps', async () => {
     shows([dish()], true);
     await waitFor(() => expect(dimmed()).toBe(true));
