@@ -3,7 +3,7 @@
 tender = Tender. Keep it hot and covered until it is lifted for the bell.
 before = The clock starts when the meat meets the heat.
 # $since (Instant)
-left-open = Nothing was told of it since { $since }: close it, or say how it stands
+left-open = Nothing logged since { $since }: close it, or log how it stands
 surprising = No simulated cook foretold that last finding. Check that the probe's tip is in the middle, or fork it.
 # $late (Span)
 late = In half of such cooks plates come { $late } after the bell or later. A fork check tells most now.

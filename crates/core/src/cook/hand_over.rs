@@ -164,7 +164,7 @@ fn lines(name: &str, people: u32, view: &CookView, now: Timestamp, zone: &TimeZo
         None => stands,
     };
     let line = voice.say(line);
-    lines.extend(Some(line).filter(|line| !line.is_empty()));
+    lines.extend(Some(line.trim_end().to_owned()).filter(|line| !line.is_empty()));
     lines
 }
 

@@ -12,7 +12,7 @@ import { Empty, Fault, Waiting } from '../../ui/states';
 import { MayRing } from '../alarms/MayRing';
 import { useAwake } from '../alarms/useAwake';
 import { type Axis, DishBand, hoursOf } from './DishBand';
-import { glanceAt } from './glance';
+import { glanceAt, isFollowed } from './glance';
 
 type Dish = Schemas['OnTheHeat'];
 
@@ -69,7 +69,7 @@ function Pass({ dishes, zone, place }: { dishes: Dish[]; zone: string; place: st
   const axis = { ...hoursOf(dishes, now), width, zone, now };
   return (
     <div ref={ref}>
-      <TimeAxis {...axis} />
+      {dishes.some(isFollowed) && <TimeAxis {...axis} />}
       {dishes.map((dish) => (
         <Row
           key={dish.id}

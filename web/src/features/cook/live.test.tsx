@@ -203,7 +203,7 @@ describe('all that is on the heat', () => {
     const [hour, at] = [3_600_000, Date.now()];
     const instant = (hours: number) => new Date(at + hours * hour).toISOString();
     const today = dish({ met_heat_at: instant(-2), bell: instant(3), band: cook().view.band });
-    const act = 'Nothing was told of it since Sat 19:40';
+    const act = 'Nothing logged since Sat 19:40: close it, or log how it stands';
     const left = dish({
       id: 'left',
       name: 'Old shin',
