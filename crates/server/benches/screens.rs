@@ -1,6 +1,6 @@
 //! Twenty screens on one live cook, over TLS as they come in: how soon all of them have read what was tapped on one, and what the
-//! server weighs by then. With `SOAK_MIN=10` it goes on for so many minutes at a thousand times the clock, a week, and says
-//! whether the server grew.
+//! server weighs by then. With `SOAK_MIN=10` it goes on for so many minutes at a thousand times the clock, a week of dinners, one
+//! a day, and says whether the server grew.
 
 use std::io::{BufRead, BufReader, Write};
 use std::path::PathBuf;
@@ -111,8 +111,22 @@ impl Line {
         Ok(answer)
     }
 
-    async fn read(&mut self, path: &str) -> anyhow::Result<usize> {
-        Ok(to_bytes(self.ask("GET", path, Value::Null).await?.into_body(), 1 << 26).await?.len())
+    /// Asks and reads the answer to its end: what is not read of an answer holds up its line.
+    async fn read(&mut self, method: &str, path: &str, body: Value) -> anyhow::Result<Vec<u8>> {
+        Ok(to_bytes(self.ask(method, path, body).await?.into_body(), 1 << 26).await?.to_vec())
+    }
+
+    /// What a page reads when something has changed; packed as it comes.
+    async fn look(&mut self, path: &str) -> anyhow::Result<()> {
+        self.read("GET", path, Value::Null).await.map(drop)
+    }
+
+    /// An answer as the JSON it is.
+    async fn json(&mut self, path: &str) -> anyhow::Result<Value> {
+        let request = Request::get(path).header("host", "localhost").header("cookie", &self.cookie);
+        self.send.ready().await?;
+        let answer = self.send.send_request(request.body(Body::empty())?).await?.map(Body::new);
+        Ok(serde_json::from_slice(&to_bytes(answer.into_body(), 1 << 26).await?)?)
     }
 }
 
@@ -120,7 +134,7 @@ impl Line {
 async fn screen(
     port: u16,
     tls: TlsConnector,
-    cook: String,
+    cook: watch::Receiver<String>,
     number: usize,
     read: watch::Sender<u64>,
     heard: Arc<AtomicU64>,
@@ -140,20 +154,46 @@ async fn screen(
                 if !String::from_utf8_lossy(&piece).contains("\"cook\"") {
                     continue;
                 }
-                own.read("/api/now").await?;
-                own.read(&cook).await?;
+                own.look("/api/now").await?;
+                let cook = cook.borrow().clone();
+                own.look(&cook).await?;
                 heard.fetch_add(1, Ordering::Relaxed);
                 read.send_modify(|times| *times += 1);
             }
             _ = reads.tick() => {
-                own.read("/api/now").await?;
+                own.look("/api/now").await?;
             }
         }
     }
 }
 
-fn tap() -> Value {
-    json!([{"id": Uuid::new_v4(), "at": jiff::Timestamp::now(), "happened": {"kind": "note", "text": "Stirred"}}])
+fn tap(at: jiff::Timestamp, happened: Value) -> Value {
+    json!([{"id": Uuid::new_v4(), "at": at, "happened": happened}])
+}
+
+fn stirred() -> Value {
+    json!({"kind": "note", "text": "Stirred"})
+}
+
+/// Puts a dish on the heat, with a probe of the hub in it, for a bell five hours on.
+async fn begin(own: &mut Line, plan: &Value) -> anyhow::Result<String> {
+    let cook = format!("/api/cooks/{}", Uuid::new_v4());
+    own.read("PUT", &cook, json!({"plan_id": plan})).await?;
+    let now = clock(own).await?;
+    let bell = now + jiff::SignedDuration::from_hours(5);
+    for happened in [
+        json!({"kind": "bell_moved", "bell": bell}),
+        json!({"kind": "met_heat"}),
+        json!({"kind": "probe_put", "probe": "Galley probe", "into": "meat"}),
+    ] {
+        own.read("POST", &format!("{cook}/events"), tap(now, happened)).await?;
+    }
+    Ok(cook)
+}
+
+/// What the kitchen's clock shows.
+async fn clock(own: &mut Line) -> anyhow::Result<jiff::Timestamp> {
+    Ok(own.json("/api/now").await?["now"].as_str().context("a clock")?.parse()?)
 }
 
 #[tokio::main]
@@ -176,18 +216,13 @@ async fn main() -> anyhow::Result<()> {
     let asked = json!({"name": "Office", "passphrase": PASSPHRASE});
     let answer = own.ask("POST", "/api/screen", asked).await?;
     let cookie = answer.headers()["set-cookie"].to_str()?.split(';').next().context("a cookie")?.to_owned();
-    // What is not read of an answer holds up its line.
     drop(answer);
     let mut own = line(served.port, &tls, &cookie).await?;
-    let cooks: Value = {
-        let request = Request::get("/api/cooks").header("host", "localhost").header("cookie", &own.cookie);
-        own.send.ready().await?;
-        let answer = own.send.send_request(request.body(Body::empty())?).await?.map(Body::new);
-        serde_json::from_slice(&to_bytes(answer.into_body(), 1 << 24).await?)?
-    };
+    let cooks = own.json("/api/cooks").await?;
     let live =
         cooks.as_array().into_iter().flatten().find(|cook| cook["status"] == "under_way").context("a live cook")?;
-    let cook = format!("/api/cooks/{}", live["id"].as_str().context("its id")?);
+    let plan = live["plan_id"].clone();
+    let (tell, cook) = watch::channel(format!("/api/cooks/{}", live["id"].as_str().context("its id")?));
 
     let (read, _) = watch::channel(0);
     let heard = Arc::new(AtomicU64::new(0));
@@ -198,7 +233,7 @@ async fn main() -> anyhow::Result<()> {
     tokio::time::sleep(Duration::from_secs(6)).await;
 
     let mut took = Vec::new();
-    // A clock that runs a thousand times as fast keeps no view for the next screen: there only the weight is looked at.
+    // By a clock a thousand times as fast a tap waits for forecasts made anew every second: there only the weight is looked at.
     let taps = if minutes.is_some() { 0 } else { TAPS };
     for _ in 0..taps {
         tokio::time::sleep(Duration::from_millis(700)).await;
@@ -208,11 +243,11 @@ async fn main() -> anyhow::Result<()> {
         let mut seen = read.subscribe();
         let wanted = *seen.borrow_and_update() + SCREENS as u64;
         let began = Instant::now();
-        drop(own.ask("POST", &format!("{cook}/events"), tap()).await?);
+        let events = format!("{}/events", *cook.borrow());
+        let answer = own.ask("POST", &events, tap(jiff::Timestamp::now(), stirred())).await?;
         tokio::time::timeout(Duration::from_secs(10), seen.wait_for(|times| *times >= wanted)).await??;
         took.push(began.elapsed().as_millis());
-        // The answer's body is read before the next.
-        own = line(served.port, &tls, &own.cookie).await?;
+        to_bytes(answer.into_body(), 1 << 26).await?;
     }
     took.sort_unstable();
     if !took.is_empty() {
@@ -225,13 +260,22 @@ async fn main() -> anyhow::Result<()> {
 
     let Some(minutes) = minutes else { return Ok(()) };
     let (began, mut weighed) = (Instant::now(), Vec::new());
+    let mut until = clock(&mut own).await?;
     while began.elapsed().as_secs_f64() < minutes * 60.0 {
         tokio::time::sleep(Duration::from_secs(5)).await;
         if let Some(ended) = screens.try_join_next() {
             ended??;
         }
-        own = line(served.port, &tls, &own.cookie).await?;
-        let _ = own.ask("POST", &format!("{cook}/events"), tap()).await;
+        let now = clock(&mut own).await?;
+        let events = format!("{}/events", *cook.borrow());
+        if now < until {
+            own.read("POST", &events, tap(now, stirred())).await?;
+        } else {
+            // A day is over, and its dinner.
+            until = now + jiff::SignedDuration::from_hours(24);
+            own.read("POST", &events, tap(now, json!({"kind": "closed"}))).await?;
+            tell.send_replace(begin(&mut own, &plan).await?);
+        }
         weighed.push(served.megabytes());
     }
     let middle = |part: &[f64]| {
