@@ -43,6 +43,9 @@ impl MadeFrom {
 
 /// A view of a cook at work counts for so long, s of the kitchen's time: long enough for every screen that asks at once.
 const LIVE_COUNTS_S: f64 = 5.0;
+/// For so long, s of the kitchen's time, it is still shown while it is made anew: no screen waits for a dish to which nothing
+/// happened.
+const LIVE_IS_SHOWN_S: f64 = 15.0;
 /// And at least for so long of the machine's own time, s, however fast the kitchen's clock runs: no older than what came over a
 /// slow network.
 const LIVE_COUNTS_AT_LEAST_S: f64 = 1.0;
@@ -151,15 +154,20 @@ impl App {
         settled.insert(id, (made_from, view.clone()));
     }
 
-    /// The view of a cook at work, if it was made from the same a moment ago.
-    pub fn live_view(&self, id: Uuid, made_from: MadeFrom) -> Option<CookView> {
+    /// The view of a cook at work, if it was made from the same not long ago, and whether it still counts or is only to be shown
+    /// until it is made anew.
+    pub fn live_view(&self, id: Uuid, made_from: MadeFrom) -> Option<(CookView, bool)> {
         let live = self.live.lock().unwrap_or_else(PoisonError::into_inner);
-        let counts = |known: &&Live| known.made_from == made_from && self.still_counts(known);
-        live.get(&id).filter(counts).map(|known| known.view.clone())
+        let known = live.get(&id).filter(|known| known.made_from == made_from && self.is_shown(known))?;
+        Some((known.view.clone(), self.counts(known)))
     }
 
-    fn still_counts(&self, known: &Live) -> bool {
+    fn counts(&self, known: &Live) -> bool {
         known.since.elapsed().as_secs_f64() < (LIVE_COUNTS_S / self.clock.speed()).max(LIVE_COUNTS_AT_LEAST_S)
+    }
+
+    fn is_shown(&self, known: &Live) -> bool {
+        self.counts(known) || known.since.elapsed().as_secs_f64() < LIVE_IS_SHOWN_S / self.clock.speed()
     }
 
     /// The turn to work out a cook that many ask for at once: the first works it out, the others find it done.
@@ -172,7 +180,7 @@ impl App {
     /// Keeps the view of a cook at work for a moment.
     pub fn keep_live_view(&self, id: Uuid, made_from: MadeFrom, view: &CookView) {
         let mut live = self.live.lock().unwrap_or_else(PoisonError::into_inner);
-        live.retain(|_, known| self.still_counts(known));
+        live.retain(|_, known| self.is_shown(known));
         live.insert(id, Live { made_from, since: Instant::now(), view: view.clone() });
     }
 

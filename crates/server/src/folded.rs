@@ -27,16 +27,34 @@ pub async fn folded(app: &App, cook: &StoredCook, kitchen: &Kitchen, now: Timest
 /// The same for who asks again and again: as it was some seconds ago, where nothing has happened since.
 pub async fn folded_lately(app: &App, cook: &StoredCook, kitchen: &Kitchen, now: Timestamp) -> ApiResult<CookView> {
     let made_from = MadeFrom::new(cook.seq, kitchen);
-    if let Some(view) = app.live_view(cook.id, made_from) {
-        return Ok(view);
-    }
     let turn = app.turn_of(cook.id);
-    let _first = turn.lock().await;
-    if let Some(view) = app.live_view(cook.id, made_from) {
-        return Ok(view);
+    match app.live_view(cook.id, made_from) {
+        Some((view, true)) => Ok(view),
+        Some((view, false)) => {
+            // The first who finds it old has it made anew behind him.
+            if let Ok(first) = turn.try_lock_owned() {
+                let (app, cook, kitchen) = (app.clone(), cook.clone(), kitchen.clone());
+                tokio::spawn(async move {
+                    let _first = first;
+                    let _ = kept(&app, &cook, &kitchen, now).await;
+                });
+            }
+            Ok(view)
+        }
+        None => {
+            let _first = turn.lock().await;
+            match app.live_view(cook.id, made_from) {
+                Some((view, _)) => Ok(view),
+                None => kept(app, cook, kitchen, now).await,
+            }
+        }
     }
+}
+
+/// Folds a cook and keeps that for who asks next.
+async fn kept(app: &App, cook: &StoredCook, kitchen: &Kitchen, now: Timestamp) -> ApiResult<CookView> {
     let view = folded(app, cook, kitchen, now).await?;
-    app.keep_live_view(cook.id, made_from, &view);
+    app.keep_live_view(cook.id, MadeFrom::new(cook.seq, kitchen), &view);
     Ok(view)
 }
 
