@@ -9,9 +9,11 @@ use super::standing::Standing;
 use super::went::Went;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::{Error, Kind, Result};
+use crate::forecast::HORIZON_S;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::sheet::{TaskId, Worked, lay_back, needed_min};
+use crate::units::MINUTE_S;
 
 /// So long after its bell, the heat and the last that was told of it an open cook counts as left open, min: it is not followed
 /// any further. Working value.
@@ -63,7 +65,8 @@ fn moments(facts: &Facts) -> Vec<f64> {
     let Some(met_heat) = facts.standing.met_heat().filter(|_| facts.standing.closed().is_none()) else {
         return Vec::new();
     };
-    let over_min = minutes_between(met_heat, facts.plan.bell.max(facts.now)).max(0.0) + AFTER_THE_BELL_MIN;
+    let over_min = minutes_between(met_heat, facts.plan.bell.max(facts.now)).clamp(0.0, HORIZON_S / MINUTE_S);
+    let over_min = over_min + AFTER_THE_BELL_MIN;
     let every_min = f64::max(APART_MIN, (over_min / MOMENTS / 5.0).ceil() * 5.0);
     (1..).map(|i| f64::from(i) * every_min).take_while(|min| *min <= over_min).map(|min| min * 60.0).collect()
 }
