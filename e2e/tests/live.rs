@@ -50,14 +50,18 @@ async fn rings_on(kitchen: &Kitchen, before: i64) -> Outcome {
     anyhow::bail!("the alarm does not ring")
 }
 
-/// Answers what rings: found and tapped in one go, as what rings above it may come and go.
+/// Answers what rings; what rings above it may come and go.
 async fn answer(kitchen: &Kitchen, words: &str) -> Outcome {
-    let row = format!("//*[@role='alert']//p[contains(., '{words}')]/ancestor::div[.//button][1]//button[1]");
-    kitchen.find(&row).await?;
+    tap(kitchen, &format!("//*[@role='alert']//p[contains(., '{words}')]/ancestor::div[.//button][1]//button[1]")).await
+}
+
+/// Finds and taps in one go what the page may draw anew in the meantime.
+async fn tap(kitchen: &Kitchen, xpath: &str) -> Outcome {
+    kitchen.find(xpath).await?;
     let tap = "const found = document.evaluate(arguments[0], document, null, XPathResult.FIRST_ORDERED_NODE_TYPE); \
                found.singleNodeValue?.click(); return found.singleNodeValue !== null";
-    let tapped = kitchen.browser.execute(tap, vec![json!(row)]).await?;
-    ensure!(tapped == true, "{words} rang no longer as it was answered");
+    let tapped = kitchen.browser.execute(tap, vec![json!(xpath)]).await?;
+    ensure!(tapped == true, "{xpath} was gone as it was tapped");
     Ok(())
 }
 
@@ -155,7 +159,7 @@ async fn a_whole_cook_at_speed_with_all_that_can_happen_to_it() -> Outcome {
             break;
         }
         let done = kitchen.text().await?.matches("Done: ").count();
-        kitchen.find("//main//button[normalize-space(.)='Done']").await?.click().await?;
+        tap(&kitchen, "//main//button[normalize-space(.)='Done']").await?;
         kitchen.find(&format!("//ol/li[contains(., 'Done: ')][{}]", done + 1)).await?;
     }
     kitchen.press("Served: close the cook").await?;
