@@ -335,6 +335,9 @@ fn one_left_open_asks_for_nothing_and_costs_nothing_until_somebody_tells_of_it()
     assert_eq!(left.left_open_since, Some(cook.at(0.0)));
     assert!(left.now.is_none() && left.next_task.is_none() && left.alarms.is_empty());
     assert!(left.words.contains("since Sat 12:00"), "{}", left.words);
+    let opened = cook.at(-120.0);
+    let could = what_if(&cook.plan, &Kitchen::default(), opened, &cook.events, &cook.traces, cook.at(1025.0)).unwrap();
+    assert!(could.choices.is_empty(), "{could:?}");
     // A week later it stands as it stood, whatever its probe has read in the drawer.
     let drawer: Vec<_> = (1021..1400).map(|minute| (cook.at(f64::from(minute)), 19.0)).collect();
     cook.traces[0].readings.extend(drawer);

@@ -309,7 +309,8 @@ impl Outcome {
     }
 }
 
-/// What could be done now, each with where it leads. Nothing before the meat is over the heat, or once it is lifted.
+/// What could be done now, each with where it leads. Nothing before the meat is over the heat, once it is lifted, or where it was
+/// left open.
 ///
 /// # Errors
 /// As [`super::view`].
@@ -347,7 +348,8 @@ pub fn what_if(
     let eaten_as = worked.case.main().eaten_as;
     let tender = standing.met_heat().and_then(|_| tender_at(&standing, eaten_as));
     let open = !matches!(Status::of(&standing, tender), Status::Closed | Status::Before)
-        && standing.done(crate::sheet::TaskId::Lift).is_none();
+        && standing.done(crate::sheet::TaskId::Lift).is_none()
+        && facts.left_open_since(now).is_none();
     let mut choices = Vec::new();
     if let Some(met_heat) = standing.met_heat().filter(|_| open) {
         let before = facts.as_planned(&[])?;
