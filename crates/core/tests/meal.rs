@@ -4,9 +4,9 @@ use std::collections::BTreeMap;
 use std::fmt::Write as _;
 
 use ergastic_core::clock::{minutes_between, spans, zone};
-use ergastic_core::meal::{MealSheet, MealTask, SheetRequest, meal_sheet_anywhere};
+use ergastic_core::meal::{MealSheet, MealTask, SheetRequest, WayChange, meal_sheet_anywhere};
 use ergastic_core::ways::Lane;
-use jiff::Timestamp;
+use jiff::{Timestamp, ToSpan, ZonedDateTime};
 use proptest::prelude::*;
 use serde_json::{Value, json};
 
@@ -225,6 +225,29 @@ fn shin() -> Value {
             "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise", "eaten_as": "fork", "members": 64},
             "prepare": {"salt_h": 12, "sear": "hard"}, "sides": [{"what": "potato", "min": 20}]}],
     })
+}
+
+#[test]
+fn a_later_bell_that_is_offered_is_kept_whatever_the_hour() {
+    // Two hours are too few for shin; late in the day what is begun is tender in the night, with nobody up to lift it.
+    let mut through_the_night = 0;
+    for hour in 0..24 {
+        let mut request = shin();
+        request["asleep"] = json!([["22:00", "06:30"]]);
+        let now = "2027-02-05T00:10:00[Europe/Helsinki]".parse::<ZonedDateTime>().unwrap() + hour.hours();
+        request["now"] = now.strftime("%FT%R").to_string().into();
+        request["bell"] = (now.clone() + 2.hours()).strftime("%FT%R").to_string().into();
+        let late = sheet(request.clone());
+        let Some(WayChange::Bell { bell }) = late.ways_out.last().map(|way| way.change.clone()) else {
+            panic!("at {now} no later bell is offered");
+        };
+        through_the_night += u32::from(late.conflicts.len() > 1);
+        request["now"] = (now.clone() + 4.minutes()).strftime("%FT%R").to_string().into();
+        request["bell"] = bell.to_zoned_datetime(now.time_zone().clone()).strftime("%FT%R").to_string().into();
+        let kept = sheet(request);
+        assert!(kept.late_min == 0.0 && kept.conflicts.is_empty(), "at {now}: {:?}", kept.conflicts);
+    }
+    assert!(through_the_night > 0, "no hour of the day was a hard one");
 }
 
 fn pinned(pins: Value) -> MealSheet {

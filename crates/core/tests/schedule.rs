@@ -1,7 +1,7 @@
 //! The placing of work against the best there is: small problems are searched through to the end.
 
 use ergastic_core::schedule::{
-    Edge, Gap, Give, HANDS, Job, Kind, Minute, Place, Placed, Problem, Span, Take, broken, solve,
+    Edge, Gap, Give, HANDS, Job, Kind, Minute, OTHERS, Place, Placed, Problem, Short, Span, Take, broken, solve,
 };
 use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
@@ -217,4 +217,40 @@ fn what_has_no_time_is_squeezed_left_out_or_late_as_it_says() {
     let placed = solve(&free, 50);
     assert!(broken(&free, &placed.jobs, placed.late).is_empty());
     assert!(matches!(placed.jobs[salt], Placed::At(_)), "there is time for it now");
+}
+
+#[test]
+fn what_could_be_done_in_the_morning_is_not_put_off_to_the_next_day() {
+    // From the plates back: four hours over the heat, the meat patted dry, salted if there is time, trimmed.
+    let mut salted = job(0, 3, before(2, 3, 720, 0.0005, 2880));
+    if let Place::Before(gaps) = &mut salted.place {
+        gaps[0].short = Some(Short { least: 0, price: 0.02 });
+    }
+    salted.give = Give::Squeezed(5.0);
+    let mut jobs = vec![
+        job(0, 6, Place::Bell { price: 3.0, borne: 40, dear: 30.0 }),
+        job(0, 66, before(0, 66, 240, 0.05, 240)),
+        job(0, 2, before(1, 2, 0, 0.02, 60)),
+        salted,
+        job(0, 8, before(3, 8, 0, 0.002, 1440)),
+    ];
+    // In the night nobody is up, and the first minutes of the morning are another dinner's.
+    let (night, others) = (Span { from: -200, to: 190 }, [Span { from: 190, to: 203 }, Span { from: 203, to: 210 }]);
+    jobs.extend(others.map(|span| Job {
+        group: OTHERS,
+        pinned: Some(span.from),
+        ..job(OTHERS, span.to - span.from, Place::Before(Vec::new()))
+    }));
+    let problem = Problem {
+        jobs,
+        kinds: vec![Kind { count: 1, room: 1 }],
+        shut: vec![night, Span { from: 1180, to: 1630 }],
+        now: -120,
+        late_price: Some(25.0),
+        ..Problem::default()
+    };
+    let placing = solve(&problem, 0);
+    assert!(placing.broken.is_empty(), "{:?}", placing.broken);
+    // Trimmed from 210 on: eight, two and 66 minutes of work, 240 of heat, 6 of plates.
+    assert!((532..=545).contains(&placing.late), "{} min after the bell", placing.late);
 }

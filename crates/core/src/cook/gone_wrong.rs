@@ -23,7 +23,7 @@ use crate::heat::steam::vapour;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::safety::{self, Caution, DANGER_C};
-use crate::sheet::{TaskId, Worked, later_bell};
+use crate::sheet::{TaskId, Worked, first_quarter};
 use crate::tender::rate;
 use crate::units::HOUR_S;
 use crate::ways::{Medium, Method};
@@ -131,7 +131,7 @@ impl Pot<'_> {
         let (Some(half), Some(most)) = (ready.p50, ready.p90) else {
             return self.told("not_tender", true, say::not_tender_never(), say::not_tender_never_then());
         };
-        let then_at = later_bell(plus_minutes(most.max(self.facts.now), finishing), |_| true);
+        let then_at = first_quarter(plus_minutes(most.max(self.facts.now), finishing));
         let first = say::not_tender_first(self.instant(half), self.instant(most));
         let mut told = self.told("not_tender", likely, first, say::not_tender_then(self.instant(then_at)));
         if then_at > plan.bell {

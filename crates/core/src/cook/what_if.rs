@@ -21,7 +21,7 @@ use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
-use crate::sheet::{Ready, Worked, later_bell};
+use crate::sheet::{Ready, Worked, first_quarter};
 use crate::ways::{HeatSource, Medium, Method, Settings};
 
 /// Cooks simulated for each: enough to compare by.
@@ -387,7 +387,7 @@ fn bells(
     choice: &impl Fn(&str, String, String, Option<Happened>, Outcome) -> CouldDo,
 ) -> Vec<CouldDo> {
     let (plan, now, finishing) = (facts.plan, facts.now, worked.durations.finishing_min());
-    let sure = as_is.band.ready.p90.map(|p90| later_bell(plus_minutes(p90, finishing), |_| true));
+    let sure = as_is.band.ready.p90.map(|p90| first_quarter(plus_minutes(p90, finishing)));
     let by = |min: f64| Some(plus_minutes(plan.bell, min));
     let voice = facts.kitchen.voice();
     let wanted = [("bell_earlier", by(-30.0)), ("bell_later", by(30.0)), ("bell_hour", by(60.0)), ("bell_sure", sure)];

@@ -7,7 +7,7 @@ use super::solve::{Course, FEW_TRIES, Placed, place};
 use super::table::{Table, Terms};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::plan::Borrowed;
-use crate::sheet::{changes_that_help, later_bell};
+use crate::sheet::{Met, changes_that_help, later_bell};
 
 /// Sleep that is borrowed, min.
 const BORROWED_SLEEP_MIN: u32 = 60;
@@ -76,7 +76,10 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
     if placed.placing.late > 0 {
         let bell = later_bell(placed.serve_at(), |bell| {
             let later = Table { bell, now: plus_minutes(table.now, TO_DECIDE_MIN), ..table.clone() };
-            place(&later, courses, 0).placing.late == 0
+            match place(&later, courses, 0).placing {
+                placing if placing.late > 0 => Met::Late,
+                placing => Met::kept(placing.broken.is_empty()),
+            }
         });
         ways.push(WayOut {
             text: voice.say(ergastic_words::sheet::later_bell()),

@@ -4,6 +4,7 @@
 //! its place. Jobs are placed from the bell backwards, each as late as what follows allows, in an order that a search improves;
 //! the same problem gives the same placing.
 
+mod bounds;
 mod broken;
 mod cost;
 mod improve;

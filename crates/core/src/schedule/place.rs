@@ -1,5 +1,6 @@
 //! One placing, from the bell backwards.
 
+use super::bounds::{Bounds, bounds, somebody_there};
 use super::broken::Broken;
 use super::cost::cost;
 use super::placed::Placed;
@@ -53,8 +54,8 @@ pub(super) struct Placer<'a> {
     forced: u32,
     /// Things are not looked at: only hands, and hours of the day.
     hands_only: bool,
-    /// Minutes of work that must come before each job.
-    head: Vec<Minute>,
+    /// Before this no job can start, for the work that comes before it and for what is pinned.
+    earliest: Vec<Minute>,
     /// What is pinned before a job, and after it, leaves it no start before the one and none after the other.
     bounds: Vec<Bounds>,
     /// Minutes that the bell is too soon for what follows something pinned.
@@ -73,18 +74,20 @@ impl<'a> Placer<'a> {
             }
             by_job
         };
-        Self {
+        let mut placer = Self {
             problem,
             taken: Timeline::default(),
             placed: Vec::new(),
             forced: 0,
             hands_only: false,
-            head: heads(problem),
+            earliest: Vec::new(),
             bounds: bounds(problem),
             behind: 0,
             begins: of(|booking| booking.from.job),
             ends: of(|booking| booking.to.job),
-        }
+        };
+        placer.earliest = placer.earliest();
+        placer
     }
 
     /// Places everything, what matters more by its key sooner in the order, for plates at the bell; later where it must be,
@@ -134,6 +137,24 @@ impl<'a> Placer<'a> {
     /// Places everything for plates so late; the minutes by which it would have to start before now.
     fn place_for(&mut self, order: &Order, late: Minute) -> Minute {
         let problem = self.problem;
+        self.put_pinned();
+        let mut missing = 0;
+        while let Some(number) = self.next(&order.keys, late) {
+            let job = &problem.jobs[number];
+            let found = self.find(number, job, late, order.leads[number]);
+            // No later bell helps what has to be done before something pinned.
+            let pinned_after = self.earliest[number] > self.bounds[number].latest;
+            if let (Placed::At(at), Give::Never, false) = (found, job.give, pinned_after) {
+                missing = missing.max(self.earliest[number].saturating_sub(at));
+            }
+            self.put(number, found);
+        }
+        missing.max(self.behind)
+    }
+
+    /// Nothing lies but what is pinned.
+    fn put_pinned(&mut self) {
+        let problem = self.problem;
         self.taken.clear(problem.kinds.len());
         self.placed.clear();
         self.placed.resize(problem.jobs.len(), None);
@@ -144,18 +165,6 @@ impl<'a> Placer<'a> {
                 self.put(number, Placed::At(at));
             }
         }
-        let mut first = Minute::MAX;
-        while let Some(number) = self.next(&order.keys, late) {
-            let job = &problem.jobs[number];
-            let found = self.find(number, job, late, order.leads[number]);
-            // No later bell helps what has to be done before something pinned.
-            let pinned_after = problem.now + self.head[number] > self.bounds[number].latest;
-            if let (Placed::At(at), Give::Never, false) = (found, job.give, pinned_after) {
-                first = first.min(at - self.head[number]);
-            }
-            self.put(number, found);
-        }
-        problem.now.saturating_sub(first).max(self.behind).max(0)
     }
 
     /// What is placed next: of those whose neighbours lie, the one that ends latest.
@@ -202,7 +211,7 @@ impl<'a> Placer<'a> {
 
     fn find(&mut self, number: usize, job: &Job, late: Minute, lead: Minute) -> Placed {
         let wanted = self.wanted(job, late).unwrap_or(late - job.len) - lead;
-        let earliest = self.after_work(self.head[number]);
+        let earliest = self.earliest[number];
         let (low, high) = match &job.place {
             Place::Near { earlier, later, .. } => (wanted - earlier, wanted + later),
             Place::Bell { .. } => (wanted - FURTHEST, wanted),
@@ -246,22 +255,54 @@ impl<'a> Placer<'a> {
         }
     }
 
-    /// When so many minutes of work can be done, begun now: only hours count in which somebody is there.
-    fn after_work(&self, minutes: Minute) -> Minute {
-        let (mut at, mut left) = (self.problem.now, minutes);
-        for shut in &self.problem.shut {
-            if shut.to <= at {
-                continue;
+    /// The first start of each job: after all that must come before it, each when somebody is there and what it takes is not taken by
+    /// what is pinned.
+    fn earliest(&mut self) -> Vec<Minute> {
+        self.put_pinned();
+        let problem = self.problem;
+        let mut after = vec![problem.now; problem.jobs.len()];
+        let mut earliest: Vec<Minute> = (0..after.len()).map(|number| self.first_free(number, problem.now)).collect();
+        // No way is longer than there are jobs; a change in none is the end of it.
+        for _ in 0..problem.jobs.len() {
+            let before = after.clone();
+            for (number, job) in problem.jobs.iter().enumerate() {
+                let Place::Before(gaps) = &job.place else { continue };
+                for Gap { at, then, least, short, .. } in gaps {
+                    let least = short.map_or(*least, |short| short.least);
+                    // What can be done in no time is waited for by nobody.
+                    let from = match job.give {
+                        Give::Never => earliest[number].saturating_add(at + least - then.at),
+                        Give::Squeezed(_) | Give::Dropped(_) => after[number],
+                    };
+                    if from > after[then.job] {
+                        after[then.job] = from;
+                        earliest[then.job] = self.first_free(then.job, from);
+                    }
+                }
             }
-            let open = (shut.from - at).max(0);
-            if left < open {
+            if before == after {
                 break;
             }
-            // What does not fit before it is begun after it.
-            at = shut.to;
-            left = if open > 0 && left > open { minutes } else { left - open };
         }
-        at + left
+        earliest
+    }
+
+    /// The first start from a minute on at which a job can be done beside what lies.
+    fn first_free(&mut self, number: usize, from: Minute) -> Minute {
+        let job = &self.problem.jobs[number];
+        // What belongs near a moment is put off it rather than that the bell waits for it.
+        if job.pinned.is_some() || matches!(job.place, Place::Near { .. }) {
+            return from;
+        }
+        let mut at = from;
+        while at <= from.saturating_add(FURTHEST) {
+            at = somebody_there(self.problem, job, at);
+            if self.blocked(number, job, at).is_none() {
+                return at;
+            }
+            at += 1;
+        }
+        from
     }
 
     /// Where a job goes that finds no place: off its time or among things that are taken, but where there are hands for it.
@@ -382,93 +423,4 @@ impl<'a> Placer<'a> {
             self.taken.add(kind, Use { span: Span { from, to }, setting: booking.setting, job: booking.from.job });
         }
     }
-}
-
-/// Between which starts a job can lie, for what is pinned.
-#[derive(Debug, Clone, Copy)]
-struct Bounds {
-    earliest: Minute,
-    latest: Minute,
-}
-
-/// No bound: far from any minute, and far from the end of numbers.
-const NONE: Minute = Minute::MAX / 4;
-
-/// What pins leave to each job, by the least waits between them.
-fn bounds(problem: &Problem) -> Vec<Bounds> {
-    let pinned = |job: &Job| match job.pinned {
-        Some(at) => Bounds { earliest: at, latest: at },
-        None => Bounds { earliest: -NONE, latest: NONE },
-    };
-    let mut bounds: Vec<Bounds> = problem.jobs.iter().map(pinned).collect();
-    if problem.jobs.iter().all(|job| job.pinned.is_none()) {
-        return bounds;
-    }
-    // As long as a bound still moves, and no longer than the longest way.
-    for _ in 0..problem.jobs.len() {
-        let before = bounds.clone();
-        for (number, job) in problem.jobs.iter().enumerate() {
-            let Place::Before(gaps) = &job.place else { continue };
-            for Gap { at, then, least, short, .. } in gaps {
-                let apart = at + short.map_or(*least, |short| short.least) - then.at;
-                let (from, next) = (before[number].earliest, &problem.jobs[then.job]);
-                if next.pinned.is_none() && from > -NONE {
-                    let earliest = somebody_there(problem, next, from + apart);
-                    bounds[then.job].earliest = bounds[then.job].earliest.max(earliest);
-                }
-                let to = before[then.job].latest;
-                if job.pinned.is_none() && to < NONE {
-                    bounds[number].latest = bounds[number].latest.min(to - apart);
-                }
-            }
-        }
-        let same = |(a, b): (&Bounds, &Bounds)| (a.earliest, a.latest) == (b.earliest, b.latest);
-        if before.iter().zip(&bounds).all(same) {
-            break;
-        }
-    }
-    bounds
-}
-
-/// The first start from a minute on at which somebody is up and there for all that a job needs them for.
-fn somebody_there(problem: &Problem, job: &Job, from: Minute) -> Minute {
-    let hands = job.takes.iter().filter(|take| take.kind == HANDS).map(|take| take.span);
-    let needs: Vec<Span> = hands.chain(job.there.iter().copied()).collect();
-    let mut at = from;
-    // As often as there is a time that nobody is there.
-    for _ in &problem.shut {
-        let away =
-            |span: &Span| problem.shut.iter().find(|shut| shut.common(span.moved(at)) > 0).map(|s| s.to - span.from);
-        match needs.iter().find_map(away) {
-            Some(later) => at = later,
-            None => break,
-        }
-    }
-    at
-}
-
-/// Minutes of work that must come before each job: the longest way to it.
-fn heads(problem: &Problem) -> Vec<Minute> {
-    let mut heads = vec![0; problem.jobs.len()];
-    // No way is longer than there are jobs; a change in none is the end of it.
-    for _ in 0..problem.jobs.len() {
-        let mut changed = false;
-        for (number, job) in problem.jobs.iter().enumerate() {
-            let Place::Before(gaps) = &job.place else { continue };
-            for gap in gaps {
-                let least = gap.short.map_or(gap.least, |short| short.least);
-                let squeezed = matches!(job.give, Give::Squeezed(_));
-                let own = if squeezed { 0 } else { gap.at + least - gap.then.at };
-                let head = heads[number] + own;
-                if head > heads[gap.then.job] {
-                    heads[gap.then.job] = head;
-                    changed = true;
-                }
-            }
-        }
-        if !changed {
-            break;
-        }
-    }
-    heads
 }

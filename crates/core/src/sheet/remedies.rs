@@ -5,7 +5,7 @@ use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::laid::lay_back;
+use super::laid::{Laid, lay_back};
 use super::rounding::ceil_minutes;
 use super::worked::Worked;
 use crate::bench::Sear;
@@ -56,7 +56,10 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
     let later_bell = later_bell(as_is, |bell| {
         let later = Plan { bell, ..plan.clone() };
         let decided = plus_minutes(now, TO_DECIDE_MIN);
-        own.as_ref().and_then(|worked| plates_for(&later, worked, kitchen, decided)).is_some_and(|at| at <= bell)
+        match own.as_ref().and_then(|worked| laid_for(&later, worked, kitchen, decided)) {
+            Some(laid) if laid.serve_at <= bell => Met::kept(laid.conflicts.is_empty()),
+            _ => Met::Late,
+        }
     });
     found.push(Remedy {
         text: voice.say(say::later_bell()),
@@ -73,23 +76,54 @@ const TO_DECIDE_MIN: f64 = 5.0;
 /// So many quarters of an hour are looked at for a later bell: a bell in the night may bring nobody their plates.
 const MOST_QUARTERS: u32 = 64;
 
-/// The first whole quarter of an hour, some minutes after plates could come, that can be met.
-pub(crate) fn later_bell(plates: Timestamp, is_met: impl Fn(Timestamp) -> bool) -> Timestamp {
-    let first = ceil_minutes(plus_minutes(plates, 2.0 * TO_DECIDE_MIN), 15);
-    let quarters = (0..MOST_QUARTERS).map(|quarter| plus_minutes(first, 15.0 * f64::from(quarter)));
-    quarters.into_iter().find(|bell| is_met(*bell)).unwrap_or(first)
+/// How a bell would be met.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub(crate) enum Met {
+    /// Plates come after it.
+    Late,
+    /// In time, but something else can't be kept, such as meat that waits too long for somebody to be up.
+    Amiss,
+    /// In time, and all is kept.
+    Well,
 }
 
-/// Plates on the table for the plan's bell, as the sheet itself works it out.
-fn plates_for(plan: &Plan, worked: &Worked, kitchen: &Kitchen, now: Timestamp) -> Option<Timestamp> {
+impl Met {
+    /// In time: whether all else is kept too.
+    pub fn kept(all: bool) -> Self {
+        if all { Self::Well } else { Self::Amiss }
+    }
+}
+
+/// The first whole quarter of an hour some minutes after plates could come.
+pub(crate) fn first_quarter(plates: Timestamp) -> Timestamp {
+    ceil_minutes(plus_minutes(plates, 2.0 * TO_DECIDE_MIN), 15)
+}
+
+/// From there the first that can be met with all else kept; where there is none, that can be met.
+pub(crate) fn later_bell(plates: Timestamp, met: impl Fn(Timestamp) -> Met) -> Timestamp {
+    let first = first_quarter(plates);
+    let mut in_time = None;
+    for quarter in 0..MOST_QUARTERS {
+        let bell = plus_minutes(first, 15.0 * f64::from(quarter));
+        match met(bell) {
+            Met::Well => return bell,
+            Met::Amiss => in_time = in_time.or(Some(bell)),
+            Met::Late => {}
+        }
+    }
+    in_time.unwrap_or(first)
+}
+
+/// The plan placed for its bell, as the sheet itself does it.
+fn laid_for(plan: &Plan, worked: &Worked, kitchen: &Kitchen, now: Timestamp) -> Option<Laid> {
     let ready_min = worked.lift_min(plan.certainty(kitchen))?;
-    lay_back(plan, worked, kitchen, ready_min, now).ok().map(|laid| laid.serve_at)
+    lay_back(plan, worked, kitchen, ready_min, now).ok()
 }
 
 /// Plates on the table if it starts now, at the plan's certainty.
 fn plates_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Option<Timestamp> {
     let worked = Worked::new(plan, kitchen, &[], None).ok()?;
-    plates_for(&Plan { bell: now, ..plan.clone() }, &worked, kitchen, now)
+    laid_for(&Plan { bell: now, ..plan.clone() }, &worked, kitchen, now).map(|laid| laid.serve_at)
 }
 
 /// A change that may help.
