@@ -112,13 +112,14 @@ impl Line {
     }
 
     /// Asks and reads the answer to its end: what is not read of an answer holds up its line.
-    async fn read(&mut self, method: &str, path: &str, body: Value) -> anyhow::Result<Vec<u8>> {
-        Ok(to_bytes(self.ask(method, path, body).await?.into_body(), 1 << 26).await?.to_vec())
+    async fn read(&mut self, method: &str, path: &str, body: Value) -> anyhow::Result<()> {
+        to_bytes(self.ask(method, path, body).await?.into_body(), 1 << 26).await?;
+        Ok(())
     }
 
     /// What a page reads when something has changed; packed as it comes.
     async fn look(&mut self, path: &str) -> anyhow::Result<()> {
-        self.read("GET", path, Value::Null).await.map(drop)
+        self.read("GET", path, Value::Null).await
     }
 
     /// An answer as the JSON it is.

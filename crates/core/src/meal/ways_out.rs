@@ -7,14 +7,12 @@ use super::solve::{Course, FEW_TRIES, Placed, place};
 use super::table::{Table, Terms};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::plan::Borrowed;
-use crate::sheet::{Met, changes_that_help, later_bell};
+use crate::sheet::{Met, TO_DECIDE_MIN, changes_that_help, later_bell};
 
 /// Sleep that is borrowed, min.
 const BORROWED_SLEEP_MIN: u32 = 60;
 /// What helps by less is not told, min.
 const HELPS_FROM_MIN: f64 = 10.0;
-/// It must still hold once it has been read and decided, min.
-const TO_DECIDE_MIN: f64 = 5.0;
 /// So many are told, beside a later bell.
 const MOST_TOLD: usize = 4;
 

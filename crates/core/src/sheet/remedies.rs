@@ -72,7 +72,7 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
 }
 
 /// It must still hold once it has been read and decided, min.
-const TO_DECIDE_MIN: f64 = 5.0;
+pub(crate) const TO_DECIDE_MIN: f64 = 5.0;
 /// So many quarters of an hour are looked at for a later bell: a bell in the night may bring nobody their plates.
 const MOST_QUARTERS: u32 = 64;
 
