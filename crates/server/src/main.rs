@@ -5,6 +5,7 @@ use std::process::ExitCode;
 use clap::Parser;
 
 /// It gives back what forecasts have freed, whichever thread they ran on: twenty screens on one cook take a third of the memory.
+/// How soon stands in `.cargo/config.toml`.
 #[global_allocator]
 static ALLOCATOR: tikv_jemallocator::Jemalloc = tikv_jemallocator::Jemalloc;
 
