@@ -210,7 +210,7 @@ proptest! {
         let mut outside = (f64::min(first[0], first[1]), f64::max(first[0], first[1]));
         for point in &answer.curve {
             // A pot under pressure that is opened at once may have been at its hottest between two points.
-            let shut_c = match case.stages.get(point.stage as usize).map(|stage| &stage.medium) {
+            let shut_c = match case.stages.get(point.stage).map(|stage| &stage.medium) {
                 Some(Medium::Pressure { target_c, .. }) => *target_c,
                 _ => f64::MIN,
             };
