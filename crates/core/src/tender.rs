@@ -148,6 +148,22 @@ impl Check {
     /// All of them, from the firmest.
     pub const ALL: [Self; 6] = [Self::Firm, Self::Slice, Self::Fork, Self::Probe, Self::Pull, Self::Spoon];
 
+    /// The word at which meat that is eaten so is done.
+    pub fn of(eaten_as: EatenAs) -> Self {
+        match eaten_as {
+            EatenAs::Slice => Self::Slice,
+            EatenAs::Fork => Self::Fork,
+            EatenAs::Probe => Self::Probe,
+            EatenAs::Pull => Self::Pull,
+            EatenAs::Spoon => Self::Spoon,
+        }
+    }
+
+    /// Whether meat that is eaten so is done where this is found.
+    pub fn is_enough_for(self, eaten_as: EatenAs) -> bool {
+        self >= Self::of(eaten_as)
+    }
+
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
         match self {

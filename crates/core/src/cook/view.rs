@@ -193,6 +193,7 @@ pub fn view(
     let tasks = states(
         lay(plan, worked, from, lift_at, not_before, hours),
         &standing,
+        tender_at,
         closed.map_or(now, |(at, _)| at),
         worked.case.voice,
     );
@@ -274,13 +275,18 @@ pub fn view(
 
 /// The first check that was soft enough, or the lifting.
 pub(super) fn tender_at(standing: &Standing, eaten_as: EatenAs) -> Option<Timestamp> {
-    let checked =
-        standing.checks().filter(|(_, found)| found.bounds().0 >= eaten_as.enough() - 1e-9).map(|(at, _)| at).min();
+    let checked = standing.checks().filter(|(_, found)| found.is_enough_for(eaten_as)).map(|(at, _)| at).min();
     checked.or_else(|| standing.done(TaskId::Lift))
 }
 
-/// Marks what is done, and what the work has gone past.
-fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp, voice: Voice) -> Vec<CookTask> {
+/// Marks what is done, and what the work has gone past. Once it is found tender nobody looks, feeds or pours any more.
+fn states(
+    tasks: Vec<Task>,
+    standing: &Standing,
+    tender_at: Option<Timestamp>,
+    now: Timestamp,
+    voice: Voice,
+) -> Vec<CookTask> {
     let met_heat = standing.met_heat();
     let done_at = |task: &Task| match task.kind {
         TaskKind::Check => standing.done(task.id).or_else(|| {
@@ -316,7 +322,9 @@ fn states(tasks: Vec<Task>, standing: &Standing, now: Timestamp, voice: Voice) -
             let done_at = done_at(task);
             // Once the meat is in, the liquid comes to its simmer whether or not someone says so.
             let simmers = task.kind == TaskKind::Simmer && met_heat.is_some() && now >= task.end;
-            let passed = simmers || missed(task) || furthest.is_some_and(|furthest| task.kind < furthest);
+            let waited = task.kind.ends_when_tender() || task.id == TaskId::Braise;
+            let over = tender_at.is_some() && waited;
+            let passed = simmers || over || missed(task) || furthest.is_some_and(|furthest| task.kind < furthest);
             let state = match (done_at, passed) {
                 (Some(_), _) => TaskState::Done,
                 (None, true) => TaskState::Passed,

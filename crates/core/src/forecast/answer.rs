@@ -34,6 +34,9 @@ pub struct CurvePoint {
     pub surface_c: f64,
     /// Liquid, fat, bath or air, °C.
     pub medium_c: f64,
+    /// The air of the oven or pit, °C; `medium_c` where there is none.
+    #[serde(default)]
+    pub air_c: f64,
     /// Mean tender-hours.
     pub tender_h: f64,
     /// Liquid in the pot, L.

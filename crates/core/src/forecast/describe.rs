@@ -232,6 +232,7 @@ fn point(frame: &Frame) -> CurvePoint {
         core_c: round(frame.celsius[0]),
         surface_c: round(frame.surface_c),
         medium_c: round(frame.medium_c),
+        air_c: round(frame.air_c),
         tender_h: round_to(frame.mean_dose, 0.0001),
         liquid_l: fine(frame.liquid_l),
         steam_kg: fine(frame.steam_kg),

@@ -29,6 +29,15 @@ pub(super) const MOST_READINGS: f64 = 144.0;
 /// Of checks, dips and weighings the latest so many are weighed.
 pub(super) const MOST_OTHERS: usize = 100;
 
+/// Where findings come from.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub(super) enum Source {
+    /// A thermometer beside the meat, or in it.
+    Thermometer(Option<Place>),
+    /// Looks of one kind.
+    Look(Found),
+}
+
 /// What a thermometer that is not in the meat hangs in.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
 pub enum Place {
@@ -36,6 +45,17 @@ pub enum Place {
     Liquid,
     /// The air of the oven or the pit.
     Air,
+}
+
+/// Of what one thermometer reads so many findings count in full; all that follow add little, for what is wrong with its place is
+/// wrong with all of them. Working values.
+const FIRST_READINGS: f64 = 12.0;
+const LATER_READINGS: f64 = 4.0;
+
+/// What so many readings of one thermometer are worth, as findings of their own.
+pub(super) fn readings_worth(count: usize) -> f64 {
+    let count = count as f64;
+    if count <= FIRST_READINGS { count } else { FIRST_READINGS + LATER_READINGS * (count / FIRST_READINGS).ln() }
 }
 
 /// What kind of thing was found.
@@ -105,6 +125,15 @@ impl Evidence {
             Self::Dip { .. } => Found::Depth,
             Self::Weighing { .. } => Found::Weight,
             Self::Around { .. } => Found::Around,
+        }
+    }
+
+    /// Findings of one source are weighed together, and each source by itself.
+    pub(super) fn source(&self) -> Source {
+        match self {
+            Self::Reading { .. } => Source::Thermometer(None),
+            Self::Around { place, .. } => Source::Thermometer(Some(*place)),
+            other => Source::Look(other.found()),
         }
     }
 

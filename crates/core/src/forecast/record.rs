@@ -27,6 +27,8 @@ pub struct Frame {
     pub surface_c: f64,
     /// What surrounds the meat, °C.
     pub medium_c: f64,
+    /// The air of the oven or pit, °C; what surrounds the meat where there is none.
+    pub air_c: f64,
     /// Mean tender-hours.
     pub mean_dose: f64,
     /// The stage it is in.
@@ -71,6 +73,7 @@ impl<'a> Recorder<'a> {
             dose: [0.0; SHELLS],
             surface_c: case.start_c,
             medium_c: case.first().medium.start_c(case.liquid_start_c),
+            air_c: case.first().medium.air_c().unwrap_or_else(|| case.first().medium.start_c(case.liquid_start_c)),
             mean_dose: 0.0,
             stage: 0,
             liquid_l: if case.first().medium.is_pot() { case.liquid_l } else { 0.0 },
@@ -158,6 +161,7 @@ impl<'a> Recorder<'a> {
             dose: self.dose,
             surface_c: main.bodies.surface_c[0],
             medium_c: around.celsius[0],
+            air_c: around.air_c(0),
             mean_dose: main.mean_dose[0],
             stage: around.chain.stage[0],
             liquid_l,

@@ -3,12 +3,16 @@
 use rayon::prelude::*;
 
 use super::ahead::{Ahead, Moved, as_the_band_moved, stood_at, what_moved, width_after_a_look_s};
-use super::evidence::{Evidence, gathered};
+use super::evidence::{Evidence, Source, gathered, readings_worth};
 use super::members::Drawn;
 use super::resolve::Case;
-use super::run::{Sample, run_all, run_all_sampled};
+use super::run::{Sample, Times, run_all, run_all_sampled};
 use super::stats::{in_order, quantile};
 use super::weighted::{LEAST_LEFT, THIN, Weighted, believed, effective, weights};
+
+/// Of the weight, this has to be left to those that were still firm when a fork said so, with so many of them.
+const LEAST_STILL_FIRM: f64 = 0.02;
+const FEWEST: f64 = 8.0;
 
 /// The ensemble after the evidence, with how much of it is left.
 #[derive(Debug, Clone)]
@@ -35,8 +39,8 @@ pub struct Update {
 
 /// What findings say of the members.
 struct Weighing {
-    /// The logarithm of each member's likelihood, up to what is common to all.
-    logs: Vec<f64>,
+    /// Of each source of findings, the logarithm of each member's likelihood, up to what is common to all.
+    sources: Vec<Vec<f64>>,
     /// The same of each finding.
     each: Vec<Vec<f64>>,
     /// Whether almost none foretold one of the findings.
@@ -45,7 +49,7 @@ struct Weighing {
 
 /// Weighs every member by how well it foretold the findings.
 fn weigh(evidence: &[Evidence], samples: &[Vec<Sample>], members: usize) -> Weighing {
-    let mut logs = vec![0.0; members];
+    let mut sources: Vec<(Source, usize, Vec<f64>)> = Vec::new();
     let mut each = Vec::with_capacity(evidence.len());
     let mut surprising = false;
     for (found, samples) in evidence.iter().zip(samples) {
@@ -53,12 +57,46 @@ fn weigh(evidence: &[Evidence], samples: &[Vec<Sample>], members: usize) -> Weig
         // Less than one cook in fifty foretold it even faintly.
         let foretold = likely.iter().filter(|log| **log > 0.05_f64.ln()).count();
         surprising |= (foretold as f64) < 0.02 * members as f64;
-        for (sum, log) in logs.iter_mut().zip(&likely) {
-            *sum += log;
+        let source = found.source();
+        if !sources.iter().any(|(known, ..)| *known == source) {
+            sources.push((source, 0, vec![0.0; members]));
+        }
+        if let Some((_, count, logs)) = sources.iter_mut().find(|(known, ..)| *known == source) {
+            *count += 1;
+            logs.iter_mut().zip(&likely).for_each(|(sum, log)| *sum += log);
         }
         each.push(likely);
     }
-    Weighing { logs, each, surprising }
+    let tempered = |(source, count, mut logs): (Source, usize, Vec<f64>)| {
+        if matches!(source, Source::Thermometer(_)) {
+            let share = readings_worth(count) / count as f64;
+            logs.iter_mut().for_each(|log| *log *= share);
+        }
+        logs
+    };
+    Weighing { sources: sources.into_iter().map(tempered).collect(), each, surprising }
+}
+
+/// So much of each source as leaves enough of the members by itself, and then so much of all together: a thermometer that says much may
+/// not drown a fork that says little. The logarithms that are believed, and the share of each source.
+fn tempered(sources: &[Vec<f64>], most: &[f64], share: f64, members: usize) -> (Vec<f64>, Vec<f64>) {
+    let own: Vec<f64> = sources.iter().zip(most).map(|(logs, most)| believed(logs, *most, share)).collect();
+    let mut logs = vec![0.0; members];
+    for (source, power) in sources.iter().zip(&own) {
+        logs.iter_mut().zip(source).for_each(|(sum, log)| *sum += power * log);
+    }
+    let together = believed(&logs, 1.0, share);
+    logs.iter_mut().for_each(|log| *log *= together);
+    (logs, own.into_iter().map(|power| power * together).collect())
+}
+
+/// The weights without those that were tender when a fork still found them too firm; none where hardly any is left.
+fn still_firm(times: &[Times], weights: &[f64], firm_s: f64) -> Option<Vec<f64>> {
+    let weights: Vec<f64> =
+        times.iter().zip(weights).map(|(times, weight)| if times.ready_s > firm_s { *weight } else { 0.0 }).collect();
+    let left: f64 = weights.iter().sum();
+    (left >= LEAST_STILL_FIRM && effective(&weights.iter().map(|weight| weight / left).collect::<Vec<_>>()) >= FEWEST)
+        .then_some(weights)
 }
 
 /// Runs the case's ensemble and weighs each member by how well it foretold the evidence; with `look_s`,
@@ -94,21 +132,48 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
         let weighing = weigh(&evidence, &samples, drawn.members.len());
         (times, (seen, ahead), samples, weighing)
     };
-    let (times, (mut seen, mut ahead), samples, Weighing { logs, each, surprising }) = run(&drawn);
-    let power = if count > 1 { believed(&logs, 1.0, THIN) } else { 0.0 };
+    let (times, (mut seen, mut ahead), samples, Weighing { sources, each, mut surprising }) = run(&drawn);
+    let all = vec![1.0; sources.len()];
+    let (logs, powers) = match count {
+        1 => (vec![0.0], vec![0.0; sources.len()]),
+        _ => tempered(&sources, &all, THIN, count),
+    };
     let (mut moved, before_latest_s) =
         if count > 1 { what_moved(&evidence, &times, &samples, &each) } else { (Vec::new(), None) };
     let half_of = |ensemble: &Weighted| quantile(&ensemble.ready_s, &ensemble.weights, 0.5);
     let half_before = half_of(&Weighted::new(times.clone(), vec![1.0; count]));
-    let mut ensemble = Weighted::new(times, weights(&logs, power));
-    let effective = effective(&weights(&logs, 1.0));
-    let redrawn = power < 1.0 && count > 1;
+    let mut ensemble = Weighted::new(times, weights(&logs, 1.0));
+    let effective = effective(&weights(&summed(&sources, count), 1.0));
+    let redrawn = powers.iter().any(|power| *power < 1.0) && count > 1;
+    let first = redrawn.then(|| (ensemble.clone(), drawn.clone(), seen.clone(), ahead.clone()));
     if redrawn {
         drawn = drawn.again(&ensemble.weights, case.seed);
-        let (times, (looked, later), _, Weighing { logs, .. }) = run(&drawn);
-        let rest = believed(&logs, 1.0 - power, LEAST_LEFT);
-        ensemble = Weighted::new(times, weights(&logs, rest));
+        let (times, (looked, later), _, Weighing { sources, .. }) = run(&drawn);
+        let rest: Vec<f64> = powers.iter().map(|power| 1.0 - power).collect();
+        let (logs, _) = tempered(&sources, &rest, LEAST_LEFT, count);
+        ensemble = Weighted::new(times, weights(&logs, 1.0));
         (seen, ahead) = (looked, later);
+    }
+    // What a fork finds too firm is not tender, whatever else was read.
+    let eaten_as = case.main().eaten_as;
+    let firm_s = evidence.iter().filter_map(|found| match found {
+        Evidence::Check { at_s, found } if !found.is_enough_for(eaten_as) => Some(*at_s),
+        _ => None,
+    });
+    if let Some(firm_s) = firm_s.reduce(f64::max).filter(|_| count > 1) {
+        if let Some(weights) = still_firm(&ensemble.times, &ensemble.weights, firm_s) {
+            ensemble = Weighted::new(ensemble.times, weights);
+        } else {
+            // The findings contradict each other: the cooks as they were before all of it, those that were still firm then.
+            surprising = true;
+            let (before, drawn_before, seen_before, ahead_before) =
+                first.unwrap_or_else(|| (ensemble.clone(), drawn.clone(), seen.clone(), ahead.clone()));
+            let even = vec![1.0 / count as f64; count];
+            if let Some(weights) = still_firm(&before.times, &even, firm_s) {
+                ensemble = Weighted::new(before.times, weights);
+                (drawn, seen, ahead) = (drawn_before, seen_before, ahead_before);
+            }
+        }
     }
     if count > 1 {
         as_the_band_moved(&mut moved, half_of(&ensemble).zip(half_before).map(|(is, was)| is - was));
@@ -127,6 +192,13 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
     };
     let ahead = ahead_s.par_iter().zip(&ahead).map(stood).collect();
     Update { ensemble, drawn, effective, redrawn, tenderness, surprising, moved, before_latest_s, ahead }
+}
+
+/// What all sources say together.
+fn summed(sources: &[Vec<f64>], members: usize) -> Vec<f64> {
+    let mut logs = vec![0.0; members];
+    sources.iter().for_each(|source| logs.iter_mut().zip(source).for_each(|(sum, log)| *sum += log));
+    logs
 }
 
 /// The case's ensemble, and how tender each cook's meat is at a time after it met the heat, on the scale of slice to spoon.

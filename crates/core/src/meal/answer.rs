@@ -10,6 +10,7 @@ use crate::clock::minutes_between;
 use crate::forecast::Assumed;
 use crate::plan::{Borrowed, Plan, PlanPin};
 use crate::safety::Caution;
+use crate::schedule::{Minute, Placed, Problem};
 use crate::sheet::{Ready, Taken, TaskId, TaskKind, Window};
 use crate::ways::Lane;
 
@@ -169,6 +170,32 @@ pub struct WayOut {
     pub change: WayChange,
 }
 
+/// What was to be placed, where it came to lie, and what that costs: docs/model.md says how it is read.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct PlacingProblem {
+    /// Jobs, waits, things, hours nobody is there, and prices.
+    #[serde(flatten)]
+    pub problem: Problem,
+    /// Of each job, the tasks that are done in it.
+    pub tasks: Vec<Vec<String>>,
+    /// What each kind of thing is called.
+    pub things: Vec<String>,
+    /// Where each job lies.
+    pub placed: Vec<Placed>,
+    /// Minutes that plates come after the bell.
+    pub late: Minute,
+    /// What the placing costs.
+    pub cost: f64,
+    /// No placing costs less.
+    pub bound: f64,
+    /// No placing has its plates sooner, minutes after the bell.
+    pub late_bound: Minute,
+    /// Jobs that found no place where they belong; each of them adds `forced_price` to the cost.
+    pub forced: u32,
+    /// What each of those costs.
+    pub forced_price: f64,
+}
+
 /// The whole meal, worked back from its bell.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct MealSheet {
@@ -208,6 +235,9 @@ pub struct MealSheet {
     pub why: String,
     /// What was filled in.
     pub assumed: Vec<Assumed>,
+    /// The placing of the work as a problem for any solver, where it was asked for.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub problem: Option<PlacingProblem>,
     /// Each dish as it is cooked, with what gave way.
     #[serde(skip)]
     pub plans: Vec<Plan>,

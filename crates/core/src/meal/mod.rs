@@ -12,7 +12,9 @@ mod under_way;
 mod ways_out;
 mod wrapping;
 
-pub use answer::{ClockChange, DishHours, GaveWay, MealConflict, MealSheet, MealTask, WayChange, WayOut};
+pub use answer::{
+    ClockChange, DishHours, GaveWay, MealConflict, MealSheet, MealTask, PlacingProblem, WayChange, WayOut,
+};
 pub use marinate::AskedBench;
 pub use request::{AskedDish, Counts, MOST_DISHES, Pin, Regret, SheetRequest};
 pub use sheet::{Dishes, meal_of_dishes, meal_of_plans, meal_sheet, meal_sheet_anywhere, meal_tried};

@@ -283,6 +283,9 @@ pub struct SheetRequest {
     /// What the answer's sentences are said in; the kitchen's own where not given.
     #[serde(default)]
     pub units: Option<Units>,
+    /// The placing of the work is answered too, as a problem that any solver can be asked for.
+    #[serde(default)]
+    pub problem: Option<bool>,
 }
 
 impl SheetRequest {

@@ -3,7 +3,7 @@
 use ergastic_words::{Said, Share, Span, meal as say, sheet as told};
 use jiff::Timestamp;
 
-use super::answer::{DishHours, MealConflict, MealSheet, MealTask};
+use super::answer::{DishHours, MealConflict, MealSheet, MealTask, PlacingProblem};
 use super::clocks::{changes, second_time};
 use super::request::{Pin, SheetRequest};
 use super::sharing::{Shared, shared};
@@ -16,7 +16,7 @@ use crate::clock::minutes_between;
 use crate::error::Result;
 use crate::kitchen::Kitchen;
 use crate::plan::{Borrowed, Plan};
-use crate::sheet::{Conflict, Steps, Task, TaskId, Window, broken_promises, set_c, short, taken};
+use crate::sheet::{Conflict, Steps, Task, TaskId, Thing, Window, broken_promises, set_c, short, taken};
 
 /// What a degree costs by which a dish gives way, in minutes of guests. Working value.
 const A_DEGREE: f64 = 0.5;
@@ -220,8 +220,33 @@ fn answer(
         shut: shut.map(|away| Window { from: away.begin, to: away.end }).collect(),
         why: voice.say(why),
         assumed: table.assumed.clone(),
+        problem: table.as_problem.then(|| as_problem(table, courses, placed)),
         plans: courses.iter().map(|course| course.plan.clone()).collect(),
         tasks,
+    }
+}
+
+/// The placing as a problem with what was found for it.
+fn as_problem(table: &Table, courses: &[&Course], placed: &Placed) -> PlacingProblem {
+    let Placed { problem, placing, .. } = placed;
+    let laid = (1..).zip(laid(table, courses)).filter_map(|(number, steps)| Some((number, steps?)));
+    let blocks =
+        laid.flat_map(|(number, steps): (usize, &Steps)| steps.blocks.iter().map(move |block| (number, block)));
+    let mut tasks: Vec<Vec<String>> = blocks
+        .map(|(number, block)| block.steps.iter().map(|step| format!("{number}-{}", step.id)).collect())
+        .collect();
+    tasks.resize(problem.jobs.len(), Vec::new());
+    PlacingProblem {
+        problem: problem.clone(),
+        tasks,
+        things: Thing::ALL.iter().map(|thing| thing.key().to_owned()).collect(),
+        placed: placing.jobs.clone(),
+        late: placing.late,
+        cost: placing.cost,
+        bound: placing.bound,
+        late_bound: placing.late_bound,
+        forced: placing.forced,
+        forced_price: placing.forced_price,
     }
 }
 

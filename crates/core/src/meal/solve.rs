@@ -7,15 +7,16 @@ use super::table::{Table, unknown_task};
 use crate::clock::{Stretch, merged, plus_minutes};
 use crate::error::{Error, Result};
 use crate::plan::Plan;
-use crate::schedule::{Placing, solve};
+use crate::schedule::{Placing, Problem, solve};
 use crate::sheet::{
     Frame, Steps, Stock, TABLE_WAITS, TakenSpan, Task, TaskId, Worked, needed_min, problem, steps, taken_spans, tasks,
     whole,
 };
 
-/// Orders of placing that are tried for a meal, and for a way out of it.
-pub(super) const TRIES: usize = 400;
-pub(super) const FEW_TRIES: usize = 60;
+/// So often some jobs are placed otherwise: for a meal, and for a way out of it; of a large meal less often, for each try costs more.
+pub(super) const TRIES: usize = 6000;
+pub(super) const FEW_TRIES: usize = 300;
+const TRIES_BY_JOBS: usize = 240_000;
 
 /// One dish with what it asks for.
 pub(super) struct Course {
@@ -73,6 +74,7 @@ pub(super) fn courses(table: &Table) -> Result<Vec<Course>> {
 
 /// A meal with its hours.
 pub(super) struct Placed {
+    pub problem: Problem,
     pub placing: Placing,
     pub frame: Frame,
     /// The first job of each dish.
@@ -127,14 +129,14 @@ pub(super) fn place(table: &Table, courses: &[&Course], tries: usize) -> Placed 
     let taken: Vec<TakenSpan> = under_way.flat_map(|(cook, course)| cook.takes(&course.worked)).collect();
     let frame = Frame { taken: [frame.taken, taken].concat(), ..frame };
     let asked_for = problem(&asked, &frame);
-    let placing = solve(&asked_for, tries);
+    let placing = solve(&asked_for, tries.min(TRIES_BY_JOBS / asked_for.jobs.len().max(1)));
     let mut firsts = Vec::new();
     let mut first = 0;
     for steps in &asked {
         firsts.push(first);
         first += steps.blocks.len();
     }
-    Placed { takes: taken_spans(&asked_for, &placing, &frame), placing, frame, firsts }
+    Placed { takes: taken_spans(&asked_for, &placing, &frame), problem: asked_for, placing, frame, firsts }
 }
 
 impl Placed {

@@ -54,6 +54,8 @@ pub(super) struct Table {
     pub under_way: Vec<Option<UnderWay>>,
     /// Something is tried: quickly, and without ways out.
     pub only_tried: bool,
+    /// The placing is answered as a problem too.
+    pub as_problem: bool,
 }
 
 impl Table {
@@ -140,6 +142,7 @@ impl Table {
             taken: Vec::new(),
             under_way: Vec::new(),
             only_tried: false,
+            as_problem: request.problem == Some(true),
         };
         for (i, pin) in request.pins.iter().flatten().enumerate() {
             table.put(pin).map_err(|error| error.within(&format!("pins[{i}]")))?;
@@ -176,6 +179,7 @@ impl Table {
             taken: Vec::new(),
             under_way: Vec::new(),
             only_tried: false,
+            as_problem: false,
         })
     }
 

@@ -2,7 +2,7 @@
 
 use super::placed::Placed;
 use super::problem::{Edge, HANDS, Minute, OTHERS, Place, Problem, Span};
-use super::timeline::{Use, needed};
+use super::taken::{Use, needed};
 
 /// What must not be left alone may be for so long, min.
 const LEFT_ALONE_BORNE: Minute = 20;
@@ -40,13 +40,13 @@ pub enum Broken {
         /// The one that follows.
         then: usize,
     },
-    /// One waits for another for longer than is borne.
+    /// One waits for another for longer than its most.
     WaitsTooLong {
         /// The one that waits.
         job: usize,
         /// For this.
         then: usize,
-        /// Minutes more than the least.
+        /// Minutes more than the ideal.
         more: Minute,
     },
     /// A wait is cut short.
@@ -69,7 +69,7 @@ pub enum Broken {
     OffItsTime {
         /// What.
         job: usize,
-        /// Minutes more than is borne.
+        /// Minutes more than its most.
         minutes: Minute,
     },
     /// It starts before now.
@@ -103,14 +103,13 @@ pub fn broken(problem: &Problem, jobs: &[Placed], late: Minute) -> Vec<Broken> {
             Place::Before(gaps) => {
                 for gap in gaps {
                     let Some(then) = at(gap.then) else { continue };
-                    let more = then - from - gap.at - gap.least;
-                    let least = gap.short.map_or(gap.least, |short| short.least);
-                    if more < least - gap.least {
+                    let wait = then - from - gap.at;
+                    if wait < gap.least {
                         found.push(Broken::OutOfOrder { job: number, then: gap.then.job });
-                    } else if more < 0 && gap.said {
-                        found.push(Broken::CutShort { job: number, then: gap.then.job, missing: -more });
-                    } else if more > gap.borne && gap.said {
-                        found.push(Broken::WaitsTooLong { job: number, then: gap.then.job, more });
+                    } else if wait < gap.ideal && gap.said {
+                        found.push(Broken::CutShort { job: number, then: gap.then.job, missing: gap.ideal - wait });
+                    } else if wait > gap.most && gap.said {
+                        found.push(Broken::WaitsTooLong { job: number, then: gap.then.job, more: wait - gap.ideal });
                     }
                 }
             }
@@ -120,9 +119,9 @@ pub fn broken(problem: &Problem, jobs: &[Placed], late: Minute) -> Vec<Broken> {
                     found.push(Broken::OffItsTime { job: number, minutes: off });
                 }
             }
-            Place::Bell { borne, .. } => {
+            Place::Bell { most, .. } => {
                 let early = late - from - job.len;
-                if early > *borne {
+                if early > *most {
                     found.push(Broken::EarlyForTheBell { job: number, minutes: early });
                 }
             }

@@ -1,7 +1,13 @@
 //! What a placing costs.
 
 use super::placed::Placed;
-use super::problem::{Edge, Give, Minute, Place, Problem, Span};
+use super::problem::{Edge, Give, Job, Minute, Place, Problem, Span};
+
+/// Whether any of a job falls into a night.
+pub(super) fn in_a_night(problem: &Problem, job: &Job, start: Minute) -> bool {
+    let span = Span { from: start, to: start + job.len };
+    problem.nights.iter().any(|night| night.common(span) > 0)
+}
 
 /// What a placing costs, broken promises apart.
 pub(super) fn cost(problem: &Problem, jobs: &[Placed], late: Minute) -> f64 {
@@ -13,10 +19,11 @@ pub(super) fn cost(problem: &Problem, jobs: &[Placed], late: Minute) -> f64 {
             _ => 0.0,
         };
         let Some(start) = placed.start() else { continue };
+        sum += job.by_day.filter(|_| in_a_night(problem, job, start)).unwrap_or(0.0);
         match &job.place {
-            Place::Bell { price, borne, dear } => {
+            Place::Bell { price, most, beyond } => {
                 let early = (late - start - job.len).max(0);
-                sum += price * f64::from(early.min(*borne)) + dear * f64::from((early - borne).max(0));
+                sum += price * f64::from(early.min(*most)) + beyond * f64::from((early - most).max(0));
             }
             Place::Near { to, price, .. } => {
                 sum += at(*to).map_or(0.0, |wanted| price * f64::from((start - wanted).abs()));
@@ -24,10 +31,7 @@ pub(super) fn cost(problem: &Problem, jobs: &[Placed], late: Minute) -> f64 {
             Place::Before(gaps) => {
                 for gap in gaps {
                     let Some(then) = at(gap.then) else { continue };
-                    let more = then - start - gap.at - gap.least;
-                    let beyond = (more - gap.borne).max(0);
-                    sum += gap.price * f64::from(more.max(0).min(gap.borne)) + gap.dear * f64::from(beyond);
-                    sum += gap.short.map_or(0.0, |short| short.price * f64::from((-more).max(0)));
+                    sum += gap.price(then - placed.moment(gap.at).unwrap_or(start));
                 }
             }
         }

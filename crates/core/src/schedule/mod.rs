@@ -1,20 +1,22 @@
 //! Placing work back from a bell: jobs with hands and things, what must come before what, and what waiting costs.
 //!
 //! It knows nothing of meat. Minutes count from the bell (before it is negative). A job is rigid: what is done within it keeps
-//! its place. Jobs are placed from the bell backwards, each as late as what follows allows, in an order that a search improves;
-//! the same problem gives the same placing.
+//! its place. A first placing is made from the bell backwards; then some jobs at a time are taken out and put back where they
+//! cost least, as often as it is given tries. Plates come late only where no placing is found that is on time. The same problem
+//! gives the same placing.
 
-mod bounds;
 mod broken;
 mod cost;
-mod improve;
-mod place;
+mod draft;
+mod net;
 mod placed;
 mod problem;
-mod timeline;
+mod queue;
+mod ruin;
+mod search;
+mod taken;
 
 pub use broken::{Broken, broken};
-pub use improve::solve;
-pub use place::Placing;
 pub use placed::Placed;
-pub use problem::{Booking, Edge, Gap, Give, HANDS, Job, Kind, Minute, OTHERS, Place, Problem, Short, Span, Take};
+pub use problem::{Booking, Edge, Gap, Give, HANDS, Job, Kind, Minute, OTHERS, Place, Problem, Span, Take};
+pub use search::{Placing, solve};

@@ -1,9 +1,13 @@
 //! Where a job lies.
 
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
 use super::problem::Minute;
 
 /// Where a job came to lie.
-#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
 pub enum Placed {
     /// From this minute on.
     At(Minute),
@@ -18,6 +22,15 @@ impl Placed {
     pub fn start(self) -> Option<Minute> {
         match self {
             Self::At(at) | Self::Squeezed(at) => Some(at),
+            Self::Dropped => None,
+        }
+    }
+
+    /// When a moment of it is, given in minutes from its start; what takes no time has but one.
+    pub fn moment(self, at: Minute) -> Option<Minute> {
+        match self {
+            Self::At(start) => Some(start + at),
+            Self::Squeezed(start) => Some(start),
             Self::Dropped => None,
         }
     }

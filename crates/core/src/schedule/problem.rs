@@ -1,10 +1,13 @@
 //! What is to be placed.
 
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
 /// Minutes from the bell; before it is negative.
 pub type Minute = i32;
 
 /// From a minute up to another.
-#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 pub struct Span {
     /// The first.
     pub from: Minute,
@@ -26,7 +29,7 @@ impl Span {
 }
 
 /// A kind of thing: how many there are, and how many uses one of them bears at one setting.
-#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 pub struct Kind {
     /// How many.
     pub count: usize,
@@ -38,10 +41,10 @@ pub struct Kind {
 pub const HANDS: usize = 0;
 
 /// The group of what something else takes already: nothing is said of it but where there are too few.
-pub const OTHERS: usize = usize::MAX;
+pub const OTHERS: Option<usize> = None;
 
 /// A thing that a job takes while it is done, minutes from its start.
-#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 pub struct Take {
     /// The kind.
     pub kind: usize,
@@ -52,7 +55,7 @@ pub struct Take {
 }
 
 /// A moment within a job.
-#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 pub struct Edge {
     /// The job.
     pub job: usize,
@@ -60,47 +63,52 @@ pub struct Edge {
     pub at: Minute,
 }
 
-/// A wait that may be cut short where time is.
-#[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Short {
-    /// It can't be shorter than this.
-    pub least: Minute,
-    /// What a missing minute costs.
-    pub price: f64,
-}
-
-/// How a job waits for one that follows.
-#[derive(Debug, Clone, Copy, PartialEq)]
+/// How a job waits for one that follows: a least, an ideal and a most, and what a minute off the ideal costs.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Gap {
     /// The moment of this job that counts, minutes from its start.
     pub at: Minute,
     /// What follows.
     pub then: Edge,
-    /// Minutes between, at the least.
+    /// Minutes between, at the least: a shorter wait is impossible.
     pub least: Minute,
-    /// Whether it may be cut short.
-    pub short: Option<Short>,
-    /// What a minute more costs.
-    pub price: f64,
-    /// So many minutes more are borne; beyond them a minute costs `dear`, and it is said.
-    pub borne: Minute,
-    /// What a minute costs that is not borne.
-    pub dear: f64,
-    /// Whether it is said where it waits longer than is borne.
+    /// Minutes between, at best.
+    pub ideal: Minute,
+    /// Minutes between, at the most: beyond them a minute costs `beyond`.
+    pub most: Minute,
+    /// What a minute under the ideal costs.
+    pub under: f64,
+    /// What a minute over the ideal costs, up to the most.
+    pub over: f64,
+    /// What a minute beyond the most costs.
+    pub beyond: f64,
+    /// Whether the cook is told where it is shorter than its ideal or longer than its most.
     pub said: bool,
 }
 
+impl Gap {
+    /// What a wait of so many minutes costs.
+    #[must_use]
+    pub fn price(&self, wait: Minute) -> f64 {
+        let minutes = |minutes: Minute| f64::from(minutes.max(0));
+        self.under * minutes(self.ideal - wait)
+            + self.over * minutes(wait.min(self.most) - self.ideal)
+            + self.beyond * minutes(wait - self.most)
+    }
+}
+
 /// Where a job belongs.
-#[derive(Debug, Clone, PartialEq)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
 pub enum Place {
     /// It ends at the bell.
     Bell {
         /// What a minute before it costs.
         price: f64,
-        /// So many minutes are borne; beyond them a minute costs `dear`, and it is said.
-        borne: Minute,
-        /// What a minute costs that is not borne.
-        dear: f64,
+        /// So many minutes at the most; beyond them a minute costs `beyond`, and the cook is told.
+        most: Minute,
+        /// What a minute beyond the most costs.
+        beyond: f64,
     },
     /// As late as what follows allows.
     Before(Vec<Gap>),
@@ -118,21 +126,22 @@ pub enum Place {
 }
 
 /// What becomes of a job for which there is no time.
-#[derive(Debug, Clone, Copy, PartialEq)]
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
 pub enum Give {
     /// The meal comes late rather.
     Never,
-    /// It is done in no time of its own, for this price.
+    /// It is done in no time of its own and without hands, for this price; its waits then count from its start.
     Squeezed(f64),
     /// It is left out, for this price.
     Dropped(f64),
 }
 
 /// Something to do, rigid in itself.
-#[derive(Debug, Clone, PartialEq)]
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Job {
-    /// Jobs that hang together, such as those of a dish.
-    pub group: usize,
+    /// Jobs that hang together, such as those of a dish; none for what something else takes already.
+    pub group: Option<usize>,
     /// Minutes.
     pub len: Minute,
     /// Hands and things it takes.
@@ -145,14 +154,14 @@ pub struct Job {
     pub grid: Option<Minute>,
     /// What becomes of it where there is no time.
     pub give: Give,
-    /// It keeps away from the night where that costs nothing.
-    pub by_day: bool,
+    /// What it costs where any of it falls into a night, if that is minded.
+    pub by_day: Option<f64>,
     /// The cook has said when it starts.
     pub pinned: Option<Minute>,
 }
 
 /// A thing taken from a moment of one job to a moment of another.
-#[derive(Debug, Clone, Copy, PartialEq)]
+#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Booking {
     /// The kind; none where only somebody has to be there.
     pub kind: Option<usize>,
@@ -169,7 +178,7 @@ pub struct Booking {
 }
 
 /// All that is to be placed, and what there is to place it on.
-#[derive(Debug, Clone, PartialEq, Default)]
+#[derive(Debug, Clone, PartialEq, Default, Serialize, Deserialize, ToSchema)]
 pub struct Problem {
     /// What is to be done.
     pub jobs: Vec<Job>,

@@ -14,10 +14,12 @@ use crate::schedule::{
     Booking, Edge, Gap, Give, HANDS, Job, Minute, OTHERS, Place, Placed, Placing, Problem, Span, Take,
 };
 
-/// What a minute costs that a plate waits for the table, minutes that are borne, and what one costs beyond them; and what a minute costs
-/// that the table waits for the plates. The nearer to the plate the dearer: so everything is best as late as can be. Working values.
-const PLATE_WAITS: (f64, Minute, f64) = (3.0, 40, 30.0);
-pub(crate) const TABLE_WAITS: f64 = 25.0;
+/// What a minute costs that a plate waits for the table, minutes at the most, and what one costs beyond them. The nearer to the plate
+/// the dearer: so everything is best as late as can be. Working values.
+const PLATE_WAITS: (f64, Minute, f64) = (3.0, 40, 12.0);
+/// What a minute costs that the table waits for the plates: more than a minute of every wait of a dish together, so that all of
+/// them give before anybody waits. Working value.
+pub(crate) const TABLE_WAITS: f64 = 1000.0;
 /// What a minute costs in which nobody is with what must not be left alone. Working value.
 const LEFT_ALONE: f64 = 1.0;
 
@@ -139,7 +141,7 @@ pub(crate) fn problem(dishes: &[&Steps], frame: &Frame) -> Problem {
             place: Place::Before(Vec::new()),
             grid: None,
             give: Give::Never,
-            by_day: false,
+            by_day: None,
             pinned: Some(from),
         });
     }
@@ -181,7 +183,7 @@ fn job(block: &Block, index: &Index, dish: usize) -> Job {
         takes.push(Take { kind: *thing as usize, setting: *setting, span });
     }
     let place = match &block.place {
-        Where::Bell => Place::Bell { price: PLATE_WAITS.0, borne: PLATE_WAITS.1, dear: PLATE_WAITS.2 },
+        Where::Bell => Place::Bell { price: PLATE_WAITS.0, most: PLATE_WAITS.1, beyond: PLATE_WAITS.2 },
         Where::Near { step, at, earlier, later, price } => match index.edge(dish, *step) {
             Some(edge) => {
                 let to = Edge { at: edge.at + at, ..edge };
@@ -198,10 +200,11 @@ fn job(block: &Block, index: &Index, dish: usize) -> Job {
                         at: own.unwrap_or(block.len()),
                         then: index.edge(dish, wait.then)?,
                         least: wait.least,
-                        short: wait.short,
-                        price: wait.price,
-                        borne: wait.borne,
-                        dear: wait.dear,
+                        ideal: wait.ideal,
+                        most: wait.most,
+                        under: wait.under,
+                        over: wait.over,
+                        beyond: wait.beyond,
                         said: wait.said,
                     })
                 })
@@ -209,7 +212,7 @@ fn job(block: &Block, index: &Index, dish: usize) -> Job {
         ),
     };
     Job {
-        group: dish,
+        group: Some(dish),
         len: block.len(),
         takes,
         there: block.steps.iter().filter(|step| step.there && step.len > 0).map(span).collect(),

@@ -92,6 +92,11 @@ impl TaskKind {
         )
     }
 
+    /// It is done for meat that is not tender yet.
+    pub(crate) fn ends_when_tender(self) -> bool {
+        matches!(self, Self::Check | Self::TopUp | Self::Tend | Self::Wrap | Self::Mop)
+    }
+
     /// It goes on by itself.
     pub(crate) fn waits(self) -> bool {
         matches!(self, Self::Braise | Self::Hold | Self::Rest | Self::Release)

@@ -120,6 +120,14 @@ impl Medium {
         }
     }
 
+    /// The air that a thermometer hangs in before it, °C, where that is not what surrounds the meat.
+    pub fn air_c(&self) -> Option<f64> {
+        match self {
+            Self::Oven { set_c, .. } => Some(*set_c),
+            _ => None,
+        }
+    }
+
     /// The cover that is usual for it.
     pub fn usual_lid(&self) -> Lid {
         match self {

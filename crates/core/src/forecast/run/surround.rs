@@ -302,10 +302,15 @@ impl<'a, const L: usize> Surround<'a, L> {
         self.in_pot && self.steam_kg[0] >= self.most_steam_kg[0]
     }
 
-    /// The air of the oven or pit, °C; the medium itself where there is none.
+    /// The air of the oven or pit, °C; the medium itself where there is none. An oven is at its dial while its pot still comes to a simmer
+    /// on the hob.
     #[inline(always)]
     pub fn air_c(&self, lane: usize) -> f64 {
-        if self.open.waits[lane] { self.open.oven_c[lane] } else { self.celsius[lane] }
+        match self.case.stages[self.chain.stage[lane]].medium {
+            _ if self.open.waits[lane] => self.open.oven_c[lane],
+            Medium::Oven { set_c, .. } => set_c + self.kitchens.oven_k[lane],
+            _ => self.celsius[lane],
+        }
     }
 
     /// Where the first cook's juices go.

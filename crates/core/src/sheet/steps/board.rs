@@ -6,7 +6,7 @@ use super::step::{Block, Step, Wait, Where, whole};
 use crate::bench::{Prepare, Trim};
 use crate::plan::Plan;
 use crate::safety::{self, COOLING_C};
-use crate::schedule::{Give, Minute, Short};
+use crate::schedule::{Give, Minute};
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::thing::Thing;
 use crate::sheet::worked::Worked;
@@ -23,6 +23,12 @@ const TURNED_FROM_MIN: Minute = 120;
 /// What a minute costs that a wait is cut short by. Working values.
 const SALT_SHORT: f64 = 0.02;
 const SOAK_SHORT: f64 = 0.05;
+const TEMPER_SHORT: f64 = 0.01;
+/// What the cook has asked for lies a third of its time at the least before the meal comes late rather: less would be no marinade.
+const OWN_SHARE: Minute = 3;
+/// What it costs that something at the board falls into the night, and that a marinade is turned then. Working values.
+const AT_NIGHT: f64 = 6.0;
+const TURN_AT_NIGHT: f64 = 0.2;
 
 /// What waits between the last of these and the pan.
 pub(super) fn board(plan: &Plan, worked: &Worked, pan: TaskId) -> Vec<Block> {
@@ -37,26 +43,51 @@ pub(super) fn board(plan: &Plan, worked: &Worked, pan: TaskId) -> Vec<Block> {
     laid.chained(pan)
 }
 
+/// How one waits for the next: minutes at best and at the least, what a missing one costs, and how many more are borne.
+#[derive(Clone, Copy)]
+struct Ahead {
+    ideal: Minute,
+    least: Minute,
+    under: f64,
+    longer: Minute,
+}
+
+impl Ahead {
+    /// Straight on, or so much later.
+    const fn straight_on(longer: Minute) -> Self {
+        Self { ideal: 0, least: 0, under: 0.0, longer }
+    }
+
+    fn wait(self, then: TaskId) -> Wait {
+        Wait::until(then, 0.002, self.longer).at_best(self.ideal, self.least, self.under)
+    }
+
+    /// Whether it has minutes of its own that may be cut.
+    fn gives(self) -> bool {
+        self.ideal > self.least
+    }
+}
+
 /// Blocks in the order of the work; each waits for the next, and some for the pan besides.
 struct Board {
     blocks: Vec<Block>,
-    /// How each waits for the next: minutes, how short, what is borne.
-    ahead: Vec<(Minute, Option<Short>, Minute)>,
+    /// How each waits for the next.
+    ahead: Vec<Ahead>,
     /// What has no place in that order.
     beside: Vec<Block>,
 }
 
 impl Board {
-    fn add(&mut self, step: Step, next: (Minute, Option<Short>, Minute)) -> &mut Block {
+    fn add(&mut self, step: Step, next: Ahead) -> &mut Block {
         let mut block = Block::new(vec![step], Where::Before(Vec::new()));
-        block.by_day = true;
+        block.by_day = Some(AT_NIGHT);
         self.blocks.push(block);
         self.ahead.push(next);
         self.blocks.last_mut().expect("just pushed")
     }
 
     fn knife(&mut self, worked: &Worked, bench: &Prepare) {
-        let (case, next) = (&worked.case, (0, None, NEXT_BORNE));
+        let (case, next) = (&worked.case, Ahead::straight_on(NEXT_BORNE));
         let raw_kg: f64 = case.parts.iter().map(|part| part.mass_kg).sum();
         let trimmed_kg: f64 = case.parts.iter().map(crate::forecast::Part::trimmed_kg).sum();
         if bench.trim != Trim::None && raw_kg > trimmed_kg + 0.005 {
@@ -90,11 +121,11 @@ impl Board {
         };
         if let Some(brine) = bench.brine {
             let lies = whole(brine.hours * 60.0);
-            let short = Short { least: lies / 3, price: SALT_SHORT };
-            self.add(salt(say::brine_why()), (lies, Some(short), NEXT_BORNE));
+            let ahead = Ahead { ideal: lies, least: lies / OWN_SHARE, under: SALT_SHORT, longer: NEXT_BORNE };
+            self.add(salt(say::brine_why()), ahead);
             let said = (say::brine_out(), say::brine_out_why());
             let out = Step::new(TaskId::BrineOut, TaskKind::Salt, Lane::Board, said, 3);
-            self.add(out.after([TaskId::Salt]), (0, None, NEXT_BORNE));
+            self.add(out.after([TaskId::Salt]), Ahead::straight_on(NEXT_BORNE));
             return;
         }
         let why = match (bench.salt_h < SEASONS_FROM_H, seared) {
@@ -102,42 +133,42 @@ impl Board {
             (false, true) => say::salt_ahead_why(),
             (false, false) => say::salt_ahead_unseared_why(),
         };
-        let block = self.add(salt(why), (0, None, 4 * NEXT_BORNE));
+        let block = self.add(salt(why), Ahead::straight_on(4 * NEXT_BORNE));
         // No time of its own is left: it is done while the pan gets hot.
         block.give = Give::Squeezed(5.0);
-        let short = Some(Short { least: 0, price: SALT_SHORT });
-        let ahead = Wait { least: whole(bench.salt_h * 60.0), short, ..Wait::until(pan, 0.0005, 2 * NEXT_BORNE) };
+        let ahead = Wait::until(pan, 0.0005, 2 * NEXT_BORNE).at_best(whole(bench.salt_h * 60.0), 0, SALT_SHORT);
         block.place = Where::Before(vec![ahead]);
     }
 
     fn soak(&mut self, bench: &Prepare) {
         let Some(soak) = bench.soak else { return };
         let each = whole(soak.hours_each * 60.0);
-        let short = Some(Short { least: each / 2, price: SOAK_SHORT });
+        let ahead = Ahead { ideal: each, least: each / 2, under: SOAK_SHORT, longer: 480 };
         for number in 1..=soak.changes {
             let said = (say::soak_in(Volume(soak.water_l), number, soak.changes), prepare::soak_why());
             let step = Step::new(TaskId::Soak(number), TaskKind::Soak, Lane::Board, said, 3);
-            self.add(step, (each, short, 480));
+            self.add(step, ahead);
         }
         let said = (say::soak_out(), say::soak_out_why());
-        self.add(Step::new(TaskId::SoakOut, TaskKind::Soak, Lane::Board, said, 2), (0, None, NEXT_BORNE));
+        self.add(Step::new(TaskId::SoakOut, TaskKind::Soak, Lane::Board, said, 2), Ahead::straight_on(NEXT_BORNE));
     }
 
     fn marinade(&mut self, worked: &Worked, bench: &Prepare) {
         let Some(marinade) = bench.marinade else { return };
         let lies = whole(marinade.hours * 60.0);
-        let short = Some(Short { least: lies / 4, price: SALT_SHORT });
+        let longer = (MEALY_MIN - lies).clamp(60, NEXT_BORNE);
+        let ahead = Ahead { ideal: lies, least: lies / OWN_SHARE, under: SALT_SHORT, longer };
         let said =
             (say::marinade_in(Volume(marinade.ml / 1000.0), Minutes(marinade.hours * 60.0)), say::marinade_in_why());
         let step = Step::new(TaskId::Marinate, TaskKind::Marinate, Lane::Board, said, 6);
-        self.add(step, (lies, short, (MEALY_MIN - lies).clamp(60, NEXT_BORNE)));
+        self.add(step, ahead);
         if lies >= TURNED_FROM_MIN {
             let said = (say::marinade_turn(), say::marinade_turn_why());
             let step = Step::new(TaskId::MarinateTurn, TaskKind::Marinate, Lane::Board, said, 2);
             let (at, off) = (lies / 2, lies / 4);
             let near = Where::Near { step: TaskId::Marinate, at, earlier: off, later: off, price: 0.002 };
             let mut block = Block::new(vec![step.after([TaskId::Marinate])], near);
-            (block.give, block.by_day) = (Give::Dropped(0.5), true);
+            (block.give, block.by_day) = (Give::Dropped(0.5), Some(TURN_AT_NIGHT));
             self.beside.push(block);
         }
         let what = if marinade.kept { say::marinade_out_kept() } else { say::marinade_out() };
@@ -146,14 +177,14 @@ impl Board {
         let caution = marinade.kept.then(|| safety::marinade(worked.case.voice));
         let step = Step::new(TaskId::MarinateOut, TaskKind::Marinate, Lane::Board, (what, why), 5);
         let temper = whole(bench.temper_min);
-        let short = (temper > 0).then_some(Short { least: 0, price: 0.01 });
-        self.add(step.minding(caution), (temper, short, 60)).by_day = false;
+        let ahead = Ahead { ideal: temper, least: 0, under: TEMPER_SHORT, longer: 60 };
+        self.add(step.minding(caution), ahead).by_day = None;
     }
 
     fn rinse_and_clear(&mut self, bench: &Prepare) {
         if bench.rinse {
             let said = (say::rinse(), say::rinse_why());
-            self.add(Step::new(TaskId::Rinse, TaskKind::Soak, Lane::Board, said, 2), (0, None, 60));
+            self.add(Step::new(TaskId::Rinse, TaskKind::Soak, Lane::Board, said, 2), Ahead::straight_on(60));
         }
         if !bench.clear {
             return;
@@ -173,7 +204,7 @@ impl Board {
                 6,
             ),
         ];
-        let block = self.add(steps[0].clone(), (0, None, 60));
+        let block = self.add(steps[0].clone(), Ahead::straight_on(60));
         block.takes = vec![(Thing::Burner, 0, TaskId::Blanch, TaskId::Blanch)];
         block.steps = steps;
     }
@@ -192,10 +223,9 @@ impl Board {
         };
         let step = Step::new(TaskId::TakeOut, TaskKind::TakeOut, Lane::Board, said, whole(durations.take_out_min));
         let temper = whole(bench.temper_min);
-        let short = (temper > 0).then_some(Short { least: 0, price: 0.01 });
-        let block = self.add(step.minding([safety::raw_meat(worked.case.voice)]), (0, None, 0));
-        block.place = Where::Before(vec![Wait { least: temper, short, ..Wait::until(pan, 0.02, 60) }]);
-        block.by_day = false;
+        let block = self.add(step.minding([safety::raw_meat(worked.case.voice)]), Ahead::straight_on(0));
+        block.place = Where::Before(vec![Wait::until(pan, 0.02, 60).at_best(temper, 0, TEMPER_SHORT)]);
+        block.by_day = None;
     }
 
     /// Each before the next, the last before the pan.
@@ -204,16 +234,11 @@ impl Board {
         let lasts: Vec<_> = self.blocks.iter().map(|block| block.steps.last().map(|step| step.id)).collect();
         for (i, block) in self.blocks.iter_mut().enumerate() {
             let then = firsts.get(i + 1).copied().unwrap_or(pan);
-            let (least, short, borne) = self.ahead[i];
+            let ahead = self.ahead[i];
             if let Where::Before(waits) = &mut block.place
                 && !waits.iter().any(|wait| wait.then == then)
             {
-                waits.push(Wait {
-                    least,
-                    short,
-                    said: short.is_some() && then != pan,
-                    ..Wait::until(then, 0.002, borne)
-                });
+                waits.push(Wait { said: ahead.gives() && then != pan, ..ahead.wait(then) });
             }
             let before = i.checked_sub(1).and_then(|i| lasts[i]);
             if let (Some(first), Some(before)) = (block.steps.first_mut(), before) {

@@ -41,11 +41,8 @@ pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Worked) -> Task
     let first = block[0].id;
     let last = block.last().map_or(TaskId::Lift, |step| step.id);
     let rest = whole(durations.rest_min);
-    let waits = Wait {
-        least: (rest - (at - lifted_at)).max(0),
-        said: true,
-        ..Wait::until(TaskId::Slice, SAUCE_WAITS.0, SAUCE_WAITS.1)
-    };
+    let rests = (rest - (at - lifted_at)).max(0);
+    let waits = Wait::until(TaskId::Slice, SAUCE_WAITS.0, SAUCE_WAITS.1).at_least(rests).said();
     let mut finishing = Block::new(block, Where::Before(vec![waits]));
     let pot_on_a_burner = durations.has_sauce() && !matches!(case.last().medium, Medium::Pressure { .. });
     if pot_on_a_burner {
@@ -57,7 +54,7 @@ pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Worked) -> Task
     rest_stretch(steps, worked);
     let (what, why) = words::cut_up(case.main().eaten_as, back_into(plan, worked));
     let slice = Step::new(TaskId::Slice, TaskKind::Slice, Lane::Board, (what, why), whole(durations.slice_min));
-    let place = Where::Before(vec![Wait { said: true, ..Wait::until(TaskId::Serve, CUT_WAITS.0, CUT_WAITS.1) }]);
+    let place = Where::Before(vec![Wait::until(TaskId::Serve, CUT_WAITS.0, CUT_WAITS.1).said()]);
     steps.blocks.push(Block::new(vec![slice.after(after)], place));
     let grams = Mass(durations.yield_kg / f64::from(plan.people));
     let said = (say::serve(plan.people, grams), say::serve_why());

@@ -97,16 +97,8 @@ pub(super) fn heat(steps: &mut Steps, plan: &Plan, worked: &Worked, lifted: Task
     for step in &mut block_steps {
         step.at -= earliest;
     }
-    let wait = Wait {
-        from: Some(TaskId::Simmer),
-        least: whole(ready_min),
-        short: None,
-        price: HOLD_PRICE,
-        borne: hold_borne(worked),
-        dear: TOO_FAR_PRICE,
-        said: true,
-        then: lifted,
-    };
+    let wait = Wait::until(lifted, HOLD_PRICE, hold_borne(worked)).at_least(whole(ready_min)).said();
+    let wait = Wait { from: Some(TaskId::Simmer), beyond: TOO_FAR_PRICE, ..wait };
     let mut block = Block::new(block_steps, Where::Before(vec![wait]));
     block.grid = Some(TaskId::Simmer);
     // Where it then goes on upon that burner, its booking holds from the simmer on.
@@ -172,7 +164,7 @@ fn preheat(steps: &mut Steps, block: &mut Vec<Step>, plan: &Plan, worked: &Worke
     }
     let len = whole(durations.fire_min);
     let light = Step::new(TaskId::Light, TaskKind::Preheat, lane, (what, why), len).after([]).minding(outdoors);
-    let wait = Wait { least: (minutes - len).max(1), ..Wait::until(TaskId::Simmer, 0.2, 45) };
+    let wait = Wait::until(TaskId::Simmer, 0.2, 45).at_least((minutes - len).max(1));
     steps.blocks.push(Block::new(vec![light], Where::Before(vec![wait])));
     let (what, why) = words::getting_hot(medium);
     steps.stretches.push(Stretch {

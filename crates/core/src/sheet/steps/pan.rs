@@ -7,7 +7,7 @@ use super::words;
 use crate::bench::{Larder, SearIn};
 use crate::plan::Plan;
 use crate::safety::{self, COOLING_C};
-use crate::schedule::{Minute, Short};
+use crate::schedule::Minute;
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::thing::Thing;
 use crate::sheet::worked::Worked;
@@ -17,6 +17,8 @@ use crate::ways::{Lane, Medium, NIGHT_MIN, tasks};
 const COOLS_MIN: Minute = 90;
 /// So short a night will do, min.
 const SHORT_NIGHT_MIN: Minute = 360;
+/// What a minute costs that the night is shorter. Working value.
+const NIGHT_SHORT: f64 = 0.1;
 /// Out of the cold, the fat lifted off and topped up, min.
 const FROM_COLD_MIN: Minute = 6;
 
@@ -115,8 +117,7 @@ pub(super) fn night_before(plan: &Plan, worked: &Worked, mut steps: Vec<Step>, a
     let into = Step::new(TaskId::IntoCold, TaskKind::Cool, Lane::Cold, said, 3).at(at + COOLS_MIN);
     steps.push(cools.after([TaskId::Deglaze]));
     steps.push(into.after([TaskId::Cool]));
-    let short = Some(Short { least: SHORT_NIGHT_MIN, price: 0.1 });
-    let night = Wait { least: whole(NIGHT_MIN), short, ..Wait::until(TaskId::FromCold, 0.002, 2880) };
+    let night = Wait::until(TaskId::FromCold, 0.002, 2880).at_best(whole(NIGHT_MIN), SHORT_NIGHT_MIN, NIGHT_SHORT);
     let mut block = Block::new(steps, Where::Before(vec![night]));
     block.takes = takes(plan, worked, TaskId::Deglaze);
     let stretch = Stretch {

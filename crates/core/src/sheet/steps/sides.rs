@@ -32,7 +32,7 @@ pub(super) fn sides(steps: &mut Steps, sides: &[Side]) {
                 .at(ON_MIN + cooks)
                 .after([cook]),
         ];
-        let place = Where::Before(vec![Wait { said: true, ..Wait::until(TaskId::Serve, WAITS.0, WAITS.1) }]);
+        let place = Where::Before(vec![Wait::until(TaskId::Serve, WAITS.0, WAITS.1).said()]);
         let mut block = Block::new(block, place);
         block.takes.push((Thing::Burner, 0, on, off));
         steps.blocks.push(block);

@@ -3,7 +3,7 @@
 use ergastic_words::Said;
 
 use crate::safety::Caution;
-use crate::schedule::{Give, Minute, Short};
+use crate::schedule::{Give, Minute};
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::thing::Thing;
 use crate::ways::Lane;
@@ -96,32 +96,49 @@ impl Step {
     }
 }
 
-/// How a block waits for another one's step.
+/// How a block waits for another one's step: a least, an ideal and a most, min, and what a minute off the ideal costs.
 #[derive(Debug, Clone)]
 pub(crate) struct Wait {
     /// From the beginning of this step of its own, or from the end of the block.
     pub from: Option<TaskId>,
     /// To the beginning of this one.
     pub then: TaskId,
-    /// Minutes at the least.
     pub least: Minute,
-    /// Whether it may be cut short.
-    pub short: Option<Short>,
-    /// What a minute more costs; minutes that are borne; what a minute beyond those costs.
-    pub price: f64,
-    pub borne: Minute,
-    pub dear: f64,
-    /// Whether it is said where it waits longer.
+    pub ideal: Minute,
+    pub most: Minute,
+    /// What a minute under the ideal costs, one over it, and one beyond the most.
+    pub under: f64,
+    pub over: f64,
+    pub beyond: f64,
+    /// Whether it is said where it waits shorter or longer than it should.
     pub said: bool,
 }
 
-/// A minute that is not borne costs so many times as much. Working value.
+/// A minute beyond the most costs so many times as much as one before it. Working value.
 const DEARER: f64 = 4.0;
 
 impl Wait {
     /// Until this begins, straight on; it costs little to wait for it for so many minutes.
-    pub fn until(then: TaskId, price: f64, borne: Minute) -> Self {
-        Self { from: None, then, least: 0, short: None, price, borne, dear: DEARER * price, said: false }
+    pub fn until(then: TaskId, over: f64, most: Minute) -> Self {
+        Self { from: None, then, least: 0, ideal: 0, most, under: 0.0, over, beyond: DEARER * over, said: false }
+    }
+
+    /// At least so long, and so much longer is borne.
+    #[must_use]
+    pub fn at_least(self, least: Minute) -> Self {
+        Self { least, ideal: least, most: self.most + least, ..self }
+    }
+
+    /// So long at best, never shorter than `least`; a missing minute costs `under`.
+    #[must_use]
+    pub fn at_best(self, ideal: Minute, least: Minute, under: f64) -> Self {
+        Self { least: least.min(ideal), ideal, most: self.most + ideal, under, ..self }
+    }
+
+    /// It is said where it waits shorter or longer than it should.
+    #[must_use]
+    pub fn said(self) -> Self {
+        Self { said: true, ..self }
     }
 }
 
@@ -144,15 +161,15 @@ pub(crate) struct Block {
     pub give: Give,
     /// This step begins on a whole five minutes.
     pub grid: Option<TaskId>,
-    /// It keeps away from the night even where the cook is up for the rest.
-    pub by_day: bool,
+    /// What it costs where it falls into the night, even where the cook is up for the rest.
+    pub by_day: Option<f64>,
     /// Things taken from the beginning of a step to the end of another.
     pub takes: Vec<(Thing, i32, TaskId, TaskId)>,
 }
 
 impl Block {
     pub fn new(steps: Vec<Step>, place: Where) -> Self {
-        Self { steps, place, give: Give::Never, grid: None, by_day: false, takes: Vec::new() }
+        Self { steps, place, give: Give::Never, grid: None, by_day: None, takes: Vec::new() }
     }
 
     pub fn len(&self) -> Minute {

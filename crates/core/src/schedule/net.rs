@@ -1,0 +1,319 @@
+//! What hangs together in a problem, and what that leaves to each job before any of it lies.
+
+use super::problem::{Edge, Gap, Give, HANDS, Job, Minute, OTHERS, Place, Problem, Span};
+use super::taken::Taken;
+
+/// Nothing is looked for further from its place than this, min.
+pub(super) const FURTHEST: Minute = 6 * 1440;
+/// A wait that parts the last stretch before the plates from what comes before it, min.
+const LONG_WAIT: Minute = 45;
+/// No bound: far from any minute, and far from the end of numbers.
+const NONE: Minute = Minute::MAX / 4;
+
+/// What hangs together.
+pub(super) struct Net<'a> {
+    pub problem: &'a Problem,
+    /// Of each job, those that wait for it and how.
+    pub before: Vec<Vec<(usize, Gap)>>,
+    /// Of each job, those that belong near it.
+    pub beside: Vec<Vec<usize>>,
+    /// Of each job, the bookings that begin and that end with it.
+    pub begins: Vec<Vec<usize>>,
+    pub ends: Vec<Vec<usize>>,
+    /// No job can start before this, for now and for all that must come before it.
+    pub earliest: Vec<Minute>,
+    /// From the start of each job to the plates, at the least.
+    pub tail: Vec<Minute>,
+    /// How far each is from the plates: 0 at them or right before, 1 in the last stretch, 2 before a long wait.
+    pub stage: Vec<usize>,
+    /// What is pinned before a job, and after it, leaves it no start before the one and none after the other.
+    pub after_pins: Vec<Minute>,
+    pub before_pins: Vec<Minute>,
+}
+
+impl<'a> Net<'a> {
+    pub fn of(problem: &'a Problem) -> Self {
+        let jobs = problem.jobs.len();
+        let (mut before, mut beside) = (vec![Vec::new(); jobs], vec![Vec::new(); jobs]);
+        for (number, job) in problem.jobs.iter().enumerate() {
+            match &job.place {
+                Place::Before(gaps) => gaps.iter().for_each(|gap| before[gap.then.job].push((number, *gap))),
+                Place::Near { to, .. } => beside[to.job].push(number),
+                Place::Bell { .. } => {}
+            }
+        }
+        let of = |edge: fn(&super::Booking) -> Edge| {
+            let mut by_job = vec![Vec::new(); jobs];
+            for (number, booking) in problem.bookings.iter().enumerate() {
+                by_job[edge(booking).job].push(number);
+            }
+            by_job
+        };
+        let (begins, ends) = (of(|booking| booking.from), of(|booking| booking.to));
+        let mut net = Self {
+            problem,
+            before,
+            beside,
+            begins,
+            ends,
+            earliest: Vec::new(),
+            tail: vec![0; jobs],
+            stage: Vec::new(),
+            after_pins: vec![-NONE; jobs],
+            before_pins: vec![NONE; jobs],
+        };
+        net.around_pins();
+        net.earliest = net.earliest();
+        net.tail = net.tail();
+        net.stage = net.stages();
+        net
+    }
+
+    /// What has to lie before a job is put in, from now on or from the bell back.
+    pub fn first(&self, number: usize, forward: bool) -> impl Iterator<Item = usize> {
+        let (mut near, mut gaps, mut before) = (None, [].iter(), [].iter());
+        match (&self.problem.jobs[number].place, forward) {
+            (Place::Near { to, .. }, _) => near = Some(to.job),
+            (Place::Before(waits), false) => gaps = waits.iter(),
+            (_, true) => before = self.before[number].iter(),
+            (Place::Bell { .. }, false) => {}
+        }
+        near.into_iter().chain(gaps.map(|gap: &Gap| gap.then.job)).chain(before.map(|(job, _): &(usize, Gap)| *job))
+    }
+
+    /// What waits for a job to be put in, from now on or from the bell back.
+    pub fn then(&self, number: usize, forward: bool) -> impl Iterator<Item = usize> {
+        let (mut gaps, mut before) = ([].iter(), [].iter());
+        match (&self.problem.jobs[number].place, forward) {
+            (Place::Before(waits), true) => gaps = waits.iter(),
+            (_, false) => before = self.before[number].iter(),
+            (_, true) => {}
+        }
+        let beside = self.beside[number].iter().copied();
+        beside.chain(gaps.map(|gap: &Gap| gap.then.job)).chain(before.map(|(job, _): &(usize, Gap)| *job))
+    }
+
+    /// The soonest plates that any placing can have: each dish alone, and all hands-on work on the hands there are.
+    pub fn late_bound(&self) -> Minute {
+        let plates = self.problem.jobs.iter().enumerate().filter(|(_, job)| matches!(job.place, Place::Bell { .. }));
+        let first = |number: usize, job: &Job| job.pinned.unwrap_or(self.earliest[number].max(self.after_pins[number]));
+        let alone = plates.map(|(number, job)| first(number, job).saturating_add(job.len)).max();
+        alone.unwrap_or(0).max(self.hands_bound()).max(0)
+    }
+
+    /// What it costs at the least that plates are put on the table one after the other by the hands there are.
+    pub fn plates_bound(&self) -> f64 {
+        let problem = self.problem;
+        let hands = problem.kinds.get(HANDS).map_or(1, |kind| kind.count.max(1));
+        let price = |job: &Job| match job.place {
+            Place::Bell { price, beyond, .. } if job.pinned.is_none() => Some(price.min(beyond)),
+            _ => None,
+        };
+        let plates: Vec<&Job> = problem.jobs.iter().filter(|job| price(job).is_some()).collect();
+        let Some(least) = plates.iter().filter_map(|job| price(job)).reduce(f64::min) else { return 0.0 };
+        let taken = |job: &&Job| {
+            job.takes.iter().filter(|take| take.kind == HANDS).map(|take| take.span.to - take.span.from).sum()
+        };
+        let mut minutes: Vec<Minute> = plates.iter().map(taken).collect();
+        // Most wait least where the shortest come last.
+        minutes.sort_unstable();
+        let mut behind = vec![0; hands];
+        let mut waits = 0;
+        for minutes in minutes {
+            let soonest = behind.iter_mut().min().expect("a pair of hands");
+            waits += *soonest;
+            *soonest += minutes;
+        }
+        least * f64::from(waits)
+    }
+
+    /// The minute by which the hands there are can have done all that has to be done.
+    fn hands_bound(&self) -> Minute {
+        let problem = self.problem;
+        let hands = problem.kinds.get(HANDS).map_or(1, |kind| kind.count.max(1)) as Minute;
+        let must =
+            problem.jobs.iter().filter(|job| job.give == Give::Never && job.group != OTHERS && job.pinned.is_none());
+        let takes = must.flat_map(|job| job.takes.iter().filter(|take| take.kind == HANDS));
+        let work: Minute = takes.map(|take| take.span.to - take.span.from).sum();
+        if work == 0 || problem.now < -NONE / 2 {
+            return -NONE;
+        }
+        // Hours that nobody is there pass without any of it done.
+        let mut end = problem.now + work.div_euclid(hands);
+        for _ in 0..=problem.shut.len() {
+            let gone = Span { from: problem.now, to: end };
+            let shut: Minute = problem.shut.iter().map(|shut| shut.common(gone)).sum();
+            let later = problem.now + work.div_euclid(hands) + shut;
+            if later == end {
+                break;
+            }
+            end = later;
+        }
+        end
+    }
+
+    /// Whether a job has to be done, and waited for.
+    fn must(&self, number: usize) -> bool {
+        self.problem.jobs[number].give == Give::Never
+    }
+
+    /// From each job's start to the plates, by the least waits between them.
+    fn tail(&self) -> Vec<Minute> {
+        let jobs = &self.problem.jobs;
+        let mut tail: Vec<Minute> = jobs.iter().map(|job| if job.give == Give::Never { job.len } else { 0 }).collect();
+        for _ in 0..jobs.len() {
+            let mut moved = false;
+            for (number, job) in jobs.iter().enumerate() {
+                let Place::Before(gaps) = &job.place else { continue };
+                for gap in gaps.iter().filter(|gap| self.must(gap.then.job)) {
+                    let own = if self.must(number) { gap.at } else { 0 };
+                    let longer = own + gap.least - gap.then.at + tail[gap.then.job];
+                    if longer > tail[number] {
+                        (tail[number], moved) = (longer, true);
+                    }
+                }
+            }
+            if !moved {
+                break;
+            }
+        }
+        tail
+    }
+
+    fn stages(&self) -> Vec<usize> {
+        let jobs = &self.problem.jobs;
+        let at_the_bell = |number: usize| matches!(jobs[number].place, Place::Bell { .. });
+        let mut found: Vec<usize> = (0..jobs.len()).map(|number| if at_the_bell(number) { 0 } else { 2 }).collect();
+        let mut open: Vec<usize> = (0..jobs.len()).filter(|number| at_the_bell(*number)).collect();
+        while let Some(number) = open.pop() {
+            for (before, _) in self.before[number].iter().filter(|(_, gap)| gap.least < LONG_WAIT) {
+                if found[*before] == 2 {
+                    found[*before] = usize::from(!at_the_bell(number));
+                    open.push(*before);
+                }
+            }
+        }
+        found
+    }
+
+    /// What pins leave to each job, by the least waits between them.
+    fn around_pins(&mut self) {
+        let problem = self.problem;
+        if problem.jobs.iter().all(|job| job.pinned.is_none()) {
+            return;
+        }
+        for (number, job) in problem.jobs.iter().enumerate() {
+            if let Some(at) = job.pinned {
+                (self.after_pins[number], self.before_pins[number]) = (at, at);
+            }
+        }
+        // As long as a bound still moves, and no longer than the longest way.
+        for _ in 0..problem.jobs.len() {
+            let mut moved = false;
+            for (number, job) in problem.jobs.iter().enumerate() {
+                let Place::Before(gaps) = &job.place else { continue };
+                for Gap { at, then, least, .. } in gaps {
+                    let apart = at + least - then.at;
+                    let (from, next) = (self.after_pins[number], &problem.jobs[then.job]);
+                    if next.pinned.is_none() && from > -NONE {
+                        let earliest = somebody_there(problem, next, from + apart);
+                        moved |= earliest > self.after_pins[then.job];
+                        self.after_pins[then.job] = self.after_pins[then.job].max(earliest);
+                    }
+                    let to = self.before_pins[then.job];
+                    if job.pinned.is_none() && to < NONE {
+                        moved |= to - apart < self.before_pins[number];
+                        self.before_pins[number] = self.before_pins[number].min(to - apart);
+                    }
+                }
+            }
+            if !moved {
+                break;
+            }
+        }
+    }
+
+    /// The first start of each job: after all that must come before it, each when somebody is there and what it takes is not taken by
+    /// what is pinned.
+    fn earliest(&self) -> Vec<Minute> {
+        let problem = self.problem;
+        let mut taken = Taken::of(problem);
+        for (number, job) in problem.jobs.iter().enumerate() {
+            if let Some(at) = job.pinned {
+                taken.add_takes(problem, number, at);
+            }
+        }
+        let mut after = vec![problem.now; problem.jobs.len()];
+        let mut earliest: Vec<Minute> =
+            (0..after.len()).map(|number| self.first_free(&mut taken, number, problem.now)).collect();
+        // No way is longer than there are jobs; a change in none is the end of it.
+        for _ in 0..problem.jobs.len() {
+            let mut moved = false;
+            for (number, job) in problem.jobs.iter().enumerate() {
+                let Place::Before(gaps) = &job.place else { continue };
+                for Gap { at, then, least, .. } in gaps {
+                    // What can be done in no time is waited for by nobody.
+                    let from = match job.give {
+                        Give::Never => earliest[number].saturating_add(at + least - then.at),
+                        Give::Squeezed(_) => after[number].saturating_add(least - then.at),
+                        Give::Dropped(_) => continue,
+                    };
+                    if from > after[then.job] {
+                        (after[then.job], moved) = (from, true);
+                        earliest[then.job] = self.first_free(&mut taken, then.job, from);
+                    }
+                }
+            }
+            if !moved {
+                break;
+            }
+        }
+        earliest
+    }
+
+    /// The first start from a minute on at which a job can be done beside what is pinned.
+    fn first_free(&self, taken: &mut Taken, number: usize, from: Minute) -> Minute {
+        let job = &self.problem.jobs[number];
+        // What belongs near a moment is put off it rather than that the bell waits for it.
+        if job.pinned.is_some() || matches!(job.place, Place::Near { .. }) || from < -NONE / 2 {
+            return from;
+        }
+        let mut at = self.on_grid(job, from, true);
+        while at <= from.saturating_add(FURTHEST) {
+            match taken.blocks(self.problem, number, at, true, false) {
+                None => return at,
+                Some(next) => at = self.on_grid(job, next.max(at + 1), true),
+            }
+        }
+        from
+    }
+
+    /// The nearest start that is on the job's grid, not before a minute or not after it.
+    pub fn on_grid(&self, job: &Job, start: Minute, up: bool) -> Minute {
+        let Some(at) = job.grid else { return start };
+        // What is never free is sought at the end of time: no sum may run over it.
+        let off = (i64::from(start) + i64::from(at) + i64::from(self.problem.clock)).rem_euclid(5) as Minute;
+        match (off, up) {
+            (0, _) => start,
+            (_, true) => start.saturating_add(5 - off),
+            (_, false) => start.saturating_sub(off),
+        }
+    }
+}
+
+/// The first start from a minute on at which somebody is up and there for all that a job needs them for.
+fn somebody_there(problem: &Problem, job: &Job, from: Minute) -> Minute {
+    let hands = job.takes.iter().filter(|take| take.kind == HANDS).map(|take| take.span);
+    let needs: Vec<Span> = hands.chain(job.there.iter().copied()).collect();
+    let mut at = from;
+    // As often as there is a time that nobody is there.
+    for _ in &problem.shut {
+        let away =
+            |span: &Span| problem.shut.iter().find(|shut| shut.common(span.moved(at)) > 0).map(|s| s.to - span.from);
+        match needs.iter().find_map(away) {
+            Some(later) => at = later,
+            None => break,
+        }
+    }
+    at
+}

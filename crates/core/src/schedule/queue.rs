@@ -1,0 +1,92 @@
+//! Dishes that queue for a thing: the orders in which they may.
+
+use super::problem::{Edge, Gap, Minute, Place, Problem};
+
+/// So many orders are gone through at the most.
+const MOST: usize = 24;
+/// No wait is longer than this, min.
+const NEVER: Minute = 1_000_000;
+
+/// Bookings in pairs of which the first is over before the second begins.
+pub(super) type Order = Vec<(usize, usize)>;
+
+/// The orders in which bookings of a thing can follow each other where one of it can't bear them together; none where nothing queues.
+pub(super) fn orders(problem: &Problem) -> Vec<Order> {
+    let mut orders: Vec<Order> = vec![Vec::new()];
+    for kind in 0..problem.kinds.len() {
+        let waiting: Vec<usize> = (0..problem.bookings.len())
+            .filter(|number| {
+                let booking = &problem.bookings[*number];
+                booking.kind == Some(kind) && booking.from.job != booking.to.job && can_follow(problem, booking.from)
+            })
+            .collect();
+        let apart = |a: usize, b: usize| {
+            let [a, b] = [a, b].map(|number| &problem.bookings[number]);
+            let group = |edge: Edge| problem.jobs[edge.job].group;
+            group(a.from) != group(b.from) && (problem.kinds[kind].room == 1 || a.setting != b.setting)
+        };
+        let queues = waiting.iter().any(|a| waiting.iter().any(|b| a < b && apart(*a, *b)));
+        if problem.kinds[kind].count != 1 || !queues {
+            continue;
+        }
+        let mut every = Vec::new();
+        permuted(&waiting, &mut Vec::new(), &mut every);
+        let mut found: Vec<Order> = Vec::new();
+        for queue in every {
+            let pairs = queue.iter().enumerate().flat_map(|(place, a)| queue[place + 1..].iter().map(|b| (*a, *b)));
+            let mut order: Order = pairs.filter(|(a, b)| apart(*a, *b)).collect();
+            order.sort_unstable();
+            if !found.contains(&order) {
+                found.push(order);
+            }
+        }
+        let both = orders.iter().flat_map(|before| found.iter().map(move |then| [&before[..], &then[..]].concat()));
+        orders = both.take(MOST).collect();
+    }
+    if orders.len() < 2 { Vec::new() } else { orders }
+}
+
+fn can_follow(problem: &Problem, edge: Edge) -> bool {
+    problem.jobs[edge.job].pinned.is_none()
+}
+
+/// Every order of some, as long as there are few.
+fn permuted(left: &[usize], so_far: &mut Vec<usize>, found: &mut Vec<Vec<usize>>) {
+    if left.is_empty() {
+        found.push(so_far.clone());
+        return;
+    }
+    for (place, next) in left.iter().enumerate() {
+        if found.len() >= MOST {
+            return;
+        }
+        let mut others = left.to_vec();
+        others.remove(place);
+        so_far.push(*next);
+        permuted(&others, so_far, found);
+        so_far.pop();
+    }
+}
+
+/// The problem in which bookings follow each other so: each job that ends the one is before the job that begins the other.
+pub(super) fn queued(problem: &Problem, order: &Order) -> Problem {
+    let mut queued = problem.clone();
+    for (a, b) in order {
+        let (to, from) = (problem.bookings[*a].to, problem.bookings[*b].from);
+        let gap = Gap {
+            at: to.at,
+            then: from,
+            least: 0,
+            ideal: 0,
+            most: NEVER,
+            under: 0.0,
+            over: 0.0,
+            beyond: 0.0,
+            said: false,
+        };
+        if let Place::Before(gaps) = &mut queued.jobs[to.job].place {
+            gaps.push(gap);
+        }
+    }
+    queued
+}
