@@ -1,7 +1,7 @@
 //! Instants and local times. Instants are stored; local times are read and shown in the kitchen's zone.
 
 use jiff::civil::{DateTime, Time};
-use jiff::tz::TimeZone;
+use jiff::tz::{AmbiguousOffset, TimeZone};
 use jiff::{SignedDuration, Timestamp};
 
 use serde::{Deserialize, Serialize};
@@ -33,6 +33,12 @@ pub fn instant(field: &str, text: &str, zone: &TimeZone) -> Result<Timestamp> {
     local
         .and_then(|local| zone.to_ambiguous_timestamp(local).compatible().ok())
         .ok_or_else(|| Error::new(Kind::Unknown, field, format!("{text:?}"), say::instant()))
+}
+
+/// Whether a local time comes twice in a zone, in the night the clocks go back: [`instant`] takes the first of the two.
+pub fn comes_twice(text: &str, zone: &TimeZone) -> bool {
+    let local = text.parse::<Timestamp>().is_err().then(|| text.parse::<DateTime>().ok()).flatten();
+    local.is_some_and(|local| matches!(zone.to_ambiguous_timestamp(local).offset(), AmbiguousOffset::Fold { .. }))
 }
 
 /// That an instant lies in the years 2000 to 2100: a clock that was never set says 1970.

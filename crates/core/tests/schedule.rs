@@ -32,7 +32,8 @@ fn job(group: usize, len: Minute, place: Place) -> Job {
 
 fn before(job: usize, at: Minute, least: Minute, over: f64, longer: Minute) -> Place {
     let (then, most) = (Edge { job, at: 0 }, least + longer);
-    let gap = Gap { at, then, least, ideal: least, most, under: 0.0, over, beyond: 4.0 * over, said: false };
+    let gap =
+        Gap { at, then, least, ideal: least, most, under: 0.0, over, beyond: 4.0 * over, broken: 0.0, said: false };
     Place::Before(vec![gap])
 }
 
@@ -129,10 +130,7 @@ impl Exhaustive<'_> {
             Place::Before(gaps) => {
                 let gap = gaps[0];
                 let latest = self.starts[gap.then.job].unwrap() - gap.least - gap.at;
-                (
-                    latest,
-                    Box::new(move |more| gap.price(gap.least + more)),
-                )
+                (latest, Box::new(move |more| gap.price(gap.least + more)))
             }
             Place::Near { .. } => unreachable!(),
         };

@@ -218,6 +218,8 @@ probe-pulled-out = It fell to { $at }: its tip is out. Its readings since then m
 # $at (Temperature)
 probe-wrong-place = At { $at } it reads what surrounds the meat: push its tip into the middle, clear of bone and fat.
 # $at (Temperature)
+probe-outside = At { $at } it reads like the outside of the piece. Push its tip into the middle; until then it moves nothing.
+# $at (Temperature)
 probe-jumped = It leapt to { $at }, faster than meat can. See where its tip is.
 # $at (Temperature)
 probe-drifts = { $at } is not possible there. It drifts, or its tip has slipped: its readings move nothing.
@@ -233,6 +235,7 @@ probe-alarm = Probe “{ $probe }” { $trust ->
         [silent] is silent
         [pulled_out] has fallen out
         [wrong_place] is in the wrong place
+        [outside] reads like the outside
         [jumped] has leapt
        *[drifts] can't be right
     }

@@ -13,6 +13,22 @@ why-one = It lands at the bell; it is tender in time in { $certainty } such cook
 why-late = Begun now, everything lands { $late } after the bell.
 # $late (Span)
 late = Plates come { $late } after the bell.
+# $dish (Said) $time (Span)
+late-alone = { $dish } can't be ready sooner: begun now it needs { $time } to the plate.
+# $thing (Key) $sooner (Span)
+late-for-want-of = The dishes wait for each other: one more { $thing ->
+        [hands] pair of hands
+        [burner] burner
+        [pan] frying pan
+        [pot] pot
+        [oven] oven
+        [pit] pit
+        [bath] water bath
+        [pressure_pot] pressure pot
+        [slow_cooker] slow cooker
+       *[coals] place for coals
+    } would have it { $sooner } sooner.
+late-in-all = There is more to do than the time from now allows.
 # $dish (Said) $text (Said)
 of-dish = { $dish }: { $text }
 # $dish (Said) $text (Said)
@@ -65,6 +81,7 @@ helper = a helper
 assumed-name = { $field ->
         [zone] zone
         [now] now
+        [bell] bell
         [kitchen] kitchen
         [certainty] certainty
        *[asleep] asleep
@@ -74,6 +91,7 @@ assumed-nobody-sleeps = nobody sleeps
 assumed-kitchen = as the kitchen says
 assumed-clock = by the clock
 assumed-nothing-said = nothing was said
+assumed-first-of-two = the clocks go back and this hour comes twice: the first of the two
 
 ## A dish as a recipe.
 

@@ -27,6 +27,10 @@ const AT_THE_MEDIUM_K: f64 = 4.0;
 const FAR_FROM_MEDIUM_K: f64 = 14.0;
 /// Nothing in a pot is warmer than what heats it by more than this, K.
 const OVER_THE_MEDIUM_K: f64 = 4.0;
+/// Where the surface is so far ahead of the middle, K, a reading past this share of the way to it is of the outside: the middle of a thin
+/// piece over a hot fire comes no further. Working values.
+const OUTSIDE_AHEAD_K: f64 = 20.0;
+const OUTSIDE_SHARE: f64 = 0.6;
 /// Over a heat that is on, the middle does not fall by more than this from its warmest, K.
 const FALLS_K: f64 = 4.0;
 /// Below this a reading that fell away is of the kitchen's air, °C.
@@ -65,6 +69,8 @@ pub enum Trust {
     PulledOut,
     /// It reads what surrounds the meat.
     WrongPlace,
+    /// It reads as the outside of the piece does.
+    Outside,
     /// It leapt further than meat can.
     Jumped,
     /// It crept away, or reads more than its place can have.
@@ -80,6 +86,7 @@ impl Trust {
             Self::Silent => "silent",
             Self::PulledOut => "pulled_out",
             Self::WrongPlace => "wrong_place",
+            Self::Outside => "outside",
             Self::Jumped => "jumped",
             Self::Drifts => "drifts",
         }
@@ -136,8 +143,8 @@ pub(super) struct Expected<'a> {
 }
 
 impl Expected<'_> {
-    /// Middle and medium at an instant, °C, where the meat is over the heat.
-    fn at(&self, at: Timestamp) -> Option<(f64, f64)> {
+    /// What could be read at an instant, where the meat is over the heat.
+    fn at(&self, at: Timestamp) -> Option<Should> {
         let min = minutes_between(self.met_heat?, at);
         if min < 0.0 {
             return None;
@@ -146,7 +153,34 @@ impl Expected<'_> {
         let (from, to) = (self.curve.get(after.checked_sub(1)?)?, self.curve.get(after).or(self.curve.last())?);
         let share = if to.min > from.min { ((min - from.min) / (to.min - from.min)).clamp(0.0, 1.0) } else { 0.0 };
         let between = |a: f64, b: f64| a + share * (b - a);
-        Some((between(from.core_c, to.core_c), between(from.medium_c, to.medium_c)))
+        Some(Should {
+            core_c: between(from.core_c, to.core_c),
+            surface_c: between(from.surface_c, to.surface_c),
+            medium_c: between(from.medium_c, to.medium_c),
+            air_c: between(from.air_c, to.air_c),
+        })
+    }
+}
+
+/// What a thermometer could read at a moment: in the middle, at the surface, in what surrounds the meat, and in the air of the oven or
+/// pit, °C.
+#[derive(Clone, Copy)]
+struct Should {
+    core_c: f64,
+    surface_c: f64,
+    medium_c: f64,
+    air_c: f64,
+}
+
+impl Should {
+    /// Whether the surface is so far ahead of the middle that a reading tells which of them it is of.
+    fn tells_inside_from_outside(self) -> bool {
+        self.surface_c - self.core_c > OUTSIDE_AHEAD_K
+    }
+
+    /// Whether a reading is nearer to the surface than the middle of any such piece comes.
+    fn is_of_the_outside(self, celsius: f64) -> bool {
+        self.tells_inside_from_outside() && celsius - self.core_c > OUTSIDE_SHARE * (self.surface_c - self.core_c)
     }
 }
 
@@ -192,10 +226,10 @@ struct Good {
 
 impl Good {
     /// Whether a later reading is further off than the middle of any piece comes: measured from the forecast where there is one.
-    fn leaps_to(&self, at: Timestamp, celsius: f64, should: Option<(f64, f64)>) -> bool {
+    fn leaps_to(&self, at: Timestamp, celsius: f64, should: Option<Should>) -> bool {
         let minutes = minutes_between(self.at, at);
         let (moved, a_minute) = match (self.core_c, should) {
-            (Some(was_c), Some((core_c, _))) => ((celsius - core_c) - (self.celsius - was_c), PARTS_K_PER_MIN),
+            (Some(was_c), Some(should)) => ((celsius - should.core_c) - (self.celsius - was_c), PARTS_K_PER_MIN),
             _ => (celsius - self.celsius, QUICKEST_K_PER_MIN),
         };
         moved.abs() > SLACK_K + a_minute * minutes
@@ -225,8 +259,11 @@ fn judge(put: &Put, readings: &[(Timestamp, f64)], expected: &Expected) -> Vec<J
         if let Some((since, level, was)) = out {
             let steady = (celsius - level).abs() <= SLACK_K;
             let long = minutes_between(since, at) >= NEW_BEGINNING_MIN;
-            if trust == Trust::Steady || trust == Trust::Settling {
+            if trust == Trust::Settling || (trust == Trust::Steady && is_back(was, celsius, should)) {
                 out = None;
+            } else if trust == Trust::Steady {
+                // Near the end the middle reads as its surroundings do: that is no sign that the tip has moved.
+                (trust, out) = (was, Some((since, level, was)));
             } else if steady && long && was == Trust::Jumped && plausible(celsius, should) {
                 (out, trust) = (None, Trust::Steady);
             } else {
@@ -237,7 +274,7 @@ fn judge(put: &Put, readings: &[(Timestamp, f64)], expected: &Expected) -> Vec<J
             out = Some((at, celsius, trust));
         }
         if trust == Trust::Steady {
-            good = Some(Good { at, celsius, core_c: should.map(|(core_c, _)| core_c) });
+            good = Some(Good { at, celsius, core_c: should.map(|should| should.core_c) });
             warmest = f64::max(warmest, celsius);
         }
         judged.push(Judged { at, celsius, trust });
@@ -245,16 +282,26 @@ fn judge(put: &Put, readings: &[(Timestamp, f64)], expected: &Expected) -> Vec<J
     judged
 }
 
+/// Whether a reading shows that a tip is back in the middle: one that was beside the meat, or at its outside, where the middle can be told
+/// from that.
+fn is_back(was: Trust, celsius: f64, should: Option<Should>) -> bool {
+    should.is_none_or(|should| match was {
+        Trust::WrongPlace => (celsius - should.medium_c).abs() >= AT_THE_MEDIUM_K,
+        Trust::Outside => should.tells_inside_from_outside(),
+        _ => true,
+    })
+}
+
 /// Whether the middle may well have such a temperature.
-fn plausible(celsius: f64, should: Option<(f64, f64)>) -> bool {
-    should.is_none_or(|(core_c, medium_c)| {
+fn plausible(celsius: f64, should: Option<Should>) -> bool {
+    should.is_none_or(|Should { core_c, medium_c, .. }| {
         (celsius - core_c).abs() < FAR_FROM_MEDIUM_K && celsius < medium_c + OVER_THE_MEDIUM_K
     })
 }
 
-fn in_the_meat(at: Timestamp, celsius: f64, should: Option<(f64, f64)>, good: Option<Good>, warmest: f64) -> Trust {
+fn in_the_meat(at: Timestamp, celsius: f64, should: Option<Should>, good: Option<Good>, warmest: f64) -> Trust {
     let leapt = good.is_some_and(|good| good.leaps_to(at, celsius, should));
-    if let Some((core_c, medium_c)) = should {
+    if let Some(should @ Should { core_c, medium_c, .. }) = should {
         if celsius > medium_c + OVER_THE_MEDIUM_K {
             return Trust::Drifts;
         }
@@ -264,6 +311,9 @@ fn in_the_meat(at: Timestamp, celsius: f64, should: Option<(f64, f64)>, good: Op
         let apart = medium_c - core_c > FAR_FROM_MEDIUM_K;
         if apart && (celsius - medium_c).abs() < AT_THE_MEDIUM_K {
             return Trust::WrongPlace;
+        }
+        if should.is_of_the_outside(celsius) {
+            return Trust::Outside;
         }
         let hot = medium_c > warmest + FALLS_K;
         if hot && warmest.is_finite() && celsius < warmest - FALLS_K && celsius > OUT_BELOW_C {
@@ -283,9 +333,9 @@ fn in_the_meat(at: Timestamp, celsius: f64, should: Option<(f64, f64)>, good: Op
 }
 
 /// In the liquid or the air: only what nothing there can be is strange.
-fn beside_it(celsius: f64, should: Option<(f64, f64)>) -> Trust {
+fn beside_it(celsius: f64, should: Option<Should>) -> Trust {
     match should {
-        Some((_, medium_c)) if medium_c > SURELY_HOT_C && celsius < OUT_BELOW_C => Trust::PulledOut,
+        Some(Should { medium_c, .. }) if medium_c > SURELY_HOT_C && celsius < OUT_BELOW_C => Trust::PulledOut,
         _ => Trust::Steady,
     }
 }
@@ -313,8 +363,12 @@ pub(super) fn probes(
             .collect();
         let judged = judge(&put, &readings, expected);
         if let Some(met_heat) = expected.met_heat {
-            let counts =
-                |reading: &&Judged| reading.trust == Trust::Steady && reading.at >= met_heat && reading.at <= lifted;
+            // What slipped outwards was on its way before it was seen.
+            let slipped_until = judged.iter().rev().find(|reading| reading.trust == Trust::Outside).map(|last| last.at);
+            let counts = |reading: &&Judged| {
+                let over_the_heat = reading.at >= met_heat && reading.at <= lifted;
+                reading.trust == Trust::Steady && over_the_heat && slipped_until.is_none_or(|until| reading.at > until)
+            };
             evidence.extend(judged.iter().filter(counts).map(|Judged { at, celsius, .. }| {
                 let (at_s, celsius) = (at.duration_since(met_heat).as_secs_f64(), *celsius);
                 match put.into {
@@ -370,24 +424,42 @@ fn off_its_set_point(put: &Put, judged: &[Judged], expected: &Expected) -> Optio
     if put.into != ProbeIn::Air {
         return None;
     }
-    let off = |reading: &Judged| Some(reading.celsius - expected.at(reading.at)?.1);
-    let last = off(judged.last()?).filter(|off_k| off_k.abs() >= OFF_K)?;
-    let same = |reading: &&Judged| off(reading).is_some_and(|off_k| off_k.abs() >= OFF_K && off_k * last > 0.0);
-    let since = judged.iter().rev().take_while(same).last()?.at;
-    (minutes_between(since, judged.last()?.at) >= OFF_FOR_MIN).then_some((since, last))
+    // A fire swings: it is the mean of some minutes that is held against what was set.
+    let off = |reading: &Judged| Some((reading.at, reading.celsius - expected.at(reading.at)?.air_c));
+    let off: Vec<(Timestamp, f64)> = judged.iter().filter_map(off).collect();
+    let mean_to = |end: usize| {
+        let from = off[..=end].partition_point(|(at, _)| minutes_between(*at, off[end].0) > OFF_FOR_MIN);
+        let (sum, count) =
+            off[from..=end].iter().fold((0.0, 0.0), |(sum, count), (_, off_k)| (sum + off_k, count + 1.0));
+        (from, sum / count)
+    };
+    let (mut first, last) = mean_to(off.len().checked_sub(1)?);
+    if last.abs() < OFF_K {
+        return None;
+    }
+    for end in (0..off.len()).rev() {
+        let (from, mean) = mean_to(end);
+        if mean.abs() < OFF_K || mean * last < 0.0 {
+            break;
+        }
+        first = from;
+    }
+    let since = off[first].0;
+    (minutes_between(since, off.last()?.0) >= OFF_FOR_MIN).then_some((since, last))
 }
 
-fn words(put: &Put, trust: Trust, last: Option<&Judged>, should: Option<(f64, f64)>, silent_min: f64) -> Said {
+fn words(put: &Put, trust: Trust, last: Option<&Judged>, should: Option<Should>, silent_min: f64) -> Said {
     let celsius = Temperature(last.map_or(0.0, |last| last.celsius));
     match (trust, last) {
         (Trust::Silent, _) => say::probe_silent(Span(silent_min)),
         (Trust::PulledOut, _) => say::probe_pulled_out(celsius),
         (Trust::WrongPlace, _) => say::probe_wrong_place(celsius),
+        (Trust::Outside, _) => say::probe_outside(celsius),
         (Trust::Jumped, _) => say::probe_jumped(celsius),
         (Trust::Drifts, _) => say::probe_drifts(celsius),
         (Trust::Settling, _) | (_, None) => say::probe_settling(),
         (Trust::Steady, Some(last)) => match (put.into, should) {
-            (ProbeIn::Meat, Some((core_c, _))) if (last.celsius - core_c).abs() >= 1.5 => {
+            (ProbeIn::Meat, Some(Should { core_c, .. })) if (last.celsius - core_c).abs() >= 1.5 => {
                 let off = Difference((last.celsius - core_c).abs());
                 if last.celsius > core_c { say::probe_ahead(off) } else { say::probe_behind(off) }
             }

@@ -111,7 +111,9 @@ pub fn update(case: &Case, evidence: &[Evidence], look_s: Option<f64>) -> Update
 
 /// The same, and how the cooks stand at some moments `ahead_s` (s after the meat met the heat, ascending).
 pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahead_s: &[f64]) -> Update {
-    let mut drawn = Drawn::of(case);
+    let drawn = Drawn::of(case);
+    let is_one = case.members == 1 || evidence.is_empty();
+    let mut drawn = if is_one { drawn } else { drawn.with_far_animals(case) };
     let count = drawn.members.len();
     let evidence = gathered(evidence);
     let findings = evidence.len();

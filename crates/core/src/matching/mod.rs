@@ -28,7 +28,7 @@ use jiff::Timestamp;
 use rayon::prelude::*;
 
 use crate::cuts::Cut;
-use crate::error::{Error, Kind, Result};
+use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::forecast::{Assumed, Case};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
@@ -58,6 +58,13 @@ const DAY_BEFORE_H: f64 = 18.0;
 /// # Errors
 /// Names the field that can't be used. A tender cut is answered with `suitable: false`, not with an error.
 pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -> Result<Matched> {
+    let mut kitchen = match &request.kitchen {
+        Some(counts) => counts.onto(kitchen).map_err(|error| error.within("kitchen"))?,
+        None => kitchen.clone(),
+    };
+    if let Some(altitude_m) = request.altitude_m {
+        kitchen.altitude_m = in_range("altitude_m", altitude_m, -430.0, 5000.0, Unit::Metres)?;
+    }
     let kitchen = request.kit.as_ref().map_or_else(|| kitchen.clone(), |kit| kitchen.with_only(kit));
     let kitchen = &Kitchen { units: request.units.unwrap_or(kitchen.units), ..kitchen };
     let voice = kitchen.voice();

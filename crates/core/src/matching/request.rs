@@ -12,6 +12,7 @@ use crate::clock::Hours;
 use crate::cuts::Cut;
 use crate::forecast::{Meat, with_meat};
 use crate::kitchen::Kit;
+use crate::meal::Counts;
 use crate::ways::Method;
 
 with_meat! {
@@ -49,6 +50,11 @@ with_meat! {
         /// What is free; the kitchen's where not given.
         #[schema(min_items = 1, max_items = 64)]
         pub kit: Option<Vec<Kit>>,
+        /// How many of each thing there are; the kitchen's where not given.
+        pub kitchen: Option<Counts>,
+        /// Metres above the sea; the kitchen's where not given.
+        #[schema(minimum = -430, maximum = 5000)]
+        pub altitude_m: Option<f64>,
         /// When nobody is up; the kitchen's where not given.
         #[schema(min_items = 0, max_items = 24)]
         pub asleep: Option<Vec<Hours>>,

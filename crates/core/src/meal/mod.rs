@@ -2,6 +2,7 @@
 
 mod answer;
 mod clocks;
+mod lateness;
 mod marinate;
 mod request;
 mod sharing;

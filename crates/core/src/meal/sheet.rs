@@ -5,6 +5,7 @@ use jiff::Timestamp;
 
 use super::answer::{DishHours, MealConflict, MealSheet, MealTask, PlacingProblem};
 use super::clocks::{changes, second_time};
+use super::lateness::lateness;
 use super::request::{Pin, SheetRequest};
 use super::sharing::{Shared, shared};
 use super::solve::{Course, FEW_TRIES, Placed, TRIES, begins, courses, laid, place};
@@ -339,7 +340,7 @@ fn conflicts(
     }
     if late_min > 0.0 {
         let serves = (1..=courses.len()).map(|number| format!("{number}-{}", TaskId::Serve));
-        found.push(MealConflict { tasks: serves.collect(), text: voice.say(say::late(Span(late_min))) });
+        found.push(MealConflict { tasks: serves.collect(), text: voice.say(lateness(courses, placed, late_min)) });
     }
     found
 }

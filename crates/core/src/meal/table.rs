@@ -6,15 +6,13 @@ use jiff::tz::TimeZone;
 
 use super::request::{Counts, Pin, SheetRequest};
 use super::under_way::UnderWay;
-use crate::clock::{Stretch, check_instant, instant, minutes_between, plus_minutes, spans, zone};
+use crate::clock::{Stretch, check_instant, comes_twice, instant, minutes_between, plus_minutes, spans, zone};
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::forecast::Assumed;
 use crate::kitchen::Kitchen;
 use crate::plan::{Borrowed, MOST_MIN, Plan, PlanPin};
 use crate::sheet::{TakenSpan, TaskId};
 
-/// Simulated cooks a dish, where nothing is said.
-const MEMBERS: u32 = 400;
 /// A meal is laid over so many days before its bell at the most, min.
 const FURTHEST_MIN: f64 = 8.0 * 1440.0;
 /// A bell may lie so far off, days.
@@ -96,6 +94,9 @@ impl Table {
         let bell = instant("bell", &request.bell, &in_zone)?;
         check_instant("now", now)?;
         check_instant("bell", bell)?;
+        if comes_twice(&request.bell, &in_zone) {
+            assume("bell", Said::text(request.bell.clone()), say::assumed_first_of_two());
+        }
         in_range("bell", minutes_between(now, bell) / 1440.0, BELL_DAYS[0], BELL_DAYS[1], Unit::DaysFromNow)?;
         match &request.kitchen {
             Some(counts) => kitchen = counts.onto(&kitchen).map_err(|error| error.within("kitchen"))?,
@@ -122,8 +123,7 @@ impl Table {
         let mut plans = Vec::new();
         for (i, dish) in request.dishes.iter().enumerate() {
             let here = format!("dishes[{i}]");
-            let mut plan = dish.plan(i + 1, bell, voice).map_err(|error| error.within(&here))?;
-            plan.forecast.members.get_or_insert(MEMBERS);
+            let plan = dish.plan(i + 1, bell, voice).map_err(|error| error.within(&here))?;
             plans.push(plan);
         }
         let certainty = plans.iter().map(|plan| plan.certainty(&kitchen)).collect();

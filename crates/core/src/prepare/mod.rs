@@ -69,8 +69,6 @@ use crate::juices::{FAT_KG_PER_L, PORTION_KG};
 use crate::kitchen::Kitchen;
 use crate::ways::Medium;
 
-/// Simulated cooks where nothing is said: the bench asks again with every touch.
-const MEMBERS: u32 = 200;
 /// Hours reckoned with where it never grows tender.
 const NEVER_H: f64 = 3.0;
 
@@ -130,8 +128,7 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     let Dish { bench, people, price_per_kg, .. } = *dish;
     bench.check()?;
     refuse(&dish.forecast)?;
-    let (mut asked, true_height_m) = with_room(&dish.forecast);
-    asked.members.get_or_insert(MEMBERS);
+    let (asked, true_height_m) = with_room(&dish.forecast);
     let request = ForecastRequest { inside: None, explain: None, ..bench.in_the_pot(&asked) };
     let case = request.resolve()?;
     let foretold = forecast(&request)?;

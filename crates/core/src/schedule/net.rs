@@ -96,9 +96,20 @@ impl<'a> Net<'a> {
     /// The soonest plates that any placing can have: each dish alone, and all hands-on work on the hands there are.
     pub fn late_bound(&self) -> Minute {
         let plates = self.problem.jobs.iter().enumerate().filter(|(_, job)| matches!(job.place, Place::Bell { .. }));
-        let first = |number: usize, job: &Job| job.pinned.unwrap_or(self.earliest[number].max(self.after_pins[number]));
-        let alone = plates.map(|(number, job)| first(number, job).saturating_add(job.len)).max();
+        let alone = plates.map(|(number, job)| self.soonest(number).saturating_add(job.len)).max();
         alone.unwrap_or(0).max(self.hands_bound()).max(0)
+    }
+
+    /// The soonest plates of each group of jobs by itself, minutes after the bell.
+    pub fn late_alone(&self) -> Vec<(usize, Minute)> {
+        let plates = self.problem.jobs.iter().enumerate().filter(|(_, job)| matches!(job.place, Place::Bell { .. }));
+        plates.filter_map(|(number, job)| Some((job.group?, self.soonest(number).saturating_add(job.len)))).collect()
+    }
+
+    /// The first start that a job can have, for now, what comes before it, and what is pinned.
+    fn soonest(&self, number: usize) -> Minute {
+        let first = self.earliest[number].max(self.after_pins[number]);
+        self.problem.jobs[number].pinned.unwrap_or(first)
     }
 
     /// What it costs at the least that plates are put on the table one after the other by the hands there are.

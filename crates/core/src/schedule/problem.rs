@@ -82,6 +82,9 @@ pub struct Gap {
     pub over: f64,
     /// What a minute beyond the most costs.
     pub beyond: f64,
+    /// What it costs besides that it is longer than its most at all.
+    #[serde(default)]
+    pub broken: f64,
     /// Whether the cook is told where it is shorter than its ideal or longer than its most.
     pub said: bool,
 }
@@ -94,6 +97,7 @@ impl Gap {
         self.under * minutes(self.ideal - wait)
             + self.over * minutes(wait.min(self.most) - self.ideal)
             + self.beyond * minutes(wait - self.most)
+            + if wait > self.most { self.broken } else { 0.0 }
     }
 }
 

@@ -26,7 +26,15 @@ pub(super) fn orders(problem: &Problem) -> Vec<Order> {
             group(a.from) != group(b.from) && (problem.kinds[kind].room == 1 || a.setting != b.setting)
         };
         let queues = waiting.iter().any(|a| waiting.iter().any(|b| a < b && apart(*a, *b)));
-        if problem.kinds[kind].count != 1 || !queues {
+        if problem.kinds[kind].count != 1 || (!queues && waiting.len() <= problem.kinds[kind].room) {
+            continue;
+        }
+        if !queues {
+            // All at one setting, but too many for it: one of them is over before another begins.
+            let pairs = waiting.iter().flat_map(|a| waiting.iter().map(move |b| (*a, *b))).filter(|(a, b)| a != b);
+            let found: Vec<Order> = pairs.map(|pair| vec![pair]).collect();
+            let both = orders.iter().flat_map(|before| found.iter().map(move |then| [&before[..], &then[..]].concat()));
+            orders = both.take(MOST).collect();
             continue;
         }
         let mut every = Vec::new();
@@ -82,6 +90,7 @@ pub(super) fn queued(problem: &Problem, order: &Order) -> Problem {
             under: 0.0,
             over: 0.0,
             beyond: 0.0,
+            broken: 0.0,
             said: false,
         };
         if let Place::Before(gaps) = &mut queued.jobs[to.job].place {

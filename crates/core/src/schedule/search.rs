@@ -23,7 +23,9 @@ const LATEST: Minute = 4 * 1440;
 const MENDING: usize = 40;
 /// So many placings from now on are begun with; where none has a place for all, so much more time is given, min.
 const FORWARD: usize = 10;
-const ROOM: Minute = 120;
+const ROOM: [Minute; 3] = [120, 240, 480];
+/// Of the tries, the share that is left for a placing that was hurried.
+const AFTER_HURRY: f64 = 0.4;
 /// What is late is hurried by so much at a time at first, min.
 const HURRIED: Minute = 16;
 /// Of the tries, the share that goes into plates that come sooner.
@@ -41,7 +43,7 @@ const TOGETHER: [Minute; 8] = [1, 2, 3, 5, 5, 10, 15, 30];
 const ELSEWHERE: usize = 300;
 /// Where dishes queue for a thing, the share of the tries that goes into the orders in which they may; the better half of them is gone into
 /// twice as far.
-const FOR_QUEUES: f64 = 0.6;
+const FOR_QUEUES: f64 = 0.7;
 /// What finds no place is sought one from so many first placings.
 const ROUNDS: usize = 8;
 /// What finds no place is tried so much sooner at the most, min.
@@ -62,6 +64,8 @@ pub struct Placing {
     pub bound: f64,
     /// No placing has its plates sooner after the bell: proven, min.
     pub late_bound: Minute,
+    /// The soonest plates of each group of jobs, were it alone: proven, minutes after the bell.
+    pub late_alone: Vec<(usize, Minute)>,
     /// Jobs that found no place where they belong.
     pub forced: u32,
     /// What each of those costs.
@@ -93,6 +97,7 @@ pub fn solve(problem: &Problem, tries: usize) -> Placing {
         cost: cost(problem, &jobs, late) + search.forced_price * f64::from(forced),
         bound: problem.late_price.unwrap_or(0.0) * f64::from(late_bound) + net.plates_bound(),
         late_bound,
+        late_alone: net.late_alone(),
         forced,
         forced_price: search.forced_price,
         broken: broken(problem, &jobs, late),
@@ -302,7 +307,9 @@ impl<'a> Search<'a> {
                 self.later(mend);
             }
         }
-        self.improve((tries as f64 * (1.0 - FOR_ALL)) as usize, None);
+        // What is late has had its tries.
+        let share = if self.best.draft.late > self.late_bound { AFTER_HURRY } else { 1.0 - FOR_ALL };
+        self.improve((tries as f64 * share) as usize, None);
     }
 
     /// From one first placing after the other, until all have a place.
@@ -358,8 +365,11 @@ impl<'a> Search<'a> {
             }
         }
         let budget = ((tries as f64 * FOR_SOONER) as usize / 20).max(MENDING / 4);
-        if !late.homeless.is_empty() {
-            let roomy = self.brought_to(&late, (late.draft.late + ROOM).min(LATEST), 4 * budget, 0);
+        for room in ROOM {
+            if late.homeless.is_empty() {
+                break;
+            }
+            let roomy = self.brought_to(&late, (late.draft.late + room).min(LATEST), 4 * budget, 0);
             if roomy.homeless.len() < late.homeless.len() {
                 late = roomy;
             }
@@ -381,7 +391,7 @@ impl<'a> Search<'a> {
         // What stands is hurried by ever fewer minutes.
         let mut by = HURRIED;
         while by > 0 && late.draft.late > self.late_bound && !self.is_stopped() {
-            let tried = self.hurried(&late, (late.draft.late - by).max(self.late_bound), budget, wanted);
+            let tried = self.hurried(&late, (late.draft.late - by).max(self.late_bound), 3 * budget, wanted);
             if tried.homeless.len() <= wanted {
                 late = tried;
             } else {
@@ -426,7 +436,10 @@ impl<'a> Search<'a> {
             draft.insert_all(&mut out, false, &bias, |_| Wish::Cheapest);
             if !out.is_empty() {
                 all.iter().for_each(|job| draft.lift(*job));
-                before.iter().filter_map(|(job, lies)| Some((*job, (*lies)?))).for_each(|(job, lies)| draft.put(job, lies));
+                before
+                    .iter()
+                    .filter_map(|(job, lies)| Some((*job, (*lies)?)))
+                    .for_each(|(job, lies)| draft.put(job, lies));
             }
         }
     }
@@ -510,7 +523,8 @@ impl<'a> Search<'a> {
             let sooner = if random.random_bool(0.25) { 0.3 } else { 0.0 };
             let mut homeless = out.clone();
             if moved {
-                let by = TOGETHER[random.random_range(0..TOGETHER.len())] * if random.random_bool(0.5) { 1 } else { -1 };
+                let by =
+                    TOGETHER[random.random_range(0..TOGETHER.len())] * if random.random_bool(0.5) { 1 } else { -1 };
                 let mut order: Vec<(Minute, usize)> =
                     before.iter().filter_map(|(number, placed)| Some((placed.as_ref()?.start()?, *number))).collect();
                 order.sort_unstable();

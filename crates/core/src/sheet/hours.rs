@@ -20,6 +20,8 @@ const PLATE_WAITS: (f64, Minute, f64) = (3.0, 40, 12.0);
 /// What a minute costs that the table waits for the plates: more than a minute of every wait of a dish together, so that all of
 /// them give before anybody waits. Working value.
 pub(crate) const TABLE_WAITS: f64 = 1000.0;
+/// What it costs besides that a wait is so long that the cook is told. Working value.
+const TOLD: f64 = 30.0;
 /// What a minute costs in which nobody is with what must not be left alone. Working value.
 const LEFT_ALONE: f64 = 1.0;
 
@@ -205,6 +207,7 @@ fn job(block: &Block, index: &Index, dish: usize) -> Job {
                         under: wait.under,
                         over: wait.over,
                         beyond: wait.beyond,
+                        broken: if wait.said { TOLD } else { 0.0 },
                         said: wait.said,
                     })
                 })

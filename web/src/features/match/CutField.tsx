@@ -1,5 +1,5 @@
 import { Combobox, Portal, Text, createListCollection } from '@chakra-ui/react';
-import { useMemo, useState } from 'react';
+import { type KeyboardEvent, useMemo, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Labelled } from '../../ui/Labelled';
 
@@ -36,6 +36,7 @@ export function CutField({
   error?: string;
 }) {
   const [typed, setTyped] = useState('');
+  const [marked, setMarked] = useState<string | null>(null);
   const current = cuts.find((facts) => facts.cut === value);
   const found = useMemo(
     () => search(cuts, typed === current?.name ? '' : typed),
@@ -50,6 +51,14 @@ export function CutField({
       }),
     [found],
   );
+  /** Enter takes what is marked, or the only cut of that name; where several are sold under it, the question stays open. */
+  const enter = (event: KeyboardEvent) => {
+    if (event.key !== 'Enter' || !typed || typed === current?.name || marked !== null) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const [only, ...others] = found;
+    if (only && others.length === 0) onChange(only.facts.cut);
+  };
   return (
     <Labelled label={label} error={error}>
       <Combobox.Root
@@ -61,6 +70,7 @@ export function CutField({
         openOnClick
         positioning={{ sameWidth: false, placement: 'bottom-start' }}
         onInputValueChange={({ inputValue }) => setTyped(inputValue)}
+        onHighlightChange={({ highlightedValue }) => setMarked(highlightedValue)}
         onOpenChange={({ open }) => !open && setTyped('')}
         onValueChange={({ items: [chosen] }) => chosen && onChange(chosen.facts.cut)}
       >
@@ -71,6 +81,7 @@ export function CutField({
             px={{ base: '10px', md: 3 }}
             onFocus={(event) => event.currentTarget.select()}
             onClick={(event) => event.currentTarget.select()}
+            onKeyDownCapture={enter}
           />
         </Combobox.Control>
         <Portal>

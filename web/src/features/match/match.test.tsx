@@ -5,7 +5,7 @@ import type { Schemas } from '../../api/client';
 import { chanceWithin, rungAt } from '../../format/between';
 import { kitchenView, open, plan as planned, typed } from '../../test-kitchen';
 import { Buy } from './Buy';
-import { search } from './CutField';
+import { CutField, search } from './CutField';
 import { CutsPlace } from './CutsPlace';
 import { Match } from './Match';
 
@@ -375,6 +375,20 @@ describe('The cut field', () => {
     expect(search(cuts, 'SHÍN bone')).toMatchObject([{ facts: { cut: 'shin' } }]);
     expect(search(cuts, '')).toHaveLength(2);
     expect(search(cuts, 'unicorn')).toEqual([]);
+  });
+
+  it('leaves open which muscle is meant where a name is sold as several', async () => {
+    const both = [cut('Shin, bone in', 'shin'), { ...cut('Shin, off the bone', 'shin'), cut: 'heel' }];
+    const chosen = vi.fn();
+    open(<CutField label="Cut" cuts={both as Schemas['AtTheCounter'][]} value="chuck" onChange={chosen} />);
+    const field = screen.getByRole('combobox', { name: 'Cut' });
+    await typed(field, 'shank');
+    await userEvent.keyboard('{Enter}');
+    expect(chosen).not.toHaveBeenCalled();
+    expect(field).not.toHaveValue('');
+    expect(await screen.findByText(/More than one muscle/)).toBeVisible();
+    await userEvent.keyboard('{ArrowDown}{Enter}');
+    expect(chosen).toHaveBeenCalledTimes(1);
   });
 });
 

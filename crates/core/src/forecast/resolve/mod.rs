@@ -25,6 +25,9 @@ use crate::units::MINUTE_S;
 use crate::ways::{Medium, Method};
 pub use case::{Case, End, Leg, Part, Pour, Stage};
 use fill::Fill;
+
+/// Simulated cooks where nothing is said. One number for the bench, the timetable, the cook and the question: a dish has one median.
+const USUAL_MEMBERS: u32 = 400;
 pub use fill::Filled;
 
 /// Most parts of a mixed pot.
@@ -145,7 +148,7 @@ impl ForecastRequest {
 
     /// How many cooks are simulated.
     fn resolve_members(&self, parts: usize, stages: usize) -> Result<usize> {
-        let members = self.members.unwrap_or(1000);
+        let members = self.members.unwrap_or(USUAL_MEMBERS);
         in_range("members", f64::from(members), 1.0, 20_000.0, Unit::None)?;
         if members as usize * parts * stages > MOST_RUNS {
             let given = errors::runs(members, parts as u32, stages as u32);

@@ -1,0 +1,53 @@
+//! Why a meal is late: a dish that needs longer than there is, or dishes that wait for the same thing.
+
+use ergastic_words::{Join, Said, Span, meal as say};
+
+use super::solve::{Course, FEW_TRIES, Placed};
+use crate::clock::minutes_between;
+use crate::schedule::{Minute, solve};
+use crate::sheet::Thing;
+
+/// A dish is the reason where by itself it is within this of the meal, min.
+const AS_LATE: Minute = 8;
+/// One thing more has to bring so much, min.
+const BRINGS: Minute = 5;
+
+/// By how much plates are late, and what it is that can't be done in time.
+pub(super) fn lateness(courses: &[&Course], placed: &Placed, late_min: f64) -> Said {
+    let late = say::late(Span(late_min));
+    Said::list([late, reason(courses, placed)], Join::Sentences)
+}
+
+fn reason(courses: &[&Course], placed: &Placed) -> Said {
+    let (placing, problem) = (&placed.placing, &placed.problem);
+    let slowest = placing.late_alone.iter().max_by_key(|(_, late)| *late);
+    if let Some((dish, alone)) = slowest.filter(|(_, alone)| placing.late - alone <= AS_LATE)
+        && let Some(now) = placed.frame.now
+    {
+        let needs = minutes_between(now, placed.frame.bell) + f64::from(*alone);
+        return say::late_alone(Said::text(courses[*dish].plan.name.clone()), Span(needs));
+    }
+    let one_more = Thing::ALL.into_iter().filter_map(|thing| {
+        let kind = thing as usize;
+        let mut groups: Vec<usize> = (problem.jobs.iter())
+            .filter(|job| job.takes.iter().any(|take| take.kind == kind))
+            .filter_map(|job| job.group)
+            .chain(
+                problem.bookings.iter().filter(|b| b.kind == Some(kind)).filter_map(|b| problem.jobs[b.from.job].group),
+            )
+            .collect();
+        groups.sort_unstable();
+        groups.dedup();
+        if groups.len() < 2 {
+            return None;
+        }
+        let mut with = problem.clone();
+        with.kinds[kind].count += 1;
+        let sooner = placing.late - solve(&with, FEW_TRIES).late;
+        (sooner >= BRINGS).then_some((sooner, thing))
+    });
+    match one_more.max_by_key(|(sooner, _)| *sooner) {
+        Some((sooner, thing)) => say::late_for_want_of(thing.key(), Span(f64::from(sooner))),
+        None => say::late_in_all(),
+    }
+}
