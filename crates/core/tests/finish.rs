@@ -224,3 +224,29 @@ fn what_can_not_be_is_named() {
     let small: SauceRequest = serde_json::from_value(serde_json::json!({"vessel": {"diameter_cm": 2}})).unwrap();
     assert_eq!(field(small), "vessel.diameter_cm");
 }
+
+#[test]
+fn gelatin_and_nothing_say_what_they_can_not_do() {
+    let gravy = |thickener| run(SauceRequest { thickener, target: Target::Gravy, ..pot() });
+    let gelatin = gravy(Thickener::Gelatin);
+    assert!(warned(&gelatin, "gelatin_short"), "{:?}", gelatin.warnings);
+    assert!(gelatin.thickener_g <= 60.0 * 1.5 + 1e-6, "{}", gelatin.thickener_g);
+    assert!(warned(&gravy(Thickener::None), "stays_thin"));
+    assert!(!warned(&gravy(Thickener::Cornflour), "stays_thin"));
+    // A liquid with much of its own needs little more to coat: that it reaches.
+    let rich = SauceRequest { gelatin_g: Some(110.0), thickener: Thickener::Gelatin, target: Target::Coat, ..pot() };
+    let rich = run(rich);
+    assert!(!warned(&rich, "gelatin_short") && rich.final_gelatin_pct >= 7.9, "{}", rich.final_gelatin_pct);
+}
+
+#[test]
+fn a_wide_flame_under_a_narrow_pot_boils_off_by_its_energy_and_is_said_to_spit() {
+    use ergastic_core::heat::pot::Vessel;
+    let reduced = |diameter_cm: f64| {
+        let vessel = Some(Vessel { diameter_cm: Some(diameter_cm), height_cm: Some(30.0), ..Vessel::default() });
+        run(SauceRequest { vessel, hob_w: Some(3000.0), taste: Taste::Weak, ..pot() })
+    };
+    let (narrow, wide) = (reduced(16.0), reduced(30.0));
+    assert!((narrow.reduce_min - wide.reduce_min).abs() < 0.5 && narrow.reduce_min > 5.0);
+    assert!(warned(&narrow, "spits") && !warned(&wide, "spits"));
+}

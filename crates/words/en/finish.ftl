@@ -144,6 +144,9 @@ set-aside = Take out { $litres } of it, thin, to keep
 # $liquid (Volume) $fat (Volume)
 measured = Measured: { $liquid } under { $fat } of fat
 no-need = Nothing to do here
+spits = The flame is too much for so narrow a pot: it spits, and catches on the floor. Turn it down, or take a wider pan.
+gelatin-short = Gelatin alone does not make it that thick, and more of it sets like rubber on the plate. Take starch, or reduce it.
+stays-thin = Without a thickener it stays thinner than that. Reduce it, or take one.
 catches = What is thickened catches when it is boiled down: low heat, and stir along the floor.
 # $strength (Strength) $low (Strength) $high (Strength)
 salty = At { $strength } it is too salty for a sauce ({ BARE($low) } to { BARE($high) } is usual). Add unsalted liquid, don't reduce.

@@ -1392,6 +1392,27 @@ export interface components {
          * @enum {string}
          */
         BodyFrom: "sinew" | "foot" | "tendon" | "rind";
+        /** @description A thing taken from a moment of one job to a moment of another. */
+        Booking: {
+            /** @description From. */
+            from: components["schemas"]["Edge"];
+            /** @description The kind; none where only somebody has to be there. */
+            kind?: number | null;
+            /** @description It lasts so long at the least, min. */
+            least: components["schemas"]["i32"];
+            /**
+             * Format: int32
+             * @description What it is set to.
+             */
+            setting: number;
+            /** @description To: the job that is placed first. */
+            to: components["schemas"]["Edge"];
+            /**
+             * Format: double
+             * @description What a minute costs in which nobody is there; none where it runs by itself.
+             */
+            watched?: number | null;
+        };
         /**
          * @description What can be borrowed for a meal.
          * @enum {string}
@@ -2375,6 +2396,11 @@ export interface components {
         CurvePoint: {
             /**
              * Format: double
+             * @description The air of the oven or pit, °C; `medium_c` where there is none.
+             */
+            air_c: number;
+            /**
+             * Format: double
              * @description Middle, °C.
              */
             core_c: number;
@@ -2675,6 +2701,13 @@ export interface components {
          * @enum {string}
          */
         EatenAs: "slice" | "fork" | "probe" | "pull" | "spoon";
+        /** @description A moment within a job. */
+        Edge: {
+            /** @description Minutes from its start. */
+            at: components["schemas"]["i32"];
+            /** @description The job. */
+            job: number;
+        };
         /** @description What emptying the bin did. */
         Emptied: {
             /**
@@ -3164,6 +3197,41 @@ export interface components {
             /** @description In words. */
             words: string;
         };
+        /** @description How a job waits for one that follows: a least, an ideal and a most, and what a minute off the ideal costs. */
+        Gap: {
+            /** @description The moment of this job that counts, minutes from its start. */
+            at: components["schemas"]["i32"];
+            /**
+             * Format: double
+             * @description What a minute beyond the most costs.
+             */
+            beyond: number;
+            /**
+             * Format: double
+             * @description What it costs besides that it is longer than its most at all.
+             */
+            broken?: number;
+            /** @description Minutes between, at best. */
+            ideal: components["schemas"]["i32"];
+            /** @description Minutes between, at the least: a shorter wait is impossible. */
+            least: components["schemas"]["i32"];
+            /** @description Minutes between, at the most: beyond them a minute costs `beyond`. */
+            most: components["schemas"]["i32"];
+            /**
+             * Format: double
+             * @description What a minute over the ideal costs, up to the most.
+             */
+            over: number;
+            /** @description Whether the cook is told where it is shorter than its ideal or longer than its most. */
+            said: boolean;
+            /** @description What follows. */
+            then: components["schemas"]["Edge"];
+            /**
+             * Format: double
+             * @description What a minute under the ideal costs.
+             */
+            under: number;
+        };
         /** @description A dish that is cooked otherwise than asked, so that all of it can be kept: an oven is shared, a wrap waits until somebody is up. */
         GaveWay: {
             /** @description The dish. */
@@ -3190,6 +3258,20 @@ export interface components {
              * @description As it is now, °C.
              */
             to_c: number;
+        };
+        /** @description What becomes of a job for which there is no time. */
+        Give: "never" | {
+            /**
+             * Format: double
+             * @description It is done in no time of its own and without hands, for this price; its waits then count from its start.
+             */
+            squeezed: number;
+        } | {
+            /**
+             * Format: double
+             * @description It is left out, for this price.
+             */
+            dropped: number;
         };
         /** @description Something that goes wrong, and what to do about it in this pot. */
         GoneWrong: {
@@ -3880,6 +3962,28 @@ export interface components {
         Invite: {
             role: components["schemas"]["ScreenRole"];
         };
+        /** @description Something to do, rigid in itself. */
+        Job: {
+            /**
+             * Format: double
+             * @description What it costs where any of it falls into a night, if that is minded.
+             */
+            by_day?: number | null;
+            /** @description What becomes of it where there is no time. */
+            give: components["schemas"]["Give"];
+            grid?: components["schemas"]["i32"] | null;
+            /** @description Jobs that hang together, such as those of a dish; none for what something else takes already. */
+            group?: number | null;
+            /** @description Minutes. */
+            len: components["schemas"]["i32"];
+            pinned?: components["schemas"]["i32"] | null;
+            /** @description Where it belongs. */
+            place: components["schemas"]["Place"];
+            /** @description Hands and things it takes. */
+            takes: components["schemas"]["Take"][];
+            /** @description When somebody has to be up and there beside that, minutes from its start. */
+            there: components["schemas"]["Span"][];
+        };
         /** @description Something kept from an earlier cook. */
         Kept: {
             /** @description What it is known by: kept twice, it is there once. */
@@ -3904,6 +4008,13 @@ export interface components {
              * @description When it was used last, min ago.
              */
             used_min?: number | null;
+        };
+        /** @description A kind of thing: how many there are, and how many uses one of them bears at one setting. */
+        Kind: {
+            /** @description How many. */
+            count: number;
+            /** @description Uses of one of them at a time, all at one setting. */
+            room: number;
         };
         /**
          * @description Something to cook on or in.
@@ -4839,6 +4950,11 @@ export interface components {
          */
         MatchRequest: {
             age?: components["schemas"]["Age"] | null;
+            /**
+             * Format: double
+             * @description Metres above the sea; the kitchen's where not given.
+             */
+            altitude_m?: number | null;
             /** @description When nobody is up; the kitchen's where not given. */
             asleep?: components["schemas"]["Hours"][] | null;
             /** @description When nobody is there. */
@@ -4863,6 +4979,7 @@ export interface components {
             grass_fed?: boolean | null;
             /** @description What is free; the kitchen's where not given. */
             kit?: components["schemas"]["Kit"][] | null;
+            kitchen?: components["schemas"]["Counts"] | null;
             /**
              * Format: double
              * @description Raw, bone in, kg.
@@ -5126,6 +5243,7 @@ export interface components {
              * @description As of.
              */
             now: string;
+            problem?: components["schemas"]["PlacingProblem"] | null;
             /** @description When each dish is tender. */
             ready: components["schemas"]["Ready"][];
             /**
@@ -5847,6 +5965,83 @@ export interface components {
             min?: number | null;
             /** @description Its id in the meal's sheet. */
             task: string;
+        };
+        /** @description Where a job belongs. */
+        Place: {
+            /** @description It ends at the bell. */
+            bell: {
+                /**
+                 * Format: double
+                 * @description What a minute beyond the most costs.
+                 */
+                beyond: number;
+                /** @description So many minutes at the most; beyond them a minute costs `beyond`, and the cook is told. */
+                most: components["schemas"]["i32"];
+                /**
+                 * Format: double
+                 * @description What a minute before it costs.
+                 */
+                price: number;
+            };
+        } | {
+            /** @description As late as what follows allows. */
+            before: components["schemas"]["Gap"][];
+        } | {
+            /** @description As near as can be to a moment of another job. */
+            near: {
+                /** @description So much earlier is borne. */
+                earlier: components["schemas"]["i32"];
+                /** @description So much later is borne. */
+                later: components["schemas"]["i32"];
+                /**
+                 * Format: double
+                 * @description What a minute off costs.
+                 */
+                price: number;
+                /** @description Where it would best start. */
+                to: components["schemas"]["Edge"];
+            };
+        };
+        /** @description Where a job came to lie. */
+        Placed: {
+            /** @description From this minute on. */
+            at: components["schemas"]["i32"];
+        } | {
+            /** @description Here, in no time of its own. */
+            squeezed: components["schemas"]["i32"];
+        } | "dropped";
+        /** @description What was to be placed, where it came to lie, and what that costs: docs/model.md says how it is read. */
+        PlacingProblem: components["schemas"]["Problem"] & {
+            /**
+             * Format: double
+             * @description No placing costs less.
+             */
+            bound: number;
+            /**
+             * Format: double
+             * @description What the placing costs.
+             */
+            cost: number;
+            /**
+             * Format: int32
+             * @description Jobs that found no place where they belong; each of them adds `forced_price` to the cost.
+             */
+            forced: number;
+            /**
+             * Format: double
+             * @description What each of those costs.
+             */
+            forced_price: number;
+            /** @description Minutes that plates come after the bell. */
+            late: components["schemas"]["i32"];
+            /** @description No placing has its plates sooner, minutes after the bell. */
+            late_bound: components["schemas"]["i32"];
+            /** @description Where each job lies. */
+            placed: components["schemas"]["Placed"][];
+            /** @description Of each job, the tasks that are done in it. */
+            tasks: string[][];
+            /** @description What each kind of thing is called. */
+            things: string[];
         };
         /** @description One dish with its bell. */
         Plan: {
@@ -7726,6 +7921,8 @@ export interface components {
             now?: string | null;
             /** @description Tasks that the cook has put at an hour. */
             pins?: components["schemas"]["Pin"][] | null;
+            /** @description The placing of the work is answered too, as a problem that any solver can be asked for. */
+            problem?: boolean | null;
             regret?: components["schemas"]["Regret"] | null;
             units?: components["schemas"]["Units"] | null;
             /** @description IANA zone; the kitchen's where not given. */
@@ -7897,6 +8094,13 @@ export interface components {
          * @enum {string}
          */
         SourceKind: "published" | "maker" | "practice";
+        /** @description From a minute up to another. */
+        Span: {
+            /** @description The first. */
+            from: components["schemas"]["i32"];
+            /** @description The one after the last. */
+            to: components["schemas"]["i32"];
+        };
         /** @description What a dipped spoon shows of a thickness. */
         SpoonTest: {
             /** @description What it is good for. */
@@ -8051,6 +8255,18 @@ export interface components {
             without: components["schemas"]["Allergen"][];
             /** @description In words. */
             words: string;
+        };
+        /** @description A thing that a job takes while it is done, minutes from its start. */
+        Take: {
+            /** @description The kind. */
+            kind: number;
+            /**
+             * Format: int32
+             * @description What it is set to.
+             */
+            setting: number;
+            /** @description From when to when. */
+            span: components["schemas"]["Span"];
         };
         /** @description Something that can be taken back, or put back. */
         TakeBack: {
@@ -8821,7 +9037,7 @@ export interface components {
          * @description How far a probe is believed.
          * @enum {string}
          */
-        Trust: "steady" | "settling" | "silent" | "pulled_out" | "wrong_place" | "jumped" | "drifts";
+        Trust: "steady" | "settling" | "silent" | "pulled_out" | "wrong_place" | "outside" | "jumped" | "drifts";
         /** @description One joint, sliced tonight and pulled tomorrow. */
         Twice: {
             /** @description Cautions that bind. */
@@ -9064,6 +9280,8 @@ export interface components {
          * @enum {string}
          */
         WrapMaterial: "paper" | "foil";
+        /** Format: int32 */
+        i32: number;
     };
     responses: never;
     parameters: never;

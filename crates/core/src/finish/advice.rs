@@ -5,7 +5,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::body::COATS;
-use super::choices::{Taste, Thickener};
+use super::choices::{Target, Taste, Thickener};
 use super::liquor::Liquor;
 use super::moves::Move;
 use super::plate::{RIGHT_PLATE, SAUCE_USUAL};
@@ -118,6 +118,8 @@ impl Tasted<'_> {
                     .flatten()
                     .collect()
             }
+            // Water that is poured into a glaze boils off again: it is served with what has no salt.
+            Taste::Salty if self.stove.target == Target::Glaze => vec![(say::helps_serve_less(), None)],
             Taste::Salty => [self.let_down(), Some((say::helps_serve_less(), None))].into_iter().flatten().collect(),
             Taste::Sour => vec![self.sugar(ROUND * self.pot.acid_g - self.pot.sugar_g), self.butter()],
             Taste::Sweet => {

@@ -107,7 +107,9 @@ pub fn cooling(pot: &Pot, liquid_l: f64, meat_kg: f64) -> Vec<Cooled> {
         };
         let (to_21_min, to_5_min) = (past(START_C, COOL_C), past(START_C, COLD_C));
         let (warm_to_cool, cool_to_cold) = (past(WARM_C, COOL_C), to_5_min - to_21_min);
-        let in_time = warm_to_cool <= TO_COOL_MIN && cool_to_cold <= TO_COLD_MIN;
+        // A pot on the counter is never the way, however little is in it: nobody knows how warm the kitchen is, or when it is moved.
+        let within = warm_to_cool <= TO_COOL_MIN && cool_to_cold <= TO_COLD_MIN;
+        let in_time = within && cool_in != CoolIn::Pot;
         let in_trays = matches!(cool_in, CoolIn::Trays | CoolIn::Blast);
         let stands_m = if in_trays { tray_m } else { depth_m };
         Cooled {
@@ -150,6 +152,7 @@ mod tests {
         assert!(ice.in_time && trays.in_time && !fridge.in_time && !counter.in_time, "{big:?}");
         assert!(big.iter().all(|way| way.to_5_min.is_finite() && way.to_5_min > way.to_21_min));
         let little = cooling(&pot, 0.3, 0.2);
+        assert!(little[2].in_time && !little[3].in_time, "{little:?}");
         assert!(little.iter().zip(&big).all(|(little, big)| little.to_5_min <= big.to_5_min));
     }
 

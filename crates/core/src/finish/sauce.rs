@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 
 use super::advice::{TasteAdvice, Tasted};
 use super::body::{GELATIN_COAT, GRAVY};
-use super::choices::{Target, Taste};
+use super::choices::{Target, Taste, Thickener};
 use super::cooling::{Cooled, cooling};
 use super::legs::{Leg, Stand, Step};
 use super::liquor::Liquor;
@@ -21,6 +21,9 @@ use crate::error::Result;
 use crate::juices::FAT_KG_PER_L;
 use crate::safety::Caution;
 use crate::units::round_to;
+
+/// So much short of the body it should have, a sauce is said to be thin. Working value.
+const THIN_BY: f64 = 0.1;
 
 /// Under this a sauce is mild, g/kg.
 const MILD_G_PER_KG: f64 = 8.0;
@@ -228,6 +231,15 @@ impl Walked {
             |went: &Went| matches!(went.did, Move::Reduce { .. }) && went.before.holds_fat() && went.min > 2.0;
         if self.to_do().any(after_starch) {
             warnings.push(("catches", say::catches()));
+        }
+        if stove.spits() && self.to_do().any(|went| matches!(went.did, Move::Reduce { .. })) {
+            warnings.push(("spits", say::spits()));
+        }
+        let (wanted, short) = (stove.target.body(), pot.body() < stove.target.body() - THIN_BY);
+        match stove.thickener {
+            Thickener::Gelatin if short => warnings.push(("gelatin_short", say::gelatin_short())),
+            Thickener::None if short && wanted <= GRAVY => warnings.push(("stays_thin", say::stays_thin())),
+            _ => {}
         }
         warnings.extend(self.too_salty().map(|said| ("salty", said)));
         warnings

@@ -13,12 +13,12 @@ use crate::heat::steam::LATENT_HEAT;
 
 /// Share of a burner's power that ends as steam where nobody says what heats it: between a flame and induction.
 const BURNER_SHARE: f64 = 0.5;
-/// The most an open surface gives off at a full boil, kg/(m² s). Working value.
-const SURFACE_LIMIT: f64 = 45.0 / 3600.0;
+/// Beyond this an open surface spits and its floor scorches, kg/(m² s). Working value.
+const SPITS_FROM: f64 = 45.0 / 3600.0;
 
-/// Water that leaves an open pot at a full boil, kg/s: what the burner boils off, as far as the surface lets it go.
-pub(crate) fn boils_off_kg_s(hob_w: f64, kind: Option<HobKind>, floor_m2: f64) -> f64 {
-    f64::min(kind.map_or(BURNER_SHARE, HobKind::share) * hob_w / LATENT_HEAT, SURFACE_LIMIT * floor_m2)
+/// Water that leaves an open pot at a full boil, kg/s: what the burner boils off, by its energy.
+pub(crate) fn boils_off_kg_s(hob_w: f64, kind: Option<HobKind>) -> f64 {
+    kind.map_or(BURNER_SHARE, HobKind::share) * hob_w / LATENT_HEAT
 }
 
 /// What does not change on the way.
@@ -71,7 +71,7 @@ impl Stove {
             check_moves(field, moves.map_or(&[], Vec::as_slice))?;
         }
         let stove = Self {
-            boils_off_kg_s: boils_off_kg_s(hob_w, request.hob_kind, pot.floor_m2),
+            boils_off_kg_s: boils_off_kg_s(hob_w, request.hob_kind),
             share: in_range("share", request.share.unwrap_or(1.0), 0.0, 1.0, Unit::None)?,
             meat: meat_salt_g.filter(|_| meat_kg > 0.0).map(|salt_g| MeatOnPlate { salt_g, kg: meat_kg }),
             vegetables_kg: kilos("vegetables_kg", request.vegetables_kg)?,
@@ -102,6 +102,11 @@ impl Stove {
     /// Minutes to boil off so much, L.
     pub(super) fn boiling_min(&self, litres: f64) -> f64 {
         litres.max(0.0) / self.boils_off_kg_s / 60.0
+    }
+
+    /// Whether the burner is too much for so narrow a pot.
+    pub(super) fn spits(&self) -> bool {
+        self.boils_off_kg_s > SPITS_FROM * self.pot.floor_m2
     }
 
     /// How deep something stands in the pot, mm.

@@ -170,16 +170,21 @@ impl Walk {
     }
 }
 
-/// Grams of a thickener that bring a liquid to some body; none where it has it already.
+/// More gelatin than this in a litre makes it set like rubber on the plate, g. Practice.
+const GELATIN_AT_MOST: f64 = 60.0;
+
+/// Grams of a thickener that bring a liquid to some body; none where it has it already. Of gelatin, whose swelling water comes with it,
+/// no more than a plate bears: it may be too little.
 pub(super) fn starch_for(pot: &Liquor, with: Thickener, to_body: f64) -> f64 {
     let body = |grams: f64| match with {
-        Thickener::Gelatin => pot.plus(&Liquor { gelatin_g: grams, ..Liquor::default() }).body(),
+        Thickener::Gelatin => pot.plus(&with.liquor(grams)).body(),
         _ => pot.plus(&with.starch(grams)).body(),
     };
     if with == Thickener::None || body(0.0) >= to_body {
         return 0.0;
     }
-    let (mut low, mut high) = (0.0, 2000.0 * pot.liquid_l);
+    let most = if with == Thickener::Gelatin { GELATIN_AT_MOST } else { 2000.0 };
+    let (mut low, mut high) = (0.0, most * pot.liquid_l);
     for _ in 0..80 {
         let middle = 0.5 * (low + high);
         if body(middle) < to_body { low = middle } else { high = middle }

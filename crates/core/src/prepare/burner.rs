@@ -45,8 +45,8 @@ impl Burner {
         self.kind.share() * self.watts
     }
 
-    /// Minutes to boil so much off an open floor.
-    pub(crate) fn boils_off_min(self, litres: f64, floor_m2: f64) -> f64 {
-        litres / boils_off_kg_s(self.watts, Some(self.kind), floor_m2) / 60.0
+    /// Minutes to boil so much off, uncovered.
+    pub(crate) fn boils_off_min(self, litres: f64) -> f64 {
+        litres / boils_off_kg_s(self.watts, Some(self.kind)) / 60.0
     }
 }

@@ -26,7 +26,7 @@ pub(super) fn aromatics(bench: &Prepare) -> Vec<Larder> {
 }
 
 /// Minutes of boiling down what deglazes, in the pan.
-pub(super) fn boiling_down_min(bench: &Prepare, burner: Burner, pan_m2: f64) -> f64 {
+pub(super) fn boiling_down_min(bench: &Prepare, burner: Burner) -> f64 {
     let litres = deglazes(bench).map_or(0.0, |thing| thing.millilitres() / 1000.0);
-    burner.boils_off_min((1.0 - bench.wine.stays()) * litres, pan_m2)
+    burner.boils_off_min((1.0 - bench.wine.stays()) * litres)
 }

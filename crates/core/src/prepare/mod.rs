@@ -282,7 +282,7 @@ impl Prepare {
 
     /// Minutes of boiling that down in the pan; none where it goes in as it is.
     pub(crate) fn boiling_down_min(&self, kitchen: &Kitchen) -> f64 {
-        in_the_pan::boiling_down_min(self, Burner::of_hob(self, kitchen), sear::pan_m2(self, kitchen))
+        in_the_pan::boiling_down_min(self, Burner::of_hob(self, kitchen))
     }
 
     /// What comes out as the meat is lifted.

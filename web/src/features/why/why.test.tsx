@@ -12,6 +12,7 @@ const point = (min: number, core_c: number): Schemas['CurvePoint'] => ({
   core_c,
   surface_c: 90,
   medium_c: 96,
+  air_c: 150,
   tender_h: min / 100,
   liquid_l: 1.1,
   steam_kg: min / 1000,
