@@ -166,10 +166,11 @@ fn a_pot_that_is_too_salty_already_is_told_so_in_the_cooks_units() {
 }
 
 #[test]
-fn a_stronger_burner_is_sooner_until_the_surface_can_give_no_more() {
+fn a_burner_twice_as_strong_takes_half_as_long() {
     let minutes = |hob_w| run(SauceRequest { taste: Taste::Weak, hob_w: Some(hob_w), ..pot() }).reduce_min;
-    assert!(minutes(1000.0) > minutes(2000.0) && minutes(2000.0) > minutes(3500.0));
-    assert_eq!(minutes(15_000.0), minutes(20_000.0));
+    for hob_w in [1000.0, 1800.0, 5000.0] {
+        assert!((minutes(hob_w) / minutes(2.0 * hob_w) - 2.0).abs() < 1e-6, "{hob_w}");
+    }
 }
 
 #[test]
