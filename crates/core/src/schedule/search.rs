@@ -418,14 +418,21 @@ impl<'a> Search<'a> {
         self.priced(draft, homeless)
     }
 
-    /// Takes each job out and puts it where it costs least, from the bell back.
-    fn settle(&self, draft: &mut Draft<'a>) {
-        let mut order: Vec<(Minute, usize)> = self
+    /// The jobs that lie, each with its end, the soonest first.
+    fn by_end(&self, draft: &Draft) -> Vec<(Minute, usize)> {
+        let ends = self
             .movable
             .iter()
-            .filter_map(|number| Some((draft.placed[*number]?.start()? + self.net.problem.jobs[*number].len, *number)))
-            .collect();
-        order.sort_unstable_by(|a, b| b.cmp(a));
+            .filter_map(|number| Some((draft.placed[*number]?.start()? + self.net.problem.jobs[*number].len, *number)));
+        let mut order: Vec<(Minute, usize)> = ends.collect();
+        order.sort_unstable();
+        order
+    }
+
+    /// Takes each job out and puts it where it costs least, from the bell back.
+    fn settle(&self, draft: &mut Draft<'a>) {
+        let mut order = self.by_end(draft);
+        order.reverse();
         let bias = vec![0; self.net.problem.jobs.len()];
         for (_, number) in order {
             // What belongs near it comes with it.
@@ -447,14 +454,7 @@ impl<'a> Search<'a> {
     /// A placing for plates sooner than those of one that stands, mended in so many tries as long as more than `wanted` find no place.
     fn brought_to(&mut self, from: &Best<'a>, late: Minute, tries: usize, wanted: usize) -> Best<'a> {
         let mut bias = vec![0; self.net.problem.jobs.len()];
-        let mut order: Vec<(Minute, usize)> = self
-            .movable
-            .iter()
-            .filter_map(|number| {
-                Some((from.draft.placed[*number]?.start()? + self.net.problem.jobs[*number].len, *number))
-            })
-            .collect();
-        order.sort_unstable();
+        let order = self.by_end(&from.draft);
         // Each in its turn as it lies: what ends later, sooner.
         for (place, (_, number)) in order.iter().enumerate() {
             bias[*number] = place as Minute;
