@@ -96,6 +96,7 @@ export const kitchen = (over: Partial<Kitchen> = {}): Kitchen => ({
   food_code: 'usual',
   kept: [],
   altitude_m: 210,
+  room_c: 20,
   units: 'metric',
   certainty: 0.9,
   hands: [{ id: 'hands_1', name: 'The cook', lent: false, measures: {} }],

@@ -141,7 +141,7 @@ fn meat_left_in_a_long_reduction_is_warned_of() {
 fn what_is_left_over_is_less_than_all_and_cools_sooner() {
     let all = after(&chuck("fork"), &Kitchen::default(), &lifted(&[]), 320.0);
     let minutes = |ways: &[ergastic_core::finish::Cooled], cool_in| {
-        ways.iter().find(|way| way.cool_in == cool_in).unwrap().to_5_min
+        ways.iter().find(|way| way.cool_in == cool_in).unwrap().to_cold_min
     };
     assert!(minutes(&all.cool_left, CoolIn::Fridge) < minutes(&all.cool_all, CoolIn::Fridge));
     assert!(all.cool_all.iter().any(|way| way.in_time));

@@ -178,7 +178,7 @@ fn a_deep_pot_left_on_the_counter_is_out_of_time_and_ice_water_is_not() {
     let party = run(SauceRequest { liquid_l: Some(6.0), meat_kg: Some(4.0), ..pot() });
     let way = |cool_in| party.cooling.iter().find(|way| way.cool_in == cool_in).unwrap();
     assert!(!way(CoolIn::Pot).in_time && !way(CoolIn::Fridge).in_time && way(CoolIn::Trays).in_time);
-    assert!(way(CoolIn::IceBath).to_21_min < way(CoolIn::Fridge).to_21_min);
+    assert!(way(CoolIn::IceBath).to_cool_min < way(CoolIn::Fridge).to_cool_min);
 }
 
 proptest! {

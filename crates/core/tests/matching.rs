@@ -426,3 +426,32 @@ fn meat_that_nobody_weighed_is_enough_for_those_who_eat() {
     assert!(twelve.ways[0].best.grams_a_head > 140.0, "{}", twelve.ways[0].best.grams_a_head);
     assert!(twelve.assumed.iter().any(|assumed| assumed.field == "mass_kg" && assumed.why == "enough for 12"));
 }
+
+#[test]
+fn a_kitchen_of_counts_and_its_height_are_those_of_the_question() {
+    let question = |more: serde_json::Value| {
+        let mut question =
+            serde_json::json!({"cut": "shin", "mass_kg": 1.6, "now": "2027-02-06T08:00", "only_ways": true});
+        question.as_object_mut().unwrap().extend(more.as_object().unwrap().clone());
+        asked(question)
+    };
+    let ready = |matched: &Matched| way(matched, Method::Stew).ready_min.p50.unwrap();
+    let (sea, high) = (question(serde_json::json!({})), question(serde_json::json!({"altitude_m": 3000})));
+    assert!(ready(&high) > 1.2 * ready(&sea), "{} {}", ready(&high), ready(&sea));
+    assert_eq!(refused(serde_json::json!({"cut": "shin", "altitude_m": 9000})), "altitude_m");
+    let bare = question(serde_json::json!({"kitchen": {"ovens": 0, "pits": 0, "pressure_pots": 0}}));
+    let there = |method: Method| way(&bare, method).verdict != Verdict::Unsuitable;
+    assert!(!there(Method::Pressure) && !there(Method::Smoke) && there(Method::Stew), "{:?}", bare.kit);
+    assert!(!bare.kit.contains(&Kit::Oven) && bare.kit.contains(&Kit::Hob), "{:?}", bare.kit);
+}
+
+#[test]
+fn a_serving_time_in_the_hour_that_comes_twice_says_which_it_took() {
+    let at = |bell: &str| {
+        let request = serde_json::json!({"cut": "shin", "now": "2027-10-30T12:00", "bell": bell, "zone": "Europe/Helsinki",
+            "only_ways": true});
+        asked(request).assumed.into_iter().find(|assumed| assumed.field == "bell")
+    };
+    assert!(at("2027-10-31T03:30").unwrap().why.contains("the first of the two"));
+    assert_eq!(at("2027-10-31T04:30"), None);
+}

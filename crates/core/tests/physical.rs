@@ -294,3 +294,26 @@ proptest! {
         }
     }
 }
+
+proptest! {
+    #![proptest_config(ProptestConfig { cases: 96, failure_persistence: None, ..ProptestConfig::default() })]
+
+    #[test]
+    fn thicker_at_the_same_mass_is_never_sooner(
+        cut in cut(), way in way(), mass in 0.3..6.0f64, thin in 15.0..160.0f64, more in 1.05..2.5f64
+    ) {
+        let ready = |thickness: f64| {
+            let request = merged(vec![
+                json!({"cut": cut, "mass_kg": mass, "pieces": 1, "thickness_mm": thickness.min(290.0), "members": 1,
+                    "eaten_as": "fork", "vessel": {"diameter_cm": 34, "height_cm": 25}}),
+                way.clone(),
+            ]);
+            let request: ForecastRequest = serde_json::from_value(request).unwrap();
+            forecast(&request).ok().and_then(|answer| answer.ready_min.p50)
+        };
+        if let Some((thin, thick)) = ready(thin).zip(ready(thin * more)) {
+            // The equivalent body of a chunky piece has a little less surface than the piece.
+            prop_assert!(thick >= 0.97 * thin, "{thin} min, and thicker {thick} min");
+        }
+    }
+}

@@ -81,8 +81,26 @@ day-cool =
         [ice_bath] Tonight: the pot in ice water, stirred, { $time } to cold
        *[trays] Tonight: meat and liquid into shallow trays, { $time } to cold
     }
-# $warm (Guide) $cool (Guide) $cold (Guide)
-day-cool-why = From { BARE($warm) } to { $cool } within 2 h, to { $cold } within 4 h more. The meat stays in its liquid, or it dries.
+# $steps (Said)
+day-cool-why = It goes { $steps }. The meat stays in its liquid, or it dries.
+# $time (Span)
+day-cool-bag = Tonight: the bag, unopened, under ice water, { $time } to cold
+# $steps (Said)
+day-cool-bag-why = It goes { $steps }. More ice as it melts: there must always be ice in it.
+# $days (Count) $cold (Guide)
+day-chill-bag = Unopened in the fridge: { $days } days at most at { $cold } or below
+# $longer (Guide)
+day-chill-bag-why = There is no air in it. It keeps longer only at { $longer } or below.
+day-pour-fat = Lift the meat into a clean jar or dish and strain the fat over it, the jelly left behind
+day-pour-fat-why = Juice under the fat spoils first. The jelly salts and thickens a sauce.
+# $time (Span)
+day-cool-fat = Tonight: the jar in ice water to its rim, { $time } to cold
+# $days (Count) $cold (Guide)
+day-chill-fat = In the fridge, all of it under fat: { $days } days at most at { $cold } or below
+day-chill-fat-why = Never at room temperature: under fat there is no air, and botulism can grow. Fat does not preserve.
+# $time (Minutes) $to (Guide)
+day-crisp = Scrape off the fat, brown it in a hot pan and finish it in the oven, { $time }, to { $to } in the middle
+day-crisp-why = It is cooked: now it wants a crust.
 # $cold (Guide)
 day-chill = Overnight: covered, at { $cold } or below
 day-chill-why = It tastes of more the next day, and the liquid sets where it has gelatin enough.
@@ -99,6 +117,33 @@ day-warm = Warm the meat in it, { $time }, until its middle is { $to }
 day-warm-why = Once, quickly, and not again.
 # $time (Span)
 day-ahead = Begin { $time } before the plates.
+
+## Cooled.
+
+# $in (Key)
+cool-name =
+    { $in ->
+        [ice_bath] In ice water, stirred
+        [trays] In trays, in the fridge
+        [fridge] In its pot, in the fridge
+        [pot] In its pot, on the counter
+       *[blast] In trays, in a blast chiller
+    }
+# $first (Span) $cool (Guide) $all (Span) $cold (Guide)
+cool-takes = { $first } to { $cool }, { $all } to { $cold }.
+# $first (Span) $cool (Guide) $all (Span) $cold (Guide)
+cool-slow = { $first } to { $cool }, { $all } to { $cold }: longer than is safe.
+# $trays (Count) $deep (Length) $first (Span) $cool (Guide) $all (Span) $cold (Guide)
+cool-in-trays = { $trays ->
+        [one] One tray
+       *[other] { $trays } trays
+    }, { $deep } deep: { $first } to { $cool }, { $all } to { $cold }.
+# $time (Span) $hot (Guide) $cold (Guide) $room (Temperature)
+cool-never = Never safe: { $time } between { BARE($hot) } and { $cold }, in a room of { $room }.
+# $off (Span) $hot (Guide)
+stood-hot = Off the heat for { $off }, still over { $hot }. Cool it fast from here.
+# $off (Span) $time (Span) $hot (Guide) $cold (Guide) $room (Temperature)
+stood = Off the heat for { $off }. Left in its pot in a room of { $room }, it has been between { BARE($hot) } and { $cold } for { $time }.
 
 ## Cold portions.
 
@@ -145,7 +190,7 @@ left-uses =
 # $days (Key) $cold (Guide) $what (Key)
 left-keeps =
     { $what ->
-        [fat] Strained and covered: a month at { $cold } or below, half a year frozen.
+        [fat] Strained and heated until it stops bubbling, so no juice is left under it: a month at { $cold } or below, half a year frozen. With juice under it, as long as the juice.
        *[other] { $days ->
             [two] 2 days
            *[three] 3 to 4 days

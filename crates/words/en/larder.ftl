@@ -133,13 +133,20 @@ changes =
 allergen =
     { $allergen ->
         [wheat] wheat
-        [soy] soy
+        [barley] barley
+        [rye] rye
+        [milk] milk
+        [egg] egg
         [fish] fish
-        [sulphites] sulphites
+        [soy] soy
         [celery] celery
         [mustard] mustard
-       *[milk] milk
+        [sesame] sesame
+        [nuts] nuts
+       *[sulphites] sulphites
     }
+# $allergens (Said)
+carries = Carries { $allergens }.
 
 # $crystal (Key)
 salt =

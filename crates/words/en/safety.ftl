@@ -18,11 +18,32 @@ in-danger = Its middle was between { BARE($low) } and { $high } for { $time } so
 # $at (Temperature) $hold (Guide) $low (Guide) $high (Guide)
 cool-hold = { $at } is too cool to hold food. Hold it at { $hold } or above ({ BARE($low) } or { $high } under some codes; yours comes first).
 
-# $warm (Guide) $cool (Guide) $cold (Guide)
-part-cooked = It goes into the cold before it is done. Cool it shallow and fast, from { BARE($warm) } to { $cool } within 2 h and to { $cold } within 4 h more, and bring it to the boil next day.
-
+# $warm (Guide) $cool (Guide) $within (Minutes) $cold (Guide) $then (Minutes)
+cooled-by = from { BARE($warm) } to { $cool } within { $within } and to { $cold } within { $then } more
+# $warm (Guide) $cool (Guide) $within (Minutes) $cold (Guide)
+cooled-by-fridge = from { BARE($warm) } to { $cool } within { $within }, then at once into the fridge at { $cold } or below
+# $warm (Guide) $cool (Guide) $within (Minutes)
+cooled-first = From { BARE($warm) } to { $cool } within { $within }: shallow and wide cools fastest.
+# $cool (Guide) $cold (Guide) $then (Minutes)
+cooled-then = From { BARE($cool) } to { $cold } within { $then } more.
 # $cold (Guide)
-under-fat = Meat or garlic under fat keeps 4 days at most, at { $cold } or below. Under a seal of fat there is no air, and botulism can grow: fat does not preserve.
+cooled-then-fridge = It stays at { $cold } or below from now on.
+
+# $steps (Said)
+part-cooked = It goes into the cold before it is done. Cool it shallow and fast, { $steps }, and bring it to the boil next day.
+
+# $days (Count) $cold (Guide)
+under-fat = Meat or garlic under fat keeps { $days } days at most, in the fridge at { $cold } or below, never at room temperature. Under a seal of fat there is no air, and botulism can grow: fat does not preserve.
+
+# $steps (Said) $days (Count) $cold (Guide) $longer (Guide)
+cooked-bag = A cooked bag has no air in it, and botulism can grow. Open it and eat it, or chill it unopened in ice water, { $steps }. Then { $days } days at most at { $cold } or below; longer only at { $longer } or below and as your local code allows.
+
+acid-in-aluminium = Wine, tomato and vinegar eat bare aluminium over hours and taste of metal: use glass, steel or enamel.
+
+cured-pink = Cured meat stays pink however long it cooks: go by the fork and the thermometer, not by its colour.
+
+# $time (Span) $past (Guide) $within (Minutes)
+raw-warming = It is still raw inside and has been warming for { $time }. Its middle has to pass { $past } within { $within } of going in; if it can't, throw it away.
 
 pressure-lid = Never force a pressure lid. Open it when the pin has dropped, away from your face, and keep your hands off the vent.
 
@@ -63,8 +84,17 @@ wine-flames = Wine can flare up in a hot pan. Take the pan off the flame to pour
 # $hold (Guide) $low (Guide) $high (Guide)
 hot-hold = Hold it at { $hold } or above ({ BARE($low) } or { $high } under some codes; yours comes first).
 
-# $warm (Guide) $cool (Guide) $cold (Guide)
-cooling = Cool leftovers from { BARE($warm) } to { $cool } within 2 h and to { $cold } within 4 h more: in shallow trays, not in the pot.
+# $steps (Said)
+cooling = Cool leftovers in shallow trays or ice water, never in the pot on the counter: { $steps }.
+
+# $allergens (Said)
+allergens = Carries { $allergens }. Say so before it is eaten, and read the labels of what you bought.
+# $name (Said) $from (Said)
+allergen-from = { $name } ({ $from })
+# $grams (Grams) $left (Percent) $from (Said)
+alcohol-left = About { $grams } of alcohol a plate is left of the { $from } ({ $left } of what went in). For children, in pregnancy and for anyone who takes none, cook theirs without.
+# $from (Said)
+alcohol-trace = Next to no alcohol is left of the { $from }, but not none: say so to anyone who takes none.
 
 marinade = Raw meat lay in it. Use it only where it will still boil, never over the finished dish.
 
@@ -133,5 +163,5 @@ page-marinade = A marinade that raw meat lay in is used only where it will still
 page-frozen = Frozen meat is not seared: it spits in hot fat. Into a slow cooker it goes thawed, or it is lukewarm for hours.
 page-part-cooked = What goes into the cold before it is done is cooled as fast, and boiled the next day.
 page-eggs = Sauces of raw egg are not for the very young, the old, the pregnant or the ill.
-page-allergens = Wheat, soy, fish, sulphites, celery, mustard and milk: what went in stands on the bench of each dish. Say it before it is eaten.
+page-allergens = Wheat, barley, rye, milk, egg, fish, soy, celery, mustard, sesame, nuts and sulphites: what a dish carries stands on its bench and at the step where it is served. Say it before it is eaten.
 page-licensed = Canning meat at home needs a pressure canner and a tested schedule: a pressure pot is none.

@@ -29,7 +29,7 @@ soak-in = Lay it in { $water } of { $of ->
 soak-out = Take it out of the water and pat it dry
     .why = What it has lost in salt has gone down the drain with the water.
 # $marinade (Volume) $time (Minutes)
-marinade-in = Lay it in { $marinade } of marinade, covered, in the fridge for { $time }
+marinade-in = Lay it in { $marinade } of marinade in glass or steel, covered, in the fridge for { $time }
     .why = It works on the outside only; past two days the outside turns mealy.
 marinade-turn = Turn it in its marinade
     .why = What sticks out stays plain.
@@ -126,12 +126,8 @@ into-it-why = Hot liquid into a hot pot: cold liquid costs minutes.
 
 ## The evening before: cooled, and brought to the boil the next day.
 
-# $warm (Guide) $cool (Guide)
 cool-in-liquid = Off the heat: into a shallow dish with its liquid, open, to cool
-    .why = From { BARE($warm) } to { $cool } within 2 h: shallow and wide cools fastest.
-# $cool (Guide) $cold (Guide)
 into-cold = Cover it and put it in the fridge
-    .why = From { BARE($cool) } to { $cold } within 4 h more.
 night-in-cold = It lies in its liquid in the cold
     .why = It takes up the liquid's taste, and the fat sets on top.
 # $liquid (Volume)
@@ -210,10 +206,10 @@ in-the-pit = In the pit at { $dial }, bare
 # $low (Guide) $high (Guide)
 in-the-pit-why = It stalls for hours at { BARE($low) } to { $high } while its surface dries. That is no fault.
 in-the-pit-wrapped-why = Its steam stays in the wrap: the stall is over, and the bark stays as it is.
-# $cool (Guide) $cold (Guide)
+# $steps (Said)
 chilled = Cool it fast in ice water, then in the fridge
     .on-a-tray = Cool it on a tray in the fridge
-    .why = To { $cool } within 2 h, and to { $cold } within 4 h more.
+    .why = It goes { $steps }.
 # $to (Temperature)
 reheated = Warm it through gently in its liquid, to { $to } in the middle
     .why = Lift the set fat off first.
@@ -253,9 +249,7 @@ leave-release = Leave it: the pressure is falling
 
 pit-to-bath = From the pit: bag it, seal it, into the bath
     .why = It has its smoke. The bath does the softening.
-# $warm (Guide) $cool (Guide)
 to-the-cold = Off the heat: cool it shallow and fast
-    .why = From { BARE($warm) } to { $cool } within 2 h.
 from-the-cold = Out of the fridge, the fat lifted off, back to the heat
     .why = Set fat comes off whole.
     .no-fat = Out of the fridge, back to the heat
@@ -394,7 +388,7 @@ lift-pit = Take it out of the pit
 lift-bath = Out of the bath; pour the juice from the bag, pat the meat dry
     .why = That juice is the sauce.
 lift-fat = Lift it out of the fat and let it drain
-    .why = Under the fat stands its jelly: keep it.
+    .why = Under the fat stands its jelly: pour it off and keep it. Crisp the meat in a hot pan before it is served.
 lift-pressure = Open it when the pin has dropped, and lift the meat onto a warm tray
     .why = Fork it first: still firm means closed again and back to pressure.
 lift-pot = Lift the meat onto a warm tray, covered

@@ -22,6 +22,21 @@ pub enum FoodCode {
     Australia,
 }
 
+/// How fast cooked food is cooled under a code.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct CoolingRule {
+    /// It counts from here, °C.
+    pub warm_c: f64,
+    /// To be reached first, °C.
+    pub cool_c: f64,
+    /// Within so many minutes.
+    pub cool_within_min: f64,
+    /// To be reached in the end, °C.
+    pub cold_c: f64,
+    /// Within so many minutes more; nothing where the code leaves that to the fridge.
+    pub cold_within_min: Option<f64>,
+}
+
 impl FoodCode {
     /// All of them.
     pub const ALL: [Self; 6] =
@@ -63,6 +78,32 @@ impl FoodCode {
             Self::UnitedStates | Self::Canada => 74.0,
             Self::Usual | Self::England | Self::Australia => 75.0,
             Self::Scotland => 82.0,
+        }
+    }
+
+    /// How fast cooked food is cooled. Published guidance: two steps in North America, Australia and New Zealand; into the
+    /// fridge within two hours in England, within 90 minutes in Scotland.
+    pub fn cooling(self) -> CoolingRule {
+        let two_steps = |warm_c: f64, cool_c: f64| CoolingRule {
+            warm_c,
+            cool_c,
+            cool_within_min: 120.0,
+            cold_c: self.cold_c(),
+            cold_within_min: Some(240.0),
+        };
+        let then_the_fridge = |cool_within_min: f64| CoolingRule {
+            warm_c: 63.0,
+            cool_c: 21.0,
+            cool_within_min,
+            cold_c: self.cold_c(),
+            cold_within_min: None,
+        };
+        match self {
+            Self::Usual | Self::UnitedStates => two_steps(57.0, 21.0),
+            Self::Canada => two_steps(60.0, 20.0),
+            Self::Australia => two_steps(60.0, 21.0),
+            Self::England => then_the_fridge(120.0),
+            Self::Scotland => then_the_fridge(90.0),
         }
     }
 

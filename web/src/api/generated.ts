@@ -1088,6 +1088,8 @@ export interface components {
             party: string;
             /** @description Every way of warming it again. */
             reheat: components["schemas"]["Reheat"][];
+            /** @description How long it has stood off the heat, and in danger, where the heat is off. */
+            stood?: string | null;
         };
         /**
          * @description How old the animal was: more cross-links, more hours.
@@ -1125,13 +1127,15 @@ export interface components {
          * @description What an allergen is called on a label.
          * @enum {string}
          */
-        Allergen: "wheat" | "soy" | "fish" | "sulphites" | "celery" | "mustard" | "milk";
+        Allergen: "wheat" | "barley" | "rye" | "milk" | "egg" | "fish" | "soy" | "celery" | "mustard" | "sesame" | "nuts" | "sulphites";
         /** @description An allergen and what brings it. */
         AllergenFrom: {
             /** @description Which. */
             allergen: components["schemas"]["Allergen"];
             /** @description From what. */
             from: string[];
+            /** @description As it stands on a label. */
+            name: string;
         };
         /** @description The question whose answer narrows the band most. */
         Ask: {
@@ -1260,6 +1264,8 @@ export interface components {
              * @description Acid, g, reckoned as acetic.
              */
             acid_g: number;
+            /** @description The same in a sentence for those who take none; nothing where none went in. */
+            alcohol?: string | null;
             /**
              * Format: double
              * @description Alcohol poured in, g.
@@ -1270,7 +1276,7 @@ export interface components {
              * @description Share of it left at the end.
              */
             alcohol_left: number;
-            /** @description Allergens in the pot, with what brings them. */
+            /** @description Allergens in the pot and of what is added later, with what brings them. */
             allergens: components["schemas"]["AllergenFrom"][];
             /** @description What to mind when it is reduced: sweet, sharp or bitter. */
             flags: string[];
@@ -1361,6 +1367,8 @@ export interface components {
         };
         /** @description One thing beside the meat. */
         Beside: {
+            /** @description The allergens it brings, as a label says them; nothing where it brings none. */
+            carries?: string | null;
             /** @description The dish has it already. */
             has: boolean;
             /** @description Its name. */
@@ -2250,26 +2258,35 @@ export interface components {
             cool_in: components["schemas"]["CoolIn"];
             /**
              * Format: double
+             * @description Of it between 60 °C and cold, min.
+             */
+            danger_min: number;
+            /**
+             * Format: double
              * @description How deep it stands, mm.
              */
             depth_mm: number;
-            /** @description Within the published guidance: from 57 to 21 °C in 2 h, and to 5 °C in 4 h more. */
+            /** @description As quickly as the food code asks; never on the counter. */
             in_time: boolean;
+            /** @description The same in words. */
+            name: string;
             /**
              * Format: double
-             * @description From the boil to 21 °C, min.
+             * @description From the heat to cold, min.
              */
-            to_21_min: number;
+            to_cold_min: number;
             /**
              * Format: double
-             * @description From the boil to 5 °C, min.
+             * @description From the heat to what the food code calls cool, min.
              */
-            to_5_min: number;
+            to_cool_min: number;
             /**
              * Format: int32
              * @description Trays it takes, where it goes in trays.
              */
             trays?: number | null;
+            /** @description How long it takes, and whether that is safe. */
+            words: string;
         };
         /** @description A change that could be made now, and where it leads. */
         CouldDo: {
@@ -4198,6 +4215,12 @@ export interface components {
              */
             probes?: components["schemas"]["Thing_Probe"][];
             /**
+             * Format: double
+             * @description How warm the room is where food stands, °C.
+             * @default 20
+             */
+            room_c?: number;
+            /**
              * @description Slow cookers.
              * @default [
              *       {
@@ -4430,6 +4453,12 @@ export interface components {
              */
             probes: components["schemas"]["Thing_ProbeInFull"][];
             /**
+             * Format: double
+             * @description How warm the room is where food stands, °C.
+             * @default 20
+             */
+            room_c: number;
+            /**
              * @description Slow cookers.
              * @default [
              *       {
@@ -4545,8 +4574,6 @@ export interface components {
              * @description Alcohol, % by volume.
              */
             alcohol_pct: number;
-            /** @description Allergens it usually carries. */
-            allergens: components["schemas"]["Allergen"][];
             /** @description Grows bitter when it is boiled down. */
             bitter: boolean;
             /**
@@ -8398,10 +8425,10 @@ export interface components {
         Thickener: "cornflour" | "arrowroot" | "potato" | "flour" | "butter_paste" | "gelatin" | "puree" | "bread" | "none";
         /** @description Something that thickens, and how much of it this pot would want. */
         ThickenerChoice: {
-            /** @description Allergens it brings. */
-            allergens: components["schemas"]["Allergen"][];
             /** @description Both in spoons and grams; empty where nothing is wanted. */
             amounts: string;
+            /** @description The allergens it brings, as a label says them; nothing where it brings none. */
+            carries?: string | null;
             /**
              * Format: double
              * @description Minutes it cooks once it is in.

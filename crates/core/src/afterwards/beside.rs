@@ -5,7 +5,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::meat::Meat;
-use crate::bench::{Larder, Level, MarinadeOf};
+use crate::bench::{Carrier, Food, Larder, Level, MarinadeOf, label};
 use crate::finish::{SauceRequest, Target};
 use crate::plan::Plan;
 use crate::ways::Method;
@@ -35,6 +35,8 @@ pub struct Beside {
     pub what: String,
     /// Why, or why little of it.
     pub why: String,
+    /// The allergens it brings, as a label says them; nothing where it brings none.
+    pub carries: Option<String>,
     /// The dish has it already.
     pub has: bool,
 }
@@ -56,8 +58,46 @@ impl Wants {
     }
 }
 
+/// Which way a dish leans.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+enum Leans {
+    Soy,
+    Smoke,
+    Broth,
+    Wine,
+    Plain,
+}
+
+impl Leans {
+    fn key(self) -> &'static str {
+        match self {
+            Self::Soy => "soy",
+            Self::Smoke => "smoke",
+            Self::Broth => "broth",
+            Self::Wine => "wine",
+            Self::Plain => "plain",
+        }
+    }
+}
+
+/// What of it may carry an allergen.
+fn made_of(leans: Leans, wants: Wants) -> &'static [Carrier] {
+    match (wants, leans) {
+        (Wants::Acid, Leans::Soy | Leans::Broth) => &[],
+        (Wants::Acid, Leans::Smoke) => &[Carrier::Larder(Larder::Vinegar), Carrier::Larder(Larder::Mustard)],
+        (Wants::Acid, Leans::Wine) => &[Carrier::Food(Food::Pickles), Carrier::Larder(Larder::Vinegar)],
+        (Wants::Acid, Leans::Plain) => &[Carrier::Food(Food::Pickles), Carrier::Food(Food::Horseradish)],
+        (Wants::Bitter, Leans::Soy) => &[Carrier::Food(Food::MustardGreens)],
+        (Wants::Bitter, _) | (Wants::Fresh, _) | (Wants::Crunch, Leans::Smoke) => &[],
+        (Wants::Crunch, Leans::Soy) => &[Carrier::Food(Food::Sesame)],
+        (Wants::Crunch, Leans::Wine) => &[Carrier::Food(Food::Bread)],
+        (Wants::Crunch, Leans::Broth) => &[Carrier::Larder(Larder::Celery)],
+        (Wants::Crunch, Leans::Plain) => &[Carrier::Food(Food::RyeBread)],
+    }
+}
+
 /// Which way a dish leans by what went into it.
-fn leans(plan: &Plan) -> &'static str {
+fn leans(plan: &Plan) -> Leans {
     use Larder::{DarkBeer, FishSauce, FortifiedWine, LowSaltSoy, Miso, RedWine, RiceWine, SoySauce, WhiteWine};
     let bench = &plan.prepare;
     let has = |any: &[Larder]| bench.things().iter().any(|thing| any.contains(&thing.what));
@@ -65,15 +105,15 @@ fn leans(plan: &Plan) -> &'static str {
     let smoked = stages.chain(plan.forecast.method).any(|method| method == Method::Smoke);
     let soy = bench.marinade.is_some_and(|marinade| marinade.of == MarinadeOf::Soy);
     if soy || has(&[SoySauce, LowSaltSoy, FishSauce, Miso, RiceWine]) {
-        "soy"
+        Leans::Soy
     } else if smoked {
-        "smoke"
+        Leans::Smoke
     } else if bench.clear || bench.level == Some(Level::Soup) || plan.target == Target::Broth {
-        "broth"
+        Leans::Broth
     } else if has(&[RedWine, WhiteWine, FortifiedWine, DarkBeer]) {
-        "wine"
+        Leans::Wine
     } else {
-        "plain"
+        Leans::Plain
     }
 }
 
@@ -96,7 +136,8 @@ pub(super) fn beside(plan: &Plan, meat: &Meat, sauce: Option<&SauceRequest>, voi
         Beside {
             wants,
             name: voice.say(say::beside_name(wants.key())),
-            what: voice.say(say::beside(leans, wants.key())),
+            what: voice.say(say::beside(leans.key(), wants.key())),
+            carries: label(made_of(leans, wants)).map(|said| voice.say(said)),
             why: voice.say(why),
             has,
         }

@@ -4,18 +4,20 @@ use ergastic_words::{Guide, Length, Mass, Minutes, Said, Span, Voice, afterwards
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::meat::Meat;
-use super::reheat::{Reheat, WarmedAs, fives};
+use super::meat::{CookedIn, Meat};
+use super::reheat::{Reheat, WarmedAs, fives, in_ice_water_min, in_the_oven_min};
 use crate::cuts::EatenAs;
 use crate::finish::{CoolIn, Cooled};
 use crate::juices::FAT_KG_PER_L;
-use crate::safety::COOLING_C;
+use crate::safety::{COOKED_BAG_C, UNDER_FAT_C, cooled_by, keeps_days};
 
 /// Fat thinner than this does not lift as a plate, mm.
 const NO_PLATE_MM: f64 = 1.0;
 /// Lifting it off, and slicing a kilo of cold meat, min. Working values.
 const LIFT_MIN: f64 = 5.0;
 const SLICE_MIN_PER_KG: f64 = 4.0;
+/// Browning what was under fat, min. Working value.
+const CRISP_MIN: f64 = 8.0;
 
 /// One step of it.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -51,36 +53,87 @@ pub(super) struct PutAway<'a> {
     pub reheats: &'a [Reheat],
 }
 
+/// The steps as they are told.
+struct Told {
+    steps: Vec<DayAfterStep>,
+    day_min: f64,
+    voice: Voice,
+}
+
+impl Told {
+    fn add(&mut self, words: Said, why: Said, min: f64) {
+        self.steps.push(DayAfterStep { words: self.voice.say(words), why: self.voice.say(why), min });
+        self.day_min += min;
+    }
+
+    /// From a pot, or bare: in its liquid overnight.
+    fn from_a_pot(&mut self, meat: &Meat, away: &PutAway) {
+        let code = self.voice.food_code();
+        let tray = away.cooled.iter().find(|way| way.cool_in == CoolIn::Trays);
+        let ice = away.cooled.iter().find(|way| way.cool_in == CoolIn::IceBath && way.in_time && meat.wet);
+        // Ice water where it is quick enough: one pot to wash, and the meat stays in its liquid.
+        let (key, cools) = if ice.is_some() { ("ice_bath", ice) } else { ("trays", tray) };
+        let to_cold_min = cools.map_or(0.0, |way| way.to_cold_min);
+        self.add(say::day_cool(key, Span(to_cold_min)), say::day_cool_why(cooled_by(self.voice)), 0.0);
+        self.add(say::day_chill(Guide(code.cold_c())), say::day_chill_why(), 0.0);
+        if meat.wet && away.fat_mm >= NO_PLATE_MM {
+            let plate = say::day_lift_fat(Mass(away.fat_l * FAT_KG_PER_L), Length(away.fat_mm));
+            self.add(plate, say::day_lift_fat_why(), LIFT_MIN);
+        }
+        let slices = slices(meat);
+        if slices {
+            let min = (SLICE_MIN_PER_KG * meat.kg).clamp(5.0, 30.0).ceil();
+            self.add(say::day_slice(), say::day_slice_why(), min);
+        }
+        if meat.wet && away.sauce_min >= 1.0 {
+            let minutes = fives(away.sauce_min);
+            self.add(say::day_sauce(Minutes(minutes)), say::day_sauce_why(), minutes);
+        }
+        self.warm(meat, away);
+    }
+
+    fn warm(&mut self, meat: &Meat, away: &PutAway) {
+        let wanted = if slices(meat) { WarmedAs::Slices } else { WarmedAs::Chunks };
+        let warms_min = away.reheats.iter().find(|way| way.warmed_as == wanted).map_or(20.0, |way| way.min);
+        let to = Guide(self.voice.food_code().reheat_c());
+        self.add(say::day_warm(to, Minutes(warms_min)), say::day_warm_why(), warms_min);
+    }
+
+    /// From a bag: unopened under ice water, and unopened until it is eaten.
+    fn from_a_bag(&mut self, meat: &Meat, away: &PutAway) {
+        let code = self.voice.food_code();
+        let cools = Span(fives(in_ice_water_min(meat.sides_mm, code.cold_c())));
+        self.add(say::day_cool_bag(cools), say::day_cool_bag_why(cooled_by(self.voice)), 0.0);
+        let days = keeps_days(code)[1];
+        let chill = say::day_chill_bag(days, Guide(code.cold_c()));
+        self.add(chill, say::day_chill_bag_why(Guide(COOKED_BAG_C)), 0.0);
+        self.warm(meat, away);
+    }
+
+    /// From its fat: under it, cold, and crisped.
+    fn from_fat(&mut self, meat: &Meat) {
+        let code = self.voice.food_code();
+        self.add(say::day_pour_fat(), say::day_pour_fat_why(), 0.0);
+        let cools = Span(fives(in_ice_water_min(meat.sides_mm, code.cold_c())));
+        self.add(say::day_cool_fat(cools), say::day_cool_bag_why(cooled_by(self.voice)), 0.0);
+        let days = keeps_days(code)[1];
+        self.add(say::day_chill_fat(days, Guide(UNDER_FAT_C)), say::day_chill_fat_why(), 0.0);
+        let crisps = fives(in_the_oven_min(meat.sides_mm, code.reheat_c()) + CRISP_MIN);
+        self.add(say::day_crisp(Minutes(crisps), Guide(code.reheat_c())), say::day_crisp_why(), crisps);
+    }
+}
+
+fn slices(meat: &Meat) -> bool {
+    matches!(meat.eaten_as, EatenAs::Slice | EatenAs::Probe)
+}
+
 pub(super) fn day_after(meat: &Meat, away: &PutAway, voice: Voice) -> DayAfter {
-    let code = voice.food_code();
-    let [warm, cool, cold] = COOLING_C.map(Guide);
-    let mut steps = Vec::new();
-    let mut add = |words: Said, why: Said, min: f64| {
-        steps.push(DayAfterStep { words: voice.say(words), why: voice.say(why), min });
-        min
-    };
-    let tray = away.cooled.iter().find(|way| way.cool_in == CoolIn::Trays);
-    let ice = away.cooled.iter().find(|way| way.cool_in == CoolIn::IceBath && way.in_time && meat.wet);
-    // Ice water where it is quick enough: one pot to wash, and the meat stays in its liquid.
-    let (key, cools) = if ice.is_some() { ("ice_bath", ice) } else { ("trays", tray) };
-    let to_cold_min = cools.map_or(0.0, |way| way.to_5_min);
-    let mut day_min = add(say::day_cool(key, Span(to_cold_min)), say::day_cool_why(warm, cool, cold), 0.0);
-    day_min += add(say::day_chill(Guide(code.cold_c())), say::day_chill_why(), 0.0);
-    if meat.wet && away.fat_mm >= NO_PLATE_MM {
-        let plate = say::day_lift_fat(Mass(away.fat_l * FAT_KG_PER_L), Length(away.fat_mm));
-        day_min += add(plate, say::day_lift_fat_why(), LIFT_MIN);
+    let mut told = Told { steps: Vec::new(), day_min: 0.0, voice };
+    match meat.cooked_in {
+        CookedIn::Pot => told.from_a_pot(meat, away),
+        CookedIn::Bag => told.from_a_bag(meat, away),
+        CookedIn::Fat => told.from_fat(meat),
     }
-    let slices = matches!(meat.eaten_as, EatenAs::Slice | EatenAs::Probe);
-    if slices {
-        day_min += add(say::day_slice(), say::day_slice_why(), (SLICE_MIN_PER_KG * meat.kg).clamp(5.0, 30.0).ceil());
-    }
-    if meat.wet && away.sauce_min >= 1.0 {
-        let minutes = fives(away.sauce_min);
-        day_min += add(say::day_sauce(Minutes(minutes)), say::day_sauce_why(), minutes);
-    }
-    let wanted = if slices { WarmedAs::Slices } else { WarmedAs::Chunks };
-    let warms_min = away.reheats.iter().find(|way| way.warmed_as == wanted).map_or(20.0, |way| way.min);
-    day_min += add(say::day_warm(Guide(code.reheat_c()), Minutes(warms_min)), say::day_warm_why(), warms_min);
-    let day_min = fives(day_min);
-    DayAfter { steps, begin_min: day_min, words: voice.say(say::day_ahead(Span(day_min))) }
+    let day_min = fives(told.day_min);
+    DayAfter { steps: told.steps, begin_min: day_min, words: voice.say(say::day_ahead(Span(day_min))) }
 }

@@ -9,17 +9,18 @@ mod left_over;
 mod meat;
 mod reheat;
 
-use ergastic_words::Voice;
+use ergastic_words::{Guide, Span, Temperature, Voice, afterwards as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
+use crate::clock::minutes_between;
 use crate::error::Result;
-use crate::finish::{Cooled, Move, SauceRequest, cooling, remains, sauce};
+use crate::finish::{Cooled, Move, SauceRequest, ToCool, cooling, remains, sauce, stood_min};
 use crate::heat::pot::{Lid, Vessel};
 use crate::plan::Plan;
-use crate::safety::{Caution, cooling as cool_fast, hot_hold};
+use crate::safety::{Caution, DANGER_C, cooked_bag, cooling as cool_fast, hot_hold, under_fat};
 use day_after::{PutAway, day_after as on_the_day_after};
 use left_over::Of;
 
@@ -29,8 +30,8 @@ pub use day_after::{DayAfter, DayAfterStep};
 pub use hold::{Hold, HoldIn};
 pub use in_time::{InTime, Quicker};
 pub use left_over::{Left, LeftOver};
-pub(crate) use meat::Meat;
 pub use meat::{AtAngle, OnThePlate, Slicing};
+pub(crate) use meat::{CookedIn, Meat};
 pub use reheat::{Reheat, WarmedAs};
 
 /// Everything after the sauce.
@@ -49,6 +50,8 @@ pub struct Afterwards {
     pub party: String,
     /// What is said of holding and cooling where it can hurt.
     pub cautions: Vec<Caution>,
+    /// How long it has stood off the heat, and in danger, where the heat is off.
+    pub stood: Option<String>,
     /// How long what is left over takes to cool, each way; empty where nothing is.
     pub cool_left: Vec<Cooled>,
     /// How long all of it does.
@@ -74,19 +77,46 @@ pub(crate) struct Dish<'a> {
     pub left_min: f64,
     /// Whether the meat is out.
     pub lifted: bool,
+    /// Since when it is off the heat, where it is; and how warm the room is where it stands, °C.
+    pub off_at: Option<Timestamp>,
+    pub room_c: f64,
     pub now: Timestamp,
     pub voice: Voice,
 }
 
+impl Dish<'_> {
+    /// How long it has stood, if it is off the heat.
+    fn stood(&self, food: &ToCool) -> Option<String> {
+        let off_min = minutes_between(self.off_at?, self.now);
+        let danger_min = stood_min(food, off_min, self.voice);
+        let [cold, hot] = [self.voice.food_code().cold_c(), DANGER_C[1]].map(Guide);
+        let said = match danger_min {
+            min if min < 1.0 => say::stood_hot(Span(off_min), hot),
+            min => say::stood(Span(off_min), Span(min), hot, cold, Temperature(food.room_c)),
+        };
+        (off_min >= 1.0).then(|| self.voice.say(said))
+    }
+}
+
 /// Of a burner's power that reaches a covered pot. Working value.
 const HEATS: f64 = 0.5;
+
+/// What is said of holding and keeping it.
+fn cautions(cooked_in: CookedIn, voice: Voice) -> Vec<Caution> {
+    let kept = match cooked_in {
+        CookedIn::Pot => None,
+        CookedIn::Bag => Some(cooked_bag(voice)),
+        CookedIn::Fat => Some(under_fat(voice)),
+    };
+    [hot_hold(voice), cool_fast(voice)].into_iter().chain(kept).collect()
+}
 
 /// Works out everything after the sauce.
 ///
 /// # Errors
 /// Names the field that can't be used.
 pub(crate) fn afterwards(dish: &Dish) -> Result<Afterwards> {
-    let Dish { id, plan, meat, sauce: request, left_min, lifted, now, voice } = dish;
+    let Dish { id, plan, meat, sauce: request, left_min, lifted, room_c, now, voice, .. } = dish;
     let (meat, now, voice) = (meat, *now, *voice);
     let pot = request.vessel.clone().unwrap_or_else(Vessel::default).resolve(Lid::None)?;
     let made = meat.wet.then(|| sauce(request)).transpose()?;
@@ -94,7 +124,8 @@ pub(crate) fn afterwards(dish: &Dish) -> Result<Afterwards> {
     let liquid_l = left.as_ref().map_or(0.0, |left| left.sauce.litres + left.aside.litres);
     let heats_w = HEATS * request.hob_w.unwrap_or(1800.0);
     let reheat = reheat::reheats(meat, liquid_l, heats_w, voice);
-    let cool_all = cooling(&pot, liquid_l, meat.kg);
+    let to_cool = |liquid_l: f64, meat_kg: f64| ToCool { pot: &pot, liquid_l, meat_kg, room_c: *room_c };
+    let cool_all = cooling(&to_cool(liquid_l, meat.kg), voice);
     let now_stands =
         made.as_ref().map(|made| made.path.iter().rfind(|leg| leg.done).map_or(made.from, |leg| leg.after));
     let skims = |next: &&Move| !matches!(next, Move::Skim { .. });
@@ -112,7 +143,7 @@ pub(crate) fn afterwards(dish: &Dish) -> Result<Afterwards> {
     let left_over = of.left_over(meat, left.as_ref(), request.target);
     let left_l: f64 = left_over.iter().filter_map(|one| one.litres).sum();
     let left_kg = meat.over_kg();
-    let cool_left = if left_l + left_kg > 0.1 { cooling(&pot, left_l, left_kg) } else { Vec::new() };
+    let cool_left = if left_l + left_kg > 0.1 { cooling(&to_cool(left_l, left_kg), voice) } else { Vec::new() };
     Ok(Afterwards {
         in_time: made
             .as_ref()
@@ -122,10 +153,11 @@ pub(crate) fn afterwards(dish: &Dish) -> Result<Afterwards> {
         beside: beside::beside(plan, meat, meat.wet.then_some(*request), voice),
         hold: hold::holds(meat, liquid_l, voice),
         party: hold::party(voice),
-        cautions: vec![hot_hold(voice), cool_fast(voice)],
+        cautions: cautions(meat.cooked_in, voice),
         day_after: on_the_day_after(meat, &away, voice),
         cold: cold::cold_portions(meat, left.as_ref().map(|left| left.sauce.with(left.aside)), voice),
         meat: meat.on_the_plate(made.as_ref().map_or(0.0, |made| made.reduce_min), voice),
+        stood: dish.stood(&to_cool(liquid_l, meat.kg)),
         cool_left,
         cool_all,
         reheat,

@@ -8,7 +8,7 @@ use super::meat::Meat;
 use crate::cuts::EatenAs;
 use crate::heat::body::{Shape, Surroundings};
 use crate::heat::conduction::Bodies;
-use crate::heat::places::{FRIDGE_AT_WORK_C, FROM_THE_FRIDGE_C};
+use crate::heat::places::{FRIDGE_AT_WORK_C, FROM_THE_FRIDGE_C, ICE_WATER_C};
 use crate::heat::pot::WATER_SPECIFIC_HEAT;
 
 /// As what it is warmed.
@@ -46,8 +46,11 @@ pub(super) const OVEN_C: f64 = 180.0;
 const OVEN_COEFFICIENT: f64 = 25.0;
 /// From a fridge's moved air to something wrapped, W/(m² K). Working value.
 const FRIDGE_COEFFICIENT: f64 = 12.0;
+/// Stirred ice water to a bag or a jar, W/(m² K), and how hot it goes in, °C. Working values.
+const ICE_COEFFICIENT: f64 = 120.0;
+const OUT_OF_THE_BAG_C: f64 = 85.0;
+/// A step, and followed no longer, s.
 const STEP_S: f64 = 20.0;
-/// Followed no longer, s.
 const MOST_S: f64 = 12.0 * 3600.0;
 /// Slices and chunks, mm. Practice.
 const SLICE_MM: [f64; 3] = [10.0, 80.0, 120.0];
@@ -87,6 +90,11 @@ pub(super) fn in_the_oven_min(sides_mm: [f64; 3], to_c: f64) -> f64 {
 /// Minutes in the fridge from so warm until the middle is firm, °C: a little over what the fridge has.
 pub(super) fn in_the_fridge_min(sides_mm: [f64; 3], from_c: f64) -> f64 {
     middle_min(sides_mm, [from_c, FRIDGE_AT_WORK_C + 3.0], FRIDGE_AT_WORK_C, FRIDGE_COEFFICIENT)
+}
+
+/// Minutes under ice water, in its bag or its fat, until the middle is so cold, °C.
+pub(super) fn in_ice_water_min(sides_mm: [f64; 3], to_c: f64) -> f64 {
+    middle_min(sides_mm, [OUT_OF_THE_BAG_C, to_c], ICE_WATER_C, ICE_COEFFICIENT)
 }
 
 /// To the next five minutes.

@@ -1,6 +1,6 @@
-//! What goes into a pot beside the meat: salt, sugar, acid, bitterness, alcohol, body and allergens of each.
+//! What goes into a pot beside the meat: salt, sugar, acid, bitterness, alcohol and body of each.
 
-use ergastic_words::{Join, Said, larder as say};
+use ergastic_words::{Said, larder as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -140,26 +140,6 @@ pub enum Larder {
     KeptFat,
 }
 
-/// What an allergen is called on a label.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub enum Allergen {
-    /// Wheat.
-    Wheat,
-    /// Soy.
-    Soy,
-    /// Fish.
-    Fish,
-    /// Sulphites.
-    Sulphites,
-    /// Celery.
-    Celery,
-    /// Mustard.
-    Mustard,
-    /// Milk.
-    Milk,
-}
-
 /// Where it is bought.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
@@ -209,13 +189,10 @@ pub struct LarderFacts {
     pub salt_doubt: f64,
     /// Grows bitter when it is boiled down.
     pub bitter: bool,
-    /// Allergens it usually carries.
-    pub allergens: &'static [Allergen],
     /// What does instead.
     pub instead: Option<Larder>,
 }
 
-use Allergen as A;
 use Larder as L;
 use Shelf::{Butcher, Cellar, Cold, Dry, Vegetables};
 
@@ -235,7 +212,7 @@ const POURED: LarderFacts = LarderFacts {
     water_pct: 0.0,
     salt_doubt: 0.1,
     bitter: false,
-    allergens: &[],
+
     instead: None,
 };
 
@@ -245,53 +222,53 @@ const DRY_GOODS: LarderFacts = LarderFacts { liquid: false, ..POURED };
 #[rustfmt::skip]
 static LARDER: [LarderFacts; 58] = [
     LarderFacts { what: L::Water, key: "water", instead: Some(L::UnsaltedStock), ..POURED },
-    LarderFacts { what: L::Stock, key: "stock", salt_pct: 0.8, sugar_pct: 0.5, gelatin_pct: 0.2, allergens: &[A::Celery], salt_doubt: 0.4, instead: Some(L::UnsaltedStock), ..POURED },
-    LarderFacts { what: L::UnsaltedStock, key: "unsalted_stock", salt_pct: 0.1, sugar_pct: 0.5, gelatin_pct: 0.5, allergens: &[A::Celery], salt_doubt: 0.5, instead: Some(L::Water), ..POURED },
-    LarderFacts { what: L::GoodStock, key: "good_stock", shelf: Cold, density: 1.02, salt_pct: 0.1, sugar_pct: 0.5, gelatin_pct: 3.0, allergens: &[A::Celery], instead: Some(L::UnsaltedStock), ..POURED },
-    LarderFacts { what: L::StockCube, key: "stock_cube", salt_pct: 50.0, sugar_pct: 5.0, allergens: &[A::Celery, A::Wheat], salt_doubt: 0.25, instead: Some(L::UnsaltedStock), ..DRY_GOODS },
-    LarderFacts { what: L::RedWine, key: "red_wine", shelf: Cellar, density: 0.99, sugar_pct: 0.3, acid_pct: 0.55, alcohol_pct: 13.0, allergens: &[A::Sulphites], instead: Some(L::UnsaltedStock), ..POURED },
-    LarderFacts { what: L::WhiteWine, key: "white_wine", shelf: Cellar, density: 0.99, sugar_pct: 0.6, acid_pct: 0.6, alcohol_pct: 12.0, allergens: &[A::Sulphites], instead: Some(L::Cider), ..POURED },
-    LarderFacts { what: L::DarkBeer, key: "dark_beer", shelf: Cellar, density: 1.01, sugar_pct: 2.5, acid_pct: 0.2, alcohol_pct: 5.0, bitter: true, allergens: &[A::Wheat], instead: Some(L::UnsaltedStock), ..POURED },
-    LarderFacts { what: L::PaleBeer, key: "pale_beer", shelf: Cellar, density: 1.01, sugar_pct: 2.0, acid_pct: 0.2, alcohol_pct: 5.0, bitter: true, allergens: &[A::Wheat], instead: Some(L::Cider), ..POURED },
-    LarderFacts { what: L::Cider, key: "cider", shelf: Cellar, sugar_pct: 2.5, acid_pct: 0.5, alcohol_pct: 5.0, allergens: &[A::Sulphites], instead: Some(L::AppleJuice), ..POURED },
-    LarderFacts { what: L::FortifiedWine, key: "fortified_wine", shelf: Cellar, density: 1.02, sugar_pct: 8.0, acid_pct: 0.45, alcohol_pct: 18.0, allergens: &[A::Sulphites], instead: Some(L::RedWine), ..POURED },
+    LarderFacts { what: L::Stock, key: "stock", salt_pct: 0.8, sugar_pct: 0.5, gelatin_pct: 0.2, salt_doubt: 0.4, instead: Some(L::UnsaltedStock), ..POURED },
+    LarderFacts { what: L::UnsaltedStock, key: "unsalted_stock", salt_pct: 0.1, sugar_pct: 0.5, gelatin_pct: 0.5, salt_doubt: 0.5, instead: Some(L::Water), ..POURED },
+    LarderFacts { what: L::GoodStock, key: "good_stock", shelf: Cold, density: 1.02, salt_pct: 0.1, sugar_pct: 0.5, gelatin_pct: 3.0, instead: Some(L::UnsaltedStock), ..POURED },
+    LarderFacts { what: L::StockCube, key: "stock_cube", salt_pct: 50.0, sugar_pct: 5.0, salt_doubt: 0.25, instead: Some(L::UnsaltedStock), ..DRY_GOODS },
+    LarderFacts { what: L::RedWine, key: "red_wine", shelf: Cellar, density: 0.99, sugar_pct: 0.3, acid_pct: 0.55, alcohol_pct: 13.0, instead: Some(L::UnsaltedStock), ..POURED },
+    LarderFacts { what: L::WhiteWine, key: "white_wine", shelf: Cellar, density: 0.99, sugar_pct: 0.6, acid_pct: 0.6, alcohol_pct: 12.0, instead: Some(L::Cider), ..POURED },
+    LarderFacts { what: L::DarkBeer, key: "dark_beer", shelf: Cellar, density: 1.01, sugar_pct: 2.5, acid_pct: 0.2, alcohol_pct: 5.0, bitter: true, instead: Some(L::UnsaltedStock), ..POURED },
+    LarderFacts { what: L::PaleBeer, key: "pale_beer", shelf: Cellar, density: 1.01, sugar_pct: 2.0, acid_pct: 0.2, alcohol_pct: 5.0, bitter: true, instead: Some(L::Cider), ..POURED },
+    LarderFacts { what: L::Cider, key: "cider", shelf: Cellar, sugar_pct: 2.5, acid_pct: 0.5, alcohol_pct: 5.0, instead: Some(L::AppleJuice), ..POURED },
+    LarderFacts { what: L::FortifiedWine, key: "fortified_wine", shelf: Cellar, density: 1.02, sugar_pct: 8.0, acid_pct: 0.45, alcohol_pct: 18.0, instead: Some(L::RedWine), ..POURED },
     LarderFacts { what: L::TomatoPassata, key: "tomato_passata", density: 1.03, salt_pct: 0.3, sugar_pct: 4.0, acid_pct: 0.45, instead: Some(L::TinnedTomato), ..POURED },
     LarderFacts { what: L::TinnedTomato, key: "tinned_tomato", density: 1.02, salt_pct: 0.3, sugar_pct: 3.5, acid_pct: 0.4, instead: Some(L::TomatoPassata), ..POURED },
     LarderFacts { what: L::TomatoPaste, key: "tomato_paste", density: 1.1, salt_pct: 0.6, sugar_pct: 15.0, acid_pct: 1.6, water_pct: 40.0, instead: Some(L::TomatoPassata), ..DRY_GOODS },
-    LarderFacts { what: L::SoySauce, key: "soy_sauce", density: 1.15, salt_pct: 15.5, sugar_pct: 2.0, acid_pct: 0.8, alcohol_pct: 2.0, allergens: &[A::Soy, A::Wheat], salt_doubt: 0.12, instead: Some(L::LowSaltSoy), ..POURED },
-    LarderFacts { what: L::LowSaltSoy, key: "low_salt_soy", density: 1.12, salt_pct: 9.0, sugar_pct: 2.5, acid_pct: 0.8, alcohol_pct: 2.0, allergens: &[A::Soy, A::Wheat], salt_doubt: 0.2, instead: Some(L::DriedMushroom), ..POURED },
-    LarderFacts { what: L::FishSauce, key: "fish_sauce", density: 1.2, salt_pct: 25.0, sugar_pct: 3.0, acid_pct: 0.3, allergens: &[A::Fish], instead: Some(L::SoySauce), ..POURED },
-    LarderFacts { what: L::TableSauce, key: "table_sauce", density: 1.15, salt_pct: 3.0, sugar_pct: 18.0, acid_pct: 2.2, allergens: &[A::Fish, A::Wheat], salt_doubt: 0.3, instead: Some(L::Vinegar), ..POURED },
-    LarderFacts { what: L::Mustard, key: "mustard", density: 1.05, salt_pct: 5.0, sugar_pct: 3.0, acid_pct: 2.5, allergens: &[A::Mustard, A::Sulphites], salt_doubt: 0.3, instead: Some(L::Vinegar), ..DRY_GOODS },
-    LarderFacts { what: L::Miso, key: "miso", shelf: Cold, density: 1.2, salt_pct: 12.0, sugar_pct: 6.0, acid_pct: 0.5, allergens: &[A::Soy, A::Wheat], salt_doubt: 0.25, instead: Some(L::Anchovy), ..DRY_GOODS },
-    LarderFacts { what: L::Vinegar, key: "vinegar", density: 1.01, sugar_pct: 0.5, acid_pct: 5.5, allergens: &[A::Sulphites], instead: Some(L::CitrusJuice), ..POURED },
+    LarderFacts { what: L::SoySauce, key: "soy_sauce", density: 1.15, salt_pct: 15.5, sugar_pct: 2.0, acid_pct: 0.8, alcohol_pct: 2.0, salt_doubt: 0.12, instead: Some(L::LowSaltSoy), ..POURED },
+    LarderFacts { what: L::LowSaltSoy, key: "low_salt_soy", density: 1.12, salt_pct: 9.0, sugar_pct: 2.5, acid_pct: 0.8, alcohol_pct: 2.0, salt_doubt: 0.2, instead: Some(L::DriedMushroom), ..POURED },
+    LarderFacts { what: L::FishSauce, key: "fish_sauce", density: 1.2, salt_pct: 25.0, sugar_pct: 3.0, acid_pct: 0.3, instead: Some(L::SoySauce), ..POURED },
+    LarderFacts { what: L::TableSauce, key: "table_sauce", density: 1.15, salt_pct: 3.0, sugar_pct: 18.0, acid_pct: 2.2, salt_doubt: 0.3, instead: Some(L::Vinegar), ..POURED },
+    LarderFacts { what: L::Mustard, key: "mustard", density: 1.05, salt_pct: 5.0, sugar_pct: 3.0, acid_pct: 2.5, salt_doubt: 0.3, instead: Some(L::Vinegar), ..DRY_GOODS },
+    LarderFacts { what: L::Miso, key: "miso", shelf: Cold, density: 1.2, salt_pct: 12.0, sugar_pct: 6.0, acid_pct: 0.5, salt_doubt: 0.25, instead: Some(L::Anchovy), ..DRY_GOODS },
+    LarderFacts { what: L::Vinegar, key: "vinegar", density: 1.01, sugar_pct: 0.5, acid_pct: 5.5, instead: Some(L::CitrusJuice), ..POURED },
     LarderFacts { what: L::CitrusJuice, key: "citrus_juice", shelf: Vegetables, density: 1.02, sugar_pct: 2.0, acid_pct: 5.0, instead: Some(L::Vinegar), ..POURED },
     LarderFacts { what: L::AppleJuice, key: "apple_juice", shelf: Cold, density: 1.05, sugar_pct: 10.5, acid_pct: 0.5, instead: Some(L::Cider), ..POURED },
-    LarderFacts { what: L::Cream, key: "cream", shelf: Cold, salt_pct: 0.1, sugar_pct: 3.0, acid_pct: 0.1, allergens: &[A::Milk], instead: Some(L::CoconutMilk), ..POURED },
+    LarderFacts { what: L::Cream, key: "cream", shelf: Cold, salt_pct: 0.1, sugar_pct: 3.0, acid_pct: 0.1, instead: Some(L::CoconutMilk), ..POURED },
     LarderFacts { what: L::CoconutMilk, key: "coconut_milk", salt_pct: 0.1, sugar_pct: 2.0, fat_pct: 10.0, instead: Some(L::Cream), ..POURED },
     LarderFacts { what: L::BrownSugar, key: "brown_sugar", density: 0.85, sugar_pct: 96.0, instead: Some(L::Honey), ..DRY_GOODS },
     LarderFacts { what: L::Honey, key: "honey", density: 1.42, sugar_pct: 80.0, acid_pct: 0.3, instead: Some(L::BrownSugar), ..DRY_GOODS },
-    LarderFacts { what: L::Treacle, key: "treacle", density: 1.4, salt_pct: 0.3, sugar_pct: 65.0, acid_pct: 0.5, bitter: true, allergens: &[A::Sulphites], instead: Some(L::BrownSugar), ..DRY_GOODS },
-    LarderFacts { what: L::DarkChocolate, key: "dark_chocolate", density: 1.2, sugar_pct: 30.0, bitter: true, allergens: &[A::Milk, A::Soy], instead: Some(L::Treacle), ..DRY_GOODS },
+    LarderFacts { what: L::Treacle, key: "treacle", density: 1.4, salt_pct: 0.3, sugar_pct: 65.0, acid_pct: 0.5, bitter: true, instead: Some(L::BrownSugar), ..DRY_GOODS },
+    LarderFacts { what: L::DarkChocolate, key: "dark_chocolate", density: 1.2, sugar_pct: 30.0, bitter: true, instead: Some(L::Treacle), ..DRY_GOODS },
     LarderFacts { what: L::Coffee, key: "coffee", acid_pct: 0.1, bitter: true, instead: Some(L::UnsaltedStock), ..POURED },
     LarderFacts { what: L::Bacon, key: "bacon", shelf: Butcher, salt_pct: 3.0, sugar_pct: 0.5, fat_pct: 28.0, water_pct: 10.0, salt_doubt: 0.3, instead: Some(L::Oil), ..DRY_GOODS },
-    LarderFacts { what: L::Anchovy, key: "anchovy", shelf: Cold, density: 1.1, salt_pct: 13.0, acid_pct: 0.2, allergens: &[A::Fish], salt_doubt: 0.25, instead: Some(L::SoySauce), ..DRY_GOODS },
+    LarderFacts { what: L::Anchovy, key: "anchovy", shelf: Cold, density: 1.1, salt_pct: 13.0, acid_pct: 0.2, salt_doubt: 0.25, instead: Some(L::SoySauce), ..DRY_GOODS },
     LarderFacts { what: L::Olives, key: "olives", density: 0.7, salt_pct: 3.5, sugar_pct: 0.5, acid_pct: 0.3, bitter: true, fat_pct: 2.0, salt_doubt: 0.3, instead: Some(L::Mushroom), ..DRY_GOODS },
-    LarderFacts { what: L::SaltedRub, key: "salted_rub", density: 0.9, salt_pct: 30.0, sugar_pct: 20.0, allergens: &[A::Mustard, A::Celery], salt_doubt: 0.4, instead: Some(L::UnsaltedRub), ..DRY_GOODS },
-    LarderFacts { what: L::UnsaltedRub, key: "unsalted_rub", density: 0.6, salt_pct: 0.1, sugar_pct: 10.0, allergens: &[A::Mustard], instead: Some(L::WholeSpice), ..DRY_GOODS },
-    LarderFacts { what: L::Flour, key: "flour", density: 0.55, allergens: &[A::Wheat], ..DRY_GOODS },
-    LarderFacts { what: L::Butter, key: "butter", shelf: Cold, density: 0.95, salt_pct: 0.8, sugar_pct: 0.5, allergens: &[A::Milk], fat_pct: 81.0, water_pct: 15.0, salt_doubt: 0.5, instead: Some(L::Oil), ..DRY_GOODS },
+    LarderFacts { what: L::SaltedRub, key: "salted_rub", density: 0.9, salt_pct: 30.0, sugar_pct: 20.0, salt_doubt: 0.4, instead: Some(L::UnsaltedRub), ..DRY_GOODS },
+    LarderFacts { what: L::UnsaltedRub, key: "unsalted_rub", density: 0.6, salt_pct: 0.1, sugar_pct: 10.0, instead: Some(L::WholeSpice), ..DRY_GOODS },
+    LarderFacts { what: L::Flour, key: "flour", density: 0.55, ..DRY_GOODS },
+    LarderFacts { what: L::Butter, key: "butter", shelf: Cold, density: 0.95, salt_pct: 0.8, sugar_pct: 0.5, fat_pct: 81.0, water_pct: 15.0, salt_doubt: 0.5, instead: Some(L::Oil), ..DRY_GOODS },
     LarderFacts { what: L::Oil, key: "oil", density: 0.92, fat_pct: 100.0, instead: Some(L::Butter), ..DRY_GOODS },
     LarderFacts { what: L::Onion, key: "onion", shelf: Vegetables, density: 0.6, sugar_pct: 5.0, acid_pct: 0.1, water_pct: 50.0, instead: Some(L::Celery), ..DRY_GOODS },
     LarderFacts { what: L::Carrot, key: "carrot", shelf: Vegetables, density: 0.6, salt_pct: 0.1, sugar_pct: 6.0, water_pct: 15.0, instead: Some(L::Onion), ..DRY_GOODS },
-    LarderFacts { what: L::Celery, key: "celery", shelf: Vegetables, density: 0.5, salt_pct: 0.2, sugar_pct: 1.5, allergens: &[A::Celery], water_pct: 50.0, instead: Some(L::Carrot), ..DRY_GOODS },
+    LarderFacts { what: L::Celery, key: "celery", shelf: Vegetables, density: 0.5, salt_pct: 0.2, sugar_pct: 1.5, water_pct: 50.0, instead: Some(L::Carrot), ..DRY_GOODS },
     LarderFacts { what: L::Garlic, key: "garlic", shelf: Vegetables, density: 0.6, sugar_pct: 1.0, water_pct: 20.0, ..DRY_GOODS },
     LarderFacts { what: L::Mushroom, key: "mushroom", shelf: Vegetables, density: 0.35, sugar_pct: 2.0, water_pct: 60.0, instead: Some(L::DriedMushroom), ..DRY_GOODS },
     LarderFacts { what: L::Chilli, key: "chilli", shelf: Vegetables, density: 0.5, sugar_pct: 3.0, acid_pct: 0.1, water_pct: 30.0, ..DRY_GOODS },
     LarderFacts { what: L::DriedMushroom, key: "dried_mushroom", density: 0.2, salt_pct: 0.1, sugar_pct: 5.0, instead: Some(L::Mushroom), ..DRY_GOODS },
     LarderFacts { what: L::BayLeaf, key: "bay_leaf", density: 0.1, instead: Some(L::Thyme), ..DRY_GOODS },
     LarderFacts { what: L::Thyme, key: "thyme", shelf: Vegetables, density: 0.15, instead: Some(L::BayLeaf), ..DRY_GOODS },
-    LarderFacts { what: L::WholeSpice, key: "whole_spice", density: 0.4, allergens: &[A::Mustard], ..DRY_GOODS },
+    LarderFacts { what: L::WholeSpice, key: "whole_spice", density: 0.4, ..DRY_GOODS },
     LarderFacts { what: L::Ginger, key: "ginger", shelf: Vegetables, density: 0.7, sugar_pct: 1.5, water_pct: 20.0, instead: Some(L::Garlic), ..DRY_GOODS },
     LarderFacts { what: L::SweetPepper, key: "sweet_pepper", shelf: Vegetables, density: 0.45, sugar_pct: 4.5, acid_pct: 0.2, water_pct: 50.0, instead: Some(L::Carrot), ..DRY_GOODS },
     LarderFacts { what: L::FreshTomato, key: "fresh_tomato", shelf: Vegetables, density: 0.7, sugar_pct: 2.6, acid_pct: 0.4, water_pct: 75.0, instead: Some(L::TinnedTomato), ..DRY_GOODS },
@@ -335,49 +312,12 @@ impl Larder {
     pub fn flares(self) -> bool {
         self.facts().alcohol_pct >= 11.0
     }
-
-    /// What does instead where there is none, and what that changes.
-    pub fn swap(self) -> Said {
-        let facts = self.facts();
-        let Some(instead) = facts.instead else {
-            return if self == Self::Flour { say::no_flour() } else { say::leave_out(self.name()) };
-        };
-        let brings: Vec<_> = (instead.facts().allergens.iter())
-            .filter(|allergen| !facts.allergens.contains(allergen))
-            .map(|allergen| allergen.name())
-            .collect();
-        let changes = say::changes(self.key());
-        if brings.is_empty() {
-            return say::swap(self.name(), instead.name(), changes);
-        }
-        say::swap_that_brings(self.name(), instead.name(), changes, Said::list(brings, Join::And))
-    }
 }
 
 impl Larder {
     /// What goes in at first, mL or g: a glass, or a handful. Practice.
     pub(crate) fn first(self) -> (Option<f64>, Option<f64>) {
         if self.facts().liquid { (Some(100.0), None) } else { (None, Some(50.0)) }
-    }
-}
-
-impl Allergen {
-    /// Its name in JSON.
-    pub fn key(self) -> &'static str {
-        match self {
-            Self::Wheat => "wheat",
-            Self::Soy => "soy",
-            Self::Fish => "fish",
-            Self::Sulphites => "sulphites",
-            Self::Celery => "celery",
-            Self::Mustard => "mustard",
-            Self::Milk => "milk",
-        }
-    }
-
-    /// As it stands on a label.
-    pub fn name(self) -> Said {
-        say::allergen(self.key())
     }
 }
 

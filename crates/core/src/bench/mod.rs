@@ -1,5 +1,6 @@
 //! What a cook has chosen for the bench: the document that a plan keeps beside its meat and way.
 
+mod allergens;
 mod ingredient;
 mod larder;
 mod later;
@@ -15,8 +16,9 @@ use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::hob::HobKind;
 use crate::heat::pot::Material;
 
+pub use allergens::{Allergen, Carrier, Food, carried, label};
 pub use ingredient::Ingredient;
-pub use larder::{Allergen, Larder, LarderFacts, Shelf};
+pub use larder::{Larder, LarderFacts, Shelf};
 pub use later::{Addition, Later};
 pub use shelf::{OnTheShelf, on_the_shelf};
 

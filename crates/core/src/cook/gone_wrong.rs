@@ -22,7 +22,7 @@ use crate::heat::pot::{Lid, Simmer};
 use crate::heat::steam::vapour;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::safety::{self, Caution, DANGER_C};
+use crate::safety::{self, Caution, DANGER_C, WARM_PAST_C};
 use crate::sheet::{TaskId, Worked, first_quarter};
 use crate::tender::rate;
 use crate::units::HOUR_S;
@@ -60,11 +60,13 @@ pub struct GoneWrong {
     pub actions: Vec<Action>,
 }
 
-/// Minutes between 4 and 60 °C in the middle so far, and whether they were counted from readings.
+/// What the middle has been through, and whether it was counted from readings.
 #[derive(Debug, Clone, Copy, PartialEq)]
-struct Danger {
-    min: f64,
-    read: bool,
+enum Danger {
+    /// Raw still, over the heat for so long, min.
+    Raw { min: f64 },
+    /// Cooked, and between 4 and 60 °C for so long since, min.
+    Cooked { min: f64, read: bool },
 }
 
 /// A pot and what is known of it, for the troubles to be worked out from.
@@ -285,26 +287,29 @@ impl Pot<'_> {
         (falls, costs.filter(|costs| *costs > 0.0))
     }
 
-    /// Minutes that the middle has been between 4 and 60 °C.
+    /// What its middle has been through: raw meat that warms is judged by how soon it is warm, cooked meat by how long it has been
+    /// between 4 and 60 °C since.
     fn danger(&self) -> Danger {
-        let in_it = |celsius: f64| celsius > DANGER_C[0] && celsius < DANGER_C[1];
         let read = self.probes.iter().find(|probe| probe.into == ProbeIn::Meat && probe.points.len() > 5);
-        let gaps = |points: &mut dyn Iterator<Item = (f64, f64)>| {
-            let points: Vec<(f64, f64)> = points.collect();
-            points.windows(2).filter(|pair| in_it(pair[0].1)).map(|pair| pair[1].0 - pair[0].0).sum::<f64>()
-        };
-        match read {
+        let now = self.min();
+        let points: Vec<(f64, f64)> = match read {
             Some(probe) => {
                 let believed = probe.points.iter().filter(|point| point.believed);
-                let min = gaps(&mut believed.map(|point| (minutes_between(self.met_heat, point.at), point.celsius)));
-                Danger { min, read: true }
+                believed.map(|point| (minutes_between(self.met_heat, point.at), point.celsius)).collect()
             }
             None => {
-                let now = self.min();
                 let curve = self.worked.forecast.curve.iter().filter(|point| point.min <= now);
-                Danger { min: gaps(&mut curve.map(|point| (point.min, point.core_c))), read: false }
+                curve.map(|point| (point.min, point.core_c)).collect()
             }
-        }
+        };
+        let came_cooked = matches!(self.worked.case.first().medium, Medium::Reheat { .. } | Medium::Chill { .. });
+        let warm = points.iter().position(|(_, celsius)| *celsius >= WARM_PAST_C);
+        let Some(cooked) = came_cooked.then_some(0).or(warm) else {
+            return Danger::Raw { min: now.max(0.0) };
+        };
+        let in_it = |celsius: f64| celsius > DANGER_C[0] && celsius < DANGER_C[1];
+        let gaps = points[cooked..].windows(2).filter(|pair| in_it(pair[0].1)).map(|pair| pair[1].0 - pair[0].0);
+        Danger::Cooked { min: gaps.sum(), read: read.is_some() }
     }
 
     fn heat_gone(&self) -> Vec<GoneWrong> {
@@ -318,12 +323,7 @@ impl Pot<'_> {
             Some(costs) => say::no_heat_then(Span(costs)),
             None => say::no_heat_then_some(),
         };
-        let off = self.facts.standing.all().rev().find_map(|event| match event.happened {
-            Happened::HeatOff {} => Some(true),
-            Happened::HeatOn {} => Some(false),
-            _ => None,
-        });
-        let off = off == Some(true);
+        let off = self.facts.standing.heat_off_at().is_some();
         let action = match off {
             true => self.act("heat_on", say::it_is_on_again(), Happened::HeatOn {}),
             false => self.act("heat_off", say::it_is_off(), Happened::HeatOff {}),
@@ -331,7 +331,10 @@ impl Pot<'_> {
         let fire = matches!(self.medium, Medium::Pit { .. } | Medium::Coals(_));
         let one = |id: &str, first: Said| {
             let mut told = self.told(id, off, first, then.clone());
-            told.cautions.push(safety::in_danger(danger.min, danger.read, self.voice));
+            told.cautions.push(match danger {
+                Danger::Raw { min } => safety::raw_warming(min, self.voice),
+                Danger::Cooked { min, read } => safety::in_danger(min, read, self.voice),
+            });
             told.actions.push(action.clone());
             told
         };

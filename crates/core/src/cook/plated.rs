@@ -7,7 +7,7 @@ use super::probes::Trace;
 use super::standing::Standing;
 use super::task::TaskState;
 use super::view::{CookView, view};
-use crate::afterwards::{Afterwards, Dish, Meat, afterwards};
+use crate::afterwards::{Afterwards, CookedIn, Dish, Meat, afterwards};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
 use crate::kitchen::Kitchen;
@@ -60,6 +60,7 @@ pub fn plated(
         // Until it is lifted it goes on softening: it is held once it is enough.
         tenderness: if lifted { softened } else { softened.max(enough) },
         too_far,
+        cooked_in: CookedIn::of(&case.last().medium),
         wet: view.tasks.iter().any(|task| task.task.kind == TaskKind::Sauce),
     };
     afterwards(&Dish {
@@ -69,6 +70,8 @@ pub fn plated(
         sauce: &view.sauce,
         lifted,
         left_min: until_poured_min(&view, lifted, now),
+        off_at: standing.heat_off_at().or_else(|| standing.done(TaskId::Serve)),
+        room_c: kitchen.room_c,
         now,
         voice: kitchen.voice(),
     })

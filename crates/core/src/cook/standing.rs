@@ -73,6 +73,16 @@ impl<'a> Standing<'a> {
         self.events.iter()
     }
 
+    /// Since when the heat is off; nothing while it is on.
+    pub fn heat_off_at(&self) -> Option<Timestamp> {
+        let turned = self.events.iter().rev().find_map(|event| match event.happened {
+            Happened::HeatOff {} => Some(Some(event.at)),
+            Happened::HeatOn {} => Some(None),
+            _ => None,
+        });
+        turned.flatten()
+    }
+
     /// When a task was done.
     pub fn done(&self, task: TaskId) -> Option<Timestamp> {
         let is_it = |done: &str| done.parse() == Ok(task);

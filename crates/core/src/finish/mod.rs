@@ -23,7 +23,7 @@ pub use advice::{Helps, TasteAdvice};
 pub use body::OnTheSpoon;
 pub(crate) use choices::{FILM_MM, SAUCE_A_HEAD_L};
 pub use choices::{Skim, Target, Taste, Thickener};
-pub use cooling::{CoolIn, Cooled, cooling};
+pub use cooling::{CoolIn, Cooled, ToCool, cooling, stood_min};
 pub use legs::{Bends, Leg, Stand};
 pub(crate) use moves::{MOST_MOVES, check_moves};
 pub use moves::{Move, Strain};

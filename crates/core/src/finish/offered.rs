@@ -1,6 +1,6 @@
 //! What may be chosen on the way, each with what it would do to this pot: ways of skimming, what thickens, what a spoon shows.
 
-use ergastic_words::{Voice, Volume, finish as say};
+use ergastic_words::{Said, Voice, Volume, finish as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -10,7 +10,7 @@ use super::liquor::Liquor;
 use super::moves::Move;
 use super::stove::Stove;
 use super::walk::starch_for;
-use crate::bench::{Allergen, Larder};
+use crate::bench::{Carrier, Food, Larder, label};
 use crate::units::round_to;
 
 /// A ladle of sauce, as one plate takes, L. Practice.
@@ -53,8 +53,8 @@ pub struct ThickenerChoice {
     pub how: String,
     /// What goes wrong with it.
     pub wrong: String,
-    /// Allergens it brings.
-    pub allergens: Vec<Allergen>,
+    /// The allergens it brings, as a label says them; nothing where it brings none.
+    pub carries: Option<String>,
     /// For one plate to order.
     pub one_plate: String,
 }
@@ -130,14 +130,14 @@ impl Stove {
             let amounts = |grams: f64| if grams > 0.0 { voice.say(with.amounts(grams)) } else { String::new() };
             ThickenerChoice {
                 with,
-                name: voice.say(say::thickener_name(with.key())),
+                name: voice.say(with.name()),
                 grams,
                 with_g: with.with_g(grams),
                 amounts: amounts(grams),
                 cook_min: with.cook_min(),
                 how: voice.say(say::thickener_why(with.key())),
                 wrong: voice.say(say::thickener_wrong(with.key())),
-                allergens: with.allergens().to_vec(),
+                carries: label(with.made_of()).map(|said| voice.say(said)),
                 one_plate: match ladle > 0.0 {
                     true => voice.say(say::one_plate(Volume(LADLE_L), with.amounts(ladle))),
                     false => String::new(),
@@ -149,10 +149,17 @@ impl Stove {
 }
 
 impl Thickener {
-    fn allergens(self) -> &'static [Allergen] {
+    /// Its name.
+    pub fn name(self) -> Said {
+        say::thickener_name(self.key())
+    }
+
+    /// What of it may carry an allergen.
+    pub fn made_of(self) -> &'static [Carrier] {
         match self {
-            Self::Flour | Self::Bread => &[Allergen::Wheat],
-            Self::ButterPaste => &[Allergen::Wheat, Allergen::Milk],
+            Self::Flour => &[Carrier::Larder(Larder::Flour)],
+            Self::Bread => &[Carrier::Food(Food::Bread)],
+            Self::ButterPaste => &[Carrier::Larder(Larder::Flour), Carrier::Larder(Larder::Butter)],
             _ => &[],
         }
     }

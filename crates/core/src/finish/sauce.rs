@@ -7,7 +7,7 @@ use utoipa::ToSchema;
 use super::advice::{TasteAdvice, Tasted};
 use super::body::{GELATIN_COAT, GRAVY};
 use super::choices::{Target, Taste, Thickener};
-use super::cooling::{Cooled, cooling};
+use super::cooling::{Cooled, ToCool, cooling};
 use super::legs::{Leg, Stand, Step};
 use super::liquor::Liquor;
 use super::moves::Move;
@@ -18,6 +18,7 @@ use super::request::SauceRequest;
 use super::stove::Stove;
 use super::walk::{Stopped, Walk, Went, is_film};
 use crate::error::Result;
+use crate::heat::places::ROOM_C;
 use crate::juices::FAT_KG_PER_L;
 use crate::safety::Caution;
 use crate::units::round_to;
@@ -333,6 +334,7 @@ pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
     let thickened_from = walked.before(|one| matches!(one, Move::Thicken { .. })).unwrap_or(pot);
     let to_body = stove.target.body().clamp(1.0, GRAVY);
     let (path, left_min) = walked.legs(voice);
+    let to_cool = ToCool { pot: &stove.pot, liquid_l: all.liquid_l, meat_kg: stove.meat_kg, room_c: ROOM_C };
     Ok(Sauce {
         because: voice.say(walked.ends()),
         rule: voice.say(walked.rule()),
@@ -360,7 +362,7 @@ pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
         more: stove.more(&pot, voice),
         spoons: spoon_tests(voice),
         tastes: Tasted { stove, pot: now, voice }.advice(),
-        cooling: cooling(&stove.pot, all.liquid_l, stove.meat_kg),
+        cooling: cooling(&to_cool, voice),
     })
 }
 

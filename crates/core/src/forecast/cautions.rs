@@ -2,13 +2,13 @@
 
 use super::record::Recorder;
 use super::resolve::{Case, End, Part};
-use crate::cuts::{EatenAs, STEWING_PIECE_M};
+use crate::cuts::{Cut, EatenAs, STEWING_PIECE_M};
 use crate::heat::body::THAWED_C;
 use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 use crate::safety::{
-    Caution, PIERCED_SAFE_C, boils_dry, coals_outdoors, cool_hold, cooling, frozen_start, not_softening, part_cooked,
-    pierced, pressure_dry, pressure_full, pressure_lid, pressure_little, slow_warming, small_in_pit, thaw_first,
-    under_fat,
+    Caution, PIERCED_SAFE_C, boils_dry, coals_outdoors, cooked_bag, cool_hold, cooling, cured_pink, frozen_start,
+    not_softening, part_cooked, pierced, pressure_dry, pressure_full, pressure_lid, pressure_little, slow_warming,
+    small_in_pit, thaw_first, under_fat,
 };
 use crate::tender::SOFTENS_FROM_C;
 use crate::units::HOUR_S;
@@ -83,6 +83,12 @@ pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>, comes_up: bool
     }
     if media().any(|medium| matches!(medium, Medium::Fat { .. })) {
         cautions.push(under_fat(voice));
+    }
+    if media().any(|medium| matches!(medium, Medium::Bath { .. })) {
+        cautions.push(cooked_bag(voice));
+    }
+    if case.parts.iter().any(|part| part.facts.cut == Cut::CornedBrisket) {
+        cautions.push(cured_pink(voice));
     }
     if let Some(chill) = case.stages.iter().position(|stage| matches!(stage.medium, Medium::Chill { .. })) {
         let chilled_s = if chill == 0 { 0.0 } else { recorder.stage_ends_s[chill - 1] };

@@ -1,6 +1,6 @@
 //! How warm the places of a kitchen are where nothing is said.
 
-/// A kitchen, °C.
+/// A kitchen of which nothing else is said, °C.
 pub const ROOM_C: f64 = 20.0;
 /// The air beside a burner that is lit, °C.
 pub const BY_THE_STOVE_C: f64 = 22.0;

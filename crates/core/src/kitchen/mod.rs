@@ -15,6 +15,7 @@ use crate::cuts::Cut;
 use ergastic_words::{Voice, errors};
 
 use crate::error::{Error, Result, Unit, in_range};
+use crate::heat::places::ROOM_C;
 use crate::heat::pot::{Material, Vessel};
 use things::{check_all, free};
 
@@ -39,6 +40,9 @@ pub struct Kitchen {
     /// Above the sea, m.
     #[schema(minimum = -430, maximum = 6000)]
     pub altitude_m: f64,
+    /// How warm the room is where food stands, °C.
+    #[schema(minimum = 5, maximum = 45)]
+    pub room_c: f64,
     /// How quantities and hours are shown.
     pub units: Units,
     /// Whose figures are named where food codes differ; a local code comes first.
@@ -101,6 +105,7 @@ impl Default for Kitchen {
             name: "My kitchen".into(),
             zone: "UTC".into(),
             altitude_m: 0.0,
+            room_c: ROOM_C,
             units: Units::Metric,
             food_code: FoodCode::Usual,
             certainty: 0.9,
@@ -236,6 +241,7 @@ impl Kitchen {
         crate::text::check_name("name", &self.name, 80)?;
         crate::clock::zone("zone", &self.zone)?;
         in_range("altitude_m", self.altitude_m, -430.0, 6000.0, Unit::Metres)?;
+        in_range("room_c", self.room_c, 5.0, 45.0, Unit::Celsius)?;
         in_range("certainty", self.certainty, 0.5, 0.99, Unit::None)?;
         let mut taken = Vec::new();
         check_all("hands", &self.hands, &mut taken)?;

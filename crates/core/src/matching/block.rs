@@ -8,7 +8,7 @@ use jiff::Timestamp;
 use super::request::MatchRequest;
 use super::served::enough_kg;
 use crate::bench::{Prepare, Sear, SearIn};
-use crate::clock::{Stretch, instant, merged, minutes_between, plus_minutes, spans, zone};
+use crate::clock::{Stretch, comes_twice, instant, merged, minutes_between, plus_minutes, spans, zone};
 use crate::cuts::Cut;
 use crate::error::{Error, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
@@ -44,6 +44,8 @@ pub struct Block<'a> {
     certainty_given: Option<f64>,
     /// Those who eat were counted and the meat was not weighed.
     unweighed_for: Option<u32>,
+    /// The serving time falls into the hour that comes twice: the first of the two is taken.
+    pub bell_comes_twice: bool,
     /// The mass is enough for so many: nobody weighed it.
     pub enough_for: Option<u32>,
 }
@@ -109,6 +111,7 @@ impl<'a> Block<'a> {
             meat,
             certainty_given: request.certainty,
             unweighed_for: request.people.filter(|_| request.mass_kg.is_none() && request.pieces.is_none()),
+            bell_comes_twice: request.bell.as_ref().is_some_and(|text| comes_twice(text, &zone)),
             enough_for: None,
         })
     }

@@ -23,7 +23,7 @@ mod variants;
 
 use std::collections::BTreeMap;
 
-use ergastic_words::{Mass, Said, errors, forecast as forecast_words, matching as say};
+use ergastic_words::{Mass, Said, errors, forecast as forecast_words, matching as say, meal as meal_words};
 use jiff::Timestamp;
 use rayon::prelude::*;
 
@@ -88,6 +88,14 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
     let lies = block.lies()?;
     answer.mass_kg = lies.mass_kg;
     answer.assumed = Assumed::of(&lies, |filled| OF_THE_MEAT.contains(&filled.name));
+    if let Some(text) = request.bell.as_ref().filter(|_| block.bell_comes_twice) {
+        answer.assumed.push(Assumed {
+            field: "bell".into(),
+            name: voice.say(meal_words::assumed_name("bell")),
+            value: text.clone(),
+            why: voice.say(meal_words::assumed_first_of_two()),
+        });
+    }
     if let Some(people) = block.enough_for {
         let value = voice.say(Said::quantity(Mass(lies.mass_kg)));
         answer.assumed.push(Assumed {

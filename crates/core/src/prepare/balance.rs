@@ -1,18 +1,13 @@
 //! What the ingredients do to the sauce beside salt: sugar, acid, bitterness, alcohol, body, allergens.
 
-use std::collections::BTreeMap;
-
 use ergastic_words::{Join, Percent, Said, Voice, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::carries::{self, AllergenFrom, alcohol_g, alcohol_left};
 use super::pot::Poured;
-use crate::bench::{Allergen, Ingredient, Larder, Prepare, Shelf};
+use crate::bench::{Allergen, Carrier, Ingredient, Larder, Prepare, Shelf};
 
-/// Share of the alcohol left after so many hours at a simmer. Published measurements of braises and stews.
-const ALCOHOL_LEFT: [(f64, f64); 6] = [(0.0, 1.0), (0.25, 0.40), (0.5, 0.35), (1.0, 0.25), (2.0, 0.10), (2.5, 0.05)];
-/// Alcohol, kg/L.
-const ETHANOL_KG_PER_L: f64 = 0.789;
 /// From here a sauce tastes sweet, or sharp, as a share of it. Working values.
 const SWEET: f64 = 0.05;
 const SHARP: f64 = 0.005;
@@ -57,31 +52,14 @@ pub struct Balance {
     pub alcohol_g: f64,
     /// Share of it left at the end.
     pub alcohol_left: f64,
+    /// The same in a sentence for those who take none; nothing where none went in.
+    pub alcohol: Option<String>,
     /// What to mind when it is reduced: sweet, sharp or bitter.
     pub flags: Vec<String>,
-    /// Allergens in the pot, with what brings them.
+    /// Allergens in the pot and of what is added later, with what brings them.
     pub allergens: Vec<AllergenFrom>,
     /// Swaps.
     pub swaps: Vec<Swap>,
-}
-
-/// An allergen and what brings it.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct AllergenFrom {
-    /// Which.
-    pub allergen: Allergen,
-    /// From what.
-    pub from: Vec<String>,
-}
-
-/// Share of the alcohol left after some hours.
-pub fn alcohol_left(hours: f64) -> f64 {
-    let after = ALCOHOL_LEFT.partition_point(|(at, _)| *at <= hours);
-    if after == ALCOHOL_LEFT.len() {
-        return 0.05;
-    }
-    let ((h0, a0), (h1, a1)) = (ALCOHOL_LEFT[after - 1], ALCOHOL_LEFT[after]);
-    a0 + (a1 - a0) * (hours - h0) / (h1 - h0)
 }
 
 /// Everything in the pot by mass: what is poured, and what is not.
@@ -149,11 +127,16 @@ fn bitter(things: &[(Larder, f64)], left_l: f64) -> Vec<Said> {
     things.iter().filter(speaks).map(|(what, _)| what.name()).collect()
 }
 
-pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f64, voice: Voice) -> Balance {
+pub(super) fn balance(
+    bench: &Prepare,
+    poured: &[Poured],
+    hours: f64,
+    people: u32,
+    left_l: f64,
+    voice: Voice,
+) -> Balance {
     let things = in_the_pot(bench, poured);
     let (sugar_g, acid_g) = sweet_and_sharp(&things);
-    let alcohol_g: f64 =
-        poured.iter().map(|thing| thing.l * 10.0 * thing.what.facts().alcohol_pct * ETHANOL_KG_PER_L).sum();
     let bitter = bitter(&things, left_l);
     let halved_kg = f64::max(0.5 * left_l, 0.05);
     let (sugar, acid) = (sugar_g / halved_kg / 1000.0, acid_g / halved_kg / 1000.0);
@@ -162,7 +145,6 @@ pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f6
         (acid > SHARP).then(say::sharp),
         (!bitter.is_empty()).then(|| say::bitter(Said::list(bitter, Join::And))),
     ];
-    let mut allergens: BTreeMap<Allergen, Vec<String>> = BTreeMap::new();
     let mut seen: Vec<Larder> = Vec::new();
     let mut swaps = Vec::new();
     for (what, _) in things {
@@ -171,41 +153,27 @@ pub(super) fn balance(bench: &Prepare, poured: &[Poured], hours: f64, left_l: f6
         }
         seen.push(what);
         let facts = what.facts();
-        for allergen in facts.allergens {
-            allergens.entry(*allergen).or_default().push(voice.say(what.name()));
-        }
         if what == Larder::Water {
             continue;
         }
-        let kept = facts.instead.map_or(&[][..], |instead| instead.facts().allergens);
+        let carries = |what: Larder| Carrier::Larder(what).allergens();
+        let kept = facts.instead.map_or(&[][..], carries);
         swaps.push(Swap {
             what,
             instead: facts.instead,
             becomes: facts.instead.map(|instead| in_place_of(bench, what, instead)),
             words: voice.say(what.swap()),
-            without: facts.allergens.iter().copied().filter(|allergen| !kept.contains(allergen)).collect(),
+            without: carries(what).iter().copied().filter(|allergen| !kept.contains(allergen)).collect(),
         });
     }
     Balance {
         sugar_g,
         acid_g,
-        alcohol_g,
+        alcohol_g: alcohol_g(poured),
         alcohol_left: alcohol_left(hours),
         flags: flags.into_iter().flatten().map(|flag| voice.say(flag)).collect(),
-        allergens: allergens.into_iter().map(|(allergen, from)| AllergenFrom { allergen, from }).collect(),
+        alcohol: carries::alcohol(poured, hours, people, voice).map(|caution| caution.text),
+        allergens: carries::in_pot(bench, poured, voice),
         swaps,
-    }
-}
-
-#[cfg(test)]
-mod tests {
-    use super::*;
-
-    #[test]
-    fn alcohol_leaves_as_it_was_measured() {
-        for (hours, left) in [(0.25, 0.40), (1.0, 0.25), (2.0, 0.10), (2.5, 0.05), (9.0, 0.05)] {
-            assert!((alcohol_left(hours) - left).abs() < 1e-9, "{hours} h");
-        }
-        assert!((alcohol_left(1.5) - 0.175).abs() < 1e-9);
     }
 }

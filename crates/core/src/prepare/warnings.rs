@@ -128,6 +128,8 @@ impl Laid<'_> {
             found.add("boils_dry", if dry { say::all_dry() } else { say::nearly_dry(Volume(pot.left_l)) });
         }
         found.add_if(pot.liquid_l < 0.05 && !pressure, "own_juice", say::own_juice);
+        let acid = self.balance.map_or(0.0, |balance| balance.acid_g) / 1000.0 / f64::max(pot.liquid_l, 0.1);
+        found.all.extend(safety::acid_in_aluminium(acid, self.case.pot().material, found.voice));
         let given: f64 = pot.poured.iter().map(|thing| thing.stays_l).sum();
         if given > pot.liquid_l + 0.02 {
             found.add("over_level", say::over_level(Volume(given)));

@@ -1,9 +1,11 @@
 //! What can hurt someone, said only where it binds. Figures are published guidance; local food codes come first.
 
-use ergastic_words::{Guide, Minutes, Percent, Said, Span, Temperature, Voice, Volume, safety as say};
+use ergastic_words::{FoodCode, Guide, Minutes, Percent, Said, Span, Temperature, Voice, Volume, safety as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::cooled::cooled_by;
+use crate::heat::pot::Material;
 use crate::heat::pressure::LEAST_LITRES;
 use crate::tender::SOFTENS_FROM_C;
 
@@ -29,12 +31,17 @@ pub const WARM_PAST_C: f64 = 54.0;
 pub const WARM_WITHIN_H: f64 = 6.0;
 /// No bath is run below this, °C. Published guidance.
 pub const BATH_LEAST_C: f64 = 54.4;
+/// A cold place is warmer than this under some codes: there it keeps a day or two less, °C.
+const COLD_C: f64 = 5.0;
 /// Pierced meat is safe once its middle has been this warm, °C. Published guidance.
 pub const PIERCED_SAFE_C: f64 = 75.0;
-/// What is cooled goes from the first to the second within 2 h, and to the third within 4 h more, °C. Published guidance.
-pub const COOLING_C: [f64; 3] = [57.0, 21.0, 5.0];
 /// Meat under fat is kept this cold, °C. Published guidance.
-pub(super) const UNDER_FAT_C: f64 = 4.0;
+pub const UNDER_FAT_C: f64 = 4.0;
+/// A cooked bag keeps longer than a few days only at this or below, °C. Published guidance.
+pub const COOKED_BAG_C: f64 = 3.0;
+/// So sharp is a liquid that bites bare aluminium over hours, as a share of it in acid. Working value: half a bottle of wine in a
+/// litre and a half.
+const BITES: f64 = 0.0012;
 
 /// Between these bacteria grow, °C. Published guidance (4 to 60 °C).
 pub const DANGER_C: [f64; 2] = [4.0, 60.0];
@@ -76,13 +83,49 @@ pub fn cool_hold(at_c: f64, voice: Voice) -> Caution {
 
 /// Cooked in part, then chilled.
 pub fn part_cooked(voice: Voice) -> Caution {
-    let [warm, cool, cold] = COOLING_C.map(Guide);
-    Caution::new("part_cooked_chilled", say::part_cooked(warm, cool, cold), voice)
+    Caution::new("part_cooked_chilled", say::part_cooked(cooled_by(voice)), voice)
 }
 
 /// Anything under fat.
 pub fn under_fat(voice: Voice) -> Caution {
-    Caution::new("under_fat", say::under_fat(Guide(UNDER_FAT_C)), voice)
+    Caution::new("under_fat", under_fat_said(voice), voice)
+}
+
+/// The same before it is a caution of one dish.
+pub(super) fn under_fat_said(voice: Voice) -> Said {
+    say::under_fat(keeps_days(voice.food_code())[1], Guide(UNDER_FAT_C))
+}
+
+/// A bag that was cooked shut.
+pub fn cooked_bag(voice: Voice) -> Caution {
+    Caution::new("cooked_bag", cooked_bag_said(voice), voice)
+}
+
+pub(super) fn cooked_bag_said(voice: Voice) -> Said {
+    let code = voice.food_code();
+    say::cooked_bag(cooled_by(voice), keeps_days(code)[1], Guide(code.cold_c()), Guide(COOKED_BAG_C))
+}
+
+/// Days that cooked food keeps in the cold under a code: a day less where the cold may be milder. Published guidance.
+pub fn keeps_days(code: FoodCode) -> [u32; 2] {
+    if code.cold_c() > COLD_C { [2, 2] } else { [3, 4] }
+}
+
+/// Something sharp for hours in bare aluminium; nothing where the liquid is mild or the pot another. Acid as a share of the liquid.
+pub fn acid_in_aluminium(acid: f64, material: Material, voice: Voice) -> Option<Caution> {
+    (material == Material::Aluminium && acid > BITES)
+        .then(|| Caution::new("acid_in_aluminium", say::acid_in_aluminium(), voice))
+}
+
+/// Cured meat keeps its colour.
+pub fn cured_pink(voice: Voice) -> Caution {
+    Caution::new("cured_pink", say::cured_pink(), voice)
+}
+
+/// Raw meat that is still warming: so long so far, min.
+pub fn raw_warming(minutes: f64, voice: Voice) -> Caution {
+    let said = say::raw_warming(Span(minutes), Guide(WARM_PAST_C), Minutes(WARM_WITHIN_H * 60.0));
+    Caution::new("raw_warming", said, voice)
 }
 
 /// A lid under pressure.
@@ -164,8 +207,7 @@ pub fn hot_hold(voice: Voice) -> Caution {
 
 /// Leftovers.
 pub fn cooling(voice: Voice) -> Caution {
-    let [warm, cool, cold] = COOLING_C.map(Guide);
-    Caution::new("cooling", say::cooling(warm, cool, cold), voice)
+    Caution::new("cooling", say::cooling(cooled_by(voice)), voice)
 }
 
 /// A marinade that raw meat lay in.

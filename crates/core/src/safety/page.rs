@@ -5,15 +5,15 @@ use serde::Serialize;
 use utoipa::ToSchema;
 
 use super::cautions::{
-    BATH_LEAST_C, COOLING_C, DANGER_C, DANGER_MIN, PIERCED_SAFE_C, UNDER_FAT_C, WARM_PAST_C, WARM_WITHIN_H,
+    BATH_LEAST_C, DANGER_C, DANGER_MIN, PIERCED_SAFE_C, WARM_PAST_C, WARM_WITHIN_H, cooked_bag_said, keeps_days,
+    under_fat_said,
 };
+use super::cooled::cooled_by;
 use crate::heat::pressure::LEAST_LITRES;
 
 /// A whole piece is safe from here with a rest of 3 min, and minced meat from here, °C. Published guidance.
 const WHOLE_C: f64 = 63.0;
 const MINCED_C: f64 = 71.0;
-/// A cold place is warmer than this under some codes: there it keeps a day or two less, °C.
-const COLD_C: f64 = 5.0;
 
 /// What kind of source a figure has.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, ToSchema)]
@@ -87,11 +87,6 @@ pub struct SafetyPage {
     pub parts: Vec<SafetyPart>,
 }
 
-/// Days that cooked food keeps in the cold under a code: a day less where the cold may be milder. Published guidance.
-pub fn keeps_days(code: FoodCode) -> [u32; 2] {
-    if code.cold_c() > COLD_C { [2, 2] } else { [3, 4] }
-}
-
 /// The page in a voice.
 pub fn safety_page(voice: Voice) -> SafetyPage {
     use SourceKind::{Maker, Practice, Published};
@@ -105,7 +100,6 @@ pub fn safety_page(voice: Voice) -> SafetyPage {
         name: voice.say(say::page_part(key)),
         lines: lines.into_iter().map(line).collect(),
     };
-    let [warm, cool, cold] = COOLING_C.map(Guide);
     let [low, high] = code.hot_hold_elsewhere_c().map(Guide);
     let [danger_low, danger_high] = DANGER_C.map(Guide);
     let parts = vec![
@@ -131,6 +125,8 @@ pub fn safety_page(voice: Voice) -> SafetyPage {
                 (say::page_juices(), Published),
                 (say::lid_steam(), Practice),
                 (say::page_dry(), Practice),
+                (say::acid_in_aluminium(), Published),
+                (say::cured_pink(), Practice),
             ],
         ),
         part(
@@ -147,14 +143,15 @@ pub fn safety_page(voice: Voice) -> SafetyPage {
             vec![
                 (say::page_danger(danger_low, danger_high, Minutes(DANGER_MIN)), Published),
                 (say::hot_hold(Guide(code.hot_hold_c()), low, high), Published),
-                (say::cooling(warm, cool, cold), Published),
+                (say::cooling(cooled_by(voice)), Published),
                 (say::page_part_cooked(), Published),
                 (
                     say::page_keep(if keeps_days(code) == [2, 2] { "two" } else { "three" }, Guide(code.cold_c())),
                     Published,
                 ),
                 (say::page_again(Guide(code.reheat_c())), Published),
-                (say::under_fat(Guide(UNDER_FAT_C)), Published),
+                (under_fat_said(voice), Published),
+                (cooked_bag_said(voice), Published),
             ],
         ),
         part(

@@ -1,6 +1,6 @@
 //! What each way is told at each step, where it takes place, and why: chosen from the facts of the dish.
 
-use ergastic_words::{Dial, Guide, Join, Minutes, Said, Temperature, Volume, prepare, sheet as say};
+use ergastic_words::{Dial, Guide, Join, Minutes, Said, Temperature, Voice, Volume, prepare, sheet as say};
 
 use super::lane::Lane;
 use super::medium::{Cooling, Medium};
@@ -9,7 +9,7 @@ use crate::bench::{Larder, Wine, Wood};
 use crate::cuts::EatenAs;
 use crate::heat::coals::TURN_EVERY_MIN;
 use crate::heat::pot::{Lid, Simmer};
-use crate::safety::COOLING_C;
+use crate::safety::{cooled_by, cooled_first};
 
 /// Less than this is not poured, L.
 const NOTHING_L: f64 = 0.005;
@@ -150,7 +150,7 @@ fn over_a_flame(lane: Lane, liquid: Volume, poured: bool, seared: bool) -> Step 
 }
 
 /// What goes on by itself.
-pub fn over_the_heat(medium: &Medium, lid: Lid, set: Option<Minutes>) -> Step {
+pub fn over_the_heat(medium: &Medium, lid: Lid, set: Option<Minutes>, voice: Voice) -> Step {
     let lid = lid.words();
     match medium {
         Medium::Oven { set_c, .. } => (Lane::Oven, say::in_the_oven(Dial(*set_c), lid), say::in_the_oven_why()),
@@ -190,9 +190,8 @@ pub fn over_the_heat(medium: &Medium, lid: Lid, set: Option<Minutes>) -> Step {
         }
         Medium::Chill { cooling: Cooling::InAir } => (Lane::Board, say::heat_is_off(), say::heat_is_off_why()),
         Medium::Chill { cooling } => {
-            let [_, cool, cold] = COOLING_C.map(Guide);
             let what = if *cooling == Cooling::OnTray { say::chilled_on_a_tray() } else { say::chilled() };
-            (Lane::Cold, what, say::chilled_why(cool, cold))
+            (Lane::Cold, what, say::chilled_why(cooled_by(voice)))
         }
         Medium::Reheat { to_c } => (Lane::Hob, say::reheated(Temperature(*to_c)), say::reheated_why()),
     }
@@ -220,13 +219,10 @@ pub fn leave_it(medium: &Medium, lid: Lid) -> Said {
 }
 
 /// From one heat to the next.
-pub fn moved(from: &Medium, to: &Medium) -> (Said, Said) {
+pub fn moved(from: &Medium, to: &Medium, voice: Voice) -> (Said, Said) {
     match (from, to) {
         (Medium::Pit { .. }, Medium::Bath { .. }) => (say::pit_to_bath(), say::pit_to_bath_why()),
-        (_, Medium::Chill { .. }) => {
-            let [warm, cool, _] = COOLING_C.map(Guide);
-            (say::to_the_cold(), say::to_the_cold_why(warm, cool))
-        }
+        (_, Medium::Chill { .. }) => (say::to_the_cold(), cooled_first(voice)),
         // Only on liquid does fat set to be lifted off.
         (Medium::Chill { cooling: Cooling::InLiquid }, _) => (say::from_the_cold(), say::from_the_cold_why()),
         (Medium::Chill { .. }, _) => (say::from_the_cold_no_fat(), say::from_the_cold_no_fat_why()),

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Lasting, type Lasts } from '../../drawings/Lasting';
 import { span } from '../../format/time';
-import { format, type Units } from '../../format/units';
 import { Choice } from '../../ui/Choice';
 import { Caution } from '../../ui/states';
 import { TextLink } from '../../ui/TextLink';
@@ -11,7 +10,7 @@ import { LeftOver } from './LeftOver';
 import { Section } from './Section';
 
 /** Held hot, cooled, kept, warmed again: whatever does not go on a plate now. */
-export function Away({ after, units }: { after: Schemas['Afterwards']; units: Units }) {
+export function Away({ after }: { after: Schemas['Afterwards'] }) {
   return (
     <Grid
       templateColumns={{ base: 'minmax(0, 1fr)', lg: 'repeat(2, minmax(0, 1fr))' }}
@@ -47,7 +46,7 @@ export function Away({ after, units }: { after: Schemas['Afterwards']; units: Un
         </Section>
       </Stack>
       <Stack gap={5} minW={0}>
-        <Cooling after={after} units={units} />
+        <Cooling after={after} />
         <LeftOver left={after.left_over} />
         <DayAfter day={after.day_after} />
       </Stack>
@@ -85,34 +84,20 @@ function Holding({ after }: { after: Schemas['Afterwards'] }) {
   );
 }
 
-const coolIn: Record<Schemas['CoolIn'], string> = {
-  ice_bath: 'In ice water, stirred',
-  trays: 'In trays, in the fridge',
-  fridge: 'In its pot, in the fridge',
-  pot: 'In its pot, on the counter',
-  blast: 'In trays, in a blast chiller',
-};
 const COOL_AXIS_H = 12;
 
-function Cooling({ after, units }: { after: Schemas['Afterwards']; units: Units }) {
+function Cooling({ after }: { after: Schemas['Afterwards'] }) {
   const [what, setWhat] = useState<'left' | 'all'>('left');
   const some = after.cool_left.length > 0;
   const ways = some && what === 'left' ? after.cool_left : after.cool_all;
   const rows = ways.map((way): Lasts => ({
     key: way.cool_in,
-    name: coolIn[way.cool_in],
-    words: (
-      <>
-        {way.trays != null &&
-          `${way.trays === 1 ? 'One tray' : `${way.trays} trays`}, ${format('small_length', way.depth_mm, units)} deep: `}
-        {span(way.to_21_min)} to lukewarm, {span(way.to_5_min)} to cold
-        {way.in_time ? '.' : ': longer than is safe.'}
-      </>
-    ),
-    hours: way.to_5_min / 60,
-    mark: way.to_21_min / 60,
+    name: way.name,
+    words: way.words,
+    hours: way.to_cold_min / 60,
+    mark: way.to_cool_min / 60,
     colour: way.in_time ? 'liquid' : 'caution',
-    ends: way.in_time ? span(way.to_5_min) : 'too slow',
+    ends: way.in_time ? span(way.to_cold_min) : way.cool_in === 'pot' ? 'never' : 'too slow',
   }));
   return (
     <Section title="Cool it fast">
@@ -128,6 +113,7 @@ function Cooling({ after, units }: { after: Schemas['Afterwards']; units: Units 
           onChange={setWhat}
         />
       )}
+      {after.stood != null && <Text mt={2}>{after.stood}</Text>}
       <Box mt={2}>
         <Lasting label="How long each way takes to cold" most={COOL_AXIS_H} rows={rows} />
       </Box>

@@ -61,6 +61,7 @@ export function Thickening({ hand, sauce }: Props) {
           {chosen.amounts && <Text fontWeight={600}>{chosen.amounts}</Text>}
           <Text>{chosen.how}</Text>
           <Text color="soft">{chosen.wrong}</Text>
+          {chosen.carries != null && <Text>{chosen.carries}</Text>}
           {chosen.one_plate && <Text>{chosen.one_plate}</Text>}
         </Box>
       )}

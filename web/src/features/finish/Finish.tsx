@@ -80,7 +80,7 @@ function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kit
         <Waiting height={380} what="Laying the table" />
       )}
       {part === 'plate' && after.data && <Plate cook={cook} after={after.data} units={units} zone={zone} />}
-      {part === 'away' && after.data && <Away after={after.data} units={units} />}
+      {part === 'away' && after.data && <Away after={after.data} />}
       {part === 'close' && (
         <Box maxW="44rem">
           <Close

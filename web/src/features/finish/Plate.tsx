@@ -71,6 +71,7 @@ export function Plate({
                   {one.what}
                 </Text>
                 <Text color="soft">{one.why}</Text>
+                {one.carries != null && <Text color="soft">{one.carries}</Text>}
               </Box>
             ))}
           </Box>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { kitchenNow, type Kitchen, type Schemas } from '../../api/client';
 import { useKitchenView, useLooks } from '../../api/queries';
 import { useKitchenDocument } from '../../api/useLive';
-import { editable } from '../../format/units';
+import { editable, temperatureIn, temperatureOut, temperatureUnit } from '../../format/units';
 import { setMode, useMode } from '../../theme/mode';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -180,6 +180,14 @@ function Habits({
         step={altitude.step}
         error={error('altitude_m')}
         hint="Water boils about 1 °C lower every 300 m (1.8 °F every 1000 ft), and meat takes longer."
+      />
+      <NumberField
+        label="Room temperature"
+        value={Math.round(temperatureOut(kitchen.room_c, units))}
+        onChange={(typed) => typed !== undefined && set('room', { room_c: temperatureIn(typed, units) })}
+        unit={temperatureUnit(units)}
+        error={error('room_c')}
+        hint="Where food stands while it cools: a warm room keeps it in danger longer."
       />
       <Choice
         label="Figures and hours"

@@ -141,6 +141,7 @@ export function PotBench({
           {flag.charAt(0).toUpperCase() + flag.slice(1)}.
         </Text>
       ))}
+      {balance?.alcohol != null && <Text fontSize="small">{balance.alcohol}</Text>}
     </Stack>
   );
 }
@@ -152,7 +153,7 @@ const alcoholLeft = (balance: Schemas['Balance'], units: Units) =>
 
 const carried = (balance: Schemas['Balance']) =>
   balance.allergens.length > 0
-    ? balance.allergens.map((found) => `${found.allergen} (${found.from.join(', ')})`).join('; ')
+    ? balance.allergens.map((found) => `${found.name} (${found.from.join(', ')})`).join('; ')
     : 'no usual allergen';
 
 /** One and the same, so that nothing is drawn anew for it. */

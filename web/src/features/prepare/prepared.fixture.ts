@@ -161,10 +161,12 @@ export const prepared: Prepared = {
     allergens: [
       {
         allergen: 'sulphites',
+        name: 'sulphites',
         from: ['red wine'],
       },
       {
         allergen: 'celery',
+        name: 'celery',
         from: ['unsalted stock'],
       },
     ],

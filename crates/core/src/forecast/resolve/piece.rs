@@ -20,6 +20,22 @@ pub(super) fn no_cut() -> Error {
     Error::missing("cut", errors::name_a_cut())
 }
 
+/// From this share of a cube's side a piece that is thicker than usual has grown square. Working value: later, and the equivalent
+/// body of a thicker piece would be done sooner.
+const SQUARE_FROM: f64 = 0.7;
+
+/// Sides of a piece of so much that is so thick, m. As thin as usual its other two stand in their usual proportion; thicker, it grows
+/// square, and in the end it is a cube: the thinnest side can't be thicker than that.
+fn at_thickness(thickness_m: f64, piece_m3: f64, [middle, long]: [f64; 2]) -> [f64; 3] {
+    let cube_m = piece_m3.cbrt();
+    let thick = thickness_m.min(cube_m);
+    let usual = cube_m / (middle * long).cbrt();
+    let grown = ((thick - usual) / (SQUARE_FROM * cube_m - usual).max(0.05 * cube_m)).clamp(0.0, 1.0);
+    let longer = (long / middle).powf(1.0 - grown);
+    let middle_m = f64::max((piece_m3 / thick / longer).sqrt(), thick);
+    [thick, middle_m, piece_m3 / (thick * middle_m)]
+}
+
 impl Meat {
     /// Fills in one part.
     ///
@@ -97,8 +113,7 @@ impl Meat {
             (Some(size), _) => size.map(|side| side / 1000.0),
             (None, Some(thickness)) => {
                 let l1 = in_range("thickness_mm", thickness, 5.0, 300.0, Unit::Millimetres)? / 1000.0;
-                let across = (piece_m3 / l1 / (middle * long)).sqrt();
-                [l1, across * middle, across * long]
+                at_thickness(l1, piece_m3, [middle, long])
             }
             (None, None) => {
                 let sides = [usual_l1, usual_l1 * middle, usual_l1 * long];

@@ -5,7 +5,7 @@ use ergastic_words::{Guide, Mass, Minutes, Volume, prepare, sheet as say};
 use super::step::{Block, Step, Wait, Where, whole};
 use crate::bench::{Prepare, Trim};
 use crate::plan::Plan;
-use crate::safety::{self, COOLING_C};
+use crate::safety;
 use crate::schedule::{Give, Minute};
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::thing::Thing;
@@ -38,7 +38,7 @@ pub(super) fn board(plan: &Plan, worked: &Worked, pan: TaskId) -> Vec<Block> {
     laid.salt(worked, bench, pan);
     laid.soak(bench);
     laid.marinade(worked, bench);
-    laid.rinse_and_clear(bench);
+    laid.rinse_and_clear(worked, bench);
     laid.take_out(worked, bench, pan);
     laid.chained(pan)
 }
@@ -181,7 +181,7 @@ impl Board {
         self.add(step.minding(caution), ahead).by_day = None;
     }
 
-    fn rinse_and_clear(&mut self, bench: &Prepare) {
+    fn rinse_and_clear(&mut self, worked: &Worked, bench: &Prepare) {
         if bench.rinse {
             let said = (say::rinse(), say::rinse_why());
             self.add(Step::new(TaskId::Rinse, TaskKind::Soak, Lane::Board, said, 2), Ahead::straight_on(60));
@@ -189,7 +189,7 @@ impl Board {
         if !bench.clear {
             return;
         }
-        let [_, _, cold] = COOLING_C.map(Guide);
+        let cold = Guide(worked.case.voice.food_code().cold_c());
         let step = |id, kind, lane, said, at, len| Step::new(id, kind, lane, said, len).at(at);
         let steps = vec![
             step(TaskId::ClearSoak, TaskKind::Soak, Lane::Board, (say::clear_soak(), say::clear_soak_why(cold)), 0, 3),

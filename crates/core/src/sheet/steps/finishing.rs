@@ -8,6 +8,7 @@ use super::words::BackInto;
 use crate::bench::Level;
 use crate::finish::Target;
 use crate::plan::Plan;
+use crate::prepare::said_at_the_table;
 use crate::safety;
 use crate::schedule::Minute;
 use crate::sheet::durations::DUMPLINGS_IN_MIN;
@@ -59,7 +60,11 @@ pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Worked) -> Task
     let grams = Mass(durations.yield_kg / f64::from(plan.people));
     let said = (say::serve(plan.people, grams), say::serve_why());
     let serve = Step::new(TaskId::Serve, TaskKind::Serve, Lane::Hands, said, whole(durations.plate_min));
-    steps.blocks.push(Block::new(vec![serve.after([TaskId::Slice])], Where::Bell));
+    let wet_l = if case.stages.iter().any(|stage| stage.medium.is_pot()) { case.liquid_l } else { 0.0 };
+    let hours = worked.ready_min(0.5).unwrap_or(0.0) / 60.0;
+    let carries = said_at_the_table(plan, wet_l, durations.has_sauce(), hours, case.voice);
+    let serve = serve.after([TaskId::Slice]).minding(carries);
+    steps.blocks.push(Block::new(vec![serve], Where::Bell));
     first
 }
 

@@ -198,7 +198,8 @@ fn moves(block: &mut Vec<Step>, worked: &Worked, simmer_at: Minute, plan: &Plan)
         }
         let id = TaskId::Move(number);
         let before = if number == 1 { TaskId::Simmer } else { TaskId::Move(number - 1) };
-        let step = Step::new(id, TaskKind::Move, Lane::Hands, tasks::moved(from, to), whole(MOVE_MIN)).at(at);
+        let step =
+            Step::new(id, TaskKind::Move, Lane::Hands, tasks::moved(from, to, case.voice), whole(MOVE_MIN)).at(at);
         block.push(step.after([TaskId::Stage(number), before]));
     }
 }
@@ -222,7 +223,8 @@ fn stages(steps: &mut Steps, worked: &Worked, lifted: TaskId) {
         let (i, stage) = (leg.first, &case.stages[leg.last]);
         let last = *leg == last_leg;
         let set = worked.forecast.pressure.as_ref();
-        let (lane, what, why) = tasks::over_the_heat(&stage.medium, stage.pot.lid, set.map(PressureMinutes::is_set));
+        let (lane, what, why) =
+            tasks::over_the_heat(&stage.medium, stage.pot.lid, set.map(PressureMinutes::is_set), case.voice);
         let why = match (set, &stage.medium) {
             (Some(minutes), Medium::Pressure { .. }) => {
                 Said::list([Said::text(minutes.text.clone()), why], Join::Space)

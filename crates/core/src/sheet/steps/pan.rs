@@ -1,12 +1,12 @@
 //! The pan and what follows it up to the heat: browned in batches, deglazed; the day before, cooled and left in the cold.
 
-use ergastic_words::{Guide, Said, Volume, prepare, sheet as say};
+use ergastic_words::{Said, Volume, prepare, sheet as say};
 
 use super::step::{Block, Moment, Step, Stretch, Wait, Where, whole};
 use super::words;
 use crate::bench::{Larder, SearIn};
 use crate::plan::Plan;
-use crate::safety::{self, COOLING_C};
+use crate::safety;
 use crate::schedule::Minute;
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::thing::Thing;
@@ -29,7 +29,8 @@ pub(super) fn pan(plan: &Plan, worked: &Worked) -> (Vec<Step>, Minute) {
     let before = steps
         .last()
         .map_or(vec![TaskId::TakeOut, TaskId::MarinateOut, TaskId::BlanchRinse], |step: &Step| vec![step.id]);
-    let medium = &worked.case.first().medium;
+    let case = &worked.case;
+    let medium = &case.first().medium;
     let in_pot = medium.is_pot();
     let said = tasks::into_it(medium, &worked.facts(plan));
     let lane = if in_pot { Lane::Hob } else { Lane::Board };
@@ -37,7 +38,10 @@ pub(super) fn pan(plan: &Plan, worked: &Worked) -> (Vec<Step>, Minute) {
     let flares = in_pot && worked.durations.deglazes.is_some_and(Larder::flares);
     let wine = flares.then(|| safety::wine_flames(worked.case.voice));
     at += step.len;
-    steps.push(step.after(before).minding(wine));
+    let acid = if in_pot { plan.prepare.brings(case, case.liquid_l).acid_g } else { 0.0 };
+    let bitten =
+        safety::acid_in_aluminium(acid / 1000.0 / f64::max(case.liquid_l, 0.1), case.pot().material, case.voice);
+    steps.push(step.after(before).minding(wine.into_iter().chain(bitten)));
     (steps, at)
 }
 
@@ -109,11 +113,10 @@ fn sear(steps: &mut Vec<Step>, plan: &Plan, worked: &Worked) -> Minute {
 /// The day-before route: after the pan it cools in its liquid, lies in the cold, and is brought to the boil the next day.
 pub(super) fn night_before(plan: &Plan, worked: &Worked, mut steps: Vec<Step>, at: Minute) -> (Block, Stretch, Step) {
     let voice = worked.case.voice;
-    let [warm, cool, cold] = COOLING_C.map(Guide);
-    let said = (say::cool_in_liquid(), say::cool_in_liquid_why(warm, cool));
+    let said = (say::cool_in_liquid(), safety::cooled_first(voice));
     let mut cools = Step::new(TaskId::Cool, TaskKind::Cool, Lane::Board, said, 5).at(at);
     cools.cautions.push(safety::part_cooked(voice));
-    let said = (say::into_cold(), say::into_cold_why(cool, cold));
+    let said = (say::into_cold(), safety::cooled_then(voice));
     let into = Step::new(TaskId::IntoCold, TaskKind::Cool, Lane::Cold, said, 3).at(at + COOLS_MIN);
     steps.push(cools.after([TaskId::Deglaze]));
     steps.push(into.after([TaskId::Cool]));
