@@ -300,19 +300,25 @@ proptest! {
 
     #[test]
     fn thicker_at_the_same_mass_is_never_sooner(
-        cut in cut(), way in way(), mass in 0.3..6.0f64, thin in 15.0..160.0f64, more in 1.05..2.5f64
+        cut in cut(), way in way(), mass in 0.3..6.0f64, thin in 0.2..0.9f64, more in 1.05..2.5f64
     ) {
+        // Dice and knuckles are chunks as they come.
+        prop_assume!(![Cut::StewingMix, Cut::Oxtail, Cut::ShortRib].contains(&cut));
+        // With minutes set by hand the pot is opened when they are over, and thin meat is later to come up with it.
+        prop_assume!(way["method"] != "pressure");
+        let cube_mm = (mass / 1060.0f64).cbrt() * 1000.0;
+        let in_pot = ["braise", "stew"].contains(&way["method"].as_str().unwrap_or_default());
         let ready = |thickness: f64| {
             let request = merged(vec![
-                json!({"cut": cut, "mass_kg": mass, "pieces": 1, "thickness_mm": thickness.min(290.0), "members": 1,
-                    "eaten_as": "fork", "vessel": {"diameter_cm": 34, "height_cm": 25}}),
+                json!({"cut": cut, "mass_kg": mass, "pieces": 1, "thickness_mm": thickness, "members": 1, "eaten_as": "fork",
+                    "vessel": {"diameter_cm": 40, "height_cm": 30}}),
+                if in_pot { json!({"liquid_l": 2.0}) } else { json!({}) },
                 way.clone(),
             ]);
             let request: ForecastRequest = serde_json::from_value(request).unwrap();
             forecast(&request).ok().and_then(|answer| answer.ready_min.p50)
         };
-        if let Some((thin, thick)) = ready(thin).zip(ready(thin * more)) {
-            // The equivalent body of a chunky piece has a little less surface than the piece.
+        if let Some((thin, thick)) = ready(thin * cube_mm).zip(ready(thin * more * cube_mm)) {
             prop_assert!(thick >= 0.97 * thin, "{thin} min, and thicker {thick} min");
         }
     }

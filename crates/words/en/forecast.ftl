@@ -47,6 +47,8 @@ boiling-against-simmering = The boil saves about { $saves } against a gentle sim
 # $room (Volume)
 overflows = Meat and liquid overflow this pot: beside the meat there is room for { $room }.
 no-liquid-here = No stage of this way cooks in liquid: the liquid is left out.
+# $mass (Mass) $thick (Length)
+no-thicker = A piece of { $mass } is hardly thicker than { $thick }: the forecast takes that. If yours is thicker, measure all three sides.
 # $pieces (Count) $would-weigh (Mass) $weighs (Mass)
 size-and-mass-disagree = Size and mass disagree: { $pieces ->
         [one] a piece

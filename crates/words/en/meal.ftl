@@ -75,6 +75,11 @@ table = { $day }’s table
 # Who does it, of hands that were borrowed.
 helper = a helper
 
+## Pots.
+
+# $pot (Said) $first (Said) $second (Said)
+one-pot-for-two = One pot too few: { $first } stands in the { $pot } while { $second } needs it. Borrow one for { $second }, or cook them one after the other.
+
 ## What was filled in.
 
 # $field (Key)

@@ -67,7 +67,7 @@ impl Told {
     }
 
     /// From a pot, or bare: in its liquid overnight.
-    fn from_a_pot(&mut self, meat: &Meat, away: &PutAway) {
+    fn out_of_a_pot(&mut self, meat: &Meat, away: &PutAway) {
         let code = self.voice.food_code();
         let tray = away.cooled.iter().find(|way| way.cool_in == CoolIn::Trays);
         let ice = away.cooled.iter().find(|way| way.cool_in == CoolIn::IceBath && way.in_time && meat.wet);
@@ -100,7 +100,7 @@ impl Told {
     }
 
     /// From a bag: unopened under ice water, and unopened until it is eaten.
-    fn from_a_bag(&mut self, meat: &Meat, away: &PutAway) {
+    fn out_of_a_bag(&mut self, meat: &Meat, away: &PutAway) {
         let code = self.voice.food_code();
         let cools = Span(fives(in_ice_water_min(meat.sides_mm, code.cold_c())));
         self.add(say::day_cool_bag(cools), say::day_cool_bag_why(cooled_by(self.voice)), 0.0);
@@ -111,7 +111,7 @@ impl Told {
     }
 
     /// From its fat: under it, cold, and crisped.
-    fn from_fat(&mut self, meat: &Meat) {
+    fn out_of_fat(&mut self, meat: &Meat) {
         let code = self.voice.food_code();
         self.add(say::day_pour_fat(), say::day_pour_fat_why(), 0.0);
         let cools = Span(fives(in_ice_water_min(meat.sides_mm, code.cold_c())));
@@ -130,9 +130,9 @@ fn slices(meat: &Meat) -> bool {
 pub(super) fn day_after(meat: &Meat, away: &PutAway, voice: Voice) -> DayAfter {
     let mut told = Told { steps: Vec::new(), day_min: 0.0, voice };
     match meat.cooked_in {
-        CookedIn::Pot => told.from_a_pot(meat, away),
-        CookedIn::Bag => told.from_a_bag(meat, away),
-        CookedIn::Fat => told.from_fat(meat),
+        CookedIn::Pot => told.out_of_a_pot(meat, away),
+        CookedIn::Bag => told.out_of_a_bag(meat, away),
+        CookedIn::Fat => told.out_of_fat(meat),
     }
     let day_min = fives(told.day_min);
     DayAfter { steps: told.steps, begin_min: day_min, words: voice.say(say::day_ahead(Span(day_min))) }

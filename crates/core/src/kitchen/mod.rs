@@ -101,6 +101,9 @@ impl Default for Kitchen {
             material: Some(Material::Iron),
             ..Vessel::default()
         };
+        let deep =
+            Vessel { diameter_cm: Some(24.0), height_cm: Some(18.0), material: Some(Material::Steel), ..pot.clone() };
+        let wide = Vessel { diameter_cm: Some(30.0), height_cm: Some(14.0), ..pot.clone() };
         Self {
             name: "My kitchen".into(),
             zone: "UTC".into(),
@@ -112,7 +115,7 @@ impl Default for Kitchen {
             hands: vec![Thing::first("hands", Unmeasured {})],
             ovens: vec![Thing::first("oven", Oven::default())],
             burners: vec![Thing::first("burner", BurnerMeasures::default())],
-            pots: vec![Thing::first("pot", pot)],
+            pots: vec![Thing::first("pot", pot), Thing::another("pot", 2, deep), Thing::another("pot", 3, wide)],
             pans: vec![Thing::first("pan", PanMeasures::default())],
             pressure_pots: vec![Thing::first("pressure_pot", PressurePot::default())],
             slow_cookers: vec![Thing::first("slow_cooker", SlowCooker::default())],

@@ -36,6 +36,12 @@ impl<T> Thing<T> {
     pub(super) fn first(kind: &'static str, measures: T) -> Self {
         Self { id: format!("{kind}_1"), name: Voice::default().say(say::thing(kind)), lent: false, measures }
     }
+
+    /// A further one of its kind.
+    pub(super) fn another(kind: &'static str, number: u32, measures: T) -> Self {
+        let name = format!("{} {number}", Voice::default().say(say::thing(kind)));
+        Self { id: format!("{kind}_{number}"), name, lent: false, measures }
+    }
 }
 
 /// A pair of hands, or something that has no measures.

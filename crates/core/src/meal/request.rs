@@ -34,6 +34,9 @@ pub struct Counts {
     pub pits: Option<u32>,
     /// Whether a pit holds its heat without anyone.
     pub pit_holds_itself: Option<bool>,
+    /// Pots and dishes; as many as there are dishes where that is left out.
+    #[schema(maximum = 24)]
+    pub pots: Option<u32>,
     /// Pressure pots.
     #[schema(maximum = 24)]
     pub pressure_pots: Option<u32>,
@@ -85,6 +88,7 @@ impl Counts {
             ("ovens", self.ovens),
             ("hobs", self.hobs),
             ("pits", self.pits),
+            ("pots", self.pots),
             ("pressure_pots", self.pressure_pots),
             ("slow_cookers", self.slow_cookers),
             ("baths", self.baths),
@@ -100,6 +104,7 @@ impl Counts {
         so_many(&mut with.ovens, &usual.ovens, self.ovens);
         so_many(&mut with.burners, &usual.burners, self.hobs);
         so_many(&mut with.pits, &usual.pits, self.pits);
+        so_many(&mut with.pots, &usual.pots, self.pots);
         so_many(&mut with.pressure_pots, &usual.pressure_pots, self.pressure_pots);
         so_many(&mut with.slow_cookers, &usual.slow_cookers, self.slow_cookers);
         so_many(&mut with.baths, &usual.baths, self.baths);

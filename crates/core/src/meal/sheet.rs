@@ -17,7 +17,9 @@ use crate::clock::minutes_between;
 use crate::error::Result;
 use crate::kitchen::Kitchen;
 use crate::plan::{Borrowed, Plan};
-use crate::sheet::{Conflict, Steps, Task, TaskId, Thing, Window, broken_promises, set_c, short, taken};
+use crate::sheet::{
+    Conflict, Steps, Taken, TakenAs, Task, TaskId, Thing, Window, broken_promises, set_c, short, taken,
+};
 
 /// What a degree costs by which a dish gives way, in minutes of guests. Working value.
 const A_DEGREE: f64 = 0.5;
@@ -303,6 +305,28 @@ fn hours(table: &Table, i: usize, course: &Course, list: &[Task], serve_at: Time
     }
 }
 
+/// Dishes that want one pot at the same hour: there are too few, or both name it.
+fn one_pot_for_two(table: &Table, courses: &[&Course], dishes: &[Vec<Task>]) -> Vec<MealConflict> {
+    let mut pots: Vec<(usize, Taken)> = Vec::new();
+    for (i, (course, list)) in courses.iter().zip(dishes).enumerate() {
+        // Of pressure pots and slow cookers the placing knows how many there are.
+        let counted = |pot: &Taken| table.kitchen.pots.iter().any(|own| own.id == pot.thing);
+        let pot = taken(&course.plan, &table.kitchen, list).into_iter().find(|thing| thing.taken_as == TakenAs::Pot);
+        pots.extend(pot.filter(counted).map(|pot| (i, pot)));
+    }
+    let mut found = Vec::new();
+    for (at, (second, pot)) in pots.iter().enumerate() {
+        let both =
+            |(_, other): &&(usize, Taken)| other.thing == pot.thing && other.from < pot.to && pot.from < other.to;
+        let Some((first, _)) = pots[..at].iter().find(both) else { continue };
+        let name = |dish: usize| Said::text(courses[dish].plan.name.clone());
+        let said = say::one_pot_for_two(Said::text(pot.name.clone()), name(*first), name(*second));
+        let tasks = [*first, *second].map(|dish| format!("{}-{}", dish + 1, TaskId::Braise));
+        found.push(MealConflict { tasks: tasks.into(), text: table.voice().say(said) });
+    }
+    found
+}
+
 /// What can't be kept, in words: promises of the placing, things that are lent out, a time of the cook's own that is too short, the bell.
 fn conflicts(
     table: &Table,
@@ -338,6 +362,7 @@ fn conflicts(
             add(Conflict { tasks: vec![TaskId::Braise], text: own.text.clone() });
         }
     }
+    found.extend(one_pot_for_two(table, courses, dishes));
     if late_min > 0.0 {
         let serves = (1..=courses.len()).map(|number| format!("{number}-{}", TaskId::Serve));
         found.push(MealConflict { tasks: serves.collect(), text: voice.say(lateness(courses, placed, late_min)) });

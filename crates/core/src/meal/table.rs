@@ -4,13 +4,14 @@ use ergastic_words::{Said, Voice, errors, meal as say};
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
 
-use super::request::{Counts, Pin, SheetRequest};
+use super::request::{Counts, MOST_DISHES, Pin, SheetRequest};
 use super::under_way::UnderWay;
 use crate::clock::{Stretch, check_instant, comes_twice, instant, minutes_between, plus_minutes, spans, zone};
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::forecast::Assumed;
 use crate::kitchen::Kitchen;
 use crate::plan::{Borrowed, MOST_MIN, Plan, PlanPin};
+use crate::prepare::own_vessels;
 use crate::sheet::{TakenSpan, TaskId};
 
 /// A meal is laid over so many days before its bell at the most, min.
@@ -99,7 +100,12 @@ impl Table {
         }
         in_range("bell", minutes_between(now, bell) / 1440.0, BELL_DAYS[0], BELL_DAYS[1], Unit::DaysFromNow)?;
         match &request.kitchen {
-            Some(counts) => kitchen = counts.onto(&kitchen).map_err(|error| error.within("kitchen"))?,
+            Some(counts) => {
+                // Where the pots are not counted nobody has said that they are too few.
+                let enough = kitchen.pots.len().max(request.dishes.len()) as u32;
+                let counts = Counts { pots: counts.pots.or(Some(enough)), ..counts.clone() };
+                kitchen = counts.onto(&kitchen).map_err(|error| error.within("kitchen"))?;
+            }
             None => assume("kitchen", say::assumed_its_things(), say::assumed_kitchen()),
         }
         let asked = match (request.certainty, &request.regret) {
@@ -126,6 +132,7 @@ impl Table {
             let plan = dish.plan(i + 1, bell, voice).map_err(|error| error.within(&here))?;
             plans.push(plan);
         }
+        own_vessels(&mut plans, &kitchen);
         let certainty = plans.iter().map(|plan| plan.certainty(&kitchen)).collect();
         let mut table = Self {
             zone: in_zone,
@@ -160,6 +167,8 @@ impl Table {
         let in_zone = zone("zone", &kitchen.zone)?;
         let (from, to) = (plus_minutes(bell.min(now), -FURTHEST_MIN), plus_minutes(bell.max(now), 4.0 * 1440.0));
         let asleep = spans("asleep", &kitchen.asleep, from, to, &in_zone)?;
+        let mut own: Vec<Plan> = plans.iter().map(|plan| Plan { bell, ..plan.clone() }).collect();
+        own_vessels(&mut own, kitchen);
         Ok(Self {
             zone: in_zone,
             bell,
@@ -173,7 +182,7 @@ impl Table {
                 .unwrap_or_default(),
             certainty: plans.iter().map(|plan| plan.certainty(kitchen)).collect(),
             asked_pins: Vec::new(),
-            plans: plans.iter().map(|plan| Plan { bell, ..plan.clone() }).collect(),
+            plans: own,
             kitchen: kitchen.clone(),
             assumed: Vec::new(),
             taken: Vec::new(),
@@ -189,7 +198,8 @@ impl Table {
     /// As [`Table::lay`].
     pub fn lay_anywhere(request: &SheetRequest, now: Timestamp) -> Result<Self> {
         let counts = request.kitchen.as_ref().map(Counts::or_usual);
-        let usual = Counts::default().or_usual().onto(&Kitchen::default())?;
+        let pots = Some(request.dishes.len().clamp(Kitchen::default().pots.len(), MOST_DISHES) as u32);
+        let usual = Counts { pots, ..Counts::default() }.or_usual().onto(&Kitchen::default())?;
         let request = SheetRequest { kitchen: counts, ..request.clone() };
         Self::lay(&request, &usual, now)
     }

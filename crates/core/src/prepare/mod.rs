@@ -27,6 +27,7 @@ mod seasoning;
 mod shopping;
 mod trim;
 mod uses;
+mod vessels;
 mod warnings;
 mod why;
 
@@ -54,6 +55,7 @@ pub use sear::{PanPoint, SearPlan, sear};
 pub use seasoning::Seasoning;
 pub use shopping::ShoppingItem;
 pub use trim::Trimmed;
+pub use vessels::own_vessels;
 pub use why::{OtherWay, Why, why};
 
 pub(crate) use burner::Burner;

@@ -6,11 +6,6 @@ use super::placed::Placed;
 use super::problem::{Edge, Give, Job, Minute, Place, Span};
 use super::taken::{Taken, Use};
 
-/// What finds no place is looked for so far from where it belongs, min.
-const FORCED_BACK: Minute = 120;
-/// What can be left out is placed when all else is.
-const LAST: i64 = -1_000_000;
-
 /// How a place is looked for.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
 pub(super) enum Wish {
@@ -20,6 +15,8 @@ pub(super) enum Wish {
     Sooner(Minute),
     /// As soon as can be.
     Soonest,
+    /// The same, and in no time where it may be squeezed.
+    AtOnce,
 }
 
 /// A placing under the hand.
@@ -28,12 +25,12 @@ pub(super) struct Draft<'a> {
     pub net: &'a Net<'a>,
     /// Where each lies; none where it has no place yet, or found none.
     pub placed: Vec<Option<Placed>>,
-    taken: Taken,
+    pub taken: Taken,
     /// Minutes from the bell by which plates have to be there.
     pub late: Minute,
     /// Jobs that are being put in, and how many of the others each still waits for.
-    open: Vec<bool>,
-    waits_for: Vec<usize>,
+    pub open: Vec<bool>,
+    pub waits_for: Vec<usize>,
 }
 
 impl<'a> Draft<'a> {
@@ -56,11 +53,11 @@ impl<'a> Draft<'a> {
         draft
     }
 
-    fn job(&self, number: usize) -> &'a Job {
+    pub fn job(&self, number: usize) -> &'a Job {
         &self.net.problem.jobs[number]
     }
 
-    fn at(&self, edge: Edge) -> Option<Minute> {
+    pub fn at(&self, edge: Edge) -> Option<Minute> {
         self.placed[edge.job]?.moment(edge.at)
     }
 
@@ -101,7 +98,7 @@ impl<'a> Draft<'a> {
     }
 
     /// The first start that all that comes before a job leaves it, through what has no place yet.
-    fn low(&self, number: usize) -> Minute {
+    pub fn low(&self, number: usize) -> Minute {
         let job = self.job(number);
         let mut low = self.net.earliest[number].max(self.net.after_pins[number]);
         if let Place::Near { to, earlier, .. } = &job.place {
@@ -119,7 +116,7 @@ impl<'a> Draft<'a> {
     }
 
     /// The last start that all that follows a job leaves it, through what has no place yet.
-    fn high(&self, number: usize) -> Minute {
+    pub fn high(&self, number: usize) -> Minute {
         let job = self.job(number);
         let last = self.late.saturating_sub(self.net.tail[number]).min(self.net.before_pins[number]);
         match &job.place {
@@ -153,7 +150,7 @@ impl<'a> Draft<'a> {
     }
 
     /// What a start costs that hangs on it alone, with its neighbours where they lie.
-    fn price(&self, number: usize, start: Minute) -> f64 {
+    pub fn price(&self, number: usize, start: Minute) -> f64 {
         let (job, problem) = (self.job(number), self.net.problem);
         let mut sum = job.by_day.filter(|_| in_a_night(problem, job, start)).unwrap_or(0.0);
         match &job.place {
@@ -220,7 +217,7 @@ impl<'a> Draft<'a> {
     }
 
     /// Whether a job can't start then beside all that lies; then the next start, later or sooner, at which that may be otherwise.
-    fn blocked(&mut self, number: usize, start: Minute, later: bool) -> Option<Minute> {
+    pub fn blocked(&mut self, number: usize, start: Minute, later: bool) -> Option<Minute> {
         let net = self.net;
         let problem = net.problem;
         if let Some(next) = self.taken.blocks(problem, number, start, later, false) {
@@ -258,7 +255,7 @@ impl<'a> Draft<'a> {
     }
 
     /// The next free start from one on, later or sooner, up to a bound.
-    fn free(&mut self, number: usize, from: Minute, bound: Minute, later: bool) -> Option<Minute> {
+    pub fn free(&mut self, number: usize, from: Minute, bound: Minute, later: bool) -> Option<Minute> {
         let job = self.job(number);
         let mut at = self.net.on_grid(job, from, later);
         loop {
@@ -274,12 +271,12 @@ impl<'a> Draft<'a> {
     }
 
     /// The free start that costs least, and what it costs.
-    fn cheapest(&mut self, number: usize, wish: Wish) -> Option<(Minute, f64)> {
+    pub fn cheapest(&mut self, number: usize, wish: Wish) -> Option<(Minute, f64)> {
         let (low, high) = (self.low(number), self.high(number));
         if low > high {
             return None;
         }
-        if wish == Wish::Soonest {
+        if matches!(wish, Wish::Soonest | Wish::AtOnce) {
             return self.free(number, low, high, true).map(|at| (at, 0.0));
         }
         let job = self.job(number);
@@ -317,161 +314,5 @@ impl<'a> Draft<'a> {
             }
         }
         best
-    }
-
-    /// Whether what a job belongs near has no place yet.
-    fn is_without_its_anchor(&self, number: usize) -> bool {
-        matches!(&self.job(number).place, Place::Near { to, .. } if self.placed[to.job].is_none())
-    }
-
-    /// Puts a job at a start, if it can lie there; whether it could.
-    pub fn insert_at(&mut self, number: usize, start: Minute) -> bool {
-        if self.is_without_its_anchor(number) {
-            return false;
-        }
-        let on_grid = self.net.on_grid(self.job(number), start, true) == start;
-        let fits = on_grid && (self.low(number)..=self.high(number)).contains(&start);
-        let fits = fits && self.blocked(number, start, true).is_none();
-        if fits {
-            self.put(number, Placed::At(start));
-        }
-        fits
-    }
-
-    /// Puts a job in where it is wished to lie, or does with it what it gives way to; whether it found a place.
-    pub fn insert(&mut self, number: usize, wish: Wish) -> bool {
-        if self.is_without_its_anchor(number) {
-            return false;
-        }
-        let found = self.cheapest(number, wish);
-        let placed = match (found, self.job(number).give) {
-            (Some((at, _)), Give::Never) => Placed::At(at),
-            (None, Give::Never) => return false,
-            (Some((at, cost)), Give::Dropped(price)) if cost <= price => Placed::At(at),
-            (_, Give::Dropped(_)) => Placed::Dropped,
-            (found, Give::Squeezed(price)) => {
-                let at = self.squeezed(number);
-                if at < self.low(number) {
-                    let Some((at, _)) = found else { return false };
-                    self.put(number, Placed::At(at));
-                    return true;
-                }
-                let lies = self.placed_cost(number, Placed::Squeezed(at)) + price;
-                match found {
-                    Some((free, cost)) if cost <= lies || wish == Wish::Soonest => Placed::At(free),
-                    _ => Placed::Squeezed(at),
-                }
-            }
-        };
-        self.put(number, placed);
-        true
-    }
-
-    /// Where a job lies that takes no time: right before what follows.
-    fn squeezed(&self, number: usize) -> Minute {
-        let Place::Before(gaps) = &self.job(number).place else { return self.high(number) };
-        let then = gaps.iter().filter_map(|gap| Some(self.at(gap.then)?.saturating_sub(gap.least))).min();
-        then.unwrap_or(self.late)
-    }
-
-    fn placed_cost(&self, number: usize, placed: Placed) -> f64 {
-        let Place::Before(gaps) = &self.job(number).place else { return 0.0 };
-        let own = gaps.iter().filter_map(|gap| Some(gap.price(self.at(gap.then)? - placed.moment(gap.at)?)));
-        own.sum()
-    }
-
-    /// Puts jobs in, from the bell back or from now on, those first whose neighbours lie; `bias` (min) changes whose turn it is. Those
-    /// that found no place are left in `jobs`.
-    pub fn insert_all(
-        &mut self,
-        jobs: &mut Vec<usize>,
-        forward: bool,
-        bias: &[Minute],
-        mut wish: impl FnMut(usize) -> Wish,
-    ) {
-        let net = self.net;
-        jobs.iter().for_each(|number| self.open[*number] = true);
-        for number in jobs.iter() {
-            self.waits_for[*number] = net.first(*number, forward).filter(|other| self.open[*other]).count();
-        }
-        let mut ready: Vec<(i64, usize)> = Vec::new();
-        for number in jobs.iter().filter(|number| self.waits_for[**number] == 0) {
-            ready.push((self.turn(*number, forward) + i64::from(bias[*number]), *number));
-        }
-        jobs.clear();
-        while let Some(next) = (0..ready.len()).max_by_key(|at| (ready[*at].0, std::cmp::Reverse(ready[*at].1))) {
-            let (_, number) = ready.swap_remove(next);
-            if !self.insert(number, wish(number)) {
-                jobs.push(number);
-            }
-            self.open[number] = false;
-            for other in net.then(number, forward).filter(|other| self.open[*other]).collect::<Vec<_>>() {
-                self.waits_for[other] -= 1;
-                if self.waits_for[other] == 0 {
-                    ready.push((self.turn(other, forward) + i64::from(bias[other]), other));
-                }
-            }
-        }
-        jobs.sort_unstable();
-    }
-
-    /// Whose turn it is: the more, the sooner.
-    fn turn(&self, number: usize, forward: bool) -> i64 {
-        let job = self.job(number);
-        let optional = if matches!(job.give, Give::Dropped(_)) { LAST } else { 0 };
-        let turn = match (&job.place, forward) {
-            (Place::Near { to, .. }, _) => {
-                let wanted = self.at(*to).unwrap_or(self.late);
-                if forward { -wanted } else { wanted + job.len }
-            }
-            // What has the longest way to the plates goes first.
-            (_, true) => self.net.tail[number] - self.low(number),
-            (_, false) => self.high(number) + job.len,
-        };
-        optional + i64::from(turn)
-    }
-
-    /// Puts a job where it can't be, as near as may be to where it belongs, but where there are hands for it, and before now only where
-    /// what is pinned after it leaves nothing else.
-    pub fn force(&mut self, number: usize) {
-        let job = self.job(number);
-        let (earliest, high) = (self.net.earliest[number], self.high(number));
-        let (after_pins, before_pins) = (self.net.after_pins[number], self.net.before_pins[number]);
-        let low = self.low(number);
-        let at = if before_pins < earliest {
-            // It comes too late for what is pinned after it, but no sooner than it can be done.
-            self.free(number, earliest, earliest + FORCED_BACK, true).unwrap_or(earliest)
-        } else if after_pins > high {
-            self.free(number, after_pins, after_pins + FORCED_BACK, true).unwrap_or(after_pins)
-        } else {
-            let wanted = match &job.place {
-                Place::Near { to, .. } => self.at(*to).unwrap_or(high).max(self.net.problem.now),
-                _ => high.max(low),
-            };
-            let back = self.free(number, wanted, (wanted - FORCED_BACK).max(self.net.problem.now), false);
-            let on = self.free(number, wanted + 1, wanted + FORCED_BACK, true);
-            match (back, on) {
-                (Some(back), Some(on)) if on - wanted < wanted - back => on,
-                (Some(at), _) | (None, Some(at)) => at,
-                (None, None) => self.with_hands(number, wanted).unwrap_or(wanted),
-            }
-        };
-        self.put(number, Placed::At(at));
-    }
-
-    /// The latest start up to one at which there are hands for a job, whatever else it takes; or the soonest after it.
-    fn with_hands(&mut self, number: usize, wanted: Minute) -> Option<Minute> {
-        let problem = self.net.problem;
-        for later in [false, true] {
-            let mut at = wanted;
-            let bound = if later { wanted + FURTHEST } else { (wanted - FURTHEST).max(problem.now) };
-            while (later && at <= bound) || (!later && at >= bound) {
-                match self.taken.blocks(problem, number, at, later, true) {
-                    None => return Some(at),
-                    Some(next) => at = if later { next.max(at + 1) } else { next.min(at - 1) },
-                }
-            }
-        }
-        None
     }
 }

@@ -8,12 +8,16 @@
 mod broken;
 mod cost;
 mod draft;
+mod improve;
+mod insert;
+mod late;
 mod net;
 mod placed;
 mod problem;
 mod queue;
 mod ruin;
 mod search;
+mod stands;
 mod taken;
 
 pub use broken::{Broken, broken};

@@ -10,6 +10,7 @@ use ergastic_core::cook::{CookLine, CookView, Status, TaskState};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::meal::{CookedTask, Dishes, MealSheet, Pin, UnderWay, meal_of_dishes, meal_tried};
 use ergastic_core::plan::{MealOf, Plan};
+use ergastic_core::prepare::own_vessels;
 use ergastic_store::StoredCook;
 use ergastic_words::service as say;
 use jiff::Timestamp;
@@ -215,6 +216,16 @@ pub async fn bring_dish(State(app): State<App>, BroughtTo { id, plan_id }: Broug
         MealOf { id: entry.id.clone(), name, borrowed: Vec::new(), less_sleep_min: 0 }
     };
     let meal = there.unwrap_or_else(named);
+    // It gets a vessel of its own, and keeps it at its bench.
+    let mut together: Vec<Plan> = plans
+        .iter()
+        .zip(&entry.dishes)
+        .filter(|(_, dish)| dish.plan_id != plan_id)
+        .map(|(plan, _)| plan.clone())
+        .collect();
+    together.push(stored.plan.clone());
+    own_vessels(&mut together, &kitchen);
+    let brought = together.pop().unwrap_or(stored.plan);
     let mut changed = Vec::new();
     // Those of the meal first: they are what the new one is made alike to.
     for (id, version, plan) in entry
@@ -223,7 +234,7 @@ pub async fn bring_dish(State(app): State<App>, BroughtTo { id, plan_id }: Broug
         .zip(plans)
         .filter(|(dish, plan)| dish.plan_id != plan_id && plan.meal.as_ref() != Some(&meal))
         .map(|(dish, plan)| (dish.plan_id, dish.version, plan))
-        .chain([(plan_id, stored.version, stored.plan)])
+        .chain([(plan_id, stored.version, brought)])
     {
         let plan = Plan { bell: entry.bell, meal: Some(meal.clone()), ..plan };
         let (saved, alike) = app.store.save_plan(id, version, &plan, app.clock.now()).await?;

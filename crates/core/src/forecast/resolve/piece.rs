@@ -4,7 +4,7 @@ use super::super::meat::Meat;
 use super::case::Part;
 use super::fill::Fill;
 use crate::cuts::{Cut, STEWING_PIECE_M};
-use ergastic_words::{Mass, Said, Size, cuts, errors, forecast as say};
+use ergastic_words::{Length, Mass, Said, Size, cuts, errors, forecast as say};
 
 use crate::cuts::EatenAs;
 use crate::error::{Error, Kind, Result, Unit, in_range};
@@ -20,17 +20,21 @@ pub(super) fn no_cut() -> Error {
     Error::missing("cut", errors::name_a_cut())
 }
 
-/// From this share of a cube's side a piece that is thicker than usual has grown square. Working value: later, and the equivalent
-/// body of a thicker piece would be done sooner.
-const SQUARE_FROM: f64 = 0.7;
+/// A piece of some mass is at most so thick, as a share of the cube's side that it would make, unless it usually is thicker. Working
+/// value: from there on the equivalent body of a thicker piece would be done sooner.
+const THICKEST: f64 = 0.7;
+
+/// How thick a piece of so much can be, m, with its usual proportions.
+fn thickest(piece_m3: f64, [middle, long]: [f64; 2]) -> f64 {
+    piece_m3.cbrt() * f64::max(THICKEST, 1.0 / (middle * long).cbrt())
+}
 
 /// Sides of a piece of so much that is so thick, m. As thin as usual its other two stand in their usual proportion; thicker, it grows
-/// square, and in the end it is a cube: the thinnest side can't be thicker than that.
-fn at_thickness(thickness_m: f64, piece_m3: f64, [middle, long]: [f64; 2]) -> [f64; 3] {
-    let cube_m = piece_m3.cbrt();
-    let thick = thickness_m.min(cube_m);
-    let usual = cube_m / (middle * long).cbrt();
-    let grown = ((thick - usual) / (SQUARE_FROM * cube_m - usual).max(0.05 * cube_m)).clamp(0.0, 1.0);
+/// square.
+fn at_thickness(thick: f64, piece_m3: f64, [middle, long]: [f64; 2]) -> [f64; 3] {
+    let usual = piece_m3.cbrt() / (middle * long).cbrt();
+    let room = thickest(piece_m3, [middle, long]) - usual;
+    let grown = if room > 0.0 { ((thick - usual) / room).clamp(0.0, 1.0) } else { 0.0 };
     let longer = (long / middle).powf(1.0 - grown);
     let middle_m = f64::max((piece_m3 / thick / longer).sqrt(), thick);
     [thick, middle_m, piece_m3 / (thick * middle_m)]
@@ -113,7 +117,11 @@ impl Meat {
             (Some(size), _) => size.map(|side| side / 1000.0),
             (None, Some(thickness)) => {
                 let l1 = in_range("thickness_mm", thickness, 5.0, 300.0, Unit::Millimetres)? / 1000.0;
-                at_thickness(l1, piece_m3, [middle, long])
+                let most = thickest(piece_m3, [middle, long]);
+                if l1 > 1.02 * most {
+                    notes.push(say::no_thicker(Mass(mass_kg / f64::from(pieces)), Length(most * 1000.0)));
+                }
+                at_thickness(l1.min(most), piece_m3, [middle, long])
             }
             (None, None) => {
                 let sides = [usual_l1, usual_l1 * middle, usual_l1 * long];
