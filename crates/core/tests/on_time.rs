@@ -4,7 +4,7 @@
 use std::io::Read;
 
 use ergastic_core::meal::{MealSheet, SheetRequest, meal_sheet_anywhere};
-use ergastic_core::schedule::{Broken, Problem, broken, solve};
+use ergastic_core::schedule::{Broken, Job, Place, Problem, broken, solve};
 use jiff::Timestamp;
 use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
@@ -49,9 +49,6 @@ fn known() -> Vec<Known> {
     text.lines().map(|line| serde_json::from_str(line).unwrap()).collect()
 }
 
-/// Six dishes of a hundred jobs that must be seven hours late: one step finds no place in the tries there are.
-const HARDEST: &str = "lateb104";
-
 #[test]
 fn meals_are_placed_as_an_exact_solver_places_them() {
     let gaps: Vec<(String, bool, f64)> = known()
@@ -59,7 +56,7 @@ fn meals_are_placed_as_an_exact_solver_places_them() {
         .map(|known| {
             let found = solve(&known.problem, tries(&known.problem));
             let broken = impossible(&known.problem, &found);
-            assert!(broken.is_empty() || known.name == HARDEST, "{}: {broken:?}", known.name);
+            assert!(broken.is_empty(), "{}: {broken:?}", known.name);
             assert!(found.bound <= found.cost + 1e-6 && found.late_bound <= found.late, "{}", known.name);
             if known.proven {
                 assert!(found.cost >= known.best - 0.05, "{}: {} under {}", known.name, found.cost, known.best);
@@ -68,9 +65,8 @@ fn meals_are_placed_as_an_exact_solver_places_them() {
             (known.name.clone(), known.proven, ((found.cost - known.best) / known.best.max(1.0)).max(0.0))
         })
         .collect();
-    for (kind, mean_at_most, worst_at_most) in [("pair", 0.02, 0.15), ("two", 0.02, 0.10), ("late", 0.05, 0.45)] {
-        let of_kind: Vec<f64> =
-            gaps.iter().filter(|(name, ..)| name.starts_with(kind) && name != HARDEST).map(|(.., gap)| *gap).collect();
+    for (kind, mean_at_most, worst_at_most) in [("pair", 0.02, 0.10), ("two", 0.02, 0.10), ("late", 0.02, 0.10)] {
+        let of_kind: Vec<f64> = gaps.iter().filter(|(name, ..)| name.starts_with(kind)).map(|(.., gap)| *gap).collect();
         let mean = of_kind.iter().sum::<f64>() / of_kind.len() as f64;
         let worst = of_kind.iter().copied().fold(0.0, f64::max);
         let optimal = of_kind.iter().filter(|gap| **gap < 0.001).count();
@@ -120,6 +116,18 @@ fn morning(seed: u64, salted: bool) -> MealSheet {
     meal_sheet_anywhere(&request, Timestamp::UNIX_EPOCH).unwrap()
 }
 
+/// What a minute of every wait of a dish costs, all at once and each at its dearest.
+fn a_minute_of_every_wait(problem: &Problem, group: usize) -> f64 {
+    let of_job = |job: &Job| match &job.place {
+        Place::Bell { price, beyond, .. } => price.max(*beyond),
+        Place::Near { price, .. } => *price,
+        Place::Before(gaps) => gaps.iter().map(|gap| gap.under.max(gap.over).max(gap.beyond)).sum(),
+    };
+    let minutes: f64 = problem.jobs.iter().filter(|job| job.group == Some(group)).map(of_job).sum();
+    let watched = problem.bookings.iter().filter(|booking| problem.jobs[booking.to.job].group == Some(group));
+    minutes + watched.filter_map(|booking| booking.watched).sum::<f64>()
+}
+
 #[test]
 fn salting_ahead_costs_no_meal_its_hour_and_nothing_is_set_before_now() {
     (0..200_u64).into_par_iter().for_each(|seed| {
@@ -132,6 +140,10 @@ fn salting_ahead_costs_no_meal_its_hour_and_nothing_is_set_before_now() {
                 Broken::Past { .. } | Broken::TooFew { .. } | Broken::OutOfOrder { .. } | Broken::NobodyThere { .. }
             )
         };
+        for group in 0..sheet.plans.len() {
+            let minute = a_minute_of_every_wait(&answer.problem, group);
+            assert!(minute < 0.5 * answer.problem.late_price.unwrap(), "{seed}: {minute} a minute");
+        }
         assert_eq!(kept.iter().find(hard), None, "{seed}: {:?}", sheet.conflicts);
         assert!(sheet.tasks.iter().all(|task| task.start >= sheet.now), "{seed}");
         if sheet.late_min > 0.0 {

@@ -2376,6 +2376,11 @@ export interface components {
             pits?: number | null;
             /**
              * Format: int32
+             * @description Pots and dishes; as many as there are dishes where that is left out.
+             */
+            pots?: number | null;
+            /**
+             * Format: int32
              * @description Pressure pots.
              */
             pressure_pots?: number | null;
@@ -4182,6 +4187,26 @@ export interface components {
              *           "material": "iron"
              *         },
              *         "name": "The iron pot"
+             *       },
+             *       {
+             *         "id": "pot_2",
+             *         "lent": false,
+             *         "measures": {
+             *           "diameter_cm": 24,
+             *           "height_cm": 18,
+             *           "material": "steel"
+             *         },
+             *         "name": "The iron pot 2"
+             *       },
+             *       {
+             *         "id": "pot_3",
+             *         "lent": false,
+             *         "measures": {
+             *           "diameter_cm": 30,
+             *           "height_cm": 14,
+             *           "material": "iron"
+             *         },
+             *         "name": "The iron pot 3"
              *       }
              *     ]
              */
@@ -4420,6 +4445,26 @@ export interface components {
              *           "material": "iron"
              *         },
              *         "name": "The iron pot"
+             *       },
+             *       {
+             *         "id": "pot_2",
+             *         "lent": false,
+             *         "measures": {
+             *           "diameter_cm": 24,
+             *           "height_cm": 18,
+             *           "material": "steel"
+             *         },
+             *         "name": "The iron pot 2"
+             *       },
+             *       {
+             *         "id": "pot_3",
+             *         "lent": false,
+             *         "measures": {
+             *           "diameter_cm": 30,
+             *           "height_cm": 14,
+             *           "material": "iron"
+             *         },
+             *         "name": "The iron pot 3"
              *       }
              *     ]
              */
