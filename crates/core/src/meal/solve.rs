@@ -16,7 +16,7 @@ use crate::sheet::{
 /// So often some jobs are placed otherwise: for a meal, and for a way out of it; of a large meal less often, for each try costs more.
 pub(super) const TRIES: usize = 6000;
 pub(super) const FEW_TRIES: usize = 300;
-const TRIES_BY_JOBS: usize = 240_000;
+const TRIES_BY_JOBS: usize = 420_000;
 
 /// One dish with what it asks for.
 pub(super) struct Course {

@@ -14,6 +14,10 @@ const BORNE: f64 = 0.15;
 /// How often a chain is moved together, and by how many minutes.
 const MOVED_TOGETHER: f64 = 0.25;
 const TOGETHER: [Minute; 8] = [1, 2, 3, 5, 5, 10, 15, 30];
+/// Where something must not be left alone, how often a chain is moved by hours, out of a night, and by how many steps, min.
+const FAR: f64 = 0.4;
+const FAR_STEPS: Minute = 20;
+const FAR_STEP: Minute = 30;
 /// What finds no place is tried so much sooner at the most, min.
 const ELSEWHEN: Minute = 720;
 /// The search goes back to the best it has found so many times.
@@ -56,8 +60,11 @@ impl<'a> Search<'a> {
             let sooner = if random.random_bool(0.25) { 0.3 } else { 0.0 };
             let mut homeless = out.clone();
             if moved {
-                let by =
-                    TOGETHER[random.random_range(0..TOGETHER.len())] * if random.random_bool(0.5) { 1 } else { -1 };
+                let by = match self.net.is_watched && random.random_bool(FAR) {
+                    true => random.random_range(1..=FAR_STEPS) * FAR_STEP,
+                    false => TOGETHER[random.random_range(0..TOGETHER.len())],
+                };
+                let by = if random.random_bool(0.5) { by } else { -by };
                 let mut order: Vec<(Minute, usize)> =
                     before.iter().filter_map(|(number, placed)| Some((placed.as_ref()?.start()?, *number))).collect();
                 order.sort_unstable();

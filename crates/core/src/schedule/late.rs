@@ -35,12 +35,17 @@ impl Forward<'_> {
     }
 }
 
+/// Tries for a step sooner.
+fn budget(tries: usize) -> usize {
+    ((tries as f64 * FOR_SOONER) as usize / 20).max(MENDED_IN)
+}
+
 impl<'a> Search<'a> {
     /// Plates later, where that finds a place for more; then sooner by ever smaller steps.
     pub fn later(&mut self, tries: usize) {
         let on_time = self.best.clone();
         let mut late = self.as_soon_as_can_be((tries as f64 * FORWARD) as usize);
-        let budget = ((tries as f64 * FOR_SOONER) as usize / 20).max(MENDED_IN);
+        let budget = budget(tries);
         for room in ROOM {
             if late.homeless.is_empty() {
                 break;
@@ -64,7 +69,15 @@ impl<'a> Search<'a> {
                 low = half;
             }
         }
-        // What stands is hurried by ever fewer minutes.
+        let late = self.hurried_on(late, budget);
+        if late.cost < on_time.cost {
+            self.best = late;
+        }
+    }
+
+    /// What stands, hurried by ever fewer minutes.
+    fn hurried_on(&mut self, mut late: Best<'a>, budget: usize) -> Best<'a> {
+        let wanted = late.homeless.len();
         let mut by = HURRIED;
         while by > 0 && late.draft.late > self.late_bound && !self.is_stopped() {
             let tried = self.hurried(&late, (late.draft.late - by).max(self.late_bound), 3 * budget, wanted);
@@ -74,14 +87,23 @@ impl<'a> Search<'a> {
                 by /= 2;
             }
         }
-        if late.cost < on_time.cost {
-            self.best = late;
+        late
+    }
+
+    /// Where the best so far is late: whether all in turn from now on comes sooner, and whether what stands can be hurried.
+    pub fn sooner(&mut self, soon: Option<Best<'a>>, tries: usize) {
+        if let Some(soon) = soon.filter(|soon| soon.cost < self.best.cost - 1e-9) {
+            self.best = soon;
+        }
+        let hurried = self.hurried_on(self.best.clone(), budget(tries));
+        if hurried.cost < self.best.cost - 1e-9 {
+            self.best = hurried;
         }
     }
 
     /// Everything as soon as can be, in the best of so many orders of turns; then each as late as costs least with plates where they
     /// are then.
-    fn as_soon_as_can_be(&mut self, others: usize) -> Best<'a> {
+    pub fn as_soon_as_can_be(&mut self, others: usize) -> Best<'a> {
         let jobs = self.net.problem.jobs.len();
         let mut bias = vec![0; jobs];
         let mut best = self.forward(&bias, Wish::Soonest);

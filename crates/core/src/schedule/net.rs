@@ -26,6 +26,8 @@ pub(super) struct Net<'a> {
     pub tail: Vec<Minute>,
     /// How far each is from the plates: 0 at them or right before, 1 in the last stretch, 2 before a long wait.
     pub stage: Vec<usize>,
+    /// Something must not be left alone, and there are hours when nobody is there.
+    pub is_watched: bool,
     /// What is pinned before a job, and after it, leaves it no start before the one and none after the other.
     pub after_pins: Vec<Minute>,
     pub before_pins: Vec<Minute>,
@@ -59,6 +61,7 @@ impl<'a> Net<'a> {
             earliest: Vec::new(),
             tail: vec![0; jobs],
             stage: Vec::new(),
+            is_watched: !problem.shut.is_empty() && problem.bookings.iter().any(|booking| booking.watched.is_some()),
             after_pins: vec![-NONE; jobs],
             before_pins: vec![NONE; jobs],
         };

@@ -27,7 +27,7 @@ pub(super) fn ruin(
     let seed =
         if !homeless.is_empty() && random.random_bool(0.8) { some(random, homeless) } else { some(random, movable) };
     out.add(seed);
-    match random.random_range(0..12) {
+    match random.random_range(0..if homeless.is_empty() { 13 } else { 12 }) {
         // A whole dish, two, or all.
         kind @ 0..=4 => {
             out.dish(net.problem.jobs[seed].group);
@@ -55,6 +55,11 @@ pub(super) fn ruin(
             if random.random_bool(0.5) {
                 out.neighbours();
             }
+        }
+        // The same stage of every dish: what comes to the table together is plated in another order.
+        12 => {
+            let same = movable.iter().filter(|number| net.stage[**number] == net.stage[seed]);
+            same.for_each(|number| out.add(*number));
         }
         // A chain through its dish.
         9 | 10 => {

@@ -22,6 +22,8 @@ const ELSEWHERE: usize = 300;
 /// Where dishes queue for a thing, the share of the tries that goes into the orders in which they may; the better half of them is gone into
 /// twice as far.
 const FOR_QUEUES: f64 = 0.7;
+/// Before dishes queue, so many orders of all turns from now on are looked at.
+const FROM_NOW_ON: usize = 600;
 /// What finds no place is sought one from so many first placings.
 const ROUNDS: usize = 8;
 
@@ -100,7 +102,10 @@ impl<'a> Search<'a> {
             (true, _) => {}
             (false, true) => self.place_what_must_be(tries),
             (false, false) => {
+                let late = !self.best.homeless.is_empty() && self.net.problem.late_price.is_some();
+                let soon = late.then(|| self.as_soon_as_can_be(FROM_NOW_ON));
                 self.begin_in_queues(orders, in_queues);
+                self.sooner(soon, tries);
                 self.place_what_must_be(tries - in_queues);
             }
         }

@@ -255,6 +255,10 @@ pub(crate) fn tasks(
             before = Some(step.id);
         }
     }
+    for block in &steps.blocks {
+        let Some((ends, _)) = block.only_before.and_then(|before| told.of(before)) else { continue };
+        told.tasks.retain(|task| block.step(task.id).is_none() || task.end <= ends);
+    }
     for stretch in &steps.stretches {
         told.stretch(stretch);
     }

@@ -96,7 +96,8 @@ const after: Schemas['Afterwards'] = {
   ],
   party: 'A dish at a time.',
   cautions: [{ id: 'hot_hold', text: 'Hold it at 63 °C or above.' }],
-  cool_left: [{
+  cool_left: [
+    {
       cool_in: 'trays',
       name: 'In trays, in the fridge',
       words: 'One tray, 2 cm deep: 40 min to 21 °C, 2 h 10 to 5 °C.',
@@ -108,7 +109,8 @@ const after: Schemas['Afterwards'] = {
       depth_mm: 20,
     },
   ],
-  cool_all: [{
+  cool_all: [
+    {
       cool_in: 'pot',
       name: 'In its pot, on the counter',
       words: 'Never safe: 10 h between 60 and 5 °C, in a room of 20 °C.',

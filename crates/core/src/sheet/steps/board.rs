@@ -169,6 +169,7 @@ impl Board {
             let near = Where::Near { step: TaskId::Marinate, at, earlier: off, later: off, price: 0.002 };
             let mut block = Block::new(vec![step.after([TaskId::Marinate])], near);
             (block.give, block.by_day) = (Give::Dropped(0.5), Some(TURN_AT_NIGHT));
+            block.only_before = Some(TaskId::MarinateOut);
             self.beside.push(block);
         }
         let what = if marinade.kept { say::marinade_out_kept() } else { say::marinade_out() };

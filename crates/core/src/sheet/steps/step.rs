@@ -165,11 +165,13 @@ pub(crate) struct Block {
     pub by_day: Option<f64>,
     /// Things taken from the beginning of a step to the end of another.
     pub takes: Vec<(Thing, i32, TaskId, TaskId)>,
+    /// Without sense from the beginning of this step on, where the wait before it is short: left out then.
+    pub only_before: Option<TaskId>,
 }
 
 impl Block {
     pub fn new(steps: Vec<Step>, place: Where) -> Self {
-        Self { steps, place, give: Give::Never, grid: None, by_day: None, takes: Vec::new() }
+        Self { steps, place, give: Give::Never, grid: None, by_day: None, takes: Vec::new(), only_before: None }
     }
 
     pub fn len(&self) -> Minute {
