@@ -140,6 +140,8 @@ cool-in-trays = { $trays ->
     }, { $deep } deep: { $first } to { $cool }, { $all } to { $cold }.
 # $time (Span) $hot (Guide) $cold (Guide) $room (Temperature)
 cool-never = Never safe: { $time } between { BARE($hot) } and { $cold }, in a room of { $room }.
+cool-ends-never = never
+cool-ends-slow = too slow
 # $off (Span) $hot (Guide)
 stood-hot = Off the heat for { $off }, still over { $hot }. Cool it fast from here.
 # $off (Span) $time (Span) $hot (Guide) $cold (Guide) $room (Temperature)

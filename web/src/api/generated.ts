@@ -2266,6 +2266,8 @@ export interface components {
              * @description How deep it stands, mm.
              */
             depth_mm: number;
+            /** @description The same in a word or two: how long to cold, too slow, or never. */
+            ends: string;
             /** @description As quickly as the food code asks; never on the counter. */
             in_time: boolean;
             /** @description The same in words. */

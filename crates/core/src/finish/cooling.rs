@@ -1,6 +1,6 @@
 //! Cooling what is left: how long each way takes through the temperatures at which it spoils.
 
-use ergastic_words::{Guide, Length, Span, Temperature, Voice, afterwards as say};
+use ergastic_words::{Guide, Length, Said, Span, Temperature, Voice, afterwards as say};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -48,6 +48,8 @@ pub struct Cooled {
     pub name: String,
     /// How long it takes, and whether that is safe.
     pub words: String,
+    /// The same in a word or two: how long to cold, too slow, or never.
+    pub ends: String,
     /// From the heat to what the food code calls cool, min.
     pub to_cool_min: f64,
     /// From the heat to cold, min.
@@ -97,7 +99,7 @@ const STEW_CONDUCTIVITY: f64 = 1.2;
 const TRAY_M: [f64; 4] = [0.04, 0.03, 0.025, 0.02];
 const TRAY_M2: f64 = 0.06;
 /// Nobody fills a tray shallower, m. Practice.
-const TRAY_LEAST_M: f64 = 0.015;
+const TRAY_LEAST_M: f64 = 0.02;
 /// As deep as a stew is that is stirred now and then, m. Working value.
 const STIRRED_M: f64 = 0.025;
 
@@ -212,8 +214,14 @@ pub fn cooling(food: &ToCool, voice: Voice) -> Vec<Cooled> {
             _ if in_time => say::cool_takes(first, cool, all, cold),
             _ => say::cool_slow(first, cool, all, cold),
         };
+        let ends = match (cool_in, in_time) {
+            (CoolIn::Pot, _) => say::cool_ends_never(),
+            (_, true) => Said::quantity(all),
+            (_, false) => say::cool_ends_slow(),
+        };
         Cooled {
             cool_in,
+            ends: voice.say(ends),
             name: voice.say(say::cool_name(cool_in.key())),
             words: voice.say(said),
             to_cool_min,

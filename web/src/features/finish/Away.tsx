@@ -97,7 +97,7 @@ function Cooling({ after }: { after: Schemas['Afterwards'] }) {
     hours: way.to_cold_min / 60,
     mark: way.to_cool_min / 60,
     colour: way.in_time ? 'liquid' : 'caution',
-    ends: way.in_time ? span(way.to_cold_min) : way.cool_in === 'pot' ? 'never' : 'too slow',
+    ends: way.ends,
   }));
   return (
     <Section title="Cool it fast">
