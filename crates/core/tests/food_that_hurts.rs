@@ -123,7 +123,8 @@ fn confit_is_kept_under_fat_in_the_cold_and_crisped() {
         let caution = all.cautions.iter().find(|caution| caution.id == "under_fat").unwrap();
         assert!(caution.text.contains("botulism") && caution.text.contains(days), "{caution:?}");
     }
-    assert!(all_said(&laid(&confit, &Kitchen::default())).contains("Crisp the meat"));
+    let said = all_said(&laid(&confit, &Kitchen::default()));
+    assert!(said.contains("Crisp the meat") && said.contains("botulism"), "{said}");
 }
 
 #[test]
@@ -133,6 +134,8 @@ fn a_cooked_bag_is_opened_or_chilled_in_ice_water() {
     let steps: Vec<&str> = all.day_after.steps.iter().map(|step| step.words.as_str()).collect();
     assert!(steps[0].contains("unopened, under ice water") && steps[1].contains("4 days at most"), "{steps:?}");
     assert!(all.day_after.steps[1].why.contains("3 °C"), "{:?}", all.day_after);
+    let said = all_said(&laid(&plan(bath.clone(), json!({})), &Kitchen::default()));
+    assert!(said.contains("chill it unopened in ice water"), "{said}");
     let bench = at_the_bench(bath, json!({}));
     let caution = bench.warnings.iter().find(|caution| caution.id == "cooked_bag").unwrap();
     assert!(caution.text.contains("ice water") && caution.text.contains("botulism"), "{caution:?}");

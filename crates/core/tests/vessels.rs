@@ -85,6 +85,14 @@ fn each_way_has_its_own_kind_of_vessel() {
     assert_eq!(pots(&sheet), ["first", "blue", "second"], "{:?}", sheet.things);
 }
 
+#[test]
+fn a_dish_with_a_vessel_of_its_own_takes_none_of_the_kitchen_s() {
+    let mut own = dish("Ice", 0.8, "braise", None);
+    own.forecast.vessel = serde_json::from_value(json!({"diameter_cm": 24, "height_cm": 12})).unwrap();
+    let sheet = meal_of_plans(&[own, dish("Reed", 0.8, "braise", None)], &lodge(), now()).unwrap();
+    assert_eq!(pots(&sheet), ["blue"], "{:?}", sheet.things);
+}
+
 fn request(dishes: usize, kitchen: Value) -> SheetRequest {
     let forecast = json!({"cut": "chuck", "mass_kg": 1.0, "method": "braise", "members": 16});
     let dishes: Vec<Value> = (0..dishes).map(|i| json!({"name": format!("Dish {i}"), "forecast": forecast})).collect();

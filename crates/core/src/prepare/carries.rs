@@ -107,7 +107,9 @@ pub(super) fn alcohol(poured: &[Poured], hours: f64, people: u32, voice: Voice) 
         poured.iter().filter(|thing| thing.what.facts().alcohol_pct > 0.0).map(|thing| thing.what.name()).collect();
     let said = match plate_g {
         g if g < NO_ALCOHOL_G => say::alcohol_trace(Said::list(went_in.clone(), Join::And)),
-        g => say::alcohol_left(Grams(g), Percent(left), Said::list(went_in.clone(), Join::And)),
+        g => {
+            say::alcohol_left(Grams(g), Percent((100.0 * left).round() / 100.0), Said::list(went_in.clone(), Join::And))
+        }
     };
     (!went_in.is_empty()).then(|| Caution::new("alcohol", said, voice))
 }

@@ -16,7 +16,9 @@ pub fn own_vessels(plans: &mut [Plan], kitchen: &Kitchen) {
     for plan in plans.iter_mut().filter(|plan| plan.uses.pot.is_none()) {
         let free = |pot: &Used| !pot.lent && taken.iter().all(|id| id != pot.id);
         let left: Vec<Used> = plan.pots_in(kitchen).into_iter().filter(free).collect();
-        let usual = plan.pot_in(kitchen).filter(free);
+        // One that is measured for the dish itself is nobody else's.
+        let Some(starts_from) = plan.pot_in(kitchen) else { continue };
+        let usual = Some(starts_from).filter(free);
         let Some(pot) = usual.or_else(|| smallest(plan, &left, kitchen)) else { continue };
         taken.push(pot.id.to_owned());
         // What its bench starts from needs no name.

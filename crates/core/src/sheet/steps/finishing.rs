@@ -35,7 +35,13 @@ pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Worked) -> Task
     let before = block.last().map_or(vec![TaskId::Hold, TaskId::Release, TaskId::Braise], |step: &Step| vec![step.id]);
     at += lift.len;
     let lifted_at = at;
-    block.push(lift.after(before));
+    // What it lay in is how it is put away.
+    let kept = match case.last().medium {
+        Medium::Fat { .. } => Some(safety::under_fat(case.voice)),
+        Medium::Bath { .. } => Some(safety::cooked_bag(case.voice)),
+        _ => None,
+    };
+    block.push(lift.after(before).minding(kept));
     if durations.has_sauce() {
         at = sauce(&mut block, worked, at);
     }
