@@ -83,9 +83,14 @@ const frame = () => new Promise((drawn) => requestAnimationFrame(drawn));
 
 /** Types as a hand does: the page draws itself between two keys, and a number field sets its caret as it does. */
 export async function typed(field: HTMLElement, text: string) {
+  const drawn = async () => {
+    for (let frames = 0; frames < 3; frames++) await frame();
+  };
+  await userEvent.click(field);
+  await drawn();
   for (const key of text) {
-    await userEvent.type(field, key);
-    for (let drawn = 0; drawn < 3; drawn++) await frame();
+    await userEvent.type(field, key, { skipClick: true });
+    await drawn();
   }
 }
 

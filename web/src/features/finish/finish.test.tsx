@@ -285,6 +285,6 @@ describe('finishing', () => {
     await userEvent.click(out);
     await waitFor(() => expect(saved().at(-1)?.kitchen.kept).toEqual([]));
     await userEvent.click(screen.getByRole('radio', { name: 'all of it' }));
-    expect(screen.getByText('too slow')).toBeInTheDocument();
+    expect(screen.getByText('never')).toBeInTheDocument();
   });
 });

@@ -37,6 +37,7 @@ export function CutField({
 }) {
   const [typed, setTyped] = useState('');
   const [marked, setMarked] = useState<string | null>(null);
+  const [open, setOpen] = useState(false);
   const current = cuts.find((facts) => facts.cut === value);
   const found = useMemo(
     () => search(cuts, typed === current?.name ? '' : typed),
@@ -52,12 +53,19 @@ export function CutField({
     [found],
   );
   /** Enter takes what is marked, or the only cut of that name; where several are sold under it, the question stays open. */
-  const enter = (event: KeyboardEvent) => {
-    if (event.key !== 'Enter' || !typed || typed === current?.name || marked !== null) return;
+  const enter = (event: KeyboardEvent<HTMLInputElement>) => {
+    // What stands in the field, whether or not the list has caught up with it.
+    const text = event.currentTarget.value;
+    if (event.key !== 'Enter' || !text || text === current?.name || marked !== null) return;
     event.preventDefault();
     event.stopPropagation();
-    const [only, ...others] = found;
-    if (only && others.length === 0) onChange(only.facts.cut);
+    const [only, ...others] = search(cuts, text);
+    if (only && others.length === 0) {
+      onChange(only.facts.cut);
+      return;
+    }
+    setTyped(text);
+    setOpen(true);
   };
   return (
     <Labelled label={label} error={error}>
@@ -71,7 +79,11 @@ export function CutField({
         positioning={{ sameWidth: false, placement: 'bottom-start' }}
         onInputValueChange={({ inputValue }) => setTyped(inputValue)}
         onHighlightChange={({ highlightedValue }) => setMarked(highlightedValue)}
-        onOpenChange={({ open }) => !open && setTyped('')}
+        open={open}
+        onOpenChange={({ open: opens }) => {
+          setOpen(opens);
+          if (!opens) setTyped('');
+        }}
         onValueChange={({ items: [chosen] }) => chosen && onChange(chosen.facts.cut)}
       >
         <Combobox.Control>

@@ -383,6 +383,7 @@ describe('The cut field', () => {
     open(<CutField label="Cut" cuts={both as Schemas['AtTheCounter'][]} value="chuck" onChange={chosen} />);
     const field = screen.getByRole('combobox', { name: 'Cut' });
     await typed(field, 'shank');
+    await screen.findByText(/More than one muscle/);
     await userEvent.keyboard('{Enter}');
     expect(chosen).not.toHaveBeenCalled();
     expect(field).not.toHaveValue('');
