@@ -14,7 +14,7 @@ use serde_json::{Value, json};
 
 /// As often as for a meal of so many jobs.
 fn tries(problem: &Problem) -> usize {
-    6000.min(420_000 / problem.jobs.len())
+    6000.min(32_000_000 / problem.jobs.len().pow(2))
 }
 
 /// Promises that no cook can keep, whatever they cost: waits that are longer or shorter than they should be are none.

@@ -13,10 +13,10 @@ use crate::sheet::{
     whole,
 };
 
-/// So often some jobs are placed otherwise: for a meal, and for a way out of it; of a large meal less often, for each try costs more.
+/// So often some jobs are placed otherwise: for a meal, and for a way out of it; of a large meal less often, by the square of its jobs.
 pub(super) const TRIES: usize = 6000;
 pub(super) const FEW_TRIES: usize = 300;
-const TRIES_BY_JOBS: usize = 420_000;
+const TRIES_BY_JOBS: usize = 32_000_000;
 
 /// One dish with what it asks for.
 pub(super) struct Course {
@@ -129,7 +129,7 @@ pub(super) fn place(table: &Table, courses: &[&Course], tries: usize) -> Placed 
     let taken: Vec<TakenSpan> = under_way.flat_map(|(cook, course)| cook.takes(&course.worked)).collect();
     let frame = Frame { taken: [frame.taken, taken].concat(), ..frame };
     let asked_for = problem(&asked, &frame);
-    let placing = solve(&asked_for, tries.min(TRIES_BY_JOBS / asked_for.jobs.len().max(1)));
+    let placing = solve(&asked_for, tries.min(TRIES_BY_JOBS / asked_for.jobs.len().pow(2).max(1)));
     let mut firsts = Vec::new();
     let mut first = 0;
     for steps in &asked {
