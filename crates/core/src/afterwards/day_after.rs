@@ -4,12 +4,13 @@ use ergastic_words::{Guide, Length, Mass, Minutes, Said, Span, Voice, afterwards
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::meat::{CookedIn, Meat};
+use super::meat::Meat;
 use super::reheat::{Reheat, WarmedAs, fives, in_ice_water_min, in_the_oven_min};
 use crate::cuts::EatenAs;
 use crate::finish::{CoolIn, Cooled};
 use crate::juices::FAT_KG_PER_L;
 use crate::safety::{COOKED_BAG_C, UNDER_FAT_C, cooled_by, keeps_days};
+use crate::ways::CookedIn;
 
 /// Fat thinner than this does not lift as a plate, mm.
 const NO_PLATE_MM: f64 = 1.0;

@@ -8,7 +8,7 @@ use utoipa::ToSchema;
 use crate::cuts::EatenAs;
 use crate::finish::{fibre_length_mm, slicing};
 use crate::tender::rate;
-use crate::ways::Medium;
+use crate::ways::CookedIn;
 
 /// Cooked meat on a plate, kg a head. Practice.
 const PLATE_KG: [f64; 2] = [0.15, 0.18];
@@ -44,36 +44,6 @@ pub(crate) struct Meat {
     /// There is liquid to lay it in.
     pub wet: bool,
     pub cooked_in: CookedIn,
-}
-
-/// What lay around the meat at the end, which decides how it is kept.
-#[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub(crate) enum CookedIn {
-    /// A pot, or bare in the pit.
-    Pot,
-    /// A sealed bag.
-    Bag,
-    /// Fat.
-    Fat,
-}
-
-impl CookedIn {
-    /// Of a heat.
-    pub fn of(medium: &Medium) -> Self {
-        match medium {
-            Medium::Fat { .. } => Self::Fat,
-            Medium::Bath { .. } => Self::Bag,
-            Medium::Oven { .. }
-            | Medium::Hob { .. }
-            | Medium::Coals(_)
-            | Medium::Pressure { .. }
-            | Medium::SlowCooker { .. }
-            | Medium::KeepWarm { .. }
-            | Medium::Pit { .. }
-            | Medium::Chill { .. }
-            | Medium::Reheat { .. } => Self::Pot,
-        }
-    }
 }
 
 /// How long the fibres are at an angle of the knife to the grain.

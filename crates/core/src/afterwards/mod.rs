@@ -20,7 +20,8 @@ use crate::error::Result;
 use crate::finish::{Cooled, Move, SauceRequest, ToCool, cooling, remains, sauce, stood_min};
 use crate::heat::pot::{Lid, Vessel};
 use crate::plan::Plan;
-use crate::safety::{Caution, DANGER_C, cooked_bag, cooling as cool_fast, hot_hold, under_fat};
+use crate::safety::{Caution, DANGER_C, cooling as cool_fast, hot_hold};
+use crate::ways::CookedIn;
 use day_after::{PutAway, day_after as on_the_day_after};
 use left_over::Of;
 
@@ -30,8 +31,8 @@ pub use day_after::{DayAfter, DayAfterStep};
 pub use hold::{Hold, HoldIn};
 pub use in_time::{InTime, Quicker};
 pub use left_over::{Left, LeftOver};
+pub(crate) use meat::Meat;
 pub use meat::{AtAngle, OnThePlate, Slicing};
-pub(crate) use meat::{CookedIn, Meat};
 pub use reheat::{Reheat, WarmedAs};
 
 /// Everything after the sauce.
@@ -103,12 +104,7 @@ const HEATS: f64 = 0.5;
 
 /// What is said of holding and keeping it.
 fn cautions(cooked_in: CookedIn, voice: Voice) -> Vec<Caution> {
-    let kept = match cooked_in {
-        CookedIn::Pot => None,
-        CookedIn::Bag => Some(cooked_bag(voice)),
-        CookedIn::Fat => Some(under_fat(voice)),
-    };
-    [hot_hold(voice), cool_fast(voice)].into_iter().chain(kept).collect()
+    [hot_hold(voice), cool_fast(voice)].into_iter().chain(cooked_in.caution(voice)).collect()
 }
 
 /// Works out everything after the sauce.

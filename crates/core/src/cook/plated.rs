@@ -7,12 +7,13 @@ use super::probes::Trace;
 use super::standing::Standing;
 use super::task::TaskState;
 use super::view::{CookView, view};
-use crate::afterwards::{Afterwards, CookedIn, Dish, Meat, afterwards};
+use crate::afterwards::{Afterwards, Dish, Meat, afterwards};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::sheet::{TaskId, TaskKind};
+use crate::ways::CookedIn;
 
 /// Minutes until the sauce has to be poured: what is cut and plated after it still has to be.
 fn until_poured_min(view: &CookView, lifted: bool, now: Timestamp) -> f64 {

@@ -25,7 +25,10 @@ pub fn quantile_in(order: &[usize], values: &[f64], weights: &[f64], p: f64) -> 
         let middle = (below + 0.5 * weights[i]) / total;
         if middle >= p {
             let value = match previous {
-                Some((at, value)) if values[i].is_finite() => value + (values[i] - value) * (p - at) / (middle - at),
+                // No further than the member it leads to, whatever rounding says: a later quantile is never less.
+                Some((at, value)) if values[i].is_finite() => {
+                    (value + (values[i] - value) * ((p - at) / (middle - at))).min(values[i])
+                }
                 _ => values[i],
             };
             return value.is_finite().then_some(value);

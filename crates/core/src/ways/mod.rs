@@ -4,6 +4,7 @@
 //! A new way is a medium ([`Medium`], and how it moves in `forecast::run::media`), a row here, its steps in [`tasks`], and
 //! its words in the Fluent files `ways` and `sheet`.
 
+mod cooked_in;
 mod fuel;
 mod lane;
 mod medium;
@@ -17,6 +18,7 @@ use ergastic_words::{Said, matching as say};
 
 use crate::kitchen::Kit;
 
+pub(crate) use cooked_in::CookedIn;
 pub use fuel::Burned;
 pub use lane::Lane;
 pub use medium::{Cooling, Medium};

@@ -15,7 +15,7 @@ use crate::sheet::durations::DUMPLINGS_IN_MIN;
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::thing::Thing;
 use crate::sheet::worked::Worked;
-use crate::ways::{Lane, Medium, tasks};
+use crate::ways::{CookedIn, Lane, Medium, tasks};
 
 /// A sauce that takes no longer keeps the hands at the pot, min.
 const STIRRED_MIN: f64 = 15.0;
@@ -36,11 +36,7 @@ pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Worked) -> Task
     at += lift.len;
     let lifted_at = at;
     // What it lay in is how it is put away.
-    let kept = match case.last().medium {
-        Medium::Fat { .. } => Some(safety::under_fat(case.voice)),
-        Medium::Bath { .. } => Some(safety::cooked_bag(case.voice)),
-        _ => None,
-    };
+    let kept = CookedIn::of(&case.last().medium).caution(case.voice);
     block.push(lift.after(before).minding(kept));
     if durations.has_sauce() {
         at = sauce(&mut block, worked, at);

@@ -1,68 +1,23 @@
 //! A cook whose findings disagree, or whose thermometer is where nobody thinks it is: what is believed, what is asked, and that the truth
 //! stays inside the band.
 
-use ergastic_core::clock::{minutes_between, plus_minutes};
-use ergastic_core::cook::{CookView, Event, Happened, ProbeIn, Sound, Status, TaskState, Trace, Trust, view};
+use ergastic_core::cook::{Happened, ProbeIn, Sound, Status, TaskState, Trust};
 use ergastic_core::cuts::EatenAs;
 use ergastic_core::forecast::{CurvePoint, Forecast, ForecastRequest, forecast};
-use ergastic_core::kitchen::Kitchen;
-use ergastic_core::plan::Plan;
 use ergastic_core::sheet::TaskKind;
 use ergastic_core::tender::Check;
-use jiff::Timestamp;
 use serde_json::{Value, json};
-use uuid::Uuid;
 
-struct Cook {
-    plan: Plan,
-    from: Timestamp,
-    events: Vec<Event>,
-    traces: Vec<Trace>,
+use crate::cook::Cook;
+
+/// A fork now and then.
+fn fork(cook: &mut Cook, minute: f64, found: Check) {
+    cook.happened(minute, Happened::Check { found, by: None });
 }
 
-impl Cook {
-    fn of(forecast: &Value) -> Self {
-        let plan = json!({"name": "Ice-road chuck", "people": 6, "bell": "2027-02-06T22:00:00Z", "forecast": forecast});
-        let mut cook = Self {
-            plan: serde_json::from_value(plan).unwrap(),
-            from: "2027-02-06T12:00:00Z".parse().unwrap(),
-            events: Vec::new(),
-            traces: Vec::new(),
-        };
-        cook.happened(0.0, Happened::MetHeat {});
-        cook
-    }
-
-    fn at(&self, minute: f64) -> Timestamp {
-        plus_minutes(self.from, minute)
-    }
-
-    fn happened(&mut self, minute: f64, happened: Happened) {
-        let id = Uuid::from_u128(self.events.len() as u128 + 1);
-        self.events.push(Event { id, at: self.at(minute), happened, screen: None });
-    }
-
-    fn probe(&mut self, into: ProbeIn, every: usize, until: f64, reads: impl Fn(f64) -> f64) {
-        self.happened(0.0, Happened::ProbePut { probe: "galley".into(), into });
-        let minutes = (0..).step_by(every).map(|minute: i32| f64::from(minute)).take_while(|minute| *minute <= until);
-        let readings = minutes.map(|minute| (self.at(minute), reads(minute))).collect();
-        self.traces = vec![Trace { probe: "galley".into(), readings }];
-    }
-
-    fn fork(&mut self, minute: f64, found: Check) {
-        self.happened(minute, Happened::Check { found, by: None });
-    }
-
-    fn view(&self, minute: f64) -> CookView {
-        let opened = plus_minutes(self.from, -120.0);
-        view(&self.plan, &Kitchen::default(), opened, &self.events, &self.traces, self.at(minute)).unwrap()
-    }
-
-    /// P10, P50 and P90 of tender, minutes after the meat met the heat.
-    fn band(&self, minute: f64) -> [f64; 3] {
-        let ready = self.view(minute).band.ready;
-        [ready.p10, ready.p50, ready.p90].map(|at| minutes_between(self.from, at.unwrap()))
-    }
+fn every(minutes: usize, until: f64, reads: impl Fn(f64) -> f64) -> impl Iterator<Item = (f64, f64)> {
+    let at = (0..).step_by(minutes).map(|minute: i32| f64::from(minute)).take_while(move |minute| *minute <= until);
+    at.map(move |minute| (minute, reads(minute)))
 }
 
 /// One cook as it really goes.
@@ -120,7 +75,7 @@ fn pit() -> Value {
 fn the_air_of_an_oven_is_held_against_its_dial() {
     let says = |reads: fn(f64) -> f64| {
         let mut cook = Cook::of(&braise());
-        cook.probe(ProbeIn::Air, 1, 90.0, reads);
+        cook.probe(ProbeIn::Air, every(1, 90.0, reads));
         let seen = cook.view(90.5);
         seen.alarms.into_iter().find(|alarm| alarm.id.starts_with("heat:")).map(|alarm| alarm.words)
     };
@@ -140,11 +95,11 @@ fn a_thermometer_does_not_drown_the_forks() {
     let forks = |probed: bool| {
         let mut cook = Cook::of(&pit());
         if probed {
-            cook.probe(ProbeIn::Meat, 10, 419.0, |minute| truth.core_c(minute));
+            cook.probe(ProbeIn::Meat, every(10, 419.0, |minute| truth.core_c(minute)));
         }
         let half = truth.ready_min();
         for share in [0.9, 1.0, 1.1, 1.18] {
-            cook.fork(half * share, Check::Firm);
+            fork(&mut cook, half * share, Check::Firm);
         }
         (cook.band(half * 1.22), half * 1.18)
     };
@@ -167,12 +122,12 @@ fn a_tough_animal_is_inside_the_band_of_probe_and_forks() {
         let enough = if request["cut"] == "plate_rib" { EatenAs::Probe } else { EatenAs::Fork };
         let scale = |minute: f64| enough.enough() * softened(minute) / softened(truth.ready_min());
         let mut cook = Cook::of(&request);
-        cook.probe(ProbeIn::Meat, 10, 1.5 * truth.ready_min(), |minute| truth.core_c(minute));
+        cook.probe(ProbeIn::Meat, every(10, 1.5 * truth.ready_min(), |minute| truth.core_c(minute)));
         let half = truth.ready_min();
         for share in [0.6, 0.75, 0.9, 0.97] {
             let enough = scale(share * half);
             let found = Check::ALL.into_iter().rev().find(|check| check.bounds().0 <= enough).unwrap();
-            cook.fork(share * half, found);
+            fork(&mut cook, share * half, found);
             let [p10, _, p90] = cook.band(share * half + 1.0);
             // One look so early tells nothing of an animal like that.
             if share < 0.7 {
@@ -198,12 +153,9 @@ fn a_tip_that_never_was_in_the_middle_is_never_believed() {
     ];
     for (number, (trust, reads)) in places.into_iter().enumerate() {
         let mut cook = Cook::of(&braise());
-        cook.probe(ProbeIn::Meat, 1, 200.0, reads);
+        cook.probe(ProbeIn::Meat, every(1, 200.0, reads));
         for minute in [70.0, 130.0, 200.0] {
-            let (plan, events, traces) = (cook.plan.clone(), cook.events.clone(), cook.traces.clone());
-            let mut until = Cook { plan, events, traces, from: cook.from };
-            until.traces[0].readings.retain(|(at, _)| *at <= cook.at(minute));
-            let seen = until.view(minute);
+            let seen = cook.until(minute).view(minute);
             let is = seen.probes[0].trust;
             assert!(is == trust || is == Trust::WrongPlace, "place {number} at {minute}: {}", seen.probes[0].words);
             assert!(seen.alarms.iter().any(|alarm| alarm.sound == Sound::Trouble), "somebody is asked to see");
@@ -217,7 +169,7 @@ fn a_tip_that_never_was_in_the_middle_is_never_believed() {
 fn a_fire_far_under_its_dial_is_found_as_the_heat_and_not_as_the_tip() {
     let cold = Truth::of(&pit(), json!({"heat": {"pit_c": 95}}));
     let mut cook = Cook::of(&pit());
-    cook.probe(ProbeIn::Meat, 2, 240.0, |minute| cold.core_c(minute));
+    cook.probe(ProbeIn::Meat, every(2, 240.0, |minute| cold.core_c(minute)));
     let seen = cook.view(240.0);
     assert_eq!(seen.probes[0].trust, Trust::Steady, "{}", seen.probes[0].words);
     let planned = Cook::of(&pit()).band(240.0);
@@ -228,7 +180,7 @@ fn a_fire_far_under_its_dial_is_found_as_the_heat_and_not_as_the_tip() {
 fn a_hotter_oven_makes_no_boiling_pot_slower() {
     let half = |reads: f64| {
         let mut cook = Cook::of(&braise());
-        cook.probe(ProbeIn::Air, 5, 120.0, move |_| reads);
+        cook.probe(ProbeIn::Air, every(5, 120.0, move |_| reads));
         cook.band(121.0)[1]
     };
     let (as_set, hotter) = (half(150.0), half(165.0));
@@ -247,9 +199,9 @@ fn what_is_found_tender_is_waited_for_no_longer() {
         let mut request = braise();
         request["eaten_as"] = json!(eaten_as);
         let mut cook = Cook::of(&request);
-        cook.fork(150.0, Check::Firm);
+        fork(&mut cook, 150.0, Check::Firm);
         assert_eq!(cook.view(151.0).status, Status::UnderWay, "{eaten_as}");
-        cook.fork(160.0, found);
+        fork(&mut cook, 160.0, found);
         let seen = cook.view(161.0);
         assert_eq!((seen.status, seen.tender_at), (Status::Tender, Some(cook.at(160.0))), "{eaten_as}");
         let waits = |kind| matches!(kind, TaskKind::Check | TaskKind::TopUp | TaskKind::Tend | TaskKind::Mop);

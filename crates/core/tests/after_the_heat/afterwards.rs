@@ -3,25 +3,16 @@
 use ergastic_core::afterwards::{Afterwards, HoldIn, Left, MadeUp, Wants, WarmedAs};
 use ergastic_core::bench::{Ingredient, Larder};
 use ergastic_core::clock::plus_minutes;
-use ergastic_core::cook::{Event, Happened, plated, view};
+use ergastic_core::cook::{Event, Happened, view};
 use ergastic_core::finish::{CoolIn, sauce};
 use ergastic_core::kitchen::{FoodCode, Kitchen, Units};
 use ergastic_core::plan::Plan;
 use ergastic_core::tender::Check;
-use jiff::Timestamp;
 use proptest::prelude::*;
 use serde_json::{Value, json};
 use uuid::Uuid;
 
-fn opened() -> Timestamp {
-    "2027-02-06T08:00:00Z".parse().unwrap()
-}
-
-fn plan(forecast: Value, more: Value) -> Plan {
-    let mut plan = json!({"name": "Ice-road chuck", "people": 6, "bell": "2027-02-06T17:00:00Z", "forecast": forecast});
-    plan.as_object_mut().unwrap().extend(more.as_object().unwrap().clone());
-    serde_json::from_value(plan).unwrap()
-}
+use crate::dish::{after, events, opened, plan, under};
 
 fn chuck(eaten_as: &str) -> Plan {
     let forecast = json!({"cut": "chuck", "mass_kg": 2.4, "pieces": 1, "method": "braise", "eaten_as": eaten_as,
@@ -40,22 +31,7 @@ fn found(found: Check, more: &[(f64, Happened)]) -> Vec<Event> {
         (300.0, Happened::Check { found, by: None }),
         (302.0, Happened::TaskDone { task: "lift".into() }),
     ];
-    (first.iter().chain(more).enumerate())
-        .map(|(i, (minute, happened))| Event {
-            id: Uuid::from_u128(i as u128 + 1),
-            at: plus_minutes(opened(), *minute),
-            happened: happened.clone(),
-            screen: None,
-        })
-        .collect()
-}
-
-fn after(plan: &Plan, kitchen: &Kitchen, events: &[Event], minute: f64) -> Afterwards {
-    plated(plan, kitchen, opened(), events, &[], plus_minutes(opened(), minute)).unwrap()
-}
-
-fn under(food_code: FoodCode) -> Kitchen {
-    Kitchen { food_code, ..Kitchen::default() }
+    events(first.iter().chain(more).cloned())
 }
 
 fn told(all: &Afterwards) -> String {

@@ -3,26 +3,16 @@
 
 use ergastic_core::afterwards::{Afterwards, Wants};
 use ergastic_core::clock::plus_minutes;
-use ergastic_core::cook::{Event, Happened, gone_wrong, plated};
+use ergastic_core::cook::{Happened, gone_wrong};
 use ergastic_core::finish::CoolIn;
 use ergastic_core::kitchen::{FoodCode, Kitchen, Units};
 use ergastic_core::plan::Plan;
 use ergastic_core::prepare::{PrepareRequest, Prepared, prepare_request};
 use ergastic_core::sheet::{Sheet, TaskId, work_back};
-use jiff::Timestamp;
 use proptest::prelude::*;
 use serde_json::{Value, json};
-use uuid::Uuid;
 
-fn opened() -> Timestamp {
-    "2027-02-06T08:00:00Z".parse().unwrap()
-}
-
-fn plan(forecast: Value, more: Value) -> Plan {
-    let mut plan = json!({"name": "Thaw-bay dish", "people": 4, "bell": "2027-02-08T17:00:00Z", "forecast": forecast});
-    plan.as_object_mut().unwrap().extend(more.as_object().unwrap().clone());
-    serde_json::from_value(plan).unwrap()
-}
+use crate::dish::{after, events, opened, plan, under};
 
 fn braise(more: Value) -> Plan {
     let forecast = json!({"cut": "shin", "mass_kg": 1.4, "method": "braise", "members": 32,
@@ -30,25 +20,9 @@ fn braise(more: Value) -> Plan {
     plan(forecast, more)
 }
 
-fn under(food_code: FoodCode) -> Kitchen {
-    Kitchen { food_code, ..Kitchen::default() }
-}
-
-fn events(happened: &[(f64, Happened)]) -> Vec<Event> {
-    (happened.iter().enumerate())
-        .map(|(i, (minute, happened))| Event {
-            id: Uuid::from_u128(i as u128 + 1),
-            at: plus_minutes(opened(), *minute),
-            happened: happened.clone(),
-            screen: None,
-        })
-        .collect()
-}
-
-fn after(plan: &Plan, kitchen: &Kitchen, more: &[(f64, Happened)], minute: f64) -> Afterwards {
+fn lifted(plan: &Plan, kitchen: &Kitchen, more: &[(f64, Happened)], minute: f64) -> Afterwards {
     let first = [(60.0, Happened::MetHeat {}), (302.0, Happened::TaskDone { task: "lift".into() })];
-    let happened: Vec<_> = first.iter().chain(more).cloned().collect();
-    plated(plan, kitchen, opened(), &events(&happened), &[], plus_minutes(opened(), minute)).unwrap()
+    after(plan, kitchen, &events(first.iter().chain(more).cloned()), minute)
 }
 
 fn laid(plan: &Plan, kitchen: &Kitchen) -> Sheet {
@@ -84,7 +58,7 @@ fn each_food_code_cools_in_its_own_time_everywhere() {
         let kitchen = under(code);
         let said = all_said(&laid(&route, &kitchen));
         assert!(said.contains(first), "{code:?}: {said}");
-        let all = after(&braise(json!({})), &kitchen, &[], 320.0);
+        let all = lifted(&braise(json!({})), &kitchen, &[], 320.0);
         let cold = format!("{:.0} °C", code.cold_c());
         let trays = all.cool_all.iter().find(|way| way.cool_in == CoolIn::Trays).unwrap();
         assert!(trays.in_time && trays.words.contains(&cold), "{code:?}: {trays:?}");
@@ -97,7 +71,7 @@ fn each_food_code_cools_in_its_own_time_everywhere() {
 fn a_pot_on_the_counter_is_never_in_time_and_says_how_long_it_stood() {
     let plan = braise(json!({}));
     let served = [(330.0, Happened::TaskDone { task: "serve".into() })];
-    let at = |room_c: f64, minute: f64| after(&plan, &Kitchen { room_c, ..Kitchen::default() }, &served, minute);
+    let at = |room_c: f64, minute: f64| lifted(&plan, &Kitchen { room_c, ..Kitchen::default() }, &served, minute);
     let counter = |all: &Afterwards| all.cool_all.iter().find(|way| way.cool_in == CoolIn::Pot).cloned().unwrap();
     let cool = counter(&at(18.0, 340.0));
     assert!(!cool.in_time && cool.words.starts_with("Never safe") && cool.words.contains("18 °C"), "{cool:?}");
@@ -105,7 +79,7 @@ fn a_pot_on_the_counter_is_never_in_time_and_says_how_long_it_stood() {
     assert!(soon.starts_with("Off the heat for 5 min, still over 60 °C"), "{soon}");
     let late = at(20.0, 330.0 + 600.0).stood.unwrap();
     assert!(late.contains("Off the heat for 10 h") && late.contains("between 60 and 5 °C for"), "{late}");
-    assert_eq!(after(&plan, &Kitchen::default(), &[], 320.0).stood, None, "the pot is still on");
+    assert_eq!(lifted(&plan, &Kitchen::default(), &[], 320.0).stood, None, "the pot is still on");
 }
 
 #[test]
@@ -115,7 +89,7 @@ fn confit_is_kept_under_fat_in_the_cold_and_crisped() {
         json!({}),
     );
     for (code, days) in [(FoodCode::Usual, "4 days"), (FoodCode::England, "2 days")] {
-        let all = after(&confit, &under(code), &[], 320.0);
+        let all = lifted(&confit, &under(code), &[], 320.0);
         let steps: Vec<&str> = all.day_after.steps.iter().map(|step| step.words.as_str()).collect();
         assert!(steps[0].contains("the jelly left behind") && steps[2].contains(days), "{steps:?}");
         assert!(steps[2].contains("4 °C") && steps[3].contains("brown it in a hot pan"), "{steps:?}");
@@ -130,7 +104,7 @@ fn confit_is_kept_under_fat_in_the_cold_and_crisped() {
 #[test]
 fn a_cooked_bag_is_opened_or_chilled_in_ice_water() {
     let bath = json!({"cut": "shin", "mass_kg": 1.0, "method": "water_bath", "heat": {"bath_c": 82}, "members": 32});
-    let all = after(&plan(bath.clone(), json!({})), &Kitchen::default(), &[], 320.0);
+    let all = lifted(&plan(bath.clone(), json!({})), &Kitchen::default(), &[], 320.0);
     let steps: Vec<&str> = all.day_after.steps.iter().map(|step| step.words.as_str()).collect();
     assert!(steps[0].contains("unopened, under ice water") && steps[1].contains("4 days at most"), "{steps:?}");
     assert!(all.day_after.steps[1].why.contains("3 °C"), "{:?}", all.day_after);
@@ -139,7 +113,7 @@ fn a_cooked_bag_is_opened_or_chilled_in_ice_water() {
     let bench = at_the_bench(bath, json!({}));
     let caution = bench.warnings.iter().find(|caution| caution.id == "cooked_bag").unwrap();
     assert!(caution.text.contains("ice water") && caution.text.contains("botulism"), "{caution:?}");
-    let braised = after(&braise(json!({})), &Kitchen::default(), &[], 320.0);
+    let braised = lifted(&braise(json!({})), &Kitchen::default(), &[], 320.0);
     assert!(braised.cautions.iter().all(|caution| !["cooked_bag", "under_fat"].contains(&&*caution.id)));
 }
 
@@ -202,7 +176,7 @@ fn all_that_comes_to_the_table_is_said_where_it_is_served() {
 
 #[test]
 fn what_is_proposed_beside_the_meat_names_its_allergens() {
-    let all = after(
+    let all = lifted(
         &braise(json!({"prepare": {"ingredients": [{"what": "red_wine", "ml": 300}]}})),
         &Kitchen::default(),
         &[],
@@ -231,7 +205,7 @@ fn raw_meat_warming_in_a_pit_is_judged_by_its_own_rule() {
         json!({}),
     );
     let fire_out = |minute: f64| {
-        let happened = events(&[(60.0, Happened::MetHeat {})]);
+        let happened = events([(60.0, Happened::MetHeat {})]);
         let all =
             gone_wrong(&pit, &Kitchen::default(), opened(), &happened, &[], plus_minutes(opened(), minute)).unwrap();
         all.into_iter().find(|told| told.id == "fire_out").unwrap().cautions
@@ -261,7 +235,7 @@ proptest! {
         ][way].clone();
         let units = if us { Units::Us } else { Units::Metric };
         let kitchen = Kitchen { food_code: FoodCode::ALL[code], units, room_c, ..Kitchen::default() };
-        let all = after(&plan(forecast, json!({})), &kitchen, &[], 420.0);
+        let all = lifted(&plan(forecast, json!({})), &kitchen, &[], 420.0);
         for way in all.cool_all.iter().chain(&all.cool_left) {
             prop_assert!(way.danger_min > 0.0 && way.to_cool_min < way.to_cold_min, "{way:?}");
             prop_assert!(way.cool_in != CoolIn::Pot || !way.in_time, "{way:?}");

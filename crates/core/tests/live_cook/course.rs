@@ -1,58 +1,24 @@
 //! A cook as it goes on: what is in hand, what a finding moves, what is taken back, and what the log keeps of it.
 
-use ergastic_core::clock::plus_minutes;
-use ergastic_core::cook::{CookSummary, CookView, Event, Happened, Outcome, Status, TaskState, view};
-use ergastic_core::kitchen::Kitchen;
-use ergastic_core::plan::Plan;
+use ergastic_core::cook::{CookSummary, CookView, Happened, Outcome, Status, TaskState};
 use ergastic_core::sheet::TaskId;
 use ergastic_core::tender::Check;
 use jiff::Timestamp;
 use serde_json::json;
 use uuid::Uuid;
 
-/// A chuck for Saturday's supper, and what has happened so far.
-struct Cooking {
-    plan: Plan,
-    opened: Timestamp,
-    events: Vec<Event>,
+use crate::cook::Cook;
+
+fn chuck() -> Cook {
+    Cook::opened(&json!({
+        "cut": "chuck", "mass_kg": 1.8, "method": "braise", "heat": {"source": "hob", "simmer": "gentle"},
+        "liquid_l": 1.0, "members": 300,
+    }))
 }
 
-impl Cooking {
-    fn new() -> Self {
-        Self::of(json!({
-            "cut": "chuck", "mass_kg": 1.8, "method": "braise", "heat": {"source": "hob", "simmer": "gentle"},
-            "liquid_l": 1.0, "members": 300,
-        }))
-    }
-
-    fn of(forecast: serde_json::Value) -> Self {
-        let plan = json!({"name": "Ice-road chuck", "people": 6, "bell": "2027-02-06T17:00:00Z", "forecast": forecast});
-        Self {
-            plan: serde_json::from_value(plan).unwrap(),
-            opened: "2027-02-06T08:00:00Z".parse().unwrap(),
-            events: Vec::new(),
-        }
-    }
-
-    /// Minutes from the opening.
-    fn at(&self, minute: f64) -> Timestamp {
-        plus_minutes(self.opened, minute)
-    }
-
-    fn happened(&mut self, minute: f64, happened: Happened) -> Uuid {
-        let id = Uuid::from_u128(self.events.len() as u128 + 1);
-        self.events.push(Event { id, at: self.at(minute), happened, screen: None });
-        id
-    }
-
-    fn view(&self, minute: f64) -> CookView {
-        view(&self.plan, &Kitchen::default(), self.opened, &self.events, &[], self.at(minute)).unwrap()
-    }
-
-    fn after(&mut self, minute: f64, happened: Happened) -> CookView {
-        self.happened(minute, happened);
-        self.view(minute)
-    }
+fn checked(cook: &mut Cook, minute: f64, happened: Happened) -> CookView {
+    cook.happened(minute, happened);
+    cook.view(minute)
 }
 
 fn p50(view: &CookView) -> Timestamp {
@@ -67,9 +33,9 @@ fn width_min(view: &CookView) -> f64 {
 #[test]
 fn a_warmer_middle_than_foretold_is_sooner_and_a_cooler_one_later() {
     let read = |celsius: f64| {
-        let mut cooking = Cooking::new();
+        let mut cooking = chuck();
         cooking.happened(100.0, Happened::MetHeat {});
-        cooking.after(160.0, Happened::CoreReading { celsius })
+        checked(&mut cooking, 160.0, Happened::CoreReading { celsius })
     };
     let (cool, warm) = (read(60.0), read(80.0));
     assert!(p50(&warm) < p50(&cool), "{} {}", p50(&warm), p50(&cool));
@@ -78,20 +44,20 @@ fn a_warmer_middle_than_foretold_is_sooner_and_a_cooler_one_later() {
 
 #[test]
 fn each_finding_narrows_the_band_and_leaves_fewer_cooks_that_agree() {
-    let mut cooking = Cooking::new();
+    let mut cooking = chuck();
     cooking.happened(100.0, Happened::MetHeat {});
     let before = cooking.view(130.0);
-    let one = cooking.after(190.0, Happened::CoreReading { celsius: 82.0 });
-    let two = cooking.after(230.0, Happened::Check { found: Check::Slice, by: None });
+    let one = checked(&mut cooking, 190.0, Happened::CoreReading { celsius: 82.0 });
+    let two = checked(&mut cooking, 230.0, Happened::Check { found: Check::Slice, by: None });
     assert!(width_min(&two) < width_min(&before), "{} {}", width_min(&before), width_min(&two));
     assert!(before.effective > one.effective && one.effective > two.effective);
 }
 
 #[test]
 fn a_finding_nobody_foretold_is_said_to_be_one() {
-    let mut cooking = Cooking::new();
+    let mut cooking = chuck();
     cooking.happened(100.0, Happened::MetHeat {});
-    let odd = cooking.after(105.0, Happened::CoreReading { celsius: 95.0 });
+    let odd = checked(&mut cooking, 105.0, Happened::CoreReading { celsius: 95.0 });
     assert!(odd.surprising && odd.words.contains("probe"), "{}", odd.words);
     cooking.happened(106.0, Happened::Undone { event: Uuid::from_u128(2) });
     assert!(!cooking.view(106.0).surprising);
@@ -100,11 +66,11 @@ fn a_finding_nobody_foretold_is_said_to_be_one() {
 #[test]
 fn what_is_poured_in_is_in_the_pot_and_cold_water_costs_minutes() {
     let poured = |celsius: f64| {
-        let mut cooking = Cooking::new();
+        let mut cooking = chuck();
         cooking.happened(100.0, Happened::MetHeat {});
-        cooking.after(150.0, Happened::LiquidAdded { litres: 0.5, celsius: Some(celsius), task: None })
+        checked(&mut cooking, 150.0, Happened::LiquidAdded { litres: 0.5, celsius: Some(celsius), task: None })
     };
-    let mut dry = Cooking::new();
+    let mut dry = chuck();
     dry.happened(100.0, Happened::MetHeat {});
     let (plain, hot, cold) = (dry.view(150.0), poured(95.0), poured(5.0));
     assert!(hot.pot.liquid_l > plain.pot.liquid_l + 0.3, "{} {}", plain.pot.liquid_l, hot.pot.liquid_l);
@@ -116,9 +82,9 @@ fn soft_enough_is_tender_and_too_firm_is_not() {
     for (found, tender) in
         [(Check::Firm, false), (Check::Slice, false), (Check::Fork, true), (Check::Pull, true), (Check::Spoon, true)]
     {
-        let mut cooking = Cooking::new();
+        let mut cooking = chuck();
         cooking.happened(100.0, Happened::MetHeat {});
-        let view = cooking.after(270.0, Happened::Check { found, by: None });
+        let view = checked(&mut cooking, 270.0, Happened::Check { found, by: None });
         assert_eq!(view.status == Status::Tender, tender, "{found:?}");
         assert_eq!(view.tender_at.is_some(), tender, "{found:?}");
     }
@@ -126,7 +92,7 @@ fn soft_enough_is_tender_and_too_firm_is_not() {
 
 #[test]
 fn what_is_in_hand_goes_on_from_the_bench_to_the_plate() {
-    let mut cooking = Cooking::new();
+    let mut cooking = chuck();
     let mut seen = Vec::new();
     // Each thing is done as soon as it is asked for, from an hour before the bell's own start.
     let mut minute = 200.0;
@@ -148,7 +114,7 @@ fn what_is_in_hand_goes_on_from_the_bench_to_the_plate() {
 
 #[test]
 fn what_is_taken_back_is_struck_out_and_kept_in_the_log() {
-    let mut cooking = Cooking::new();
+    let mut cooking = chuck();
     cooking.happened(100.0, Happened::MetHeat {});
     let before = cooking.view(160.0);
     let reading = cooking.happened(160.0, Happened::CoreReading { celsius: 40.0 });
@@ -165,7 +131,7 @@ fn a_pressure_pot_and_a_pit_are_led_through_as_well() {
         json!({"cut": "chuck", "mass_kg": 1.8, "method": "pressure", "members": 64}),
         json!({"cut": "plate_rib", "mass_kg": 2.4, "method": "smoke", "heat": {"pit_c": 135}, "members": 64}),
     ] {
-        let mut cooking = Cooking::of(forecast);
+        let mut cooking = Cook::opened(&forecast);
         let before = cooking.view(0.0);
         assert!(before.status == Status::Before && before.now_task.is_some());
         cooking.happened(60.0, Happened::MetHeat {});
@@ -177,13 +143,13 @@ fn a_pressure_pot_and_a_pit_are_led_through_as_well() {
 
 #[test]
 fn a_closed_cook_says_what_came_of_it_and_teaches() {
-    let mut cooking = Cooking::new();
+    let mut cooking = chuck();
     cooking.happened(100.0, Happened::MetHeat {});
     cooking.happened(200.0, Happened::CoreReading { celsius: 92.0 });
     cooking.happened(280.0, Happened::Check { found: Check::Fork, by: None });
     cooking.happened(300.0, Happened::TaskDone { task: "lift".into() });
     let outcome = Outcome { ate_as: Some(Check::Fork), change: Some("more salt".into()), ..Outcome::default() };
-    let closed = cooking.after(400.0, Happened::Closed { outcome: outcome.clone() });
+    let closed = checked(&mut cooking, 400.0, Happened::Closed { outcome: outcome.clone() });
     assert_eq!((closed.status, closed.outcome.as_ref(), closed.now_task), (Status::Closed, Some(&outcome), None));
     assert_eq!(closed.prediction.took_min, Some(180.0));
     assert_eq!(closed.words, closed.prediction.words);
@@ -197,7 +163,7 @@ fn a_closed_cook_says_what_came_of_it_and_teaches() {
 
 #[test]
 fn a_cook_under_way_shows_its_band_in_the_list() {
-    let mut cooking = Cooking::new();
+    let mut cooking = chuck();
     cooking.happened(100.0, Happened::MetHeat {});
     let view = cooking.view(150.0);
     let line =

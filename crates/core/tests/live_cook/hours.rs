@@ -8,86 +8,45 @@ use ergastic_core::cook::{
 use ergastic_core::forecast::{Found, Heat, Wrap};
 use ergastic_core::heat::pit::WrapMaterial;
 use ergastic_core::kitchen::Kitchen;
-use ergastic_core::plan::Plan;
 use ergastic_core::tender::Check;
 use ergastic_core::ways::Method;
 use ergastic_words::Voice;
-use jiff::Timestamp;
 use serde_json::json;
 use uuid::Uuid;
 
-/// A dish on the heat from the first minute on.
-struct Cook {
-    plan: Plan,
-    from: Timestamp,
-    events: Vec<Event>,
-    traces: Vec<Trace>,
+use crate::cook::Cook;
+
+fn oven() -> Cook {
+    Cook::of(&json!({"cut": "chuck", "mass_kg": 1.8, "method": "braise", "heat": {"source": "oven", "set_c": 150},
+        "liquid_l": 1.0, "members": 300}))
 }
 
-impl Cook {
-    fn of(forecast: serde_json::Value) -> Self {
-        let plan = json!({"name": "Ice-road chuck", "people": 6, "bell": "2027-02-06T17:00:00Z", "forecast": forecast});
-        let mut cook = Self {
-            plan: serde_json::from_value(plan).unwrap(),
-            from: "2027-02-06T12:00:00Z".parse().unwrap(),
-            events: Vec::new(),
-            traces: Vec::new(),
-        };
-        cook.happened(0.0, Happened::MetHeat {});
-        cook
-    }
+fn pit() -> Cook {
+    Cook::of(&json!({"cut": "plate_rib", "mass_kg": 2.4, "method": "smoke", "heat": {"pit_c": 120}, "members": 200}))
+}
 
-    fn oven() -> Self {
-        Self::of(json!({"cut": "chuck", "mass_kg": 1.8, "method": "braise", "heat": {"source": "oven", "set_c": 150},
-            "liquid_l": 1.0, "members": 300}))
-    }
+/// Half of such pieces are tender, minutes after they met the heat.
+fn half_tender(cook: &Cook, minute: f64) -> f64 {
+    cook.band(minute)[1]
+}
 
-    fn pit() -> Self {
-        Self::of(json!({"cut": "plate_rib", "mass_kg": 2.4, "method": "smoke", "heat": {"pit_c": 120}, "members": 200}))
-    }
+/// A probe in the middle that reads what the median cook has, and what is made of that from a minute on.
+fn probed(cook: Cook, until: i32, other: impl Fn(f64, f64) -> f64) -> Cook {
+    probed_ahead(cook, until, 0.0, other)
+}
 
-    fn at(&self, minute: f64) -> Timestamp {
-        plus_minutes(self.from, minute)
-    }
-
-    fn happened(&mut self, minute: f64, happened: Happened) {
-        let id = Uuid::from_u128(self.events.len() as u128 + 1);
-        self.events.push(Event { id, at: self.at(minute), happened, screen: None });
-    }
-
-    fn with(mut self, minute: f64, happened: Happened) -> Self {
-        self.happened(minute, happened);
-        self
-    }
-
-    fn view(&self, minute: f64) -> CookView {
-        let opened = plus_minutes(self.from, -120.0);
-        view(&self.plan, &Kitchen::default(), opened, &self.events, &self.traces, self.at(minute)).unwrap()
-    }
-
-    /// Half of such pieces are tender, minutes after they met the heat.
-    fn half(&self, minute: f64) -> f64 {
-        minutes_between(self.from, self.view(minute).band.ready.p50.unwrap())
-    }
-
-    /// A probe in the middle that reads what the median cook has, and what is made of that from a minute on.
-    fn probed(self, until: i32, other: impl Fn(f64, f64) -> f64) -> Self {
-        self.probed_ahead(until, 0.0, other)
-    }
-
-    /// The same of a middle that is so many minutes ahead.
-    fn probed_ahead(mut self, until: i32, ahead: f64, other: impl Fn(f64, f64) -> f64) -> Self {
-        let course = self.view(30.0).course;
-        let core = |minute: f64| {
-            let after = course.iter().position(|point| minutes_between(self.from, point.at) >= minute).unwrap().max(1);
-            let (a, b) = (&course[after - 1], &course[after]);
-            let (from, to) = (minutes_between(self.from, a.at), minutes_between(self.from, b.at));
-            a.core_c[1] + (minute - from) / (to - from) * (b.core_c[1] - a.core_c[1])
-        };
-        let readings = (0..=until).map(f64::from).map(|m| (self.at(m), other(m, core(m + ahead)))).collect();
-        self.traces = vec![Trace { probe: "galley".into(), readings }];
-        self.with(0.0, Happened::ProbePut { probe: "galley".into(), into: ProbeIn::Meat })
-    }
+/// The same of a middle that is so many minutes ahead.
+fn probed_ahead(mut cook: Cook, until: i32, ahead: f64, other: impl Fn(f64, f64) -> f64) -> Cook {
+    let course = cook.view(30.0).course;
+    let from = cook.from;
+    let core = |minute: f64| {
+        let after = course.iter().position(|point| minutes_between(from, point.at) >= minute).unwrap().max(1);
+        let (a, b) = (&course[after - 1], &course[after]);
+        let (start, end) = (minutes_between(from, a.at), minutes_between(from, b.at));
+        a.core_c[1] + (minute - start) / (end - start) * (b.core_c[1] - a.core_c[1])
+    };
+    cook.probe(ProbeIn::Meat, (0..=until).map(f64::from).map(|m| (m, other(m, core(m + ahead)))));
+    cook
 }
 
 fn changed(heat: Heat) -> Happened {
@@ -96,46 +55,46 @@ fn changed(heat: Heat) -> Happened {
 
 #[test]
 fn what_is_changed_by_hand_moves_the_band_as_it_would_the_meat() {
-    let as_planned = Cook::pit().half(60.0);
+    let as_planned = half_tender(&pit(), 60.0);
     let hotter = changed(Heat { pit_c: Some(145.0), ..Heat::default() });
     let wrap = Wrap { material: WrapMaterial::Foil, at_core_c: Some(0.0) };
     let wrapped = changed(Heat { wrap: Some(wrap), ..Heat::default() });
     let halved = Happened::Changed { method: None, heat: None, lid: None, halved: true };
     for (what, happened, by) in [("hotter", hotter, 30.0), ("wrapped", wrapped, 20.0), ("halved", halved, 5.0)] {
-        let half = Cook::pit().with(50.0, happened).half(60.0);
+        let half = half_tender(&pit().with(50.0, happened), 60.0);
         assert!(half < as_planned - by, "{what}: {half} against {as_planned}");
     }
-    let opened = Cook::pit().with(50.0, Happened::Opened { min: 20.0 }).half(90.0);
+    let opened = half_tender(&pit().with(50.0, Happened::Opened { min: 20.0 }), 90.0);
     assert!(opened > as_planned + 2.0, "{opened} against {as_planned}");
-    let out = Cook::pit().with(50.0, Happened::HeatOff {}).with(110.0, Happened::HeatOn {});
-    assert!(out.half(120.0) > as_planned + 20.0, "{} against {as_planned}", out.half(120.0));
+    let out = pit().with(50.0, Happened::HeatOff {}).with(110.0, Happened::HeatOn {});
+    assert!(half_tender(&out, 120.0) > as_planned + 20.0, "{} against {as_planned}", half_tender(&out, 120.0));
 }
 
 #[test]
 fn a_pot_without_heat_cools_softens_less_and_goes_on_where_it_stood() {
-    let as_planned = Cook::oven().half(60.0);
-    let off = Cook::oven().with(60.0, Happened::HeatOff {});
+    let as_planned = half_tender(&oven(), 60.0);
+    let off = oven().with(60.0, Happened::HeatOff {});
     let seen = off.view(75.0);
     assert_eq!(seen.heat_off_since, Some(off.at(60.0)));
     let back = off.with(120.0, Happened::HeatOn {});
-    let half = back.half(125.0);
+    let half = half_tender(&back, 125.0);
     assert!(half > as_planned + 8.0 && half < as_planned + 75.0, "{half} against {as_planned}");
     assert_eq!(back.view(125.0).heat_off_since, None);
     // Taken back, nothing of it is left.
     let undone = back.with(126.0, Happened::Undone { event: Uuid::from_u128(2) });
-    assert!((undone.half(126.0) - as_planned).abs() < 1.0, "{}", undone.half(126.0));
+    assert!((half_tender(&undone, 126.0) - as_planned).abs() < 1.0, "{}", half_tender(&undone, 126.0));
 }
 
 #[test]
 fn an_hour_in_two_stages_by_hand_is_the_hour() {
     let same = changed(Heat { set_c: Some(150.0), ..Heat::default() });
-    let (cut, whole) = (Cook::oven().with(60.0, same).half(70.0), Cook::oven().half(70.0));
+    let (cut, whole) = (half_tender(&oven().with(60.0, same), 70.0), half_tender(&oven(), 70.0));
     assert!((cut - whole).abs() < 1.0, "{cut} {whole}");
 }
 
 #[test]
 fn a_probe_in_the_middle_narrows_the_band_and_says_how_it_stands() {
-    let cook = Cook::oven().probed_ahead(70, 12.0, |_, core| core);
+    let cook = probed_ahead(oven(), 70, 12.0, |_, core| core);
     let seen = cook.view(70.5);
     let probe = &seen.probes[0];
     assert_eq!((probe.trust, probe.into, seen.findings), (Trust::Steady, ProbeIn::Meat, 1));
@@ -146,7 +105,7 @@ fn a_probe_in_the_middle_narrows_the_band_and_says_how_it_stands() {
 
 #[test]
 fn a_probe_that_is_not_in_the_middle_moves_nothing() {
-    let plain = Cook::oven().half(65.0);
+    let plain = half_tender(&oven(), 65.0);
     type Strange = fn(f64, f64) -> f64;
     let strange: [(Trust, Strange); 4] = [
         (Trust::PulledOut, |m, core| if m < 40.0 { core } else { 24.0 }),
@@ -155,7 +114,7 @@ fn a_probe_that_is_not_in_the_middle_moves_nothing() {
         (Trust::Drifts, |m, core| if m < 40.0 { core } else { core + 1.6 * (m - 40.0) }),
     ];
     for (trust, other) in strange {
-        let with = Cook::oven().probed(65, other);
+        let with = probed(oven(), 65, other);
         let seen = with.view(65.5);
         let probe = &seen.probes[0];
         assert!(probe.trust.is_strange(), "{trust:?} is {:?}: {}", probe.trust, probe.words);
@@ -164,16 +123,20 @@ fn a_probe_that_is_not_in_the_middle_moves_nothing() {
         assert!(ringing.words.contains("galley") && ringing.rings_at <= with.at(65.5), "{ringing:?}");
         if trust != Trust::Drifts {
             assert_eq!(probe.trust, trust, "{}", probe.words);
-            assert!((with.half(65.5) - plain).abs() < 25.0, "{trust:?}: {} against {plain}", with.half(65.5));
+            assert!(
+                (half_tender(&with, 65.5) - plain).abs() < 25.0,
+                "{trust:?}: {} against {plain}",
+                half_tender(&with, 65.5)
+            );
         }
     }
 }
 
 #[test]
 fn a_silent_probe_is_said_to_be_silent_and_one_put_back_is_believed_again() {
-    let silent = Cook::oven().probed(40, |_, core| core);
+    let silent = probed(oven(), 40, |_, core| core);
     assert_eq!(silent.view(50.0).probes[0].trust, Trust::Silent);
-    let mut back = Cook::oven().probed(90, |m, core| if (40.0..60.0).contains(&m) { 22.0 } else { core });
+    let mut back = probed(oven(), 90, |m, core| if (40.0..60.0).contains(&m) { 22.0 } else { core });
     assert_eq!(back.view(59.0).probes[0].trust, Trust::PulledOut);
     back.happened(61.0, Happened::ProbePut { probe: "galley".into(), into: ProbeIn::Meat });
     let seen = back.view(90.0);
@@ -182,15 +145,12 @@ fn a_silent_probe_is_said_to_be_silent_and_one_put_back_is_believed_again() {
 
 #[test]
 fn a_fire_that_dies_in_the_night_wakes_whoever_sleeps_beside_it() {
-    let mut pit = Cook::pit().with(0.0, Happened::ProbePut { probe: "Pit air".into(), into: ProbeIn::Air });
+    let mut pit = pit().with(0.0, Happened::ProbePut { probe: "Pit air".into(), into: ProbeIn::Air });
     let air = |minute: f64| if minute < 100.0 { 120.0 } else { 120.0 - 1.5 * (minute - 100.0) };
     let readings = (0..140).map(f64::from).map(|minute| (pit.at(minute), air(minute))).collect();
     pit.traces = vec![Trace { probe: "Pit air".into(), readings }];
     let rings = |minute: f64| {
-        let mut until = pit.traces.clone();
-        until[0].readings.retain(|(at, _)| *at <= pit.at(minute));
-        let cook = Cook { plan: pit.plan.clone(), from: pit.from, events: pit.events.clone(), traces: until };
-        let seen = cook.view(minute);
+        let seen = pit.until(minute).view(minute);
         seen.alarms.into_iter().find(|alarm| alarm.id.starts_with("heat:")).map(|alarm| alarm.words)
     };
     assert_eq!((rings(99.0), rings(115.0)), (None, None), "an open lid is no dead fire");
@@ -200,7 +160,7 @@ fn a_fire_that_dies_in_the_night_wakes_whoever_sleeps_beside_it() {
 
 #[test]
 fn a_probe_that_comes_out_with_the_lifted_meat_wakes_nobody() {
-    let cook = Cook::oven().probed(240, |m, core| if m < 200.0 { core } else { 22.0 });
+    let cook = probed(oven(), 240, |m, core| if m < 200.0 { core } else { 22.0 });
     let cook = cook.with(198.0, Happened::Check { found: Check::Fork, by: None });
     assert!(
         cook.view(215.0).alarms.iter().any(|alarm| alarm.sound == Sound::Trouble),
@@ -214,14 +174,14 @@ fn a_probe_that_comes_out_with_the_lifted_meat_wakes_nobody() {
 fn a_mixed_pot_says_what_comes_out_first() {
     let mixed = json!({"parts": [{"cut": "shin", "mass_kg": 1.0, "pieces": 1, "size_mm": [70, 90, 120]},
         {"cut": "skirt", "mass_kg": 0.5, "pieces": 12, "size_mm": [25, 30, 40]}], "method": "braise", "members": 100});
-    let out = Cook::of(mixed).view(30.0).lift_out;
+    let out = Cook::of(&mixed).view(30.0).lift_out;
     assert!(out.len() == 2 && out[0].order < out[1].order && out[0].p50 < out[1].p50, "{out:?}");
     assert!(out[0].words.to_lowercase().starts_with("skirt"), "{}", out[0].words);
 }
 
 #[test]
 fn the_best_look_narrows_the_band_and_says_what_it_costs() {
-    let cook = Cook::oven();
+    let cook = oven();
     let seen = cook.view(60.0);
     let look = seen.look.as_ref().unwrap();
     assert!(look.at > cook.at(60.0) && look.to_min < 0.85 * look.from_min, "{look:?}");
@@ -229,7 +189,7 @@ fn the_best_look_narrows_the_band_and_says_what_it_costs() {
     let minute = minutes_between(cook.from, look.at);
     let narrow: Vec<f64> = [Check::Slice, Check::Fork, Check::Firm]
         .map(|found| {
-            let seen = Cook::oven().with(minute, Happened::Check { found, by: None }).view(minute);
+            let seen = oven().with(minute, Happened::Check { found, by: None }).view(minute);
             minutes_between(seen.band.ready.p10.unwrap(), seen.band.ready.p90.unwrap())
         })
         .into();
@@ -240,7 +200,7 @@ fn the_best_look_narrows_the_band_and_says_what_it_costs() {
 
 #[test]
 fn an_alarm_rings_until_it_is_heard_and_later_is_later() {
-    let mut cook = Cook::oven();
+    let mut cook = oven();
     let look = |seen: &CookView| seen.alarms.iter().find(|alarm| alarm.sound == Sound::Look).unwrap().clone();
     let due = look(&cook.view(60.0));
     let minute = minutes_between(cook.from, due.at);
@@ -258,7 +218,7 @@ fn an_alarm_rings_until_it_is_heard_and_later_is_later() {
 
 #[test]
 fn each_thing_that_could_be_done_now_leads_where_it_says() {
-    for cook in [Cook::oven(), Cook::pit()] {
+    for cook in [oven(), pit()] {
         let minute = 90.0;
         let opened = plus_minutes(cook.from, -120.0);
         let now = cook.at(minute);
@@ -296,7 +256,7 @@ fn each_thing_that_could_be_done_now_leads_where_it_says() {
 
 #[test]
 fn what_goes_wrong_is_answered_from_this_pot_and_the_likely_comes_first() {
-    let cook = Cook::oven();
+    let cook = oven();
     let opened = plus_minutes(cook.from, -120.0);
     let at = |minute: f64, events: &[Event]| {
         gone_wrong(&cook.plan, &Kitchen::default(), opened, events, &[], cook.at(minute)).unwrap()
@@ -328,7 +288,7 @@ fn what_goes_wrong_is_answered_from_this_pot_and_the_likely_comes_first() {
 #[test]
 fn one_left_open_asks_for_nothing_and_costs_nothing_until_somebody_tells_of_it() {
     // Its bell is at 300 min; twelve hours after that it is left.
-    let mut cook = Cook::oven().probed(200, |_, core| core);
+    let mut cook = probed(oven(), 200, |_, core| core);
     let followed = cook.view(1000.0);
     assert!(followed.left_open_since.is_none() && followed.now.is_some() && !followed.alarms.is_empty());
     let left = cook.view(1025.0);
@@ -357,7 +317,7 @@ fn one_left_open_asks_for_nothing_and_costs_nothing_until_somebody_tells_of_it()
 #[test]
 fn a_hand_over_has_ten_lines_at_the_most_and_names_every_dish() {
     let zone = jiff::tz::TimeZone::UTC;
-    let seen = Cook::oven().with(60.0, Happened::Check { found: Check::Firm, by: None }).view(70.0);
+    let seen = oven().with(60.0, Happened::Check { found: Check::Firm, by: None }).view(70.0);
     let now = "2027-02-06T13:10:00Z".parse().unwrap();
     for count in [0, 1, 2, 3, 6, 9] {
         let dishes: Vec<OnTheHeat> = (0..count)
