@@ -6,9 +6,7 @@ export default defineConfig({
   plugins: [react()],
   build: { target: 'es2022', manifest: true, chunkSizeWarningLimit: 700 },
   server: { proxy: { '/api': 'http://127.0.0.1:4870' } },
-  // Starved of its processor a machine may miss a frame once; what fails twice is wrong.
   test: {
-    retry: 1,
     environment: 'jsdom',
     testTimeout: 20_000,
     setupFiles: ['src/test-setup.ts'],

@@ -6,6 +6,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { ApiFault } from './api/client';
+import { takeName } from './api/tab';
 import { keepThePage } from './features/shell/keeping';
 import { router } from './features/shell/router';
 import { applyMode, followSystem } from './theme/mode';
@@ -33,6 +34,8 @@ window.addEventListener('vite:preloadError', () => globalThis.location.reload())
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');
+// What is open beside this page decides which drafts are its own.
+await takeName();
 createRoot(root).render(
   <StrictMode>
     <ChakraProvider value={system}>

@@ -1,6 +1,7 @@
 import '@testing-library/jest-dom/vitest';
 import { cleanup, configure } from '@testing-library/react';
-import { afterEach } from 'vitest';
+import { afterEach, beforeEach } from 'vitest';
+import { setRole } from './api/role';
 
 // A busy machine takes its time: what a test waits for is no measure of speed.
 configure({ asyncUtilTimeout: 8000 });
@@ -21,7 +22,11 @@ Object.assign(window, {
 Element.prototype.scrollIntoView = () => undefined;
 Element.prototype.scrollTo = () => undefined;
 
+// Who tests cooks, unless told otherwise.
+beforeEach(() => setRole('cook'));
+
 afterEach(() => {
   cleanup();
+  sessionStorage.clear();
   localStorage.clear();
 });

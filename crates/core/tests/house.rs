@@ -34,13 +34,14 @@ const CORE: [&str; 26] = [
 ];
 
 /// The rooms of the server from the ground up.
-const SERVER: [&str; 29] = [
+const SERVER: [&str; 31] = [
     "error",
     "extract",
-    "queue",
     "changes",
     "clock",
     "access",
+    "queue",
+    "asked",
     "app",
     "units",
     "guard",
@@ -61,6 +62,7 @@ const SERVER: [&str; 29] = [
     "complete",
     "routes",
     "router",
+    "patient",
     "serve",
     "opened",
     "cli",
@@ -247,4 +249,35 @@ fn the_core_says_nothing_of_its_own() {
             assert!(words.count() < 3, "{} says: {said}", file.display());
         }
     }
+}
+
+/// The API's document has one place for all names: of two types with one name it would describe one and mean the other.
+#[test]
+fn no_two_types_of_the_document_have_one_name() {
+    let mut named: BTreeMap<String, Vec<PathBuf>> = BTreeMap::new();
+    for name in ["core", "server"] {
+        let mut files = Vec::new();
+        sources(&crate_source(name), &mut files);
+        for file in files {
+            let text = std::fs::read_to_string(&file).unwrap();
+            let (mut described, mut instead) = (false, None);
+            for line in text.lines().map(str::trim) {
+                described |= line.starts_with("#[derive(") && line.contains("ToSchema");
+                if let Some((_, rest)) = line.split_once("#[schema(as = ") {
+                    instead = Some(rest.trim_end_matches([')', ']']).to_owned());
+                }
+                let words: Vec<&str> = line.split([' ', '<', '(', '{', ';']).collect();
+                if let Some(at) = words.iter().position(|word| ["struct", "enum"].contains(word))
+                    && !line.starts_with("//")
+                {
+                    let name = instead.take().unwrap_or_else(|| words[at + 1].to_owned());
+                    if std::mem::take(&mut described) {
+                        named.entry(name).or_default().push(file.clone());
+                    }
+                }
+            }
+        }
+    }
+    named.retain(|_, files| files.len() > 1);
+    assert!(named.is_empty(), "{named:?}");
 }

@@ -102,6 +102,28 @@ proptest! {
         prop_assert_eq!((twice.prepare.later[0].g, twice.prepare.ingredients[0].ml), (1200.0, Some(400.0)));
         prop_assert_eq!((twice.people, twice.bell), (2 * people, dish.bell));
     }
+
+    #[test]
+    fn a_dish_is_tender_at_one_hour_wherever_it_is_asked(
+        way in any_way(),
+        cut in prop_oneof![Just("shin"), Just("chuck"), Just("short_rib")],
+        kg in 0.8..3.0f64,
+        prepare in prop_oneof![Just(json!({})), Just(json!({"salt_h": 12, "level": "third"}))],
+    ) {
+        let kitchen = Kitchen::default();
+        let dish = plan(merged(json!({"cut": cut, "mass_kg": kg}), &way), prepare);
+        let now: Timestamp = "2027-02-05T08:00:00Z".parse().unwrap();
+        let (sheet, forecast) = work_back_and_forecast(&dish, &kitchen, now).unwrap();
+        let half_min = forecast.ready_min.p50.unwrap();
+        let bench = dish.at_the_bench(&kitchen).unwrap().prepared;
+        let why = dish.why(&kitchen).unwrap().forecast;
+        prop_assert_eq!((bench.hours * 60.0, why.ready_min), (half_min, forecast.ready_min));
+        // The timetable's own hours are those of the forecast, laid on the day.
+        let ready = &sheet.ready[0];
+        let spread_min = minutes_between(ready.p10.unwrap(), ready.p90.unwrap());
+        let forecast_min = forecast.ready_min.p90.unwrap() - forecast.ready_min.p10.unwrap();
+        prop_assert!((spread_min - forecast_min).abs() < 0.1, "{} {}", spread_min, forecast_min);
+    }
 }
 
 #[test]

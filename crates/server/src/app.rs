@@ -1,12 +1,10 @@
 //! What every handler shares.
 
 use std::collections::HashMap;
-use std::hash::{DefaultHasher, Hash, Hasher};
 use std::sync::{Arc, Mutex, PoisonError};
 use std::time::Instant;
 
 use ergastic_core::cook::CookView;
-use ergastic_core::kitchen::Kitchen;
 use ergastic_store::{State, Store};
 use ergastic_words::{Voice, service as say};
 use jiff::Timestamp;
@@ -14,6 +12,7 @@ use tokio::sync::Notify;
 use uuid::Uuid;
 
 use crate::access::{Desk, Visitor};
+use crate::asked::{AskedOnce, MadeFrom};
 use crate::changes::{Change, Changes};
 use crate::clock::Clock;
 use crate::error::ApiResult;
@@ -23,23 +22,6 @@ use crate::queue::{Lane, Queue};
 const VIEWS: usize = 64;
 /// What was found of the disk counts for so long, ms: long enough for all who ask at once.
 const STATE_COUNTS_MS: i64 = 100;
-
-/// What a view was made from: how much had happened, and in which kitchen.
-#[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub struct MadeFrom {
-    /// [`ergastic_store::StoredCook::seq`].
-    pub seq: i64,
-    kitchen: u64,
-}
-
-impl MadeFrom {
-    /// Of a cook's last event and the kitchen that its view is made with.
-    pub fn new(seq: i64, kitchen: &Kitchen) -> Self {
-        let mut hasher = DefaultHasher::new();
-        serde_json::to_string(kitchen).unwrap_or_default().hash(&mut hasher);
-        Self { seq, kitchen: hasher.finish() }
-    }
-}
 
 /// A view of a cook at work counts for so long, s of the kitchen's time: long enough for every screen that asks at once.
 const LIVE_COUNTS_S: f64 = 5.0;
@@ -72,6 +54,8 @@ pub struct App {
     pub desk: Arc<Desk>,
     /// Wakes what is worked out in the background.
     pub upkeep: Arc<Notify>,
+    /// What several ask for at once.
+    pub asked: AskedOnce,
     settled: Arc<Mutex<HashMap<Uuid, (MadeFrom, CookView)>>>,
     live: Arc<Mutex<HashMap<Uuid, Live>>>,
     turns: Arc<Mutex<HashMap<Uuid, Arc<tokio::sync::Mutex<()>>>>>,
@@ -101,6 +85,7 @@ impl App {
             clock,
             desk: Arc::default(),
             upkeep: Arc::default(),
+            asked: AskedOnce::default(),
             settled: Arc::default(),
             live: Arc::default(),
             turns: Arc::default(),

@@ -1,6 +1,6 @@
 //! What has changed, told to every open page; one that was away for a while is told what it missed.
 
-use std::collections::VecDeque;
+use std::collections::{HashMap, VecDeque};
 use std::sync::{Arc, Mutex, PoisonError};
 
 use jiff::Timestamp;
@@ -11,8 +11,12 @@ use uuid::Uuid;
 
 /// Changes that are remembered for who comes back.
 const REMEMBERED: usize = 256;
-/// Streams that may be open at once: a browser has one, however many pages it shows.
+/// Streams that may be open at once from beyond this machine: a browser has one, however many pages it shows.
 const STREAMS: usize = 64;
+/// Of these so many of one device.
+const OF_ONE_DEVICE: usize = 4;
+/// The kitchen's own machine has places of its own.
+const OF_THIS_MACHINE: usize = 16;
 
 /// What has changed.
 #[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
@@ -75,6 +79,8 @@ pub struct Changes {
     /// `None` ends every stream.
     send: broadcast::Sender<Option<Numbered>>,
     streams: Arc<Semaphore>,
+    own: Arc<Semaphore>,
+    devices: Arc<Mutex<HashMap<Uuid, Arc<Semaphore>>>>,
     /// Sets the numbers of this run of the server apart from those of another.
     run: Arc<str>,
 }
@@ -91,15 +97,22 @@ pub struct Listening {
     pub first: Vec<Numbered>,
     /// What it is told then.
     pub then: broadcast::Receiver<Option<Numbered>>,
-    /// Its place among the streams.
-    pub permit: OwnedSemaphorePermit,
+    /// Its places among the streams.
+    pub permits: Vec<OwnedSemaphorePermit>,
 }
 
 impl Changes {
     /// Nothing told yet, in a run of the server with a name of its own.
     pub fn new(run: &str) -> Self {
         let (send, _) = broadcast::channel(REMEMBERED);
-        Self { told: Arc::default(), send, streams: Arc::new(Semaphore::new(STREAMS)), run: run.into() }
+        Self {
+            told: Arc::default(),
+            send,
+            streams: Arc::new(Semaphore::new(STREAMS)),
+            own: Arc::new(Semaphore::new(OF_THIS_MACHINE)),
+            devices: Arc::default(),
+            run: run.into(),
+        }
     }
 
     /// Tells of a change; nobody listening is fine.
@@ -118,15 +131,25 @@ impl Changes {
         let _ = self.send.send(Some((told.last, change)));
     }
 
+    /// Places for a stream of a device, of this machine where none is named; `None` where none is left.
+    fn places(&self, device: Option<Uuid>) -> Option<Vec<OwnedSemaphorePermit>> {
+        let Some(device) = device else { return Some(vec![self.own.clone().try_acquire_owned().ok()?]) };
+        let mut devices = self.devices.lock().unwrap_or_else(PoisonError::into_inner);
+        devices.retain(|_, own| own.available_permits() < OF_ONE_DEVICE);
+        let of_device = devices.entry(device).or_insert_with(|| Arc::new(Semaphore::new(OF_ONE_DEVICE))).clone();
+        let of_device = of_device.try_acquire_owned().ok()?;
+        Some(vec![self.streams.clone().try_acquire_owned().ok()?, of_device])
+    }
+
     /// Listens from now on, or from after the change of an id; `None` when too many do.
-    pub fn listen(&self, after: Option<&str>) -> Option<Listening> {
-        let permit = self.streams.clone().try_acquire_owned().ok()?;
+    pub fn listen(&self, device: Option<Uuid>, after: Option<&str>) -> Option<Listening> {
+        let permits = self.places(device)?;
         let told = self.told.lock().unwrap_or_else(PoisonError::into_inner);
         let first = match after {
             None => vec![(told.last, Change::Hello)],
             Some(id) => self.missed(&told, id).unwrap_or_else(|| vec![(told.last, Change::Missed)]),
         };
-        Some(Listening { first, then: self.send.subscribe(), permit })
+        Some(Listening { first, then: self.send.subscribe(), permits })
     }
 
     /// What came after an id, if all of it is remembered.
@@ -149,6 +172,7 @@ impl Changes {
     /// Ends every stream, and every one that begins after.
     pub fn end(&self) {
         self.streams.close();
+        self.own.close();
         let _ = self.send.send(None);
     }
 }
@@ -165,7 +189,7 @@ mod tests {
     fn who_comes_back_is_told_what_it_missed_or_to_read_all_again() {
         let changes = Changes::new("a");
         let told = |after: &str| -> Vec<Change> {
-            changes.listen(Some(after)).unwrap().first.into_iter().map(|(_, change)| change).collect()
+            changes.listen(None, Some(after)).unwrap().first.into_iter().map(|(_, change)| change).collect()
         };
         for id in 1..=3 {
             changes.tell(cook(id));
@@ -185,12 +209,19 @@ mod tests {
     #[test]
     fn streams_have_a_most_and_an_end() {
         let changes = Changes::new("a");
-        let open: Vec<_> = (0..STREAMS).map(|_| changes.listen(None).unwrap()).collect();
-        assert!(changes.listen(None).is_none());
+        let of = |device: usize| changes.listen(Some(Uuid::from_u128(device as u128)), None);
+        let open: Vec<_> = (0..STREAMS).map(|i| of(i / OF_ONE_DEVICE).unwrap()).collect();
+        assert!(of(0).is_none() && of(99).is_none());
         drop(open);
-        let mut one = changes.listen(None).unwrap();
+        let greedy: Vec<_> = (0..20).map_while(|_| of(1)).collect();
+        assert_eq!(greedy.len(), OF_ONE_DEVICE);
+        assert!(of(2).is_some(), "another device has its own");
+        let own: Vec<_> = (0..20).map_while(|_| changes.listen(None, None)).collect();
+        assert_eq!(own.len(), OF_THIS_MACHINE);
+        drop(own);
+        let mut one = changes.listen(None, None).unwrap();
         changes.end();
         assert_eq!(one.then.try_recv().unwrap(), None);
-        assert!(changes.listen(None).is_none(), "nothing begins when all is ending");
+        assert!(changes.listen(None, None).is_none() && of(3).is_none(), "nothing begins when all is ending");
     }
 }

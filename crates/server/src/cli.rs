@@ -61,6 +61,7 @@ enum Command {
         #[arg(long)]
         demo: bool,
         /// Let the kitchen's other screens in at this address of your own network; 0.0.0.0 is all of them. They need the passphrase.
+        /// 127.0.0.1 and its kind let nobody else in: the same as leaving it out.
         #[arg(long, value_name = "ADDRESS")]
         host: Option<IpAddr>,
         /// A name that leads to this machine on your network, such as galley.lan; may be given several times.
@@ -122,6 +123,9 @@ pub async fn run(cli: Cli) -> ExitCode {
             document.to_pretty_json().map_err(|error| (error.to_string(), 1)).and_then(|json| print(&json))
         }
         Command::Serve { demo, host, names, port, data, speed } => {
+            if let Some(own) = host.filter(IpAddr::is_loopback) {
+                eprintln!("ergastic: {}", told(say::host_is_own(&own.to_string())));
+            }
             let beyond = host.filter(|host| !host.is_loopback()).map(|host| (host, names));
             start(demo, beyond, port, data, speed).await.map_err(failed)
         }
@@ -181,15 +185,28 @@ async fn passphrase(data: &Path) -> anyhow::Result<()> {
     set
 }
 
-/// Makes a folder with access for its owner alone, if it is not there.
+/// Makes a folder with access for its owner alone. One that is there and open to others is tightened where it holds nothing but a
+/// kitchen, and else warned of.
 fn make_folder(folder: &Path) -> anyhow::Result<()> {
     use anyhow::Context;
-    use std::os::unix::fs::DirBuilderExt;
-    std::fs::DirBuilder::new()
-        .recursive(true)
-        .mode(0o700)
-        .create(folder)
-        .with_context(|| told(say::no_folder(&shown(folder))))
+    use std::os::unix::fs::{DirBuilderExt, PermissionsExt};
+    let failed = || told(say::no_folder(&shown(folder)));
+    std::fs::DirBuilder::new().recursive(true).mode(0o700).create(folder).with_context(failed)?;
+    let mode = std::fs::metadata(folder).with_context(failed)?.permissions().mode();
+    if mode & 0o077 == 0 {
+        return Ok(());
+    }
+    let ours =
+        |name: &str| name.starts_with(DATABASE) || ["ergastic.lock", "backups", "authority.json"].contains(&name);
+    let others = std::fs::read_dir(folder).with_context(failed)?.filter_map(Result::ok).any(|entry| {
+        let name = entry.file_name();
+        !name.to_str().is_some_and(ours)
+    });
+    let tightened = !others && std::fs::set_permissions(folder, std::fs::Permissions::from_mode(0o700)).is_ok();
+    if !tightened {
+        eprintln!("ergastic: {}", told(say::folder_is_open(&shown(folder))));
+    }
+    Ok(())
 }
 
 fn compute_file(computation: Computation, file: &PathBuf) -> Result<(), (String, u8)> {
@@ -250,7 +267,7 @@ async fn start(
         // A new kitchen starts in the time zone of the machine it stands on, and its cook sleeps at night.
         let zone = jiff::tz::TimeZone::system().iana_name().unwrap_or("UTC").to_owned();
         let asleep = vec![Hours("23:00".into(), "06:30".into())];
-        store.save_kitchen(0, &Kitchen { zone, asleep, ..Kitchen::default() }).await?;
+        store.save_kitchen(0, &Kitchen { zone, asleep, ..Kitchen::default() }, false, clock.now()).await?;
     }
     upkeep::know_facts(&store).await?;
     let app = App::with_clock(store.clone(), clock)?;

@@ -65,6 +65,9 @@ pub struct KitchenFile {
     /// Layout of this file.
     #[schema(minimum = 1, maximum = 1)]
     ergastic: u32,
+    /// Why its kitchen could not be read; that one is then carried as it was.
+    #[schema(required = false)]
+    kitchen_damaged: Option<String>,
     /// The kitchen; without it, the one that is there stays.
     #[schema(required = false)]
     kitchen: Option<Kitchen>,

@@ -81,9 +81,12 @@ impl ApiError {
             Self::Store(error) => match error {
                 Store::NotFound { .. } => StatusCode::NOT_FOUND,
                 Store::Conflict { .. } | Store::Moved | Store::Importing => StatusCode::CONFLICT,
-                Store::Elsewhere { .. } | Store::CookFull { .. } | Store::Damaged(_) | Store::File(_) => {
-                    StatusCode::UNPROCESSABLE_ENTITY
-                }
+                Store::OverDamaged(_)
+                | Store::ProbesFull { .. }
+                | Store::Elsewhere { .. }
+                | Store::CookFull { .. }
+                | Store::Damaged(_)
+                | Store::File(_) => StatusCode::UNPROCESSABLE_ENTITY,
                 Store::Unusable(Trouble::Full) => StatusCode::INSUFFICIENT_STORAGE,
                 Store::Unusable(_) | Store::Newer(_) => StatusCode::SERVICE_UNAVAILABLE,
                 Store::Sql(_) | Store::Migrate(_) => StatusCode::INTERNAL_SERVER_ERROR,
@@ -133,6 +136,8 @@ impl ApiError {
     fn field(&self) -> Option<String> {
         match self {
             Self::Input(error) => Some(error.named().to_owned()),
+            Self::Store(ergastic_store::Error::ProbesFull { .. }) => Some("probe".to_owned()),
+            Self::Store(ergastic_store::Error::OverDamaged(_)) => Some("over_damaged".to_owned()),
             Self::Store(ergastic_store::Error::Elsewhere { index, .. }) => Some(format!("[{index}].id")),
             _ => None,
         }

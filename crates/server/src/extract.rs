@@ -133,6 +133,18 @@ impl<S: Send + Sync> FromRequestParts<S> for VersionOf {
     }
 }
 
+/// A version of the kitchen, in an address.
+pub struct KitchenVersionOf(pub i64);
+
+impl<S: Send + Sync> FromRequestParts<S> for KitchenVersionOf {
+    type Rejection = ApiError;
+
+    async fn from_request_parts(parts: &mut Parts, state: &S) -> Result<Self, ApiError> {
+        let path = Path::<i64>::from_request_parts(parts, state).await;
+        path.map(|Path(version)| Self(version)).map_err(|_| ApiError::Refused(StatusCode::NOT_FOUND, say::no_version()))
+    }
+}
+
 /// A dish and the meal that it is brought to, in an address.
 pub struct BroughtTo {
     /// The meal.

@@ -5,7 +5,8 @@ use ergastic_core::kitchen::Kitchen;
 use ergastic_store::StoredCook;
 use jiff::Timestamp;
 
-use crate::app::{App, MadeFrom};
+use crate::app::App;
+use crate::asked::MadeFrom;
 use crate::error::ApiResult;
 use crate::queue::Lane;
 use crate::traces::traces;
@@ -17,7 +18,7 @@ pub async fn folded(app: &App, cook: &StoredCook, kitchen: &Kitchen, now: Timest
         return Ok(view);
     }
     let traces = traces(&app.store, cook, now).await?;
-    let with_cook = computed(app, cook, kitchen, traces, now, view).await?;
+    let with_cook = computed(app, Lane::Cook, cook, kitchen, traces, now, view).await?;
     if with_cook.status == Status::Closed || with_cook.left_open_since.is_some() {
         app.keep_settled_view(cook.id, made_from, &with_cook);
     }
@@ -71,6 +72,7 @@ pub type Works<T> = fn(
 /// Works something out of a cook with what its probes have read.
 pub async fn computed<T: Send + 'static>(
     app: &App,
+    lane: Lane,
     cook: &StoredCook,
     kitchen: &Kitchen,
     traces: Vec<Trace>,
@@ -78,5 +80,5 @@ pub async fn computed<T: Send + 'static>(
     works: Works<T>,
 ) -> ApiResult<T> {
     let (plan, kitchen, opened_at, events) = (cook.plan.clone(), kitchen.clone(), cook.opened_at, cook.events.clone());
-    app.compute(Lane::Cook, move || works(&plan, &kitchen, opened_at, &events, &traces, now)).await
+    app.compute(lane, move || works(&plan, &kitchen, opened_at, &events, &traces, now)).await
 }

@@ -13,6 +13,7 @@ use jiff::{SignedDuration, Timestamp};
 use crate::access::{Peer, Secret, Visitor, digest, is_own, may, session_of, with_cookie};
 use crate::app::App;
 use crate::error::ApiError;
+use crate::queue::{ASKER, Asker};
 
 /// Pages load nothing from elsewhere; styles are set by the component library at run time.
 const CONTENT_POLICY: &str = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; \
@@ -44,10 +45,14 @@ fn host(request: &Request) -> Option<&str> {
     text(request.headers(), header::HOST).or_else(|| request.uri().authority().map(Authority::as_str))
 }
 
-/// What an `Origin` names: its host and port; `null` and nonsense name nothing that is allowed.
-fn origin(headers: &HeaderMap) -> Option<&str> {
-    let origin = text(headers, header::ORIGIN)?;
-    Some(origin.split_once("://").map_or("", |(_, authority)| authority))
+/// Whether a page that asks is the kitchen's own: its `Origin` is the very address that it asks, scheme and port too.
+fn is_own_page(origin: &str, scheme: &str, host: &str) -> bool {
+    let default = if scheme == "https" { ":443" } else { ":80" };
+    let authority = origin.split_once("://").filter(|(theirs, _)| *theirs == scheme).map(|(_, authority)| authority);
+    authority.is_some_and(|authority| {
+        let bare = |authority: &str| authority.strip_suffix(default).unwrap_or(authority).to_ascii_lowercase();
+        bare(authority) == bare(host)
+    })
 }
 
 /// Whether another site's page asks, also for what only reads: a stream is held for good.
@@ -61,11 +66,17 @@ fn is_api(path: &str) -> bool {
 }
 
 /// Refuses what is addressed to, or sent by the page of, any other name.
-fn addressed(request: &Request, ours: impl Fn(&str) -> bool) -> Result<(), Box<Response>> {
-    if !host(request).is_some_and(&ours) {
+fn addressed(request: &Request, scheme: &str, ours: impl Fn(&str) -> bool) -> Result<(), Box<Response>> {
+    // Of two hosts one is a lie to whoever reads the other.
+    let one = request.headers().get_all(header::HOST).iter().count() < 2;
+    let Some(host) = host(request).filter(|host| one && ours(host)) else {
         return Err(Box::new(refused(say::own_names_only())));
-    }
-    if origin(request.headers()).is_some_and(|origin| !ours(origin)) || from_another_site(request) {
+    };
+    let elsewhere = match request.headers().get(header::ORIGIN) {
+        Some(origin) => !origin.to_str().is_ok_and(|origin| is_own_page(origin, scheme, host)),
+        None => false,
+    };
+    if elsewhere || from_another_site(request) {
         return Err(Box::new(refused(say::another_site())));
     }
     Ok(())
@@ -74,17 +85,17 @@ fn addressed(request: &Request, ours: impl Fn(&str) -> bool) -> Result<(), Box<R
 /// This machine's own door. A name that was rebound to it must not reach the kitchen.
 pub async fn own_door(mut request: Request, next: Next) -> Response {
     let ours = |authority: &str| authority.parse::<Authority>().is_ok_and(|authority| is_own(authority.host()));
-    if let Err(refusal) = addressed(&request, ours) {
+    if let Err(refusal) = addressed(&request, "http", ours) {
         return *refusal;
     }
     request.extensions_mut().insert(Visitor::Machine);
-    next.run(request).await
+    ASKER.scope(Asker::of(&Visitor::Machine), next.run(request)).await
 }
 
 /// The door from beyond this machine.
 pub async fn beyond_door(State(app): State<App>, mut request: Request, next: Next) -> Response {
     let Some(beyond) = app.desk.beyond() else { return refused(say::own_machine_only()) };
-    if let Err(refusal) = addressed(&request, |authority| beyond.addresses.answers_to(authority)) {
+    if let Err(refusal) = addressed(&request, "https", |authority| beyond.addresses.answers_to(authority)) {
         return *refusal;
     }
     // An address is no name, and this machine is reached by its own without HTTPS too.
@@ -99,8 +110,9 @@ pub async fn beyond_door(State(app): State<App>, mut request: Request, next: Nex
         Ok((visitor, other)) => match allowed(&visitor, request.method(), request.uri().path()) {
             Err(refusal) => refusal.into_response(),
             Ok(()) => {
+                let asker = Asker::of(&visitor);
                 request.extensions_mut().insert(visitor);
-                let answered = next.run(request).await;
+                let answered = ASKER.scope(asker, next.run(request)).await;
                 match other {
                     Some(secret) => with_cookie(answered, &secret),
                     None => answered,
@@ -164,4 +176,37 @@ fn allowed(visitor: &Visitor, method: &Method, path: &str) -> Result<(), ApiErro
 fn is_readings(path: &str) -> bool {
     let named = path.strip_prefix("/api/probes/").and_then(|rest| rest.strip_suffix("/readings"));
     named.is_some_and(|probe| !probe.is_empty() && !probe.contains('/'))
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn a_page_is_the_kitchens_own_by_scheme_host_and_port() {
+        for (origin, scheme, host, own) in [
+            ("http://localhost:4870", "http", "localhost:4870", true),
+            ("http://LOCALHOST:4870", "http", "localhost:4870", true),
+            ("https://galley.example", "https", "galley.example:443", true),
+            ("http://localhost", "http", "localhost:80", true),
+            ("http://localhost:4871", "http", "localhost:4870", false),
+            ("https://localhost:4870", "http", "localhost:4870", false),
+            ("http://127.0.0.1:4870", "http", "localhost:4870", false),
+            ("http://localhost:4870.evil.example", "http", "localhost:4870", false),
+            ("null", "http", "localhost:4870", false),
+        ] {
+            assert_eq!(is_own_page(origin, scheme, host), own, "{origin} at {scheme}://{host}");
+        }
+    }
+
+    #[test]
+    fn two_hosts_are_none() {
+        let ours = |host: &str| host == "localhost:4870";
+        let request = Request::builder().uri("/").header("host", "localhost:4870");
+        assert!(addressed(&request.body(Default::default()).unwrap(), "http", ours).is_ok());
+        for second in ["localhost:4870", "evil.example"] {
+            let two = Request::builder().uri("/").header("host", "localhost:4870").header("host", second);
+            assert!(addressed(&two.body(Default::default()).unwrap(), "http", ours).is_err(), "{second}");
+        }
+    }
 }

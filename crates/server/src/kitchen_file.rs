@@ -82,8 +82,17 @@ pub fn read_file(reader: impl Read, kitchen: Kitchen, now: Timestamp, sink: &mut
     };
     skip_mark(&mut buffered).map_err(fault)?;
     let mut json = serde_json::Deserializer::from_reader(Bounded { inner: buffered, left: left.clone() });
-    let mut file =
-        File { sink, kitchen, now, left, place: String::new(), items: Vec::new(), fault: None, version: None };
+    let mut file = File {
+        sink,
+        kitchen,
+        now,
+        left,
+        place: String::new(),
+        items: Vec::new(),
+        fault: None,
+        version: None,
+        damaged: false,
+    };
     let read = (&mut json).deserialize_map(&mut file).and_then(|()| json.end());
     if let Some(fault) = file.fault.take() {
         return Err(fault);
@@ -117,6 +126,8 @@ struct File<'a, S> {
     /// What went wrong besides the JSON: the reader can only carry words.
     fault: Option<ApiError>,
     version: Option<u32>,
+    /// The kitchen of the file could not be read when it was written.
+    damaged: bool,
 }
 
 impl<S: Sink> File<'_, S> {
@@ -139,11 +150,15 @@ impl<S: Sink> File<'_, S> {
     }
 
     fn kitchen(&mut self, raw: &RawValue) -> ApiResult<Staged> {
+        if self.damaged {
+            let value = serde_json::from_str(raw.get()).map_err(|error| ApiError::Internal(error.to_string()))?;
+            return Ok(Staged::Kitchen { document: as_document(&value), damaged: true, saved_at: self.now });
+        }
         let document = brought_up(raw.get());
         let kitchen: Kitchen = read_object(document.as_bytes()).map_err(|error| error.within("kitchen"))?;
         kitchen.check().map_err(|error| error.within("kitchen"))?;
         self.kitchen = kitchen;
-        Ok(Staged::Kitchen { document })
+        Ok(Staged::Kitchen { document, damaged: false, saved_at: self.now })
     }
 
     fn plan(&self, raw: &RawValue) -> Result<Staged, Error> {
@@ -229,6 +244,7 @@ impl<'de, S: Sink> Visitor<'de> for &mut File<'_, S> {
                     });
                     self.version = Some(self.ends(known.map_err(ApiError::from))?);
                 }
+                "kitchen_damaged" => self.damaged = fields.next_value::<Option<String>>()?.is_some(),
                 "kitchen" => {
                     let raw: Box<RawValue> = fields.next_value()?;
                     let kitchen = self.kitchen(&raw);

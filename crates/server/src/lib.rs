@@ -2,6 +2,7 @@
 
 pub mod access;
 pub mod app;
+mod asked;
 mod bringing;
 pub mod changes;
 mod checks;
@@ -18,7 +19,8 @@ mod guard;
 mod kitchen_file;
 mod logger_file;
 mod opened;
-pub mod queue;
+pub mod patient;
+mod queue;
 mod recipe_file;
 pub mod router;
 mod routes;

@@ -12,6 +12,7 @@ use axum::routing::{any, get};
 use ergastic_words::service as say;
 use tower_http::CompressionLevel;
 use tower_http::catch_panic::CatchPanicLayer;
+use tower_http::classify::StatusInRangeAsFailures;
 use tower_http::compression::CompressionLayer;
 use tower_http::csrf::CsrfLayer;
 use tower_http::set_header::SetResponseHeaderLayer;
@@ -57,11 +58,14 @@ const QUICK: &[Documented] = &[
     || routes!(compute::post_sheet),
     || routes!(compute::post_sauce),
     || routes!(kitchen::get_kitchen, kitchen::put_kitchen),
+    || routes!(kitchen::list_kitchens),
+    || routes!(kitchen::get_kitchen_version),
     || routes!(meals::list_meals),
     || routes!(meals::get_meal),
     || routes!(meals::try_meal),
     || routes!(meals::bring_dish),
     || routes!(meals::get_file),
+    || routes!(meals::tell),
     || routes!(recipes::post_recipe),
     || routes!(recipes::get_recipe),
     || routes!(plans::list_plans),
@@ -191,6 +195,7 @@ fn behind(door: Router<App>, app: App) -> Router {
     let [content, sniffing, referrer, resource, opener] = headers;
     door.layer((content, sniffing, referrer, resource, opener))
         .layer(CatchPanicLayer::custom(|_| ApiError::Internal("a handler panicked".into()).into_response()))
-        .layer(TraceLayer::new_for_http())
+        // That too much is asked for, or that nothing can be kept, is an answer; what is a fault here says so itself.
+        .layer(TraceLayer::new(StatusInRangeAsFailures::new(500..=502).into_make_classifier()))
         .with_state(app)
 }

@@ -1,5 +1,6 @@
 //! Connections: how many, how long they may take over a request's head, by which door they come in, and how they end.
 
+use std::collections::HashMap;
 use std::convert::Infallible;
 use std::net::IpAddr;
 use std::pin::pin;
@@ -25,11 +26,16 @@ use tokio_rustls::TlsAcceptor;
 use tower::ServiceExt;
 
 use crate::access::{Addresses, Certificates, Peer};
+use crate::patient::Patient;
 
 /// Connections from this machine that may be open at once.
 const CONNECTIONS: usize = 512;
 /// Connections from beyond it: they take none of those.
 const FROM_BEYOND: usize = 256;
+/// Of these so many of one address: one that opens more leaves room for others.
+const OF_ONE_ADDRESS: usize = 32;
+/// What is sent must get on within this time, else the connection is given up.
+const PATIENCE: Duration = Duration::from_secs(20);
 /// The head of a request must be there by then.
 const HEAD: Duration = Duration::from_secs(15);
 /// What is under way when the server is asked to stop may take so long to end.
@@ -78,6 +84,7 @@ pub async fn serve(
     };
     let doors = Doors { own, outer };
     let [near, far] = [CONNECTIONS, FROM_BEYOND].map(|most| Arc::new(Semaphore::new(most)));
+    let mut of_address: HashMap<IpAddr, Arc<Semaphore>> = HashMap::new();
     let graceful = GracefulShutdown::new();
     let mut connections = JoinSet::new();
     let mut stop = pin!(stop);
@@ -108,10 +115,14 @@ pub async fn serve(
         // Beyond the most a connection is closed at once; whoever it was asks again.
         let places = if peer.is_loopback() { &near } else { &far };
         let Ok(place) = places.clone().try_acquire_owned() else { continue };
+        let own = of_address.entry(peer).or_insert_with(|| Arc::new(Semaphore::new(OF_ONE_ADDRESS))).clone();
+        let own = if peer.is_loopback() { None } else { Some(own.try_acquire_owned()) };
+        let Ok(own) = own.transpose() else { continue };
+        of_address.retain(|_, own| own.available_permits() < OF_ONE_ADDRESS);
         let _ = stream.set_nodelay(true);
         let (doors, watcher) = (doors.clone(), graceful.watcher());
         connections.spawn(async move {
-            let _place = place;
+            let _places = (place, own);
             if let Err(error) = doors.lead_in(stream, peer, watcher).await {
                 tracing::debug!("a connection ended: {error}");
             }
@@ -183,7 +194,7 @@ async fn answered(
     let connection = http1::Builder::new()
         .timer(TokioTimer::new())
         .header_read_timeout(HEAD)
-        .serve_connection(TokioIo::new(stream), service);
+        .serve_connection(TokioIo::new(Patient::new(stream, PATIENCE)), service);
     watcher.watch(connection).await?;
     Ok(())
 }

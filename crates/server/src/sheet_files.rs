@@ -68,9 +68,11 @@ pub fn told(task: &MealTask) -> ToldTask {
 /// Every task is an event that keeps its name, so that a calendar that takes the file again moves what has moved and
 /// strikes out what is gone.
 fn calendar(id: &str, name: &str, sheet: &MealSheet, gone: &[ToldTask]) -> String {
-    let mut calendar = Calendar::new();
+    let mut calendar = Calendar::empty();
+    for property in [("VERSION", "2.0"), ("PRODID", "-//Ergastic//Sheet//EN"), ("CALSCALE", "GREGORIAN")] {
+        calendar.append_property(property);
+    }
     calendar.name(name);
-    calendar.append_property(("PRODID", "-//Ergastic//Sheet//EN"));
     let event = |ToldTask { task, what, begins, ends }: &ToldTask| {
         let mut event = Event::new();
         event
@@ -96,7 +98,28 @@ fn calendar(id: &str, name: &str, sheet: &MealSheet, gone: &[ToldTask]) -> Strin
         }
         calendar.push(event.done());
     }
-    calendar.to_string()
+    folded(&calendar.to_string())
+}
+
+/// Octets of a line at the most, its end apart (RFC 5545, 3.1).
+const LINE: usize = 75;
+
+/// The same with every line folded to what the format allows: the library's own last piece of a line may be an octet too long.
+fn folded(text: &str) -> String {
+    let mut out = String::with_capacity(text.len() + text.len() / 20);
+    for line in text.replace("\r\n ", "").split_inclusive("\r\n") {
+        let (mut length, line) = (0, line.trim_end_matches("\r\n"));
+        for letter in line.chars() {
+            if length + letter.len_utf8() > LINE {
+                out.push_str("\r\n ");
+                length = 1;
+            }
+            out.push(letter);
+            length += letter.len_utf8();
+        }
+        out.push_str("\r\n");
+    }
+    out
 }
 
 /// A text that a spreadsheet would take for a formula is marked as a text.

@@ -10,6 +10,7 @@ use jiff::Timestamp;
 use rayon::{ThreadPool, ThreadPoolBuilder};
 use uuid::Uuid;
 
+use crate::access::forget_unseen;
 use crate::app::App;
 use crate::changes::Change;
 use crate::error::ApiResult;
@@ -18,13 +19,39 @@ use crate::traces::traces;
 
 /// Without a reason to look earlier, it is looked so often.
 const EVERY: Duration = Duration::from_secs(600);
+/// The machine's clock counts as right when it has gone on evenly for so long.
+const EVENLY: Duration = Duration::from_secs(24 * 3600);
+/// And differs by no more than this from the time that has passed.
+const DIFFERS: Duration = Duration::from_secs(300);
+
+/// Whether the machine's clock has gone on evenly between two moments, each by it and by what counts only what passes.
+fn evenly(from: (Instant, Timestamp), to: (Instant, Timestamp)) -> bool {
+    let passed = to.0.duration_since(from.0);
+    let shown = to.1.duration_since(from.1).as_secs_f64();
+    passed >= EVENLY && (shown - passed.as_secs_f64()).abs() <= DIFFERS.as_secs_f64()
+}
 
 /// Goes on for as long as the server does.
 pub async fn go_on(app: App) {
     if let Err(error) = app.store.clear_imports().await {
         tracing::warn!("what a broken-off import left can't be cleared yet: {error}");
     }
+    let mut looked = (Instant::now(), Timestamp::now());
     loop {
+        if let Err(error) = app.store.save_from_deleted_log().await {
+            tracing::error!(
+                "the write-ahead log was deleted, and what stands in it can't be moved into the database: {error}"
+            );
+        }
+        let now = (Instant::now(), Timestamp::now());
+        if now.0.duration_since(looked.0) >= EVENLY {
+            if evenly(looked, now)
+                && let Err(error) = forget_unseen(&app.store, now.1).await
+            {
+                tracing::warn!("devices that were not seen for long can't be forgotten yet: {error}");
+            }
+            looked = now;
+        }
         if let Err(error) = reckon_all(&app).await {
             tracing::warn!("what the list of cooks shows can't be kept yet: {error}");
         }
@@ -32,8 +59,23 @@ pub async fn go_on(app: App) {
             tracing::warn!("the day's copy can't be made: {error}");
         }
         tokio::select! {
+            () = log_is_deleted(&app) => {}
             () = app.upkeep.notified() => {}
             () = tokio::time::sleep(EVERY) => {}
+        }
+    }
+}
+
+/// The log is looked for so often.
+const LOG_EVERY: Duration = Duration::from_secs(1);
+
+/// Until the write-ahead log is newly found deleted.
+async fn log_is_deleted(app: &App) {
+    let before = app.store.has_its_log();
+    loop {
+        tokio::time::sleep(LOG_EVERY).await;
+        if before && !app.store.has_its_log() {
+            return;
         }
     }
 }
@@ -115,4 +157,23 @@ async fn reckon(app: &App, id: Uuid, thread: &Arc<ThreadPool>) -> ApiResult<()> 
     };
     app.store.put_summary(id, seq, &summary).await?;
     Ok(())
+}
+
+#[cfg(test)]
+mod tests {
+    use jiff::SignedDuration;
+
+    use super::*;
+
+    #[test]
+    fn a_clock_counts_as_right_when_it_has_gone_on_evenly_for_a_day() {
+        let (passed, shown) = (Instant::now(), Timestamp::now());
+        let hours = |hours: u64, off_s: i64| {
+            let by = SignedDuration::from_secs(hours as i64 * 3600 + off_s);
+            evenly((passed, shown), (passed + Duration::from_secs(hours * 3600), shown + by))
+        };
+        assert!(hours(24, 0) && hours(24, 200) && hours(30, -200));
+        assert!(!hours(23, 0), "not for long enough");
+        assert!(!hours(24, 400 * 24 * 3600) && !hours(24, -3600), "it jumped");
+    }
 }

@@ -7,7 +7,7 @@ use std::sync::Arc;
 use axum::Router;
 use axum::body::{Body, to_bytes};
 use axum::http::{Request, Response, StatusCode, header};
-use ergastic::access::{Addresses, Authority, Beyond, Certificates, Peer, hashed, session_of};
+use ergastic::access::{Addresses, Authority, Beyond, Certificates, Peer, forget_unseen, hashed, session_of};
 use ergastic::{App, api_document, beyond, router};
 use ergastic_store::Store;
 use jiff::{SignedDuration, Timestamp};
@@ -208,8 +208,14 @@ async fn a_cookie_is_changed_every_day_and_a_stolen_one_ends_with_it() {
     assert!(session_of(store, &headers(&sent), under_way).await.unwrap().unwrap().other.is_none());
     assert!(session_of(store, &headers(&sent), later + SignedDuration::from_secs(61)).await.unwrap().is_none());
     assert!(session_of(store, &headers(&fresh), later + hours(1)).await.unwrap().is_some());
-    // A screen that lay in a drawer for a month is a stranger.
-    assert!(session_of(store, &headers(&fresh), later + hours(24 * 32)).await.unwrap().is_none());
+    // A screen that lay in a drawer for a month is a stranger; a clock that was wrong for one request makes none of it.
+    for wrong in [24 * 32, 24 * 400, 24 * 365 * 40] {
+        assert!(session_of(store, &headers(&fresh), later + hours(wrong)).await.unwrap().is_none());
+        assert!(session_of(store, &headers(&fresh), later + hours(2)).await.unwrap().is_some(), "{wrong} hours off");
+    }
+    assert!(session_of(store, &headers(&fresh), later - hours(24 * 365 * 40)).await.unwrap().is_some());
+    assert!(session_of(store, &headers(&fresh), later + hours(3)).await.unwrap().is_some());
+    forget_unseen(store, later + hours(24 * 32)).await.unwrap();
     assert!(kitchen.app.store.screens().await.unwrap().is_empty());
 }
 

@@ -130,6 +130,10 @@ async fn a_calendar_strikes_out_what_is_no_longer_to_be_done() {
     let first = text(&app, Method::GET, &path, &Value::Null).await.1;
     let events = |text: &str| text.matches("BEGIN:VEVENT").count();
     assert!(events(&first) > 20 && !first.contains("CANCELLED"));
+    assert_eq!(first.matches("PRODID:").count(), 1);
+    assert!(first.split("\r\n").all(|line| line.len() <= 75), "{first}");
+    let told = text(&app, Method::POST, &format!("/api/meals/{SHIN}/told"), &Value::Null).await.0;
+    assert_eq!(told, StatusCode::NO_CONTENT);
     let mut plan = get(&app, &format!("/api/plans/{CHEEK}")).await;
     plan["plan"]["prepare"]["trim"] = json!("none");
     let saved = json!({"version": plan["version"], "plan": plan["plan"]});

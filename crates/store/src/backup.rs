@@ -132,6 +132,10 @@ pub async fn restore(copy: &Path, to: &Path, now: Timestamp) -> Result<Option<Pa
     sqlx::query("VACUUM INTO ?").bind(partial.display().to_string()).execute(&mut connection).await?;
     let _ = connection.close().await;
     std::fs::File::open(&partial).and_then(|file| file.sync_all()).map_err(io(&partial))?;
+    // Whoever was let at the database before is let at it still, and nobody else.
+    if let Ok(there) = std::fs::metadata(to) {
+        std::fs::set_permissions(&partial, there.permissions()).map_err(io(&partial))?;
+    }
     let aside = set_aside(to, now)?;
     std::fs::rename(&partial, to).map_err(io(to))?;
     if let Some(folder) = to.parent() {
@@ -147,6 +151,7 @@ fn set_aside(file: &Path, now: Timestamp) -> Result<Option<PathBuf>> {
     }
     let folder = file.parent().unwrap_or(Path::new(".")).join(FOLDER);
     std::fs::create_dir_all(&folder).map_err(io(&folder))?;
+    std::fs::set_permissions(&folder, std::fs::Permissions::from_mode(0o700)).map_err(io(&folder))?;
     let stamp = now.strftime("%Y-%m-%dT%H%M%SZ").to_string();
     let aside = folder.join(format!("before-restore-{stamp}.sqlite"));
     // The log first: a database without it is an older one, a log without its database is nothing.

@@ -37,6 +37,8 @@ pub(crate) struct Connections {
     file: PathBuf,
     /// The file by device and number: a deleted one goes on being written to and is gone at the next start.
     identity: (u64, u64),
+    /// Its write-ahead log likewise: what stands only in a deleted one is gone at the next start.
+    log_identity: (u64, u64),
     remove_on_drop: Option<PathBuf>,
 }
 
@@ -114,9 +116,11 @@ impl Connections {
             open.push(readers.acquire().await?);
         }
         drop(open);
+        let log = log_of(file);
+        let log_identity = identity(&log).map_err(|error| Error::of_file(&log, &error))?;
         let identity = identity(file).map_err(|error| Error::of_file(file, &error))?;
         let long = Arc::new(Semaphore::new(LONG_READS));
-        Ok(Self { writer, readers, long, file: file.to_owned(), identity, remove_on_drop })
+        Ok(Self { writer, readers, long, file: file.to_owned(), identity, log_identity, remove_on_drop })
     }
 
     /// A connection beside the others, for a copy: those that read may write nowhere.
@@ -138,12 +142,26 @@ impl Connections {
         }
     }
 
+    /// Whether the write-ahead log is still the one that was opened.
+    pub(crate) fn has_its_log(&self) -> bool {
+        identity(&log_of(&self.file)).is_ok_and(|identity| identity == self.log_identity)
+    }
+
     /// A write, when its turn comes.
-    pub(crate) async fn write(&self) -> Result<Writing> {
+    pub(crate) async fn write(&self) -> Result<Writing<'_>> {
         self.is_there()?;
         let mut connection = self.writer.acquire().await?;
         sqlx::raw_sql("BEGIN IMMEDIATE").execute(&mut *connection).await?;
-        Ok(Writing(connection))
+        Ok(Writing { connection, of: self })
+    }
+
+    /// Moves all that stands in a log that was deleted into the database itself.
+    ///
+    /// # Errors
+    /// When not all of it could be moved.
+    pub(crate) async fn save_from_log(&self) -> Result<()> {
+        let mut connection = self.writer.acquire().await?;
+        moved_from_log(&mut connection).await
     }
 
     /// Connections for short reads.
@@ -171,27 +189,43 @@ impl Connections {
     }
 }
 
-/// A write under way; dropped without [`Writing::commit`], nothing of it was.
-pub(crate) struct Writing(PoolConnection<Sqlite>);
+/// Where SQLite keeps the write-ahead log of a database.
+fn log_of(file: &Path) -> PathBuf {
+    let mut name = file.as_os_str().to_owned();
+    name.push("-wal");
+    name.into()
+}
 
-impl Writing {
-    /// Keeps it.
+/// Moves all of the log into the database, and waits for whoever still reads the old of it.
+async fn moved_from_log(connection: &mut SqliteConnection) -> Result<()> {
+    let (busy, ..): (i64, i64, i64) = sqlx::query_as("PRAGMA wal_checkpoint(FULL)").fetch_one(connection).await?;
+    if busy == 0 { Ok(()) } else { Err(Error::Unusable(Trouble::Busy)) }
+}
+
+/// A write under way; dropped without [`Writing::commit`], nothing of it was.
+pub(crate) struct Writing<'a> {
+    connection: PoolConnection<Sqlite>,
+    of: &'a Connections,
+}
+
+impl Writing<'_> {
+    /// Keeps it. Where the log was deleted under the running server, it is kept in the database itself before this answers.
     pub(crate) async fn commit(mut self) -> Result<()> {
-        sqlx::raw_sql("COMMIT").execute(&mut *self.0).await?;
-        Ok(())
+        sqlx::raw_sql("COMMIT").execute(&mut *self.connection).await?;
+        if self.of.has_its_log() { Ok(()) } else { moved_from_log(&mut self.connection).await }
     }
 }
 
-impl Deref for Writing {
+impl Deref for Writing<'_> {
     type Target = SqliteConnection;
     fn deref(&self) -> &Self::Target {
-        &self.0
+        &self.connection
     }
 }
 
-impl DerefMut for Writing {
+impl DerefMut for Writing<'_> {
     fn deref_mut(&mut self) -> &mut Self::Target {
-        &mut self.0
+        &mut self.connection
     }
 }
 

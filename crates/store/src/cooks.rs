@@ -27,6 +27,8 @@ pub struct StoredCook {
     pub opened_at: Timestamp,
     /// What happened, in the order it was stored.
     pub events: Vec<Event>,
+    /// So many more things happened that can't be read: it goes on without them.
+    pub unread: usize,
     /// The place of the last of them among all that was stored; 0 where nothing happened.
     pub seq: i64,
 }
@@ -104,12 +106,14 @@ impl TryFrom<RawCook> for StoredCook {
     type Error = Error;
 
     fn try_from(raw: RawCook) -> Result<Self> {
+        let events: Vec<Event> = raw.events.iter().filter_map(|event| Event::try_from(event).ok()).collect();
         Ok(Self {
             id: read_id(&raw.id)?,
             plan_id: read_id(&raw.plan_id)?,
             plan: raw.document.read()?,
             opened_at: read_instant(&raw.opened_at)?,
-            events: raw.events.iter().map(Event::try_from).collect::<Result<_>>()?,
+            unread: raw.events.len() - events.len(),
+            events,
             seq: raw.seq,
         })
     }

@@ -54,6 +54,8 @@ pub enum Error {
         /// The version that stands now.
         current: i64,
     },
+    /// The kitchen that stands can't be read, and is not saved over unasked; why it can't.
+    OverDamaged(String),
     /// An event's id belongs to another cook.
     Elsewhere {
         /// Which of the events that were sent.
@@ -65,6 +67,11 @@ pub enum Error {
     Moved,
     /// A cook holds as much as it may.
     CookFull {
+        /// How many that is.
+        most: usize,
+    },
+    /// As many probes are known as may be.
+    ProbesFull {
         /// How many that is.
         most: usize,
     },
@@ -103,9 +110,11 @@ impl Error {
         match self {
             Self::NotFound { what, id } => say::not_found(what, id),
             Self::Conflict { given, current } => say::conflict(&given.to_string(), &current.to_string()),
+            Self::OverDamaged(reason) => say::over_damaged(reason),
             Self::Elsewhere { index, id } => say::elsewhere(&index.to_string(), &id.to_string()),
             Self::Moved => say::moved(),
             Self::CookFull { most } => say::cook_full(*most as u32),
+            Self::ProbesFull { most } => say::probes_full(*most as u32),
             Self::Importing => say::importing(),
             Self::Damaged(reason) => say::damaged(&Voice::default().say(reason)),
             Self::File(said) => said.clone(),

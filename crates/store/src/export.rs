@@ -1,15 +1,17 @@
 //! The whole kitchen going out: one moment of it, written as it is read.
 
-use ergastic_core::cook::Happened;
+use ergastic_core::cook::{Event, Happened};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
 use jiff::Timestamp;
+use serde_json::Value;
 use tokio::sync::mpsc;
 use uuid::Uuid;
 
 use crate::connect::Snapshot;
 use crate::cooks::{RawEvent, raw_cook};
 use crate::document::Document;
+use crate::kitchens::newest;
 use crate::readings::Sweep;
 use crate::{CookFile, EventFile, FILE_VERSION, PlanFile, Result, Store, StoredCook, read_id, read_instant};
 
@@ -102,10 +104,13 @@ impl Store {
         out.progress.of = Some(count as u64);
         (out.tell)(out.progress);
         go_on!(out.write(format!("{{\"ergastic\":{FILE_VERSION}").as_bytes()).await);
-        let kitchen: Option<(String, i64)> =
-            sqlx::query_as("SELECT document, format FROM kitchen WHERE id = 1").fetch_optional(&mut *snapshot).await?;
-        if let Some((text, format)) = kitchen {
-            let kitchen = Document { format, text }.as_json::<Kitchen>()?;
+        if let Some((_, text, format)) = newest(&mut snapshot).await? {
+            let document = Document { format, text };
+            if let Err(reason) = document.read::<Kitchen>() {
+                let reason = Value::String(reason.to_string());
+                go_on!(out.write(format!(",\"kitchen_damaged\":{reason}").as_bytes()).await);
+            }
+            let kitchen = document.as_json::<Kitchen>()?;
             go_on!(out.write(format!(",\"kitchen\":{kitchen}").as_bytes()).await);
         }
         go_on!(self.write_plans(&mut snapshot, &mut out).await?);
@@ -161,7 +166,12 @@ impl Store {
         let mut first = true;
         for id in ids {
             let Some(raw) = raw_cook(snapshot, &id).await? else { continue };
-            let damaged = StoredCook::try_from(raw.clone()).err().map(|error| error.to_string());
+            let damaged = match StoredCook::try_from(raw.clone()) {
+                Err(error) => Some(error.to_string()),
+                Ok(_) => {
+                    raw.events.iter().find_map(|event| Event::try_from(event).err()).map(|error| error.to_string())
+                }
+            };
             let (Ok(id), Ok(opened_at)) = (read_id(&raw.id), read_instant(&raw.opened_at)) else { continue };
             let events = raw.events.iter().filter_map(|RawEvent { id, at, happened, screen }| {
                 let happened = happened.as_json::<Happened>().ok()?;

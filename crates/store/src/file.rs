@@ -1,6 +1,6 @@
 //! The whole kitchen as one JSON file: what stands in it.
 //!
-//! `{"ergastic": 1, "kitchen": …, "plans": […], "cooks": […], "probes": […]}`, each part optional. Documents are carried as
+//! `{"ergastic": 1, "kitchen_damaged": …, "kitchen": …, "plans": […], "cooks": […], "probes": […]}`, each part optional. Documents are carried as
 //! they are kept; whoever brings a file in reads and checks them.
 
 use jiff::Timestamp;
@@ -87,6 +87,10 @@ pub enum Staged {
     Kitchen {
         /// Its document.
         document: String,
+        /// It can't be read, and is carried as it was.
+        damaged: bool,
+        /// When it came.
+        saved_at: Timestamp,
     },
     /// A version of a plan.
     Plan {

@@ -13,8 +13,9 @@ use uuid::Uuid;
 
 use crate::cooks::{insert_events, put_summary};
 use crate::document::FORMAT;
+use crate::kitchens::{newest, put_kitchen};
 use crate::readings::{count_known, insert_readings, probe_number};
-use crate::{Error, MOST_EVENTS, Reading, Result, Staged, Store, put_kitchen, write, write_instant};
+use crate::{Error, MOST_EVENTS, Reading, Result, Staged, Store, write, write_instant};
 
 /// What a file has brought, or would bring.
 #[derive(Debug, Clone, Copy, Default, PartialEq, Eq)]
@@ -272,10 +273,9 @@ async fn count(
     brought: &mut Brought,
 ) -> Result<()> {
     match item {
-        Staged::Kitchen { document } => {
-            let here: Option<String> =
-                sqlx::query_scalar("SELECT document FROM kitchen WHERE id = 1").fetch_optional(connection).await?;
-            brought.kitchen = here.as_ref() != Some(document);
+        Staged::Kitchen { document, damaged, .. } => {
+            let here = newest(connection).await?.map(|(_, document, _)| document);
+            brought.kitchen = if *damaged { here.is_none() } else { here.as_ref() != Some(document) };
         }
         Staged::Plan { id, version, saved_at, document, .. } => {
             let known: Option<i64> = sqlx::query_scalar("SELECT 1 FROM plan WHERE id = ? LIMIT 1")
@@ -318,7 +318,11 @@ async fn count(
 /// Puts an item where it belongs.
 async fn put(connection: &mut SqliteConnection, item: Staged) -> Result<()> {
     match item {
-        Staged::Kitchen { document } => put_kitchen(connection, &document).await,
+        Staged::Kitchen { document, damaged, saved_at } => match newest(connection).await? {
+            // One that can't be read takes no other's place, and one that is there already makes no version.
+            Some((_, here, _)) if damaged || here == document => Ok(()),
+            _ => put_kitchen(connection, &document, FORMAT, saved_at).await,
+        },
         Staged::Plan { id, version, saved_at, document, binned_at } => {
             if !is_new_version(connection, id, version, saved_at, &document).await? {
                 return Ok(());

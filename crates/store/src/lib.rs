@@ -13,6 +13,7 @@ mod error;
 mod export;
 mod file;
 mod import;
+mod kitchens;
 mod plans;
 mod readings;
 mod screens;
@@ -23,7 +24,6 @@ mod upgrade;
 use std::path::Path;
 use std::sync::Arc;
 
-use ergastic_core::kitchen::Kitchen;
 use ergastic_words::keeping as say;
 use jiff::Timestamp;
 use tokio::sync::Mutex;
@@ -39,6 +39,7 @@ pub use error::{Error, Result, Trouble};
 pub use export::Progress;
 pub use file::{CookFile, EventFile, FILE_VERSION, PlanFile, ReadingFile, Staged, as_document};
 pub use import::{Brought, Import};
+pub use kitchens::{DamagedKitchen, StoredKitchen};
 pub use plans::{ListedPlan, StoredPlan};
 pub use readings::{Reading, SeenProbe};
 pub use screens::{Digest, ProbeKey, Role, Screen};
@@ -73,70 +74,6 @@ impl Store {
         Ok(Self { connections: Arc::new(Connections::open(&file, Some(folder)).await?), importing: Arc::default() })
     }
 
-    /// The kitchen, the default one if none was saved or what was saved can't be read any more.
-    ///
-    /// # Errors
-    /// When the database can't be read.
-    pub async fn kitchen(&self) -> Result<Kitchen> {
-        Ok(self.kitchen_kept().await?.1)
-    }
-
-    /// The same with its version; 0 where none was saved.
-    ///
-    /// # Errors
-    /// When the database can't be read.
-    pub async fn kitchen_kept(&self) -> Result<(i64, Kitchen)> {
-        let row: Option<(i64, String, i64)> =
-            sqlx::query_as("SELECT version, document, format FROM kitchen WHERE id = 1")
-                .fetch_optional(self.connections.read())
-                .await?;
-        Ok(row.map_or_else(
-            || (0, Kitchen::default()),
-            |(version, text, format)| (version, Document { format, text }.read().unwrap_or_default()),
-        ))
-    }
-
-    /// The kitchen's document as it is kept.
-    ///
-    /// # Errors
-    /// When the database can't be read.
-    pub async fn kitchen_document(&self) -> Result<Option<Document>> {
-        let row: Option<(String, i64)> = sqlx::query_as("SELECT document, format FROM kitchen WHERE id = 1")
-            .fetch_optional(self.connections.read())
-            .await?;
-        Ok(row.map(|(text, format)| Document { format, text }))
-    }
-
-    /// Whether no kitchen was saved yet.
-    ///
-    /// # Errors
-    /// When the database can't be read.
-    pub async fn is_new(&self) -> Result<bool> {
-        Ok(self.kitchen_document().await?.is_none())
-    }
-
-    /// Saves the kitchen over the version it was made from (0 for the first), and answers its new version. The very kitchen
-    /// that stands changes nothing.
-    ///
-    /// # Errors
-    /// [`Error::Conflict`] when another version stands.
-    pub async fn save_kitchen(&self, from_version: i64, kitchen: &Kitchen) -> Result<i64> {
-        let document = write(kitchen)?;
-        let mut writing = self.connections.write().await?;
-        let stands: Option<(i64, String)> =
-            sqlx::query_as("SELECT version, document FROM kitchen WHERE id = 1").fetch_optional(&mut *writing).await?;
-        let current = stands.as_ref().map_or(0, |(version, _)| *version);
-        if stands.is_some_and(|(_, there)| there == document) {
-            return Ok(current);
-        }
-        if current != from_version {
-            return Err(Error::Conflict { given: from_version, current });
-        }
-        put_kitchen(&mut writing, &document).await?;
-        writing.commit().await?;
-        Ok(current + 1)
-    }
-
     /// Lets the database grow to so many pages and no further, as a full disk would, for tests; none lifts it.
     ///
     /// # Errors
@@ -153,29 +90,6 @@ impl Store {
     pub async fn close(&self) {
         self.connections.close().await;
     }
-}
-
-/// Puts the kitchen in its place. What the lists say of cooks waits to be said again where it was in other units.
-async fn put_kitchen(connection: &mut sqlx::SqliteConnection, document: &str) -> Result<()> {
-    let before: Option<(String, i64)> =
-        sqlx::query_as("SELECT document, format FROM kitchen WHERE id = 1").fetch_optional(&mut *connection).await?;
-    let units = |format: i64, text: String| {
-        Document { format, text }.read::<Kitchen>().map(|kitchen| kitchen.units).unwrap_or_default()
-    };
-    let were = before.map(|(text, format)| units(format, text)).unwrap_or_default();
-    if units(document::FORMAT, document.to_owned()) != were {
-        sqlx::query("UPDATE cook_summary SET reckoned = 0").execute(&mut *connection).await?;
-    }
-    sqlx::query(
-        "INSERT INTO kitchen (id, document, format) VALUES (1, ?, ?)
-         ON CONFLICT (id) DO UPDATE
-         SET document = excluded.document, format = excluded.format, version = version + 1",
-    )
-    .bind(document)
-    .bind(document::FORMAT)
-    .execute(connection)
-    .await?;
-    Ok(())
 }
 
 fn write<T: serde::Serialize>(value: &T) -> Result<String> {

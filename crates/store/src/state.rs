@@ -17,6 +17,8 @@ const LEAST_BYTES: u64 = 128 << 10;
 pub struct State {
     /// Why nothing can be kept, if so.
     pub trouble: Option<Trouble>,
+    /// The write-ahead log was deleted: all is kept, but each change straight in the database.
+    pub log_gone: bool,
     /// Free on the disk, bytes.
     pub free_bytes: Option<u64>,
     /// The database file, bytes.
@@ -26,6 +28,19 @@ pub struct State {
 }
 
 impl Store {
+    /// Whether the write-ahead log is still the one that was opened.
+    pub fn has_its_log(&self) -> bool {
+        self.connections.has_its_log()
+    }
+
+    /// Where the log was deleted under the running server, moves all that stands in it into the database.
+    ///
+    /// # Errors
+    /// When not all of it could be moved.
+    pub async fn save_from_deleted_log(&self) -> Result<()> {
+        if self.has_its_log() { Ok(()) } else { self.connections.save_from_log().await }
+    }
+
     /// Tries a small write, as every change makes it, and looks at the disk.
     pub async fn state(&self, now: Timestamp) -> State {
         let tried = async {
@@ -46,7 +61,8 @@ impl Store {
         let file = self.connections.file();
         let size = |path: &Path| std::fs::metadata(path).map_or(0, |data| data.len());
         let log = file.with_extension("sqlite-wal");
-        State { trouble, free_bytes, database_bytes: size(file), log_bytes: size(&log) }
+        let log_gone = trouble.is_none() && !self.connections.has_its_log();
+        State { trouble, log_gone, free_bytes, database_bytes: size(file), log_bytes: size(&log) }
     }
 }
 

@@ -18,11 +18,11 @@ pub struct ToldTask {
 }
 
 impl Store {
-    /// Keeps what a meal's calendar tells of now, and answers what an earlier one told of and this one does not.
+    /// Keeps what a meal's calendar tells of now.
     ///
     /// # Errors
-    /// When the database can't be read or written.
-    pub async fn told_tasks(&self, meal: &str, now: &[ToldTask]) -> Result<Vec<ToldTask>> {
+    /// When the database can't be written.
+    pub async fn tell_tasks(&self, meal: &str, now: &[ToldTask]) -> Result<()> {
         let mut writing = self.connections.write().await?;
         for ToldTask { task, what, begins, ends } in now {
             sqlx::query(
@@ -37,12 +37,19 @@ impl Store {
             .execute(&mut *writing)
             .await?;
         }
+        writing.commit().await
+    }
+
+    /// What an earlier calendar of a meal told of and this one does not.
+    ///
+    /// # Errors
+    /// When the database can't be read.
+    pub async fn told_and_gone(&self, meal: &str, now: &[ToldTask]) -> Result<Vec<ToldTask>> {
         let all: Vec<(String, String, String, String)> =
             sqlx::query_as("SELECT task, what, begins, ends FROM told_task WHERE meal = ? ORDER BY begins, task")
                 .bind(meal)
-                .fetch_all(&mut *writing)
+                .fetch_all(self.connections.read())
                 .await?;
-        writing.commit().await?;
         let gone = all.into_iter().filter(|(task, ..)| !now.iter().any(|told| told.task == *task));
         gone.map(|(task, what, begins, ends)| {
             Ok(ToldTask { task, what, begins: read_instant(&begins)?, ends: read_instant(&ends)? })

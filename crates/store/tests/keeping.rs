@@ -145,7 +145,7 @@ async fn many_who_write_at_once_all_land() {
             match i % 3 {
                 0 => store.store_readings("stove", &[reading(u128::from(i), i64::from(i))]).await.map(drop),
                 1 => store.save_plan(Uuid::from_u128(1000 + u128::from(i)), 0, &plan("P"), now()).await.map(drop),
-                _ => store.save_kitchen(0, &ergastic_core::kitchen::Kitchen::default()).await.map(drop),
+                _ => store.save_kitchen(0, &ergastic_core::kitchen::Kitchen::default(), false, now()).await.map(drop),
             }
         })
     });
@@ -284,6 +284,43 @@ async fn a_damaged_document_spoils_itself_and_nothing_else_and_goes_out_as_it_is
     store.put_away(What::Cook, COOK, now()).await.unwrap();
     store.put_away(What::Plan, Uuid::from_u128(1), now()).await.unwrap();
     assert_eq!((store.plans().await.unwrap().len(), store.bin().await.unwrap().len()), (1, 2));
+    store.close().await;
+    remove(&file);
+}
+
+#[tokio::test]
+async fn a_damaged_kitchen_is_shown_goes_out_as_it_is_and_is_not_written_over_unasked() {
+    let (file, store) = on_disk().await;
+    let high = Kitchen { altitude_m: 300.0, ..Kitchen::default() };
+    store.save_kitchen(0, &high, false, now()).await.unwrap();
+    store.save_kitchen(1, &Kitchen { altitude_m: 900.0, ..Kitchen::default() }, false, now()).await.unwrap();
+    store.close().await;
+    for (broken, kept) in [("{\"name\": 3", Some(2)), ("{\"altitude_m\": \"high\"}", None)] {
+        let all = if kept.is_some() { "WHERE version = 3" } else { "" };
+        run_sql(
+            &file,
+            "INSERT OR IGNORE INTO kitchen SELECT 3, document, format, saved_at FROM kitchen WHERE version = 2",
+        )
+        .await;
+        run_sql(&file, &format!("UPDATE kitchen SET document = '{broken}' {all}")).await;
+        let store = Store::open(&file).await.unwrap();
+        let read = store.kitchen_kept().await.unwrap();
+        let damaged = read.damaged.unwrap();
+        assert_eq!((read.version, damaged.text.as_str(), damaged.instead), (3, broken, kept));
+        assert_eq!(read.kitchen.altitude_m, if kept.is_some() { 900.0 } else { Kitchen::default().altitude_m });
+        let refused = store.save_kitchen(3, &high, false, now()).await;
+        assert!(matches!(refused, Err(Error::OverDamaged(_))), "{refused:?}");
+        let out = export(&store).await;
+        assert!(out["kitchen_damaged"].is_string());
+        let text = |value: &serde_json::Value| value.as_str().map_or_else(|| value.to_string(), str::to_owned);
+        assert_eq!(text(&out["kitchen"]).replace(" ", ""), broken.replace(" ", ""));
+        store.close().await;
+    }
+    let store = Store::open(&file).await.unwrap();
+    assert_eq!(store.save_kitchen(3, &high, true, now()).await.unwrap(), 4);
+    assert!(store.kitchen_version(3).await.unwrap().text.contains("high"), "what could not be read is still there");
+    assert_eq!(store.kitchen_versions().await.unwrap().len(), 4);
+    assert_eq!(store.kitchen_kept().await.unwrap().damaged, None);
     store.close().await;
     remove(&file);
 }
@@ -471,13 +508,16 @@ fn a_folder_is_kept_by_one_at_a_time() {
 async fn what_lists_say_is_said_again_when_the_kitchen_changes_its_units_and_not_otherwise() {
     let store = with_cook().await;
     let waiting = async || store.cooks_to_reckon().await.unwrap();
-    store.save_kitchen(0, &Kitchen { altitude_m: 300.0, ..Kitchen::default() }).await.unwrap();
+    store.save_kitchen(0, &Kitchen { altitude_m: 300.0, ..Kitchen::default() }, false, now()).await.unwrap();
     assert_eq!(waiting().await, Vec::<Uuid>::new());
-    store.save_kitchen(1, &Kitchen { units: Units::Us, ..Kitchen::default() }).await.unwrap();
+    store.save_kitchen(1, &Kitchen { units: Units::Us, ..Kitchen::default() }, false, now()).await.unwrap();
     assert_eq!(waiting().await, [COOK]);
     store.put_summary(COOK, 0, &shown("One")).await.unwrap();
-    store.save_kitchen(2, &Kitchen { units: Units::Us, altitude_m: 10.0, ..Kitchen::default() }).await.unwrap();
-    let overwritten = store.save_kitchen(2, &Kitchen { units: Units::Us, ..Kitchen::default() }).await;
+    store
+        .save_kitchen(2, &Kitchen { units: Units::Us, altitude_m: 10.0, ..Kitchen::default() }, false, now())
+        .await
+        .unwrap();
+    let overwritten = store.save_kitchen(2, &Kitchen { units: Units::Us, ..Kitchen::default() }, false, now()).await;
     assert!(matches!(overwritten, Err(Error::Conflict { given: 2, current: 3 })), "what another page saved stays");
     assert_eq!(waiting().await, Vec::<Uuid>::new());
 }

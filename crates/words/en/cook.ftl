@@ -2,6 +2,11 @@
 
 tender = Tender. Keep it hot and covered until it is lifted for the bell.
 before = The clock starts when the meat meets the heat.
+# $things (Count)
+unread = { $things ->
+        [one] One thing that happened can't be read. The cook goes on without it: check the pot, and log what is missing.
+       *[other] { $things } things that happened can't be read. The cook goes on without them: check the pot, and log what is missing.
+    }
 # $since (Instant)
 left-open = Nothing logged since { $since }: close it, or log how it stands
 surprising = No simulated cook foretold that last finding. Check that the probe's tip is in the middle, or fork it.

@@ -5,6 +5,7 @@ trouble-read-only = nothing can be kept: the kitchen's folder can only be read. 
 trouble-disk = nothing can be kept: the disk does not do what it is told. Save the whole kitchen as a file elsewhere, and check the disk
 trouble-gone = nothing can be kept: the database file was deleted or replaced. Save the whole kitchen as a file now, then start again and bring it in
 trouble-corrupt = the database file is damaged or not a database. Put it aside and bring back a copy with `ergastic restore FILE`; copies are kept in the folder backups beside it
+log-gone = The database's write-ahead log was deleted. Nothing is lost: each change now goes straight into the database. Stop Ergastic and start it again
 trouble-busy = the kitchen is still busy with another change. Nothing of this one was kept; try again shortly
 
 # $what (Key) $id (Text)
@@ -16,11 +17,19 @@ not-found = there is no { $what ->
     } { $id }
 # $given (Text) $current (Text)
 conflict = version { $given } was saved over by version { $current }
+# $reason (Text) $version (Text)
+damaged-kitchen = The kitchen's document can't be read: { $reason }. Version { $version } is used instead
+# $reason (Text)
+damaged-first-kitchen = The kitchen's document can't be read: { $reason }. The usual kitchen is used instead
+# $reason (Text)
+over-damaged = the kitchen that is kept can't be read ({ $reason }). Say that you go on without it, and it is kept as an earlier version
 # $index (Text) $id (Text)
 elsewhere = [{ $index }].id: { $id } is the id of something that happened in another cook. Make a new one
 moved = something else happened in this cook just now. Try again
 # $most (Count)
 cook-full = this cook holds { $most } things that happened, which is all it can. Close it and open another
+# $most (Count)
+probes-full = { $most } probes are known, which is all there can be. Send this one's readings under a name that is known
 importing = another file is being brought in. Wait until it is done
 # $reason (Text)
 damaged = a stored document can't be read: { $reason }

@@ -78,6 +78,10 @@ demo-not-loaded = the demo kitchen can't be loaded
 # $given (Number) $most (Number)
 no-speed = a clock {$given} times as fast can't be had; it must be 1 to { $most }
 # $address (Text)
+host-is-own = { $address } is this machine itself: other devices can't reach it. It answers at 127.0.0.1 alone, as without --host
+# $path (Text)
+folder-is-open = other users of this machine can read { $path }, and it holds more than a kitchen. Give Ergastic a folder of its own, or close this one (chmod 700)
+# $address (Text)
 host-not-private = { $address } is on the open internet, where this kitchen does not stand. Give an address of your own network, or one that stands for all of them
 # $text (Text)
 no-such-name = { $text } is no name of a machine

@@ -1,5 +1,7 @@
 import { ApiFault } from './client';
+import { draftsOf, keepDraft, keepSteps, stepsOf, type Step } from './drafts';
 import { changed, merge } from './merge';
+import { mayChange } from './role';
 
 /** A document as the kitchen keeps it. */
 export type Kept<T> = { version: number; value: T };
@@ -8,29 +10,34 @@ export type Kept<T> = { version: number; value: T };
 export type Keeper<T> = {
   save: (version: number, value: T) => Promise<Kept<T>>;
   read: () => Promise<Kept<T>>;
-  /** The name that unsaved changes wait under in this browser. */
+  /** The name that unsaved changes and steps back wait under in this browser. */
   name: string;
 };
 
 export type DocumentState<T> = {
   value: T;
   version: number;
-  state: 'saved' | 'waiting' | 'saving' | 'refused';
+  /** `away`: the kitchen does not take it just now, and it is tried again by itself; `refused`: it waits for another figure. */
+  state: 'saved' | 'waiting' | 'saving' | 'away' | 'refused';
   /** Why it could not be saved; what was typed stays. */
   fault?: ApiFault;
+  /** What is not saved is not written down in this browser either: it is lost when the page is loaded again. */
+  unwritten: boolean;
   /** Fields that somebody else changed while this was open. */
   elsewhere: string[];
   canUndo: boolean;
   canRedo: boolean;
 };
 
-type Step<T> = { before: T; after: T; key: string; at: number };
-type Draft<T> = { base: T; value: T };
-
 /** Changes within this time to the same thing are one step back. */
 const ONE_STEP_MS = 1200;
 const SAVES_AFTER_MS = 400;
 const TRIES_AGAIN_MS = 3000;
+/** So many steps back. */
+const MOST_STEPS = 50;
+
+/** What another figure would mend; all else may be taken as it is, later. */
+const isRefusal = (fault: ApiFault) => [400, 403, 404, 413, 422].includes(fault.status);
 
 /**
  * One document under the hand: saved as it is changed, with every step undone and redone, and brought together with what
@@ -39,8 +46,9 @@ const TRIES_AGAIN_MS = 3000;
 export class LiveDocument<T extends object> {
   private kept: Kept<T>;
   private value: T;
-  private past: Step<T>[] = [];
-  private future: Step<T>[] = [];
+  private past: Step<T>[];
+  private future: Step<T>[];
+  private unwritten = false;
   private timer?: ReturnType<typeof setTimeout>;
   private saving = false;
   private running?: Promise<void>;
@@ -55,8 +63,12 @@ export class LiveDocument<T extends object> {
     private readonly now: () => number = () => Date.now(),
   ) {
     this.kept = kept;
-    const draft = this.draft();
-    this.value = draft ? merge(draft.base, draft.value, kept.value) : kept.value;
+    ({ past: this.past, future: this.future } = stepsOf<T>(keeper.name));
+    this.value = draftsOf<T>(keeper.name).reduce(
+      (value, draft) => merge(draft.base, draft.value, value),
+      kept.value,
+    );
+    this.keepDraft();
     this.shown = this.state();
     if (this.unsaved()) this.later(SAVES_AFTER_MS);
   }
@@ -70,6 +82,7 @@ export class LiveDocument<T extends object> {
 
   /** Changes it; `key` says what is changed, so that a slide is one step back. */
   change(key: string, next: (value: T) => T) {
+    if (!mayChange()) return;
     const before = this.value;
     const after = next(before);
     if (changed(before, after).length === 0) return;
@@ -77,13 +90,13 @@ export class LiveDocument<T extends object> {
     if (last && last.key === key && this.now() - last.at < ONE_STEP_MS) {
       last.after = after;
       last.at = this.now();
-    } else this.past.push({ before, after, key, at: this.now() });
+    } else this.past = [...this.past, { before, after, key, at: this.now() }].slice(-MOST_STEPS);
     this.future = [];
     this.put(after);
   }
 
   undo = () => {
-    const step = this.past.pop();
+    const step = mayChange() ? this.past.pop() : undefined;
     if (!step) return;
     this.future.push(step);
     // Only this step is taken back: what others changed meanwhile stays.
@@ -91,7 +104,7 @@ export class LiveDocument<T extends object> {
   };
 
   redo = () => {
-    const step = this.future.pop();
+    const step = mayChange() ? this.future.pop() : undefined;
     if (!step) return;
     this.past.push(step);
     this.put(merge(step.before, step.after, this.value));
@@ -122,6 +135,7 @@ export class LiveDocument<T extends object> {
     this.value = value;
     this.fault = undefined;
     this.keepDraft();
+    keepSteps(this.keeper.name, { past: this.past, future: this.future });
     this.later(SAVES_AFTER_MS);
     this.tell();
   }
@@ -145,7 +159,7 @@ export class LiveDocument<T extends object> {
   }
 
   private async saveAll(): Promise<void> {
-    let again = this.unsaved();
+    let again = mayChange() && this.unsaved();
     while (again) {
       const value = this.value;
       this.saving = true;
@@ -177,39 +191,31 @@ export class LiveDocument<T extends object> {
       }
     }
     this.fault = fault;
-    // A lost connection comes back; a refused figure waits for the cook.
-    if (fault.status === 0 || fault.status === 409) this.later(TRIES_AGAIN_MS);
+    if (!isRefusal(fault)) this.later(Math.max(TRIES_AGAIN_MS, fault.retryAfterMs ?? 0));
     return false;
-  }
-
-  private draft(): Draft<T> | undefined {
-    try {
-      const text = localStorage.getItem(this.keeper.name);
-      // It was written by `keepDraft` of the same document.
-      return text ? (JSON.parse(text) as Draft<T>) : undefined;
-    } catch {
-      return undefined;
-    }
   }
 
   /** What is not saved is kept in the browser until it is: a page may be left at any moment. */
   private keepDraft() {
-    try {
-      if (this.unsaved()) {
-        const draft: Draft<T> = { base: this.kept.value, value: this.value };
-        localStorage.setItem(this.keeper.name, JSON.stringify(draft));
-      } else localStorage.removeItem(this.keeper.name);
-    } catch {
-      // A browser that keeps nothing still saves as it goes.
-    }
+    const draft = this.unsaved() ? { base: this.kept.value, value: this.value } : undefined;
+    this.unwritten = !keepDraft(this.keeper.name, draft);
   }
 
   private state(): DocumentState<T> {
     return {
       value: this.value,
       version: this.kept.version,
-      state: this.fault ? 'refused' : this.saving ? 'saving' : this.unsaved() ? 'waiting' : 'saved',
+      state: this.fault
+        ? isRefusal(this.fault)
+          ? 'refused'
+          : 'away'
+        : this.saving
+          ? 'saving'
+          : this.unsaved()
+            ? 'waiting'
+            : 'saved',
       fault: this.fault,
+      unwritten: this.unwritten,
       elsewhere: this.elsewhere,
       canUndo: this.past.length > 0,
       canRedo: this.future.length > 0,

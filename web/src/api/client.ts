@@ -2,6 +2,7 @@ import createClient from 'openapi-fetch';
 import type { Readable } from 'openapi-typescript-helpers';
 import type { components, paths } from './generated';
 import { answered, unanswered } from './reach';
+import { setRole } from './role';
 
 export type Schemas = components['schemas'];
 /** The kitchen as it is answered: with every field. */
@@ -13,6 +14,8 @@ export class ApiFault extends Error {
     message: string,
     readonly status: number,
     readonly field?: string,
+    /** The kitchen asks not to be asked again before, ms. */
+    readonly retryAfterMs?: number,
   ) {
     super(message);
   }
@@ -95,10 +98,20 @@ async function unwrap<P extends keyof paths, M extends keyof paths[P]>(
       problem.detail ?? `The kitchen answered ${answer.response.status}.`,
       answer.response.status,
       problem.field ?? undefined,
+      1000 * Number(answer.response.headers.get('retry-after')) || undefined,
     );
   }
   return answer.data as Good<P, M>;
 }
+
+/** A browser sends no more than this after its page is left, bytes, of all that is on its way together. */
+const AFTER_LEAVING = 60_000;
+
+/** A body that is sent even when the page is left in the same moment, where a browser does that for its size. */
+const lasting = <T>(body: T) => ({
+  body,
+  keepalive: new Blob([JSON.stringify(body)]).size < AFTER_LEAVING,
+});
 
 const asItIs = (file: Blob) => ({
   body: file as unknown as Schemas['KitchenFile'],
@@ -110,10 +123,12 @@ export const api = {
   scale: () => unwrap<'/api/scale', 'get'>(client.GET('/api/scale')),
   cuts: () => unwrap<'/api/cuts', 'get'>(client.GET('/api/cuts')),
   kitchen: () => unwrap<'/api/kitchen', 'get'>(client.GET('/api/kitchen')),
-  saveKitchen: (version: number, kitchen: Kitchen) =>
-    // What was changed last is stored even when the page is left in the same moment.
-    unwrap<'/api/kitchen', 'put'>(
-      client.PUT('/api/kitchen', { body: { version, kitchen }, keepalive: true }),
+  saveKitchen: (version: number, kitchen: Kitchen, over_damaged = false) =>
+    unwrap<'/api/kitchen', 'put'>(client.PUT('/api/kitchen', lasting({ version, kitchen, over_damaged }))),
+  kitchenVersions: () => unwrap<'/api/kitchen/versions', 'get'>(client.GET('/api/kitchen/versions')),
+  kitchenVersion: (version: number) =>
+    unwrap<'/api/kitchen/versions/{version}', 'get'>(
+      client.GET('/api/kitchen/versions/{version}', { params: { path: { version } } }),
     ),
   match: (request: Schemas['MatchRequest'], signal?: AbortSignal) =>
     unwrap<'/api/match', 'post'>(client.POST('/api/match', { body: request, signal })),
@@ -138,7 +153,11 @@ export const api = {
     unwrap<'/api/why', 'post'>(client.POST('/api/why', { body: request, signal })),
   inside: (plan: Schemas['Plan'], signal: AbortSignal) =>
     unwrap<'/api/why/inside', 'post'>(client.POST('/api/why/inside', { body: plan, signal })),
-  screen: () => unwrap<'/api/screen', 'get'>(client.GET('/api/screen')),
+  screen: async () => {
+    const screen = await unwrap<'/api/screen', 'get'>(client.GET('/api/screen'));
+    setRole(screen.role);
+    return screen;
+  },
   signIn: (asked: Schemas['SignIn']) =>
     unwrap<'/api/screen', 'post'>(client.POST('/api/screen', { body: asked })),
   signOut: () => unwrap<'/api/screen', 'delete'>(client.DELETE('/api/screen')),
@@ -168,6 +187,10 @@ export const api = {
   meals: () => unwrap<'/api/meals', 'get'>(client.GET('/api/meals')),
   meal: (id: string) =>
     unwrap<'/api/meals/{id}', 'get'>(client.GET('/api/meals/{id}', { params: { path: { id } } })),
+  tellCalendar: (id: string) =>
+    unwrap<'/api/meals/{id}/told', 'post'>(
+      client.POST('/api/meals/{id}/told', { params: { path: { id } } }),
+    ).catch(() => undefined),
   readRecipe: (recipe: Schemas['RecipeFile']['recipe']) =>
     unwrap<'/api/recipes/read', 'post'>(client.POST('/api/recipes/read', { body: { recipe } })),
   bringDish: (id: string, plan_id: string) =>
@@ -182,9 +205,8 @@ export const api = {
   plan: (id: string) =>
     unwrap<'/api/plans/{id}', 'get'>(client.GET('/api/plans/{id}', { params: { path: { id } } })),
   savePlan: (id: string, version: number, plan: Schemas['Plan']) =>
-    // What was changed last is stored even when the page is left in the same moment.
     unwrap<'/api/plans/{id}', 'put'>(
-      client.PUT('/api/plans/{id}', { params: { path: { id } }, body: { version, plan }, keepalive: true }),
+      client.PUT('/api/plans/{id}', { params: { path: { id } }, ...lasting({ version, plan }) }),
     ),
   cooks: () => unwrap<'/api/cooks', 'get'>(client.GET('/api/cooks')),
   log: (count: number) => unwrap<'/api/log', 'get'>(client.GET('/api/log', { params: { query: { count } } })),
@@ -217,7 +239,7 @@ export const api = {
     unwrap<'/api/loggers/import', 'post'>(client.POST('/api/loggers/import', { body })),
   append: (id: string, events: Schemas['Event'][]) =>
     unwrap<'/api/cooks/{id}/events', 'post'>(
-      client.POST('/api/cooks/{id}/events', { params: { path: { id } }, body: events }),
+      client.POST('/api/cooks/{id}/events', { params: { path: { id } }, ...lasting(events) }),
     ),
   health: async (): Promise<Schemas['Health']> => {
     const { data, error } = await client.GET('/api/health');

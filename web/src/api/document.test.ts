@@ -2,6 +2,7 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { ApiFault, type Schemas } from './client';
 import { LiveDocument, type Kept } from './LiveDocument';
 import { changed, merge, patched } from './merge';
+import { setRole } from './role';
 
 type Plan = Schemas['Plan'];
 
@@ -110,13 +111,16 @@ test('what is refused stays as it was typed; a lost connection is tried again', 
   await settle();
   expect(document.snapshot()).toMatchObject({ state: 'refused', value: { prepare: { salt_pct: 50 } } });
   expect(shop.shelf.saves).toBe(1);
-  shop.shelf.refuses = new ApiFault('no answer', 0);
-  document.change('salt', salted(1));
-  await vi.advanceTimersByTimeAsync(1000);
-  expect(document.snapshot().state).toBe('refused');
-  shop.shelf.refuses = undefined;
-  await settle();
-  expect(document.snapshot()).toMatchObject({ state: 'saved', value: { prepare: { salt_pct: 1 } } });
+  for (const status of [0, 401, 429, 503]) {
+    shop.shelf.refuses = new ApiFault('not now', status);
+    document.change('salt', salted(1 + status / 1000));
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(document.snapshot().state).toBe('away');
+    shop.shelf.refuses = undefined;
+    await settle();
+    expect(document.snapshot()).toMatchObject({ state: 'saved' });
+  }
+  expect(shop.shelf.kept.value.prepare?.salt_pct).toBeCloseTo(1.503);
 });
 
 test('entries of a list are brought together by what they are', () => {
@@ -164,7 +168,7 @@ test('what is not saved yet when the page is left is there when it is opened aga
   expect(again.snapshot()).toMatchObject({ state: 'waiting', value: { name: 'Auger shin' } });
   await settle();
   expect(shop.shelf.kept.value).toMatchObject({ name: 'Auger shin', prepare: { salt_pct: 2 } });
-  expect(localStorage.getItem('plan')).toBeNull();
+  expect(Object.keys(localStorage).filter((key) => key.includes('draft'))).toEqual([]);
 });
 
 test('who leaves waits until all of it is saved', async () => {
@@ -173,4 +177,61 @@ test('who leaves waits until all of it is saved', async () => {
   document.change('salt', salted(2));
   await document.flush();
   expect(shop.shelf).toMatchObject({ saves: 1, kept: { value: { prepare: { salt_pct: 2 } } } });
+});
+
+test('two pages of one browser keep two drafts; one that is gone leaves its own to the next', async () => {
+  const shop = kitchen();
+  const { keepDraft } = await import('./drafts');
+  // Another page, gone by now, had named it and not saved.
+  localStorage.setItem(
+    'ergastic-draft:plan:another',
+    JSON.stringify({ base: shin, value: named('Auger shin')(shin) }),
+  );
+  keepDraft('plan', { base: shin, value: salted(2)(shin) });
+  const document = new LiveDocument(shop.shelf.kept, shop);
+  expect(document.snapshot().value).toMatchObject({ name: 'Auger shin', prepare: { salt_pct: 2 } });
+  await settle();
+  expect(shop.shelf.kept.value).toMatchObject({ name: 'Auger shin', prepare: { salt_pct: 2 } });
+});
+
+test('a step can be taken back after another place, and after the page is loaded again', async () => {
+  const shop = kitchen();
+  const left = new LiveDocument(shop.shelf.kept, shop);
+  left.change('salt', salted(2));
+  left.change('name', named('Auger shin'));
+  await settle();
+  const again = new LiveDocument(shop.shelf.kept, shop);
+  expect(again.snapshot()).toMatchObject({ state: 'saved', canUndo: true });
+  again.undo();
+  again.undo();
+  await settle();
+  expect(shop.shelf.kept.value).toMatchObject({ name: shin.name, prepare: { salt_pct: 1.25 } });
+  const third = new LiveDocument(shop.shelf.kept, shop);
+  expect(third.snapshot()).toMatchObject({ canUndo: false, canRedo: true });
+});
+
+test('where the browser keeps nothing what is typed is still saved, and it says so until it is', async () => {
+  const full = vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+    throw new DOMException('full', 'QuotaExceededError');
+  });
+  const shop = kitchen();
+  const document = new LiveDocument(shop.shelf.kept, shop);
+  document.change('salt', salted(2));
+  expect(document.snapshot().unwritten).toBe(true);
+  await settle();
+  expect(document.snapshot()).toMatchObject({ state: 'saved', unwritten: false });
+  full.mockRestore();
+});
+
+test('a device that only looks changes no document and takes nothing back', async () => {
+  const shop = kitchen();
+  const document = new LiveDocument(shop.shelf.kept, shop);
+  document.change('salt', salted(2));
+  await settle();
+  setRole('look');
+  document.change('salt', salted(3));
+  document.undo();
+  await settle();
+  expect(shop.shelf).toMatchObject({ saves: 1, kept: { value: { prepare: { salt_pct: 2 } } } });
+  expect(document.snapshot().value.prepare?.salt_pct).toBe(2);
 });

@@ -255,7 +255,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** That it runs, and whether anything can be kept: a small change is tried. */
+        /**
+         * That it runs, and whether anything can be kept. It tries by writing one row of its own (`pulse`), the only thing that a GET
+         *     of this API writes: nothing of the kitchen changes by it.
+         */
         get: operations["health"];
         put?: never;
         post?: never;
@@ -327,6 +330,40 @@ export interface paths {
         get: operations["get_kitchen"];
         /** Saves the kitchen. */
         put: operations["put_kitchen"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kitchen/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every version of the kitchen that was saved, the newest first. */
+        get: operations["list_kitchens"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kitchen/versions/{version}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One version of the kitchen. */
+        get: operations["get_kitchen_version"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -501,6 +538,23 @@ export interface paths {
         get: operations["get_file"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/meals/{id}/told": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps what a meal's calendar tells of now, for who takes it along: a later one then cancels what is no longer to be done. */
+        post: operations["tell"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1989,6 +2043,8 @@ export interface components {
             plan: components["schemas"]["PlanInFull"];
             /** Format: uuid */
             plan_id: string;
+            /** @description That some of what happened can't be read, and the cook goes on without it. */
+            unread?: string | null;
             view: components["schemas"]["CookView"];
         };
         /** @description A cook in a kitchen file. */
@@ -2551,6 +2607,13 @@ export interface components {
              * @description Trimmed off, % of mass.
              */
             trim_pct: number;
+        };
+        /** @description A kitchen's document that can't be read. */
+        Damaged: {
+            /** @description The document as it is kept. */
+            text: string;
+            /** @description Why it can't be read, and what is shown instead. */
+            words: string;
         };
         /** @description The dish on the day after. */
         DayAfter: {
@@ -3697,11 +3760,13 @@ export interface components {
              * @description Its write-ahead log, bytes.
              */
             log_bytes: number;
-            /** @description A small change was kept just now. */
+            /** @description A small change was kept just now, and nothing else is wrong. */
             ok: boolean;
             /** @description Why nothing can be kept, and what to do. */
             trouble?: string | null;
             version: string;
+            /** @description What else is wrong, though all that is changed is kept: the kitchen's document can't be read, the write-ahead log was deleted. */
+            warnings: string[];
         };
         /** @description How it is heated; which fields apply depends on the method. */
         Heat: {
@@ -4283,6 +4348,8 @@ export interface components {
              */
             ergastic: number;
             kitchen?: components["schemas"]["Kitchen"] | null;
+            /** @description Why its kitchen could not be read; that one is then carried as it was. */
+            kitchen_damaged?: string | null;
             /** @description Plans with their versions. */
             plans?: components["schemas"]["PlanInFile"][];
             /** @description Probes with their readings. */
@@ -4298,6 +4365,8 @@ export interface components {
              */
             ergastic: number;
             kitchen?: components["schemas"]["KitchenInFull"] | null;
+            /** @description Why its kitchen could not be read; that one is then carried as it was. */
+            kitchen_damaged?: string | null;
             /** @description Plans with their versions. */
             plans: components["schemas"]["PlanInFileInFull"][];
             /** @description Probes with their readings. */
@@ -4545,9 +4614,21 @@ export interface components {
              */
             now: string;
         };
+        /** @description One version of the kitchen. */
+        KitchenVersion: {
+            kitchen?: components["schemas"]["KitchenInFull"] | null;
+            /** @description The document as it is kept. */
+            text: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            version: number;
+        };
         /** @description The kitchen as it is kept. */
         KitchenView: {
-            /** @description The kitchen. */
+            damaged?: components["schemas"]["Damaged"] | null;
+            /** @description The kitchen; where its newest version can't be read, the newest that can, else the usual one. */
             kitchen: components["schemas"]["KitchenInFull"];
             /**
              * Format: int64
@@ -5845,6 +5926,8 @@ export interface components {
              * @description Found tender.
              */
             tender_at?: string | null;
+            /** @description That some of what happened can't be read, and it goes on without it. */
+            unread?: string | null;
             /**
              * Format: date-time
              * @description What its clock counts to.
@@ -7681,6 +7764,8 @@ export interface components {
         SaveKitchen: {
             /** @description The kitchen. */
             kitchen: components["schemas"]["Kitchen"];
+            /** @description Goes on where the version it was made from can't be read; that one is kept as an earlier version. */
+            over_damaged?: boolean;
             /**
              * Format: int64
              * @description The version it was made from.
@@ -11341,6 +11426,154 @@ export interface operations {
             };
         };
     };
+    list_kitchens: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionView"][];
+                };
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_kitchen_version: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitchenVersion"];
+                };
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     larder: {
         parameters: {
             query?: never;
@@ -12120,8 +12353,92 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/plain": string;
+                    "text/calendar": string;
+                    "text/csv": string;
+                    "text/markdown": string;
                 };
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
             401: {

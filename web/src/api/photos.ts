@@ -1,4 +1,4 @@
-import { createStore, get, set } from 'idb-keyval';
+import { clear, createStore, get, set } from 'idb-keyval';
 
 /*
  * Photos of a cook: kept by this browser and nowhere else. They are made small first; a browser that keeps nothing
@@ -19,6 +19,11 @@ export async function photosOf(cook: string): Promise<string[]> {
 
 /** Keeps other photos of a cook. */
 export const keepPhotos = (cook: string, photos: string[]) => set(cook, photos, store());
+
+/** Lets the photos of all cooks go. */
+export async function forgetPhotos() {
+  if (typeof indexedDB !== 'undefined') await clear(store());
+}
 
 /** A photo as it is kept: no wider than a screen. */
 export async function madeSmall(file: Blob): Promise<string> {

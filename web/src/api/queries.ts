@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import { hearChanges, type Change } from './changes';
 import { showHoursOf } from '../format/time';
 import { api, kitchenNow, kitchenSpeed, NOT_KEPT, type Schemas } from './client';
+import { onForgotten } from './leaving';
 import { onAnswered } from './outbox';
 import { setProgress } from './progress';
 
@@ -102,10 +103,14 @@ export const useAfterwards = (cook: Schemas['CookAnswer']) =>
     placeholderData: keepPreviousData,
   });
 
+/** Answers go with all else that this browser knew of the kitchen. */
+export function useForgetting() {
+  const queries = useQueryClient();
+  useEffect(() => onForgotten(() => queries.clear()), [queries]);
+}
+
 /** What this screen is called and may do. */
 export const useScreen = () => useQuery({ queryKey: ['screen'], queryFn: api.screen, staleTime: 60_000 });
-/** Whether this screen changes nothing and takes nothing along. */
-export const useLooks = () => useScreen().data?.role === 'look';
 
 /** The kitchen's screens, keys and addresses. */
 export const useScreens = () =>

@@ -76,6 +76,7 @@ export function CookCurves({ curve, bands, ready, tooFar, stages, units, at, onS
       : [],
   );
   const dragged = useDragged<number>({
+    forAll: true,
     take: ({ target }) => (target instanceof Element ? target.getBoundingClientRect().left : 0),
     move: (left, _, to) => onScrub(Math.round(Math.min(last, Math.max(0, x.invert(to.x - left))))),
   });

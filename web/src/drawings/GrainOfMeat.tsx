@@ -2,7 +2,7 @@ import { useId } from 'react';
 import type { Schemas } from '../api/client';
 import { format, type Units } from '../format/units';
 import { colour } from '../theme/system';
-import { arrowSteps, useDragged } from './useDragged';
+import { arrowSteps, useDragged, useHandle } from './useDragged';
 import { useWidth } from './useWidth';
 
 type AtAngle = Schemas['AtAngle'];
@@ -33,6 +33,7 @@ export function GrainOfMeat({
     slicing.angles.reduce((best, one) =>
       Math.abs(one.angle_deg - deg) < Math.abs(best.angle_deg - deg) ? one : best,
     );
+  const handle = useHandle();
   const dragged = useDragged<{ x: number; y: number }>({
     take: () => ({ x: TURNED * ux, y: TURNED * uy }),
     move: (taken, { x, y }) => {
@@ -118,8 +119,7 @@ export function GrainOfMeat({
         />
         <g
           {...dragged()}
-          role="slider"
-          tabIndex={0}
+          {...handle}
           aria-label="The knife to the grain"
           aria-valuemin={slicing.angles[0].angle_deg}
           aria-valuemax={90}

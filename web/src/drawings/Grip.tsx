@@ -2,7 +2,7 @@ import type { Schemas } from '../api/client';
 import { clock, millis, span } from '../format/time';
 import { colour } from '../theme/system';
 import type { Folded } from './fold';
-import { arrowSteps, useDragged } from './useDragged';
+import { arrowSteps, useDragged, useHandle } from './useDragged';
 
 type Task = Schemas['MealTask'];
 /** What a hand says of a task: when it starts, or how long it takes. */
@@ -35,6 +35,7 @@ export function Grip({ task, folded, left, top, zone, onMove, onDone }: Props) {
   const [from, to] = [millis(task.start), millis(task.end)];
   const [x, end] = [left + folded.x(from), left + folded.x(to)];
   const minutes = (to - from) / MINUTE;
+  const handle = useHandle();
   const flag = useDragged<{ px: number }>({
     take: () => ({ px: folded.x(from) }),
     move: ({ px }, by, _at, done) => (done ? onDone : onMove)(startsAt(folded.at(px + by.x))),
@@ -49,8 +50,7 @@ export function Grip({ task, folded, left, top, zone, onMove, onDone }: Props) {
     <g style={{ touchAction: 'none' }}>
       <g
         {...flag()}
-        role="slider"
-        tabIndex={0}
+        {...handle}
         aria-label={`When it starts: ${task.what}`}
         aria-valuenow={from / MINUTE}
         aria-valuetext={clock(task.start, zone)}
@@ -75,8 +75,7 @@ export function Grip({ task, folded, left, top, zone, onMove, onDone }: Props) {
       </g>
       <g
         {...bar()}
-        role="slider"
-        tabIndex={0}
+        {...handle}
         aria-label={`How long it takes: ${task.what}`}
         aria-valuenow={minutes}
         aria-valuetext={span(minutes)}

@@ -2,7 +2,7 @@ import type { Schemas } from '../api/client';
 import { depthOf, litresAt } from '../format/between';
 import { format, type Units } from '../format/units';
 import { colour } from '../theme/system';
-import { arrowSteps, useDragged } from './useDragged';
+import { arrowSteps, useDragged, useHandle } from './useDragged';
 import { useWidth } from './useWidth';
 
 type Pot = Schemas['PotAnswer'];
@@ -82,6 +82,7 @@ export function PotWithMeat({
   const fat = fatMm * scale;
   const most = pot.depths.at(-1)?.l ?? pot.holds_l;
   const set = (litres: number) => onLitres(Math.round(Math.min(most, Math.max(0, litres)) * 100) / 100);
+  const handle = useHandle();
   const dragged = useDragged<number>({
     take: () => Math.min(levelMm, pot.height_mm),
     move: (mm, by) => set(litresAt(pot.depths, mm - by.y / scale)),
@@ -218,8 +219,7 @@ export function PotWithMeat({
           </g>
         ))}
         <g
-          role="slider"
-          tabIndex={0}
+          {...handle}
           aria-label="Liquid"
           aria-orientation="vertical"
           aria-valuemin={0}

@@ -4,7 +4,7 @@ import type { Schemas } from '../api/client';
 import { span } from '../format/time';
 import { format, type Units } from '../format/units';
 import { colour } from '../theme/system';
-import { arrowSteps, useDragged } from './useDragged';
+import { arrowSteps, useDragged, useHandle } from './useDragged';
 import { useWidth } from './useWidth';
 
 type Leg = Schemas['Leg'];
@@ -320,6 +320,7 @@ function Handle({
         : leg.move.kind === 'thicken'
           ? leg.move.to_body
           : 0;
+  const handle = useHandle();
   const dragged = useDragged<{ x: number; y: number }>({
     take: () => at,
     move: (taken, { x, y }, _, done) => onBend(held(read({ x: taken.x + x, y: taken.y + y })), done),
@@ -328,8 +329,7 @@ function Handle({
   return (
     <g
       {...dragged()}
-      role="slider"
-      tabIndex={0}
+      {...handle}
       aria-label={leg.words}
       aria-valuemin={least}
       aria-valuemax={most}

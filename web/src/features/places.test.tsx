@@ -259,7 +259,7 @@ describe('the kitchen', () => {
       const sent = bodies('/api/kitchen').at(-1) as Schemas['KitchenView'];
       expect(sent.kitchen.altitude_m).toBeCloseTo(304.8, 1);
     });
-    expect(await screen.findByText('saved')).toBeInTheDocument();
+    expect(await screen.findByText('Saved')).toBeInTheDocument();
     await userEvent.clear(field);
     await typed(field, '99999');
     expect(await screen.findByText(/it must be -430 to 6000 m/, {}, { timeout: 3000 })).toBeInTheDocument();

@@ -1,7 +1,8 @@
 import { chakra } from '@chakra-ui/react';
+import type { ComponentProps } from 'react';
+import { useMayChange } from '../api/role';
 
-/** One button in three weights: the one next thing, the ordinary, the quiet. */
-export const Button = chakra('button', {
+const Plain = chakra('button', {
   base: {
     display: 'inline-flex',
     alignItems: 'center',
@@ -36,3 +37,14 @@ export const Button = chakra('button', {
   },
   defaultVariants: { weight: 'plain', size: 'normal' },
 });
+
+type Props = ComponentProps<typeof Plain> & {
+  /** It changes nothing that is kept: a device that only looks may press it too. */
+  forAll?: boolean;
+};
+
+/** One button in three weights: the one next thing, the ordinary, the quiet. A link may look like one. */
+export function Button({ forAll, disabled, ...props }: Props) {
+  const may = useMayChange();
+  return <Plain disabled={disabled || (!may && !forAll && !props.asChild) || undefined} {...props} />;
+}

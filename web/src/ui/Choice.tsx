@@ -1,4 +1,5 @@
 import { RadioGroup } from '@chakra-ui/react';
+import { useMayChange } from '../api/role';
 
 type Props<T extends string> = {
   label: string;
@@ -9,10 +10,21 @@ type Props<T extends string> = {
   hideLabel?: boolean;
   /** Quieter, for what is changed seldom. */
   small?: boolean;
+  /** It changes nothing that is kept: a device that only looks may choose too. */
+  forAll?: boolean;
 };
 
 /** A few words of which one holds; the arrow keys move along them. */
-export function Choice<T extends string>({ label, value, options, onChange, hideLabel, small }: Props<T>) {
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  hideLabel,
+  small,
+  forAll,
+}: Props<T>) {
+  const may = useMayChange();
   return (
     <RadioGroup.Root
       value={value ?? null}
@@ -20,6 +32,7 @@ export function Choice<T extends string>({ label, value, options, onChange, hide
         const found = options.find((option) => option.value === chosen);
         if (found) onChange(found.value);
       }}
+      disabled={!may && !forAll}
       display="block"
       minW={0}
     >

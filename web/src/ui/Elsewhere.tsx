@@ -20,7 +20,7 @@ export function Elsewhere({ fields, onSeen }: { fields: string[]; onSeen: () => 
       <Text fontSize="small" flex="1" minW="16rem">
         Changed on another page meanwhile, and kept with what you changed: {fieldWords(fields).join(', ')}.
       </Text>
-      <Button weight="quiet" onClick={onSeen}>
+      <Button forAll weight="quiet" onClick={onSeen}>
         Good
       </Button>
     </Flex>

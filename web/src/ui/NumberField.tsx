@@ -1,5 +1,6 @@
 import { Flex, NumberInput, Text, useFieldContext } from '@chakra-ui/react';
 import { useState, type ComponentProps } from 'react';
+import { useMayChange } from '../api/role';
 import { Labelled, type Common } from './Labelled';
 
 type Props = Common & {
@@ -39,6 +40,7 @@ export function NumberField({
   ...common
 }: Props) {
   const [typed, setTyped] = useState<string>();
+  const may = useMayChange();
   return (
     <Labelled {...common}>
       <Flex align="center" gap={2}>
@@ -46,6 +48,7 @@ export function NumberField({
           value={typed ?? shownAs(value, factor)}
           min={min}
           step={step}
+          disabled={!may}
           // What is too much is said by the kitchen, which names what is allowed: nothing typed is changed.
           clampValueOnBlur={false}
           formatOptions={{ useGrouping: false, maximumFractionDigits: 3 }}

@@ -1,4 +1,5 @@
 import { Switch } from '@chakra-ui/react';
+import { useMayChange } from '../api/role';
 
 /** One thing that holds or does not. */
 export function OnOff({
@@ -10,8 +11,9 @@ export function OnOff({
   on: boolean;
   onChange: (on: boolean) => void;
 }) {
+  const may = useMayChange();
   return (
-    <Switch.Root checked={on} onCheckedChange={({ checked }) => onChange(checked)}>
+    <Switch.Root disabled={!may} checked={on} onCheckedChange={({ checked }) => onChange(checked)}>
       <Switch.HiddenInput />
       <Switch.Control>
         <Switch.Thumb />

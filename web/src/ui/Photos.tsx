@@ -2,11 +2,13 @@ import { Box, Flex, Text, chakra } from '@chakra-ui/react';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { keepPhotos, madeSmall, MOST_PHOTOS, photosOf } from '../api/photos';
+import { useMayChange } from '../api/role';
 import { Button } from './Button';
 
 /** The photos of a cook, which stay in this browser. */
 export function Photos({ cook, add }: { cook: string; add?: boolean }) {
   const id = useId();
+  const may = useMayChange();
   const queries = useQueryClient();
   const queryKey = ['photos', cook];
   const photos = useQuery({ queryKey, queryFn: () => photosOf(cook) }).data ?? [];
@@ -70,6 +72,7 @@ export function Photos({ cook, add }: { cook: string; add?: boolean }) {
             <chakra.input
               id={id}
               type="file"
+              disabled={!may}
               accept="image/*"
               multiple
               position="absolute"

@@ -1,5 +1,7 @@
 import { Flex, Slider as Chakra, Text } from '@chakra-ui/react';
 
+import { useMayChange } from '../api/role';
+
 type Props = {
   label: string;
   value: number;
@@ -12,6 +14,7 @@ type Props = {
 
 /** A figure that is dragged; arrows move it a step, with shift ten. */
 export function Slider({ label, value, min, max, step, onChange, said }: Props) {
+  const may = useMayChange();
   const shown = Math.min(max, Math.max(min, value));
   return (
     <Chakra.Root
@@ -19,6 +22,7 @@ export function Slider({ label, value, min, max, step, onChange, said }: Props) 
       min={min}
       max={max}
       step={step}
+      disabled={!may}
       onValueChange={({ value: [next] }) => next !== undefined && onChange(next)}
       getAriaValueText={() => said}
     >

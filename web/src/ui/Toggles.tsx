@@ -1,4 +1,5 @@
 import { Checkbox, CheckboxGroup, Fieldset } from '@chakra-ui/react';
+import { useMayChange } from '../api/role';
 
 type Props<T extends string> = {
   label: string;
@@ -10,10 +11,12 @@ type Props<T extends string> = {
 
 /** A few words of which any hold. */
 export function Toggles<T extends string>({ label, value, options, onChange, error }: Props<T>) {
+  const may = useMayChange();
   return (
     <Fieldset.Root invalid={!!error}>
       <Fieldset.Legend>{label}</Fieldset.Legend>
       <CheckboxGroup
+        disabled={!may}
         value={[...value]}
         onValueChange={(chosen) =>
           onChange(options.map((option) => option.value).filter((option) => chosen.includes(option)))

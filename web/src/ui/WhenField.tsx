@@ -5,6 +5,7 @@ import {
   type CalendarDateTime,
   type DateValue,
 } from '@internationalized/date';
+import { useMayChange } from '../api/role';
 import { hourCycle, type Units } from '../format/units';
 import type { Common } from './Labelled';
 
@@ -28,6 +29,7 @@ const written = (value: DateValue) => toCalendarDateTime(value).toString().slice
 /** A day and an hour, typed part by part in the kitchen's own way: the day before the month, of 24 hours or of 12. */
 export function WhenField({ label, value, onChange, units, error, hint, hideLabel }: Props) {
   const time = read(value);
+  const may = useMayChange();
   return (
     <DateInput.Root
       value={time ? [time] : []}
@@ -36,6 +38,7 @@ export function WhenField({ label, value, onChange, units, error, hint, hideLabe
       hourCycle={hourCycle(units)}
       locale={units === 'us' ? 'en-US' : 'en-GB'}
       invalid={!!error}
+      disabled={!may}
     >
       <DateInput.Label srOnly={hideLabel}>{label}</DateInput.Label>
       <DateInput.Control>

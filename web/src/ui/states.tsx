@@ -33,7 +33,11 @@ export function Fault({
       </Text>
       <Text mt={1}>{said}</Text>
       <Flex gap={3} mt={3} wrap="wrap">
-        {retry && !missing && <Button onClick={retry}>Try again</Button>}
+        {retry && !missing && (
+          <Button forAll onClick={retry}>
+            Try again
+          </Button>
+        )}
         {!missing && children}
         {missing && (
           <Button asChild>

@@ -4,6 +4,7 @@ use ergastic_words::{Instant, Said, Temperature, Voice, Volume, cook as say};
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
 use serde::{Deserialize, Serialize};
+use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
@@ -26,6 +27,7 @@ pub struct NextUp {
 }
 
 /// One dish that is being cooked, as it is read from afar.
+#[skip_serializing_none]
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct OnTheHeat {
     /// Its cook.
@@ -66,8 +68,15 @@ pub struct OnTheHeat {
     pub probes: Vec<ProbeNow>,
     /// Its dinner is long over, and nobody has told of it since then.
     pub left_open_since: Option<Timestamp>,
+    /// That some of what happened can't be read, and it goes on without it.
+    pub unread: Option<String>,
     /// Its lines for the hand-over.
     pub lines: Vec<String>,
+}
+
+/// That so many things that happened can't be read; none where all can.
+pub fn unread_in(things: usize, voice: Voice) -> Option<String> {
+    (things > 0).then(|| voice.say(say::unread(things as u32)))
 }
 
 impl OnTheHeat {
@@ -113,8 +122,19 @@ impl OnTheHeat {
             alarms: view.alarms.clone(),
             probes,
             left_open_since: view.left_open_since,
+            unread: None,
             lines: lines(name, people, view, now, zone, voice),
         }
+    }
+
+    /// The same where so many things that happened can't be read: it says so, also to who takes the next shift.
+    #[must_use]
+    pub fn going_on_without(mut self, things: usize, voice: Voice) -> Self {
+        self.unread = unread_in(things, voice);
+        if let Some(said) = &self.unread {
+            self.lines[0] = format!("{} {said}", self.lines[0]);
+        }
+        self
     }
 }
 

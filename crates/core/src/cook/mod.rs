@@ -26,7 +26,7 @@ pub use alarms::{Alarm, Sound};
 pub use event::{Event, Happened};
 pub use finishing::OutOfThePot;
 pub use gone_wrong::{GoneWrong, gone_wrong};
-pub use hand_over::{NextUp, OnTheHeat, hand_over, in_their_order};
+pub use hand_over::{NextUp, OnTheHeat, hand_over, in_their_order, unread_in};
 pub use kinds::{By, Outcome, ProbeIn};
 pub use learning::{CoursePoint, LiftOut, LookAt, MovedBy};
 pub use log::{LogLine, TakeBack};

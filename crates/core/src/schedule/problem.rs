@@ -183,6 +183,7 @@ pub struct Booking {
 
 /// All that is to be placed, and what there is to place it on.
 #[derive(Debug, Clone, PartialEq, Default, Serialize, Deserialize, ToSchema)]
+#[schema(as = PlacingOf)]
 pub struct Problem {
     /// What is to be done.
     pub jobs: Vec<Job>,

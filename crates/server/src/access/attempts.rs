@@ -1,4 +1,5 @@
-//! Wrong passphrases: after a few of them each costs longer to wait, for who sent them and, more gently, for all.
+//! Wrong passphrases: after a few of them each costs longer to wait, for who sent them and, more gently, for all who have sent
+//! any. Who has sent none never waits for what others do.
 
 use std::collections::HashMap;
 use std::net::IpAddr;
@@ -10,7 +11,7 @@ const FREE: u32 = 3;
 const FREE_OF_ALL: u32 = 20;
 /// One sender waits so long at the most.
 const LONGEST: Duration = Duration::from_secs(15 * 60);
-/// All wait so long at the most: who belongs here must still come in while somebody else guesses.
+/// All who have sent a wrong one wait so long at the most: fingers slip while somebody else guesses.
 const LONGEST_OF_ALL: Duration = Duration::from_secs(10);
 /// Without another wrong one for so long, a sender starts anew.
 const FORGOTTEN: Duration = Duration::from_secs(60 * 60);
@@ -52,8 +53,19 @@ fn sender(peer: IpAddr) -> IpAddr {
 impl Attempts {
     /// How long a sender has to wait before the next; zero where it need not.
     pub fn wait(&self, peer: IpAddr, now: Instant) -> Duration {
-        let own = self.senders.get(&sender(peer)).map_or(Duration::ZERO, |wrong| wrong.left(FREE, LONGEST, now));
+        let Some(wrong) = self.senders.get(&sender(peer)) else { return Duration::ZERO };
+        let own = wrong.left(FREE, LONGEST, now);
         own.max(self.all.map_or(Duration::ZERO, |wrong| wrong.left(FREE_OF_ALL, LONGEST_OF_ALL, now)))
+    }
+
+    /// Whether a sender has sent no wrong one lately.
+    pub fn is_clean(&self, peer: IpAddr) -> bool {
+        !self.senders.contains_key(&sender(peer))
+    }
+
+    /// Who an address counts as.
+    pub fn sender(peer: IpAddr) -> IpAddr {
+        sender(peer)
     }
 
     /// Another wrong one.
@@ -99,7 +111,9 @@ mod tests {
         assert!(waits.windows(2).all(|pair| pair[0] <= pair[1]) && *waits.last().unwrap() == 900);
         // In a day not a hundred.
         assert!(waits.iter().sum::<u64>() > 5 * 3600);
-        assert!(attempts.wait(cook, now) <= LONGEST_OF_ALL);
+        assert_eq!(attempts.wait(cook, now), Duration::ZERO);
+        attempts.wrong(cook, now);
+        assert!(attempts.wait(cook, now) <= LONGEST_OF_ALL, "a slip of the finger");
         attempts.right(thief);
         assert!(attempts.wait(thief, now) <= LONGEST_OF_ALL);
     }

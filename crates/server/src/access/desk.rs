@@ -1,5 +1,6 @@
 //! What is remembered at the door while the kitchen runs: wrong passphrases, open invitations, where it is found.
 
+use std::collections::HashMap;
 use std::net::IpAddr;
 use std::sync::{Arc, Mutex, OnceLock, PoisonError};
 use std::time::{Duration, Instant};
@@ -45,8 +46,11 @@ pub struct Desk {
     attempts: Mutex<Attempts>,
     invitations: Mutex<Invitations>,
     /// One passphrase is looked at at a time, on a thread of its own: each takes memory, and each thread would keep its share.
-    looking: Mutex<Option<Arc<ThreadPool>>>,
-    turn: tokio::sync::Mutex<()>,
+    /// Another thread looks at those of senders who have sent wrong ones: they wait for each other, and nobody for them.
+    looking: [Mutex<Option<Arc<ThreadPool>>>; 2],
+    turns: [tokio::sync::Mutex<()>; 2],
+    /// One at a time of each sender: guesses that come at once are told apart from one another.
+    senders: Mutex<HashMap<IpAddr, Arc<tokio::sync::Mutex<()>>>>,
     gone: broadcast::Sender<()>,
     beyond: OnceLock<Beyond>,
 }
@@ -57,8 +61,9 @@ impl Default for Desk {
         Self {
             attempts: Mutex::default(),
             invitations: Mutex::default(),
-            looking: Mutex::default(),
-            turn: tokio::sync::Mutex::default(),
+            looking: Default::default(),
+            turns: Default::default(),
+            senders: Mutex::default(),
             gone,
             beyond: OnceLock::new(),
         }
@@ -81,15 +86,17 @@ impl Desk {
     /// # Errors
     /// When the database can't be read.
     pub async fn look_at(&self, store: &Store, peer: IpAddr, shown: String) -> ergastic_store::Result<Shown> {
-        // One after the other: guesses that come at once are told apart from one another.
-        let _turn = self.turn.lock().await;
+        let own = self.turn_of(peer);
+        let _own = own.lock().await;
+        let lane = usize::from(!self.attempts().is_clean(peer));
+        let _turn = self.turns[lane].lock().await;
         let wait = self.attempts().wait(peer, Instant::now());
         if !wait.is_zero() {
             return Ok(Shown::Wait(wait));
         }
         let hash = store.passphrase_hash().await?;
         let right = match hash {
-            Some(hash) => self.apart(move || passphrase::is(&shown, &hash)).await.unwrap_or(false),
+            Some(hash) => self.apart(lane, move || passphrase::is(&shown, &hash)).await.unwrap_or(false),
             None => false,
         };
         let mut attempts = self.attempts();
@@ -106,12 +113,23 @@ impl Desk {
     /// # Errors
     /// When the machine has no memory or no randomness for it.
     pub async fn hash(&self, passphrase: String) -> anyhow::Result<String> {
-        self.apart(move || passphrase::hashed(&passphrase)).await?
+        self.apart(0, move || passphrase::hashed(&passphrase)).await?
     }
 
-    async fn apart<T: Send + 'static>(&self, work: impl FnOnce() -> T + Send + 'static) -> anyhow::Result<T> {
+    /// The turn of a sender.
+    fn turn_of(&self, peer: IpAddr) -> Arc<tokio::sync::Mutex<()>> {
+        let mut senders = self.senders.lock().unwrap_or_else(PoisonError::into_inner);
+        senders.retain(|_, turn| Arc::strong_count(turn) > 1);
+        senders.entry(Attempts::sender(peer)).or_default().clone()
+    }
+
+    async fn apart<T: Send + 'static>(
+        &self,
+        lane: usize,
+        work: impl FnOnce() -> T + Send + 'static,
+    ) -> anyhow::Result<T> {
         let thread = {
-            let mut looking = self.looking.lock().unwrap_or_else(PoisonError::into_inner);
+            let mut looking = self.looking[lane].lock().unwrap_or_else(PoisonError::into_inner);
             match looking.as_ref() {
                 Some(thread) => thread.clone(),
                 None => {
@@ -131,15 +149,16 @@ impl Desk {
     /// Takes an invitation; a wrong one counts as a wrong passphrase.
     pub fn take(&self, peer: IpAddr, code: &str) -> Result<Role, Shown> {
         let now = Instant::now();
+        // It can't be guessed: a right one never waits.
+        if let Some(role) = self.invitations.lock().unwrap_or_else(PoisonError::into_inner).take(code, now) {
+            return Ok(role);
+        }
         let wait = self.attempts().wait(peer, now);
         if !wait.is_zero() {
             return Err(Shown::Wait(wait));
         }
-        let taken = self.invitations.lock().unwrap_or_else(PoisonError::into_inner).take(code, now);
-        taken.ok_or_else(|| {
-            self.attempts().wrong(peer, now);
-            Shown::Wrong
-        })
+        self.attempts().wrong(peer, now);
+        Err(Shown::Wrong)
     }
 
     /// Another invitation.

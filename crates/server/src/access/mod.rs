@@ -20,5 +20,5 @@ pub use desk::{Beyond, Desk, Shown};
 pub use may::may;
 pub use passphrase::{check, hashed};
 pub use secret::{Secret, digest};
-pub use session::{COOKIE, Session, cookie_of, let_in, removal, session_of, with_cookie};
+pub use session::{COOKIE, Session, cookie_of, forget_unseen, let_in, removal, session_of, with_cookie};
 pub use visitor::{Peer, Visitor};

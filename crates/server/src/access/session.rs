@@ -70,13 +70,21 @@ pub async fn let_in(store: &Store, name: String, role: Role, now: Timestamp) -> 
     Ok(Session { screen, other: Some(secret) })
 }
 
+/// Forgets the screens that were not seen for too long, by a clock that has proved right.
+///
+/// # Errors
+/// When the database can't be written.
+pub async fn forget_unseen(store: &Store, now: Timestamp) -> Result<()> {
+    store.forget_screens(now - LONGEST, now - UNSEEN).await
+}
+
 /// The screen whose cookie a request shows, if it is signed in; its cookie is changed where that is due.
 pub async fn session_of(store: &Store, headers: &HeaderMap, now: Timestamp) -> Result<Option<Session>> {
     let Some(shown) = cookie_of(headers) else { return Ok(None) };
     let shown: Digest = digest(&shown);
     let Some((screen, current)) = store.screen_of(&shown, now).await? else { return Ok(None) };
+    // It is not forgotten yet: a clock that is wrong for a moment must sign nobody out for good.
     if now.duration_since(screen.seen_at) > UNSEEN || now.duration_since(screen.signed_in_at) > LONGEST {
-        store.forget_screens(now - LONGEST, now - UNSEEN).await?;
         return Ok(None);
     }
     let mut other = None;

@@ -11,7 +11,7 @@ use ergastic_core::meal::{MealSheet, SheetRequest, meal_sheet};
 use ergastic_core::prepare::{PrepareRequest, Prepared, prepare_request};
 use ergastic_core::safety::{SafetyPage, safety_page};
 use ergastic_core::tender::{Mark, scale};
-use ergastic_words::Voice;
+use ergastic_words::{Said, Voice, keeping as say};
 use serde::Serialize;
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -25,11 +25,13 @@ use crate::queue::Lane;
 #[skip_serializing_none]
 #[derive(Serialize, ToSchema)]
 pub struct Health {
-    /// A small change was kept just now.
+    /// A small change was kept just now, and nothing else is wrong.
     ok: bool,
     version: &'static str,
     /// Why nothing can be kept, and what to do.
     trouble: Option<String>,
+    /// What else is wrong, though all that is changed is kept: the kitchen's document can't be read, the write-ahead log was deleted.
+    warnings: Vec<String>,
     /// Free on the disk, bytes.
     disk_free_bytes: Option<u64>,
     /// The database, bytes.
@@ -38,20 +40,25 @@ pub struct Health {
     log_bytes: u64,
 }
 
-/// That it runs, and whether anything can be kept: a small change is tried.
+/// That it runs, and whether anything can be kept. It tries by writing one row of its own (`pulse`), the only thing that a GET
+/// of this API writes: nothing of the kitchen changes by it.
 #[utoipa::path(get, path = "/api/health", responses((status = 200, body = Health), (status = 503, body = Health, description = "It runs, and nothing can be kept.")))]
 pub async fn health(State(app): State<App>) -> (StatusCode, Json<Health>) {
     let state = app.state(app.clock.now()).await;
-    let ok = state.trouble.is_none();
+    let damaged = app.store.kitchen_kept().await.ok().and_then(|kept| kept.damaged);
+    let log = state.log_gone.then(say::log_gone);
+    let warnings: Vec<Said> = damaged.map(|damaged| damaged.said()).into_iter().chain(log).collect();
+    let keeps = state.trouble.is_none();
     let health = Health {
-        ok,
+        ok: keeps && warnings.is_empty(),
         version: env!("CARGO_PKG_VERSION"),
         trouble: state.trouble.map(|trouble| Voice::default().say(trouble.said())),
+        warnings: warnings.iter().map(|said| Voice::default().say(said)).collect(),
         disk_free_bytes: state.free_bytes,
         database_bytes: state.database_bytes,
         log_bytes: state.log_bytes,
     };
-    (if ok { StatusCode::OK } else { StatusCode::SERVICE_UNAVAILABLE }, Json(health))
+    (if keeps { StatusCode::OK } else { StatusCode::SERVICE_UNAVAILABLE }, Json(health))
 }
 
 /// Every cut Ergastic knows.

@@ -9,25 +9,30 @@ use axum::http::StatusCode;
 use axum::response::Response;
 use ergastic_core::Error;
 use ergastic_core::afterwards::Afterwards;
-use ergastic_core::cook::{CookLine, CookSummary, CookView, Event, GoneWrong, WhatIf, gone_wrong, plated, what_if};
+use ergastic_core::cook::{
+    CookLine, CookSummary, CookView, Event, GoneWrong, WhatIf, gone_wrong, plated, unread_in, what_if,
+};
 use ergastic_core::error::{Kind, Unit, in_range};
 use ergastic_core::plan::Plan;
 use ergastic_store::{StoredCook, What};
-use ergastic_words::errors;
+use ergastic_words::{Voice, errors};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use serde_json::value::RawValue;
+use serde_with::skip_serializing_none;
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
 use super::meals::from_its_sheet;
 use crate::access::Visitor;
-use crate::app::{App, MadeFrom};
+use crate::app::App;
+use crate::asked::MadeFrom;
 use crate::changes::Change;
 use crate::checks;
-use crate::error::ApiResult;
+use crate::error::{ApiError, ApiResult};
 use crate::extract::{Id, Json, JsonList, Query, json_text};
 use crate::folded::{Works, computed, folded, folded_lately};
+use crate::queue::Lane;
 use crate::summaries;
 use crate::traces::traces;
 
@@ -37,6 +42,7 @@ const MOST_EVENTS: usize = 1000;
 const ROUNDS: usize = 8;
 
 /// A cook as it stands.
+#[skip_serializing_none]
 #[derive(Serialize, ToSchema)]
 pub struct CookAnswer {
     id: Uuid,
@@ -46,6 +52,8 @@ pub struct CookAnswer {
     /// The server's clock, for timers.
     now: Timestamp,
     view: CookView,
+    /// That some of what happened can't be read, and the cook goes on without it.
+    unread: Option<String>,
 }
 
 /// The plan a cook is opened from.
@@ -59,12 +67,12 @@ async fn answer(app: &App, cook: StoredCook) -> ApiResult<CookAnswer> {
     let kitchen = app.store.kitchen().await?;
     let now = app.clock.now();
     let view = folded_lately(app, &cook, &kitchen, now).await?;
-    Ok(told(cook, now, view))
+    Ok(told(cook, now, view, kitchen.voice()))
 }
 
-fn told(cook: StoredCook, now: Timestamp, view: CookView) -> CookAnswer {
-    let StoredCook { id, plan_id, plan, opened_at, .. } = cook;
-    CookAnswer { id, plan_id, plan, opened_at, now, view }
+fn told(cook: StoredCook, now: Timestamp, view: CookView, voice: Voice) -> CookAnswer {
+    let StoredCook { id, plan_id, plan, opened_at, unread, .. } = cook;
+    CookAnswer { id, plan_id, plan, opened_at, now, view, unread: unread_in(unread, voice) }
 }
 
 /// What is known of every cook, the latest first; one that can't be shown says why, and hinders no other.
@@ -116,30 +124,40 @@ pub async fn get_cook(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Cook
     Ok(Json(answer(&app, app.store.cook(id).await?).await?))
 }
 
-/// What is worked out of a cook beside its view.
-async fn beside<T: Send + 'static>(app: &App, id: Uuid, works: Works<T>) -> ApiResult<Json<T>> {
+/// What is worked out of a cook beside its view: once for all who ask in the same moments, and behind the cook at work.
+async fn beside<T: Serialize + Send + 'static>(
+    app: &App,
+    id: Uuid,
+    what: &'static str,
+    works: Works<T>,
+) -> ApiResult<Response> {
     let (cook, kitchen) = (app.store.cook(id).await?, app.store.kitchen().await?);
-    let now = app.clock.now();
-    let traces = traces(&app.store, &cook, now).await?;
-    computed(app, &cook, &kitchen, traces, now, works).await.map(Json)
+    let asked = (id, what, MadeFrom::new(cook.seq, &kitchen));
+    let answer = app.asked.once(asked, app.clock.speed(), async || {
+        let now = app.clock.now();
+        let traces = traces(&app.store, &cook, now).await?;
+        let found = computed(app, Lane::Bench, &cook, &kitchen, traces, now, works).await?;
+        serde_json::to_string(&found).map_err(|error| ApiError::Internal(error.to_string()))
+    });
+    Ok(json_text(answer.await?.as_ref().to_owned()))
 }
 
 /// What could be done now, each with where it leads.
 #[utoipa::path(get, path = "/api/cooks/{id}/what-if", params(("id" = Uuid, Path)), responses((status = 200, body = WhatIf)))]
-pub async fn get_what_if(State(app): State<App>, Id(id): Id) -> ApiResult<Json<WhatIf>> {
-    beside(&app, id, what_if).await
+pub async fn get_what_if(State(app): State<App>, Id(id): Id) -> ApiResult<Response> {
+    beside(&app, id, "what-if", what_if).await
 }
 
 /// What may go wrong now, each with what to do about it in this pot, the likely first.
 #[utoipa::path(get, path = "/api/cooks/{id}/gone-wrong", params(("id" = Uuid, Path)), responses((status = 200, body = Vec<GoneWrong>)))]
-pub async fn get_gone_wrong(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Vec<GoneWrong>>> {
-    beside(&app, id, gone_wrong).await
+pub async fn get_gone_wrong(State(app): State<App>, Id(id): Id) -> ApiResult<Response> {
+    beside(&app, id, "gone-wrong", gone_wrong).await
 }
 
 /// What comes after its sauce: the meat to the plate, held, cooled, kept, warmed again, and what is left over.
 #[utoipa::path(get, path = "/api/cooks/{id}/afterwards", params(("id" = Uuid, Path)), responses((status = 200, body = Afterwards)))]
-pub async fn get_afterwards(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Afterwards>> {
-    beside(&app, id, plated).await
+pub async fn get_afterwards(State(app): State<App>, Id(id): Id) -> ApiResult<Response> {
+    beside(&app, id, "afterwards", plated).await
 }
 
 /// Opens a cook from a plan, under an id made by the sender. Opening it again changes nothing; where another cook of the plan
@@ -155,7 +173,7 @@ pub async fn open(State(app): State<App>, Id(id): Id, Json(open): Json<OpenCook>
     let planned = app.store.plan(open.plan_id).await?.plan;
     let plan = from_its_sheet(&app, open.plan_id, planned).await.frozen(&kitchen);
     let opened_at = app.clock.now();
-    let cook = StoredCook { id, plan_id: open.plan_id, plan, opened_at, events: Vec::new(), seq: 0 };
+    let cook = StoredCook { id, plan_id: open.plan_id, plan, opened_at, events: Vec::new(), unread: 0, seq: 0 };
     let view = folded(&app, &cook, &kitchen, opened_at).await?;
     // Who starts a sheet twice, or on two pages, gets the cook that is under way.
     let id = app.store.open_cook(id, cook.plan_id, &cook.plan, opened_at, &summaries::reckoned(&cook, &view)).await?;
@@ -213,7 +231,7 @@ pub async fn append(
                 // Every other screen asks in the same moment: what was worked out for this one is theirs too.
                 app.keep_live_view(id, MadeFrom::new(seq, &kitchen), &view);
                 app.changed(Change::Cook { id });
-                return Ok(Json(told(cook, now, view)));
+                return Ok(Json(told(cook, now, view, kitchen.voice())));
             }
         }
     }

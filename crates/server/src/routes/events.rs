@@ -47,8 +47,8 @@ pub async fn stream(
         }
     };
     let changes = app.changes;
-    let listening = changes.listen(last.or(after).as_deref());
-    let Listening { first, then, permit } = listening.ok_or(ApiError::Later(say::too_many_pages()))?;
+    let listening = changes.listen(screen, last.or(after).as_deref());
+    let Listening { first, then, permits } = listening.ok_or(ApiError::Later(say::too_many_pages()))?;
     let then = tokio_stream::StreamExt::map_while(BroadcastStream::new(then), |told| match told {
         Ok(told) => told,
         // Too slow to hear all: it reads everything again. The number that goes with it is made good by the next.
@@ -56,7 +56,7 @@ pub async fn stream(
     });
     let told = tokio_stream::iter(first).chain(then).take_until(Box::pin(gone));
     let events = told.map(move |(number, change)| {
-        let _held_while_open = &permit;
+        let _held_while_open = &permits;
         let event = Event::default().json_data(&change).unwrap_or_default();
         Ok(if number > 0 { event.id(changes.id(number)) } else { event })
     });

@@ -244,6 +244,14 @@ pub async fn bring_dish(State(app): State<App>, BroughtTo { id, plan_id }: Broug
     Ok(Json(meal))
 }
 
+/// Keeps what a meal's calendar tells of now, for who takes it along: a later one then cancels what is no longer to be done.
+#[utoipa::path(post, path = "/api/meals/{id}/told", params(("id" = String, Path, max_length = 40)), responses((status = 204)))]
+pub async fn tell(State(app): State<App>, Name(id): Name) -> ApiResult<StatusCode> {
+    let MealAnswer { meal, sheet, .. } = work(&app, &id).await?;
+    app.store.tell_tasks(&meal.id, &sheet.tasks.iter().map(told).collect::<Vec<_>>()).await?;
+    Ok(StatusCode::NO_CONTENT)
+}
+
 /// As what a sheet is wanted.
 #[derive(Deserialize, IntoParams)]
 #[serde(deny_unknown_fields)]
@@ -255,14 +263,14 @@ pub struct Wanted {
 }
 
 /// A meal's sheet as a file: a calendar (iCalendar), a table (CSV) or a text (Markdown).
-#[utoipa::path(get, path = "/api/meals/{id}/file", params(("id" = String, Path, max_length = 40), Wanted), responses((status = 200, body = String, content_type = "text/plain")))]
+#[utoipa::path(get, path = "/api/meals/{id}/file", params(("id" = String, Path, max_length = 40), Wanted), responses((status = 200, content((String = "text/calendar"), (String = "text/csv"), (String = "text/markdown")))))]
 pub async fn get_file(State(app): State<App>, Name(id): Name, Query(wanted): Query<Wanted>) -> ApiResult<Response> {
     let MealAnswer { meal, sheet, .. } = work(&app, &id).await?;
     let voice = app.store.kitchen().await?.voice();
     let gone = match wanted.kind {
         FileKind::Calendar => {
             let told: Vec<_> = sheet.tasks.iter().map(told).collect();
-            app.store.told_tasks(&meal.id, &told).await?
+            app.store.told_and_gone(&meal.id, &told).await?
         }
         FileKind::Table | FileKind::Text => Vec::new(),
     };

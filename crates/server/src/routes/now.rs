@@ -40,7 +40,8 @@ pub async fn get_now(State(app): State<App>) -> ApiResult<Json<KitchenNow>> {
         // One that can't be shown hinders no other; it says so on its own page.
         let Ok(cook) = app.store.cook(line.id).await else { continue };
         let Ok(view) = folded_lately(&app, &cook, &kitchen, now).await else { continue };
-        dishes.push(OnTheHeat::of(cook.id, &cook.plan.name, cook.plan.people, &view, now, &zone, voice));
+        let dish = OnTheHeat::of(cook.id, &cook.plan.name, cook.plan.people, &view, now, &zone, voice);
+        dishes.push(dish.going_on_without(cook.unread, voice));
     }
     dishes.sort_by_key(in_their_order);
     let hand_over = hand_over(&dishes, now, &zone, voice);

@@ -59,8 +59,8 @@ impl From<ListedPlan> for PlanEntry {
 /// A version of a plan, by its number and hour.
 #[derive(Serialize, ToSchema)]
 pub struct VersionView {
-    version: i64,
-    saved_at: Timestamp,
+    pub version: i64,
+    pub saved_at: Timestamp,
 }
 
 /// A plan to be saved over the version it was made from.

@@ -1,12 +1,14 @@
 //! The whole kitchen as one file, out and in. However large, little of it is held at once; open pages hear how far it has come.
 
 use std::collections::HashSet;
+use std::time::{Duration, Instant};
 
 use axum::body::Body;
 use axum::extract::{Request, State};
-use axum::http::header;
+use axum::http::{StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use ergastic_store::{Brought, Progress, Reading, Staged};
+use ergastic_words::service as say;
 use jiff::Timestamp;
 use serde::Serialize;
 use tokio::runtime::Handle;
@@ -107,6 +109,15 @@ pub async fn import(State(app): State<App>, request: Request) -> ApiResult<Json<
     Ok(Json(brought.into()))
 }
 
+/// A file may begin as slowly as it likes for so long; then it comes at least so fast, bytes a second.
+const BEGINS: Duration = Duration::from_secs(60);
+const SLOWEST: u64 = 1024;
+
+/// Whether a file comes so slowly that it only holds its place.
+fn drips(since: Duration, came: u64) -> bool {
+    since > BEGINS && came < since.as_secs() * SLOWEST
+}
+
 /// Reads a request's body on a thread of its own, as it comes.
 async fn through<T: Send + 'static>(
     app: &App,
@@ -120,10 +131,15 @@ async fn through<T: Send + 'static>(
     let now = app.clock.now();
     let reading = tokio::task::spawn_blocking(move || read(pieces, kitchen, now));
     let mut body = request.into_body().into_data_stream();
+    let (began, mut came) = (Instant::now(), 0);
     let broke_off = loop {
+        if drips(began.elapsed(), came) {
+            break Some(ApiError::Refused(StatusCode::REQUEST_TIMEOUT, say::rest_did_not_come()));
+        }
         match next_piece(&mut body).await {
             Ok(piece) => {
                 let last = piece.is_none();
+                came += piece.as_ref().map_or(0, |piece| piece.len() as u64);
                 // The reader has said no already: what it said is the answer.
                 if send.send(piece).await.is_err() || last {
                     break None;
@@ -175,5 +191,18 @@ impl Sink for Counting {
 
     fn readings(&mut self, probe: &str, readings: Vec<Reading>) -> ApiResult<()> {
         Ok(self.handle.block_on(self.store.readings_would_bring(probe, &readings, &mut self.brought))?)
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn a_file_that_drips_is_ended_and_a_slow_network_is_not() {
+        let minutes = |minutes: u64, came: u64| drips(Duration::from_secs(60 * minutes), came);
+        assert!(!minutes(1, 0), "it may wait a minute");
+        assert!(minutes(2, 60) && minutes(10, 1024 * 500));
+        assert!(!minutes(2, 1024 * 125) && !minutes(600, 1024 * 1024 * 40));
     }
 }

@@ -38,22 +38,23 @@ export function MayRing({ awake }: { awake: string }) {
       </Text>
       <Flex gap={2} wrap="wrap" mt={2}>
         {may === 'not yet' && (
-          <Button weight="first" onClick={() => void allowRinging().then(() => ring('work'))}>
+          <Button forAll weight="first" onClick={() => void allowRinging().then(() => ring('work'))}>
             Let it ring, and hear it
           </Button>
         )}
         {may === 'yes' &&
           !quiet &&
           sounds.map(({ sound, words }) => (
-            <Button key={sound} onClick={() => ring(sound)} fontSize="small" px={3}>
+            <Button key={sound} forAll onClick={() => ring(sound)} fontSize="small" px={3}>
               Hear: {words}
             </Button>
           ))}
-        <Button onClick={() => keepQuiet(!quiet)} fontSize="small" px={3}>
+        <Button forAll onClick={() => keepQuiet(!quiet)} fontSize="small" px={3}>
           {quiet ? 'Let this screen ring' : 'Keep this screen quiet'}
         </Button>
         {allowed === 'default' && (
           <Button
+            forAll
             onClick={() => void Notification.requestPermission().then(setAllowed)}
             fontSize="small"
             px={3}

@@ -2,7 +2,6 @@ import { Box, Flex, Text, chakra } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import { tap } from '../../api/outbox';
 import type { Schemas } from '../../api/client';
-import { useLooks } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { stripes } from '../../ui/states';
 import { allowRinging } from './sounds';
@@ -43,7 +42,6 @@ export function Ringing() {
 }
 
 function One({ due: { cook, dish, alarm }, large = false }: { due: Due; large?: boolean }) {
-  const looks = useLooks();
   const answer = ({ happened }: Schemas['Action']) => {
     // The tap that answers is also one that lets the page ring.
     void allowRinging();
@@ -62,8 +60,7 @@ function One({ due: { cook, dish, alarm }, large = false }: { due: Due; large?: 
         </Text>
         {large && <Text>{alarm.why}</Text>}
       </Box>
-      {/* A screen that only looks answers nothing. */}
-      <fieldset disabled={looks} style={{ display: 'flex', gap: '8px', flexWrap: 'wrap' }}>
+      <Flex gap="8px" wrap="wrap">
         <Button weight="first" size={large ? 'large' : 'normal'} onClick={() => answer(alarm.hear)}>
           {alarm.hear.words}
         </Button>
@@ -72,7 +69,7 @@ function One({ due: { cook, dish, alarm }, large = false }: { due: Due; large?: 
             {later.words}
           </Button>
         ))}
-      </fieldset>
+      </Flex>
     </Flex>
   );
 }
@@ -88,7 +85,11 @@ function Silent() {
           ? 'This browser makes no sound: watch the screen.'
           : 'This should ring, but the browser holds the sound back until the page is tapped.'}
       </Text>
-      {may === 'not yet' && <Button onClick={() => void allowRinging()}>Let it ring</Button>}
+      {may === 'not yet' && (
+        <Button forAll onClick={() => void allowRinging()}>
+          Let it ring
+        </Button>
+      )}
     </Flex>
   );
 }

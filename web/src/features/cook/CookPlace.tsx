@@ -92,6 +92,11 @@ function CookOf({ cook, kitchen, stale }: Of) {
             {clockDay(cook.now, zone, millis(cook.now))}.
           </Text>
         )}
+        {cook.unread && (
+          <Text role="alert" color="caution" fontWeight={600}>
+            {cook.unread}
+          </Text>
+        )}
         <NowCard cook={cook} zone={zone} onHappened={taps.log} />
         <Band cook={cook} zone={zone} units={units} span={span} />
         {!closed && (

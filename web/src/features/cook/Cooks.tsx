@@ -139,6 +139,11 @@ function Row({
                   Later {clockDay(dish.later.at, zone, now)}: {dish.later.what}
                 </Text>
               )}
+              {dish.unread && (
+                <Text color="caution" fontWeight={600}>
+                  {dish.unread}
+                </Text>
+              )}
               {strange && (
                 <Text color="caution" fontWeight={600}>
                   {strange.probe}: {strange.words}

@@ -33,6 +33,7 @@ export function HandOver() {
       </Box>
       <Flex gap={3} mt={4} wrap="wrap" className="no-print">
         <Button
+          forAll
           weight="first"
           onClick={() =>
             // Only a secure page has a clipboard.
@@ -44,7 +45,9 @@ export function HandOver() {
         >
           {copied ? 'Copied' : 'Copy it'}
         </Button>
-        <Button onClick={() => window.print()}>Print it</Button>
+        <Button forAll onClick={() => window.print()}>
+          Print it
+        </Button>
         <Button asChild weight="quiet">
           <Link to="/cook">All that is on the heat</Link>
         </Button>

@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, kitchenNow, type Schemas } from '../../api/client';
 import { useKitchen } from '../../api/queries';
+import { useMayChange } from '../../api/role';
 import { clockDay, instantOf, localText } from '../../format/time';
 import { Button } from '../../ui/Button';
 import { SelectField } from '../../ui/SelectField';
@@ -29,6 +30,7 @@ type Loaded = { text: string; columns: Column[]; rows: number; from?: string | n
 
 /** The file of any logger: its columns as they seem to be, to be put right, and brought in as readings of probes. */
 export function LoggerFile() {
+  const may = useMayChange();
   const queries = useQueryClient();
   const kitchen = useKitchen();
   const [file, setFile] = useState<Loaded>();
@@ -86,6 +88,7 @@ export function LoggerFile() {
         </Text>
         <chakra.input
           type="file"
+          disabled={!may}
           accept=".csv,.txt,.tsv,text/csv,text/plain"
           minHeight="44px"
           py={2}

@@ -113,10 +113,13 @@ export function Night() {
         ))}
       </Stack>
       {asleep ? (
-        <Button onClick={() => setAsleep(false)}>Lighter</Button>
+        <Button forAll onClick={() => setAsleep(false)}>
+          Lighter
+        </Button>
       ) : (
         <Stack gap={3} maxW="44rem" width="100%">
           <Button
+            forAll
             weight="first"
             size="large"
             onClick={() => {

@@ -1,4 +1,5 @@
 import { colour } from '../../theme/system';
+import { useMayChange } from '../../api/role';
 import { useWidth } from '../../drawings/useWidth';
 import { sizeOf, type Placed } from './things';
 
@@ -67,6 +68,7 @@ export function KitchenPicture({
   opened?: string;
   onOpen: (id: string) => void;
 }) {
+  const may = useMayChange();
   const { ref, width } = useWidth<HTMLDivElement>(900);
   const scale = width > 700 ? 3.4 : 2.4;
   const { boxes, shelves, height } = shelve(things, width, scale);
@@ -88,16 +90,17 @@ export function KitchenPicture({
           return (
             <g
               key={thing.id}
-              role="button"
-              tabIndex={0}
-              aria-label={`${thing.name}${thing.lent ? ', lent out' : ''}: open`}
-              onClick={open}
+              role={may ? 'button' : 'img'}
+              tabIndex={may ? 0 : undefined}
+              aria-label={`${thing.name}${thing.lent ? ', lent out' : ''}${may ? ': open' : ''}`}
+              onClick={may ? open : undefined}
               onKeyDown={(event) => {
+                if (!may) return;
                 if (event.key !== 'Enter' && event.key !== ' ') return;
                 event.preventDefault();
                 open();
               }}
-              style={{ cursor: 'pointer' }}
+              style={{ cursor: may ? 'pointer' : undefined }}
               opacity={thing.lent ? 0.7 : 1}
             >
               <rect

@@ -1,7 +1,8 @@
 import { Box, Flex, Grid, Menu, Portal, Stack, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { kitchenNow, type Kitchen, type Schemas } from '../../api/client';
-import { useKitchenView, useLooks } from '../../api/queries';
+import { useKitchenView } from '../../api/queries';
+import { useLooks, useMayChange } from '../../api/role';
 import { useKitchenDocument } from '../../api/useLive';
 import { editable, temperatureIn, temperatureOut, temperatureUnit } from '../../format/units';
 import { setMode, useMode } from '../../theme/mode';
@@ -9,6 +10,7 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Elsewhere } from '../../ui/Elsewhere';
 import { HourField } from '../../ui/HourField';
+import { Keeping } from '../../ui/Keeping';
 import { NumberField } from '../../ui/NumberField';
 import { PageHeading } from '../../ui/PageHeading';
 import { Slider } from '../../ui/Slider';
@@ -17,6 +19,7 @@ import { Fault, Waiting } from '../../ui/states';
 import { TextField } from '../../ui/TextField';
 import { useUndoCorner } from '../shell/undo';
 import { Bin } from './Bin';
+import { DamagedKitchen } from './DamagedKitchen';
 import { InTheLarder } from './InTheLarder';
 import { KitchenPicture } from './KitchenPicture';
 import { TakeAlong } from './TakeAlong';
@@ -37,12 +40,11 @@ export function KitchenPlace() {
   return <KitchenOf view={view.data} />;
 }
 
-const saying = { saved: 'saved', waiting: 'saving …', saving: 'saving …', refused: 'not saved yet' };
-
 function KitchenOf({ view }: { view: Schemas['KitchenView'] }) {
   const open = useKitchenDocument(view);
   const { document, value: kitchen, fault } = open;
   const looks = useLooks();
+  const may = useMayChange();
   const [opened, setOpened] = useState<string>();
   useUndoCorner({
     undo: open.canUndo ? document.undo : undefined,
@@ -58,14 +60,13 @@ function KitchenOf({ view }: { view: Schemas['KitchenView'] }) {
     <Stack gap={5}>
       <Flex align="baseline" gap={4} wrap="wrap">
         <PageHeading title={`Kitchen: ${kitchen.name}`}>{kitchen.name}</PageHeading>
-        <Text role="status" fontSize="small" color={open.state === 'refused' ? 'caution' : 'soft'}>
-          {saying[open.state]}
-        </Text>
+        <Keeping open={open} />
       </Flex>
       {open.elsewhere.length > 0 && <Elsewhere fields={open.elsewhere} onSeen={document.seen} />}
       {fault && (!fault.field || (ofThing && !shown)) && (
         <Fault error={fault} retry={() => void document.flush()} />
       )}
+      {view.damaged && <DamagedKitchen damaged={view.damaged} view={view} />}
       <KitchenPicture things={things} opened={opened} onOpen={setOpened} />
       <Box>
         <Menu.Root
@@ -97,7 +98,7 @@ function KitchenOf({ view }: { view: Schemas['KitchenView'] }) {
           </Portal>
         </Menu.Root>
       </Box>
-      {shown && (
+      {shown && may && (
         <ThingDialog
           placed={shown}
           units={kitchen.units}
@@ -200,6 +201,7 @@ function Habits({
       />
       <Choice
         label="Light"
+        forAll
         value={mode}
         options={[
           { value: 'light', label: 'day' },

@@ -3,12 +3,14 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Schemas } from '../../api/client';
 import { type Progress, setProgress, useProgress } from '../../api/progress';
+import { useMayChange } from '../../api/role';
 import { Button } from '../../ui/Button';
 import { Fault } from '../../ui/states';
 import { SaveKitchen } from '../shell/SaveKitchen';
 
 /** The whole kitchen out as a file, and a file in: first what it would bring, then all of it or nothing. */
 export function TakeAlong() {
+  const may = useMayChange();
   const queries = useQueryClient();
   const [file, setFile] = useState<File>();
   const going = useProgress('export');
@@ -49,7 +51,7 @@ export function TakeAlong() {
               <input
                 type="file"
                 accept="application/json,.json"
-                disabled={look.isPending || bring.isPending}
+                disabled={!may || look.isPending || bring.isPending}
                 style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
                 onChange={(event) => {
                   const chosen = event.target.files?.[0];

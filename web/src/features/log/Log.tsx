@@ -90,7 +90,7 @@ export function Log() {
       ))}
       {all > drawn.length && (
         <Box>
-          <Button onClick={() => setShown((before) => Math.min(500, before + SOME))}>
+          <Button forAll onClick={() => setShown((before) => Math.min(500, before + SOME))}>
             Older cooks ({all - drawn.length})
           </Button>
         </Box>

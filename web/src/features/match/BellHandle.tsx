@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { timeScale } from '../../drawings/timeScale';
-import { arrowSteps, useDragged } from '../../drawings/useDragged';
+import { arrowSteps, useDragged, useHandle } from '../../drawings/useDragged';
 import { clockDay } from '../../format/time';
 import { useNow } from '../../format/useNow';
 
@@ -26,6 +26,7 @@ export function BellHandle({
   const now = useNow(30_000);
   const x = timeScale(from, to, width)(bell);
   // The axis may stretch while it is dragged: what a pixel was worth when it was taken holds.
+  const handle = useHandle();
   const dragged = useDragged({
     take: () => ({ bell, perPixel: (to - from) / width }),
     move: (taken, by, _, done) =>
@@ -33,8 +34,7 @@ export function BellHandle({
   });
   return (
     <Box
-      role="slider"
-      tabIndex={0}
+      {...handle}
       aria-label="The bell"
       aria-orientation="horizontal"
       aria-valuemin={Math.round(from / 60_000)}

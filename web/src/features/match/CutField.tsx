@@ -1,6 +1,7 @@
 import { Combobox, Portal, Text, createListCollection } from '@chakra-ui/react';
 import { type KeyboardEvent, useMemo, useState } from 'react';
 import type { Schemas } from '../../api/client';
+import { useMayChange } from '../../api/role';
 import { Labelled } from '../../ui/Labelled';
 
 type Facts = Schemas['AtTheCounter'];
@@ -35,6 +36,7 @@ export function CutField({
   onChange: (cut: Schemas['Cut']) => void;
   error?: string;
 }) {
+  const may = useMayChange();
   const [typed, setTyped] = useState('');
   const [marked, setMarked] = useState<string | null>(null);
   const [open, setOpen] = useState(false);
@@ -70,6 +72,7 @@ export function CutField({
   return (
     <Labelled label={label} error={error}>
       <Combobox.Root
+        disabled={!may}
         collection={collection}
         value={[value]}
         inputValue={undefined}

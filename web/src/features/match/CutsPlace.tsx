@@ -129,6 +129,7 @@ function Overview({ chosen, onChoose }: { chosen: Schemas['Cut']; onChoose: (cut
               >
                 <Head scope="row" textAlign="left" py={0}>
                   <Button
+                    forAll
                     weight="quiet"
                     px={2}
                     aria-pressed={row.cut === chosen}

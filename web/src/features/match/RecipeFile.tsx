@@ -2,11 +2,13 @@ import { Box, Text } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { api, type Schemas } from '../../api/client';
+import { useMayChange } from '../../api/role';
 import { Button } from '../../ui/Button';
 import { Fault } from '../../ui/states';
 
 /** A recipe from a file becomes a dish on the bench; what had to be supposed stands in its notes. */
 export function RecipeFile() {
+  const may = useMayChange();
   const navigate = useNavigate();
   const read = useMutation({
     mutationFn: async (file: File) => {
@@ -32,6 +34,7 @@ export function RecipeFile() {
           Bring in a recipe file
           <input
             type="file"
+            disabled={!may}
             accept=".json,.jsonld,application/ld+json,application/json"
             style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
             onChange={(event) => {

@@ -14,6 +14,7 @@ import { useNow } from '../../format/useNow';
 import { Because } from '../../ui/Because';
 import { Button } from '../../ui/Button';
 import { Elsewhere } from '../../ui/Elsewhere';
+import { Keeping } from '../../ui/Keeping';
 import { PageHeading } from '../../ui/PageHeading';
 import { SelectField } from '../../ui/SelectField';
 import { Caution, Fault, Waiting } from '../../ui/states';
@@ -66,13 +67,6 @@ export function PreparePlace() {
     return <Waiting height="60vh" what="Laying it on the bench" />;
   return <OnTheBench key={planId} kept={plan.data} kitchen={kitchen.data} larder={larder.data} />;
 }
-
-const saying = {
-  saved: (version: number) => `saved, version ${version}`,
-  waiting: () => 'saving …',
-  saving: () => 'saving …',
-  refused: () => 'not saved yet',
-};
 
 function OnTheBench({
   kept,
@@ -144,14 +138,7 @@ function OnTheBench({
             {prepared && `, for ${prepared.dish.people}`}, plates {clockDay(plan.bell, zone, now)}
           </Text>
         </Box>
-        <Text
-          className="no-print"
-          fontSize="small"
-          color={open.state === 'refused' ? 'caution' : 'soft'}
-          role="status"
-        >
-          {saying[open.state](open.version)}
-        </Text>
+        <Keeping open={open} />
       </Flex>
       <Tabs.Root value={place} onValueChange={({ value }) => go(value)} activationMode="manual">
         <Tabs.List aria-label="The bench" className="no-print">
@@ -191,7 +178,7 @@ function OnTheBench({
                 <Stack gap={5} className="no-print">
                   <ThumbBar>
                     {next ? (
-                      <Button weight="first" size="large" onClick={() => go(next.value)}>
+                      <Button forAll weight="first" size="large" onClick={() => go(next.value)}>
                         {next.value === 'later'
                           ? 'On to what goes in later'
                           : `On to the ${next.label.toLowerCase()}`}

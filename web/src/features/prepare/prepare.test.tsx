@@ -129,9 +129,9 @@ describe('Prepare', () => {
     expect(Number(line.getAttribute('aria-valuenow'))).toBeCloseTo(was + 0.3, 2);
     expect(await screen.findByText('liquid in')).toBeInTheDocument();
     await waitFor(() => expect(saved.at(-1)?.forecast.liquid_l).toBeCloseTo(was + 0.3, 2));
-    await screen.findByText('saved, version 2');
+    await screen.findByText('Saved');
     act(() => corner.undo?.());
-    await screen.findByText('saved, version 3');
+    await screen.findByText('Saved');
     expect(saved.at(-1)?.forecast.liquid_l).toBeUndefined();
     // A named level gives the litres back to the vessel.
     await userEvent.click(screen.getByRole('radio', { name: 'covered' }));
@@ -248,7 +248,7 @@ describe('what is touched at a bench is what is kept', () => {
   it('an earlier version is compared with, and gone back to', async () => {
     at('salt');
     await slide('Salt, of the trimmed meat')();
-    await screen.findByText('saved, version 2');
+    await screen.findByText('Saved');
     comesTo = { ...prepared, salt: { ...prepared.salt, liquid_g_per_kg: 9 } };
     await press('radio', 'flakes')();
     expect(await screen.findByText('salt in the liquid')).toBeInTheDocument();
@@ -261,11 +261,11 @@ describe('what is touched at a bench is what is kept', () => {
     refuseToSave = 'plan.prepare.strings: 99 can’t be used; it must be 0 to 60';
     await type('Strings', '99')();
     expect(await screen.findByText(/it must be 0 to 60/)).toBeInTheDocument();
-    expect(screen.getByText('not saved yet')).toBeInTheDocument();
+    expect(screen.getByText('Not saved')).toBeInTheDocument();
     expect(screen.getByRole('spinbutton', { name: 'Strings' })).toHaveValue('99');
     refuseToSave = undefined;
     await type('Strings', '9')();
-    await screen.findByText('saved, version 2');
+    await screen.findByText('Saved');
   });
 
   it('a stewing batch and a pot that is too small are said where they are', async () => {

@@ -2,7 +2,9 @@ import { Box, Field, Flex, Input, Stack, Text } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type SyntheticEvent } from 'react';
 import { api, type Schemas } from '../../api/client';
+import { tryAgain } from '../../api/outbox';
 import { signedIn } from '../../api/reach';
+import { setRole as setMayChange } from '../../api/role';
 import { Button } from '../../ui/Button';
 import { PageHeading } from '../../ui/PageHeading';
 import { Fault } from '../../ui/states';
@@ -31,8 +33,11 @@ export function SignIn() {
   const [role, setRole] = useState<Schemas['ScreenRole']>('cook');
   const enter = useMutation({
     mutationFn: api.signIn,
-    onSuccess: async () => {
+    onSuccess: async (screen) => {
+      setMayChange(screen.role);
       signedIn();
+      // What this device's cook tapped before goes on by itself.
+      void tryAgain();
       setPassphrase('');
       await queries.invalidateQueries();
     },
@@ -75,7 +80,7 @@ export function SignIn() {
                     maxLength={128}
                     onChange={(event) => setPassphrase(event.target.value)}
                   />
-                  <Button type="button" aria-pressed={shown} onClick={() => setShown(!shown)}>
+                  <Button forAll type="button" aria-pressed={shown} onClick={() => setShown(!shown)}>
                     {shown ? 'Hide' : 'Show'}
                   </Button>
                 </Flex>
@@ -85,6 +90,7 @@ export function SignIn() {
           )}
           {enter.error && <Fault error={enter.error} />}
           <Button
+            forAll
             type="submit"
             weight="first"
             size="large"

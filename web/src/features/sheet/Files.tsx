@@ -1,5 +1,6 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import type { Schemas } from '../../api/client';
+import { api, type Schemas } from '../../api/client';
+import { mayChange } from '../../api/role';
 import { Button } from '../../ui/Button';
 
 const files = [
@@ -18,7 +19,12 @@ export function Files({ id, dishes }: { id: string; dishes: Schemas['MealDish'][
       <Flex gap={2} wrap="wrap">
         {files.map(([kind, name]) => (
           <Button key={kind} asChild>
-            <a href={`/api/meals/${encodeURIComponent(id)}/file?kind=${kind}`} download>
+            <a
+              href={`/api/meals/${encodeURIComponent(id)}/file?kind=${kind}`}
+              download
+              // The next calendar cancels what this one tells of and that is no longer to be done.
+              onClick={() => kind === 'calendar' && mayChange() && void api.tellCalendar(id)}
+            >
               {name}
             </a>
           </Button>
@@ -30,7 +36,9 @@ export function Files({ id, dishes }: { id: string; dishes: Schemas['MealDish'][
             </a>
           </Button>
         ))}
-        <Button onClick={() => window.print()}>Print</Button>
+        <Button forAll onClick={() => window.print()}>
+          Print
+        </Button>
       </Flex>
     </Box>
   );

@@ -42,7 +42,9 @@ function Newer() {
       <Text flex="1" minW="16rem">
         The kitchen has a newer Ergastic.
       </Text>
-      <Button onClick={() => globalThis.location.reload()}>Load it</Button>
+      <Button forAll onClick={() => globalThis.location.reload()}>
+        Load it
+      </Button>
     </Above>
   );
 }

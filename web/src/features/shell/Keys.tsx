@@ -43,7 +43,7 @@ export function Keys({ onClose }: { onClose: () => void }) {
             </Dialog.Body>
             <Dialog.Footer>
               <Dialog.CloseTrigger asChild>
-                <Button>Close</Button>
+                <Button forAll>Close</Button>
               </Dialog.CloseTrigger>
             </Dialog.Footer>
           </Dialog.Content>

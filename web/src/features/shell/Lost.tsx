@@ -29,6 +29,7 @@ export function PlaceFailed() {
       </Text>
       <Flex gap={3} wrap="wrap">
         <Button
+          forAll
           weight="first"
           onClick={() => {
             void revalidate();

@@ -14,8 +14,10 @@ export function Outbox() {
     <Above css={refused.length > 0 ? stripes : undefined}>
       {going > 0 && (
         <Text flex="1" minW="12rem">
-          {going === 1 ? 'One tap waits' : `${going} taps wait`} for the kitchen to answer. Kept, with the
-          time of the tap.
+          {going === 1 ? 'One tap waits' : `${going} taps wait`} for the kitchen to answer.{' '}
+          {waiting.some((one) => one.unwritten)
+            ? 'This browser keeps nothing: leave the page open until they have come.'
+            : 'Kept, with the time of the tap.'}
         </Text>
       )}
       {refused.map((one) => (
@@ -23,12 +25,14 @@ export function Outbox() {
           <Text flex="1" color="caution" fontWeight={600}>
             {one.refused}
           </Text>
-          <Button weight="quiet" onClick={() => letGo(one)}>
+          <Button forAll weight="quiet" onClick={() => letGo(one)}>
             Let it go
           </Button>
         </Flex>
       ))}
-      <Button onClick={tryAgain}>Try again</Button>
+      <Button forAll onClick={() => void tryAgain()}>
+        Try again
+      </Button>
     </Above>
   );
 }

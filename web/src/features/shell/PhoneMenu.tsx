@@ -7,7 +7,7 @@ export function PhoneMenu({ items }: { items: { name: string; run: () => void }[
   return (
     <Menu.Root onSelect={({ value }) => items.find(({ name }) => name === value)?.run()}>
       <Menu.Trigger asChild>
-        <Button weight="quiet" px={1} aria-label="More places">
+        <Button forAll weight="quiet" px={1} aria-label="More places">
           <Ellipsis size={24} aria-hidden />
         </Button>
       </Menu.Trigger>

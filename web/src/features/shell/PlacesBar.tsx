@@ -133,10 +133,10 @@ export function PlacesBar({ onKeys }: { onKeys: () => void }) {
         {places.map(link)}
       </Flex>
       <Flex display={{ base: 'none', md: 'flex' }}>
-        <Button weight="quiet" px={2} aria-label="Keys" title="Keys (?)" onClick={onKeys}>
+        <Button forAll weight="quiet" px={2} aria-label="Keys" title="Keys (?)" onClick={onKeys}>
           <Keyboard size={22} aria-hidden />
         </Button>
-        <Button weight="quiet" px={2} aria-label={light} title={light} onClick={turn}>
+        <Button forAll weight="quiet" px={2} aria-label={light} title={light} onClick={turn}>
           {mode === 'dark' ? <Sun size={22} aria-hidden /> : <Moon size={22} aria-hidden />}
         </Button>
       </Flex>

@@ -1,4 +1,4 @@
-import { useLooks } from '../../api/queries';
+import { useLooks } from '../../api/role';
 import { Button } from '../../ui/Button';
 
 /** The whole kitchen as a file, for whoever may take it along. */

@@ -1,7 +1,8 @@
 import { Box, Flex, Text, chakra } from '@chakra-ui/react';
 import { Suspense, lazy, useRef, useState } from 'react';
 import { Outlet } from 'react-router';
-import { useChanges, useLooks } from '../../api/queries';
+import { useChanges, useForgetting, useScreen } from '../../api/queries';
+import { useLooks } from '../../api/role';
 import { Away } from './Away';
 import { DishLine } from './DishLine';
 import { Outbox } from './Outbox';
@@ -19,6 +20,9 @@ const Keys = lazy(async () => ({ default: (await import('./Keys')).Keys }));
  */
 export function Shell() {
   useChanges();
+  // What this device may do is asked with the first page.
+  useScreen();
+  useForgetting();
   const looks = useLooks();
   useKeyboard();
   const [keys, setKeys] = useState(false);
@@ -70,15 +74,10 @@ export function Shell() {
               This screen only looks: it changes nothing.
             </Text>
           )}
-          {/* What only looks has nothing to tap on but what leads elsewhere. */}
-          <fieldset disabled={looks} style={{ display: 'contents' }}>
-            <Outlet />
-          </fieldset>
+          <Outlet />
         </Box>
       </Box>
-      <fieldset disabled={looks} style={{ display: 'contents' }}>
-        <Box id="thumb" className="no-print" flexShrink={0} display={{ lg: 'none' }} />
-      </fieldset>
+      <Box id="thumb" className="no-print" flexShrink={0} display={{ lg: 'none' }} />
       {keys && (
         <Suspense>
           <Keys onClose={() => setKeys(false)} />

@@ -1,4 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
+import { Link } from 'react-router';
 import { useHealth } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { stripes } from '../../ui/states';
@@ -7,7 +8,8 @@ import { SaveKitchen } from './SaveKitchen';
 /** That nothing can be kept just now, and the way out; above every place, which goes on showing what is so. */
 export function Trouble() {
   const health = useHealth();
-  if (!health.data?.trouble) return null;
+  const { trouble, warnings = [] } = health.data ?? {};
+  if (!trouble && warnings.length === 0) return null;
   return (
     <Box
       role="alert"
@@ -21,11 +23,18 @@ export function Trouble() {
       <Flex gap={4} align="center" wrap="wrap">
         <Text flex="1" minW="16rem">
           <Text as="span" fontWeight={700} color="caution">
-            Not kept{' '}
+            {trouble ? 'Not kept' : 'Look to it'}{' '}
           </Text>
-          {health.data.trouble}.
+          {[...(trouble ? [trouble] : []), ...warnings].join('. ')}.
         </Text>
-        <Button onClick={() => void health.refetch()}>Look again</Button>
+        {!trouble && (
+          <Button asChild>
+            <Link to="/kitchen">Go to the kitchen</Link>
+          </Button>
+        )}
+        <Button forAll onClick={() => void health.refetch()}>
+          Look again
+        </Button>
         <SaveKitchen />
       </Flex>
     </Box>

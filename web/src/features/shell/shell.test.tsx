@@ -1,5 +1,6 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { setRole } from '../../api/role';
 import { api } from '../../api/client';
 import { cook, kitchenView, open } from '../../test-kitchen';
 import { takeInHand } from './inHand';
@@ -39,6 +40,15 @@ beforeEach(() => {
   });
 });
 afterEach(() => vi.unstubAllGlobals());
+
+const health = (trouble?: string) => ({
+  ok: !trouble,
+  version: '1',
+  trouble,
+  warnings: [] as string[],
+  database_bytes: 1,
+  log_bytes: 0,
+});
 
 describe('the bar along the top', () => {
   it('leads on with the dish in hand, and shows it with its bell', async () => {
@@ -100,14 +110,6 @@ describe('what changes elsewhere', () => {
 });
 
 describe('what can’t be kept', () => {
-  const health = (trouble?: string) => ({
-    ok: !trouble,
-    version: '1',
-    trouble,
-    database_bytes: 1,
-    log_bytes: 0,
-  });
-
   it('is said above every place, with ways out, and goes when it is over', async () => {
     let trouble: string | undefined = 'nothing can be kept: the disk is full. Make room on it';
     vi.stubGlobal('fetch', (request: Request) => {
@@ -127,15 +129,20 @@ describe('what can’t be kept', () => {
 
   it('offers nothing to take along on a screen that only looks', async () => {
     vi.spyOn(api, 'health').mockResolvedValue({ ...health('the disk is full'), ok: false });
-    vi.spyOn(api, 'screen').mockResolvedValue({
-      signed_in: true,
-      name: 'Wall',
-      role: 'look',
-      machine: false,
-    });
+    setRole('look');
     open(<Trouble />);
     expect(await screen.findByText(/the disk is full/)).toBeInTheDocument();
     await waitFor(() => expect(screen.queryByRole('link')).toBeNull());
+  });
+});
+
+describe('a kitchen that is damaged though all is kept', () => {
+  it('is said, with the way to its place', async () => {
+    const warnings = ['The kitchen’s document can’t be read'];
+    vi.spyOn(api, 'health').mockResolvedValue({ ...health(), ok: false, warnings });
+    open(<Trouble />);
+    expect(await screen.findByText(/can’t be read/)).toBeInTheDocument();
+    expect(screen.getByRole('link', { name: 'Go to the kitchen' })).toHaveAttribute('href', '/kitchen');
   });
 });
 

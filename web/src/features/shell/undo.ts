@@ -1,3 +1,4 @@
+import { useMayChange } from '../../api/role';
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 
 /** What can be taken back and put back just now, and what it is called. */
@@ -22,7 +23,8 @@ export function useUndoCorner({ undo, undoes, redo, redoes }: Undoing) {
   useEffect(() => {
     held.current = { undo, redo };
   });
-  const [canUndo, canRedo] = [!!undo, !!redo];
+  const may = useMayChange();
+  const [canUndo, canRedo] = [may && !!undo, may && !!redo];
   useEffect(() => {
     set({
       undo: canUndo ? () => held.current.undo?.() : undefined,

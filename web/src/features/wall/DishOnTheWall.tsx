@@ -66,6 +66,11 @@ export function DishOnTheWall({
               {dish.next.what}
             </Text>
           )}
+          {dish.unread && (
+            <Text color="caution" fontWeight={700} fontSize={size(0.1, 15, 30)} lineClamp={2}>
+              {dish.unread}
+            </Text>
+          )}
           {strange && (
             <Text color="caution" fontWeight={700} fontSize={size(0.1, 15, 30)} truncate>
               {strange.probe}: {strange.words}
