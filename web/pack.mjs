@@ -9,7 +9,7 @@ const manifest = JSON.parse(readFileSync(new URL('.vite/manifest.json', dist)));
 /** Bytes as they are sent. Fonts are packed as they come. */
 const sent = new Map();
 for (const name of readdirSync(dist, { recursive: true })) {
-  if (!/\.(js|css|html|svg)$/.test(name)) continue;
+  if (!/\.(js|css|html|svg|txt)$/.test(name)) continue;
   const text = readFileSync(new URL(name, dist));
   const packed = brotliCompressSync(text, {
     params: { [constants.BROTLI_PARAM_QUALITY]: 11, [constants.BROTLI_PARAM_SIZE_HINT]: text.length },

@@ -72,7 +72,15 @@ fn main() {
     let out = env::var("OUT_DIR").unwrap();
     let out = Path::new(&out);
     fs::write(out.join("places.rs"), code).unwrap();
-    let english = format!("/// The Fluent files, by place.\npub const FILES: &[(&str, &str)] = &[\n{sources}];\n");
+    // Only a build for development looks there.
+    let folder = if env::var("PROFILE").is_ok_and(|profile| profile == "release") {
+        "".into()
+    } else {
+        fs::canonicalize("en").unwrap()
+    };
+    let english = format!(
+        "/// The Fluent files, by place.\npub const FILES: &[(&str, &str)] = &[\n{sources}];\n/// Where they lie.\nconst FOLDER: &str = {folder:?};\n"
+    );
     fs::write(out.join("english.rs"), english).unwrap();
     let catalogue =
         format!("/// Every text with the arguments it takes.\npub const CATALOGUE: &[Entry] = &[\n{catalogue}];\n");

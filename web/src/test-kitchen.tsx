@@ -103,6 +103,7 @@ export const kitchen = (over: Partial<Kitchen> = {}): Kitchen => ({
   altitude_m: 210,
   room_c: 20,
   units: 'metric',
+  as_it_came: false,
   certainty: 0.9,
   hands: [{ id: 'hands_1', name: 'The cook', lent: false, measures: {} }],
   ovens: [{ id: 'oven_1', name: 'The oven', lent: false, measures: { width_cm: 45, fan: false } }],

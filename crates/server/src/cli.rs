@@ -264,10 +264,13 @@ async fn start(
     let last = store.last_happened().await?.filter(|last| speed != 1.0 && *last > clock.now());
     let clock = last.map_or(clock, |last| clock.set_to(last));
     if store.is_new().await? {
-        // A new kitchen starts in the time zone of the machine it stands on, and its cook sleeps at night.
+        // A new kitchen starts in the time zone of the machine it stands on, until the first device that comes says its own; its cook
+        // sleeps at night.
         let zone = jiff::tz::TimeZone::system().iana_name().unwrap_or("UTC").to_owned();
         let asleep = vec![Hours("23:00".into(), "06:30".into())];
-        store.save_kitchen(0, &Kitchen { zone, asleep, ..Kitchen::default() }, false, clock.now()).await?;
+        store
+            .save_kitchen(0, &Kitchen { zone, asleep, as_it_came: true, ..Kitchen::default() }, false, clock.now())
+            .await?;
     }
     upkeep::know_facts(&store).await?;
     let app = App::with_clock(store.clone(), clock)?;

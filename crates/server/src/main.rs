@@ -6,6 +6,7 @@ use clap::Parser;
 
 /// It gives back what forecasts have freed, whichever thread they ran on: twenty screens on one cook take a third of the memory.
 /// How soon stands in `.cargo/config.toml`.
+#[cfg(feature = "jemalloc")]
 #[global_allocator]
 static ALLOCATOR: tikv_jemallocator::Jemalloc = tikv_jemallocator::Jemalloc;
 

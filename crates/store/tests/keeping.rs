@@ -325,6 +325,59 @@ async fn a_damaged_kitchen_is_shown_goes_out_as_it_is_and_is_not_written_over_un
     remove(&file);
 }
 
+#[tokio::test]
+async fn an_event_that_cant_be_read_is_passed_over_and_counted_and_its_cook_stays() {
+    let (file, store) = on_disk().await;
+    store.open_cook(COOK, Uuid::from_u128(1), &plan("One"), now(), &shown("One")).await.unwrap();
+    store.append(COOK, 0, &[note(1, "salted"), note(2, "seared"), note(3, "lid on")], &shown("One")).await.unwrap();
+    store.close().await;
+    run_sql(&file, "UPDATE cook_event SET happened = '{\"kind\": 3' WHERE id LIKE '%2'").await;
+    let store = Store::open(&file).await.unwrap();
+    let cook = store.cook(COOK).await.unwrap();
+    assert_eq!((cook.events.len(), cook.unread), (2, 1));
+    let out = export(&store).await;
+    assert!(out["cooks"][0]["damaged"].is_string(), "who brings it in is told");
+    assert_eq!(out["cooks"][0]["events"][1]["happened"], "{\"kind\": 3");
+    store.close().await;
+    remove(&file);
+}
+
+#[tokio::test]
+async fn a_log_that_is_deleted_under_the_server_loses_nothing_that_was_answered() {
+    let (file, store) = on_disk().await;
+    let saved =
+        async |store: &Store, n: u128| store.save_plan(Uuid::from_u128(n), 0, &plan("One"), now()).await.unwrap();
+    saved(&store, 1).await;
+    assert!(!store.state(now()).await.log_gone);
+    std::fs::remove_file(format!("{}-wal", file.display())).unwrap();
+    assert!(!store.has_its_log());
+    // What stood in the log alone is moved as soon as that is found, and every write after it before it is answered.
+    store.save_from_deleted_log().await.unwrap();
+    saved(&store, 2).await;
+    let state = store.state(now()).await;
+    assert!(state.log_gone && state.trouble.is_none(), "{state:?}");
+    // A kill leaves the database file as it lies, and no log.
+    let left = file.with_file_name("left.sqlite");
+    std::fs::copy(&file, &left).unwrap();
+    let again = Store::open(&left).await.unwrap();
+    assert_eq!(again.plans().await.unwrap().len(), 2);
+    again.close().await;
+    store.close().await;
+    remove(&file);
+}
+
+#[tokio::test]
+async fn so_many_probes_are_known_and_those_go_on_reading() {
+    let store = Store::temporary().await.unwrap();
+    for probe in 0..256 {
+        store.store_readings(&format!("probe {probe}"), &[reading(probe, 0)]).await.unwrap();
+    }
+    let one_more = store.store_readings("one more", &[reading(999, 0)]).await;
+    assert!(matches!(one_more, Err(Error::ProbesFull { most: 256 })), "{one_more:?}");
+    assert_eq!(store.store_readings("probe 3", &[reading(1000, 1)]).await.unwrap().stored, 1);
+    assert_eq!(store.probes().await.unwrap().len(), 256);
+}
+
 async fn run_sql(file: &std::path::Path, sql: &str) {
     use sqlx::{ConnectOptions, Connection};
     let options = sqlx::sqlite::SqliteConnectOptions::new().filename(file).create_if_missing(true);

@@ -37,7 +37,6 @@ rest-did-not-come = the rest of the request did not come
 broke-off = the request broke off
 no-web-files = The web files are not in this build. Build it with "dev build"
 
-header = header
 csv-header = it must be at,celsius
 this-row = this row
 more-rows = more rows
@@ -78,7 +77,7 @@ demo-not-loaded = the demo kitchen can't be loaded
 # $given (Number) $most (Number)
 no-speed = a clock {$given} times as fast can't be had; it must be 1 to { $most }
 # $address (Text)
-host-is-own = { $address } is this machine itself: other devices can't reach it. It answers at 127.0.0.1 alone, as without --host
+host-is-own = { $address } is this machine itself: other devices can't reach it. It answers as it does without --host
 # $path (Text)
 folder-is-open = other users of this machine can read { $path }, and it holds more than a kitchen. Give Ergastic a folder of its own, or close this one (chmod 700)
 # $address (Text)

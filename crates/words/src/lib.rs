@@ -24,8 +24,8 @@ pub use food_code::FoodCode;
 pub use places::*;
 
 pub use quantity::{
-    Dial, Difference, Elevation, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, Share, Size,
-    Span, Spoons, Strength, Temperature, Units, Volume,
+    Clock, Dial, Difference, Elevation, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, Share,
+    Size, Span, Spoons, Strength, Temperature, Units, Volume,
 };
 pub use said::{Argument, Join, Message, Said};
 pub use voice::Voice;

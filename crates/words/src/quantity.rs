@@ -16,6 +16,26 @@ pub enum Units {
     Us,
 }
 
+/// How hours of the day are shown.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Clock {
+    /// 19:30.
+    H24,
+    /// 7:30 pm.
+    H12,
+}
+
+impl Units {
+    /// The clock that usually goes with them.
+    pub fn clock(self) -> Clock {
+        match self {
+            Self::Metric => Clock::H24,
+            Self::Us => Clock::H12,
+        }
+    }
+}
+
 /// Meat and what else is weighed in kilos, kg.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Mass(pub f64);

@@ -10,7 +10,7 @@ use unic_langid::LanguageIdentifier;
 
 use crate::food_code::FoodCode;
 use crate::places::units as say;
-use crate::quantity::Units;
+use crate::quantity::{Clock, Units};
 use crate::said::{Argument, Join, Message, Said};
 use crate::written::written;
 
@@ -20,6 +20,16 @@ type Bundle = FluentBundle<FluentResource>;
 
 /// A language: its files, by place.
 struct Language(HashMap<&'static str, Bundle>);
+
+/// The text of a place. While it is being developed it is read from where it lies, so that another wording needs no other build.
+fn text_of(place: &str, built: &'static str) -> Cow<'static, str> {
+    let read = || std::fs::read_to_string(format!("{FOLDER}/{place}.ftl")).ok();
+    let sound = |text: &String| FluentResource::try_new(text.clone()).is_ok();
+    match cfg!(debug_assertions).then(read).flatten().filter(sound) {
+        Some(text) => Cow::Owned(text),
+        None => Cow::Borrowed(built),
+    }
+}
 
 static ENGLISH: LazyLock<Language> = LazyLock::new(|| {
     let bundle = |text: &str| {
@@ -33,7 +43,7 @@ static ENGLISH: LazyLock<Language> = LazyLock::new(|| {
         bundle.add_resource(resource).expect("the build has read it");
         bundle
     };
-    Language(FILES.iter().map(|(place, text)| (*place, bundle(text))).collect())
+    Language(FILES.iter().map(|(place, text)| (*place, bundle(&text_of(place, text)))).collect())
 });
 
 type Function = for<'a> fn(&[FluentValue<'a>], &FluentArgs) -> FluentValue<'a>;
@@ -84,18 +94,26 @@ fn with_article(text: &str) -> String {
 pub struct Voice {
     units: Units,
     food_code: FoodCode,
+    /// None is the one that goes with the units.
+    clock: Option<Clock>,
 }
 
 impl Voice {
     /// English in these units.
     pub fn new(units: Units) -> Self {
-        Self { units, food_code: FoodCode::Usual }
+        Self { units, food_code: FoodCode::Usual, clock: None }
     }
 
     /// The same under a food code.
     #[must_use]
     pub fn under(self, food_code: FoodCode) -> Self {
         Self { food_code, ..self }
+    }
+
+    /// The same by a clock; none is the one that goes with the units.
+    #[must_use]
+    pub fn by(self, clock: Option<Clock>) -> Self {
+        Self { clock, ..self }
     }
 
     /// Whose figures it names.
@@ -170,7 +188,9 @@ impl Voice {
             Argument::Key(key) => FluentValue::from(*key),
             Argument::Text(text) => FluentValue::String(text.clone()),
             Argument::Said(said) => FluentValue::String(self.say(said).into()),
-            quantity => FluentValue::String(written(quantity, self.units).into()),
+            quantity => {
+                FluentValue::String(written(quantity, self.units, self.clock.unwrap_or(self.units.clock())).into())
+            }
         }
     }
 }

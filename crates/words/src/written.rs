@@ -16,7 +16,7 @@ const FOOT_M: f64 = 0.3048;
 const MOST_SPOONS: f64 = 36.0;
 
 /// A quantity in words and figures.
-pub fn written(argument: &Argument, units: Units) -> String {
+pub fn written(argument: &Argument, units: Units, clock: Clock) -> String {
     let us = units == Units::Us;
     type Write = fn(f64) -> String;
     let either = |value: f64, metric: Write, other: Write| if us { other(value) } else { metric(value) };
@@ -38,7 +38,7 @@ pub fn written(argument: &Argument, units: Units) -> String {
         }
         Argument::Span(Span(min)) => span(*min),
         Argument::Minutes(Minutes(min)) => minutes(*min),
-        Argument::Instant(moment) => of_the_clock(moment, us),
+        Argument::Instant(moment) => of_the_clock(moment, clock),
         Argument::Power(Power(w)) if *w < 1000.0 => format!("{} W", whole(*w)),
         Argument::Power(Power(w)) => format!("{} kW", decimals(w / 1000.0, 1)),
         Argument::Share(Share(share)) => in_ten(*share),
@@ -257,9 +257,9 @@ fn minutes(min: f64) -> String {
     }
 }
 
-fn of_the_clock(Instant { at, zone, read_at }: &Instant, us: bool) -> String {
+fn of_the_clock(Instant { at, zone, read_at }: &Instant, clock: Clock) -> String {
     let local = at.to_zoned_datetime(zone.clone());
-    let hour = match us {
+    let hour = match clock == Clock::H12 {
         false => local.strftime("%H:%M").to_string(),
         true => local.strftime("%-I:%M %p").to_string().to_lowercase(),
     };

@@ -209,7 +209,8 @@ export const api = {
       client.PUT('/api/plans/{id}', { params: { path: { id } }, ...lasting({ version, plan }) }),
     ),
   cooks: () => unwrap<'/api/cooks', 'get'>(client.GET('/api/cooks')),
-  log: (count: number) => unwrap<'/api/log', 'get'>(client.GET('/api/log', { params: { query: { count } } })),
+  log: (from: number, count: number) =>
+    unwrap<'/api/log', 'get'>(client.GET('/api/log', { params: { query: { from, count } } })),
   cook: (id: string) =>
     unwrap<'/api/cooks/{id}', 'get'>(client.GET('/api/cooks/{id}', { params: { path: { id } } })),
   openCook: (id: string, plan_id: string) =>

@@ -1911,6 +1911,11 @@ export interface components {
              */
             yield_kg: number;
         };
+        /**
+         * @description How hours of the day are shown.
+         * @enum {string}
+         */
+        Clock: "h24" | "h12";
         /** @description The clocks change while it cooks. */
         ClockChange: {
             /**
@@ -3297,7 +3302,7 @@ export interface components {
              * Format: double
              * @description What it costs besides that it is longer than its most at all.
              */
-            broken?: number;
+            broken: number;
             /** @description Minutes between, at best. */
             ideal: components["schemas"]["i32"];
             /** @description Minutes between, at the least: a shorter wait is impossible. */
@@ -4119,6 +4124,11 @@ export interface components {
              */
             altitude_m?: number;
             /**
+             * @description Nobody has looked round yet: zone, units and clock are guesses, which the first device that comes may put right.
+             * @default false
+             */
+            as_it_came?: boolean;
+            /**
              * @description Hours of the day when nobody is up.
              * @default []
              */
@@ -4158,6 +4168,7 @@ export interface components {
              * @default 0.9
              */
             certainty?: number;
+            clock?: components["schemas"]["Clock"] | null;
             /**
              * @description Places for coals.
              * @default [
@@ -4381,6 +4392,11 @@ export interface components {
              */
             altitude_m: number;
             /**
+             * @description Nobody has looked round yet: zone, units and clock are guesses, which the first device that comes may put right.
+             * @default false
+             */
+            as_it_came: boolean;
+            /**
              * @description Hours of the day when nobody is up.
              * @default []
              */
@@ -4420,6 +4436,7 @@ export interface components {
              * @default 0.9
              */
             certainty: number;
+            clock?: components["schemas"]["Clock"] | null;
             /**
              * @description Places for coals.
              * @default [
@@ -6167,8 +6184,30 @@ export interface components {
             /** @description Here, in no time of its own. */
             squeezed: components["schemas"]["i32"];
         } | "dropped";
+        /** @description All that is to be placed, and what there is to place it on. */
+        PlacingOf: {
+            /** @description Things taken across jobs. */
+            bookings: components["schemas"]["Booking"][];
+            /** @description The minute of the clock at the bell. */
+            clock: components["schemas"]["i32"];
+            /** @description What is to be done. */
+            jobs: components["schemas"]["Job"][];
+            /** @description Hands first ([`HANDS`]), then the other things. */
+            kinds: components["schemas"]["Kind"][];
+            /**
+             * Format: double
+             * @description What a minute after the bell costs; none where plates are at the bell whatever that breaks.
+             */
+            late_price?: number | null;
+            /** @description Nights, for what keeps away from them by choice. */
+            nights: components["schemas"]["Span"][];
+            /** @description Nothing can start before this. */
+            now: components["schemas"]["i32"];
+            /** @description When nobody is up and there, in time order. */
+            shut: components["schemas"]["Span"][];
+        };
         /** @description What was to be placed, where it came to lie, and what that costs: docs/model.md says how it is read. */
-        PlacingProblem: components["schemas"]["Problem"] & {
+        PlacingProblem: components["schemas"]["PlacingOf"] & {
             /**
              * Format: double
              * @description No placing costs less.

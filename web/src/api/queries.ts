@@ -1,4 +1,11 @@
-import { keepPreviousData, skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  keepPreviousData,
+  skipToken,
+  useInfiniteQuery,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { hearChanges, type Change } from './changes';
 import { showHoursOf } from '../format/time';
@@ -16,7 +23,7 @@ export const useKitchen = () =>
     queryKey: ['kitchen'],
     queryFn: api.kitchen,
     select: ({ kitchen }) => {
-      showHoursOf(kitchen.units);
+      showHoursOf(kitchen);
       return kitchen;
     },
   });
@@ -24,12 +31,16 @@ export const useCuts = () => useQuery({ queryKey: ['cuts'], queryFn: api.cuts, s
 export const usePlans = () => useQuery({ queryKey: ['plans'], queryFn: api.plans });
 export const useCooks = () => useQuery({ queryKey: ['cooks'], queryFn: api.cooks });
 
-/** The latest of the cooks that are over; more of them keep what is shown until they are there. */
-export const useLog = (count: number) =>
-  useQuery({
-    queryKey: ['cooks', 'log', count],
-    queryFn: () => api.log(count),
-    placeholderData: keepPreviousData,
+/** So many of the cooks that are over are read at a time. */
+const PAGE = 25;
+
+/** The cooks that are over, the latest first, as far back as is asked for. */
+export const useLog = () =>
+  useInfiniteQuery({
+    queryKey: ['cooks', 'log'],
+    queryFn: ({ pageParam }) => api.log(pageParam, PAGE),
+    initialPageParam: 0,
+    getNextPageParam: (last, pages) => (pages.length * PAGE < last.all ? pages.length * PAGE : undefined),
   });
 
 export const usePlan = (id: string | undefined) =>

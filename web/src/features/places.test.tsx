@@ -183,10 +183,11 @@ describe('what is broken or put away', () => {
 
   it('draws a long log some at a time', async () => {
     answers['/api/log'] = () => {
-      const count = Number(new URL(asked.mock.calls.at(-1)?.[2] as string).searchParams.get('count'));
-      const some = Array.from({ length: count }, (_, i) => ({
+      const { searchParams } = new URL(asked.mock.calls.at(-1)?.[2] as string);
+      const [from, count] = ['from', 'count'].map((name) => Number(searchParams.get(name)));
+      const some = Array.from({ length: Math.min(count ?? 0, 60 - (from ?? 0)) }, (_, i) => ({
         ...summary({ status: 'closed' }),
-        id: `${i}`,
+        id: `${(from ?? 0) + i}`,
       }));
       return { body: { cooks: some, all: 60 } };
     };
@@ -194,6 +195,9 @@ describe('what is broken or put away', () => {
     expect(await screen.findAllByRole('article')).toHaveLength(25);
     await userEvent.click(screen.getByRole('button', { name: 'Older cooks (35)' }));
     await waitFor(() => expect(screen.getAllByRole('article')).toHaveLength(50));
+    await userEvent.click(screen.getByRole('button', { name: 'Older cooks (10)' }));
+    await waitFor(() => expect(screen.getAllByRole('article')).toHaveLength(60));
+    expect(screen.queryByRole('button', { name: /Older/ }), 'however many there are').toBeNull();
   });
 });
 

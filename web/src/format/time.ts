@@ -5,7 +5,7 @@ import {
   toZoned,
   ZonedDateTime,
 } from '@internationalized/date';
-import type { Units } from './units';
+import { hourCycle, type Hours } from './units';
 
 /** A span of minutes as a cook says it: `3 h 20`. */
 export function span(minutes: number): string {
@@ -32,10 +32,13 @@ const at = (instant: string | number) => (typeof instant === 'number' ? instant 
 /** Whether the kitchen counts its hours to twelve; in sentences and pictures alike. */
 let toTwelve = false;
 
-/** Every clock on the page shows hours as this kitchen does: to 24, in American units to 12. */
-export const showHoursOf = (units: Units) => {
-  toTwelve = units === 'us';
+/** Every clock on the page shows hours as this kitchen does: to 24 or to 12. */
+export const showHoursOf = (kitchen: Hours) => {
+  toTwelve = hourCycle(kitchen) === 12;
 };
+
+/** How many hours the clocks on the page count to. */
+export const hoursCounted = (): 12 | 24 => (toTwelve ? 12 : 24);
 
 const formatters = new Map<string, Intl.DateTimeFormat>();
 

@@ -121,4 +121,7 @@ export function dialOf(
 }
 
 /** How many hours the kitchen's clock counts to. */
-export const hourCycle = (units: Units): 12 | 24 => (units === 'us' ? 12 : 24);
+export type Hours = { units: Units; clock?: 'h24' | 'h12' | null };
+
+export const hourCycle = ({ units, clock }: Hours): 12 | 24 =>
+  (clock ?? (units === 'us' ? 'h12' : 'h24')) === 'h12' ? 12 : 24;

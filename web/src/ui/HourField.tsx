@@ -1,14 +1,13 @@
 import { Input } from '@chakra-ui/react';
 import { parseTime } from '@internationalized/date';
 import { useState } from 'react';
-import { hourCycle, type Units } from '../format/units';
+import { hoursCounted } from '../format/time';
 import { Labelled, type Common } from './Labelled';
 
 type Props = Common & {
   /** `22:30`; empty where no hour is set. */
   value: string;
   onChange: (value: string) => void;
-  units: Units;
 };
 
 /** `22:30` from what a cook types: 22:30, 22.30, 2230, 10:30 pm, 10 pm. */
@@ -28,23 +27,20 @@ export function hourOf(typed: string): string | undefined {
 }
 
 /** As the kitchen writes an hour. */
-function shownAs(value: string, units: Units): string {
-  if (value === '' || hourCycle(units) === 24) return value;
+function shownAs(value: string): string {
+  if (value === '' || hoursCounted() === 24) return value;
   const { hour, minute } = parseTime(value);
   return `${hour % 12 === 0 ? 12 : hour % 12}:${String(minute).padStart(2, '0')} ${hour < 12 ? 'am' : 'pm'}`;
 }
 
 /** An hour of the day, typed and shown in the kitchen's own way. */
-export function HourField({ value, onChange, units, error, ...common }: Props) {
+export function HourField({ value, onChange, error, ...common }: Props) {
   const [typed, setTyped] = useState<string>();
   const wrong = typed !== undefined && typed.trim() !== '' && hourOf(typed) === undefined;
   return (
-    <Labelled
-      {...common}
-      error={wrong ? `“${typed}” is not an hour such as ${shownAs('22:30', units)}` : error}
-    >
+    <Labelled {...common} error={wrong ? `“${typed}” is not an hour such as ${shownAs('22:30')}` : error}>
       <Input
-        value={typed ?? shownAs(value, units)}
+        value={typed ?? shownAs(value)}
         onChange={(event) => {
           setTyped(event.target.value);
           const hour = hourOf(event.target.value);

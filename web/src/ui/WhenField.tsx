@@ -6,7 +6,8 @@ import {
   type DateValue,
 } from '@internationalized/date';
 import { useMayChange } from '../api/role';
-import { hourCycle, type Units } from '../format/units';
+import { hoursCounted } from '../format/time';
+import type { Units } from '../format/units';
 import type { Common } from './Labelled';
 
 type Props = Common & {
@@ -35,7 +36,7 @@ export function WhenField({ label, value, onChange, units, error, hint, hideLabe
       value={time ? [time] : []}
       onValueChange={({ value: [next] }) => onChange(next ? written(next) : '')}
       granularity="minute"
-      hourCycle={hourCycle(units)}
+      hourCycle={hoursCounted()}
       locale={units === 'us' ? 'en-US' : 'en-GB'}
       invalid={!!error}
       disabled={!may}

@@ -182,7 +182,7 @@ pub(super) fn alarms(
     voice: Voice,
 ) -> Vec<Alarm> {
     let mut ringing = of_tasks(tasks);
-    ringing.extend(probes.iter().filter(|probe| probe.trust.is_strange()).map(|probe| Ringing {
+    ringing.extend(probes.iter().filter(|probe| probe.rings()).map(|probe| Ringing {
         id: format!("probe:{}:{}", probe.probe, probe.trust.key()),
         sound: Sound::Trouble,
         at: probe.trust_since,

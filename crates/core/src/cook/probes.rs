@@ -385,6 +385,13 @@ pub(super) fn probes(
     (shown, evidence)
 }
 
+impl ProbeNow {
+    /// Whether somebody has to see to it. One that has never read anything in this cook is waited for: its hub may not be on yet.
+    pub(super) fn rings(&self) -> bool {
+        self.trust.is_strange() && self.celsius.is_some()
+    }
+}
+
 fn shown_now(put: &Put, judged: &[Judged], expected: &Expected, now: Timestamp, voice: Voice) -> ProbeNow {
     let last = judged.last();
     let silent_since = last.map_or(put.from, |last| last.at);

@@ -19,7 +19,7 @@ use crate::heat::places::ROOM_C;
 use crate::heat::pot::{Material, Vessel};
 use things::{check_all, free};
 
-pub use ergastic_words::{FoodCode, Units};
+pub use ergastic_words::{Clock, FoodCode, Units};
 pub use kept::Kept;
 pub use kit::Kit;
 pub use things::{
@@ -45,6 +45,11 @@ pub struct Kitchen {
     pub room_c: f64,
     /// How quantities and hours are shown.
     pub units: Units,
+    /// How hours are shown; none goes with the units.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub clock: Option<Clock>,
+    /// Nobody has looked round yet: zone, units and clock are guesses, which the first device that comes may put right.
+    pub as_it_came: bool,
     /// Whose figures are named where food codes differ; a local code comes first.
     pub food_code: FoodCode,
     /// The chance of being ready that a plan is made for, 0.5–0.99.
@@ -110,6 +115,8 @@ impl Default for Kitchen {
             altitude_m: 0.0,
             room_c: ROOM_C,
             units: Units::Metric,
+            clock: None,
+            as_it_came: false,
             food_code: FoodCode::Usual,
             certainty: 0.9,
             hands: vec![Thing::first("hands", Unmeasured {})],
@@ -233,7 +240,7 @@ impl Kitchen {
 
     /// The voice that this kitchen's cook reads.
     pub fn voice(&self) -> Voice {
-        Voice::new(self.units).under(self.food_code)
+        Voice::new(self.units).under(self.food_code).by(self.clock)
     }
 
     /// Checks every field.

@@ -100,6 +100,8 @@ pub async fn get_kitchen_version(
 #[utoipa::path(put, path = "/api/kitchen", request_body = SaveKitchen, responses((status = 200, body = KitchenView), (status = 409, body = Problem, content_type = "application/problem+json", description = "Another version was saved in between.")))]
 pub async fn put_kitchen(State(app): State<App>, Json(save): Json<SaveKitchen>) -> ApiResult<Json<KitchenView>> {
     let SaveKitchen { version, kitchen, over_damaged } = save;
+    // Somebody has looked round now.
+    let kitchen = Kitchen { as_it_came: false, ..kitchen };
     kitchen.check().map_err(|error| error.within("kitchen"))?;
     let version = app.store.save_kitchen(version, &kitchen, over_damaged, app.clock.now()).await?;
     app.changed(Change::Kitchen);

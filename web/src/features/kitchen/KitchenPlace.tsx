@@ -4,7 +4,7 @@ import { kitchenNow, type Kitchen, type Schemas } from '../../api/client';
 import { useKitchenView } from '../../api/queries';
 import { useLooks, useMayChange } from '../../api/role';
 import { useKitchenDocument } from '../../api/useLive';
-import { editable, temperatureIn, temperatureOut, temperatureUnit } from '../../format/units';
+import { editable, hourCycle, temperatureIn, temperatureOut, temperatureUnit } from '../../format/units';
 import { setMode, useMode } from '../../theme/mode';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -118,6 +118,11 @@ function KitchenOf({ view }: { view: Schemas['KitchenView'] }) {
       <InTheLarder kitchen={kitchen} now={kitchenNow()} onChange={(kept) => set('kept', { kept })} />
       {!looks && <TakeAlong />}
       <Bin zone={kitchen.zone} />
+      <Box>
+        <Button asChild weight="quiet">
+          <a href="/notices.txt">Licences, and what it is made with</a>
+        </Button>
+      </Box>
     </Stack>
   );
 }
@@ -191,13 +196,22 @@ function Habits({
         hint="Where food stands while it cools: a warm room keeps it in danger longer."
       />
       <Choice
-        label="Figures and hours"
+        label="Units"
         value={units}
         options={[
-          { value: 'metric', label: 'kg, L, mm, °C, 18:30' },
-          { value: 'us', label: 'lb, qt, in, °F, 6:30 pm' },
+          { value: 'metric', label: 'kg, L, mm, °C' },
+          { value: 'us', label: 'lb, qt, in, °F' },
         ]}
         onChange={(chosen) => set('units', { units: chosen })}
+      />
+      <Choice
+        label="Clock"
+        value={hourCycle(kitchen) === 12 ? 'h12' : 'h24'}
+        options={[
+          { value: 'h24', label: '18:30' },
+          { value: 'h12', label: '6:30 pm' },
+        ]}
+        onChange={(chosen) => set('clock', { clock: chosen })}
       />
       <Choice
         label="Light"
@@ -234,16 +248,10 @@ function Habits({
         <HourField
           label="Asleep from"
           value={from}
-          units={units}
           onChange={(time) => sleep([time, time && (to || '06:30')])}
           error={error('asleep')}
         />
-        <HourField
-          label="until"
-          value={to}
-          units={units}
-          onChange={(time) => sleep([time && (from || '23:00'), time])}
-        />
+        <HourField label="until" value={to} onChange={(time) => sleep([time && (from || '23:00'), time])} />
       </Flex>
     </Grid>
   );

@@ -15,17 +15,13 @@ import { PutAway, TakeBack, type Away } from '../../ui/PutAway';
 import { Empty, Fault, Waiting } from '../../ui/states';
 import { Happenings } from '../cook/Happenings';
 
-/** So many are drawn at first, and so many more each time they are asked for: ten years of cooks are a long page. */
-const SOME = 25;
-
 /** Every closed cook with what was foretold against what came. */
 export function Log() {
   const { cookId } = useParams();
   const cooks = useCooks();
   const kitchen = useKitchen();
-  const [shown, setShown] = useState(SOME);
   const [away, setAway] = useState<Away>();
-  const log = useLog(shown);
+  const log = useLog();
   const failed = [cooks, log, kitchen].find((query) => query.isLoadingError);
   if (failed)
     return (
@@ -35,7 +31,10 @@ export function Log() {
       </>
     );
   if (!cooks.data || !log.data || !kitchen.data) return <Waiting height="50vh" what="Opening the log" />;
-  const { cooks: drawn, all } = log.data;
+  // A cook that was closed while the next page was read stands on both.
+  const read = log.data.pages.flatMap(({ cooks }) => cooks);
+  const drawn = [...new Map(read.map((cook) => [cook.id, cook])).values()];
+  const all = log.data.pages.at(-1)?.all ?? 0;
   const broken = cooks.data.filter((cook) => cook.broken);
   if (all === 0 && broken.length === 0 && !away) {
     return (
@@ -88,9 +87,9 @@ export function Log() {
           onAway={setAway}
         />
       ))}
-      {all > drawn.length && (
+      {log.hasNextPage && (
         <Box>
-          <Button forAll onClick={() => setShown((before) => Math.min(500, before + SOME))}>
+          <Button forAll disabled={log.isFetchingNextPage} onClick={() => void log.fetchNextPage()}>
             Older cooks ({all - drawn.length})
           </Button>
         </Box>

@@ -5,6 +5,7 @@ import { useChanges, useForgetting, useScreen } from '../../api/queries';
 import { useLooks } from '../../api/role';
 import { Away } from './Away';
 import { DishLine } from './DishLine';
+import { FirstVisit } from './FirstVisit';
 import { Outbox } from './Outbox';
 import { PlacesBar } from './PlacesBar';
 import { plainKey, useKeyboard, useShortcut } from './shortcuts';
@@ -58,6 +59,7 @@ export function Shell() {
         <Ringing />
       </Suspense>
       <Trouble />
+      <FirstVisit />
       <Outbox />
       <Box
         ref={place}

@@ -4,6 +4,7 @@ import { setRole } from '../../api/role';
 import { api } from '../../api/client';
 import { cook, kitchenView, open } from '../../test-kitchen';
 import { takeInHand } from './inHand';
+import { FirstVisit, ofThisDevice } from './FirstVisit';
 import { Lost } from './Lost';
 import { Shell } from './Shell';
 import { Trouble } from './Trouble';
@@ -143,6 +144,27 @@ describe('a kitchen that is damaged though all is kept', () => {
     open(<Trouble />);
     expect(await screen.findByText(/can’t be read/)).toBeInTheDocument();
     expect(screen.getByRole('link', { name: 'Go to the kitchen' })).toHaveAttribute('href', '/kitchen');
+  });
+});
+
+describe('the first visit to a new kitchen', () => {
+  it('takes zone, units and clock from this device, and says so once', async () => {
+    expect(ofThisDevice('en-US')).toMatchObject({ units: 'us', clock: 'h12' });
+    expect(ofThisDevice('en-AU')).toMatchObject({ units: 'metric', clock: 'h12' });
+    expect(ofThisDevice('fi')).toMatchObject({ units: 'metric', clock: 'h24' });
+    const kept = { ...kitchenView(), kitchen: { ...kitchenView().kitchen, as_it_came: true } };
+    vi.spyOn(api, 'kitchen').mockResolvedValue(kept);
+    const save = vi.spyOn(api, 'saveKitchen').mockImplementation((version, kitchen) => {
+      const next = { version: version + 1, kitchen: { ...kitchen, as_it_came: false } };
+      vi.spyOn(api, 'kitchen').mockResolvedValue(next);
+      return Promise.resolve(next);
+    });
+    open(<FirstVisit />);
+    expect(await screen.findByText(/goes by this device/)).toBeInTheDocument();
+    expect(save).toHaveBeenCalledTimes(1);
+    expect(save.mock.calls[0]?.[1]).toMatchObject(ofThisDevice());
+    fireEvent.click(screen.getByRole('button', { name: 'Good' }));
+    expect(screen.queryByText(/goes by this device/)).toBeNull();
   });
 });
 
