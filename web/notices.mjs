@@ -30,10 +30,23 @@ const ofPage = Object.entries(locked)
 
 const [, host] = /^host: (.*)$/m.exec(execFileSync('rustc', ['-vV'], { encoding: 'utf8' })) ?? [];
 const metadata = JSON.parse(
-  execFileSync('cargo', ['metadata', '--format-version', '1', '--locked', '--filter-platform', host], {
-    cwd: join(web, '..'),
-    maxBuffer: 1 << 28,
-  }),
+  execFileSync(
+    'cargo',
+    [
+      'metadata',
+      '--format-version',
+      '1',
+      '--locked',
+      '--filter-platform',
+      host,
+      '--features',
+      'ergastic/jemalloc',
+    ],
+    {
+      cwd: join(web, '..'),
+      maxBuffer: 1 << 28,
+    },
+  ),
 );
 /** What the server takes when it is built, and not what tests it. */
 const nodes = new Map(metadata.resolve.nodes.map((node) => [node.id, node]));

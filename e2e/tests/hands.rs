@@ -34,7 +34,7 @@ async fn the_bell_and_the_line_in_the_pot_are_dragged_and_what_is_seen_is_saved(
     let line = kitchen.find("//*[@role='slider'][@aria-label='Liquid']").await?;
     let before = attr(&line, "aria-valuenow").await?;
     kitchen.drag(&line, 0, -30).await?;
-    kitchen.says("saved, version 2").await?;
+    kitchen.find("//*[@data-keep='saved'][@data-version='2']").await?;
     let line = kitchen.find("//*[@role='slider'][@aria-label='Liquid']").await?;
     let after = attr(&line, "aria-valuenow").await?;
     ensure!(after > before + 0.1, "from {before} L to {after} L");
@@ -117,13 +117,13 @@ async fn a_kitchen_that_is_edited_after_a_file_came_in_keeps_both() -> Outcome {
     ensure!(brought == 200, "{brought}");
     kitchen.fill("Above the sea", "300").await?;
     kitchen.find("//*[starts-with(@aria-label, 'Lake oven')]").await?;
-    kitchen.find("//*[@role='status'][. = 'saved']").await?;
+    kitchen.find("//*[@data-keep='saved']").await?;
     kitchen.browser.refresh().await?;
     kitchen.find("//*[starts-with(@aria-label, 'Lake oven')]").await?.click().await?;
     // Lent out, the plans that stand in it say so.
     kitchen.press("Lent out").await?;
     kitchen.press("Good").await?;
-    kitchen.find("//*[@role='status'][. = 'saved']").await?;
+    kitchen.find("//*[@data-keep='saved']").await?;
     let altitude = kitchen.find("//*[@id=//label[contains(., 'Above the sea')]/@for]").await?;
     ensure!(altitude.prop("value").await?.as_deref() == Some("300"), "the height above the sea was lost");
     kitchen.assert_no_errors().await?;

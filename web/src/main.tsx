@@ -35,13 +35,14 @@ window.addEventListener('vite:preloadError', () => globalThis.location.reload())
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');
 // What is open beside this page decides which drafts are its own.
-await takeName();
-createRoot(root).render(
-  <StrictMode>
-    <ChakraProvider value={system}>
-      <QueryClientProvider client={queries}>
-        <RouterProvider router={router} />
-      </QueryClientProvider>
-    </ChakraProvider>
-  </StrictMode>,
+void takeName().finally(() =>
+  createRoot(root).render(
+    <StrictMode>
+      <ChakraProvider value={system}>
+        <QueryClientProvider client={queries}>
+          <RouterProvider router={router} />
+        </QueryClientProvider>
+      </ChakraProvider>
+    </StrictMode>,
+  ),
 );

@@ -1,6 +1,5 @@
 import { forgetDrafts } from './drafts';
 import { forgetTaps } from './outbox';
-import { forgetPhotos } from './photos';
 import { forget } from './reach';
 import { onRoleChanged } from './role';
 
@@ -16,7 +15,7 @@ export function onForgotten(tell: () => void): () => void {
 export function forgetEverything() {
   forgetTaps();
   forgetDrafts();
-  void forgetPhotos();
+  void import('./photos').then(({ forgetPhotos }) => forgetPhotos());
   forget();
   leavers.forEach((tell) => tell());
 }

@@ -1,11 +1,4 @@
-import {
-  keepPreviousData,
-  skipToken,
-  useInfiniteQuery,
-  useMutation,
-  useQuery,
-  useQueryClient,
-} from '@tanstack/react-query';
+import { keepPreviousData, skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { hearChanges, type Change } from './changes';
 import { showHoursOf } from '../format/time';
@@ -30,18 +23,6 @@ export const useKitchen = () =>
 export const useCuts = () => useQuery({ queryKey: ['cuts'], queryFn: api.cuts, staleTime: Infinity });
 export const usePlans = () => useQuery({ queryKey: ['plans'], queryFn: api.plans });
 export const useCooks = () => useQuery({ queryKey: ['cooks'], queryFn: api.cooks });
-
-/** So many of the cooks that are over are read at a time. */
-const PAGE = 25;
-
-/** The cooks that are over, the latest first, as far back as is asked for. */
-export const useLog = () =>
-  useInfiniteQuery({
-    queryKey: ['cooks', 'log'],
-    queryFn: ({ pageParam }) => api.log(pageParam, PAGE),
-    initialPageParam: 0,
-    getNextPageParam: (last, pages) => (pages.length * PAGE < last.all ? pages.length * PAGE : undefined),
-  });
 
 export const usePlan = (id: string | undefined) =>
   useQuery({ queryKey: ['plans', id], queryFn: id ? () => api.plan(id) : skipToken });

@@ -10,13 +10,15 @@ const said: Record<DocumentState<object>['state'], string> = {
 };
 
 /** How a document under the hand is kept. */
-export function Keeping({ open }: { open: Pick<DocumentState<object>, 'state' | 'unwritten'> }) {
+export function Keeping({ open }: { open: Pick<DocumentState<object>, 'state' | 'unwritten' | 'version'> }) {
   return (
     <Text
       className="no-print"
       fontSize="small"
       color={['refused', 'away'].includes(open.state) ? 'caution' : 'soft'}
       role="status"
+      data-keep={open.state}
+      data-version={open.version}
     >
       {open.unwritten
         ? 'Not saved yet, and this browser keeps nothing: leave the page open.'

@@ -2,7 +2,7 @@ import { Box, Flex, Grid, Heading, Stack, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useCook, useCooks, useCuts, useKitchen, useLog } from '../../api/queries';
+import { useCook, useCooks, useCuts, useKitchen } from '../../api/queries';
 import { bandTimes, ReadyBand } from '../../drawings/ReadyBand';
 import { useWidth } from '../../drawings/useWidth';
 import { date, millis, span } from '../../format/time';
@@ -14,6 +14,7 @@ import { PageHeading } from '../../ui/PageHeading';
 import { PutAway, TakeBack, type Away } from '../../ui/PutAway';
 import { Empty, Fault, Waiting } from '../../ui/states';
 import { Happenings } from '../cook/Happenings';
+import { useLog } from './useLog';
 
 /** Every closed cook with what was foretold against what came. */
 export function Log() {

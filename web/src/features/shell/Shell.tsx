@@ -1,11 +1,10 @@
 import { Box, Flex, Text, chakra } from '@chakra-ui/react';
 import { Suspense, lazy, useRef, useState } from 'react';
 import { Outlet } from 'react-router';
-import { useChanges, useForgetting, useScreen } from '../../api/queries';
+import { useChanges, useForgetting, useKitchenView, useScreen } from '../../api/queries';
 import { useLooks } from '../../api/role';
 import { Away } from './Away';
 import { DishLine } from './DishLine';
-import { FirstVisit } from './FirstVisit';
 import { Outbox } from './Outbox';
 import { PlacesBar } from './PlacesBar';
 import { plainKey, useKeyboard, useShortcut } from './shortcuts';
@@ -13,6 +12,7 @@ import { Trouble } from './Trouble';
 import { useScroll } from './useScroll';
 
 const Ringing = lazy(async () => ({ default: (await import('../alarms/Ringing')).Ringing }));
+const FirstVisit = lazy(async () => ({ default: (await import('./FirstVisit')).FirstVisit }));
 const Keys = lazy(async () => ({ default: (await import('./Keys')).Keys }));
 
 /**
@@ -25,6 +25,10 @@ export function Shell() {
   useScreen();
   useForgetting();
   const looks = useLooks();
+  const asItCame = useKitchenView().data?.kitchen.as_it_came;
+  const [fresh, setFresh] = useState(false);
+  // It goes on saying so after it has been put right.
+  if (asItCame && !fresh) setFresh(true);
   useKeyboard();
   const [keys, setKeys] = useState(false);
   const place = useRef<HTMLElement>(null);
@@ -59,7 +63,11 @@ export function Shell() {
         <Ringing />
       </Suspense>
       <Trouble />
-      <FirstVisit />
+      {fresh && (
+        <Suspense>
+          <FirstVisit />
+        </Suspense>
+      )}
       <Outbox />
       <Box
         ref={place}
