@@ -22,6 +22,9 @@ pub fn capabilities(profile: &Path, viewport: Viewport) -> Capabilities {
         "args": [
             "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
             "--disable-component-update", "--disable-sync", "--disable-default-apps", "--hide-scrollbars", "--force-color-profile=srgb",
+            // A new kitchen takes its units and clock from its first browser.
+            "--lang=en-GB",
+            "--accept-lang=en-GB",
             "--window-size=1280,800", "--disable-dev-shm-usage",
             // The kitchen vouches for itself: here it is taken at its word.
             "--ignore-certificate-errors", format!("--user-data-dir={}", profile.display()),

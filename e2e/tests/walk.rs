@@ -370,7 +370,7 @@ async fn a_dish_is_prepared_from_the_board_to_the_lid_on_two_pages() -> Outcome 
     // Nonsense is refused where it was typed, and nothing of it is kept.
     kitchen.fill("For how many", "100").await?;
     kitchen.says("this vessel takes").await?;
-    kitchen.says("not saved yet").await?;
+    kitchen.find("//*[@data-keep='refused']").await?;
     kitchen.fill("For how many", "8").await?;
     kitchen.find("//*[@data-keep='saved']").await?;
     kitchen.close().await
@@ -402,7 +402,7 @@ async fn the_kitchen_shows_its_figures_in_other_units() -> Outcome {
     let kitchen = Kitchen::open(true, Viewport::Table).await?;
     kitchen.go("/kitchen").await?;
     kitchen.press("lb, qt, in, °F").await?;
-    kitchen.find("//*[@role='status'][contains(., 'saved')]").await?;
+    kitchen.find("//*[@data-keep='saved']").await?;
     kitchen.go("/sheet").await?;
     kitchen.press("Lake-ice shin").await?;
     kitchen.says("Light the oven: 300 °F").await?;

@@ -73,6 +73,29 @@ export function keepSteps<T>(name: string, { past, future }: Steps<T>) {
   }
 }
 
+/** Steps of another kind on this page, as they were kept. */
+export function listOf<T>(name: string): T[] {
+  try {
+    const text = sessionStorage.getItem(STEPS + name);
+    // It was written below.
+    return text ? (JSON.parse(text) as T[]) : [];
+  } catch {
+    return [];
+  }
+}
+
+/** Keeps the newest of a list. */
+export function keepList(name: string, list: unknown[]) {
+  try {
+    let from = 0;
+    while (JSON.stringify(list.slice(from)).length > STEPS_LONG) from += 1;
+    if (list.length > 0) sessionStorage.setItem(STEPS + name, JSON.stringify(list.slice(from)));
+    else sessionStorage.removeItem(STEPS + name);
+  } catch {
+    // They last as long as the page then.
+  }
+}
+
 /** Lets every draft and every step go: this browser is somebody else's now. */
 export function forgetDrafts() {
   try {

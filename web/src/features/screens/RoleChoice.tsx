@@ -10,5 +10,5 @@ const options = [
 
 /** What a screen is let in for. */
 export const RoleChoice = ({ value, onChange }: { value: Role; onChange: (role: Role) => void }) => (
-  <Choice<Role> label="What is it for?" value={value} options={options} onChange={onChange} />
+  <Choice<Role> forAll label="What is it for?" value={value} options={options} onChange={onChange} />
 );

@@ -62,6 +62,7 @@ export function SignIn() {
       <form onSubmit={send}>
         <Stack gap={5} mt={5}>
           <TextField
+            forAll
             label="What is this screen called?"
             hint="So that the others see whose tap it was: Apron phone, Wall, Office."
             value={name}

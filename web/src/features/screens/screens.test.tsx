@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { api, ApiFault, type Schemas } from '../../api/client';
 import { open } from '../../test-kitchen';
 import { ScreensPlace } from './ScreensPlace';
+import { setRole } from '../../api/role';
 import { SignIn } from './SignIn';
 
 const here: Schemas['ThisScreen'] = { signed_in: true, name: 'Office', role: 'cook', machine: false };
@@ -35,6 +36,8 @@ describe('the way in', () => {
     const asked = vi
       .spyOn(api, 'signIn')
       .mockRejectedValue(new ApiFault('too many wrong ones. Wait 4 min', 429));
+    // Who is not in yet has no role.
+    setRole(undefined);
     open(<SignIn />);
     type(/screen called/, ' Apron phone ');
     expect(screen.getByRole('button', { name: 'Come in' })).toBeDisabled();
@@ -54,6 +57,8 @@ describe('the way in', () => {
   it('takes an invitation from behind the #, and asks for the passphrase when it holds no longer', async () => {
     history.replaceState(null, '', '/in#c0de');
     const asked = vi.spyOn(api, 'signIn').mockRejectedValue(new ApiFault('used already', 403));
+    // Who is not in yet has no role.
+    setRole(undefined);
     open(<SignIn />);
     expect(screen.queryByLabelText(/passphrase/)).toBeNull();
     fireEvent.click(screen.getByRole('button', { name: 'Come in' }));

@@ -50,7 +50,7 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
   const now = useNow(30_000);
   const [chosen, setChosen] = useState<string>();
   const meals = useMeals();
-  const { change, busy, error } = useMealChanges(answer);
+  const { change, busy, error } = useMealChanges(meal.id, answer);
   const reflow = useReflow(meal.id);
   const sheet = reflow.sheet ?? answer.sheet;
   const { zone } = sheet;

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { api, type Schemas } from '../../api/client';
+import { keepList, listOf } from '../../api/drafts';
 import { merge } from '../../api/merge';
 import { useUndoCorner } from '../shell/undo';
 
@@ -15,12 +16,16 @@ type Change = { step: Step; was: Step; keep: (was: Step) => void; settled?: () =
  * Changes of a meal's plans: each saved over the version that stands, and each taken back and put back as a whole. A plan keeps all
  * its versions, so taking back is saving what was.
  */
-export function useMealChanges(meal: Schemas['MealAnswer'] | undefined) {
+export function useMealChanges(id: string, meal: Schemas['MealAnswer'] | undefined) {
   const queries = useQueryClient();
-  const [before, setBefore] = useState<Step[]>([]);
-  const [after, setAfter] = useState<Step[]>([]);
-  const shown = (id: string) => {
-    const at = meal?.meal.dishes.findIndex((dish) => dish.plan_id === id) ?? -1;
+  const name = `meal-${id}`;
+  const [before, setBefore] = useState(() => listOf<Step>(`${name}-before`));
+  const [after, setAfter] = useState(() => listOf<Step>(`${name}-after`));
+  // What can be taken back outlives the place and the page.
+  useEffect(() => keepList(`${name}-before`, before), [name, before]);
+  useEffect(() => keepList(`${name}-after`, after), [name, after]);
+  const shown = (plan: string) => {
+    const at = meal?.meal.dishes.findIndex((dish) => dish.plan_id === plan) ?? -1;
     return meal?.plans[at];
   };
   const saving = useMutation({
