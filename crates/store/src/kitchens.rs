@@ -1,7 +1,7 @@
 //! The kitchen's own document, with every version kept.
 
 use ergastic_core::kitchen::Kitchen;
-use ergastic_words::{Said, keeping as say};
+use ergastic_words::{Said, Voice, keeping as say};
 use jiff::Timestamp;
 use sqlx::SqliteConnection;
 
@@ -42,6 +42,14 @@ impl DamagedKitchen {
 
 type Row = (i64, String, i64);
 
+/// Why a document can't be read, and nothing else.
+fn why(error: &Error) -> String {
+    match error {
+        Error::Damaged(reason) => Voice::default().say(reason),
+        other => other.to_string(),
+    }
+}
+
 impl Store {
     /// The kitchen that everything is worked out in.
     ///
@@ -64,7 +72,7 @@ impl Store {
         let document = Document { format, text };
         let reason = match document.read() {
             Ok(kitchen) => return Ok(StoredKitchen { version, kitchen, damaged: None }),
-            Err(error) => error.to_string(),
+            Err(error) => why(&error),
         };
         let earlier: Vec<Row> =
             sqlx::query_as("SELECT version, document, format FROM kitchen WHERE version < ? ORDER BY version DESC")
@@ -140,7 +148,7 @@ impl Store {
             if let Err(error) = readable
                 && !over_damaged
             {
-                return Err(Error::OverDamaged(error.to_string()));
+                return Err(Error::OverDamaged(why(&error)));
             }
         }
         put_kitchen(&mut writing, &document, FORMAT, now).await?;
