@@ -1,18 +1,21 @@
 import { useSyncExternalStore } from 'react';
-import type { Schemas } from './client';
+import type { components } from './generated';
 
-type Role = Schemas['ScreenRole'];
+type Role = components['schemas']['ScreenRole'];
 
 /** Where it is kept: a page that is opened while the kitchen does not answer still knows what it may do. */
 const KEY = 'ergastic-role';
+/** The role it came in with last, also after it was signed out. */
+const BEFORE = 'ergastic-role-before';
 
-let role: Role | undefined = read();
+let role: Role | undefined = read(KEY);
+let before: Role | undefined = read(BEFORE);
 const listeners = new Set<() => void>();
 const changers = new Set<() => void>();
 
-function read(): Role | undefined {
+function read(key: string): Role | undefined {
   try {
-    const kept = localStorage.getItem(KEY);
+    const kept = localStorage.getItem(key);
     return kept === 'cook' || kept === 'look' ? kept : undefined;
   } catch {
     return undefined;
@@ -23,9 +26,11 @@ function read(): Role | undefined {
 export function setRole(said: Role | null | undefined) {
   const next = said ?? undefined;
   if (next === role) return;
-  const changed = Boolean(next && role);
+  const changed = Boolean(next && before && next !== before);
   role = next;
+  before = next ?? before;
   try {
+    if (before) localStorage.setItem(BEFORE, before);
     if (next) localStorage.setItem(KEY, next);
     else localStorage.removeItem(KEY);
   } catch {
