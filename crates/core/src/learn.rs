@@ -8,9 +8,9 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::cuts::RESISTANCE_LN_SIGMA;
-use crate::forecast::{Belief, Case, Known, Update, beliefs};
-use crate::units::round_to;
+use crate::forecast::{Belief, Case, Known, Update};
 use crate::ways::Medium;
+use ergastic_physics::units::round_to;
 
 /// A belief is worth telling when it has narrowed to this share of what it was.
 const NARROWED: f64 = 0.9;
@@ -37,8 +37,8 @@ pub fn learned(case: &Case, update: &Update) -> Learned {
         let variance = (0..members.len()).map(|i| weights[i] * (of(i) - mean).powi(2)).sum::<f64>();
         Belief { mean, sigma: variance.sqrt() }
     };
-    let before = beliefs(&case.known);
-    let usual = beliefs(&Known::default());
+    let before = of_the_kitchen(&case.known);
+    let usual = of_the_kitchen(&Known::default());
     let media = || case.stages.iter().map(|stage| &stage.medium);
     let mut words = Vec::new();
     let mut kitchen = |used: bool, of: &dyn Fn(usize) -> f64, fact: usize, tell: &dyn Fn(Belief) -> Said| {
@@ -90,6 +90,12 @@ fn beside(
     }
     let off = Difference(belief.mean.abs());
     log::give_or_take(if belief.mean < 0.0 { under(off) } else { over(off) }, give)
+}
+
+/// What is believed of oven, pot, pit and lid.
+fn of_the_kitchen(known: &Known) -> [Belief; 4] {
+    let beliefs = known.beliefs();
+    [beliefs.oven_k, beliefs.pot_k, beliefs.pit_k, beliefs.lid_ln].map(Belief::from)
 }
 
 /// Whether a belief has changed enough to be told: narrowed, or moved by half its old spread.

@@ -1,8 +1,8 @@
 //! The job of a tough-cut cook, as rules and computation.
 //!
 //! The modules stand in the order the cook works: which cut ([`cuts`]), which way
-//! ([`matching`]), at the bench ([`prepare`], [`liquid`]), over the heat ([`heat`],
-//! [`tender`], [`juices`], [`forecast`]), by the clock ([`sheet`], [`cook`]), and to the
+//! ([`matching`]), at the bench ([`prepare`]), over the heat ([`heat`], [`tender`],
+//! [`forecast`]; the physics is in `ergastic_physics`), by the clock ([`sheet`], [`cook`]), and to the
 //! plate ([`finish`]), with what can hurt someone ([`safety`]).
 //!
 //! Nothing in here does I/O, reads a clock or knows an interface: `now`, seeds and time
@@ -18,21 +18,16 @@ pub mod finish;
 pub mod forecast;
 pub mod heat;
 pub mod json;
-pub mod juices;
 pub mod kitchen;
 pub mod learn;
-pub mod liquid;
 pub mod matching;
 pub mod meal;
 pub mod plan;
 pub mod prepare;
 pub mod safety;
-pub mod schedule;
 pub mod sheet;
-pub mod stop;
 pub mod tender;
 pub mod text;
-pub mod units;
 pub mod ways;
 
 pub use error::{Error, Result};

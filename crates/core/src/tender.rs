@@ -1,26 +1,12 @@
-//! Tenderness on one scale: tender-hours, the softening that an hour at 95 °C does.
+//! Tenderness as a cook says it: what is enough, what is too far, and the words between.
 
-use std::sync::LazyLock;
-
+use ergastic_physics::tender::{Goal, MIDDLE_SHARE};
 use ergastic_words::{Voice, cook};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::cuts::{CutFacts, DryRisk, EatenAs};
-use crate::heat::smooth::Smooth;
-use crate::units::kelvin;
 
-/// Activation energy of softening, J/mol. Fitted, `./dev fit`; inside the published range for
-/// the hydrolysis of cross-linked collagen.
-pub const ACTIVATION_ENERGY: f64 = 80_700.0;
-/// Gas constant, J/(mol K). CODATA 2018.
-pub const GAS_CONSTANT: f64 = 8.314_462_618;
-/// The temperature at which an hour is a tender-hour, K.
-pub const REFERENCE_K: f64 = 368.15;
-/// Below this nothing softens within a cook's patience, °C. Working value.
-pub const SOFTENS_FROM_C: f64 = 60.0;
-/// Share of *enough* that the middle has to have. Fitted, `./dev fit`.
-pub const MIDDLE_SHARE: f64 = 0.37;
 /// Standard deviation of a cook's tenderness check, in the logarithm of the dose. Working value.
 pub const CHECK_LN_SIGMA: f64 = 0.25;
 
@@ -58,33 +44,6 @@ impl Age {
     }
 }
 
-/// Rate of softening against 95 °C at a temperature in °C; nothing below 60 °C.
-pub fn rate(celsius: f64) -> f64 {
-    rate_at(ACTIVATION_ENERGY, celsius)
-}
-
-/// The same for another activation energy, J/mol.
-fn rate_at(activation_energy: f64, celsius: f64) -> f64 {
-    if celsius < SOFTENS_FROM_C {
-        return 0.0;
-    }
-    (-activation_energy / GAS_CONSTANT * (1.0 / kelvin(celsius) - 1.0 / REFERENCE_K)).exp()
-}
-
-/// [`rate`] as a polynomial.
-pub type Softening = Smooth<7>;
-
-/// [`rate`] between 60 and 130 °C, quick enough for every shell of every simulated cook.
-pub fn softening() -> &'static Softening {
-    static RATE: LazyLock<Softening> = LazyLock::new(|| softening_of(ACTIVATION_ENERGY));
-    &RATE
-}
-
-/// The same for another activation energy, J/mol: what a fit tries.
-pub fn softening_of(activation_energy: f64) -> Softening {
-    Smooth::fit(SOFTENS_FROM_C, 130.0, |celsius| rate_at(activation_energy, celsius))
-}
-
 /// What bears on how soon tender meat has gone too far.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default)]
 pub struct Wears {
@@ -94,36 +53,21 @@ pub struct Wears {
     pub small_and_wet: bool,
 }
 
-/// What one piece has to reach: tender-hours for "enough" and for "too far".
-#[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Goal {
-    /// Mean tender-hours at which it is ready, for a cut of the median resistance.
-    pub enough: f64,
-    /// Share of that which the middle has to have.
-    pub middle_share: f64,
-    /// Mean tender-hours at which it has gone too far.
-    pub too_far: f64,
-    /// Resistance × age × feed: divides a dose to read it on the scale of [`EatenAs::enough`].
-    pub resistance: f64,
-}
-
-impl Goal {
-    /// The goal for a cut eaten in a way, in surroundings that bear on how soon it goes too far.
-    pub fn new(facts: &CutFacts, eaten_as: EatenAs, age: Age, grass_fed: bool, wears: Wears) -> Self {
-        let resistance = facts.resistance * age.factor() * if grass_fed { 1.1 } else { 1.0 };
-        let enough = eaten_as.enough() * resistance;
-        let margin = match (eaten_as, facts.dry_risk) {
-            (EatenAs::Slice, _) => 1.5,
-            (_, DryRisk::High) if !wears.small_and_wet => 1.6,
-            (_, DryRisk::High | DryRisk::Mid) => 2.0,
-            // What may collapse anyway has longest before it is threads in fat.
-            (EatenAs::Spoon, DryRisk::Low) => 3.0,
-            (_, DryRisk::Low) => 2.6,
-        };
-        // Never below enough: what is ready is not, in the same moment, ruined.
-        let margin = if wears.rolling_boil { f64::max(margin * 0.7, 1.05) } else { margin };
-        Self { enough, middle_share: MIDDLE_SHARE, too_far: enough * margin, resistance }
-    }
+/// The goal for a cut eaten in a way, in surroundings that bear on how soon it goes too far.
+pub fn goal(facts: &CutFacts, eaten_as: EatenAs, age: Age, grass_fed: bool, wears: Wears) -> Goal {
+    let resistance = facts.resistance * age.factor() * if grass_fed { 1.1 } else { 1.0 };
+    let enough = eaten_as.enough() * resistance;
+    let margin = match (eaten_as, facts.dry_risk) {
+        (EatenAs::Slice, _) => 1.5,
+        (_, DryRisk::High) if !wears.small_and_wet => 1.6,
+        (_, DryRisk::High | DryRisk::Mid) => 2.0,
+        // What may collapse anyway has longest before it is threads in fat.
+        (EatenAs::Spoon, DryRisk::Low) => 3.0,
+        (_, DryRisk::Low) => 2.6,
+    };
+    // Never below enough: what is ready is not, in the same moment, ruined.
+    let margin = if wears.rolling_boil { f64::max(margin * 0.7, 1.05) } else { margin };
+    Goal { enough, middle_share: MIDDLE_SHARE, too_far: enough * margin, resistance }
 }
 
 /// What a cook found on testing the meat: the softest word that already fits.
@@ -222,21 +166,9 @@ mod tests {
     use crate::cuts::Cut;
 
     #[test]
-    fn the_rate_is_arrhenius_and_its_polynomial_agrees() {
-        // The law written out, apart from the polynomial.
-        for celsius in [63.0, 75.0, 85.0, 90.0, 95.0, 100.0, 115.0, 120.5] {
-            let expected = f64::exp(-80_700.0 / 8.314_462_618 * (1.0 / (celsius + 273.15) - 1.0 / 368.15));
-            let ratio = rate(celsius) / expected;
-            assert!((ratio - 1.0).abs() < 1e-9, "{celsius} °C: {} against {expected}", rate(celsius));
-            assert!((softening().at(celsius) / rate(celsius) - 1.0).abs() < 1e-6, "{celsius} °C");
-        }
-        assert_eq!(rate(59.9), 0.0);
-    }
-
-    #[test]
     fn enough_and_too_far_go_by_word_age_feed_and_dryness() {
         let goal = |cut: Cut, eaten_as, age, grass_fed, rolling_boil| {
-            Goal::new(cut.facts(), eaten_as, age, grass_fed, Wears { rolling_boil, small_and_wet: false })
+            super::goal(cut.facts(), eaten_as, age, grass_fed, Wears { rolling_boil, small_and_wet: false })
         };
         let young = goal(Cut::Chuck, EatenAs::Fork, Age::Young, false, false);
         assert!(
@@ -247,7 +179,7 @@ mod tests {
         let margin = |goal: Goal| goal.too_far / goal.enough;
         assert!((margin(goal(Cut::Brisket, EatenAs::Slice, Age::Young, false, false)) - 1.5).abs() < 1e-9);
         assert!((margin(goal(Cut::Topside, EatenAs::Fork, Age::Young, false, false)) - 1.6).abs() < 1e-9);
-        let bites = Goal::new(
+        let bites = super::goal(
             Cut::Sirloin.facts(),
             EatenAs::Fork,
             Age::Young,

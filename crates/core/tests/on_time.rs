@@ -4,7 +4,7 @@
 use std::io::Read;
 
 use ergastic_core::meal::{MealSheet, SheetRequest, meal_sheet_anywhere};
-use ergastic_core::schedule::{Broken, Job, Place, Problem, broken, solve};
+use ergastic_schedule::{Broken, Job, Place, Problem, broken, solve};
 use jiff::Timestamp;
 use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
@@ -18,7 +18,7 @@ fn tries(problem: &Problem) -> usize {
 }
 
 /// Promises that no cook can keep, whatever they cost: waits that are longer or shorter than they should be are none.
-fn impossible(problem: &Problem, placing: &ergastic_core::schedule::Placing) -> Vec<Broken> {
+fn impossible(problem: &Problem, placing: &ergastic_schedule::Placing) -> Vec<Broken> {
     let mut found = broken(problem, &placing.jobs, placing.late);
     found.retain(|broken| {
         let wait = matches!(

@@ -1,6 +1,6 @@
 //! The placing of work against the best there is: small problems are searched through to the end.
 
-use ergastic_core::schedule::{
+use ergastic_schedule::{
     Edge, Gap, Give, HANDS, Job, Kind, Minute, OTHERS, Place, Placed, Problem, Span, Take, broken, solve,
 };
 use rand::{RngExt, SeedableRng};

@@ -1,12 +1,12 @@
 //! What holds however odd a request or a history: nothing lost in silence, nothing endless, nothing below its surroundings.
 
+use ergastic_cancel::Stop;
 use ergastic_core::clock::plus_minutes;
 use ergastic_core::cook::{CookSummary, Event, Happened, Status, view};
 use ergastic_core::forecast::{Forecast, ForecastRequest, forecast};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::match_ways;
 use ergastic_core::plan::Plan;
-use ergastic_core::stop::Stop;
 use ergastic_core::text::{check_name, check_text};
 use jiff::Timestamp;
 use serde_json::{Value, json};

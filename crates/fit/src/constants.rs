@@ -3,7 +3,7 @@
 
 use ergastic_core::cuts::{Cut, EatenAs};
 use ergastic_core::forecast::Case;
-use ergastic_core::tender::{ACTIVATION_ENERGY, MIDDLE_SHARE, softening_of};
+use ergastic_physics::tender::{ACTIVATION_ENERGY, MIDDLE_SHARE, softening_of};
 
 /// A resistance: the cuts that share it, what is believed beforehand, and how firmly (standard deviation of its logarithm).
 #[derive(Debug, Clone, Copy)]

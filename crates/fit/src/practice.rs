@@ -1,7 +1,8 @@
 //! The table of practice: everyday cooks, and the windows in which cooks call them done.
 
 use anyhow::Context;
-use ergastic_core::forecast::{Case, ForecastRequest, forecast, median_times};
+use ergastic_core::forecast::{Case, ForecastRequest, forecast};
+use ergastic_physics::median_times;
 use serde::Deserialize;
 
 use crate::constants::Constants;
@@ -67,7 +68,7 @@ impl Row {
     pub fn median(&self, constants: &Constants) -> f64 {
         let mut case = self.case.clone();
         constants.put_into(&mut case);
-        let times = median_times(&case);
+        let times = median_times(&case.physics());
         match self.counted {
             Counted::Hours => times.ready_s / 3600.0,
             Counted::MinutesAtPressure => times.hold_s / 60.0,
@@ -111,7 +112,7 @@ mod tests {
     #[test]
     fn constants_put_in_place_of_the_cores_own_come_to_what_the_core_says() {
         for row in rows().unwrap() {
-            let own = median_times(&row.case);
+            let own = median_times(&row.case.physics());
             let own = if row.counted == Counted::Hours { own.ready_s / 3600.0 } else { own.hold_s / 60.0 };
             let ours = row.median(&Constants::of_the_core());
             assert!((ours / own - 1.0).abs() < 1e-6, "{}: {ours} against {own}", row.cook);

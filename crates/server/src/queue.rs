@@ -6,7 +6,7 @@ use std::collections::VecDeque;
 use std::hash::{DefaultHasher, Hash, Hasher};
 use std::sync::{Arc, Mutex, MutexGuard, PoisonError};
 
-use ergastic_core::stop::Stop;
+use ergastic_cancel::Stop;
 use ergastic_words::service as say;
 use rayon::{ThreadPool, ThreadPoolBuilder};
 use tokio::sync::oneshot;
@@ -220,7 +220,7 @@ mod tests {
     use std::sync::mpsc::channel;
     use std::time::Duration;
 
-    use ergastic_core::stop::stopped;
+    use ergastic_cancel::stopped;
     use tokio::task::JoinHandle;
 
     use super::*;

@@ -10,7 +10,7 @@ use super::meat::Meat;
 use super::reheat::{OVEN_C, fives, in_the_fridge_min, in_the_oven_min};
 use crate::cuts::EatenAs;
 use crate::finish::{Share, Thickener};
-use crate::heat::body::DENSITY;
+use ergastic_physics::body::DENSITY;
 
 /// How it is made up.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]

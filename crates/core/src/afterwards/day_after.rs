@@ -8,9 +8,9 @@ use super::meat::Meat;
 use super::reheat::{Reheat, WarmedAs, fives, in_ice_water_min, in_the_oven_min};
 use crate::cuts::EatenAs;
 use crate::finish::{CoolIn, Cooled};
-use crate::juices::FAT_KG_PER_L;
 use crate::safety::{COOKED_BAG_C, UNDER_FAT_C, cooled_by, keeps_days};
 use crate::ways::CookedIn;
+use ergastic_physics::juices::FAT_KG_PER_L;
 
 /// Fat thinner than this does not lift as a plate, mm.
 const NO_PLATE_MM: f64 = 1.0;

@@ -6,9 +6,9 @@ use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use super::meat::Meat;
-use crate::heat::places::ROOM_C;
-use crate::heat::pot::WATER_SPECIFIC_HEAT;
-use crate::tender::rate;
+use ergastic_physics::places::ROOM_C;
+use ergastic_physics::tender::rate;
+use ergastic_physics::vessel::WATER_SPECIFIC_HEAT;
 
 /// Where it is held.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]

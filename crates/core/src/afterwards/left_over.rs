@@ -10,9 +10,9 @@ use super::meat::Meat;
 use crate::bench::{Ingredient, Larder};
 use crate::clock::plus_minutes;
 use crate::finish::{Remains, SAUCE_A_HEAD_L, Share, Target};
-use crate::juices::FAT_KG_PER_L;
 use crate::kitchen::Kept;
 use crate::safety::keeps_days;
+use ergastic_physics::juices::FAT_KG_PER_L;
 
 /// Less than this is nothing to keep: meat and fat, kg; liquid, L.
 const NO_KG: f64 = 0.05;

@@ -7,8 +7,8 @@ use utoipa::ToSchema;
 
 use crate::cuts::EatenAs;
 use crate::finish::{fibre_length_mm, slicing};
-use crate::tender::rate;
 use crate::ways::CookedIn;
+use ergastic_physics::tender::rate;
 
 /// Cooked meat on a plate, kg a head. Practice.
 const PLATE_KG: [f64; 2] = [0.15, 0.18];

@@ -6,10 +6,10 @@ use utoipa::ToSchema;
 
 use super::meat::Meat;
 use crate::cuts::EatenAs;
-use crate::heat::body::{Shape, Surroundings};
-use crate::heat::conduction::Bodies;
-use crate::heat::places::{FRIDGE_AT_WORK_C, FROM_THE_FRIDGE_C, ICE_WATER_C};
-use crate::heat::pot::WATER_SPECIFIC_HEAT;
+use ergastic_physics::body::Shape;
+use ergastic_physics::middle_s;
+use ergastic_physics::places::{FRIDGE_AT_WORK_C, FROM_THE_FRIDGE_C, ICE_WATER_C};
+use ergastic_physics::vessel::WATER_SPECIFIC_HEAT;
 
 /// As what it is warmed.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -49,9 +49,6 @@ const FRIDGE_COEFFICIENT: f64 = 12.0;
 /// Stirred ice water to a bag or a jar, W/(m² K), and how hot it goes in, °C. Working values.
 const ICE_COEFFICIENT: f64 = 120.0;
 const OUT_OF_THE_BAG_C: f64 = 85.0;
-/// A step, and followed no longer, s.
-const STEP_S: f64 = 20.0;
-const MOST_S: f64 = 12.0 * 3600.0;
 /// Slices and chunks, mm. Practice.
 const SLICE_MM: [f64; 3] = [10.0, 80.0, 120.0];
 const CHUNK_MM: [f64; 3] = [35.0, 35.0, 40.0];
@@ -71,15 +68,7 @@ impl WarmedAs {
 /// Minutes until the middle of a piece with such sides, mm, comes from one temperature to another in surroundings of a third, °C.
 fn middle_min(sides_mm: [f64; 3], [from_c, to_c]: [f64; 2], around_c: f64, coefficient: f64) -> f64 {
     let shape = Shape::from_sides(sides_mm.map(|mm| mm / 1000.0));
-    let mut body = Bodies::<1>::new(shape.exponent, [shape.half_thickness_m], from_c, STEP_S);
-    let around = Surroundings::dry([around_c], [around_c], [coefficient]);
-    let on_the_way = |celsius: f64| if to_c > from_c { celsius < to_c } else { celsius > to_c };
-    let mut seconds = 0.0;
-    while on_the_way(body.celsius[0][0]) && seconds < MOST_S {
-        body.step(&around);
-        seconds += STEP_S;
-    }
-    seconds / 60.0
+    middle_s(shape, [from_c, to_c], around_c, coefficient) / 60.0
 }
 
 /// Minutes in a hot oven from the fridge until the middle is so warm, °C.

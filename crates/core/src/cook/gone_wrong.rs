@@ -19,14 +19,14 @@ use crate::error::Result;
 use crate::finish::{MeatOnPlate, SALTY_G_PER_KG};
 use crate::forecast::{CurvePoint, Heat};
 use crate::heat::pot::{Lid, Simmer};
-use crate::heat::steam::vapour;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::safety::{self, Caution, DANGER_C, WARM_PAST_C};
 use crate::sheet::{TaskId, Worked, first_quarter};
-use crate::tender::rate;
-use crate::units::HOUR_S;
 use crate::ways::{Medium, Method};
+use ergastic_physics::steam::vapour;
+use ergastic_physics::tender::rate;
+use ergastic_physics::units::HOUR_S;
 
 /// Where a finished pot is held, °C.
 const HELD_C: f64 = 70.0;
@@ -114,11 +114,11 @@ impl Pot<'_> {
 
     /// Steam that leaves in an hour under a lid, kg.
     fn loss_kg_h(&self, lid: Lid) -> f64 {
-        let pot = crate::heat::pot::Pot { lid, ..*self.worked.case.pot() };
+        let pot = crate::heat::pot::Pot { lid, ..*self.worked.case.pot() }.lump();
         let celsius = self.now(&self.worked.forecast.curve).map_or(self.worked.case.boil_c, |point| point.medium_c);
         let a_second = match self.medium {
-            Medium::Hob { simmer } => pot.hob_loss(simmer, celsius, 1.0),
-            Medium::Coals(_) => pot.hob_loss(Simmer::Gentle, celsius, 1.0),
+            Medium::Hob { simmer } => pot.hob_loss(simmer.held(), celsius, 1.0),
+            Medium::Coals(_) => pot.hob_loss(Simmer::Gentle.held(), celsius, 1.0),
             _ => pot.diffusion(vapour(), celsius, 1.0, false),
         };
         a_second * HOUR_S

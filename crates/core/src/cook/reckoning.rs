@@ -9,11 +9,11 @@ use super::standing::Standing;
 use super::went::Went;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::{Error, Kind, Result};
-use crate::forecast::HORIZON_S;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::sheet::{TaskId, Worked, lay_back, needed_min};
-use crate::units::MINUTE_S;
+use ergastic_physics::HORIZON_S;
+use ergastic_physics::units::MINUTE_S;
 
 /// So long after its bell, the heat and the last that was told of it an open cook counts as left open, min: it is not followed
 /// any further. Working value.

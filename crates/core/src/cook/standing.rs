@@ -11,9 +11,10 @@ use super::kinds::Outcome;
 use super::task::InHand;
 use crate::clock::plus_minutes;
 use crate::finish::Seasoned;
-use crate::forecast::{Added, Evidence, HORIZON_S};
+use crate::forecast::{Added, Evidence};
 use crate::sheet::TaskId;
 use crate::tender::Check;
+use ergastic_physics::HORIZON_S;
 
 /// An event that stands, at the time that stands.
 pub(super) struct Stands<'a> {

@@ -8,15 +8,16 @@ use super::event::Happened;
 use super::standing::Standing;
 use crate::clock::minutes_between;
 use crate::error::Error;
-use crate::forecast::{ByHand, Case, HORIZON_S, Heat, StageRequest, StageSpan, Until, Wrap};
-use crate::heat::body::Shape;
-use crate::heat::pit::Pit;
+use crate::forecast::{ByHand, Case, Heat, StageRequest, StageSpan, Until, Wrap};
 use crate::heat::pot::Lid;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::sheet::{TaskId, Worked};
-use crate::units::MINUTE_S;
 use crate::ways::{HeatSource, Method, Start, USUAL_PIT_C};
+use ergastic_physics::HORIZON_S;
+use ergastic_physics::body::Shape;
+use ergastic_physics::pit::Pit;
+use ergastic_physics::units::MINUTE_S;
 
 /// A stage that has not been left yet, although it should have been, goes on for so long, min.
 const NOT_YET_MIN: f64 = 2.0;

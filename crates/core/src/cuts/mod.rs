@@ -2,12 +2,13 @@
 
 mod eaten;
 
+use ergastic_physics::body::DENSITY;
+use ergastic_physics::part::Muscle;
 use ergastic_words::{Join, Percent, Said, Voice, cuts as say, errors};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::error::{Error, Kind, Result};
-use crate::heat::body::DENSITY;
 
 pub use eaten::EatenAs;
 
@@ -77,6 +78,8 @@ pub const RESISTANCE_LN_SIGMA: f64 = 0.18;
 
 /// A piece no thicker than this is a stewing piece, m. Practice.
 pub const STEWING_PIECE_M: f64 = 0.05;
+/// A plate of cooked meat, kg: between 150 and 180 g. Practice.
+pub const PORTION_KG: f64 = 0.165;
 /// Sides of a cube for stewing, mm. Practice.
 pub const CUBE_MM: f64 = 40.0;
 
@@ -260,6 +263,13 @@ impl Cut {
     pub fn refusal(self) -> Option<Said> {
         let facts = self.facts();
         (!facts.suitable).then(|| say::refusal(self.name(), Percent(facts.collagen_pct / 100.0)))
+    }
+}
+
+impl CutFacts {
+    /// What it is made of, to the physics.
+    pub fn muscle(&self) -> Muscle {
+        Muscle { fat_pct: self.fat_pct, collagen_pct: self.collagen_pct, usual_trim_pct: self.trim_pct }
     }
 }
 

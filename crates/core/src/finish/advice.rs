@@ -12,7 +12,7 @@ use super::plate::{RIGHT_PLATE, SAUCE_USUAL};
 use super::stove::Stove;
 use super::walk::starch_for;
 use crate::bench::Larder;
-use crate::units::round_to;
+use ergastic_physics::units::round_to;
 
 /// A level teaspoon of fine salt, of sugar and of vinegar, g.
 const SALT_TEASPOON_G: f64 = 6.0;

@@ -5,10 +5,11 @@ use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
-use crate::heat::body::DENSITY;
-use crate::heat::places::{FRIDGE_AT_WORK_C, ICE_WATER_C};
-use crate::heat::pot::{Pot, WATER_SPECIFIC_HEAT};
+use crate::heat::pot::Pot;
 use crate::safety::DANGER_C;
+use ergastic_physics::body::DENSITY;
+use ergastic_physics::places::{FRIDGE_AT_WORK_C, ICE_WATER_C};
+use ergastic_physics::vessel::WATER_SPECIFIC_HEAT;
 
 /// Where it is cooled.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -153,7 +154,7 @@ impl ToCool<'_> {
 
     /// In its pot, which has to cool with it: what goes off through an area, and through a depth of its own.
     fn in_its_pot_s(&self, coefficient: f64, area_m2: f64, deep_m: f64) -> f64 {
-        let heat = self.kg() * WATER_SPECIFIC_HEAT + self.pot.heat_capacity();
+        let heat = self.kg() * WATER_SPECIFIC_HEAT + self.pot.lump().heat_capacity();
         heat * (1.0 / coefficient + 0.5 * deep_m / STEW_CONDUCTIVITY) / area_m2
     }
 

@@ -3,7 +3,7 @@
 use super::body::Thick;
 use super::choices::{THICKENERS, Thickener};
 use crate::bench::Larder;
-use crate::juices::FAT_KG_PER_L;
+use ergastic_physics::juices::FAT_KG_PER_L;
 
 /// A liquid with everything in it that counts.
 #[derive(Debug, Clone, Copy, PartialEq, Default)]

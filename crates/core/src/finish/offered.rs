@@ -11,7 +11,7 @@ use super::moves::Move;
 use super::stove::Stove;
 use super::walk::starch_for;
 use crate::bench::{Carrier, Food, Larder, label};
-use crate::units::round_to;
+use ergastic_physics::units::round_to;
 
 /// A ladle of sauce, as one plate takes, L. Practice.
 const LADLE_L: f64 = 0.08;

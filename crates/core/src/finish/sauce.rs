@@ -18,10 +18,10 @@ use super::request::SauceRequest;
 use super::stove::Stove;
 use super::walk::{Stopped, Walk, Went, is_film};
 use crate::error::Result;
-use crate::heat::places::ROOM_C;
-use crate::juices::FAT_KG_PER_L;
 use crate::safety::Caution;
-use crate::units::round_to;
+use ergastic_physics::juices::FAT_KG_PER_L;
+use ergastic_physics::places::ROOM_C;
+use ergastic_physics::units::round_to;
 
 /// So much short of the body it should have, a sauce is said to be thin. Working value.
 const THIN_BY: f64 = 0.1;

@@ -9,7 +9,7 @@ use super::thicken::DREDGED_COUNTS;
 use crate::error::{Result, Unit, in_range};
 use crate::heat::hob::HobKind;
 use crate::heat::pot::{Lid, Pot};
-use crate::heat::steam::LATENT_HEAT;
+use ergastic_physics::steam::LATENT_HEAT;
 
 /// Share of a burner's power that ends as steam where nobody says what heats it: between a flame and induction.
 const BURNER_SHARE: f64 = 0.5;

@@ -1,10 +1,10 @@
 //! What each kind of finding did to the band, and how the cooks stand at moments to come: what a look would tell then.
 
 use super::evidence::{Evidence, Found, finds_each};
-use super::run::{Sample, Times};
 use super::stats::{in_order, quantile, quantile_in};
 use super::weighted::{LEAST_LEFT, Weighted, believed, weights};
 use crate::tender::Check;
+use ergastic_physics::{Sample, Times};
 
 /// What one kind of finding says by itself of when it is ready.
 #[derive(Debug, Clone, Copy, PartialEq)]

@@ -1,18 +1,19 @@
 //! The cautions that bind in a case, from how its median run went.
 
-use super::record::Recorder;
-use super::resolve::{Case, End, Part};
+use super::resolve::{Case, Part};
 use crate::cuts::{Cut, EatenAs, STEWING_PIECE_M};
-use crate::heat::body::THAWED_C;
-use crate::heat::pressure::{FULLEST, LEAST_LITRES};
 use crate::safety::{
     Caution, PIERCED_SAFE_C, boils_dry, coals_outdoors, cooked_bag, cool_hold, cooling, cured_pink, frozen_start,
     not_softening, part_cooked, pierced, pressure_dry, pressure_full, pressure_lid, pressure_little, slow_warming,
     small_in_pit, thaw_first, under_fat,
 };
-use crate::tender::SOFTENS_FROM_C;
-use crate::units::HOUR_S;
 use crate::ways::{Cooling, Medium, Method, against};
+use ergastic_physics::body::THAWED_C;
+use ergastic_physics::case::End;
+use ergastic_physics::pressure::{FULLEST, LEAST_LITRES};
+use ergastic_physics::record::Record;
+use ergastic_physics::tender::SOFTENS_FROM_C;
+use ergastic_physics::units::HOUR_S;
 
 /// So few thin pieces are strips or slices, not a heap of bites.
 const FEW_PIECES: u32 = 3;
@@ -34,7 +35,7 @@ fn unsuited(case: &Case) -> Option<Caution> {
 }
 
 /// What binds, in the order a cook meets it. `ready_s` is when half of such cooks are tender.
-pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>, comes_up: bool) -> Vec<Caution> {
+pub fn of(case: &Case, record: &Record, ready_s: Option<f64>, comes_up: bool) -> Vec<Caution> {
     let voice = case.voice;
     let mut cautions = Vec::new();
     let media = || case.stages.iter().map(|stage| &stage.medium);
@@ -60,10 +61,10 @@ pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>, comes_up: bool
         }
     }
     if case.first().method != Method::Chill {
-        cautions.extend(slow_warming(recorder.warm_s.map(|s| s / HOUR_S), voice));
+        cautions.extend(slow_warming(record.warm_s.map(|s| s / HOUR_S), voice));
     }
     let until_s = ready_s.unwrap_or(f64::INFINITY);
-    let core = recorder.frames.iter().filter(|frame| frame.time_s <= until_s).map(|frame| frame.celsius[0]);
+    let core = record.frames.iter().filter(|frame| frame.time_s <= until_s).map(|frame| frame.celsius[0]);
     let hottest_c = core.fold(f64::NEG_INFINITY, f64::max);
     if hottest_c < PIERCED_SAFE_C {
         cautions.push(pierced(hottest_c, voice));
@@ -91,14 +92,14 @@ pub fn of(case: &Case, recorder: &Recorder, ready_s: Option<f64>, comes_up: bool
         cautions.push(cured_pink(voice));
     }
     if let Some(chill) = case.stages.iter().position(|stage| matches!(stage.medium, Medium::Chill { .. })) {
-        let chilled_s = if chill == 0 { 0.0 } else { recorder.stage_ends_s[chill - 1] };
+        let chilled_s = if chill == 0 { 0.0 } else { record.stage_ends_s[chill - 1] };
         let tender_first = case.stages[..chill].iter().any(|stage| stage.end == End::Tender);
         let done = tender_first || ready_s.is_some_and(|ready_s| ready_s <= chilled_s);
         if chill > 0 {
             cautions.push(if done { cooling(voice) } else { part_cooked(voice) });
         }
     }
-    if let (Some(dry_s), Some(ready_s)) = (recorder.dry_s(), ready_s)
+    if let (Some(dry_s), Some(ready_s)) = (record.dry_s, ready_s)
         && dry_s < ready_s
         && !matches!(case.first().medium, Medium::Chill { cooling: Cooling::InLiquid })
     {

@@ -6,19 +6,20 @@ use super::answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartFore
 use super::explain::explain;
 use super::own_time::OwnTime;
 use super::pressed::PressureMinutes;
-use super::record::{Frame, Recorder};
 use super::request::ForecastRequest;
 use super::resolve::{Case, Part};
-use super::run::{HORIZON_S, Times, run_median};
 use super::stats::{chance, quantile};
 use super::update::update;
 use super::weighted::Weighted;
 use super::{cautions, notes, thumb, words};
 use crate::cuts::Cut;
 use crate::error::Result;
-use crate::heat::body::SHELLS;
-use crate::units::{MINUTE_S, round_to};
+use crate::safety::WARM_PAST_C;
 use crate::ways::Medium;
+use ergastic_physics::body::SHELLS;
+use ergastic_physics::record::{Frame, Record};
+use ergastic_physics::units::{MINUTE_S, round_to};
+use ergastic_physics::{HORIZON_S, Times, come_up_s, recorded};
 
 /// Minutes between points of the curve.
 const CURVE_MIN: f64 = 5.0;
@@ -82,8 +83,9 @@ pub(super) fn quantiles(values: &[f64], weights: &[f64]) -> Quantiles {
 pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     let slow = case.stages.iter().all(|stage| stage.medium.way().slow);
     let curve_min = if slow { SLOW_CURVE_MIN } else { CURVE_MIN };
-    let mut recorder = Recorder::new(case, curve_min * MINUTE_S, HORIZON_S);
-    let median: Times = run_median(case, &mut recorder);
+    let physics = case.physics();
+    let record = recorded(&physics, curve_min * MINUTE_S, WARM_PAST_C);
+    let median = &record.times;
     let ensemble = ensemble.unwrap_or_else(|| Weighted::one(median.clone()));
     let ready_min = quantiles(&ensemble.ready_s, &ensemble.weights);
     let too_far_min = quantiles(&ensemble.too_far_s, &ensemble.weights);
@@ -94,23 +96,23 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
 
     let p50_s = ready_min.p50.map(|m| m * MINUTE_S);
     // What never gets tender in the cook's own time is told as it is when that time is over.
-    let over_s = recorder.stage_ends_s.last().copied().filter(|s| s.is_finite());
-    let at_ready = p50_s.or(over_s).map(|s| recorder.at(s).clone());
+    let over_s = record.stage_ends_s.last().copied().filter(|s| s.is_finite());
+    let at_ready = p50_s.or(over_s).map(|s| record.at(s).clone());
     let last_s = f64::max(median.too_far_s.min(HORIZON_S), p50_s.unwrap_or(0.0));
-    let shown = || recorder.frames.iter().filter(move |frame| frame.time_s <= last_s + curve_min * MINUTE_S);
+    let shown = || record.frames.iter().filter(move |frame| frame.time_s <= last_s + curve_min * MINUTE_S);
     let inside = case.inside.then(|| inside(case, shown()));
     let under_pressure = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
-    let come_up_s = if under_pressure { median.came_up_s } else { super::run::come_up_s(case) };
+    let come_up_s = if under_pressure { median.came_up_s } else { come_up_s(&physics) };
     let come_up_min = come_up_s.is_finite().then_some(come_up_s / MINUTE_S);
     let hold_s = |times: &Times| if times.came_up_s.is_finite() { times.hold_s } else { f64::INFINITY };
     let holds_s: Vec<f64> = ensemble.times.iter().map(hold_s).collect();
-    let pressure = PressureMinutes::of(case, &ensemble, &recorder.stage_ends_s);
+    let pressure = PressureMinutes::of(case, &ensemble, &record.stage_ends_s);
     let own_time = OwnTime::of(case, &ensemble);
     let chance_ready = chance_ready.or(own_time.as_ref().map(|own| own.chance));
     let parts = parts(case, &ensemble);
     let voice = case.voice;
     let mut notes = case.notes.clone();
-    notes.extend(notes::unpoured(case, &recorder.stage_ends_s));
+    notes.extend(notes::unpoured(case, &record.stage_ends_s));
     notes.extend(notes::of(case, &ready_min, &too_far_min, come_up_min, &parts));
     Forecast {
         suitable: true,
@@ -120,7 +122,7 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
         chance_ready,
         chance_in_window,
         parts,
-        stages: spans(case, &recorder),
+        stages: spans(case, &record),
         at_pressure_min: under_pressure.then(|| at_pressure(case, &holds_s, &ensemble.weights)),
         pressure,
         own_time: own_time.clone(),
@@ -140,9 +142,9 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
         liquid_left_l: at_ready.as_ref().map(|frame| frame.liquid_l),
         gelatin_g: at_ready.as_ref().map(|frame| frame.left.gelatin_g),
         salt_g: at_ready.as_ref().map(|frame| frame.salt_g),
-        portions: at_ready.as_ref().map(|frame| frame.left.yield_kg / crate::juices::PORTION_KG),
+        portions: at_ready.as_ref().map(|frame| frame.left.yield_kg / crate::cuts::PORTION_KG),
         thumb: Vec::new(),
-        cautions: cautions::of(case, &recorder, p50_s, come_up_min.is_some()),
+        cautions: cautions::of(case, &record, p50_s, come_up_min.is_some()),
         notes: own_time.map(|own| own.text).into_iter().chain(notes.iter().map(|note| voice.say(note))).collect(),
         assumed: Assumed::of(case, |_| true),
     }
@@ -212,9 +214,9 @@ fn parts(case: &Case, ensemble: &Weighted) -> Vec<PartForecast> {
     parts
 }
 
-fn spans(case: &Case, recorder: &Recorder) -> Vec<StageSpan> {
+fn spans(case: &Case, record: &Record) -> Vec<StageSpan> {
     let ends: Vec<Option<f64>> =
-        recorder.stage_ends_s.iter().map(|end_s| end_s.is_finite().then(|| round_to(end_s / MINUTE_S, 0.1))).collect();
+        record.stage_ends_s.iter().map(|end_s| end_s.is_finite().then(|| round_to(end_s / MINUTE_S, 0.1))).collect();
     let span = |(i, stage): (usize, &super::resolve::Stage)| StageSpan {
         method: stage.method,
         words: case.voice.say(stage.medium.words()),

@@ -4,8 +4,8 @@ use serde::{Deserialize, Serialize};
 use statrs::distribution::{ContinuousCDF, Normal};
 use utoipa::ToSchema;
 
-use super::run::{HORIZON_S, Sample};
 use crate::tender::{CHECK_LN_SIGMA, Check};
+use ergastic_physics::{HORIZON_S, Sample};
 
 /// Spread of a thermometer's reading, K. Working value.
 pub(super) const READING_SIGMA_K: f64 = 1.5;

@@ -6,12 +6,13 @@ use ergastic_words::{
 
 use super::answer::{BandPoint, Explained, Forecast, Narrows, Rule};
 use super::resolve::{Case, Stage};
-use super::run::run_all_sampled;
 use super::stats::{correlation, quantile};
 use super::update::Update;
 use crate::cuts::EatenAs;
-use crate::units::{MINUTE_S, round_to};
 use crate::ways::Medium;
+use ergastic_physics::members::Piece;
+use ergastic_physics::units::{MINUTE_S, round_to};
+use ergastic_physics::{Sample, run_all_sampled};
 
 /// Points of the bands.
 const BAND_POINTS: usize = 24;
@@ -33,10 +34,10 @@ pub fn explain(case: &Case, drawn: &Update, answer: &Forecast) -> Explained {
 fn bands(case: &Case, drawn: &Update, answer: &Forecast) -> Vec<BandPoint> {
     let last_min = answer.curve.last().map_or(0.0, |point| point.min);
     let at_s: Vec<f64> = (1..=BAND_POINTS).map(|i| last_min * MINUTE_S * i as f64 / BAND_POINTS as f64).collect();
-    let (_, samples) = run_all_sampled(case, &drawn.drawn, &at_s);
+    let (_, samples) = run_all_sampled(&case.physics(), &drawn.drawn, &at_s);
     let weights = &drawn.ensemble.weights;
-    let point = |(at_s, samples): (&f64, &Vec<super::run::Sample>)| {
-        let three = |of: &dyn Fn(&super::run::Sample) -> f64, step: f64| {
+    let point = |(at_s, samples): (&f64, &Vec<Sample>)| {
+        let three = |of: &dyn Fn(&Sample) -> f64, step: f64| {
             let values: Vec<f64> = samples.iter().map(of).collect();
             [0.1, 0.5, 0.9].map(|p| round_to(quantile(&values, weights, p).unwrap_or(0.0), step))
         };
@@ -61,7 +62,7 @@ fn narrows(case: &Case, drawn: &Update, width_min: f64) -> Vec<Narrows> {
         correlation(&values, &times).powi(2)
     };
     let member = |i: usize| &drawn.drawn.members[i];
-    let meat = |of: &dyn Fn(&super::members::Piece) -> f64| {
+    let meat = |of: &dyn Fn(&Piece) -> f64| {
         let parts = &drawn.drawn.pieces;
         parts.iter().map(|part| share(&|i| of(&part[i]))).fold(0.0, f64::max)
     };

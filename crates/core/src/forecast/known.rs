@@ -1,5 +1,6 @@
 //! What is believed of a kitchen beforehand.
 
+use ergastic_physics::beliefs::{Belief as Spread, Beliefs};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -31,4 +32,26 @@ pub struct Known {
     pub lid_ln: Option<Belief>,
     /// Logarithm of how tough this butcher's meat is against the usual.
     pub resistance_ln: Option<Belief>,
+}
+
+impl From<Spread> for Belief {
+    fn from(Spread { mean, sigma }: Spread) -> Self {
+        Self { mean, sigma }
+    }
+}
+
+impl Known {
+    /// What is believed of the kitchen and its meat: what was learned, or the usual spread about nothing.
+    pub fn beliefs(&self) -> Beliefs {
+        let spread = |belief: Belief| Spread { mean: belief.mean, sigma: belief.sigma };
+        let or = |learned: Option<Belief>, usual: Spread| learned.map_or(usual, spread);
+        let usual = Beliefs::USUAL;
+        Beliefs {
+            oven_k: or(self.oven_k, usual.oven_k),
+            pot_k: or(self.pot_k, usual.pot_k),
+            pit_k: or(self.pit_k, usual.pit_k),
+            lid_ln: or(self.lid_ln, usual.lid_ln),
+            toughness_ln: self.resistance_ln.map(spread),
+        }
+    }
 }

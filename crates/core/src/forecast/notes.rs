@@ -5,13 +5,13 @@ use ergastic_words::{Guide, Said, Span, Volume, forecast as say};
 use super::answer::{Forecast, PartForecast, Quantiles};
 use super::request::{ForecastRequest, Heat};
 use super::resolve::Case;
-use super::run::{HORIZON_S, Unwatched, run_median};
 use crate::cuts::EatenAs;
 use crate::finish::slicing;
 use crate::heat::pot::Simmer;
-use crate::tender::SOFTENS_FROM_C;
-use crate::units::MINUTE_S;
 use crate::ways::{HeatSource, Medium};
+use ergastic_physics::tender::SOFTENS_FROM_C;
+use ergastic_physics::units::MINUTE_S;
+use ergastic_physics::{HORIZON_S, median_times};
 
 /// What was poured in where no pot was to come any more.
 pub fn unpoured(case: &Case, stage_ends_s: &[f64]) -> Option<Said> {
@@ -81,7 +81,7 @@ pub fn price_of_boiling(request: &ForecastRequest, case: &Case, answer: &Forecas
     }
     let heat = Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() };
     let gentle = ForecastRequest { heat: Some(heat), ..request.clone() }.resolve().ok()?;
-    let times = run_median(&gentle, &mut Unwatched);
+    let times = median_times(&gentle.physics());
     let (ready, far) = (answer.ready_min.p50?, answer.too_far_min.p50?);
     if times.too_far_s >= HORIZON_S {
         return None;

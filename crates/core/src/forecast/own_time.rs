@@ -4,12 +4,13 @@ use ergastic_words::{Minutes, Said, Share, forecast as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::resolve::{Case, End};
+use super::resolve::Case;
 use super::stats::{chance, quantile};
 use super::update::update;
 use super::weighted::Weighted;
-use crate::units::MINUTE_S;
 use crate::ways::Medium;
+use ergastic_physics::case::End;
+use ergastic_physics::units::MINUTE_S;
 
 /// Cooks that place the odds.
 const MEMBERS: usize = 256;

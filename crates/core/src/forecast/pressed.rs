@@ -8,10 +8,10 @@ use super::own_time::as_set;
 use super::resolve::Case;
 use super::stats::quantile;
 use super::weighted::Weighted;
-use crate::heat::pressure::KEPT_WARM_C;
-use crate::tender::rate;
-use crate::units::{HOUR_S, MINUTE_S, round_to};
 use crate::ways::Medium;
+use ergastic_physics::pressure::KEPT_WARM_C;
+use ergastic_physics::tender::rate;
+use ergastic_physics::units::{HOUR_S, MINUTE_S, round_to};
 
 /// The minutes of a pressure pot.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]

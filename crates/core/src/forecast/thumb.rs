@@ -5,11 +5,11 @@ use ergastic_words::{Difference, Guide, Said, Span, Voice, forecast as say};
 use super::answer::Thumb;
 use super::request::{ForecastRequest, Heat};
 use super::resolve::Case;
-use super::run::{HORIZON_S, median_tender_s};
 use crate::cuts::STEWING_PIECE_M;
 use crate::heat::pot::Simmer;
-use crate::units::{MINUTE_S, round_to};
 use crate::ways::{HeatSource, Medium, Method, Settings};
+use ergastic_physics::units::{MINUTE_S, round_to};
+use ergastic_physics::{HORIZON_S, median_tender_s};
 
 /// Pounds in a kilogram.
 const POUNDS: f64 = 2.2046;
@@ -54,7 +54,7 @@ fn another_way(request: &ForecastRequest, method: Method, heat: Heat) -> Option<
         ..request.clone()
     };
     let case = other.resolve().ok()?;
-    let tender_s = median_tender_s(&case);
+    let tender_s = median_tender_s(&case.physics());
     (tender_s < HORIZON_S).then(|| tender_s / MINUTE_S)
 }
 
@@ -101,7 +101,7 @@ fn in_the_crock(request: &ForecastRequest, setting: Settings) -> Vec<Known> {
         Settings::Low => (say::thumb_low(), 480.0, Settings::High),
         Settings::High => (say::thumb_high(), 240.0, Settings::Low),
     };
-    let apart = Difference(Settings::High.crock().0 - Settings::Low.crock().0);
+    let apart = Difference(Settings::High.cooker().end_c - Settings::Low.cooker().end_c);
     let heat = Heat { setting: Some(other), ..Heat::default() };
     let against_the_other = another_way(request, Method::SlowCooker, heat).map(|other_min| {
         let (rule, minutes) = match setting {

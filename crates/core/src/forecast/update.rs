@@ -4,11 +4,11 @@ use rayon::prelude::*;
 
 use super::ahead::{Ahead, Moved, as_the_band_moved, stood_at, what_moved, width_after_a_look_s};
 use super::evidence::{Evidence, Source, gathered, readings_worth};
-use super::members::Drawn;
 use super::resolve::Case;
-use super::run::{Sample, Times, run_all, run_all_sampled};
 use super::stats::{in_order, quantile};
 use super::weighted::{LEAST_LEFT, THIN, Weighted, believed, effective, weights};
+use ergastic_physics::members::Drawn;
+use ergastic_physics::{Sample, Times, run_all, run_all_sampled};
 
 /// Of the weight, this has to be left to those that were still firm when a fork said so, with so many of them.
 const LEAST_STILL_FIRM: f64 = 0.02;
@@ -111,9 +111,10 @@ pub fn update(case: &Case, evidence: &[Evidence], look_s: Option<f64>) -> Update
 
 /// The same, and how the cooks stand at some moments `ahead_s` (s after the meat met the heat, ascending).
 pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahead_s: &[f64]) -> Update {
-    let drawn = Drawn::of(case);
+    let physics = case.physics();
+    let drawn = case.drawn();
     let is_one = case.members == 1 || evidence.is_empty();
-    let mut drawn = if is_one { drawn } else { drawn.with_far_animals(case) };
+    let mut drawn = if is_one { drawn } else { drawn.with_far_animals(&physics) };
     let count = drawn.members.len();
     let evidence = gathered(evidence);
     let findings = evidence.len();
@@ -123,8 +124,11 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
     moments.sort_by(|a, b| a.0.total_cmp(&b.0));
     let at_s: Vec<f64> = moments.iter().map(|(at_s, _)| *at_s).collect();
     let run = |drawn: &Drawn| {
-        let (times, taken) =
-            if at_s.is_empty() { (run_all(case, drawn), Vec::new()) } else { run_all_sampled(case, drawn, &at_s) };
+        let (times, taken) = if at_s.is_empty() {
+            (run_all(&physics, drawn), Vec::new())
+        } else {
+            run_all_sampled(&physics, drawn, &at_s)
+        };
         let mut samples = vec![Vec::new(); taken.len()];
         for (samples_then, (_, place)) in taken.into_iter().zip(&moments) {
             samples[*place] = samples_then;
@@ -205,7 +209,7 @@ fn summed(sources: &[Vec<f64>], members: usize) -> Vec<f64> {
 
 /// The case's ensemble, and how tender each cook's meat is at a time after it met the heat, on the scale of slice to spoon.
 pub fn softness_at(case: &Case, at_s: f64) -> (Weighted, Vec<f64>) {
-    let (times, samples) = run_all_sampled(case, &Drawn::of(case), &[at_s]);
+    let (times, samples) = run_all_sampled(&case.physics(), &case.drawn(), &[at_s]);
     let weights = vec![1.0; times.len()];
     (Weighted::new(times, weights), samples[0].iter().map(|sample| sample.tenderness).collect())
 }
@@ -213,11 +217,11 @@ pub fn softness_at(case: &Case, at_s: f64) -> (Weighted, Vec<f64>) {
 #[cfg(test)]
 mod tests {
     use super::super::evidence::{MOST_OTHERS, MOST_READINGS, READING_SIGMA_K};
-    use super::super::run::HORIZON_S;
     use super::*;
     use crate::forecast::ForecastRequest;
     use crate::tender::Check;
     use crate::ways::Method;
+    use ergastic_physics::HORIZON_S;
 
     fn request() -> ForecastRequest {
         ForecastRequest {
@@ -303,7 +307,7 @@ mod tests {
         use rand::{RngExt, SeedableRng};
         use rand_distr::StandardNormal;
         let at_s: Vec<f64> = (1..=count).map(|minute| minute as f64 * 60.0).collect();
-        let (times, samples) = run_all_sampled(case, truth, &at_s);
+        let (times, samples) = run_all_sampled(&case.physics(), truth, &at_s);
         let mut random = rand_chacha::ChaCha8Rng::seed_from_u64(seed);
         let mut noise = || noise_k * random.sample::<f64, _>(StandardNormal);
         let found = at_s
@@ -314,7 +318,7 @@ mod tests {
     }
 
     fn one_of(case: &Case, seed: u64) -> Drawn {
-        let all = Drawn::of(&Case { seed, ..case.clone() });
+        let all = Case { seed, ..case.clone() }.drawn();
         Drawn { members: vec![all.members[0]], pieces: all.pieces.iter().map(|part| vec![part[0]]).collect() }
     }
 

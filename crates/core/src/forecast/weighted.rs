@@ -1,7 +1,7 @@
 //! An ensemble with weights, and how much of what was found they bear.
 
-use super::run::Times;
 use super::stats::quantile;
+use ergastic_physics::Times;
 
 /// All findings together leave at least this share of the new cooks with weight: the model is not the kitchen, and no number
 /// of findings makes it so. Working value, with [`THIN`] chosen for bands that hold four cooks in five after 0 to 200 readings.

@@ -4,12 +4,12 @@ use ergastic_words::{Join, Length, Said, Span, forecast as say, ways};
 
 use super::answer::Quantiles;
 use super::pressed::PressureMinutes;
-use super::record::Frame;
 use super::resolve::Case;
 use crate::cuts::{CutFacts, DryRisk, EatenAs};
 use crate::heat::pot::Lid;
-use crate::heat::pressure::LEAST_LITRES;
 use crate::ways::Medium;
+use ergastic_physics::pressure::LEAST_LITRES;
+use ergastic_physics::record::Frame;
 
 /// What kind of muscle it is, by its collagen.
 fn make(facts: &CutFacts) -> &'static str {

@@ -1,13 +1,6 @@
-//! Heat: into the meat, and in what surrounds it.
+//! Heat as a cook speaks of it: pots and lids, burners, coals in the wind, wraps. What they do is in `ergastic_physics`.
 
-pub mod body;
 pub mod coals;
-pub mod conduction;
-pub mod frozen;
 pub mod hob;
 pub mod pit;
-pub mod places;
 pub mod pot;
-pub mod pressure;
-pub mod smooth;
-pub mod steam;

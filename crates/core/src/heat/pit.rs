@@ -1,39 +1,8 @@
-//! The pit: air over a wet surface that dries, a wrap, a mop, and a lid that is opened.
-//!
-//! The surface gains `h (T_air − T)` and loses `h w (p_sat(T) − p_air) / γ` to evaporation. While it is wet the two
-//! balance far below the air's temperature, and the middle waits there: that is the stall. Nothing here knows of it.
+//! What meat in the pit is wrapped in.
 
+use ergastic_physics::pit::Wrap;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
-
-use crate::units::HOUR_S;
-
-/// Pit air to meat, radiation included, W/(m² K). Working value.
-pub const PIT_COEFFICIENT: f64 = 18.0;
-/// Vapour pressure of a pit's air, Pa. Working value.
-pub const PIT_VAPOUR_PA: f64 = 2500.0;
-/// Psychrometric constant at sea level, Pa/K. Published.
-const PSYCHROMETRIC: f64 = 71.0;
-/// Wetness of a raw surface. Working value.
-const WET: f64 = 0.25;
-/// Wetness that a dry bark keeps. Working value.
-const BARK: f64 = 0.006;
-/// Water gone at which half of the wetness is left, kg/m². Working value.
-const DRIES_AT: f64 = 1.2;
-/// Wetness under a film of mop or spritz. Working value.
-const MOPPED: f64 = 0.6;
-/// Water that a coat of mop leaves, kg/m²: between 0.05 and 0.1. Working value.
-pub const MOP_KG_PER_M2: f64 = 0.075;
-/// Air lost at an open lid, K: 15 to 25. Working value.
-const OPENED_K: f64 = 20.0;
-/// How long it takes to come back, s: 5 to 10 min. Working value.
-const OPENED_S: f64 = 420.0;
-/// A pit that does not hold itself falls by this between tendings, K/h. Working value.
-const UNTENDED_K_PER_H: f64 = 10.0;
-/// The air a pit stands in and can't fall below, °C. Working value.
-const OUTSIDE_C: f64 = 15.0;
-/// Time constant of a pit that is lit with the meat in it, s. Working value.
-const WARM_UP_S: f64 = 1200.0;
 
 /// What meat is wrapped in.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -46,181 +15,19 @@ pub enum WrapMaterial {
 }
 
 impl WrapMaterial {
-    /// Share of the evaporation that it lets by. Working values.
-    pub fn lets_by(self) -> f64 {
+    /// What it is to steam.
+    pub fn wrap(self) -> Wrap {
         match self {
-            Self::Paper => 0.25,
-            Self::Foil => 0.03,
+            Self::Paper => Wrap::PAPER,
+            Self::Foil => Wrap::FOIL,
         }
     }
-}
 
-/// A wrap slows the air's heat by this much. Working value.
-pub const WRAPPED_HEAT: f64 = 0.9;
-
-/// Coats of mop or spritz.
-#[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Mop {
-    /// The first, s after the meat went in.
-    pub from_s: f64,
-    /// Again after, s.
-    pub every_s: f64,
-}
-
-impl WrapMaterial {
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
         match self {
             Self::Paper => "paper",
             Self::Foil => "foil",
         }
-    }
-}
-
-/// How a pit is run.
-#[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Pit {
-    /// Set point, °C.
-    pub set_c: f64,
-    /// Its air as the meat goes in, °C.
-    pub start_c: f64,
-    /// Mopped.
-    pub mop: Option<Mop>,
-    /// Lid opened this often, s.
-    pub open_every_s: Option<f64>,
-    /// Fuel and air seen to this often, s; none holds itself.
-    pub tend_every_s: Option<f64>,
-    /// Psychrometric constant here, Pa/K.
-    pub psychrometric: f64,
-}
-
-/// The psychrometric constant under an atmosphere in Pa, Pa/K.
-pub fn psychrometric(pressure_pa: f64) -> f64 {
-    PSYCHROMETRIC * pressure_pa / 101_325.0
-}
-
-/// Whether something that comes at `from`, and every `every` after, comes within a step.
-fn falls(from_s: f64, every_s: f64, since_s: f64, step_s: f64) -> bool {
-    let end = since_s + step_s;
-    end > from_s && ((end - from_s) / every_s).ceil() > ((since_s - from_s).max(-every_s) / every_s).ceil()
-}
-
-impl Pit {
-    /// The same with its fire out: its air tends to that outside.
-    #[must_use]
-    pub fn gone_out(&self) -> Self {
-        Self { set_c: OUTSIDE_C, mop: None, open_every_s: None, tend_every_s: None, ..*self }
-    }
-
-    /// Its air so long after its fire went out, min, °C.
-    pub fn cooled_c(set_c: f64, minutes: f64) -> f64 {
-        OUTSIDE_C + (set_c - OUTSIDE_C) * (-minutes * 60.0 / WARM_UP_S).exp()
-    }
-
-    /// Whether a coat of mop goes on in a step.
-    pub fn mopped(&self, since_s: f64, step_s: f64) -> bool {
-        self.mop.is_some_and(|mop| falls(mop.from_s, mop.every_s, since_s, step_s))
-    }
-
-    /// Its air at a time since the meat went in, °C.
-    pub fn air_c(&self, since_s: f64) -> f64 {
-        let mut air_c = self.set_c;
-        if self.start_c != self.set_c {
-            air_c += (self.start_c - self.set_c) * (-since_s / WARM_UP_S).exp();
-        }
-        let since_open = [self.open_every_s.map(|every| (every, every)), self.mop.map(|mop| (mop.from_s, mop.every_s))]
-            .into_iter()
-            .flatten()
-            .filter(|(from, _)| since_s >= *from)
-            .map(|(from, every)| (since_s - from) % every)
-            .fold(f64::INFINITY, f64::min);
-        if since_open < OPENED_S {
-            air_c -= OPENED_K;
-        }
-        if let Some(every_s) = self.tend_every_s {
-            air_c -= since_s % every_s / HOUR_S * UNTENDED_K_PER_H;
-        }
-        self.beside(air_c, 0.0)
-    }
-
-    /// Air in °C in a pit that runs beside its set point by some K. However long nobody sees to the fire, it is never colder
-    /// than what the pit stands in.
-    #[inline(always)]
-    pub fn beside(&self, air_c: f64, pit_k: f64) -> f64 {
-        f64::max(air_c + pit_k, f64::min(OUTSIDE_C, self.start_c))
-    }
-
-    /// How wet the surface is, as a share of open water.
-    ///
-    /// `gone` is the water the meat has lost from its surface and `film` what a mop left on it, kg/m²; `scale` is the
-    /// uncertain share of it all.
-    #[inline(always)]
-    pub fn wetness(&self, gone: f64, film: f64, scale: f64) -> f64 {
-        let dried = gone / DRIES_AT;
-        let bark = scale * (WET / (1.0 + dried * dried) + BARK);
-        if film > 0.0 { MOPPED } else { bark }
-    }
-}
-
-#[cfg(test)]
-mod tests {
-    use super::*;
-    use crate::heat::body::Surroundings;
-    use crate::heat::conduction::Bodies;
-
-    fn pit() -> Pit {
-        Pit {
-            set_c: 110.0,
-            start_c: 110.0,
-            mop: None,
-            open_every_s: None,
-            tend_every_s: None,
-            psychrometric: psychrometric(101_325.0),
-        }
-    }
-
-    #[test]
-    fn a_wet_surface_stands_far_below_the_air_and_a_dry_one_near_it() {
-        let settle = |gone: f64| {
-            let mut bodies = Bodies::new(0.3, [0.01], 20.0, 60.0);
-            let h = PIT_COEFFICIENT;
-            let e = h * pit().wetness(gone, 0.0, 1.0) / pit().psychrometric;
-            let around = Surroundings {
-                evaporation: [e],
-                wet: true,
-                air_vapour_pa: PIT_VAPOUR_PA,
-                ..Surroundings::dry([110.0], [110.0], [h])
-            };
-            for _ in 0..600 {
-                bodies.step(&around);
-            }
-            assert!((bodies.heat_in[0] / 60.0).abs() < 1e-3, "settled: no heat goes in any more");
-            // What evaporates then takes all of the air's heat.
-            let latent = bodies.evaporated[0] * crate::heat::steam::LATENT_HEAT / 60.0;
-            assert!((latent / (h * (110.0 - bodies.surface_c[0])) - 1.0).abs() < 1e-6);
-            bodies.surface_c[0]
-        };
-        assert!((54.0..64.0).contains(&settle(0.0)), "wet: {}", settle(0.0));
-        assert!(settle(8.0) > 90.0, "bark: {}", settle(8.0));
-    }
-
-    #[test]
-    fn an_open_lid_costs_air_for_some_minutes_and_an_untended_pit_sags() {
-        let opened = Pit { open_every_s: Some(3600.0), ..pit() };
-        assert_eq!((opened.air_c(60.0), opened.air_c(3660.0), opened.air_c(4200.0)), (110.0, 90.0, 110.0));
-        let tended = Pit { tend_every_s: Some(7200.0), ..pit() };
-        let forgotten = Pit { tend_every_s: Some(72.0 * 3600.0), ..pit() };
-        assert_eq!(forgotten.air_c(71.0 * 3600.0), OUTSIDE_C, "a fire that is out is as cold as the yard");
-        assert!((tended.air_c(7140.0) - 90.2).abs() < 0.1 && tended.air_c(7200.0) == 110.0);
-        let lit_late = Pit { start_c: 10.0, ..pit() };
-        assert!(lit_late.air_c(0.0) == 10.0 && lit_late.air_c(7200.0) > 109.0);
-        assert_eq!(pit().air_c(0.0), 110.0);
-    }
-
-    #[test]
-    fn mop_falls_at_its_times() {
-        let mopped = Pit { mop: Some(Mop { from_s: 3600.0, every_s: 1800.0 }), ..pit() };
-        let coats = (0..180).filter(|minute| mopped.mopped(f64::from(*minute) * 60.0, 60.0)).count();
-        assert_eq!(coats, 4, "at 60, 90, 120 and 150 min");
     }
 }

@@ -15,8 +15,8 @@ use crate::cuts::Cut;
 use ergastic_words::{Voice, errors};
 
 use crate::error::{Error, Result, Unit, in_range};
-use crate::heat::places::ROOM_C;
 use crate::heat::pot::{Material, Vessel};
+use ergastic_physics::places::ROOM_C;
 use things::{check_all, free};
 
 pub use ergastic_words::{Clock, FoodCode, Units};

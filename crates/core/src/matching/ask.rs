@@ -5,9 +5,10 @@ use ergastic_words::matching as say;
 use super::answer::Ask;
 use super::block::Block;
 use crate::cuts::Cut;
-use crate::forecast::{Case, HORIZON_S, Weighted, correlation, median_tender_s, quantile, update};
+use crate::forecast::{Case, Weighted, correlation, quantile, update};
 use crate::plan::Plan;
 use crate::tender::Age;
+use ergastic_physics::{HORIZON_S, median_tender_s};
 
 /// An older animal on the block where nobody said: one in seven. Working value, by what butchers sell.
 const MATURE_SHARE: f64 = 0.15;
@@ -66,8 +67,8 @@ fn age(case: &Case, best: &Plan, block: &Block, ready_s: &[f64], weights: &[f64]
     let mut mature = best.request(block.kitchen);
     mature.age = Some(Age::Mature);
     mature.members = Some(1);
-    let young = median_tender_s(case);
-    let slower = median_tender_s(&mature.resolve().ok()?) / young;
+    let young = median_tender_s(&case.physics());
+    let slower = median_tender_s(&mature.resolve().ok()?.physics()) / young;
     let both: Vec<f64> = ready_s.iter().copied().chain(ready_s.iter().map(|s| s * slower)).collect();
     let shares = [1.0 - MATURE_SHARE, MATURE_SHARE];
     let weighed: Vec<f64> = shares.iter().flat_map(|share| weights.iter().map(move |weight| weight * share)).collect();

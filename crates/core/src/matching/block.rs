@@ -13,11 +13,11 @@ use crate::cuts::Cut;
 use crate::error::{Error, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{Case, ForecastRequest};
-use crate::heat::body::THAWED_C;
-use crate::heat::places::FREEZER_C;
 use crate::kitchen::{Kit, Kitchen};
 use crate::plan::{Plan, Uses};
 use crate::ways::Method;
+use ergastic_physics::body::THAWED_C;
+use ergastic_physics::places::FREEZER_C;
 
 /// Simulated cooks a variant: spread evenly, so many place P10 and P90 within some 3 %.
 const MEMBERS: u32 = 64;

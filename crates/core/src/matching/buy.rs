@@ -12,9 +12,8 @@ use super::variants::variants;
 use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs};
 use crate::error::{Error, Kind, Result};
 use crate::forecast::ForecastRequest;
-use crate::stop;
-use crate::units::round_to;
 use crate::ways::Method;
+use ergastic_physics::units::round_to;
 
 /// Simulated cooks a cut.
 const MEMBERS: u32 = 16;
@@ -30,7 +29,7 @@ pub fn buy(block: &Block, method: Method, eaten_as: Option<EatenAs>) -> Result<V
         return Err(Error::new(Kind::Unsuitable, "method", method.key(), errors::name_a_cooking_way()));
     }
     let cuts: Vec<&CutFacts> = Cut::all().iter().filter(|facts| facts.suitable).collect();
-    let stop = stop::laid_over();
+    let stop = ergastic_cancel::laid_over();
     let mut found: Vec<Buy> = (cuts.into_par_iter())
         .filter_map(|facts| {
             let usual = facts.eaten_as;
@@ -41,7 +40,7 @@ pub fn buy(block: &Block, method: Method, eaten_as: Option<EatenAs>) -> Result<V
             {
                 return None;
             }
-            stop::under(&stop, || one(block, facts, method, eaten_as))
+            ergastic_cancel::under(&stop, || one(block, facts, method, eaten_as))
         })
         .collect();
     let stringy =

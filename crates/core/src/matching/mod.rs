@@ -32,7 +32,6 @@ use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::forecast::{Assumed, Case};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::stop;
 use crate::ways::Method;
 use block::Block;
 use choice::TIGHT;
@@ -172,14 +171,19 @@ impl Matched {
 
 /// The question, the substitutes and the second dinner: they go by the best way.
 fn beside(answer: &mut Matched, cut: Option<Cut>, block: &Block, lies: &Case, plan: &Plan) {
-    let stop = stop::laid_over();
+    let stop = ergastic_cancel::laid_over();
     let instead = || match (cut, lies.parts.len()) {
         (Some(cut), 1) => substitutes::substitutes(block, plan, cut, lies.main().eaten_as),
         _ => Vec::new(),
     };
     let (asked, (instead, dinners)) = rayon::join(
-        || stop::under(&stop, || ask::ask(block, plan)),
-        || rayon::join(|| stop::under(&stop, instead), || stop::under(&stop, || twice::twice(block, lies))),
+        || ergastic_cancel::under(&stop, || ask::ask(block, plan)),
+        || {
+            rayon::join(
+                || ergastic_cancel::under(&stop, instead),
+                || ergastic_cancel::under(&stop, || twice::twice(block, lies)),
+            )
+        },
     );
     (answer.ask, answer.substitutes, answer.twice) = (asked, instead, dinners);
 }
@@ -228,9 +232,9 @@ fn ways(block: &Block, lies: &crate::forecast::Case, sort: Sort) -> Result<(Vec<
 
 /// Each variant with what comes of it; one that no number of loads makes fit its vessel is none.
 fn compute(block: &Block, variants: Vec<Variant>) -> Result<Vec<(Variant, Choice)>> {
-    let stop = stop::laid_over();
+    let stop = ergastic_cancel::laid_over();
     let choose = |variant: Variant| {
-        let choice = stop::under(&stop, || choice::choose(block, variant.clone()));
+        let choice = ergastic_cancel::under(&stop, || choice::choose(block, variant.clone()));
         match choice {
             Ok(choice) => Some(Ok((variant, choice))),
             Err(error) if error.kind == Kind::DoesNotFit => None,

@@ -11,8 +11,8 @@ use super::request::Sort;
 use super::shape::Shape;
 use crate::clock::minutes_between;
 use crate::cuts::{Cut, EatenAs};
-use crate::units::round_to;
 use crate::ways::{HeatSource, Method};
+use ergastic_physics::units::round_to;
 
 /// Minutes from starting to plates for half of such pieces; infinite where they never are tender.
 pub fn total_min(choice: &Choice) -> f64 {

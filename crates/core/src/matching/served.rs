@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::cuts::CutFacts;
-use crate::juices::PORTION_KG;
+use crate::cuts::PORTION_KG;
 
 /// How the meat comes to the table.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]

@@ -11,9 +11,9 @@ use super::variants::Variant;
 use crate::bench::Sear;
 use crate::cuts::EatenAs;
 use crate::forecast::{Case, ForecastRequest};
-use crate::heat::body::DENSITY;
-use crate::units::round_to;
 use crate::ways::Method;
+use ergastic_physics::body::DENSITY;
+use ergastic_physics::units::round_to;
 
 /// What takes so many times longer than there is time for is not hurried into it.
 const HOPELESS: f64 = 2.0;

@@ -10,7 +10,7 @@ use super::suits;
 use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs};
 use crate::forecast::{Forecast, ForecastRequest, Part, describe};
 use crate::plan::Plan;
-use crate::units::round_to;
+use ergastic_physics::units::round_to;
 
 /// Under so little gelatin there is no sauce whose body could be told apart, g.
 const LEAST_BODY_G: f64 = 1.0;

@@ -10,9 +10,9 @@ use crate::cuts::{CUBE_MM, STEWING_PIECE_M, cubes_in};
 use crate::forecast::{Case, ForecastRequest, Heat, Meat, Part, StageRequest, Until, Wrap};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
-use crate::heat::pressure::FULLEST;
 use crate::kitchen::Kit;
 use crate::ways::{HeatSource, Method, NIGHT_MIN, Settings};
+use ergastic_physics::pressure::FULLEST;
 
 use Shape::{Cubed, Halved, Whole};
 

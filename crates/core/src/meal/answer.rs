@@ -10,9 +10,9 @@ use crate::clock::minutes_between;
 use crate::forecast::Assumed;
 use crate::plan::{Borrowed, Plan, PlanPin};
 use crate::safety::Caution;
-use crate::schedule::{Minute, Placed, Problem};
 use crate::sheet::{Ready, Taken, TaskId, TaskKind, Window};
 use crate::ways::Lane;
+use ergastic_schedule::{Minute, Placed, Problem};
 
 /// One task of a meal.
 #[skip_serializing_none]

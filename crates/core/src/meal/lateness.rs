@@ -4,8 +4,8 @@ use ergastic_words::{Join, Said, Span, meal as say};
 
 use super::solve::{Course, FEW_TRIES, Placed};
 use crate::clock::minutes_between;
-use crate::schedule::{Minute, solve};
 use crate::sheet::Thing;
+use ergastic_schedule::{Minute, solve};
 
 /// A dish is the reason where by itself it is within this of the meal, min.
 const AS_LATE: Minute = 8;

@@ -7,11 +7,11 @@ use super::table::{Table, unknown_task};
 use crate::clock::{Stretch, merged, plus_minutes};
 use crate::error::{Error, Result};
 use crate::plan::Plan;
-use crate::schedule::{Placing, Problem, solve};
 use crate::sheet::{
     Frame, Steps, Stock, TABLE_WAITS, TakenSpan, Task, TaskId, Worked, needed_min, problem, steps, taken_spans, tasks,
     whole,
 };
+use ergastic_schedule::{Placing, Problem, solve};
 
 /// So often some jobs are placed otherwise: for a meal, and for a way out of it; of a large meal less often, by the square of its jobs.
 pub(super) const TRIES: usize = 6000;
@@ -58,9 +58,9 @@ fn plating_min(alone_min: f64, dishes: usize) -> f64 {
 /// # Errors
 /// Of the first dish that can't be, or of a pin that means no task.
 pub(super) fn courses(table: &Table) -> Result<Vec<Course>> {
-    let stop = crate::stop::laid_over();
+    let stop = ergastic_cancel::laid_over();
     let work = |(i, plan): (usize, &Plan)| {
-        crate::stop::under(&stop, || Course::of(plan, table))
+        ergastic_cancel::under(&stop, || Course::of(plan, table))
             .map_err(|error: Error| error.within(&format!("dishes[{i}]")))
     };
     let courses: Vec<Course> = table.plans.par_iter().enumerate().map(work).collect::<Result<_>>()?;

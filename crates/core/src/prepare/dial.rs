@@ -6,9 +6,9 @@ use utoipa::ToSchema;
 
 use super::pot::along;
 use crate::forecast::{Case, ForecastRequest, Heat, forecast};
-use crate::heat::coals::{Coals, FRESH_EVERY_MIN, OVER_AT_A_SIMMER, TURN_EVERY_MIN, briquettes_for};
 use crate::heat::pot::Simmer;
 use crate::ways::{HeatSource, Medium, Method, Release, Settings};
+use ergastic_physics::coals::{Coals, FRESH_EVERY_MIN, OVER_AT_A_SIMMER, TURN_EVERY_MIN, briquettes_for};
 
 /// The dish at one setting.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -270,8 +270,8 @@ pub(super) fn coal_ring(case: &Case, end_min: f64) -> Option<CoalRing> {
     let steady = briquettes_for(coals.diameter_m, coals.height_m, 150.0);
     let still = Coals { under: 0, over: 0, ..*coals };
     // What wind and cold take is found by asking how much cooler the same coals are in them.
-    let calm = Coals { under: 14, over: 7, wind: crate::heat::coals::Wind::Calm, air_c: 20.0, ..still };
-    let here = Coals { wind: coals.wind, air_c: coals.air_c, ..calm };
+    let calm = Coals { under: 14, over: 7, wind_takes: 0.0, air_c: 20.0, ..still };
+    let here = Coals { wind_takes: coals.wind_takes, air_c: coals.air_c, ..calm };
     let short = (calm.full_c() - here.full_c()) * 1.8 / 12.5;
     let wanted = f64::max(4.0, steady + short);
     let over = (wanted * OVER_AT_A_SIMMER).round();

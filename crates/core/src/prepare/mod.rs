@@ -65,14 +65,15 @@ pub(crate) use uses::Used;
 
 use crate::bench::{Addition, Larder, Prepare, Trim};
 use crate::cuts::Cut;
+use crate::cuts::PORTION_KG;
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::finish::Target;
 use crate::forecast::{BodyFrom, Case, CurvePoint, ForBody, Forecast, ForecastRequest, Meat, forecast};
-use crate::heat::body::DENSITY;
 use crate::heat::pot::{Lid, Vessel};
-use crate::juices::{FAT_KG_PER_L, PORTION_KG};
 use crate::kitchen::Kitchen;
 use crate::ways::Medium;
+use ergastic_physics::body::DENSITY;
+use ergastic_physics::juices::FAT_KG_PER_L;
 
 /// Hours reckoned with where it never grows tender.
 const NEVER_H: f64 = 3.0;

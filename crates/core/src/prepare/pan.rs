@@ -1,8 +1,8 @@
 //! A pan on a burner as a lump of metal: what laying meat in it does to its heat, and when the meat browns.
 
-use crate::heat::places::ROOM_C;
 use crate::heat::pot::Material;
-use crate::heat::steam::LATENT_HEAT;
+use ergastic_physics::places::ROOM_C;
+use ergastic_physics::steam::LATENT_HEAT;
 
 /// From the pan to wet meat, W/(m² K). Working value.
 const WET_CONTACT: f64 = 600.0;

@@ -5,11 +5,11 @@ use utoipa::ToSchema;
 
 use crate::bench::{Ingredient, Larder, Prepare};
 use crate::forecast::{Case, CurvePoint, Forecast};
-use crate::heat::body::DENSITY;
 use crate::heat::pot::{Lid, Pot};
-use crate::heat::pressure::{FULLEST, LEAST_LITRES};
-use crate::liquid::Packing;
 use crate::ways::{LOOK_EVERY_MIN, Medium};
+use ergastic_physics::body::DENSITY;
+use ergastic_physics::liquid::Packing;
+use ergastic_physics::pressure::{FULLEST, LEAST_LITRES};
 
 /// Below this depth the bottom is about to catch, m. Working value.
 const CATCH_M: f64 = 0.005;

@@ -6,10 +6,11 @@ use utoipa::ToSchema;
 
 use crate::bench::{Brine, Crystal, Larder, Prepare, Soak};
 use crate::cuts::Cut;
-use crate::forecast::{CORNED_SALT, Case, Forecast, SALT_S};
-use crate::heat::body::DENSITY;
-use crate::juices::MEAT_WATER;
-use crate::units::HOUR_S;
+use crate::forecast::{CORNED_SALT, Case, Forecast};
+use ergastic_physics::body::DENSITY;
+use ergastic_physics::juices::MEAT_WATER;
+use ergastic_physics::record::SALT_S;
+use ergastic_physics::units::HOUR_S;
 
 /// Bacon to render for each kilo of meat, g. Practice.
 pub(super) const BACON_G_PER_KG: f64 = 60.0;

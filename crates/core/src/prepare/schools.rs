@@ -10,11 +10,11 @@ use super::sear::{SearPlan, sear};
 use crate::bench::{Larder, Marinade, MarinadeOf, Prepare, Sear, Surface, Wine};
 use crate::finish::DREDGED_COUNTS;
 use crate::forecast::{Case, ForecastRequest, forecast};
-use crate::heat::body::{DENSITY, SPECIFIC_HEAT};
-use crate::heat::places::{FROM_THE_FRIDGE_C, ROOM_C};
 use crate::json::patch;
 use crate::kitchen::Kitchen;
-use crate::units::MINUTE_S;
+use ergastic_physics::body::{DENSITY, SPECIFIC_HEAT};
+use ergastic_physics::places::{FROM_THE_FRIDGE_C, ROOM_C};
+use ergastic_physics::units::MINUTE_S;
 
 /// Air to a piece on the counter, damp, W/(m² K). Working value.
 const COUNTER: f64 = 10.0;

@@ -8,9 +8,9 @@ use super::burner::Burner;
 use super::pan::{Batch, HotPan, Laid, falls_back, usual_kg_per_m2};
 use crate::bench::{Prepare, Sear, SearFat, SearIn, Surface};
 use crate::forecast::Case;
-use crate::heat::body::THAWED_C;
-use crate::heat::places::ROOM_C;
 use crate::kitchen::Kitchen;
+use ergastic_physics::body::THAWED_C;
+use ergastic_physics::places::ROOM_C;
 
 /// Share of the pan's floor that pieces may cover before they steam. Working value, from practice.
 const PAN_COVER: f64 = 0.60;
@@ -151,7 +151,7 @@ fn hot_pan(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> (HotPan, u32) {
         SearIn::PotAndLid => (of_pot(LID_SHARE), 2),
         SearIn::Lid => (of_pot(LID_SHARE), 1),
     };
-    let pan = HotPan { floor_m2, capacity: mass_kg * material.specific_heat(), power_w: burner.power_w() };
+    let pan = HotPan { floor_m2, capacity: mass_kg * material.wall().specific_heat, power_w: burner.power_w() };
     (pan, pans)
 }
 

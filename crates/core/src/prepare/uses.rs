@@ -5,10 +5,10 @@ use ergastic_words::{Said, kitchen as say};
 use crate::bench::{Prepare, SearIn};
 use crate::forecast::{ForecastRequest, Heat};
 use crate::heat::pot::Vessel;
-use crate::heat::pressure::POWER_W;
 use crate::kitchen::{Kitchen, Thing, USUAL_INSERT_W};
 use crate::plan::{Plan, Uses};
 use crate::ways::{HeatSource, Method};
+use ergastic_physics::pressure::POWER_W;
 
 /// The thing of that id.
 fn named<'a, T>(things: &'a [Thing<T>], id: Option<&str>) -> Option<&'a Thing<T>> {

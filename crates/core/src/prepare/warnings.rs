@@ -8,9 +8,9 @@ use super::pot::PotAnswer;
 use crate::bench::{Larder, MarinadeOf, Surface};
 use crate::cuts::Cut;
 use crate::finish::{SALTY_G_PER_KG, Seasoned};
-use crate::heat::pressure::FULLEST;
 use crate::safety::{self, Caution, PIERCED_SAFE_C};
 use crate::ways::{Medium, Method};
+use ergastic_physics::pressure::FULLEST;
 
 /// Liquid below this share of the first is nearly dry.
 const NEARLY_DRY: f64 = 0.15;

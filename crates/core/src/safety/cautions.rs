@@ -6,8 +6,8 @@ use utoipa::ToSchema;
 
 use super::cooled::cooled_by;
 use crate::heat::pot::Material;
-use crate::heat::pressure::LEAST_LITRES;
-use crate::tender::SOFTENS_FROM_C;
+use ergastic_physics::pressure::LEAST_LITRES;
+use ergastic_physics::tender::SOFTENS_FROM_C;
 
 /// A caution that binds in this plan.
 #[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]

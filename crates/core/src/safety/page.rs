@@ -9,7 +9,7 @@ use super::cautions::{
     under_fat_said,
 };
 use super::cooled::cooled_by;
-use crate::heat::pressure::LEAST_LITRES;
+use ergastic_physics::pressure::LEAST_LITRES;
 
 /// A whole piece is safe from here with a rest of 3 min, and minced meat from here, °C. Published guidance.
 const WHOLE_C: f64 = 63.0;

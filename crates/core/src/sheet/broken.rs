@@ -6,7 +6,7 @@ use jiff::Timestamp;
 use super::steps::{Block, Step, Steps};
 use super::tasks::TaskId;
 use super::thing::Thing;
-use crate::schedule::{Broken, Minute, Placed, Placing};
+use ergastic_schedule::{Broken, Minute, Placed, Placing};
 
 /// Jobs and the dish and block that each is.
 struct Names<'a> {

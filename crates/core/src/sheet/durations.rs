@@ -6,11 +6,12 @@ use super::opened::Opened;
 use crate::bench::{Addition, Larder, Prepare};
 use crate::cuts::{EatenAs, STEWING_PIECE_M};
 use crate::finish::{FILM_MM, SAUCE_A_HEAD_L, SauceRequest, path};
-use crate::forecast::{Case, Forecast, come_up_s};
+use crate::forecast::{Case, Forecast};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::prepare::{Burner, SearPlan, TopUp, doubt_share, flour_g, poured_on_the_way, salting, sear};
 use crate::safety::Caution;
+use ergastic_physics::come_up_s;
 
 /// One look at the meat, min.
 pub(super) const LOOK_MIN: f64 = 2.0;
@@ -234,7 +235,7 @@ impl Durations {
             SauceWork::none()
         };
         let (dumplings, additions) = later(plan, case, forecast, makes_sauce);
-        let come_up_min = (come_up_s(case) / 300.0).ceil() * 5.0;
+        let come_up_min = (come_up_s(&case.physics()) / 300.0).ceil() * 5.0;
         let first_heat_min = if way.comes_up { come_up_min } else { 5.0 };
         Self {
             salt_g,

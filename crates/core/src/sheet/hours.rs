@@ -10,7 +10,7 @@ use super::stock::Stock;
 use super::tasks::{Task, TaskId, Window};
 use super::thing::Thing;
 use crate::clock::{Stretch, minutes_between, plus_minutes};
-use crate::schedule::{
+use ergastic_schedule::{
     Booking, Edge, Gap, Give, HANDS, Job, Minute, OTHERS, Place, Placed, Placing, Problem, Span, Take,
 };
 

@@ -11,7 +11,7 @@ use crate::clock::{Stretch, minutes_between, plus_minutes, spans};
 use crate::error::Result;
 use crate::kitchen::Kitchen;
 use crate::plan::{Plan, PlanPin};
-use crate::schedule::{Broken, Placed, Placing, solve};
+use ergastic_schedule::{Broken, Placed, Placing, solve};
 
 /// A sheet is laid over so many days before its bell at the most, min.
 const FURTHEST_MIN: f64 = 8.0 * 1440.0;

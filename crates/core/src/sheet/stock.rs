@@ -2,7 +2,7 @@
 
 use super::thing::Thing;
 use crate::kitchen::{Kitchen, Thing as Named};
-use crate::schedule::Kind;
+use ergastic_schedule::Kind;
 
 /// Things that are free, by kind.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]

@@ -12,9 +12,9 @@ use crate::error::Result;
 use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, update_ahead};
 use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
-use crate::units::MINUTE_S;
 use crate::ways::tasks::Facts;
 use crate::ways::{Lane, Medium};
+use ergastic_physics::units::MINUTE_S;
 
 /// When a dish is tender, as instants.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]

@@ -1,9 +1,11 @@
 //! What surrounds the meat, with nothing left open: a combination that can't be has no place in it.
 
+use ergastic_physics::medium::{Cooling, Medium as Physics};
+use ergastic_physics::pit::Pit;
+
 use super::settings::{Settings, Start};
 use crate::heat::coals::Coals;
-use crate::heat::pit::{Pit, WrapMaterial};
-use crate::heat::places::FRIDGE_C;
+use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
 
 /// What surrounds the meat, resolved.
@@ -77,32 +79,26 @@ pub enum Medium {
     },
 }
 
-/// How a dish is cooled.
-#[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub enum Cooling {
-    /// In its liquid, shallow, in ice water and then the fridge.
-    InLiquid,
-    /// In its bag, in ice water and then the fridge.
-    InBag,
-    /// On a tray in the fridge.
-    OnTray,
-    /// Where it stands, covered, in the kitchen's air: the heat is off.
-    InAir,
-}
-
 impl Medium {
-    /// Whether the meat lies in a pot of water, stock or wine.
-    pub fn is_pot(&self) -> bool {
-        matches!(
-            self,
-            Self::Hob { .. }
-                | Self::Oven { .. }
-                | Self::Coals(_)
-                | Self::Pressure { .. }
-                | Self::SlowCooker { .. }
-                | Self::KeepWarm { .. }
-                | Self::Reheat { .. }
-        )
+    /// What it is to the physics.
+    pub fn physics(&self) -> Physics {
+        match *self {
+            Self::Hob { simmer } => Physics::Hob { simmer: simmer.held() },
+            Self::Oven { set_c, fan, start } => Physics::Oven { set_c, fan, start: start.first_heat() },
+            Self::Coals(coals) => Physics::Coals(*coals),
+            Self::Pressure { target_c, hold_s, quick, power_w, .. } => {
+                Physics::Pressure { target_c, hold_s, quick, power_w }
+            }
+            Self::SlowCooker { setting } => Physics::SlowCooker(setting.cooker()),
+            Self::KeepWarm { at_c } => Physics::KeepWarm { at_c },
+            Self::Bath { bath_c } => Physics::Bath { bath_c },
+            Self::Fat { fat_c } => Physics::Fat { fat_c },
+            Self::Pit { pit, wrap } => {
+                Physics::Pit { pit, wrap: wrap.map(|(material, at_core_c)| (material.wrap(), at_core_c)) }
+            }
+            Self::Chill { cooling } => Physics::Chill { cooling },
+            Self::Reheat { .. } => Physics::Reheat,
+        }
     }
 
     /// Whether the clock of the heat source goes on from one stage into the next.
@@ -110,22 +106,9 @@ impl Medium {
         std::mem::discriminant(self) == std::mem::discriminant(other)
     }
 
-    /// Its temperature as the meat goes in, °C, liquid and fat being as warm as said.
-    pub fn start_c(&self, liquid_start_c: f64) -> f64 {
-        match self {
-            Self::Bath { bath_c } => *bath_c,
-            Self::Pit { pit, .. } => pit.start_c,
-            Self::Chill { cooling: Cooling::OnTray | Cooling::InBag } => FRIDGE_C,
-            _ => liquid_start_c,
-        }
-    }
-
-    /// The air that a thermometer hangs in before it, °C, where that is not what surrounds the meat.
-    pub fn air_c(&self) -> Option<f64> {
-        match self {
-            Self::Oven { set_c, .. } => Some(*set_c),
-            _ => None,
-        }
+    /// Whether the meat lies in a pot of water, stock or wine.
+    pub fn is_pot(&self) -> bool {
+        self.physics().is_pot()
     }
 
     /// The cover that is usual for it.

@@ -1,7 +1,7 @@
 //! The ways of cooking, in one table: what each needs, how long its parts take, what it burns and washes up, what it is
 //! called and what is done in it.
 //!
-//! A new way is a medium ([`Medium`], and how it moves in `forecast::run::media`), a row here, its steps in [`tasks`], and
+//! A new way is a medium ([`Medium`], and how it moves in `ergastic_physics`), a row here, its steps in [`tasks`], and
 //! its words in the Fluent files `ways` and `sheet`.
 
 mod cooked_in;
@@ -19,10 +19,11 @@ use ergastic_words::{Said, matching as say};
 use crate::kitchen::Kit;
 
 pub(crate) use cooked_in::CookedIn;
+pub use ergastic_physics::medium::Cooling;
 pub use fuel::Burned;
 pub use lane::Lane;
-pub use medium::{Cooling, Medium};
-pub use rules::{HowItHeats, OVEN_SIGMA_K, PIT_SIGMA_K, POT_SIGMA_K};
+pub use medium::Medium;
+pub use rules::HowItHeats;
 pub use settings::{
     HeatSource, Method, Release, Settings, Start, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C, USUAL_PIT_C, USUAL_WRAP_C,
 };

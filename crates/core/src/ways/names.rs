@@ -2,18 +2,17 @@
 
 use ergastic_words::{Dial, Minutes, Said, Temperature, ways};
 
-use super::medium::{Cooling, Medium};
+use super::medium::Medium;
 use super::settings::Start;
 use crate::heat::pot::Simmer;
+use ergastic_physics::medium::Cooling;
 
-impl Cooling {
-    fn key(self) -> &'static str {
-        match self {
-            Self::InLiquid => "in_liquid",
-            Self::InBag => "in_bag",
-            Self::OnTray => "on_tray",
-            Self::InAir => "in_air",
-        }
+fn cooling_key(cooling: Cooling) -> &'static str {
+    match cooling {
+        Cooling::InLiquid => "in_liquid",
+        Cooling::InBag => "in_bag",
+        Cooling::OnTray => "on_tray",
+        Cooling::InAir => "in_air",
     }
 }
 
@@ -37,7 +36,7 @@ impl Medium {
             Self::Pit { pit, wrap: Some((material, at_c)) } => {
                 ways::pit_wrapped(Dial(pit.set_c), material.key(), Temperature(*at_c))
             }
-            Self::Chill { cooling } => ways::chill(cooling.key()),
+            Self::Chill { cooling } => ways::chill(cooling_key(*cooling)),
             Self::Reheat { to_c } => ways::reheat(Temperature(*to_c)),
         }
     }

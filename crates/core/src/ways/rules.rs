@@ -4,17 +4,12 @@ use ergastic_words::{Dial, Difference, Guide, Minutes, Said, Temperature, ways};
 
 use super::medium::Medium;
 use super::settings::Settings;
-use crate::heat::pit::PIT_COEFFICIENT;
-use crate::heat::places::FRIDGE_C;
-use crate::heat::pot::{LIQUID_COEFFICIENT, Lid};
-use crate::units::{MINUTE_S, round_to};
-
-/// Spread of an oven about its dial, K; of coals about their count, too. Working value.
-pub const OVEN_SIGMA_K: f64 = 7.0;
-/// Spread of a simmer, a crock or fat about its word, K. Working value.
-pub const POT_SIGMA_K: f64 = 2.0;
-/// Spread of a pit about its set point, K. Working value.
-pub const PIT_SIGMA_K: f64 = 8.0;
+use crate::heat::pot::Lid;
+use ergastic_physics::beliefs::{OVEN_SIGMA_K, PIT_SIGMA_K, POT_SIGMA_K};
+use ergastic_physics::pit::PIT_COEFFICIENT;
+use ergastic_physics::places::FRIDGE_C;
+use ergastic_physics::units::{MINUTE_S, round_to};
+use ergastic_physics::vessel::LIQUID_COEFFICIENT;
 
 /// How a medium heats, to be told to who asks why.
 #[derive(Debug)]
@@ -56,7 +51,7 @@ impl Medium {
                 ways::pit_rule_sure(Difference(PIT_SIGMA_K)),
             ),
             Self::SlowCooker { .. } => {
-                let [low, high] = [Settings::Low, Settings::High].map(|setting| Temperature(setting.crock().0));
+                let [low, high] = [Settings::Low, Settings::High].map(|setting| Temperature(setting.cooker().end_c));
                 (ways::slow_cooker_rule(), ways::slow_cooker_rule_numbers(low, high), within())
             }
             Self::Fat { fat_c } => (ways::fat_rule(), ways::fat_rule_numbers(Temperature(*fat_c)), within()),
@@ -83,7 +78,7 @@ impl Medium {
             Self::Coals(_) => Some(ways::dial_coals()),
             Self::Pressure { .. } => Some(ways::dial_pressure()),
             Self::SlowCooker { .. } => {
-                let [low, high] = [Settings::Low, Settings::High].map(|setting| setting.crock().0);
+                let [low, high] = [Settings::Low, Settings::High].map(|setting| setting.cooker().end_c);
                 Some(ways::dial_slow_cooker(Difference(high - low)))
             }
             Self::Bath { .. } => Some(ways::dial_bath()),

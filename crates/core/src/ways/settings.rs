@@ -1,9 +1,8 @@
 //! How a way is named and set, as a request says it.
 
+use ergastic_physics::medium::{SlowCooker, Start as FirstHeat};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
-
-use crate::units::HOUR_S;
 
 /// What an oven is set to where nothing is said, °C.
 pub const USUAL_OVEN_C: f64 = 150.0;
@@ -96,11 +95,11 @@ impl Release {
 }
 
 impl Settings {
-    /// Where a slow cooker ends, °C, and its time constant half full, s. Practice.
-    pub fn crock(self) -> (f64, f64) {
+    /// What a slow cooker does at it.
+    pub fn cooker(self) -> SlowCooker {
         match self {
-            Self::Low => (92.0, 1.8 * HOUR_S),
-            Self::High => (97.0, 1.1 * HOUR_S),
+            Self::Low => SlowCooker::LOW,
+            Self::High => SlowCooker::HIGH,
         }
     }
 
@@ -123,6 +122,17 @@ pub enum Start {
     Oven,
     /// Into an oven that warms up with it.
     ColdOven,
+}
+
+impl Start {
+    /// The same to the physics.
+    pub fn first_heat(self) -> FirstHeat {
+        match self {
+            Self::Hob => FirstHeat::Hob,
+            Self::Oven => FirstHeat::Oven,
+            Self::ColdOven => FirstHeat::ColdOven,
+        }
+    }
 }
 
 impl Method {

@@ -3,13 +3,14 @@
 use ergastic_words::{Dial, Guide, Join, Minutes, Said, Temperature, Voice, Volume, prepare, sheet as say};
 
 use super::lane::Lane;
-use super::medium::{Cooling, Medium};
+use super::medium::Medium;
 use super::settings::Start;
 use crate::bench::{Larder, Wine, Wood};
 use crate::cuts::EatenAs;
-use crate::heat::coals::TURN_EVERY_MIN;
 use crate::heat::pot::{Lid, Simmer};
 use crate::safety::{cooled_by, cooled_first};
+use ergastic_physics::coals::TURN_EVERY_MIN;
+use ergastic_physics::medium::Cooling;
 
 /// Less than this is not poured, L.
 const NOTHING_L: f64 = 0.005;

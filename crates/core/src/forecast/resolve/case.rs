@@ -3,14 +3,17 @@
 use super::super::known::Known;
 use super::super::request::ByHand;
 use super::fill::Filled;
+use ergastic_physics::body::Shape;
+use ergastic_physics::case::{self as physics, End, Pour};
+use ergastic_physics::juices::Body;
+use ergastic_physics::liquid::Packing;
+use ergastic_physics::members::Drawn;
+use ergastic_physics::part;
+use ergastic_physics::tender::{Goal, Softening};
 use ergastic_words::{Said, Voice};
 
 use crate::cuts::{CutFacts, EatenAs};
-use crate::heat::body::Shape;
 use crate::heat::pot::Pot;
-use crate::juices::Body;
-use crate::liquid::Packing;
-use crate::tender::{Goal, Softening};
 use crate::ways::{Medium, Method};
 
 /// Spread of a thickness that only follows from the mass and the cut's usual shape, relative. Working value: butchers
@@ -45,7 +48,7 @@ pub struct Part {
 impl Part {
     /// Raw without the bone, kg.
     pub fn boneless_kg(&self) -> f64 {
-        self.mass_kg * (1.0 - self.bone_pct / 100.0)
+        self.physics().boneless_kg()
     }
 
     /// Raw and trimmed, bone in, kg.
@@ -53,37 +56,30 @@ impl Part {
         self.mass_kg * (1.0 - self.trim_pct / 100.0)
     }
 
-    /// Raw lean, without bone, trimmings and fat, kg.
-    pub fn lean_kg(&self) -> f64 {
-        self.mass_kg * (1.0 - (self.bone_pct + self.trim_pct + self.facts.fat_pct) / 100.0)
-    }
-
     /// Spread of the thickness, relative.
     pub fn thickness_sigma(&self) -> f64 {
         if self.measured { self.facts.thickness_sigma } else { f64::max(self.facts.thickness_sigma, UNMEASURED_SIGMA) }
+    }
+
+    /// What its runs ask for.
+    fn physics(&self) -> part::Part {
+        part::Part {
+            muscle: self.facts.muscle(),
+            mass_kg: self.mass_kg,
+            bone_pct: self.bone_pct,
+            trim_pct: self.trim_pct,
+            thickness_m: self.sides_m[0],
+            shape: self.shape,
+            goal: self.goal,
+            thickness_sigma: self.thickness_sigma(),
+            toughness_ln_sigma: self.facts.resistance_ln_sigma,
+        }
     }
 
     /// Its name in a sentence.
     pub fn name(&self) -> Said {
         self.facts.cut.name()
     }
-}
-
-/// When a stage ends.
-#[derive(Debug, Clone, Copy, PartialEq)]
-pub enum End {
-    /// The heat simply stays on.
-    Stays,
-    /// After some seconds.
-    After(f64),
-    /// When the middle of every part is this warm, °C.
-    Warm(f64),
-    /// When the middle of every part is this cold, °C.
-    Cold(f64),
-    /// When every part is tender.
-    Tender,
-    /// When the pressure pot can be opened.
-    Opened,
 }
 
 /// One stage, resolved.
@@ -106,6 +102,17 @@ impl Stage {
     pub fn is_lit_anew(&self) -> bool {
         self.by_hand.changed && matches!(self.medium, Medium::Pit { pit, .. } if pit.start_c != pit.set_c)
     }
+
+    /// What its runs ask for.
+    fn physics(&self) -> physics::Stage {
+        physics::Stage {
+            medium: self.medium.physics(),
+            vessel: self.pot.lump(),
+            end: self.end,
+            lit_anew: self.is_lit_anew(),
+            thinner: self.by_hand.thinner,
+        }
+    }
 }
 
 /// Stages of the case that are one stage of the plan, the later ones by what was changed in it by hand.
@@ -115,17 +122,6 @@ pub struct Leg {
     pub first: usize,
     /// Its last: how it stands since the last change.
     pub last: usize,
-}
-
-/// Liquid poured in later.
-#[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Pour {
-    /// When, s from the meat meeting the heat.
-    pub at_s: f64,
-    /// How much, L.
-    pub litres: f64,
-    /// How warm, °C.
-    pub celsius: f64,
 }
 
 /// A request with every field filled in.
@@ -240,5 +236,33 @@ impl Case {
     /// The pressure stage whose time is asked for, if there is one.
     pub fn solved_stage(&self) -> Option<usize> {
         self.stages.iter().position(|stage| matches!(stage.medium, Medium::Pressure { hold_s: None, .. }))
+    }
+
+    /// Its simulated cooks, before anything is found.
+    pub fn drawn(&self) -> Drawn {
+        Drawn::of(&self.physics(), self.members, self.seed)
+    }
+
+    /// What its runs ask for.
+    pub fn physics(&self) -> physics::Case {
+        physics::Case {
+            parts: self.parts.iter().map(Part::physics).collect(),
+            stages: self.stages.iter().map(Stage::physics).collect(),
+            mass_kg: self.mass_kg,
+            start_c: self.start_c,
+            packing: self.packing,
+            liquid_l: self.liquid_l,
+            liquid_start_c: self.liquid_start_c,
+            added: self.added.clone(),
+            boil_c: self.boil_c,
+            body: self.body,
+            salt_g: self.salt_g,
+            liquid_salt_g: self.liquid_salt_g,
+            larder_fat_l: self.larder_fat_l,
+            larder_water_l: self.larder_water_l,
+            softening: self.softening,
+            beliefs: self.known.beliefs(),
+            inside: self.inside,
+        }
     }
 }

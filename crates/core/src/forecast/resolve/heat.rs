@@ -5,16 +5,17 @@ use super::fill::Fill;
 use ergastic_words::{Dial, Said, Span, Temperature, errors, forecast as say};
 
 use crate::error::{Error, Kind, Result, Unit, in_range};
-use crate::heat::coals::{self, Coals};
-use crate::heat::pit::{Mop, Pit, psychrometric};
+use crate::heat::coals::Coals;
 use crate::heat::pot::{Pot, Simmer};
-use crate::heat::pressure::POWER_W;
-use crate::heat::steam::saturation_temperature;
-use crate::units::MINUTE_S;
 use crate::ways::{
     Cooling, HeatSource, Medium, Method, Release, Settings, Start, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C,
     USUAL_PIT_C, USUAL_WRAP_C,
 };
+use ergastic_physics::coals;
+use ergastic_physics::pit::{Mop, Pit, psychrometric};
+use ergastic_physics::pressure::POWER_W;
+use ergastic_physics::steam::saturation_temperature;
+use ergastic_physics::units::MINUTE_S;
 
 fn celsius(celsius: f64) -> Said {
     Said::quantity(Temperature(celsius))
@@ -200,15 +201,16 @@ impl Heat {
         let usual = coals::FRESH_EVERY_MIN;
         let word = |min| Said::quantity(Span(min));
         let fresh = fill.or("heat.fresh_every_min", self.fresh_every_min, usual, say::lit_early, word);
-        Ok(Medium::Coals(Coals {
+        let fire = coals::Coals {
             under,
             over,
             diameter_m: place.across_m,
             height_m: place.pot.height_m,
             fresh_every_s: in_range("heat.fresh_every_min", fresh, 10.0, 4320.0, Unit::Minutes)? * MINUTE_S,
-            wind: self.wind.unwrap_or_default(),
+            wind_takes: 0.0,
             air_c: in_range("heat.air_c", self.air_c.unwrap_or(15.0), -40.0, 45.0, Unit::Celsius)?,
-        }))
+        };
+        Ok(Medium::Coals(Coals::new(fire, self.wind.unwrap_or_default())))
     }
 
     fn under_pressure(&self, place: &Place, fill: &mut Fill) -> Result<Medium> {

@@ -13,17 +13,19 @@ use ergastic_words::{Elevation, Length, Mass, Said, Temperature, Voice, Volume, 
 
 use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result, Unit, in_range};
-use crate::heat::body::DENSITY;
-use crate::heat::places::{FROM_THE_FRIDGE_C, ROOM_C};
 use crate::heat::pot::{Lid, Material, Pot, Vessel};
-use crate::heat::steam::{atmospheric_pressure, saturation_temperature};
-use crate::juices::Body;
-use crate::liquid::Packing;
-use crate::tender::{Wears, softening};
-use crate::units::MINUTE_S;
+use crate::tender::Wears;
+use ergastic_physics::body::DENSITY;
+use ergastic_physics::juices::Body;
+use ergastic_physics::liquid::Packing;
+use ergastic_physics::places::{FROM_THE_FRIDGE_C, ROOM_C};
+use ergastic_physics::steam::{atmospheric_pressure, saturation_temperature};
+use ergastic_physics::tender::softening;
+use ergastic_physics::units::MINUTE_S;
 
 use crate::ways::{Medium, Method};
-pub use case::{Case, End, Leg, Part, Pour, Stage};
+pub use case::{Case, Leg, Part, Stage};
+use ergastic_physics::case::Pour;
 use fill::Fill;
 
 /// Simulated cooks where nothing is said. One number for the bench, the timetable, the cook and the question: a dish has one median.
@@ -74,8 +76,10 @@ impl ForecastRequest {
             self.assume_vessel(&pot, pot_method, &mut fill);
             fits(&pot, mass_kg, self.parts.is_some())?;
         }
-        let packing =
-            Packing::lay_all(&pot, parts.iter().map(|part| (part.sides_m, part.pieces, part.mass_kg / DENSITY)));
+        let packing = Packing::lay_all(
+            pot.floor_m2,
+            &parts.iter().map(|part| (part.sides_m, part.pieces, part.mass_kg / DENSITY)).collect::<Vec<_>>(),
+        );
         let wet = stages.iter().any(|stage| stage.medium.is_pot());
         let liquid_l = self.resolve_liquid(pot_method, wet, &packing, mass_kg, &mut fill, &mut notes)?;
         if wet {

@@ -1,16 +1,17 @@
 //! One method, or a chain of them.
 
 use super::super::request::{ByHand, ForecastRequest, Heat, StageRequest, Until};
-use super::case::{End, Stage};
+use super::case::Stage;
 use super::fill::Fill;
 use super::heat::Place;
+use ergastic_physics::case::End;
 use ergastic_words::errors as say;
 
 use crate::error::{Error, Kind, Result, Unit, in_range};
-use crate::heat::pit::Pit;
 use crate::heat::pot::{Lid, Vessel};
-use crate::units::MINUTE_S;
 use crate::ways::{Cooling, Medium, Method};
+use ergastic_physics::pit::Pit;
+use ergastic_physics::units::MINUTE_S;
 
 /// Most stages of a chain.
 const MOST_STAGES: usize = 12;

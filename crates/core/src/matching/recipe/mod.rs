@@ -19,8 +19,8 @@ use super::variants::{Variant, variants};
 use crate::error::{Error, Result};
 use crate::forecast::{Case, Forecast, ForecastRequest, StageRequest, chance, describe, quantile, softness_at};
 use crate::tender::Check;
-use crate::units::round_to;
 use crate::ways::Method;
+use ergastic_physics::units::round_to;
 
 /// Simulated cooks.
 const MEMBERS: u32 = 96;

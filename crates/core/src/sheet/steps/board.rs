@@ -6,11 +6,11 @@ use super::step::{Block, Step, Wait, Where, whole};
 use crate::bench::{Prepare, Trim};
 use crate::plan::Plan;
 use crate::safety;
-use crate::schedule::{Give, Minute};
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::thing::Thing;
 use crate::sheet::worked::Worked;
 use crate::ways::Lane;
+use ergastic_schedule::{Give, Minute};
 
 /// From so long ahead on salt seasons more than the surface, h.
 const SEASONS_FROM_H: f64 = 3.0;

@@ -10,12 +10,12 @@ use crate::finish::Target;
 use crate::plan::Plan;
 use crate::prepare::said_at_the_table;
 use crate::safety;
-use crate::schedule::Minute;
 use crate::sheet::durations::DUMPLINGS_IN_MIN;
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::thing::Thing;
 use crate::sheet::worked::Worked;
 use crate::ways::{CookedIn, Lane, Medium, tasks};
+use ergastic_schedule::Minute;
 
 /// A sauce that takes no longer keeps the hands at the pot, min.
 const STIRRED_MIN: f64 = 15.0;

@@ -8,11 +8,11 @@ use crate::bench::SearIn;
 use crate::forecast::PressureMinutes;
 use crate::plan::Plan;
 use crate::safety;
-use crate::schedule::Minute;
 use crate::sheet::tasks::{Task, TaskId, TaskKind};
 use crate::sheet::thing::Thing;
 use crate::sheet::worked::Worked;
 use crate::ways::{Lane, MOVE_MIN, Medium, tasks};
+use ergastic_schedule::Minute;
 
 /// Laying the meat where it cooks and closing it takes both hands no longer, min.
 const LAID_IN_MIN: f64 = 5.0;

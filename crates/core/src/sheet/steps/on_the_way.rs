@@ -7,11 +7,11 @@ use crate::bench::Addition;
 use crate::forecast::Leg;
 use crate::heat::pot::Lid;
 use crate::safety;
-use crate::schedule::{Give, Minute};
 use crate::sheet::durations::LOOK_MIN;
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::worked::Worked;
 use crate::ways::{LOOK_EVERY_MIN, Lane, MOVE_MIN, Medium, tasks};
+use ergastic_schedule::{Give, Minute};
 
 /// The most looks a sheet plans for.
 const MOST_CHECKS: usize = 7;

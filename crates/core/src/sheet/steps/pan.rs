@@ -7,11 +7,11 @@ use super::words;
 use crate::bench::{Larder, SearIn};
 use crate::plan::Plan;
 use crate::safety;
-use crate::schedule::Minute;
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::thing::Thing;
 use crate::sheet::worked::Worked;
 use crate::ways::{Lane, Medium, NIGHT_MIN, tasks};
+use ergastic_schedule::Minute;
 
 /// Cooled in its liquid so long before it goes into the cold, min: warm to cool within the two hours of the guidance.
 const COOLS_MIN: Minute = 90;

@@ -4,10 +4,10 @@ use ergastic_words::{Minutes, Said, sheet as say};
 
 use super::step::{Block, Step, Steps, Wait, Where, whole};
 use crate::plan::Side;
-use crate::schedule::Minute;
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::thing::Thing;
 use crate::ways::Lane;
+use ergastic_schedule::Minute;
 
 /// Putting it on, and taking it off, min. Working values.
 const ON_MIN: Minute = 3;

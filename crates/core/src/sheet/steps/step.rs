@@ -3,10 +3,10 @@
 use ergastic_words::Said;
 
 use crate::safety::Caution;
-use crate::schedule::{Give, Minute};
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::thing::Thing;
 use crate::ways::Lane;
+use ergastic_schedule::{Give, Minute};
 
 /// One thing to do.
 #[derive(Debug, Clone)]

@@ -82,7 +82,7 @@ impl<const TERMS: usize> Smooth<TERMS> {
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::heat::steam::saturation_pressure;
+    use crate::steam::saturation_pressure;
 
     #[test]
     fn it_follows_an_exponential_and_its_slope_and_is_held_at_its_ends() {

@@ -2,10 +2,10 @@
 //! that both come to the same temperatures.
 
 use divan::{Bencher, black_box};
-use ergastic_core::heat::body::{CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings, shell_fractions};
-use ergastic_core::heat::conduction::Bodies;
-use ergastic_core::heat::pit::{PIT_COEFFICIENT, PIT_VAPOUR_PA, Pit, psychrometric};
-use ergastic_core::heat::steam::{LATENT_HEAT, saturation};
+use ergastic_physics::body::{CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings, shell_fractions};
+use ergastic_physics::conduction::Bodies;
+use ergastic_physics::pit::{PIT_COEFFICIENT, PIT_VAPOUR_PA, Pit, psychrometric};
+use ergastic_physics::steam::{LATENT_HEAT, saturation};
 use multiversion::multiversion;
 
 const EXPONENT: f64 = 0.25;

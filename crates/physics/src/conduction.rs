@@ -6,11 +6,11 @@
 //! step costs two substitutions. The surface row is closed last, which lets the surface
 //! coefficient change at every step for nothing and lets a wet surface in a pit, where
 //! evaporation grows steeply with temperature, be closed by Newton's method on one unknown.
-//! `L` members are stepped side by side; a frozen one is stepped in [`super::frozen`] until it has thawed.
+//! `L` members are stepped side by side; a frozen one is stepped in [`crate::frozen`] until it has thawed.
 
-use super::body::{CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings, THAWED_C, shell_fractions};
-use super::frozen;
-use super::steam::{LATENT_HEAT, Saturation, saturation};
+use crate::body::{CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings, THAWED_C, shell_fractions};
+use crate::frozen;
+use crate::steam::{LATENT_HEAT, Saturation, saturation};
 
 /// `1 − 1/√2`, the diagonal of the method.
 const GAMMA: f64 = 1.0 - std::f64::consts::FRAC_1_SQRT_2;
@@ -304,7 +304,7 @@ mod tests {
         let radius = 0.04;
         let diffusivity = CONDUCTIVITY / (DENSITY * SPECIFIC_HEAT);
         // The middle of the innermost shell stands half a shell off the centre; extrapolate to it.
-        for line in include_str!("../../tests/oracle/conduction_series.csv").lines().skip(1) {
+        for line in include_str!("../tests/oracle/conduction_series.csv").lines().skip(1) {
             let fields: Vec<_> = line.split(',').collect();
             let exponent = match fields[0] {
                 "slab" => 0.0,

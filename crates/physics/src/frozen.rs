@@ -3,8 +3,8 @@
 //! Each short step solves the linearised conduction implicitly, then adds the fluxes to each shell's
 //! enthalpy and reads its temperature back from the curve: what came in is what is stored, to the last digit.
 
-use super::body::{CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings, THAWED_C};
-use super::steam::{LATENT_HEAT, saturation};
+use crate::body::{CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings, THAWED_C};
+use crate::steam::{LATENT_HEAT, saturation};
 
 /// Below this the curve takes it all for ice, °C. Working value.
 const SOLID_C: f64 = -5.0;
@@ -177,7 +177,7 @@ fn solve(face: &[f64; SHELLS], through: f64, medium_c: f64, stored: impl Fn(usiz
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::heat::conduction::Bodies;
+    use crate::conduction::Bodies;
     use proptest::prelude::*;
 
     /// Minutes until the middle of a body passes a temperature in moving water.

@@ -2,7 +2,7 @@
 
 use super::lanes::STEP_S;
 use super::part::PartState;
-use crate::forecast::resolve::{Case, End, Stage};
+use crate::case::{Case, End, Stage};
 
 /// Where `L` cooks are in their chain.
 pub struct Chain<'a, const L: usize> {
@@ -52,7 +52,7 @@ impl<'a, const L: usize> Chain<'a, L> {
         self.together = self.stage.iter().all(|other| *other == stage);
         self.entered_s[lane] = now_s;
         let next = &self.case.stages[stage];
-        let goes_on = before.is_some_and(|before| before.medium.same_kind(&next.medium)) && !next.is_lit_anew();
+        let goes_on = before.is_some_and(|before| before.medium.same_kind(&next.medium)) && !next.lit_anew;
         if !goes_on {
             self.since_s[lane] = now_s;
         }

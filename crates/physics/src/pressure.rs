@@ -1,7 +1,7 @@
 //! The pressure pot: coming up, at pressure, letting it go.
 
-use super::places::BY_THE_STOVE_C;
-use super::pot::{Balance, Pot};
+use crate::places::BY_THE_STOVE_C;
+use crate::vessel::{Balance, Vessel};
 
 /// Heat into an electric pot, W. Working value: elements are of 1.0 to 1.2 kW.
 pub const POWER_W: f64 = 1100.0;
@@ -92,7 +92,7 @@ pub struct Pressed {
 }
 
 /// Follows a closed pot through a step, from phase to phase within it, so that a hold of any length is kept to the second.
-pub fn follow(pot: &Pot, now: &PressureStep, celsius: f64, phase: Phase) -> Pressed {
+pub fn follow(pot: &Vessel, now: &PressureStep, celsius: f64, phase: Phase) -> Pressed {
     let pressed = Pressed { celsius, phase, came_up_s: None, opened_s: None, flashed_kg: 0.0 };
     let conductance = LOSS_COEFFICIENT * pot.outside_m2;
     let mut closed = Closed { now, conductance, at_s: now.start_s, end_s: now.start_s + now.step_s, pressed };
@@ -162,7 +162,7 @@ impl Closed<'_> {
     fn vents(&mut self, until_s: f64) {
         // With too little liquid it has stood at the boil past that time.
         let seconds = f64::max(0.0, f64::min(until_s, self.end_s) - self.at_s);
-        self.pressed.flashed_kg += self.now.power_w * seconds / super::steam::LATENT_HEAT;
+        self.pressed.flashed_kg += self.now.power_w * seconds / crate::steam::LATENT_HEAT;
         self.at_s += seconds;
         if until_s <= self.end_s {
             self.pressed.phase = Phase::Building;
@@ -190,7 +190,7 @@ impl Closed<'_> {
             if next_c <= now.boil_c { ((celsius - now.boil_c) / (celsius - next_c)).clamp(0.0, 1.0) } else { 1.0 };
         let reached_c = f64::max(next_c, now.boil_c);
         if now.quick {
-            self.pressed.flashed_kg += now.heat_capacity * (celsius - reached_c) / super::steam::LATENT_HEAT;
+            self.pressed.flashed_kg += now.heat_capacity * (celsius - reached_c) / crate::steam::LATENT_HEAT;
         }
         self.pressed.celsius = reached_c;
         self.at_s += share * self.left_s();
@@ -204,16 +204,10 @@ impl Closed<'_> {
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::heat::pot::{Lid, Material, Vessel};
+    use crate::vessel::{Cover, Wall};
 
     fn cycle(hold_s: f64, quick: bool) -> (f64, f64) {
-        let vessel = Vessel {
-            diameter_cm: Some(22.0),
-            height_cm: Some(16.0),
-            material: Some(Material::Steel),
-            ..Vessel::default()
-        };
-        let pot = vessel.resolve(Lid::Tight).unwrap();
+        let pot = Vessel::round(0.22, 0.16, Wall::STEEL, Cover::TIGHT);
         let (mut celsius, mut phase) = (60.0, Phase::ComingUp);
         let (mut up, mut open) = (0.0, 0.0);
         for minute in 0..400 {

@@ -8,7 +8,7 @@ use super::draft::{Draft, Wish};
 use super::net::Net;
 use super::placed::Placed;
 use super::problem::{Give, Job, Minute, OTHERS, Place, Problem};
-use crate::stop::{Stop, laid_over};
+use ergastic_cancel::{Stop, laid_over};
 
 /// What it costs that a job finds no place at all and is put where it can't be: as much as plates so late, min; and where plates are
 /// at the bell whatever that breaks.

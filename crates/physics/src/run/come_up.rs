@@ -1,17 +1,17 @@
 //! How long liquid takes to its first simmer on the hob.
 
-use crate::forecast::resolve::Case;
-use crate::heat::body::SPECIFIC_HEAT;
-use crate::heat::pot::{Pot, RISE_S, SIMMER_REACHED_K, Vessel, WATER_SPECIFIC_HEAT};
-use crate::ways::{Medium, Start};
+use crate::body::SPECIFIC_HEAT;
+use crate::case::Case;
+use crate::medium::{Medium, Start};
+use crate::vessel::{RISE_S, SIMMER_REACHED_K, Vessel, WATER_SPECIFIC_HEAT};
 
 /// Time constant of the rise: by the heat capacity of what stands on the hob, against the pot it was fitted on, s.
 pub(super) fn rise_s(case: &Case) -> f64 {
-    let capacity = |pot: &Pot, litres: f64, meat_kg: f64| {
+    let capacity = |pot: &Vessel, litres: f64, meat_kg: f64| {
         pot.heat_capacity() + litres * WATER_SPECIFIC_HEAT + meat_kg * SPECIFIC_HEAT
     };
-    let fitted = Vessel::default().resolve(case.pot().lid).expect("the default vessel is in range");
-    RISE_S * (capacity(case.pot(), case.liquid_l, case.mass_kg) / capacity(&fitted, 1.0, 1.4)).clamp(0.5, 4.0)
+    let fitted = Vessel::usual(case.first().vessel.cover);
+    RISE_S * (capacity(&case.first().vessel, case.liquid_l, case.mass_kg) / capacity(&fitted, 1.0, 1.4)).clamp(0.5, 4.0)
 }
 
 /// Seconds on the hob before the liquid simmers; none where it is not brought up there.
@@ -19,7 +19,7 @@ pub fn come_up_s(case: &Case) -> f64 {
     let gap = case.boil_c - case.liquid_start_c;
     let on_the_hob = matches!(
         case.first().medium,
-        Medium::Hob { .. } | Medium::Reheat { .. } | Medium::Oven { start: Start::Hob, .. } | Medium::Coals(_)
+        Medium::Hob { .. } | Medium::Reheat | Medium::Oven { start: Start::Hob, .. } | Medium::Coals(_)
     );
     if !on_the_hob || gap <= SIMMER_REACHED_K { 0.0 } else { rise_s(case) * (gap / SIMMER_REACHED_K).ln() }
 }

@@ -1,12 +1,12 @@
 //! One part's meat in a run: `L` cooks' pieces side by side, how warm, how tender, how wet.
 
 use super::lanes::{PartTimes, STEP_S};
-use crate::forecast::members::Piece;
-use crate::forecast::resolve::Part;
-use crate::heat::body::{DENSITY, SHELLS, Surroundings};
-use crate::heat::conduction::Bodies;
-use crate::heat::pit::{PIT_VAPOUR_PA, WRAPPED_HEAT, WrapMaterial};
+use crate::body::{DENSITY, SHELLS, Surroundings};
+use crate::part::Part;
+use crate::conduction::Bodies;
 use crate::juices::{JUICE_S, WATER_IN_LEAN, juice_equilibrium};
+use crate::members::Piece;
+use crate::pit::{PIT_VAPOUR_PA, WRAPPED_HEAT, Wrap};
 use crate::tender::{SOFTENS_FROM_C, Softening};
 use crate::units::HOUR_S;
 
@@ -90,11 +90,11 @@ impl<const L: usize> PartState<L> {
     }
 
     /// Puts a wrap on a piece that is to have it, or takes it off.
-    pub(super) fn rewrap(&mut self, lane: usize, material: Option<WrapMaterial>) {
+    pub(super) fn rewrap(&mut self, lane: usize, material: Option<Wrap>) {
         self.wrapped[lane] &= material.is_some();
         let on = material.filter(|_| self.wrapped[lane]);
         self.cover.heat[lane] = on.map_or(1.0, |_| WRAPPED_HEAT);
-        self.cover.vapour[lane] = on.map_or(1.0, WrapMaterial::lets_by);
+        self.cover.vapour[lane] = on.map_or(1.0, |wrap| wrap.lets_by);
     }
 
     /// What the medium's heat meets at the outermost shell, W/K.

@@ -1,7 +1,5 @@
 //! Liquid in a vessel with meat in it: levels, litres, and how much of the meat is under.
 
-use crate::heat::pot::Pot;
-
 /// Share of the floor that pieces laid side by side can cover. Working value.
 const FLOOR_COVER: f64 = 0.85;
 /// Meat never packs tighter than this share of its own envelope. Working value.
@@ -19,34 +17,30 @@ pub struct Packing {
 }
 
 impl Packing {
-    /// Lays `pieces` of the given sides (m, any order) flat in layers.
-    pub fn lay(pot: &Pot, mut sides_m: [f64; 3], pieces: u32, meat_m3: f64) -> Self {
+    /// Lays `pieces` of the given sides (m, any order) flat in layers on a floor in m².
+    pub fn lay(floor_m2: f64, mut sides_m: [f64; 3], pieces: u32, meat_m3: f64) -> Self {
         sides_m.sort_by(f64::total_cmp);
-        let per_layer = (FLOOR_COVER * pot.floor_m2 / (sides_m[1] * sides_m[2])).floor().max(1.0);
+        let per_layer = (FLOOR_COVER * floor_m2 / (sides_m[1] * sides_m[2])).floor().max(1.0);
         let layers = (f64::from(pieces) / per_layer).ceil();
-        let tightest = meat_m3 / (TIGHTEST * pot.floor_m2);
-        Self { height_m: f64::max(layers * sides_m[0], tightest), meat_m3, floor_m2: pot.floor_m2 }
+        let tightest = meat_m3 / (TIGHTEST * floor_m2);
+        Self { height_m: f64::max(layers * sides_m[0], tightest), meat_m3, floor_m2 }
     }
 
     /// Lays several kinds of pieces over each other: sides (m, any order), number, volume (m³).
-    pub fn lay_all(pot: &Pot, kinds: impl Iterator<Item = ([f64; 3], u32, f64)> + Clone) -> Self {
-        if kinds.clone().count() == 1 {
-            return kinds.map(|(sides_m, pieces, m3)| Self::lay(pot, sides_m, pieces, m3)).next().unwrap_or(Self {
-                height_m: 0.0,
-                meat_m3: 0.0,
-                floor_m2: pot.floor_m2,
-            });
+    pub fn lay_all(floor_m2: f64, kinds: &[([f64; 3], u32, f64)]) -> Self {
+        if let [(sides_m, pieces, m3)] = *kinds {
+            return Self::lay(floor_m2, sides_m, pieces, m3);
         }
         let (mut stacked, mut tallest, mut meat_m3) = (0.0, 0.0, 0.0);
-        for (mut sides_m, pieces, m3) in kinds {
+        for &(mut sides_m, pieces, m3) in kinds {
             sides_m.sort_by(f64::total_cmp);
             // Small pieces fill the gaps of a layer begun by others.
-            stacked += sides_m.iter().product::<f64>() * f64::from(pieces) / (FLOOR_COVER * pot.floor_m2);
+            stacked += sides_m.iter().product::<f64>() * f64::from(pieces) / (FLOOR_COVER * floor_m2);
             tallest = f64::max(tallest, sides_m[0]);
             meat_m3 += m3;
         }
-        let tightest = meat_m3 / (TIGHTEST * pot.floor_m2);
-        Self { height_m: f64::max(f64::max(stacked, tallest), tightest), meat_m3, floor_m2: pot.floor_m2 }
+        let tightest = meat_m3 / (TIGHTEST * floor_m2);
+        Self { height_m: f64::max(f64::max(stacked, tallest), tightest), meat_m3, floor_m2 }
     }
 
     /// Litres that bring the liquid to a share of the meat's height (1 is just covered, more is soup).
@@ -73,12 +67,10 @@ impl Packing {
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::heat::pot::{Lid, Vessel};
 
     #[test]
     fn level_and_litres_are_each_others_inverse() {
-        let pot = Vessel::default().resolve(Lid::Tight).unwrap();
-        let packing = Packing::lay(&pot, [0.07, 0.12, 0.16], 1, 1.4 / 1060.0);
+        let packing = Packing::lay(0.053, [0.07, 0.12, 0.16], 1, 1.4 / 1060.0);
         for share in [0.33, 0.75, 1.0, 1.4] {
             let litres = packing.litres_for(share);
             assert!((packing.level_m(litres) / packing.height_m - share).abs() < 1e-9);

@@ -2,7 +2,7 @@
 
 use std::sync::LazyLock;
 
-use super::smooth::Smooth;
+use crate::smooth::Smooth;
 use crate::units::kelvin;
 
 /// Latent heat of evaporation near the boil, J/kg. IAPWS-95 at 100 °C.
@@ -76,7 +76,7 @@ mod tests {
 
     #[test]
     fn saturation_agrees_with_the_steam_table() {
-        for row in rows(include_str!("../../tests/oracle/steam_saturation.csv")) {
+        for row in rows(include_str!("../tests/oracle/steam_saturation.csv")) {
             let ratio = saturation_pressure(row[0]) / row[1];
             assert!((ratio - 1.0).abs() < 5e-4, "{} °C: {}", row[0], saturation_pressure(row[0]));
         }
@@ -84,7 +84,7 @@ mod tests {
 
     #[test]
     fn the_boil_agrees_with_the_table_at_every_altitude_and_gauge() {
-        for row in rows(include_str!("../../tests/oracle/boiling_point.csv")) {
+        for row in rows(include_str!("../tests/oracle/boiling_point.csv")) {
             let t = saturation_temperature(atmospheric_pressure(row[0]) + row[1] * 1000.0);
             assert!((t - row[2]).abs() < 0.05, "{} m, {} kPa: {t} against {}", row[0], row[1], row[2]);
         }

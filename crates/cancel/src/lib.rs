@@ -33,12 +33,12 @@ impl Stop {
 }
 
 /// The sign that this thread works under, to be carried to threads that share the work.
-pub(crate) fn laid_over() -> Option<Stop> {
+pub fn laid_over() -> Option<Stop> {
     LAID_OVER.with_borrow(Clone::clone)
 }
 
 /// Does a share of the work under a sign that was carried here.
-pub(crate) fn under<T>(stop: &Option<Stop>, work: impl FnOnce() -> T) -> T {
+pub fn under<T>(stop: &Option<Stop>, work: impl FnOnce() -> T) -> T {
     /// Puts back what was there, also when the work panics.
     struct Back(Option<Stop>);
     impl Drop for Back {

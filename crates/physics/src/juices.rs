@@ -1,8 +1,7 @@
 //! What leaves the meat: juice, fat and gelatin, shell by shell.
 
-use crate::cuts::CutFacts;
-use crate::heat::body::SHELLS;
-use crate::tender::Goal;
+use crate::body::SHELLS;
+use crate::part::Part;
 
 /// What gives the liquid body beside the meat itself.
 #[derive(Debug, Clone, Copy, PartialEq, Default)]
@@ -47,8 +46,9 @@ const GELATIN_TO_LIQUID: f64 = 0.6;
 const PULLED_OFF: f64 = 0.25;
 
 /// Share of the fat that goes with the trimmings: none where nothing is trimmed, more where it is trimmed close.
-fn fat_trimmed(facts: &CutFacts, trim_pct: f64) -> f64 {
-    let as_usual = if facts.trim_pct > 0.0 { trim_pct / facts.trim_pct } else { 1.0 };
+fn fat_trimmed(part: &Part) -> f64 {
+    let usual_pct = part.muscle.usual_trim_pct;
+    let as_usual = if usual_pct > 0.0 { part.trim_pct / usual_pct } else { 1.0 };
     FAT_TRIMMED * f64::min(as_usual, 1.6)
 }
 
@@ -57,9 +57,6 @@ fn fat_trimmed(facts: &CutFacts, trim_pct: f64) -> f64 {
 pub fn juice_equilibrium(celsius: f64) -> f64 {
     0.43 / (1.0 + (-(celsius - 64.0) / 7.0).exp())
 }
-
-/// A plate of cooked meat, kg: between 150 and 180 g. Practice.
-pub const PORTION_KG: f64 = 0.165;
 
 /// Where a piece loses its juice and fat.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -113,16 +110,8 @@ impl Left {
 /// What a piece's loss is reckoned from.
 #[derive(Debug, Clone, Copy)]
 pub struct Piece<'a> {
-    /// The cut.
-    pub facts: &'a CutFacts,
-    /// Raw, bone in, kg.
-    pub raw_kg: f64,
-    /// Bone, % of it.
-    pub bone_pct: f64,
-    /// Trimmed off, % of it.
-    pub trim_pct: f64,
-    /// What it has to reach.
-    pub goal: &'a Goal,
+    /// Which.
+    pub part: &'a Part,
     /// Volume of each shell over the whole.
     pub fractions: &'a [f64; SHELLS],
     /// Mean tender-hours behind it.
@@ -174,16 +163,16 @@ impl Juices {
         let over = |values: &[f64; SHELLS]| values.iter().zip(piece.fractions).map(|(v, f)| v * f).sum::<f64>();
         let late = f64::min(0.05, 0.015 * piece.mean_dose);
         let juice = over(&self.lost) + late + piece.boiled_out;
-        [juice, over(&self.rendered), dissolved(piece.mean_dose / piece.goal.resistance)]
+        [juice, over(&self.rendered), dissolved(piece.mean_dose / piece.part.goal.resistance)]
     }
 
     /// What has left so far.
     pub fn left(&self, piece: &Piece) -> Left {
-        let Piece { facts, raw_kg, trim_pct, .. } = *piece;
-        let boneless_kg = raw_kg * (1.0 - (trim_pct + piece.bone_pct) / 100.0);
-        let fat_kg = raw_kg * facts.fat_pct / 100.0 * (1.0 - fat_trimmed(facts, trim_pct));
+        let (part, raw_kg) = (piece.part, piece.part.mass_kg);
+        let boneless_kg = raw_kg * (1.0 - (part.trim_pct + part.bone_pct) / 100.0);
+        let fat_kg = raw_kg * part.muscle.fat_pct / 100.0 * (1.0 - fat_trimmed(part));
         let lean_kg = f64::max(0.0, boneless_kg - fat_kg);
-        let collagen_kg = raw_kg * facts.collagen_pct / 100.0;
+        let collagen_kg = raw_kg * part.muscle.collagen_pct / 100.0;
         let [juice, rendered, gelatin] = self.shares(piece);
         let [no_juice, no_fat, no_gelatin] = self.dripped;
         // What dries off the surface is juice that would have dripped; a long dry pit takes more than that.
@@ -206,27 +195,37 @@ impl Juices {
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::cuts::Cut;
-    use crate::cuts::EatenAs;
-    use crate::heat::body::shell_fractions;
-    use crate::tender::{Age, Wears};
+    use crate::body::{Shape, shell_fractions};
+    use crate::part::Muscle;
+    use crate::tender::{Goal, MIDDLE_SHARE};
     use proptest::prelude::*;
 
+    /// Fat, collagen, bone and what is trimmed of it, %.
+    #[derive(Debug, Clone, Copy)]
+    struct Made(f64, f64, f64, f64);
+    const CHUCK: Made = Made(15.0, 1.5, 0.0, 6.0);
+    const PLATE_RIB: Made = Made(28.0, 1.8, 25.0, 6.0);
+    const SHORT_RIB: Made = Made(28.0, 1.8, 30.0, 6.0);
+    const SHIN: Made = Made(5.0, 3.2, 0.0, 5.0);
+
     /// What left a piece of 2 kg that went through stages of `(°C, hours, where)`, with a dose behind it.
-    fn through(cut: Cut, stages: &[(f64, f64, Around)], dose: f64) -> Left {
-        let goal = Goal::new(cut.facts(), EatenAs::Fork, Age::Young, false, Wears::default());
-        let fractions = shell_fractions(1.0);
-        let mut piece = Piece {
-            facts: cut.facts(),
-            raw_kg: 2.0,
-            bone_pct: cut.facts().bone_pct,
-            trim_pct: cut.facts().trim_pct,
-            goal: &goal,
-            fractions: &fractions,
-            mean_dose: 0.0,
-            evaporated_kg: 0.0,
-            boiled_out: 0.0,
+    fn through(made: Made, stages: &[(f64, f64, Around)], dose: f64) -> Left {
+        let Made(fat_pct, collagen_pct, bone_pct, trim_pct) = made;
+        let resistance = if made.1 > 3.0 { 1.43 } else { 1.0 };
+        let part = Part {
+            muscle: Muscle { fat_pct, collagen_pct, usual_trim_pct: trim_pct },
+            mass_kg: 2.0,
+            bone_pct,
+            trim_pct,
+            thickness_m: 0.07,
+            shape: Shape { half_thickness_m: 0.035, exponent: 1.0 },
+            goal: Goal { enough: 2.23 * resistance, middle_share: MIDDLE_SHARE, too_far: 6.0, resistance },
+            thickness_sigma: 0.07,
+            toughness_ln_sigma: 0.18,
         };
+        let fractions = shell_fractions(1.0);
+        let mut piece =
+            Piece { part: &part, fractions: &fractions, mean_dose: 0.0, evaporated_kg: 0.0, boiled_out: 0.0 };
         let mut juices = Juices::default();
         for (celsius, hours, around) in stages {
             for _ in 0..(hours * 12.0) as usize {
@@ -238,25 +237,25 @@ mod tests {
         juices.left(&piece)
     }
 
-    fn cooked(cut: Cut, celsius: f64, hours: f64, dose: f64) -> Left {
-        through(cut, &[(celsius, hours, Around::Kept)], dose)
+    fn cooked(made: Made, celsius: f64, hours: f64, dose: f64) -> Left {
+        through(made, &[(celsius, hours, Around::Kept)], dose)
     }
 
     #[test]
     fn juice_follows_the_hottest_it_has_been() {
         assert!((juice_equilibrium(64.0) - 0.215).abs() < 1e-9);
-        let held = cooked(Cut::Chuck, 60.0, 6.0, 0.0);
-        let boiled = cooked(Cut::Chuck, 95.0, 6.0, 3.0);
+        let held = cooked(CHUCK, 60.0, 6.0, 0.0);
+        let boiled = cooked(CHUCK, 95.0, 6.0, 3.0);
         assert!(boiled.juice_kg > 1.8 * held.juice_kg, "{held:?} {boiled:?}");
-        let cooled = through(Cut::Chuck, &[(95.0, 2.0, Around::Kept), (20.0, 2.0, Around::Kept)], 0.0);
+        let cooled = through(CHUCK, &[(95.0, 2.0, Around::Kept), (20.0, 2.0, Around::Kept)], 0.0);
         assert!(cooled.juice_kg > held.juice_kg, "cooling does not draw it back");
     }
 
     #[test]
     fn what_dripped_in_the_pit_is_not_in_the_pot() {
-        let braised = cooked(Cut::PlateRib, 95.0, 4.0, 3.0);
-        let smoked = through(Cut::PlateRib, &[(95.0, 4.0, Around::Drips)], 3.0);
-        let both = through(Cut::PlateRib, &[(80.0, 2.0, Around::Drips), (95.0, 3.0, Around::Kept)], 3.0);
+        let braised = cooked(PLATE_RIB, 95.0, 4.0, 3.0);
+        let smoked = through(PLATE_RIB, &[(95.0, 4.0, Around::Drips)], 3.0);
+        let both = through(PLATE_RIB, &[(80.0, 2.0, Around::Drips), (95.0, 3.0, Around::Kept)], 3.0);
         assert_eq!((smoked.to_liquid_kg, smoked.gelatin_g), (0.0, 0.0));
         assert!(smoked.fat_l < braised.fat_l && smoked.yield_kg > braised.yield_kg, "the pit renders less");
         assert!(both.fat_l < braised.fat_l && both.to_liquid_kg < 0.5 * braised.to_liquid_kg);
@@ -265,20 +264,19 @@ mod tests {
 
     #[test]
     fn fat_renders_only_where_it_is_hot_and_gelatin_only_where_it_softened() {
-        assert!(cooked(Cut::ShortRib, 54.0, 8.0, 0.0).fat_l < 1e-9);
-        assert!(cooked(Cut::ShortRib, 95.0, 4.0, 4.0).fat_l > 0.1);
-        assert_eq!(cooked(Cut::Shin, 54.0, 8.0, 0.0).gelatin_g, 0.0);
-        let shin = cooked(Cut::Shin, 95.0, 4.0, 4.0).gelatin_g;
+        assert!(cooked(SHORT_RIB, 54.0, 8.0, 0.0).fat_l < 1e-9);
+        assert!(cooked(SHORT_RIB, 95.0, 4.0, 4.0).fat_l > 0.1);
+        assert_eq!(cooked(SHIN, 54.0, 8.0, 0.0).gelatin_g, 0.0);
+        let shin = cooked(SHIN, 95.0, 4.0, 4.0).gelatin_g;
         assert!((25.0..40.0).contains(&shin), "{shin} g of 64 g collagen");
     }
 
     proptest! {
         #[test]
-        fn what_leaves_and_what_stays_is_never_more_than_there_was(cut in 0usize..24, celsius in 40.0..121.0f64, hours in 0.1..20.0f64, dose in 0.0..20.0f64) {
-            let facts = &Cut::all()[cut];
-            let left = cooked(facts.cut, celsius, hours, dose);
+        fn what_leaves_and_what_stays_is_never_more_than_there_was(fat in 0.0..30.0f64, collagen in 0.4..25.0f64, bone in 0.0..45.0f64, trim in 0.0..12.0f64, celsius in 40.0..121.0f64, hours in 0.1..20.0f64, dose in 0.0..20.0f64) {
+            let left = cooked(Made(fat, collagen, bone, trim), celsius, hours, dose);
             let total = left.juice_kg + left.fat_l * FAT_KG_PER_L + left.gelatin_g / 1000.0 + left.yield_kg;
-            prop_assert!(total <= 2.0 * (1.0 - (facts.trim_pct + facts.bone_pct) / 100.0) + 1e-9 || left.yield_kg == 0.0);
+            prop_assert!(total <= 2.0 * (1.0 - (trim + bone) / 100.0) + 1e-9 || left.yield_kg == 0.0);
             prop_assert!(left.juice_kg >= 0.0 && left.fat_l >= 0.0 && left.yield_kg >= 0.0);
         }
     }

@@ -6,14 +6,11 @@ use rand_chacha::ChaCha8Rng;
 use rand_distr::StandardNormal;
 use statrs::distribution::{ContinuousCDF, Normal};
 
-use super::known::{Belief, Known};
-use super::resolve::Case;
-use crate::ways::{OVEN_SIGMA_K, PIT_SIGMA_K, POT_SIGMA_K};
+use crate::beliefs::{Belief, Beliefs};
+use crate::case::Case;
 
 /// Spread of the surface coefficient, of its logarithm. Working value.
 const COEFFICIENT_LN_SIGMA: f64 = 0.25;
-/// Spread of the vapour a lid lets by, of its logarithm. Working value.
-const LID_LN_SIGMA: f64 = 0.4;
 /// Spread of a surface's wetness in the pit, of its logarithm. Working value.
 const WETNESS_LN_SIGMA: f64 = 0.3;
 /// Spread of a probe's tip about the middle, share of the radius. Working value.
@@ -51,14 +48,13 @@ pub struct Piece {
 
 impl Member {
     /// Every uncertain quantity at its median.
-    pub fn median(known: &Known) -> Self {
-        let mean = |belief: Option<Belief>| belief.map_or(0.0, |belief| belief.mean);
+    pub fn median(beliefs: &Beliefs) -> Self {
         Self {
             coefficient: 1.0,
-            oven_k: mean(known.oven_k),
-            pot_k: mean(known.pot_k),
-            pit_k: mean(known.pit_k),
-            lid: mean(known.lid_ln).exp(),
+            oven_k: beliefs.oven_k.mean,
+            pot_k: beliefs.pot_k.mean,
+            pit_k: beliefs.pit_k.mean,
+            lid: beliefs.lid_ln.mean.exp(),
             wetness: 1.0,
             placement: 0.0,
         }
@@ -67,24 +63,9 @@ impl Member {
 
 impl Piece {
     /// The median piece.
-    pub fn median(known: &Known) -> Self {
-        Self { resistance: known.resistance_ln.map_or(1.0, |belief| belief.mean.exp()), thickness: 1.0 }
+    pub fn median(beliefs: &Beliefs) -> Self {
+        Self { resistance: beliefs.toughness_ln.map_or(1.0, |belief| belief.mean.exp()), thickness: 1.0 }
     }
-}
-
-/// What is believed of a fact: what was learned, or the usual spread about nothing.
-fn belief(learned: Option<Belief>, usual_sigma: f64) -> Belief {
-    learned.unwrap_or(Belief { mean: 0.0, sigma: usual_sigma })
-}
-
-/// What is believed of the kitchen's facts before a cook: oven, pot, pit, lid.
-pub fn beliefs(known: &Known) -> [Belief; 4] {
-    [
-        belief(known.oven_k, OVEN_SIGMA_K),
-        belief(known.pot_k, POT_SIGMA_K),
-        belief(known.pit_k, PIT_SIGMA_K),
-        belief(known.lid_ln, LID_LN_SIGMA),
-    ]
 }
 
 /// The simulated cooks of a case: their kitchens, and by part their meat.
@@ -97,28 +78,28 @@ pub struct Drawn {
 }
 
 impl Drawn {
-    /// Draws the ensemble of a case from its seed; a single member is the median.
+    /// Draws `count` cooks of a case from a seed; a single one is the median.
     ///
     /// Each quantity is spread evenly over its distribution and dealt to the cooks in an order of its own (Latin hypercube
     /// sampling; McKay, Beckman and Conover 1979): time to tender is close to additive in these quantities, so that a
     /// hundred such cooks tell as much of the band as a good thousand drawn at random.
-    pub fn of(case: &Case) -> Self {
-        if case.members == 1 {
+    pub fn of(case: &Case, count: usize, seed: u64) -> Self {
+        if count == 1 {
             return Self {
-                members: vec![Member::median(&case.known)],
-                pieces: vec![vec![Piece::median(&case.known)]; case.parts.len()],
+                members: vec![Member::median(&case.beliefs)],
+                pieces: vec![vec![Piece::median(&case.beliefs)]; case.parts.len()],
             };
         }
-        let mut random = ChaCha8Rng::seed_from_u64(case.seed);
-        let even = evenly_normal(case.members);
+        let mut random = ChaCha8Rng::seed_from_u64(seed);
+        let even = evenly_normal(count);
         let mut deal = move || {
             let mut column = even.clone();
             column.shuffle(&mut random);
             column
         };
-        let [oven, pot, pit, lid] = beliefs(&case.known);
+        let Beliefs { oven_k: oven, pot_k: pot, pit_k: pit, lid_ln: lid, .. } = case.beliefs;
         let kitchen: [Vec<f64>; KITCHEN_FACTS] = std::array::from_fn(|_| deal());
-        let members = (0..case.members)
+        let members = (0..count)
             .map(|i| {
                 let [coefficient, oven_z, pot_z, pit_z, lid_z, wetness, placement] =
                     std::array::from_fn(|fact| kitchen[fact][i]);
@@ -136,13 +117,13 @@ impl Drawn {
         // Each part is of an animal of its own.
         let pieces = (case.parts.iter())
             .map(|part| {
-                let tough = belief(case.known.resistance_ln, part.facts.resistance_ln_sigma);
+                let tough = case.beliefs.toughness_of(part);
                 let bone_sigma = if part.bone_pct > 0.0 { BONE_SIGMA } else { 0.0 };
                 let (animal, bone, thickness) = (deal(), deal(), deal());
-                (0..case.members)
+                (0..count)
                     .map(|i| Piece {
                         resistance: (tough.mean + tough.sigma * animal[i] + bone_sigma * bone[i]).exp(),
-                        thickness: (1.0 + part.thickness_sigma() * thickness[i]).clamp(0.4, 1.8),
+                        thickness: (1.0 + part.thickness_sigma * thickness[i]).clamp(0.4, 1.8),
                     })
                     .collect()
             })
@@ -162,7 +143,7 @@ impl Drawn {
     #[must_use]
     pub fn with_far_animals(mut self, case: &Case) -> Self {
         for (pieces, part) in self.pieces.iter_mut().zip(&case.parts) {
-            let Belief { mean, sigma } = belief(case.known.resistance_ln, part.facts.resistance_ln_sigma);
+            let Belief { mean, sigma } = case.beliefs.toughness_of(part);
             for piece in pieces.iter_mut().filter(|_| sigma > 0.0) {
                 let z = (piece.resistance.ln() - mean) / sigma;
                 let farther = 1.0 + FAR * (z * z - NINTH * NINTH);
@@ -182,7 +163,7 @@ fn evenly_normal(count: usize) -> Vec<f64> {
 impl Drawn {
     /// A rough measure of how much longer than the median a cook takes, as a logarithm: enough to put like with like. The
     /// weights are those of a regression on runs in the pit and in a pot.
-    pub(super) fn slowness(&self, i: usize, in_pit: bool) -> f64 {
+    pub(crate) fn slowness(&self, i: usize, in_pit: bool) -> f64 {
         let member = &self.members[i];
         let (resistance, thickness) = if in_pit { (0.33, 0.74) } else { (0.62, 0.5) };
         let tough = |part: &Vec<Piece>| resistance * part[i].resistance.ln() + thickness * part[i].thickness.ln();

@@ -12,7 +12,8 @@ mod surround;
 mod watch;
 
 pub use come_up::come_up_s;
-pub use ensemble::{Times, median_tender_s, median_times, run_all, run_median};
-pub use lanes::{HORIZON_S, STEP_S};
+pub(crate) use ensemble::run;
+pub use ensemble::{Times, median_tender_s, median_times, run_all};
+pub use lanes::{HORIZON_S, PartTimes, STEP_S};
 pub use sample::{Sample, run_all_sampled};
-pub use watch::{Moment, Unwatched, Watch};
+pub(crate) use watch::{Moment, Watch};

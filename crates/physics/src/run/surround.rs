@@ -4,12 +4,12 @@ use super::chain::Chain;
 use super::come_up::rise_s;
 use super::lanes::{Holds, STEP_S};
 use super::part::PartState;
-use crate::forecast::members::Member;
-use crate::forecast::resolve::{Case, End, Stage};
-use crate::heat::places::{FRIDGE_C, ICE_WATER_C};
-use crate::heat::pot::close;
-use crate::heat::pressure::Phase;
-use crate::ways::{Cooling, Medium};
+use crate::case::{Case, End, Stage};
+use crate::medium::{Cooling, Medium};
+use crate::members::Member;
+use crate::places::{FRIDGE_C, ICE_WATER_C};
+use crate::pressure::Phase;
+use crate::vessel::close;
 
 /// Vegetables give their water to the pot with this time constant, s. Working value.
 const LARDER_S: f64 = 1800.0;
@@ -90,7 +90,7 @@ pub struct Surround<'a, const L: usize> {
 
 impl<'a, const L: usize> Surround<'a, L> {
     pub(super) fn new(case: &'a Case, members: &'a [Member; L], holds: Holds<L>) -> Self {
-        let fill = (case.packing.meat_m3 + case.liquid_l / 1000.0) / case.pot().volume_m3();
+        let fill = (case.packing.meat_m3 + case.liquid_l / 1000.0) / case.first().vessel.volume_m3();
         let mut surround = Self {
             case,
             in_pot: case.stages.iter().any(|stage| stage.medium.is_pot()),

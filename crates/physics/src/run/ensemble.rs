@@ -6,11 +6,11 @@ use rayon::prelude::*;
 use super::lanes::{Holds, PartTimes};
 use super::simulate::{Ran, ends_under_pressure, lifted_s, simulate};
 use super::watch::{Moment, Unwatched, Watch};
-use crate::forecast::members::{Drawn, Member, Piece};
-use crate::forecast::resolve::Case;
-use crate::stop;
+use crate::case::Case;
+use crate::medium::Medium;
+use crate::members::{Drawn, Member, Piece};
 use crate::units::MINUTE_S;
-use crate::ways::Medium;
+use ergastic_cancel as stop;
 
 /// Cooks stepped side by side.
 pub(super) const LANES: usize = 16;
@@ -80,8 +80,8 @@ pub(super) fn groups(case: &Case, drawn: &Drawn) -> Vec<Group> {
     let slowness: Vec<f64> = order.iter().map(|i| drawn.slowness(*i, in_pit)).collect();
     order.sort_by(|a, b| slowness[*a].total_cmp(&slowness[*b]));
     let group = |who: &[usize]| {
-        let mut members = [Member::median(&case.known); LANES];
-        let mut pieces = vec![[Piece::median(&case.known); LANES]; drawn.pieces.len()];
+        let mut members = [Member::median(&case.beliefs); LANES];
+        let mut pieces = vec![[Piece::median(&case.beliefs); LANES]; drawn.pieces.len()];
         for (lane, i) in who.iter().enumerate() {
             members[lane] = drawn.members[*i];
             for (pieces, drawn) in pieces.iter_mut().zip(&drawn.pieces) {
@@ -106,7 +106,7 @@ pub(super) fn in_drawn_order<T>(count: usize, runs: impl Iterator<Item = (Vec<us
 
 /// Runs lanes to their end under a watcher; times at pressure are solved for first.
 #[inline(always)]
-pub(super) fn run<const L: usize>(
+pub(crate) fn run<const L: usize>(
     case: &Case,
     members: &[Member; L],
     pieces: &[[Piece; L]],
@@ -234,24 +234,19 @@ fn run_group(case: &Case, group: &Group) -> [Times; LANES] {
     run(case, &group.members, &group.pieces, &mut Unwatched)
 }
 
-/// Runs the median cook under a watcher.
-#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
-pub fn run_median<W: Watch<1>>(case: &Case, watch: &mut W) -> Times {
-    let pieces = vec![[Piece::median(&case.known)]; case.parts.len()];
-    let [times] = run(case, &[Member::median(&case.known)], &pieces, watch);
-    times
-}
-
 /// What becomes of the median cook.
+#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 pub fn median_times(case: &Case) -> Times {
-    run_median(case, &mut Unwatched)
+    let pieces = vec![[Piece::median(&case.beliefs)]; case.parts.len()];
+    let [times] = run(case, &[Member::median(&case.beliefs)], &pieces, &mut Unwatched);
+    times
 }
 
 /// When the median cook is tender if the heat, and the pressure, simply stay on, s.
 #[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 pub fn median_tender_s(case: &Case) -> f64 {
-    let pieces = vec![[Piece::median(&case.known)]; case.parts.len()];
-    let ran = simulate(case, &[Member::median(&case.known)], &pieces, Holds::STAYS_ON, &mut UntilTender);
+    let pieces = vec![[Piece::median(&case.beliefs)]; case.parts.len()];
+    let ran = simulate(case, &[Member::median(&case.beliefs)], &pieces, Holds::STAYS_ON, &mut UntilTender);
     ran.parts.iter().map(|part| part[0].ready_s).fold(0.0, f64::max)
 }
 

@@ -5,9 +5,9 @@ use rayon::prelude::*;
 
 use super::ensemble::{Group, LANES, Times, groups, in_drawn_order, run, unless_stopped};
 use super::watch::{Moment, Watch};
-use crate::forecast::members::Drawn;
-use crate::forecast::resolve::Case;
-use crate::stop;
+use crate::case::Case;
+use crate::members::Drawn;
+use ergastic_cancel as stop;
 
 /// What one cook showed at a moment.
 #[derive(Debug, Clone, Copy, PartialEq, Default)]

@@ -1,16 +1,19 @@
 //! The median run written down: its curve, the inside of the piece, and what left it.
 
-use super::resolve::{Case, End, Part};
-use super::run::{Moment, STEP_S, Watch};
-use crate::heat::body::{SHELLS, shell_fractions};
-use crate::heat::pressure::QUICK_RELEASE_JUICE;
+use multiversion::multiversion;
+
+use crate::body::{SHELLS, shell_fractions};
+use crate::case::{Case, End};
 use crate::juices::{Around, Juices, Left, MEAT_WATER, Piece};
-use crate::safety::WARM_PAST_C;
+use crate::medium::Medium;
+use crate::members::{Member, Piece as Animal};
+use crate::part::Part;
+use crate::pressure::QUICK_RELEASE_JUICE;
+use crate::run::{HORIZON_S, Moment, STEP_S, Times, Watch, run};
 use crate::units::{HOUR_S, MINUTE_S};
-use crate::ways::Medium;
 
 /// Salt goes from meat to liquid with this time constant at 4 cm, s. Working value.
-pub(crate) const SALT_S: f64 = 5.0 * HOUR_S;
+pub const SALT_S: f64 = 5.0 * HOUR_S;
 /// A film this deep is no liquid any more, m. Working value.
 const DRY_M: f64 = 0.001;
 
@@ -45,28 +48,51 @@ pub struct Frame {
     pub left: Left,
 }
 
+/// A median run, written down.
+#[derive(Debug, Clone)]
+pub struct Record {
+    /// What became of it.
+    pub times: Times,
+    /// Frames, in time order; never empty.
+    pub frames: Vec<Frame>,
+    /// When the coldest middle was warm, s.
+    pub warm_s: Option<f64>,
+    /// When each stage ended, s; infinite while it goes on.
+    pub stage_ends_s: Vec<f64>,
+    /// When the pot runs dry, s; juice from the meat counts, but only what has left by then.
+    pub dry_s: Option<f64>,
+}
+
+impl Record {
+    /// The frame nearest to a time.
+    pub fn at(&self, time_s: f64) -> &Frame {
+        let after = self.frames.partition_point(|frame| frame.time_s < time_s).min(self.frames.len() - 1);
+        let before = after.saturating_sub(1);
+        let nearer = time_s - self.frames[before].time_s < self.frames[after].time_s - time_s;
+        &self.frames[if nearer { before } else { after }]
+    }
+}
+
 /// Writes a frame every few minutes.
-pub struct Recorder<'a> {
+pub(crate) struct Recorder<'a> {
     case: &'a Case,
     every_s: f64,
     until_s: f64,
+    warm_c: f64,
     juices: Vec<Juices>,
     /// Softening rate of each shell at the last step's end.
     rates: [f64; SHELLS],
     dose: [f64; SHELLS],
     salt_g: f64,
     boiled_out: f64,
-    /// The frames so far.
-    pub frames: Vec<Frame>,
-    /// When the coldest middle passed 54 °C, s.
-    pub warm_s: Option<f64>,
-    /// When each stage ended, s; infinite while it goes on.
-    pub stage_ends_s: Vec<f64>,
+    frames: Vec<Frame>,
+    warm_s: Option<f64>,
+    stage_ends_s: Vec<f64>,
 }
 
 impl<'a> Recorder<'a> {
-    /// A recorder that writes every `every_s` seconds and ends the run after `until_s`.
-    pub fn new(case: &'a Case, every_s: f64, until_s: f64) -> Self {
+    /// A recorder that writes every `every_s` seconds, ends the run after `until_s`, and notes when the middle is so warm, °C.
+    pub(crate) fn new(case: &'a Case, every_s: f64, until_s: f64, warm_c: f64) -> Self {
         let start = Frame {
             time_s: 0.0,
             celsius: [case.start_c; SHELLS],
@@ -86,6 +112,7 @@ impl<'a> Recorder<'a> {
             case,
             every_s,
             until_s,
+            warm_c,
             juices: vec![Juices::default(); case.parts.len()],
             rates: [0.0; SHELLS],
             dose: [0.0; SHELLS],
@@ -97,21 +124,14 @@ impl<'a> Recorder<'a> {
         }
     }
 
-    /// The frame nearest to a time.
-    pub fn at(&self, time_s: f64) -> &Frame {
-        let after = self.frames.partition_point(|frame| frame.time_s < time_s).min(self.frames.len() - 1);
-        let before = after.saturating_sub(1);
-        let nearer = time_s - self.frames[before].time_s < self.frames[after].time_s - time_s;
-        &self.frames[if nearer { before } else { after }]
-    }
-
-    /// When the pot runs dry, s; juice from the meat counts, but only what has left by then.
-    pub fn dry_s(&self) -> Option<f64> {
+    /// What was written down of a run that came to this.
+    pub(crate) fn of(self, times: Times) -> Record {
         let dry = |frame: &&Frame| {
             let stage = &self.case.stages[frame.stage];
-            stage.medium.is_pot() && (frame.ran_dry || frame.liquid_l <= stage.pot.floor_m2 * DRY_M * 1000.0)
+            stage.medium.is_pot() && (frame.ran_dry || frame.liquid_l <= stage.vessel.floor_m2 * DRY_M * 1000.0)
         };
-        self.frames.iter().find(dry).map(|frame| frame.time_s)
+        let dry_s = self.frames.iter().find(dry).map(|frame| frame.time_s);
+        Record { times, frames: self.frames, warm_s: self.warm_s, stage_ends_s: self.stage_ends_s, dry_s }
     }
 
     fn write(&mut self, moment: &Moment<1>) {
@@ -122,11 +142,7 @@ impl<'a> Recorder<'a> {
         let (mut left, mut evaporated_kg) = (Left::default(), 0.0);
         for ((part, state), juices) in case.parts.iter().zip(moment.parts).zip(&mut self.juices) {
             let piece = Piece {
-                facts: part.facts,
-                raw_kg: part.mass_kg,
-                bone_pct: part.bone_pct,
-                trim_pct: part.trim_pct,
-                goal: &part.goal,
+                part,
                 fractions: &state.bodies.fractions,
                 mean_dose: state.mean_dose[0],
                 evaporated_kg: state.gone[0] * state.area_m2[0],
@@ -150,7 +166,7 @@ impl<'a> Recorder<'a> {
         self.salt_g += in_meat_g * f64::min(1.0, juice_kg / water_kg(before.juice_kg));
         if case.stages[around.chain.stage[0]].medium.is_pot() {
             let thickness: f64 =
-                case.parts.iter().map(|part| part.mass_kg * part.sides_m[0]).sum::<f64>() / case.mass_kg;
+                case.parts.iter().map(|part| part.mass_kg * part.thickness_m).sum::<f64>() / case.mass_kg;
             let evens_s = SALT_S * (thickness / 0.04).powi(2);
             let even_g = case.salt_g * liquid_l / (liquid_l + water_kg(left.juice_kg));
             self.salt_g += (even_g - self.salt_g) * (1.0 - (-since_s / evens_s).exp());
@@ -184,7 +200,7 @@ impl Watch<1> for Recorder<'_> {
                 self.rates[shell] = rate;
             }
         }
-        if self.warm_s.is_none() && moment.parts.iter().all(|part| part.bodies.celsius[0][0] >= WARM_PAST_C) {
+        if self.warm_s.is_none() && moment.parts.iter().all(|part| part.bodies.celsius[0][0] >= self.warm_c) {
             self.warm_s = Some(moment.time_s);
         }
         let mut opened = false;
@@ -212,14 +228,19 @@ impl Watch<1> for Recorder<'_> {
     }
 }
 
+/// Runs the median cook and writes a frame of it every `every_s` seconds; its middle counts as warm at `warm_c` °C.
+#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
+pub fn recorded(case: &Case, every_s: f64, warm_c: f64) -> Record {
+    let mut recorder = Recorder::new(case, every_s, HORIZON_S, warm_c);
+    let pieces = vec![[Animal::median(&case.beliefs)]; case.parts.len()];
+    let [times] = run(case, &[Member::median(&case.beliefs)], &pieces, &mut recorder);
+    recorder.of(times)
+}
+
 /// A part before anything has left it.
 fn raw(part: &Part) -> Left {
     Juices::default().left(&Piece {
-        facts: part.facts,
-        raw_kg: part.mass_kg,
-        bone_pct: part.bone_pct,
-        trim_pct: part.trim_pct,
-        goal: &part.goal,
+        part,
         fractions: &shell_fractions(part.shape.exponent),
         mean_dose: 0.0,
         evaporated_kg: 0.0,

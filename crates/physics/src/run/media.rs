@@ -5,15 +5,15 @@ use std::ops::Range;
 use super::lanes::STEP_S;
 use super::part::PartState;
 use super::surround::Surround;
-use crate::forecast::resolve::Stage;
-use crate::heat::body::SHELLS;
-use crate::heat::pit::{MOP_KG_PER_M2, PIT_COEFFICIENT, Pit, WrapMaterial};
-use crate::heat::places::{FRIDGE_C, ICE_WATER_C, ROOM_C};
-use crate::heat::pot::{Balance, LIQUID_COEFFICIENT, Pot, SIMMER_REACHED_K, Simmer, WATER_SPECIFIC_HEAT};
-use crate::heat::pressure::{LEAST_LITRES, PRESSURE_COEFFICIENT, Pressed, PressureStep, SEAL_LOSS, follow};
-use crate::heat::steam::{LATENT_HEAT, vapour};
+use crate::body::SHELLS;
+use crate::case::Stage;
+use crate::medium::{Cooling, Medium, Start};
+use crate::pit::{MOP_KG_PER_M2, PIT_COEFFICIENT, Pit, Wrap};
+use crate::places::{FRIDGE_C, ICE_WATER_C, ROOM_C};
+use crate::pressure::{LEAST_LITRES, PRESSURE_COEFFICIENT, Pressed, PressureStep, SEAL_LOSS, follow};
+use crate::steam::{LATENT_HEAT, vapour};
 use crate::units::HOUR_S;
-use crate::ways::{Cooling, Medium, Start};
+use crate::vessel::{Balance, LIQUID_COEFFICIENT, SIMMER_REACHED_K, Simmer, Vessel, WATER_SPECIFIC_HEAT};
 
 /// Fat to meat, W/(m² K). Working value.
 const FAT_COEFFICIENT: f64 = 150.0;
@@ -40,20 +40,20 @@ impl<const L: usize> Surround<'_, L> {
     pub(super) fn refresh(&mut self, lane: usize, parts: &mut [PartState<L>]) {
         self.fresh[lane] = false;
         let stage = self.chain.at(lane);
-        let (pot, lid, celsius) = (&stage.pot, self.kitchens.lid[lane], self.celsius[lane]);
+        let (pot, lid, celsius) = (&stage.vessel, self.kitchens.lid[lane], self.celsius[lane]);
         let still = pot.diffusion(vapour(), celsius, lid, false);
         self.loss[lane] = match stage.medium {
             Medium::Hob { simmer } => pot.hob_loss(simmer, celsius, lid),
-            Medium::Reheat { .. } => pot.hob_loss(Simmer::Gentle, celsius, lid),
+            Medium::Reheat => pot.hob_loss(Simmer::GENTLE, celsius, lid),
             Medium::Oven { start: Start::Hob, .. } | Medium::Coals(_) if !self.simmered[lane] => {
-                pot.hob_loss(Simmer::Gentle, celsius, lid)
+                pot.hob_loss(Simmer::GENTLE, celsius, lid)
             }
-            Medium::SlowCooker { .. } | Medium::KeepWarm { .. } => still,
+            Medium::SlowCooker(_) | Medium::KeepWarm { .. } => still,
             Medium::Pressure { .. } => SEAL_LOSS,
             _ => 0.0,
         };
         let under = self.case.packing.submerged(self.water_kg[lane]);
-        let over = pot.lid.steam_coefficient();
+        let over = pot.cover.steam_coefficient;
         let coefficient = self.kitchens.coefficient[lane]
             * match stage.medium {
                 Medium::Pressure { .. } => PRESSURE_COEFFICIENT,
@@ -85,7 +85,7 @@ impl<const L: usize> Surround<'_, L> {
         }
         match stage.medium {
             Medium::Hob { simmer } => self.simmer(lanes, simmer),
-            Medium::Reheat { .. } => self.simmer(lanes, Simmer::Gentle),
+            Medium::Reheat => self.simmer(lanes, Simmer::GENTLE),
             Medium::Oven { start: Start::Hob, .. } | Medium::Coals(_)
                 if !lanes.clone().all(|lane| self.simmered[lane]) =>
             {
@@ -100,20 +100,26 @@ impl<const L: usize> Surround<'_, L> {
                     Start::ColdOven => set_c - (set_c - 20.0) * (-(since_s + 0.5 * STEP_S) / COLD_OVEN_S).exp(),
                     _ => set_c,
                 };
-                self.balance(lanes, &stage.pot, fan, start_s, air_c, parts);
+                self.balance(lanes, &stage.vessel, fan, start_s, air_c, parts);
             }
             Medium::Coals(coals) => {
-                self.balance(lanes, &stage.pot, false, start_s, |since_s| coals.oven_c(since_s + 0.5 * STEP_S), parts);
+                self.balance(
+                    lanes,
+                    &stage.vessel,
+                    false,
+                    start_s,
+                    |since_s| coals.oven_c(since_s + 0.5 * STEP_S),
+                    parts,
+                );
             }
             Medium::Pressure { .. } => {
                 for lane in lanes {
                     self.next_c[lane] = self.press(lane, stage, start_s, parts);
                 }
             }
-            Medium::SlowCooker { setting } => {
-                let (end_c, time_s) = setting.crock();
-                let end_c = f64::min(end_c, boil_c - 1.0);
-                self.tend(lanes, time_s * self.slow_cooker_fill, |pot_k| end_c + pot_k);
+            Medium::SlowCooker(set) => {
+                let end_c = f64::min(set.end_c, boil_c - 1.0);
+                self.tend(lanes, set.time_s * self.slow_cooker_fill, |pot_k| end_c + pot_k);
             }
             Medium::KeepWarm { at_c } => self.tend(lanes, KEEP_WARM_S, |pot_k| at_c + pot_k),
             Medium::Bath { bath_c } => self.tend(lanes, 0.0, |pot_k| bath_c + BATH_STEADINESS * pot_k),
@@ -123,8 +129,8 @@ impl<const L: usize> Surround<'_, L> {
             Medium::Chill { cooling: Cooling::OnTray } => self.tend(lanes, 0.0, |_| FRIDGE_C),
             Medium::Chill { cooling: Cooling::InAir } => {
                 let water_kg = self.water_kg[lanes.start] + MEAT_AS_WATER * self.case.mass_kg;
-                let stored = stage.pot.heat_capacity() + water_kg * WATER_SPECIFIC_HEAT;
-                self.tend(lanes, stored / stage.pot.oven_conductance(false), |_| ROOM_C);
+                let stored = stage.vessel.heat_capacity() + water_kg * WATER_SPECIFIC_HEAT;
+                self.tend(lanes, stored / stage.vessel.oven_conductance(false), |_| ROOM_C);
             }
             Medium::Pit { pit, wrap } => self.smoke(lanes, &pit, wrap, start_s, parts),
         }
@@ -136,7 +142,7 @@ impl<const L: usize> Surround<'_, L> {
         let boil_c = self.case.boil_c;
         for lane in lanes {
             let (now_c, held_c) =
-                (self.celsius[lane], f64::min(boil_c, boil_c - simmer.below_boil() + self.kitchens.pot_k[lane]));
+                (self.celsius[lane], f64::min(boil_c, boil_c - simmer.below_boil_k + self.kitchens.pot_k[lane]));
             let towards = |to_c: f64| now_c + (to_c - now_c) * self.rise;
             self.next_c[lane] = if now_c > held_c { towards(held_c) } else { f64::min(held_c, towards(boil_c)) };
         }
@@ -180,7 +186,7 @@ impl<const L: usize> Surround<'_, L> {
     fn balance(
         &mut self,
         lanes: Range<usize>,
-        pot: &Pot,
+        pot: &Vessel,
         fan: bool,
         start_s: f64,
         air_c: impl Fn(f64) -> f64,
@@ -215,7 +221,7 @@ impl<const L: usize> Surround<'_, L> {
         let Medium::Pressure { target_c, hold_s, quick, power_w, .. } = stage.medium else {
             return self.celsius[lane];
         };
-        let (pot, boil_c, celsius) = (&stage.pot, self.case.boil_c, self.celsius[lane]);
+        let (pot, boil_c, celsius) = (&stage.vessel, self.case.boil_c, self.celsius[lane]);
         self.opened_s[lane] = None;
         // Too little liquid boils away before pressure builds: it stays at the local boil, with the lid on.
         if self.case.liquid_l < LEAST_LITRES && self.water_kg[lane] < LEAST_LITRES {
@@ -255,7 +261,7 @@ impl<const L: usize> Surround<'_, L> {
         &mut self,
         lanes: Range<usize>,
         pit: &Pit,
-        wrap: Option<(WrapMaterial, f64)>,
+        wrap: Option<(Wrap, f64)>,
         start_s: f64,
         parts: &mut [PartState<L>],
     ) {
@@ -298,7 +304,7 @@ impl<const L: usize> Surround<'_, L> {
         let due = |pour: usize| self.case.added.get(pour).filter(|pour| pour.at_s < start_s + STEP_S).copied();
         while let Some(pour) = due(self.poured[lane]) {
             self.poured[lane] += 1;
-            let there = stage.pot.heat_capacity() + self.water_kg[lane] * WATER_SPECIFIC_HEAT;
+            let there = stage.vessel.heat_capacity() + self.water_kg[lane] * WATER_SPECIFIC_HEAT;
             let new = pour.litres * WATER_SPECIFIC_HEAT;
             self.celsius[lane] = (there * self.celsius[lane] + new * pour.celsius) / (there + new);
             self.poured_l[lane] += pour.litres;

@@ -4,10 +4,10 @@ use super::lanes::{HORIZON_S, Holds, PartTimes, STEP_S};
 use super::part::PartState;
 use super::surround::{SLOW_STEPS, Surround};
 use super::watch::{Moment, Watch};
-use crate::forecast::members::{Member, Piece};
-use crate::forecast::resolve::{Case, End};
-use crate::heat::pressure::PRESSED_THICKNESS;
-use crate::ways::Medium;
+use crate::case::{Case, End};
+use crate::medium::Medium;
+use crate::members::{Member, Piece};
+use crate::pressure::PRESSED_THICKNESS;
 
 /// What came of a run.
 pub struct Ran<const L: usize> {
@@ -40,7 +40,7 @@ pub fn simulate<const L: usize>(
         .collect();
     let mut around = Surround::new(case, members, holds);
     let solved = case.solved_stage();
-    let cuts = case.stages.iter().any(|stage| stage.by_hand.thinner.is_some());
+    let cuts = case.stages.iter().any(|stage| stage.thinner.is_some());
     let mut margin = [f64::NAN; L];
     for step in 0..(HORIZON_S / STEP_S) as usize {
         let start_s = step as f64 * STEP_S;
@@ -78,7 +78,7 @@ pub fn simulate<const L: usize>(
 #[inline(never)]
 fn cut_up<const L: usize>(case: &Case, before: &[usize; L], now: &[usize; L], parts: &mut [PartState<L>]) {
     for lane in (0..L).filter(|lane| before[*lane] != now[*lane]) {
-        if let Some(thinner) = case.stages[now[lane]].by_hand.thinner {
+        if let Some(thinner) = case.stages[now[lane]].thinner {
             parts.iter_mut().for_each(|part| part.cut_up(lane, thinner));
         }
     }

@@ -1,0 +1,105 @@
+//! Coals under and over an iron pot: how hot a count of them is, and how it burns down.
+
+/// The rule is written in Fahrenheit and inches: so many briquettes for each inch of diameter hold 350 °F.
+const BRIQUETTES_PER_INCH: f64 = 2.0;
+/// More or fewer for each degree Fahrenheit from 350. Practice.
+const FAHRENHEIT_PER_BRIQUETTE: f64 = 12.5;
+/// A pot deeper than this needs more over it, m. Practice.
+const DEEP_M: f64 = 0.13;
+/// Those more.
+const DEEP_MORE: f64 = 4.0;
+/// The share that lies over the pot at a simmer.
+pub const OVER_AT_A_SIMMER: f64 = 1.0 / 3.0;
+/// Heat from coals on the lid that reaches the liquid, against coals beneath. Working value: the lid heats air and steam first.
+const OVER_WORTH: f64 = 0.6;
+/// Plateau of fresh coals, s. Practice.
+const PLATEAU_S: f64 = 1800.0;
+/// Time constant of burning down after it, s: 54 % at 45 min.
+const BURN_DOWN_S: f64 = 1460.0;
+/// When fresh coals go on if nothing is said, min: lit by 25, added at 35 to 40. Practice.
+pub const FRESH_EVERY_MIN: f64 = 35.0;
+/// The pot is turned a quarter and its lid back this often, min. Practice.
+pub const TURN_EVERY_MIN: f64 = 15.0;
+/// Below this the air draws more heat off, °C.
+const COLD_BELOW_C: f64 = 15.0;
+
+/// A fire of counted briquettes.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct Coals {
+    /// In a ring under the pot.
+    pub under: u32,
+    /// On its lid.
+    pub over: u32,
+    /// Across the pot, m.
+    pub diameter_m: f64,
+    /// Its height, m.
+    pub height_m: f64,
+    /// Fresh coals this often, s.
+    pub fresh_every_s: f64,
+    /// So much more of them the wind takes, as a share.
+    pub wind_takes: f64,
+    /// The air outside, °C.
+    pub air_c: f64,
+}
+
+/// Briquettes that a pot needs to stand as in an oven of a temperature in °C, in still air of 15 °C or more.
+pub fn briquettes_for(diameter_m: f64, height_m: f64, oven_c: f64) -> f64 {
+    let fahrenheit = oven_c * 1.8 + 32.0;
+    let deep = if height_m > DEEP_M { DEEP_MORE } else { 0.0 };
+    BRIQUETTES_PER_INCH * diameter_m / 0.0254 + (fahrenheit - 350.0) / FAHRENHEIT_PER_BRIQUETTE + deep
+}
+
+impl Coals {
+    /// The oven these coals are like at their best, °C: [`briquettes_for`] turned round.
+    pub fn full_c(&self) -> f64 {
+        // The rule is for a third over; coals moved beneath heat the liquid more, coals moved over less.
+        let usual = 1.0 - OVER_AT_A_SIMMER + OVER_AT_A_SIMMER * OVER_WORTH;
+        let worth = (f64::from(self.under) + OVER_WORTH * f64::from(self.over)) / usual;
+        let cold = f64::max(0.0, COLD_BELOW_C - self.air_c) / 5.0;
+        let count = worth / (1.0 + self.wind_takes) - cold;
+        let fahrenheit =
+            350.0 + FAHRENHEIT_PER_BRIQUETTE * (count - briquettes_for(self.diameter_m, self.height_m, 176.67));
+        f64::max(self.air_c, (fahrenheit - 32.0) / 1.8)
+    }
+
+    /// Share of the full output since the fire was laid, s, with fresh coals at their times.
+    pub fn output(&self, since_s: f64) -> f64 {
+        let age = since_s % self.fresh_every_s;
+        (-f64::max(0.0, age - PLATEAU_S) / BURN_DOWN_S).exp()
+    }
+
+    /// The oven they are like at a time, °C.
+    pub fn oven_c(&self, since_s: f64) -> f64 {
+        self.air_c + (self.full_c() - self.air_c) * self.output(since_s)
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    fn coals(under: u32, over: u32) -> Coals {
+        Coals { under, over, diameter_m: 0.26, height_m: 0.12, fresh_every_s: 1e9, wind_takes: 0.0, air_c: 20.0 }
+    }
+
+    #[test]
+    fn a_count_and_its_temperature_are_each_others_inverse() {
+        let count = briquettes_for(0.26, 0.12, 177.0);
+        assert!((count - 20.5).abs() < 0.1, "about two an inch: {count}");
+        let laid = coals((count * 2.0 / 3.0).round() as u32, (count / 3.0).round() as u32);
+        assert!((laid.full_c() - 177.0).abs() < 6.0, "{}", laid.full_c());
+    }
+
+    #[test]
+    fn wind_and_cold_take_heat_and_coals_burn_down() {
+        let calm = coals(12, 8);
+        let windy = Coals { wind_takes: 0.2, ..calm };
+        let cold = Coals { air_c: -15.0, ..calm };
+        assert!(windy.full_c() < calm.full_c() - 15.0 && cold.full_c() < calm.full_c() - 30.0);
+        assert!(coals(16, 4).full_c() > coals(4, 16).full_c());
+        assert_eq!(calm.output(1700.0), 1.0);
+        assert!((calm.output(2700.0) - 0.54).abs() < 0.01);
+        let fed = Coals { fresh_every_s: FRESH_EVERY_MIN * 60.0, ..calm };
+        assert!(fed.oven_c(9000.0) > calm.oven_c(9000.0) + 100.0);
+    }
+}

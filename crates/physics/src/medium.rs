@@ -1,0 +1,157 @@
+//! What surrounds the meat, with nothing left open.
+
+use crate::coals::Coals;
+use crate::pit::{Pit, Wrap};
+use crate::places::FRIDGE_C;
+use crate::units::HOUR_S;
+use crate::vessel::Simmer;
+
+/// What surrounds the meat.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub enum Medium {
+    /// On the hob at a simmer.
+    Hob {
+        /// How far below the boil.
+        simmer: Simmer,
+    },
+    /// In the oven.
+    Oven {
+        /// Set point, °C.
+        set_c: f64,
+        /// Fan on.
+        fan: bool,
+        /// First heat.
+        start: Start,
+    },
+    /// Coals under and over.
+    Coals(Coals),
+    /// Under pressure.
+    Pressure {
+        /// Saturation temperature under it, °C.
+        target_c: f64,
+        /// Time at pressure, s; none is solved for.
+        hold_s: Option<f64>,
+        /// Let go at once.
+        quick: bool,
+        /// Heat in, W.
+        power_w: f64,
+    },
+    /// A slow cooker.
+    SlowCooker(SlowCooker),
+    /// Kept warm.
+    KeepWarm {
+        /// At, °C.
+        at_c: f64,
+    },
+    /// Bagged in a bath.
+    Bath {
+        /// At, °C.
+        bath_c: f64,
+    },
+    /// Under fat.
+    Fat {
+        /// At, °C.
+        fat_c: f64,
+    },
+    /// In the pit.
+    Pit {
+        /// How it is run.
+        pit: Pit,
+        /// Wrapped in this when the middle is so warm, °C.
+        wrap: Option<(Wrap, f64)>,
+    },
+    /// Cooled.
+    Chill {
+        /// How.
+        cooling: Cooling,
+    },
+    /// Warmed through again.
+    Reheat,
+}
+
+/// How a slow cooker is set. Practice.
+#[derive(Debug, Clone, Copy, PartialEq)]
+pub struct SlowCooker {
+    /// Where it ends, °C.
+    pub end_c: f64,
+    /// Its time constant half full, s.
+    pub time_s: f64,
+}
+
+impl SlowCooker {
+    /// The gentler switch.
+    pub const LOW: Self = Self { end_c: 92.0, time_s: 1.8 * HOUR_S };
+    /// The stronger one.
+    pub const HIGH: Self = Self { end_c: 97.0, time_s: 1.1 * HOUR_S };
+}
+
+/// Where a pot for the oven gets its first heat.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Start {
+    /// Brought to a simmer on the hob first.
+    Hob,
+    /// Straight into the hot oven.
+    Oven,
+    /// Into an oven that warms up with it.
+    ColdOven,
+}
+
+/// How a dish is cooled.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Cooling {
+    /// In its liquid, shallow, in ice water and then the fridge.
+    InLiquid,
+    /// In its bag, in ice water and then the fridge.
+    InBag,
+    /// On a tray in the fridge.
+    OnTray,
+    /// Where it stands, covered, in the kitchen's air: the heat is off.
+    InAir,
+}
+
+impl Medium {
+    /// Whether the meat lies in a pot of water, stock or wine.
+    pub fn is_pot(&self) -> bool {
+        match self {
+            Self::Hob { .. }
+            | Self::Oven { .. }
+            | Self::Coals(_)
+            | Self::Pressure { .. }
+            | Self::SlowCooker(_)
+            | Self::KeepWarm { .. }
+            | Self::Reheat => true,
+            Self::Bath { .. } | Self::Fat { .. } | Self::Pit { .. } | Self::Chill { .. } => false,
+        }
+    }
+
+    /// Whether the clock of the heat source goes on from one stage into the next.
+    pub(crate) fn same_kind(&self, other: &Self) -> bool {
+        std::mem::discriminant(self) == std::mem::discriminant(other)
+    }
+
+    /// Its temperature as the meat goes in, °C, liquid and fat being as warm as said.
+    pub fn start_c(&self, liquid_start_c: f64) -> f64 {
+        match self {
+            Self::Bath { bath_c } => *bath_c,
+            Self::Pit { pit, .. } => pit.start_c,
+            Self::Chill { cooling: Cooling::OnTray | Cooling::InBag } => FRIDGE_C,
+            Self::Chill { cooling: Cooling::InLiquid | Cooling::InAir }
+            | Self::Hob { .. }
+            | Self::Oven { .. }
+            | Self::Coals(_)
+            | Self::Pressure { .. }
+            | Self::SlowCooker(_)
+            | Self::KeepWarm { .. }
+            | Self::Fat { .. }
+            | Self::Reheat => liquid_start_c,
+        }
+    }
+
+    /// The air that a thermometer hangs in before it, °C, where that is not what surrounds the meat.
+    pub(crate) fn air_c(&self) -> Option<f64> {
+        match self {
+            Self::Oven { set_c, .. } => Some(*set_c),
+            _ => None,
+        }
+    }
+}
