@@ -1,7 +1,5 @@
 //! The median run written down: its curve, the inside of the piece, and what left it.
 
-use multiversion::multiversion;
-
 use crate::body::{SHELLS, shell_fractions};
 use crate::case::{Case, End};
 use crate::juices::{Around, Juices, Left, MEAT_WATER, Piece};
@@ -229,7 +227,6 @@ impl Watch<1> for Recorder<'_> {
 }
 
 /// Runs the median cook and writes a frame of it every `every_s` seconds; its middle counts as warm at `warm_c` °C.
-#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 pub fn recorded(case: &Case, every_s: f64, warm_c: f64) -> Record {
     let mut recorder = Recorder::new(case, every_s, HORIZON_S, warm_c);
     let pieces = vec![[Animal::median(&case.beliefs)]; case.parts.len()];

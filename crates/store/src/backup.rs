@@ -8,6 +8,7 @@ use jiff::Timestamp;
 use sqlx::sqlite::SqliteConnectOptions;
 use sqlx::{ConnectOptions, Connection};
 
+use crate::migrations::NEWEST;
 use crate::state::free_bytes;
 use crate::{Error, Result, Store, Trouble};
 
@@ -117,8 +118,7 @@ pub async fn restore(copy: &Path, to: &Path, now: Timestamp) -> Result<Option<Pa
         sqlx::query_scalar("SELECT max(version) FROM _sqlx_migrations").fetch_one(&mut connection).await;
     match (sound, known) {
         (Ok(sound), Ok(version)) if sound == "ok" => {
-            let newest = sqlx::migrate!().iter().map(|step| step.version).max().unwrap_or(0);
-            if version > newest {
+            if version > NEWEST {
                 return Err(Error::Newer(version));
             }
         }

@@ -15,6 +15,7 @@ use sqlx::{ConnectOptions, Sqlite, SqliteConnection, SqlitePool};
 use tokio::sync::{OwnedSemaphorePermit, Semaphore};
 
 use crate::error::Trouble;
+use crate::migrations::migrator;
 use crate::{Error, Result};
 
 /// Connections that read.
@@ -100,7 +101,7 @@ impl Connections {
             })
             .connect_with(options.clone())
             .await?;
-        sqlx::migrate!().run(&writer).await?;
+        migrator().run(&writer).await?;
         let readers = pool()
             .max_connections(READERS)
             .after_release(|connection, _| {

@@ -14,6 +14,7 @@ mod export;
 mod file;
 mod import;
 mod kitchens;
+mod migrations;
 mod plans;
 mod readings;
 mod screens;

@@ -1,6 +1,5 @@
 //! A case's cooks run in groups of lanes, with time at pressure solved for where it was not given.
 
-use multiversion::multiversion;
 use rayon::prelude::*;
 
 use super::lanes::{Holds, PartTimes};
@@ -105,14 +104,12 @@ pub(super) fn in_drawn_order<T>(count: usize, runs: impl Iterator<Item = (Vec<us
 }
 
 /// Runs lanes to their end under a watcher; times at pressure are solved for first.
-#[inline(always)]
 pub(crate) fn run<const L: usize>(
     case: &Case,
     members: &[Member; L],
     pieces: &[[Piece; L]],
-    watch: &mut impl Watch<L>,
+    watch: &mut dyn Watch<L>,
 ) -> [Times; L] {
-    // No closures about a run: they are compiled on their own, without the wider instructions.
     let stays = if ends_under_pressure(case) {
         Some(simulate(case, members, pieces, Holds::STAYS_ON, &mut Unwatched))
     } else {
@@ -165,7 +162,6 @@ fn times<const L: usize>(case: &Case, ran: &Ran<L>, stays: Option<&Ran<L>>, lane
 ///
 /// Tenderness on opening grows with the hold, so it lies between none and the hold at whose end the meat would be tender
 /// with the pot still `closed`. From that end a secant, kept inside the bracket, comes to the figure.
-#[inline(always)]
 fn solve<const L: usize>(case: &Case, members: &[Member; L], pieces: &[[Piece; L]], closed: &Ran<L>) -> [f64; L] {
     let stage = case.solved_stage().unwrap_or(0);
     let start_s: [f64; L] = std::array::from_fn(|lane| if stage == 0 { 0.0 } else { closed.ended_s[stage - 1][lane] });
@@ -210,7 +206,6 @@ fn solve<const L: usize>(case: &Case, members: &[Member; L], pieces: &[[Piece; L
 struct UntilTender;
 
 impl<const L: usize> Watch<L> for UntilTender {
-    #[inline(always)]
     fn look(&mut self, moment: &Moment<L>) -> bool {
         let waits = |lane: usize| moment.parts.iter().any(|part| part.times[lane].ready_s.is_infinite());
         (0..L).any(waits) && moment.time_s < LONGEST_HOLD_S * 4.0
@@ -223,19 +218,16 @@ struct UntilOpened {
 }
 
 impl<const L: usize> Watch<L> for UntilOpened {
-    #[inline(always)]
     fn look(&mut self, moment: &Moment<L>) -> bool {
         moment.around.chain.ended_s[self.stage].iter().any(|ended| ended.is_infinite())
     }
 }
 
-#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 fn run_group(case: &Case, group: &Group) -> [Times; LANES] {
     run(case, &group.members, &group.pieces, &mut Unwatched)
 }
 
 /// What becomes of the median cook.
-#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 pub fn median_times(case: &Case) -> Times {
     let pieces = vec![[Piece::median(&case.beliefs)]; case.parts.len()];
     let [times] = run(case, &[Member::median(&case.beliefs)], &pieces, &mut Unwatched);
@@ -243,7 +235,6 @@ pub fn median_times(case: &Case) -> Times {
 }
 
 /// When the median cook is tender if the heat, and the pressure, simply stay on, s.
-#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 pub fn median_tender_s(case: &Case) -> f64 {
     let pieces = vec![[Piece::median(&case.beliefs)]; case.parts.len()];
     let ran = simulate(case, &[Member::median(&case.beliefs)], &pieces, Holds::STAYS_ON, &mut UntilTender);

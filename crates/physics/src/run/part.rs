@@ -2,10 +2,10 @@
 
 use super::lanes::{PartTimes, STEP_S};
 use crate::body::{DENSITY, SHELLS, Surroundings};
-use crate::part::Part;
 use crate::conduction::Bodies;
 use crate::juices::{JUICE_S, WATER_IN_LEAN, juice_equilibrium};
 use crate::members::Piece;
+use crate::part::Part;
 use crate::pit::{PIT_VAPOUR_PA, WRAPPED_HEAT, Wrap};
 use crate::tender::{SOFTENS_FROM_C, Softening};
 use crate::units::HOUR_S;

@@ -1,6 +1,5 @@
 //! What each simulated cook would have shown at given times.
 
-use multiversion::multiversion;
 use rayon::prelude::*;
 
 use super::ensemble::{Group, LANES, Times, groups, in_drawn_order, run, unless_stopped};
@@ -35,7 +34,6 @@ struct Sampler<'a> {
 }
 
 impl Watch<LANES> for Sampler<'_> {
-    #[inline(always)]
     fn look(&mut self, moment: &Moment<LANES>) -> bool {
         while self.at_s.get(self.taken.len()).is_some_and(|at_s| moment.time_s >= *at_s) {
             let part = &moment.parts[0];
@@ -51,13 +49,11 @@ impl Watch<LANES> for Sampler<'_> {
         true
     }
 
-    #[inline(always)]
     fn waits(&self) -> bool {
         self.taken.len() < self.at_s.len()
     }
 }
 
-#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 fn run_sampled(case: &Case, group: &Group, at_s: &[f64]) -> ([Times; LANES], Vec<[Sample; LANES]>) {
     let mut sampler = Sampler { at_s, group, resistance: case.main().goal.resistance, taken: Vec::new() };
     let times = run(case, &group.members, &group.pieces, &mut sampler);

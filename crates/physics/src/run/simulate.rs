@@ -1,5 +1,7 @@
 //! `L` cooks of a case stepped together until nothing more is to be learned.
 
+use multiversion::multiversion;
+
 use super::lanes::{HORIZON_S, Holds, PartTimes, STEP_S};
 use super::part::PartState;
 use super::surround::{SLOW_STEPS, Surround};
@@ -22,13 +24,16 @@ pub struct Ran<const L: usize> {
 }
 
 /// Steps `L` cooks of a case together; `pieces[part]` are their meat.
-#[inline(always)]
+///
+/// The one function that is compiled for the wider instructions: all that runs cooks comes through it, and who looks on is asked
+/// once a step.
+#[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 pub fn simulate<const L: usize>(
     case: &Case,
     members: &[Member; L],
     pieces: &[[Piece; L]],
     holds: Holds<L>,
-    watch: &mut impl Watch<L>,
+    watch: &mut dyn Watch<L>,
 ) -> Ran<L> {
     let pressed = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
     let drawn_in = if pressed { PRESSED_THICKNESS } else { 1.0 };

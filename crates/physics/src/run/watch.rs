@@ -19,7 +19,6 @@ pub trait Watch<const L: usize> {
     fn look(&mut self, moment: &Moment<L>) -> bool;
 
     /// Whether it wants to see more even when nothing more is to be learned of any cook.
-    #[inline(always)]
     fn waits(&self) -> bool {
         false
     }
@@ -29,7 +28,6 @@ pub trait Watch<const L: usize> {
 pub struct Unwatched;
 
 impl<const L: usize> Watch<L> for Unwatched {
-    #[inline(always)]
     fn look(&mut self, _: &Moment<L>) -> bool {
         true
     }
