@@ -123,6 +123,15 @@ impl<'de> Deserializer<'de> for Reader {
         }
     }
 
+    fn deserialize_tuple_struct<V: Visitor<'de>>(
+        self,
+        _: &'static str,
+        length: usize,
+        visitor: V,
+    ) -> Outcome<V::Value> {
+        self.deserialize_tuple(length, visitor)
+    }
+
     fn deserialize_map<V: Visitor<'de>>(self, visitor: V) -> Outcome<V::Value> {
         match self.node {
             Node::Object(mut fields) => {
@@ -179,7 +188,7 @@ impl<'de> Deserializer<'de> for Reader {
     }
 
     forward_to_deserialize_any! {
-        i8 i16 i128 u128 char bytes byte_buf unit unit_struct tuple_struct ignored_any
+        i8 i16 i128 u128 char bytes byte_buf unit unit_struct ignored_any
     }
 }
 

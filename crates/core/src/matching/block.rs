@@ -10,7 +10,7 @@ use super::served::enough_kg;
 use crate::bench::{Prepare, Sear, SearIn};
 use crate::clock::{Stretch, comes_twice, instant, merged, minutes_between, plus_minutes, spans, zone};
 use crate::cuts::Cut;
-use crate::error::{Error, Result, Unit, in_range};
+use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{Case, ForecastRequest};
 use crate::kitchen::{Kit, Kitchen};
@@ -50,6 +50,9 @@ pub struct Block<'a> {
     pub enough_for: Option<u32>,
 }
 
+/// Things that may be named as free.
+const MOST_KIT: usize = 64;
+
 impl<'a> Block<'a> {
     /// Checks a request against a kitchen.
     ///
@@ -73,6 +76,9 @@ impl<'a> Block<'a> {
             in_range(&format!("prices.{}", cut.key()), *price, 0.0, 10_000.0, Unit::None)?;
         }
         let kit = request.kit.clone().unwrap_or_else(|| kitchen.kit());
+        if kit.len() > MOST_KIT {
+            return Err(Error::new(Kind::OutOfRange, "kit", kit.len(), errors::at_most(MOST_KIT as u32)));
+        }
         if kit.is_empty() {
             return Err(Error::missing("kit", errors::something_to_cook_on()));
         }

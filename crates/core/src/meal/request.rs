@@ -293,6 +293,9 @@ pub struct SheetRequest {
     pub problem: Option<bool>,
 }
 
+/// Tasks of a meal that may be held where the cook put them.
+const MOST_PINS: usize = 200;
+
 impl SheetRequest {
     /// Checks how many there are of each.
     ///
@@ -309,6 +312,6 @@ impl SheetRequest {
             return Err(Error::missing("dishes", errors::at_least_one_dish()));
         }
         at_most("dishes", self.dishes.len(), MOST_DISHES)?;
-        at_most("pins", self.pins.as_ref().map_or(0, Vec::len), 40)
+        at_most("pins", self.pins.as_ref().map_or(0, Vec::len), MOST_PINS)
     }
 }

@@ -103,6 +103,10 @@ pub fn prepare_request(request: &PrepareRequest, kitchen: &Kitchen) -> Result<Pr
     if request.parts.is_none() && request.cut.is_some() && request.mass_kg.is_none() {
         return Err(Error::missing("mass_kg", errors::mass_must_be_given()));
     }
+    if let Some(bench) = &request.bench {
+        // Also what a field outside it takes the place of.
+        bench.check().map_err(|error| error.within("bench"))?;
+    }
     let bench = request.bench();
     let people = request.people.unwrap_or(4);
     in_range("people", f64::from(people), 1.0, 200.0, Unit::None)?;

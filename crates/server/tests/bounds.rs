@@ -1,0 +1,294 @@
+//! The bounds in the API's document are the bounds that are enforced: of each bounded field of the five computations both bounds are
+//! taken and one past each is refused, naming the field.
+
+use std::collections::BTreeSet;
+
+use axum::Router;
+use axum::body::{Body, to_bytes};
+use axum::http::{Request, StatusCode};
+use ergastic::{App, Problem, api_document, router};
+use ergastic_store::Store;
+use serde_json::{Map, Value, json};
+use tower::ServiceExt;
+
+/// Bounds that hang on another field too: the document names the widest, and a narrower one may be refused.
+const HANG_TOGETHER: [&str; 3] = ["heat.bath_c", "heat.to_c", "known.resistance_ln.mean"];
+
+/// One field, by its way from the body down: names, and `0` for the first of a list.
+type Way = Vec<String>;
+
+struct Field {
+    way: Way,
+    schema: Value,
+}
+
+fn resolve(document: &Value, schema: &Value) -> Value {
+    let named = match schema["$ref"].as_str() {
+        Some(name) => document.pointer(&name[1..]).expect("the document names what it has").clone(),
+        None => schema.clone(),
+    };
+    for kind in ["oneOf", "anyOf"] {
+        if let Some(options) = named[kind].as_array()
+            && let Some(only) = options.iter().find(|option| option["type"] != "null")
+        {
+            return resolve(document, only);
+        }
+    }
+    named
+}
+
+/// Every bounded field that can be reached from a schema, but those of types that were gone through before.
+fn fields(document: &Value, schema: &Value, way: &Way, seen: &mut BTreeSet<String>, found: &mut Vec<Field>) {
+    let schema = resolve(document, schema);
+    if schema["properties"].is_object() && !seen.insert(schema.to_string()) {
+        return;
+    }
+    let bounded = ["minimum", "maximum", "minItems", "maxItems", "minLength", "maxLength"];
+    if bounded.iter().any(|bound| !schema[*bound].is_null()) {
+        found.push(Field { way: way.clone(), schema: schema.clone() });
+    }
+    // A plan within a plan, or a chain's own chain, is bounded as the first is.
+    if way.len() > 6 {
+        return;
+    }
+    let deeper = |name: &str| [way.as_slice(), &[name.to_owned()]].concat();
+    for (name, field) in schema["properties"].as_object().into_iter().flatten() {
+        fields(document, field, &deeper(name), seen, found);
+    }
+    if schema["items"].is_object() {
+        fields(document, &schema["items"], &deeper("0"), seen, found);
+    }
+}
+
+/// The least that a schema takes.
+fn least(document: &Value, schema: &Value, name: &str) -> Value {
+    let schema = resolve(document, schema);
+    if let Some(options) = schema["enum"].as_array() {
+        return options[0].clone();
+    }
+    let kind = match &schema["type"] {
+        Value::Array(kinds) => kinds.iter().find_map(Value::as_str).unwrap_or("object").to_owned(),
+        one => one.as_str().unwrap_or("object").to_owned(),
+    };
+    match (&*kind, name) {
+        (_, "cut") => json!("chuck"),
+        (_, "mass_kg") => json!(1.0),
+        ("integer" | "number", _) => {
+            let low = schema["minimum"].as_f64().unwrap_or(0.0);
+            let high = schema["maximum"].as_f64().unwrap_or(f64::MAX);
+            let value = if low < 1.0 && high >= 1.0 { 1.0 } else { low };
+            if kind == "integer" { json!(value as i64) } else { json!(value) }
+        }
+        ("boolean", _) => json!(true),
+        ("string", _) => json!("22:30"),
+        ("array", _) => match schema["prefixItems"].as_array() {
+            Some(items) => items.iter().map(|item| least(document, item, "")).collect(),
+            None => {
+                (0..schema["minItems"].as_u64().unwrap_or(0)).map(|_| least(document, &schema["items"], "")).collect()
+            }
+        },
+        _ => {
+            let fields = schema["properties"].as_object().cloned().unwrap_or_default();
+            let required = schema["required"].as_array().cloned().unwrap_or_default();
+            let wanted = |name: &str| required.iter().any(|need| need == name) || name == "cut";
+            let known = fields.iter().filter(|(name, _)| wanted(name));
+            Value::Object(
+                known.map(|(name, field)| (name.clone(), least(document, field, name))).collect::<Map<_, _>>(),
+            )
+        }
+    }
+}
+
+/// Lays a value into a body, and on the way to it the least of what it stands in.
+fn lay(document: &Value, schema: &Value, body: &mut Value, way: &[String], value: &Value) {
+    let Some((name, rest)) = way.split_first() else {
+        *body = value.clone();
+        return;
+    };
+    let schema = resolve(document, schema);
+    let (inner, slot) = match name.as_str() {
+        "0" if schema["items"].is_object() => {
+            if body.as_array().is_none_or(Vec::is_empty) {
+                *body = json!([least(document, &schema["items"], "")]);
+            }
+            (&schema["items"], &mut body[0])
+        }
+        _ => {
+            let inner = &schema["properties"][name];
+            if body[name].is_null() {
+                body[name] = least(document, inner, name);
+            }
+            (inner, &mut body[name])
+        }
+    };
+    lay(document, inner, slot, rest, value);
+}
+
+/// Values at a field's bounds, and one past each.
+fn at_and_past(document: &Value, schema: &Value) -> (Vec<Value>, Vec<Value>) {
+    let (mut at, mut past) = (Vec::new(), Vec::new());
+    let whole =
+        schema["type"] == "integer" || schema["type"].as_array().is_some_and(|kinds| kinds.contains(&json!("integer")));
+    let figure = |value: f64| if whole { json!(value as i64) } else { json!(value) };
+    for (bound, beyond) in [("minimum", -1.0), ("maximum", 1.0)] {
+        if let Some(value) = schema[bound].as_f64() {
+            at.push(figure(value));
+            past.push(figure(value + beyond));
+        }
+    }
+    let items = |count: u64| {
+        let item = least(document, &schema["items"], "");
+        json!(vec![item; count as usize])
+    };
+    if let Some(most) = schema["maxItems"].as_u64() {
+        past.push(items(most + 1));
+        at.push(items(most));
+    }
+    if let Some(few) = schema["minItems"].as_u64().filter(|few| *few > 0) {
+        past.push(items(few - 1));
+    }
+    if let Some(most) = schema["maxLength"].as_u64() {
+        past.push(json!("n".repeat(most as usize + 1)));
+    }
+    (at, past)
+}
+
+/// Bodies that between them have a place for every field.
+fn bases(name: &str) -> Vec<Value> {
+    let forecasts = [
+        json!({"method": "braise", "heat": {"source": "oven"}}),
+        json!({"method": "braise", "heat": {"source": "hob"}}),
+        json!({"method": "braise", "heat": {"source": "coals"}}),
+        json!({"method": "pressure", "heat": {}}),
+        json!({"method": "smoke", "heat": {}}),
+        json!({"method": "confit", "heat": {}}),
+        json!({"method": "water_bath", "heat": {}}),
+        json!({"method": "keep_warm", "heat": {}}),
+        json!({"method": "slow_cooker", "heat": {}}),
+        json!({}),
+        json!({"stages": [{"method": "smoke", "heat": {}}]}),
+        json!({"method": "stew", "vessel": {"width_cm": 20, "length_cm": 30}}),
+        json!({"stages": [{"method": "braise"}, {"method": "chill", "until": {"min": 600}}, {"method": "reheat", "heat": {}}]}),
+    ];
+    let with = |base: Value, more: &Value| {
+        let mut base = base;
+        base.as_object_mut().unwrap().extend(more.as_object().unwrap().clone());
+        base
+    };
+    let meat = json!({"cut": "chuck", "mass_kg": 1.4, "members": 1});
+    let (day, now) = ("2027-02-06T18:30", "2027-02-04T08:00");
+    match name {
+        "forecast" => {
+            let mixed = json!({"method": "braise", "parts": [{"cut": "shin", "mass_kg": 1}], "members": 1});
+            forecasts.iter().map(|way| with(meat.clone(), way)).chain([mixed]).collect()
+        }
+        "prepare" => {
+            let own = json!({"what": "soy_sauce", "ml": 60});
+            let outside = json!({"cut": "chuck", "mass_kg": 1.4, "ingredients": [own]});
+            let inside = json!({"cut": "chuck", "mass_kg": 1.4, "bench": {"ingredients": [own]}});
+            let mixed = json!({"method": "braise", "parts": [{"cut": "shin", "mass_kg": 1}]});
+            forecasts.iter().map(|way| with(json!({"cut": "chuck", "mass_kg": 1.4}), way)).chain([mixed, outside, inside]).collect()
+        }
+        "match" => {
+            let base = json!({"people": 4, "now": now, "bell": day, "zone": "UTC", "kit": ["oven"], "members": 16, "only_ways": true});
+            vec![with(base.clone(), &json!({"cut": "chuck", "mass_kg": 1.4})), with(base.clone(), &json!({"method": "braise"})), base]
+        }
+        // A request's own time comes with a task that is on its sheet.
+        "sheet" => forecasts
+            .iter()
+            .map(|way| json!({"zone": "UTC", "bell": day, "now": now, "dishes": [{"people": 4, "forecast": with(meat.clone(), way)}], "pins": [{"task": "1-lift"}]}))
+            .collect(),
+        _ => vec![json!({"liquid_l": 1.2, "vessel": {"diameter_cm": 26}})],
+    }
+}
+
+async fn ask(app: &Router, name: &str, body: &Value) -> Result<(), (StatusCode, Problem)> {
+    let request = Request::post(format!("/api/{name}"))
+        .header("host", "127.0.0.1:4870")
+        .header("content-type", "application/json")
+        .body(Body::from(body.to_string()))
+        .unwrap();
+    let response = app.clone().oneshot(request).await.unwrap();
+    let status = response.status();
+    if status.is_success() {
+        return Ok(());
+    }
+    let text = to_bytes(response.into_body(), 1 << 24).await.unwrap();
+    Err((status, serde_json::from_slice(&text).unwrap()))
+}
+
+/// Whether a refusal is about a field: the field itself, something in it, or what it stands in.
+fn is_about(problem: &Problem, way: &Way) -> bool {
+    let field = problem.field.clone().unwrap_or_default().replace("[", ".").replace("]", "");
+    let last: Vec<&String> = way.iter().filter(|name| *name != "0").collect();
+    field.split('.').filter(|name| name.parse::<usize>().is_err()).next_back() == last.last().map(|name| name.as_str())
+}
+
+#[tokio::test]
+async fn bounds_in_the_document_are_the_bounds_enforced() {
+    let document = serde_json::to_value(api_document()).unwrap();
+    let app = router(App::new(Store::temporary().await.unwrap()).unwrap());
+    let (mut wrong, mut seen, mut tried) = (Vec::new(), BTreeSet::new(), 0);
+    for name in ["forecast", "prepare", "match", "sheet", "sauce"] {
+        let schema =
+            &document["paths"][format!("/api/{name}")]["post"]["requestBody"]["content"]["application/json"]["schema"];
+        let mut found = Vec::new();
+        fields(&document, schema, &Vec::new(), &mut seen, &mut found);
+        let bases = bases(name);
+        for Field { way, schema: field } in found {
+            let path = way.join(".");
+            tried += 1;
+            let (at, past) = at_and_past(&document, &field);
+            let laid = |value: &Value| {
+                let on = |base: &Value| {
+                    let mut body = base.clone();
+                    lay(&document, schema, &mut body, &way, value);
+                    body
+                };
+                bases.iter().map(on).collect::<Vec<_>>()
+            };
+            for value in past {
+                let (mut named, mut taken, mut else_said) = (false, false, String::new());
+                for body in laid(&value) {
+                    match ask(&app, name, &body).await {
+                        Ok(()) => taken = true,
+                        Err((_, problem)) => {
+                            named |= is_about(&problem, &way);
+                            else_said = problem.detail;
+                        }
+                    }
+                    if named || taken {
+                        break;
+                    }
+                }
+                if taken || !named {
+                    let shown: String = value.to_string().chars().take(30).collect();
+                    wrong.push(format!(
+                        "{name} {path}: past its bound with {shown}: {}",
+                        if taken { "taken" } else { &*else_said }
+                    ));
+                }
+            }
+            if HANG_TOGETHER.iter().any(|known| path.ends_with(known)) {
+                continue;
+            }
+            for value in at {
+                let mut why = String::new();
+                for body in laid(&value) {
+                    match ask(&app, name, &body).await {
+                        Err((_, problem)) if is_about(&problem, &way) => why = problem.detail,
+                        _ => {
+                            why.clear();
+                            break;
+                        }
+                    }
+                }
+                if !why.is_empty() {
+                    wrong.push(format!("{name} {path}: at its bound: {why}"));
+                }
+            }
+        }
+    }
+    assert!(tried > 150, "{tried} fields");
+    assert!(wrong.is_empty(), "{} bounds:\n{}", wrong.len(), wrong.join("\n"));
+}
