@@ -2,6 +2,7 @@
 //! taken and one past each is refused, naming the field.
 
 use std::collections::BTreeSet;
+use std::sync::Arc;
 
 use axum::Router;
 use axum::body::{Body, to_bytes};
@@ -9,6 +10,8 @@ use axum::http::{Request, StatusCode};
 use ergastic::{App, Problem, api_document, router};
 use ergastic_store::Store;
 use serde_json::{Map, Value, json};
+use tokio::sync::Semaphore;
+use tokio::task::JoinSet;
 use tower::ServiceExt;
 
 /// Bounds that hang on another field too: the document names the widest, and a narrower one may be refused.
@@ -224,71 +227,92 @@ fn is_about(problem: &Problem, way: &Way) -> bool {
     field.split('.').filter(|name| name.parse::<usize>().is_err()).next_back() == last.last().map(|name| name.as_str())
 }
 
-#[tokio::test]
+/// A computation that is asked.
+struct Asked {
+    app: Router,
+    document: Value,
+    name: &'static str,
+    bases: Vec<Value>,
+}
+
+impl Asked {
+    fn schema(&self) -> &Value {
+        &self.document["paths"][format!("/api/{}", self.name)]["post"]["requestBody"]["content"]["application/json"]["schema"]
+    }
+
+    /// Every base with a value laid into it.
+    fn laid(&self, way: &Way, value: &Value) -> Vec<Value> {
+        let on = |base: &Value| {
+            let mut body = base.clone();
+            lay(&self.document, self.schema(), &mut body, way, value);
+            body
+        };
+        self.bases.iter().map(on).collect()
+    }
+
+    /// What is wrong with a value past a field's bound: it was taken, or refused for something else.
+    async fn past(&self, way: &Way, value: &Value) -> Option<String> {
+        let mut said = String::new();
+        for body in self.laid(way, value) {
+            match ask(&self.app, self.name, &body).await {
+                Ok(()) => return Some("taken".into()),
+                Err((_, problem)) if is_about(&problem, way) => return None,
+                Err((_, problem)) => said = problem.detail,
+            }
+        }
+        Some(said)
+    }
+
+    /// What is wrong with a value at a field's bound: refused for its own sake in every base.
+    async fn at(&self, way: &Way, value: &Value) -> Option<String> {
+        let mut why = None;
+        for body in self.laid(way, value) {
+            match ask(&self.app, self.name, &body).await {
+                Err((_, problem)) if is_about(&problem, way) => why = Some(problem.detail),
+                _ => return None,
+            }
+        }
+        why
+    }
+
+    async fn wrong_with(&self, Field { way, schema }: &Field) -> Vec<String> {
+        let path = format!("{} {}", self.name, way.join("."));
+        let (at, past) = at_and_past(&self.document, schema);
+        let mut wrong = Vec::new();
+        for value in past {
+            let shown: String = value.to_string().chars().take(30).collect();
+            wrong.extend(self.past(way, &value).await.map(|why| format!("{path}: past its bound with {shown}: {why}")));
+        }
+        if !HANG_TOGETHER.iter().any(|known| path.ends_with(known)) {
+            for value in at {
+                wrong.extend(self.at(way, &value).await.map(|why| format!("{path}: at its bound: {why}")));
+            }
+        }
+        wrong
+    }
+}
+
+#[tokio::test(flavor = "multi_thread")]
 async fn bounds_in_the_document_are_the_bounds_enforced() {
     let document = serde_json::to_value(api_document()).unwrap();
     let app = router(App::new(Store::temporary().await.unwrap()).unwrap());
-    let (mut wrong, mut seen, mut tried) = (Vec::new(), BTreeSet::new(), 0);
+    let (mut seen, mut tries) = (BTreeSet::new(), JoinSet::new());
+    // The kitchen sends away who asks for more at once.
+    let turns = Arc::new(Semaphore::new(4));
     for name in ["forecast", "prepare", "match", "sheet", "sauce"] {
-        let schema =
-            &document["paths"][format!("/api/{name}")]["post"]["requestBody"]["content"]["application/json"]["schema"];
+        let asked = Arc::new(Asked { app: app.clone(), document: document.clone(), name, bases: bases(name) });
         let mut found = Vec::new();
-        fields(&document, schema, &Vec::new(), &mut seen, &mut found);
-        let bases = bases(name);
-        for Field { way, schema: field } in found {
-            let path = way.join(".");
-            tried += 1;
-            let (at, past) = at_and_past(&document, &field);
-            let laid = |value: &Value| {
-                let on = |base: &Value| {
-                    let mut body = base.clone();
-                    lay(&document, schema, &mut body, &way, value);
-                    body
-                };
-                bases.iter().map(on).collect::<Vec<_>>()
-            };
-            for value in past {
-                let (mut named, mut taken, mut else_said) = (false, false, String::new());
-                for body in laid(&value) {
-                    match ask(&app, name, &body).await {
-                        Ok(()) => taken = true,
-                        Err((_, problem)) => {
-                            named |= is_about(&problem, &way);
-                            else_said = problem.detail;
-                        }
-                    }
-                    if named || taken {
-                        break;
-                    }
-                }
-                if taken || !named {
-                    let shown: String = value.to_string().chars().take(30).collect();
-                    wrong.push(format!(
-                        "{name} {path}: past its bound with {shown}: {}",
-                        if taken { "taken" } else { &*else_said }
-                    ));
-                }
-            }
-            if HANG_TOGETHER.iter().any(|known| path.ends_with(known)) {
-                continue;
-            }
-            for value in at {
-                let mut why = String::new();
-                for body in laid(&value) {
-                    match ask(&app, name, &body).await {
-                        Err((_, problem)) if is_about(&problem, &way) => why = problem.detail,
-                        _ => {
-                            why.clear();
-                            break;
-                        }
-                    }
-                }
-                if !why.is_empty() {
-                    wrong.push(format!("{name} {path}: at its bound: {why}"));
-                }
-            }
+        fields(&document, asked.schema(), &Vec::new(), &mut seen, &mut found);
+        for field in found {
+            let asked = asked.clone();
+            let turns = turns.clone();
+            tries.spawn(async move {
+                let _turn = turns.acquire_owned().await;
+                asked.wrong_with(&field).await
+            });
         }
     }
-    assert!(tried > 150, "{tried} fields");
+    assert!(tries.len() > 150, "{} fields", tries.len());
+    let wrong = tries.join_all().await.concat();
     assert!(wrong.is_empty(), "{} bounds:\n{}", wrong.len(), wrong.join("\n"));
 }
