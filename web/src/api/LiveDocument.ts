@@ -10,6 +10,8 @@ export type Kept<T> = { version: number; value: T };
 export type Keeper<T> = {
   save: (version: number, value: T) => Promise<Kept<T>>;
   read: () => Promise<Kept<T>>;
+  /** Whether it was as it came: what becomes of it then is nobody's change. */
+  asItCame?: (value: T) => boolean;
   /** The name that unsaved changes and steps back wait under in this browser. */
   name: string;
 };
@@ -143,7 +145,9 @@ export class LiveDocument<T extends object> {
   private takeIn(kept: Kept<T>) {
     const before = this.value;
     this.value = merge(this.kept.value, this.value, kept.value);
-    this.elsewhere = [...new Set([...this.elsewhere, ...changed(before, this.value)])];
+    if (!this.keeper.asItCame?.(this.kept.value)) {
+      this.elsewhere = [...new Set([...this.elsewhere, ...changed(before, this.value)])];
+    }
     this.kept = kept;
   }
 

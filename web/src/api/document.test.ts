@@ -88,6 +88,15 @@ test('a step is taken back without what another page did meanwhile', async () =>
   expect(shop.shelf.kept.value).toMatchObject({ name: 'Auger shin', prepare: { salt_pct: 1.25 } });
 });
 
+test('what a document that is as it came is given first is no change of another page', () => {
+  const shop = { ...kitchen(), asItCame: (plan: Plan) => plan.name === 'Lake-ice shin' };
+  const document = new LiveDocument(shop.shelf.kept, shop);
+  document.arrived(shop.change(named('Auger shin')));
+  expect(document.snapshot()).toMatchObject({ value: { name: 'Auger shin' }, elsewhere: [] });
+  document.arrived(shop.change(named('Ridge shin')));
+  expect(document.snapshot()).toMatchObject({ value: { name: 'Ridge shin' }, elsewhere: ['name'] });
+});
+
 test('a save that was overtaken is brought together and saved again', async () => {
   const shop = kitchen();
   const document = new LiveDocument(shop.shelf.kept, shop);
