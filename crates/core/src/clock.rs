@@ -93,10 +93,10 @@ pub fn check_hours(field: &str, hours: &[Hours]) -> Result<()> {
 /// Names the field of the first that can't be read.
 pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone: &TimeZone) -> Result<Vec<Stretch>> {
     /// A bell lies 60 days off at most; a long way starts days before now, and the night after the bell counts too.
-    const MOST_DAYS: usize = 70;
-    const MOST_SPANS: usize = 24;
-    if hours.len() > MOST_SPANS {
-        return Err(Error::new(Kind::OutOfRange, field, hours.len(), say::at_most(MOST_SPANS as u32)));
+    const MAX_DAYS: usize = 70;
+    const MAX_SPANS: usize = 24;
+    if hours.len() > MAX_SPANS {
+        return Err(Error::new(Kind::OutOfRange, field, hours.len(), say::at_most(MAX_SPANS as u32)));
     }
     let mut found = Vec::new();
     for (i, Hours(begin, end)) in hours.iter().enumerate() {
@@ -117,7 +117,7 @@ pub fn spans(field: &str, hours: &[Hours], from: Timestamp, to: Timestamp, zone:
             .date()
             .yesterday()
             .map_err(|_| Error::new(Kind::OutOfRange, &field, begin, say::not_our_time()))?;
-        for date in first.series(jiff::Span::new().days(1)).take(MOST_DAYS) {
+        for date in first.series(jiff::Span::new().days(1)).take(MAX_DAYS) {
             let ends_on = if end > begin { Some(date) } else { date.tomorrow().ok() };
             let at =
                 |date: jiff::civil::Date, time| zone.to_ambiguous_timestamp(date.to_datetime(time)).compatible().ok();

@@ -132,8 +132,8 @@ pub enum Borrowed {
 }
 
 /// So much is borrowed for one meal, and so much sleep given up at either end, min.
-const MOST_BORROWED: usize = 8;
-const MOST_SLEEP_MIN: u32 = 240;
+const MAX_BORROWED: usize = 8;
+const MAX_SLEEP_MIN: u32 = 240;
 
 /// What the cook has said of a task: when it starts, how long it takes, or both.
 #[skip_serializing_none]
@@ -153,12 +153,12 @@ pub struct PlanPin {
 }
 
 /// Letters of its notes.
-pub(crate) const MOST_NOTES: usize = 20_000;
+pub(crate) const MAX_NOTES: usize = 20_000;
 /// Tasks of one dish that had their hours when its cook was started.
-const MOST_LAID: usize = 200;
+const MAX_LAID: usize = 200;
 /// Tasks of one dish that are pinned, and the longest that one is said to take, min.
-const MOST_PINS: usize = 40;
-pub(crate) const MOST_MIN: f64 = 1440.0;
+const MAX_PINS: usize = 40;
+pub(crate) const MAX_MIN: f64 = 1440.0;
 
 /// Something served beside the meat, cooked by itself so that it lands with it.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -173,15 +173,15 @@ pub struct Side {
 }
 
 /// Sides of one dish.
-const MOST_SIDES: usize = 12;
+const MAX_SIDES: usize = 12;
 
 /// Checks what is served beside a dish.
 ///
 /// # Errors
 /// Names the field that can't be used.
 pub fn check_sides(sides: &[Side]) -> Result<()> {
-    if sides.len() > MOST_SIDES {
-        return Err(Error::new(Kind::OutOfRange, "sides", sides.len(), errors::at_most(MOST_SIDES as u32)));
+    if sides.len() > MAX_SIDES {
+        return Err(Error::new(Kind::OutOfRange, "sides", sides.len(), errors::at_most(MAX_SIDES as u32)));
     }
     for (i, side) in sides.iter().enumerate() {
         check_name(&format!("sides[{i}].what"), &side.what, 60)?;
@@ -197,7 +197,7 @@ fn check_pins(field: &str, pins: &[PlanPin], most: usize) -> Result<()> {
     for (i, pin) in pins.iter().enumerate() {
         check_name(&format!("{field}[{i}].task"), &pin.task, 40)?;
         pin.at.map_or(Ok(()), |at| check_instant(&format!("{field}[{i}].at"), at))?;
-        in_range(&format!("{field}[{i}].min"), pin.min.unwrap_or(1.0), 1.0, MOST_MIN, Unit::Minutes)?;
+        in_range(&format!("{field}[{i}].min"), pin.min.unwrap_or(1.0), 1.0, MAX_MIN, Unit::Minutes)?;
     }
     Ok(())
 }
@@ -217,24 +217,19 @@ impl Plan {
         if let Some(meal) = &self.meal {
             check_name("meal.id", &meal.id, 40)?;
             check_name("meal.name", &meal.name, 80)?;
-            if meal.borrowed.len() > MOST_BORROWED {
+            if meal.borrowed.len() > MAX_BORROWED {
                 let given = meal.borrowed.len();
-                return Err(Error::new(
-                    Kind::OutOfRange,
-                    "meal.borrowed",
-                    given,
-                    errors::at_most(MOST_BORROWED as u32),
-                ));
+                return Err(Error::new(Kind::OutOfRange, "meal.borrowed", given, errors::at_most(MAX_BORROWED as u32)));
             }
             let sleep = f64::from(meal.less_sleep_min);
-            in_range("meal.less_sleep_min", sleep, 0.0, f64::from(MOST_SLEEP_MIN), Unit::Minutes)?;
+            in_range("meal.less_sleep_min", sleep, 0.0, f64::from(MAX_SLEEP_MIN), Unit::Minutes)?;
         }
         let letters = self.notes.chars().count();
-        if letters > MOST_NOTES {
-            return Err(Error::new(Kind::OutOfRange, "notes", letters, errors::at_most(MOST_NOTES as u32)));
+        if letters > MAX_NOTES {
+            return Err(Error::new(Kind::OutOfRange, "notes", letters, errors::at_most(MAX_NOTES as u32)));
         }
-        check_pins("pins", &self.pins, MOST_PINS)?;
-        check_pins("laid", &self.laid, MOST_LAID)?;
+        check_pins("pins", &self.pins, MAX_PINS)?;
+        check_pins("laid", &self.laid, MAX_LAID)?;
         check_instant("bell", self.bell)
     }
 

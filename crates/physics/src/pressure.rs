@@ -6,7 +6,7 @@ use crate::vessel::{Balance, Vessel};
 /// Heat into an electric pot, W. Working value: elements are of 1.0 to 1.2 kW.
 pub const POWER_W: f64 = 1100.0;
 /// Least thin liquid with which it comes up, L. Practice.
-pub const LEAST_LITRES: f64 = 0.25;
+pub const MIN_LITRES: f64 = 0.25;
 /// Fullest it may be, share of its volume. Makers' guidance.
 pub const FULLEST: f64 = 2.0 / 3.0;
 /// Air of the kitchen to a closed pot, W/(m² K). Working value.

@@ -3,7 +3,7 @@
 use super::problem::{Edge, Gap, Minute, Place, Problem};
 
 /// So many orders are gone through at the most.
-const MOST: usize = 24;
+const MAX: usize = 24;
 /// No wait is longer than this, min.
 const NEVER: Minute = 1_000_000;
 
@@ -34,7 +34,7 @@ pub(super) fn orders(problem: &Problem) -> Vec<Order> {
             let pairs = waiting.iter().flat_map(|a| waiting.iter().map(move |b| (*a, *b))).filter(|(a, b)| a != b);
             let found: Vec<Order> = pairs.map(|pair| vec![pair]).collect();
             let both = orders.iter().flat_map(|before| found.iter().map(move |then| [&before[..], &then[..]].concat()));
-            orders = both.take(MOST).collect();
+            orders = both.take(MAX).collect();
             continue;
         }
         let mut every = Vec::new();
@@ -49,7 +49,7 @@ pub(super) fn orders(problem: &Problem) -> Vec<Order> {
             }
         }
         let both = orders.iter().flat_map(|before| found.iter().map(move |then| [&before[..], &then[..]].concat()));
-        orders = both.take(MOST).collect();
+        orders = both.take(MAX).collect();
     }
     if orders.len() < 2 { Vec::new() } else { orders }
 }
@@ -65,7 +65,7 @@ fn permuted(left: &[usize], so_far: &mut Vec<usize>, found: &mut Vec<Vec<usize>>
         return;
     }
     for (place, next) in left.iter().enumerate() {
-        if found.len() >= MOST {
+        if found.len() >= MAX {
             return;
         }
         let mut others = left.to_vec();

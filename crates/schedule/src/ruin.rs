@@ -9,7 +9,7 @@ use super::problem::{Minute, Place, Span};
 use super::taken::Taken;
 
 /// So many jobs at the most are taken out at a time, those that hang on them apart.
-const MOST: usize = 14;
+const MAX: usize = 14;
 /// How far around a job others are taken out with it, min.
 const AROUND: Minute = 90;
 
@@ -48,7 +48,7 @@ pub(super) fn ruin(
                 if lies.is_some_and(|at| Taken::is_near(net.problem, *number, at, places)) {
                     out.add(*number);
                 }
-                if out.count >= MOST {
+                if out.count >= MAX {
                     break;
                 }
             }

@@ -30,7 +30,7 @@ const LIVE_COUNTS_S: f64 = 5.0;
 const LIVE_IS_SHOWN_S: f64 = 15.0;
 /// And at least for so long of the machine's own time, s, however fast the kitchen's clock runs: no older than what came over a
 /// slow network.
-const LIVE_COUNTS_AT_LEAST_S: f64 = 1.0;
+const MIN_LIVE_COUNTS_S: f64 = 1.0;
 /// Readings of one probe are told to the pages this often at the most, ms of the machine's own time.
 const READINGS_EVERY_MS: u64 = 1000;
 
@@ -148,7 +148,7 @@ impl App {
     }
 
     fn counts(&self, known: &Live) -> bool {
-        known.since.elapsed().as_secs_f64() < (LIVE_COUNTS_S / self.clock.speed()).max(LIVE_COUNTS_AT_LEAST_S)
+        known.since.elapsed().as_secs_f64() < (LIVE_COUNTS_S / self.clock.speed()).max(MIN_LIVE_COUNTS_S)
     }
 
     fn is_shown(&self, known: &Live) -> bool {

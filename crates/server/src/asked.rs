@@ -29,7 +29,7 @@ impl MadeFrom {
 
 /// An answer counts for so long of the kitchen's time, and at least for so long of the machine's.
 const COUNTS_S: f64 = 20.0;
-const COUNTS_AT_LEAST_S: f64 = 1.0;
+const MIN_COUNTS_S: f64 = 1.0;
 
 /// Of which cook, what, and made from what.
 type Asked = (Uuid, &'static str, MadeFrom);
@@ -57,7 +57,7 @@ impl AskedOnce {
         speed: f64,
         work: impl AsyncFnOnce() -> ApiResult<String>,
     ) -> ApiResult<Arc<str>> {
-        let counts = Duration::from_secs_f64((COUNTS_S / speed).max(COUNTS_AT_LEAST_S));
+        let counts = Duration::from_secs_f64((COUNTS_S / speed).max(MIN_COUNTS_S));
         let answer = {
             let mut answers = self.answers();
             // Those that nobody waits for and that are too old to count.

@@ -105,7 +105,7 @@ enum Command {
 const DATABASE: &str = "ergastic.sqlite";
 
 /// The kitchen's clock runs so many times as fast as the machine's at the most: a day in a minute and a half.
-const MOST_SPEED: f64 = 1000.0;
+const MAX_SPEED: f64 = 1000.0;
 
 /// Bad input.
 const EXIT_BAD_INPUT: u8 = 2;
@@ -211,16 +211,16 @@ fn make_folder(folder: &Path) -> anyhow::Result<()> {
 
 fn compute_file(computation: Computation, file: &PathBuf) -> Result<(), (String, u8)> {
     /// A request larger than this is not a request.
-    const MOST_BYTES: u64 = 1 << 20;
+    const MAX_BYTES: u64 = 1 << 20;
     let mut text = Vec::new();
     let read = if file.as_os_str() == "-" {
-        std::io::stdin().take(MOST_BYTES + 1).read_to_end(&mut text)
+        std::io::stdin().take(MAX_BYTES + 1).read_to_end(&mut text)
     } else {
-        std::fs::File::open(file).and_then(|open| open.take(MOST_BYTES + 1).read_to_end(&mut text))
+        std::fs::File::open(file).and_then(|open| open.take(MAX_BYTES + 1).read_to_end(&mut text))
     };
     read.map_err(|error| (format!("{}: {error}", file.display()), EXIT_BAD_INPUT))?;
-    if text.len() as u64 > MOST_BYTES {
-        return Err((told(say::file_too_large(&shown(file), MOST_BYTES as u32)), EXIT_BAD_INPUT));
+    if text.len() as u64 > MAX_BYTES {
+        return Err((told(say::file_too_large(&shown(file), MAX_BYTES as u32)), EXIT_BAD_INPUT));
     }
     let answer = compute::run(computation, &text, jiff::Timestamp::now())
         .map_err(|error| (error.to_string(), EXIT_BAD_INPUT))?;
@@ -245,7 +245,7 @@ async fn start(
     speed: f64,
 ) -> anyhow::Result<()> {
     use anyhow::Context;
-    anyhow::ensure!((1.0..=MOST_SPEED).contains(&speed), told(say::no_speed(speed, MOST_SPEED)));
+    anyhow::ensure!((1.0..=MAX_SPEED).contains(&speed), told(say::no_speed(speed, MAX_SPEED)));
     if let Some((host, names)) = &beyond {
         opened::check_host(*host, names)?;
     }

@@ -17,15 +17,15 @@ use uuid::Uuid;
 use crate::error::ApiError;
 
 /// A request may carry this much; a few say otherwise.
-pub const MOST_BYTES: usize = 1 << 20;
+pub const MAX_BYTES: usize = 1 << 20;
 /// Between two pieces of a body there may be so much time.
 const PIECE: Duration = Duration::from_secs(10);
 
 /// A JSON object in, JSON out.
 pub struct Json<T>(pub T);
 
-/// A JSON list of `MOST` at most in.
-pub struct JsonList<T, const MOST: usize>(pub Vec<T>);
+/// A JSON list of `MAX` at most in.
+pub struct JsonList<T, const MAX: usize>(pub Vec<T>);
 
 /// The body of a request, up to a length, that is known while it is read.
 ///
@@ -65,15 +65,15 @@ impl<S: Send + Sync, T: DeserializeOwned> FromRequest<S> for Json<T> {
     type Rejection = ApiError;
 
     async fn from_request(request: Request, _: &S) -> Result<Self, ApiError> {
-        Ok(Self(read_object(&body(request, MOST_BYTES).await?)?))
+        Ok(Self(read_object(&body(request, MAX_BYTES).await?)?))
     }
 }
 
-impl<S: Send + Sync, T: DeserializeOwned, const MOST: usize> FromRequest<S> for JsonList<T, MOST> {
+impl<S: Send + Sync, T: DeserializeOwned, const MAX: usize> FromRequest<S> for JsonList<T, MAX> {
     type Rejection = ApiError;
 
     async fn from_request(request: Request, _: &S) -> Result<Self, ApiError> {
-        Ok(Self(read_list(&body(request, MOST_BYTES).await?, MOST)?))
+        Ok(Self(read_list(&body(request, MAX_BYTES).await?, MAX)?))
     }
 }
 

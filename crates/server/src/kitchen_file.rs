@@ -14,7 +14,7 @@ use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
 use ergastic_core::text::check_name;
 use ergastic_store::{
-    CookFile, FILE_VERSION, MOST_EVENTS, PlanFile, Reading, ReadingFile, Staged, as_document, brought_up,
+    CookFile, FILE_VERSION, MAX_EVENTS, PlanFile, Reading, ReadingFile, Staged, as_document, brought_up,
 };
 use ergastic_words::{Said, Voice, errors, keeping as say};
 use jiff::Timestamp;
@@ -29,7 +29,7 @@ use crate::summaries;
 /// The whole of a file, where a field is named.
 const THE_FILE: &str = "the file";
 /// One plan or cook may be this long, bytes.
-const MOST_ITEM: u64 = 8 << 20;
+const MAX_ITEM: u64 = 8 << 20;
 /// Readings handed on at a time: large enough that a page of the database is written a few times and not for each of them,
 /// small enough that another writer waits a second or two.
 const READINGS: usize = 250_000;
@@ -60,7 +60,7 @@ struct Bounded<R> {
 impl<R: Read> Read for Bounded<R> {
     fn read(&mut self, into: &mut [u8]) -> std::io::Result<usize> {
         if self.left.get() == 0 {
-            return Err(std::io::Error::other(Voice::default().say(say::part_too_long(MOST_ITEM as u32))));
+            return Err(std::io::Error::other(Voice::default().say(say::part_too_long(MAX_ITEM as u32))));
         }
         let length = self.inner.read(into)?;
         self.left.set(self.left.get().saturating_sub(length as u64));
@@ -74,7 +74,7 @@ impl<R: Read> Read for Bounded<R> {
 /// # Errors
 /// Names the field that can't be used; or what the sink says.
 pub fn read_file(reader: impl Read, kitchen: Kitchen, now: Timestamp, sink: &mut impl Sink) -> ApiResult<()> {
-    let left = Rc::new(Cell::new(MOST_ITEM));
+    let left = Rc::new(Cell::new(MAX_ITEM));
     let mut buffered = std::io::BufReader::with_capacity(1 << 16, reader);
     let fault = |error: std::io::Error| {
         let why = Said::text(error.to_string());
@@ -181,8 +181,8 @@ impl<S: Sink> File<'_, S> {
     fn cook(&self, raw: &RawValue) -> Result<Staged, Error> {
         let CookFile { id, plan_id, opened_at, plan, events, binned_at, damaged } = read_object(raw.get().as_bytes())?;
         checks::has_been("opened_at", opened_at, self.now)?;
-        if events.len() > MOST_EVENTS {
-            return Err(Error::new(Kind::OutOfRange, "events", events.len(), errors::at_most(MOST_EVENTS as u32)));
+        if events.len() > MAX_EVENTS {
+            return Err(Error::new(Kind::OutOfRange, "events", events.len(), errors::at_most(MAX_EVENTS as u32)));
         }
         if let Some(why) = damaged {
             let summary = summaries::broken(id, plan_id, "", opened_at, why);
@@ -234,7 +234,7 @@ impl<'de, S: Sink> Visitor<'de> for &mut File<'_, S> {
 
     fn visit_map<A: MapAccess<'de>>(self, mut fields: A) -> Result<(), A::Error> {
         while let Some(name) = fields.next_key::<String>()? {
-            self.left.set(MOST_ITEM);
+            self.left.set(MAX_ITEM);
             self.place.clone_from(&name);
             match name.as_str() {
                 "ergastic" => {
@@ -290,7 +290,7 @@ impl<'de, S: Sink> Visitor<'de> for Items<'_, '_, S> {
         let Self { file, name } = self;
         for i in 0.. {
             file.place = format!("{name}[{i}]");
-            file.left.set(MOST_ITEM);
+            file.left.set(MAX_ITEM);
             let Some(raw) = items.next_element::<Box<RawValue>>()? else { break };
             let item = if name == "plans" { file.plan(&raw) } else { file.cook(&raw) };
             let item = item.map_err(|error| ApiError::from(error.within(&file.place)));
@@ -325,7 +325,7 @@ impl<'de, S: Sink> Visitor<'de> for Probes<'_, '_, S> {
         let file = self.file;
         for i in 0.. {
             file.place = format!("probes[{i}]");
-            file.left.set(MOST_ITEM);
+            file.left.set(MAX_ITEM);
             if probes.next_element_seed(Probe { file, index: i })?.is_none() {
                 break;
             }
@@ -406,7 +406,7 @@ impl<'de, S: Sink> Visitor<'de> for Readings<'_, '_, S> {
         let Self { file, probe, place } = self;
         let mut gathered: Vec<Reading> = Vec::new();
         for i in 0.. {
-            file.left.set(MOST_ITEM);
+            file.left.set(MAX_ITEM);
             let next = readings.next_element::<ReadingFile>();
             if next.is_err() {
                 file.place = format!("{place}[{i}]");

@@ -10,12 +10,12 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 /// Rows of one file.
-pub const MOST_ROWS: usize = 500_000;
+pub const MAX_ROWS: usize = 500_000;
 /// Rows that are looked at to tell the columns apart, and that are shown.
 const LOOKED_AT: usize = 200;
 const SHOWN: usize = 3;
 /// Not more columns than these are told.
-const MOST_COLUMNS: usize = 64;
+const MAX_COLUMNS: usize = 64;
 /// What a logger separates its columns by.
 const SEPARATORS: [u8; 4] = [b',', b';', b'\t', b'|'];
 /// From this on a bare figure in a column of times is so many s, or ms, since 1970 and not since the start.
@@ -98,7 +98,7 @@ fn table(text: &str) -> Result<Table> {
     let mut reader =
         csv::ReaderBuilder::new().delimiter(likely).flexible(true).trim(csv::Trim::All).from_reader(body.as_bytes());
     let headings: Vec<String> =
-        reader.headers().map_err(|_| none())?.iter().take(MOST_COLUMNS).map(str::to_owned).collect();
+        reader.headers().map_err(|_| none())?.iter().take(MAX_COLUMNS).map(str::to_owned).collect();
     if headings.len() < 2 {
         return Err(none());
     }
@@ -107,8 +107,8 @@ fn table(text: &str) -> Result<Table> {
         let record = record.map_err(|error| {
             Error::said(Kind::Unknown, format!("[{}]", rows.len()), say::this_row(), say::because(&error.to_string()))
         })?;
-        if rows.len() == MOST_ROWS {
-            return Err(Error::said(Kind::OutOfRange, "text", say::more_rows(), say::so_many_rows(MOST_ROWS as u32)));
+        if rows.len() == MAX_ROWS {
+            return Err(Error::said(Kind::OutOfRange, "text", say::more_rows(), say::so_many_rows(MAX_ROWS as u32)));
         }
         if record.iter().any(|field| !field.is_empty()) {
             rows.push(record.iter().map(str::to_owned).collect());

@@ -263,13 +263,14 @@ impl Asked {
         Some(said)
     }
 
-    /// What is wrong with a value at a field's bound: refused for its own sake in every base.
+    /// What is wrong with a value at a field's bound: no base takes it, and some refuse it for its own sake.
     async fn at(&self, way: &Way, value: &Value) -> Option<String> {
         let mut why = None;
         for body in self.laid(way, value) {
             match ask(&self.app, self.name, &body).await {
+                Ok(()) => return None,
                 Err((_, problem)) if is_about(&problem, way) => why = Some(problem.detail),
-                _ => return None,
+                Err(_) => {}
             }
         }
         why

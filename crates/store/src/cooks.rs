@@ -12,7 +12,7 @@ use crate::document::{Document, FORMAT};
 use crate::{Error, Result, Store, read_id, read_instant, write, write_instant};
 
 /// The most things that can happen in one cook: a thumb on the log for three days does not make more.
-pub const MOST_EVENTS: usize = 5000;
+pub const MAX_EVENTS: usize = 5000;
 
 /// A cook with everything that happened in it.
 #[derive(Debug, Clone, PartialEq)]
@@ -356,8 +356,8 @@ impl Store {
             .bind(&id)
             .fetch_one(&mut *writing)
             .await?;
-        if stored > 0 && count as usize > MOST_EVENTS {
-            return Err(Error::CookFull { most: MOST_EVENTS });
+        if stored > 0 && count as usize > MAX_EVENTS {
+            return Err(Error::CookFull { most: MAX_EVENTS });
         }
         if stored > 0 {
             put_summary(&mut writing, &id, summary).await?;

@@ -15,7 +15,7 @@ use crate::cooks::{insert_events, put_summary};
 use crate::document::FORMAT;
 use crate::kitchens::{newest, put_kitchen};
 use crate::readings::{count_known, insert_readings, probe_number};
-use crate::{Error, MOST_EVENTS, Reading, Result, Staged, Store, write, write_instant};
+use crate::{Error, MAX_EVENTS, Reading, Result, Staged, Store, write, write_instant};
 
 /// What a file has brought, or would bring.
 #[derive(Debug, Clone, Copy, Default, PartialEq, Eq)]
@@ -367,8 +367,8 @@ async fn put(connection: &mut SqliteConnection, item: Staged) -> Result<()> {
                 .bind(&id)
                 .fetch_one(&mut *connection)
                 .await?;
-            if count as usize > MOST_EVENTS {
-                return Err(Error::CookFull { most: MOST_EVENTS });
+            if count as usize > MAX_EVENTS {
+                return Err(Error::CookFull { most: MAX_EVENTS });
             }
             if opened > 0 {
                 put_summary(connection, &id, &summary).await?;

@@ -34,7 +34,7 @@ use connect::Connections;
 
 pub use backup::{keep_backup, restore};
 pub use bin::{Binned, What};
-pub use cooks::{Appended, MOST_EVENTS, RawCook, RawEvent, StoredCook, Summary};
+pub use cooks::{Appended, MAX_EVENTS, RawCook, RawEvent, StoredCook, Summary};
 pub use document::{Document, brought_up};
 pub use error::{Error, Result, Trouble};
 pub use export::Progress;

@@ -16,7 +16,7 @@ const ROWS: usize = 500;
 /// Readings handed on at a time when many are read.
 const SWEEP: usize = 8192;
 /// Probes that are known at the most: no kitchen has as many, and each name costs a row for good.
-const MOST_PROBES: i64 = 256;
+const MAX_PROBES: i64 = 256;
 /// Only what no import is still bringing in.
 const VISIBLE: &str = "batch NOT IN (SELECT id FROM import_open)";
 
@@ -64,8 +64,8 @@ pub(crate) async fn probe_number(connection: &mut SqliteConnection, name: &str) 
         return Ok(number);
     }
     let all: i64 = sqlx::query_scalar("SELECT count(*) FROM probe").fetch_one(&mut *connection).await?;
-    if all >= MOST_PROBES {
-        return Err(Error::ProbesFull { most: MOST_PROBES as usize });
+    if all >= MAX_PROBES {
+        return Err(Error::ProbesFull { most: MAX_PROBES as usize });
     }
     sqlx::query("INSERT INTO probe (name) VALUES (?) ON CONFLICT (name) DO NOTHING")
         .bind(name)

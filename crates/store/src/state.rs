@@ -10,7 +10,7 @@ use jiff::Timestamp;
 use crate::{Error, Result, Store, Trouble, write_instant};
 
 /// With less room than this on the disk the next change may not be kept, bytes.
-const LEAST_BYTES: u64 = 128 << 10;
+const MIN_BYTES: u64 = 128 << 10;
 
 /// What was found when a small write was tried.
 #[derive(Debug, Clone, PartialEq, Eq)]
@@ -54,7 +54,7 @@ impl Store {
         let free_bytes = free_bytes(self.connections.file());
         let trouble = match tried.await {
             // The log may have room left for a small change where the disk has none for the next.
-            Ok(()) if free_bytes.is_some_and(|free| free < LEAST_BYTES) => Some(Trouble::Full),
+            Ok(()) if free_bytes.is_some_and(|free| free < MIN_BYTES) => Some(Trouble::Full),
             Ok(()) => None,
             Err(error) => Some(error.trouble().unwrap_or(Trouble::Disk)),
         };

@@ -129,7 +129,7 @@ async fn an_event_of_another_cook_is_refused_and_nothing_beside_it_is_kept() {
 #[tokio::test]
 async fn a_cook_takes_so_much_and_no_more() {
     let store = with_cook().await;
-    let many: Vec<_> = (0..ergastic_store::MOST_EVENTS as u128).map(|id| note(100 + id, "x")).collect();
+    let many: Vec<_> = (0..ergastic_store::MAX_EVENTS as u128).map(|id| note(100 + id, "x")).collect();
     store.append(COOK, 0, &many, &shown("x")).await.unwrap();
     let seq = store.cook(COOK).await.unwrap().seq;
     assert!(matches!(store.append(COOK, seq, &[note(1, "a")], &shown("a")).await, Err(Error::CookFull { .. })));

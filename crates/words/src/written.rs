@@ -13,7 +13,7 @@ const TEASPOON_L: f64 = TABLESPOON_L / 3.0;
 const INCH_MM: f64 = 25.4;
 const FOOT_M: f64 = 0.3048;
 /// Nobody spoons more than this out where there are scales, teaspoons.
-const MOST_SPOONS: f64 = 36.0;
+const MAX_SPOONS: f64 = 36.0;
 
 /// A quantity in words and figures.
 pub fn written(argument: &Argument, units: Units, clock: Clock) -> String {
@@ -77,7 +77,7 @@ fn spoonful(Spoons { grams: g, teaspoon_g }: Spoons, us: bool) -> String {
     match us {
         true => format!("{} ({weighed})", spoons(teaspoons)),
         // So much is weighed.
-        false if teaspoons > MOST_SPOONS => weighed,
+        false if teaspoons > MAX_SPOONS => weighed,
         false => format!("{weighed} ({})", spoons(teaspoons)),
     }
 }

@@ -36,7 +36,7 @@ const ONE_STEP_MS = 1200;
 const SAVES_AFTER_MS = 400;
 const TRIES_AGAIN_MS = 3000;
 /** So many steps back. */
-const MOST_STEPS = 50;
+const MAX_STEPS = 50;
 
 /** What another figure would mend; all else may be taken as it is, later. */
 const isRefusal = (fault: ApiFault) => [400, 403, 404, 413, 422].includes(fault.status);
@@ -92,7 +92,7 @@ export class LiveDocument<T extends object> {
     if (last && last.key === key && this.now() - last.at < ONE_STEP_MS) {
       last.after = after;
       last.at = this.now();
-    } else this.past = [...this.past, { before, after, key, at: this.now() }].slice(-MOST_STEPS);
+    } else this.past = [...this.past, { before, after, key, at: this.now() }].slice(-MAX_STEPS);
     this.future = [];
     this.put(after);
   }

@@ -8,7 +8,7 @@ import { clear, createStore, get, set } from 'idb-keyval';
 const store = () => createStore('ergastic-photos', 'by-cook');
 
 /** So many a cook, and so wide, px. */
-export const MOST_PHOTOS = 8;
+export const MAX_PHOTOS = 8;
 const WIDEST = 1400;
 
 /** The photos of a cook, as addresses to show them by. */

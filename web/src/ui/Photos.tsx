@@ -1,7 +1,7 @@
 import { Box, Flex, Text, chakra } from '@chakra-ui/react';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
-import { keepPhotos, madeSmall, MOST_PHOTOS, photosOf } from '../api/photos';
+import { keepPhotos, madeSmall, MAX_PHOTOS, photosOf } from '../api/photos';
 import { useMayChange } from '../api/role';
 import { Button } from './Button';
 
@@ -21,7 +21,7 @@ export function Photos({ cook, add }: { cook: string; add?: boolean }) {
     setFailed(undefined);
     try {
       const made = await Promise.all([...(files ?? [])].map(madeSmall));
-      await keep([...photos, ...made].slice(0, MOST_PHOTOS));
+      await keep([...photos, ...made].slice(0, MAX_PHOTOS));
     } catch {
       setFailed('This browser could not read or keep that photo. A JPEG or PNG does.');
     }
@@ -53,7 +53,7 @@ export function Photos({ cook, add }: { cook: string; add?: boolean }) {
           </Box>
         ))}
       </Flex>
-      {add && photos.length < MOST_PHOTOS && (
+      {add && photos.length < MAX_PHOTOS && (
         <>
           <chakra.label
             htmlFor={id}

@@ -7,7 +7,7 @@ import { Photos } from './Photos';
 const kept = vi.hoisted(() => new Map<string, string[]>());
 const small = vi.hoisted(() => vi.fn());
 vi.mock('../api/photos', () => ({
-  MOST_PHOTOS: 2,
+  MAX_PHOTOS: 2,
   photosOf: (cook: string) => Promise.resolve(kept.get(cook) ?? []),
   keepPhotos: (cook: string, photos: string[]) => Promise.resolve(void kept.set(cook, photos)),
   madeSmall: small,

@@ -3,7 +3,7 @@ export const KEPT_AT = 'kitchen-kept';
 /** Who waits longer for the kitchen gets what is kept. */
 const WAIT_MS = 8000;
 /** So many answers are kept, those of longest ago are let go. */
-const MOST = 150;
+const MAX = 150;
 
 const LISTS = [
   'now',
@@ -43,7 +43,7 @@ export function networkOrKept(open: () => Promise<Cache>, ask: typeof fetch = (i
     const cache = await open();
     await cache.put(request, await marked(answer, at));
     const all = await cache.keys();
-    for (const old of all.slice(0, Math.max(0, all.length - MOST))) await cache.delete(old);
+    for (const old of all.slice(0, Math.max(0, all.length - MAX))) await cache.delete(old);
   };
   return async (request: Request, now: number): Promise<Response> => {
     const answering = ask(request).then(async (answer) => {

@@ -47,7 +47,7 @@ pub struct ColdPortion {
 const MADE_UP_C: f64 = 30.0;
 /// A weight of so many times the meat, kg, and the least.
 const PRESSED_UNDER: f64 = 2.0;
-const LEAST_WEIGHT_KG: f64 = 2.0;
+const MIN_WEIGHT_KG: f64 = 2.0;
 /// Pressed meat stands so much lower.
 const PRESSED_TO: f64 = 0.8;
 const PRESSED_SLICE_MM: f64 = 6.0;
@@ -91,7 +91,7 @@ pub(super) fn cold_portions(meat: &Meat, liquid: Option<Share>, voice: Voice) ->
         let chill_min = in_the_fridge_min([thin * PRESSED_TO, wide, long], MADE_UP_C);
         let slice_kg = DENSITY * PRESSED_SLICE_MM * thin * wide * 1e-9;
         let slices = count(meat.kg / slice_kg);
-        let weight = Mass((PRESSED_UNDER * meat.kg).max(LEAST_WEIGHT_KG).ceil());
+        let weight = Mass((PRESSED_UNDER * meat.kg).max(MIN_WEIGHT_KG).ceil());
         let said = say::cold_pressed(weight, Span(chill_min), slices, Length(PRESSED_SLICE_MM));
         all.push(made(MadeUp::Pressed, said, chill_min, slices, None));
     }

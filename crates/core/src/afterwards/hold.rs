@@ -6,6 +6,7 @@ use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
 use super::meat::Meat;
+use crate::ways::USUAL_KEEP_WARM_C;
 use ergastic_physics::places::ROOM_C;
 use ergastic_physics::tender::rate;
 use ergastic_physics::vessel::WATER_SPECIFIC_HEAT;
@@ -47,7 +48,7 @@ pub struct Hold {
 }
 
 /// Followed no further, h: by then it is another day.
-const MOST_H: f64 = 24.0;
+const MAX_H: f64 = 24.0;
 /// Steps in which it is followed, h.
 const STEP_H: f64 = 0.05;
 /// Shorter than this it is not held there, h.
@@ -83,7 +84,7 @@ impl HoldIn {
         match self {
             Self::Oven => 75.0,
             Self::Flame => 80.0,
-            Self::KeepWarm => 72.0,
+            Self::KeepWarm => USUAL_KEEP_WARM_C,
             Self::Bath => 65.0,
             Self::Box => {
                 let (least_h, a_kilo_h) = BOX_H;
@@ -98,7 +99,7 @@ impl HoldIn {
         let kilos = meat.kg + liquid_l;
         let (mut dose, mut too_far_h, mut safe_h) = (meat.tenderness, None, None);
         let mut hours = 0.0;
-        while hours < MOST_H && (too_far_h.is_none() || safe_h.is_none()) {
+        while hours < MAX_H && (too_far_h.is_none() || safe_h.is_none()) {
             let at_c = self.at_c(hours, kilos);
             if at_c < hot_c && safe_h.is_none() {
                 safe_h = Some(hours);

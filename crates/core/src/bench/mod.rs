@@ -414,8 +414,11 @@ impl Default for Prepare {
     }
 }
 
+/// A level teaspoon of fine salt, g. Practice.
+pub(crate) const SALT_TEASPOON_G: f64 = 6.0;
+
 /// Things in one pot: more is a list, not a dish.
-const MOST_THINGS: usize = 40;
+const MAX_THINGS: usize = 40;
 
 impl Prepare {
     /// Checks every figure.
@@ -454,8 +457,8 @@ impl Prepare {
             in_range("hours", hours, 0.1, 72.0, Unit::Hours)?;
         }
         for (name, length) in [("ingredients", self.ingredients.len()), ("later", self.later.len())] {
-            if length > MOST_THINGS {
-                return Err(Error::new(Kind::OutOfRange, name, length, errors::at_most(MOST_THINGS as u32)));
+            if length > MAX_THINGS {
+                return Err(Error::new(Kind::OutOfRange, name, length, errors::at_most(MAX_THINGS as u32)));
             }
         }
         for (i, thing) in self.ingredients.iter().enumerate() {

@@ -23,17 +23,15 @@ use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::safety::{self, Caution, DANGER_C, WARM_PAST_C};
 use crate::sheet::{TaskId, Worked, first_quarter};
-use crate::ways::{Medium, Method};
+use crate::ways::{Medium, Method, USUAL_KEEP_WARM_C};
 use ergastic_physics::steam::vapour;
 use ergastic_physics::tender::rate;
 use ergastic_physics::units::HOUR_S;
 
 /// Where a finished pot is held, °C.
 const HELD_C: f64 = 70.0;
-/// Keep-warm of pots that come to it by themselves, °C.
-const KEEP_WARM_C: f64 = 72.0;
 /// This much over the floor is the least that is poured into a dry pot, mm.
-const LEAST_MM: f64 = 15.0;
+const MIN_MM: f64 = 15.0;
 /// The heat is followed for so long after it went off, min.
 const OFF_FOR_MIN: f64 = 360.0;
 /// What an hour without heat costs is told.
@@ -188,7 +186,7 @@ impl Pot<'_> {
         let loss = self.loss_kg_h(self.lid).max(0.01);
         // Enough over the floor, and what leaves until it is tender; never more than was meant to be there.
         let left_h = self.worked.ready_min(0.9).map_or(1.0, |ready| ((ready - self.min()) / 60.0).clamp(0.5, 4.0));
-        let least_l = LEAST_MM * floor_m2;
+        let least_l = MIN_MM * floor_m2;
         let wanted_l = (least_l + loss * left_h).min(f64::max(planned, least_l));
         let pour = (wanted_l * 20.0).ceil() / 20.0;
         let look_min = (pour / loss * 60.0 / 2.0 / 15.0).floor().clamp(1.0, 8.0) * 15.0;
@@ -346,7 +344,7 @@ impl Pot<'_> {
     }
 
     fn kept_warm(&self) -> GoneWrong {
-        let keeps_min = self.keeps_min(KEEP_WARM_C);
+        let keeps_min = self.keeps_min(USUAL_KEEP_WARM_C);
         let first = match keeps_min {
             min if min < 10.0 => say::kept_warm_gone(),
             min if min > 24.0 * 60.0 => say::kept_warm_long(),

@@ -15,7 +15,7 @@ use crate::sheet::Worked;
 /// Less liquid than this gives no spoonful to taste, L.
 pub(super) const NO_SPOONFUL_L: f64 = 0.02;
 /// A sauce is worked out from this much at the least, L.
-const LEAST_L: f64 = 0.02;
+const MIN_L: f64 = 0.02;
 
 /// What stands in the pot at the end, for the finishing.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -89,7 +89,7 @@ impl PotNow {
         let pot = worked.case.pot();
         let brings = plan.prepare.brings(&worked.case, self.liquid_l);
         let request = finishing.over(SauceRequest {
-            liquid_l: Some((self.liquid_l.max(LEAST_L) * 100.0).round() / 100.0),
+            liquid_l: Some((self.liquid_l.max(MIN_L) * 100.0).round() / 100.0),
             fat_l: Some(self.fat_l),
             fat_mm: None,
             salt_g: Some(self.salt_g),

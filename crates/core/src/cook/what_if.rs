@@ -14,7 +14,7 @@ use super::standing::Standing;
 use super::status::Status;
 use super::view::{Band, tender_at};
 use crate::clock::{minutes_between, plus_minutes};
-use crate::cuts::STEWING_PIECE_M;
+use crate::cuts::{FEW_PIECES, STEWING_PIECE_M};
 use crate::error::Result;
 use crate::forecast::{Case, ForecastRequest, Heat, Wrap};
 use crate::heat::pit::WrapMaterial;
@@ -40,8 +40,6 @@ const PIT_HOLDS_C: f64 = 70.0;
 const BATH_HOLDS_C: f64 = 65.0;
 /// What a finished pot moved to an oven is set to, °C.
 const OVEN_FOR_A_POT_C: f64 = 150.0;
-/// So many pieces at the most are cut in two on the way.
-const FEW: u32 = 6;
 /// A difference below this is none: meat, g; liquid, L; time, min.
 const NO_MEAT_G: f64 = 25.0;
 const NO_LIQUID_L: f64 = 0.07;
@@ -176,7 +174,7 @@ fn moves(case: &Case, medium: &Medium, kitchen: &Kitchen) -> Vec<Candidate> {
     let wet = medium.is_pot() && !matches!(medium, Medium::Pressure { .. } | Medium::KeepWarm { .. });
     let main = case.main();
     let shut = matches!(medium, Medium::Pressure { .. });
-    if !shut && main.pieces <= FEW && main.sides_m[0] > STEWING_PIECE_M {
+    if !shut && main.pieces <= FEW_PIECES && main.sides_m[0] > STEWING_PIECE_M {
         let happened = Happened::Changed { method: None, heat: None, lid: None, halved: true };
         found.push(candidate("halve", say::halve_now(), say::halve_now_trade(), happened));
     }

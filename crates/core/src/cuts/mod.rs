@@ -78,6 +78,8 @@ pub const RESISTANCE_LN_SIGMA: f64 = 0.18;
 
 /// A piece no thicker than this is a stewing piece, m. Practice.
 pub const STEWING_PIECE_M: f64 = 0.05;
+/// So many pieces at the most are cut in two: a pot of many is cut anew.
+pub const FEW_PIECES: u32 = 6;
 /// A plate of cooked meat, kg: between 150 and 180 g. Practice.
 pub const PORTION_KG: f64 = 0.165;
 /// Sides of a cube for stewing, mm. Practice.

@@ -11,11 +11,10 @@ use super::moves::Move;
 use super::plate::{RIGHT_PLATE, SAUCE_USUAL};
 use super::stove::Stove;
 use super::walk::starch_for;
-use crate::bench::Larder;
+use crate::bench::{Larder, SALT_TEASPOON_G};
 use ergastic_physics::units::round_to;
 
-/// A level teaspoon of fine salt, of sugar and of vinegar, g.
-const SALT_TEASPOON_G: f64 = 6.0;
+/// A level teaspoon of sugar and of vinegar, g.
 const SUGAR_TEASPOON_G: f64 = 4.2;
 const VINEGAR_TEASPOON_G: f64 = 5.0;
 /// Sugar for each of acid at which a sauce is round: a ripe tomato has some nine times. Working value.

@@ -100,7 +100,7 @@ const STEW_CONDUCTIVITY: f64 = 1.2;
 const TRAY_M: [f64; 4] = [0.04, 0.03, 0.025, 0.02];
 const TRAY_M2: f64 = 0.06;
 /// Nobody fills a tray shallower, m. Practice.
-const TRAY_LEAST_M: f64 = 0.02;
+const MIN_TRAY_M: f64 = 0.02;
 /// As deep as a stew is that is stirred now and then, m. Working value.
 const STIRRED_M: f64 = 0.025;
 
@@ -180,7 +180,7 @@ impl ToCool<'_> {
     /// Trays filled so deep at most, how deep they really are, m, and how they cool in air that takes so much off.
     fn in_trays(&self, deepest_m: f64, (coefficient, around_c): (f64, f64)) -> (f64, f64, Stretch) {
         // No deeper than it stands in a wide pot.
-        let deepest_m = deepest_m.min(self.depth_m().max(TRAY_LEAST_M));
+        let deepest_m = deepest_m.min(self.depth_m().max(MIN_TRAY_M));
         let trays = (self.kg() / DENSITY / (deepest_m * TRAY_M2)).ceil().max(1.0);
         let depth_m = f64::max(0.005, self.kg() / DENSITY / (trays * TRAY_M2));
         let resistance = 1.0 / coefficient + 0.5 * depth_m / STEW_CONDUCTIVITY;

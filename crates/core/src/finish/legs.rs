@@ -10,10 +10,7 @@ use super::liquor::Liquor;
 use super::moves::{Move, Strain};
 use super::stove::Stove;
 use super::walk::{Walk, Went};
-use crate::bench::Larder;
-
-/// A level teaspoon of fine salt, g.
-const SALT_TEASPOON_G: f64 = 6.0;
+use crate::bench::{Larder, SALT_TEASPOON_G};
 
 /// How the pot stands at a moment of the path.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]

@@ -25,7 +25,7 @@ pub(crate) use choices::{FILM_MM, SAUCE_A_HEAD_L};
 pub use choices::{Skim, Target, Taste, Thickener};
 pub use cooling::{CoolIn, Cooled, ToCool, cooling, stood_min};
 pub use legs::{Bends, Leg, Stand};
-pub(crate) use moves::{MOST_MOVES, check_moves};
+pub(crate) use moves::{MAX_MOVES, check_moves};
 pub use moves::{Move, Strain};
 pub use offered::{MoreChoice, SkimChoice, SpoonTest, ThickenerChoice};
 pub(crate) use plate::{FLAT_G_PER_KG, MeatOnPlate, SALTY_G_PER_KG, bears_g_per_kg};

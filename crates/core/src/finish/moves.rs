@@ -150,11 +150,11 @@ impl Move {
 }
 
 /// Moves that are taken at most, of those done and those to do.
-pub(crate) const MOST_MOVES: usize = 200;
+pub(crate) const MAX_MOVES: usize = 200;
 
 /// No more moves than anyone makes, and each of them possible.
 pub(crate) fn check_moves(field: &'static str, moves: &[Move]) -> Result<()> {
-    in_range(field, moves.len() as f64, 0.0, MOST_MOVES as f64, Unit::None)?;
+    in_range(field, moves.len() as f64, 0.0, MAX_MOVES as f64, Unit::None)?;
     for (i, one) in moves.iter().enumerate() {
         one.check().map_err(|error| error.within(&format!("{field}[{i}]")))?;
     }

@@ -10,7 +10,7 @@ const HELD_BY_STARCH: f64 = 0.3;
 /// Liquid that clings to a kilo of spent vegetables, run through a sieve and pressed, L. Working values.
 const CLINGS_L: [f64; 2] = [0.15, 0.04];
 /// A sauce keeps at least this, L.
-const LEAST_L: f64 = 0.02;
+const MIN_L: f64 = 0.02;
 /// Points at which a reduction is followed.
 const POINTS: u32 = 8;
 /// Minutes of ladling, straining, pressing, stirring something in; of a slurry poured in, in thirds, before it cooks. Working values.
@@ -75,7 +75,7 @@ impl Walk {
             Move::Strain { how } => went.min = self.strain(stove, how),
             Move::Reduce { to_l, meat_in } => {
                 let edge_l = if done { 0.0 } else { stove.stop_l(before.salt_g) };
-                let at_l = to_l.max(edge_l).max(LEAST_L).min(before.liquid_l);
+                let at_l = to_l.max(edge_l).max(MIN_L).min(before.liquid_l);
                 went.stopped =
                     (at_l > to_l + 0.01 && edge_l > to_l).then(|| Stopped { at_l, strength: before.salt_g / at_l });
                 went.did = Move::Reduce { to_l: at_l, meat_in };
@@ -83,7 +83,7 @@ impl Walk {
                 went.curve = self.boil_down(at_l);
             }
             Move::SetAside { litres } => {
-                let litres = litres.min(f64::max(0.0, before.liquid_l - LEAST_L));
+                let litres = litres.min(f64::max(0.0, before.liquid_l - MIN_L));
                 let aside = before.drawn(litres);
                 self.aside = self.aside.plus(&aside);
                 self.pot = before.less(&aside);
@@ -140,7 +140,7 @@ impl Walk {
             Strain::Run => (run, STRAIN_MIN),
             Strain::Press => (pressed, PRESS_MIN),
         };
-        let clings_l = f64::min(clings * stove.vegetables_kg, f64::max(0.0, self.pot.liquid_l - LEAST_L));
+        let clings_l = f64::min(clings * stove.vegetables_kg, f64::max(0.0, self.pot.liquid_l - MIN_L));
         let lost = self.pot.drawn(clings_l);
         self.cloth = self.cloth.plus(&lost);
         self.pot = self.pot.less(&lost);
@@ -171,7 +171,7 @@ impl Walk {
 }
 
 /// More gelatin than this in a litre makes it set like rubber on the plate, g. Practice.
-const GELATIN_AT_MOST: f64 = 60.0;
+const MAX_GELATIN: f64 = 60.0;
 
 /// Grams of a thickener that bring a liquid to some body; none where it has it already. Of gelatin, whose swelling water comes with it,
 /// no more than a plate bears: it may be too little.
@@ -183,7 +183,7 @@ pub(super) fn starch_for(pot: &Liquor, with: Thickener, to_body: f64) -> f64 {
     if with == Thickener::None || body(0.0) >= to_body {
         return 0.0;
     }
-    let most = if with == Thickener::Gelatin { GELATIN_AT_MOST } else { 2000.0 };
+    let most = if with == Thickener::Gelatin { MAX_GELATIN } else { 2000.0 };
     let (mut low, mut high) = (0.0, most * pot.liquid_l);
     for _ in 0..80 {
         let middle = 0.5 * (low + high);

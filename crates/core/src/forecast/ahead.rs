@@ -2,7 +2,7 @@
 
 use super::evidence::{Evidence, Found, finds_each};
 use super::stats::{in_order, quantile, quantile_in};
-use super::weighted::{LEAST_LEFT, Weighted, believed, weights};
+use super::weighted::{MIN_LEFT, Weighted, believed, weights};
 use crate::tender::Check;
 use ergastic_physics::{Sample, Times};
 
@@ -59,7 +59,7 @@ pub(super) fn what_moved(
         for (_, likely) in each.iter().enumerate().filter(|(i, _)| which(*i)) {
             logs.iter_mut().zip(likely).for_each(|(sum, log)| *sum += log);
         }
-        weights(&logs, believed(&logs, 1.0, LEAST_LEFT))
+        weights(&logs, believed(&logs, 1.0, MIN_LEFT))
     };
     let Some(latest) = evidence.len().checked_sub(1) else { return (Vec::new(), None) };
     let without = weighed(&|i| i != latest);

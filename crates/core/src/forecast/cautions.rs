@@ -10,19 +10,19 @@ use crate::safety::{
 use crate::ways::{Cooling, Medium, Method, against};
 use ergastic_physics::body::THAWED_C;
 use ergastic_physics::case::End;
-use ergastic_physics::pressure::{FULLEST, LEAST_LITRES};
+use ergastic_physics::pressure::{FULLEST, MIN_LITRES};
 use ergastic_physics::record::Record;
 use ergastic_physics::tender::SOFTENS_FROM_C;
 use ergastic_physics::units::HOUR_S;
 
 /// So few thin pieces are strips or slices, not a heap of bites.
-const FEW_PIECES: u32 = 3;
+const FEW_STRIPS: u32 = 3;
 
 /// What *Match* would refuse is said here in the same words; it is computed all the same. How it is eaten counts where somebody
 /// said it.
 fn unsuited(case: &Case) -> Option<Caution> {
     let supposed = case.assumed.iter().any(|filled| filled.name == "eaten_as");
-    let small = |part: &Part| part.sides_m[0] <= STEWING_PIECE_M && part.pieces > FEW_PIECES;
+    let small = |part: &Part| part.sides_m[0] <= STEWING_PIECE_M && part.pieces > FEW_STRIPS;
     let refused = case.parts.iter().find_map(|part| {
         let eaten_as = if supposed { EatenAs::Fork } else { part.eaten_as };
         against(part.facts, case.first().method, eaten_as, small(part))
@@ -56,7 +56,7 @@ pub fn of(case: &Case, record: &Record, ready_s: Option<f64>, comes_up: bool) ->
         // Its first juice is liquid too; what never gathers enough is told so.
         match comes_up {
             false => cautions.push(pressure_dry(case.liquid_l, voice)),
-            true if case.liquid_l <= LEAST_LITRES => cautions.push(pressure_little(case.liquid_l, voice)),
+            true if case.liquid_l <= MIN_LITRES => cautions.push(pressure_little(case.liquid_l, voice)),
             true => {}
         }
     }

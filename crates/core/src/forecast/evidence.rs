@@ -25,9 +25,9 @@ const WILD: f64 = 2.0;
 const ONE_READING_S: f64 = 600.0;
 /// Of one place so many are weighed at the most: what is read for days is gathered over twice as long, and twice again. Working
 /// value.
-pub(super) const MOST_READINGS: f64 = 144.0;
+pub(super) const MAX_READINGS: f64 = 144.0;
 /// Of checks, dips and weighings the latest so many are weighed.
-pub(super) const MOST_OTHERS: usize = 100;
+pub(super) const MAX_OTHERS: usize = 100;
 
 /// Where findings come from.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -162,7 +162,7 @@ impl Evidence {
     /// The logarithm of how likely a member makes this finding.
     pub(super) fn log_likelihood(&self, sample: &Sample) -> f64 {
         /// The least that is told apart from nothing.
-        const LEAST: f64 = 1e-12;
+        const MIN: f64 = 1e-12;
         let normal = |off: f64, sigma: f64| {
             let off = (off / sigma).abs();
             if off <= WILD { -0.5 * off * off } else { WILD * (0.5 * WILD - off) }
@@ -175,7 +175,7 @@ impl Evidence {
             Self::Weighing { lost_kg, .. } => normal(lost_kg - sample.steam_kg, WEIGHING_SIGMA_KG),
             Self::Around { celsius, place: Place::Liquid, .. } => normal(celsius - sample.medium_c, LIQUID_SIGMA_K),
             Self::Around { celsius, place: Place::Air, .. } => normal(celsius - sample.air_c, AIR_SIGMA_K),
-            Self::Check { found, .. } => f64::max(finds(*found, sample.tenderness), LEAST).ln(),
+            Self::Check { found, .. } => f64::max(finds(*found, sample.tenderness), MIN).ln(),
         }
     }
 }
@@ -218,7 +218,7 @@ pub(super) fn gathered(evidence: &[Evidence]) -> Vec<Evidence> {
             other => others.push(other),
         }
     }
-    let mut gathered = others.split_off(others.len().saturating_sub(MOST_OTHERS));
+    let mut gathered = others.split_off(others.len().saturating_sub(MAX_OTHERS));
     let [middle, liquid, air] = read.map(as_one);
     gathered.extend(middle.into_iter().map(|(at_s, celsius)| Evidence::Reading { at_s, celsius }));
     for (place, read) in [(Place::Liquid, liquid), (Place::Air, air)] {
@@ -232,7 +232,7 @@ pub(super) fn gathered(evidence: &[Evidence]) -> Vec<Evidence> {
 fn as_one(mut readings: Vec<(f64, f64)>) -> Vec<(f64, f64)> {
     let span_s = readings.first().zip(readings.last()).map_or(0.0, |(first, last)| last.0 - first.0);
     let mut within_s = ONE_READING_S;
-    while span_s > within_s * MOST_READINGS {
+    while span_s > within_s * MAX_READINGS {
         within_s *= 2.0;
     }
     let mut gathered = Vec::new();

@@ -6,12 +6,12 @@ use super::ahead::{Ahead, Moved, as_the_band_moved, stood_at, what_moved, width_
 use super::evidence::{Evidence, Source, gathered, readings_worth};
 use super::resolve::Case;
 use super::stats::{in_order, quantile};
-use super::weighted::{LEAST_LEFT, THIN, Weighted, believed, effective, weights};
+use super::weighted::{MIN_LEFT, THIN, Weighted, believed, effective, weights};
 use ergastic_physics::members::Drawn;
 use ergastic_physics::{Sample, Times, run_all, run_all_sampled};
 
 /// Of the weight, this has to be left to those that were still firm when a fork said so, with so many of them.
-const LEAST_STILL_FIRM: f64 = 0.02;
+const MIN_STILL_FIRM: f64 = 0.02;
 const FEWEST: f64 = 8.0;
 
 /// The ensemble after the evidence, with how much of it is left.
@@ -95,7 +95,7 @@ fn still_firm(times: &[Times], weights: &[f64], firm_s: f64) -> Option<Vec<f64>>
     let weights: Vec<f64> =
         times.iter().zip(weights).map(|(times, weight)| if times.ready_s > firm_s { *weight } else { 0.0 }).collect();
     let left: f64 = weights.iter().sum();
-    (left >= LEAST_STILL_FIRM && effective(&weights.iter().map(|weight| weight / left).collect::<Vec<_>>()) >= FEWEST)
+    (left >= MIN_STILL_FIRM && effective(&weights.iter().map(|weight| weight / left).collect::<Vec<_>>()) >= FEWEST)
         .then_some(weights)
 }
 
@@ -156,7 +156,7 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
         drawn = drawn.again(&ensemble.weights, case.seed);
         let (times, (looked, later), _, Weighing { sources, .. }) = run(&drawn);
         let rest: Vec<f64> = powers.iter().map(|power| 1.0 - power).collect();
-        let (logs, _) = tempered(&sources, &rest, LEAST_LEFT, count);
+        let (logs, _) = tempered(&sources, &rest, MIN_LEFT, count);
         ensemble = Weighted::new(times, weights(&logs, 1.0));
         (seen, ahead) = (looked, later);
     }
@@ -216,7 +216,7 @@ pub fn softness_at(case: &Case, at_s: f64) -> (Weighted, Vec<f64>) {
 
 #[cfg(test)]
 mod tests {
-    use super::super::evidence::{MOST_OTHERS, MOST_READINGS, READING_SIGMA_K};
+    use super::super::evidence::{MAX_OTHERS, MAX_READINGS, READING_SIGMA_K};
     use super::*;
     use crate::forecast::ForecastRequest;
     use crate::tender::Check;
@@ -358,7 +358,7 @@ mod tests {
             })
             .collect();
         let gathered = gathered(&many);
-        assert!(gathered.len() <= MOST_READINGS as usize + 1 + MOST_OTHERS, "{}", gathered.len());
+        assert!(gathered.len() <= MAX_READINGS as usize + 1 + MAX_OTHERS, "{}", gathered.len());
         assert!(gathered.iter().all(|found| found.at_s() <= HORIZON_S));
         assert!(gathered.windows(2).all(|pair| pair[0].at_s() <= pair[1].at_s()));
         // One wild value among those close to each other is not heard.

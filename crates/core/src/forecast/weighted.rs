@@ -5,7 +5,7 @@ use ergastic_physics::Times;
 
 /// All findings together leave at least this share of the new cooks with weight: the model is not the kitchen, and no number
 /// of findings makes it so. Working value, with [`THIN`] chosen for bands that hold four cooks in five after 0 to 200 readings.
-pub(super) const LEAST_LEFT: f64 = 0.1;
+pub(super) const MIN_LEFT: f64 = 0.1;
 /// With fewer than this share of the cooks left the ensemble is drawn anew around them.
 pub(super) const THIN: f64 = 0.3;
 

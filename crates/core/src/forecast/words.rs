@@ -8,7 +8,7 @@ use super::resolve::Case;
 use crate::cuts::{CutFacts, DryRisk, EatenAs};
 use crate::heat::pot::Lid;
 use crate::ways::Medium;
-use ergastic_physics::pressure::LEAST_LITRES;
+use ergastic_physics::pressure::MIN_LITRES;
 use ergastic_physics::record::Frame;
 
 /// What kind of muscle it is, by its collagen.
@@ -26,7 +26,7 @@ pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>, pressure: O
     let main = case.main();
     let first = &case.first().medium;
     let cooks = match (first, case.stages.as_slice()) {
-        (Medium::Pressure { .. }, [_]) if case.liquid_l < LEAST_LITRES => ways::pressure_comes_late(),
+        (Medium::Pressure { .. }, [_]) if case.liquid_l < MIN_LITRES => ways::pressure_comes_late(),
         (_, [_]) => first.sentence(case.boil_c, at_ready.map(|frame| frame.medium_c)),
         (_, stages) => ways::chain(Said::list(stages.iter().map(|stage| stage.medium.words()), Join::Then)),
     };

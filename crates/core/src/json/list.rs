@@ -8,7 +8,7 @@ use ergastic_words::errors as say;
 use serde::de::{DeserializeOwned, Error as _, SeqAccess, Visitor};
 
 use super::misfit::Step;
-use super::node::{Growing, MOST_VALUES, too_many};
+use super::node::{Growing, MAX_VALUES, too_many};
 use super::reader::Reader;
 use crate::error::{Error, Kind};
 
@@ -29,7 +29,7 @@ impl<'de, T: DeserializeOwned> Visitor<'de> for Items<'_, T> {
     fn visit_seq<A: SeqAccess<'de>>(self, mut items: A) -> Result<Vec<T>, A::Error> {
         let mut taken = Vec::new();
         loop {
-            let left = Cell::new(MOST_VALUES);
+            let left = Cell::new(MAX_VALUES);
             let next = items.next_element_seed(Growing { left: &left });
             if left.get() == 0 {
                 *self.fault = Some(too_many());

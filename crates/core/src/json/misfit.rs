@@ -82,8 +82,8 @@ impl std::error::Error for Misfit {}
 
 /// A name of something not known, as it is shown.
 pub fn quoted(text: &str) -> Said {
-    const MOST: usize = 60;
-    let short: String = text.chars().take(MOST).collect();
+    const MAX: usize = 60;
+    let short: String = text.chars().take(MAX).collect();
     Said::text(if short.len() < text.len() { format!("{short:?}…") } else { format!("{text:?}") })
 }
 

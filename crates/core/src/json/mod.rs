@@ -23,7 +23,7 @@ use crate::error::{Error, Kind, Result};
 pub use patch::{patch, patch_of};
 pub(crate) use tagged::{ByKind, tagged};
 
-use node::{Growing, MOST_VALUES, Node, too_many};
+use node::{Growing, MAX_VALUES, Node, too_many};
 use reader::Reader;
 
 /// What some editors put before a text to say that it is UTF-8.
@@ -103,7 +103,7 @@ pub fn read_list<T: DeserializeOwned>(text: &[u8], most: usize) -> Result<Vec<T>
 }
 
 fn tree(text: &[u8]) -> Result<Node> {
-    let left = Cell::new(MOST_VALUES);
+    let left = Cell::new(MAX_VALUES);
     let mut json = serde_json::Deserializer::from_slice(text);
     let read = Growing { left: &left }.deserialize(&mut json).and_then(|node| json.end().map(|()| node));
     read.map_err(|error| if left.get() == 0 { too_many() } else { not_json(&error) })

@@ -11,10 +11,10 @@ use super::misfit::{Step, quoted};
 use crate::error::{Error, Kind};
 
 /// The most values that are held at once while something is read.
-pub const MOST_VALUES: u32 = 1 << 18;
+pub const MAX_VALUES: u32 = 1 << 18;
 
 pub fn too_many() -> Error {
-    Error::said(Kind::OutOfRange, "", say::so_many_values(), say::at_most(MOST_VALUES))
+    Error::said(Kind::OutOfRange, "", say::so_many_values(), say::at_most(MAX_VALUES))
 }
 
 /// A JSON value.

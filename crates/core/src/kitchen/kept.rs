@@ -11,7 +11,7 @@ use crate::error::{Error, Kind, Result};
 use crate::text::check_name;
 
 /// So many things are kept at a time.
-const MOST: usize = 60;
+const MAX: usize = 60;
 
 /// Something kept from an earlier cook.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -48,8 +48,8 @@ impl Kept {
 /// # Errors
 /// Names the field that can't be used.
 pub(super) fn check(kept: &[Kept]) -> Result<()> {
-    if kept.len() > MOST {
-        return Err(Error::new(Kind::OutOfRange, "kept", kept.len(), errors::at_most(MOST as u32)));
+    if kept.len() > MAX {
+        return Err(Error::new(Kind::OutOfRange, "kept", kept.len(), errors::at_most(MAX as u32)));
     }
     kept.iter().enumerate().try_for_each(|(i, kept)| kept.check(&format!("kept[{i}]")))
 }

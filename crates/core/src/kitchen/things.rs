@@ -12,7 +12,7 @@ use crate::text::check_name;
 /// The element of a usual pressure pot, W.
 pub const USUAL_INSERT_W: f64 = 1000.0;
 /// So many of a kind stand in one kitchen.
-const MOST: usize = 24;
+const MAX: usize = 24;
 
 /// A thing with a name of its own.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -271,8 +271,8 @@ fn round(diameter_cm: f64, height_cm: f64, material: Material) -> Vessel {
 /// # Errors
 /// Names the field that can't be used.
 pub(super) fn check_all<T: Measures>(kind: &str, things: &[Thing<T>], taken: &mut Vec<String>) -> Result<()> {
-    if things.len() > MOST {
-        return Err(Error::new(Kind::OutOfRange, kind, things.len(), errors::at_most(MOST as u32)));
+    if things.len() > MAX {
+        return Err(Error::new(Kind::OutOfRange, kind, things.len(), errors::at_most(MAX as u32)));
     }
     for (i, thing) in things.iter().enumerate() {
         let here = format!("{kind}[{i}]");

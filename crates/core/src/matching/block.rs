@@ -51,7 +51,7 @@ pub struct Block<'a> {
 }
 
 /// Things that may be named as free.
-const MOST_KIT: usize = 64;
+const MAX_KIT: usize = 64;
 
 impl<'a> Block<'a> {
     /// Checks a request against a kitchen.
@@ -76,8 +76,8 @@ impl<'a> Block<'a> {
             in_range(&format!("prices.{}", cut.key()), *price, 0.0, 10_000.0, Unit::None)?;
         }
         let kit = request.kit.clone().unwrap_or_else(|| kitchen.kit());
-        if kit.len() > MOST_KIT {
-            return Err(Error::new(Kind::OutOfRange, "kit", kit.len(), errors::at_most(MOST_KIT as u32)));
+        if kit.len() > MAX_KIT {
+            return Err(Error::new(Kind::OutOfRange, "kit", kit.len(), errors::at_most(MAX_KIT as u32)));
         }
         if kit.is_empty() {
             return Err(Error::missing("kit", errors::something_to_cook_on()));

@@ -13,7 +13,7 @@ use crate::plan::Plan;
 use ergastic_physics::units::round_to;
 
 /// Under so little gelatin there is no sauce whose body could be told apart, g.
-const LEAST_BODY_G: f64 = 1.0;
+const MIN_BODY_G: f64 = 1.0;
 /// So many are offered.
 const OFFERED: usize = 4;
 
@@ -73,7 +73,7 @@ pub fn for_a_tender_cut(block: &Block) -> Vec<Substitute> {
 /// How the sauce's body changes from so much gelatin to so much, g, where there is a sauce.
 fn body(from_g: f64, to_g: f64) -> Option<Said> {
     match to_g / from_g {
-        _ if from_g < LEAST_BODY_G => None,
+        _ if from_g < MIN_BODY_G => None,
         less if less < 0.8 => Some(say::less_body(Percent(less))),
         more if more > 1.25 => Some(say::more_body(round_to(more, 0.1))),
         _ => None,

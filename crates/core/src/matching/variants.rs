@@ -11,7 +11,7 @@ use crate::forecast::{Case, ForecastRequest, Heat, Meat, Part, StageRequest, Unt
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::Kit;
-use crate::ways::{HeatSource, Method, NIGHT_MIN, Settings};
+use crate::ways::{AFTER_SMOKE_BATH_C, HeatSource, Method, NIGHT_MIN, Settings, USUAL_REHEAT_C};
 use ergastic_physics::pressure::FULLEST;
 
 use Shape::{Cubed, Halved, Whole};
@@ -224,7 +224,7 @@ impl Dials {
                 fat: 90.0,
                 bath: 82.0,
                 cool_bath: 75.0,
-                holding_bath: 85.0,
+                holding_bath: AFTER_SMOKE_BATH_C,
             },
             Units::Us => Self {
                 oven: f(300.0),
@@ -333,7 +333,7 @@ fn in_two_goes(list: &mut List, dials: &Dials) {
     let name = say::smoke_braise(Minutes(BEFORE_THE_POT_MIN));
     list.chain(vec![smoked(BEFORE_THE_POT_MIN), then], "smoke_braise", name, Kit::Pit, true);
     let tender = Some(Until { tender: Some(true), ..Until::default() });
-    let warmed = Heat { to_c: Some(74.0), ..Heat::default() };
+    let warmed = Heat { to_c: Some(USUAL_REHEAT_C), ..Heat::default() };
     let over_night = vec![
         stage(Method::Braise, braised, tender),
         stage(Method::Chill, Heat::default(), minutes(NIGHT_MIN)),

@@ -17,6 +17,6 @@ pub use answer::{
     ClockChange, DishHours, GaveWay, MealConflict, MealSheet, MealTask, PlacingProblem, WayChange, WayOut,
 };
 pub use marinate::AskedBench;
-pub use request::{AskedDish, Counts, MOST_DISHES, Pin, Regret, SheetRequest};
+pub use request::{AskedDish, Counts, MAX_DISHES, Pin, Regret, SheetRequest};
 pub use sheet::{Dishes, meal_of_dishes, meal_of_plans, meal_sheet, meal_sheet_anywhere, meal_tried};
 pub use under_way::{CookedTask, UnderWay};

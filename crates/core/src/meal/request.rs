@@ -16,7 +16,7 @@ use crate::plan::{Plan, Side, Uses, check_sides};
 use crate::text::check_name;
 
 /// So many dishes make a meal.
-pub const MOST_DISHES: usize = 12;
+pub const MAX_DISHES: usize = 12;
 
 /// How many of each thing there is to work with, in place of the kitchen's own.
 #[skip_serializing_none]
@@ -294,7 +294,7 @@ pub struct SheetRequest {
 }
 
 /// Tasks of a meal that may be held where the cook put them.
-const MOST_PINS: usize = 200;
+const MAX_PINS: usize = 200;
 
 impl SheetRequest {
     /// Checks how many there are of each.
@@ -311,7 +311,7 @@ impl SheetRequest {
         if self.dishes.is_empty() {
             return Err(Error::missing("dishes", errors::at_least_one_dish()));
         }
-        at_most("dishes", self.dishes.len(), MOST_DISHES)?;
-        at_most("pins", self.pins.as_ref().map_or(0, Vec::len), MOST_PINS)
+        at_most("dishes", self.dishes.len(), MAX_DISHES)?;
+        at_most("pins", self.pins.as_ref().map_or(0, Vec::len), MAX_PINS)
     }
 }

@@ -11,7 +11,7 @@ use crate::plan::Plan;
 use crate::ways::{HeatSource, Medium, Method};
 
 /// A dish gives way by so much at the most, K. Working value: beyond it, it is another cook.
-const MOST_K: f64 = 30.0;
+const MAX_K: f64 = 30.0;
 
 /// Where a dish stands in the oven at one setting the whole time: that setting, °C.
 fn oven_c(course: &Course) -> Option<f64> {
@@ -68,7 +68,7 @@ pub(super) fn shared(table: &Table, courses: &[Course]) -> Option<Shared> {
         if i == leader
             || table.cook_of(i).is_some()
             || (celsius - lead_c).abs() < 0.5
-            || (celsius - lead_c).abs() > MOST_K
+            || (celsius - lead_c).abs() > MAX_K
         {
             continue;
         }

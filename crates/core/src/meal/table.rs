@@ -4,13 +4,13 @@ use ergastic_words::{Said, Voice, errors, meal as say};
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
 
-use super::request::{Counts, MOST_DISHES, Pin, SheetRequest};
+use super::request::{Counts, MAX_DISHES, Pin, SheetRequest};
 use super::under_way::UnderWay;
 use crate::clock::{Stretch, check_instant, comes_twice, instant, minutes_between, plus_minutes, spans, zone};
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::forecast::Assumed;
 use crate::kitchen::Kitchen;
-use crate::plan::{Borrowed, MOST_MIN, Plan, PlanPin};
+use crate::plan::{Borrowed, MAX_MIN, Plan, PlanPin};
 use crate::prepare::own_vessels;
 use crate::sheet::{TakenSpan, TaskId};
 
@@ -198,7 +198,7 @@ impl Table {
     /// As [`Table::lay`].
     pub fn lay_anywhere(request: &SheetRequest, now: Timestamp) -> Result<Self> {
         let counts = request.kitchen.as_ref().map(Counts::or_usual);
-        let pots = Some(request.dishes.len().clamp(Kitchen::default().pots.len(), MOST_DISHES) as u32);
+        let pots = Some(request.dishes.len().clamp(Kitchen::default().pots.len(), MAX_DISHES) as u32);
         let usual = Counts { pots, ..Counts::default() }.or_usual().onto(&Kitchen::default())?;
         let request = SheetRequest { kitchen: counts, ..request.clone() };
         Self::lay(&request, &usual, now)
@@ -244,7 +244,7 @@ fn meant(pin: &Pin, dishes: usize, zone: &TimeZone) -> Result<(usize, TaskId, Pl
     let at = pin.at.as_ref().map(|at| instant("at", at, zone)).transpose()?;
     at.map_or(Ok(()), |at| check_instant("at", at))?;
     if let Some(min) = pin.min {
-        in_range("min", min, 1.0, MOST_MIN, Unit::Minutes)?;
+        in_range("min", min, 1.0, MAX_MIN, Unit::Minutes)?;
     }
     Ok((dish, task, PlanPin { task: task.to_string(), at, min: pin.min }))
 }

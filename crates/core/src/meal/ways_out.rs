@@ -14,7 +14,7 @@ const BORROWED_SLEEP_MIN: u32 = 60;
 /// What helps by less is not told, min.
 const HELPS_FROM_MIN: f64 = 10.0;
 /// So many are told, beside a later bell.
-const MOST_TOLD: usize = 4;
+const MAX_TOLD: usize = 4;
 
 /// What would help, the best first; nothing where nothing is amiss.
 pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> Vec<WayOut> {
@@ -70,7 +70,7 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
         told(text, say::less_sleep_trade(), tried, WayChange::Sleep { minutes: BORROWED_SLEEP_MIN });
     }
     found.sort_by(|a, b| a.0.total_cmp(&b.0));
-    let mut ways: Vec<WayOut> = found.into_iter().map(|(_, way)| way).take(MOST_TOLD).collect();
+    let mut ways: Vec<WayOut> = found.into_iter().map(|(_, way)| way).take(MAX_TOLD).collect();
     if placed.placing.late > 0 {
         let bell = later_bell(placed.serve_at(), |bell| {
             let later = Table { bell, now: plus_minutes(table.now, TO_DECIDE_MIN), ..table.clone() };

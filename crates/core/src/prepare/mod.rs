@@ -52,6 +52,7 @@ pub use salt::{BrineAnswer, SaltAnswer, SaltSource, depth_mm, salting};
 pub(crate) use schools::flour_g;
 pub use schools::{School, SchoolOption, tempered_c};
 pub use sear::{PanPoint, SearPlan, sear};
+pub(crate) use seasoning::NO_SAUCE_L;
 pub use seasoning::Seasoning;
 pub use shopping::ShoppingItem;
 pub use trim::Trimmed;

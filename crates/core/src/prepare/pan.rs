@@ -61,14 +61,14 @@ pub struct Laid {
 /// practice: thirty cubes that fill a small insert stew.
 const ROOMY: f64 = 0.6;
 const SHOULDER_TO_SHOULDER: f64 = 0.9;
-const MOST_FALLS_BACK: f64 = 0.6;
+const MAX_FALLS_BACK: f64 = 0.6;
 
 /// How much of its steam falls back on several pieces that cover such a share of the floor.
 pub fn falls_back(cover: f64, pieces: u32) -> f64 {
     if pieces < 2 {
         return 0.0;
     }
-    MOST_FALLS_BACK * ((cover - ROOMY) / (SHOULDER_TO_SHOULDER - ROOMY)).clamp(0.0, 1.0)
+    MAX_FALLS_BACK * ((cover - ROOMY) / (SHOULDER_TO_SHOULDER - ROOMY)).clamp(0.0, 1.0)
 }
 
 /// How a batch went.

@@ -9,7 +9,7 @@ use crate::heat::pot::{Lid, Pot};
 use crate::ways::{LOOK_EVERY_MIN, Medium};
 use ergastic_physics::body::DENSITY;
 use ergastic_physics::liquid::Packing;
-use ergastic_physics::pressure::{FULLEST, LEAST_LITRES};
+use ergastic_physics::pressure::{FULLEST, MIN_LITRES};
 
 /// Below this depth the bottom is about to catch, m. Working value.
 const CATCH_M: f64 = 0.005;
@@ -249,7 +249,7 @@ pub(super) fn pot(
     let full = (liquid_l / 1000.0 + packing.meat_m3) / pot.volume_m3();
     let (room, pressure_mm) = if pressure {
         let most_mm = FULLEST * pot.height_m * 1000.0;
-        (full <= FULLEST && packing.height_m <= pot.height_m, Some([mm(LEAST_LITRES), most_mm]))
+        (full <= FULLEST && packing.height_m <= pot.height_m, Some([mm(MIN_LITRES), most_mm]))
     } else {
         (now / 1000.0 <= pot.height_m - RIM_M && top_m <= pot.height_m, None)
     };

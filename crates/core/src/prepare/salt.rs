@@ -4,7 +4,7 @@ use ergastic_words::{Grams, Percent, Said, Spoons, Volume, larder, prepare as sa
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use crate::bench::{Brine, Crystal, Larder, Prepare, Soak};
+use crate::bench::{Brine, Crystal, Larder, Prepare, SALT_TEASPOON_G, Soak};
 use crate::cuts::Cut;
 use crate::forecast::{CORNED_SALT, Case, Forecast};
 use ergastic_physics::body::DENSITY;
@@ -23,7 +23,7 @@ impl Crystal {
     /// Grams in a level teaspoon.
     pub fn spoon_g(self) -> f64 {
         match self {
-            Self::Fine => 6.0,
+            Self::Fine => SALT_TEASPOON_G,
             Self::Coarse => 4.8,
             Self::Flake => 2.8,
         }

@@ -21,7 +21,7 @@ const FILM_WET: f64 = 0.2;
 const BROWN_HARD_S: f64 = 220.0;
 const BROWN_LIGHT_S: f64 = 100.0;
 /// Nobody waits longer between batches, min: a weaker pan starts the next one cooler.
-const MOST_RECOVERY_MIN: f64 = 4.0;
+const MAX_RECOVERY_MIN: f64 = 4.0;
 /// Looking, and fetching the next batch, min. Working value.
 const BATCH_MIN: f64 = 0.5;
 /// Laying, turning and lifting a piece, each time, beside what browns meanwhile, s. Working value.
@@ -248,7 +248,7 @@ fn most_that_browns(room: u32, browns: impl Fn(u32) -> bool) -> u32 {
 
 /// Until the pan is hot again after a batch, min.
 fn recovers_min(pan: &HotPan, batch: &Batch, start_c: f64) -> f64 {
-    pan.warms_s(batch.end_c, start_c).map_or(MOST_RECOVERY_MIN, |s| (s / 60.0).min(MOST_RECOVERY_MIN))
+    pan.warms_s(batch.end_c, start_c).map_or(MAX_RECOVERY_MIN, |s| (s / 60.0).min(MAX_RECOVERY_MIN))
 }
 
 /// A batch that is done.

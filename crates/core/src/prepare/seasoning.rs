@@ -12,7 +12,7 @@ use crate::finish::{FLAT_G_PER_KG, MeatOnPlate, SALTY_G_PER_KG, Seasoned, bears_
 use crate::forecast::{Case, Forecast};
 
 /// Less liquid than this is no sauce, L.
-const NO_SAUCE_L: f64 = 0.03;
+pub(crate) const NO_SAUCE_L: f64 = 0.05;
 
 /// P10 and P90 of a normal belief, standard deviations.
 const P10_SIGMAS: f64 = 1.28;

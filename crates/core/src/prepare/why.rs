@@ -9,10 +9,13 @@ use crate::cuts::EatenAs;
 use crate::error::Result;
 use crate::forecast::{Forecast, ForecastRequest, Heat, StageRequest, Until, Wrap, forecast};
 use crate::heat::pit::WrapMaterial;
-use crate::heat::pot::Simmer;
+use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::Kitchen;
 use crate::plan::{Plan, Uses};
-use crate::ways::{HeatSource, Method, Settings};
+use crate::ways::{
+    AFTER_SMOKE_BATH_C, HeatSource, Method, NIGHT_MIN, Settings, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C, USUAL_PIT_C,
+    USUAL_REHEAT_C, USUAL_WRAP_C,
+};
 
 /// The same meat another way.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -96,48 +99,47 @@ fn all() -> Vec<(&'static str, Said, ForecastRequest)> {
     let hob = || Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() };
     let coals = Heat { source: Some(HeatSource::Coals), ..Heat::default() };
     let pit = |wrapped: bool| Heat {
-        pit_c: Some(PIT_C),
-        wrap: wrapped.then_some(Wrap { material: WrapMaterial::Paper, at_core_c: Some(70.0) }),
+        pit_c: Some(USUAL_PIT_C),
+        wrap: wrapped.then_some(Wrap { material: WrapMaterial::Paper, at_core_c: Some(USUAL_WRAP_C) }),
         ..Heat::default()
     };
-    let bath = || Heat { bath_c: Some(BATH_C), ..Heat::default() };
+    let bath = |bath_c: f64| Heat { bath_c: Some(bath_c), ..Heat::default() };
     let chain = |stages| ForecastRequest { stages: Some(stages), ..ForecastRequest::default() };
     let stage =
         |method, heat, until| StageRequest { method: Some(method), heat: Some(heat), until, ..StageRequest::default() };
     let after = |min| Some(Until { min: Some(min), ..Until::default() });
-    let smoked_then_bagged =
-        vec![stage(Method::Smoke, pit(false), after(SMOKED_MIN)), stage(Method::WaterBath, bath(), None)];
-    let cold = Some(Until { core_c: Some(5.0), ..Until::default() });
+    let smoked_then_bagged = vec![
+        stage(Method::Smoke, pit(false), after(SMOKED_MIN)),
+        stage(Method::WaterBath, bath(AFTER_SMOKE_BATH_C), None),
+    ];
+    let tender = Some(Until { tender: Some(true), ..Until::default() });
+    let warmed = Heat { to_c: Some(USUAL_REHEAT_C), ..Heat::default() };
     let day_before = vec![
-        stage(Method::Braise, oven(OVEN_C), after(120.0)),
-        stage(Method::Chill, Heat::default(), cold),
-        stage(Method::Reheat, Heat { to_c: Some(80.0), ..Heat::default() }, None),
+        stage(Method::Braise, oven(USUAL_OVEN_C), tender),
+        stage(Method::Chill, Heat::default(), after(NIGHT_MIN)),
+        StageRequest { lid: Some(Lid::Tight), ..stage(Method::Reheat, warmed, None) },
     ];
     let high = Heat { level: Some(Settings::High), ..Heat::default() };
     let low = Heat { setting: Some(Settings::Low), ..Heat::default() };
-    let fat = Heat { fat_c: Some(FAT_C), ..Heat::default() };
+    let fat = Heat { fat_c: Some(USUAL_FAT_C), ..Heat::default() };
     vec![
-        ("oven", say::braise_oven(Dial(OVEN_C)), one(Method::Braise, oven(OVEN_C))),
+        ("oven", say::braise_oven(Dial(USUAL_OVEN_C)), one(Method::Braise, oven(USUAL_OVEN_C))),
         ("slow_oven", say::braise_slow_oven(Dial(SLOW_OVEN_C)), one(Method::Braise, oven(SLOW_OVEN_C))),
         ("hob", say::braise_hob(), one(Method::Braise, hob())),
         ("coals", say::braise_coals(), one(Method::Braise, coals)),
         ("stew", say::stew_hob(), one(Method::Stew, hob())),
         ("pressure", say::pressure_high(), one(Method::Pressure, high)),
         ("crock", say::slow_cooker_low(), one(Method::SlowCooker, low)),
-        ("pit", say::pit_bare(Dial(PIT_C)), one(Method::Smoke, pit(false))),
-        ("wrapped", say::pit_paper(Dial(PIT_C)), one(Method::Smoke, pit(true))),
-        ("fat", say::fat(Temperature(FAT_C)), one(Method::Confit, fat)),
-        ("bath", say::bath(Temperature(BATH_C)), one(Method::WaterBath, bath())),
-        ("smoke_bag", say::smoke_bag(Minutes(SMOKED_MIN), Temperature(BATH_C)), chain(smoked_then_bagged)),
+        ("pit", say::pit_bare(Dial(USUAL_PIT_C)), one(Method::Smoke, pit(false))),
+        ("wrapped", say::pit_paper(Dial(USUAL_PIT_C)), one(Method::Smoke, pit(true))),
+        ("fat", say::fat(Temperature(USUAL_FAT_C)), one(Method::Confit, fat)),
+        ("bath", say::bath(Temperature(USUAL_BATH_C)), one(Method::WaterBath, bath(USUAL_BATH_C))),
+        ("smoke_bag", say::smoke_bag(Minutes(SMOKED_MIN), Temperature(AFTER_SMOKE_BATH_C)), chain(smoked_then_bagged)),
         ("day_before", say::day_before(), chain(day_before)),
     ]
 }
 
-const OVEN_C: f64 = 150.0;
 const SLOW_OVEN_C: f64 = 100.0;
-const PIT_C: f64 = 110.0;
-const FAT_C: f64 = 90.0;
-const BATH_C: f64 = 82.0;
 const SMOKED_MIN: f64 = 240.0;
 
 /// The same meat every other way: what belongs to the old way alone is left behind.

@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 
 use super::cooled::cooled_by;
 use crate::heat::pot::Material;
-use ergastic_physics::pressure::LEAST_LITRES;
+use ergastic_physics::pressure::MIN_LITRES;
 use ergastic_physics::tender::SOFTENS_FROM_C;
 
 /// A caution that binds in this plan.
@@ -30,7 +30,7 @@ pub const WARM_PAST_C: f64 = 54.0;
 /// Hours within which the middle should be warm. Published guidance.
 pub const WARM_WITHIN_H: f64 = 6.0;
 /// No bath is run below this, °C. Published guidance.
-pub const BATH_LEAST_C: f64 = 54.4;
+pub const MIN_BATH_C: f64 = 54.4;
 /// A cold place is warmer than this under some codes: there it keeps a day or two less, °C.
 const COLD_C: f64 = 5.0;
 /// Pierced meat is safe once its middle has been this warm, °C. Published guidance.
@@ -140,7 +140,7 @@ pub fn pressure_full(share: f64, voice: Voice) -> Caution {
 
 /// Little, but with the juice that runs first enough to come up to pressure.
 pub fn pressure_little(litres: f64, voice: Voice) -> Caution {
-    let least = Volume(LEAST_LITRES);
+    let least = Volume(MIN_LITRES);
     let said =
         if litres < 0.001 { say::pressure_own_juice(least) } else { say::pressure_little(Volume(litres), least) };
     Caution::new("pressure_little", said, voice)
@@ -148,7 +148,7 @@ pub fn pressure_little(litres: f64, voice: Voice) -> Caution {
 
 /// A pressure pot with too little in it.
 pub fn pressure_dry(litres: f64, voice: Voice) -> Caution {
-    let least = Volume(LEAST_LITRES);
+    let least = Volume(MIN_LITRES);
     let said = if litres < 0.001 { say::pressure_empty(least) } else { say::pressure_dry(Volume(litres), least) };
     Caution::new("pressure_dry", said, voice)
 }

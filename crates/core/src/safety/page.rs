@@ -5,11 +5,11 @@ use serde::Serialize;
 use utoipa::ToSchema;
 
 use super::cautions::{
-    BATH_LEAST_C, DANGER_C, DANGER_MIN, PIERCED_SAFE_C, WARM_PAST_C, WARM_WITHIN_H, cooked_bag_said, keeps_days,
+    DANGER_C, DANGER_MIN, MIN_BATH_C, PIERCED_SAFE_C, WARM_PAST_C, WARM_WITHIN_H, cooked_bag_said, keeps_days,
     under_fat_said,
 };
 use super::cooled::cooled_by;
-use ergastic_physics::pressure::LEAST_LITRES;
+use ergastic_physics::pressure::MIN_LITRES;
 
 /// A whole piece is safe from here with a rest of 3 min, and minced meat from here, °C. Published guidance.
 const WHOLE_C: f64 = 63.0;
@@ -120,7 +120,7 @@ pub fn safety_page(voice: Voice) -> SafetyPage {
                 (say::page_whole(Guide(WHOLE_C), Guide(MINCED_C)), Published),
                 (say::page_slow(Minutes(WARM_WITHIN_H * 60.0), Guide(WARM_PAST_C)), Published),
                 // A least is rounded up, or it would be none.
-                (say::page_bath(Guide(BATH_LEAST_C.ceil())), Published),
+                (say::page_bath(Guide(MIN_BATH_C.ceil())), Published),
                 (say::dried_beans(), Published),
                 (say::page_juices(), Published),
                 (say::lid_steam(), Practice),
@@ -131,11 +131,7 @@ pub fn safety_page(voice: Voice) -> SafetyPage {
         ),
         part(
             "pressure",
-            vec![
-                (say::pressure_lid(), Maker),
-                (say::page_full(), Maker),
-                (say::page_least(Volume(LEAST_LITRES)), Maker),
-            ],
+            vec![(say::pressure_lid(), Maker), (say::page_full(), Maker), (say::page_least(Volume(MIN_LITRES)), Maker)],
         ),
         part("fire", vec![(say::coals_outdoors(), Published), (say::page_hot_iron(), Practice)]),
         part(

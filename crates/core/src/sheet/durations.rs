@@ -9,7 +9,7 @@ use crate::finish::{FILM_MM, SAUCE_A_HEAD_L, SauceRequest, path};
 use crate::forecast::{Case, Forecast};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::prepare::{Burner, SearPlan, TopUp, doubt_share, flour_g, poured_on_the_way, salting, sear};
+use crate::prepare::{Burner, NO_SAUCE_L, SearPlan, TopUp, doubt_share, flour_g, poured_on_the_way, salting, sear};
 use crate::safety::Caution;
 use ergastic_physics::come_up_s;
 
@@ -21,8 +21,6 @@ const MUCH_MORE: f64 = 1.5;
 const SHORT_MIN: f64 = 10.0;
 /// Laying dumplings on the liquid, min. Working value.
 pub(super) const DUMPLINGS_IN_MIN: f64 = 3.0;
-/// Less liquid than this is not made into a sauce, L.
-const NO_SAUCE_L: f64 = 0.05;
 
 /// Something that goes in, and minutes to be done.
 pub type Timed = (Addition, f64);

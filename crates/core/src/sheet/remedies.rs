@@ -10,13 +10,13 @@ use super::rounding::ceil_minutes;
 use super::worked::Worked;
 use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
-use crate::cuts::{CUBE_MM, EatenAs, STEWING_PIECE_M, cubes_in};
+use crate::cuts::{CUBE_MM, EatenAs, FEW_PIECES, STEWING_PIECE_M, cubes_in};
 use crate::finish::Target;
 use crate::forecast::{Case, Heat, StageRequest, Until};
 use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
-use crate::ways::{HeatSource, Medium, Method, Settings};
+use crate::ways::{HeatSource, Medium, Method, Settings, USUAL_REHEAT_C};
 
 /// Something that could be changed, and where that leads.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -74,7 +74,7 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
 /// It must still hold once it has been read and decided, min.
 pub(crate) const TO_DECIDE_MIN: f64 = 5.0;
 /// So many quarters of an hour are looked at for a later bell: a bell in the night may bring nobody their plates.
-const MOST_QUARTERS: u32 = 64;
+const MAX_QUARTERS: u32 = 64;
 
 /// How a bell would be met.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -103,7 +103,7 @@ pub(crate) fn first_quarter(plates: Timestamp) -> Timestamp {
 pub(crate) fn later_bell(plates: Timestamp, met: impl Fn(Timestamp) -> Met) -> Timestamp {
     let first = first_quarter(plates);
     let mut in_time = None;
-    for quarter in 0..MOST_QUARTERS {
+    for quarter in 0..MAX_QUARTERS {
         let bell = plus_minutes(first, 15.0 * f64::from(quarter));
         match met(bell) {
             Met::Well => return bell,
@@ -213,7 +213,7 @@ const LONG: f64 = 1.3;
 fn halved(plan: &Plan, case: &Case) -> Option<Candidate> {
     let (main, one) = (case.main(), case.parts.len() == 1);
     let [thin, wide, long] = main.sides_m;
-    if !one || main.pieces > FEW || thin <= STEWING_PIECE_M || long < LONG * wide {
+    if !one || main.pieces > FEW_PIECES || thin <= STEWING_PIECE_M || long < LONG * wide {
         return None;
     }
     let mut sides = [thin, wide, long / 2.0];
@@ -225,10 +225,6 @@ fn halved(plan: &Plan, case: &Case) -> Option<Candidate> {
     }))
 }
 
-/// So many pieces at the most are halved: a pot of many is cut anew.
-const FEW: u32 = 4;
-/// As warm as it is served again, °C.
-const WARMED_C: f64 = 74.0;
 /// Out of the pot and into the cold at the least, min.
 const COLD_MIN: f64 = 8.0 * 60.0;
 
@@ -255,7 +251,7 @@ fn ahead(plan: &Plan, case: &Case) -> Option<Candidate> {
             },
             StageRequest {
                 method: Some(Method::Reheat),
-                heat: Some(Heat { to_c: Some(WARMED_C), ..Heat::default() }),
+                heat: Some(Heat { to_c: Some(USUAL_REHEAT_C), ..Heat::default() }),
                 lid: Some(Lid::Tight),
                 ..StageRequest::default()
             },

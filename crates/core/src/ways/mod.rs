@@ -25,7 +25,8 @@ pub use lane::Lane;
 pub use medium::Medium;
 pub use rules::HowItHeats;
 pub use settings::{
-    HeatSource, Method, Release, Settings, Start, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C, USUAL_PIT_C, USUAL_WRAP_C,
+    AFTER_SMOKE_BATH_C, HeatSource, Method, Release, Settings, Start, USUAL_BATH_C, USUAL_FAT_C, USUAL_KEEP_WARM_C,
+    USUAL_OVEN_C, USUAL_PIT_C, USUAL_REHEAT_C, USUAL_WRAP_C,
 };
 pub use suits::{against, slices};
 

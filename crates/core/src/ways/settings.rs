@@ -1,6 +1,7 @@
 //! How a way is named and set, as a request says it.
 
 use ergastic_physics::medium::{SlowCooker, Start as FirstHeat};
+use ergastic_physics::pressure::KEPT_WARM_C;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -12,6 +13,12 @@ pub const USUAL_PIT_C: f64 = 110.0;
 pub const USUAL_FAT_C: f64 = 90.0;
 /// A bath, °C.
 pub const USUAL_BATH_C: f64 = 82.0;
+/// A pot kept warm, °C: 70 to 75, as keep-warm holds it. Practice.
+pub const USUAL_KEEP_WARM_C: f64 = KEPT_WARM_C;
+/// In the middle when it is warmed again, °C. Published guidance.
+pub const USUAL_REHEAT_C: f64 = 74.0;
+/// A bag that finishes what was smoked, °C. Practice.
+pub const AFTER_SMOKE_BATH_C: f64 = 85.0;
 /// In the middle when a piece in the pit is wrapped, °C: the stall, with a bark on it.
 pub const USUAL_WRAP_C: f64 = 70.0;
 

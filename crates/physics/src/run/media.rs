@@ -10,7 +10,7 @@ use crate::case::Stage;
 use crate::medium::{Cooling, Medium, Start};
 use crate::pit::{MOP_KG_PER_M2, PIT_COEFFICIENT, Pit, Wrap};
 use crate::places::{FRIDGE_C, ICE_WATER_C, ROOM_C};
-use crate::pressure::{LEAST_LITRES, PRESSURE_COEFFICIENT, Pressed, PressureStep, SEAL_LOSS, follow};
+use crate::pressure::{MIN_LITRES, PRESSURE_COEFFICIENT, Pressed, PressureStep, SEAL_LOSS, follow};
 use crate::steam::{LATENT_HEAT, vapour};
 use crate::units::HOUR_S;
 use crate::vessel::{Balance, LIQUID_COEFFICIENT, SIMMER_REACHED_K, Simmer, Vessel, WATER_SPECIFIC_HEAT};
@@ -224,7 +224,7 @@ impl<const L: usize> Surround<'_, L> {
         let (pot, boil_c, celsius) = (&stage.vessel, self.case.boil_c, self.celsius[lane]);
         self.opened_s[lane] = None;
         // Too little liquid boils away before pressure builds: it stays at the local boil, with the lid on.
-        if self.case.liquid_l < LEAST_LITRES && self.water_kg[lane] < LEAST_LITRES {
+        if self.case.liquid_l < MIN_LITRES && self.water_kg[lane] < MIN_LITRES {
             return celsius + (boil_c - celsius) * self.rise;
         }
         let last = self.chain.stage[lane] + 1 == self.case.stages.len();

@@ -9,9 +9,9 @@ use ergastic_words::service as say;
 use zxcvbn::{Score, zxcvbn};
 
 /// So many characters at least.
-const LEAST: usize = 12;
+const MIN: usize = 12;
 /// So many at the most.
-const MOST: usize = 128;
+const MAX: usize = 128;
 /// What an attacker of this kitchen tries first.
 const OURS: [&str; 6] = ["ergastic", "kitchen", "galley", "cook", "braise", "passphrase"];
 
@@ -22,8 +22,8 @@ const OURS: [&str; 6] = ["ergastic", "kitchen", "galley", "cook", "braise", "pas
 pub fn check(passphrase: &str) -> Result<()> {
     let refused = |allowed| Error::said(Kind::OutOfRange, "passphrase", say::this_passphrase(), allowed);
     let length = passphrase.chars().count();
-    if !(LEAST..=MOST).contains(&length) {
-        return Err(refused(say::passphrase_length(LEAST as u32, MOST as u32)));
+    if !(MIN..=MAX).contains(&length) {
+        return Err(refused(say::passphrase_length(MIN as u32, MAX as u32)));
     }
     if zxcvbn(passphrase, &OURS).score() < Score::Four {
         return Err(refused(say::passphrase_guessed()));

@@ -37,7 +37,7 @@ use crate::summaries;
 use crate::traces::traces;
 
 /// The most events in one request.
-const MOST_EVENTS: usize = 1000;
+const MAX_EVENTS: usize = 1000;
 /// So often what happened meanwhile is folded in, before the sender is asked to try again.
 const ROUNDS: usize = 8;
 
@@ -195,7 +195,7 @@ pub async fn append(
     State(app): State<App>,
     Id(id): Id,
     visitor: Visitor,
-    JsonList(mut events): JsonList<Event, MOST_EVENTS>,
+    JsonList(mut events): JsonList<Event, MAX_EVENTS>,
 ) -> ApiResult<Json<CookAnswer>> {
     // Whose tap it was is nobody's to say but the door's.
     let screen = app.screen_name(&visitor);
@@ -211,8 +211,8 @@ pub async fn append(
         if new.is_empty() {
             return Ok(Json(answer(&app, cook).await?));
         }
-        if cook.events.len() + new.len() > ergastic_store::MOST_EVENTS {
-            return Err(ergastic_store::Error::CookFull { most: ergastic_store::MOST_EVENTS }.into());
+        if cook.events.len() + new.len() > ergastic_store::MAX_EVENTS {
+            return Err(ergastic_store::Error::CookFull { most: ergastic_store::MAX_EVENTS }.into());
         }
         cook.events.extend(new);
         // Nothing else has this place yet: no view of it is kept.

@@ -20,7 +20,7 @@ use crate::extract::{Json, body};
 use crate::logger_file::{Holds, LoggerFile, Times, readings, told_apart};
 
 /// A file may be so long: some days of a reading a second.
-const MOST_BYTES: usize = 48 << 20;
+const MAX_BYTES: usize = 48 << 20;
 /// Readings that are written in one go: others have their turn in between.
 const AT_ONCE: usize = 20_000;
 
@@ -85,7 +85,7 @@ pub struct LoggerStored {
 /// Tells the columns of a logger's file apart.
 #[utoipa::path(post, path = "/api/loggers/read", request_body = LoggerText, responses((status = 200, body = LoggerFile)))]
 pub async fn read_log(State(app): State<App>, request: Request) -> ApiResult<Json<LoggerFile>> {
-    let LoggerText { text } = read_object(&body(request, MOST_BYTES).await?)?;
+    let LoggerText { text } = read_object(&body(request, MAX_BYTES).await?)?;
     let kitchen = app.store.kitchen().await?;
     let zone = zone("zone", &kitchen.zone)?;
     Ok(Json(told_apart(&text, &zone, kitchen.units)?))
@@ -94,7 +94,7 @@ pub async fn read_log(State(app): State<App>, request: Request) -> ApiResult<Jso
 /// Keeps the rows of a logger's file as readings of probes: all that can be read, or none.
 #[utoipa::path(post, path = "/api/loggers/import", request_body = LoggerImport, responses((status = 200, body = LoggerStored)))]
 pub async fn import_log(State(app): State<App>, request: Request) -> ApiResult<Json<LoggerStored>> {
-    let LoggerImport { text, time, probes } = read_object(&body(request, MOST_BYTES).await?)?;
+    let LoggerImport { text, time, probes } = read_object(&body(request, MAX_BYTES).await?)?;
     let kitchen = app.store.kitchen().await?;
     let (zone, now) = (zone("zone", &kitchen.zone)?, app.clock.now());
     if probes.is_empty() {

@@ -29,7 +29,7 @@ use crate::sheet_files::{FileKind, told, written};
 /// Meals whose bells lie so near share hands and ovens, min.
 const SAME_DAY_MIN: f64 = 1440.0;
 /// So many other meals are reckoned with.
-const MOST_OTHERS: usize = 3;
+const MAX_OTHERS: usize = 3;
 
 /// A dish of a meal.
 #[derive(Debug, Clone, Serialize, ToSchema)]
@@ -165,7 +165,7 @@ async fn found(app: &App, id: &str) -> ApiResult<(Meal, Vec<Dishes>, Kitchen)> {
         (first || other.cooks.iter().any(Option::is_some)) && apart_min < SAME_DAY_MIN
     });
     let mut earlier: Vec<&Meal> = earlier.collect();
-    earlier.drain(..earlier.len().saturating_sub(MOST_OTHERS));
+    earlier.drain(..earlier.len().saturating_sub(MAX_OTHERS));
     let mut before = Vec::new();
     for other in earlier {
         before.push(other.dishes(app, &kitchen).await?);

@@ -13,7 +13,7 @@ use crate::extract::Json;
 use crate::folded::folded_lately;
 
 /// Dishes on the heat that are followed at once: those opened last.
-const MOST: usize = 12;
+const MAX: usize = 12;
 
 /// The kitchen as it stands.
 #[derive(Serialize, ToSchema)]
@@ -36,7 +36,7 @@ pub async fn get_now(State(app): State<App>) -> ApiResult<Json<KitchenNow>> {
     let cooks: Vec<CookLine> = serde_json::from_str(&app.store.cook_list().await?).unwrap_or_default();
     let open = cooks.iter().filter(|cook| cook.status != Status::Closed && cook.broken.is_none());
     let mut dishes = Vec::new();
-    for line in open.take(MOST) {
+    for line in open.take(MAX) {
         // One that can't be shown hinders no other; it says so on its own page.
         let Ok(cook) = app.store.cook(line.id).await else { continue };
         let Ok(view) = folded_lately(&app, &cook, &kitchen, now).await else { continue };

@@ -23,9 +23,9 @@ use crate::error::ApiResult;
 use crate::extract::{Json, Name, Query, body};
 
 /// A batch may carry this much: a day of a reading a second, and some.
-const MOST_BYTES: usize = 16 << 20;
+const MAX_BYTES: usize = 16 << 20;
 /// Readings in one batch.
-const MOST_READINGS: usize = 100_000;
+const MAX_READINGS: usize = 100_000;
 
 /// One reading as a probe sends it.
 #[derive(Debug, Clone, Serialize, Deserialize, ToSchema)]
@@ -84,13 +84,13 @@ pub async fn post_readings(
     request: Request,
 ) -> ApiResult<Json<Stored>> {
     check_name("probe", &probe, 80)?;
-    let body = body(request, MOST_BYTES).await?;
+    let body = body(request, MAX_BYTES).await?;
     let csv = headers
         .get(header::CONTENT_TYPE)
         .and_then(|kind| kind.to_str().ok())
         .is_some_and(|kind| kind.starts_with("text/csv"));
     let readings =
-        if csv { from_csv(&probe, without_mark(&body))? } else { read_list::<ProbeReading>(&body, MOST_READINGS)? };
+        if csv { from_csv(&probe, without_mark(&body))? } else { read_list::<ProbeReading>(&body, MAX_READINGS)? };
     let now = app.clock.now();
     for (row, reading) in readings.iter().enumerate() {
         checks::reading(reading.at, reading.celsius, now).map_err(|error| error.within(&format!("[{row}]")))?;
@@ -163,15 +163,15 @@ fn from_csv(probe: &str, body: &[u8]) -> Result<Vec<ProbeReading>> {
     }
     reader
         .deserialize::<(String, String)>()
-        .take(MOST_READINGS + 1)
+        .take(MAX_READINGS + 1)
         .enumerate()
         .map(|(row, fields)| {
-            if row == MOST_READINGS {
+            if row == MAX_READINGS {
                 return Err(Error::said(
                     Kind::OutOfRange,
                     "",
                     say::more_rows(),
-                    say::most_readings(MOST_READINGS as u32),
+                    say::most_readings(MAX_READINGS as u32),
                 ));
             }
             let (at, celsius) = fields.map_err(|error| {

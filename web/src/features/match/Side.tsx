@@ -15,7 +15,7 @@ import { TextField } from '../../ui/TextField';
 import { ThumbBar } from '../../ui/ThumbBar';
 import { Caution, Fault } from '../../ui/states';
 import { whyOfPlan } from '../why/address';
-import { MOST_BESIDE } from './state';
+import { MAX_BESIDE } from './state';
 
 type Choice = Schemas['Choice'];
 
@@ -112,7 +112,7 @@ export const Side = memo(function Side({
       <Pairs pairs={facts(choice, units, zone, now)} />
       <Button
         onClick={() => onBeside(compared ? beside.filter((id) => id !== choice.id) : [...beside, choice.id])}
-        disabled={!compared && beside.length >= MOST_BESIDE}
+        disabled={!compared && beside.length >= MAX_BESIDE}
       >
         {compared ? 'Take it from the comparison' : 'Compare it with others'}
       </Button>

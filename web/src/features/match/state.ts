@@ -52,7 +52,7 @@ export const served: { value: Schemas['Served']; label: string }[] = [
 
 const DEFAULT_CUT = 'chuck';
 /** How many are compared side by side. */
-export const MOST_BESIDE = 3;
+export const MAX_BESIDE = 3;
 /** What stays with the evening when another cut is laid on the block. */
 export const otherCut = (cut: Schemas['Cut']): Partial<Block> => ({
   cut,
@@ -121,7 +121,7 @@ export function useBlock(zone: string) {
       sort: word('sort') as Schemas['Sort'] | undefined,
       recipe: word('recipe'),
       way: word('way'),
-      beside: list(params.get('beside')).slice(0, MOST_BESIDE),
+      beside: list(params.get('beside')).slice(0, MAX_BESIDE),
     };
   }, [params, dinner]);
   const change = useCallback<Change>(

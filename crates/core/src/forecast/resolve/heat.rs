@@ -8,8 +8,8 @@ use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::coals::Coals;
 use crate::heat::pot::{Pot, Simmer};
 use crate::ways::{
-    Cooling, HeatSource, Medium, Method, Release, Settings, Start, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C,
-    USUAL_PIT_C, USUAL_WRAP_C,
+    Cooling, HeatSource, Medium, Method, Release, Settings, Start, USUAL_BATH_C, USUAL_FAT_C, USUAL_KEEP_WARM_C,
+    USUAL_OVEN_C, USUAL_PIT_C, USUAL_REHEAT_C, USUAL_WRAP_C,
 };
 use ergastic_physics::coals;
 use ergastic_physics::pit::{Mop, Pit, psychrometric};
@@ -107,15 +107,15 @@ impl Heat {
                 let bath_c = fill.or("heat.bath_c", self.bath_c, USUAL_BATH_C, say::tender_within_a_night, celsius);
                 let most = (place.boil_c - 1.0).floor();
                 Ok(Medium::Bath {
-                    bath_c: in_range("heat.bath_c", bath_c, crate::safety::BATH_LEAST_C, most, Unit::Celsius)?,
+                    bath_c: in_range("heat.bath_c", bath_c, crate::safety::MIN_BATH_C, most, Unit::Celsius)?,
                 })
             }
             Method::KeepWarm => {
-                let at_c = fill.or("heat.at_c", self.at_c, 72.0, say::where_pots_hold, celsius);
+                let at_c = fill.or("heat.at_c", self.at_c, USUAL_KEEP_WARM_C, say::where_pots_hold, celsius);
                 Ok(Medium::KeepWarm { at_c: in_range("heat.at_c", at_c, 50.0, 90.0, Unit::Celsius)? })
             }
             Method::Reheat => {
-                let to_c = fill.or("heat.to_c", self.to_c, 74.0, say::reheating_figure, celsius);
+                let to_c = fill.or("heat.to_c", self.to_c, USUAL_REHEAT_C, say::reheating_figure, celsius);
                 Ok(Medium::Reheat {
                     to_c: in_range("heat.to_c", to_c, 55.0, f64::min(90.0, place.boil_c - 5.0), Unit::Celsius)?,
                 })

@@ -33,9 +33,9 @@ const USUAL_MEMBERS: u32 = 400;
 pub use fill::Filled;
 
 /// Most parts of a mixed pot.
-const MOST_PARTS: usize = 8;
+const MAX_PARTS: usize = 8;
 /// The most cooks × parts × stages of one forecast: some seconds of two cores.
-const MOST_RUNS: usize = 100_000;
+const MAX_RUNS: usize = 100_000;
 
 /// The chance that is called sure where nobody has said another: nine in ten.
 const SURE: f64 = 0.9;
@@ -154,9 +154,9 @@ impl ForecastRequest {
     fn resolve_members(&self, parts: usize, stages: usize) -> Result<usize> {
         let members = self.members.unwrap_or(USUAL_MEMBERS);
         in_range("members", f64::from(members), 1.0, 20_000.0, Unit::None)?;
-        if members as usize * parts * stages > MOST_RUNS {
+        if members as usize * parts * stages > MAX_RUNS {
             let given = errors::runs(members, parts as u32, stages as u32);
-            return Err(Error::said(Kind::OutOfRange, "members", given, errors::most_runs(MOST_RUNS as u32)));
+            return Err(Error::said(Kind::OutOfRange, "members", given, errors::most_runs(MAX_RUNS as u32)));
         }
         Ok(members as usize)
     }
@@ -178,8 +178,8 @@ impl ForecastRequest {
         if let Some((name, _)) = twice.iter().find(|(_, given)| *given) {
             return Err(Error::said(Kind::Clash, *name, errors::beside_parts(), errors::stands_in_each_part()));
         }
-        if parts.is_empty() || parts.len() > MOST_PARTS {
-            return Err(Error::new(Kind::OutOfRange, "parts", parts.len(), errors::so_many(1, MOST_PARTS as u32)));
+        if parts.is_empty() || parts.len() > MAX_PARTS {
+            return Err(Error::new(Kind::OutOfRange, "parts", parts.len(), errors::so_many(1, MAX_PARTS as u32)));
         }
         let resolved = parts.iter().enumerate().map(|(i, part)| {
             fill.path = format!("parts[{i}].");

@@ -14,9 +14,9 @@ use ergastic_physics::pit::Pit;
 use ergastic_physics::units::MINUTE_S;
 
 /// Most stages of a chain.
-const MOST_STAGES: usize = 12;
+const MAX_STAGES: usize = 12;
 /// The same with all that is changed by hand while it goes.
-const MOST_CHANGED: usize = 100;
+const MAX_CHANGED: usize = 100;
 
 impl ForecastRequest {
     /// The way of the first stage.
@@ -24,7 +24,7 @@ impl ForecastRequest {
         match &self.stages {
             None => self.method.ok_or_else(|| Error::missing("method", say::name_a_way())),
             Some(stages) if stages.is_empty() || stages.len() > most_of(stages) => {
-                Err(Error::new(Kind::OutOfRange, "stages", stages.len(), say::so_many(1, MOST_STAGES as u32)))
+                Err(Error::new(Kind::OutOfRange, "stages", stages.len(), say::so_many(1, MAX_STAGES as u32)))
             }
             Some(_) if self.method.is_some() => {
                 Err(Error::said(Kind::Clash, "method", say::beside_stages(), say::stands_in_each_stage()))
@@ -122,7 +122,7 @@ fn lid_for(medium: &Medium, own: Option<Lid>, vessel: &Vessel) -> Result<Lid> {
 }
 
 fn most_of(stages: &[StageRequest]) -> usize {
-    if stages.iter().any(|stage| stage.by_hand.changed) { MOST_CHANGED } else { MOST_STAGES }
+    if stages.iter().any(|stage| stage.by_hand.changed) { MAX_CHANGED } else { MAX_STAGES }
 }
 
 /// The same with the heat off: a pot cools in the kitchen's air, a pit to that outside.

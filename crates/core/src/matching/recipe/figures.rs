@@ -12,9 +12,9 @@ use crate::ways::NIGHT_MIN;
 const FAHRENHEIT_FROM: f64 = 235.0;
 const PIT_FAHRENHEIT_FROM: f64 = 180.0;
 /// The hottest oven and pit, °C, and the coolest pot that cooks by °F.
-const OVEN_MOST_C: f64 = 260.0;
-const PIT_MOST_C: f64 = 200.0;
-const LEAST_F: f64 = 190.0;
+const MAX_OVEN_C: f64 = 260.0;
+const MAX_PIT_C: f64 = 200.0;
+const MIN_F: f64 = 190.0;
 const POUND_KG: f64 = 0.4536;
 
 const HOURS: [&str; 5] = ["h", "hr", "hrs", "hour", "hours"];
@@ -179,10 +179,10 @@ impl Reader<'_> {
             let taken = if in_fahrenheit { say::taken_for_fahrenheit } else { say::taken_for_celsius };
             let place = self.place(at..unit);
             // The other scale is offered where something could be cooked at it.
-            let most_c = if self.in_pit { PIT_MOST_C } else { OVEN_MOST_C };
+            let most_c = if self.in_pit { MAX_PIT_C } else { MAX_OVEN_C };
             let guess = match in_fahrenheit {
                 true if value <= most_c => Guess::replacing(taken(value), place, [Said::text(format!("{value} °C"))]),
-                false if value > LEAST_F => Guess::replacing(taken(value), place, [Said::text(format!("{value} °F"))]),
+                false if value > MIN_F => Guess::replacing(taken(value), place, [Said::text(format!("{value} °F"))]),
                 _ => Guess::replacing(taken(value), place, []),
             };
             self.found.guesses.push(guess);

@@ -18,7 +18,7 @@ use crate::error::{Error, Kind, Result};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{ForecastRequest, StageRequest};
 use crate::kitchen::Kitchen;
-use crate::plan::{MOST_NOTES, Plan, Uses};
+use crate::plan::{MAX_NOTES, Plan, Uses};
 use crate::ways::Method;
 
 /// The field that a plan of ours stands in, whole.
@@ -225,7 +225,7 @@ fn from_elsewhere(recipe: &serde_json::Map<String, Value>, kitchen: &Kitchen, no
     let doubts: Vec<String> = doubts.into_iter().map(|doubt| voice.say(doubt)).collect();
     // They stay with the dish until the cook strikes them out.
     let asked: String = doubts.iter().map(|doubt| format!("? {doubt}\n")).collect();
-    let notes = (asked + &plan.notes).chars().take(MOST_NOTES).collect();
+    let notes = (asked + &plan.notes).chars().take(MAX_NOTES).collect();
     RecipeRead { plan: Plan { notes, ..plan }, doubts }
 }
 
@@ -267,7 +267,7 @@ fn notes(recipe: &serde_json::Map<String, Value>) -> String {
             }
         }
     }
-    lines.join("\n").chars().take(MOST_NOTES).collect()
+    lines.join("\n").chars().take(MAX_NOTES).collect()
 }
 
 /// The next supper in the kitchen's zone that is not today.

@@ -13,7 +13,7 @@ use crate::forecast::{StageRequest, Until};
 use crate::heat::pot::Lid;
 
 /// The longest text that is read.
-const MOST_LETTERS: usize = 300;
+const MAX_LETTERS: usize = 300;
 
 /// A recipe as stages, with what had to be supposed.
 #[derive(Debug, Clone, PartialEq)]
@@ -33,7 +33,7 @@ pub(super) fn read(text: &str, meat_kg: f64) -> Result<Read> {
         let shown: String = text.chars().take(60).collect();
         Error::new(kind, "recipe", format!("{shown:?}"), allowed)
     };
-    if text.chars().count() > MOST_LETTERS {
+    if text.chars().count() > MAX_LETTERS {
         return Err(refuse(Kind::OutOfRange, errors::recipe_too_long()));
     }
     let letters: Vec<char> = text.chars().collect();

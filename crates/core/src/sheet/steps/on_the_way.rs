@@ -14,7 +14,7 @@ use crate::ways::{LOOK_EVERY_MIN, Lane, MOVE_MIN, Medium, tasks};
 use ergastic_schedule::{Give, Minute};
 
 /// The most looks a sheet plans for.
-const MOST_CHECKS: usize = 7;
+const MAX_CHECKS: usize = 7;
 /// Putting something in, min.
 const ADD_MIN: Minute = 3;
 /// A look may be so much sooner or later, min.
@@ -26,7 +26,7 @@ const NO_LOOK: f64 = 1.0;
 const NO_TOP_UP: f64 = 6.0;
 const NO_MOP: f64 = 0.5;
 /// So many coats are told.
-const MOST_COATS: usize = 8;
+const MAX_COATS: usize = 8;
 /// A wrap may be so much sooner or later than the middle is there, min.
 const WRAP_WITHIN: (Minute, Minute) = (15, 30);
 /// A minute off the right moment. Working value.
@@ -75,7 +75,7 @@ fn look_times(worked: &Worked, look_until: f64) -> Vec<f64> {
     }
     let latest = worked.ready_min(0.9).unwrap_or(first);
     let last = f64::min(latest, look_until);
-    let most = if case.first().medium.is_pot() { MOST_CHECKS } else { worked.durations.looks.max(3) };
+    let most = if case.first().medium.is_pot() { MAX_CHECKS } else { worked.durations.looks.max(3) };
     let every = f64::max(LOOK_EVERY_MIN, ((last - first) / (most as f64 - 1.0) / 15.0).ceil() * 15.0);
     let times = (0..most).map(|i| first + i as f64 * every);
     let goes_on = |at: &f64| (*at == first || *at <= look_until) && *at < latest + every;
@@ -225,7 +225,7 @@ fn wrapped(steps: &mut Steps, worked: &Worked, ready_min: f64) {
         }
     }
     let Some(mop) = pit.mop else { return };
-    let coats = (0..MOST_COATS).map(|coat| from + (mop.from_s + coat as f64 * mop.every_s) / 60.0);
+    let coats = (0..MAX_COATS).map(|coat| from + (mop.from_s + coat as f64 * mop.every_s) / 60.0);
     for (number, at_min) in (1..).zip(coats.take_while(|at| *at < bare_until - 5.0)) {
         let said = (say::mop(), say::mop_why());
         let step = Step::new(TaskId::Mop(number), TaskKind::Mop, Lane::Hands, said, 3).after([TaskId::Simmer]);
