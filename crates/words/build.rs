@@ -38,7 +38,7 @@ const KINDS: [&str; 24] = [
     "Count",
     "Text",
     "Key",
-    "Said",
+    "Message",
 ];
 
 fn main() {
@@ -59,7 +59,7 @@ fn main() {
         });
         let about =
             about.unwrap_or_else(|| panic!("{}: begin it with a comment ### that says what it holds", file.display()));
-        writeln!(code, "/// {about}\npub mod {place} {{\n    #![allow(clippy::doc_lazy_continuation)]\n    #[allow(unused_imports)] // a place may say nothing with a quantity in it\n    use crate::quantity::*;\n    use crate::said::{{Message, Said}};").unwrap();
+        writeln!(code, "/// {about}\npub mod {place} {{\n    #![allow(clippy::doc_lazy_continuation)]\n    #[allow(unused_imports)] // a place may say nothing with a quantity in it\n    use crate::quantity::*;\n    use crate::message::{{Message, MessageId}};").unwrap();
         for entry in &resource.body {
             if let Entry::Message(message) = entry {
                 say(&place, message, &mut code, &mut catalogue);
@@ -124,7 +124,7 @@ fn say(place: &str, message: &Message<&str>, code: &mut String, catalogue: &mut 
                 other => other,
             };
             let value = match kind.as_str() {
-                "Key" => format!("crate::said::Argument::Key({})", snake(variable)),
+                "Key" => format!("crate::message::Argument::Key({})", snake(variable)),
                 _ => format!("{}.into()", snake(variable)),
             };
             write!(takes, "{}: {rust}, ", snake(variable)).unwrap();
@@ -133,9 +133,9 @@ fn say(place: &str, message: &Message<&str>, code: &mut String, catalogue: &mut 
             used_at_all.push(variable.clone());
         }
         let doc = text.replace('\n', " ").replace('[', "(").replace(']', ")");
-        writeln!(code, "\n    /// “{doc}”\n    pub fn {name}({}) -> Said {{\n        Said::new(&Message {{ place: {place:?}, id: {id:?}, attribute: {attribute:?} }}, vec![{}])\n    }}",
+        writeln!(code, "\n    /// “{doc}”\n    pub fn {name}({}) -> Message {{\n        Message::new(&MessageId {{ place: {place:?}, id: {id:?}, attribute: {attribute:?} }}, vec![{}])\n    }}",
             takes.trim_end_matches(", "), gives.trim_end_matches(", ")).unwrap();
-        writeln!(catalogue, "    Entry {{ message: Message {{ place: {place:?}, id: {id:?}, attribute: {attribute:?} }}, function: {name:?}, arguments: &[{listed}] }},").unwrap();
+        writeln!(catalogue, "    Entry {{ message: MessageId {{ place: {place:?}, id: {id:?}, attribute: {attribute:?} }}, function: {name:?}, arguments: &[{listed}] }},").unwrap();
     }
     for (name, _) in &kinds {
         assert!(used_at_all.contains(name), "{place}/{id}: ${name} stands in its comment and nowhere else");
@@ -203,7 +203,7 @@ fn inline_of(inline: &InlineExpression<&str>, text: &mut String, used: &mut BTre
         InlineExpression::StringLiteral { value } | InlineExpression::NumberLiteral { value } => text.push_str(value),
         // What a message says by another is an argument of its own kind: a reference would hide what it needs.
         InlineExpression::MessageReference { id, .. } | InlineExpression::TermReference { id, .. } => {
-            panic!("{}: pass it as an argument of the kind Said", id.name)
+            panic!("{}: pass it as an argument of the kind Message", id.name)
         }
     }
 }

@@ -2,7 +2,7 @@
 
 use std::fmt;
 
-use ergastic_words::{Elevation, Length, Mass, Said, Temperature, Voice, Volume, errors as say};
+use ergastic_words::{Elevation, Length, Mass, Message, Temperature, Voice, Volume, errors as say};
 
 /// What kind of fault it is.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -32,9 +32,9 @@ pub struct Error {
     /// What kind of fault it is.
     pub kind: Kind,
     /// What was given.
-    pub given: Said,
+    pub given: Message,
     /// What is allowed, and what to do about it.
-    pub allowed: Said,
+    pub allowed: Message,
 }
 
 /// The core's result.
@@ -42,18 +42,18 @@ pub type Result<T> = std::result::Result<T, Error>;
 
 impl Error {
     /// An error that names the field, the value and what is allowed.
-    pub fn new(kind: Kind, field: impl Into<String>, given: impl ToString, allowed: Said) -> Self {
-        Self { field: field.into(), kind, given: Said::text(given.to_string()), allowed }
+    pub fn new(kind: Kind, field: impl Into<String>, given: impl ToString, allowed: Message) -> Self {
+        Self { field: field.into(), kind, given: Message::text(given.to_string()), allowed }
     }
 
     /// The same where what was given is said in words.
-    pub fn said(kind: Kind, field: impl Into<String>, given: Said, allowed: Said) -> Self {
+    pub fn said(kind: Kind, field: impl Into<String>, given: Message, allowed: Message) -> Self {
         Self { field: field.into(), kind, given, allowed }
     }
 
     /// A field that has to be given.
-    pub fn missing(field: impl Into<String>, allowed: Said) -> Self {
-        Self { field: field.into(), kind: Kind::Missing, given: Said::nothing(), allowed }
+    pub fn missing(field: impl Into<String>, allowed: Message) -> Self {
+        Self { field: field.into(), kind: Kind::Missing, given: Message::nothing(), allowed }
     }
 
     /// The same error one level further in: `diameter_cm` becomes `vessel.diameter_cm`.
@@ -83,7 +83,7 @@ impl Error {
 
     /// The whole of it in a voice.
     pub fn told(&self, voice: Voice) -> String {
-        voice.say(match self.kind {
+        voice.render(match self.kind {
             Kind::Missing => say::missing(self.named(), self.allowed.clone()),
             _ => say::whole(self.named(), self.given.clone(), self.allowed.clone()),
         })
@@ -164,15 +164,15 @@ impl Unit {
     }
 
     /// The figure as a quantity, where a cook may read it in other units than the field's.
-    fn quantity(self, value: f64) -> Option<Said> {
+    fn quantity(self, value: f64) -> Option<Message> {
         Some(match self {
-            Self::Celsius => Said::quantity(Temperature(value)),
-            Self::Metres => Said::quantity(Elevation(value)),
-            Self::Centimetres => Said::quantity(Length(value * 10.0)),
-            Self::Millimetres => Said::quantity(Length(value)),
-            Self::Kilograms => Said::quantity(Mass(value)),
-            Self::Litres => Said::quantity(Volume(value)),
-            Self::Millilitres => Said::quantity(Volume(value / 1000.0)),
+            Self::Celsius => Message::quantity(Temperature(value)),
+            Self::Metres => Message::quantity(Elevation(value)),
+            Self::Centimetres => Message::quantity(Length(value * 10.0)),
+            Self::Millimetres => Message::quantity(Length(value)),
+            Self::Kilograms => Message::quantity(Mass(value)),
+            Self::Litres => Message::quantity(Volume(value)),
+            Self::Millilitres => Message::quantity(Volume(value / 1000.0)),
             _ => return None,
         })
     }
@@ -186,7 +186,7 @@ pub fn in_range(field: &str, value: f64, low: f64, high: f64, unit: Unit) -> Res
     if value.is_finite() && (low..=high).contains(&value) {
         return Ok(value);
     }
-    let figure = |value: f64| Said::text(value.to_string());
+    let figure = |value: f64| Message::text(value.to_string());
     let (from, to) = (figure(low), say::with_unit(figure(high), unit.key()));
     let allowed = match (unit.quantity(low), unit.quantity(high)) {
         (Some(lower), Some(higher)) => say::range_in_both(from, to, lower, higher),

@@ -3,7 +3,7 @@
 //! The cooks that foretold what was found keep their weight; how they differ from what was believed beforehand is what was
 //! learned. It goes into the next forecast as `known`.
 
-use ergastic_words::{Difference, Percent, Said, log};
+use ergastic_words::{Difference, Message, Percent, log};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -41,7 +41,7 @@ pub fn learned(case: &Case, update: &Update) -> Learned {
     let usual = of_the_kitchen(&Known::default());
     let media = || case.stages.iter().map(|stage| &stage.medium);
     let mut words = Vec::new();
-    let mut kitchen = |used: bool, of: &dyn Fn(usize) -> f64, fact: usize, tell: &dyn Fn(Belief) -> Said| {
+    let mut kitchen = |used: bool, of: &dyn Fn(usize) -> f64, fact: usize, tell: &dyn Fn(Belief) -> Message| {
         let after = posterior(of);
         if !used || !teaches(&after, &before[fact]) {
             return None;
@@ -74,16 +74,16 @@ pub fn learned(case: &Case, update: &Update) -> Learned {
         }),
         resistance_ln: butcher(case, &posterior(&|i| update.drawn.pieces[0][i].resistance.ln()), &mut words),
     };
-    Learned { known, words: words.into_iter().map(|said| case.voice.say(said)).collect() }
+    Learned { known, words: words.into_iter().map(|said| case.voice.render(said)).collect() }
 }
 
 /// How something runs beside what it says.
 fn beside(
     belief: Belief,
-    true_to_it: fn(Difference) -> Said,
-    under: fn(Difference) -> Said,
-    over: fn(Difference) -> Said,
-) -> Said {
+    true_to_it: fn(Difference) -> Message,
+    under: fn(Difference) -> Message,
+    over: fn(Difference) -> Message,
+) -> Message {
     let give = Difference(belief.sigma);
     if belief.mean.abs() < 0.5 {
         return true_to_it(give);
@@ -104,7 +104,7 @@ fn teaches(after: &Belief, before: &Belief) -> bool {
 }
 
 /// How tough this butcher's meat is: an animal says a little of the next one.
-fn butcher(case: &Case, animal: &Belief, words: &mut Vec<Said>) -> Option<Belief> {
+fn butcher(case: &Case, animal: &Belief, words: &mut Vec<Message>) -> Option<Belief> {
     let spread = case.main().facts.resistance_ln_sigma.max(RESISTANCE_LN_SIGMA);
     let before = case.known.resistance_ln.unwrap_or(Belief { mean: 0.0, sigma: spread });
     if !teaches(animal, &before) {

@@ -155,7 +155,7 @@ const DRAWN_TO: f64 = 6.0;
 pub fn scale(voice: Voice) -> Vec<Mark> {
     let mark = |check: Check| {
         let (from, to) = check.bounds();
-        Mark { check, words: voice.say(cook::found(check.key())), from, to: to.min(DRAWN_TO) }
+        Mark { check, words: voice.render(cook::found(check.key())), from, to: to.min(DRAWN_TO) }
     };
     Check::ALL.map(mark).into()
 }

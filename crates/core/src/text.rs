@@ -1,6 +1,6 @@
 //! Text that somebody typed: names on one line, notes on more.
 
-use ergastic_words::{Said, errors as say};
+use ergastic_words::{Message, errors as say};
 
 use crate::error::{Error, Kind, Result};
 
@@ -35,14 +35,14 @@ pub fn check_text(field: &str, text: &str, most: usize) -> Result<()> {
     check_length(field, text, most)
 }
 
-fn code(letter: char) -> Said {
+fn code(letter: char) -> Message {
     say::character(&format!("U+{:04X}", u32::from(letter)))
 }
 
 fn check_length(field: &str, text: &str, most: usize) -> Result<()> {
     let length = text.chars().count();
     if text.trim().is_empty() || length > most {
-        let given = if length > 40 { say::characters(length as u32) } else { Said::text(format!("{text:?}")) };
+        let given = if length > 40 { say::characters(length as u32) } else { Message::text(format!("{text:?}")) };
         return Err(Error::said(Kind::OutOfRange, field, given, say::length(most as u32)));
     }
     Ok(())

@@ -43,9 +43,9 @@ fn every_way_is_called_something_in_either_kitchen() {
         for units in [Units::Metric, Units::Us] {
             let voice = Voice::new(units);
             let said = [
-                voice.say(medium.words()),
-                voice.say(medium.sentence(100.0, Some(98.0))),
-                voice.say(medium.for_so_long(90.0)),
+                voice.render(medium.words()),
+                voice.render(medium.sentence(100.0, Some(98.0))),
+                voice.render(medium.for_so_long(90.0)),
             ];
             assert!(said.iter().all(|text| text.len() > 5 && !text.contains('…')), "{method:?}: {said:?}");
             let foreign = if units == Units::Us { "°C" } else { "°F" };
@@ -60,7 +60,7 @@ fn every_way_says_how_it_heats_and_what_its_dial_decides() {
     for (method, medium) in media() {
         let heats = medium.how_it_heats(Lid::Loose, 99.0);
         for said in [heats.rule, heats.numbers, heats.sure] {
-            assert!(voice.say(said).len() > 5, "{method:?}");
+            assert!(voice.render(said).len() > 5, "{method:?}");
         }
         let has_a_dial = !matches!(method, Method::KeepWarm | Method::Chill | Method::Reheat);
         assert_eq!(medium.what_the_dial_decides(Lid::Loose).is_some(), has_a_dial, "{method:?}");
@@ -71,7 +71,7 @@ fn every_way_says_how_it_heats_and_what_its_dial_decides() {
 fn an_open_pot_is_not_told_about_its_lid() {
     let voice = Voice::default();
     for (method, medium) in media() {
-        if let Some(said) = medium.what_the_dial_decides(Lid::None).map(|said| voice.say(said)) {
+        if let Some(said) = medium.what_the_dial_decides(Lid::None).map(|said| voice.render(said)) {
             assert!(!said.to_lowercase().contains("lid"), "{method:?}: {said}");
         }
     }

@@ -111,7 +111,7 @@ impl App {
     pub fn screen_name(&self, visitor: &Visitor) -> Option<String> {
         match visitor {
             Visitor::Screen(screen) => Some(screen.name.clone()),
-            Visitor::Machine => self.desk.beyond().map(|_| Voice::default().say(say::own_machine())),
+            Visitor::Machine => self.desk.beyond().map(|_| Voice::default().render(say::own_machine())),
             Visitor::Probe | Visitor::Stranger(_) => None,
         }
     }

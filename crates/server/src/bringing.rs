@@ -36,7 +36,7 @@ impl Read for Pieces {
                 None => {
                     return Err(std::io::Error::new(
                         std::io::ErrorKind::UnexpectedEof,
-                        Voice::default().say(say::broke_off()),
+                        Voice::default().render(say::broke_off()),
                     ));
                 }
             }

@@ -10,7 +10,7 @@ use clap::{Parser, Subcommand};
 use ergastic_core::clock::Hours;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_store::{Lock, Store};
-use ergastic_words::{Said, Voice, service as say};
+use ergastic_words::{Message, Voice, service as say};
 
 use crate::app::App;
 use crate::clock::Clock;
@@ -143,8 +143,8 @@ pub async fn run(cli: Cli) -> ExitCode {
 }
 
 /// The command line speaks before any kitchen is open.
-fn told(said: Said) -> String {
-    Voice::default().say(said)
+fn told(said: Message) -> String {
+    Voice::default().render(said)
 }
 
 fn shown(path: &Path) -> String {

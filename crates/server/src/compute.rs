@@ -8,7 +8,7 @@ use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::match_ways;
 use ergastic_core::meal::meal_sheet_anywhere;
 use ergastic_core::prepare::prepare_request;
-use ergastic_words::Said;
+use ergastic_words::Message;
 use jiff::Timestamp;
 use serde::Serialize;
 use serde::de::DeserializeOwned;
@@ -47,5 +47,5 @@ fn answer<Q: DeserializeOwned, A: Serialize>(
 ) -> Result<String, Error> {
     let answer = compute(&read_object(text)?)?;
     serde_json::to_string_pretty(&answer)
-        .map_err(|error| Error::new(Kind::Unknown, "answer", "", Said::text(error.to_string())))
+        .map_err(|error| Error::new(Kind::Unknown, "answer", "", Message::text(error.to_string())))
 }

@@ -7,7 +7,7 @@ use std::time::Duration;
 use axum::http::{HeaderValue, StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use ergastic_store::Trouble;
-use ergastic_words::{Said, Voice, service as say};
+use ergastic_words::{Message, Voice, service as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -35,11 +35,11 @@ pub enum ApiError {
     /// The store.
     Store(ergastic_store::Error),
     /// Refused with a status and a reason.
-    Refused(StatusCode, Said),
+    Refused(StatusCode, Message),
     /// Not now: too much is asked for at once.
-    Later(Said),
+    Later(Message),
     /// Not before so long.
-    Wait(Duration, Said),
+    Wait(Duration, Message),
     /// A bug; the reason goes to the log.
     Internal(String),
 }
@@ -101,13 +101,13 @@ impl ApiError {
             Self::Input(error) => error.told(voice),
             Self::Store(error) if self.status() == StatusCode::INTERNAL_SERVER_ERROR => {
                 tracing::error!("{error}");
-                voice.say(say::database_fault())
+                voice.render(say::database_fault())
             }
-            Self::Store(error) => voice.say(error.said()),
-            Self::Refused(_, said) | Self::Later(said) | Self::Wait(_, said) => voice.say(said),
+            Self::Store(error) => voice.render(error.said()),
+            Self::Refused(_, said) | Self::Later(said) | Self::Wait(_, said) => voice.render(said),
             Self::Internal(reason) => {
                 tracing::error!("{reason}");
-                voice.say(say::own_fault())
+                voice.render(say::own_fault())
             }
         }
     }

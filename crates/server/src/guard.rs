@@ -32,7 +32,7 @@ const NO_DOWNGRADE: HeaderValue = HeaderValue::from_static("max-age=31536000");
 /// It is kept so often that a probe's key was used.
 const USED_EVERY: SignedDuration = SignedDuration::from_secs(60);
 
-fn refused(said: ergastic_words::Said) -> Response {
+fn refused(said: ergastic_words::Message) -> Response {
     ApiError::Refused(StatusCode::FORBIDDEN, said).into_response()
 }
 

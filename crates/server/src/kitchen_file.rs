@@ -16,7 +16,7 @@ use ergastic_core::text::check_name;
 use ergastic_store::{
     CookFile, FILE_VERSION, MAX_EVENTS, PlanFile, Reading, ReadingFile, Staged, as_document, brought_up,
 };
-use ergastic_words::{Said, Voice, errors, keeping as say};
+use ergastic_words::{Message, Voice, errors, keeping as say};
 use jiff::Timestamp;
 use serde::Deserializer;
 use serde::de::{DeserializeSeed, IgnoredAny, MapAccess, SeqAccess, Visitor};
@@ -60,7 +60,7 @@ struct Bounded<R> {
 impl<R: Read> Read for Bounded<R> {
     fn read(&mut self, into: &mut [u8]) -> std::io::Result<usize> {
         if self.left.get() == 0 {
-            return Err(std::io::Error::other(Voice::default().say(say::part_too_long(MAX_ITEM as u32))));
+            return Err(std::io::Error::other(Voice::default().render(say::part_too_long(MAX_ITEM as u32))));
         }
         let length = self.inner.read(into)?;
         self.left.set(self.left.get().saturating_sub(length as u64));
@@ -77,7 +77,7 @@ pub fn read_file(reader: impl Read, kitchen: Kitchen, now: Timestamp, sink: &mut
     let left = Rc::new(Cell::new(MAX_ITEM));
     let mut buffered = std::io::BufReader::with_capacity(1 << 16, reader);
     let fault = |error: std::io::Error| {
-        let why = Said::text(error.to_string());
+        let why = Message::text(error.to_string());
         ApiError::from(Error::said(Kind::Unknown, THE_FILE, say::what_came(), why))
     };
     skip_mark(&mut buffered).map_err(fault)?;
@@ -222,7 +222,7 @@ impl<S: Sink> File<'_, S> {
 
 fn text(value: &impl serde::Serialize) -> Result<String, Error> {
     serde_json::to_string(value)
-        .map_err(|error| Error::said(Kind::Unknown, THE_FILE, say::a_part_of_it(), Said::text(error.to_string())))
+        .map_err(|error| Error::said(Kind::Unknown, THE_FILE, say::a_part_of_it(), Message::text(error.to_string())))
 }
 
 impl<'de, S: Sink> Visitor<'de> for &mut File<'_, S> {

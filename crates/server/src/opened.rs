@@ -7,7 +7,7 @@ use std::sync::Arc;
 
 use anyhow::{Context, bail, ensure};
 use ergastic_store::Store;
-use ergastic_words::{Said, Voice, service as say};
+use ergastic_words::{Message, Voice, service as say};
 use jiff::Timestamp;
 use qrcode::QrCode;
 use qrcode::render::unicode;
@@ -19,8 +19,8 @@ use crate::app::App;
 use crate::router::beyond;
 use crate::serve::Outer;
 
-fn told(said: Said) -> String {
-    Voice::default().say(said)
+fn told(said: Message) -> String {
+    Voice::default().render(said)
 }
 
 /// A passphrase: typed twice and not shown, or the line that comes in.

@@ -5,7 +5,7 @@ use ergastic_core::meal::{MealSheet, MealTask};
 use ergastic_core::plan::Plan;
 use ergastic_core::prepare::ShoppingItem;
 use ergastic_core::sheet::TaskKind;
-use ergastic_words::{Mass, Said, Voice, Volume, meal as say};
+use ergastic_words::{Mass, Message, Voice, Volume, meal as say};
 use serde_json::{Value, json};
 
 /// Minutes as ISO 8601 has them.
@@ -15,11 +15,11 @@ fn duration(seconds: i64) -> String {
 }
 
 fn ingredient(item: &ShoppingItem, voice: Voice) -> String {
-    let what = || Said::text(item.name.clone());
+    let what = || Message::text(item.name.clone());
     match (item.g, item.ml, item.count) {
-        (Some(g), ..) => voice.say(say::ingredient(Mass(g / 1000.0), what())),
-        (_, Some(ml), _) => voice.say(say::ingredient_poured(Volume(ml / 1000.0), what())),
-        (_, _, Some(count)) => voice.say(say::ingredient_counted(count, what())),
+        (Some(g), ..) => voice.render(say::ingredient(Mass(g / 1000.0), what())),
+        (_, Some(ml), _) => voice.render(say::ingredient_poured(Volume(ml / 1000.0), what())),
+        (_, _, Some(count)) => voice.render(say::ingredient_counted(count, what())),
         _ => item.name.clone(),
     }
 }

@@ -183,7 +183,7 @@ fn text(name: &str, sheet: &MealSheet, voice: Voice) -> String {
             let _ = write!(text, "\n## {today}\n\n");
             day = today;
         }
-        let again = if task.second_time { voice.say(say::second_time()) } else { String::new() };
+        let again = if task.second_time { voice.render(say::second_time()) } else { String::new() };
         let hands = if task.hands_on { "[ ] " } else { "" };
         let at = local(task.start, &zone, "%H:%M");
         let _ = writeln!(text, "- {hands}**{at}**{again} {}: {}", plain(&task.dish), plain(&task.what));

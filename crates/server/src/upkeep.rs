@@ -152,7 +152,7 @@ async fn reckon(app: &App, id: Uuid, thread: &Arc<ThreadPool>) -> ApiResult<()> 
             })
             .await;
             // A fold that panics is that cook's own fault too.
-            done.unwrap_or_else(|_| unreadable(id, &raw, &Voice::default().say(say::cant_be_worked_out())))
+            done.unwrap_or_else(|_| unreadable(id, &raw, &Voice::default().render(say::cant_be_worked_out())))
         }
     };
     app.store.put_summary(id, seq, &summary).await?;

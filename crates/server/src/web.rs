@@ -31,7 +31,7 @@ pub async fn serve(method: Method, uri: Uri, headers: HeaderMap) -> Response {
     }
     let hashed = named.is_some() && path.starts_with("assets/");
     let Some((name, file)) = named.or_else(|| Some(("index.html", Files::get("index.html")?))) else {
-        return (StatusCode::SERVICE_UNAVAILABLE, Voice::default().say(say::no_web_files())).into_response();
+        return (StatusCode::SERVICE_UNAVAILABLE, Voice::default().render(say::no_web_files())).into_response();
     };
     let kind = if hashed || path.contains('.') {
         file.metadata.mimetype().to_owned()

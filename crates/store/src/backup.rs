@@ -3,7 +3,7 @@
 use std::os::unix::fs::{OpenOptionsExt, PermissionsExt};
 use std::path::{Path, PathBuf};
 
-use ergastic_words::{Said, keeping as say};
+use ergastic_words::{Message, keeping as say};
 use jiff::Timestamp;
 use sqlx::sqlite::SqliteConnectOptions;
 use sqlx::{ConnectOptions, Connection};
@@ -105,8 +105,8 @@ fn rotate(folder: &Path) -> Result<()> {
 /// # Errors
 /// When the copy is not a whole Ergastic database, or can't be put there; then nothing has changed.
 pub async fn restore(copy: &Path, to: &Path, now: Timestamp) -> Result<Option<PathBuf>> {
-    let not_one = |why: Said| Error::File(say::no_copy(&copy.display().to_string(), why));
-    let reason = |error: &dyn std::fmt::Display| not_one(Said::text(error.to_string()));
+    let not_one = |why: Message| Error::File(say::no_copy(&copy.display().to_string(), why));
+    let reason = |error: &dyn std::fmt::Display| not_one(Message::text(error.to_string()));
     if !copy.is_file() {
         return Err(not_one(say::no_such_file()));
     }

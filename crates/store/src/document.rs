@@ -1,7 +1,7 @@
 //! Stored documents: each carries the number of its format, is read tolerantly, and is brought up to date as it is read.
 
 use ergastic_core::json::read_kept;
-use ergastic_words::{Said, keeping as say};
+use ergastic_words::{Message, keeping as say};
 use serde::Serialize;
 use serde::de::DeserializeOwned;
 use serde_json::Value;
@@ -36,7 +36,7 @@ impl Document {
         {
             return Ok(read);
         }
-        let unread = |error: ergastic_core::Error| Error::Damaged(Said::text(error.to_string()));
+        let unread = |error: ergastic_core::Error| Error::Damaged(Message::text(error.to_string()));
         read_kept(self.upgraded()?).map_err(unread)
     }
 

@@ -3,7 +3,7 @@
 use std::fmt;
 use std::path::Path;
 
-use ergastic_words::{Said, Voice, keeping as say};
+use ergastic_words::{Message, Voice, keeping as say};
 use uuid::Uuid;
 
 /// Why nothing can be kept just now.
@@ -25,7 +25,7 @@ pub enum Trouble {
 
 impl Trouble {
     /// What is so, and the way out of it.
-    pub fn said(self) -> Said {
+    pub fn said(self) -> Message {
         match self {
             Self::Full => say::trouble_full(),
             Self::ReadOnly => say::trouble_read_only(),
@@ -78,9 +78,9 @@ pub enum Error {
     /// Another import is under way.
     Importing,
     /// A document in the database, or one to be written, is not what it should be.
-    Damaged(Said),
+    Damaged(Message),
     /// The file can't be used as asked.
-    File(Said),
+    File(Message),
     /// Nothing can be kept, or read, just now.
     Unusable(Trouble),
     /// The database was written by a newer version.
@@ -93,7 +93,7 @@ pub enum Error {
 
 impl fmt::Display for Error {
     fn fmt(&self, formatter: &mut fmt::Formatter) -> fmt::Result {
-        formatter.write_str(&Voice::default().say(self.said()))
+        formatter.write_str(&Voice::default().render(self.said()))
     }
 }
 
@@ -106,7 +106,7 @@ impl Error {
     }
 
     /// What went wrong.
-    pub fn said(&self) -> Said {
+    pub fn said(&self) -> Message {
         match self {
             Self::NotFound { what, id } => say::not_found(what, id),
             Self::Conflict { given, current } => say::conflict(&given.to_string(), &current.to_string()),
@@ -116,7 +116,7 @@ impl Error {
             Self::CookFull { most } => say::cook_full(*most as u32),
             Self::ProbesFull { most } => say::probes_full(*most as u32),
             Self::Importing => say::importing(),
-            Self::Damaged(reason) => say::damaged(&Voice::default().say(reason)),
+            Self::Damaged(reason) => say::damaged(&Voice::default().render(reason)),
             Self::File(said) => said.clone(),
             Self::Unusable(trouble) => trouble.said(),
             Self::Newer(step) => say::newer(&step.to_string()),
@@ -176,7 +176,7 @@ impl From<sqlx::migrate::MigrateError> for Error {
 
 impl From<serde_json::Error> for Error {
     fn from(error: serde_json::Error) -> Self {
-        Self::Damaged(Said::text(error.to_string()))
+        Self::Damaged(Message::text(error.to_string()))
     }
 }
 

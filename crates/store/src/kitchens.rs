@@ -1,7 +1,7 @@
 //! The kitchen's own document, with every version kept.
 
 use ergastic_core::kitchen::Kitchen;
-use ergastic_words::{Said, Voice, keeping as say};
+use ergastic_words::{Message, Voice, keeping as say};
 use jiff::Timestamp;
 use sqlx::SqliteConnection;
 
@@ -32,7 +32,7 @@ pub struct DamagedKitchen {
 
 impl DamagedKitchen {
     /// Why it can't be read, and what is shown instead.
-    pub fn said(&self) -> Said {
+    pub fn said(&self) -> Message {
         match self.instead {
             Some(version) => say::damaged_kitchen(&self.reason, &version.to_string()),
             None => say::damaged_first_kitchen(&self.reason),
@@ -45,7 +45,7 @@ type Row = (i64, String, i64);
 /// Why a document can't be read, and nothing else.
 fn why(error: &Error) -> String {
     match error {
-        Error::Damaged(reason) => Voice::default().say(reason),
+        Error::Damaged(reason) => Voice::default().render(reason),
         other => other.to_string(),
     }
 }

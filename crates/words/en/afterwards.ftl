@@ -81,11 +81,11 @@ day-cool =
         [ice_bath] Tonight: the pot in ice water, stirred, { $time } to cold
        *[trays] Tonight: meat and liquid into shallow trays, { $time } to cold
     }
-# $steps (Said)
+# $steps (Message)
 day-cool-why = It goes { $steps }. The meat stays in its liquid, or it dries.
 # $time (Span)
 day-cool-bag = Tonight: the bag, unopened, under ice water, { $time } to cold
-# $steps (Said)
+# $steps (Message)
 day-cool-bag-why = It goes { $steps }. More ice as it melts: there must always be ice in it.
 # $days (Count) $cold (Guide)
 day-chill-bag = Unopened in the fridge: { $days } days at most at { $cold } or below
@@ -171,7 +171,7 @@ cold-heat-not = Eaten cold: take it out half an hour before.
 
 ## Left over.
 
-# $what (Key) $amount (Said)
+# $what (Key) $amount (Message)
 left =
     { $what ->
         [sauce] { $amount } of sauce

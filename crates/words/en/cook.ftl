@@ -21,13 +21,13 @@ likely = { CAPITAL($chance) } such pieces are tender in time. A fork check narro
 
 met-heat = The meat met the heat
     .name = the start of the clock
-# $task (Said)
+# $task (Message)
 task-done = Done: { $task }
     .name = “{ $task }” done
-# $hands (Said) $task (Said)
+# $hands (Message) $task (Message)
 task-taken = { $hands } has it: { $task }
     .name = “{ $task }” in hand
-# $hands (Said) $count (Count)
+# $hands (Message) $count (Count)
 taken-by =
     { $count ->
         [one] { $hands } has it
@@ -59,7 +59,7 @@ bell-moved = Plates wanted at { $bell }
 # $fat (Length)
 fat-measured = { $fat } of fat on it
     .name = the fat cap
-# $probe (Said) $place (Key)
+# $probe (Message) $place (Key)
 probe-put = Probe “{ $probe }” { $place ->
         [meat] into the middle of the meat
         [pot] into the liquid
@@ -67,10 +67,10 @@ probe-put = Probe “{ $probe }” { $place ->
        *[aside] put aside
     }
     .name = putting the probe there
-# $what (Said)
+# $what (Message)
 heard-alarm = Heard: { $what }
     .name = hearing the alarm
-# $what (Said) $time (Minutes)
+# $what (Message) $time (Minutes)
 later-alarm = Put off by { $time }: { $what }
     .name = putting it off
 the-pot = the pot
@@ -111,7 +111,7 @@ changed-wrap = wrapped in { $material ->
         [paper] paper
        *[foil] foil
     }
-# $lid (Said)
+# $lid (Message)
 changed-lid = { $lid }
 changed-halved = every piece cut in two
 changed-something = Something was changed
@@ -153,12 +153,12 @@ did-thicken = { $with ->
         [bread] Thickened it with bread
        *[none] Left it thin
     }
-# $amount (Grams) $name (Said)
+# $amount (Grams) $name (Message)
 did-pour-in = Stirred in { $amount } of { $name }
 # $salt (Grams)
 did-salt = Stirred in { $salt } of salt
 did-measure = Measured it
-# $what (Said)
+# $what (Message)
 taken-out = Out of the pot: { $what }
     .name = the taking out
 # $kilos (Mass)
@@ -183,35 +183,35 @@ moves-nothing = the time stands
 moves-sooner = { $by } sooner
 # $by (Span)
 moves-later = { $by } later
-# $shift (Said)
+# $shift (Message)
 moved-middle-even = By what the middle has read: { $shift }.
-# $shift (Said)
+# $shift (Message)
 moved-around-even = By how warm it has been about the meat: { $shift }.
-# $off (Difference) $shift (Said)
+# $off (Difference) $shift (Message)
 moved-middle-ahead = The middle has been { $off } ahead: { $shift }.
-# $off (Difference) $shift (Said)
+# $off (Difference) $shift (Message)
 moved-middle-behind = The middle has been { $off } behind: { $shift }.
-# $shift (Said)
+# $shift (Message)
 moved-softer = Softer than most by then: { $shift }.
-# $shift (Said)
+# $shift (Message)
 moved-firmer = Firmer than most by then: { $shift }.
-# $off (Volume) $shift (Said)
+# $off (Volume) $shift (Message)
 moved-deeper = { $off } more in the pot than foretold: { $shift }.
-# $off (Volume) $shift (Said)
+# $off (Volume) $shift (Message)
 moved-shallower = { $off } less in the pot than foretold: { $shift }.
-# $off (Mass) $shift (Said)
+# $off (Mass) $shift (Message)
 moved-lighter = The pot has lost { $off } more than foretold: { $shift }.
-# $off (Mass) $shift (Said)
+# $off (Mass) $shift (Message)
 moved-heavier = The pot has lost { $off } less than foretold: { $shift }.
-# $off (Difference) $shift (Said)
+# $off (Difference) $shift (Message)
 moved-hotter = It is { $off } hotter about the meat than foretold: { $shift }.
-# $off (Difference) $shift (Said)
+# $off (Difference) $shift (Message)
 moved-cooler = It is { $off } cooler about the meat than foretold: { $shift }.
 # $at (Instant) $wide (Span) $narrow (Span) $cost (Span)
 look-at = One look at { $at } cuts { $wide } of doubt to about { $narrow }. It lets out some { $cost } of heat.
-# $what (Said) $from (Instant) $to (Instant)
+# $what (Message) $from (Instant) $to (Instant)
 comes-out = { CAPITAL($what) } comes out between { $from } and { $to }
-# $what (Said)
+# $what (Message)
 comes-out-never = { CAPITAL($what) } won't be tender on this heat
 
 ## Probes.
@@ -235,7 +235,7 @@ probe-ahead = { $off } ahead of what was foretold.
 # $off (Difference)
 probe-behind = { $off } behind what was foretold.
 probe-as-foretold = As foretold.
-# $probe (Said) $trust (Key)
+# $probe (Message) $trust (Key)
 probe-alarm = Probe “{ $probe }” { $trust ->
         [silent] is silent
         [pulled_out] has fallen out
@@ -247,17 +247,17 @@ probe-alarm = Probe “{ $probe }” { $trust ->
 
 ## Alarms.
 
-# $probe (Said) $off (Difference)
+# $probe (Message) $off (Difference)
 too-cool = “{ $probe }” reads { $off } under what was set: see to the fire
     .why = It has been so for some time, and no open lid explains it. Fuel, vents, a tripped fuse?
-# $probe (Said) $off (Difference)
+# $probe (Message) $off (Difference)
 too-hot = “{ $probe }” reads { $off } over what was set: turn it down
     .why = It has been so for some time. Hot fat may be burning: look before you open it wide.
 # $time (Span)
 dry-alarm = The pot is dry in { $time }: pour in hot liquid
     .why = A dry pot scorches in minutes.
 heard = I'm at it
-# $time (Span) $cost (Said)
+# $time (Span) $cost (Message)
 later = In { $time }: { $cost }
 later-nothing = costs nothing
 # $time (Span)
@@ -365,7 +365,7 @@ salt =
 ## What if now: what is done, and what it costs beside what is computed.
 
 as-it-is = Leave it as it is
-# $parts (Said) $trade (Said)
+# $parts (Message) $trade (Message)
 wins-and-costs = { CAPITAL($parts) }; { $trade }.
 no-sooner = no sooner
 # $by (Span)
@@ -398,7 +398,7 @@ turn-oven = Oven to { $dial }
 turn-pit = Pit to { $dial }
 # $at (Temperature)
 turn-fat = Fat to { $at }
-# $simmer (Key) $bubbles (Said)
+# $simmer (Key) $bubbles (Message)
 turn-hob = { $simmer ->
         [lazy] Down to a lazy simmer
         [gentle] To a gentle simmer
@@ -506,17 +506,17 @@ over-head = { $now }: { $dishes ->
         [one] , and one alarm has not been answered.
        *[other] , and { $ringing } alarms have not been answered.
     }
-# $name (Said) $people (Count) $bell (Instant) $act (Said)
+# $name (Message) $people (Count) $bell (Instant) $act (Message)
 over-dish = { $name } for { $people }, plates at { $bell }. { $act }.
-# $at (Instant) $what (Said) $quick (Instant) $slow (Instant)
+# $at (Instant) $what (Message) $quick (Instant) $slow (Instant)
 over-next-and-band = At { $at }: { $what }. Tender between { $quick } and { $slow }.
-# $at (Instant) $what (Said) $tender (Instant)
+# $at (Instant) $what (Message) $tender (Instant)
 over-next-tender = At { $at }: { $what }. Found tender at { $tender }.
-# $at (Instant) $what (Said)
+# $at (Instant) $what (Message)
 over-next = At { $at }: { $what }.
-# $probe (Said) $at (Temperature) $words (Said)
+# $probe (Message) $at (Temperature) $words (Message)
 over-probe = Probe “{ $probe }” reads { $at }: { $words }
 # $liquid (Volume)
 over-pot = The pot should have { $liquid } in it.
-# $at (Instant) $what (Said) $stands (Said)
+# $at (Instant) $what (Message) $stands (Message)
 over-last = Last, at { $at }: { $what }. { $stands }

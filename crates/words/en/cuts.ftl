@@ -134,10 +134,10 @@ tell =
        *[other] Beef.
     }
 
-# $cut (Said) $collagen (Percent)
+# $cut (Message) $collagen (Percent)
 refusal = { CAPITAL($cut) } has almost no collagen (about { $collagen }), so hours of heat have nothing to soften: they would only dry it. Sear it hot and short and serve it pink. For this dish take chuck, shin or short rib.
 
-# A mixed pot by the name of its first cut. $cut (Said)
+# A mixed pot by the name of its first cut. $cut (Message)
 and-company = { $cut } and company
 
 # Lower case, for a sentence on how it is eaten. $eaten (Key)

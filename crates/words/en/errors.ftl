@@ -1,9 +1,9 @@
 ### Why something given can't be used: what is allowed, after the field and what was given.
 
-# The whole of it. $field (Text) $given (Said) $allowed (Said)
+# The whole of it. $field (Text) $given (Message) $allowed (Message)
 whole = { $field }: { $given } can't be used; { $allowed }
 
-# The same where something has to be given. $field (Text) $allowed (Said)
+# The same where something has to be given. $field (Text) $allowed (Message)
 missing = { $field } is missing; { $allowed }
 
 a-value = a value
@@ -15,16 +15,16 @@ beside-stages = a value beside stages
 beside-parts = a value beside parts
 more-than-one-end = more than one end
 
-# In the units of the field. $low (Said) $high (Said)
+# In the units of the field. $low (Message) $high (Message)
 range = it must be { $low } to { $high }
 
-# The same with the cook's own units beside them, where those are others. $low (Said) $high (Said) $lower (Said) $higher (Said)
+# The same with the cook's own units beside them, where those are others. $low (Message) $high (Message) $lower (Message) $higher (Message)
 range-in-both = it must be { $low } to { $high }{ $units ->
         [us] {" "}({ $lower } to { $higher })
        *[metric] {""}
     }
 
-# $figure (Said) $unit (Key)
+# $figure (Message) $unit (Key)
 with-unit =
     { $unit ->
         [celsius] { $figure } °C
@@ -66,7 +66,7 @@ so-many = it must hold { $least } to { $most }
 # $count (Count)
 count = { $count }
 
-# $known (Said)
+# $known (Message)
 one-of = it must be one of { $known }
 
 one-line = use letters, figures and signs that can be seen, on one line
@@ -141,7 +141,7 @@ recipe-how-long = say how long, such as "35 min at high pressure" or "2½ h at 1
 recipe-low-on-what = say what it is low or high on: "in the slow cooker", "over a low flame" or "in a low oven"
 recipe-how = say how long and how, such as "35 min at high pressure" or "2½ h at 160 °C"
 recipe-time = its time must be 1 min to 72 h
-# $given (Said) $allowed (Said)
+# $given (Message) $allowed (Message)
 recipe-heat = its heat can't be { $given }: { $allowed }
 
 not-one-object = it must be one JSON object

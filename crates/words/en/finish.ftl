@@ -107,7 +107,7 @@ helps-boil-down = Boil it down to { $to }, { $time }: it is stronger by { $stron
 # $paste (Grams)
 helps-paste = Stir in { $paste } of tomato paste that was fried dark: taste, and hardly any salt.
 helps-more-taste = A dried mushroom, browned onion or the juice from the resting plate.
-# $amounts (Said)
+# $amounts (Message)
 helps-thicken = Thicken it with { $amounts }.
 helps-gelatin = Or leave it thin and serve it as a broth in deep plates.
 # $salt (Spoons)
@@ -126,13 +126,13 @@ helps-mustard = Mustard or something pickled beside it.
 helps-soft-onion = Onion cooked soft and sweet, stirred in.
 helps-skim-again = Skim it again.
 helps-sharp-sides = Pickles, raw onion, bitter leaves beside it.
-# $liquid (Volume) $name (Said)
+# $liquid (Volume) $name (Message)
 let-down = Let it down with { $liquid } of { $name }
     .why = Salt and taste spread over more of it; the salt stays what it is.
-# $fat (Grams) $name (Said)
+# $fat (Grams) $name (Message)
 beat-in = Off the heat, beat in { $fat } of cold { $name }, piece by piece
     .why = It rounds and thickens a little. It must not boil again, or the fat comes out.
-# $amount (Grams) $name (Said)
+# $amount (Grams) $name (Message)
 stir-in = Stir in { $amount } of { $name }, and taste again
     .why = A little at a time: what is in can't be taken out.
 # $salt (Spoons)
@@ -194,9 +194,9 @@ slurry =
         [bread] { $starch } of stale breadcrumbs
        *[butter_paste] { $starch } of flour worked into { $with } of soft butter
     }
-# $amounts (Said)
+# $amounts (Message)
 thicken = Thicken it with { $amounts }, a third at a time
-# $amounts (Said) $tonight (Volume)
+# $amounts (Message) $tonight (Volume)
 thicken-tonight = Thicken the { $tonight } left, tonight's share, with { $amounts }, a third at a time
 # $thickener (Key)
 thickener-why =
@@ -234,7 +234,7 @@ thickener-name =
         [puree] its vegetables
        *[bread] bread
     }
-# $ladle (Volume) $amounts (Said)
+# $ladle (Volume) $amounts (Message)
 one-plate = To order: a ladle of { $ladle } with { $amounts }.
 glaze = Turn the meat in it until it shines
     .why = The glaze sticks while it is hot.

@@ -2,13 +2,13 @@
 
 ## Why it takes this long.
 
-# $name (Said) $make (Key) $cooks (Said) $thick (Length) $done (Said) $time (Span)
+# $name (Message) $make (Key) $cooks (Message) $thick (Length) $done (Message) $time (Span)
 why = { CAPITAL($name) } is { $make ->
         [sinewy] full of sinew
         [worked] well worked and sinewy
        *[lean] lean, with little sinew
     }. { $cooks } A piece { $thick } thick has to get hot to the middle and then soften: half of such pieces are { $done } after { $time }.
-# $name (Said) $make (Key) $cooks (Said)
+# $name (Message) $make (Key) $cooks (Message)
 why-never = { CAPITAL($name) } is { $make ->
         [sinewy] full of sinew
         [worked] well worked and sinewy
@@ -38,7 +38,7 @@ never = No ready time: the meat does not grow tender within 72 h.
 never-for-some = No later ready time: in some of the simulated cooks the meat does not grow tender within 72 h.
 never-too-far = No too-far time: nothing goes too far within 72 h, or no heat stays on.
 too-far-before-ready = Part of it has gone too far by the time all of it is ready. Shorten the time, or lift the pieces in turn.
-# $first (Said) $from (Span) $last (Said) $to (Span)
+# $first (Message) $from (Span) $last (Message) $to (Span)
 lift-in-turn = Lift in turn: { $first } after about { $from }, { $last } after about { $to }. The whole is ready with the last and too far with the first.
 # $liquid (Volume) $after (Span)
 unpoured = { $liquid } poured in after { $after } met no pot any more and is not counted.
@@ -57,7 +57,7 @@ size-and-mass-disagree = Size and mass disagree: { $pieces ->
 
 # $all (Minutes)
 own-time-in-all = { $all } in all
-# $own (Said) $chance (Share) $done (Said) $sure (Minutes) $certainty (Share)
+# $own (Message) $chance (Share) $done (Message) $sure (Minutes) $certainty (Share)
 own-time = { $own }: { $chance } are { $done } then; { $sure } makes it { $certainty }.
     .does = { $own }: { $chance } are { $done } then.
     .only = { $own }: { $chance } are { $done } then, and no longer time makes it sure.
@@ -157,7 +157,7 @@ middle-rule = Heat creeps in from all sides. It is followed shell by shell throu
 tender = Tender
 # $reference (Temperature) $slow (Temperature) $fast (Temperature)
 tender-rule = Collagen turns to gelatin, faster the hotter it is. An hour at { $reference } counts as one tender-hour; at { $slow } it is a third of one, at { $fast } four. It is enough when the whole piece has had so many on average, and the middle half of that.
-# $cut (Said) $done (Said) $enough (Number) $resistance (Number) $hours (Number)
+# $cut (Message) $done (Message) $enough (Number) $resistance (Number) $hours (Number)
 tender-numbers = To be { $done } { $cut } asks { $enough } tender-hours, times { $resistance } for how tough it is: { $hours }.
     .older = To be { $done } { $cut } of an older animal asks { $enough } tender-hours, times { $resistance } for how tough it is: { $hours }.
 # $share (Percent)
@@ -183,7 +183,7 @@ gelatin-rule = About six tenths of the collagen that dissolves goes into the liq
     .sure = Cuts and trimming differ by a third.
 
 liquid = Liquid
-# $in (Volume) $left (Volume) $lid (Said)
+# $in (Volume) $left (Volume) $lid (Message)
 liquid-rule = What is poured in and the juice that joins it, less the steam that gets past the lid.
     .numbers = { $in } in, { $left } left when half of such pieces are tender, { $lid }.
     .sure = Lids differ: two in three lose between two thirds and half as much again. A dip or the scale tells.
@@ -213,9 +213,9 @@ narrow-liquid = Put a probe in the middle in the first hour: it shows how well t
 
 thumb-alone = There is no forecast to compare it with.
 thumb-agrees = It agrees with the forecast here.
-# $apart (Span) $because (Said)
+# $apart (Span) $because (Message)
 thumb-longer = { $apart } longer than the forecast: { $because }.
-# $apart (Span) $because (Said)
+# $apart (Span) $because (Message)
 thumb-shorter = { $apart } shorter than the forecast: { $because }.
 blind-to-size = it knows neither this cut nor how thick it is
 by-weight = it counts weight, but thickness and sinew rule the time

@@ -51,7 +51,7 @@ migration = the database can't be brought up to date: { $reason }
 file-fault = { $path }: { $reason }
 # $path (Text)
 file-is-there = { $path } is there already. Name a new file
-# $path (Text) $reason (Said)
+# $path (Text) $reason (Message)
 no-copy = { $path } is no copy of a kitchen: { $reason }
 no-such-file = there is no such file
 # $path (Text)

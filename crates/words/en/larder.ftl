@@ -64,11 +64,11 @@ name =
        *[other] something else
     }
 
-# $what (Said) $instead (Said) $changes (Said)
+# $what (Message) $instead (Message) $changes (Message)
 swap = No { $what }? Take { $instead }: { $changes }.
-# $what (Said) $instead (Said) $changes (Said) $brings (Said)
+# $what (Message) $instead (Message) $changes (Message) $brings (Message)
 swap-that-brings = No { $what }? Take { $instead }: { $changes }. It brings { $brings }.
-# $what (Said)
+# $what (Message)
 leave-out = No { $what }? Leave it out.
 no-flour = No flour? Thicken with cornflour at the end: half as much.
 
@@ -145,7 +145,7 @@ allergen =
         [nuts] nuts
        *[sulphites] sulphites
     }
-# $allergens (Said)
+# $allergens (Message)
 carries = Carries { $allergens }.
 
 # $crystal (Key)
@@ -182,7 +182,7 @@ cut-up =
         [leek] in rings
        *[other] in { $side } pieces
     }
-# $name (Said) $cut (Said)
+# $name (Message) $cut (Message)
 name-and-cut = { $name }, { $cut }
 # The sign that it is done. $what (Key)
 addition-sign =

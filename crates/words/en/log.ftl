@@ -12,7 +12,7 @@ simmer-true = The simmer is as hot as it looks, give or take { $off }.
 pit-true = The pit runs as it says, give or take { $off }.
     .under = The pit runs about { $off } under what it says
     .over = The pit runs about { $off } over what it says
-# $what (Said) $give (Difference)
+# $what (Message) $give (Difference)
 give-or-take = { $what }, give or take { $give }.
 # $times (Number)
 lid-lets-by = The lid lets by { $times } times as much steam as lids usually do.

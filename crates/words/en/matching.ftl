@@ -41,14 +41,14 @@ smoke-bag = Smoke { $time }, then bag it at { $bath }
 # $time (Minutes)
 smoke-braise = Smoke { $time }, then braise it
 day-before = Braise the day before, reheat
-# $way (Said) $cutting (Said)
+# $way (Message) $cutting (Message)
 cut-up = { $way }, { $cutting }
 cut-to-lie = cut to lie in the pot
 halved = halved
 # $side (Length)
 cubed = in { $side } cubes
 
-# What the dish is called until the cook names it. $way (Key) $cut (Said)
+# What the dish is called until the cook names it. $way (Key) $cut (Message)
 dish =
     { $way ->
         [stew] Stewed { $cut }
@@ -62,14 +62,14 @@ dish =
 
 ## Why a cut does not go a way.
 
-# $cut (Said)
+# $cut (Message)
 no-slices-to-give = { CAPITAL($cut) } has no slices to give: it comes in small pieces or round a bone. Eat it under a fork, pulled or by the spoon.
 cubes-are-not-slices = Cubes are not slices. For slices cook it in one piece; or eat it under a fork.
 tendon-has-no-fibres = Tendon has no fibres to pull. It is eaten soft, by the spoon.
 tendon-in-the-pit = Tendon turns to leather in the dry heat of a pit: it wants hours in liquid.
-# $cut (Said)
+# $cut (Message)
 dries-in-the-pit = { CAPITAL($cut) } dries through in the pit before it softens: small and lean, it wants liquid round it.
-# $kit (Said)
+# $kit (Message)
 not-free = The { $kit } is not free.
 # $loads (Count)
 loads = More than it holds at once: { $loads } loads, or a larger vessel.
@@ -82,18 +82,18 @@ too-late-some-never = Half of such pieces take { $half }, some longer than three
 
 ## What to mind with this meat.
 
-# $cut (Said)
+# $cut (Message)
 lean-soft = { CAPITAL($cut) } is lean: tough, and dry soon after it is tender. As soft as that it goes stringy: slice it instead, or give it a third of shin or short rib for company.
-# $cut (Said)
+# $cut (Message)
 lean-sliced = { CAPITAL($cut) } is lean: tough, and dry soon after it is tender. Take it out as soon as it slices, and cut it thin across the grain.
 mixed-muscles = Ready-cut stewing meat is several muscles of several sizes. Some pieces are ready long before others, so the band is wide. Buy one muscle and cut it yourself, or fork three pieces and go by the firmest.
 corned = It is salt all through. Simmer it in plain water, salt nothing, and taste before you reduce.
 
 ## What it would ask of hands that sleep or are away.
 
-# $wants (Said) $time (Span)
+# $wants (Message) $time (Span)
 wants-asleep = It wants { $wants }, { $time } of it while everyone sleeps.
-# $wants (Said) $time (Span)
+# $wants (Message) $time (Span)
 wants-away = It wants { $wants }, { $time } of it while nobody is there.
 finishing-away = Lifting and finishing fall into hours when nobody is there.
 wants-coals = its coals seen to every quarter of an hour
@@ -148,15 +148,15 @@ no-slices = no slices
 ## What to buy.
 
 no-cut-goes = No cut goes this way eaten like that.
-# $people (Count) $mass (Mass) $cut (Said)
+# $people (Count) $mass (Mass) $cut (Message)
 buy-first = For { $people }: { $mass } of { $cut }.
 # $eaten (Percent)
 buy-share = { $eaten } of it is eaten.
 # $eaten (Percent) $bone (Percent)
 buy-share-with-bone = { $eaten } of it is eaten, { $bone } is bone.
-# $body (Said)
+# $body (Message)
 buy-liquid = Its liquid: { $body }.
-# $body (Said)
+# $body (Message)
 buy-no-liquid = { CAPITAL($body) }.
 buy-mixed = Several muscles: some are ready long before others.
 buy-corned = It is salt all through.
@@ -206,11 +206,11 @@ enough-for = enough for { $people }
 
 ## Short of time.
 
-# $name (Said)
+# $name (Message)
 hurry-unbrowned = { $name }, not browned
-# $name (Said) $small (Length)
+# $name (Message) $small (Length)
 hurry-small = { $name }, in { $small } bites
-# $name (Said) $small (Length)
+# $name (Message) $small (Length)
 hurry-both = { $name }, in { $small } bites, not browned
 # $wins (Span)
 hurry-unbrowned-trade = { $wins } won by browning nothing: a paler, flatter sauce. Soy, tomato paste or dried mushrooms give some of it back.
@@ -249,7 +249,7 @@ flame-is = the flame is taken for { $simmer ->
 called-oven = such an oven is taken for { $dial }
 # $dial (Dial)
 an-oven = { A($dial) } oven
-# $stage (Said) $lid (Said)
+# $stage (Message) $lid (Message)
 read-with-lid = { $stage }, { $lid }
 uncovered-within = the uncovered time is taken out of the whole
 # $dial (Dial)
@@ -280,7 +280,7 @@ instead-pressure = at high pressure
 instead-crock = on low in the slow cooker
 instead-on-high = on high
 
-# $lands (Key) $done (Said) $right (Share) $verdict (Key)
+# $lands (Key) $done (Message) $right (Share) $verdict (Key)
 recipe = { $verdict ->
         [will_do] That should do.
         [too_short] Too short for this piece.
@@ -312,7 +312,7 @@ instead-of-tender =
 
 ## A recipe that was read from a file.
 
-# $cut (Said)
+# $cut (Message)
 recipe-cut = No cut of this job is named: taken as { $cut }.
 # $people (Count)
 recipe-people = It does not say how many eat: taken as { $people }.

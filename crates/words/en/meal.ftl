@@ -13,7 +13,7 @@ why-one = It lands at the bell; it is tender in time in { $certainty } such cook
 why-late = Begun now, everything lands { $late } after the bell.
 # $late (Span)
 late = Plates come { $late } after the bell.
-# $dish (Said) $time (Span)
+# $dish (Message) $time (Span)
 late-alone = { $dish } can't be ready sooner: begun now it needs { $time } to the plate.
 # $thing (Key) $sooner (Span)
 late-for-want-of = The dishes wait for each other: one more { $thing ->
@@ -29,20 +29,20 @@ late-for-want-of = The dishes wait for each other: one more { $thing ->
        *[coals] place for coals
     } would have it { $sooner } sooner.
 late-in-all = There is more to do than the time from now allows.
-# $dish (Said) $text (Said)
+# $dish (Message) $text (Message)
 of-dish = { $dish }: { $text }
-# $dish (Said) $text (Said)
+# $dish (Message) $text (Message)
 for-dish = { $dish }: { $text }
 
 ## An oven that is shared.
 
-# $dish (Said) $from (Dial) $to (Dial) $by (Span)
+# $dish (Message) $from (Dial) $to (Dial) $by (Span)
 gave-way = { $dish } gives way: { $to } in place of { $from }, and is done { $by } sooner.
     .longer = { $dish } gives way: { $to } in place of { $from }, and takes { $by } longer.
 
 ## A wrap that waits.
 
-# $dish (Said) $from (Temperature) $to (Temperature) $by (Span)
+# $dish (Message) $from (Temperature) $to (Temperature) $by (Span)
 wrapped-when-up = { $dish }: the wrap waits until somebody is up, { $to } in the middle in place of { $from }; that takes { $by } longer.
 
 ## The night the clocks change.
@@ -69,7 +69,7 @@ more-ovens = Borrow an oven
 less-sleep = Stay up { $time } longer and get up as much sooner
     .trade = A short night.
 
-# $day (Said)
+# $day (Message)
 table = { $day }’s table
 
 # Who does it, of hands that were borrowed.
@@ -77,7 +77,7 @@ helper = a helper
 
 ## Pots.
 
-# $pot (Said) $first (Said) $second (Said)
+# $pot (Message) $first (Message) $second (Message)
 one-pot-for-two = One pot too few: { $first } stands in the { $pot } while { $second } needs it. Borrow one for { $second }, or cook them one after the other.
 
 ## What was filled in.
@@ -100,9 +100,9 @@ assumed-first-of-two = the clocks go back and this hour comes twice: the first o
 
 ## A dish as a recipe.
 
-# $amount (Mass) $what (Said)
+# $amount (Mass) $what (Message)
 ingredient = { $amount } { $what }
-# $volume (Volume) $what (Said)
+# $volume (Volume) $what (Message)
 ingredient-poured = { $volume } { $what }
-# $count (Count) $what (Said)
+# $count (Count) $what (Message)
 ingredient-counted = { $count } { $what }

@@ -66,7 +66,7 @@ tie = Tie it with { $strings ->
 # $salt (Grams) $water (Volume) $strength (Percent)
 brine = Stir { $salt } of salt into { $water } of cold water ({ $strength } strong) and lay the meat under it
     .why = In the end brine and meat are equally salty: waiting can't oversalt it.
-# $salt (Spoons) $crystal (Said)
+# $salt (Spoons) $crystal (Message)
 salt = Salt the meat all round: { $salt } of { $crystal }
 soak-why = Each fresh water divides the salt once more.
 # $marinade (Volume) $time (Minutes)
@@ -77,7 +77,7 @@ blanch = Soak an hour in two waters. Cover with cold water, bring to the boil, 5
     .why = What would cloud the broth has come out. Start fresh with cold water.
 flour = Turn it in flour and shake it off hard
     .why = Loose flour burns in the pan.
-# $pan (Temperature) $fat (Said)
+# $pan (Temperature) $fat (Message)
 heat-pan = Get the pan hot, { $pan }. { $fat }
     .why = The fat ripples and a drop of water dances. No sizzle? Take the meat out and wait.
     .gentle-why = Sugar scorches: keep it gentler and paler.
@@ -87,7 +87,7 @@ fat-bacon = Render the bacon crisp first and lift it out; its fat browns the mea
 rub = Rub it, and put a probe in the thickest part
     .why = The meat is salted already: take a rub without salt.
     .unsalted-why = The salt is in the rub or nowhere: taste the rub.
-# $dial (Dial) $wood (Said)
+# $dial (Dial) $wood (Message)
 pit = Light the pit and bring it to { $dial }; { $wood }
 # $bath (Temperature)
 bag = Bag it flat, press the air out, seal it twice; the bath at { $bath }
@@ -95,11 +95,11 @@ bag = Bag it flat, press the air out, seal it twice; the bath at { $bath }
     .bones-why = Bones pierce bags: pad them. A bag that floats is weighed down.
 # $melted (Volume) $fat (Temperature)
 fat = Melt { $melted } of fat to { $fat } and lay the meat under it
-# $things (Said)
+# $things (Message)
 aromatics = Soften in that fat, in this order: { $things }
-# $pours (Volume) $name (Said) $left (Volume)
+# $pours (Volume) $name (Message) $left (Volume)
 deglaze = Pour in { $pours } of { $name }, scrape up the brown, boil it down to { $left }
-# $pours (Volume) $name (Said)
+# $pours (Volume) $name (Message)
 deglaze-whole = Pour in { $pours } of { $name } and scrape up the brown
 
 ## Where salt comes from.
@@ -140,7 +140,7 @@ sugar-catches = So much sugar catches on the bottom: stir each time you look.
 # $most (Minutes)
 mealy = Past { $most } a marinade turns the surface mealy: make it shorter.
 no-more = A marinade has done what it can after a day, a sharp one after half a day. Longer only softens the surface.
-# $things (Said)
+# $things (Message)
 later-waits = Nobody knows to the half hour when the meat is done. Put { $things } in once it forks nearly done, not by the clock.
 bag-cold = Bag it only when it is cold: a warm bag stays warm for hours.
 
@@ -149,7 +149,7 @@ bag-cold = Bag it only when it is cold: a warm bag stays warm for hours.
 # $sugar (Percent)
 sweet = Sweet once halved: { $sugar } sugar. Reduce it less, or sharpen it.
 sharp = Sharp once halved. Butter, stock or a little sugar rounds it.
-# $things (Said)
+# $things (Message)
 bitter = { CAPITAL($things) } turns bitter as it is boiled down. Thicken instead.
 
 ## The dial.
@@ -210,7 +210,7 @@ flour-question = Dredge it in flour?
 # $clings (Grams) $counts (Grams)
 flour-effect = about { $clings } cling, and thicken like { $counts }; the fat is held in; wheat
 
-# $wine (Said)
+# $wine (Message)
 wine-question = Boil the { $wine } down first?
     .halved = by half
     .whole = pour it in as it is

@@ -29,13 +29,13 @@ cooled-then = From { BARE($cool) } to { $cold } within { $then } more.
 # $cold (Guide)
 cooled-then-fridge = It stays at { $cold } or below from now on.
 
-# $steps (Said)
+# $steps (Message)
 part-cooked = It goes into the cold before it is done. Cool it shallow and fast, { $steps }, and bring it to the boil next day.
 
 # $days (Count) $cold (Guide)
 under-fat = Meat or garlic under fat keeps { $days } days at most, in the fridge at { $cold } or below, never at room temperature. Under a seal of fat there is no air, and botulism can grow: fat does not preserve.
 
-# $steps (Said) $days (Count) $cold (Guide) $longer (Guide)
+# $steps (Message) $days (Count) $cold (Guide) $longer (Guide)
 cooked-bag = A cooked bag has no air in it, and botulism can grow. Open it and eat it, or chill it unopened in ice water, { $steps }. Then { $days } days at most at { $cold } or below; longer only at { $longer } or below and as your local code allows.
 
 acid-in-aluminium = Wine, tomato and vinegar eat bare aluminium over hours and taste of metal: use glass, steel or enamel.
@@ -84,16 +84,16 @@ wine-flames = Wine can flare up in a hot pan. Take the pan off the flame to pour
 # $hold (Guide) $low (Guide) $high (Guide)
 hot-hold = Hold it at { $hold } or above ({ BARE($low) } or { $high } under some codes; yours comes first).
 
-# $steps (Said)
+# $steps (Message)
 cooling = Cool leftovers in shallow trays or ice water, never in the pot on the counter: { $steps }.
 
-# $allergens (Said)
+# $allergens (Message)
 allergens = Carries { $allergens }. Say so before it is eaten, and read the labels of what you bought.
-# $name (Said) $from (Said)
+# $name (Message) $from (Message)
 allergen-from = { $name } ({ $from })
-# $grams (Grams) $left (Percent) $from (Said)
+# $grams (Grams) $left (Percent) $from (Message)
 alcohol-left = About { $grams } of alcohol a plate is left of the { $from } ({ $left } of what went in). For children, in pregnancy and for anyone who takes none, cook theirs without.
-# $from (Said)
+# $from (Message)
 alcohol-trace = Next to no alcohol is left of the { $from }, but not none: say so to anyone who takes none.
 
 marinade = Raw meat lay in it. Use it only where it will still boil, never over the finished dish.

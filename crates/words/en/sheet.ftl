@@ -68,7 +68,7 @@ warm-fat = Warm the fat to { $fat }
 # $coals (Count)
 light-coals = Light { $coals } coals outdoors
     .why = They go on when they are grey all over. Light the next lot early.
-# $dial (Dial) $wood (Said)
+# $dial (Dial) $wood (Message)
 light-pit = Light the pit: { $dial }, { $wood }
     .why = Wait until it holds and the smoke runs thin and blue.
 # $bath (Temperature)
@@ -82,7 +82,7 @@ bath-warms = The bath warms
     .why = Covered, it warms sooner and loses less.
 fat-melts = The fat melts and clears
     .why = Strain it once it is clear: what floats in it burns.
-# $fat (Said)
+# $fat (Message)
 heat-pan = Get the pan fully hot. { $fat }
     .why = The fat ripples and a drop of water dances. No sizzle? Take the meat out and wait.
 sear-one = Brown it on every broad side
@@ -108,16 +108,16 @@ bag = Bag it flat, press the air out, seal it twice
 into-fat = Lay it in the melted fat, covered
     .wipe = Wipe the salt off and lay it in the melted fat, covered
     .why = What sticks out dries.
-# $things (Said)
+# $things (Message)
 soften = Soften { $things } in a film of fat
     .in-that-fat = Soften { $things } in that fat
-# $name (Said)
+# $name (Message)
 deglaze = Pour in the { $name } and boil it down by half
     .seared = Pour in the { $name }, scrape up the brown and boil it down by half
-# $name (Said)
+# $name (Message)
 deglaze-whole = Pour in the { $name }
     .seared = Pour in the { $name } and scrape up the brown
-# $name (Said)
+# $name (Message)
 scrape = Scrape up the brown with a ladle of { $name }
 heat-the-liquid = Get the liquid hot
 pot-ready = Get the pot ready
@@ -138,7 +138,7 @@ pot-in-next-day-why = Slowly to the boil: only then does the clock count.
 
 ## The moment from which the clock counts.
 
-# $liquid (Volume) $lid (Said)
+# $liquid (Volume) $lid (Message)
 dish-in = Meat in with { $liquid } of liquid, { $lid }, and into the oven
     .dry = Meat in, { $lid }, and into the oven
     .why = It warms in the oven and not on a flame: that takes longer, and is reckoned in.
@@ -147,7 +147,7 @@ pressure-in = Meat in with { $liquid } of thin hot liquid; lid locked, vent clos
     .juices = Meat in with its resting juices and { $liquid } of thin hot liquid; lid locked, vent closed
     .dry = Meat in; lid locked, vent closed
     .why = The clock starts here. It takes a while to come up, and cooks meanwhile.
-# $liquid (Volume) $lid (Said)
+# $liquid (Volume) $lid (Message)
 crock-in = Meat into the crock with { $liquid } of liquid; { $lid }, switch it on
     .dry = Meat into the crock; { $lid }, switch it on
     .why = The clock starts here. Hot liquid saves most of an hour.
@@ -168,14 +168,14 @@ cold-in = Into the cold
 
 ## What goes on by itself.
 
-# $dial (Dial) $lid (Said)
+# $dial (Dial) $lid (Message)
 in-the-oven = Into the oven at { $dial }, { $lid }
     .why = Even heat from all sides. The dial decides how much water leaves.
-# $bubbles (Said) $lid (Said)
+# $bubbles (Message) $lid (Message)
 on-the-hob = On the hob, { $lid }: { $bubbles }
     .why = Simmer, don't boil: a boil breaks it up.
     .rolling-why = A rolling boil breaks pieces up: watch it.
-# $coals (Said) $lid (Said) $turn (Minutes)
+# $coals (Message) $lid (Message) $turn (Minutes)
 over-coals = { CAPITAL($coals) }, { $lid }
     .why = Turn the pot a quarter and its lid back every { $turn }. Fresh coals go on before the old ones fade.
 # $held (Minutes)
@@ -184,7 +184,7 @@ under-pressure = Under pressure, then let it fall by itself
     .quick = Under pressure, then let it off at once
     .held-quick = { $held } at pressure, then let it off at once
     .why = Coming up and letting go cook too.
-# $crock (Said) $look (Minutes)
+# $crock (Message) $look (Minutes)
 in-the-crock = { CAPITAL($crock) }
     .why = Leave it shut: each look costs { $look }.
 # $bath (Temperature)
@@ -206,7 +206,7 @@ in-the-pit = In the pit at { $dial }, bare
 # $low (Guide) $high (Guide)
 in-the-pit-why = It stalls for hours at { BARE($low) } to { $high } while its surface dries. That is no fault.
 in-the-pit-wrapped-why = Its steam stays in the wrap: the stall is over, and the bark stays as it is.
-# $steps (Said)
+# $steps (Message)
 chilled = Cool it fast in ice water, then in the fridge
     .on-a-tray = Cool it on a tray in the fridge
     .why = It goes { $steps }.
@@ -219,14 +219,14 @@ heat-is-off = The heat is off: leave the lid on
 
 ## What there is to do while it goes on by itself.
 
-# $dial (Dial) $lid (Said)
+# $dial (Dial) $lid (Message)
 leave-oven = Leave it: oven at { $dial }, { $lid }
-# $lid (Said) $bubbles (Said)
+# $lid (Message) $bubbles (Message)
 leave-hob = Leave it: { $lid }, { $bubbles }
-# $lid (Said)
+# $lid (Message)
 leave-coals = Leave it: { $lid }, coals in a ring at the rim
 leave-pressure = Leave it: lid locked, until it has let go by itself
-# $lid (Said)
+# $lid (Message)
 leave-crock = Leave it: { $lid }, no looking in
 # $bath (Temperature)
 leave-bath = Leave it: under water at { $bath }, the bag sunk
@@ -254,10 +254,10 @@ from-the-cold = Out of the fridge, the fat lifted off, back to the heat
     .why = Set fat comes off whole.
     .no-fat = Out of the fridge, back to the heat
     .no-fat-why = Cold meat is slow to warm through.
-# $to (Said)
+# $to (Message)
 change-over = Change over to { $to }
     .why = Lid and heat as said.
-# $to (Said)
+# $to (Message)
 move-it = Move it: { $to }
     .why = Quickly, so that it stays hot.
 
@@ -271,16 +271,16 @@ look-fork = First look: fork it
     .again = Look again: fork it
 look-fork-and-liquid = First look: fork it, and see to the liquid
     .again = Look again: fork it, and see to the liquid
-# $sign (Said)
+# $sign (Message)
 first-look-why = Two thirds of the way, so expect it firm still. It is done when { $sign }.
-# $sign (Said)
+# $sign (Message)
 look-why = It is done when { $sign }. Each look lets heat out, so be quick.
-# $what (Said)
+# $what (Message)
 add = Put in the { $what }
-# $time (Minutes) $sign (Said)
+# $time (Minutes) $sign (Message)
 add-why = Only if the meat forks nearly done; else wait with it. Done after { $time }: { $sign }.
 
-# $things (Said)
+# $things (Message)
 open-and-add = Let the pressure off, open it and put in the { $things }
     .why = Closed in from the start they would be mush. Fork the meat while it is open.
 # $held (Minutes)
@@ -288,7 +288,7 @@ closed-again = Close it again: { $held } at pressure, then let it off at once
     .why = It is hot and comes up within minutes.
 # $time (Minutes)
 simmer-open = Leave it open at a simmer for { $time }
-# $signs (Said)
+# $signs (Message)
 simmer-open-why = Done when: { $signs }.
 
 # $liquid (Volume)
@@ -317,28 +317,28 @@ release = It lets go by itself
     .quick = Let the pressure off at once
     .why = Open it when the pin has dropped, not before. It goes on cooking until then.
     .quick-why = The steam scalds: keep hands and face away from the vent.
-# $things (Said)
+# $things (Message)
 dumplings = Lay the { $things } on the skimmed liquid; lid on
     .why = Only now: their starch would have held the fat.
 # $time (Minutes)
 dumplings-steam = { $time } at a simmer under the lid, shut
-# $what (Said)
+# $what (Message)
 side-on = Put on: { $what }
 # $time (Minutes)
 side-on-why = It takes { $time } and is to land with the meat.
-# $what (Said)
+# $what (Message)
 side-cooks = It cooks: { $what }
     .why = Look in on it now and then.
-# $what (Said)
+# $what (Message)
 side-off = Take off: { $what }
     .why = Drain it, and keep it warm under a lid.
 
 ## What can't be kept.
 
-# $what (Said) $dish (Said)
+# $what (Message) $dish (Message)
 of-a-dish = { $what } ({ $dish })
 
-# $thing (Key) $what (Said)
+# $thing (Key) $what (Message)
 too-few = { $thing ->
         [hands] There are too few hands for this at one time
         [burner] There are too few burners for this at one time
@@ -350,23 +350,23 @@ too-few = { $thing ->
         [slow_cooker] The slow cooker is taken
        *[other] There is no other place for coals
     }: { $what }.
-# $what (Said)
+# $what (Message)
 nobody-there = Nobody is up and there for this: { $what }.
-# $time (Span) $what (Said)
+# $time (Span) $what (Message)
 left-alone = For { $time } nobody is up and there, and a flame or fire burns: { $what }.
-# $first (Said) $then (Said)
+# $first (Message) $then (Message)
 out-of-order = This can't come before what it has to come before: { $first }; { $then }.
-# $what (Said) $then (Said) $time (Span)
+# $what (Message) $then (Message) $time (Span)
 waits-too-long = This waits { $time } longer than it has to: { $what }; until: { $then }.
-# $dish (Said) $time (Span)
+# $dish (Message) $time (Span)
 held-too-long = { $dish } is surely tender { $time } before it is lifted: longer than it bears to wait hot.
-# $time (Span) $what (Said)
+# $time (Span) $what (Message)
 early-for-the-bell = This is done { $time } before the bell, and waits: { $what }.
-# $time (Span) $what (Said)
+# $time (Span) $what (Message)
 off-its-time = This comes { $time } off its time: { $what }.
-# $what (Said) $time (Span)
+# $what (Message) $time (Span)
 cut-short = There is no time for all of it, { $time } are missing: { $what }.
-# $what (Said)
+# $what (Message)
 past = That hour has passed: { $what }.
 
 ## Waiting hot for the bell.
@@ -393,7 +393,7 @@ lift-pressure = Open it when the pin has dropped, and lift the meat onto a warm 
     .why = Fork it first: still firm means closed again and back to pressure.
 lift-pot = Lift the meat onto a warm tray, covered
 lift-why = Keep what runs from it.
-# $out (Said)
+# $out (Message)
 lift-out-why = Out with it: { $out }. Keep what runs from the meat.
 # $fat (Volume) $deep (Length)
 skim = Let it settle and skim the fat: about { $fat }, { $deep } deep

@@ -1,10 +1,10 @@
 ### How things in a row are joined.
 
-# $before (Said) $last (Said)
+# $before (Message) $last (Message)
 both = { $before } and { $last }
 
-# $before (Said) $last (Said)
+# $before (Message) $last (Message)
 either = { $before } or { $last }
 
-# $before (Said) $last (Said)
+# $before (Message) $last (Message)
 after-each-other = { $before }, then { $last }

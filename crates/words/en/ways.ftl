@@ -73,26 +73,26 @@ reheat = warming through to { $to }
 
 ## How long in what, as a recipe says it.
 
-# $time (Minutes) $medium (Said)
+# $time (Minutes) $medium (Message)
 so-long-at = { $time } at { $medium }
-# $time (Minutes) $medium (Said)
+# $time (Minutes) $medium (Message)
 so-long-under = { $time } under { $medium }
 # $time (Minutes) $under (Count) $over (Count)
 so-long-over-coals = { $time } over { $under } coals with { $over } on the lid
-# $time (Minutes) $medium (Said)
+# $time (Minutes) $medium (Message)
 so-long-in = { $time } in { $medium }
 
 ## The same as a sentence, with what the liquid comes to.
 
-# $simmer (Said) $bubbles (Said)
+# $simmer (Message) $bubbles (Message)
 on-the-hob = It cooks at { $simmer }: { $bubbles }.
 at-a-rolling-boil = It cooks at a rolling boil.
-# $oven (Said) $settles (Temperature) $boils (Key)
+# $oven (Message) $settles (Temperature) $boils (Key)
 in-the-oven = In { $oven } the liquid { $boils ->
         [yes] boils gently, at { $settles }
        *[no] stays well under the boil, at { $settles }
     }.
-# $coals (Said) $settles (Temperature) $boils (Key)
+# $coals (Message) $settles (Temperature) $boils (Key)
 over-coals = With { $coals } the liquid { $boils ->
         [yes] boils gently, at { $settles }
        *[no] stays well under the boil, at { $settles }
@@ -100,7 +100,7 @@ over-coals = With { $coals } the liquid { $boils ->
 # $inside (Temperature) $boil (Temperature)
 under-pressure = Under pressure it cooks at { $inside }, where an open pot boils at { $boil }.
 pressure-comes-late = The lid is locked, but with so little liquid pressure builds only once juice has run.
-# $crock (Said) $settles (Temperature)
+# $crock (Message) $settles (Temperature)
 in-the-crock = { CAPITAL($crock) } takes hours to warm up, to about { $settles }.
 # $at (Temperature)
 kept-warm = Kept warm at { $at } it goes on cooking, slowly.
@@ -108,24 +108,24 @@ kept-warm = Kept warm at { $at } it goes on cooking, slowly.
 in-the-bath = In its bag the meat is held at { $bath }.
 # $fat (Temperature)
 under-the-fat = It cooks under fat at { $fat }.
-# $pit (Said)
+# $pit (Message)
 in-the-pit = It cooks in { $pit }.
 in-the-cold = In the cold nothing softens.
 # $to (Temperature)
 warmed-through = It is warmed through to { $to }.
-# $ways (Said)
+# $ways (Message)
 chain = It goes through { $ways }.
 
 ## What is believed of each: the rule, this case's figures in it, and how sure.
 
-# $bubbles (Said) $liquid (Temperature) $boil (Temperature)
+# $bubbles (Message) $liquid (Temperature) $boil (Temperature)
 hob-rule = The hob is set by what the bubbles look like. Each look stands for so many degrees under the local boil.
     .numbers = { CAPITAL($bubbles) }: { $liquid }, where water boils at { $boil }.
-# $dial (Dial) $lid (Said) $boil (Temperature) $off (Difference)
+# $dial (Dial) $lid (Message) $boil (Temperature) $off (Difference)
 oven-rule = The oven's air heats the pot, and the steam that gets past the lid cools it. Under a lid it boils in almost any oven; the dial decides how much water leaves.
     .numbers = { $dial }, { $lid }. Water boils at { $boil } here.
     .sure = Two ovens in three stand within { $off } of their dial.
-# $coals (Said) $like (Dial) $fresh (Minutes)
+# $coals (Message) $like (Dial) $fresh (Minutes)
 coals-rule = So many coals for the width of the pot stand for an oven. They hold half an hour, then fade until fresh ones go on.
     .numbers = { CAPITAL($coals) }: like { A($like) } oven at their best, with fresh ones every { $fresh }.
 # $gauge (Number) $inside (Temperature) $boil (Temperature)
@@ -155,7 +155,7 @@ chill-rule = Nothing softens in the cold, but the heat inside goes on for a whil
 # $to (Temperature)
 reheat-rule = Warmed through in its liquid.
     .numbers = Until the middle is at { $to }.
-# What a rule is about. $medium (Said)
+# What a rule is about. $medium (Message)
 title = { CAPITAL($medium) }
 # $off (Difference)
 within = Within { $off }, two times in three.

@@ -9,9 +9,9 @@ use fluent_bundle::{FluentArgs, FluentResource, FluentValue};
 use unic_langid::LanguageIdentifier;
 
 use crate::food_code::FoodCode;
+use crate::message::{Argument, Join, Message, MessageId};
 use crate::places::units as say;
 use crate::quantity::{Clock, Units};
-use crate::said::{Argument, Join, Message, Said};
 use crate::written::written;
 
 include!(concat!(env!("OUT_DIR"), "/english.rs"));
@@ -127,21 +127,21 @@ impl Voice {
     }
 
     /// Puts it into words.
-    pub fn say(self, said: impl Borrow<Said>) -> String {
-        match said.borrow() {
-            Said::Text(text) => text.clone().into_owned(),
-            Said::Quantity(argument) => match self.value(argument) {
+    pub fn render(self, message: impl Borrow<Message>) -> String {
+        match message.borrow() {
+            Message::Text(text) => text.clone().into_owned(),
+            Message::Quantity(argument) => match self.value(argument) {
                 FluentValue::String(text) => text.into_owned(),
                 FluentValue::Number(number) => number.as_string().into_owned(),
                 _ => String::new(),
             },
-            Said::List(items, join) => self.list(items, *join),
-            Said::Message { message, arguments } => self.message(message, arguments),
+            Message::List(items, join) => self.list(items, *join),
+            Message::One { id, arguments } => self.message(id, arguments),
         }
     }
 
-    fn message(self, message: &Message, arguments: &[(&'static str, Argument)]) -> String {
-        let Message { place, id, attribute } = *message;
+    fn message(self, message: &MessageId, arguments: &[(&'static str, Argument)]) -> String {
+        let MessageId { place, id, attribute } = *message;
         let bundle = &ENGLISH.0[place];
         let message = bundle.get_message(id).expect("the build has read it");
         let pattern = match attribute {
@@ -159,8 +159,8 @@ impl Voice {
         text
     }
 
-    fn list(self, items: &[Said], join: Join) -> String {
-        let said: Vec<String> = items.iter().map(|item| self.say(item)).filter(|text| !text.is_empty()).collect();
+    fn list(self, items: &[Message], join: Join) -> String {
+        let said: Vec<String> = items.iter().map(|item| self.render(item)).filter(|text| !text.is_empty()).collect();
         match join {
             Join::Commas => said.join(", "),
             Join::Semicolons => said.join("; "),
@@ -171,8 +171,8 @@ impl Voice {
                 if before.is_empty() {
                     return last.clone();
                 }
-                let text = |text: &str| Said::text(text.to_owned());
-                self.say(match join {
+                let text = |text: &str| Message::text(text.to_owned());
+                self.render(match join {
                     Join::Or => say::either(text(&before.join(", ")), text(last)),
                     Join::Then => say::after_each_other(text(&before.join(", ")), text(last)),
                     _ => say::both(text(&before.join(", ")), text(last)),
@@ -187,7 +187,7 @@ impl Voice {
             Argument::Count(count) => FluentValue::from(f64::from(*count)),
             Argument::Key(key) => FluentValue::from(*key),
             Argument::Text(text) => FluentValue::String(text.clone()),
-            Argument::Said(said) => FluentValue::String(self.say(said).into()),
+            Argument::Message(said) => FluentValue::String(self.render(said).into()),
             quantity => {
                 FluentValue::String(written(quantity, self.units, self.clock.unwrap_or(self.units.clock())).into())
             }

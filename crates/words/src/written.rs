@@ -1,7 +1,7 @@
 //! Quantities in words and figures.
 
+use crate::message::Argument;
 use crate::quantity::*;
-use crate::said::Argument;
 
 const POUND_KG: f64 = 0.453_592_37;
 const OUNCE_G: f64 = 28.349_523;
@@ -51,7 +51,7 @@ pub fn written(argument: &Argument, units: Units, clock: Clock) -> String {
         }
         Argument::Number(number) => plain(*number),
         // What is not a quantity is put in by the voice itself.
-        Argument::Count(_) | Argument::Text(_) | Argument::Key(_) | Argument::Said(_) => String::new(),
+        Argument::Count(_) | Argument::Text(_) | Argument::Key(_) | Argument::Message(_) => String::new(),
     }
 }
 

@@ -1,14 +1,14 @@
 //! Each kind of quantity as it is written in either kitchen, and where one way of writing it ends and the next begins.
 
 use ergastic_words::{
-    Argument, Dial, Difference, Elevation, Grams, Guide, Instant, Join, Length, Mass, Minutes, Percent, Power, Price,
-    Said, Share, Size, Span, Spoons, Strength, Temperature, Units, Voice, Volume, ways,
+    Argument, Dial, Difference, Elevation, Grams, Guide, Instant, Join, Length, Mass, Message, Minutes, Percent, Power,
+    Price, Share, Size, Span, Spoons, Strength, Temperature, Units, Voice, Volume, ways,
 };
 use proptest::prelude::*;
 
 fn said(quantity: impl Into<Argument>) -> [String; 2] {
-    let said = Said::quantity(quantity);
-    [Units::Metric, Units::Us].map(|units| Voice::new(units).say(&said))
+    let said = Message::quantity(quantity);
+    [Units::Metric, Units::Us].map(|units| Voice::new(units).render(&said))
 }
 
 /// Each in a metric and in an American kitchen.
@@ -139,7 +139,7 @@ fn the_rest_is_written_as_it_is_said_at_the_counter_and_at_the_stove() {
 #[test]
 fn lists_are_joined_as_they_are_spoken_and_what_is_empty_is_passed_over() {
     let list = |items: &[&'static str], join| {
-        Voice::default().say(Said::list(items.iter().map(|item| Said::text(*item)), join))
+        Voice::default().render(Message::list(items.iter().map(|item| Message::text(*item)), join))
     };
     assert_eq!(list(&["onion", "", "garlic", "thyme"], Join::And), "onion, garlic and thyme");
     assert_eq!(list(&["hob", "oven"], Join::Or), "hob or oven");
@@ -151,7 +151,7 @@ fn lists_are_joined_as_they_are_spoken_and_what_is_empty_is_passed_over() {
 #[test]
 fn a_or_an_goes_by_the_sound_of_the_figure() {
     let voice = Voice::default();
-    let ovens = [80.0, 150.0, 180.0, 110.0].map(|dial| voice.say(ways::oven(Dial(dial))));
+    let ovens = [80.0, 150.0, 180.0, 110.0].map(|dial| voice.render(ways::oven(Dial(dial))));
     assert_eq!(ovens, ["an 80 °C oven", "a 150 °C oven", "a 180 °C oven", "a 110 °C oven"]);
 }
 

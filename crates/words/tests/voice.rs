@@ -2,8 +2,8 @@
 
 use ergastic_words::catalogue::{CATALOGUE, Entry};
 use ergastic_words::{
-    Argument, Dial, Difference, Elevation, Grams, Guide, Instant, Length, Mass, Minutes, Percent, Power, Price, Said,
-    Share, Size, Span, Spoons, Strength, Temperature, Units, Voice, Volume,
+    Argument, Dial, Difference, Elevation, Grams, Guide, Instant, Length, Mass, Message, Minutes, Percent, Power,
+    Price, Share, Size, Span, Spoons, Strength, Temperature, Units, Voice, Volume,
 };
 
 /// How large the facts of a text are.
@@ -58,7 +58,7 @@ fn fact(name: &str, kind: &str, keys: &'static [&'static str], sample: Sample, n
         }
         "Text" => "x.y".into(),
         "Key" => Argument::Key(keys.get(key % keys.len().max(1)).copied().unwrap_or("braise")),
-        "Said" => Said::text(spoken(name)).into(),
+        "Message" => Message::text(spoken(name)).into(),
         other => panic!("{other} has no sample"),
     }
 }
@@ -118,10 +118,10 @@ fn guidance(name: &str) -> f64 {
     }
 }
 
-fn said(entry: &'static Entry, sample: Sample, key: usize) -> Said {
+fn said(entry: &'static Entry, sample: Sample, key: usize) -> Message {
     let arguments = entry.arguments.iter().enumerate();
     let arguments = arguments.map(|(i, (name, kind, keys))| (*name, fact(name, kind, keys, sample, i, key))).collect();
-    Said::Message { message: &entry.message, arguments }
+    Message::One { id: &entry.message, arguments }
 }
 
 /// How many texts a message has: one for each key that it chooses by.
@@ -161,7 +161,7 @@ fn every_text_reads_whole_in_both_units_with_any_facts() {
         let voice = Voice::new(units);
         for entry in CATALOGUE {
             for (sample, key) in SAMPLES.iter().flat_map(|sample| (0..ways(entry)).map(move |key| (*sample, key))) {
-                let text = voice.say(said(entry, sample, key));
+                let text = voice.render(said(entry, sample, key));
                 let fault = fault(&text, units, entry.message.place);
                 assert_eq!(fault, None, "{}/{} with {sample:?} facts: {text}", entry.message.place, entry.function);
             }
@@ -178,7 +178,7 @@ fn the_voice_reads_as_prose() {
         for entry in CATALOGUE.iter().filter(|entry| entry.message.place == place) {
             for key in 0..ways(entry) {
                 let [metric, us] = [Units::Metric, Units::Us]
-                    .map(|units| Voice::new(units).say(said(entry, Sample::Ordinary, key)).replace('\n', " "));
+                    .map(|units| Voice::new(units).render(said(entry, Sample::Ordinary, key)).replace('\n', " "));
                 prose.push_str(&metric);
                 if us != metric {
                     prose.push_str(&format!("\n    US: {us}"));

@@ -1,6 +1,6 @@
 //! What balances the plate: something sharp, bitter, fresh and crisp for this very dish.
 
-use ergastic_words::{Percent, Said, Voice, afterwards as say};
+use ergastic_words::{Message, Percent, Voice, afterwards as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -124,7 +124,7 @@ pub(super) fn beside(plan: &Plan, meat: &Meat, sauce: Option<&SauceRequest>, voi
     let bitter = sauce.is_some_and(|sauce| sauce.bitter);
     let leans = leans(plan);
     let shown = |wants: Wants| {
-        let (why, has): (Said, bool) = match wants {
+        let (why, has): (Message, bool) = match wants {
             Wants::Acid if acid >= SHARP => (say::beside_has_acid(Percent(acid)), true),
             Wants::Acid if meat.fat >= RICH => (say::beside_rich(Percent(meat.fat)), false),
             Wants::Acid => (say::beside_acid_why(), false),
@@ -135,10 +135,10 @@ pub(super) fn beside(plan: &Plan, meat: &Meat, sauce: Option<&SauceRequest>, voi
         };
         Beside {
             wants,
-            name: voice.say(say::beside_name(wants.key())),
-            what: voice.say(say::beside(leans.key(), wants.key())),
-            carries: label(made_of(leans, wants)).map(|said| voice.say(said)),
-            why: voice.say(why),
+            name: voice.render(say::beside_name(wants.key())),
+            what: voice.render(say::beside(leans.key(), wants.key())),
+            carries: label(made_of(leans, wants)).map(|said| voice.render(said)),
+            why: voice.render(why),
             has,
         }
     };

@@ -2,7 +2,7 @@
 
 use std::f64::consts::PI;
 
-use ergastic_words::{Dial, Guide, Length, Mass, Minutes, Said, Span, Spoons, Voice, Volume, afterwards as say};
+use ergastic_words::{Dial, Guide, Length, Mass, Message, Minutes, Span, Spoons, Voice, Volume, afterwards as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -75,14 +75,14 @@ impl MadeUp {
 /// What such meat can be made up to, with the liquid it is bound by.
 pub(super) fn cold_portions(meat: &Meat, liquid: Option<Share>, voice: Voice) -> Vec<ColdPortion> {
     let to_c = voice.food_code().reheat_c();
-    let made = |made_up: MadeUp, said: Said, chill_min: f64, pieces: u32, heated: Option<[f64; 3]>| {
+    let made = |made_up: MadeUp, said: Message, chill_min: f64, pieces: u32, heated: Option<[f64; 3]>| {
         let heat_min = heated.map_or(0.0, |sides| fives(in_the_oven_min(sides, to_c)));
         let serve = match heated {
             Some(_) => say::cold_heat(Dial(OVEN_C), Minutes(heat_min), Guide(to_c)),
             None => say::cold_heat_not(),
         };
-        let name = voice.say(say::cold_name(made_up.key()));
-        ColdPortion { made_up, name, how: voice.say(said), chill_min, pieces, serve: voice.say(serve), heat_min }
+        let name = voice.render(say::cold_name(made_up.key()));
+        ColdPortion { made_up, name, how: voice.render(said), chill_min, pieces, serve: voice.render(serve), heat_min }
     };
     let count = |share: f64| share.floor().max(1.0) as u32;
     let mut all = Vec::new();

@@ -1,6 +1,6 @@
 //! The dish kept for the day after: cooled, lifted clear of its fat, and warmed again.
 
-use ergastic_words::{Guide, Length, Mass, Minutes, Said, Span, Voice, afterwards as say};
+use ergastic_words::{Guide, Length, Mass, Message, Minutes, Span, Voice, afterwards as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -62,8 +62,8 @@ struct Told {
 }
 
 impl Told {
-    fn add(&mut self, words: Said, why: Said, min: f64) {
-        self.steps.push(DayAfterStep { words: self.voice.say(words), why: self.voice.say(why), min });
+    fn add(&mut self, words: Message, why: Message, min: f64) {
+        self.steps.push(DayAfterStep { words: self.voice.render(words), why: self.voice.render(why), min });
         self.day_min += min;
     }
 
@@ -136,5 +136,5 @@ pub(super) fn day_after(meat: &Meat, away: &PutAway, voice: Voice) -> DayAfter {
         CookedIn::Fat => told.out_of_fat(meat),
     }
     let day_min = fives(told.day_min);
-    DayAfter { steps: told.steps, begin_min: day_min, words: voice.say(say::day_ahead(Span(day_min))) }
+    DayAfter { steps: told.steps, begin_min: day_min, words: voice.render(say::day_ahead(Span(day_min))) }
 }

@@ -119,12 +119,12 @@ impl HoldIn {
         };
         Hold {
             hold_in: self,
-            name: voice.say(say::hold_name(self.key())),
+            name: voice.render(say::hold_name(self.key())),
             at_c,
             too_far_h,
             safe_h,
-            how: voice.say(say::hold_how(self.key(), Guide(at_c))),
-            lasts: voice.say(lasts),
+            how: voice.render(say::hold_how(self.key(), Guide(at_c))),
+            lasts: voice.render(lasts),
         }
     }
 }
@@ -140,5 +140,5 @@ pub(super) fn party(voice: Voice) -> String {
     let hot_c = voice.food_code().hot_hold_c();
     let time_s = DISH_KG * WATER_SPECIFIC_HEAT / (DISH_COEFFICIENT * DISH_M2);
     let min = time_s / 60.0 * ((DISH_C - ROOM_C) / (hot_c - ROOM_C)).ln();
-    voice.say(say::party(Mass(DISH_KG), Guide(hot_c), Minutes((min / 5.0).floor() * 5.0)))
+    voice.render(say::party(Mass(DISH_KG), Guide(hot_c), Minutes((min / 5.0).floor() * 5.0)))
 }

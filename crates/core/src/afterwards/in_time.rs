@@ -141,8 +141,8 @@ pub(super) fn in_time(
                 let min = other.left_min;
                 let gelatin = Percent(other.final_gelatin_pct / 100.0);
                 quicker.push(Quicker {
-                    words: voice.say(say::quicker(key, Minutes(min))),
-                    ends: voice.say(say::quicker_ends(Strength(other.final_salt_g_per_kg), gelatin)),
+                    words: voice.render(say::quicker(key, Minutes(min))),
+                    ends: voice.render(say::quicker_ends(Strength(other.final_salt_g_per_kg), gelatin)),
                     min,
                     choices,
                 });
@@ -150,5 +150,5 @@ pub(super) fn in_time(
         }
         quicker.sort_by(|a, b| b.min.total_cmp(&a.min));
     }
-    Ok(InTime { work_min, left_min, short, words: voice.say(said), quicker })
+    Ok(InTime { work_min, left_min, short, words: voice.render(said), quicker })
 }

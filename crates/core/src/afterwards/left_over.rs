@@ -1,6 +1,6 @@
 //! What is left over: how much of what, what it is good for, how long it keeps, and what it starts.
 
-use ergastic_words::{Guide, Mass, Percent, Said, Strength, Voice, Volume, afterwards as say};
+use ergastic_words::{Guide, Mass, Message, Percent, Strength, Voice, Volume, afterwards as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
@@ -103,16 +103,16 @@ impl Of<'_> {
         let voice = self.voice;
         let code = voice.food_code();
         let days = keeps_days(code);
-        let amount: Said = match (litres, kg) {
-            (Some(share), _) => Said::quantity(Volume(share.litres)),
-            (_, kg) => Said::quantity(Mass(kg.unwrap_or_default())),
+        let amount: Message = match (litres, kg) {
+            (Some(share), _) => Message::quantity(Volume(share.litres)),
+            (_, kg) => Message::quantity(Mass(kg.unwrap_or_default())),
         };
         let key = if days == [2, 2] { "two" } else { "three" };
         let most_days = if what == Left::Fat { FAT_DAYS } else { f64::from(days[0]) };
         let salt_pct = litres.map(|share| share.salt_g_per_kg / 10.0);
         let starts = what.larder().map(|larder| Kept {
             id: format!("{}-{}", self.id, what.key()),
-            name: voice.say(say::kept_name(self.dish, what.key())).chars().take(80).collect(),
+            name: voice.render(say::kept_name(self.dish, what.key())).chars().take(80).collect(),
             puts: Ingredient {
                 what: larder,
                 ml: litres.map(|share| (share.litres * 1000.0).round()),
@@ -124,16 +124,16 @@ impl Of<'_> {
         });
         LeftOver {
             what,
-            name: voice.say(say::left(what.key(), amount)),
+            name: voice.render(say::left(what.key(), amount)),
             litres: litres.map(|share| share.litres),
             kg,
             strength: litres
                 .map(|share| {
-                    voice.say(say::left_strength(Strength(share.salt_g_per_kg), Percent(share.gelatin_pct / 100.0)))
+                    voice.render(say::left_strength(Strength(share.salt_g_per_kg), Percent(share.gelatin_pct / 100.0)))
                 })
                 .unwrap_or_default(),
-            uses: voice.say(say::left_uses(what.key())),
-            keeps: voice.say(say::left_keeps(key, Guide(code.cold_c()), what.key())),
+            uses: voice.render(say::left_uses(what.key())),
+            keeps: voice.render(say::left_keeps(key, Guide(code.cold_c()), what.key())),
             starts,
         }
     }

@@ -1,6 +1,6 @@
 //! The meat between the pot and the plate: kept warm, cut with its grain in mind, and how much of it a head.
 
-use ergastic_words::{Guide, Join, Length, Mass, Minutes, Said, Span, Voice, afterwards as say};
+use ergastic_words::{Guide, Join, Length, Mass, Message, Minutes, Span, Voice, afterwards as say};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -99,7 +99,7 @@ fn at_angle(thickness_mm: f64, angle_deg: f64, voice: Voice) -> AtAngle {
         mm if mm < STRINGS_MM => say::fibre_some(Length(mm)),
         mm => say::fibre_long(Length(mm)),
     };
-    AtAngle { angle_deg, fibre_mm, words: voice.say(said) }
+    AtAngle { angle_deg, fibre_mm, words: voice.render(said) }
 }
 
 impl Meat {
@@ -111,13 +111,13 @@ impl Meat {
         };
         Some(Slicing {
             thickness_mm,
-            words: voice.say(Said::list([slicing(thickness_mm), say::grain_how()], Join::Space)),
+            words: voice.render(Message::list([slicing(thickness_mm), say::grain_how()], Join::Space)),
             angles: ANGLES.map(|angle| at_angle(thickness_mm, angle, voice)).into(),
         })
     }
 
     /// Left in for so many minutes at the boil.
-    fn left_in(&self, min: f64) -> Option<Said> {
+    fn left_in(&self, min: f64) -> Option<Message> {
         if min < NO_BOILING_MIN {
             return None;
         }
@@ -153,9 +153,9 @@ impl Meat {
             weighed: self.weighed,
             a_head_kg,
             plate_kg: PLATE_KG,
-            portions: voice.say(Said::list([figures, judged], Join::Space)),
-            keep_warm: voice.say(waits),
-            left_in: self.left_in(boils_min).map(|said| voice.say(said)),
+            portions: voice.render(Message::list([figures, judged], Join::Space)),
+            keep_warm: voice.render(waits),
+            left_in: self.left_in(boils_min).map(|said| voice.render(said)),
             slicing: self.slicing(voice),
         }
     }

@@ -95,7 +95,7 @@ impl Dish<'_> {
             min if min < 1.0 => say::stood_hot(Span(off_min), hot),
             min => say::stood(Span(off_min), Span(min), hot, cold, Temperature(food.room_c)),
         };
-        (off_min >= 1.0).then(|| self.voice.say(said))
+        (off_min >= 1.0).then(|| self.voice.render(said))
     }
 }
 

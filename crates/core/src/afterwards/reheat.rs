@@ -105,10 +105,10 @@ pub(super) fn reheats(meat: &Meat, liquid_l: f64, heats_w: f64, voice: Voice) ->
         let warms_min = middle_min(sides, [FROM_THE_FRIDGE_C, to_c], LIQUID_C, LIQUID_COEFFICIENT);
         Reheat {
             warmed_as,
-            name: voice.say(say::reheat_name(warmed_as.key())),
+            name: voice.render(say::reheat_name(warmed_as.key())),
             thick_mm,
             min: fives(boils_min + warms_min),
-            how: voice.say(say::reheat_how(warmed_as.key(), Length(thick_mm), Guide(to_c))),
+            how: voice.render(say::reheat_how(warmed_as.key(), Length(thick_mm), Guide(to_c))),
         }
     };
     let goes = |way: &WarmedAs| match way {

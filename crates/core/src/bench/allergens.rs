@@ -1,6 +1,6 @@
 //! Allergens: the one table of what carries which, of all that goes into a pot or is proposed beside it.
 
-use ergastic_words::{Join, Said, larder as say};
+use ergastic_words::{Join, Message, larder as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -57,7 +57,7 @@ impl Allergen {
     }
 
     /// As it stands on a label.
-    pub fn name(self) -> Said {
+    pub fn name(self) -> Message {
         say::allergen(self.key())
     }
 }
@@ -207,7 +207,7 @@ impl Carrier {
 
 impl Larder {
     /// What does instead where there is none, and what that changes.
-    pub fn swap(self) -> Said {
+    pub fn swap(self) -> Message {
         let facts = self.facts();
         let Some(instead) = facts.instead else {
             return if self == Self::Flour { say::no_flour() } else { say::leave_out(self.name()) };
@@ -219,7 +219,7 @@ impl Larder {
         if brings.is_empty() {
             return say::swap(self.name(), instead.name(), changes);
         }
-        say::swap_that_brings(self.name(), instead.name(), changes, Said::list(brings, Join::And))
+        say::swap_that_brings(self.name(), instead.name(), changes, Message::list(brings, Join::And))
     }
 }
 
@@ -232,9 +232,9 @@ pub fn carried(things: &[Carrier]) -> Vec<Allergen> {
 }
 
 /// The same as a label says it; nothing where they carry none.
-pub fn label(things: &[Carrier]) -> Option<Said> {
+pub fn label(things: &[Carrier]) -> Option<Message> {
     let all = carried(things);
-    (!all.is_empty()).then(|| say::carries(Said::list(all.into_iter().map(Allergen::name), Join::And)))
+    (!all.is_empty()).then(|| say::carries(Message::list(all.into_iter().map(Allergen::name), Join::And)))
 }
 
 #[cfg(test)]

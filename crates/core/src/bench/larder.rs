@@ -1,6 +1,6 @@
 //! What goes into a pot beside the meat: salt, sugar, acid, bitterness, alcohol and body of each.
 
-use ergastic_words::{Said, larder as say};
+use ergastic_words::{Message, larder as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -304,7 +304,7 @@ impl Larder {
     }
 
     /// Its name in a sentence.
-    pub fn name(self) -> Said {
+    pub fn name(self) -> Message {
         say::name(self.key())
     }
 
@@ -332,12 +332,16 @@ mod tests {
         for facts in Larder::all() {
             assert_eq!(facts.what.facts().key, facts.key);
             assert_eq!(serde_json::to_value(facts.what).unwrap(), facts.key);
-            assert_ne!(voice.say(facts.what.name()), "something else", "{} has a name", facts.key);
+            assert_ne!(voice.render(facts.what.name()), "something else", "{} has a name", facts.key);
             assert!(facts.instead != Some(facts.what), "{}", facts.key);
-            assert!(facts.instead.is_none() || voice.say(say::changes(facts.key)) != "much the same", "{}", facts.key);
+            assert!(
+                facts.instead.is_none() || voice.render(say::changes(facts.key)) != "much the same",
+                "{}",
+                facts.key
+            );
             assert!(facts.salt_pct + facts.sugar_pct <= 100.0 && facts.density > 0.05, "{}", facts.key);
         }
-        assert_eq!(voice.say(Larder::Garlic.swap()), "No garlic? Leave it out.");
-        assert_eq!(voice.say(Larder::Onion.swap()), "No onion? Take celery: less sweet. It brings celery.");
+        assert_eq!(voice.render(Larder::Garlic.swap()), "No garlic? Leave it out.");
+        assert_eq!(voice.render(Larder::Onion.swap()), "No onion? Take celery: less sweet. It brings celery.");
     }
 }

@@ -1,6 +1,6 @@
 //! What goes in later: each with its own time to be done and to be mush.
 
-use ergastic_words::{Length, Said, larder as say};
+use ergastic_words::{Length, Message, larder as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -119,12 +119,12 @@ impl Addition {
     }
 
     /// Its name in a sentence.
-    pub fn name(self) -> Said {
+    pub fn name(self) -> Message {
         say::addition(self.key())
     }
 
     /// Its name with how it is cut.
-    pub fn name_and_cut(self) -> Said {
+    pub fn name_and_cut(self) -> Message {
         match self.times().side_mm {
             None => self.name(),
             Some(mm) => say::name_and_cut(self.name(), say::cut_up(self.key(), Length(mm))),
@@ -132,7 +132,7 @@ impl Addition {
     }
 
     /// The sign that it is done.
-    pub fn sign(self) -> Said {
+    pub fn sign(self) -> Message {
         say::addition_sign(self.key())
     }
 }

@@ -10,7 +10,7 @@ use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
-use ergastic_words::{Said, errors, prepare as say};
+use ergastic_words::{Message, errors, prepare as say};
 
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::hob::HobKind;
@@ -179,7 +179,7 @@ impl Wood {
     }
 
     /// What it is like.
-    pub fn words(self) -> Said {
+    pub fn words(self) -> Message {
         say::wood(self.key())
     }
 }

@@ -30,7 +30,7 @@ pub fn on_the_shelf(voice: Voice) -> Vec<OnTheShelf> {
         let puts = Ingredient::usual(facts.what, first_ml, first_g);
         OnTheShelf {
             facts: *facts,
-            name: voice.say(facts.what.name()),
+            name: voice.render(facts.what.name()),
             kept: None,
             offered: !facts.what.is_kept(),
             puts,

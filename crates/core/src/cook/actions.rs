@@ -1,6 +1,6 @@
 //! What a cook may do now: on the button stands what the tap does.
 
-use ergastic_words::{Said, Voice, Volume, cook as say, sheet};
+use ergastic_words::{Message, Voice, Volume, cook as say, sheet};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -113,7 +113,7 @@ impl Dial {
             Medium::KeepWarm { at_c } => ("at_c", *at_c, [50.0, 90.0]),
             _ => return None,
         };
-        Some(Self { field: field.into(), words: voice.say(say::dial(field)), celsius, least_c, most_c })
+        Some(Self { field: field.into(), words: voice.render(say::dial(field)), celsius, least_c, most_c })
     }
 }
 
@@ -128,15 +128,15 @@ fn lids(stage: &Stage, voice: Voice) -> Vec<Action> {
     others.map(change).collect()
 }
 
-fn does(id: &str, words: Said, happened: Happened, voice: Voice) -> Action {
-    Action { id: id.into(), words: voice.say(words), happened: Some(happened), leads: None }
+fn does(id: &str, words: Message, happened: Happened, voice: Voice) -> Action {
+    Action { id: id.into(), words: voice.render(words), happened: Some(happened), leads: None }
 }
 
-fn leads(id: &str, words: Said, leads: Leads, voice: Voice) -> Action {
-    Action { id: id.into(), words: voice.say(words), happened: None, leads: Some(leads) }
+fn leads(id: &str, words: Message, leads: Leads, voice: Voice) -> Action {
+    Action { id: id.into(), words: voice.render(words), happened: None, leads: Some(leads) }
 }
 
-fn done(task: TaskId, words: Said, voice: Voice) -> Action {
+fn done(task: TaskId, words: Message, voice: Voice) -> Action {
     let task = task.to_string();
     does(&task.clone(), words, Happened::TaskDone { task }, voice)
 }
@@ -165,7 +165,7 @@ fn act(task: &Task, worked: &Worked, since_heat_min: f64) -> String {
         TaskKind::Release => sheet::leave_release(),
         _ => return task.what.clone(),
     };
-    case.voice.say(said)
+    case.voice.render(said)
 }
 
 /// The task in hand with what may be done about it.
@@ -214,7 +214,7 @@ impl Asks {
         let ways = usual.into_iter().filter(|by| *by != By::Bone || bones);
         let ways = ways.map(|by| CheckWay {
             by,
-            words: voice.say(say::check_by(by.key())),
+            words: voice.render(say::check_by(by.key())),
             finds: Check::ALL
                 .map(|found| {
                     let felt = say::felt(by.key(), found.key());

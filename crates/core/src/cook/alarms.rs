@@ -4,7 +4,7 @@
 //! An alarm is made of the tasks and of what happened alone, so that every screen rings for the same, a screen that was away
 //! rings when it is back, and an answer on one silences all.
 
-use ergastic_words::{Difference, Said, Span, Voice, Volume, cook as say};
+use ergastic_words::{Difference, Message, Span, Voice, Volume, cook as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -90,7 +90,7 @@ pub(super) struct Costs<'a> {
 
 impl Costs<'_> {
     /// What it costs to do a task so many minutes later.
-    fn of(&self, task: &Task, min: f64, now: Timestamp) -> Said {
+    fn of(&self, task: &Task, min: f64, now: Timestamp) -> Message {
         let late = |min: f64| {
             let spare = minutes_between(self.serve_at, self.bell);
             match min - spare.max(0.0) {
@@ -143,8 +143,8 @@ impl Costs<'_> {
 /// Less than this over the floor is dry, mm.
 const DRY_MM: f64 = 3.0;
 
-fn action(id: String, words: Said, happened: Happened, voice: Voice) -> Action {
-    Action { id, words: voice.say(words), happened: Some(happened), leads: None }
+fn action(id: String, words: Message, happened: Happened, voice: Voice) -> Action {
+    Action { id, words: voice.render(words), happened: Some(happened), leads: None }
 }
 
 /// Tasks that ring: those of the hands that come after a wait.
@@ -186,14 +186,14 @@ pub(super) fn alarms(
         id: format!("probe:{}:{}", probe.probe, probe.trust.key()),
         sound: Sound::Trouble,
         at: probe.trust_since,
-        words: voice.say(say::probe_alarm(Said::text(probe.probe.clone()), probe.trust.key())),
+        words: voice.render(say::probe_alarm(Message::text(probe.probe.clone()), probe.trust.key())),
         why: probe.words.clone(),
         task: None,
         since: since(probe.trust_since),
     }));
     ringing.extend(probes.iter().filter_map(|probe| {
         let (off_k, began) = probe.off_k.zip(probe.off_since)?;
-        let name = Said::text(probe.probe.clone());
+        let name = Message::text(probe.probe.clone());
         let (words, why) = match off_k < 0.0 {
             true => (say::too_cool(name, Difference(-off_k)), say::too_cool_why()),
             false => (say::too_hot(name, Difference(off_k)), say::too_hot_why()),
@@ -202,8 +202,8 @@ pub(super) fn alarms(
             id: format!("heat:{}", probe.probe),
             sound: Sound::Trouble,
             at: began,
-            words: voice.say(words),
-            why: voice.say(why),
+            words: voice.render(words),
+            why: voice.render(why),
             task: None,
             since: since(began),
         })
@@ -212,8 +212,8 @@ pub(super) fn alarms(
         id: "dry".into(),
         sound: Sound::Trouble,
         at: now.min(at),
-        words: voice.say(say::dry_alarm(Span(minutes_between(now, at).max(0.0)))),
-        why: voice.say(say::dry_alarm_why()),
+        words: voice.render(say::dry_alarm(Span(minutes_between(now, at).max(0.0)))),
+        why: voice.render(say::dry_alarm_why()),
         task: None,
         since: since(plus_minutes(at, -DRY_WITHIN_MIN)),
     }));

@@ -1,6 +1,6 @@
 //! What to do when something goes wrong, two lines each, from this very pot.
 
-use ergastic_words::{Guide, Instant, Minutes, Said, Span, Strength, Temperature, Voice, Volume, cook as say};
+use ergastic_words::{Guide, Instant, Message, Minutes, Span, Strength, Temperature, Voice, Volume, cook as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -94,17 +94,17 @@ impl Pot<'_> {
         curve.iter().rev().find(|point| point.min <= min)
     }
 
-    fn act(&self, id: &str, words: Said, happened: Happened) -> Action {
-        Action { id: id.into(), words: self.voice.say(words), happened: Some(happened), leads: None }
+    fn act(&self, id: &str, words: Message, happened: Happened) -> Action {
+        Action { id: id.into(), words: self.voice.render(words), happened: Some(happened), leads: None }
     }
 
-    fn told(&self, id: &str, likely: bool, first: Said, then: Said) -> GoneWrong {
+    fn told(&self, id: &str, likely: bool, first: Message, then: Message) -> GoneWrong {
         GoneWrong {
             id: id.into(),
-            name: self.voice.say(say::wrong(id_key(id))),
+            name: self.voice.render(say::wrong(id_key(id))),
             likely,
-            first: self.voice.say(first),
-            then: self.voice.say(then),
+            first: self.voice.render(first),
+            then: self.voice.render(then),
             cautions: Vec::new(),
             actions: Vec::new(),
         }
@@ -327,7 +327,7 @@ impl Pot<'_> {
             false => self.act("heat_off", say::it_is_off(), Happened::HeatOff {}),
         };
         let fire = matches!(self.medium, Medium::Pit { .. } | Medium::Coals(_));
-        let one = |id: &str, first: Said| {
+        let one = |id: &str, first: Message| {
             let mut told = self.told(id, off, first, then.clone());
             told.cautions.push(match danger {
                 Danger::Raw { min } => safety::raw_warming(min, self.voice),

@@ -1,6 +1,6 @@
 //! The state of the kitchen in ten lines, for whoever takes the next shift; and one dish in a line, to be read from afar.
 
-use ergastic_words::{Instant, Said, Temperature, Voice, Volume, cook as say};
+use ergastic_words::{Instant, Message, Temperature, Voice, Volume, cook as say};
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
 use serde::{Deserialize, Serialize};
@@ -76,7 +76,7 @@ pub struct OnTheHeat {
 
 /// That so many things that happened can't be read; none where all can.
 pub fn unread_in(things: usize, voice: Voice) -> Option<String> {
-    (things > 0).then(|| voice.say(say::unread(things as u32)))
+    (things > 0).then(|| voice.render(say::unread(things as u32)))
 }
 
 impl OnTheHeat {
@@ -147,22 +147,25 @@ fn in_hand(view: &CookView) -> String {
 /// A dish in up to three lines: what it is and what is going on; what comes next and when it is tender; how it stood last.
 fn lines(name: &str, people: u32, view: &CookView, now: Timestamp, zone: &TimeZone, voice: Voice) -> Vec<String> {
     let at = |at: Timestamp| Instant { at, zone: zone.clone(), read_at: Some(now) };
-    let name = Said::text(name.to_owned());
+    let name = Message::text(name.to_owned());
     let act = view.now.as_ref().map_or_else(|| view.words.clone(), |now| now.act.clone());
-    let mut lines = vec![voice.say(say::over_dish(name, people, at(view.bell), Said::text(act)))];
+    let mut lines = vec![voice.render(say::over_dish(name, people, at(view.bell), Message::text(act)))];
     let next = view.next_task.and_then(|id| view.tasks.iter().find(|task| task.task.id == id));
     let ready = view.band.ready.p10.zip(view.band.ready.p90).filter(|_| view.status == Status::UnderWay);
     let said = match (next, ready, view.tender_at) {
-        (Some(next), Some((quick, slow)), _) => {
-            Some(say::over_next_and_band(at(next.task.start), Said::text(next.task.what.clone()), at(quick), at(slow)))
-        }
+        (Some(next), Some((quick, slow)), _) => Some(say::over_next_and_band(
+            at(next.task.start),
+            Message::text(next.task.what.clone()),
+            at(quick),
+            at(slow),
+        )),
         (Some(next), None, Some(tender)) => {
-            Some(say::over_next_tender(at(next.task.start), Said::text(next.task.what.clone()), at(tender)))
+            Some(say::over_next_tender(at(next.task.start), Message::text(next.task.what.clone()), at(tender)))
         }
-        (Some(next), None, None) => Some(say::over_next(at(next.task.start), Said::text(next.task.what.clone()))),
+        (Some(next), None, None) => Some(say::over_next(at(next.task.start), Message::text(next.task.what.clone()))),
         _ => None,
     };
-    lines.extend(said.map(|said| voice.say(said)));
+    lines.extend(said.map(|said| voice.render(said)));
     let found = |line: &&super::LogLine| {
         let own =
             matches!(line.event.happened, Happened::Heard { .. } | Happened::Later { .. } | Happened::ProbePut { .. });
@@ -172,18 +175,18 @@ fn lines(name: &str, people: u32, view: &CookView, now: Timestamp, zone: &TimeZo
     let probe = view.probes.iter().find(|probe| probe.celsius.is_some());
     let stands = match probe {
         Some(probe) => say::over_probe(
-            Said::text(probe.probe.clone()),
+            Message::text(probe.probe.clone()),
             Temperature(probe.celsius.unwrap_or_default()),
-            Said::text(probe.words.clone()),
+            Message::text(probe.words.clone()),
         ),
         None if view.pot.liquid_l > 0.05 => say::over_pot(Volume(view.pot.liquid_l)),
-        None => Said::nothing(),
+        None => Message::nothing(),
     };
     let line = match last {
-        Some(last) => say::over_last(at(last.at), Said::text(last.words.clone()), stands),
+        Some(last) => say::over_last(at(last.at), Message::text(last.words.clone()), stands),
         None => stands,
     };
-    let line = voice.say(line);
+    let line = voice.render(line);
     lines.extend(Some(line.trim_end().to_owned()).filter(|line| !line.is_empty()));
     lines
 }
@@ -200,7 +203,7 @@ pub fn hand_over(dishes: &[OnTheHeat], now: Timestamp, zone: &TimeZone, voice: V
         dishes.iter().flat_map(|dish| &dish.alarms).filter(|alarm| !alarm.heard && alarm.rings_at <= now).count();
     let head =
         say::over_head(Instant { at: now, zone: zone.clone(), read_at: None }, dishes.len() as u32, ringing as u32);
-    let mut lines = vec![voice.say(head)];
+    let mut lines = vec![voice.render(head)];
     let mut dishes: Vec<&OnTheHeat> = dishes.iter().collect();
     dishes.sort_by_key(|dish| in_their_order(dish));
     let each = ((LINES - 1) / dishes.len().max(1)).clamp(1, 3);

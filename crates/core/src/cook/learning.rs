@@ -1,6 +1,6 @@
 //! What moved the band, when a look would tell most, and what comes out of a mixed pot first.
 
-use ergastic_words::{Difference, Instant, Mass, Said, Span, Voice, Volume, cook as say};
+use ergastic_words::{Difference, Instant, Mass, Message, Span, Voice, Volume, cook as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -75,7 +75,7 @@ pub struct LiftOut {
     pub words: String,
 }
 
-fn shift(moved: &Moved) -> Said {
+fn shift(moved: &Moved) -> Message {
     let by = Span(moved.by_s.abs() / 60.0);
     match moved.by_s / 60.0 {
         min if min.abs() < NO_SHIFT_MIN => say::moves_nothing(),
@@ -84,7 +84,7 @@ fn shift(moved: &Moved) -> Said {
     }
 }
 
-fn told(moved: &Moved) -> Said {
+fn told(moved: &Moved) -> Message {
     let shift = shift(moved);
     let over = moved.over.unwrap_or_default();
     let more = over > 0.0;
@@ -109,7 +109,7 @@ fn told(moved: &Moved) -> Said {
 pub(super) fn moved_by(worked: &Worked, voice: Voice) -> Vec<MovedBy> {
     let mut moved: Vec<&Moved> = worked.update.moved.iter().collect();
     moved.sort_by(|a, b| b.by_s.abs().total_cmp(&a.by_s.abs()));
-    let by = |moved: &Moved| MovedBy { found: moved.found, min: moved.by_s / 60.0, words: voice.say(told(moved)) };
+    let by = |moved: &Moved| MovedBy { found: moved.found, min: moved.by_s / 60.0, words: voice.render(told(moved)) };
     moved.into_iter().map(by).collect()
 }
 
@@ -145,7 +145,7 @@ pub(super) fn look(worked: &Worked, met_heat: Timestamp, now: Timestamp, voice: 
         return None;
     }
     let at = plus_minutes(met_heat, best.at_s / 60.0);
-    let words = voice.say(say::look_at(
+    let words = voice.render(say::look_at(
         Instant { at, zone: worked.zone.clone(), read_at: Some(now) },
         Span(from_min),
         Span(to_min),
@@ -164,10 +164,10 @@ pub(super) fn lift_out(worked: &Worked, from: Timestamp, now: Timestamp, voice: 
             let ready = part.ready_min;
             let name = part.name.clone();
             let words = match at(ready.p10).zip(at(ready.p90)) {
-                Some((quick, slow)) => say::comes_out(Said::text(name.clone()), when(quick), when(slow)),
-                None => say::comes_out_never(Said::text(name.clone())),
+                Some((quick, slow)) => say::comes_out(Message::text(name.clone()), when(quick), when(slow)),
+                None => say::comes_out_never(Message::text(name.clone())),
             };
-            let words = voice.say(words);
+            let words = voice.render(words);
             LiftOut { name, order: part.lift, p10: at(ready.p10), p50: at(ready.p50), p90: at(ready.p90), words }
         })
         .collect();

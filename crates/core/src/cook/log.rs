@@ -1,7 +1,7 @@
 //! What happened, line by line, as a cook reads it.
 
 use ergastic_words::{
-    Dial, Grams, Instant, Join, Length, Mass, Minutes, Said, Temperature, Voice, Volume, cook as say,
+    Dial, Grams, Instant, Join, Length, Mass, Message, Minutes, Temperature, Voice, Volume, cook as say,
 };
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
@@ -64,8 +64,8 @@ pub(super) fn lines(
             corrected: corrected.is_some(),
             undone: undone_by.is_some(),
             undone_by,
-            words: voice.say(words(&event.happened, at, tasks, zone)),
-            name: voice.say(name(&event.happened, tasks)),
+            words: voice.render(words(&event.happened, at, tasks, zone)),
+            name: voice.render(name(&event.happened, tasks)),
             event: event.clone(),
         }
     };
@@ -79,23 +79,23 @@ pub(super) fn last(lines: &[LogLine], undone: bool) -> Option<TakeBack> {
 }
 
 /// A task as its sheet calls it; as it was sent where no sheet knows it.
-fn task_name(id: &str, tasks: &[CookTask]) -> Said {
+fn task_name(id: &str, tasks: &[CookTask]) -> Message {
     let known = tasks.iter().find(|found| found.task.id.to_string() == id);
-    Said::text(known.map_or_else(|| id.replace('_', " "), |found| found.task.what.clone()))
+    Message::text(known.map_or_else(|| id.replace('_', " "), |found| found.task.what.clone()))
 }
 
 /// What an alarm was about.
-fn alarm_name(alarm: &str, tasks: &[CookTask]) -> Said {
+fn alarm_name(alarm: &str, tasks: &[CookTask]) -> Message {
     match alarm.split_once(':') {
         Some(("task", id)) => task_name(id, tasks),
-        Some(("probe", rest)) => Said::text(rest.split(':').next().unwrap_or_default().to_owned()),
+        Some(("probe", rest)) => Message::text(rest.split(':').next().unwrap_or_default().to_owned()),
         _ => say::the_pot(),
     }
 }
 
 /// What was changed of the heat, the lid and the pieces.
-fn changed(method: Option<Method>, heat: Option<&Heat>, lid: Option<Lid>, halved: bool) -> Said {
-    let to = |what: Option<Said>| what.into_iter();
+fn changed(method: Option<Method>, heat: Option<&Heat>, lid: Option<Lid>, halved: bool) -> Message {
+    let to = |what: Option<Message>| what.into_iter();
     let heat = heat.cloned().unwrap_or_default();
     let parts = to(method.map(|method| say::changed_way(method.key())))
         .chain(to(heat.set_c.map(|c| say::changed_oven(Dial(c)))))
@@ -106,12 +106,12 @@ fn changed(method: Option<Method>, heat: Option<&Heat>, lid: Option<Lid>, halved
         .chain(to(heat.wrap.map(|wrap| say::changed_wrap(wrap.material.key()))))
         .chain(to(lid.map(|lid| say::changed_lid(lid.words()))))
         .chain(to(halved.then(say::changed_halved)));
-    let parts: Vec<Said> = parts.collect();
-    if parts.is_empty() { say::changed_something() } else { Said::list(parts, Join::Commas) }
+    let parts: Vec<Message> = parts.collect();
+    if parts.is_empty() { say::changed_something() } else { Message::list(parts, Join::Commas) }
 }
 
 /// What was done on the way to the sauce.
-fn did_to_the_sauce(did: &Move) -> Said {
+fn did_to_the_sauce(did: &Move) -> Message {
     match *did {
         Move::Skim { with } => say::did_skim(with.key()),
         Move::Strain { .. } => say::did_strain(),
@@ -124,11 +124,11 @@ fn did_to_the_sauce(did: &Move) -> Said {
     }
 }
 
-fn words(happened: &Happened, at: Timestamp, tasks: &[CookTask], zone: &TimeZone) -> Said {
+fn words(happened: &Happened, at: Timestamp, tasks: &[CookTask], zone: &TimeZone) -> Message {
     match happened {
         Happened::MetHeat {} => say::met_heat(),
         Happened::TaskDone { task } => say::task_done(task_name(task, tasks)),
-        Happened::TaskTaken { task, hands } => say::task_taken(Said::text(hands.clone()), task_name(task, tasks)),
+        Happened::TaskTaken { task, hands } => say::task_taken(Message::text(hands.clone()), task_name(task, tasks)),
         Happened::CoreReading { celsius } => say::core_reading(Temperature(*celsius)),
         Happened::Check { found, by } => say::checked(by.unwrap_or(By::Fork).key(), found.key()),
         Happened::Tasted { salt } => say::tasted(salt.key()),
@@ -138,23 +138,23 @@ fn words(happened: &Happened, at: Timestamp, tasks: &[CookTask], zone: &TimeZone
         Happened::Opened { min } => say::opened(Minutes(*min)),
         Happened::BellMoved { bell } => say::bell_moved(Instant { at: *bell, zone: zone.clone(), read_at: Some(at) }),
         Happened::FatMeasured { mm } => say::fat_measured(Length(*mm)),
-        Happened::ProbePut { probe, into } => say::probe_put(Said::text(probe.clone()), into.key()),
+        Happened::ProbePut { probe, into } => say::probe_put(Message::text(probe.clone()), into.key()),
         Happened::Heard { alarm } => say::heard_alarm(alarm_name(alarm, tasks)),
         Happened::Later { alarm, min } => say::later_alarm(alarm_name(alarm, tasks), Minutes(*min)),
         Happened::LiquidAdded { litres, .. } => say::liquid_added(Volume(*litres)),
         Happened::SauceChosen { .. } => say::sauce_chosen(),
         Happened::SauceDone { did, .. } => did_to_the_sauce(did),
-        Happened::TakenOut { what } => say::taken_out(Said::text(what.clone())),
+        Happened::TakenOut { what } => say::taken_out(Message::text(what.clone())),
         Happened::Dipped { litres } => say::dipped(Volume(*litres)),
         Happened::MeatWeighed { kg } => say::meat_weighed(Mass(*kg)),
         Happened::Weighed { lost_kg } => say::weighed(Mass(*lost_kg)),
-        Happened::Note { text } => Said::text(text.clone()),
+        Happened::Note { text } => Message::text(text.clone()),
         Happened::Closed { .. } => say::closed(),
-        Happened::Undone { .. } | Happened::Retimed { .. } => Said::nothing(),
+        Happened::Undone { .. } | Happened::Retimed { .. } => Message::nothing(),
     }
 }
 
-fn name(happened: &Happened, tasks: &[CookTask]) -> Said {
+fn name(happened: &Happened, tasks: &[CookTask]) -> Message {
     match happened {
         Happened::MetHeat {} => say::met_heat_name(),
         Happened::TaskDone { task } => say::task_done_name(task_name(task, tasks)),
@@ -180,6 +180,6 @@ fn name(happened: &Happened, tasks: &[CookTask]) -> Said {
         Happened::Weighed { .. } => say::weighed_name(),
         Happened::Note { .. } => say::note_name(),
         Happened::Closed { .. } => say::closed_name(),
-        Happened::Undone { .. } | Happened::Retimed { .. } => Said::nothing(),
+        Happened::Undone { .. } | Happened::Retimed { .. } => Message::nothing(),
     }
 }

@@ -1,7 +1,7 @@
 //! What the probes of a cook say, and which of it is believed: a tip that fell out, lies in the wrong place, drifts or is silent is
 //! noticed and said, and moves no band.
 
-use ergastic_words::{Difference, Said, Span, Temperature, Voice, cook as say};
+use ergastic_words::{Difference, Message, Span, Temperature, Voice, cook as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -415,7 +415,7 @@ fn shown_now(put: &Put, judged: &[Judged], expected: &Expected, now: Timestamp, 
         trust_since,
         off_k: off.map(|(_, off_k)| off_k),
         off_since: off.map(|(since, _)| since),
-        words: voice.say(words(put, trust, last, expected.at(now), minutes_between(silent_since, now))),
+        words: voice.render(words(put, trust, last, expected.at(now), minutes_between(silent_since, now))),
         points: points
             .map(|(_, Judged { at, celsius, trust })| TracePoint {
                 at: *at,
@@ -455,7 +455,7 @@ fn off_its_set_point(put: &Put, judged: &[Judged], expected: &Expected) -> Optio
     (minutes_between(since, off.last()?.0) >= OFF_FOR_MIN).then_some((since, last))
 }
 
-fn words(put: &Put, trust: Trust, last: Option<&Judged>, should: Option<Should>, silent_min: f64) -> Said {
+fn words(put: &Put, trust: Trust, last: Option<&Judged>, should: Option<Should>, silent_min: f64) -> Message {
     let celsius = Temperature(last.map_or(0.0, |last| last.celsius));
     match (trust, last) {
         (Trust::Silent, _) => say::probe_silent(Span(silent_min)),

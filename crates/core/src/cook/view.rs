@@ -1,6 +1,6 @@
 //! What a cook sees: now, next and later, the band, and what was predicted.
 
-use ergastic_words::{Instant, Join, Said, Share, Span, Voice, cook as say, log as told};
+use ergastic_words::{Instant, Join, Message, Share, Span, Voice, cook as say, log as told};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -218,7 +218,7 @@ pub fn view(
     let bones = worked.case.main().bone_pct > 0.0;
     let stage = actions::running(worked, since_heat_min.unwrap_or_default());
     let foretold = band(before, wanted.max(from));
-    let moved_words = voice.say(moved_words(&foretold.ready, &band_now.ready, cooking.is_some()));
+    let moved_words = voice.render(moved_words(&foretold.ready, &band_now.ready, cooking.is_some()));
     Ok(CookView {
         status,
         met_heat_at: met_heat,
@@ -228,7 +228,7 @@ pub fn view(
         words: match left_open {
             Some(since) => {
                 let zone = worked.zone.clone();
-                voice.say(say::left_open(Instant { at: since, zone, read_at }))
+                voice.render(say::left_open(Instant { at: since, zone, read_at }))
             }
             None => words(status, worked, &band_now.ready, plan.bell, serve_at, &prediction),
         },
@@ -331,9 +331,9 @@ fn states(
                 (None, false) => TaskState::Open,
             };
             let taken = if state == TaskState::Open { standing.taken(task.id) } else { Vec::new() };
-            let hands = taken.iter().map(|taken| Said::text(taken.hands.clone()));
-            let said = say::taken_by(Said::list(hands, Join::And), taken.len() as u32);
-            let taken_words = if taken.is_empty() { String::new() } else { voice.say(said) };
+            let hands = taken.iter().map(|taken| Message::text(taken.hands.clone()));
+            let said = say::taken_by(Message::list(hands, Join::And), taken.len() as u32);
+            let taken_words = if taken.is_empty() { String::new() } else { voice.render(said) };
             CookTask { task: task.clone(), state, done_at, taken, taken_words }
         })
         .collect()
@@ -372,13 +372,13 @@ fn prediction(before: &Worked, met_heat: Option<Timestamp>, tender_at: Option<Ti
         (None, [_, Some(p50), _]) => told::half_by(Span(p50)),
         _ => told::nothing_foretold(),
     };
-    let words = before.case.voice.say(said);
+    let words = before.case.voice.render(said);
     Prediction { foretold_min, took_min, quicker, words }
 }
 
 /// How the band stands against what was planned.
-fn moved_words(planned: &Ready, now: &Ready, cooking: bool) -> Said {
-    let Some((was, is)) = planned.p50.zip(now.p50).filter(|_| cooking) else { return Said::nothing() };
+fn moved_words(planned: &Ready, now: &Ready, cooking: bool) -> Message {
+    let Some((was, is)) = planned.p50.zip(now.p50).filter(|_| cooking) else { return Message::nothing() };
     match minutes_between(was, is) {
         min if min.abs() < 5.0 => say::as_planned(),
         min if min < 0.0 => say::sooner_than_planned(Span(-min)),
@@ -397,14 +397,14 @@ fn words(
     let voice = worked.case.voice;
     match status {
         Status::Closed => prediction.words.clone(),
-        Status::Tender => voice.say(say::tender()),
-        Status::Before => voice.say(say::before()),
-        Status::UnderWay if worked.update.surprising => voice.say(say::surprising()),
+        Status::Tender => voice.render(say::tender()),
+        Status::Before => voice.render(say::before()),
+        Status::UnderWay if worked.update.surprising => voice.render(say::surprising()),
         Status::UnderWay => {
             let late = minutes_between(bell, serve_at);
             // Nobody is surer than 99 in 100, nor less sure than 1.
             let chance = Share(ready.chance.clamp(0.01, 0.99));
-            voice.say(match ready.chance {
+            voice.render(match ready.chance {
                 _ if late > 5.0 => say::late(Span(late)),
                 sure if sure >= 0.965 => say::sure(chance),
                 _ => say::likely(chance),

@@ -1,6 +1,6 @@
 //! What could be done now, and where that leads: each change really forecast from what has been found, with what it costs.
 
-use ergastic_words::{Dial, Grams, Instant, Join, Said, Span, Temperature, Volume, cook as say};
+use ergastic_words::{Dial, Grams, Instant, Join, Message, Span, Temperature, Volume, cook as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -82,13 +82,13 @@ pub struct WhatIf {
 /// Something that could be done, before it is known where it leads.
 struct Candidate {
     id: &'static str,
-    words: Said,
+    words: Message,
     /// What it costs beside what is computed.
-    trade: Said,
+    trade: Message,
     happened: Happened,
 }
 
-fn candidate(id: &'static str, words: Said, trade: Said, happened: Happened) -> Candidate {
+fn candidate(id: &'static str, words: Message, trade: Message, happened: Happened) -> Candidate {
     Candidate { id, words, trade, happened }
 }
 
@@ -108,7 +108,7 @@ fn turned(now_c: f64, by_k: f64, [low, high]: [f64; 2]) -> Option<f64> {
 
 fn up_and_down(medium: &Medium) -> Vec<Candidate> {
     let mut found = Vec::new();
-    let mut dial = |up: bool, words: Said, change: Heat| {
+    let mut dial = |up: bool, words: Message, change: Heat| {
         let (id, trade) = if up { ("hotter", say::hotter_trade()) } else { ("cooler", say::cooler_trade()) };
         found.push(candidate(id, words, trade, heat(change)));
     };
@@ -280,7 +280,7 @@ impl Outcome {
     }
 
     /// How it differs from another, in words: time, meat, liquid.
-    fn against(&self, other: &Self) -> Vec<Said> {
+    fn against(&self, other: &Self) -> Vec<Message> {
         let mut parts = Vec::new();
         match (self.band.ready.p50, other.band.ready.p50) {
             (Some(is), Some(was)) => match minutes_between(was, is) {
@@ -366,13 +366,13 @@ pub fn what_if(
             let changed = Facts { standing: &standing, ..facts };
             let Ok(so_far) = changed.so_far(&before, &[]) else { continue };
             let to = outcome(&changed, so_far.worked.as_ref().unwrap_or(&before)).told_by_all(&few, &as_is, &plan);
-            let parts = Said::list(to.against(&as_is), Join::Commas);
-            let cost = voice.say(say::wins_and_costs(parts, trade));
-            choices.push(choice(id, voice.say(words), cost, Some(happened), to));
+            let parts = Message::list(to.against(&as_is), Join::Commas);
+            let cost = voice.render(say::wins_and_costs(parts, trade));
+            choices.push(choice(id, voice.render(words), cost, Some(happened), to));
         }
         choices.extend(bells(&all, &as_is, &worked, &choice));
     }
-    let as_it_is = choice("as_it_is", voice.say(say::as_it_is()), String::new(), None, as_is);
+    let as_it_is = choice("as_it_is", voice.render(say::as_it_is()), String::new(), None, as_is);
     Ok(WhatIf { as_it_is, choices })
 }
 
@@ -401,8 +401,14 @@ fn bells(
         let to = outcome(&Facts { plan: &moved, ..*facts }, worked);
         let zone = worked.zone.clone();
         let chance = ergastic_words::Share(to.band.ready.chance.clamp(0.01, 0.99));
-        let words = voice.say(say::serve_at(Instant { at: bell, zone, read_at: Some(now) }));
-        found.push(choice(id, words, voice.say(say::serve_at_trade(chance)), Some(Happened::BellMoved { bell }), to));
+        let words = voice.render(say::serve_at(Instant { at: bell, zone, read_at: Some(now) }));
+        found.push(choice(
+            id,
+            words,
+            voice.render(say::serve_at_trade(chance)),
+            Some(Happened::BellMoved { bell }),
+            to,
+        ));
     }
     found
 }

@@ -1,6 +1,6 @@
 //! How the meat is eaten: what "done" means.
 
-use ergastic_words::{Said, cuts as say};
+use ergastic_words::{Message, cuts as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -25,12 +25,12 @@ impl EatenAs {
     pub const ALL: [Self; 5] = [Self::Slice, Self::Fork, Self::Probe, Self::Pull, Self::Spoon];
 
     /// The sign by which a cook knows it.
-    pub fn sign(self) -> Said {
+    pub fn sign(self) -> Message {
         say::sign(self.key())
     }
 
     /// What it then is: ready to slice, fork-tender.
-    pub fn done(self) -> Said {
+    pub fn done(self) -> Message {
         say::done(self.key())
     }
 

@@ -4,7 +4,7 @@ mod eaten;
 
 use ergastic_physics::body::DENSITY;
 use ergastic_physics::part::Muscle;
-use ergastic_words::{Join, Percent, Said, Voice, cuts as say, errors};
+use ergastic_words::{Join, Message, Percent, Voice, cuts as say, errors};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -236,7 +236,7 @@ impl Cut {
     /// Names the field and lists the cuts when there is none of that name.
     pub fn parse(field: &str, name: &str) -> Result<Self> {
         CUTS.iter().find(|facts| facts.key == name).map(|facts| facts.cut).ok_or_else(|| {
-            let known = Said::list(CUTS.iter().map(|facts| Said::text(facts.key)), Join::Commas);
+            let known = Message::list(CUTS.iter().map(|facts| Message::text(facts.key)), Join::Commas);
             Error::new(Kind::Unknown, field, format!("{name:?}"), errors::one_of(known))
         })
     }
@@ -247,12 +247,12 @@ impl Cut {
     }
 
     /// The name on the block.
-    pub fn label(self) -> Said {
+    pub fn label(self) -> Message {
         say::label(self.key())
     }
 
     /// Its name in the middle of a sentence.
-    pub fn name(self) -> Said {
+    pub fn name(self) -> Message {
         say::name(self.key())
     }
 
@@ -262,7 +262,7 @@ impl Cut {
     }
 
     /// The reason a tender cut is refused, with what to do instead; `None` for the cuts of this job.
-    pub fn refusal(self) -> Option<Said> {
+    pub fn refusal(self) -> Option<Message> {
         let facts = self.facts();
         (!facts.suitable).then(|| say::refusal(self.name(), Percent(facts.collagen_pct / 100.0)))
     }
@@ -296,7 +296,7 @@ pub struct AtTheCounter {
 }
 
 /// How fast a cut softens beside chuck.
-fn softens(resistance: f64) -> Said {
+fn softens(resistance: f64) -> Message {
     match resistance {
         r if (r - 1.0).abs() < 0.03 => say::softens_alike(),
         r if r > 1.0 => say::softens_slower(r),
@@ -308,12 +308,12 @@ fn softens(resistance: f64) -> Said {
 pub fn at_the_counter(voice: Voice) -> Vec<AtTheCounter> {
     let shown = |facts: &CutFacts| AtTheCounter {
         facts: facts.clone(),
-        name: voice.say(facts.cut.label()),
-        also: voice.say(say::also(facts.key)).split("; ").map(str::to_owned).collect(),
-        tell: voice.say(say::tell(facts.key)),
-        softens: voice.say(softens(facts.resistance)),
-        dries: voice.say(say::dries(facts.dry_risk.key())),
-        refused: facts.cut.refusal().map(|why| voice.say(why)),
+        name: voice.render(facts.cut.label()),
+        also: voice.render(say::also(facts.key)).split("; ").map(str::to_owned).collect(),
+        tell: voice.render(say::tell(facts.key)),
+        softens: voice.render(softens(facts.resistance)),
+        dries: voice.render(say::dries(facts.dry_risk.key())),
+        refused: facts.cut.refusal().map(|why| voice.render(why)),
     };
     CUTS.iter().map(shown).collect()
 }
@@ -345,7 +345,7 @@ mod tests {
 
     #[test]
     fn tender_cuts_are_refused_with_a_reason() {
-        assert!(Voice::default().say(Cut::Fillet.refusal().unwrap()).contains("no collagen"));
+        assert!(Voice::default().render(Cut::Fillet.refusal().unwrap()).contains("no collagen"));
         assert!(Cut::Shin.refusal().is_none());
     }
 }

@@ -1,6 +1,6 @@
 //! Taste, then decide: what helps against each taste and what makes it worse, from this pot's own figures.
 
-use ergastic_words::{Grams, Percent, Said, Share, Spoons, Strength, Voice, Volume, finish as say};
+use ergastic_words::{Grams, Message, Percent, Share, Spoons, Strength, Voice, Volume, finish as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -66,24 +66,24 @@ impl Tasted<'_> {
     pub(super) fn advice(&self) -> Vec<TasteAdvice> {
         let shown = |taste: Taste| TasteAdvice {
             taste,
-            name: self.voice.say(say::taste_name(taste.key())),
-            reads: self.voice.say(self.reads(taste)),
+            name: self.voice.render(say::taste_name(taste.key())),
+            reads: self.voice.render(self.reads(taste)),
             helps: self
                 .helps(taste)
                 .into_iter()
                 // Of a spoonful that is left nothing is taken or added by measure.
                 .map(|(said, what)| Helps {
-                    words: self.voice.say(said),
+                    words: self.voice.render(said),
                     what: what.filter(|what| what.check().is_ok()),
                 })
                 .collect(),
-            worse: self.voice.say(say::taste_worse(taste.key())),
+            worse: self.voice.render(say::taste_worse(taste.key())),
         };
         Taste::ALL.map(shown).into()
     }
 
     /// What the figures say to a taste.
-    fn reads(&self, taste: Taste) -> Said {
+    fn reads(&self, taste: Taste) -> Message {
         let pot = &self.pot;
         let salt = Strength(pot.salt_g_per_kg());
         match taste {
@@ -102,7 +102,7 @@ impl Tasted<'_> {
         }
     }
 
-    fn helps(&self, taste: Taste) -> Vec<(Said, Option<Move>)> {
+    fn helps(&self, taste: Taste) -> Vec<(Message, Option<Move>)> {
         let litres = self.pot.liquid_l;
         match taste {
             Taste::Right => vec![(say::helps_nothing(), None)],
@@ -139,7 +139,7 @@ impl Tasted<'_> {
     }
 
     /// Boiled down a quarter, or as far as salt allows.
-    fn boil_down(&self) -> Option<(Said, Option<Move>)> {
+    fn boil_down(&self) -> Option<(Message, Option<Move>)> {
         let (litres, stop_l) = (self.pot.liquid_l, self.stove.stop_l(self.pot.salt_g));
         let to_l = f64::max(WEAK_TO * litres, stop_l);
         if to_l > 0.97 * litres {
@@ -150,12 +150,12 @@ impl Tasted<'_> {
         Some((say::helps_boil_down(Volume(to_l), minutes, stronger), Some(Move::Reduce { to_l, meat_in: false })))
     }
 
-    fn paste(&self) -> (Said, Option<Move>) {
+    fn paste(&self) -> (Message, Option<Move>) {
         let grams = f64::max(5.0, round_to(PASTE_A_LITRE * self.pot.liquid_l, 5.0));
         (say::helps_paste(Grams(grams)), Some(Move::PourIn { what: Larder::TomatoPaste, grams }))
     }
 
-    fn thicken(&self) -> Option<(Said, Option<Move>)> {
+    fn thicken(&self) -> Option<(Message, Option<Move>)> {
         let to_body = self.stove.target.body().clamp(COATS, 2.0);
         let with = if self.stove.thickener == Thickener::None { Thickener::Cornflour } else { self.stove.thickener };
         let grams = starch_for(&self.pot, with, to_body);
@@ -163,7 +163,7 @@ impl Tasted<'_> {
     }
 
     /// Salt to where plate and sauce are right; none where they are.
-    fn salt(&self) -> Option<(Said, Option<Move>)> {
+    fn salt(&self) -> Option<(Message, Option<Move>)> {
         let pot = &self.pot;
         let [low, high] = SAUCE_USUAL;
         let sauce_g = 0.5 * (low + high) * pot.liquid_l - pot.salt_g;
@@ -182,7 +182,7 @@ impl Tasted<'_> {
     }
 
     /// Water or unsalted stock to where it is right again.
-    fn let_down(&self) -> Option<(Said, Option<Move>)> {
+    fn let_down(&self) -> Option<(Message, Option<Move>)> {
         let pot = &self.pot;
         let sauce = match self.stove.meat {
             Some(meat) => {
@@ -200,20 +200,20 @@ impl Tasted<'_> {
         (pot.salt_g > 0.0).then(|| (say::helps_let_down(Volume(litres), after), Some(poured)))
     }
 
-    fn sugar(&self, wanted_g: f64) -> (Said, Option<Move>) {
+    fn sugar(&self, wanted_g: f64) -> (Message, Option<Move>) {
         let [least, most] = SUGAR_A_LITRE.map(|grams| grams * self.pot.liquid_l);
         let grams = round_to(wanted_g.clamp(least, most), 0.5).max(0.5);
         let spoons = Spoons { grams, teaspoon_g: SUGAR_TEASPOON_G };
         (say::helps_sugar(spoons), Some(Move::PourIn { what: Larder::BrownSugar, grams }))
     }
 
-    fn vinegar(&self, wanted_g: f64) -> (Said, Option<Move>) {
+    fn vinegar(&self, wanted_g: f64) -> (Message, Option<Move>) {
         let grams = round_to(wanted_g, 1.0).max(2.0);
         let spoons = Spoons { grams, teaspoon_g: VINEGAR_TEASPOON_G };
         (say::helps_vinegar(spoons), Some(Move::PourIn { what: Larder::Vinegar, grams }))
     }
 
-    fn butter(&self) -> (Said, Option<Move>) {
+    fn butter(&self) -> (Message, Option<Move>) {
         let grams = f64::max(5.0, round_to(BUTTER_A_LITRE * self.pot.liquid_l, 5.0));
         (say::helps_butter(Grams(grams)), Some(Move::PourIn { what: Larder::Butter, grams }))
     }

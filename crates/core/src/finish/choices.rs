@@ -1,6 +1,6 @@
 //! What a cook chooses on the way from the pot to the sauce.
 
-use ergastic_words::{Said, finish as say};
+use ergastic_words::{Message, finish as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -157,7 +157,7 @@ impl Skim {
     }
 
     /// What to do, and why; nothing where the fat stays in.
-    pub(super) fn step(self, fat_mm: f64) -> Option<(Said, Said)> {
+    pub(super) fn step(self, fat_mm: f64) -> Option<(Message, Message)> {
         Some(match self {
             Self::Ladle if fat_mm < FILM_MM => (say::skim_film(), say::skim_film_why()),
             Self::Ladle => (say::skim_ladle(), say::skim_ladle_why()),

@@ -1,6 +1,6 @@
 //! Cooling what is left: how long each way takes through the temperatures at which it spoils.
 
-use ergastic_words::{Guide, Length, Said, Span, Temperature, Voice, afterwards as say};
+use ergastic_words::{Guide, Length, Message, Span, Temperature, Voice, afterwards as say};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -217,14 +217,14 @@ pub fn cooling(food: &ToCool, voice: Voice) -> Vec<Cooled> {
         };
         let ends = match (cool_in, in_time) {
             (CoolIn::Pot, _) => say::cool_ends_never(),
-            (_, true) => Said::quantity(all),
+            (_, true) => Message::quantity(all),
             (_, false) => say::cool_ends_slow(),
         };
         Cooled {
             cool_in,
-            ends: voice.say(ends),
-            name: voice.say(say::cool_name(cool_in.key())),
-            words: voice.say(said),
+            ends: voice.render(ends),
+            name: voice.render(say::cool_name(cool_in.key())),
+            words: voice.render(said),
             to_cool_min,
             to_cold_min,
             danger_min,

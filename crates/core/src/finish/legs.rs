@@ -1,6 +1,6 @@
 //! The path leg by leg: what is done, how long it takes, and how the pot stands after it.
 
-use ergastic_words::{Grams, Said, Spoons, Voice, Volume, finish as say};
+use ergastic_words::{Grams, Message, Spoons, Voice, Volume, finish as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -77,9 +77,9 @@ pub struct Leg {
 /// A leg before it is put into words.
 #[derive(Debug, Clone)]
 pub(super) struct Step {
-    pub what: Said,
+    pub what: Message,
     pub min: f64,
-    pub why: Said,
+    pub why: Message,
 }
 
 impl Stove {
@@ -137,7 +137,7 @@ impl Stove {
             Move::PourIn { what, grams } => (say::stir_in(Grams(grams), what.name()), say::stir_in_why()),
             Move::Salt { grams } => (say::salt_it(Spoons { grams, teaspoon_g: SALT_TEASPOON_G }), say::salt_it_why()),
             Move::Measured { .. } => {
-                (say::measured(Volume(went.after.liquid_l), Volume(went.after.fat_l)), Said::nothing())
+                (say::measured(Volume(went.after.liquid_l), Volume(went.after.fat_l)), Message::nothing())
             }
         };
         Some(Step { what, min: went.min, why })
@@ -147,8 +147,8 @@ impl Stove {
     pub(super) fn leg(&self, went: &Went, walk: &Walk, at_min: f64, done: bool, voice: Voice) -> Leg {
         let step = self.step(went, walk.aside.liquid_l > 0.0);
         let (words, why) = match step {
-            Some(step) => (voice.say(step.what), voice.say(step.why)),
-            None => (voice.say(say::no_need()), String::new()),
+            Some(step) => (voice.render(step.what), voice.render(step.why)),
+            None => (voice.render(say::no_need()), String::new()),
         };
         let curve = match went.curve.is_empty() {
             true => [went.before, went.after].map(|pot| [pot.liquid_l, pot.body()]).into(),

@@ -1,6 +1,6 @@
 //! What may be chosen on the way, each with what it would do to this pot: ways of skimming, what thickens, what a spoon shows.
 
-use ergastic_words::{Said, Voice, Volume, finish as say};
+use ergastic_words::{Message, Voice, Volume, finish as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -88,10 +88,10 @@ impl Stove {
             let (share, min) = if pot.fat_l > 0.0 { with.takes(fat_mm) } else { (0.0, 0.0) };
             SkimChoice {
                 with,
-                name: voice.say(say::skim_name(with.key())),
+                name: voice.render(say::skim_name(with.key())),
                 min,
                 stays_l: pot.fat_l * (1.0 - share),
-                how: voice.say(say::skim_how(with.key())),
+                how: voice.render(say::skim_how(with.key())),
             }
         };
         Skim::ALL.map(shown).into()
@@ -117,7 +117,7 @@ impl Stove {
         ];
         let shown = |(key, what): (&'static str, Option<Move>)| {
             let what = what.filter(|what| what.check().is_ok())?;
-            Some(MoreChoice { name: voice.say(say::more(key)), what })
+            Some(MoreChoice { name: voice.render(say::more(key)), what })
         };
         offers.into_iter().filter_map(shown).collect()
     }
@@ -127,19 +127,19 @@ impl Stove {
         let shown = |with: Thickener| {
             let grams = starch_for(pot, with, to_body);
             let ladle = starch_for(&pot.drawn(LADLE_L), with, to_body);
-            let amounts = |grams: f64| if grams > 0.0 { voice.say(with.amounts(grams)) } else { String::new() };
+            let amounts = |grams: f64| if grams > 0.0 { voice.render(with.amounts(grams)) } else { String::new() };
             ThickenerChoice {
                 with,
-                name: voice.say(with.name()),
+                name: voice.render(with.name()),
                 grams,
                 with_g: with.with_g(grams),
                 amounts: amounts(grams),
                 cook_min: with.cook_min(),
-                how: voice.say(say::thickener_why(with.key())),
-                wrong: voice.say(say::thickener_wrong(with.key())),
-                carries: label(with.made_of()).map(|said| voice.say(said)),
+                how: voice.render(say::thickener_why(with.key())),
+                wrong: voice.render(say::thickener_wrong(with.key())),
+                carries: label(with.made_of()).map(|said| voice.render(said)),
                 one_plate: match ladle > 0.0 {
-                    true => voice.say(say::one_plate(Volume(LADLE_L), with.amounts(ladle))),
+                    true => voice.render(say::one_plate(Volume(LADLE_L), with.amounts(ladle))),
                     false => String::new(),
                 },
             }
@@ -150,7 +150,7 @@ impl Stove {
 
 impl Thickener {
     /// Its name.
-    pub fn name(self) -> Said {
+    pub fn name(self) -> Message {
         say::thickener_name(self.key())
     }
 
@@ -169,8 +169,8 @@ impl Thickener {
 pub(super) fn spoon_tests(voice: Voice) -> Vec<SpoonTest> {
     let shown = |shows: OnTheSpoon| SpoonTest {
         shows,
-        words: voice.say(say::spoon(shows.key())),
-        good_for: voice.say(say::spoon_good_for(shows.key())),
+        words: voice.render(say::spoon(shows.key())),
+        good_for: voice.render(say::spoon_good_for(shows.key())),
     };
     OnTheSpoon::ALL.map(shown).into()
 }

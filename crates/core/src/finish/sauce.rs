@@ -1,6 +1,6 @@
 //! The path from the liquid in the pot to the sauce on the plate, with grams and minutes.
 
-use ergastic_words::{Grams, Join, Percent, Said, Strength, Voice, Volume, finish as say};
+use ergastic_words::{Grams, Join, Message, Percent, Strength, Voice, Volume, finish as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -116,7 +116,7 @@ pub struct Sauce {
 /// The path in figures and in what is to be said of it.
 pub(crate) struct Path {
     /// What there is to do, as it is told on the sheet: minutes, and the sentence.
-    pub steps: Vec<(f64, Said)>,
+    pub steps: Vec<(f64, Message)>,
     /// Minutes of skimming; none where there is only a film.
     pub skim_min: f64,
 }
@@ -207,7 +207,7 @@ impl Walked {
             .then(|| Stopped { at_l: pot.liquid_l, strength: pot.salt_g_per_kg() })
     }
 
-    fn warnings(&self) -> Vec<(&'static str, Said)> {
+    fn warnings(&self) -> Vec<(&'static str, Message)> {
         let (stove, pot) = (&self.stove, &self.walk.pot);
         let mut warnings = Vec::new();
         if pot.fat_l * FAT_KG_PER_L > GREASY * self.all().liquid_l {
@@ -247,7 +247,7 @@ impl Walked {
     }
 
     /// Too salty to serve: on the plate where the meat's salt is known, else the sauce by itself.
-    fn too_salty(&self) -> Option<Said> {
+    fn too_salty(&self) -> Option<Message> {
         let (stove, pot) = (&self.stove, &self.walk.pot);
         if let Some(plate) = stove.plate_g_per_kg(pot) {
             return (plate > SALTY_G_PER_KG + 0.05)
@@ -260,7 +260,7 @@ impl Walked {
     }
 
     /// Where it ends: salt, body, and how that tastes.
-    fn ends(&self) -> Said {
+    fn ends(&self) -> Message {
         let (stove, pot) = (&self.stove, &self.walk.pot);
         let salt = pot.salt_g_per_kg();
         let body = Percent(pot.gelatin_pct() / 100.0);
@@ -282,7 +282,7 @@ impl Walked {
         }
     }
 
-    fn rule(&self) -> Said {
+    fn rule(&self) -> Message {
         let [low, high] = SAUCE_USUAL.map(Strength);
         let bears = Strength(bears_g_per_kg(self.stove.target == Target::Glaze));
         let [sets, body, coats] = [1.0, 3.0, GELATIN_COAT].map(|percent| Percent(percent / 100.0));
@@ -292,7 +292,7 @@ impl Walked {
             say::body_rule(sets, body, coats),
             say::both_stay(Grams(all.salt_g), Grams(all.gelatin_g)),
         ];
-        Said::list(rules, Join::Space)
+        Message::list(rules, Join::Space)
     }
 
     /// All legs with their words, and the minutes of those still to do.
@@ -317,7 +317,7 @@ impl Walked {
 pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
     let walked = Walked::of(request)?;
     let voice = Voice::new(request.units.unwrap_or_default()).under(request.food_code.unwrap_or_default());
-    let told = |step: Step| SauceStep { what: voice.say(step.what), min: step.min, why: voice.say(step.why) };
+    let told = |step: Step| SauceStep { what: voice.render(step.what), min: step.min, why: voice.render(step.why) };
     let (stove, pot) = (&walked.stove, walked.walk.pot);
     let starch_g: f64 = walked.to_do().map(|went| went.starch_g).sum();
     let with_g: f64 = walked
@@ -336,8 +336,8 @@ pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
     let (path, left_min) = walked.legs(voice);
     let to_cool = ToCool { pot: &stove.pot, liquid_l: all.liquid_l, meat_kg: stove.meat_kg, room_c: ROOM_C };
     Ok(Sauce {
-        because: voice.say(walked.ends()),
-        rule: voice.say(walked.rule()),
+        because: voice.render(walked.ends()),
+        rule: voice.render(walked.rule()),
         steps: walked.steps().into_iter().map(told).collect(),
         fat_mm: stove.depth_mm(now.fat_l),
         fat_left_l: pot.fat_l,
@@ -382,7 +382,7 @@ pub(crate) fn path(request: &SauceRequest) -> Result<Path> {
 }
 
 /// What helps against a taste, and why.
-fn against(taste: Taste) -> Option<(Said, Said)> {
+fn against(taste: Taste) -> Option<(Message, Message)> {
     Some(match taste {
         Taste::Salty => (say::salty_taste(), say::salty_taste_why()),
         Taste::Bitter => (say::bitter_taste(), say::bitter_taste_why()),

@@ -3,7 +3,7 @@
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use ergastic_words::{Said, Voice, forecast as say};
+use ergastic_words::{Message, Voice, forecast as say};
 
 use super::own_time::OwnTime;
 use super::pressed::PressureMinutes;
@@ -205,9 +205,9 @@ impl Assumed {
     pub fn of(case: &Case, wanted: impl Fn(&Filled) -> bool) -> Vec<Self> {
         let told = |filled: &Filled| Self {
             field: filled.field.clone(),
-            name: case.voice.say(say::filled(filled.name.rsplit('.').next().unwrap_or_default())),
-            value: case.voice.say(&filled.value),
-            why: case.voice.say(&filled.why),
+            name: case.voice.render(say::filled(filled.name.rsplit('.').next().unwrap_or_default())),
+            value: case.voice.render(&filled.value),
+            why: case.voice.render(&filled.why),
         };
         case.assumed.iter().filter(|filled| wanted(filled)).map(told).collect()
     }
@@ -290,10 +290,10 @@ pub struct Forecast {
 
 impl Forecast {
     /// The answer for a cut that long cooking does no good.
-    pub(super) fn unsuitable(why: Said, voice: Voice) -> Self {
+    pub(super) fn unsuitable(why: Message, voice: Voice) -> Self {
         Self {
             suitable: false,
-            why: voice.say(why),
+            why: voice.render(why),
             ready_min: Quantiles::default(),
             too_far_min: Quantiles::default(),
             chance_ready: None,
@@ -322,7 +322,7 @@ impl Forecast {
             portions: None,
             thumb: Vec::new(),
             cautions: Vec::new(),
-            notes: vec![voice.say(say::unsuitable())],
+            notes: vec![voice.render(say::unsuitable())],
             assumed: Vec::new(),
         }
     }

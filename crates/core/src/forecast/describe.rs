@@ -67,7 +67,7 @@ pub fn forecast(request: &ForecastRequest) -> Result<Forecast> {
 pub fn complete(request: &ForecastRequest, case: &Case, mut answer: Forecast) -> Forecast {
     let at_pressure = answer.at_pressure_min.and_then(|minutes| minutes.p50);
     answer.thumb = thumb::of(request, case, answer.ready_min.p50, at_pressure);
-    answer.notes.extend(notes::price_of_boiling(request, case, &answer).map(|note| case.voice.say(note)));
+    answer.notes.extend(notes::price_of_boiling(request, case, &answer).map(|note| case.voice.render(note)));
     answer
 }
 
@@ -116,7 +116,7 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     notes.extend(notes::of(case, &ready_min, &too_far_min, come_up_min, &parts));
     Forecast {
         suitable: true,
-        why: voice.say(words::why(case, &ready_min, at_ready.as_ref(), pressure.as_ref())),
+        why: voice.render(words::why(case, &ready_min, at_ready.as_ref(), pressure.as_ref())),
         ready_min,
         too_far_min,
         chance_ready,
@@ -145,7 +145,7 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
         portions: at_ready.as_ref().map(|frame| frame.left.yield_kg / crate::cuts::PORTION_KG),
         thumb: Vec::new(),
         cautions: cautions::of(case, &record, p50_s, come_up_min.is_some()),
-        notes: own_time.map(|own| own.text).into_iter().chain(notes.iter().map(|note| voice.say(note))).collect(),
+        notes: own_time.map(|own| own.text).into_iter().chain(notes.iter().map(|note| voice.render(note))).collect(),
         assumed: Assumed::of(case, |_| true),
     }
 }
@@ -191,7 +191,7 @@ fn parts(case: &Case, ensemble: &Weighted) -> Vec<PartForecast> {
                 ensemble.times.iter().map(|times| (times.parts[i].ready_s, times.parts[i].too_far_s)).unzip();
             PartForecast {
                 cut: part.facts.cut,
-                name: case.voice.say(part.facts.cut.label()),
+                name: case.voice.render(part.facts.cut.label()),
                 mass_kg: part.mass_kg,
                 pieces: part.pieces,
                 ready_min: quantiles(&ready_s, &ensemble.weights),
@@ -219,7 +219,7 @@ fn spans(case: &Case, record: &Record) -> Vec<StageSpan> {
         record.stage_ends_s.iter().map(|end_s| end_s.is_finite().then(|| round_to(end_s / MINUTE_S, 0.1))).collect();
     let span = |(i, stage): (usize, &super::resolve::Stage)| StageSpan {
         method: stage.method,
-        words: case.voice.say(stage.medium.words()),
+        words: case.voice.render(stage.medium.words()),
         from_min: if i == 0 { Some(0.0) } else { ends[i - 1] },
         to_min: ends[i],
     };
@@ -260,6 +260,6 @@ fn inside_frame(frame: &Frame, main: &Part, voice: Voice) -> InsideFrame {
         min: round_to(frame.minutes(), 0.01),
         celsius: frame.celsius.iter().map(|t| round_to(*t, 0.1)).collect(),
         tenderness: frame.dose.iter().map(|dose| round_to(dose / main.goal.resistance, 0.001)).collect(),
-        words: voice.say(say::inside(how)),
+        words: voice.render(say::inside(how)),
     }
 }

@@ -1,7 +1,7 @@
 //! What lies behind a forecast: bands along its curve, the rule and numbers of each figure, and what would narrow it.
 
 use ergastic_words::{
-    Grams, Guide, Length, Mass, Percent, Said, Size, Span, Temperature, Volume, forecast as say, ways,
+    Grams, Guide, Length, Mass, Message, Percent, Size, Span, Temperature, Volume, forecast as say, ways,
 };
 
 use super::answer::{BandPoint, Explained, Forecast, Narrows, Rule};
@@ -86,8 +86,8 @@ fn narrows(case: &Case, drawn: &Update, width_min: f64) -> Vec<Narrows> {
         .filter(|(_, _, share)| *share >= WORTH_ASKING)
         .map(|(fact, how, share)| Narrows {
             fact: fact.to_owned(),
-            name: case.voice.say(say::fact(fact)),
-            how: case.voice.say(how),
+            name: case.voice.render(say::fact(fact)),
+            how: case.voice.render(how),
             share: round_to(share, 0.01),
             width_min: round_to(width_min * (1.0 - f64::min(share, 1.0)).sqrt(), 1.0),
         })
@@ -107,9 +107,14 @@ fn rules(case: &Case, answer: &Forecast) -> Vec<Rule> {
     rules
 }
 
-fn rule(case: &Case, figure: Said, rule: Said, numbers: Said, sure: Said) -> Rule {
+fn rule(case: &Case, figure: Message, rule: Message, numbers: Message, sure: Message) -> Rule {
     let voice = case.voice;
-    Rule { figure: voice.say(figure), rule: voice.say(rule), numbers: voice.say(numbers), sure: voice.say(sure) }
+    Rule {
+        figure: voice.render(figure),
+        rule: voice.render(rule),
+        numbers: voice.render(numbers),
+        sure: voice.render(sure),
+    }
 }
 
 fn middle_rule(case: &Case) -> Rule {

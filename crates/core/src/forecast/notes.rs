@@ -1,6 +1,6 @@
 //! Oddities worth saying: what never comes and why, how a mixed pot is lifted, what boiling costs.
 
-use ergastic_words::{Guide, Said, Span, Volume, forecast as say};
+use ergastic_words::{Guide, Message, Span, Volume, forecast as say};
 
 use super::answer::{Forecast, PartForecast, Quantiles};
 use super::request::{ForecastRequest, Heat};
@@ -14,7 +14,7 @@ use ergastic_physics::units::MINUTE_S;
 use ergastic_physics::{HORIZON_S, median_times};
 
 /// What was poured in where no pot was to come any more.
-pub fn unpoured(case: &Case, stage_ends_s: &[f64]) -> Option<Said> {
+pub fn unpoured(case: &Case, stage_ends_s: &[f64]) -> Option<Message> {
     let finds_a_pot =
         |at_s: f64| (case.stages.iter().zip(stage_ends_s)).any(|(stage, end_s)| stage.medium.is_pot() && *end_s > at_s);
     let lost: Vec<_> = case.added.iter().filter(|pour| !finds_a_pot(pour.at_s)).collect();
@@ -29,7 +29,7 @@ pub fn of(
     too_far: &Quantiles,
     come_up_min: Option<f64>,
     parts: &[PartForecast],
-) -> Vec<Said> {
+) -> Vec<Message> {
     let mut notes = Vec::new();
     if ready.p90.is_none() {
         let none = ready.p10.is_none();
@@ -75,7 +75,7 @@ fn too_cool(medium: &Medium) -> bool {
 }
 
 /// What a rolling boil gains and costs against a gentle simmer of the same pot.
-pub fn price_of_boiling(request: &ForecastRequest, case: &Case, answer: &Forecast) -> Option<Said> {
+pub fn price_of_boiling(request: &ForecastRequest, case: &Case, answer: &Forecast) -> Option<Message> {
     if !matches!(case.first().medium, Medium::Hob { simmer: Simmer::Boil }) || case.stages.len() > 1 {
         return None;
     }

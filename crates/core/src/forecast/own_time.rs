@@ -1,6 +1,6 @@
 //! A time the cook has fixed: obeyed, and answered with its odds.
 
-use ergastic_words::{Minutes, Said, Share, forecast as say};
+use ergastic_words::{Message, Minutes, Share, forecast as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -66,7 +66,7 @@ impl OwnTime {
         let before_min = if pressed || last == 0 { 0.0 } else { (ensemble.over_s(0.5)? - own_s) / MINUTE_S };
         let own = match before_min > 0.0 {
             true => say::own_time_in_all(Minutes((before_min + min).round())),
-            false => Said::quantity(Minutes(min)),
+            false => Message::quantity(Minutes(min)),
         };
         let (odds, done) = (Share(chance), case.main().eaten_as.done());
         let said = match sure_min {
@@ -78,6 +78,6 @@ impl OwnTime {
             }
             None => say::own_time_only(own, odds, done),
         };
-        Some(Self { min, chance, sure_min, text: case.voice.say(said) })
+        Some(Self { min, chance, sure_min, text: case.voice.render(said) })
     }
 }

@@ -60,7 +60,7 @@ impl PressureMinutes {
             if quick { "quick" } else { "natural" },
             Minutes(f64::max(1.0, keep_warm_min.round())),
         );
-        Some(Self { set_min, come_up_min, release_min, keep_warm_min, text: case.voice.say(minutes) })
+        Some(Self { set_min, come_up_min, release_min, keep_warm_min, text: case.voice.render(minutes) })
     }
 
     /// How it is set, for the task at the pot.

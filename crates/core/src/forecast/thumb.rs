@@ -1,6 +1,6 @@
 //! The rules cooks go by, worked out for this piece, with why they differ from the forecast.
 
-use ergastic_words::{Difference, Guide, Said, Span, Voice, forecast as say};
+use ergastic_words::{Difference, Guide, Message, Span, Voice, forecast as say};
 
 use super::answer::Thumb;
 use super::request::{ForecastRequest, Heat};
@@ -18,13 +18,13 @@ const AGREES: f64 = 0.15;
 
 /// A rule with the minutes it gives and why it is wrong here, if it is.
 struct Known {
-    rule: Said,
+    rule: Message,
     minutes: f64,
-    because: Said,
+    because: Message,
 }
 
 impl Known {
-    fn new(rule: Said, minutes: f64, because: Said) -> Self {
+    fn new(rule: Message, minutes: f64, because: Message) -> Self {
         Self { rule, minutes, because }
     }
 
@@ -37,7 +37,7 @@ impl Known {
             Some(ours) if minutes > ours => say::thumb_longer(Span(minutes - ours), because),
             Some(ours) => say::thumb_shorter(Span(ours - minutes), because),
         };
-        Thumb { rule: voice.say(rule), min: round_to(minutes, 5.0), why: voice.say(why) }
+        Thumb { rule: voice.render(rule), min: round_to(minutes, 5.0), why: voice.render(why) }
     }
 }
 

@@ -1,6 +1,6 @@
 //! The sentence why, and what each medium is called.
 
-use ergastic_words::{Join, Length, Said, Span, forecast as say, ways};
+use ergastic_words::{Join, Length, Message, Span, forecast as say, ways};
 
 use super::answer::Quantiles;
 use super::pressed::PressureMinutes;
@@ -21,27 +21,27 @@ fn make(facts: &CutFacts) -> &'static str {
 }
 
 /// Why it takes this long, from this case's own numbers.
-pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>, pressure: Option<&PressureMinutes>) -> Said {
-    let minutes = pressure.map(|minutes| Said::text(minutes.text.clone()));
+pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>, pressure: Option<&PressureMinutes>) -> Message {
+    let minutes = pressure.map(|minutes| Message::text(minutes.text.clone()));
     let main = case.main();
     let first = &case.first().medium;
     let cooks = match (first, case.stages.as_slice()) {
         (Medium::Pressure { .. }, [_]) if case.liquid_l < MIN_LITRES => ways::pressure_comes_late(),
         (_, [_]) => first.sentence(case.boil_c, at_ready.map(|frame| frame.medium_c)),
-        (_, stages) => ways::chain(Said::list(stages.iter().map(|stage| stage.medium.words()), Join::Then)),
+        (_, stages) => ways::chain(Message::list(stages.iter().map(|stage| stage.medium.words()), Join::Then)),
     };
     let (name, make) = (main.name(), make(main.facts));
     let Some(p50) = ready.p50 else {
         let never = if case.fixed_end() { say::why_never_in_that_time } else { say::why_never };
-        return Said::list([Some(never(name, make, cooks)), minutes].into_iter().flatten(), Join::Space);
+        return Message::list([Some(never(name, make, cooks)), minutes].into_iter().flatten(), Join::Space);
     };
     let thick = Length(main.sides_m[0] * 1000.0);
     let sentence = say::why(name, make, cooks, thick, main.eaten_as.done(), Span(p50));
-    Said::list([Some(sentence), minutes, price(case)].into_iter().flatten(), Join::Space)
+    Message::list([Some(sentence), minutes, price(case)].into_iter().flatten(), Join::Space)
 }
 
 /// What this way costs with this meat, where it costs something.
-fn price(case: &Case) -> Option<Said> {
+fn price(case: &Case) -> Option<Message> {
     let (main, first) = (case.main(), &case.first().medium);
     if case.stages.iter().any(|stage| stage.medium.rolls()) {
         Some(say::price_of_boiling())

@@ -1,7 +1,7 @@
 //! The pot as a cook describes it: what it is made of, how it is covered, how wide it is.
 
 use ergastic_physics::vessel::{Cover, Simmer as Held, Vessel as Lump, Wall};
-use ergastic_words::{Said, errors, ways};
+use ergastic_words::{Message, errors, ways};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -103,7 +103,7 @@ impl Lid {
     }
 
     /// How it is said to a cook.
-    pub fn words(self) -> Said {
+    pub fn words(self) -> Message {
         ways::lid(self.key())
     }
 }
@@ -135,7 +135,7 @@ impl Simmer {
     }
 
     /// What it looks like.
-    pub fn looks(self) -> Said {
+    pub fn looks(self) -> Message {
         ways::bubbles(self.key())
     }
 }

@@ -2,7 +2,7 @@
 
 use std::fmt;
 
-use ergastic_words::{Join, Said, errors as say};
+use ergastic_words::{Join, Message, errors as say};
 use serde::de::{self, Expected, Unexpected};
 
 use crate::error::{Error, Kind};
@@ -23,13 +23,13 @@ pub struct Misfit {
     steps: Vec<Step>,
     kind: Kind,
     /// What was given, where whoever found the fault knew it.
-    given: Option<Said>,
-    allowed: Said,
+    given: Option<Message>,
+    allowed: Message,
     unknown_field: bool,
 }
 
 impl Misfit {
-    pub fn new(kind: Kind, given: Said, allowed: Said) -> Self {
+    pub fn new(kind: Kind, given: Message, allowed: Message) -> Self {
         Self { steps: Vec::new(), kind, given: Some(given), allowed, unknown_field: false }
     }
 
@@ -40,7 +40,7 @@ impl Misfit {
     }
 
     /// The same, found by the type itself in this value.
-    pub fn of(mut self, given: &Said, allowed: Option<Said>) -> Self {
+    pub fn of(mut self, given: &Message, allowed: Option<Message>) -> Self {
         if self.given.is_none() {
             self.given = Some(given.clone());
             self.allowed = allowed.unwrap_or(self.allowed);
@@ -81,14 +81,14 @@ impl fmt::Display for Misfit {
 impl std::error::Error for Misfit {}
 
 /// A name of something not known, as it is shown.
-pub fn quoted(text: &str) -> Said {
+pub fn quoted(text: &str) -> Message {
     const MAX: usize = 60;
     let short: String = text.chars().take(MAX).collect();
-    Said::text(if short.len() < text.len() { format!("{short:?}…") } else { format!("{text:?}") })
+    Message::text(if short.len() < text.len() { format!("{short:?}…") } else { format!("{text:?}") })
 }
 
-fn one_of(known: &'static [&'static str]) -> Said {
-    say::one_of(Said::list(known.iter().copied().map(Said::text), Join::Or))
+fn one_of(known: &'static [&'static str]) -> Message {
+    say::one_of(Message::list(known.iter().copied().map(Message::text), Join::Or))
 }
 
 impl de::Error for Misfit {
@@ -120,7 +120,7 @@ impl de::Error for Misfit {
     }
 
     fn missing_field(field: &'static str) -> Self {
-        Self::new(Kind::Missing, Said::nothing(), say::must_be_given()).inside(Step::Field(field.to_owned()))
+        Self::new(Kind::Missing, Message::nothing(), say::must_be_given()).inside(Step::Field(field.to_owned()))
     }
 
     fn duplicate_field(field: &'static str) -> Self {

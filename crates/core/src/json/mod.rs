@@ -13,7 +13,7 @@ mod tagged;
 use std::cell::Cell;
 use std::marker::PhantomData;
 
-use ergastic_words::{Said, errors as say};
+use ergastic_words::{Message, errors as say};
 use serde::de::{DeserializeOwned, DeserializeSeed, Deserializer};
 use serde_json::Value;
 use serde_json::error::Category;
@@ -113,7 +113,7 @@ fn tree(text: &[u8]) -> Result<Node> {
 pub fn not_json(error: &serde_json::Error) -> Error {
     let (line, column) = (error.line() as u32, error.column() as u32);
     let allowed = match error.classify() {
-        Category::Io => Said::text(error.to_string()),
+        Category::Io => Message::text(error.to_string()),
         Category::Syntax | Category::Eof => say::not_json(line, column),
         Category::Data => say::other_form(line, column),
     };

@@ -3,7 +3,7 @@
 use std::cell::Cell;
 use std::fmt;
 
-use ergastic_words::{Said, errors as say};
+use ergastic_words::{Message, errors as say};
 use serde::de::{DeserializeSeed, Deserializer, Error as _, MapAccess, SeqAccess, Visitor};
 use serde_json::{Number, Value};
 
@@ -38,11 +38,11 @@ pub enum Node {
 
 impl Node {
     /// How it is shown where it can't be used.
-    pub(super) fn shown(&self) -> Said {
+    pub(super) fn shown(&self) -> Message {
         match self {
-            Self::Null => Said::text("null"),
-            Self::Bool(value) => Said::text(value.to_string()),
-            Self::Number(number) => Said::text(number.to_string()),
+            Self::Null => Message::text("null"),
+            Self::Bool(value) => Message::text(value.to_string()),
+            Self::Number(number) => Message::text(number.to_string()),
             Self::Text(text) | Self::Word(text) => quoted(text),
             Self::List(_) => say::a_list(),
             Self::Object(_) => say::an_object(),

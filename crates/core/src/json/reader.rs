@@ -2,7 +2,7 @@
 
 use std::any::type_name;
 
-use ergastic_words::{Said, errors as say};
+use ergastic_words::{Message, errors as say};
 use serde::de::value::{MapAccessDeserializer, StringDeserializer};
 use serde::de::{DeserializeSeed, Deserializer, Error as _, IntoDeserializer, MapAccess, SeqAccess, Visitor};
 use serde::forward_to_deserialize_any;
@@ -23,12 +23,12 @@ impl Reader {
         Self { node }
     }
 
-    fn refuses<T>(&self, allowed: Said) -> Outcome<T> {
+    fn refuses<T>(&self, allowed: Message) -> Outcome<T> {
         Err(Misfit::new(Kind::Unknown, self.node.shown(), allowed))
     }
 
     /// The figure there, as far as a type of figure has it.
-    fn figure<N>(&self, of: impl Fn(&serde_json::Number) -> Option<N>, allowed: Said) -> Outcome<N> {
+    fn figure<N>(&self, of: impl Fn(&serde_json::Number) -> Option<N>, allowed: Message) -> Outcome<N> {
         let read = match &self.node {
             Node::Number(number) => of(number),
             Node::Word(text) => text.parse().ok().and_then(|number| of(&number)),
@@ -39,7 +39,7 @@ impl Reader {
 }
 
 /// What a text must be that is read into a `T`, where that is known.
-fn allowed_text<T>() -> Option<Said> {
+fn allowed_text<T>() -> Option<Message> {
     let asked = type_name::<T>();
     if asked == type_name::<jiff::Timestamp>() {
         Some(say::instant_with_offset())

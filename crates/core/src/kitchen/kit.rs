@@ -1,6 +1,6 @@
 //! What there can be to cook on or in.
 
-use ergastic_words::{Said, matching as say};
+use ergastic_words::{Message, matching as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -43,7 +43,7 @@ impl Kit {
     }
 
     /// Its name in a sentence.
-    pub fn name(self) -> Said {
+    pub fn name(self) -> Message {
         say::kit(self.key())
     }
 }

@@ -1,6 +1,6 @@
 //! Things that stand in a kitchen: each has a name, its measures, and may be lent out.
 
-use ergastic_words::{Said, Voice, errors, kitchen as say};
+use ergastic_words::{Message, Voice, errors, kitchen as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -34,12 +34,12 @@ pub struct Thing<T> {
 impl<T> Thing<T> {
     /// The first of its kind, named by what it is.
     pub(super) fn first(kind: &'static str, measures: T) -> Self {
-        Self { id: format!("{kind}_1"), name: Voice::default().say(say::thing(kind)), lent: false, measures }
+        Self { id: format!("{kind}_1"), name: Voice::default().render(say::thing(kind)), lent: false, measures }
     }
 
     /// A further one of its kind.
     pub(super) fn another(kind: &'static str, number: u32, measures: T) -> Self {
-        let name = format!("{} {number}", Voice::default().say(say::thing(kind)));
+        let name = format!("{} {number}", Voice::default().render(say::thing(kind)));
         Self { id: format!("{kind}_{number}"), name, lent: false, measures }
     }
 }
@@ -280,7 +280,7 @@ pub(super) fn check_all<T: Measures>(kind: &str, things: &[Thing<T>], taken: &mu
         check_name(&format!("{here}.name"), &thing.name, 60)?;
         thing.measures.check().map_err(|error| error.within("measures").within(&here))?;
         if taken.contains(&thing.id) {
-            let given = Said::text(thing.id.clone());
+            let given = Message::text(thing.id.clone());
             return Err(Error::said(Kind::Clash, format!("{here}.id"), given, say::id_taken()));
         }
         taken.push(thing.id.clone());

@@ -42,8 +42,8 @@ pub fn ask(block: &Block, best: &Plan) -> Option<Ask> {
         let (usual, measured) = (main.thickness_sigma(), main.facts.thickness_sigma);
         asks.push(Ask {
             field: "thickness_mm".into(),
-            question: case.voice.say(say::ask_thickness()),
-            how: case.voice.say(say::ask_thickness_how()),
+            question: case.voice.render(say::ask_thickness()),
+            how: case.voice.render(say::ask_thickness_how()),
             narrows_min: narrows(pieces().map(|piece| piece.thickness).collect(), usual, measured),
         });
     }
@@ -51,8 +51,8 @@ pub fn ask(block: &Block, best: &Plan) -> Option<Ask> {
         let (mixed, single) = (main.facts.resistance_ln_sigma, Cut::Chuck.facts().resistance_ln_sigma);
         asks.push(Ask {
             field: "cut".into(),
-            question: case.voice.say(say::ask_muscle()),
-            how: case.voice.say(say::ask_muscle_how()),
+            question: case.voice.render(say::ask_muscle()),
+            how: case.voice.render(say::ask_muscle_how()),
             narrows_min: narrows(pieces().map(|piece| piece.resistance.ln()).collect(), mixed, single),
         });
     }
@@ -75,8 +75,8 @@ fn age(case: &Case, best: &Plan, block: &Block, ready_s: &[f64], weights: &[f64]
     let either = young_min * (shares[0] + shares[1] * slower);
     Some(Ask {
         field: "age".into(),
-        question: case.voice.say(say::ask_age()),
-        how: case.voice.say(say::ask_age_how(Age::Mature.factor())),
+        question: case.voice.render(say::ask_age()),
+        how: case.voice.render(say::ask_age_how(Age::Mature.factor())),
         narrows_min: width(&both, &weighed)? - either,
     })
 }

@@ -2,7 +2,7 @@
 
 use std::collections::BTreeMap;
 
-use ergastic_words::{Said, cuts, errors, matching as say};
+use ergastic_words::{Message, cuts, errors, matching as say};
 use jiff::Timestamp;
 
 use super::request::MatchRequest;
@@ -188,7 +188,7 @@ impl<'a> Block<'a> {
         let frozen = forecast.start_c.is_some_and(|celsius| celsius < THAWED_C);
         let (sear, sear_in) = self.browned_in(method);
         Plan {
-            name: self.kitchen.voice().say(dish_name(cut.unwrap_or(Cut::Chuck), method, forecast.parts.is_some())),
+            name: self.kitchen.voice().render(dish_name(cut.unwrap_or(Cut::Chuck), method, forecast.parts.is_some())),
             people: self.people,
             bell: self.bell,
             certainty: self.certainty_given,
@@ -207,7 +207,7 @@ impl<'a> Block<'a> {
 }
 
 /// What the dish is called until the cook names it: "Braised shin".
-fn dish_name(cut: Cut, method: Option<Method>, mixed: bool) -> Said {
+fn dish_name(cut: Cut, method: Option<Method>, mixed: bool) -> Message {
     let name = if mixed { cuts::and_company(cut.name()) } else { cut.name() };
     say::dish(method.unwrap_or(Method::Braise).key(), name)
 }

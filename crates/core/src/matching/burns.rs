@@ -1,6 +1,6 @@
 //! What a way burns and what it leaves to wash, roughly. Working values: ovens, hobs and pits differ by half.
 
-use ergastic_words::{Join, Mass, Said, matching as say};
+use ergastic_words::{Join, Mass, Message, matching as say};
 
 use super::answer::{Fuel, WashingUp};
 use crate::bench::Sear;
@@ -25,13 +25,13 @@ pub fn fuel(case: &Case, spans: &[StageSpan], cook_min: f64, sear: Sear) -> Fuel
         (solid_kg > 0.0).then(|| say::burns_solid(Mass((solid_kg * 2.0).round().max(1.0) / 2.0))),
         (kwh > 0.0).then(|| say::burns_wall((kwh * 5.0).round().max(1.0) / 5.0)),
     ];
-    Fuel { kwh, solid_kg, words: case.voice.say(Said::list(words.into_iter().flatten(), Join::And)) }
+    Fuel { kwh, solid_kg, words: case.voice.render(Message::list(words.into_iter().flatten(), Join::And)) }
 }
 
 /// What is left to wash.
 pub fn washing_up(case: &Case, sear: Sear) -> WashingUp {
-    let mut things: Vec<Said> = Vec::new();
-    let mut add = |thing: Said| {
+    let mut things: Vec<Message> = Vec::new();
+    let mut add = |thing: Message| {
         if !things.contains(&thing) {
             things.push(thing);
         }
@@ -42,5 +42,5 @@ pub fn washing_up(case: &Case, sear: Sear) -> WashingUp {
     if first.is_pot() && first.way().kit != Some(Kit::PressurePot) && sear != Sear::None {
         add(say::wash_pan());
     }
-    WashingUp { things: things.len() as u32, words: case.voice.say(Said::list(things, Join::Commas)) }
+    WashingUp { things: things.len() as u32, words: case.voice.render(Message::list(things, Join::Commas)) }
 }

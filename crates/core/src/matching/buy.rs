@@ -1,6 +1,6 @@
 //! The other way round: a way and a table, and what to buy for it.
 
-use ergastic_words::{Join, Percent, Said, Voice, errors, matching as say};
+use ergastic_words::{Join, Message, Percent, Voice, errors, matching as say};
 use rayon::prelude::*;
 
 use super::answer::{Buy, Choice, Verdict};
@@ -93,7 +93,7 @@ fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Op
     let why = why(facts, eaten_as, &choice, mass_kg, block.kitchen.voice());
     Some(Buy {
         cut: facts.cut,
-        name: block.kitchen.voice().say(facts.cut.label()),
+        name: block.kitchen.voice().render(facts.cut.label()),
         mass_kg,
         pieces,
         cost,
@@ -118,9 +118,9 @@ fn why(facts: &CutFacts, eaten_as: EatenAs, choice: &Choice, mass_kg: f64, voice
         _ => say::buy_share(eaten),
     };
     let about = match choice.verdict {
-        Verdict::Unsuitable => Said::text(choice.why.clone()),
-        _ if choice.sauce_l > 0.0 => say::buy_liquid(Said::text(choice.sauce_body.clone())),
-        _ => say::buy_no_liquid(Said::text(choice.sauce_body.clone())),
+        Verdict::Unsuitable => Message::text(choice.why.clone()),
+        _ if choice.sauce_l > 0.0 => say::buy_liquid(Message::text(choice.sauce_body.clone())),
+        _ => say::buy_no_liquid(Message::text(choice.sauce_body.clone())),
     };
     let warned = match (facts.cut, facts.dry_risk) {
         (Cut::StewingMix, _) => Some(say::buy_mixed()),
@@ -129,5 +129,5 @@ fn why(facts: &CutFacts, eaten_as: EatenAs, choice: &Choice, mass_kg: f64, voice
         (_, DryRisk::High) => Some(say::buy_lean()),
         _ => None,
     };
-    voice.say(Said::list([share, about].into_iter().chain(warned), Join::Space))
+    voice.render(Message::list([share, about].into_iter().chain(warned), Join::Space))
 }

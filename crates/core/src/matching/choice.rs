@@ -1,6 +1,6 @@
 //! One variant, computed.
 
-use ergastic_words::{Said, Span, finish, matching as say};
+use ergastic_words::{Message, Span, finish, matching as say};
 use jiff::Timestamp;
 
 use super::answer::{Choice, Quantiles, Verdict};
@@ -146,7 +146,7 @@ fn verdict(block: &Block, worked: &Worked, variant: &Variant, times: &Times, cha
         .or_else(|| missing(block, case_kit(variant.kit, case)))
         .or_else(|| (variant.loads > 1).then(|| say::loads(variant.loads)));
     if let Some(reason) = against {
-        return (Verdict::Unsuitable, case.voice.say(reason));
+        return (Verdict::Unsuitable, case.voice.render(reason));
     }
     let verdict = match chance_ready {
         chance if chance >= block.certainty => return (Verdict::Fits, forecast.why.clone()),
@@ -154,7 +154,7 @@ fn verdict(block: &Block, worked: &Worked, variant: &Variant, times: &Times, cha
         _ => Verdict::TooLate,
     };
     let late = late_why(times.ready, times.there_min);
-    (verdict, late.map_or_else(|| forecast.why.clone(), |said| case.voice.say(said)))
+    (verdict, late.map_or_else(|| forecast.why.clone(), |said| case.voice.render(said)))
 }
 
 fn compute(block: &Block, variant: Variant) -> Result<Choice> {
@@ -182,7 +182,7 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
     let first = stages.as_ref().and_then(|stages| stages.first());
     Ok(Choice {
         id: variant.id,
-        name: voice.say(variant.name),
+        name: voice.render(variant.name),
         method: case.first().method,
         heat: first.and_then(|stage| stage.heat.clone()).or_else(|| plan.forecast.heat.clone()).unwrap_or_default(),
         stages,
@@ -209,12 +209,12 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         cost_a_head: cost.map(|cost| cost / people),
         sauce_l: sauce.litres,
         body_pct: sauce.gelatin_pct,
-        sauce_body: voice.say(finish::body(sauce.body)),
+        sauce_body: voice.render(finish::body(sauce.body)),
         bark: case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pit { .. }))
             && !case.last().medium.is_pot(),
         fuel: fuel(case, &forecast.stages, forecast.ready_min.p50.unwrap_or(0.0), sear),
         washing_up: washing_up(case, sear),
-        clashes: clashes.into_iter().map(|clash| voice.say(clash)).collect(),
+        clashes: clashes.into_iter().map(|clash| voice.render(clash)).collect(),
         soonest: None,
         latest: None,
         slack_min: 0.0,
@@ -242,12 +242,12 @@ fn case_kit(first: Kit, case: &crate::forecast::Case) -> Vec<Kit> {
 }
 
 /// What is not free.
-fn missing(block: &Block, kit: Vec<Kit>) -> Option<Said> {
+fn missing(block: &Block, kit: Vec<Kit>) -> Option<Message> {
     kit.into_iter().find(|kit| !block.has(*kit)).map(|kit| say::not_free(kit.name()))
 }
 
 /// Why it is late, in this bell's own minutes; none where it never is tender at all.
-fn late_why(ready: Quantiles, there_are_min: f64) -> Option<Said> {
+fn late_why(ready: Quantiles, there_are_min: f64) -> Option<Message> {
     let half = Span(ready.p50?);
     if there_are_min <= 0.0 {
         return Some(say::no_time_left());
@@ -260,7 +260,7 @@ fn late_why(ready: Quantiles, there_are_min: f64) -> Option<Said> {
 }
 
 /// What a way would ask of hands that sleep or are away.
-fn clashes(block: &Block, kit: Kit, times: &Times) -> Vec<Said> {
+fn clashes(block: &Block, kit: Kit, times: &Times) -> Vec<Message> {
     let (Some(start_by), Some(needed_min)) = (times.start_by, times.needed_min) else { return Vec::new() };
     let mut clashes = Vec::new();
     let met = plus_minutes(start_by, times.lead_min);

@@ -1,6 +1,6 @@
 //! What a cook who is short of time gives up.
 
-use ergastic_words::{Length, Said, matching as say};
+use ergastic_words::{Length, Message, matching as say};
 
 /// Bites for a cook in a hurry, mm: as small as a fork still calls a piece.
 pub const SMALL_MM: f64 = 25.0;
@@ -30,7 +30,7 @@ impl Hurry {
     }
 
     /// A way's name, hurried so.
-    pub fn name(self, name: Said) -> Said {
+    pub fn name(self, name: Message) -> Message {
         let small = Length(SMALL_MM);
         match (self.unbrowned, self.smaller) {
             (true, false) => say::hurry_unbrowned(name),

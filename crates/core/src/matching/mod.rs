@@ -23,7 +23,7 @@ mod variants;
 
 use std::collections::BTreeMap;
 
-use ergastic_words::{Mass, Said, errors, forecast as forecast_words, matching as say, meal as meal_words};
+use ergastic_words::{Mass, Message, errors, forecast as forecast_words, matching as say, meal as meal_words};
 use jiff::Timestamp;
 use rayon::prelude::*;
 
@@ -74,7 +74,7 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
             return Err(Error::missing("cut", errors::name_a_cut_or_way()));
         };
         answer.buy = buy::buy(&block, method, request.eaten_as)?;
-        answer.why = voice.say(answer.buy.first().map_or_else(say::no_cut_goes, |first| {
+        answer.why = voice.render(answer.buy.first().map_or_else(say::no_cut_goes, |first| {
             say::buy_first(block.people, Mass(first.mass_kg), first.cut.name())
         }));
         return Ok(answer);
@@ -82,7 +82,7 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
     let mut named = request.cut.into_iter().chain(request.parts.iter().flatten().filter_map(|part| part.cut));
     if let Some(why) = named.find_map(Cut::refusal) {
         let substitutes = substitutes::for_a_tender_cut(&block);
-        return Ok(Matched { suitable: false, why: voice.say(why), substitutes, ..answer });
+        return Ok(Matched { suitable: false, why: voice.render(why), substitutes, ..answer });
     }
     let lies = block.lies()?;
     answer.mass_kg = lies.mass_kg;
@@ -90,21 +90,21 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
     if let Some(text) = request.bell.as_ref().filter(|_| block.bell_comes_twice) {
         answer.assumed.push(Assumed {
             field: "bell".into(),
-            name: voice.say(meal_words::assumed_name("bell")),
+            name: voice.render(meal_words::assumed_name("bell")),
             value: text.clone(),
-            why: voice.say(meal_words::assumed_first_of_two()),
+            why: voice.render(meal_words::assumed_first_of_two()),
         });
     }
     if let Some(people) = block.enough_for {
-        let value = voice.say(Said::quantity(Mass(lies.mass_kg)));
+        let value = voice.render(Message::quantity(Mass(lies.mass_kg)));
         answer.assumed.push(Assumed {
             field: "mass_kg".into(),
-            name: voice.say(forecast_words::filled("mass_kg")),
+            name: voice.render(forecast_words::filled("mass_kg")),
             value,
-            why: voice.say(say::enough_for(people)),
+            why: voice.render(say::enough_for(people)),
         });
     }
-    answer.notes = lies.notes.iter().map(|note| voice.say(note)).collect();
+    answer.notes = lies.notes.iter().map(|note| voice.render(note)).collect();
     for warning in lies.parts.iter().flat_map(|part| suits::warnings(part.facts, part.eaten_as, voice)) {
         if !answer.warnings.iter().any(|old| old.id == warning.id) {
             answer.warnings.push(warning);
@@ -112,7 +112,7 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
     }
     let (ways, two_stage) = ways(&block, &lies, answer.sort)?;
     let Some(best) = ways.first() else {
-        let given = Said::quantity(Mass(lies.mass_kg));
+        let given = Message::quantity(Mass(lies.mass_kg));
         return Err(Error::said(Kind::DoesNotFit, "mass_kg", given, errors::no_vessel_takes_it()));
     };
     answer.why.clone_from(&best.best.why);
@@ -145,7 +145,7 @@ impl Matched {
             ways: Vec::new(),
             two_stage: Vec::new(),
             sort,
-            sort_rule: block.kitchen.voice().say(sort.rule()),
+            sort_rule: block.kitchen.voice().render(sort.rule()),
             ask: None,
             warnings: Vec::new(),
             substitutes: Vec::new(),
@@ -270,7 +270,7 @@ fn in_a_hurry(block: &Block, lies: &Case, computed: &[(Variant, Choice)]) -> Res
         .filter_map(|(variant, choice)| {
             let slow = slow.get(&variant.id)?;
             let sooner = rank::total_min(&choice) < rank::total_min(slow) - WORTH_HURRYING_MIN;
-            let trade = voice.say(sooner::trade(variant.hurry?, slow, &choice));
+            let trade = voice.render(sooner::trade(variant.hurry?, slow, &choice));
             sooner.then_some((variant, Choice { trade, ..choice }))
         })
         .collect())

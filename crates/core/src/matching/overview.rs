@@ -69,7 +69,7 @@ fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Cell {
     let eaten_as =
         if method == Method::Stew && facts.eaten_as == EatenAs::Slice { EatenAs::Fork } else { facts.eaten_as };
     if let Some(why_not) = suits::against(facts, method, eaten_as, shape) {
-        return Cell { method, ready_min: None, why_not: Some(voice.say(why_not)) };
+        return Cell { method, ready_min: None, why_not: Some(voice.render(why_not)) };
     }
     let request = ForecastRequest {
         cut: Some(facts.cut),
@@ -81,7 +81,7 @@ fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Cell {
         ..Default::default()
     };
     let ready_min = request.resolve().ok().and_then(|case| describe(&case, None).ready_min.p50);
-    let why_not = ready_min.is_none().then(|| voice.say(say::never_that_way()));
+    let why_not = ready_min.is_none().then(|| voice.render(say::never_that_way()));
     Cell { method, ready_min, why_not }
 }
 
@@ -91,7 +91,7 @@ pub fn overview(kitchen: &Kitchen) -> Vec<Row> {
     (cuts.into_par_iter())
         .map(|facts| Row {
             cut: facts.cut,
-            name: kitchen.voice().say(facts.cut.label()),
+            name: kitchen.voice().render(facts.cut.label()),
             eaten_as: facts.eaten_as,
             ways: WAYS.into_iter().map(|method| cell(facts, method, kitchen)).collect(),
         })

@@ -4,7 +4,7 @@ use std::cmp::Ordering;
 
 use jiff::Timestamp;
 
-use ergastic_words::{Join, Mass, Said, Span, Voice, matching as say};
+use ergastic_words::{Join, Mass, Message, Span, Voice, matching as say};
 
 use super::answer::{Choice, Verdict};
 use super::request::Sort;
@@ -85,7 +85,7 @@ fn late(a: &Choice, b: &Choice) -> Ordering {
 
 /// What a variant trades against the best of its way.
 pub fn trade(best: &Choice, other: &Choice, voice: Voice) -> String {
-    let mut said: Vec<Said> = Vec::new();
+    let mut said: Vec<Message> = Vec::new();
     let (ours, theirs) = (total_min(best), total_min(other));
     if theirs.is_infinite() {
         said.push(say::never_tender());
@@ -123,11 +123,11 @@ pub fn trade(best: &Choice, other: &Choice, voice: Voice) -> String {
     if best.clashes.is_empty() && !other.clashes.is_empty() {
         said.push(say::clashes());
     }
-    voice.say(if said.is_empty() { say::much_the_same() } else { Said::list(said, Join::Semicolons) })
+    voice.render(if said.is_empty() { say::much_the_same() } else { Message::list(said, Join::Semicolons) })
 }
 
 /// What another shape means at the table or the pan.
-fn shape(other: &Choice) -> Said {
+fn shape(other: &Choice) -> Message {
     let sliced = matches!(other.plan.forecast.eaten_as, Some(EatenAs::Slice | EatenAs::Probe));
     match other.shape {
         Shape::Cubed => say::no_slices(),

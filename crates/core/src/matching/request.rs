@@ -2,7 +2,7 @@
 
 use std::collections::BTreeMap;
 
-use ergastic_words::{Said, Units, matching as say};
+use ergastic_words::{Message, Units, matching as say};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -109,7 +109,7 @@ pub enum Sort {
 
 impl Sort {
     /// The rule, as a cook reads it.
-    pub fn rule(self) -> Said {
+    pub fn rule(self) -> Message {
         match self {
             Self::Surest => say::sort_surest(),
             Self::Soonest => say::sort_soonest(),

@@ -1,6 +1,6 @@
 //! Short of time: what would still make the bell, what that loses, and the minutes it wins.
 
-use ergastic_words::{Said, Span, matching as say};
+use ergastic_words::{Message, Span, matching as say};
 
 use super::answer::{Choice, Verdict};
 use super::block::Block;
@@ -74,7 +74,7 @@ fn bites(forecast: &ForecastRequest, lies: &Case) -> Option<ForecastRequest> {
 }
 
 /// What it loses, and the minutes it wins against the same unhurried.
-pub fn trade(hurry: Hurry, slow: &Choice, quick: &Choice) -> Said {
+pub fn trade(hurry: Hurry, slow: &Choice, quick: &Choice) -> Message {
     let total = |choice: &Choice| Some(choice.lead_min + choice.ready_min.p50? + choice.finishing_min);
     let wins = total(slow).zip(total(quick)).map_or(0.0, |(slow, quick)| slow - quick);
     let wins = Span(round_to(f64::max(0.0, wins), 5.0));

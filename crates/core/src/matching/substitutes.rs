@@ -1,6 +1,6 @@
 //! Which cut behaves like the one that is missing, and what changes.
 
-use ergastic_words::{Join, Percent, Said, Span, matching as say};
+use ergastic_words::{Join, Message, Percent, Span, matching as say};
 use rayon::prelude::*;
 
 use super::answer::Substitute;
@@ -61,8 +61,8 @@ pub fn for_a_tender_cut(block: &Block) -> Vec<Substitute> {
         let mass_kg = enough_kg(cut.facts(), block.people, block.portion_kg);
         Substitute {
             cut,
-            name: voice.say(cut.label()),
-            why: voice.say(say::instead_of_tender(cut.key())),
+            name: voice.render(cut.label()),
+            why: voice.render(say::instead_of_tender(cut.key())),
             mass_kg: round_to(mass_kg, 0.1),
             ready_min: None,
         }
@@ -71,7 +71,7 @@ pub fn for_a_tender_cut(block: &Block) -> Vec<Substitute> {
 }
 
 /// How the sauce's body changes from so much gelatin to so much, g, where there is a sauce.
-fn body(from_g: f64, to_g: f64) -> Option<Said> {
+fn body(from_g: f64, to_g: f64) -> Option<Message> {
     match to_g / from_g {
         _ if from_g < MIN_BODY_G => None,
         less if less < 0.8 => Some(say::less_body(Percent(less))),
@@ -81,7 +81,7 @@ fn body(from_g: f64, to_g: f64) -> Option<Said> {
 }
 
 /// What changes.
-fn changes(from: &Forecast, to: &Forecast, a: &CutFacts, b: &CutFacts) -> Said {
+fn changes(from: &Forecast, to: &Forecast, a: &CutFacts, b: &CutFacts) -> Message {
     let mut said = Vec::new();
     if let (Some(from), Some(to)) = (from.ready_min.p50, to.ready_min.p50) {
         said.push(match to - from {
@@ -103,7 +103,7 @@ fn changes(from: &Forecast, to: &Forecast, a: &CutFacts, b: &CutFacts) -> Said {
     if suits::slices(a.cut) && !suits::slices(b.cut) {
         said.push(say::no_slices());
     }
-    Said::list(said, Join::Semicolons)
+    Message::list(said, Join::Semicolons)
 }
 
 /// The cuts nearest to `cut` for a plan and how it is eaten, nearest first.
@@ -127,8 +127,8 @@ pub fn substitutes(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> V
             let mass_kg = ours.mass_kg * share(&ours)? / share(&theirs)?;
             Some(Substitute {
                 cut: other.cut,
-                name: voice.say(other.cut.label()),
-                why: voice.say(changes(&ours, &theirs, facts, other)),
+                name: voice.render(other.cut.label()),
+                why: voice.render(changes(&ours, &theirs, facts, other)),
                 mass_kg,
                 ready_min: theirs.ready_min.p50,
             })

@@ -1,6 +1,6 @@
 //! Which cut goes which way, and what to mind.
 
-use ergastic_words::{Said, Voice, matching as say};
+use ergastic_words::{Message, Voice, matching as say};
 
 use super::shape::Shape;
 use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs};
@@ -18,7 +18,7 @@ pub fn cubes(bone_pct: f64) -> bool {
 }
 
 /// Why a cut does not go this way in this shape, if it does not.
-pub fn against(facts: &CutFacts, method: Method, eaten_as: EatenAs, shape: Shape) -> Option<Said> {
+pub fn against(facts: &CutFacts, method: Method, eaten_as: EatenAs, shape: Shape) -> Option<Message> {
     ways::against(facts, method, eaten_as, shape == Shape::Cubed)
 }
 

@@ -63,7 +63,7 @@ pub fn twice(block: &Block, lies: &Case) -> Option<Twice> {
     };
     let (first, little, most) = (Span(slice_min.p50?), pull_min.p10?, Span(pull_min.p90?));
     let said = if little < 15.0 { say::twice_up_to(first, most) } else { say::twice(first, Span(little), most) };
-    let words = block.kitchen.voice().say(said);
+    let words = block.kitchen.voice().render(said);
     let cautions =
         tomorrow.cautions.into_iter().filter(|caution| caution.id.contains("chill") || caution.id == "cooling");
     Some(Twice { slice_min, pull_min, words, cautions: cautions.collect() })

@@ -1,6 +1,6 @@
 //! The variants that are weighed: how it is cut up, and how it is heated.
 
-use ergastic_words::{Dial, Length, Minutes, Said, Temperature, Units, matching as say};
+use ergastic_words::{Dial, Length, Message, Minutes, Temperature, Units, matching as say};
 
 use super::block::Block;
 use super::hurry::Hurry;
@@ -23,9 +23,9 @@ const HALVED_FROM_KG: f64 = 0.7;
 #[derive(Debug, Clone)]
 pub struct Variant {
     pub id: String,
-    pub name: Said,
+    pub name: Message,
     /// Its name, however it is cut up.
-    pub uncut: Said,
+    pub uncut: Message,
     pub kit: Kit,
     pub shape: Shape,
     pub forecast: ForecastRequest,
@@ -70,7 +70,7 @@ fn bath(bath_c: f64) -> Heat {
 /// The meat in a shape, with the words for it.
 struct Cutting {
     shape: Shape,
-    words: Option<Said>,
+    words: Option<Message>,
     meat: ForecastRequest,
 }
 
@@ -142,7 +142,7 @@ struct List<'a> {
 }
 
 impl List<'_> {
-    fn add(&mut self, method: Method, heat: Heat, key: &str, name: Said, kit: Kit, shapes: &[Shape]) {
+    fn add(&mut self, method: Method, heat: Heat, key: &str, name: Message, kit: Kit, shapes: &[Shape]) {
         let in_pot = !matches!(method, Method::Smoke | Method::WaterBath);
         let across_m = in_pot.then_some(match method {
             Method::Pressure => self.block.kitchen.pressure_pot().diameter_cm / 100.0,
@@ -168,7 +168,7 @@ impl List<'_> {
         }
     }
 
-    fn chain(&mut self, stages: Vec<StageRequest>, key: &str, name: Said, kit: Kit, in_pot: bool) {
+    fn chain(&mut self, stages: Vec<StageRequest>, key: &str, name: Message, kit: Kit, in_pot: bool) {
         let across_m = in_pot.then_some(self.across_m);
         let cutting =
             [Shape::Whole, Shape::Halved].iter().find_map(|shape| cut_up(self.block, self.lies, *shape, across_m));
@@ -379,7 +379,7 @@ fn into_loads(block: &Block, variant: &mut Variant) {
 }
 
 /// Whether a way asks for someone now and then: for what, and how often.
-pub fn wants(medium_kit: Kit, pit_holds_itself: bool) -> Option<Said> {
+pub fn wants(medium_kit: Kit, pit_holds_itself: bool) -> Option<Message> {
     match medium_kit {
         Kit::Coals => Some(say::wants_coals()),
         Kit::Pit if !pit_holds_itself => Some(say::wants_fire()),

@@ -27,7 +27,7 @@ pub(super) fn changes(zone: &TimeZone, from: Timestamp, to: Timestamp, voice: Vo
                 true => say::clocks_forward(was, is),
                 false => say::clocks_back(was, is),
             };
-            Some(ClockChange { at, forward_min: f64::from(seconds) / 60.0, text: voice.say(text) })
+            Some(ClockChange { at, forward_min: f64::from(seconds) / 60.0, text: voice.render(text) })
         })
         .collect()
 }

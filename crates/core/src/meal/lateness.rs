@@ -1,6 +1,6 @@
 //! Why a meal is late: a dish that needs longer than there is, or dishes that wait for the same thing.
 
-use ergastic_words::{Join, Said, Span, meal as say};
+use ergastic_words::{Join, Message, Span, meal as say};
 
 use super::solve::{Course, FEW_TRIES, Placed};
 use crate::clock::minutes_between;
@@ -13,19 +13,19 @@ const AS_LATE: Minute = 8;
 const BRINGS: Minute = 5;
 
 /// By how much plates are late, and what it is that can't be done in time.
-pub(super) fn lateness(courses: &[&Course], placed: &Placed, late_min: f64) -> Said {
+pub(super) fn lateness(courses: &[&Course], placed: &Placed, late_min: f64) -> Message {
     let late = say::late(Span(late_min));
-    Said::list([late, reason(courses, placed)], Join::Sentences)
+    Message::list([late, reason(courses, placed)], Join::Sentences)
 }
 
-fn reason(courses: &[&Course], placed: &Placed) -> Said {
+fn reason(courses: &[&Course], placed: &Placed) -> Message {
     let (placing, problem) = (&placed.placing, &placed.problem);
     let slowest = placing.late_alone.iter().max_by_key(|(_, late)| *late);
     if let Some((dish, alone)) = slowest.filter(|(_, alone)| placing.late - alone <= AS_LATE)
         && let Some(now) = placed.frame.now
     {
         let needs = minutes_between(now, placed.frame.bell) + f64::from(*alone);
-        return say::late_alone(Said::text(courses[*dish].plan.name.clone()), Span(needs));
+        return say::late_alone(Message::text(courses[*dish].plan.name.clone()), Span(needs));
     }
     let one_more = Thing::ALL.into_iter().filter_map(|thing| {
         let kind = thing as usize;

@@ -175,7 +175,7 @@ impl AskedDish {
     /// # Errors
     /// Names the field that can't be used.
     pub fn plan(&self, number: usize, bell: Timestamp, voice: ergastic_words::Voice) -> Result<Plan> {
-        let name = self.name.clone().unwrap_or_else(|| voice.say(ergastic_words::meal::dish(number as u32)));
+        let name = self.name.clone().unwrap_or_else(|| voice.render(ergastic_words::meal::dish(number as u32)));
         check_name("name", &name, 80)?;
         let people = self.people.unwrap_or(4);
         in_range("people", f64::from(people), 1.0, 200.0, Unit::None)?;

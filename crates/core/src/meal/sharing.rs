@@ -81,9 +81,9 @@ pub(super) fn shared(table: &Table, courses: &[Course]) -> Option<Shared> {
 
 fn told(i: usize, before: &Course, after: &Course, (from_c, to_c): (f64, f64), voice: Voice) -> GaveWay {
     let longer_min = after.ready_min - before.ready_min;
-    let dish = ergastic_words::Said::text(before.plan.name.clone());
+    let dish = ergastic_words::Message::text(before.plan.name.clone());
     let (from, to, by) = (Dial(from_c), Dial(to_c), Span(longer_min.abs()));
     let said =
         if longer_min >= 0.0 { say::gave_way_longer(dish, from, to, by) } else { say::gave_way(dish, from, to, by) };
-    GaveWay { dish: before.plan.name.clone(), number: i as u32 + 1, from_c, to_c, longer_min, text: voice.say(said) }
+    GaveWay { dish: before.plan.name.clone(), number: i as u32 + 1, from_c, to_c, longer_min, text: voice.render(said) }
 }

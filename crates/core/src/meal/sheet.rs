@@ -1,6 +1,6 @@
 //! The whole of it: a request in, a meal's sheet out.
 
-use ergastic_words::{Said, Share, Span, meal as say, sheet as told};
+use ergastic_words::{Message, Share, Span, meal as say, sheet as told};
 use jiff::Timestamp;
 
 use super::answer::{DishHours, MealConflict, MealSheet, MealTask, PlacingProblem};
@@ -221,7 +221,7 @@ fn answer(
         now: table.now,
         zone: table.kitchen.zone.clone(),
         shut: shut.map(|away| Window { from: away.begin, to: away.end }).collect(),
-        why: voice.say(why),
+        why: voice.render(why),
         assumed: table.assumed.clone(),
         problem: table.as_problem.then(|| as_problem(table, courses, placed)),
         plans: courses.iter().map(|course| course.plan.clone()).collect(),
@@ -259,7 +259,7 @@ fn whose(tasks: &mut [MealTask], table: &Table) {
     let mut hands: Vec<_> =
         table.kitchen.hands.iter().filter(|hands| !hands.lent).map(|hands| hands.name.clone()).collect();
     let helpers = table.terms.borrowed.iter().filter(|borrowed| **borrowed == Borrowed::Hands);
-    hands.extend(helpers.map(|_| table.voice().say(say::helper())));
+    hands.extend(helpers.map(|_| table.voice().render(say::helper())));
     if hands.len() < 2 {
         return;
     }
@@ -300,7 +300,7 @@ fn hours(table: &Table, i: usize, course: &Course, list: &[Task], serve_at: Time
         lift_at: begins(list, course.steps.lifted()).unwrap_or(serve_at),
         serve_at,
         certainty,
-        why: course.worked.case.voice.say(why),
+        why: course.worked.case.voice.render(why),
         cautions,
     }
 }
@@ -319,10 +319,10 @@ fn one_pot_for_two(table: &Table, courses: &[&Course], dishes: &[Vec<Task>]) -> 
         let both =
             |(_, other): &&(usize, Taken)| other.thing == pot.thing && other.from < pot.to && pot.from < other.to;
         let Some((first, _)) = pots[..at].iter().find(both) else { continue };
-        let name = |dish: usize| Said::text(courses[dish].plan.name.clone());
-        let said = say::one_pot_for_two(Said::text(pot.name.clone()), name(*first), name(*second));
+        let name = |dish: usize| Message::text(courses[dish].plan.name.clone());
+        let said = say::one_pot_for_two(Message::text(pot.name.clone()), name(*first), name(*second));
         let tasks = [*first, *second].map(|dish| format!("{}-{}", dish + 1, TaskId::Braise));
-        found.push(MealConflict { tasks: tasks.into(), text: table.voice().say(said) });
+        found.push(MealConflict { tasks: tasks.into(), text: table.voice().render(said) });
     }
     found
 }
@@ -350,8 +350,8 @@ fn conflicts(
     for (i, (course, list)) in courses.iter().zip(dishes).enumerate() {
         let mut add = |conflict: Conflict| {
             let tasks = conflict.tasks.iter().map(|id| format!("{}-{id}", i + 1)).collect();
-            let named = say::of_dish(Said::text(course.plan.name.clone()), Said::text(conflict.text.clone()));
-            let text = if courses.len() > 1 { voice.say(named) } else { conflict.text };
+            let named = say::of_dish(Message::text(course.plan.name.clone()), Message::text(conflict.text.clone()));
+            let text = if courses.len() > 1 { voice.render(named) } else { conflict.text };
             found.push(MealConflict { tasks, text });
         };
         short(&course.plan, &table.kitchen, list, voice).into_iter().for_each(&mut add);
@@ -365,7 +365,7 @@ fn conflicts(
     found.extend(one_pot_for_two(table, courses, dishes));
     if late_min > 0.0 {
         let serves = (1..=courses.len()).map(|number| format!("{number}-{}", TaskId::Serve));
-        found.push(MealConflict { tasks: serves.collect(), text: voice.say(lateness(courses, placed, late_min)) });
+        found.push(MealConflict { tasks: serves.collect(), text: voice.render(lateness(courses, placed, late_min)) });
     }
     found
 }

@@ -1,6 +1,6 @@
 //! A meal with everything filled in: its plans, its kitchen, its hours.
 
-use ergastic_words::{Said, Voice, errors, meal as say};
+use ergastic_words::{Message, Voice, errors, meal as say};
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
 
@@ -70,25 +70,25 @@ impl Table {
         }
         let voice = kitchen.voice();
         let mut assumed = Vec::new();
-        let mut assume = |field: &'static str, value: Said, why: Said| {
+        let mut assume = |field: &'static str, value: Message, why: Message| {
             assumed.push(Assumed {
                 field: field.into(),
-                name: voice.say(say::assumed_name(field)),
-                value: voice.say(value),
-                why: voice.say(why),
+                name: voice.render(say::assumed_name(field)),
+                value: voice.render(value),
+                why: voice.render(why),
             });
         };
         if let Some(named) = &request.zone {
             zone("zone", named)?;
             kitchen.zone.clone_from(named);
         } else {
-            assume("zone", Said::text(kitchen.zone.clone()), say::assumed_kitchen());
+            assume("zone", Message::text(kitchen.zone.clone()), say::assumed_kitchen());
         }
         let in_zone = zone("zone", &kitchen.zone)?;
         let now = match &request.now {
             Some(text) => instant("now", text, &in_zone)?,
             None => {
-                assume("now", Said::text(now.to_string()), say::assumed_clock());
+                assume("now", Message::text(now.to_string()), say::assumed_clock());
                 now
             }
         };
@@ -96,7 +96,7 @@ impl Table {
         check_instant("now", now)?;
         check_instant("bell", bell)?;
         if comes_twice(&request.bell, &in_zone) {
-            assume("bell", Said::text(request.bell.clone()), say::assumed_first_of_two());
+            assume("bell", Message::text(request.bell.clone()), say::assumed_first_of_two());
         }
         in_range("bell", minutes_between(now, bell) / 1440.0, BELL_DAYS[0], BELL_DAYS[1], Unit::DaysFromNow)?;
         match &request.kitchen {
@@ -113,7 +113,7 @@ impl Table {
             (None, Some(regret)) => regret.certainty().map_err(|error| error.within("regret"))?,
             (None, None) => {
                 let certainty = kitchen.certainty;
-                assume("certainty", Said::text(certainty.to_string()), say::assumed_kitchen());
+                assume("certainty", Message::text(certainty.to_string()), say::assumed_kitchen());
                 certainty
             }
         };
@@ -251,5 +251,5 @@ fn meant(pin: &Pin, dishes: usize, zone: &TimeZone) -> Result<(usize, TaskId, Pl
 
 /// A task that is not on the sheet.
 pub(super) fn unknown_task(field: &str, id: &str) -> Error {
-    Error::said(Kind::Unknown, field.to_owned(), Said::text(id.to_owned()), errors::a_task())
+    Error::said(Kind::Unknown, field.to_owned(), Message::text(id.to_owned()), errors::a_task())
 }

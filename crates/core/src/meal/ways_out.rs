@@ -1,6 +1,6 @@
 //! When a meal can't be kept: what would help, each really worked out.
 
-use ergastic_words::{Said, Span, meal as say};
+use ergastic_words::{Message, Span, meal as say};
 
 use super::answer::{WayChange, WayOut};
 use super::solve::{Course, FEW_TRIES, Placed, place};
@@ -24,7 +24,7 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
     }
     let voice = table.voice();
     let mut found = Vec::new();
-    let mut told = |text: Said, trade: Said, tried: Placed, change: WayChange| {
+    let mut told = |text: Message, trade: Message, tried: Placed, change: WayChange| {
         let sooner = minutes_between(tried.serve_at(), placed.serve_at());
         let fewer = placed.placing.broken.len() as i64 - tried.placing.broken.len() as i64;
         if sooner < HELPS_FROM_MIN && (fewer <= 0 || sooner < 0.0) {
@@ -33,8 +33,8 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
         found.push((
             tried.placing.cost,
             WayOut {
-                text: voice.say(text),
-                trade: voice.say(trade),
+                text: voice.render(text),
+                trade: voice.render(trade),
                 plates_at: tried.serve_at(),
                 meets_bell: tried.placing.late <= 0 && tried.placing.broken.is_empty(),
                 change,
@@ -47,7 +47,8 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
             let mut with: Vec<&Course> = courses.to_vec();
             with[i] = &changed;
             let tried = place(table, &with, FEW_TRIES);
-            let text = if courses.len() > 1 { say::for_dish(Said::text(course.plan.name.clone()), text) } else { text };
+            let text =
+                if courses.len() > 1 { say::for_dish(Message::text(course.plan.name.clone()), text) } else { text };
             told(text, trade, tried, WayChange::Dish { number: i as u32 + 1, plan: Box::new(plan) });
         }
     }
@@ -80,8 +81,8 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
             }
         });
         ways.push(WayOut {
-            text: voice.say(ergastic_words::sheet::later_bell()),
-            trade: voice.say(ergastic_words::sheet::later_bell_trade()),
+            text: voice.render(ergastic_words::sheet::later_bell()),
+            trade: voice.render(ergastic_words::sheet::later_bell_trade()),
             plates_at: bell,
             meets_bell: false,
             change: WayChange::Bell { bell },

@@ -1,6 +1,6 @@
 //! A wrap that would fall when nobody is up: put on later, at a warmer middle, where that spares more than it costs.
 
-use ergastic_words::{Said, Span, Temperature, Voice, meal as say};
+use ergastic_words::{Message, Span, Temperature, Voice, meal as say};
 
 use super::answer::GaveWay;
 use super::solve::{Course, FEW_TRIES, Placed, begins, place};
@@ -74,7 +74,7 @@ pub(super) fn wrapped_when_up(table: &Table, courses: &[&Course], placed: &Place
 
 fn told(i: usize, before: &Course, after: &Course, (from_c, to_c): (f64, f64), voice: Voice) -> GaveWay {
     let longer_min = after.ready_min - before.ready_min;
-    let dish = Said::text(before.plan.name.clone());
+    let dish = Message::text(before.plan.name.clone());
     let said = say::wrapped_when_up(dish, Temperature(from_c), Temperature(to_c), Span(longer_min.max(0.0)));
-    GaveWay { dish: before.plan.name.clone(), number: i as u32 + 1, from_c, to_c, longer_min, text: voice.say(said) }
+    GaveWay { dish: before.plan.name.clone(), number: i as u32 + 1, from_c, to_c, longer_min, text: voice.render(said) }
 }

@@ -1,6 +1,6 @@
 //! What the ingredients do to the sauce beside salt: sugar, acid, bitterness, alcohol, body, allergens.
 
-use ergastic_words::{Join, Percent, Said, Voice, prepare as say};
+use ergastic_words::{Join, Message, Percent, Voice, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -121,7 +121,7 @@ fn sweet_and_sharp(things: &[(Larder, f64)]) -> (f64, f64) {
 }
 
 /// What of it grows bitter as it comes down.
-fn bitter(things: &[(Larder, f64)], left_l: f64) -> Vec<Said> {
+fn bitter(things: &[(Larder, f64)], left_l: f64) -> Vec<Message> {
     let speaks =
         |(what, grams): &&(Larder, f64)| what.facts().bitter && *grams > BITTER_SHARE * 1000.0 * f64::max(left_l, 0.1);
     things.iter().filter(speaks).map(|(what, _)| what.name()).collect()
@@ -143,7 +143,7 @@ pub(super) fn balance(
     let flags = [
         (sugar > SWEET && sugar > SWEET_OVER_ACID * acid).then(|| say::sweet(Percent(sugar))),
         (acid > SHARP).then(say::sharp),
-        (!bitter.is_empty()).then(|| say::bitter(Said::list(bitter, Join::And))),
+        (!bitter.is_empty()).then(|| say::bitter(Message::list(bitter, Join::And))),
     ];
     let mut seen: Vec<Larder> = Vec::new();
     let mut swaps = Vec::new();
@@ -162,7 +162,7 @@ pub(super) fn balance(
             what,
             instead: facts.instead,
             becomes: facts.instead.map(|instead| in_place_of(bench, what, instead)),
-            words: voice.say(what.swap()),
+            words: voice.render(what.swap()),
             without: carries(what).iter().copied().filter(|allergen| !kept.contains(allergen)).collect(),
         });
     }
@@ -171,7 +171,7 @@ pub(super) fn balance(
         acid_g,
         alcohol_g: alcohol_g(poured),
         alcohol_left: alcohol_left(hours),
-        flags: flags.into_iter().flatten().map(|flag| voice.say(flag)).collect(),
+        flags: flags.into_iter().flatten().map(|flag| voice.render(flag)).collect(),
         alcohol: carries::alcohol(poured, hours, people, voice).map(|caution| caution.text),
         allergens: carries::in_pot(bench, poured, voice),
         swaps,

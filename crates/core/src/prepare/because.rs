@@ -1,6 +1,6 @@
 //! Two or three sentences on what rules each place of the bench, for this dish.
 
-use ergastic_words::{Grams, Mass, Said, Temperature, Volume, prepare as say};
+use ergastic_words::{Grams, Mass, Message, Temperature, Volume, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -34,7 +34,7 @@ pub struct Reasons {
 
 impl Laid<'_> {
     pub(super) fn reasons(&self) -> Reasons {
-        let in_words = |said: Vec<Said>| said.into_iter().map(|said| self.case.voice.say(said)).collect();
+        let in_words = |said: Vec<Message>| said.into_iter().map(|said| self.case.voice.render(said)).collect();
         let first = self.case.first();
         let mut heat: Vec<String> = in_words(first.medium.what_the_dial_decides(first.pot.lid).into_iter().collect());
         heat.push(self.forecast.why.clone());
@@ -49,20 +49,20 @@ impl Laid<'_> {
         }
     }
 
-    fn meat_reasons(&self) -> Vec<Said> {
+    fn meat_reasons(&self) -> Vec<Message> {
         let sinew_kg = self.trimmed.sinew_kg;
         let body = if sinew_kg > SINEW_KG { say::sinew_gives_body(Mass(sinew_kg)) } else { say::no_sinew() };
         [Some(say::thickness_rules()), self.pot.map(|_| body)].into_iter().flatten().collect()
     }
 
-    fn salt_reasons(&self) -> Vec<Said> {
+    fn salt_reasons(&self) -> Vec<Message> {
         let Some(_) = self.pot else { return vec![say::salt_walks()] };
         let brought_g = self.salt.from_ingredients_g;
         let brought = if brought_g > SALT_G { say::salt_beside(Grams(brought_g)) } else { say::salt_beside_none() };
         vec![say::salt_walks_pot(), brought]
     }
 
-    fn sear_reasons(&self) -> Vec<Said> {
+    fn sear_reasons(&self) -> Vec<Message> {
         if self.sear.batches == 0 {
             return vec![say::browning_is_flavour()];
         }
@@ -70,13 +70,13 @@ impl Laid<'_> {
         vec![say::browning_needs_heat(), say::pan_keeps(self.sear.most, browns, start)]
     }
 
-    fn pot_reasons(&self) -> Vec<Said> {
+    fn pot_reasons(&self) -> Vec<Message> {
         self.pot.map_or(Vec::new(), |pot| {
             vec![say::meat_takes_up(Volume(pot.meat_l), Volume(pot.holds_l)), say::read_the_marks()]
         })
     }
 
-    fn later_reasons(&self) -> Vec<Said> {
+    fn later_reasons(&self) -> Vec<Message> {
         let spent = (!aromatics(self.bench).is_empty()).then(say::aromatics_are_spent);
         [Some(say::later_has_its_time()), spent].into_iter().flatten().collect()
     }

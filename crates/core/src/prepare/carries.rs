@@ -2,7 +2,7 @@
 
 use std::collections::BTreeMap;
 
-use ergastic_words::{Grams, Join, Percent, Said, Voice, safety as say};
+use ergastic_words::{Grams, Join, Message, Percent, Voice, safety as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -31,7 +31,7 @@ pub struct AllergenFrom {
 }
 
 /// Something that comes to the table, and what it is.
-type Named = (Said, Vec<Carrier>);
+type Named = (Message, Vec<Carrier>);
 
 /// What goes into the pot at a bench, at first and later.
 fn in_the_pot(bench: &Prepare, poured: &[Poured]) -> Vec<Named> {
@@ -46,7 +46,7 @@ fn in_the_pot(bench: &Prepare, poured: &[Poured]) -> Vec<Named> {
 fn gathered(things: Vec<Named>, voice: Voice) -> Vec<AllergenFrom> {
     let mut found: BTreeMap<Allergen, Vec<String>> = BTreeMap::new();
     for (name, carriers) in things {
-        let name = voice.say(name);
+        let name = voice.render(name);
         for allergen in carried(&carriers) {
             let from = found.entry(allergen).or_default();
             if !from.contains(&name) {
@@ -54,8 +54,11 @@ fn gathered(things: Vec<Named>, voice: Voice) -> Vec<AllergenFrom> {
             }
         }
     }
-    let of =
-        |(allergen, from): (Allergen, Vec<String>)| AllergenFrom { allergen, name: voice.say(allergen.name()), from };
+    let of = |(allergen, from): (Allergen, Vec<String>)| AllergenFrom {
+        allergen,
+        name: voice.render(allergen.name()),
+        from,
+    };
     found.into_iter().map(of).collect()
 }
 
@@ -73,14 +76,17 @@ pub(crate) fn said_at_the_table(plan: &Plan, liquid_l: f64, thickened: bool, hou
     if thickened && matches!(plan.target, Target::Coat | Target::Gravy) && plan.thickener != Thickener::None {
         things.push((plan.thickener.name(), plan.thickener.made_of().to_vec()));
     }
-    things.extend(plan.sides.iter().map(|side| (Said::text(side.what.clone()), Carrier::of_side(&side.what))));
+    things.extend(plan.sides.iter().map(|side| (Message::text(side.what.clone()), Carrier::of_side(&side.what))));
     let found = gathered(things, voice);
     let each = found.into_iter().map(|found| {
-        say::allergen_from(Said::text(found.name), Said::list(found.from.into_iter().map(Said::text), Join::Commas))
+        say::allergen_from(
+            Message::text(found.name),
+            Message::list(found.from.into_iter().map(Message::text), Join::Commas),
+        )
     });
-    let each: Vec<Said> = each.collect();
+    let each: Vec<Message> = each.collect();
     let allergens = (!each.is_empty())
-        .then(|| Caution::new("allergens", say::allergens(Said::list(each, Join::Semicolons)), voice));
+        .then(|| Caution::new("allergens", say::allergens(Message::list(each, Join::Semicolons)), voice));
     allergens.into_iter().chain(alcohol(&poured, hours, plan.people, voice)).collect()
 }
 
@@ -103,13 +109,15 @@ pub(super) fn alcohol_g(poured: &[Poured]) -> f64 {
 pub(super) fn alcohol(poured: &[Poured], hours: f64, people: u32, voice: Voice) -> Option<Caution> {
     let left = alcohol_left(hours);
     let plate_g = alcohol_g(poured) * left / f64::from(people.max(1));
-    let went_in: Vec<Said> =
+    let went_in: Vec<Message> =
         poured.iter().filter(|thing| thing.what.facts().alcohol_pct > 0.0).map(|thing| thing.what.name()).collect();
     let said = match plate_g {
-        g if g < NO_ALCOHOL_G => say::alcohol_trace(Said::list(went_in.clone(), Join::And)),
-        g => {
-            say::alcohol_left(Grams(g), Percent((100.0 * left).round() / 100.0), Said::list(went_in.clone(), Join::And))
-        }
+        g if g < NO_ALCOHOL_G => say::alcohol_trace(Message::list(went_in.clone(), Join::And)),
+        g => say::alcohol_left(
+            Grams(g),
+            Percent((100.0 * left).round() / 100.0),
+            Message::list(went_in.clone(), Join::And),
+        ),
     };
     (!went_in.is_empty()).then(|| Caution::new("alcohol", said, voice))
 }

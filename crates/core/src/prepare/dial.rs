@@ -1,6 +1,6 @@
 //! What the dial changes: the same dish at each setting of its heat, and a ring of coals laid out.
 
-use ergastic_words::{Dial, Join, Said, Temperature, Units, Voice, forecast as forecast_words, prepare as say};
+use ergastic_words::{Dial, Join, Message, Temperature, Units, Voice, forecast as forecast_words, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -59,13 +59,13 @@ pub struct CoalRing {
 
 /// One setting of a dial before it is run.
 struct Setting {
-    words: Said,
+    words: Message,
     /// What it looks like or does; none where that follows from the run.
     looks: Option<&'static str>,
     heat: Heat,
 }
 
-fn setting(words: Said, looks: &'static str, heat: Heat) -> Setting {
+fn setting(words: Message, looks: &'static str, heat: Heat) -> Setting {
     Setting { words, looks: Some(looks), heat }
 }
 
@@ -119,12 +119,12 @@ fn settings(method: Method, heat: &Heat, units: Units) -> Vec<Setting> {
     }
 }
 
-fn dial_at(celsius: f64) -> Said {
-    Said::quantity(Dial(celsius))
+fn dial_at(celsius: f64) -> Message {
+    Message::quantity(Dial(celsius))
 }
 
-fn measured(celsius: f64) -> Said {
-    Said::quantity(Temperature(celsius))
+fn measured(celsius: f64) -> Message {
+    Message::quantity(Temperature(celsius))
 }
 
 fn oven_looks(celsius: f64) -> &'static str {
@@ -176,9 +176,9 @@ pub(super) fn dial(request: &ForecastRequest, case: &Case) -> Vec<DialSetting> {
     if !all.iter().any(|setting| same(&setting.heat, &heat)) && method != Method::Pressure {
         // What is chosen stands among the usual settings, at its place.
         if let Some(words) = chosen_words(method, &heat) {
-            let shown = voice.say(&words);
+            let shown = voice.render(&words);
             // An American dial has one mark for what lies within a few degrees of it.
-            match all.iter_mut().find(|setting| voice.say(&setting.words) == shown) {
+            match all.iter_mut().find(|setting| voice.render(&setting.words) == shown) {
                 Some(mark) => mark.heat = heat.clone(),
                 None => all.push(setting(words, "as_chosen", heat.clone())),
             }
@@ -230,8 +230,8 @@ fn tried(request: &ForecastRequest, chosen: &Heat, setting: Setting, voice: Voic
         }
     };
     Some(DialSetting {
-        words: voice.say(words),
-        looks: voice.say(looks),
+        words: voice.render(words),
+        looks: voice.render(looks),
         chosen: same(&heat, chosen),
         ready_min,
         loss_l: ready_min.map_or(0.0, |min| along(&found.curve, min, |point| point.steam_kg)),
@@ -247,12 +247,12 @@ fn degrees(heat: &Heat) -> f64 {
     [heat.set_c, heat.pit_c, heat.fat_c, heat.bath_c].into_iter().flatten().next().unwrap_or(0.0)
 }
 
-fn chosen_words(method: Method, heat: &Heat) -> Option<Said> {
+fn chosen_words(method: Method, heat: &Heat) -> Option<Message> {
     match method {
-        Method::Braise | Method::Stew => heat.set_c.map(|c| Said::quantity(Dial(c))),
-        Method::Smoke => heat.pit_c.map(|c| Said::quantity(Dial(c))),
-        Method::Confit => heat.fat_c.map(|c| Said::quantity(Temperature(c))),
-        Method::WaterBath => heat.bath_c.map(|c| Said::quantity(Temperature(c))),
+        Method::Braise | Method::Stew => heat.set_c.map(|c| Message::quantity(Dial(c))),
+        Method::Smoke => heat.pit_c.map(|c| Message::quantity(Dial(c))),
+        Method::Confit => heat.fat_c.map(|c| Message::quantity(Temperature(c))),
+        Method::WaterBath => heat.bath_c.map(|c| Message::quantity(Temperature(c))),
         _ => None,
     }
 }
@@ -295,6 +295,6 @@ pub(super) fn coal_ring(case: &Case, end_min: f64) -> Option<CoalRing> {
         turn_every_min: TURN_EVERY_MIN,
         light_after_min: f64::max(5.0, every - 12.0),
         fresh_at_min,
-        words: case.voice.say(Said::list(words.into_iter().flatten(), Join::Semicolons)),
+        words: case.voice.render(Message::list(words.into_iter().flatten(), Join::Semicolons)),
     })
 }

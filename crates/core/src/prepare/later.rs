@@ -1,6 +1,6 @@
 //! When what goes in later goes in, and what comes out again.
 
-use ergastic_words::{Join, Said, Voice, larder as say, prepare};
+use ergastic_words::{Join, Message, Voice, larder as say, prepare};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -57,13 +57,13 @@ pub(super) fn later(bench: &Prepare, medium_c: f64, end_min: f64, sealed: bool, 
             let done_min = softens_by(thing.what, medium_c);
             LaterAnswer {
                 what: thing.what,
-                name: voice.say(thing.what.name_and_cut()),
+                name: voice.render(thing.what.name_and_cut()),
                 g: thing.g,
                 done_min,
                 mush_min: times.mush_min * slow,
                 before_end_min: if sealed { 0.0 } else { done_min.ceil() },
                 at_min: if sealed { end_min } else { f64::max(0.0, end_min - done_min) },
-                words: voice.say(thing.what.sign()),
+                words: voice.render(thing.what.sign()),
             }
         })
         .collect();
@@ -72,17 +72,17 @@ pub(super) fn later(bench: &Prepare, medium_c: f64, end_min: f64, sealed: bool, 
 }
 
 /// What to say of things that would be mush before the meat is surely done.
-pub(super) fn waits(forecast: &Forecast, later: &[LaterAnswer]) -> Option<Said> {
+pub(super) fn waits(forecast: &Forecast, later: &[LaterAnswer]) -> Option<Message> {
     let doubt_min = forecast.ready_min.p90? - forecast.ready_min.p10?;
     let mush: Vec<_> = (later.iter())
         .filter(|thing| thing.mush_min - thing.done_min < 0.5 * doubt_min && thing.done_min > 0.0)
         .map(|thing| thing.what.name())
         .collect();
-    (!mush.is_empty()).then(|| prepare::later_waits(Said::list(mush, Join::And)))
+    (!mush.is_empty()).then(|| prepare::later_waits(Message::list(mush, Join::And)))
 }
 
 /// What has to come out before the plate: what, and when and why.
-pub(super) fn take_out(bench: &Prepare, case: &Case) -> Vec<(Said, Said)> {
+pub(super) fn take_out(bench: &Prepare, case: &Case) -> Vec<(Message, Message)> {
     let bones = case.parts.iter().any(|part| part.bone_pct > 0.0);
     let has = |what: Larder| bench.ingredients.iter().any(|thing| thing.what == what);
     let out = [
@@ -102,7 +102,7 @@ pub(super) fn take_out(bench: &Prepare, case: &Case) -> Vec<(Said, Said)> {
 
 /// The same as the answer carries it.
 pub(super) fn taken_out(bench: &Prepare, case: &Case) -> Vec<TakeOut> {
-    let told = |(what, why)| TakeOut { what: case.voice.say(what), words: case.voice.say(why) };
+    let told = |(what, why)| TakeOut { what: case.voice.render(what), words: case.voice.render(why) };
     take_out(bench, case).into_iter().map(told).collect()
 }
 

@@ -60,7 +60,7 @@ pub use vessels::own_vessels;
 pub use why::{OtherWay, Why, why};
 
 pub(crate) use burner::Burner;
-use ergastic_words::{Said, errors};
+use ergastic_words::{Message, errors};
 use laid::Laid;
 pub(crate) use uses::Used;
 
@@ -297,7 +297,7 @@ impl Prepare {
     }
 
     /// What comes out as the meat is lifted.
-    pub(crate) fn take_out(&self, case: &Case) -> Vec<Said> {
+    pub(crate) fn take_out(&self, case: &Case) -> Vec<Message> {
         later::take_out(self, case).into_iter().map(|(what, _)| what).collect()
     }
 

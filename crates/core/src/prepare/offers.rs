@@ -1,6 +1,6 @@
 //! What the cook may choose next at the bench: each answer with what choosing it changes in the plan, ready to be put there.
 
-use ergastic_words::{Said, Voice, prepare as say};
+use ergastic_words::{Message, Voice, prepare as say};
 use serde::{Deserialize, Serialize};
 use serde_json::Value;
 use utoipa::ToSchema;
@@ -110,10 +110,10 @@ struct Change<'a> {
 }
 
 impl Change<'_> {
-    fn offer(&self, id: impl Into<String>, words: Said, chosen: bool, change: impl FnOnce(&mut Plan)) -> Offer {
+    fn offer(&self, id: impl Into<String>, words: Message, chosen: bool, change: impl FnOnce(&mut Plan)) -> Offer {
         let mut after = self.plan.clone();
         change(&mut after);
-        Offer { id: id.into(), words: self.voice.say(words), chosen, change: patch_of(&self.before, &after) }
+        Offer { id: id.into(), words: self.voice.render(words), chosen, change: patch_of(&self.before, &after) }
     }
 }
 
@@ -156,7 +156,7 @@ pub(super) fn offers(plan: &Plan, kitchen: &Kitchen, case: &Case, prepared: &Pre
 /// Things of the kitchen to choose from; none where there is nothing to choose.
 fn named(change: &Change, things: Vec<Used>, used: Option<Used>, set: impl Fn(&mut Plan, String) + Copy) -> Vec<Offer> {
     let offer = |thing: Used| {
-        let words = if thing.lent { say::offer_lent(thing.name) } else { Said::text(thing.name.to_owned()) };
+        let words = if thing.lent { say::offer_lent(thing.name) } else { Message::text(thing.name.to_owned()) };
         let chosen = used.is_some_and(|used| used.id == thing.id);
         change.offer(thing.id, words, chosen, |plan| set(plan, thing.id.to_owned()))
     };
@@ -255,7 +255,7 @@ fn batches(change: &Change, prepared: &Prepared) -> Vec<Offer> {
         return Vec::new();
     }
     let pieces = prepared.trimmed.pieces;
-    let lay = |id: &str, words: Said, per_batch: Option<u32>| {
+    let lay = |id: &str, words: Message, per_batch: Option<u32>| {
         change.offer(id, words, false, |plan| plan.prepare.per_batch = per_batch)
     };
     let fewer = lay("fewer", say::offer_fewer(), Some(sear.per_batch.saturating_sub(sear.pans).max(1)));
@@ -372,7 +372,7 @@ fn ending(change: &Change, prepared: &Prepared) -> Vec<Offer> {
 fn later(plan: &Plan, voice: Voice) -> Vec<LaterOffer> {
     let offer = |what: Addition| LaterOffer {
         what,
-        name: voice.say(what.name()),
+        name: voice.render(what.name()),
         g: LATER_G_A_HEAD * f64::from(plan.people),
         chosen: plan.prepare.later.iter().any(|Later { what: there, .. }| *there == what),
     };

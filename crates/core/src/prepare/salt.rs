@@ -1,6 +1,6 @@
 //! Salt: grams and spoons, how deep it gets, brine and soak, and what all of it comes to in the sauce.
 
-use ergastic_words::{Grams, Percent, Said, Spoons, Volume, larder, prepare as say};
+use ergastic_words::{Grams, Message, Percent, Spoons, Volume, larder, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -39,7 +39,7 @@ impl Crystal {
     }
 
     /// As it stands on the pack.
-    pub fn name(self) -> Said {
+    pub fn name(self) -> Message {
         larder::salt(self.key())
     }
 
@@ -173,7 +173,7 @@ pub(super) fn on_the_surface_g(case: &Case, bench: &Prepare, meat: &MeatSalt) ->
 }
 
 /// Salt to weigh out for the meat, g, and what is done with it.
-pub fn salting(case: &Case, bench: &Prepare) -> (f64, Said) {
+pub fn salting(case: &Case, bench: &Prepare) -> (f64, Message) {
     let meat = meat_salt(case, bench);
     let grams = meat.weighed_g;
     let words = match (bench.brine, meat.brine) {
@@ -188,7 +188,7 @@ pub fn salting(case: &Case, bench: &Prepare) -> (f64, Said) {
 /// Salt of everything put in with the meat, g.
 pub(super) fn of_ingredients(case: &Case, bench: &Prepare, base_l: f64) -> Vec<SaltSource> {
     let thing = |what: Larder, grams: f64, salt_pct: f64| SaltSource {
-        name: case.voice.say(what.name()),
+        name: case.voice.render(what.name()),
         what: Some(what),
         g: grams * salt_pct / 100.0,
     };
@@ -224,7 +224,7 @@ pub(super) fn salt(case: &Case, bench: &Prepare, forecast: &Forecast, hours: f64
     let mut sources = of_ingredients(case, bench, base_l);
     let from_ingredients_g: f64 = sources.iter().map(|source| source.g).sum();
     let name = if meat.own_g > 0.0 { say::cure() } else { say::salt_on_the_meat() };
-    sources.insert(0, SaltSource { name: case.voice.say(name), what: None, g: meat.in_meat_g });
+    sources.insert(0, SaltSource { name: case.voice.render(name), what: None, g: meat.in_meat_g });
     let at = forecast.curve.iter().rev().find(|point| point.min <= hours * 60.0 + 1e-9);
     let strength = at.filter(|point| point.liquid_l > 0.03).map(|point| point.salt_g / point.liquid_l);
     let to_middle_mm = case.main().sides_m[0] * 500.0;

@@ -1,6 +1,6 @@
 //! Where cooks disagree: both schools with their effect on this piece, a default and its reason.
 
-use ergastic_words::{Difference, Grams, Minutes, Said, Span, Voice, Volume, prepare as say};
+use ergastic_words::{Difference, Grams, Message, Minutes, Span, Voice, Volume, prepare as say};
 use serde::{Deserialize, Serialize};
 use serde_json::{Value, json};
 use utoipa::ToSchema;
@@ -61,30 +61,30 @@ pub fn tempered_c(case: &Case, minutes: f64) -> f64 {
 /// A question before it is put into words.
 struct Question {
     id: &'static str,
-    question: Said,
+    question: Message,
     /// Each option's name in the document, its words, and what it does here.
-    options: Vec<(&'static str, Said, Said)>,
+    options: Vec<(&'static str, Message, Message)>,
     chosen: &'static str,
     usual: &'static str,
-    reason: Said,
+    reason: Message,
 }
 
 impl Question {
     fn told(self, bench: &Prepare, voice: Voice) -> School {
         let school = self.id;
-        let option = |(id, words, effect): (&str, Said, Said)| SchoolOption {
+        let option = |(id, words, effect): (&str, Message, Message)| SchoolOption {
             id: id.into(),
-            words: voice.say(words),
-            effect: voice.say(effect),
+            words: voice.render(words),
+            effect: voice.render(effect),
             change: json!({ "prepare": patch(bench, &chosen(bench, school, id)) }),
         };
         School {
             id: self.id.into(),
-            question: voice.say(self.question),
+            question: voice.render(self.question),
             options: self.options.into_iter().map(option).collect(),
             chosen: self.chosen.into(),
             usual: self.usual.into(),
-            reason: voice.say(self.reason),
+            reason: voice.render(self.reason),
         }
     }
 }

@@ -1,6 +1,6 @@
 //! The pieces laid in batches: how many, how hot the pan stays, how long it takes.
 
-use ergastic_words::{Said, prepare as say};
+use ergastic_words::{Message, prepare as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -203,7 +203,7 @@ pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
     let low_c = row.iter().fold(first.low_c, |low, done| f64::min(low, done.low_c));
     let min: f64 = row.iter().map(|done| done.min).sum();
     SearPlan {
-        words: case.voice.say(laid_words(batches, per_batch, case.pieces)),
+        words: case.voice.render(laid_words(batches, per_batch, case.pieces)),
         batches,
         per_batch,
         min,
@@ -227,7 +227,7 @@ pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
 }
 
 /// How they are laid, as a cook says it.
-fn laid_words(batches: u32, per_batch: u32, pieces: u32) -> Said {
+fn laid_words(batches: u32, per_batch: u32, pieces: u32) -> Message {
     let last = pieces - (batches - 1) * per_batch;
     match batches {
         1 => say::all_at_once(),

@@ -77,9 +77,9 @@ impl Seasoning {
             MeatOnPlate { salt_g: meat.salt_g * share, ..meat }.with(sauce_g / liquid_l * share, eaten_l)
         });
         let unsure = range.map(tastes).iter().any(|end| *end != verdict);
-        let ask = unsure.then(|| case.voice.say(say::taste_now(Strength(range[0]), Strength(range[1]))));
+        let ask = unsure.then(|| case.voice.render(say::taste_now(Strength(range[0]), Strength(range[1]))));
         let stop_at_l = f64::max(sauce_g / bears_g_per_kg(glaze), meat.stop_l(sauce_g, eaten_l));
-        let text = case.voice.say(say::seasoned(Strength(plate_g_per_kg), verdict.key(), Volume(stop_at_l)));
+        let text = case.voice.render(say::seasoned(Strength(plate_g_per_kg), verdict.key(), Volume(stop_at_l)));
         Some(Self {
             text,
             sauce_g,

@@ -1,6 +1,6 @@
 //! The shopping list: everything the bench asks for, by where it is bought.
 
-use ergastic_words::{Length, Said, Voice, prepare as say};
+use ergastic_words::{Length, Message, Voice, prepare as say};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -41,32 +41,32 @@ struct List {
 }
 
 impl List {
-    fn add(&mut self, shelf: Shelf, name: Said, how: impl FnOnce(&mut ShoppingItem)) {
-        let name = self.voice.say(name);
+    fn add(&mut self, shelf: Shelf, name: Message, how: impl FnOnce(&mut ShoppingItem)) {
+        let name = self.voice.render(name);
         let mut item = ShoppingItem { shelf, name, g: None, ml: None, count: None, note: None, cost: None };
         how(&mut item);
         self.items.push(item);
     }
 
-    fn grams(&mut self, shelf: Shelf, name: Said, g: f64) {
+    fn grams(&mut self, shelf: Shelf, name: Message, g: f64) {
         self.add(shelf, name, |item| item.g = Some(g));
     }
 
-    fn grams_for(&mut self, shelf: Shelf, name: Said, g: f64, why: Said) {
-        let note = self.voice.say(why);
+    fn grams_for(&mut self, shelf: Shelf, name: Message, g: f64, why: Message) {
+        let note = self.voice.render(why);
         self.add(shelf, name, |item| (item.g, item.note) = (Some(g), Some(note)));
     }
 
-    fn millilitres(&mut self, shelf: Shelf, name: Said, ml: Option<f64>) {
+    fn millilitres(&mut self, shelf: Shelf, name: Message, ml: Option<f64>) {
         self.add(shelf, name, |item| item.ml = ml);
     }
 
-    fn millilitres_for(&mut self, shelf: Shelf, name: Said, ml: Option<f64>, why: Said) {
-        let note = self.voice.say(why);
+    fn millilitres_for(&mut self, shelf: Shelf, name: Message, ml: Option<f64>, why: Message) {
+        let note = self.voice.render(why);
         self.add(shelf, name, |item| (item.ml, item.note) = (ml, Some(note)));
     }
 
-    fn pieces(&mut self, shelf: Shelf, name: Said, count: u32) {
+    fn pieces(&mut self, shelf: Shelf, name: Message, count: u32) {
         self.add(shelf, name, |item| item.count = Some(count));
     }
 }
@@ -137,7 +137,7 @@ impl Laid<'_> {
                 list.millilitres_for(Shelf::Cold, say::buy_fat(), Some(ml), say::buy_to_cover());
             }
             Medium::Pit { .. } => {
-                let note = list.voice.say(say::buy_dry_hardwood());
+                let note = list.voice.render(say::buy_dry_hardwood());
                 let wood = say::splits(self.bench.wood.key());
                 list.add(Shelf::Dry, wood, |item| (item.count, item.note) = (Some(3), Some(note)));
             }

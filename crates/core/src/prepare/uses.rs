@@ -1,6 +1,6 @@
 //! What a plan takes from its kitchen: the vessel it stands in, what heats it, and what is too few or lent out.
 
-use ergastic_words::{Said, kitchen as say};
+use ergastic_words::{Message, kitchen as say};
 
 use crate::bench::{Prepare, SearIn};
 use crate::forecast::{ForecastRequest, Heat};
@@ -181,7 +181,7 @@ impl Plan {
     }
 
     /// What of all this is lent out, and what there is too little of, with the name of each warning.
-    pub(crate) fn short_of(&self, kitchen: &Kitchen, seared: bool) -> Vec<(&'static str, Said)> {
+    pub(crate) fn short_of(&self, kitchen: &Kitchen, seared: bool) -> Vec<(&'static str, Message)> {
         let pan = self.pan_in(kitchen).filter(|_| seared);
         let used = [self.pot_in(kitchen), self.heated_by(kitchen), pan];
         let lent = used.into_iter().flatten().filter(|used| used.lent);

@@ -1,6 +1,6 @@
 //! What to mind at this bench, said only where it binds.
 
-use ergastic_words::{Join, Minutes, Percent, Said, Span, Strength, Temperature, Voice, Volume, prepare as say};
+use ergastic_words::{Join, Message, Minutes, Percent, Span, Strength, Temperature, Voice, Volume, prepare as say};
 
 use super::laid::Laid;
 use super::later::{beans_need_boiling, waits};
@@ -33,11 +33,11 @@ struct Found {
 }
 
 impl Found {
-    fn add(&mut self, id: &str, said: Said) {
+    fn add(&mut self, id: &str, said: Message) {
         self.all.push(Caution::new(id, said, self.voice));
     }
 
-    fn add_if(&mut self, binds: bool, id: &str, said: fn() -> Said) {
+    fn add_if(&mut self, binds: bool, id: &str, said: fn() -> Message) {
         if binds {
             self.add(id, said());
         }
@@ -92,7 +92,7 @@ impl Laid<'_> {
             let first =
                 if sear.per_batch > sear.most { say::stews_fewer(low, sear.most) } else { say::stews_smaller(low) };
             let wait = sear.wait_to_brown_min.map_or_else(say::stews_never, |min| say::stews_browns(Span(min)));
-            found.add("stews", Said::list([first, wait], Join::Space));
+            found.add("stews", Message::list([first, wait], Join::Space));
         }
         found.add_if(sear.happens() && bench.sugared, "scorches", say::scorches);
         let drips = sear.happens() && bench.marinade.is_some() && bench.surface == Surface::Wet;

@@ -1,6 +1,6 @@
 //! Why this time: a plan, a cook or a free question with all that it is worked out from, and the same meat other ways.
 
-use ergastic_words::{Dial, Minutes, Said, Temperature, matching as say};
+use ergastic_words::{Dial, Message, Minutes, Temperature, matching as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -74,7 +74,7 @@ pub fn why(asked: &ForecastRequest, kitchen: &Kitchen) -> Result<Why> {
     request.altitude_m.get_or_insert(kitchen.altitude_m);
     request.vessel = uses::vessel(&request, &Uses::default(), kitchen);
     let cut = request.cut.or_else(|| request.parts.as_ref().and_then(|parts| parts.first()?.cut));
-    let name = cut.map(|cut| kitchen.voice().say(cut.label())).unwrap_or_default();
+    let name = cut.map(|cut| kitchen.voice().render(cut.label())).unwrap_or_default();
     explained(name, request, kitchen)
 }
 
@@ -89,7 +89,7 @@ fn explained(name: String, mut request: ForecastRequest, kitchen: &Kitchen) -> R
 }
 
 /// The ways that are offered beside: what each sets.
-fn all() -> Vec<(&'static str, Said, ForecastRequest)> {
+fn all() -> Vec<(&'static str, Message, ForecastRequest)> {
     let one = |method: Method, heat: Heat| ForecastRequest {
         method: Some(method),
         heat: Some(heat),
@@ -157,12 +157,12 @@ fn others(request: &ForecastRequest, kitchen: &Kitchen) -> Vec<OtherWay> {
     }
     .with_meat(request.meat());
     let chosen = kind(request);
-    let other = |(id, words, sets): (&str, Said, ForecastRequest)| {
+    let other = |(id, words, sets): (&str, Message, ForecastRequest)| {
         let chosen = chosen == kind(&sets);
         let mut whole = ForecastRequest { method: sets.method, heat: sets.heat, stages: sets.stages, ..meat.clone() };
         whole.vessel = uses::vessel(&whole, &Uses::default(), kitchen);
         let request = if chosen { request.clone() } else { whole };
-        OtherWay { id: id.to_owned(), words: voice.say(words), chosen, request }
+        OtherWay { id: id.to_owned(), words: voice.render(words), chosen, request }
     };
     all().into_iter().map(other).collect()
 }

@@ -1,6 +1,6 @@
 //! What can hurt someone, said only where it binds. Figures are published guidance; local food codes come first.
 
-use ergastic_words::{FoodCode, Guide, Minutes, Percent, Said, Span, Temperature, Voice, Volume, safety as say};
+use ergastic_words::{FoodCode, Guide, Message, Minutes, Percent, Span, Temperature, Voice, Volume, safety as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -20,8 +20,8 @@ pub struct Caution {
 
 impl Caution {
     /// A caution with its name and words.
-    pub fn new(id: &str, said: Said, voice: Voice) -> Self {
-        Self { id: id.to_owned(), text: voice.say(said) }
+    pub fn new(id: &str, said: Message, voice: Voice) -> Self {
+        Self { id: id.to_owned(), text: voice.render(said) }
     }
 }
 
@@ -92,7 +92,7 @@ pub fn under_fat(voice: Voice) -> Caution {
 }
 
 /// The same before it is a caution of one dish.
-pub(super) fn under_fat_said(voice: Voice) -> Said {
+pub(super) fn under_fat_said(voice: Voice) -> Message {
     say::under_fat(keeps_days(voice.food_code())[1], Guide(UNDER_FAT_C))
 }
 
@@ -101,7 +101,7 @@ pub fn cooked_bag(voice: Voice) -> Caution {
     Caution::new("cooked_bag", cooked_bag_said(voice), voice)
 }
 
-pub(super) fn cooked_bag_said(voice: Voice) -> Said {
+pub(super) fn cooked_bag_said(voice: Voice) -> Message {
     let code = voice.food_code();
     say::cooked_bag(cooled_by(voice), keeps_days(code)[1], Guide(code.cold_c()), Guide(COOKED_BAG_C))
 }

@@ -1,6 +1,6 @@
 //! Every caution on one page, by the step where it belongs, under the code that the kitchen has chosen.
 
-use ergastic_words::{FoodCode, Guide, Minutes, Said, Voice, Volume, safety as say};
+use ergastic_words::{FoodCode, Guide, Message, Minutes, Voice, Volume, safety as say};
 use serde::Serialize;
 use utoipa::ToSchema;
 
@@ -91,13 +91,13 @@ pub struct SafetyPage {
 pub fn safety_page(voice: Voice) -> SafetyPage {
     use SourceKind::{Maker, Practice, Published};
     let code = voice.food_code();
-    let line = |(said, source): (Said, SourceKind)| SafetyLine {
-        text: voice.say(said),
+    let line = |(said, source): (Message, SourceKind)| SafetyLine {
+        text: voice.render(said),
         source,
-        source_words: voice.say(say::page_source(source.key())),
+        source_words: voice.render(say::page_source(source.key())),
     };
-    let part = |key: &'static str, lines: Vec<(Said, SourceKind)>| SafetyPart {
-        name: voice.say(say::page_part(key)),
+    let part = |key: &'static str, lines: Vec<(Message, SourceKind)>| SafetyPart {
+        name: voice.render(say::page_part(key)),
         lines: lines.into_iter().map(line).collect(),
     };
     let [low, high] = code.hot_hold_elsewhere_c().map(Guide);
@@ -157,8 +157,8 @@ pub fn safety_page(voice: Voice) -> SafetyPage {
     ];
     let choice = |code: FoodCode| CodeChoice {
         code,
-        name: voice.say(say::page_code(code.key())),
-        words: voice.say(say::page_code_figures(
+        name: voice.render(say::page_code(code.key())),
+        words: voice.render(say::page_code_figures(
             Guide(code.hot_hold_c()),
             Guide(code.reheat_c()),
             Guide(code.cold_c()),
@@ -167,7 +167,7 @@ pub fn safety_page(voice: Voice) -> SafetyPage {
         reheat_c: code.reheat_c(),
         cold_c: code.cold_c(),
     };
-    SafetyPage { defers: voice.say(say::page_defers()), code, codes: FoodCode::ALL.map(choice).into(), parts }
+    SafetyPage { defers: voice.render(say::page_defers()), code, codes: FoodCode::ALL.map(choice).into(), parts }
 }
 
 #[cfg(test)]

@@ -103,7 +103,7 @@ fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> R
     let remedies = if late_min > 0.0 {
         conflicts.push(Conflict {
             tasks: vec![TaskId::Braise, TaskId::Serve],
-            text: worked.case.voice.say(say::too_late(
+            text: worked.case.voice.render(say::too_late(
                 Share(worked.chance_within(minutes_between(met_heat_at, wanted_lift))),
                 Share(certainty),
                 Span(late_min),
@@ -117,7 +117,7 @@ fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> R
         conflicts.push(Conflict { tasks: vec![TaskId::Braise], text: own.text.clone() });
     }
     let voice = worked.case.voice;
-    let why = voice.say(say::why(Share(certainty), Span(ready_min), Span(finishing)));
+    let why = voice.render(say::why(Share(certainty), Span(ready_min), Span(finishing)));
     let mut cautions = vec![crate::safety::cooling(voice)];
     cautions.extend(durations.cautions.clone());
     Ok(Sheet {

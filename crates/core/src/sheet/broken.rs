@@ -1,6 +1,6 @@
 //! What a placing does not keep, in words.
 
-use ergastic_words::{Join, Said, Span, Voice, sheet as say};
+use ergastic_words::{Join, Message, Span, Voice, sheet as say};
 use jiff::Timestamp;
 
 use super::steps::{Block, Step, Steps};
@@ -41,21 +41,21 @@ impl<'a> Names<'a> {
         self.dishes[dish].0.blocks.get(job - self.firsts[dish])
     }
 
-    fn dish(&self, job: usize) -> Said {
+    fn dish(&self, job: usize) -> Message {
         let name = self.firsts.iter().rposition(|first| *first <= job).map(|dish| self.dishes[dish].1);
-        Said::text(name.unwrap_or_default().to_owned())
+        Message::text(name.unwrap_or_default().to_owned())
     }
 
     /// What it tells to do, with its dish where there are several.
-    fn what(&self, job: usize) -> Said {
-        self.step(job).map_or_else(Said::nothing, |step| self.what_of(step))
+    fn what(&self, job: usize) -> Message {
+        self.step(job).map_or_else(Message::nothing, |step| self.what_of(step))
     }
 
-    fn what_of(&self, (dish, step): (usize, &Step)) -> Said {
+    fn what_of(&self, (dish, step): (usize, &Step)) -> Message {
         if self.dishes.len() < 2 {
             return step.what.clone();
         }
-        say::of_a_dish(step.what.clone(), Said::text(self.dishes[dish].1.to_owned()))
+        say::of_a_dish(step.what.clone(), Message::text(self.dishes[dish].1.to_owned()))
     }
 
     /// The tasks of some jobs that take a thing: those of their hands, or what stands where that thing is.
@@ -103,15 +103,15 @@ pub(crate) fn broken_promises(
 fn one(names: &Names, placing: &Placing, broken: &Broken, voice: Voice) -> (Vec<(usize, TaskId)>, String) {
     let (jobs, said) = match broken {
         Broken::TooFew { kind, jobs } => {
-            let what = Said::list(jobs.iter().map(|job| names.what(*job)), Join::Semicolons);
+            let what = Message::list(jobs.iter().map(|job| names.what(*job)), Join::Semicolons);
             let thing = Thing::ALL[*kind];
-            return (names.taking(thing, jobs), voice.say(say::too_few(thing.key(), what)));
+            return (names.taking(thing, jobs), voice.render(say::too_few(thing.key(), what)));
         }
         Broken::NobodyThere { job, when } => {
             let Some((dish, step)) = names.step_at(*job, placing.jobs[*job], when.from) else {
                 return (names.ids(&[*job]), String::new());
             };
-            return (vec![(dish, step.id)], voice.say(say::nobody_there(names.what_of((dish, step)))));
+            return (vec![(dish, step.id)], voice.render(say::nobody_there(names.what_of((dish, step)))));
         }
         Broken::LeftAlone { from, to, minutes } => {
             (vec![*from, *to], say::left_alone(Span(f64::from(*minutes)), names.what(*from)))
@@ -137,5 +137,5 @@ fn one(names: &Names, placing: &Placing, broken: &Broken, voice: Voice) -> (Vec<
         }
         Broken::Past { job } => (vec![*job], say::past(names.what(*job))),
     };
-    (names.ids(&jobs), voice.say(said))
+    (names.ids(&jobs), voice.render(said))
 }

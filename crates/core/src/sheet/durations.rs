@@ -1,6 +1,6 @@
 //! How long each task of a dish takes, from its own case.
 
-use ergastic_words::{Join, Said};
+use ergastic_words::{Join, Message};
 
 use super::opened::Opened;
 use crate::bench::{Addition, Larder, Prepare};
@@ -31,7 +31,7 @@ pub struct Durations {
     /// Salt for the meat, g.
     pub salt_g: f64,
     /// What is done with it.
-    pub salting: Said,
+    pub salting: Message,
     /// Salting takes, min.
     pub salting_min: f64,
     /// Out of the cold, and patted dry, takes, min.
@@ -73,7 +73,7 @@ pub struct Durations {
     /// Whether there is bone in it.
     pub bones: bool,
     /// What comes out with the meat.
-    pub take_out: Vec<Said>,
+    pub take_out: Vec<Message>,
     /// Lifting the meat.
     pub lift_min: f64,
     /// Settling and skimming; none where nothing is skimmed.
@@ -83,7 +83,7 @@ pub struct Durations {
     /// The meat rests before it is cut.
     pub rest_min: f64,
     /// What the sauce needs.
-    pub sauce_making: Said,
+    pub sauce_making: Message,
     /// Slicing, pulling or portioning.
     pub slice_min: f64,
     /// Plating.
@@ -116,7 +116,7 @@ pub struct Durations {
 struct SauceWork {
     skim_min: f64,
     make_min: f64,
-    making: Said,
+    making: Message,
 }
 
 /// Minutes from the board to the plate: the knife or two forks go on by weight, chunks only change their pot. Working values.
@@ -172,7 +172,7 @@ fn later(plan: &Plan, case: &Case, forecast: &Forecast, makes_sauce: bool) -> (O
 impl SauceWork {
     /// Where there is none.
     fn none() -> Self {
-        Self { skim_min: 0.0, make_min: 0.0, making: Said::nothing() }
+        Self { skim_min: 0.0, make_min: 0.0, making: Message::nothing() }
     }
 
     fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, left: SauceRequest, fat_mm: f64) -> Self {
@@ -194,7 +194,7 @@ impl SauceWork {
             skim_min: if fat_mm < FILM_MM { 0.0 } else { path.skim_min },
             // What takes longer is planned in whole fives: to the minute it is not kept.
             make_min: if minutes <= SHORT_MIN { f64::max(minutes.ceil(), 5.0) } else { (minutes / 5.0).ceil() * 5.0 },
-            making: Said::list(after_skim.map(|(_, what)| what), Join::Sentences),
+            making: Message::list(after_skim.map(|(_, what)| what), Join::Sentences),
         }
     }
 }

@@ -291,8 +291,8 @@ impl Telling<'_> {
         self.tasks.push(Task {
             id: step.id,
             dish: self.dish.to_owned(),
-            what: self.voice.say(what),
-            why: self.voice.say(why),
+            what: self.voice.render(what),
+            why: self.voice.render(why),
             kind: step.kind,
             lane: step.lane,
             start,
@@ -332,8 +332,8 @@ impl Telling<'_> {
         self.tasks.push(Task {
             id: stretch.id,
             dish: self.dish.to_owned(),
-            what: self.voice.say(stretch.what.clone()),
-            why: self.voice.say(stretch.why.clone()),
+            what: self.voice.render(stretch.what.clone()),
+            why: self.voice.render(stretch.why.clone()),
             kind: stretch.kind,
             lane: stretch.lane,
             start: from,

@@ -1,6 +1,6 @@
 //! What would meet the bell when the plan as it stands does not.
 
-use ergastic_words::{Dial, Length, Said, Units, sheet as say};
+use ergastic_words::{Dial, Length, Message, Units, sheet as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -43,8 +43,8 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
             let plates_at = plates_at(&changed, kitchen, now)?;
             let helps = minutes_between(plates_at, as_is) >= 10.0;
             helps.then(|| Remedy {
-                text: voice.say(text),
-                trade: voice.say(trade),
+                text: voice.render(text),
+                trade: voice.render(trade),
                 plates_at,
                 meets_bell: plates_at <= plan.bell,
                 plan: changed,
@@ -62,8 +62,8 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
         }
     });
     found.push(Remedy {
-        text: voice.say(say::later_bell()),
-        trade: voice.say(say::later_bell_trade()),
+        text: voice.render(say::later_bell()),
+        trade: voice.render(say::later_bell_trade()),
         plates_at: later_bell,
         meets_bell: false,
         plan: Plan { bell: later_bell, ..plan.clone() },
@@ -128,17 +128,17 @@ fn plates_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Option<Timestamp
 
 /// A change that may help.
 struct Candidate {
-    text: Said,
-    trade: Said,
+    text: Message,
+    trade: Message,
     plan: Plan,
 }
 
 /// What may be changed about a plan so that it is done sooner: what, what it costs, and the plan with it.
-pub(crate) fn changes_that_help(plan: &Plan, kitchen: &Kitchen) -> Vec<(Said, Said, Plan)> {
+pub(crate) fn changes_that_help(plan: &Plan, kitchen: &Kitchen) -> Vec<(Message, Message, Plan)> {
     candidates(plan, kitchen).into_iter().map(|Candidate { text, trade, plan }| (text, trade, plan)).collect()
 }
 
-fn changed(plan: &Plan, text: Said, trade: Said, change: impl Fn(&mut Plan)) -> Candidate {
+fn changed(plan: &Plan, text: Message, trade: Message, change: impl Fn(&mut Plan)) -> Candidate {
     let mut changed = plan.clone();
     change(&mut changed);
     Candidate { text, trade, plan: changed }

@@ -84,7 +84,7 @@ pub(crate) fn short(plan: &Plan, kitchen: &Kitchen, tasks: &[Task], voice: Voice
         .into_iter()
         .map(|(id, said)| {
             let tasks = if id == "two_pans" { browned.clone() } else { of(&[TaskKind::Braise]) };
-            Conflict { tasks, text: voice.say(said) }
+            Conflict { tasks, text: voice.render(said) }
         })
         .collect()
 }

@@ -14,7 +14,7 @@ mod settings;
 mod suits;
 pub mod tasks;
 
-use ergastic_words::{Said, matching as say};
+use ergastic_words::{Message, matching as say};
 
 use crate::kitchen::Kit;
 
@@ -87,7 +87,7 @@ pub struct Way {
     /// Whether what is under the meat becomes a sauce.
     pub makes_sauce: bool,
     /// What is left to wash.
-    pub washes: &'static [fn() -> Said],
+    pub washes: &'static [fn() -> Message],
 }
 
 /// A pot that stands somewhere hot.

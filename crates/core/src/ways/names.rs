@@ -1,6 +1,6 @@
 //! What each medium is called, and how it cooks.
 
-use ergastic_words::{Dial, Minutes, Said, Temperature, ways};
+use ergastic_words::{Dial, Message, Minutes, Temperature, ways};
 
 use super::medium::Medium;
 use super::settings::Start;
@@ -18,7 +18,7 @@ fn cooling_key(cooling: Cooling) -> &'static str {
 
 impl Medium {
     /// What surrounds the meat, in a few words.
-    pub fn words(&self) -> Said {
+    pub fn words(&self) -> Message {
         match self {
             Self::Hob { simmer } => ways::hob(simmer.key()),
             Self::Oven { set_c, start: Start::ColdOven, .. } => ways::cold_oven(Dial(*set_c)),
@@ -42,7 +42,7 @@ impl Medium {
     }
 
     /// So many minutes of it.
-    pub fn for_so_long(&self, minutes: f64) -> Said {
+    pub fn for_so_long(&self, minutes: f64) -> Message {
         let (time, words) = (Minutes(minutes), self.words());
         match self {
             Self::Hob { .. } | Self::Pressure { .. } => ways::so_long_at(time, words),
@@ -53,7 +53,7 @@ impl Medium {
     }
 
     /// How it cooks, as a sentence with what the liquid settles at.
-    pub fn sentence(&self, boil_c: f64, settled_c: Option<f64>) -> Said {
+    pub fn sentence(&self, boil_c: f64, settled_c: Option<f64>) -> Message {
         let settled_c = settled_c.unwrap_or(boil_c);
         let settles = Temperature(settled_c);
         let boils = if settled_c > boil_c - 0.5 { "yes" } else { "no" };

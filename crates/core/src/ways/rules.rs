@@ -1,6 +1,6 @@
 //! Why each medium heats as it does: the rule, the numbers behind it, and how sure it is.
 
-use ergastic_words::{Dial, Difference, Guide, Minutes, Said, Temperature, ways};
+use ergastic_words::{Dial, Difference, Guide, Message, Minutes, Temperature, ways};
 
 use super::medium::Medium;
 use super::settings::Settings;
@@ -15,11 +15,11 @@ use ergastic_physics::vessel::LIQUID_COEFFICIENT;
 #[derive(Debug)]
 pub struct HowItHeats {
     /// The rule.
-    pub rule: Said,
+    pub rule: Message,
     /// Its numbers for this dish.
-    pub numbers: Said,
+    pub numbers: Message,
     /// How sure it is.
-    pub sure: Said,
+    pub sure: Message,
 }
 
 impl Medium {
@@ -70,7 +70,7 @@ impl Medium {
     }
 
     /// What is decided by setting its dial, under such a lid; nothing where there is none to set.
-    pub fn what_the_dial_decides(&self, lid: Lid) -> Option<Said> {
+    pub fn what_the_dial_decides(&self, lid: Lid) -> Option<Message> {
         match self {
             Self::Hob { .. } => Some(ways::dial_hob()),
             Self::Oven { .. } | Self::Coals(_) if lid == Lid::None => Some(ways::dial_open_oven()),

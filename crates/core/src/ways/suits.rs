@@ -1,6 +1,6 @@
 //! Which cut does not go which way, and why: the same sentence in every place.
 
-use ergastic_words::{Said, matching as say};
+use ergastic_words::{Message, matching as say};
 
 use super::settings::Method;
 use crate::cuts::{Cut, CutFacts, EatenAs};
@@ -11,7 +11,7 @@ pub fn slices(cut: Cut) -> bool {
 }
 
 /// Why a cut does not go this way, if it does not.
-pub fn against(facts: &CutFacts, method: Method, eaten_as: EatenAs, cubed: bool) -> Option<Said> {
+pub fn against(facts: &CutFacts, method: Method, eaten_as: EatenAs, cubed: bool) -> Option<Message> {
     let cut = facts.cut;
     let holds = matches!(eaten_as, EatenAs::Slice | EatenAs::Probe);
     // In a pit the probe tells of ribs too, which nobody slices.
@@ -40,7 +40,7 @@ mod tests {
     fn cuts_go_their_ways() {
         let voice = Voice::default();
         let against = |cut: Cut, method, eaten_as, cubed| {
-            against(cut.facts(), method, eaten_as, cubed).map(|said| voice.say(said))
+            against(cut.facts(), method, eaten_as, cubed).map(|said| voice.render(said))
         };
         assert!(against(Cut::Oxtail, Method::Braise, EatenAs::Slice, false).unwrap().contains("no slices"));
         assert!(against(Cut::Chuck, Method::Stew, EatenAs::Slice, true).unwrap().contains("Cubes"));

@@ -1,6 +1,6 @@
 //! What each way is told at each step, where it takes place, and why: chosen from the facts of the dish.
 
-use ergastic_words::{Dial, Guide, Join, Minutes, Said, Temperature, Voice, Volume, prepare, sheet as say};
+use ergastic_words::{Dial, Guide, Join, Message, Minutes, Temperature, Voice, Volume, prepare, sheet as say};
 
 use super::lane::Lane;
 use super::medium::Medium;
@@ -57,7 +57,7 @@ impl Facts<'_> {
 }
 
 /// A lane with what to do there and why.
-pub type Step = (Lane, Said, Said);
+pub type Step = (Lane, Message, Message);
 
 /// What has to get hot before the meat comes to it.
 pub fn preheat(medium: &Medium, facts: &Facts) -> Option<Step> {
@@ -75,7 +75,7 @@ pub fn preheat(medium: &Medium, facts: &Facts) -> Option<Step> {
 }
 
 /// The last step at the bench before the meat meets the heat.
-pub fn into_it(medium: &Medium, facts: &Facts) -> (Said, Said) {
+pub fn into_it(medium: &Medium, facts: &Facts) -> (Message, Message) {
     let salted = facts.salted;
     match medium {
         Medium::Pit { .. } => (say::rub(), if salted { say::rub_why() } else { say::rub_unsalted_why() }),
@@ -86,11 +86,11 @@ pub fn into_it(medium: &Medium, facts: &Facts) -> (Said, Said) {
 }
 
 /// Aromatics, what deglazes, the liquid: as much of it as there is.
-fn into_the_pot(facts: &Facts) -> (Said, Said) {
+fn into_the_pot(facts: &Facts) -> (Message, Message) {
     let seared = facts.seared;
     let aromatics: Vec<_> = facts.aromatics.iter().map(|what| what.name()).collect();
     let soften = (!aromatics.is_empty()).then(|| {
-        let things = Said::list(aromatics, Join::And);
+        let things = Message::list(aromatics, Join::And);
         if seared { say::soften_in_that_fat(things) } else { say::soften(things) }
     });
     let scrape = match (facts.deglazes, facts.wine, seared) {
@@ -104,7 +104,7 @@ fn into_the_pot(facts: &Facts) -> (Said, Said) {
     let poured = facts.poured();
     let all: Vec<_> = soften.into_iter().chain(scrape).collect();
     let what = match (all.is_empty(), poured) {
-        (false, _) => Said::list(all, Join::Sentences),
+        (false, _) => Message::list(all, Join::Sentences),
         (true, true) => say::heat_the_liquid(),
         (true, false) => say::pot_ready(),
     };
@@ -199,7 +199,7 @@ pub fn over_the_heat(medium: &Medium, lid: Lid, set: Option<Minutes>, voice: Voi
 }
 
 /// What there is to do while it goes on by itself: to leave it, as it should be left.
-pub fn leave_it(medium: &Medium, lid: Lid) -> Said {
+pub fn leave_it(medium: &Medium, lid: Lid) -> Message {
     let lid = lid.words();
     match medium {
         Medium::Oven { set_c, .. } => say::leave_oven(Dial(*set_c), lid),
@@ -220,7 +220,7 @@ pub fn leave_it(medium: &Medium, lid: Lid) -> Said {
 }
 
 /// From one heat to the next.
-pub fn moved(from: &Medium, to: &Medium, voice: Voice) -> (Said, Said) {
+pub fn moved(from: &Medium, to: &Medium, voice: Voice) -> (Message, Message) {
     match (from, to) {
         (Medium::Pit { .. }, Medium::Bath { .. }) => (say::pit_to_bath(), say::pit_to_bath_why()),
         (_, Medium::Chill { .. }) => (say::to_the_cold(), cooled_first(voice)),
@@ -233,7 +233,7 @@ pub fn moved(from: &Medium, to: &Medium, voice: Voice) -> (Said, Said) {
 }
 
 /// The first look and the later ones; none where the lid stays shut.
-pub fn look(medium: &Medium) -> Option<(Said, Said)> {
+pub fn look(medium: &Medium) -> Option<(Message, Message)> {
     match medium {
         Medium::Pressure { .. } | Medium::Chill { .. } | Medium::Reheat { .. } => None,
         Medium::Bath { .. } => Some((say::look_bag(), say::look_bag_again())),
@@ -255,7 +255,7 @@ pub fn look_costs_min(medium: &Medium) -> f64 {
 }
 
 /// Waiting hot for the bell.
-pub fn hold(medium: &Medium) -> (Said, Said) {
+pub fn hold(medium: &Medium) -> (Message, Message) {
     let what = match medium {
         Medium::Pit { wrap: Some(_), .. } => say::hold_pit_wrapped(),
         Medium::Pit { .. } => say::hold_pit(),
@@ -269,7 +269,7 @@ pub fn hold(medium: &Medium) -> (Said, Said) {
 }
 
 /// Out of the heat, with what comes out beside the meat.
-pub fn lift(medium: &Medium, open_already: bool, out: &[Said]) -> (Said, Said) {
+pub fn lift(medium: &Medium, open_already: bool, out: &[Message]) -> (Message, Message) {
     let (what, why) = match medium {
         Medium::Pit { wrap: Some(_), .. } => (say::lift_pit_wrapped(), say::lift_why()),
         Medium::Pit { .. } => (say::lift_pit(), say::lift_why()),
@@ -281,11 +281,11 @@ pub fn lift(medium: &Medium, open_already: bool, out: &[Said]) -> (Said, Said) {
     if out.is_empty() {
         return (what, why);
     }
-    (what, say::lift_out_why(Said::list(out.iter().cloned(), Join::Commas)))
+    (what, say::lift_out_why(Message::list(out.iter().cloned(), Join::Commas)))
 }
 
 /// Why it rests.
-pub fn rest(medium: &Medium, eaten_as: EatenAs) -> Said {
+pub fn rest(medium: &Medium, eaten_as: EatenAs) -> Message {
     match (medium, eaten_as) {
         (Medium::Pit { .. }, _) => say::rest_pit_why(),
         (_, EatenAs::Slice | EatenAs::Probe) => say::rest_slicing_why(),

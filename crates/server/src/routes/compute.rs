@@ -11,7 +11,7 @@ use ergastic_core::meal::{MealSheet, SheetRequest, meal_sheet};
 use ergastic_core::prepare::{PrepareRequest, Prepared, prepare_request};
 use ergastic_core::safety::{SafetyPage, safety_page};
 use ergastic_core::tender::{Mark, scale};
-use ergastic_words::{Said, Voice, keeping as say};
+use ergastic_words::{Message, Voice, keeping as say};
 use serde::Serialize;
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -47,13 +47,13 @@ pub async fn health(State(app): State<App>) -> (StatusCode, Json<Health>) {
     let state = app.state(app.clock.now()).await;
     let damaged = app.store.kitchen_kept().await.ok().and_then(|kept| kept.damaged);
     let log = state.log_gone.then(say::log_gone);
-    let warnings: Vec<Said> = damaged.map(|damaged| damaged.said()).into_iter().chain(log).collect();
+    let warnings: Vec<Message> = damaged.map(|damaged| damaged.said()).into_iter().chain(log).collect();
     let keeps = state.trouble.is_none();
     let health = Health {
         ok: keeps && warnings.is_empty(),
         version: env!("CARGO_PKG_VERSION"),
-        trouble: state.trouble.map(|trouble| Voice::default().say(trouble.said())),
-        warnings: warnings.iter().map(|said| Voice::default().say(said)).collect(),
+        trouble: state.trouble.map(|trouble| Voice::default().render(trouble.said())),
+        warnings: warnings.iter().map(|said| Voice::default().render(said)).collect(),
         disk_free_bytes: state.free_bytes,
         database_bytes: state.database_bytes,
         log_bytes: state.log_bytes,

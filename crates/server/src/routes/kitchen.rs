@@ -39,7 +39,7 @@ impl From<StoredKitchen> for KitchenView {
     fn from(stored: StoredKitchen) -> Self {
         let voice = stored.kitchen.voice();
         let damaged = stored.damaged.map(|damaged| {
-            let words = voice.say(damaged.said());
+            let words = voice.render(damaged.said());
             Damaged { text: damaged.text, words }
         });
         Self { version: stored.version, kitchen: stored.kitchen, damaged }

@@ -212,7 +212,7 @@ pub async fn bring_dish(State(app): State<App>, BroughtTo { id, plan_id }: Broug
     let named = || {
         let zone = ergastic_core::clock::zone("zone", &kitchen.zone).unwrap_or(jiff::tz::TimeZone::UTC);
         let day = entry.bell.to_zoned_datetime(zone).strftime("%A").to_string();
-        let name = kitchen.voice().say(ergastic_words::meal::table(ergastic_words::Said::text(day)));
+        let name = kitchen.voice().render(ergastic_words::meal::table(ergastic_words::Message::text(day)));
         MealOf { id: entry.id.clone(), name, borrowed: Vec::new(), less_sleep_min: 0 }
     };
     let meal = there.unwrap_or_else(named);

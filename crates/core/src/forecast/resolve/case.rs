@@ -10,7 +10,7 @@ use ergastic_physics::liquid::Packing;
 use ergastic_physics::members::Drawn;
 use ergastic_physics::part;
 use ergastic_physics::tender::{Goal, Softening};
-use ergastic_words::{Said, Voice};
+use ergastic_words::{Message, Voice};
 
 use crate::cuts::{CutFacts, EatenAs};
 use crate::heat::pot::Pot;
@@ -77,7 +77,7 @@ impl Part {
     }
 
     /// Its name in a sentence.
-    pub fn name(&self) -> Said {
+    pub fn name(&self) -> Message {
         self.facts.cut.name()
     }
 }
@@ -176,7 +176,7 @@ pub struct Case {
     /// What was filled in.
     pub assumed: Vec<Filled>,
     /// Oddities worth saying.
-    pub notes: Vec<Said>,
+    pub notes: Vec<Message>,
     /// What its answers are said in.
     pub voice: Voice,
 }

@@ -1,6 +1,6 @@
 //! What was left out of a request and filled in.
 
-use ergastic_words::Said;
+use ergastic_words::Message;
 
 /// Something that was left out of the request and filled in.
 #[derive(Debug, Clone, PartialEq)]
@@ -10,9 +10,9 @@ pub struct Filled {
     /// Which field that is, wherever it stands.
     pub name: &'static str,
     /// What was taken.
-    pub value: Said,
+    pub value: Message,
     /// Why that.
-    pub why: Said,
+    pub why: Message,
 }
 
 /// Fills in defaults and remembers each one, with where it stands in the request.
@@ -29,8 +29,8 @@ impl Fill {
         name: &'static str,
         given: Option<T>,
         default: T,
-        why: fn() -> Said,
-        show: impl Fn(T) -> Said,
+        why: fn() -> Message,
+        show: impl Fn(T) -> Message,
     ) -> T {
         given.unwrap_or_else(|| {
             self.with(name, show(default), why());
@@ -38,7 +38,7 @@ impl Fill {
         })
     }
 
-    pub fn with(&mut self, name: &'static str, value: Said, why: Said) {
+    pub fn with(&mut self, name: &'static str, value: Message, why: Message) {
         self.filled.push(Filled { field: format!("{}{name}", self.path), name, value, why });
     }
 }

@@ -2,7 +2,7 @@
 
 use super::super::request::{Heat, Mopping};
 use super::fill::Fill;
-use ergastic_words::{Dial, Said, Span, Temperature, errors, forecast as say};
+use ergastic_words::{Dial, Message, Span, Temperature, errors, forecast as say};
 
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::coals::Coals;
@@ -17,12 +17,12 @@ use ergastic_physics::pressure::POWER_W;
 use ergastic_physics::steam::saturation_temperature;
 use ergastic_physics::units::MINUTE_S;
 
-fn celsius(celsius: f64) -> Said {
-    Said::quantity(Temperature(celsius))
+fn celsius(celsius: f64) -> Message {
+    Message::quantity(Temperature(celsius))
 }
 
-fn dial(celsius: f64) -> Said {
-    Said::quantity(Dial(celsius))
+fn dial(celsius: f64) -> Message {
+    Message::quantity(Dial(celsius))
 }
 
 /// The methods that each field of `heat` belongs to.
@@ -154,7 +154,7 @@ impl Heat {
         };
         let word = |source: HeatSource| say::source(source.key());
         let source = fill.or("heat.source", self.source, default, say::usual_source, word);
-        let only = |owner: HeatSource, fields: &[(&str, bool)], allowed: fn() -> Said| match fields
+        let only = |owner: HeatSource, fields: &[(&str, bool)], allowed: fn() -> Message| match fields
             .iter()
             .find(|(_, given)| *given && owner != source)
         {
@@ -199,7 +199,7 @@ impl Heat {
             return Err(Error::new(Kind::OutOfRange, "heat.under", 0, errors::some_coals()));
         }
         let usual = coals::FRESH_EVERY_MIN;
-        let word = |min| Said::quantity(Span(min));
+        let word = |min| Message::quantity(Span(min));
         let fresh = fill.or("heat.fresh_every_min", self.fresh_every_min, usual, say::lit_early, word);
         let fire = coals::Coals {
             under,

@@ -9,7 +9,7 @@ mod stages;
 use super::known::{Belief, Known};
 use super::meat::Meat;
 use super::request::{Added, BodyFrom, ForecastRequest};
-use ergastic_words::{Elevation, Length, Mass, Said, Temperature, Voice, Volume, errors, forecast as say};
+use ergastic_words::{Elevation, Length, Mass, Message, Temperature, Voice, Volume, errors, forecast as say};
 
 use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result, Unit, in_range};
@@ -132,7 +132,7 @@ impl ForecastRequest {
         in_a_dish: bool,
         fill: &mut Fill,
     ) -> Result<f64> {
-        let (usual_c, why): (f64, fn() -> Said) = match pot_method {
+        let (usual_c, why): (f64, fn() -> Message) = match pot_method {
             Some(Method::SlowCooker) => (ROOM_C, say::cold_liquid),
             _ if in_a_dish => (ROOM_C, say::cold_in_a_dish),
             _ => (60.0, say::hot_liquid),
@@ -162,7 +162,13 @@ impl ForecastRequest {
     }
 
     /// The parts as they are, or the one cut as a single part.
-    fn resolve_parts(&self, method: Method, wears: Wears, fill: &mut Fill, notes: &mut Vec<Said>) -> Result<Vec<Part>> {
+    fn resolve_parts(
+        &self,
+        method: Method,
+        wears: Wears,
+        fill: &mut Fill,
+        notes: &mut Vec<Message>,
+    ) -> Result<Vec<Part>> {
         let Some(parts) = &self.parts else {
             return Ok(vec![self.meat().resolve(method, wears, fill, notes)?]);
         };
@@ -222,7 +228,7 @@ impl ForecastRequest {
         packing: &Packing,
         mass_kg: f64,
         fill: &mut Fill,
-        notes: &mut Vec<Said>,
+        notes: &mut Vec<Message>,
     ) -> Result<f64> {
         if let Some(given) = self.liquid_l {
             in_range("liquid_l", given, 0.0, 60.0, Unit::Litres)?;
@@ -234,7 +240,7 @@ impl ForecastRequest {
             return Ok(0.0);
         }
         // How far up, at least so much, L, and no more than so much a kilo: a little meat in a wide pot is not drowned for it.
-        let (share, least, most_per_kg, words): (f64, f64, f64, fn() -> Said) = match method {
+        let (share, least, most_per_kg, words): (f64, f64, f64, fn() -> Message) = match method {
             Some(Method::Stew) => (1.0, 0.3, 1.5, say::level_stew),
             Some(Method::Pressure) => (0.33, 0.4, 1.2, say::level_pressure),
             Some(Method::SlowCooker) => (0.5, 0.3, 1.2, say::level_crock),
@@ -243,7 +249,7 @@ impl ForecastRequest {
         let (wanted_l, most_l) = (packing.litres_for(share), f64::max(least, most_per_kg * mass_kg));
         let usual_l = wanted_l.clamp(least, f64::min(most_l, 40.0));
         let words = if wanted_l > most_l { say::level_wide_pot } else { words };
-        Ok(fill.or("liquid_l", self.liquid_l, (usual_l * 20.0).round() / 20.0, words, |l| Said::quantity(Volume(l))))
+        Ok(fill.or("liquid_l", self.liquid_l, (usual_l * 20.0).round() / 20.0, words, |l| Message::quantity(Volume(l))))
     }
 
     fn resolve_body(&self, liquid_l: f64) -> Result<Body> {
@@ -272,9 +278,9 @@ impl ForecastRequest {
             return in_range("salt_g", salt_g, 0.0, 5000.0, Unit::Grams);
         }
         let corned = parts.iter().all(|part| part.facts.cut == Cut::CornedBrisket);
-        let (usual, why): (f64, fn() -> Said) =
+        let (usual, why): (f64, fn() -> Message) =
             if corned { (0.0, say::corned_brings_salt) } else { (1.25, say::middling_hand) };
-        let salt_pct = fill.or("salt_pct", self.salt_pct, usual, why, |pct| Said::text(format!("{pct:.2} %")));
+        let salt_pct = fill.or("salt_pct", self.salt_pct, usual, why, |pct| Message::text(format!("{pct:.2} %")));
         in_range("salt_pct", salt_pct, 0.0, 5.0, Unit::Percent)?;
         Ok(parts
             .iter()
@@ -329,8 +335,8 @@ impl ForecastRequest {
 }
 
 /// A temperature that was assumed.
-fn celsius(celsius: f64) -> Said {
-    Said::quantity(Temperature(celsius))
+fn celsius(celsius: f64) -> Message {
+    Message::quantity(Temperature(celsius))
 }
 
 /// Salt in corned meat, share of its mass: 25 to 30 g/kg. Practice.
@@ -356,7 +362,7 @@ fn usual_vessel(method: Option<Method>) -> Vessel {
 }
 
 /// What is said of a vessel that its liquid does not go into.
-fn overflows(pot: &Pot, packing: &Packing, liquid_l: f64) -> Option<Said> {
+fn overflows(pot: &Pot, packing: &Packing, liquid_l: f64) -> Option<Message> {
     let room_l = (pot.volume_m3() - packing.meat_m3) * 1000.0;
     (liquid_l > room_l).then(|| say::overflows(Volume(room_l)))
 }
@@ -368,5 +374,5 @@ fn fits(pot: &Pot, mass_kg: f64, mixed: bool) -> Result<()> {
         return Ok(());
     }
     let field = if mixed { "parts" } else { "mass_kg" };
-    Err(Error::said(Kind::DoesNotFit, field, Said::quantity(Mass(mass_kg)), errors::vessel_takes(Mass(most_kg))))
+    Err(Error::said(Kind::DoesNotFit, field, Message::quantity(Mass(mass_kg)), errors::vessel_takes(Mass(most_kg))))
 }

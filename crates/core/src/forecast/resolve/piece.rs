@@ -4,7 +4,7 @@ use super::super::meat::Meat;
 use super::case::Part;
 use super::fill::Fill;
 use crate::cuts::{Cut, STEWING_PIECE_M};
-use ergastic_words::{Length, Mass, Said, Size, cuts, errors, forecast as say};
+use ergastic_words::{Length, Mass, Message, Size, cuts, errors, forecast as say};
 
 use crate::cuts::EatenAs;
 use crate::error::{Error, Kind, Result, Unit, in_range};
@@ -45,7 +45,13 @@ impl Meat {
     ///
     /// # Errors
     /// Names the first field that can't be used. A tender cut is refused here: ask [`Cut::refusal`] first.
-    pub(super) fn resolve(&self, method: Method, wears: Wears, fill: &mut Fill, notes: &mut Vec<Said>) -> Result<Part> {
+    pub(super) fn resolve(
+        &self,
+        method: Method,
+        wears: Wears,
+        fill: &mut Fill,
+        notes: &mut Vec<Message>,
+    ) -> Result<Part> {
         let cut = self.cut.ok_or_else(no_cut)?;
         if let Some(why) = cut.refusal() {
             return Err(Error::new(Kind::Unsuitable, "cut", cut.key(), why));
@@ -79,7 +85,7 @@ impl Meat {
         cut: Cut,
         method: Method,
         fill: &mut Fill,
-        notes: &mut Vec<Said>,
+        notes: &mut Vec<Message>,
     ) -> Result<(f64, u32, [f64; 3])> {
         let facts = cut.facts();
         if let Some(size) = self.size_mm {
@@ -107,7 +113,8 @@ impl Meat {
             (None, Some(pieces)) => (facts.piece_kg * f64::from(pieces)).clamp(0.05, 40.0),
             (None, None) => f64::max(1.0, facts.piece_kg),
         };
-        let mass_kg = fill.or("mass_kg", self.mass_kg, default_mass, say::a_usual_piece, |kg| Said::quantity(Mass(kg)));
+        let mass_kg =
+            fill.or("mass_kg", self.mass_kg, default_mass, say::a_usual_piece, |kg| Message::quantity(Mass(kg)));
         in_range("mass_kg", mass_kg, 0.05, 40.0, Unit::Kilograms)?;
         let pieces = fill.or("pieces", self.pieces, usual_pieces(mass_kg), say::as_it_comes, errors::count);
         let piece_m3 = mass_kg / f64::from(pieces) / DENSITY;
@@ -125,7 +132,7 @@ impl Meat {
             }
             (None, None) => {
                 let sides = [usual_l1, usual_l1 * middle, usual_l1 * long];
-                let shown = Said::quantity(Size(sides.map(|side| side * 1000.0)));
+                let shown = Message::quantity(Size(sides.map(|side| side * 1000.0)));
                 fill.with("size_mm", shown, say::from_the_mass());
                 sides
             }

@@ -2,7 +2,7 @@
 
 use std::ops::Range;
 
-use ergastic_words::{Mass, Said, Span, matching as say};
+use ergastic_words::{Mass, Message, Span, matching as say};
 
 use super::guess::Guess;
 use super::tokens::{Placed, Token, is_sign, is_word, number};
@@ -78,7 +78,7 @@ impl Reader<'_> {
                 if self.tokens.iter().any(|token| is_word(Some(token), &HOURS)) {
                     return at + 1;
                 }
-                let instead = [8.0, 12.0].map(|hours| Said::text(format!("{hours} h")));
+                let instead = [8.0, 12.0].map(|hours| Message::text(format!("{hours} h")));
                 self.found.guesses.push(Guess::replacing(say::overnight_is(), self.place(at..at + 1), instead));
                 self.found.times.push(Time { minutes: NIGHT_MIN, tokens: at..at + 1 });
                 at + 1
@@ -125,7 +125,7 @@ impl Reader<'_> {
         if self.word(unit, &HOURS) || self.word(unit, &MINUTES) {
             if let Some(upper) = upper {
                 let place = self.place(at..figures_end);
-                let instead = [value, upper].map(|end| Said::text(self.with_unit(end, unit)));
+                let instead = [value, upper].map(|end| Message::text(self.with_unit(end, unit)));
                 self.found.guesses.push(Guess::replacing(say::middle_of(value, upper), place, instead));
                 value = 0.5 * (value + upper);
             }
@@ -181,8 +181,10 @@ impl Reader<'_> {
             // The other scale is offered where something could be cooked at it.
             let most_c = if self.in_pit { MAX_PIT_C } else { MAX_OVEN_C };
             let guess = match in_fahrenheit {
-                true if value <= most_c => Guess::replacing(taken(value), place, [Said::text(format!("{value} °C"))]),
-                false if value > MIN_F => Guess::replacing(taken(value), place, [Said::text(format!("{value} °F"))]),
+                true if value <= most_c => {
+                    Guess::replacing(taken(value), place, [Message::text(format!("{value} °C"))])
+                }
+                false if value > MIN_F => Guess::replacing(taken(value), place, [Message::text(format!("{value} °F"))]),
                 _ => Guess::replacing(taken(value), place, []),
             };
             self.found.guesses.push(guess);
@@ -215,7 +217,7 @@ impl Reader<'_> {
             let all = (minutes * self.meat_kg / each_kg / 5.0).round().max(1.0) * 5.0;
             let instead = [0.8, 1.25].map(|by| {
                 let whole = (all * by / 5.0).round() * 5.0;
-                Said::text(format!("{whole} min"))
+                Message::text(format!("{whole} min"))
             });
             let guess = Guess::replacing(say::by_weight(Span(all), Mass(self.meat_kg)), self.place(at..end), instead);
             self.found.guesses.push(guess);

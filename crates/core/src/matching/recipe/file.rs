@@ -3,7 +3,7 @@
 //!
 //! The document is schema.org's `Recipe` as JSON-LD: one, or one in a list or a graph.
 
-use ergastic_words::{Mass, Said, errors, matching as say};
+use ergastic_words::{Mass, Message, errors, matching as say};
 use jiff::{Span, Timestamp};
 use serde::{Deserialize, Serialize};
 use serde_json::Value;
@@ -161,7 +161,7 @@ const OTHER_NAMES: [(&str, Cut); 8] = [
 
 fn from_elsewhere(recipe: &serde_json::Map<String, Value>, kitchen: &Kitchen, now: Timestamp) -> RecipeRead {
     let voice = kitchen.voice();
-    let mut doubts: Vec<Said> = Vec::new();
+    let mut doubts: Vec<Message> = Vec::new();
     let (lines, steps) = (all_texts(recipe, "recipeIngredient"), all_texts(recipe, "recipeInstructions"));
     let title = all_texts(recipe, "name");
     let found = cut_in(&lines).or_else(|| cut_in(&title)).or_else(|| cut_in(&steps));
@@ -186,7 +186,7 @@ fn from_elsewhere(recipe: &serde_json::Map<String, Value>, kitchen: &Kitchen, no
     let ingredients = lines.iter().filter(|line| Some(*line) != meat_line.as_ref()).filter_map(|line| larder(line));
     let bell = supper(kitchen, now);
     let plan = |stages: Option<Vec<StageRequest>>| Plan {
-        name: title.first().map_or_else(|| voice.say(cut.label()), |name| name.chars().take(80).collect()),
+        name: title.first().map_or_else(|| voice.render(cut.label()), |name| name.chars().take(80).collect()),
         people,
         bell,
         certainty: None,
@@ -222,7 +222,7 @@ fn from_elsewhere(recipe: &serde_json::Map<String, Value>, kitchen: &Kitchen, no
         plan.forecast.mass_kg = Some(less_kg);
         doubts.push(say::recipe_mass_of_the_pot(Mass(less_kg)));
     }
-    let doubts: Vec<String> = doubts.into_iter().map(|doubt| voice.say(doubt)).collect();
+    let doubts: Vec<String> = doubts.into_iter().map(|doubt| voice.render(doubt)).collect();
     // They stay with the dish until the cook strikes them out.
     let asked: String = doubts.iter().map(|doubt| format!("? {doubt}\n")).collect();
     let notes = (asked + &plan.notes).chars().take(MAX_NOTES).collect();
@@ -230,7 +230,7 @@ fn from_elsewhere(recipe: &serde_json::Map<String, Value>, kitchen: &Kitchen, no
 }
 
 /// The stages of its instructions, as far as they name a time over some heat.
-fn way(steps: &[String], mass_kg: f64, doubts: &mut Vec<Said>) -> Option<Vec<StageRequest>> {
+fn way(steps: &[String], mass_kg: f64, doubts: &mut Vec<Message>) -> Option<Vec<StageRequest>> {
     let mut stages = Vec::new();
     for sentence in steps.iter().flat_map(|step| step.split_inclusive(['.', ';'])) {
         let Ok(read) = read::read(sentence.trim(), mass_kg) else { continue };

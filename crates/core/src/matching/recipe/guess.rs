@@ -2,20 +2,20 @@
 
 use std::ops::Range;
 
-use ergastic_words::Said;
+use ergastic_words::Message;
 
 /// Something supposed, with where it stands and what could stand there.
 #[derive(Debug, Clone, PartialEq)]
 pub(super) struct Guess {
-    pub said: Said,
+    pub said: Message,
     /// The letters that say it; empty where nothing does.
     pub at: Range<usize>,
     /// What could be written in its place.
-    pub instead: Vec<Said>,
+    pub instead: Vec<Message>,
 }
 
 impl Guess {
-    pub fn replacing<const N: usize>(said: Said, at: Range<usize>, instead: [Said; N]) -> Self {
+    pub fn replacing<const N: usize>(said: Message, at: Range<usize>, instead: [Message; N]) -> Self {
         Self { said, at, instead: instead.to_vec() }
     }
 

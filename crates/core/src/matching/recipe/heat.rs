@@ -2,7 +2,7 @@
 
 use std::ops::Range;
 
-use ergastic_words::{Dial, Said, Temperature, matching as say};
+use ergastic_words::{Dial, Message, Temperature, matching as say};
 
 use super::figures::Figures;
 use super::guess::Guess;
@@ -78,7 +78,7 @@ impl Words<'_> {
     }
 
     /// Supposed where nothing says it: written behind the step.
-    fn unsaid<const N: usize>(&self, said: Said, instead: [Said; N]) -> Guess {
+    fn unsaid<const N: usize>(&self, said: Message, instead: [Message; N]) -> Guess {
         Guess::replacing(said, self.end..self.end, instead)
     }
 

@@ -9,7 +9,7 @@ mod tokens;
 
 pub use file::{OWN, RecipeRead, read_recipe};
 
-use ergastic_words::{Join, Said, Share, errors, matching as say};
+use ergastic_words::{Join, Message, Share, errors, matching as say};
 use rayon::prelude::*;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -155,17 +155,17 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
     request.members = None;
     let guesses = (read.guesses.iter())
         .map(|guess| {
-            let otherwise = |said: &Said| {
-                let words = voice.say(said.clone());
+            let otherwise = |said: &Message| {
+                let words = voice.render(said.clone());
                 Otherwise { recipe: guess.rewritten(&read.letters, &words), words }
             };
-            Supposed { text: voice.say(guess.said.clone()), instead: guess.instead.iter().map(otherwise).collect() }
+            Supposed { text: voice.render(guess.said.clone()), instead: guess.instead.iter().map(otherwise).collect() }
         })
         .collect();
     let checked = Checked {
         text: text.to_owned(),
         understood: Understood {
-            words: voice.say(Said::list(
+            words: voice.render(Message::list(
                 (case.stages.iter().zip(&read.stages)).map(|(stage, read)| {
                     let min = read.until.as_ref().and_then(|until| until.min).unwrap_or(0.0);
                     let words = stage.medium.for_so_long(min);
@@ -187,7 +187,7 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
         equivalents: equivalents(block, lies, tenderness[1]),
         request,
     };
-    let words = voice.say(words(&checked, &case));
+    let words = voice.render(words(&checked, &case));
     Ok(Checked { words, ..checked })
 }
 
@@ -197,7 +197,7 @@ fn in_the_recipe(error: Error, text: &str) -> Error {
     Error::new(error.kind, "recipe", format!("{text:?}"), allowed)
 }
 
-fn words(checked: &Checked, case: &Case) -> Said {
+fn words(checked: &Checked, case: &Case) -> Message {
     let lands = &checked.lands;
     let shares = [
         (lands.not_done, "firm"),
@@ -223,7 +223,7 @@ fn words(checked: &Checked, case: &Case) -> Said {
         worth(checked.not_yet).then(|| say::recipe_not_yet(Share(checked.not_yet))),
         worth(checked.too_far).then(|| say::recipe_too_far(Share(checked.too_far))),
     ];
-    Said::list(whole.into_iter().flatten(), Join::Space)
+    Message::list(whole.into_iter().flatten(), Join::Space)
 }
 
 /// The same softness by every other way that is free, at every median.
@@ -264,7 +264,7 @@ fn equivalents(block: &Block, lies: &Case, tenderness: f64) -> Vec<Equivalent> {
                 let (min, at_pressure_min) = pressed(as_soft)?;
                 return Some(Equivalent {
                     id,
-                    name: voice.say(name),
+                    name: voice.render(name),
                     method,
                     min,
                     at_pressure_min: Some(at_pressure_min),
@@ -275,7 +275,7 @@ fn equivalents(block: &Block, lies: &Case, tenderness: f64) -> Vec<Equivalent> {
             let [before, after] = [&forecast.curve[after.saturating_sub(1)], &forecast.curve[after]];
             let share = (dose - before.tender_h) / (after.tender_h - before.tender_h).max(1e-9);
             let min = before.min + share.clamp(0.0, 1.0) * (after.min - before.min);
-            Some(Equivalent { id, name: voice.say(name), method, min, at_pressure_min: None })
+            Some(Equivalent { id, name: voice.render(name), method, min, at_pressure_min: None })
         })
         .collect()
 }

@@ -2,7 +2,7 @@
 
 use std::ops::Range;
 
-use ergastic_words::{Said, errors, matching as say};
+use ergastic_words::{Message, errors, matching as say};
 
 use super::figures::{Figures, Time, figures};
 use super::guess::Guess;
@@ -29,7 +29,7 @@ pub(super) struct Read {
 /// # Errors
 /// Names the recipe and says what it lacks.
 pub(super) fn read(text: &str, meat_kg: f64) -> Result<Read> {
-    let refuse = |kind: Kind, allowed: Said| {
+    let refuse = |kind: Kind, allowed: Message| {
         let shown: String = text.chars().take(60).collect();
         Error::new(kind, "recipe", format!("{shown:?}"), allowed)
     };
@@ -257,7 +257,7 @@ mod tests {
             assert!(!first.guesses.is_empty(), "{text}");
             for guess in &first.guesses {
                 for instead in &guess.instead {
-                    let changed = guess.rewritten(&first.letters, &voice.say(instead.clone()));
+                    let changed = guess.rewritten(&first.letters, &voice.render(instead.clone()));
                     let again = read(&changed, 1.5).unwrap_or_else(|error| panic!("{text} → {changed}: {error:?}"));
                     assert_ne!(again.stages, first.stages, "{text} → {changed}");
                     assert!(again.guesses.len() < first.guesses.len(), "{text} → {changed}: {:?}", again.guesses);

@@ -1,6 +1,6 @@
 //! From lifting the meat to plates on the table.
 
-use ergastic_words::{Join, Length, Mass, Minutes, Said, Volume, sheet as say};
+use ergastic_words::{Join, Length, Mass, Message, Minutes, Volume, sheet as say};
 
 use super::step::{Block, Moment, Step, Steps, Stretch, Wait, Where, whole};
 use super::words;
@@ -86,14 +86,14 @@ fn opened(block: &mut Vec<Step>, worked: &Worked) -> Minute {
     let mut before = vec![TaskId::Hold, TaskId::Release, TaskId::Braise];
     let stages = worked.case.legs().len() as u32;
     for (number, (things, closed, hands_min, alone_min)) in (1..).zip(opened.goes()) {
-        let names = Said::list(things.iter().map(|what| what.name_and_cut()), Join::And);
+        let names = Message::list(things.iter().map(|what| what.name_and_cut()), Join::And);
         let what = if number == 1 { say::open_and_add(names) } else { say::add(names) };
         let said = (what, say::open_and_add_why());
         let id = TaskId::Add(number);
         let step = Step::new(id, TaskKind::Add, Lane::Hands, said, whole(hands_min)).at(at);
         at += step.len;
         block.push(step.after(before).minding([safety::pressure_lid(worked.case.voice)]));
-        let signs = Said::list(things.iter().map(|what| what.sign()), Join::Semicolons);
+        let signs = Message::list(things.iter().map(|what| what.sign()), Join::Semicolons);
         let said = match closed {
             true => (say::closed_again(Minutes(opened.pressed_min())), say::closed_again_why()),
             false => (say::simmer_open(Minutes(alone_min)), say::simmer_open_why(signs)),

@@ -1,6 +1,6 @@
 //! From the meat meeting the heat to the hold: what gets hot beforehand, stages and the moves between them.
 
-use ergastic_words::{Join, Said, sheet as say};
+use ergastic_words::{Join, Message, sheet as say};
 
 use super::step::{Block, Booked, Moment, Step, Steps, Stretch, Wait, Where, whole};
 use super::{pan, words};
@@ -227,7 +227,7 @@ fn stages(steps: &mut Steps, worked: &Worked, lifted: TaskId) {
             tasks::over_the_heat(&stage.medium, stage.pot.lid, set.map(PressureMinutes::is_set), case.voice);
         let why = match (set, &stage.medium) {
             (Some(minutes), Medium::Pressure { .. }) => {
-                Said::list([Said::text(minutes.text.clone()), why], Join::Space)
+                Message::list([Message::text(minutes.text.clone()), why], Join::Space)
             }
             _ => why,
         };
@@ -291,7 +291,7 @@ fn waiting(
     id: TaskId,
     kind: TaskKind,
     lane: Lane,
-    (what, why): (Said, Said),
+    (what, why): (Message, Message),
     before: TaskId,
     to: Moment,
     lifted: TaskId,

@@ -1,6 +1,6 @@
 //! What is done while it cooks: looks, liquid poured in, what goes in later, the fire seen to, wrapping and mopping.
 
-use ergastic_words::{Join, Minutes, Said, Temperature, Volume, sheet as say};
+use ergastic_words::{Join, Message, Minutes, Temperature, Volume, sheet as say};
 
 use super::step::{Block, Step, Steps, Where, whole};
 use crate::bench::Addition;
@@ -88,8 +88,8 @@ fn looked(steps: &mut Steps, worked: &Worked, looks: &[f64], poured: &[(usize, f
     for (i, at_min) in looks.iter().enumerate() {
         let sign = worked.case.main().eaten_as.sign();
         let pour: f64 = poured.iter().filter(|(look, _)| *look == i).map(|(_, litres)| litres).sum();
-        let with_pour = |what: &Said| match pour > 0.0 {
-            true => Said::list([what.clone(), say::top_up(Volume(pour))], Join::Sentences),
+        let with_pour = |what: &Message| match pour > 0.0 {
+            true => Message::list([what.clone(), say::top_up(Volume(pour))], Join::Sentences),
             false => what.clone(),
         };
         let (what, why) = (with_pour(&again), say::look_why(sign.clone()));

@@ -1,6 +1,6 @@
 //! The pan and what follows it up to the heat: browned in batches, deglazed; the day before, cooled and left in the cold.
 
-use ergastic_words::{Said, Volume, prepare, sheet as say};
+use ergastic_words::{Message, Volume, prepare, sheet as say};
 
 use super::step::{Block, Moment, Step, Stretch, Wait, Where, whole};
 use super::words;
@@ -139,7 +139,7 @@ pub(super) fn night_before(plan: &Plan, worked: &Worked, mut steps: Vec<Step>, a
     };
     let liquid_l = worked.case.liquid_l;
     let what = if liquid_l > 0.005 { say::from_cold(Volume(liquid_l)) } else { say::from_cold_dry() };
-    let said: (Said, Said) = (what, say::from_cold_why());
+    let said: (Message, Message) = (what, say::from_cold_why());
     let from = Step::new(TaskId::FromCold, TaskKind::TakeOut, Lane::Board, said, FROM_COLD_MIN);
     (block, stretch, from.after([TaskId::Night]))
 }

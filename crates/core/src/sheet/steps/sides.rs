@@ -1,6 +1,6 @@
 //! What is served beside a dish: put on so that it lands with it.
 
-use ergastic_words::{Minutes, Said, sheet as say};
+use ergastic_words::{Message, Minutes, sheet as say};
 
 use super::step::{Block, Step, Steps, Wait, Where, whole};
 use crate::plan::Side;
@@ -18,7 +18,7 @@ const WAITS: (f64, Minute) = (1.2, 25);
 /// Each side of a dish.
 pub(super) fn sides(steps: &mut Steps, sides: &[Side]) {
     for (number, side) in (1..).zip(sides) {
-        let name = || Said::text(side.what.clone());
+        let name = || Message::text(side.what.clone());
         let cooks = (whole(side.min) - ON_MIN).max(0);
         let (on, cook, off) = (TaskId::Side(number), TaskId::SideCook(number), TaskId::SideOff(number));
         let said = (say::side_on(name()), say::side_on_why(Minutes(side.min)));

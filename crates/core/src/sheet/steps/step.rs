@@ -1,6 +1,6 @@
 //! What a dish asks for, before any of it has its hour: blocks of steps, what waits between them, and the things they take.
 
-use ergastic_words::Said;
+use ergastic_words::Message;
 
 use crate::safety::Caution;
 use crate::sheet::tasks::{TaskId, TaskKind};
@@ -14,10 +14,10 @@ pub(crate) struct Step {
     pub id: TaskId,
     pub kind: TaskKind,
     pub lane: Lane,
-    pub what: Said,
-    pub why: Said,
+    pub what: Message,
+    pub why: Message,
     /// What is said in place of these where no other of its kind comes before it.
-    pub if_first: Option<(Said, Said)>,
+    pub if_first: Option<(Message, Message)>,
     /// Minutes from the beginning of its block.
     pub at: Minute,
     /// Minutes.
@@ -37,7 +37,7 @@ pub(crate) struct Step {
 
 impl Step {
     /// Hands-on, at the beginning of its block.
-    pub fn new(id: TaskId, kind: TaskKind, lane: Lane, said: (Said, Said), len: Minute) -> Self {
+    pub fn new(id: TaskId, kind: TaskKind, lane: Lane, said: (Message, Message), len: Minute) -> Self {
         Self {
             id,
             kind,
@@ -201,8 +201,8 @@ pub(crate) struct Stretch {
     pub id: TaskId,
     pub kind: TaskKind,
     pub lane: Lane,
-    pub what: Said,
-    pub why: Said,
+    pub what: Message,
+    pub why: Message,
     pub from: Moment,
     pub to: Moment,
     /// It is over when this begins, whatever is said.

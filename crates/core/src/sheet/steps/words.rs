@@ -1,13 +1,13 @@
 //! What the pan and the plate are told, whatever the way.
 
-use ergastic_words::{Said, prepare, sheet as say};
+use ergastic_words::{Message, prepare, sheet as say};
 
 use crate::bench::SearFat;
 use crate::cuts::EatenAs;
 use crate::ways::Medium;
 
 /// What the meat is browned in.
-pub(super) fn fat(fat: SearFat) -> Said {
+pub(super) fn fat(fat: SearFat) -> Message {
     match fat {
         SearFat::Own => prepare::fat_own(),
         SearFat::Oil => prepare::fat_oil(),
@@ -24,7 +24,7 @@ pub(super) enum BackInto {
 }
 
 /// How it is cut up for the plate.
-pub(super) fn cut_up(eaten_as: EatenAs, into: BackInto) -> (Said, Said) {
+pub(super) fn cut_up(eaten_as: EatenAs, into: BackInto) -> (Message, Message) {
     use BackInto::{Broth, Nothing, Sauce};
     let what = match (eaten_as, into) {
         (EatenAs::Slice | EatenAs::Probe, Nothing) => say::slice(),
@@ -44,7 +44,7 @@ pub(super) fn cut_up(eaten_as: EatenAs, into: BackInto) -> (Said, Said) {
 }
 
 /// What happens while a fire, a bath or fat gets hot.
-pub(super) fn getting_hot(medium: &Medium) -> (Said, Said) {
+pub(super) fn getting_hot(medium: &Medium) -> (Message, Message) {
     match medium {
         Medium::Pit { .. } => (say::pit_settles(), say::pit_settles_why()),
         Medium::Coals(_) => (say::coals_grey(), say::coals_grey_why()),

@@ -28,7 +28,7 @@ pub enum Join {
 
 /// Where a message stands.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub struct Message {
+pub struct MessageId {
     /// The Fluent file.
     pub place: &'static str,
     /// Its id there.
@@ -39,26 +39,26 @@ pub struct Message {
 
 /// Something to say: a message and its facts.
 #[derive(Debug, Clone, PartialEq)]
-pub enum Said {
+pub enum Message {
     /// A message of a place.
-    Message {
+    One {
         /// Which.
-        message: &'static Message,
+        id: &'static MessageId,
         /// What it names.
         arguments: Vec<(&'static str, Argument)>,
     },
     /// Several things in a row.
-    List(Vec<Said>, Join),
+    List(Vec<Message>, Join),
     /// What somebody else wrote, as it is: a dish's name, a field's.
     Text(Cow<'static, str>),
     /// A quantity alone.
     Quantity(Box<Argument>),
 }
 
-impl Said {
+impl Message {
     /// A message; the functions of the places make these.
-    pub(crate) fn new(message: &'static Message, arguments: Vec<(&'static str, Argument)>) -> Self {
-        Self::Message { message, arguments }
+    pub(crate) fn new(id: &'static MessageId, arguments: Vec<(&'static str, Argument)>) -> Self {
+        Self::One { id, arguments }
     }
 
     /// What somebody else wrote.
@@ -77,7 +77,7 @@ impl Said {
     }
 
     /// Several things in a row.
-    pub fn list(items: impl IntoIterator<Item = Said>, join: Join) -> Self {
+    pub fn list(items: impl IntoIterator<Item = Message>, join: Join) -> Self {
         Self::List(items.into_iter().collect(), join)
     }
 }
@@ -132,7 +132,7 @@ pub enum Argument {
     /// What a message chooses by.
     Key(&'static str),
     /// Something said inside.
-    Said(Said),
+    Message(Message),
 }
 
 macro_rules! from {
@@ -165,7 +165,7 @@ from!(
     Percent,
     Strength,
     Price,
-    Said
+    Message
 );
 
 impl From<f64> for Argument {
