@@ -14,8 +14,9 @@ use tokio::sync::Semaphore;
 use tokio::task::JoinSet;
 use tower::ServiceExt;
 
-/// Bounds that hang on another field too: the document names the widest, and a narrower one may be refused.
-const HANG_TOGETHER: [&str; 3] = ["heat.bath_c", "heat.to_c", "known.resistance_ln.mean"];
+/// Bounds that hang on another field too, or on how much fits into the pot: the document names the widest.
+const HANG_TOGETHER: [&str; 6] =
+    ["heat.bath_c", "heat.to_c", "known.resistance_ln.mean", "known.lid_ln.mean", "known.lid_ln.sigma", " parts"];
 
 /// One field, by its way from the body down: names, and `0` for the first of a list.
 type Way = Vec<String>;

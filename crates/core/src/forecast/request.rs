@@ -107,10 +107,10 @@ pub struct Heat {
     /// Coats of mop.
     pub mop: Option<Mopping>,
     /// The pit's lid is opened this often, min.
-    #[schema(minimum = 5, maximum = 4320)]
+    #[schema(minimum = 10, maximum = 4320)]
     pub open_every_min: Option<f64>,
     /// A pit that does not hold itself: its fuel is seen to this often, min.
-    #[schema(minimum = 5, maximum = 4320)]
+    #[schema(minimum = 10, maximum = 4320)]
     pub tend_every_min: Option<f64>,
 }
 

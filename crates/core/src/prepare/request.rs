@@ -64,7 +64,7 @@ with_meat! {
         /// What the salt is like.
         pub crystal: Option<Crystal>,
         /// What goes in with the meat.
-        #[schema(min_items = 0, max_items = 200)]
+        #[schema(min_items = 0, max_items = 40)]
         pub ingredients: Option<Vec<Ingredient>>,
         /// What the liquid becomes: a glaze bears more salt.
         pub target: Option<Target>,
