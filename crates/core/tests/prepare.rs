@@ -264,7 +264,7 @@ fn what_can_not_be_is_named() {
         (ribs(json!({"ingredients": [{"what": "soy_sauce"}]})), "ingredients[0].ml"),
         (ribs(json!({"ingredients": [{"what": "soy_sauce", "ml": -5}]})), "ingredients[0].ml"),
         (ribs(json!({"bench": {"later": [{"what": "peas", "g": 0}]}})), "bench.later[0].g"),
-        (ribs(json!({"bench": {"base": "onion"}})), "base"),
+        (ribs(json!({"bench": {"base": "onion"}})), "bench.base"),
         (json!({"cut": "fillet", "mass_kg": 1.0}), "cut"),
         (json!({"mass_kg": 1.0}), "cut"),
         (json!({"cut": "shin"}), "mass_kg"),

@@ -225,7 +225,7 @@ async fn ask(app: &Router, name: &str, body: &Value) -> Result<(), (StatusCode, 
 fn is_about(problem: &Problem, way: &Way) -> bool {
     let field = problem.field.clone().unwrap_or_default().replace("[", ".").replace("]", "");
     let last: Vec<&String> = way.iter().filter(|name| *name != "0").collect();
-    field.split('.').filter(|name| name.parse::<usize>().is_err()).next_back() == last.last().map(|name| name.as_str())
+    field.split('.').rfind(|name| name.parse::<usize>().is_err()) == last.last().map(|name| name.as_str())
 }
 
 /// A computation that is asked.

@@ -54,7 +54,7 @@ export function useKitchenDocument(view: Schemas['KitchenView']) {
   const queries = useQueryClient();
   const [first] = useState(() => kitchenKept(view));
   return useLive(first, kitchenKept(view), () => ({
-    asItCame: (kitchen) => Boolean(kitchen.as_it_came),
+    asItCame: (kitchen) => kitchen.as_it_came,
     name: 'ergastic-kitchen',
     read: async () => kitchenKept(await api.kitchen()),
     save: async (version, kitchen) => {
