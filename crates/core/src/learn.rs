@@ -9,7 +9,7 @@ use utoipa::ToSchema;
 
 use crate::cuts::RESISTANCE_LN_SIGMA;
 use crate::forecast::{Belief, Case, Known, Update};
-use crate::ways::Medium;
+use crate::ways::{Set, Unknown};
 use ergastic_physics::units::round_to;
 
 /// A belief is worth telling when it has narrowed to this share of what it was.
@@ -51,21 +51,21 @@ pub fn learned(case: &Case, update: &Update) -> Learned {
     };
     let known = Known {
         oven_k: kitchen(
-            media().any(|medium| matches!(medium, Medium::Oven { .. } | Medium::Coals(_))),
+            media().any(|medium| medium.facts().unknown == Unknown::Oven),
             &|i| members[i].oven_k,
             0,
             &|belief| beside(belief, log::oven_true, log::oven_true_under, log::oven_true_over),
         ),
-        pot_k: kitchen(media().any(Medium::is_pot), &|i| members[i].pot_k, 1, &|belief| {
+        pot_k: kitchen(media().any(Set::is_pot), &|i| members[i].pot_k, 1, &|belief| {
             beside(belief, log::simmer_true, log::simmer_true_under, log::simmer_true_over)
         }),
         pit_k: kitchen(
-            media().any(|medium| matches!(medium, Medium::Pit { .. })),
+            media().any(|medium| medium.facts().unknown == Unknown::Pit),
             &|i| members[i].pit_k,
             2,
             &|belief| beside(belief, log::pit_true, log::pit_true_under, log::pit_true_over),
         ),
-        lid_ln: kitchen(media().any(Medium::is_pot), &|i| members[i].lid.ln(), 3, &|belief| match round_to(
+        lid_ln: kitchen(media().any(Set::is_pot), &|i| members[i].lid.ln(), 3, &|belief| match round_to(
             belief.mean.exp(),
             0.1,
         ) {

@@ -246,3 +246,14 @@ impl Plan {
         self.certainty.unwrap_or(kitchen.certainty)
     }
 }
+
+impl From<Borrowed> for crate::kitchen::ThingKind {
+    fn from(borrowed: Borrowed) -> Self {
+        match borrowed {
+            Borrowed::Hands => Self::Hands,
+            Borrowed::Pan => Self::Pan,
+            Borrowed::Burner => Self::Burner,
+            Borrowed::Oven => Self::Oven,
+        }
+    }
+}

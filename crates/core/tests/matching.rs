@@ -4,11 +4,12 @@ use ergastic_core::bench::Sear;
 use ergastic_core::clock::{Hours, minutes_between, plus_minutes};
 use ergastic_core::cuts::{Cut, EatenAs};
 use ergastic_core::forecast::forecast;
+use ergastic_core::kitchen::Lane;
 use ergastic_core::kitchen::{Kit, Kitchen};
 use ergastic_core::matching::{Buy, Choice, MatchRequest, Matched, Sort, Verdict, match_ways, overview};
 use ergastic_core::sheet::{TaskId, work_back};
 use ergastic_core::tender::Age;
-use ergastic_core::ways::{Lane, Method, Start};
+use ergastic_core::ways::{Method, Start};
 use jiff::Timestamp;
 use proptest::prelude::*;
 

@@ -4,8 +4,8 @@ use std::collections::BTreeMap;
 use std::fmt::Write as _;
 
 use ergastic_core::clock::{minutes_between, spans, zone};
+use ergastic_core::kitchen::Lane;
 use ergastic_core::meal::{MealSheet, MealTask, SheetRequest, WayChange, meal_sheet_anywhere};
-use ergastic_core::ways::Lane;
 use jiff::{Timestamp, ToSpan, ZonedDateTime};
 use proptest::prelude::*;
 use serde_json::{Value, json};

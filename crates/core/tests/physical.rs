@@ -6,7 +6,8 @@ use ergastic_core::error::Kind;
 use ergastic_core::forecast::{Case, CurvePoint, Forecast, ForecastRequest, Quantiles, describe, forecast};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
-use ergastic_core::ways::Medium;
+use ergastic_core::ways::pressure::Pressure;
+use ergastic_physics::medium::Medium;
 use proptest::prelude::*;
 use proptest::sample::select;
 use serde_json::{Value, json};
@@ -119,17 +120,20 @@ fn request() -> impl Strategy<Value = ForecastRequest> {
 
 /// What the heat can bring anything to, °C.
 fn hottest_c(case: &Case) -> f64 {
-    let of = |medium: &Medium| match medium {
+    let of = |medium: Medium| match medium {
         Medium::Pit { pit, .. } => pit.set_c,
-        Medium::Fat { fat_c } => *fat_c,
-        Medium::Bath { bath_c } => *bath_c,
-        Medium::Pressure { target_c, .. } => *target_c,
+        Medium::Fat { fat_c } => fat_c,
+        Medium::Bath { bath_c } => bath_c,
+        Medium::Pressure { target_c, .. } => target_c,
         // Meat that stands out of the liquid has the oven's air round it.
-        Medium::Oven { set_c, .. } => f64::max(*set_c, case.boil_c),
+        Medium::Oven { set_c, .. } => f64::max(set_c, case.boil_c),
         Medium::Coals(_) => 400.0,
         _ => case.boil_c,
     };
-    case.stages.iter().map(|stage| of(&stage.medium)).fold(f64::max(case.start_c, case.liquid_start_c), f64::max)
+    case.stages
+        .iter()
+        .map(|stage| of(stage.medium.way().medium()))
+        .fold(f64::max(case.start_c, case.liquid_start_c), f64::max)
 }
 
 fn in_order(quantiles: &Quantiles) -> bool {
@@ -179,7 +183,7 @@ proptest! {
         let Some((case, answer)) = cooked(&request)? else { return Ok(()) };
         prop_assert!(in_order(&answer.ready_min) && in_order(&answer.too_far_min), "{:?} {:?}", answer.ready_min, answer.too_far_min);
         // A pressure pot is had when it opens, even where the meat is past its best by then.
-        let shut = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
+        let shut = case.stages.iter().any(|stage| stage.medium.facts().locked);
         if let (Some(ready), Some(gone), false) = (answer.ready_min.p50, answer.too_far_min.p50, shut) {
             prop_assert!(ready <= gone, "tender {ready}, too far {gone}");
         }
@@ -210,10 +214,8 @@ proptest! {
         let mut outside = (f64::min(first[0], first[1]), f64::max(first[0], first[1]));
         for point in &answer.curve {
             // A pot under pressure that is opened at once may have been at its hottest between two points.
-            let shut_c = match case.stages.get(point.stage).map(|stage| &stage.medium) {
-                Some(Medium::Pressure { target_c, .. }) => *target_c,
-                _ => f64::MIN,
-            };
+            let shut = case.stages.get(point.stage).and_then(|stage| stage.medium.get::<Pressure>());
+            let shut_c = shut.map_or(f64::MIN, |pot| pot.target_c);
             let hottest_c = point.surface_c.max(point.medium_c).max(shut_c);
             outside = (outside.0.min(point.surface_c).min(point.medium_c), outside.1.max(hottest_c));
             prop_assert!((outside.0 - 1.0..=outside.1 + 1.0).contains(&point.core_c), "{outside:?}: {point:?}");

@@ -4,7 +4,8 @@ use ergastic_core::cuts::{Cut, EatenAs};
 use ergastic_core::forecast::{Case, Forecast, ForecastRequest, Heat, forecast};
 use ergastic_core::heat::pot::{Lid, Simmer, Vessel};
 use ergastic_core::tender::Age;
-use ergastic_core::ways::{HeatSource, Medium, Method};
+use ergastic_core::ways::hob::Hob;
+use ergastic_core::ways::{HeatSource, Method, Set};
 
 fn braise(cut: Cut) -> ForecastRequest {
     ForecastRequest { cut: Some(cut), method: Some(Method::Braise), ..Default::default() }
@@ -60,7 +61,7 @@ fn what_is_left_out_is_filled_in_and_said() {
     assert!(said.assumed.is_empty(), "{:?}", said.assumed);
     assert_eq!(
         (said.first().medium, said.pot().lid, said.liquid_l),
-        (Medium::Hob { simmer: Simmer::Lazy }, Lid::Ajar, 1.1)
+        (Set::Hob(Hob { simmer: Simmer::Lazy }), Lid::Ajar, 1.1)
     );
 }
 
@@ -82,7 +83,7 @@ fn size_rules_the_time_and_mass_the_amounts() {
 #[test]
 fn a_stew_is_cut_small_and_covered_and_a_round_pot_can_be_a_tin() {
     let stew = resolve(&ForecastRequest { method: Some(Method::Stew), mass_kg: Some(1.3), ..braise(Cut::Chuck) });
-    assert_eq!((stew.pieces, stew.first().medium), (20, Medium::Hob { simmer: Simmer::Gentle }));
+    assert_eq!((stew.pieces, stew.first().medium), (20, Set::Hob(Hob { simmer: Simmer::Gentle })));
     assert!(stew.packing.submerged(stew.liquid_l) > 0.9);
     let tin = Vessel {
         width_cm: Some(20.0),

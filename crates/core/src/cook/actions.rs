@@ -13,9 +13,10 @@ use super::task::{CookTask, TaskState};
 use crate::finish::Seasoned;
 use crate::forecast::Stage;
 use crate::heat::pot::Lid;
+use crate::kitchen::Lane;
 use crate::sheet::{Task, TaskId, TaskKind, Worked};
 use crate::tender::Check;
-use crate::ways::{Lane, Medium, tasks};
+use crate::ways::{Dialled, Set};
 
 /// Where an action leads.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -104,21 +105,16 @@ pub struct Dial {
 }
 
 impl Dial {
-    fn of(medium: &Medium, voice: Voice) -> Option<Self> {
-        let (field, celsius, [least_c, most_c]) = match medium {
-            Medium::Oven { set_c, .. } => ("set_c", *set_c, [80.0, 260.0]),
-            Medium::Pit { pit, .. } => ("pit_c", pit.set_c, [65.0, 200.0]),
-            Medium::Fat { fat_c } => ("fat_c", *fat_c, [60.0, 130.0]),
-            Medium::Bath { bath_c } => ("bath_c", *bath_c, [54.4, 99.0]),
-            Medium::KeepWarm { at_c } => ("at_c", *at_c, [50.0, 90.0]),
-            _ => return None,
-        };
-        Some(Self { field: field.into(), words: voice.render(say::dial(field)), celsius, least_c, most_c })
+    fn of(set: &Set, voice: Voice) -> Option<Self> {
+        let Dialled { bounds, celsius, .. } = set.way().dial()?;
+        let field = bounds.field.trim_start_matches("heat.");
+        let words = voice.render(say::dial(field));
+        Some(Self { field: field.into(), words, celsius, least_c: bounds.low, most_c: bounds.high })
     }
 }
 
 fn lids(stage: &Stage, voice: Voice) -> Vec<Action> {
-    let covers = stage.medium.is_pot() && !matches!(stage.medium, Medium::Pressure { .. });
+    let covers = stage.medium.is_pot() && !stage.medium.facts().locked;
     let others = [Lid::Tight, Lid::Loose, Lid::Ajar, Lid::None].into_iter();
     let others = others.filter(|lid| covers && *lid != stage.pot.lid);
     let change = |lid: Lid| {
@@ -159,7 +155,7 @@ fn poured(task: &Task, voice: Voice) -> Action {
 fn act(task: &Task, worked: &Worked, since_heat_min: f64) -> String {
     let (case, stage) = (&worked.case, running(worked, since_heat_min));
     let said = match task.kind {
-        TaskKind::Braise => tasks::leave_it(&stage.medium, stage.pot.lid),
+        TaskKind::Braise => stage.medium.way().leave_it(stage.pot.lid),
         TaskKind::Hold => sheet::leave_hold(),
         TaskKind::Rest => sheet::leave_rest(),
         TaskKind::Release => sheet::leave_release(),
@@ -208,7 +204,7 @@ impl Asks {
         let open = met_heat && status != Status::Closed;
         let mut usual = By::ALL;
         // On a grate nobody forks: a probe is slid in.
-        if matches!(stage.medium, Medium::Pit { .. }) {
+        if !stage.medium.facts().forked {
             usual.sort_by_key(|by| *by != By::Probe);
         }
         let ways = usual.into_iter().filter(|by| *by != By::Bone || bones);
@@ -231,7 +227,7 @@ impl Asks {
             lids: if open { lids(stage, voice) } else { Vec::new() },
             taste: if spoonful { Seasoned::ALL.map(taste).into() } else { Vec::new() },
             measures: open,
-            liquid: in_liquid && !matches!(stage.medium, Medium::Pressure { .. }),
+            liquid: in_liquid && !stage.medium.facts().locked,
         }
     }
 }

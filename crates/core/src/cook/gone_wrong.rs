@@ -18,12 +18,12 @@ use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
 use crate::finish::{MeatOnPlate, SALTY_G_PER_KG};
 use crate::forecast::{CurvePoint, Heat};
-use crate::heat::pot::{Lid, Simmer};
+use crate::heat::pot::Lid;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::safety::{self, Caution, DANGER_C, WARM_PAST_C};
 use crate::sheet::{TaskId, Worked, first_quarter};
-use crate::ways::{Medium, Method, USUAL_KEEP_WARM_C};
+use crate::ways::{Method, Set, USUAL_KEEP_WARM_C, WayId};
 use ergastic_physics::steam::vapour;
 use ergastic_physics::tender::rate;
 use ergastic_physics::units::HOUR_S;
@@ -73,7 +73,7 @@ struct Pot<'a> {
     before: &'a Worked,
     worked: &'a Worked,
     events: &'a [Event],
-    medium: Medium,
+    medium: Set,
     lid: Lid,
     met_heat: Timestamp,
     probes: &'a [ProbeNow],
@@ -114,10 +114,9 @@ impl Pot<'_> {
     fn loss_kg_h(&self, lid: Lid) -> f64 {
         let pot = crate::heat::pot::Pot { lid, ..*self.worked.case.pot() }.lump();
         let celsius = self.now(&self.worked.forecast.curve).map_or(self.worked.case.boil_c, |point| point.medium_c);
-        let a_second = match self.medium {
-            Medium::Hob { simmer } => pot.hob_loss(simmer.held(), celsius, 1.0),
-            Medium::Coals(_) => pot.hob_loss(Simmer::Gentle.held(), celsius, 1.0),
-            _ => pot.diffusion(vapour(), celsius, 1.0, false),
+        let a_second = match self.medium.simmer() {
+            Some(simmer) => pot.hob_loss(simmer.held(), celsius, 1.0),
+            None => pot.diffusion(vapour(), celsius, 1.0, false),
         };
         a_second * HOUR_S
     }
@@ -157,18 +156,14 @@ impl Pot<'_> {
         let likely = tender.is_some_and(|at| minutes_between(at, lift_by) > 90.0);
         let keeps_min = self.keeps_min(HELD_C);
         let keeps = plus_minutes(self.facts.now, keeps_min);
-        let first = match self.medium {
-            Medium::Pit { .. } => say::early_pit(),
-            Medium::Bath { .. } => say::early_bath(),
-            _ => say::early_pot(Temperature(HELD_C)),
-        };
+        let first = self.medium.way().done_early(Temperature(HELD_C));
         let then = match keeps >= lift_by {
             true => say::early_keeps(self.instant(lift_by), Span(keeps_min.min(24.0 * 60.0))),
             false => say::early_cool(Span(keeps_min)),
         };
         let mut told = self.told("early", likely, first, then);
         told.cautions.push(safety::hot_hold(self.voice));
-        if self.medium.is_pot() && !matches!(self.medium, Medium::KeepWarm { .. }) {
+        if self.medium.is_pot() && self.medium.id() != WayId::KeepWarm {
             let heat = Some(Box::new(Heat { at_c: Some(HELD_C), ..Heat::default() }));
             let held = Happened::Changed { method: Some(Method::KeepWarm), heat, lid: None, halved: false };
             told.actions.push(self.act("hold", say::hold_now(Temperature(HELD_C)), held));
@@ -190,7 +185,7 @@ impl Pot<'_> {
         let wanted_l = (least_l + loss * left_h).min(f64::max(planned, least_l));
         let pour = (wanted_l * 20.0).ceil() / 20.0;
         let look_min = (pour / loss * 60.0 / 2.0 / 15.0).floor().clamp(1.0, 8.0) * 15.0;
-        let shut = matches!(self.medium, Medium::Pressure { .. });
+        let shut = self.medium.facts().locked;
         let first = if shut { say::dry_pressure(Volume(pour)) } else { say::dry_first(Volume(pour)) };
         let likely = there < 3.0 * floor_m2;
         let mut told = self.told("dry", likely, first, say::dry_then(Volume(loss), Minutes(look_min)));
@@ -201,7 +196,7 @@ impl Pot<'_> {
     }
 
     fn lid_off(&self) -> Option<GoneWrong> {
-        if !self.medium.is_pot() || matches!(self.medium, Medium::Pressure { .. }) {
+        if !self.medium.is_pot() || self.medium.facts().locked {
             return None;
         }
         let (open, shut) = (self.loss_kg_h(Lid::None), self.loss_kg_h(Lid::Tight));
@@ -300,7 +295,7 @@ impl Pot<'_> {
                 curve.map(|point| (point.min, point.core_c)).collect()
             }
         };
-        let came_cooked = matches!(self.worked.case.first().medium, Medium::Reheat { .. } | Medium::Chill { .. });
+        let came_cooked = !self.worked.case.first().medium.facts().cooks;
         let warm = points.iter().position(|(_, celsius)| *celsius >= WARM_PAST_C);
         let Some(cooked) = came_cooked.then_some(0).or(warm) else {
             return Danger::Raw { min: now.max(0.0) };
@@ -326,7 +321,7 @@ impl Pot<'_> {
             true => self.act("heat_on", say::it_is_on_again(), Happened::HeatOn {}),
             false => self.act("heat_off", say::it_is_off(), Happened::HeatOff {}),
         };
-        let fire = matches!(self.medium, Medium::Pit { .. } | Medium::Coals(_));
+        let fire = self.medium.facts().fire;
         let one = |id: &str, first: Message| {
             let mut told = self.told(id, off, first, then.clone());
             told.cautions.push(match danger {
@@ -350,7 +345,7 @@ impl Pot<'_> {
             min if min > 24.0 * 60.0 => say::kept_warm_long(),
             min => say::kept_warm_until(Span(min)),
         };
-        let likely = matches!(self.medium, Medium::KeepWarm { .. });
+        let likely = self.medium.id() == WayId::KeepWarm;
         let mut told = self.told(
             "kept_warm",
             likely,

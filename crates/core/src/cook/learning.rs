@@ -8,7 +8,6 @@ use utoipa::ToSchema;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::forecast::{Found, Moved};
 use crate::sheet::Worked;
-use crate::ways::tasks;
 
 /// A shift smaller than this is none, min.
 const NO_SHIFT_MIN: f64 = 3.0;
@@ -132,9 +131,9 @@ pub(super) fn course(worked: &Worked, met_heat: Timestamp) -> Vec<CoursePoint> {
 /// The look that narrows the band most for the heat it lets out; none where none is worth it, or the lid stays shut.
 pub(super) fn look(worked: &Worked, met_heat: Timestamp, now: Timestamp, voice: Voice) -> Option<LookAt> {
     let case = &worked.case;
-    tasks::look(&case.last().medium)?;
+    case.last().medium.facts().look?;
     let from_min = worked.ready_min(0.9)? - worked.ready_min(0.1)?;
-    let costs_min = tasks::look_costs_min(&case.last().medium);
+    let costs_min = case.last().medium.facts().look_costs_min;
     let soonest_s = (minutes_between(met_heat, now) + AHEAD_MIN) * 60.0;
     let ahead = || worked.update.ahead.iter().filter(|ahead| ahead.at_s >= soonest_s);
     let least_s = ahead().filter_map(|ahead| ahead.width_s).min_by(f64::total_cmp)?;

@@ -13,7 +13,6 @@ use crate::error::Result;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::sheet::{TaskId, TaskKind};
-use crate::ways::CookedIn;
 
 /// Minutes until the sauce has to be poured: what is cut and plated after it still has to be.
 fn until_poured_min(view: &CookView, lifted: bool, now: Timestamp) -> f64 {
@@ -61,7 +60,7 @@ pub fn plated(
         // Until it is lifted it goes on softening: it is held once it is enough.
         tenderness: if lifted { softened } else { softened.max(enough) },
         too_far,
-        cooked_in: CookedIn::of(&case.last().medium),
+        cooked_in: case.last().medium.facts().lies_in,
         wet: view.tasks.iter().any(|task| task.task.kind == TaskKind::Sauce),
     };
     afterwards(&Dish {

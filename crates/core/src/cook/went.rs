@@ -1,7 +1,6 @@
 //! The plan as it really went: what was changed by hand, as stages of the forecast.
 
 use jiff::Timestamp;
-use serde_json::Value;
 use uuid::Uuid;
 
 use super::event::Happened;
@@ -13,10 +12,9 @@ use crate::heat::pot::Lid;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::sheet::{TaskId, Worked};
-use crate::ways::{HeatSource, Method, Start, USUAL_PIT_C};
+use crate::ways::Method;
 use ergastic_physics::HORIZON_S;
 use ergastic_physics::body::Shape;
-use ergastic_physics::pit::Pit;
 use ergastic_physics::units::MINUTE_S;
 
 /// A stage that has not been left yet, although it should have been, goes on for so long, min.
@@ -98,20 +96,6 @@ fn heat_of(ran: &[Ran], at: usize) -> (Method, Heat) {
         method = now;
     }
     (method, heat)
-}
-
-/// A heat with what was changed of it laid over; another source takes nothing of the last one's settings along.
-fn laid_over(before: &Heat, change: &Heat) -> Heat {
-    if change.source.is_some() && change.source != before.source {
-        return change.clone();
-    }
-    let (Ok(Value::Object(mut whole)), Ok(Value::Object(change))) =
-        (serde_json::to_value(before), serde_json::to_value(change))
-    else {
-        return change.clone();
-    };
-    whole.extend(change);
-    serde_json::from_value(Value::Object(whole)).unwrap_or_else(|_| before.clone())
 }
 
 /// So much less far the heat has to go in pieces cut across in two: by the time it takes to the middle of either body.
@@ -224,7 +208,8 @@ fn change(ran: &mut Vec<Ran>, turn: &Turn, off_min: f64, case: &Case) {
         What::Off => next.by_hand.off = true,
         What::On => {
             next.by_hand.off = false;
-            next.heat = Some(lit_again(method, &before, off_min));
+            let way = before.way(method).unwrap_or_else(|_| method.usual());
+            next.heat = Some(way.lit_again(before.clone(), off_min));
         }
         What::Changed { method: to, heat, lid, halved: cut } => {
             takes_over = to.is_some_and(|to| to != method);
@@ -232,13 +217,13 @@ fn change(ran: &mut Vec<Ran>, turn: &Turn, off_min: f64, case: &Case) {
             next.lid = *lid;
             next.heat = match (heat, takes_over) {
                 (change, true) => Some(change.as_deref().cloned().unwrap_or_default()),
-                (Some(change), false) => Some(settled(method, laid_over(&before, change))),
+                (Some(change), false) => Some(method.usual().warm(change.over(&before))),
                 // The wrap that was planned goes on when it is put on.
                 (None, false) => {
                     let put_on = before.wrap.as_ref().filter(|_| lid.is_none() && !cut);
                     let put_on = put_on.map(|wrap| Wrap { at_core_c: Some(0.0), ..wrap.clone() });
                     let wrap = put_on.or_else(|| before.wrap.clone());
-                    (method == Method::Smoke).then(|| Heat { wrap, ..settled(method, before.clone()) })
+                    (method == Method::Smoke).then(|| Heat { wrap, ..method.usual().warm(before.clone()) })
                 }
             };
             next.by_hand.thinner = cut.then(|| halved(case));
@@ -250,28 +235,4 @@ fn change(ran: &mut Vec<Ran>, turn: &Turn, off_min: f64, case: &Case) {
     }
     ran[at].stage.until = Some(Until { min: Some(lasted), ..Until::default() });
     ran.insert(at + 1, Ran { stage: next, from_min: turn.at_min, by: Some(turn.id) });
-}
-
-/// The heat of a place that is warm already.
-fn settled(method: Method, mut heat: Heat) -> Heat {
-    if method == Method::Smoke {
-        heat.pit_start_c = None;
-    }
-    heat
-}
-
-/// The heat as it comes back after it was off for some minutes.
-fn lit_again(method: Method, before: &Heat, off_min: f64) -> Heat {
-    let mut heat = before.clone();
-    match (method, heat.source) {
-        (Method::Smoke, _) => {
-            let set_c = heat.pit_c.unwrap_or(USUAL_PIT_C);
-            heat.pit_start_c = Some(Pit::cooled_c(set_c, off_min).round());
-        }
-        // It stands in its oven: nobody brings it to a simmer on the hob first.
-        (Method::Braise | Method::Stew, Some(HeatSource::Oven)) => heat.start = Some(Start::Oven),
-        (Method::Braise, None) if heat.simmer.is_none() && heat.under.is_none() => heat.start = Some(Start::Oven),
-        _ => {}
-    }
-    heat
 }

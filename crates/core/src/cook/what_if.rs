@@ -16,28 +16,17 @@ use super::view::{Band, tender_at};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::{FEW_PIECES, STEWING_PIECE_M};
 use crate::error::Result;
-use crate::forecast::{Case, ForecastRequest, Heat, Wrap};
-use crate::heat::pit::WrapMaterial;
+use crate::forecast::{Case, ForecastRequest, Heat};
 use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
 use crate::sheet::{Ready, Worked, first_quarter};
-use crate::ways::{HeatSource, Medium, Method, Settings};
+use crate::ways::{Change, HeatSource, Method, Set, Settings, WayId};
 
 /// Cooks simulated for each: enough to compare by.
 const MEMBERS: u32 = 240;
-/// An oven and a pit are turned by so much, K.
-const OVEN_STEP_K: f64 = 20.0;
-const PIT_STEP_K: f64 = 15.0;
-const FAT_STEP_K: f64 = 5.0;
-/// Within these, °C.
-const OVEN_C: [f64; 2] = [90.0, 180.0];
-const PIT_C: [f64; 2] = [95.0, 150.0];
-const FAT_C: [f64; 2] = [80.0, 98.0];
-/// Where a pot is held, a pit and a bath, °C.
+/// Where a pot is held, °C.
 const POT_HOLDS_C: f64 = 70.0;
-const PIT_HOLDS_C: f64 = 70.0;
-const BATH_HOLDS_C: f64 = 65.0;
 /// What a finished pot moved to an oven is set to, °C.
 const OVEN_FOR_A_POT_C: f64 = 150.0;
 /// A difference below this is none: meat, g; liquid, L; time, min.
@@ -100,80 +89,28 @@ fn way(method: Method, heat: Heat, lid: Option<Lid>) -> Happened {
     Happened::Changed { method: Some(method), heat: Some(Box::new(heat)), lid, halved: false }
 }
 
-/// A dial turned by a step, inside its range; none where it stands at its end.
-fn turned(now_c: f64, by_k: f64, [low, high]: [f64; 2]) -> Option<f64> {
-    let to_c = (now_c + by_k).clamp(low, high);
-    ((to_c - now_c).abs() >= 4.0 && (to_c - now_c).signum() == by_k.signum()).then_some(to_c)
-}
-
-fn up_and_down(medium: &Medium) -> Vec<Candidate> {
-    let mut found = Vec::new();
-    let mut dial = |up: bool, words: Message, change: Heat| {
+fn up_and_down(set: &Set) -> Vec<Candidate> {
+    let turned = |up: bool| {
+        let (words, change) = set.way().turned(up)?;
         let (id, trade) = if up { ("hotter", say::hotter_trade()) } else { ("cooler", say::cooler_trade()) };
-        found.push(candidate(id, words, trade, heat(change)));
+        Some(candidate(id, words, trade, heat(change)))
     };
-    for up in [true, false] {
-        let sign = if up { 1.0 } else { -1.0 };
-        match medium {
-            Medium::Oven { set_c, .. } => {
-                if let Some(c) = turned(*set_c, sign * OVEN_STEP_K, OVEN_C) {
-                    dial(up, say::turn_oven(Dial(c)), Heat { set_c: Some(c), ..Heat::default() });
-                }
-            }
-            Medium::Pit { pit, .. } => {
-                if let Some(c) = turned(pit.set_c, sign * PIT_STEP_K, PIT_C) {
-                    dial(up, say::turn_pit(Dial(c)), Heat { pit_c: Some(c), ..Heat::default() });
-                }
-            }
-            Medium::Fat { fat_c } => {
-                if let Some(c) = turned(*fat_c, sign * FAT_STEP_K, FAT_C) {
-                    dial(up, say::turn_fat(Temperature(c)), Heat { fat_c: Some(c), ..Heat::default() });
-                }
-            }
-            Medium::Hob { simmer } => {
-                let next = match (simmer, up) {
-                    (Simmer::Lazy, true) => Some(Simmer::Gentle),
-                    (Simmer::Gentle, true) => Some(Simmer::Brisk),
-                    (Simmer::Brisk | Simmer::Boil, false) => Some(Simmer::Gentle),
-                    (Simmer::Gentle, false) => Some(Simmer::Lazy),
-                    _ => None,
-                };
-                if let Some(simmer) = next {
-                    let words = say::turn_hob(simmer.key(), simmer.looks());
-                    dial(up, words, Heat { simmer: Some(simmer), ..Heat::default() });
-                }
-            }
-            Medium::SlowCooker { setting } => {
-                let to = if up { Settings::High } else { Settings::Low };
-                if to != *setting {
-                    dial(up, say::turn_crock(to.key()), Heat { setting: Some(to), ..Heat::default() });
-                }
-            }
-            _ => {}
-        }
-    }
-    found
+    [true, false].into_iter().filter_map(turned).collect()
 }
 
-/// Wrapped now, in paper or foil, where it is bare.
-fn wraps(medium: &Medium) -> Vec<Candidate> {
-    let Medium::Pit { wrap, .. } = medium else { return Vec::new() };
-    if wrap.is_some_and(|(_, at_c)| at_c <= 0.0) {
-        return Vec::new();
-    }
-    let wrapped = |id, material: WrapMaterial| {
-        let change = Heat { wrap: Some(Wrap { material, at_core_c: Some(0.0) }), ..Heat::default() };
-        candidate(id, say::wrap_now(material.key()), say::wrap_now_trade(material.key()), heat(change))
-    };
-    vec![wrapped("wrap_paper", WrapMaterial::Paper), wrapped("wrap_foil", WrapMaterial::Foil)]
+/// What only this way has to offer.
+fn its_own(set: &Set) -> Vec<Candidate> {
+    let could = |(id, Change { words, trade, heat: change }): (_, Change)| candidate(id, words, trade, heat(change));
+    set.way().could().into_iter().map(could).collect()
 }
 
 /// Cut in two, to another heat, held.
-fn moves(case: &Case, medium: &Medium, kitchen: &Kitchen) -> Vec<Candidate> {
+fn moves(case: &Case, medium: &Set, kitchen: &Kitchen) -> Vec<Candidate> {
     let mut found = Vec::new();
-    let wet = medium.is_pot() && !matches!(medium, Medium::Pressure { .. } | Medium::KeepWarm { .. });
+    let facts = medium.facts();
+    let (shut, in_oven) = (facts.locked, facts.source == Some(HeatSource::Oven));
+    let wet = facts.is_pot && !shut && medium.id() != WayId::KeepWarm;
     let main = case.main();
-    let shut = matches!(medium, Medium::Pressure { .. });
     if !shut && main.pieces <= FEW_PIECES && main.sides_m[0] > STEWING_PIECE_M {
         let happened = Happened::Changed { method: None, heat: None, lid: None, halved: true };
         found.push(candidate("halve", say::halve_now(), say::halve_now_trade(), happened));
@@ -183,29 +120,22 @@ fn moves(case: &Case, medium: &Medium, kitchen: &Kitchen) -> Vec<Candidate> {
         let happened = way(Method::Pressure, change, Some(Lid::Tight));
         found.push(candidate("pressure", say::press_now(), say::press_now_trade(), happened));
     }
-    if wet && !matches!(medium, Medium::Oven { .. }) && kitchen.has(Kit::Oven) {
-        let change = Heat { source: Some(HeatSource::Oven), set_c: Some(OVEN_FOR_A_POT_C), ..Heat::default() };
+    if wet && !in_oven && kitchen.has(Kit::Oven) {
         // It simmers already.
-        let change = Heat { start: Some(crate::ways::Start::Oven), ..change };
+        let change = Heat { start: Some(crate::ways::Start::Oven), ..Heat::oven(OVEN_FOR_A_POT_C) };
         let happened = way(Method::Braise, change, Some(Lid::Tight));
         found.push(candidate("oven", say::to_the_oven(Dial(OVEN_FOR_A_POT_C)), say::to_the_oven_trade(), happened));
     }
-    if matches!(medium, Medium::Oven { .. }) && kitchen.has(Kit::Hob) {
-        let change = Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() };
-        let happened = way(Method::Braise, change, Some(Lid::Loose));
+    if in_oven && kitchen.has(Kit::Hob) {
+        let happened = way(Method::Braise, Heat::hob(Simmer::Gentle), Some(Lid::Loose));
         found.push(candidate("hob", say::to_the_hob(), say::to_the_hob_trade(), happened));
     }
-    let hold = match medium {
-        Medium::Pit { .. } => Some((PIT_HOLDS_C, heat(Heat { pit_c: Some(PIT_HOLDS_C), ..Heat::default() }))),
-        Medium::Bath { bath_c } if *bath_c > BATH_HOLDS_C => {
-            Some((BATH_HOLDS_C, heat(Heat { bath_c: Some(BATH_HOLDS_C), ..Heat::default() })))
-        }
-        _ if wet => {
-            let change = Heat { at_c: Some(POT_HOLDS_C), ..Heat::default() };
-            Some((POT_HOLDS_C, way(Method::KeepWarm, change, None)))
-        }
-        _ => None,
+    let in_place = medium.way().held().map(|(at_c, change)| (at_c, heat(change)));
+    let kept_warm = || {
+        let change = Heat { at_c: Some(POT_HOLDS_C), ..Heat::default() };
+        wet.then(|| (POT_HOLDS_C, way(Method::KeepWarm, change, None)))
     };
+    let hold = in_place.or_else(kept_warm);
     found.extend(
         hold.map(|(at_c, happened)| {
             candidate("hold", say::hold_now(Temperature(at_c)), say::hold_now_trade(), happened)
@@ -354,7 +284,7 @@ pub fn what_if(
         let so_far = facts.so_far(&before, &[])?;
         let few = outcome(&facts, so_far.worked.as_ref().unwrap_or(&before));
         let medium = running(&worked, minutes_between(met_heat, now)).medium;
-        let mut candidates = wraps(&medium);
+        let mut candidates = its_own(&medium);
         candidates.extend(up_and_down(&medium));
         candidates.extend(moves(&worked.case, &medium, kitchen));
         for Candidate { id, words, trade, happened } in candidates {

@@ -1,6 +1,7 @@
 //! The cuts: what a muscle is made of, and whether hours of moist heat do it any good.
 
 mod eaten;
+mod shape;
 
 use ergastic_physics::body::DENSITY;
 use ergastic_physics::part::Muscle;
@@ -11,6 +12,7 @@ use utoipa::ToSchema;
 use crate::error::{Error, Kind, Result};
 
 pub use eaten::EatenAs;
+pub use shape::Shape;
 
 /// A beef cut by the name of its muscle or joint.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]

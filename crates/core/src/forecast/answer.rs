@@ -7,9 +7,10 @@ use ergastic_words::{Message, Voice, forecast as say};
 
 use super::own_time::OwnTime;
 use super::pressed::PressureMinutes;
-use super::resolve::{Case, Filled};
+use super::resolve::Case;
 use crate::cuts::Cut;
 use crate::safety::Caution;
+use crate::ways::Filled;
 use crate::ways::Method;
 
 /// Three quantiles in minutes; `null` where no member gets there.

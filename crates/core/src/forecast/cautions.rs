@@ -3,16 +3,16 @@
 use super::resolve::{Case, Part};
 use crate::cuts::{Cut, EatenAs, STEWING_PIECE_M};
 use crate::safety::{
-    Caution, PIERCED_SAFE_C, boils_dry, coals_outdoors, cooked_bag, cool_hold, cooling, cured_pink, frozen_start,
-    not_softening, part_cooked, pierced, pressure_dry, pressure_full, pressure_lid, pressure_little, slow_warming,
-    small_in_pit, thaw_first, under_fat,
+    Caution, PIERCED_SAFE_C, boils_dry, coals_outdoors, cooling, cured_pink, frozen_start, part_cooked, pierced,
+    pressure_dry, pressure_full, pressure_lid, pressure_little, slow_warming, small_in_pit, thaw_first,
 };
-use crate::ways::{Cooling, Medium, Method, against};
+use crate::ways::chill::Chill;
+use crate::ways::pit::InThePit;
+use crate::ways::{Cooling, Method, WayId, against};
 use ergastic_physics::body::THAWED_C;
 use ergastic_physics::case::End;
 use ergastic_physics::pressure::{FULLEST, MIN_LITRES};
 use ergastic_physics::record::Record;
-use ergastic_physics::tender::SOFTENS_FROM_C;
 use ergastic_physics::units::HOUR_S;
 
 /// So few thin pieces are strips or slices, not a heap of bites.
@@ -30,7 +30,7 @@ fn unsuited(case: &Case) -> Option<Caution> {
     if let Some(reason) = refused {
         return Some(Caution::new("unsuited", reason, case.voice));
     }
-    let bare = matches!(&case.first().medium, Medium::Pit { wrap: None, .. });
+    let bare = case.first().medium.get::<InThePit>().is_some_and(|pit| pit.wrap.is_none());
     (bare && case.parts.iter().any(small)).then(|| small_in_pit(case.voice))
 }
 
@@ -40,14 +40,14 @@ pub fn of(case: &Case, record: &Record, ready_s: Option<f64>, comes_up: bool) ->
     let mut cautions = Vec::new();
     let media = || case.stages.iter().map(|stage| &stage.medium);
     if case.start_c < THAWED_C {
-        let slow = media().any(|medium| matches!(medium, Medium::SlowCooker { .. } | Medium::KeepWarm { .. }));
+        let slow = media().any(|medium| medium.facts().warms_slowly);
         cautions.push(if slow { thaw_first(voice) } else { frozen_start(voice) });
     }
     cautions.extend(unsuited(case));
-    if media().any(|medium| matches!(medium, Medium::Coals(_))) {
+    if media().any(|medium| medium.id() == WayId::Coals) {
         cautions.push(coals_outdoors(voice));
     }
-    if media().any(|medium| matches!(medium, Medium::Pressure { .. })) {
+    if media().any(|medium| medium.facts().locked) {
         cautions.push(pressure_lid(voice));
         let full = (case.liquid_l / 1000.0 + case.packing.meat_m3) / case.pot().volume_m3();
         if full > FULLEST {
@@ -69,29 +69,15 @@ pub fn of(case: &Case, record: &Record, ready_s: Option<f64>, comes_up: bool) ->
     if hottest_c < PIERCED_SAFE_C {
         cautions.push(pierced(hottest_c, voice));
     }
-    for medium in media() {
-        match medium {
-            Medium::Bath { bath_c: t } | Medium::KeepWarm { at_c: t } | Medium::Fat { fat_c: t }
-                if *t < SOFTENS_FROM_C =>
-            {
-                cautions.push(not_softening(*t, voice));
-            }
-            Medium::KeepWarm { at_c } if *at_c < voice.food_code().hot_hold_c() => {
-                cautions.push(cool_hold(*at_c, voice))
-            }
-            _ => {}
+    for caution in media().flat_map(|medium| medium.way().cautions(voice)) {
+        if !cautions.contains(&caution) {
+            cautions.push(caution);
         }
-    }
-    if media().any(|medium| matches!(medium, Medium::Fat { .. })) {
-        cautions.push(under_fat(voice));
-    }
-    if media().any(|medium| matches!(medium, Medium::Bath { .. })) {
-        cautions.push(cooked_bag(voice));
     }
     if case.parts.iter().any(|part| part.facts.cut == Cut::CornedBrisket) {
         cautions.push(cured_pink(voice));
     }
-    if let Some(chill) = case.stages.iter().position(|stage| matches!(stage.medium, Medium::Chill { .. })) {
+    if let Some(chill) = case.stages.iter().position(|stage| stage.medium.id() == WayId::Chill) {
         let chilled_s = if chill == 0 { 0.0 } else { record.stage_ends_s[chill - 1] };
         let tender_first = case.stages[..chill].iter().any(|stage| stage.end == End::Tender);
         let done = tender_first || ready_s.is_some_and(|ready_s| ready_s <= chilled_s);
@@ -101,7 +87,7 @@ pub fn of(case: &Case, record: &Record, ready_s: Option<f64>, comes_up: bool) ->
     }
     if let (Some(dry_s), Some(ready_s)) = (record.dry_s, ready_s)
         && dry_s < ready_s
-        && !matches!(case.first().medium, Medium::Chill { cooling: Cooling::InLiquid })
+        && case.first().medium.get::<Chill>().is_none_or(|cold| cold.cooling != Cooling::InLiquid)
     {
         cautions.push(boils_dry(dry_s / HOUR_S, voice));
     }

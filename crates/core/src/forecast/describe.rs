@@ -1,5 +1,6 @@
 //! From an ensemble and the median run to the answer.
 
+use crate::ways::pressure::Pressure;
 use ergastic_words::{Voice, forecast as say};
 
 use super::answer::{Assumed, CurvePoint, Forecast, Inside, InsideFrame, PartForecast, Quantiles, StageSpan};
@@ -15,7 +16,6 @@ use super::{cautions, notes, thumb, words};
 use crate::cuts::Cut;
 use crate::error::Result;
 use crate::safety::WARM_PAST_C;
-use crate::ways::Medium;
 use ergastic_physics::body::SHELLS;
 use ergastic_physics::record::{Frame, Record};
 use ergastic_physics::units::{MINUTE_S, round_to};
@@ -81,7 +81,7 @@ pub(super) fn quantiles(values: &[f64], weights: &[f64]) -> Quantiles {
 ///
 /// Rules of thumb are left to [`forecast`]: they run other cases.
 pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
-    let slow = case.stages.iter().all(|stage| stage.medium.way().slow);
+    let slow = case.stages.iter().all(|stage| stage.medium.facts().slow);
     let curve_min = if slow { SLOW_CURVE_MIN } else { CURVE_MIN };
     let physics = case.physics();
     let record = recorded(&physics, curve_min * MINUTE_S, WARM_PAST_C);
@@ -101,7 +101,7 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     let last_s = f64::max(median.too_far_s.min(HORIZON_S), p50_s.unwrap_or(0.0));
     let shown = || record.frames.iter().filter(move |frame| frame.time_s <= last_s + curve_min * MINUTE_S);
     let inside = case.inside.then(|| inside(case, shown()));
-    let under_pressure = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
+    let under_pressure = case.stages.iter().any(|stage| stage.medium.facts().locked);
     let come_up_s = if under_pressure { median.came_up_s } else { come_up_s(&physics) };
     let come_up_min = come_up_s.is_finite().then_some(come_up_s / MINUTE_S);
     let hold_s = |times: &Times| if times.came_up_s.is_finite() { times.hold_s } else { f64::INFINITY };
@@ -163,10 +163,7 @@ fn inside<'a>(case: &Case, frames: impl Iterator<Item = &'a Frame>) -> Inside {
 
 /// Time at pressure: as solved for, or as given.
 fn at_pressure(case: &Case, holds_s: &[f64], weights: &[f64]) -> Quantiles {
-    let given = case.stages.iter().find_map(|stage| match stage.medium {
-        Medium::Pressure { hold_s, .. } => hold_s.filter(|hold_s| hold_s.is_finite()),
-        _ => None,
-    });
+    let given = case.stages.iter().find_map(|stage| stage.medium.get::<Pressure>()?.hold_s.filter(|s| s.is_finite()));
     match given.map(|hold_s| hold_s / MINUTE_S) {
         Some(minutes) if case.solved_stage().is_none() => {
             Quantiles { p10: Some(minutes), p50: Some(minutes), p90: Some(minutes) }
@@ -219,7 +216,7 @@ fn spans(case: &Case, record: &Record) -> Vec<StageSpan> {
         record.stage_ends_s.iter().map(|end_s| end_s.is_finite().then(|| round_to(end_s / MINUTE_S, 0.1))).collect();
     let span = |(i, stage): (usize, &super::resolve::Stage)| StageSpan {
         method: stage.method,
-        words: case.voice.render(stage.medium.words()),
+        words: case.voice.render(stage.medium.way().name()),
         from_min: if i == 0 { Some(0.0) } else { ends[i - 1] },
         to_min: ends[i],
     };

@@ -9,7 +9,7 @@ use super::resolve::{Case, Stage};
 use super::stats::{correlation, quantile};
 use super::update::Update;
 use crate::cuts::EatenAs;
-use crate::ways::Medium;
+use crate::ways::Unknown;
 use ergastic_physics::members::Piece;
 use ergastic_physics::units::{MINUTE_S, round_to};
 use ergastic_physics::{Sample, run_all_sampled};
@@ -67,8 +67,8 @@ fn narrows(case: &Case, drawn: &Update, width_min: f64) -> Vec<Narrows> {
         parts.iter().map(|part| share(&|i| of(&part[i]))).fold(0.0, f64::max)
     };
     let media = || case.stages.iter().map(|stage| &stage.medium);
-    let oven = media().any(|medium| matches!(medium, Medium::Oven { .. } | Medium::Coals(_)));
-    let pit = media().any(|medium| matches!(medium, Medium::Pit { .. }));
+    let oven = media().any(|medium| medium.facts().unknown == Unknown::Oven);
+    let pit = media().any(|medium| medium.facts().unknown == Unknown::Pit);
     let guessed = case.parts.iter().any(|part| !part.measured);
     let thickness = if guessed { say::narrow_thickness() } else { say::narrow_measured() };
     let facts = [
@@ -191,6 +191,6 @@ fn band_rule(case: &Case, answer: &Forecast) -> Option<Rule> {
 }
 
 fn medium_rule(stage: &Stage, case: &Case) -> Rule {
-    let heats = stage.medium.how_it_heats(stage.pot.lid, case.boil_c);
-    rule(case, ways::title(stage.medium.words()), heats.rule, heats.numbers, heats.sure)
+    let heats = stage.medium.way().how_it_heats(stage.pot.lid, case.boil_c);
+    rule(case, ways::title(stage.medium.way().name()), heats.rule, heats.numbers, heats.sure)
 }

@@ -19,6 +19,7 @@ mod update;
 mod weighted;
 mod words;
 
+pub use crate::ways::{ByHand, Filled, Heat, Mopping, StageRequest, Until, Wrap};
 pub use ahead::{Ahead, Moved};
 pub use answer::{
     Assumed, BandPoint, CurvePoint, Explained, Forecast, Inside, InsideFrame, Narrows, PartForecast, Quantiles, Rule,
@@ -31,9 +32,9 @@ pub(crate) use meat::with_meat;
 pub use meat::{Meat, size_mm_schema};
 pub use own_time::OwnTime;
 pub use pressed::PressureMinutes;
-pub use request::{Added, BodyFrom, ByHand, ForBody, ForecastRequest, Heat, Mopping, StageRequest, Until, Wrap};
+pub use request::{Added, BodyFrom, ForBody, ForecastRequest};
 pub(crate) use resolve::CORNED_SALT;
-pub use resolve::{Case, Filled, Leg, Part, Stage};
+pub use resolve::{Case, Leg, Part, Stage};
 pub use stats::{chance, correlation, quantile};
 pub use update::{Update, softness_at, update, update_ahead};
 pub use weighted::Weighted;

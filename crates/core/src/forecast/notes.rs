@@ -3,12 +3,12 @@
 use ergastic_words::{Guide, Message, Span, Volume, forecast as say};
 
 use super::answer::{Forecast, PartForecast, Quantiles};
-use super::request::{ForecastRequest, Heat};
+use super::request::ForecastRequest;
 use super::resolve::Case;
 use crate::cuts::EatenAs;
 use crate::finish::slicing;
 use crate::heat::pot::Simmer;
-use crate::ways::{HeatSource, Medium};
+use crate::ways::Heat;
 use ergastic_physics::tender::SOFTENS_FROM_C;
 use ergastic_physics::units::MINUTE_S;
 use ergastic_physics::{HORIZON_S, median_times};
@@ -37,7 +37,7 @@ pub fn of(
             say::never_comes_up()
         } else if case.fixed_end() {
             if none { say::ends_before() } else { say::ends_before_some() }
-        } else if case.stages.iter().all(|stage| too_cool(&stage.medium)) {
+        } else if case.stages.iter().all(|stage| !stage.medium.way().softens()) {
             say::too_cool(Guide(SOFTENS_FROM_C))
         } else if none {
             say::never()
@@ -66,20 +66,12 @@ pub fn of(
     notes
 }
 
-fn too_cool(medium: &Medium) -> bool {
-    match medium {
-        Medium::Bath { bath_c: t } | Medium::KeepWarm { at_c: t } | Medium::Fat { fat_c: t } => *t < SOFTENS_FROM_C,
-        Medium::Chill { .. } => true,
-        _ => false,
-    }
-}
-
 /// What a rolling boil gains and costs against a gentle simmer of the same pot.
 pub fn price_of_boiling(request: &ForecastRequest, case: &Case, answer: &Forecast) -> Option<Message> {
-    if !matches!(case.first().medium, Medium::Hob { simmer: Simmer::Boil }) || case.stages.len() > 1 {
+    if !case.first().medium.rolls() || case.stages.len() > 1 {
         return None;
     }
-    let heat = Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() };
+    let heat = Heat::hob(Simmer::Gentle);
     let gentle = ForecastRequest { heat: Some(heat), ..request.clone() }.resolve().ok()?;
     let times = median_times(&gentle.physics());
     let (ready, far) = (answer.ready_min.p50?, answer.too_far_min.p50?);

@@ -1,5 +1,6 @@
 //! A time the cook has fixed: obeyed, and answered with its odds.
 
+use crate::ways::pressure::Pressure;
 use ergastic_words::{Message, Minutes, Share, forecast as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -8,7 +9,7 @@ use super::resolve::Case;
 use super::stats::{chance, quantile};
 use super::update::update;
 use super::weighted::Weighted;
-use crate::ways::Medium;
+use crate::ways::Set;
 use ergastic_physics::case::End;
 use ergastic_physics::units::MINUTE_S;
 
@@ -41,15 +42,10 @@ impl OwnTime {
         let own_s = case.own_time_s()?;
         let mut open = Case { members: MEMBERS.min(case.members), ..case.clone() };
         let last = open.stages.len() - 1;
-        let pressed = match &mut open.stages[last].medium {
-            Medium::Pressure { hold_s, .. } => {
-                *hold_s = None;
-                true
-            }
-            _ => false,
-        };
-        if !pressed {
-            open.stages[last].end = End::Stays;
+        let pressed = open.stages[last].medium.facts().locked;
+        match open.stages[last].medium.get::<Pressure>().copied() {
+            Some(pot) => open.stages[last].medium = Set::Pressure(Pressure { hold_s: None, ..pot }),
+            None => open.stages[last].end = End::Stays,
         }
         let Weighted { ready_s, times, weights, .. } = update(&open, &[], None).ensemble;
         // How long each cook would have needed, in what the cook has fixed.

@@ -1,5 +1,6 @@
 //! The minutes of a pressure pot: coming up, at pressure, letting go, and what keep-warm adds.
 
+use crate::ways::pressure::Pressure;
 use ergastic_words::{Minutes, forecast as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -8,7 +9,6 @@ use super::own_time::as_set;
 use super::resolve::Case;
 use super::stats::quantile;
 use super::weighted::Weighted;
-use crate::ways::Medium;
 use ergastic_physics::pressure::KEPT_WARM_C;
 use ergastic_physics::tender::rate;
 use ergastic_physics::units::{HOUR_S, MINUTE_S, round_to};
@@ -32,10 +32,10 @@ impl PressureMinutes {
     /// Of a case's one stage under pressure, set for its certainty; none where it never comes up. `ends_s` are the
     /// ends of the median run's stages.
     pub fn of(case: &Case, ensemble: &Weighted, ends_s: &[f64]) -> Option<Self> {
-        let mut pressed = case.stages.iter().enumerate().filter(|(_, s)| matches!(s.medium, Medium::Pressure { .. }));
+        let mut pressed = case.stages.iter().enumerate().filter_map(|(at, s)| Some((at, s.medium.get::<Pressure>()?)));
         // Where it is closed more than once each of its stages says its own minutes.
-        let (Some((at, stage)), None) = (pressed.next(), pressed.next()) else { return None };
-        let Medium::Pressure { hold_s, target_c, quick, .. } = stage.medium else { return None };
+        let (Some((at, &pot)), None) = (pressed.next(), pressed.next()) else { return None };
+        let Pressure { hold_s, target_c, quick, .. } = pot;
         let given = hold_s.filter(|s| s.is_finite());
         let holds_s: Vec<f64> = ensemble.times.iter().map(|times| times.hold_s).collect();
         let set_min = match given {

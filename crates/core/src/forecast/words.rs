@@ -1,5 +1,6 @@
 //! The sentence why, and what each medium is called.
 
+use crate::ways::pit::InThePit;
 use ergastic_words::{Join, Length, Message, Span, forecast as say, ways};
 
 use super::answer::Quantiles;
@@ -7,7 +8,6 @@ use super::pressed::PressureMinutes;
 use super::resolve::Case;
 use crate::cuts::{CutFacts, DryRisk, EatenAs};
 use crate::heat::pot::Lid;
-use crate::ways::Medium;
 use ergastic_physics::pressure::MIN_LITRES;
 use ergastic_physics::record::Frame;
 
@@ -25,10 +25,10 @@ pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>, pressure: O
     let minutes = pressure.map(|minutes| Message::text(minutes.text.clone()));
     let main = case.main();
     let first = &case.first().medium;
-    let cooks = match (first, case.stages.as_slice()) {
-        (Medium::Pressure { .. }, [_]) if case.liquid_l < MIN_LITRES => ways::pressure_comes_late(),
-        (_, [_]) => first.sentence(case.boil_c, at_ready.map(|frame| frame.medium_c)),
-        (_, stages) => ways::chain(Message::list(stages.iter().map(|stage| stage.medium.words()), Join::Then)),
+    let cooks = match (first.facts().locked, case.stages.as_slice()) {
+        (true, [_]) if case.liquid_l < MIN_LITRES => ways::pressure_comes_late(),
+        (_, [_]) => first.way().sentence(case.boil_c, at_ready.map(|frame| frame.medium_c)),
+        (_, stages) => ways::chain(Message::list(stages.iter().map(|stage| stage.medium.way().name()), Join::Then)),
     };
     let (name, make) = (main.name(), make(main.facts));
     let Some(p50) = ready.p50 else {
@@ -45,7 +45,7 @@ fn price(case: &Case) -> Option<Message> {
     let (main, first) = (case.main(), &case.first().medium);
     if case.stages.iter().any(|stage| stage.medium.rolls()) {
         Some(say::price_of_boiling())
-    } else if matches!(first, Medium::Pit { wrap: None, .. }) {
+    } else if first.get::<InThePit>().is_some_and(|pit| pit.wrap.is_none()) {
         Some(say::price_of_bare())
     } else if main.facts.dry_risk == DryRisk::High {
         let sliced = matches!(main.eaten_as, EatenAs::Slice | EatenAs::Probe);

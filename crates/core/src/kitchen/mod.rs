@@ -1,7 +1,9 @@
 //! The kitchen: the things that stand in it, and how its cook likes figures shown.
 
 mod kept;
+mod kind;
 mod kit;
+mod lane;
 mod things;
 
 use std::collections::BTreeMap;
@@ -21,7 +23,9 @@ use things::{check_all, free};
 
 pub use ergastic_words::{Clock, FoodCode, Units};
 pub use kept::Kept;
+pub use kind::ThingKind;
 pub use kit::Kit;
+pub use lane::Lane;
 pub use things::{
     Bath, BurnerMeasures, Oven, PanMeasures, PitMeasures, PressurePot, Probe, SlowCooker, Thing, USUAL_INSERT_W,
     Unmeasured,

@@ -8,7 +8,7 @@ use super::drawn::Drawn;
 use super::recipe::Checked;
 use super::request::Sort;
 use super::served::Served;
-use super::shape::Shape;
+use crate::cuts::Shape;
 use crate::cuts::{Cut, EatenAs};
 use crate::forecast::PressureMinutes;
 pub use crate::forecast::Quantiles;

@@ -5,7 +5,6 @@ use ergastic_words::{Join, Mass, Message, matching as say};
 use super::answer::{Fuel, WashingUp};
 use crate::bench::Sear;
 use crate::forecast::{Case, StageSpan};
-use crate::kitchen::Kit;
 
 /// Browning in a pan, kWh.
 const SEAR_KWH: f64 = 0.3;
@@ -14,7 +13,7 @@ pub fn fuel(case: &Case, spans: &[StageSpan], cook_min: f64, sear: Sear) -> Fuel
     let (mut kwh, mut solid_kg) = (0.0, 0.0);
     for (stage, span) in case.stages.iter().zip(spans) {
         let minutes = span.to_min.unwrap_or(cook_min).min(cook_min) - span.from_min.unwrap_or(cook_min);
-        let burned = stage.medium.burns(f64::max(0.0, minutes) / 60.0);
+        let burned = stage.medium.way().burns(f64::max(0.0, minutes) / 60.0);
         kwh += burned.kwh;
         solid_kg += burned.solid_kg;
     }
@@ -36,10 +35,10 @@ pub fn washing_up(case: &Case, sear: Sear) -> WashingUp {
             things.push(thing);
         }
     };
-    case.stages.iter().flat_map(|stage| stage.medium.way().washes).for_each(|thing| add(thing()));
+    case.stages.iter().flat_map(|stage| stage.medium.facts().washes).for_each(|thing| add(thing()));
     // A pressure pot is seared in itself.
     let first = &case.first().medium;
-    if first.is_pot() && first.way().kit != Some(Kit::PressurePot) && sear != Sear::None {
+    if first.is_pot() && !first.facts().locked && sear != Sear::None {
         add(say::wash_pan());
     }
     WashingUp { things: things.len() as u32, words: case.voice.render(Message::list(things, Join::Commas)) }

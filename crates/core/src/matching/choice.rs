@@ -10,14 +10,14 @@ use super::drawn::Needs;
 use super::hours::{Work, earliest_free, latest_free, overlap_min};
 use super::hurry::Hurry;
 use super::suits;
-use super::variants::{Variant, wants};
+use super::variants::Variant;
 use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
 use crate::forecast::chance;
 use crate::kitchen::Kit;
 use crate::sheet::{Worked, lead_min, steps};
-use crate::ways::{MOVE_MIN, Medium};
+use crate::ways::{MOVE_MIN, Set, WayId};
 
 /// From this chance on a way is tight rather than too late.
 pub(super) const TIGHT: f64 = 0.5;
@@ -128,11 +128,10 @@ impl Sauce {
         let durations = &worked.durations;
         let liquid_l = if durations.has_sauce() { durations.liquid_left_l } else { 0.0 };
         let gelatin_pct = if liquid_l > 0.0 { durations.gelatin_g / (liquid_l * 10.0) } else { 0.0 };
-        let body = match worked.case.last().medium {
-            Medium::Pit { .. } => "drips",
-            Medium::Fat { .. } => "under_fat",
-            _ if liquid_l == 0.0 => "none",
-            _ => body(gelatin_pct),
+        let body = match worked.case.last().medium.facts().no_sauce {
+            Some(instead) => instead,
+            None if liquid_l == 0.0 => "none",
+            None => body(gelatin_pct),
         };
         Self { litres: liquid_l * loads, gelatin_pct, body }
     }
@@ -170,7 +169,7 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
     let sauce = Sauce::of(&worked, loads);
     let chance_ready = worked.chance_within(times.there_min);
     let (verdict, why) = verdict(block, &worked, &variant, &times, chance_ready);
-    let clashes = clashes(block, variant.kit, &times);
+    let clashes = clashes(block, &worked.case.first().medium, &times);
 
     let yield_kg = durations.yield_kg * loads;
     let portions = yield_kg / block.portion_kg;
@@ -210,8 +209,7 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         sauce_l: sauce.litres,
         body_pct: sauce.gelatin_pct,
         sauce_body: voice.render(finish::body(sauce.body)),
-        bark: case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pit { .. }))
-            && !case.last().medium.is_pot(),
+        bark: case.stages.iter().any(|stage| stage.medium.id() == WayId::Pit) && !case.last().medium.is_pot(),
         fuel: fuel(case, &forecast.stages, forecast.ready_min.p50.unwrap_or(0.0), sear),
         washing_up: washing_up(case, sear),
         clashes: clashes.into_iter().map(|clash| voice.render(clash)).collect(),
@@ -238,7 +236,7 @@ fn hands(worked: &Worked, lead_min: f64) -> Vec<Work> {
 
 /// Everything a chain needs stands in its stages; the first piece of kit stands in the variant.
 fn case_kit(first: Kit, case: &crate::forecast::Case) -> Vec<Kit> {
-    std::iter::once(first).chain(case.stages.iter().skip(1).filter_map(|stage| stage.medium.way().kit)).collect()
+    std::iter::once(first).chain(case.stages.iter().skip(1).filter_map(|stage| stage.medium.facts().kit)).collect()
 }
 
 /// What is not free.
@@ -260,12 +258,12 @@ fn late_why(ready: Quantiles, there_are_min: f64) -> Option<Message> {
 }
 
 /// What a way would ask of hands that sleep or are away.
-fn clashes(block: &Block, kit: Kit, times: &Times) -> Vec<Message> {
+fn clashes(block: &Block, first: &Set, times: &Times) -> Vec<Message> {
     let (Some(start_by), Some(needed_min)) = (times.start_by, times.needed_min) else { return Vec::new() };
     let mut clashes = Vec::new();
     let met = plus_minutes(start_by, times.lead_min);
     let over = plus_minutes(met, needed_min).min(times.lift_at);
-    if let Some(wants) = wants(kit, block.kitchen.pit_holds_itself()) {
+    if let Some(wants) = first.facts().wants(block.kitchen.pit_holds_itself()) {
         let alone_min = overlap_min(met, over, &block.busy);
         if alone_min > LEFT_ALONE_MIN {
             let asleep_min = overlap_min(met, over, &block.asleep);

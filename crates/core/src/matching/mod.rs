@@ -14,7 +14,6 @@ mod rank;
 mod recipe;
 mod request;
 mod served;
-mod shape;
 mod sooner;
 mod substitutes;
 mod suits;
@@ -37,6 +36,7 @@ use block::Block;
 use choice::TIGHT;
 use variants::Variant;
 
+pub use crate::cuts::Shape;
 pub use answer::{
     Ask, Buy, Choice, Fuel, Matched, OnTheBlock, Substitute, Twice, Verdict, VerdictFrom, WashingUp, Way,
 };
@@ -45,7 +45,6 @@ pub use overview::{Cell, Row, overview};
 pub use recipe::{Checked, Equivalent, Landing, OWN, RecipeRead, Understood, read_recipe};
 pub use request::{MatchRequest, Sort};
 pub use served::Served;
-pub use shape::Shape;
 
 /// Less is not worth giving anything up for, min.
 const WORTH_HURRYING_MIN: f64 = 5.0;

@@ -5,25 +5,12 @@ use rayon::prelude::*;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::shape::Shape;
 use super::suits;
+use crate::cuts::Shape;
 use crate::cuts::{Cut, CutFacts, EatenAs};
-use crate::forecast::{ForecastRequest, Heat, describe};
-use crate::heat::pit::WrapMaterial;
-use crate::heat::pot::Simmer;
+use crate::forecast::{ForecastRequest, describe};
 use crate::kitchen::Kitchen;
-use crate::ways::{HeatSource, Method};
-
-/// The ways that are compared.
-pub const WAYS: [Method; 7] = [
-    Method::Braise,
-    Method::Stew,
-    Method::Pressure,
-    Method::SlowCooker,
-    Method::Smoke,
-    Method::Confit,
-    Method::WaterBath,
-];
+use crate::ways::{Method, usual};
 
 /// A cut and a way.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -49,19 +36,6 @@ pub struct Row {
     pub ways: Vec<Cell>,
 }
 
-/// The usual heat of a way.
-fn usual(method: Method) -> Heat {
-    match method {
-        Method::Stew => Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() },
-        Method::Smoke => Heat {
-            pit_c: Some(110.0),
-            wrap: Some(crate::forecast::Wrap { material: WrapMaterial::Paper, at_core_c: Some(70.0) }),
-            ..Heat::default()
-        },
-        _ => Heat::default(),
-    }
-}
-
 fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Cell {
     let voice = kitchen.voice();
     let shape = if method == Method::Stew { Shape::Cubed } else { Shape::Whole };
@@ -74,7 +48,7 @@ fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Cell {
     let request = ForecastRequest {
         cut: Some(facts.cut),
         method: Some(method),
-        heat: Some(usual(method)),
+        heat: Some(usual(method, kitchen.units)),
         eaten_as: (method == Method::Stew).then_some(eaten_as),
         altitude_m: Some(kitchen.altitude_m),
         members: Some(1),
@@ -93,7 +67,7 @@ pub fn overview(kitchen: &Kitchen) -> Vec<Row> {
             cut: facts.cut,
             name: kitchen.voice().render(facts.cut.label()),
             eaten_as: facts.eaten_as,
-            ways: WAYS.into_iter().map(|method| cell(facts, method, kitchen)).collect(),
+            ways: Method::COMPARED.into_iter().map(|method| cell(facts, method, kitchen)).collect(),
         })
         .collect()
 }

@@ -8,8 +8,8 @@ use ergastic_words::{Join, Mass, Message, Span, Voice, matching as say};
 
 use super::answer::{Choice, Verdict};
 use super::request::Sort;
-use super::shape::Shape;
 use crate::clock::minutes_between;
+use crate::cuts::Shape;
 use crate::cuts::{Cut, EatenAs};
 use crate::ways::{HeatSource, Method};
 use ergastic_physics::units::round_to;

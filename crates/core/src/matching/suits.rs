@@ -2,7 +2,7 @@
 
 use ergastic_words::{Message, Voice, matching as say};
 
-use super::shape::Shape;
+use crate::cuts::Shape;
 use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs};
 use crate::safety::Caution;
 use crate::ways::{self, Method};

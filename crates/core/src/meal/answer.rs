@@ -8,10 +8,10 @@ use uuid::Uuid;
 
 use crate::clock::minutes_between;
 use crate::forecast::Assumed;
+use crate::kitchen::Lane;
 use crate::plan::{Borrowed, Plan, PlanPin};
 use crate::safety::Caution;
 use crate::sheet::{Ready, Taken, TaskId, TaskKind, Window};
-use crate::ways::Lane;
 use ergastic_schedule::{Minute, Placed, Problem};
 
 /// One task of a meal.

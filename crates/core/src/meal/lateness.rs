@@ -4,7 +4,7 @@ use ergastic_words::{Join, Message, Span, meal as say};
 
 use super::solve::{Course, FEW_TRIES, Placed};
 use crate::clock::minutes_between;
-use crate::sheet::Thing;
+use crate::kitchen::ThingKind;
 use ergastic_schedule::{Minute, solve};
 
 /// A dish is the reason where by itself it is within this of the meal, min.
@@ -27,7 +27,7 @@ fn reason(courses: &[&Course], placed: &Placed) -> Message {
         let needs = minutes_between(now, placed.frame.bell) + f64::from(*alone);
         return say::late_alone(Message::text(courses[*dish].plan.name.clone()), Span(needs));
     }
-    let one_more = Thing::ALL.into_iter().filter_map(|thing| {
+    let one_more = ThingKind::ALL.into_iter().filter_map(|thing| {
         let kind = thing as usize;
         let mut groups: Vec<usize> = (problem.jobs.iter())
             .filter(|job| job.takes.iter().any(|take| take.kind == kind))

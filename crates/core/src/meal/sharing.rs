@@ -1,5 +1,6 @@
 //! One oven at one temperature: dishes whose settings are near share it, and one gives way.
 
+use crate::ways::oven::Oven;
 use ergastic_words::{Dial, Span, Voice, meal as say};
 
 use super::answer::GaveWay;
@@ -8,7 +9,7 @@ use super::table::Table;
 use crate::forecast::Heat;
 use crate::kitchen::Kit;
 use crate::plan::Plan;
-use crate::ways::{HeatSource, Medium, Method};
+use crate::ways::{HeatSource, Method};
 
 /// A dish gives way by so much at the most, K. Working value: beyond it, it is another cook.
 const MAX_K: f64 = 30.0;
@@ -16,10 +17,7 @@ const MAX_K: f64 = 30.0;
 /// Where a dish stands in the oven at one setting the whole time: that setting, °C.
 fn oven_c(course: &Course) -> Option<f64> {
     match course.worked.case.stages.as_slice() {
-        [only] => match only.medium {
-            Medium::Oven { set_c, .. } => Some(set_c),
-            _ => None,
-        },
+        [only] => only.medium.get::<Oven>().map(|oven| oven.set_c),
         _ => None,
     }
 }

@@ -1,5 +1,6 @@
 //! The whole of it: a request in, a meal's sheet out.
 
+use crate::kitchen::ThingKind;
 use ergastic_words::{Message, Share, Span, meal as say, sheet as told};
 use jiff::Timestamp;
 
@@ -17,9 +18,7 @@ use crate::clock::minutes_between;
 use crate::error::Result;
 use crate::kitchen::Kitchen;
 use crate::plan::{Borrowed, Plan};
-use crate::sheet::{
-    Conflict, Steps, Taken, TakenAs, Task, TaskId, Thing, Window, broken_promises, set_c, short, taken,
-};
+use crate::sheet::{Conflict, Steps, Taken, TakenAs, Task, TaskId, Window, broken_promises, set_c, short, taken};
 
 /// What a degree costs by which a dish gives way, in minutes of guests. Working value.
 const A_DEGREE: f64 = 0.5;
@@ -242,7 +241,7 @@ fn as_problem(table: &Table, courses: &[&Course], placed: &Placed) -> PlacingPro
     PlacingProblem {
         problem: problem.clone(),
         tasks,
-        things: Thing::ALL.iter().map(|thing| thing.key().to_owned()).collect(),
+        things: ThingKind::ALL.iter().map(|thing| thing.key().to_owned()).collect(),
         placed: placing.jobs.clone(),
         late: placing.late,
         cost: placing.cost,

@@ -1,9 +1,10 @@
 //! A dish that is being cooked: its tasks are those of its cook, and the others are laid around them.
 
+use crate::kitchen::ThingKind;
 use jiff::Timestamp;
 use uuid::Uuid;
 
-use crate::sheet::{Ready, TakenSpan, Task, Thing, Worked, set_c};
+use crate::sheet::{Ready, TakenSpan, Task, Worked, set_c};
 
 /// A task of a dish that is being cooked.
 #[derive(Debug, Clone, PartialEq)]
@@ -38,7 +39,7 @@ impl UnderWay {
     pub(super) fn takes<'a>(&'a self, worked: &'a Worked) -> impl Iterator<Item = TakenSpan> + 'a {
         let open = self.tasks.iter().filter(|cooked| !cooked.done && cooked.task.end > cooked.task.start);
         open.filter_map(|CookedTask { task, .. }| {
-            let thing = if task.hands_on { Thing::Hands } else { Thing::of_lane(task.lane)? };
+            let thing = if task.hands_on { ThingKind::Hands } else { ThingKind::of_lane(task.lane)? };
             Some(TakenSpan::new(thing, set_c(worked, task), task.start, task.end))
         })
     }

@@ -1,5 +1,6 @@
 //! A wrap that would fall when nobody is up: put on later, at a warmer middle, where that spares more than it costs.
 
+use crate::ways::pit::InThePit;
 use ergastic_words::{Message, Span, Temperature, Voice, meal as say};
 
 use super::answer::GaveWay;
@@ -7,7 +8,6 @@ use super::solve::{Course, FEW_TRIES, Placed, begins, place};
 use super::table::Table;
 use crate::clock::minutes_between;
 use crate::sheet::TaskId;
-use crate::ways::Medium;
 
 /// Middles at which it is wrapped instead, °C: from soon after the usual to the end of the stall.
 const LATER_C: [f64; 6] = [73.0, 76.0, 79.0, 82.0, 86.0, 90.0];
@@ -18,10 +18,7 @@ const BETTER: f64 = 0.1;
 /// At which middle a dish is wrapped, if it is, °C.
 fn wrapped_at_c(course: &Course) -> Option<f64> {
     match course.worked.case.stages.as_slice() {
-        [only] => match only.medium {
-            Medium::Pit { wrap: Some((_, at_c)), .. } => Some(at_c),
-            _ => None,
-        },
+        [only] => only.medium.get::<InThePit>()?.wrap.map(|(_, at_c)| at_c),
         _ => None,
     }
 }

@@ -36,7 +36,8 @@ impl Laid<'_> {
     pub(super) fn reasons(&self) -> Reasons {
         let in_words = |said: Vec<Message>| said.into_iter().map(|said| self.case.voice.render(said)).collect();
         let first = self.case.first();
-        let mut heat: Vec<String> = in_words(first.medium.what_the_dial_decides(first.pot.lid).into_iter().collect());
+        let mut heat: Vec<String> =
+            in_words(first.medium.way().what_the_dial_decides(first.pot.lid).into_iter().collect());
         heat.push(self.forecast.why.clone());
         Reasons {
             meat: in_words(self.meat_reasons()),

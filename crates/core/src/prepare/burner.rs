@@ -5,7 +5,6 @@ use crate::finish::boils_off_kg_s;
 use crate::forecast::Case;
 use crate::heat::hob::HobKind;
 use crate::kitchen::{Kit, Kitchen};
-use crate::ways::Medium;
 
 /// A burner.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -32,7 +31,7 @@ impl Burner {
 
     /// What is under the pot itself: an insert's element lies against it, and its heat goes in as on an induction hob.
     pub(crate) fn under_pot(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> Self {
-        let under_pressure = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
+        let under_pressure = case.stages.iter().any(|stage| stage.medium.facts().locked);
         if !under_pressure {
             return Self::of_hob(bench, kitchen);
         }

@@ -72,7 +72,6 @@ use crate::finish::Target;
 use crate::forecast::{BodyFrom, Case, CurvePoint, ForBody, Forecast, ForecastRequest, Meat, forecast};
 use crate::heat::pot::{Lid, Vessel};
 use crate::kitchen::Kitchen;
-use crate::ways::Medium;
 use ergastic_physics::body::DENSITY;
 use ergastic_physics::juices::FAT_KG_PER_L;
 
@@ -159,7 +158,7 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     let left_l = pot.as_ref().map_or(0.0, |pot| pot.left_l);
     let balance = pot.as_ref().map(|pot| balance::balance(bench, &pot.poured, hours, people, left_l, case.voice));
     let medium_c = at_end(&|point| point.medium_c).clamp(40.0, case.boil_c);
-    let sealed = matches!(case.last().medium, Medium::Pressure { .. });
+    let sealed = case.last().medium.facts().locked;
     let later = later::later(bench, medium_c, hours * 60.0, sealed, case.voice);
     let coals = dial::coal_ring(&case, hours * 60.0);
     let laid = Laid {

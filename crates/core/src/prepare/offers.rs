@@ -14,7 +14,7 @@ use crate::heat::pot::{Lid, Simmer, Vessel};
 use crate::json::patch_of;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::ways::{HeatSource, Medium, Method};
+use crate::ways::{HeatSource, Method};
 
 /// Meat eaten by a head is served with so much of each thing that goes in later, g. Practice.
 const LATER_G_A_HEAD: f64 = 120.0;
@@ -316,15 +316,10 @@ fn shape(change: &Change, case: &Case) -> Vec<Offer> {
 }
 
 fn source(change: &Change, case: &Case) -> Vec<Offer> {
-    let stands = match case.first().medium {
-        Medium::Hob { .. } => HeatSource::Hob,
-        Medium::Coals(_) => HeatSource::Coals,
-        _ => HeatSource::Oven,
-    };
-    let hob = Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() };
+    let stands = case.first().medium.facts().source.unwrap_or(HeatSource::Oven);
     let all = [
         ("oven", Heat { source: Some(HeatSource::Oven), ..Heat::default() }, HeatSource::Oven),
-        ("hob", hob, HeatSource::Hob),
+        ("hob", Heat::hob(Simmer::Gentle), HeatSource::Hob),
         ("coals", Heat { source: Some(HeatSource::Coals), ..Heat::default() }, HeatSource::Coals),
     ];
     let offer = |(id, heat, source): (&'static str, Heat, HeatSource)| {

@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 use crate::bench::{Ingredient, Larder, Prepare};
 use crate::forecast::{Case, CurvePoint, Forecast};
 use crate::heat::pot::{Lid, Pot};
-use crate::ways::{LOOK_EVERY_MIN, Medium};
+use crate::ways::LOOK_EVERY_MIN;
 use ergastic_physics::body::DENSITY;
 use ergastic_physics::liquid::Packing;
 use ergastic_physics::pressure::{FULLEST, MIN_LITRES};
@@ -205,7 +205,7 @@ fn top_ups(curve: &[CurvePoint], first_l: f64, end_min: f64) -> Vec<TopUp> {
 
 /// What is poured in at the looks over so many minutes: nothing under a lid that stays shut.
 pub(crate) fn poured_on_the_way(case: &Case, curve: &[CurvePoint], end_min: f64) -> Vec<TopUp> {
-    let shut = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
+    let shut = case.stages.iter().any(|stage| stage.medium.facts().locked);
     if shut || !case.first().medium.is_pot() || case.liquid_l <= 0.0 {
         return Vec::new();
     }
@@ -230,7 +230,7 @@ pub(super) fn pot(
 ) -> Option<PotAnswer> {
     let wet = case.stages.iter().find(|stage| stage.medium.is_pot())?;
     let pot = Pot { height_m: true_height_m, ..wet.pot };
-    let pressure = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
+    let pressure = case.stages.iter().any(|stage| stage.medium.facts().locked);
     let packing = &case.packing;
     let mm = |litres: f64| packing.level_m(litres) * 1000.0;
     let liquid_l = case.liquid_l;

@@ -4,7 +4,6 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::answer::Prepared;
-use super::dial::filled_in;
 use crate::bench::{Prepare, SearFat};
 use crate::cuts::EatenAs;
 use crate::forecast::{Case, Heat};
@@ -70,7 +69,7 @@ pub(super) fn resolved(plan: &Plan, kitchen: &Kitchen, case: &Case, prepared: &P
         people: plan.people,
         method: case.first().method,
         chain: request.stages.is_some(),
-        heat: filled_in(heat, &case.first().medium),
+        heat: case.first().medium.way().asked(heat),
         eaten_as: case.main().eaten_as,
         mass_kg: case.mass_kg,
         vessel: ResolvedVessel {

@@ -9,7 +9,7 @@ use super::laid::Laid;
 use super::salt::BACON_G_PER_KG;
 use super::schools::flour_g;
 use crate::bench::{Larder, SearFat, Shelf};
-use crate::ways::Medium;
+use crate::ways::Buys;
 
 /// One line of the list.
 #[skip_serializing_none]
@@ -131,17 +131,17 @@ impl Laid<'_> {
     }
 
     fn buy_for_the_heat(&self, list: &mut List) {
-        match self.case.first().medium {
-            Medium::Fat { .. } => {
+        match self.case.first().medium.facts().buys {
+            Buys::Fat => {
                 let ml = f64::max(0.1, self.case.packing.litres_for(1.05)) * 1000.0;
                 list.millilitres_for(Shelf::Cold, say::buy_fat(), Some(ml), say::buy_to_cover());
             }
-            Medium::Pit { .. } => {
+            Buys::Wood => {
                 let note = list.voice.render(say::buy_dry_hardwood());
                 let wood = say::splits(self.bench.wood.key());
                 list.add(Shelf::Dry, wood, |item| (item.count, item.note) = (Some(3), Some(note)));
             }
-            _ => {}
+            Buys::Nothing => {}
         }
         if self.bench.strings > 0 {
             list.pieces(Shelf::Dry, say::buy_strings(), self.bench.strings);

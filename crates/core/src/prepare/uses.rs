@@ -5,9 +5,9 @@ use ergastic_words::{Message, kitchen as say};
 use crate::bench::{Prepare, SearIn};
 use crate::forecast::{ForecastRequest, Heat};
 use crate::heat::pot::Vessel;
-use crate::kitchen::{Kitchen, Thing, USUAL_INSERT_W};
+use crate::kitchen::{Kitchen, Thing, ThingKind, USUAL_INSERT_W};
 use crate::plan::{Plan, Uses};
-use crate::ways::{HeatSource, Method};
+use crate::ways::{HeatSource, Method, StandsIn};
 use ergastic_physics::pressure::POWER_W;
 
 /// The thing of that id.
@@ -39,6 +39,21 @@ pub(super) fn all_named<T>(things: &[Thing<T>]) -> Vec<Used<'_>> {
     things.iter().map(Used::from).collect()
 }
 
+/// Every thing that heats, of a kind.
+fn all_of(kitchen: &Kitchen, kind: ThingKind) -> Vec<Used<'_>> {
+    match kind {
+        ThingKind::Oven => all_named(&kitchen.ovens),
+        ThingKind::Burner => all_named(&kitchen.burners),
+        ThingKind::Coals => all_named(&kitchen.coals),
+        ThingKind::Pit => all_named(&kitchen.pits),
+        ThingKind::Bath => all_named(&kitchen.baths),
+        ThingKind::PressurePot => all_named(&kitchen.pressure_pots),
+        ThingKind::SlowCooker => all_named(&kitchen.slow_cookers),
+        ThingKind::Hands => all_named(&kitchen.hands),
+        ThingKind::Pan => all_named(&kitchen.pans),
+    }
+}
+
 /// The vessel that a way stands in: the plan's own where it measures one, else the kitchen's under the plan's lid.
 pub(super) fn vessel(request: &ForecastRequest, uses: &Uses, kitchen: &Kitchen) -> Option<Vessel> {
     let own = request.vessel.clone();
@@ -57,10 +72,10 @@ fn in_kitchen(request: &ForecastRequest, uses: &Uses, kitchen: &Kitchen) -> Opti
     if request.stands_in_the_kitchens_pot() {
         return Some(named(&kitchen.pots, id).map_or_else(|| kitchen.pot(), |pot| pot.measures.clone()));
     }
-    match request.pot_method()? {
-        Method::Pressure => of(&kitchen.pressure_pots, id).map(|pot| pot.measures.vessel()),
-        Method::SlowCooker => of(&kitchen.slow_cookers, id).map(|pot| pot.measures.vessel()),
-        _ => None,
+    match request.pot_method()?.usual().facts().stands_in {
+        StandsIn::PressurePot => of(&kitchen.pressure_pots, id).map(|pot| pot.measures.vessel()),
+        StandsIn::SlowCooker => of(&kitchen.slow_cookers, id).map(|pot| pot.measures.vessel()),
+        StandsIn::Pot | StandsIn::Anything | StandsIn::Nothing => None,
     }
 }
 
@@ -112,35 +127,37 @@ impl Plan {
             return None;
         }
         let id = self.uses.pot.as_deref();
-        match self.forecast.pot_method() {
-            Some(Method::Pressure) => of(&kitchen.pressure_pots, id).map(Used::from),
-            Some(Method::SlowCooker) => of(&kitchen.slow_cookers, id).map(Used::from),
-            _ if self.forecast.stands_in_the_kitchens_pot() => of(&kitchen.pots, id).map(Used::from),
-            _ => None,
+        match self.stands_in() {
+            StandsIn::PressurePot => of(&kitchen.pressure_pots, id).map(Used::from),
+            StandsIn::SlowCooker => of(&kitchen.slow_cookers, id).map(Used::from),
+            StandsIn::Pot => of(&kitchen.pots, id).map(Used::from),
+            StandsIn::Anything | StandsIn::Nothing => None,
+        }
+    }
+
+    /// Which of the kitchen's vessels it stands in.
+    fn stands_in(&self) -> StandsIn {
+        let own = self.forecast.pot_method().map(|method| method.usual().facts().stands_in);
+        match own.filter(|own| matches!(own, StandsIn::PressurePot | StandsIn::SlowCooker)) {
+            Some(own) => own,
+            None if self.forecast.stands_in_the_kitchens_pot() => StandsIn::Pot,
+            None => StandsIn::Nothing,
         }
     }
 
     /// Everything it could stand in.
     pub(crate) fn pots_in<'a>(&self, kitchen: &'a Kitchen) -> Vec<Used<'a>> {
-        match self.forecast.pot_method() {
-            Some(Method::Pressure) => all_named(&kitchen.pressure_pots),
-            Some(Method::SlowCooker) => all_named(&kitchen.slow_cookers),
-            _ if self.forecast.stands_in_the_kitchens_pot() => all_named(&kitchen.pots),
-            _ => Vec::new(),
+        match self.stands_in() {
+            StandsIn::PressurePot => all_named(&kitchen.pressure_pots),
+            StandsIn::SlowCooker => all_named(&kitchen.slow_cookers),
+            StandsIn::Pot => all_named(&kitchen.pots),
+            StandsIn::Anything | StandsIn::Nothing => Vec::new(),
         }
     }
 
     /// Everything that could heat it as it is heated.
     pub(crate) fn heats_in<'a>(&self, kitchen: &'a Kitchen) -> Vec<Used<'a>> {
-        let Some(used) = self.heated_by(kitchen) else { return Vec::new() };
-        let kinds = [
-            all_named(&kitchen.ovens),
-            all_named(&kitchen.burners),
-            all_named(&kitchen.coals),
-            all_named(&kitchen.pits),
-            all_named(&kitchen.baths),
-        ];
-        kinds.into_iter().find(|kind| kind.iter().any(|thing| thing.id == used.id)).unwrap_or_default()
+        self.heats().map(|thing| all_of(kitchen, thing)).unwrap_or_default()
     }
 
     /// The burner under the pan; none where the bench has one of its own.
@@ -156,21 +173,24 @@ impl Plan {
 
     /// What heats it; of a chain, its first stage.
     pub(crate) fn heated_by<'a>(&self, kitchen: &'a Kitchen) -> Option<Used<'a>> {
+        let (all, id) = (all_of(kitchen, self.heats()?), self.uses.heat.as_deref());
+        let named = all.iter().find(|thing| Some(thing.id) == id);
+        named.or_else(|| all.iter().find(|thing| !thing.lent)).or(all.first()).copied()
+    }
+
+    /// Which kind of thing heats it; none where that is the vessel itself.
+    fn heats(&self) -> Option<ThingKind> {
         let first = self.forecast.stages.as_ref().and_then(|stages| stages.first());
         let method = self.forecast.method.or(first.and_then(|stage| stage.method))?;
         let heat = self.forecast.heat.as_ref().or(first.and_then(|stage| stage.heat.as_ref()));
-        let id = self.uses.heat.as_deref();
-        match method {
-            Method::Braise | Method::Stew => match heat.and_then(|heat| heat.source).unwrap_or(HeatSource::Oven) {
-                HeatSource::Oven => of(&kitchen.ovens, id).map(Used::from),
-                HeatSource::Hob => of(&kitchen.burners, id).map(Used::from),
-                HeatSource::Coals => of(&kitchen.coals, id).map(Used::from),
-            },
-            Method::Confit => of(&kitchen.ovens, id).map(Used::from),
-            Method::Smoke => of(&kitchen.pits, id).map(Used::from),
-            Method::WaterBath => of(&kitchen.baths, id).map(Used::from),
-            Method::Pressure | Method::SlowCooker | Method::KeepWarm | Method::Chill | Method::Reheat => None,
-        }
+        // A pot that says nothing of where it stands is looked for in the oven.
+        let ways = method.ways();
+        let source = heat.and_then(|heat| heat.source);
+        let way = ways.iter().find(|way| source.is_some() && way.facts().source == source).unwrap_or(&ways[0]);
+        let facts = way.facts();
+        facts
+            .thing
+            .filter(|_| facts.kit.is_some() && !matches!(facts.stands_in, StandsIn::PressurePot | StandsIn::SlowCooker))
     }
 
     /// The frying pan it is seared in; none where it is seared in something else.

@@ -9,7 +9,7 @@ use crate::bench::{Larder, MarinadeOf, Surface};
 use crate::cuts::Cut;
 use crate::finish::{SALTY_G_PER_KG, Seasoned};
 use crate::safety::{self, Caution, PIERCED_SAFE_C};
-use crate::ways::{Medium, Method};
+use crate::ways::{CookedIn, Method};
 use ergastic_physics::pressure::FULLEST;
 
 /// Liquid below this share of the first is nearly dry.
@@ -164,7 +164,7 @@ impl Laid<'_> {
         if let Some(said) = waits(forecast, later) {
             found.add("later_waits", said);
         }
-        let bagged = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Bath { .. }));
+        let bagged = case.stages.iter().any(|stage| stage.medium.facts().lies_in == CookedIn::Bag);
         found.add_if(bench.day_before && bagged, "bag_cold", say::bag_cold);
     }
 }

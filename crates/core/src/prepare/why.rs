@@ -1,21 +1,18 @@
 //! Why this time: a plan, a cook or a free question with all that it is worked out from, and the same meat other ways.
 
-use ergastic_words::{Dial, Message, Minutes, Temperature, matching as say};
+use ergastic_words::Message;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::uses;
 use crate::cuts::EatenAs;
 use crate::error::Result;
-use crate::forecast::{Forecast, ForecastRequest, Heat, StageRequest, Until, Wrap, forecast};
-use crate::heat::pit::WrapMaterial;
-use crate::heat::pot::{Lid, Simmer};
+use crate::forecast::{Forecast, ForecastRequest, forecast};
 use crate::kitchen::Kitchen;
 use crate::plan::{Plan, Uses};
-use crate::ways::{
-    AFTER_SMOKE_BATH_C, HeatSource, Method, NIGHT_MIN, Settings, USUAL_BATH_C, USUAL_FAT_C, USUAL_OVEN_C, USUAL_PIT_C,
-    USUAL_REHEAT_C, USUAL_WRAP_C,
-};
+use crate::ways::chains::chains;
+use crate::ways::preset::{Chain, Preset};
+use crate::ways::{HeatSource, Method, presets};
 
 /// The same meat another way.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -89,58 +86,18 @@ fn explained(name: String, mut request: ForecastRequest, kitchen: &Kitchen) -> R
 }
 
 /// The ways that are offered beside: what each sets.
-fn all() -> Vec<(&'static str, Message, ForecastRequest)> {
-    let one = |method: Method, heat: Heat| ForecastRequest {
-        method: Some(method),
-        heat: Some(heat),
-        ..ForecastRequest::default()
+fn all(kitchen: &Kitchen) -> Vec<(&'static str, Message, ForecastRequest)> {
+    let one = |preset: Preset| {
+        let Preset { method, heat, .. } = preset;
+        let sets = ForecastRequest { method: Some(method), heat: Some(heat), ..ForecastRequest::default() };
+        Some((preset.beside?, preset.name, sets))
     };
-    let oven = |set_c: f64| Heat { source: Some(HeatSource::Oven), set_c: Some(set_c), ..Heat::default() };
-    let hob = || Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() };
-    let coals = Heat { source: Some(HeatSource::Coals), ..Heat::default() };
-    let pit = |wrapped: bool| Heat {
-        pit_c: Some(USUAL_PIT_C),
-        wrap: wrapped.then_some(Wrap { material: WrapMaterial::Paper, at_core_c: Some(USUAL_WRAP_C) }),
-        ..Heat::default()
+    let chain = |chain: Chain| {
+        (chain.key, chain.name, ForecastRequest { stages: Some(chain.stages), ..ForecastRequest::default() })
     };
-    let bath = |bath_c: f64| Heat { bath_c: Some(bath_c), ..Heat::default() };
-    let chain = |stages| ForecastRequest { stages: Some(stages), ..ForecastRequest::default() };
-    let stage =
-        |method, heat, until| StageRequest { method: Some(method), heat: Some(heat), until, ..StageRequest::default() };
-    let after = |min| Some(Until { min: Some(min), ..Until::default() });
-    let smoked_then_bagged = vec![
-        stage(Method::Smoke, pit(false), after(SMOKED_MIN)),
-        stage(Method::WaterBath, bath(AFTER_SMOKE_BATH_C), None),
-    ];
-    let tender = Some(Until { tender: Some(true), ..Until::default() });
-    let warmed = Heat { to_c: Some(USUAL_REHEAT_C), ..Heat::default() };
-    let day_before = vec![
-        stage(Method::Braise, oven(USUAL_OVEN_C), tender),
-        stage(Method::Chill, Heat::default(), after(NIGHT_MIN)),
-        StageRequest { lid: Some(Lid::Tight), ..stage(Method::Reheat, warmed, None) },
-    ];
-    let high = Heat { level: Some(Settings::High), ..Heat::default() };
-    let low = Heat { setting: Some(Settings::Low), ..Heat::default() };
-    let fat = Heat { fat_c: Some(USUAL_FAT_C), ..Heat::default() };
-    vec![
-        ("oven", say::braise_oven(Dial(USUAL_OVEN_C)), one(Method::Braise, oven(USUAL_OVEN_C))),
-        ("slow_oven", say::braise_slow_oven(Dial(SLOW_OVEN_C)), one(Method::Braise, oven(SLOW_OVEN_C))),
-        ("hob", say::braise_hob(), one(Method::Braise, hob())),
-        ("coals", say::braise_coals(), one(Method::Braise, coals)),
-        ("stew", say::stew_hob(), one(Method::Stew, hob())),
-        ("pressure", say::pressure_high(), one(Method::Pressure, high)),
-        ("crock", say::slow_cooker_low(), one(Method::SlowCooker, low)),
-        ("pit", say::pit_bare(Dial(USUAL_PIT_C)), one(Method::Smoke, pit(false))),
-        ("wrapped", say::pit_paper(Dial(USUAL_PIT_C)), one(Method::Smoke, pit(true))),
-        ("fat", say::fat(Temperature(USUAL_FAT_C)), one(Method::Confit, fat)),
-        ("bath", say::bath(Temperature(USUAL_BATH_C)), one(Method::WaterBath, bath(USUAL_BATH_C))),
-        ("smoke_bag", say::smoke_bag(Minutes(SMOKED_MIN), Temperature(AFTER_SMOKE_BATH_C)), chain(smoked_then_bagged)),
-        ("day_before", say::day_before(), chain(day_before)),
-    ]
+    let chains = chains(kitchen.units, true).into_iter().map(chain);
+    presets(kitchen.units).into_iter().filter_map(one).chain(chains).collect()
 }
-
-const SLOW_OVEN_C: f64 = 100.0;
-const SMOKED_MIN: f64 = 240.0;
 
 /// The same meat every other way: what belongs to the old way alone is left behind.
 fn others(request: &ForecastRequest, kitchen: &Kitchen) -> Vec<OtherWay> {
@@ -164,7 +121,7 @@ fn others(request: &ForecastRequest, kitchen: &Kitchen) -> Vec<OtherWay> {
         let request = if chosen { request.clone() } else { whole };
         OtherWay { id: id.to_owned(), words: voice.render(words), chosen, request }
     };
-    all().into_iter().map(other).collect()
+    all(kitchen).into_iter().map(other).collect()
 }
 
 /// A slow oven is one that is cooler than this, °C.

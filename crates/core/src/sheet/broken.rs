@@ -5,7 +5,7 @@ use jiff::Timestamp;
 
 use super::steps::{Block, Step, Steps};
 use super::tasks::TaskId;
-use super::thing::Thing;
+use crate::kitchen::ThingKind;
 use ergastic_schedule::{Broken, Minute, Placed, Placing};
 
 /// Jobs and the dish and block that each is.
@@ -59,7 +59,7 @@ impl<'a> Names<'a> {
     }
 
     /// The tasks of some jobs that take a thing: those of their hands, or what stands where that thing is.
-    fn taking(&self, thing: Thing, jobs: &[usize]) -> Vec<(usize, TaskId)> {
+    fn taking(&self, thing: ThingKind, jobs: &[usize]) -> Vec<(usize, TaskId)> {
         let mut found = Vec::new();
         for job in jobs {
             let (Some((dish, known)), Some(block)) = (self.step(*job), self.block(*job)) else { continue };
@@ -72,7 +72,7 @@ impl<'a> Names<'a> {
                     found.extend(all.stretches.iter().filter(|s| s.lane == lane).map(|s| (dish, s.id)));
                 }
                 None => {
-                    let hands = block.steps.iter().filter(|step| step.hands && thing == Thing::Hands);
+                    let hands = block.steps.iter().filter(|step| step.hands && thing == ThingKind::Hands);
                     found.extend(hands.map(|step| (dish, step.id)));
                 }
             }
@@ -104,7 +104,7 @@ fn one(names: &Names, placing: &Placing, broken: &Broken, voice: Voice) -> (Vec<
     let (jobs, said) = match broken {
         Broken::TooFew { kind, jobs } => {
             let what = Message::list(jobs.iter().map(|job| names.what(*job)), Join::Semicolons);
-            let thing = Thing::ALL[*kind];
+            let thing = ThingKind::ALL[*kind];
             return (names.taking(thing, jobs), voice.render(say::too_few(thing.key(), what)));
         }
         Broken::NobodyThere { job, when } => {

@@ -158,7 +158,7 @@ fn tonight(people: u32, liquid_l: f64) -> f64 {
 
 /// What goes in while it cooks, and what waits for the skimmed liquid: dumplings, where the meat leaves one behind.
 fn later(plan: &Plan, case: &Case, forecast: &Forecast, makes_sauce: bool) -> (Option<Timed>, Vec<Timed>) {
-    if !case.last().medium.way().opens {
+    if !case.last().medium.facts().opens {
         return (None, Vec::new());
     }
     let all = plan.prepare.additions(case, forecast);
@@ -203,7 +203,7 @@ impl Durations {
     /// Works them out from a case and its forecast.
     pub fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, forecast: &Forecast) -> Self {
         let first = &case.first().medium;
-        let (way, in_pot) = (first.way(), first.is_pot());
+        let (way, in_pot) = (first.facts(), first.is_pot());
         let (salt_g, salting) = salting(case, &plan.prepare);
         let sear = in_pot.then(|| sear(case, &plan.prepare, kitchen)).filter(SearPlan::happens);
         let cook_min = forecast.ready_min.p50.unwrap_or(180.0);
@@ -215,7 +215,7 @@ impl Durations {
         let yield_kg = forecast.yield_kg.unwrap_or(0.0);
         let meat_salt_g = f64::max(0.0, case.salt_g - liquid_salt_g);
         let dredged_flour_g = if plan.prepare.flour { flour_g(case) } else { 0.0 };
-        let last = case.last().medium.way();
+        let last = case.last().medium.facts();
         let left = SauceRequest {
             liquid_l: Some(liquid_left_l),
             fat_l: Some(fat_l),

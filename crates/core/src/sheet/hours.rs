@@ -8,8 +8,8 @@ use jiff::Timestamp;
 use super::steps::{Block, Moment, Step, Steps, Where};
 use super::stock::Stock;
 use super::tasks::{Task, TaskId, Window};
-use super::thing::Thing;
 use crate::clock::{Stretch, minutes_between, plus_minutes};
+use crate::kitchen::ThingKind;
 use ergastic_schedule::{
     Booking, Edge, Gap, Give, HANDS, Job, Minute, OTHERS, Place, Placed, Placing, Problem, Span, Take,
 };
@@ -55,7 +55,7 @@ pub(crate) struct TakenSpan {
 
 impl TakenSpan {
     /// A thing from one moment to another, at a setting where it has one, °C.
-    pub fn new(thing: Thing, set_c: Option<f64>, begin: Timestamp, end: Timestamp) -> Self {
+    pub fn new(thing: ThingKind, set_c: Option<f64>, begin: Timestamp, end: Timestamp) -> Self {
         let setting = set_c.map_or(0, |celsius| (celsius * 10.0).round() as i32);
         Self { kind: thing as usize, setting, span: Stretch { begin, end } }
     }

@@ -12,7 +12,6 @@ mod rounding;
 mod steps;
 mod stock;
 mod tasks;
-mod thing;
 mod things;
 mod worked;
 
@@ -28,7 +27,6 @@ pub(crate) use remedies::{Met, TO_DECIDE_MIN, changes_that_help, first_quarter, 
 pub(crate) use steps::{Steps, set_c, steps, whole};
 pub(crate) use stock::Stock;
 pub use tasks::{Conflict, Task, TaskId, TaskKind, Window};
-pub(crate) use thing::Thing;
 pub use things::{Taken, TakenAs};
 pub(crate) use things::{short, taken};
 pub use worked::{Ready, Worked};

@@ -3,7 +3,7 @@
 use crate::bench::{Addition, Prepare};
 use crate::forecast::Case;
 use crate::prepare::softens_by;
-use crate::ways::Medium;
+use crate::ways::pressure::Pressure;
 
 /// A hot pot comes up again so soon, and lets go at once so soon, min. Practice.
 const UP_AGAIN_MIN: f64 = 6.0;
@@ -25,7 +25,7 @@ pub struct Opened {
 impl Opened {
     /// For a pot whose last heat is pressure, where something goes in later.
     pub(super) fn of(case: &Case, bench: &Prepare) -> Option<Self> {
-        let Medium::Pressure { target_c, .. } = case.last().medium else { return None };
+        let target_c = case.last().medium.get::<Pressure>()?.target_c;
         let things: Vec<Addition> =
             bench.later.iter().map(|thing| thing.what).filter(|what| what.times().done_min > 0.0).collect();
         let root = |what: &Addition| what.times().softens && what.times().done_min >= SOON_MIN;

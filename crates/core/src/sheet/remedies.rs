@@ -1,6 +1,6 @@
 //! What would meet the bell when the plan as it stands does not.
 
-use ergastic_words::{Dial, Length, Message, Units, sheet as say};
+use ergastic_words::{Length, Message, sheet as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -13,10 +13,10 @@ use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::{CUBE_MM, EatenAs, FEW_PIECES, STEWING_PIECE_M, cubes_in};
 use crate::finish::Target;
 use crate::forecast::{Case, Heat, StageRequest, Until};
-use crate::heat::pot::{Lid, Simmer};
+use crate::heat::pot::Lid;
 use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
-use crate::ways::{HeatSource, Medium, Method, Settings, USUAL_REHEAT_C};
+use crate::ways::{Method, Settings, StandsIn, USUAL_REHEAT_C};
 
 /// Something that could be changed, and where that leads.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -173,7 +173,7 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<Candidate> {
 /// Under pressure, where there is a pot for it.
 fn pressed(plan: &Plan, case: &Case, kitchen: &Kitchen) -> Option<Candidate> {
     let first = &case.first().medium;
-    let wet = first.is_pot() && !matches!(first, Medium::Pressure { .. });
+    let wet = first.is_pot() && !first.facts().locked;
     if !wet || case.stages.len() > 1 || !kitchen.has(Kit::PressurePot) {
         return None;
     }
@@ -231,7 +231,7 @@ const COLD_MIN: f64 = 8.0 * 60.0;
 /// A pot dish cooked when there is time for it, chilled, and warmed again.
 fn ahead(plan: &Plan, case: &Case) -> Option<Candidate> {
     let first = &case.first().medium;
-    let wet = first.is_pot() && !matches!(first, Medium::Pressure { .. } | Medium::SlowCooker { .. });
+    let wet = first.is_pot() && ![StandsIn::PressurePot, StandsIn::SlowCooker].contains(&first.facts().stands_in);
     if !wet || case.stages.len() > 1 {
         return None;
     }
@@ -261,23 +261,8 @@ fn ahead(plan: &Plan, case: &Case) -> Option<Candidate> {
 
 /// A hotter oven or a brisker simmer.
 fn hotter(plan: &Plan, case: &Case, kitchen: &Kitchen) -> Option<Candidate> {
-    // A hot braising oven, on the dial of a European and of an American one, °C.
-    let hot_c = match kitchen.units {
-        Units::Metric => 170.0,
-        Units::Us => (350.0 - 32.0) / 1.8,
-    };
-    let to = |heat: Heat| move |plan: &mut Plan| plan.forecast.heat = Some(heat.clone());
-    match case.first().medium {
-        Medium::Oven { set_c, .. } if set_c < 155.0 => {
-            let heat = Heat { source: Some(HeatSource::Oven), set_c: Some(hot_c), ..Heat::default() };
-            Some(changed(plan, say::hotter_oven(Dial(hot_c)), say::hotter_oven_trade(), to(heat)))
-        }
-        Medium::Hob { simmer } if simmer != Simmer::Brisk && simmer != Simmer::Boil => {
-            let heat = Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Brisk), ..Heat::default() };
-            Some(changed(plan, say::brisker_simmer(), say::brisker_simmer_trade(), to(heat)))
-        }
-        _ => None,
-    }
+    let hotter = case.first().medium.way().hotter(kitchen.units)?;
+    Some(changed(plan, hotter.words, hotter.trade, |plan| plan.forecast.heat = Some(hotter.heat.clone())))
 }
 
 /// Eaten firmer than was meant.

@@ -7,8 +7,8 @@ use jiff::Timestamp;
 use serde::{Deserialize, Deserializer, Serialize, Serializer};
 use utoipa::ToSchema;
 
+use crate::kitchen::Lane;
 use crate::safety::Caution;
-use crate::ways::Lane;
 
 /// What kind of task it is, in the order of the work.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]

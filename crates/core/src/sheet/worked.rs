@@ -1,5 +1,6 @@
 //! A plan with everything worked out that its sheet needs.
 
+use crate::kitchen::Lane;
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
 use serde::{Deserialize, Serialize};
@@ -12,8 +13,8 @@ use crate::error::Result;
 use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, update_ahead};
 use crate::kitchen::{Kit, Kitchen};
 use crate::plan::Plan;
-use crate::ways::tasks::Facts;
-use crate::ways::{Lane, Medium};
+use crate::ways::WayId;
+use crate::ways::steps::DishFacts;
 use ergastic_physics::units::MINUTE_S;
 
 /// When a dish is tender, as instants.
@@ -110,9 +111,9 @@ impl Worked {
     }
 
     /// What the steps of its way are chosen by.
-    pub(crate) fn facts(&self, plan: &Plan) -> Facts<'_> {
+    pub(crate) fn facts(&self, plan: &Plan) -> DishFacts<'_> {
         let durations = &self.durations;
-        Facts {
+        DishFacts {
             salted: durations.salt_g > 0.5,
             seared: durations.sear.is_some(),
             bones: durations.bones,
@@ -133,10 +134,10 @@ impl Worked {
     /// Minutes from being tender to being warm again, where it is chilled and reheated after it is done.
     fn warming_min(&self) -> f64 {
         let planned = |at: usize| self.case.stages.get(at).filter(|stage| !stage.by_hand.changed);
-        let is = |at: usize, wanted: fn(&Medium) -> bool| planned(at).is_some_and(|stage| wanted(&stage.medium));
+        let is = |at: usize, wanted: WayId| planned(at).is_some_and(|stage| stage.medium.id() == wanted);
         let last = self.case.stages.len() - 1;
-        let chill = (1..=last).find(|at| is(*at, |medium| matches!(medium, Medium::Chill { .. })));
-        let Some(chill) = chill.filter(|_| is(last, |medium| matches!(medium, Medium::Reheat { .. }))) else {
+        let chill = (1..=last).find(|at| is(*at, WayId::Chill));
+        let Some(chill) = chill.filter(|_| is(last, WayId::Reheat)) else {
             return 0.0;
         };
         let ended = |at: usize| self.forecast.stages.get(at).and_then(|span| span.to_min);

@@ -2,7 +2,7 @@
 
 use ergastic_words::{Message, matching as say};
 
-use super::settings::Method;
+use super::method::Method;
 use crate::cuts::{Cut, CutFacts, EatenAs};
 
 /// Whether slices can be cut from it at all: pieces on the bone, small ones and sinew have none to give.
@@ -24,11 +24,7 @@ pub fn against(facts: &CutFacts, method: Method, eaten_as: EatenAs, cubed: bool)
     if cut == Cut::Tendon && eaten_as == EatenAs::Pull {
         return Some(say::tendon_has_no_fibres());
     }
-    match (method, cut) {
-        (Method::Smoke, Cut::Tendon) => Some(say::tendon_in_the_pit()),
-        (Method::Smoke, Cut::StewingMix | Cut::Sirloin) => Some(say::dries_in_the_pit(cut.name())),
-        _ => None,
-    }
+    method.usual().against(cut, eaten_as)
 }
 
 #[cfg(test)]

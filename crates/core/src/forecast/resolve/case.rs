@@ -1,8 +1,6 @@
 //! A case: everything a run needs, with nothing left open.
 
 use super::super::known::Known;
-use super::super::request::ByHand;
-use super::fill::Filled;
 use ergastic_physics::body::Shape;
 use ergastic_physics::case::{self as physics, End, Pour};
 use ergastic_physics::juices::Body;
@@ -14,7 +12,9 @@ use ergastic_words::{Message, Voice};
 
 use crate::cuts::{CutFacts, EatenAs};
 use crate::heat::pot::Pot;
-use crate::ways::{Medium, Method};
+use crate::ways::pit::InThePit;
+use crate::ways::pressure::Pressure;
+use crate::ways::{ByHand, Filled, Method, Set};
 
 /// Spread of a thickness that only follows from the mass and the cut's usual shape, relative. Working value: butchers
 /// cut the same joint long and flat or short and thick.
@@ -88,7 +88,7 @@ pub struct Stage {
     /// Way of cooking.
     pub method: Method,
     /// What surrounds the meat.
-    pub medium: Medium,
+    pub medium: Set,
     /// The pot and its cover in this stage.
     pub pot: Pot,
     /// When it ends.
@@ -100,13 +100,14 @@ pub struct Stage {
 impl Stage {
     /// Whether its pit is lit anew, or goes out, in the midst of the cook.
     pub fn is_lit_anew(&self) -> bool {
-        self.by_hand.changed && matches!(self.medium, Medium::Pit { pit, .. } if pit.start_c != pit.set_c)
+        self.by_hand.changed
+            && self.medium.get::<InThePit>().is_some_and(|in_pit| in_pit.pit.start_c != in_pit.pit.set_c)
     }
 
     /// What its runs ask for.
     fn physics(&self) -> physics::Stage {
         physics::Stage {
-            medium: self.medium.physics(),
+            medium: self.medium.way().medium(),
             vessel: self.pot.lump(),
             end: self.end,
             lit_anew: self.is_lit_anew(),
@@ -228,14 +229,14 @@ impl Case {
     pub fn own_time_s(&self) -> Option<f64> {
         match *self.last() {
             Stage { end: End::After(minutes_s), .. } => Some(minutes_s),
-            Stage { end: End::Opened, medium: Medium::Pressure { hold_s, .. }, .. } => hold_s.filter(|s| s.is_finite()),
+            Stage { end: End::Opened, medium, .. } => medium.get::<Pressure>()?.hold_s.filter(|s| s.is_finite()),
             _ => None,
         }
     }
 
     /// The pressure stage whose time is asked for, if there is one.
     pub fn solved_stage(&self) -> Option<usize> {
-        self.stages.iter().position(|stage| matches!(stage.medium, Medium::Pressure { hold_s: None, .. }))
+        self.stages.iter().position(|stage| stage.medium.get::<Pressure>().is_some_and(|pot| pot.hold_s.is_none()))
     }
 
     /// Its simulated cooks, before anything is found.

@@ -1,8 +1,6 @@
 //! From a request to a case with nothing left open: defaults, ranges, and what was assumed.
 
 mod case;
-mod fill;
-mod heat;
 mod piece;
 mod stages;
 
@@ -13,24 +11,22 @@ use ergastic_words::{Elevation, Length, Mass, Message, Temperature, Voice, Volum
 
 use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result, Unit, in_range};
-use crate::heat::pot::{Lid, Material, Pot, Vessel};
+use crate::heat::pot::{Lid, Pot, Vessel};
 use crate::tender::Wears;
 use ergastic_physics::body::DENSITY;
 use ergastic_physics::juices::Body;
 use ergastic_physics::liquid::Packing;
-use ergastic_physics::places::{FROM_THE_FRIDGE_C, ROOM_C};
+use ergastic_physics::places::FROM_THE_FRIDGE_C;
 use ergastic_physics::steam::{atmospheric_pressure, saturation_temperature};
 use ergastic_physics::tender::softening;
 use ergastic_physics::units::MINUTE_S;
 
-use crate::ways::{Medium, Method};
+use crate::ways::{BRAISED, COLD_IN_A_DISH, Fill, HOT, Method, StandsIn};
 pub use case::{Case, Leg, Part, Stage};
 use ergastic_physics::case::Pour;
-use fill::Fill;
 
 /// Simulated cooks where nothing is said. One number for the bench, the timetable, the cook and the question: a dish has one median.
 const USUAL_MEMBERS: u32 = 400;
-pub use fill::Filled;
 
 /// Most parts of a mixed pot.
 const MAX_PARTS: usize = 8;
@@ -72,7 +68,7 @@ impl ForecastRequest {
         in_range("start_c", start_c, -40.0, 40.0, Unit::Celsius)?;
 
         let pot = stages.iter().find(|stage| stage.medium.is_pot()).map_or(stages[0].pot, |stage| stage.pot);
-        if stages.iter().any(|stage| stage.medium.is_pot() || matches!(stage.medium, Medium::Fat { .. })) {
+        if stages.iter().any(|stage| stage.medium.is_pot() || stage.medium.facts().stands_in == StandsIn::Pot) {
             self.assume_vessel(&pot, pot_method, &mut fill);
             fits(&pot, mass_kg, self.parts.is_some())?;
         }
@@ -85,8 +81,9 @@ impl ForecastRequest {
         if wet {
             notes.extend(overflows(&pot, &packing, liquid_l));
         }
-        let poured = wet || matches!(stages[0].medium, Medium::Fat { .. });
-        let in_a_dish = matches!(stages[0].medium, Medium::Oven { .. }) && !vessel.stands_on_a_hob();
+        let first = stages[0].medium.facts();
+        let poured = wet || first.stands_in == StandsIn::Pot;
+        let in_a_dish = first.hot_later && !vessel.stands_on_a_hob();
         let liquid_start_c = self.resolve_liquid_start(pot_method, poured, in_a_dish, &mut fill)?;
         let members = self.resolve_members(parts.len(), stages.len())?;
         let body = self.resolve_body(liquid_l)?;
@@ -132,14 +129,13 @@ impl ForecastRequest {
         in_a_dish: bool,
         fill: &mut Fill,
     ) -> Result<f64> {
-        let (usual_c, why): (f64, fn() -> Message) = match pot_method {
-            Some(Method::SlowCooker) => (ROOM_C, say::cold_liquid),
-            _ if in_a_dish => (ROOM_C, say::cold_in_a_dish),
-            _ => (60.0, say::hot_liquid),
+        let usual = match pot_method.map(|method| method.usual().facts().goes_in) {
+            _ if in_a_dish => COLD_IN_A_DISH,
+            usual => usual.unwrap_or(HOT),
         };
         let start_c = match self.liquid_start_c {
-            None if !poured => usual_c,
-            given => fill.or("liquid_start_c", given, usual_c, why, celsius),
+            None if !poured => usual.celsius,
+            given => fill.or("liquid_start_c", given, usual.celsius, usual.why, celsius),
         };
         in_range("liquid_start_c", start_c, 0.0, 100.0, Unit::Celsius)
     }
@@ -207,9 +203,9 @@ impl ForecastRequest {
             |vessel: &Vessel| vessel.diameter_cm.is_some() || vessel.width_cm.is_some() || vessel.length_cm.is_some();
         if !self.vessel.as_ref().is_some_and(sized) {
             let holds = Volume((pot.volume_m3() * 1000.0).round());
-            let value = match (&self.vessel, method) {
-                (None, Some(Method::Pressure)) => say::pressure_pot(holds),
-                (None, Some(Method::SlowCooker)) => say::crock(holds),
+            let value = match (&self.vessel, method.map(|method| method.usual().facts().stands_in)) {
+                (None, Some(StandsIn::PressurePot)) => say::pressure_pot(holds),
+                (None, Some(StandsIn::SlowCooker)) => say::crock(holds),
                 _ => say::round_pot(Length(pot.across_m() * 1000.0), pot.material.key()),
             };
             fill.with("vessel", value, say::common_size());
@@ -239,16 +235,10 @@ impl ForecastRequest {
             }
             return Ok(0.0);
         }
-        // How far up, at least so much, L, and no more than so much a kilo: a little meat in a wide pot is not drowned for it.
-        let (share, least, most_per_kg, words): (f64, f64, f64, fn() -> Message) = match method {
-            Some(Method::Stew) => (1.0, 0.3, 1.5, say::level_stew),
-            Some(Method::Pressure) => (0.33, 0.4, 1.2, say::level_pressure),
-            Some(Method::SlowCooker) => (0.5, 0.3, 1.2, say::level_crock),
-            _ => (0.75, 0.3, 1.2, say::level_braise),
-        };
-        let (wanted_l, most_l) = (packing.litres_for(share), f64::max(least, most_per_kg * mass_kg));
-        let usual_l = wanted_l.clamp(least, f64::min(most_l, 40.0));
-        let words = if wanted_l > most_l { say::level_wide_pot } else { words };
+        let level = method.map_or(BRAISED, Method::level);
+        let (wanted_l, most_l) = (packing.litres_for(level.share), f64::max(level.min_l, level.max_l_per_kg * mass_kg));
+        let usual_l = wanted_l.clamp(level.min_l, f64::min(most_l, 40.0));
+        let words = if wanted_l > most_l { say::level_wide_pot } else { level.why };
         Ok(fill.or("liquid_l", self.liquid_l, (usual_l * 20.0).round() / 20.0, words, |l| Message::quantity(Volume(l))))
     }
 
@@ -344,21 +334,7 @@ pub(crate) const CORNED_SALT: f64 = 0.0275;
 
 /// The vessel a method is usually cooked in.
 fn usual_vessel(method: Option<Method>) -> Vessel {
-    match method {
-        Some(Method::Pressure) => Vessel {
-            diameter_cm: Some(22.0),
-            height_cm: Some(16.0),
-            material: Some(Material::Steel),
-            ..Vessel::default()
-        },
-        Some(Method::SlowCooker) => Vessel {
-            diameter_cm: Some(24.0),
-            height_cm: Some(13.0),
-            material: Some(Material::Ceramic),
-            ..Vessel::default()
-        },
-        _ => Vessel::default(),
-    }
+    method.map(|method| (method.usual().facts().vessel)()).unwrap_or_default()
 }
 
 /// What is said of a vessel that its liquid does not go into.

@@ -2,8 +2,8 @@
 
 use super::super::meat::Meat;
 use super::case::Part;
-use super::fill::Fill;
 use crate::cuts::{Cut, STEWING_PIECE_M};
+use crate::ways::Fill;
 use ergastic_words::{Length, Mass, Message, Size, cuts, errors, forecast as say};
 
 use crate::cuts::EatenAs;

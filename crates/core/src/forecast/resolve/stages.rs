@@ -1,16 +1,14 @@
 //! One method, or a chain of them.
 
-use super::super::request::{ByHand, ForecastRequest, Heat, StageRequest, Until};
+use super::super::request::ForecastRequest;
 use super::case::Stage;
-use super::fill::Fill;
-use super::heat::Place;
 use ergastic_physics::case::End;
 use ergastic_words::errors as say;
 
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::pot::{Lid, Vessel};
-use crate::ways::{Cooling, Medium, Method};
-use ergastic_physics::pit::Pit;
+use crate::ways::pressure::Pressure;
+use crate::ways::{ByHand, Fill, Heat, Method, Place, Set, StageRequest, StandsIn, Until, WayId};
 use ergastic_physics::units::MINUTE_S;
 
 /// Most stages of a chain.
@@ -40,8 +38,7 @@ impl ForecastRequest {
 
     /// The first way that cooks in a pot or crock.
     pub(crate) fn pot_method(&self) -> Option<Method> {
-        let is_pot =
-            |method: &Method| !matches!(method, Method::Smoke | Method::WaterBath | Method::Confit | Method::Chill);
+        let is_pot = |method: &Method| method.usual().facts().is_pot;
         match &self.stages {
             None => self.method.filter(is_pot),
             Some(stages) => stages.iter().filter_map(|stage| stage.method).find(is_pot),
@@ -50,9 +47,10 @@ impl ForecastRequest {
 
     /// Whether it cooks in the pot of the kitchen, and not in a pressure pot, crock, bag or on a grate.
     pub(crate) fn stands_in_the_kitchens_pot(&self) -> bool {
-        let confit = self.method == Some(Method::Confit)
-            || self.stages.iter().flatten().any(|stage| stage.method == Some(Method::Confit));
-        confit || matches!(self.pot_method(), Some(Method::Braise | Method::Stew))
+        let in_pot = |method: Method| method.usual().facts().stands_in == StandsIn::Pot;
+        let under_fat = |method: Method| in_pot(method) && !method.usual().facts().is_pot;
+        let methods = self.method.into_iter().chain(self.stages.iter().flatten().filter_map(|stage| stage.method));
+        methods.into_iter().any(under_fat) || self.pot_method().is_some_and(in_pot)
     }
 
     /// Every stage with its medium, cover and end.
@@ -65,17 +63,17 @@ impl ForecastRequest {
     ) -> Result<Vec<Stage>> {
         let pot = vessel.resolve(Lid::Tight).map_err(|error| error.within("vessel"))?;
         let across_m = vessel.across_m();
-        let resolve = |method: Method, heat: &Heat, own: Option<Lid>, before: Option<&Medium>, fill: &mut Fill| {
+        let resolve = |method: Method, heat: &Heat, own: Option<Lid>, before: Option<&Set>, fill: &mut Fill| {
             let stands_on_a_hob = vessel.stands_on_a_hob();
             let place = Place { pot: &pot, stands_on_a_hob, across_m, pressure_pa, boil_c, before };
-            let medium = heat.resolve(method, &place, fill)?;
+            let medium = heat.way(method)?.set(heat, &place, fill)?;
             let lid = lid_for(&medium, own, vessel)?;
             Ok::<_, Error>((medium, crate::heat::pot::Pot { lid, ..pot }))
         };
         let Some(requests) = &self.stages else {
             let method = self.first_method()?;
             let (medium, pot) = resolve(method, &self.heat.clone().unwrap_or_default(), None, None, fill)?;
-            let end = usual_end(&medium).unwrap_or(End::Stays);
+            let end = medium.way().ends().unwrap_or(End::Stays);
             return Ok(vec![Stage { method, medium, pot, end, by_hand: ByHand::default() }]);
         };
         let mut stages: Vec<Stage> = Vec::with_capacity(requests.len());
@@ -98,7 +96,7 @@ impl ForecastRequest {
                 .and_then(|(medium, pot)| {
                     let (medium, end) = request.end(medium, last)?;
                     let by_hand = request.by_hand;
-                    let medium = if by_hand.off { went_out(&medium) } else { medium };
+                    let medium = if by_hand.off { medium.way().went_out() } else { medium };
                     Ok(Stage { method, medium, pot, end, by_hand })
                 })
                 .map_err(|error| if error.field.starts_with("vessel") { error } else { error.within(&here) })?;
@@ -110,55 +108,35 @@ impl ForecastRequest {
 }
 
 /// The cover of a stage: its own, the vessel's, or the usual one.
-fn lid_for(medium: &Medium, own: Option<Lid>, vessel: &Vessel) -> Result<Lid> {
-    if matches!(medium, Medium::Pressure { .. }) {
+fn lid_for(medium: &Set, own: Option<Lid>, vessel: &Vessel) -> Result<Lid> {
+    if medium.facts().locked {
         let field = if own.is_some() { "lid" } else { "vessel.lid" };
         return match own.or(vessel.lid) {
             None | Some(Lid::Tight) => Ok(Lid::Tight),
             Some(other) => Err(Error::said(Kind::Clash, field, other.words(), say::pressure_lid())),
         };
     }
-    Ok(own.or(vessel.lid).unwrap_or_else(|| medium.usual_lid()))
+    Ok(own.or(vessel.lid).unwrap_or_else(|| medium.facts().lid))
 }
 
 fn most_of(stages: &[StageRequest]) -> usize {
     if stages.iter().any(|stage| stage.by_hand.changed) { MAX_CHANGED } else { MAX_STAGES }
 }
 
-/// The same with the heat off: a pot cools in the kitchen's air, a pit to that outside.
-fn went_out(medium: &Medium) -> Medium {
-    match medium {
-        Medium::Pit { pit, wrap } => Medium::Pit { pit: Pit { start_c: pit.set_c, ..pit.gone_out() }, wrap: *wrap },
-        _ => Medium::Chill { cooling: Cooling::InAir },
-    }
-}
-
-/// When a way ends by itself.
-fn usual_end(medium: &Medium) -> Option<End> {
-    match medium {
-        Medium::Pressure { .. } => Some(End::Opened),
-        Medium::Reheat { to_c } => Some(End::Warm(*to_c)),
-        _ => None,
-    }
-}
-
 impl StageRequest {
-    /// Whether way, heat and lid go on as they were.
-    pub(crate) fn is_as_before(&self) -> bool {
-        self.method.is_none() && self.heat.is_none() && self.lid.is_none()
-    }
-
     /// When the stage ends, with what that means for a pressure pot's time.
-    fn end(&self, medium: Medium, last: bool) -> Result<(Medium, End)> {
+    fn end(&self, medium: Set, last: bool) -> Result<(Set, End)> {
         let Some(until) = &self.until else {
-            let end = usual_end(&medium)
+            let end = medium
+                .way()
+                .ends()
                 .or(last.then_some(End::Stays))
                 .ok_or_else(|| Error::missing("until", say::stage_ends()))?;
             return Ok((medium, end));
         };
-        let end = until.resolve(matches!(medium, Medium::Chill { .. }))?;
-        if let Medium::Pressure { gauge_kpa, target_c, hold_s: None, quick, power_w } = medium {
-            let held = |hold_s| Medium::Pressure { gauge_kpa, target_c, hold_s, quick, power_w };
+        let end = until.resolve(medium.id() == WayId::Chill)?;
+        if let Some(pot) = medium.get::<Pressure>().filter(|pot| pot.hold_s.is_none()) {
+            let held = |hold_s| Set::Pressure(Pressure { hold_s, ..*pot });
             return Ok(match end {
                 // "35 min at high pressure" is time at pressure; the release comes after it.
                 End::After(hold_s) => (held(Some(hold_s)), End::Opened),
@@ -168,7 +146,7 @@ impl StageRequest {
             });
         }
         match (medium, end) {
-            (Medium::Chill { .. }, End::Tender) => {
+            (medium, End::Tender) if medium.id() == WayId::Chill => {
                 Err(Error::new(Kind::Unsuitable, "until.tender", true, say::nothing_tender_in_the_cold()))
             }
             // The heat simply stays on after the last: what comes then is "too far".

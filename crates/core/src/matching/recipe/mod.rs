@@ -168,7 +168,7 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
             words: voice.render(Message::list(
                 (case.stages.iter().zip(&read.stages)).map(|(stage, read)| {
                     let min = read.until.as_ref().and_then(|until| until.min).unwrap_or(0.0);
-                    let words = stage.medium.for_so_long(min);
+                    let words = stage.medium.way().for_so_long(ergastic_words::Minutes(min));
                     read.lid.map_or(words.clone(), |lid| say::read_with_lid(words, lid.words()))
                 }),
                 Join::Then,

@@ -4,12 +4,12 @@ use ergastic_words::{Guide, Mass, Minutes, Volume, prepare, sheet as say};
 
 use super::step::{Block, Step, Wait, Where, whole};
 use crate::bench::{Prepare, Trim};
+use crate::kitchen::Lane;
+use crate::kitchen::ThingKind;
 use crate::plan::Plan;
 use crate::safety;
 use crate::sheet::tasks::{TaskId, TaskKind};
-use crate::sheet::thing::Thing;
 use crate::sheet::worked::Worked;
-use crate::ways::Lane;
 use ergastic_schedule::{Give, Minute};
 
 /// From so long ahead on salt seasons more than the surface, h.
@@ -206,7 +206,7 @@ impl Board {
             ),
         ];
         let block = self.add(steps[0].clone(), Ahead::straight_on(60));
-        block.takes = vec![(Thing::Burner, 0, TaskId::Blanch, TaskId::Blanch)];
+        block.takes = vec![(ThingKind::Burner, 0, TaskId::Blanch, TaskId::Blanch)];
         block.steps = steps;
     }
 

@@ -7,14 +7,15 @@ use super::words;
 use super::words::BackInto;
 use crate::bench::Level;
 use crate::finish::Target;
+use crate::kitchen::Lane;
+use crate::kitchen::ThingKind;
 use crate::plan::Plan;
 use crate::prepare::said_at_the_table;
 use crate::safety;
 use crate::sheet::durations::DUMPLINGS_IN_MIN;
 use crate::sheet::tasks::{TaskId, TaskKind};
-use crate::sheet::thing::Thing;
 use crate::sheet::worked::Worked;
-use crate::ways::{CookedIn, Lane, Medium, tasks};
+use crate::ways::steps::{lift, rest};
 use ergastic_schedule::Minute;
 
 /// A sauce that takes no longer keeps the hands at the pot, min.
@@ -30,13 +31,13 @@ pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Worked) -> Task
     let mut block = Vec::new();
     let mut at = opened(&mut block, worked);
     let opens = !block.is_empty();
-    let said = tasks::lift(&case.last().medium, opens, &durations.take_out);
+    let said = lift(&case.last().medium, opens, &durations.take_out);
     let lift = Step::new(TaskId::Lift, TaskKind::Lift, Lane::Hands, said, whole(durations.lift_min)).at(at);
     let before = block.last().map_or(vec![TaskId::Hold, TaskId::Release, TaskId::Braise], |step: &Step| vec![step.id]);
     at += lift.len;
     let lifted_at = at;
     // What it lay in is how it is put away.
-    let kept = CookedIn::of(&case.last().medium).caution(case.voice);
+    let kept = case.last().medium.facts().lies_in.caution(case.voice);
     block.push(lift.after(before).minding(kept));
     if durations.has_sauce() {
         at = sauce(&mut block, worked, at);
@@ -47,10 +48,10 @@ pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Worked) -> Task
     let rests = (rest - (at - lifted_at)).max(0);
     let waits = Wait::until(TaskId::Slice, SAUCE_WAITS.0, SAUCE_WAITS.1).at_least(rests).said();
     let mut finishing = Block::new(block, Where::Before(vec![waits]));
-    let pot_on_a_burner = durations.has_sauce() && !matches!(case.last().medium, Medium::Pressure { .. });
+    let pot_on_a_burner = durations.has_sauce() && !case.last().medium.facts().locked;
     if pot_on_a_burner {
         let from = if durations.skim_min > 0.0 { TaskId::Skim } else { TaskId::Sauce };
-        finishing.takes.push((Thing::Burner, 0, from, TaskId::Sauce));
+        finishing.takes.push((ThingKind::Burner, 0, from, TaskId::Sauce));
     }
     steps.blocks.push(finishing);
     let after = if durations.rest_min > 0.0 { vec![TaskId::Rest, last] } else { vec![last] };
@@ -117,7 +118,7 @@ fn rest_stretch(steps: &mut Steps, worked: &Worked) {
         kind: TaskKind::Rest,
         lane: Lane::Board,
         what: say::rest(),
-        why: tasks::rest(&worked.case.last().medium, worked.case.main().eaten_as),
+        why: rest(&worked.case.last().medium, worked.case.main().eaten_as),
         from: Moment::End(TaskId::Lift),
         to: Moment::Start(TaskId::Slice, 0),
         until: None,

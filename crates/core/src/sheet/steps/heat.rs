@@ -2,16 +2,19 @@
 
 use ergastic_words::{Join, Message, sheet as say};
 
+use super::pan;
 use super::step::{Block, Booked, Moment, Step, Steps, Stretch, Wait, Where, whole};
-use super::{pan, words};
 use crate::bench::SearIn;
 use crate::forecast::PressureMinutes;
+use crate::kitchen::Lane;
+use crate::kitchen::ThingKind;
 use crate::plan::Plan;
 use crate::safety;
 use crate::sheet::tasks::{Task, TaskId, TaskKind};
-use crate::sheet::thing::Thing;
 use crate::sheet::worked::Worked;
-use crate::ways::{Lane, MOVE_MIN, Medium, tasks};
+use crate::ways::pressure::Pressure;
+use crate::ways::steps::hold;
+use crate::ways::{MOVE_MIN, Set, WayId, moved};
 use ergastic_schedule::Minute;
 
 /// Laying the meat where it cooks and closing it takes both hands no longer, min.
@@ -32,20 +35,11 @@ const OWN_TIME_BORNE: Minute = 20;
 const HOLD_PRICE: f64 = 0.05;
 const TOO_FAR_PRICE: f64 = 0.7;
 
-/// Which thing heats a medium, and what it is set to.
-fn heated_by(medium: &Medium) -> Option<(Thing, i32)> {
-    let tenths = |celsius: f64| (celsius * 10.0).round() as i32;
-    Some(match medium {
-        Medium::Hob { .. } | Medium::Reheat { .. } => (Thing::Burner, 0),
-        Medium::Oven { set_c, .. } => (Thing::Oven, tenths(*set_c)),
-        Medium::Fat { fat_c } => (Thing::Oven, tenths(*fat_c)),
-        Medium::Coals(_) => (Thing::Coals, 0),
-        Medium::Pressure { .. } => (Thing::PressurePot, 0),
-        Medium::SlowCooker { .. } | Medium::KeepWarm { .. } => (Thing::SlowCooker, 0),
-        Medium::Bath { bath_c } => (Thing::Bath, tenths(*bath_c)),
-        Medium::Pit { pit, .. } => (Thing::Pit, tenths(pit.set_c)),
-        Medium::Chill { .. } => return None,
-    })
+/// Which thing heats a dish, and what it is set to where all that stands in it has to bear that, in tenths of a degree.
+fn heated_by(set: &Set) -> Option<(ThingKind, i32)> {
+    let thing = set.facts().thing?;
+    let celsius = set.way().dial().filter(|_| thing.has_one_setting()).map_or(0.0, |dial| dial.celsius);
+    Some((thing, (celsius * 10.0).round() as i32))
 }
 
 /// What the appliance of a task is set to, °C.
@@ -59,16 +53,7 @@ pub(crate) fn set_c(worked: &Worked, task: &Task) -> Option<f64> {
         _ => return None,
     };
     let (thing, tenths) = heated_by(&stages.get(stage)?.medium)?;
-    matches!(thing, Thing::Oven | Thing::Pit | Thing::Bath).then(|| f64::from(tenths) / 10.0)
-}
-
-/// What nobody may be away from.
-fn is_watched(medium: &Medium, pit_holds_itself: bool) -> bool {
-    match medium {
-        Medium::Hob { .. } | Medium::Coals(_) => true,
-        Medium::Pit { .. } => !pit_holds_itself,
-        _ => false,
-    }
+    thing.has_one_setting().then(|| f64::from(tenths) / 10.0)
 }
 
 /// The block that brings the meat to its heat, and all that follows of itself up to the finishing, whose first step is
@@ -103,10 +88,10 @@ pub(super) fn heat(steps: &mut Steps, plan: &Plan, worked: &Worked, lifted: Task
     block.grid = Some(TaskId::Simmer);
     // Where it then goes on upon that burner, its booking holds from the simmer on.
     let first_heat = &case.first().medium;
-    let moves_on = !matches!(first_heat, Medium::Hob { .. } | Medium::Reheat { .. } | Medium::Coals(_));
-    let comes_up = worked.durations.come_up_min > 0.0 && first_heat.way().comes_up && worked.flame != Lane::Pit;
+    let moves_on = !matches!(first_heat.facts().thing, Some(ThingKind::Burner | ThingKind::Coals));
+    let comes_up = worked.durations.come_up_min > 0.0 && first_heat.facts().comes_up && worked.flame != Lane::Pit;
     match (comes_up && moves_on, day_before) {
-        (true, true) => block.takes.push((Thing::Burner, 0, TaskId::FromCold, TaskId::Simmer)),
+        (true, true) => block.takes.push((ThingKind::Burner, 0, TaskId::FromCold, TaskId::Simmer)),
         (false, true) => {}
         (true, false) => block.takes = pan::takes(plan, worked, TaskId::Simmer),
         (false, false) => block.takes = pan::takes(plan, worked, TaskId::Deglaze),
@@ -124,9 +109,9 @@ fn hold_borne(worked: &Worked) -> Minute {
     }
     let goal = worked.case.main().goal;
     // In its pot half of what is left is borne; wrapped it is held overnight in practice.
-    let (share, softens, most) = match worked.case.last().medium {
-        Medium::Pit { .. } | Medium::Bath { .. } => (1.0, WRAPPED_SOFTENS, WRAPPED_BORNE),
-        _ => (0.5, HOLD_SOFTENS, HOLD_BORNE),
+    let (share, softens, most) = match worked.case.last().medium.facts().held_wrapped {
+        true => (1.0, WRAPPED_SOFTENS, WRAPPED_BORNE),
+        false => (0.5, HOLD_SOFTENS, HOLD_BORNE),
     };
     let left_h = share * (goal.too_far - goal.enough) / goal.resistance / softens;
     let spread = worked.ready_min(0.9).zip(worked.ready_min(0.1)).map_or(0.0, |(slow, quick)| slow - quick);
@@ -135,7 +120,7 @@ fn hold_borne(worked: &Worked) -> Minute {
 
 fn simmer(plan: &Plan, worked: &Worked, at: Minute, day_before: bool) -> Step {
     let (case, durations) = (&worked.case, &worked.durations);
-    let (lane, what, why) = tasks::meets_the_heat(&case.first().medium, case.pot().lid, &worked.facts(plan));
+    let (lane, what, why) = case.first().medium.way().meets_the_heat(case.pot().lid, &worked.facts(plan));
     let why = if day_before { say::pot_in_next_day_why() } else { why };
     let step = Step::new(TaskId::Simmer, TaskKind::Simmer, lane, (what, why), whole(durations.come_up_min)).at(at);
     // Coming to a simmer wants an eye on it, not both hands.
@@ -144,19 +129,19 @@ fn simmer(plan: &Plan, worked: &Worked, at: Minute, day_before: bool) -> Step {
     if !matches!(lane, Lane::Hob | Lane::Fire) && durations.preheat_slack_min == 0.0 {
         after.push(TaskId::Preheat);
     }
-    let lid = matches!(case.first().medium, Medium::Pressure { .. }).then(|| safety::pressure_lid(case.voice));
+    let lid = case.first().medium.facts().locked.then(|| safety::pressure_lid(case.voice));
     step.after(after).minding(lid)
 }
 
 /// Oven, pit, coals or bath get hot: by themselves, or lit by hand some time ahead.
 fn preheat(steps: &mut Steps, block: &mut Vec<Step>, plan: &Plan, worked: &Worked, simmer_at: Minute) {
     let (durations, medium) = (&worked.durations, &worked.case.first().medium);
-    let Some((minutes, (lane, what, why))) = durations.preheat_min.zip(tasks::preheat(medium, &worked.facts(plan)))
+    let Some((minutes, (lane, what, why))) = durations.preheat_min.zip(medium.way().preheat(&worked.facts(plan)))
     else {
         return;
     };
     let (minutes, slack) = (whole(minutes), whole(durations.preheat_slack_min));
-    let outdoors = matches!(medium, Medium::Coals(_)).then(|| safety::coals_outdoors(worked.case.voice));
+    let outdoors = (medium.id() == WayId::Coals).then(|| safety::coals_outdoors(worked.case.voice));
     if durations.fire_min <= 0.0 {
         let step = Step::new(TaskId::Preheat, TaskKind::Preheat, lane, (what, why), minutes).alone();
         block.push(step.at(simmer_at + slack - minutes).after([]));
@@ -166,7 +151,7 @@ fn preheat(steps: &mut Steps, block: &mut Vec<Step>, plan: &Plan, worked: &Worke
     let light = Step::new(TaskId::Light, TaskKind::Preheat, lane, (what, why), len).after([]).minding(outdoors);
     let wait = Wait::until(TaskId::Simmer, 0.2, 45).at_least((minutes - len).max(1));
     steps.blocks.push(Block::new(vec![light], Where::Before(vec![wait])));
-    let (what, why) = words::getting_hot(medium);
+    let [what, why] = medium.facts().getting_hot.unwrap_or([Message::nothing, Message::nothing]).map(|said| said());
     steps.stretches.push(Stretch {
         id: TaskId::Preheat,
         kind: TaskKind::Preheat,
@@ -190,16 +175,15 @@ fn moves(block: &mut Vec<Step>, worked: &Worked, simmer_at: Minute, plan: &Plan)
         let Some(ended) = worked.forecast.stages.get(leg.first - 1).and_then(|span| span.to_min) else { break };
         let at = simmer_at + whole(ended.max(worked.durations.come_up_min));
         let (from, to) = (&case.stages[leg.first - 1].medium, &case.stages[leg.first].medium);
-        let lit = to.way().preheat_min.filter(|_| !from.same_kind(to));
-        if let Some((minutes, (lane, what, why))) = lit.zip(tasks::preheat(to, &worked.facts(plan))) {
+        let lit = to.facts().preheat_min.filter(|_| !from.same_kind(to));
+        if let Some((minutes, (lane, what, why))) = lit.zip(to.way().preheat(&worked.facts(plan))) {
             let len = whole(minutes);
             let step = Step::new(TaskId::Warm(number), TaskKind::Preheat, lane, (what, why), len).alone();
             block.push(step.at((at - len).max(0)).after([]));
         }
         let id = TaskId::Move(number);
         let before = if number == 1 { TaskId::Simmer } else { TaskId::Move(number - 1) };
-        let step =
-            Step::new(id, TaskKind::Move, Lane::Hands, tasks::moved(from, to, case.voice), whole(MOVE_MIN)).at(at);
+        let step = Step::new(id, TaskKind::Move, Lane::Hands, moved(from, to, case.voice), whole(MOVE_MIN)).at(at);
         block.push(step.after([TaskId::Stage(number), before]));
     }
 }
@@ -207,7 +191,7 @@ fn moves(block: &mut Vec<Step>, worked: &Worked, simmer_at: Minute, plan: &Plan)
 /// Each stage as it goes on by itself, and the hold after the last.
 fn stages(steps: &mut Steps, worked: &Worked, lifted: TaskId) {
     let case = &worked.case;
-    let shut = matches!(case.last().medium, Medium::Pressure { .. });
+    let shut = case.last().medium.facts().locked;
     let own = case.own_time_s().is_some();
     let half_min = if own { None } else { worked.ready_min(0.5) };
     let mut hold_lane = Lane::Hob;
@@ -223,13 +207,10 @@ fn stages(steps: &mut Steps, worked: &Worked, lifted: TaskId) {
         let (i, stage) = (leg.first, &case.stages[leg.last]);
         let last = *leg == last_leg;
         let set = worked.forecast.pressure.as_ref();
-        let (lane, what, why) =
-            tasks::over_the_heat(&stage.medium, stage.pot.lid, set.map(PressureMinutes::is_set), case.voice);
-        let why = match (set, &stage.medium) {
-            (Some(minutes), Medium::Pressure { .. }) => {
-                Message::list([Message::text(minutes.text.clone()), why], Join::Space)
-            }
-            _ => why,
+        let (lane, what, why) = stage.medium.way().goes_on(stage.pot.lid, set.map(PressureMinutes::is_set), case.voice);
+        let why = match set.filter(|_| stage.medium.facts().locked) {
+            Some(minutes) => Message::list([Message::text(minutes.text.clone()), why], Join::Space),
+            None => why,
         };
         hold_lane = lane;
         let before = if i == 0 { TaskId::Simmer } else { TaskId::Move(number) };
@@ -267,7 +248,7 @@ fn stages(steps: &mut Steps, worked: &Worked, lifted: TaskId) {
     }
     let mut before = TaskId::Braise;
     if let Some(set) = worked.forecast.pressure.as_ref().filter(|_| one_pressed) {
-        let quick = matches!(case.last().medium, Medium::Pressure { quick: true, .. });
+        let quick = case.last().medium.get::<Pressure>().is_some_and(|pot| pot.quick);
         let (what, why) =
             if quick { (say::release_quick(), say::release_quick_why()) } else { (say::release(), say::release_why()) };
         let over = whole(closed_min + set.come_up_min + set.set_min + set.release_min);
@@ -278,7 +259,7 @@ fn stages(steps: &mut Steps, worked: &Worked, lifted: TaskId) {
         });
         before = TaskId::Release;
     }
-    let said = tasks::hold(&case.last().medium);
+    let said = hold(&case.last().medium);
     let to = Moment::Start(lifted, 0);
     steps.stretches.push(Stretch {
         least: HOLD_FROM,
@@ -321,7 +302,7 @@ fn bookings(steps: &mut Steps, plan: &Plan, worked: &Worked, ready_min: f64) {
         let last = i + 1 == legs.len();
         let first_step = if i == 0 { TaskId::Simmer } else { TaskId::Move(i as u32) };
         let to = if last { TaskId::Lift } else { TaskId::Move(i as u32 + 1) };
-        let watched = is_watched(&stage.medium, worked.pit_holds_itself);
+        let watched = stage.medium.facts().wants(worked.pit_holds_itself).is_some();
         let span = |at: usize| worked.forecast.stages.get(at);
         let from_min = span(leg.first).and_then(|span| span.from_min).unwrap_or(0.0);
         let end_min = span(leg.last).and_then(|span| span.to_min).filter(|_| !last).unwrap_or(ready_min);
@@ -332,19 +313,19 @@ fn bookings(steps: &mut Steps, plan: &Plan, worked: &Worked, ready_min: f64) {
             (booked.thing, booked.setting) = (Some(thing), setting);
             booked.from = match (i, thing) {
                 // The oven from the moment it is lit; the pot that also sears from the pan on, to the sauce.
-                (0, Thing::Oven) if worked.durations.preheat_min.is_some() && worked.durations.fire_min <= 0.0 => {
+                (0, ThingKind::Oven) if worked.durations.preheat_min.is_some() && worked.durations.fire_min <= 0.0 => {
                     TaskId::Preheat
                 }
-                (0, Thing::PressurePot)
+                (0, ThingKind::PressurePot)
                     if !day_before && plan.prepare.sear_in == SearIn::Pot && worked.durations.sear.is_some() =>
                 {
                     TaskId::HeatPan
                 }
-                (0, Thing::PressurePot) if !day_before => TaskId::Deglaze,
+                (0, ThingKind::PressurePot) if !day_before => TaskId::Deglaze,
                 _ => first_step,
             };
         }
-        if booked.thing == Some(Thing::PressurePot) && last && worked.durations.has_sauce() {
+        if booked.thing == Some(ThingKind::PressurePot) && last && worked.durations.has_sauce() {
             booked.to = TaskId::Sauce;
         }
         steps.booked.push(booked);

@@ -11,8 +11,8 @@ mod step;
 mod words;
 
 use super::worked::Worked;
+use crate::kitchen::Lane;
 use crate::plan::Plan;
-use crate::ways::Lane;
 
 pub(crate) use heat::set_c;
 pub(crate) use step::{Block, Moment, Step, Steps, Stretch, Where, whole};

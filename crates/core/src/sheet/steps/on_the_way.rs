@@ -6,11 +6,14 @@ use super::step::{Block, Step, Steps, Where, whole};
 use crate::bench::Addition;
 use crate::forecast::Leg;
 use crate::heat::pot::Lid;
+use crate::kitchen::Lane;
 use crate::safety;
 use crate::sheet::durations::LOOK_MIN;
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::worked::Worked;
-use crate::ways::{LOOK_EVERY_MIN, Lane, MOVE_MIN, Medium, tasks};
+use crate::ways::coals::OverCoals;
+use crate::ways::pit::InThePit;
+use crate::ways::{LOOK_EVERY_MIN, MOVE_MIN};
 use ergastic_schedule::{Give, Minute};
 
 /// The most looks a sheet plans for.
@@ -58,7 +61,7 @@ fn minding_the_lid(step: Step, worked: &Worked) -> Step {
 /// When the looks are, in minutes from the meat meeting the heat.
 fn look_times(worked: &Worked, look_until: f64) -> Vec<f64> {
     let case = &worked.case;
-    if tasks::look(&case.last().medium).is_none() {
+    if case.last().medium.facts().look.is_none() {
         return Vec::new();
     }
     let p50_min = worked.ready_min(0.5).unwrap_or(0.0);
@@ -84,7 +87,8 @@ fn look_times(worked: &Worked, look_until: f64) -> Vec<f64> {
 
 /// Looks from two thirds of the way on: as many as the way allows, none where a lid can't be opened.
 fn looked(steps: &mut Steps, worked: &Worked, looks: &[f64], poured: &[(usize, f64)]) {
-    let Some((first, again)) = tasks::look(&worked.case.last().medium) else { return };
+    let Some([first, again]) = worked.case.last().medium.facts().look else { return };
+    let (first, again) = (first(), again());
     for (i, at_min) in looks.iter().enumerate() {
         let sign = worked.case.main().eaten_as.sign();
         let pour: f64 = poured.iter().filter(|(look, _)| *look == i).map(|(_, litres)| litres).sum();
@@ -166,9 +170,9 @@ fn tended(steps: &mut Steps, worked: &Worked, ready_min: f64) {
         let from = span(leg.first).and_then(|span| span.from_min).unwrap_or(0.0);
         let last = leg.last + 1 == worked.case.stages.len();
         let to = span(leg.last).and_then(|span| span.to_min).filter(|_| !last).unwrap_or(ready_min).min(ready_min);
-        let Some(tending) = stage.medium.way().tending_now(worked.pit_holds_itself) else { continue };
+        let Some(tending) = stage.medium.facts().tending_now(worked.pit_holds_itself) else { continue };
         let takes = whole(tending.takes_min);
-        if let Medium::Coals(coals) = &stage.medium {
+        if let Some(OverCoals { coals }) = stage.medium.get() {
             let fresh_every = whole(coals.fresh_every_s / 60.0).max(30);
             let lot = coals.under + coals.over;
             let mut began = whole(from);
@@ -206,10 +210,8 @@ fn tending_every(minutes: f64) -> Minute {
 /// Wrapped when the middle is there, in the median run; coats of mop up to the wrap or the end.
 fn wrapped(steps: &mut Steps, worked: &Worked, ready_min: f64) {
     let as_it_is = |leg: &Leg| &worked.case.stages[leg.last].medium;
-    let in_pit = worked.case.legs().into_iter().find(|leg| matches!(as_it_is(leg), Medium::Pit { .. }));
-    let Some((leg, Medium::Pit { pit, wrap })) = in_pit.map(|leg| (leg, as_it_is(&leg))) else {
-        return;
-    };
+    let in_pit = |leg: Leg| Some((leg, as_it_is(&leg).get::<InThePit>()?));
+    let Some((leg, InThePit { pit, wrap })) = worked.case.legs().into_iter().find_map(in_pit) else { return };
     let span = |at: usize| worked.forecast.stages.get(at);
     let from = span(leg.first).and_then(|span| span.from_min).unwrap_or(0.0);
     let to = span(leg.last).and_then(|span| span.to_min).unwrap_or(ready_min).min(ready_min);

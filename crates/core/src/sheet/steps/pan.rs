@@ -1,16 +1,17 @@
 //! The pan and what follows it up to the heat: browned in batches, deglazed; the day before, cooled and left in the cold.
 
+use crate::kitchen::Lane;
 use ergastic_words::{Message, Volume, prepare, sheet as say};
 
 use super::step::{Block, Moment, Step, Stretch, Wait, Where, whole};
 use super::words;
 use crate::bench::{Larder, SearIn};
+use crate::kitchen::ThingKind;
 use crate::plan::Plan;
 use crate::safety;
 use crate::sheet::tasks::{TaskId, TaskKind};
-use crate::sheet::thing::Thing;
 use crate::sheet::worked::Worked;
-use crate::ways::{Lane, Medium, NIGHT_MIN, tasks};
+use crate::ways::NIGHT_MIN;
 use ergastic_schedule::Minute;
 
 /// Cooled in its liquid so long before it goes into the cold, min: warm to cool within the two hours of the guidance.
@@ -32,7 +33,7 @@ pub(super) fn pan(plan: &Plan, worked: &Worked) -> (Vec<Step>, Minute) {
     let case = &worked.case;
     let medium = &case.first().medium;
     let in_pot = medium.is_pot();
-    let said = tasks::into_it(medium, &worked.facts(plan));
+    let said = medium.way().into_it(&worked.facts(plan));
     let lane = if in_pot { Lane::Hob } else { Lane::Board };
     let step = Step::new(TaskId::Deglaze, TaskKind::Deglaze, lane, said, whole(worked.durations.deglaze_min)).at(at);
     let flares = in_pot && worked.durations.deglazes.is_some_and(Larder::flares);
@@ -46,14 +47,14 @@ pub(super) fn pan(plan: &Plan, worked: &Worked) -> (Vec<Step>, Minute) {
 }
 
 /// What the pan and the pot take while that is done.
-pub(super) fn takes(plan: &Plan, worked: &Worked, last: TaskId) -> Vec<(Thing, i32, TaskId, TaskId)> {
+pub(super) fn takes(plan: &Plan, worked: &Worked, last: TaskId) -> Vec<(ThingKind, i32, TaskId, TaskId)> {
     let mut takes = Vec::new();
     let first = &worked.case.first().medium;
     if !first.is_pot() || worked.flame == Lane::Pit {
         return takes;
     }
     // An insert with an element of its own needs no burner.
-    let own_element = matches!(first, Medium::Pressure { .. });
+    let own_element = first.facts().locked;
     if let Some(sear) = &worked.durations.sear {
         let last = TaskId::Sear(sear.batches);
         let (burners, pans) = match plan.prepare.sear_in {
@@ -62,11 +63,11 @@ pub(super) fn takes(plan: &Plan, worked: &Worked, last: TaskId) -> Vec<(Thing, i
             SearIn::PotAndLid => (2, 0),
             SearIn::Pot => (u8::from(!own_element), 0),
         };
-        takes.extend((0..burners).map(|_| (Thing::Burner, 0, TaskId::HeatPan, last)));
-        takes.extend((0..pans).map(|_| (Thing::Pan, 0, TaskId::HeatPan, last)));
+        takes.extend((0..burners).map(|_| (ThingKind::Burner, 0, TaskId::HeatPan, last)));
+        takes.extend((0..pans).map(|_| (ThingKind::Pan, 0, TaskId::HeatPan, last)));
     }
     if !own_element {
-        takes.push((Thing::Burner, 0, TaskId::Deglaze, last));
+        takes.push((ThingKind::Burner, 0, TaskId::Deglaze, last));
     }
     takes
 }

@@ -3,10 +3,10 @@
 use ergastic_words::{Message, Minutes, sheet as say};
 
 use super::step::{Block, Step, Steps, Wait, Where, whole};
+use crate::kitchen::Lane;
+use crate::kitchen::ThingKind;
 use crate::plan::Side;
 use crate::sheet::tasks::{TaskId, TaskKind};
-use crate::sheet::thing::Thing;
-use crate::ways::Lane;
 use ergastic_schedule::Minute;
 
 /// Putting it on, and taking it off, min. Working values.
@@ -34,7 +34,7 @@ pub(super) fn sides(steps: &mut Steps, sides: &[Side]) {
         ];
         let place = Where::Before(vec![Wait::until(TaskId::Serve, WAITS.0, WAITS.1).said()]);
         let mut block = Block::new(block, place);
-        block.takes.push((Thing::Burner, 0, on, off));
+        block.takes.push((ThingKind::Burner, 0, on, off));
         steps.blocks.push(block);
     }
 }

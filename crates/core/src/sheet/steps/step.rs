@@ -2,10 +2,10 @@
 
 use ergastic_words::Message;
 
+use crate::kitchen::Lane;
+use crate::kitchen::ThingKind;
 use crate::safety::Caution;
 use crate::sheet::tasks::{TaskId, TaskKind};
-use crate::sheet::thing::Thing;
-use crate::ways::Lane;
 use ergastic_schedule::{Give, Minute};
 
 /// One thing to do.
@@ -164,7 +164,7 @@ pub(crate) struct Block {
     /// What it costs where it falls into the night, even where the cook is up for the rest.
     pub by_day: Option<f64>,
     /// Things taken from the beginning of a step to the end of another.
-    pub takes: Vec<(Thing, i32, TaskId, TaskId)>,
+    pub takes: Vec<(ThingKind, i32, TaskId, TaskId)>,
     /// Without sense from the beginning of this step on, where the wait before it is short: left out then.
     pub only_before: Option<TaskId>,
 }
@@ -217,7 +217,7 @@ pub(crate) struct Stretch {
 /// A thing taken from the beginning of a step to the end of another; only looked after where there is none.
 #[derive(Debug, Clone, Copy)]
 pub(crate) struct Booked {
-    pub thing: Option<Thing>,
+    pub thing: Option<ThingKind>,
     pub setting: i32,
     pub from: TaskId,
     pub to: TaskId,

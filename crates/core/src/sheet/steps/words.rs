@@ -4,7 +4,6 @@ use ergastic_words::{Message, prepare, sheet as say};
 
 use crate::bench::SearFat;
 use crate::cuts::EatenAs;
-use crate::ways::Medium;
 
 /// What the meat is browned in.
 pub(super) fn fat(fat: SearFat) -> Message {
@@ -41,14 +40,4 @@ pub(super) fn cut_up(eaten_as: EatenAs, into: BackInto) -> (Message, Message) {
         (EatenAs::Spoon, Broth) => say::break_up_into_the_broth(),
     };
     (what, if into == Nothing { say::board_dry_why() } else { say::board_why() })
-}
-
-/// What happens while a fire, a bath or fat gets hot.
-pub(super) fn getting_hot(medium: &Medium) -> (Message, Message) {
-    match medium {
-        Medium::Pit { .. } => (say::pit_settles(), say::pit_settles_why()),
-        Medium::Coals(_) => (say::coals_grey(), say::coals_grey_why()),
-        Medium::Bath { .. } => (say::bath_warms(), say::bath_warms_why()),
-        _ => (say::fat_melts(), say::fat_melts_why()),
-    }
 }

@@ -1,11 +1,10 @@
-//! What of a kitchen a dish takes.
+//! What of a kitchen a dish takes, and where it then is.
 
-use crate::plan::Borrowed;
-use crate::ways::Lane;
+use super::lane::Lane;
 
 /// Something of the kitchen that is taken.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord)]
-pub(crate) enum Thing {
+pub enum ThingKind {
     /// A pair of hands.
     Hands,
     /// A burner, or a place over the fire instead.
@@ -26,18 +25,7 @@ pub(crate) enum Thing {
     Coals,
 }
 
-impl From<Borrowed> for Thing {
-    fn from(borrowed: Borrowed) -> Self {
-        match borrowed {
-            Borrowed::Hands => Self::Hands,
-            Borrowed::Pan => Self::Pan,
-            Borrowed::Burner => Self::Burner,
-            Borrowed::Oven => Self::Oven,
-        }
-    }
-}
-
-impl Thing {
+impl ThingKind {
     /// All, in the order of a problem's kinds.
     pub const ALL: [Self; 9] = [
         Self::Hands,
@@ -94,5 +82,10 @@ impl Thing {
             Self::Bath => 3,
             _ => 1,
         }
+    }
+
+    /// Whether all that stands in it has to bear one setting.
+    pub fn has_one_setting(self) -> bool {
+        matches!(self, Self::Oven | Self::Pit | Self::Bath)
     }
 }

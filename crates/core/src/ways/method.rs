@@ -5,6 +5,9 @@ use ergastic_physics::pressure::KEPT_WARM_C;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::WayId;
+use super::facts::{Level, STEWED};
+
 /// What an oven is set to where nothing is said, °C.
 pub const USUAL_OVEN_C: f64 = 150.0;
 /// A pit, °C.
@@ -156,6 +159,43 @@ impl Method {
             Self::KeepWarm => "keep_warm",
             Self::Chill => "chill",
             Self::Reheat => "reheat",
+        }
+    }
+}
+
+impl Method {
+    /// The methods that are compared, in the order in which a cook thinks of them.
+    pub const COMPARED: [Self; 7] =
+        [Self::Braise, Self::Stew, Self::Pressure, Self::SlowCooker, Self::Smoke, Self::Confit, Self::WaterBath];
+
+    /// The ways it can be gone.
+    pub fn ways(self) -> &'static [WayId] {
+        match self {
+            Self::Braise | Self::Stew => &[WayId::Oven, WayId::Hob, WayId::Coals],
+            Self::Pressure => &[WayId::Pressure],
+            Self::Smoke => &[WayId::Pit],
+            Self::Confit => &[WayId::Fat],
+            Self::SlowCooker => &[WayId::SlowCooker],
+            Self::WaterBath => &[WayId::Bath],
+            Self::KeepWarm => &[WayId::KeepWarm],
+            Self::Chill => &[WayId::Chill],
+            Self::Reheat => &[WayId::Reheat],
+        }
+    }
+
+    /// The usual one of them.
+    pub fn usual(self) -> WayId {
+        match self {
+            Self::Stew => WayId::Hob,
+            other => other.ways()[0],
+        }
+    }
+
+    /// How far up its liquid stands.
+    pub fn level(self) -> Level {
+        match self {
+            Self::Stew => STEWED,
+            other => other.usual().facts().level,
         }
     }
 }

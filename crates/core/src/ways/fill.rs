@@ -17,7 +17,7 @@ pub struct Filled {
 
 /// Fills in defaults and remembers each one, with where it stands in the request.
 #[derive(Default)]
-pub(super) struct Fill {
+pub(crate) struct Fill {
     pub filled: Vec<Filled>,
     /// The path that the fields of a part or stage stand under.
     pub path: String,

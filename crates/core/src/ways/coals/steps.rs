@@ -1,0 +1,19 @@
+//! What is done at a fire of coals.
+
+use ergastic_physics::coals::TURN_EVERY_MIN;
+use ergastic_words::{Minutes, sheet as say};
+
+use super::super::steps::Step;
+use super::{OverCoals, Way};
+use crate::heat::pot::Lid;
+use crate::kitchen::Lane;
+
+impl OverCoals {
+    pub(super) fn lit(&self) -> Step {
+        (Lane::Hob, say::light_coals(self.coals.under + self.coals.over), say::light_coals_why())
+    }
+
+    pub(super) fn by_itself(&self, lid: Lid) -> Step {
+        (Lane::Fire, say::over_coals(self.name(), lid.words()), say::over_coals_why(Minutes(TURN_EVERY_MIN)))
+    }
+}

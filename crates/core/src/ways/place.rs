@@ -1,0 +1,20 @@
+//! What a way is set against.
+
+use super::Set;
+use crate::heat::pot::Pot;
+
+/// What a way is set against.
+pub(crate) struct Place<'a> {
+    /// The pot, as far as its size goes.
+    pub pot: &'a Pot,
+    /// Whether the pot may stand on a hob.
+    pub stands_on_a_hob: bool,
+    /// Across a round pot, or as wide as a square one is, m.
+    pub across_m: f64,
+    /// The air's pressure, Pa.
+    pub pressure_pa: f64,
+    /// Local boil, °C.
+    pub boil_c: f64,
+    /// The stage before, if there is one.
+    pub before: Option<&'a Set>,
+}

@@ -1,0 +1,29 @@
+//! What is done at a pressure pot.
+
+use ergastic_words::{Minutes, sheet as say};
+
+use super::super::steps::{DishFacts, Step};
+use super::Pressure;
+use crate::kitchen::Lane;
+
+impl Pressure {
+    pub(super) fn meat_in(&self, dish: &DishFacts) -> Step {
+        let what = match (dish.poured(), dish.seared) {
+            (false, _) => say::pressure_in_dry(),
+            (true, true) => say::pressure_in_juices(dish.liquid()),
+            (true, false) => say::pressure_in(dish.liquid()),
+        };
+        (Lane::PressurePot, what, say::pressure_in_why())
+    }
+
+    pub(super) fn by_itself(&self, set: Option<Minutes>) -> Step {
+        let held = self.hold_s.filter(|s| s.is_finite()).map(|s| Minutes(s / 60.0)).or(set);
+        let what = match (held, self.quick) {
+            (Some(held), false) => say::under_pressure_held(held),
+            (Some(held), true) => say::under_pressure_held_quick(held),
+            (None, false) => say::under_pressure(),
+            (None, true) => say::under_pressure_quick(),
+        };
+        (Lane::PressurePot, what, say::under_pressure_why())
+    }
+}

@@ -1,0 +1,48 @@
+//! A usual pot at the sea, for the tests of each way.
+
+use ergastic_words::{Message, Voice};
+
+use super::steps::DishFacts;
+use super::{Fill, Heat, Place, Set, WayId};
+use crate::bench::{Larder, Wine, Wood};
+use crate::error::Result;
+use crate::heat::pot::{Lid, Vessel};
+
+/// A way as it is asked for, in a usual pot where water boils at so many °C.
+pub(super) fn set_at(way: WayId, asked: &Heat, boil_c: f64) -> Result<Set> {
+    let pot = Vessel::default().resolve(Lid::Tight).unwrap();
+    let place = Place {
+        pot: &pot,
+        stands_on_a_hob: true,
+        across_m: 0.26,
+        pressure_pa: ergastic_physics::steam::saturation_pressure(boil_c),
+        boil_c,
+        before: None,
+    };
+    way.set(asked, &place, &mut Fill::default())
+}
+
+/// The same at the sea.
+pub(super) fn set(way: WayId, asked: Heat) -> Set {
+    set_at(way, &asked, 100.0).unwrap()
+}
+
+/// As it is read.
+pub(super) fn said(message: Message) -> String {
+    Voice::default().render(message)
+}
+
+/// A salted dish with half a litre of stock.
+pub(super) fn dish() -> DishFacts<'static> {
+    DishFacts {
+        salted: true,
+        seared: true,
+        bones: false,
+        liquid_l: 0.5,
+        aromatics: &[],
+        deglazes: None,
+        wine: Wine::Halved,
+        base: Larder::Water,
+        wood: Wood::default(),
+    }
+}
