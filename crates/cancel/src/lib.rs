@@ -1,56 +1,91 @@
 //! Giving up a computation that nobody waits for any more.
 //!
-//! A [`Stop`] is laid over the work; the ensembles look at it between their groups of cooks. What a stopped computation
-//! answers means nothing and must be thrown away: this is the one thing in here that can change an answer from outside.
+//! Whoever waits keeps a [`Cancel`] and gives its sign; whoever works is handed the same one and [checks](Cancel::check) it now
+//! and then. Work that was given up has no answer: it ends in [`Cancelled`], which can't be taken for one.
 
-use std::cell::RefCell;
 use std::sync::Arc;
-use std::sync::atomic::{AtomicBool, Ordering};
+use std::sync::atomic::{AtomicU64, Ordering};
 
-thread_local! {
-    static LAID_OVER: RefCell<Option<Stop>> = const { RefCell::new(None) };
+/// So many checks are left before the sign counts as given; all of them where nobody has given it.
+const NEVER: u64 = u64::MAX;
+
+/// The computation was given up.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub struct Cancelled;
+
+impl std::fmt::Display for Cancelled {
+    fn fmt(&self, f: &mut std::fmt::Formatter<'_>) -> std::fmt::Result {
+        f.write_str("given up")
+    }
 }
 
-/// A sign to stop, shared by who waits and who works.
-#[derive(Debug, Clone, Default)]
-pub struct Stop(Arc<AtomicBool>);
+impl std::error::Error for Cancelled {}
 
-impl Stop {
+/// A sign to give up, shared by who waits and who works.
+///
+/// ```
+/// use ergastic_cancel::{Cancel, Cancelled};
+/// let cancel = Cancel::default();
+/// let works = cancel.clone();
+/// assert_eq!(works.check(), Ok(()));
+/// cancel.cancel();
+/// assert_eq!(works.check(), Err(Cancelled));
+/// ```
+#[derive(Debug, Clone)]
+pub struct Cancel(Arc<AtomicU64>);
+
+impl Default for Cancel {
+    fn default() -> Self {
+        Self(Arc::new(AtomicU64::new(NEVER)))
+    }
+}
+
+impl Cancel {
+    /// A sign that gives itself at the check after so many, for tests of what is left behind.
+    pub fn after(checks: u64) -> Self {
+        Self(Arc::new(AtomicU64::new(checks)))
+    }
+
     /// Gives the sign; there is no taking it back.
-    pub fn stop(&self) {
-        self.0.store(true, Ordering::Relaxed);
+    pub fn cancel(&self) {
+        self.0.store(0, Ordering::Relaxed);
     }
 
     /// Whether the sign was given.
-    pub fn is_stopped(&self) -> bool {
-        self.0.load(Ordering::Relaxed)
+    pub fn is_cancelled(&self) -> bool {
+        let counted = self.0.try_update(Ordering::Relaxed, Ordering::Relaxed, |left| match left {
+            0 | NEVER => None,
+            left => Some(left - 1),
+        });
+        counted == Err(0)
     }
 
-    /// Does work under this sign.
-    pub fn over<T>(&self, work: impl FnOnce() -> T) -> T {
-        under(&Some(self.clone()), work)
+    /// To be asked wherever work can end early.
+    ///
+    /// # Errors
+    /// The sign was given.
+    pub fn check(&self) -> Result<(), Cancelled> {
+        if self.is_cancelled() { Err(Cancelled) } else { Ok(()) }
     }
 }
 
-/// The sign that this thread works under, to be carried to threads that share the work.
-pub fn laid_over() -> Option<Stop> {
-    LAID_OVER.with_borrow(Clone::clone)
-}
+#[cfg(test)]
+mod tests {
+    use super::*;
 
-/// Does a share of the work under a sign that was carried here.
-pub fn under<T>(stop: &Option<Stop>, work: impl FnOnce() -> T) -> T {
-    /// Puts back what was there, also when the work panics.
-    struct Back(Option<Stop>);
-    impl Drop for Back {
-        fn drop(&mut self) {
-            LAID_OVER.set(self.0.take());
-        }
+    #[test]
+    fn the_sign_is_given_once_and_seen_by_all() {
+        let cancel = Cancel::default();
+        let works = cancel.clone();
+        assert!((0..100).all(|_| works.check().is_ok()));
+        cancel.cancel();
+        assert_eq!((works.check(), cancel.check()), (Err(Cancelled), Err(Cancelled)));
     }
-    let _back = Back(LAID_OVER.replace(stop.clone()));
-    work()
-}
 
-/// Whether the work that goes on here was given up.
-pub fn stopped() -> bool {
-    LAID_OVER.with_borrow(|stop| stop.as_ref().is_some_and(Stop::is_stopped))
+    #[test]
+    fn one_that_counts_gives_itself_and_stays_given() {
+        let cancel = Cancel::after(3);
+        let found: Vec<bool> = (0..6).map(|_| cancel.is_cancelled()).collect();
+        assert_eq!(found, [false, false, false, true, true, true]);
+    }
 }

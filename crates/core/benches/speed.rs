@@ -83,7 +83,7 @@ fn live_update(bencher: Bencher) {
             _ => Evidence::Reading { at_s: f64::from(i) * 600.0, celsius: f64::min(90.0, f64::from(i) * 9.0) },
         })
         .collect();
-    bencher.bench(|| update(black_box(&case), black_box(&findings), Some(9000.0)));
+    bencher.bench(|| update(black_box(&case), black_box(&findings), Some(9000.0)).unwrap());
 }
 
 #[divan::bench(name = "the same with the look that tells most sought among 28 (target 80 ms)")]
@@ -93,7 +93,7 @@ fn live_update_ahead(bencher: Bencher) {
         .map(|i| Evidence::Reading { at_s: f64::from(i) * 600.0, celsius: f64::min(90.0, f64::from(i) * 9.0) })
         .collect();
     let ahead: Vec<f64> = (1..=28).map(|i| f64::from(i) * 600.0).collect();
-    bencher.bench(|| update_ahead(black_box(&case), black_box(&findings), Some(9000.0), &ahead));
+    bencher.bench(|| update_ahead(black_box(&case), black_box(&findings), Some(9000.0), &ahead).unwrap());
 }
 
 /// A chuck that has been in its pot for two hours, with a probe that read every 20 s and two looks.
@@ -209,5 +209,5 @@ fn buying(bencher: Bencher) {
 
 #[divan::bench(name = "every cut against every way")]
 fn all_cuts(bencher: Bencher) {
-    bencher.bench(|| overview(black_box(&Kitchen::default())));
+    bencher.bench(|| overview(black_box(&Kitchen::default())).unwrap());
 }

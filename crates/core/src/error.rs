@@ -2,6 +2,7 @@
 
 use std::fmt;
 
+use ergastic_cancel::Cancelled;
 use ergastic_words::{Elevation, Length, Mass, Message, Temperature, Voice, Volume, errors as say};
 
 /// What kind of fault it is.
@@ -19,6 +20,8 @@ pub enum Kind {
     Unknown,
     /// It can be done, and does not lead to a dish.
     Unsuitable,
+    /// Nobody waits for the answer any more.
+    Cancelled,
 }
 
 /// What is named where no field is.
@@ -97,6 +100,24 @@ impl fmt::Display for Error {
 }
 
 impl std::error::Error for Error {}
+
+impl From<Cancelled> for Error {
+    fn from(_: Cancelled) -> Self {
+        Self { field: String::new(), kind: Kind::Cancelled, given: Message::nothing(), allowed: Message::nothing() }
+    }
+}
+
+/// What can't be is skipped; what was given up is not: the only way to do without an answer.
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn unless_refused<T>(answer: Result<T>) -> Result<Option<T>> {
+    match answer {
+        Ok(answer) => Ok(Some(answer)),
+        Err(error) if error.kind == Kind::Cancelled => Err(error),
+        Err(_) => Ok(None),
+    }
+}
 
 /// What a field's figure is counted in.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]

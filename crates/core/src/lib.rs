@@ -30,4 +30,5 @@ pub mod tender;
 pub mod text;
 pub mod ways;
 
+pub use ergastic_physics::{Cancel, Cancelled, How};
 pub use error::{Error, Result};

@@ -1,6 +1,7 @@
 //! Meals against the clock: waits give before anything is late, plates come late only where they must, nothing is set before now, and
 //! what is found is held against an exact solver.
 
+use ergastic_cancel::Cancel;
 use std::io::Read;
 
 use ergastic_core::meal::{MealSheet, SheetRequest, meal_sheet_anywhere};
@@ -54,7 +55,7 @@ fn meals_are_placed_as_an_exact_solver_places_them() {
     let gaps: Vec<(String, bool, f64)> = known()
         .par_iter()
         .map(|known| {
-            let found = solve(&known.problem, tries(&known.problem));
+            let found = solve(&known.problem, tries(&known.problem), &Cancel::default()).unwrap();
             let broken = impossible(&known.problem, &found);
             assert!(broken.is_empty(), "{}: {broken:?}", known.name);
             assert!(found.bound <= found.cost + 1e-6 && found.late_bound <= found.late, "{}", known.name);

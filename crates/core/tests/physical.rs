@@ -289,7 +289,7 @@ proptest! {
         let chosen: Vec<_> = prepared.dial.iter().filter(|setting| setting.chosen).collect();
         prop_assert_eq!(chosen.len(), 1, "{:?}", prepared.dial);
         // One run at every median, as each setting of the dial is.
-        let (dial, alone) = (chosen[0].ready_min, describe(&case, None).ready_min.p50);
+        let (dial, alone) = (chosen[0].ready_min, describe(&case, None).unwrap().ready_min.p50);
         match dial.zip(alone) {
             Some((dial, alone)) => prop_assert!((dial - alone).abs() < 1e-6, "{dial} on the dial, {alone}"),
             None => prop_assert_eq!(dial, alone),

@@ -1,11 +1,9 @@
 //! What holds however odd a request or a history: nothing lost in silence, nothing endless, nothing below its surroundings.
 
-use ergastic_cancel::Stop;
 use ergastic_core::clock::plus_minutes;
 use ergastic_core::cook::{CookSummary, Event, Happened, Status, view};
 use ergastic_core::forecast::{Forecast, ForecastRequest, forecast};
 use ergastic_core::kitchen::Kitchen;
-use ergastic_core::matching::match_ways;
 use ergastic_core::plan::Plan;
 use ergastic_core::text::{check_name, check_text};
 use jiff::Timestamp;
@@ -31,23 +29,6 @@ fn opened() -> Timestamp {
 
 fn event(id: u128, minute: f64, happened: Happened) -> Event {
     Event { id: Uuid::from_u128(id), at: plus_minutes(opened(), minute), happened, screen: None }
-}
-
-#[test]
-fn work_that_nobody_waits_for_is_not_gone_on_with() {
-    let wide = request(json!({"cut": "brisket", "method": "smoke", "members": 20000}));
-    let stop = Stop::default();
-    stop.stop();
-    // Every group of cooks is passed over: none of them is ever tender.
-    let given_up = stop.over(|| forecast(&wide)).unwrap();
-    assert_eq!(given_up.ready_min.p50, None);
-    let asked =
-        serde_json::from_value(json!({"cut": "shin", "now": "2027-02-05T09:00", "bell": "2027-02-05T19:00"})).unwrap();
-    let matched = stop.over(|| match_ways(&asked, &Kitchen::default(), opened()));
-    assert!(matched.is_err() || matched.unwrap().ways.iter().all(|way| way.best.chance_ready == 0.0));
-    // And the sign is gone with the work it lay over.
-    let narrow = request(json!({"cut": "brisket", "method": "smoke", "members": 64}));
-    assert!(forecast(&narrow).unwrap().ready_min.p50.is_some());
 }
 
 #[test]

@@ -10,6 +10,7 @@ pub mod case;
 pub mod coals;
 pub mod conduction;
 pub mod frozen;
+mod how;
 pub mod juices;
 pub mod liquid;
 pub mod medium;
@@ -27,8 +28,11 @@ pub mod tender;
 pub mod units;
 pub mod vessel;
 
+pub use ergastic_cancel::{Cancel, Cancelled};
+pub use how::How;
 pub use middle::middle_s;
 pub use record::recorded;
 pub use run::{
-    HORIZON_S, PartTimes, STEP_S, Sample, Times, come_up_s, median_tender_s, median_times, run_all, run_all_sampled,
+    HORIZON_S, PartTimes, STEP_S, Sample, Sampled, Times, come_up_s, median_tender_s, median_times, run_all,
+    run_all_sampled,
 };

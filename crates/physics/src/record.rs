@@ -2,6 +2,7 @@
 
 use crate::body::{SHELLS, shell_fractions};
 use crate::case::{Case, End};
+use crate::how::How;
 use crate::juices::{Around, Juices, Left, MEAT_WATER, Piece};
 use crate::medium::Medium;
 use crate::members::{Member, Piece as Animal};
@@ -9,6 +10,7 @@ use crate::part::Part;
 use crate::pressure::QUICK_RELEASE_JUICE;
 use crate::run::{HORIZON_S, Moment, STEP_S, Times, Watch, run};
 use crate::units::{HOUR_S, MINUTE_S};
+use ergastic_cancel::Cancelled;
 
 /// Salt goes from meat to liquid with this time constant at 4 cm, s. Working value.
 pub const SALT_S: f64 = 5.0 * HOUR_S;
@@ -227,11 +229,15 @@ impl Watch<1> for Recorder<'_> {
 }
 
 /// Runs the median cook and writes a frame of it every `every_s` seconds; its middle counts as warm at `warm_c` °C.
-pub fn recorded(case: &Case, every_s: f64, warm_c: f64) -> Record {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn recorded(case: &Case, every_s: f64, warm_c: f64, how: &How) -> Result<Record, Cancelled> {
+    how.go_on()?;
     let mut recorder = Recorder::new(case, every_s, HORIZON_S, warm_c);
     let pieces = vec![[Animal::median(&case.beliefs)]; case.parts.len()];
     let [times] = run(case, &[Member::median(&case.beliefs)], &pieces, &mut recorder);
-    recorder.of(times)
+    Ok(recorder.of(times))
 }
 
 /// A part before anything has left it.

@@ -1,5 +1,6 @@
 //! The best placing that is found within a budget.
 
+use ergastic_cancel::{Cancel, Cancelled};
 use rand::RngExt;
 
 use super::broken::{Broken, broken};
@@ -50,13 +51,16 @@ pub struct Placing {
     pub broken: Vec<Broken>,
 }
 
-/// The best placing that is found in so many tries, with what it does not keep. The same problem gives the same placing. When nobody
-/// waits any more it ends with what it has.
-pub fn solve(problem: &Problem, tries: usize) -> Placing {
+/// The best placing that is found in so many tries, with what it does not keep. The same problem gives the same placing.
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn solve(problem: &Problem, tries: usize, cancel: &Cancel) -> Result<Placing, Cancelled> {
     let net = Net::of(problem);
     let late_bound = if problem.late_price.is_some() { net.late_bound().min(LATEST) } else { 0 };
-    let mut search = Search::of(&net, late_bound);
+    let mut search = Search::of(&net, late_bound, cancel);
     search.run(tries);
+    cancel.check()?;
     let Best { mut draft, mut homeless, .. } = search.best;
     let forced = homeless.len() as u32;
     while let Some(number) = homeless.iter().copied().max_by_key(|number| draft.would_lie(*number)) {
@@ -68,7 +72,7 @@ pub fn solve(problem: &Problem, tries: usize) -> Placing {
     let jobs: Vec<Placed> = draft.placed.iter().map(|placed| placed.unwrap_or(Placed::Dropped)).collect();
     let late = plates(problem, &jobs).max().unwrap_or(draft.late).max(0);
     let late = if problem.late_price.is_some() { late } else { 0 };
-    Placing {
+    Ok(Placing {
         late,
         cost: cost(problem, &jobs, late) + search.forced_price * f64::from(forced),
         bound: problem.late_price.unwrap_or(0.0) * f64::from(late_bound) + net.plates_bound(),
@@ -78,7 +82,7 @@ pub fn solve(problem: &Problem, tries: usize) -> Placing {
         forced_price: search.forced_price,
         broken: broken(problem, &jobs, late),
         jobs,
-    }
+    })
 }
 
 /// Where jobs lie, whatever problem they were placed for.
@@ -135,7 +139,7 @@ impl<'a> Search<'a> {
                 let problem = queued(self.net.problem, order);
                 let net = Net::of(&problem);
                 let late_bound = if problem.late_price.is_some() { net.late_bound().min(LATEST) } else { 0 };
-                let mut search = Search::of(&net, late_bound);
+                let mut search = Search::of(&net, late_bound, self.cancel);
                 search.stand_on(lies);
                 search.place_what_must_be(each.max(1));
                 *lies = Lies::of(&search.best);

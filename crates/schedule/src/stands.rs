@@ -8,7 +8,7 @@ use super::draft::{Draft, Wish};
 use super::net::Net;
 use super::placed::Placed;
 use super::problem::{Give, Job, Minute, OTHERS, Place, Problem};
-use ergastic_cancel::{Stop, laid_over};
+use ergastic_cancel::Cancel;
 
 /// What it costs that a job finds no place at all and is put where it can't be: as much as plates so late, min; and where plates are
 /// at the bell whatever that breaks.
@@ -79,11 +79,11 @@ pub(super) struct Search<'a> {
     pub in_play: Vec<bool>,
     pub best: Best<'a>,
     pub random: ChaCha8Rng,
-    pub stop: Option<Stop>,
+    pub cancel: &'a Cancel,
 }
 
 impl<'a> Search<'a> {
-    pub fn of(net: &'a Net<'a>, late_bound: Minute) -> Self {
+    pub fn of(net: &'a Net<'a>, late_bound: Minute, cancel: &'a Cancel) -> Self {
         let problem = net.problem;
         let mut search = Self {
             net,
@@ -93,7 +93,7 @@ impl<'a> Search<'a> {
             in_play: Vec::new(),
             best: Best { draft: Draft::of(net, late_bound), homeless: Vec::new(), cost: f64::INFINITY },
             random: ChaCha8Rng::seed_from_u64(problem.jobs.len() as u64),
-            stop: laid_over(),
+            cancel,
         };
         search.moves(|job| !matches!(job.give, Give::Dropped(_)));
         search.best = search.built(late_bound);
@@ -108,7 +108,7 @@ impl<'a> Search<'a> {
     }
 
     pub fn is_stopped(&self) -> bool {
-        self.stop.as_ref().is_some_and(Stop::is_stopped)
+        self.cancel.is_cancelled()
     }
 
     pub fn priced(&self, draft: Draft<'a>, homeless: Vec<usize>) -> Best<'a> {

@@ -1,5 +1,7 @@
 //! What every handler shares.
 
+use ergastic_core::How;
+use ergastic_core::kitchen::Kitchen;
 use std::collections::HashMap;
 use std::sync::{Arc, Mutex, PoisonError};
 use std::time::Instant;
@@ -95,16 +97,17 @@ impl App {
         })
     }
 
-    /// Runs a computation off the async threads; a request that has gone away is not computed any further.
+    /// Runs a computation for a kitchen off the async threads; a request that has gone away is not computed any further.
     ///
     /// # Errors
     /// What the work says; 503 when too much is asked for at once.
     pub async fn compute<T: Send + 'static>(
         &self,
         lane: Lane,
-        work: impl FnOnce() -> ergastic_core::Result<T> + Send + 'static,
+        kitchen: Kitchen,
+        work: impl FnOnce(&Kitchen) -> ergastic_core::Result<T> + Send + 'static,
     ) -> ApiResult<T> {
-        self.queue.run(lane, work).await
+        self.queue.run(lane, move |cancel| work(&Kitchen { how: How { cancel }, ..kitchen })).await
     }
 
     /// On whose screen something is tapped; none while there is but one place to tap on.

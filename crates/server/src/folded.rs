@@ -79,6 +79,6 @@ pub async fn computed<T: Send + 'static>(
     now: Timestamp,
     works: Works<T>,
 ) -> ApiResult<T> {
-    let (plan, kitchen, opened_at, events) = (cook.plan.clone(), kitchen.clone(), cook.opened_at, cook.events.clone());
-    app.compute(lane, move || works(&plan, &kitchen, opened_at, &events, &traces, now)).await
+    let (plan, opened_at, events) = (cook.plan.clone(), cook.opened_at, cook.events.clone());
+    app.compute(lane, kitchen.clone(), move |kitchen| works(&plan, kitchen, opened_at, &events, &traces, now)).await
 }

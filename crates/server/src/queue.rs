@@ -6,7 +6,7 @@ use std::collections::VecDeque;
 use std::hash::{DefaultHasher, Hash, Hasher};
 use std::sync::{Arc, Mutex, MutexGuard, PoisonError};
 
-use ergastic_cancel::Stop;
+use ergastic_cancel::Cancel;
 use ergastic_words::service as say;
 use rayon::{ThreadPool, ThreadPoolBuilder};
 use tokio::sync::oneshot;
@@ -110,12 +110,12 @@ impl Drop for Turn {
     }
 }
 
-/// Gives the sign to stop when nobody waits for the answer any more.
-struct StopWhenDropped(Stop);
+/// Gives the sign to give up when nobody waits for the answer any more.
+struct CancelWhenDropped(Cancel);
 
-impl Drop for StopWhenDropped {
+impl Drop for CancelWhenDropped {
     fn drop(&mut self) {
-        self.0.stop();
+        self.0.cancel();
     }
 }
 
@@ -192,7 +192,7 @@ impl Queue {
     pub async fn run<T: Send + 'static>(
         &self,
         lane: Lane,
-        work: impl FnOnce() -> ergastic_core::Result<T> + Send + 'static,
+        work: impl FnOnce(Cancel) -> ergastic_core::Result<T> + Send + 'static,
     ) -> ApiResult<T> {
         let track = match lane {
             Lane::Cook => self.cook.clone(),
@@ -201,12 +201,12 @@ impl Queue {
         let asker = ASKER.try_with(|asker| *asker).unwrap_or(Asker::KITCHEN);
         let turn = track.asked(asker).ok_or(ApiError::Later(say::too_much()))?;
         let turn = turn.await.map_err(|error| ApiError::Internal(error.to_string()))?;
-        let stop = Stop::default();
-        let waits = StopWhenDropped(stop.clone());
+        let cancel = Cancel::default();
+        let waits = CancelWhenDropped(cancel.clone());
         let done = tokio::task::spawn_blocking(move || {
             // The turn ends with the work, not with the request: one that was given up still holds a core until it stops.
             let _turn = turn;
-            track.threads.install(|| stop.over(work))
+            track.threads.install(|| work(cancel))
         })
         .await;
         drop(waits);
@@ -220,7 +220,6 @@ mod tests {
     use std::sync::mpsc::channel;
     use std::time::Duration;
 
-    use ergastic_cancel::stopped;
     use tokio::task::JoinHandle;
 
     use super::*;
@@ -231,9 +230,9 @@ mod tests {
         let ended = Arc::new(AtomicBool::new(false));
         let (began, begins) = channel();
         let mark = ended.clone();
-        let work = queue.run(Lane::Bench, move || {
+        let work = queue.run(Lane::Bench, move |cancel| {
             began.send(()).unwrap();
-            while !stopped() {
+            while !cancel.is_cancelled() {
                 std::thread::sleep(Duration::from_millis(1));
             }
             mark.store(true, Ordering::SeqCst);
@@ -259,7 +258,7 @@ mod tests {
         let (queue, held) = (queue.clone(), held.clone());
         tokio::spawn(ASKER.scope(Asker(asker), async move {
             queue
-                .run(Lane::Bench, move || {
+                .run(Lane::Bench, move |_| {
                     let _ = held.lock().unwrap().recv();
                     Ok(asker)
                 })
@@ -284,7 +283,7 @@ mod tests {
         assert!(matches!(one_more, Err(ApiError::Later(_))));
         let other = held(&queue, 2, &gate);
         until_waiting(&queue, WAITING + 1).await;
-        assert_eq!(queue.run(Lane::Cook, || Ok(3)).await.unwrap(), 3, "the cook at work has a lane of its own");
+        assert_eq!(queue.run(Lane::Cook, |_| Ok(3)).await.unwrap(), 3, "the cook at work has a lane of its own");
         // Of those that wait the other visitor's is the second, however many the first has.
         (0..AT_ONCE + 2).for_each(|_| let_go.send(()).unwrap());
         assert_eq!(tokio::time::timeout(Duration::from_secs(10), other).await.unwrap().unwrap().unwrap(), 2);
@@ -292,7 +291,7 @@ mod tests {
         for one in greedy {
             assert_eq!(one.await.unwrap().unwrap(), 1);
         }
-        assert_eq!(queue.run(Lane::Bench, || Ok(4)).await.unwrap(), 4, "and then there is room again");
+        assert_eq!(queue.run(Lane::Bench, |_| Ok(4)).await.unwrap(), 4, "and then there is room again");
     }
 
     #[tokio::test(flavor = "multi_thread")]
@@ -307,7 +306,7 @@ mod tests {
             for one in many {
                 let _ = one.await;
             }
-            assert_eq!(queue.run(Lane::Bench, || Ok(5)).await.unwrap(), 5);
+            assert_eq!(queue.run(Lane::Bench, |_| Ok(5)).await.unwrap(), 5);
         }
         while queue.bench.turns().running > 0 {
             tokio::time::sleep(Duration::from_millis(1)).await;

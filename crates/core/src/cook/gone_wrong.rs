@@ -15,7 +15,7 @@ use super::probes::{ProbeNow, Trace};
 use super::reckoning::{Facts, SoFar};
 use super::standing::Standing;
 use crate::clock::{minutes_between, plus_minutes};
-use crate::error::Result;
+use crate::error::{Error, Result, unless_refused};
 use crate::finish::{MeatOnPlate, SALTY_G_PER_KG};
 use crate::forecast::{CurvePoint, Heat};
 use crate::heat::pot::Lid;
@@ -247,7 +247,7 @@ impl Pot<'_> {
     }
 
     /// With the heat off from now on: when middle and pot fall below 60 °C, min, and what an hour of it costs, min.
-    fn without_heat(&self) -> (Option<f64>, Option<f64>) {
+    fn without_heat(&self) -> Result<(Option<f64>, Option<f64>)> {
         let now = self.facts.now;
         let off_from = |min: f64| {
             let mut events = self.events.to_vec();
@@ -263,21 +263,21 @@ impl Pot<'_> {
         let median = |events: &[Event], at: Timestamp| {
             let standing = Standing::of(events);
             let facts = Facts { plan: &plan, standing: &standing, now: at, ..*self.facts };
-            let before = facts.as_planned(&[]).ok()?;
-            let so_far = facts.so_far(&before, &[]).ok()?;
-            Some(so_far.worked.unwrap_or(before))
+            let Some(before) = unless_refused(facts.as_planned(&[]))? else { return Ok(None) };
+            let so_far = unless_refused(facts.so_far(&before, &[]))?;
+            Ok::<_, Error>(so_far.map(|so_far| so_far.worked.unwrap_or(before)))
         };
         let min = self.min();
         let long = off_from(OFF_FOR_MIN);
-        let falls = median(&long, plus_minutes(now, OFF_FOR_MIN)).and_then(|worked| {
+        let falls = median(&long, plus_minutes(now, OFF_FOR_MIN))?.and_then(|worked| {
             let cold = |point: &&CurvePoint| point.min > min && f64::min(point.core_c, point.medium_c) < DANGER_C[1];
             worked.forecast.curve.iter().find(cold).map(|point| point.min - min)
         });
         let hour = off_from(AN_HOUR_MIN);
-        let costs = median(self.events, now)
-            .zip(median(&hour, plus_minutes(now, AN_HOUR_MIN)))
+        let costs = median(self.events, now)?
+            .zip(median(&hour, plus_minutes(now, AN_HOUR_MIN))?)
             .and_then(|(with, without)| Some(without.ready_min(0.5)? - with.ready_min(0.5)?));
-        (falls, costs.filter(|costs| *costs > 0.0))
+        Ok((falls, costs.filter(|costs| *costs > 0.0)))
     }
 
     /// What its middle has been through: raw meat that warms is judged by how soon it is warm, cooked meat by how long it has been
@@ -305,8 +305,8 @@ impl Pot<'_> {
         Danger::Cooked { min: gaps.sum(), read: read.is_some() }
     }
 
-    fn heat_gone(&self) -> Vec<GoneWrong> {
-        let (falls, costs) = self.without_heat();
+    fn heat_gone(&self) -> Result<Vec<GoneWrong>> {
+        let (falls, costs) = self.without_heat()?;
         let danger = self.danger();
         let first = match falls {
             Some(min) => say::no_heat_first(Guide(DANGER_C[1]), Span(min)),
@@ -335,7 +335,7 @@ impl Pot<'_> {
         if fire {
             all.insert(0, one("fire_out", first));
         }
-        all
+        Ok(all)
     }
 
     fn kept_warm(&self) -> GoneWrong {
@@ -400,7 +400,7 @@ pub fn gone_wrong(
     if !lifted {
         all.extend([pot.not_tender(), pot.early()]);
         all.extend(pot.dry());
-        all.extend(pot.heat_gone());
+        all.extend(pot.heat_gone()?);
         all.extend(pot.lid_off());
     }
     all.extend(pot.scorched());

@@ -191,7 +191,7 @@ pub fn view(
 
     let not_before = if met_heat.is_none() { Some(opened_at) } else { None };
     let tasks = states(
-        lay(plan, worked, from, lift_at, not_before, hours),
+        lay(plan, worked, from, lift_at, not_before, hours)?,
         &standing,
         tender_at,
         closed.map_or(now, |(at, _)| at),

@@ -15,7 +15,7 @@ use super::status::Status;
 use super::view::{Band, tender_at};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::{FEW_PIECES, STEWING_PIECE_M};
-use crate::error::Result;
+use crate::error::{Result, unless_refused};
 use crate::forecast::{Case, ForecastRequest, Heat};
 use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::{Kit, Kitchen};
@@ -294,7 +294,7 @@ pub fn what_if(
             let standing = Standing::of(&events);
             // What this dish can't be changed to is not offered.
             let changed = Facts { standing: &standing, ..facts };
-            let Ok(so_far) = changed.so_far(&before, &[]) else { continue };
+            let Some(so_far) = unless_refused(changed.so_far(&before, &[]))? else { continue };
             let to = outcome(&changed, so_far.worked.as_ref().unwrap_or(&before)).told_by_all(&few, &as_is, &plan);
             let parts = Message::list(to.against(&as_is), Join::Commas);
             let cost = voice.render(say::wins_and_costs(parts, trade));

@@ -52,23 +52,25 @@ pub fn forecast(request: &ForecastRequest) -> Result<Forecast> {
     }
     let case = request.resolve()?;
     if case.members == 1 {
-        return Ok(complete(request, &case, describe(&case, None)));
+        return complete(request, &case, describe(&case, None)?);
     }
-    let drawn = update(&case, &[], None);
-    let mut answer = complete(request, &case, describe(&case, Some(drawn.ensemble.clone())));
+    let drawn = update(&case, &[], None)?;
+    let mut answer = complete(request, &case, describe(&case, Some(drawn.ensemble.clone()))?)?;
     if case.explain {
-        answer.explained = Some(explain(&case, &drawn, &answer));
+        answer.explained = Some(explain(&case, &drawn, &answer)?);
     }
     Ok(answer)
 }
 
 /// Adds what only a forecast on its own needs: rules of thumb and comparisons, which run other cases.
-#[must_use]
-pub fn complete(request: &ForecastRequest, case: &Case, mut answer: Forecast) -> Forecast {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn complete(request: &ForecastRequest, case: &Case, mut answer: Forecast) -> Result<Forecast> {
     let at_pressure = answer.at_pressure_min.and_then(|minutes| minutes.p50);
-    answer.thumb = thumb::of(request, case, answer.ready_min.p50, at_pressure);
-    answer.notes.extend(notes::price_of_boiling(request, case, &answer).map(|note| case.voice.render(note)));
-    answer
+    answer.thumb = thumb::of(request, case, answer.ready_min.p50, at_pressure)?;
+    answer.notes.extend(notes::price_of_boiling(request, case, &answer)?.map(|note| case.voice.render(note)));
+    Ok(answer)
 }
 
 /// Quantiles in minutes of a weighted ensemble's seconds.
@@ -80,11 +82,14 @@ pub(super) fn quantiles(values: &[f64], weights: &[f64]) -> Quantiles {
 /// Puts an ensemble, weighted or not, into an answer beside the median run; without one, the median run is all there is.
 ///
 /// Rules of thumb are left to [`forecast`]: they run other cases.
-pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Result<Forecast> {
     let slow = case.stages.iter().all(|stage| stage.medium.facts().slow);
     let curve_min = if slow { SLOW_CURVE_MIN } else { CURVE_MIN };
     let physics = case.physics();
-    let record = recorded(&physics, curve_min * MINUTE_S, WARM_PAST_C);
+    let record = recorded(&physics, curve_min * MINUTE_S, WARM_PAST_C, &case.how)?;
     let median = &record.times;
     let ensemble = ensemble.unwrap_or_else(|| Weighted::one(median.clone()));
     let ready_min = quantiles(&ensemble.ready_s, &ensemble.weights);
@@ -107,14 +112,14 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
     let hold_s = |times: &Times| if times.came_up_s.is_finite() { times.hold_s } else { f64::INFINITY };
     let holds_s: Vec<f64> = ensemble.times.iter().map(hold_s).collect();
     let pressure = PressureMinutes::of(case, &ensemble, &record.stage_ends_s);
-    let own_time = OwnTime::of(case, &ensemble);
+    let own_time = OwnTime::of(case, &ensemble)?;
     let chance_ready = chance_ready.or(own_time.as_ref().map(|own| own.chance));
     let parts = parts(case, &ensemble);
     let voice = case.voice;
     let mut notes = case.notes.clone();
     notes.extend(notes::unpoured(case, &record.stage_ends_s));
     notes.extend(notes::of(case, &ready_min, &too_far_min, come_up_min, &parts));
-    Forecast {
+    Ok(Forecast {
         suitable: true,
         why: voice.render(words::why(case, &ready_min, at_ready.as_ref(), pressure.as_ref())),
         ready_min,
@@ -147,7 +152,7 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Forecast {
         cautions: cautions::of(case, &record, p50_s, come_up_min.is_some()),
         notes: own_time.map(|own| own.text).into_iter().chain(notes.iter().map(|note| voice.render(note))).collect(),
         assumed: Assumed::of(case, |_| true),
-    }
+    })
 }
 
 /// The inside of the main part, as it is shown.

@@ -9,6 +9,7 @@ use super::resolve::{Case, Stage};
 use super::stats::{correlation, quantile};
 use super::update::Update;
 use crate::cuts::EatenAs;
+use crate::error::Result;
 use crate::ways::Unknown;
 use ergastic_physics::members::Piece;
 use ergastic_physics::units::{MINUTE_S, round_to};
@@ -20,21 +21,24 @@ const BAND_POINTS: usize = 24;
 const WORTH_ASKING: f64 = 0.02;
 
 /// Explains an answer from the ensemble behind it.
-pub fn explain(case: &Case, drawn: &Update, answer: &Forecast) -> Explained {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn explain(case: &Case, drawn: &Update, answer: &Forecast) -> Result<Explained> {
     let width_min = answer.ready_min.p90.zip(answer.ready_min.p10).map(|(p90, p10)| p90 - p10);
-    Explained {
+    Ok(Explained {
         goal: [answer.enough_tender_h, answer.too_far_tender_h].map(|hours| hours / answer.resistance),
-        bands: bands(case, drawn, answer),
+        bands: bands(case, drawn, answer)?,
         width_min,
         narrows: width_min.map_or(Vec::new(), |width| narrows(case, drawn, width)),
         rules: rules(case, answer),
-    }
+    })
 }
 
-fn bands(case: &Case, drawn: &Update, answer: &Forecast) -> Vec<BandPoint> {
+fn bands(case: &Case, drawn: &Update, answer: &Forecast) -> Result<Vec<BandPoint>> {
     let last_min = answer.curve.last().map_or(0.0, |point| point.min);
     let at_s: Vec<f64> = (1..=BAND_POINTS).map(|i| last_min * MINUTE_S * i as f64 / BAND_POINTS as f64).collect();
-    let (_, samples) = run_all_sampled(&case.physics(), &drawn.drawn, &at_s);
+    let (_, samples) = run_all_sampled(&case.physics(), &drawn.drawn, &at_s, &case.how)?;
     let weights = &drawn.ensemble.weights;
     let point = |(at_s, samples): (&f64, &Vec<Sample>)| {
         let three = |of: &dyn Fn(&Sample) -> f64, step: f64| {
@@ -48,7 +52,7 @@ fn bands(case: &Case, drawn: &Update, answer: &Forecast) -> Vec<BandPoint> {
             liquid_l: three(&|sample| sample.liquid_l, 0.001),
         }
     };
-    at_s.iter().zip(&samples).map(point).collect()
+    Ok(at_s.iter().zip(&samples).map(point).collect())
 }
 
 /// How much of the spread of the ready time each drawn fact explains: the square of its correlation with the logarithm of

@@ -6,6 +6,7 @@ use super::answer::{Forecast, PartForecast, Quantiles};
 use super::request::ForecastRequest;
 use super::resolve::Case;
 use crate::cuts::EatenAs;
+use crate::error::Result;
 use crate::finish::slicing;
 use crate::heat::pot::Simmer;
 use crate::ways::Heat;
@@ -67,18 +68,21 @@ pub fn of(
 }
 
 /// What a rolling boil gains and costs against a gentle simmer of the same pot.
-pub fn price_of_boiling(request: &ForecastRequest, case: &Case, answer: &Forecast) -> Option<Message> {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn price_of_boiling(request: &ForecastRequest, case: &Case, answer: &Forecast) -> Result<Option<Message>> {
     if !case.first().medium.rolls() || case.stages.len() > 1 {
-        return None;
+        return Ok(None);
     }
     let heat = Heat::hob(Simmer::Gentle);
-    let gentle = ForecastRequest { heat: Some(heat), ..request.clone() }.resolve().ok()?;
-    let times = median_times(&gentle.physics());
-    let (ready, far) = (answer.ready_min.p50?, answer.too_far_min.p50?);
+    let Ok(gentle) = (ForecastRequest { heat: Some(heat), ..request.clone() }).resolve() else { return Ok(None) };
+    let times = median_times(&gentle.physics(), &case.how)?;
+    let Some((ready, far)) = answer.ready_min.p50.zip(answer.too_far_min.p50) else { return Ok(None) };
     if times.too_far_s >= HORIZON_S {
-        return None;
+        return Ok(None);
     }
     let (gentle_min, gentle_far) = (times.ready_s / MINUTE_S, times.too_far_s / MINUTE_S);
     let (saves, leaves, instead) = (Span(gentle_min - ready), Span(far - ready), Span(gentle_far - gentle_min));
-    Some(say::boiling_against_simmering(saves, leaves, instead))
+    Ok(Some(say::boiling_against_simmering(saves, leaves, instead)))
 }

@@ -1,5 +1,6 @@
 //! A time the cook has fixed: obeyed, and answered with its odds.
 
+use crate::error::Result;
 use crate::ways::pressure::Pressure;
 use ergastic_words::{Message, Minutes, Share, forecast as say};
 use serde::{Deserialize, Serialize};
@@ -38,8 +39,11 @@ pub fn as_set(minutes: f64) -> f64 {
 
 impl OwnTime {
     /// The odds of a case's own time, if it has one: the chance by the dish's own ensemble, the surer time by cooks whose heat stays on.
-    pub fn of(case: &Case, ensemble: &Weighted) -> Option<Self> {
-        let own_s = case.own_time_s()?;
+    ///
+    /// # Errors
+    /// Nobody waits for it any more.
+    pub fn of(case: &Case, ensemble: &Weighted) -> Result<Option<Self>> {
+        let Some(own_s) = case.own_time_s() else { return Ok(None) };
         let mut open = Case { members: MEMBERS.min(case.members), ..case.clone() };
         let last = open.stages.len() - 1;
         let pressed = open.stages[last].medium.facts().locked;
@@ -47,19 +51,20 @@ impl OwnTime {
             Some(pot) => open.stages[last].medium = Set::Pressure(Pressure { hold_s: None, ..pot }),
             None => open.stages[last].end = End::Stays,
         }
-        let Weighted { ready_s, times, weights, .. } = update(&open, &[], None).ensemble;
+        let Weighted { ready_s, times, weights, .. } = update(&open, &[], None)?.ensemble;
+        let begins_s = if pressed { Some(0.0) } else { ensemble.over_s(0.5).map(|over_s| over_s - own_s) };
+        let Some(begins_s) = begins_s else { return Ok(None) };
         // How long each cook would have needed, in what the cook has fixed.
         let needed_s: Vec<f64> = if pressed {
             times.iter().map(|times| times.hold_s).collect()
         } else {
-            let begins_s = ensemble.over_s(0.5)? - own_s;
             ready_s.iter().map(|ready_s| f64::max(0.0, ready_s - begins_s)).collect()
         };
         let chance = chance(&ensemble.weights, |i| ensemble.ready_s[i].is_finite());
         let sure_min = quantile(&needed_s, &weights, case.certainty).map(|s| as_set(s / MINUTE_S));
         let min = own_s / MINUTE_S;
         // The last of several is told with what went before it.
-        let before_min = if pressed || last == 0 { 0.0 } else { (ensemble.over_s(0.5)? - own_s) / MINUTE_S };
+        let before_min = if pressed || last == 0 { 0.0 } else { begins_s / MINUTE_S };
         let own = match before_min > 0.0 {
             true => say::own_time_in_all(Minutes((before_min + min).round())),
             false => Message::quantity(Minutes(min)),
@@ -74,6 +79,6 @@ impl OwnTime {
             }
             None => say::own_time_only(own, odds, done),
         };
-        Some(Self { min, chance, sure_min, text: case.voice.render(said) })
+        Ok(Some(Self { min, chance, sure_min, text: case.voice.render(said) }))
     }
 }

@@ -10,6 +10,7 @@ use super::known::Known;
 use super::meat::{Meat, with_meat};
 use crate::heat::pot::Vessel;
 use crate::ways::{Heat, HeatSource, Method, StageRequest, Start};
+use ergastic_physics::How;
 
 /// Something put in the pot for body.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -81,6 +82,9 @@ with_meat! {
         /// The chance of being tender that is called sure: a plan and its kitchen say it, nobody else.
         #[serde(skip)]
         pub certainty: Option<f64>,
+        /// How its runs are made: its kitchen says it.
+        #[serde(skip)]
+        pub how: How,
         /// Simulated cooks; 1 is the deterministic run at every median.
         #[schema(minimum = 1, maximum = 20000)]
         pub members: Option<u32>,

@@ -6,6 +6,7 @@ use super::answer::Thumb;
 use super::request::ForecastRequest;
 use super::resolve::Case;
 use crate::cuts::STEWING_PIECE_M;
+use crate::error::Result;
 use crate::ways::{Heat, MeatByThumb, Method, Rule, WayId};
 use ergastic_physics::units::{MINUTE_S, round_to};
 use ergastic_physics::{HORIZON_S, median_tender_s};
@@ -30,7 +31,7 @@ impl Rule {
 }
 
 /// Minutes until the same meat is tender another way, if it becomes so.
-fn another_way(request: &ForecastRequest, method: Method, heat: Heat) -> Option<f64> {
+fn another_way(request: &ForecastRequest, method: Method, heat: Heat) -> Result<Option<f64>> {
     let other = ForecastRequest {
         method: Some(method),
         heat: Some(heat),
@@ -41,13 +42,16 @@ fn another_way(request: &ForecastRequest, method: Method, heat: Heat) -> Option<
         liquid_start_c: None,
         ..request.clone()
     };
-    let case = other.resolve().ok()?;
-    let tender_s = median_tender_s(&case.physics());
-    (tender_s < HORIZON_S).then(|| tender_s / MINUTE_S)
+    let Ok(case) = other.resolve() else { return Ok(None) };
+    let tender_s = median_tender_s(&case.physics(), &case.how)?;
+    Ok((tender_s < HORIZON_S).then(|| tender_s / MINUTE_S))
 }
 
 /// The rules for this way; `ready` is half of such cooks' minutes, `at_pressure` their time at pressure.
-pub fn of(request: &ForecastRequest, case: &Case, ready: Option<f64>, at_pressure: Option<f64>) -> Vec<Thumb> {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn of(request: &ForecastRequest, case: &Case, ready: Option<f64>, at_pressure: Option<f64>) -> Result<Vec<Thumb>> {
     let main = case.main();
     let pounds = main.mass_kg / f64::from(main.pieces) * POUNDS;
     let small = main.sides_m[0] <= STEWING_PIECE_M;
@@ -56,5 +60,5 @@ pub fn of(request: &ForecastRequest, case: &Case, ready: Option<f64>, at_pressur
     let longest = longest.unwrap_or(&case.first().medium);
     let meat = MeatByThumb { small, pounds, another_way: &|method, heat| another_way(request, method, heat) };
     let ours = if longest.facts().locked { at_pressure } else { ready };
-    longest.way().by_thumb(&meat).into_iter().map(|rule| rule.against(ours, case.voice)).collect()
+    Ok(longest.way().by_thumb(&meat)?.into_iter().map(|rule| rule.against(ours, case.voice)).collect())
 }

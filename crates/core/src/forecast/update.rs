@@ -7,6 +7,7 @@ use super::evidence::{Evidence, Source, gathered, readings_worth};
 use super::resolve::Case;
 use super::stats::{in_order, quantile};
 use super::weighted::{MIN_LEFT, THIN, Weighted, believed, effective, weights};
+use crate::error::{Error, Result};
 use ergastic_physics::members::Drawn;
 use ergastic_physics::{Sample, Times, run_all, run_all_sampled};
 
@@ -105,12 +106,18 @@ fn still_firm(times: &[Times], weights: &[f64], firm_s: f64) -> Option<Vec<f64>>
 /// Where the findings leave few cooks with weight, new ones are drawn around those and run: the spread stays that of what
 /// the findings allow, and is not that of a handful of survivors. Where there was more in the findings than the first cooks
 /// could bear, the new ones are weighed by the rest of it.
-pub fn update(case: &Case, evidence: &[Evidence], look_s: Option<f64>) -> Update {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn update(case: &Case, evidence: &[Evidence], look_s: Option<f64>) -> Result<Update> {
     update_ahead(case, evidence, look_s, &[])
 }
 
 /// The same, and how the cooks stand at some moments `ahead_s` (s after the meat met the heat, ascending).
-pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahead_s: &[f64]) -> Update {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahead_s: &[f64]) -> Result<Update> {
     let physics = case.physics();
     let drawn = case.drawn();
     let is_one = case.members == 1 || evidence.is_empty();
@@ -125,9 +132,9 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
     let at_s: Vec<f64> = moments.iter().map(|(at_s, _)| *at_s).collect();
     let run = |drawn: &Drawn| {
         let (times, taken) = if at_s.is_empty() {
-            (run_all(&physics, drawn), Vec::new())
+            (run_all(&physics, drawn, &case.how)?, Vec::new())
         } else {
-            run_all_sampled(&physics, drawn, &at_s)
+            run_all_sampled(&physics, drawn, &at_s, &case.how)?
         };
         let mut samples = vec![Vec::new(); taken.len()];
         for (samples_then, (_, place)) in taken.into_iter().zip(&moments) {
@@ -136,9 +143,9 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
         let ahead = samples.split_off(samples.len().min(findings + usize::from(look_s.is_some())));
         let seen = samples.split_off(samples.len().min(findings)).pop();
         let weighing = weigh(&evidence, &samples, drawn.members.len());
-        (times, (seen, ahead), samples, weighing)
+        Ok::<_, Error>((times, (seen, ahead), samples, weighing))
     };
-    let (times, (mut seen, mut ahead), samples, Weighing { sources, each, mut surprising }) = run(&drawn);
+    let (times, (mut seen, mut ahead), samples, Weighing { sources, each, mut surprising }) = run(&drawn)?;
     let all = vec![1.0; sources.len()];
     let (logs, powers) = match count {
         1 => (vec![0.0], vec![0.0; sources.len()]),
@@ -154,7 +161,7 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
     let first = redrawn.then(|| (ensemble.clone(), drawn.clone(), seen.clone(), ahead.clone()));
     if redrawn {
         drawn = drawn.again(&ensemble.weights, case.seed);
-        let (times, (looked, later), _, Weighing { sources, .. }) = run(&drawn);
+        let (times, (looked, later), _, Weighing { sources, .. }) = run(&drawn)?;
         let rest: Vec<f64> = powers.iter().map(|power| 1.0 - power).collect();
         let (logs, _) = tempered(&sources, &rest, MIN_LEFT, count);
         ensemble = Weighted::new(times, weights(&logs, 1.0));
@@ -197,7 +204,7 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
         Ahead { width_s, ..stood_at(*at_s, samples, &ensemble) }
     };
     let ahead = ahead_s.par_iter().zip(&ahead).map(stood).collect();
-    Update { ensemble, drawn, effective, redrawn, tenderness, surprising, moved, before_latest_s, ahead }
+    Ok(Update { ensemble, drawn, effective, redrawn, tenderness, surprising, moved, before_latest_s, ahead })
 }
 
 /// What all sources say together.
@@ -208,10 +215,13 @@ fn summed(sources: &[Vec<f64>], members: usize) -> Vec<f64> {
 }
 
 /// The case's ensemble, and how tender each cook's meat is at a time after it met the heat, on the scale of slice to spoon.
-pub fn softness_at(case: &Case, at_s: f64) -> (Weighted, Vec<f64>) {
-    let (times, samples) = run_all_sampled(&case.physics(), &case.drawn(), &[at_s]);
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn softness_at(case: &Case, at_s: f64) -> Result<(Weighted, Vec<f64>)> {
+    let (times, samples) = run_all_sampled(&case.physics(), &case.drawn(), &[at_s], &case.how)?;
     let weights = vec![1.0; times.len()];
-    (Weighted::new(times, weights), samples[0].iter().map(|sample| sample.tenderness).collect())
+    Ok((Weighted::new(times, weights), samples[0].iter().map(|sample| sample.tenderness).collect()))
 }
 
 #[cfg(test)]
@@ -249,10 +259,10 @@ mod tests {
     #[test]
     fn a_firm_check_late_on_moves_the_band_later_and_a_soft_one_sooner() {
         let case = case();
-        let before = update(&case, &[], None);
+        let before = update(&case, &[], None).unwrap();
         let at_s = p50(&before) * 3600.0 * 0.9;
-        let firm = update(&case, &[Evidence::Check { at_s, found: Check::Firm }], None);
-        let soft = update(&case, &[Evidence::Check { at_s, found: Check::Probe }], None);
+        let firm = update(&case, &[Evidence::Check { at_s, found: Check::Firm }], None).unwrap();
+        let soft = update(&case, &[Evidence::Check { at_s, found: Check::Probe }], None).unwrap();
         assert!(p50(&firm) > p50(&before) + 0.1, "{} against {}", p50(&firm), p50(&before));
         assert!(p50(&soft) < p50(&before) - 0.1, "{} against {}", p50(&soft), p50(&before));
         assert!(width(&soft) < width(&before));
@@ -261,11 +271,11 @@ mod tests {
     #[test]
     fn a_slow_middle_moves_the_band_later_and_a_wild_reading_is_called_surprising() {
         let case = case();
-        let before = update(&case, &[], None);
-        let slow = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 48.0 }], None);
-        let fast = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 80.0 }], None);
+        let before = update(&case, &[], None).unwrap();
+        let slow = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 48.0 }], None).unwrap();
+        let fast = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 80.0 }], None).unwrap();
         assert!(p50(&slow) > p50(&fast));
-        let wild = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 140.0 }], None);
+        let wild = update(&case, &[Evidence::Reading { at_s: 3600.0, celsius: 140.0 }], None).unwrap();
         assert!(wild.surprising && p50(&wild).is_finite());
         assert!(before.effective > 599.0);
     }
@@ -279,9 +289,9 @@ mod tests {
             };
             of(&|i| update.drawn.members[i].oven_k)
         };
-        let before = update(&case, &[], None);
-        let lighter = update(&case, &[Evidence::Weighing { at_s: 7200.0, lost_kg: 0.9 }], None);
-        let lower = update(&case, &[Evidence::Dip { at_s: 7200.0, liquid_l: 0.2 }], None);
+        let before = update(&case, &[], None).unwrap();
+        let lighter = update(&case, &[Evidence::Weighing { at_s: 7200.0, lost_kg: 0.9 }], None).unwrap();
+        let lower = update(&case, &[Evidence::Dip { at_s: 7200.0, liquid_l: 0.2 }], None).unwrap();
         assert!(dial(&lighter) > dial(&before) + 3.0 && dial(&lower) > dial(&before) + 1.0);
     }
 
@@ -294,9 +304,9 @@ mod tests {
             .filter(|point| point.min >= 10.0 && point.min <= 120.0)
             .map(|point| Evidence::Reading { at_s: point.min * 60.0, celsius: point.core_c })
             .collect();
-        let after = update(&case, &findings, Some(7200.0));
+        let after = update(&case, &findings, Some(7200.0)).unwrap();
         assert!(after.redrawn && after.effective < 180.0, "{}", after.effective);
-        assert!(width(&after) > 0.3 && width(&after) < width(&update(&case, &[], None)), "{}", width(&after));
+        assert!(width(&after) > 0.3 && width(&after) < width(&update(&case, &[], None).unwrap()), "{}", width(&after));
         let distinct: std::collections::BTreeSet<u64> =
             after.drawn.members.iter().map(|member| member.coefficient.to_bits()).collect();
         assert!(distinct.len() > 590);
@@ -307,7 +317,7 @@ mod tests {
         use rand::{RngExt, SeedableRng};
         use rand_distr::StandardNormal;
         let at_s: Vec<f64> = (1..=count).map(|minute| minute as f64 * 60.0).collect();
-        let (times, samples) = run_all_sampled(&case.physics(), truth, &at_s);
+        let (times, samples) = run_all_sampled(&case.physics(), truth, &at_s, &case.how).unwrap();
         let mut random = rand_chacha::ChaCha8Rng::seed_from_u64(seed);
         let mut noise = || noise_k * random.sample::<f64, _>(StandardNormal);
         let found = at_s
@@ -327,7 +337,7 @@ mod tests {
         let case = case();
         for count in [100, 160, 188, 400] {
             let (_, found) = readings_of(&one_of(&case, 77), &case, count, 8.0, count as u64);
-            let after = update(&case, &found, Some(3600.0));
+            let after = update(&case, &found, Some(3600.0)).unwrap();
             assert!(width(&after) > 0.2, "{count}: {}", width(&after));
             assert!(after.ensemble.weights.iter().all(|weight| weight.is_finite()), "{count}");
             let left = after.ensemble.effective();
@@ -341,7 +351,7 @@ mod tests {
         let case = Case { members: 500, ..case() };
         let held = (0..COOKS).filter(|cook| {
             let (ready_s, found) = readings_of(&one_of(&case, 1000 + cook), &case, 200, READING_SIGMA_K, *cook);
-            let after = update(&case, &found, None);
+            let after = update(&case, &found, None).unwrap();
             let at = |p| quantile(&after.ensemble.ready_s, &after.ensemble.weights, p).unwrap();
             (at(0.1)..=at(0.9)).contains(&ready_s)
         });

@@ -18,6 +18,7 @@ use ergastic_words::{Voice, errors};
 
 use crate::error::{Error, Result, Unit, in_range};
 use crate::heat::pot::{Material, Vessel};
+use ergastic_physics::How;
 use ergastic_physics::places::ROOM_C;
 use things::{check_all, free};
 
@@ -100,6 +101,9 @@ pub struct Kitchen {
     /// What is kept from earlier cooks for the next dish.
     #[schema(max_items = 60)]
     pub kept: Vec<Kept>,
+    /// How runs are made for it: whoever asks says it.
+    #[serde(skip)]
+    pub how: How,
 }
 
 impl Default for Kitchen {
@@ -137,6 +141,7 @@ impl Default for Kitchen {
             asleep: Vec::new(),
             prices: BTreeMap::new(),
             kept: Vec::new(),
+            how: How::default(),
         }
     }
 }

@@ -5,6 +5,7 @@ use ergastic_words::matching as say;
 use super::answer::Ask;
 use super::block::Block;
 use crate::cuts::Cut;
+use crate::error::Result;
 use crate::forecast::{Case, Weighted, correlation, quantile, update};
 use crate::plan::Plan;
 use crate::tender::Age;
@@ -20,13 +21,16 @@ fn width(values: &[f64], weights: &[f64]) -> Option<f64> {
 }
 
 /// What to ask of the block, from the plan that is best so far.
-pub fn ask(block: &Block, best: &Plan) -> Option<Ask> {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn ask(block: &Block, best: &Plan) -> Result<Option<Ask>> {
     let mut request = best.request(block.kitchen);
     request.members = block.meat.members;
-    let case = request.resolve().ok()?;
-    let known = update(&case, &[], None);
+    let Ok(case) = request.resolve() else { return Ok(None) };
+    let known = update(&case, &[], None)?;
     let Weighted { ready_s, weights, .. } = &known.ensemble;
-    let now_min = width(ready_s, weights)?;
+    let Some(now_min) = width(ready_s, weights) else { return Ok(None) };
     // Of the doubt, a fact explains the square of its correlation with the logarithm of the time; knowing it better takes
     // that share of the variance away.
     let slow: Vec<f64> = ready_s.iter().map(|s| s.min(HORIZON_S).ln()).collect();
@@ -57,26 +61,35 @@ pub fn ask(block: &Block, best: &Plan) -> Option<Ask> {
         });
     }
     if block.meat.age.is_none() {
-        asks.extend(age(&case, best, block, ready_s, weights, now_min));
+        asks.extend(age(&case, best, block, ready_s, weights, now_min)?);
     }
-    asks.into_iter().filter(|ask| ask.narrows_min >= WORTH_MIN).max_by(|a, b| a.narrows_min.total_cmp(&b.narrows_min))
+    let worth = asks.into_iter().filter(|ask| ask.narrows_min >= WORTH_MIN);
+    Ok(worth.max_by(|a, b| a.narrows_min.total_cmp(&b.narrows_min)))
 }
 
 /// Young beef or an older animal: the band over both, against the band of either.
-fn age(case: &Case, best: &Plan, block: &Block, ready_s: &[f64], weights: &[f64], young_min: f64) -> Option<Ask> {
+fn age(
+    case: &Case,
+    best: &Plan,
+    block: &Block,
+    ready_s: &[f64],
+    weights: &[f64],
+    young_min: f64,
+) -> Result<Option<Ask>> {
     let mut mature = best.request(block.kitchen);
     mature.age = Some(Age::Mature);
     mature.members = Some(1);
-    let young = median_tender_s(&case.physics());
-    let slower = median_tender_s(&mature.resolve().ok()?.physics()) / young;
+    let young = median_tender_s(&case.physics(), &case.how)?;
+    let Ok(mature) = mature.resolve() else { return Ok(None) };
+    let slower = median_tender_s(&mature.physics(), &case.how)? / young;
     let both: Vec<f64> = ready_s.iter().copied().chain(ready_s.iter().map(|s| s * slower)).collect();
     let shares = [1.0 - MATURE_SHARE, MATURE_SHARE];
     let weighed: Vec<f64> = shares.iter().flat_map(|share| weights.iter().map(move |weight| weight * share)).collect();
     let either = young_min * (shares[0] + shares[1] * slower);
-    Some(Ask {
+    Ok(width(&both, &weighed).map(|both_min| Ask {
         field: "age".into(),
         question: case.voice.render(say::ask_age()),
         how: case.voice.render(say::ask_age_how(Age::Mature.factor())),
-        narrows_min: width(&both, &weighed)? - either,
-    })
+        narrows_min: both_min - either,
+    }))
 }

@@ -10,7 +10,7 @@ use super::served::raw_kg_a_head;
 use super::suits;
 use super::variants::variants;
 use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs};
-use crate::error::{Error, Kind, Result};
+use crate::error::{Error, Kind, Result, unless_refused};
 use crate::forecast::ForecastRequest;
 use crate::ways::Method;
 use ergastic_physics::units::round_to;
@@ -29,20 +29,20 @@ pub fn buy(block: &Block, method: Method, eaten_as: Option<EatenAs>) -> Result<V
         return Err(Error::new(Kind::Unsuitable, "method", method.key(), errors::name_a_cooking_way()));
     }
     let cuts: Vec<&CutFacts> = Cut::all().iter().filter(|facts| facts.suitable).collect();
-    let stop = ergastic_cancel::laid_over();
-    let mut found: Vec<Buy> = (cuts.into_par_iter())
-        .filter_map(|facts| {
+    let found: Vec<Option<Buy>> = (cuts.into_par_iter())
+        .map(|facts| {
             let usual = facts.eaten_as;
             // A cut with no slices to give stays out of a dish of slices; without a word each is eaten as usual.
             let eaten_as = eaten_as.unwrap_or(usual);
             if suits::against(facts, method, eaten_as, super::Shape::Whole).is_some() && method != Method::Stew
                 || suits::against(facts, method, eaten_as, super::Shape::Cubed).is_some() && method == Method::Stew
             {
-                return None;
+                return Ok(None);
             }
-            ergastic_cancel::under(&stop, || one(block, facts, method, eaten_as))
+            one(block, facts, method, eaten_as)
         })
-        .collect();
+        .collect::<Result<_>>()?;
+    let mut found: Vec<Buy> = found.into_iter().flatten().collect();
     let stringy =
         |buy: &Buy| buy.cut.facts().dry_risk == DryRisk::High && matches!(buy.eaten_as, EatenAs::Pull | EatenAs::Spoon);
     // Nobody's dinner is tendon alone, and what is in a mix nobody knows.
@@ -65,7 +65,7 @@ fn at_home(buy: &Buy, method: Method) -> [bool; 2] {
     [method == Method::Smoke && buy.cut.is_for_the_pit(), buy.cut.facts().dry_risk == DryRisk::Low]
 }
 
-fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Option<Buy> {
+fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Result<Option<Buy>> {
     let wanted_kg = f64::from(block.people) * block.portion_kg;
     let raw = |mass_kg: f64| {
         let meat = ForecastRequest {
@@ -77,21 +77,23 @@ fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Op
             ..block.meat.clone()
         };
         let block = block.with(meat);
-        let lies = ForecastRequest { method: Some(Method::WaterBath), ..block.meat.clone() }.resolve().ok()?;
-        let variant = variants(&block, &lies).into_iter().find(|variant| variant.forecast.method == Some(method))?;
-        Some((choose(&block, variant).ok()?, lies.pieces))
+        let in_a_bag = ForecastRequest { method: Some(Method::WaterBath), ..block.meat.clone() };
+        let Ok(lies) = in_a_bag.resolve() else { return Ok(None) };
+        let variant = variants(&block, &lies).into_iter().find(|variant| variant.forecast.method == Some(method));
+        let Some(variant) = variant else { return Ok(None) };
+        Ok::<_, Error>(unless_refused(choose(&block, variant))?.map(|choice| (choice, lies.pieces)))
     };
     // What a kilo of it leaves on the plate says how much to buy; bone and trim are paid for.
     let yields = 1.0 - (facts.bone_pct + facts.trim_pct) / 100.0;
     let guessed_kg = (wanted_kg / (0.6 * yields)).clamp(0.2, 40.0);
-    let (guess, _) = raw(guessed_kg)?;
+    let Some((guess, _)) = raw(guessed_kg)? else { return Ok(None) };
     let share = guess.yield_kg / guessed_kg;
     let all_kg = f64::from(block.people) * raw_kg_a_head(facts, block.portion_kg, share);
     let mass_kg = round_to((all_kg / STEP_KG).ceil() * STEP_KG, STEP_KG).clamp(0.2, 40.0);
-    let (choice, pieces) = raw(mass_kg)?;
+    let Some((choice, pieces)) = raw(mass_kg)? else { return Ok(None) };
     let cost = block.cost_of(facts.cut, mass_kg).map(|cost| round_to(cost, 0.01));
     let why = why(facts, eaten_as, &choice, mass_kg, block.kitchen.voice());
-    Some(Buy {
+    Ok(Some(Buy {
         cut: facts.cut,
         name: block.kitchen.voice().render(facts.cut.label()),
         mass_kg,
@@ -107,7 +109,7 @@ fn one(block: &Block, facts: &CutFacts, method: Method, eaten_as: EatenAs) -> Op
         soonest: choice.soonest,
         yield_kg: choice.yield_kg,
         why,
-    })
+    }))
 }
 
 /// Why this much, and what is special about it.

@@ -165,7 +165,7 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
     let (case, durations, forecast) = (&worked.case, &worked.durations, &worked.forecast);
     let (voice, people, loads) = (case.voice, f64::from(block.people), f64::from(variant.loads));
     let asked = steps(&plan, &worked, worked.lift_min(block.certainty).or(forecast.ready_min.p50).unwrap_or(0.0));
-    let times = Times::of(block, &worked, lead_min(&asked, &worked));
+    let times = Times::of(block, &worked, lead_min(&asked, &worked)?);
     let sauce = Sauce::of(&worked, loads);
     let chance_ready = worked.chance_within(times.there_min);
     let (verdict, why) = verdict(block, &worked, &variant, &times, chance_ready);

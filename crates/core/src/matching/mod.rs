@@ -125,7 +125,7 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
         eaten_as: best.best.plan.forecast.eaten_as.unwrap_or(main.eaten_as),
     });
     if request.only_ways != Some(true) {
-        beside(&mut answer, request.cut, &block, &lies, &best.best.plan);
+        beside(&mut answer, request.cut, &block, &lies, &best.best.plan)?;
     }
     if let Some(text) = &request.recipe {
         answer.recipe = Some(recipe::check(&block, &lies, text)?);
@@ -169,22 +169,15 @@ impl Matched {
 }
 
 /// The question, the substitutes and the second dinner: they go by the best way.
-fn beside(answer: &mut Matched, cut: Option<Cut>, block: &Block, lies: &Case, plan: &Plan) {
-    let stop = ergastic_cancel::laid_over();
+fn beside(answer: &mut Matched, cut: Option<Cut>, block: &Block, lies: &Case, plan: &Plan) -> Result<()> {
     let instead = || match (cut, lies.parts.len()) {
         (Some(cut), 1) => substitutes::substitutes(block, plan, cut, lies.main().eaten_as),
-        _ => Vec::new(),
+        _ => Ok(Vec::new()),
     };
-    let (asked, (instead, dinners)) = rayon::join(
-        || ergastic_cancel::under(&stop, || ask::ask(block, plan)),
-        || {
-            rayon::join(
-                || ergastic_cancel::under(&stop, instead),
-                || ergastic_cancel::under(&stop, || twice::twice(block, lies)),
-            )
-        },
-    );
-    (answer.ask, answer.substitutes, answer.twice) = (asked, instead, dinners);
+    let (asked, (instead, dinners)) =
+        rayon::join(|| ask::ask(block, plan), || rayon::join(instead, || twice::twice(block, lies)));
+    (answer.ask, answer.substitutes, answer.twice) = (asked?, instead?, dinners?);
+    Ok(())
 }
 
 /// What is assumed of the meat, not of a vessel that only stood for any.
@@ -231,14 +224,10 @@ fn ways(block: &Block, lies: &crate::forecast::Case, sort: Sort) -> Result<(Vec<
 
 /// Each variant with what comes of it; one that no number of loads makes fit its vessel is none.
 fn compute(block: &Block, variants: Vec<Variant>) -> Result<Vec<(Variant, Choice)>> {
-    let stop = ergastic_cancel::laid_over();
-    let choose = |variant: Variant| {
-        let choice = ergastic_cancel::under(&stop, || choice::choose(block, variant.clone()));
-        match choice {
-            Ok(choice) => Some(Ok((variant, choice))),
-            Err(error) if error.kind == Kind::DoesNotFit => None,
-            Err(error) => Some(Err(error)),
-        }
+    let choose = |variant: Variant| match choice::choose(block, variant.clone()) {
+        Ok(choice) => Some(Ok((variant, choice))),
+        Err(error) if error.kind == Kind::DoesNotFit => None,
+        Err(error) => Some(Err(error)),
     };
     variants.into_par_iter().filter_map(choose).collect()
 }

@@ -8,6 +8,7 @@ use utoipa::ToSchema;
 use super::suits;
 use crate::cuts::Shape;
 use crate::cuts::{Cut, CutFacts, EatenAs};
+use crate::error::Result;
 use crate::forecast::{ForecastRequest, describe};
 use crate::kitchen::Kitchen;
 use crate::ways::{Method, usual};
@@ -36,14 +37,14 @@ pub struct Row {
     pub ways: Vec<Cell>,
 }
 
-fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Cell {
+fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Result<Cell> {
     let voice = kitchen.voice();
     let shape = if method == Method::Stew { Shape::Cubed } else { Shape::Whole };
     // In a stew what is usually sliced is eaten under a fork.
     let eaten_as =
         if method == Method::Stew && facts.eaten_as == EatenAs::Slice { EatenAs::Fork } else { facts.eaten_as };
     if let Some(why_not) = suits::against(facts, method, eaten_as, shape) {
-        return Cell { method, ready_min: None, why_not: Some(voice.render(why_not)) };
+        return Ok(Cell { method, ready_min: None, why_not: Some(voice.render(why_not)) });
     }
     let request = ForecastRequest {
         cut: Some(facts.cut),
@@ -52,22 +53,26 @@ fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Cell {
         eaten_as: (method == Method::Stew).then_some(eaten_as),
         altitude_m: Some(kitchen.altitude_m),
         members: Some(1),
+        how: kitchen.how.clone(),
         ..Default::default()
     };
-    let ready_min = request.resolve().ok().and_then(|case| describe(&case, None).ready_min.p50);
+    let case = request.resolve().ok();
+    let found = case.map(|case| describe(&case, None)).transpose()?;
+    let ready_min = found.and_then(|found| found.ready_min.p50);
     let why_not = ready_min.is_none().then(|| voice.render(say::never_that_way()));
-    Cell { method, ready_min, why_not }
+    Ok(Cell { method, ready_min, why_not })
 }
 
 /// The whole table at a kitchen's altitude, in the order of the cuts.
-pub fn overview(kitchen: &Kitchen) -> Vec<Row> {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn overview(kitchen: &Kitchen) -> Result<Vec<Row>> {
     let cuts: Vec<_> = Cut::all().iter().filter(|facts| facts.suitable).collect();
-    (cuts.into_par_iter())
-        .map(|facts| Row {
-            cut: facts.cut,
-            name: kitchen.voice().render(facts.cut.label()),
-            eaten_as: facts.eaten_as,
-            ways: Method::COMPARED.into_iter().map(|method| cell(facts, method, kitchen)).collect(),
-        })
-        .collect()
+    let row = |facts: &CutFacts| {
+        let ways = Method::COMPARED.into_iter().map(|method| cell(facts, method, kitchen)).collect::<Result<_>>()?;
+        let name = kitchen.voice().render(facts.cut.label());
+        Ok(Row { cut: facts.cut, name, eaten_as: facts.eaten_as, ways })
+    };
+    cuts.into_par_iter().map(row).collect()
 }

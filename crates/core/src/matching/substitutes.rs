@@ -8,6 +8,7 @@ use super::block::Block;
 use super::served::enough_kg;
 use super::suits;
 use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs};
+use crate::error::Result;
 use crate::forecast::{Forecast, ForecastRequest, Part, describe};
 use crate::plan::Plan;
 use ergastic_physics::units::round_to;
@@ -38,7 +39,7 @@ fn apart(a: &CutFacts, b: &CutFacts) -> f64 {
 
 /// One run of a cut the way a plan goes, at every median, in pieces of the size at hand: a muscle is cut to it, what is on the
 /// bone is as it comes.
-fn median(block: &Block, plan: &Plan, ours: &Part, cut: Cut, eaten_as: EatenAs) -> Option<Forecast> {
+fn median(block: &Block, plan: &Plan, ours: &Part, cut: Cut, eaten_as: EatenAs) -> Result<Option<Forecast>> {
     let boneless = suits::cubes(cut.facts().bone_pct) && suits::cubes(ours.bone_pct);
     let cut_to_it = cut == ours.facts.cut || boneless;
     let request = ForecastRequest {
@@ -51,7 +52,8 @@ fn median(block: &Block, plan: &Plan, ours: &Part, cut: Cut, eaten_as: EatenAs) 
         pieces: cut_to_it.then_some(ours.pieces),
         ..plan.request(block.kitchen)
     };
-    Some(describe(&request.resolve().ok()?, None))
+    let Ok(case) = request.resolve() else { return Ok(None) };
+    describe(&case, None).map(Some)
 }
 
 /// What to take for this job in place of a tender cut: the same plates from cuts that hours of heat do good.
@@ -107,7 +109,10 @@ fn changes(from: &Forecast, to: &Forecast, a: &CutFacts, b: &CutFacts) -> Messag
 }
 
 /// The cuts nearest to `cut` for a plan and how it is eaten, nearest first.
-pub fn substitutes(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> Vec<Substitute> {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn substitutes(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> Result<Vec<Substitute>> {
     let voice = block.kitchen.voice();
     let facts = cut.facts();
     let method = plan.forecast.method.unwrap_or(crate::ways::Method::Braise);
@@ -116,24 +121,22 @@ pub fn substitutes(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> V
         .filter(|other| suits::against(other, method, eaten_as, super::Shape::Whole).is_none())
         .collect();
     near.sort_by(|a, b| apart(facts, a).total_cmp(&apart(facts, b)));
-    let Ok(lies) = plan.request(block.kitchen).resolve() else { return Vec::new() };
+    let Ok(lies) = plan.request(block.kitchen).resolve() else { return Ok(Vec::new()) };
     let main = lies.main();
-    let Some(ours) = median(block, plan, main, cut, eaten_as) else { return Vec::new() };
-    near.into_par_iter()
-        .take(OFFERED)
-        .filter_map(|other| {
-            let theirs = median(block, plan, main, other.cut, eaten_as)?;
-            let share = |forecast: &Forecast| forecast.yield_kg.map(|kg| kg / forecast.mass_kg);
-            let mass_kg = ours.mass_kg * share(&ours)? / share(&theirs)?;
-            Some(Substitute {
-                cut: other.cut,
-                name: voice.render(other.cut.label()),
-                why: voice.render(changes(&ours, &theirs, facts, other)),
-                mass_kg,
-                ready_min: theirs.ready_min.p50,
-            })
-        })
-        .collect()
+    let Some(ours) = median(block, plan, main, cut, eaten_as)? else { return Ok(Vec::new()) };
+    let one = |other: &CutFacts| {
+        let Some(theirs) = median(block, plan, main, other.cut, eaten_as)? else { return Ok(None) };
+        let share = |forecast: &Forecast| forecast.yield_kg.map(|kg| kg / forecast.mass_kg);
+        Ok(share(&ours).zip(share(&theirs)).map(|(our_share, their_share)| Substitute {
+            cut: other.cut,
+            name: voice.render(other.cut.label()),
+            why: voice.render(changes(&ours, &theirs, facts, other)),
+            mass_kg: ours.mass_kg * our_share / their_share,
+            ready_min: theirs.ready_min.p50,
+        }))
+    };
+    let found: Vec<Option<Substitute>> = near.into_par_iter().take(OFFERED).map(one).collect::<Result<_>>()?;
+    Ok(found.into_iter().flatten().collect())
 }
 
 #[cfg(test)]

@@ -6,10 +6,11 @@ use super::answer::Twice;
 use super::block::Block;
 use super::suits;
 use crate::cuts::EatenAs;
+use crate::error::Result;
 use crate::forecast::{Case, ForecastRequest, Heat, Quantiles, StageRequest, Until, describe, update};
 use crate::heat::pot::Simmer;
 use crate::kitchen::Kit;
-use crate::ways::{HeatSource, Method, NIGHT_MIN, USUAL_OVEN_C};
+use crate::ways::{Method, NIGHT_MIN, USUAL_OVEN_C};
 
 /// A joint lighter than this is eaten at once, kg.
 const FROM_KG: f64 = 1.2;
@@ -17,18 +18,21 @@ const FROM_KG: f64 = 1.2;
 const MEMBERS: u32 = 32;
 
 /// The same joint braised until it slices, chilled in its liquid, and braised on until it pulls.
-pub fn twice(block: &Block, lies: &Case) -> Option<Twice> {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn twice(block: &Block, lies: &Case) -> Result<Option<Twice>> {
     let main = lies.main();
     let joint_kg = main.mass_kg / f64::from(main.pieces);
     if lies.parts.len() > 1 || joint_kg < FROM_KG || !suits::slices(main.facts.cut) {
-        return None;
+        return Ok(None);
     }
     let heat = if block.has(Kit::Oven) {
-        Heat { source: Some(HeatSource::Oven), set_c: Some(USUAL_OVEN_C), ..Heat::default() }
+        Heat::oven(USUAL_OVEN_C)
     } else if block.has(Kit::Hob) {
-        Heat { source: Some(HeatSource::Hob), simmer: Some(Simmer::Gentle), ..Heat::default() }
+        Heat::hob(Simmer::Gentle)
     } else {
-        return None;
+        return Ok(None);
     };
     let forecast = |eaten_as, stages: Option<Vec<StageRequest>>| {
         let plan = block.plan(ForecastRequest {
@@ -39,32 +43,28 @@ pub fn twice(block: &Block, lies: &Case) -> Option<Twice> {
             members: Some(MEMBERS),
             ..block.meat.clone()
         });
-        let case = plan.resolve(block.kitchen).ok()?;
-        Some(describe(&case, Some(update(&case, &[], None).ensemble)))
+        let Ok(case) = plan.resolve(block.kitchen) else { return Ok(None) };
+        describe(&case, Some(update(&case, &[], None)?.ensemble)).map(Some)
     };
-    let tonight = forecast(EatenAs::Slice, None)?;
+    let Some(tonight) = forecast(EatenAs::Slice, None)? else { return Ok(None) };
     let slice_min = tonight.ready_min;
-    let minutes = |min: f64| Some(Until { min: Some(min), ..Until::default() });
-    let on_heat = |until| StageRequest {
-        method: Some(Method::Braise),
-        heat: Some(heat.clone()),
-        until,
-        ..StageRequest::default()
-    };
-    let first_min = slice_min.p50?.ceil();
-    let chill = StageRequest { method: Some(Method::Chill), until: minutes(NIGHT_MIN), ..StageRequest::default() };
-    let tomorrow = forecast(EatenAs::Pull, Some(vec![on_heat(minutes(first_min)), chill, on_heat(None)]))?;
-    let back_min = tomorrow.stages.last()?.from_min?;
+    let on_heat = |until| StageRequest::of(Method::Braise, heat.clone(), until);
+    let Some(first_min) = slice_min.p50.map(f64::ceil) else { return Ok(None) };
+    let chill = StageRequest::of(Method::Chill, Heat::default(), Some(Until::after(NIGHT_MIN)));
+    let stages = vec![on_heat(Some(Until::after(first_min))), chill, on_heat(None)];
+    let Some(tomorrow) = forecast(EatenAs::Pull, Some(stages))? else { return Ok(None) };
+    let Some(back_min) = tomorrow.stages.last().and_then(|stage| stage.from_min) else { return Ok(None) };
     let since = |min: Option<f64>| min.map(|min| f64::max(0.0, min - back_min));
     let pull_min = Quantiles {
         p10: since(tomorrow.ready_min.p10),
         p50: since(tomorrow.ready_min.p50),
         p90: since(tomorrow.ready_min.p90),
     };
-    let (first, little, most) = (Span(slice_min.p50?), pull_min.p10?, Span(pull_min.p90?));
+    let (Some(first), Some(little), Some(most)) = (slice_min.p50, pull_min.p10, pull_min.p90) else { return Ok(None) };
+    let (first, most) = (Span(first), Span(most));
     let said = if little < 15.0 { say::twice_up_to(first, most) } else { say::twice(first, Span(little), most) };
     let words = block.kitchen.voice().render(said);
     let cautions =
         tomorrow.cautions.into_iter().filter(|caution| caution.id.contains("chill") || caution.id == "cooling");
-    Some(Twice { slice_min, pull_min, words, cautions: cautions.collect() })
+    Ok(Some(Twice { slice_min, pull_min, words, cautions: cautions.collect() }))
 }

@@ -4,7 +4,9 @@ use ergastic_words::{Join, Message, Span, meal as say};
 
 use super::solve::{Course, FEW_TRIES, Placed};
 use crate::clock::minutes_between;
+use crate::error::Result;
 use crate::kitchen::ThingKind;
+use ergastic_physics::Cancel;
 use ergastic_schedule::{Minute, solve};
 
 /// A dish is the reason where by itself it is within this of the meal, min.
@@ -13,21 +15,25 @@ const AS_LATE: Minute = 8;
 const BRINGS: Minute = 5;
 
 /// By how much plates are late, and what it is that can't be done in time.
-pub(super) fn lateness(courses: &[&Course], placed: &Placed, late_min: f64) -> Message {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub(super) fn lateness(courses: &[&Course], placed: &Placed, late_min: f64, cancel: &Cancel) -> Result<Message> {
     let late = say::late(Span(late_min));
-    Message::list([late, reason(courses, placed)], Join::Sentences)
+    Ok(Message::list([late, reason(courses, placed, cancel)?], Join::Sentences))
 }
 
-fn reason(courses: &[&Course], placed: &Placed) -> Message {
+fn reason(courses: &[&Course], placed: &Placed, cancel: &Cancel) -> Result<Message> {
     let (placing, problem) = (&placed.placing, &placed.problem);
     let slowest = placing.late_alone.iter().max_by_key(|(_, late)| *late);
     if let Some((dish, alone)) = slowest.filter(|(_, alone)| placing.late - alone <= AS_LATE)
         && let Some(now) = placed.frame.now
     {
         let needs = minutes_between(now, placed.frame.bell) + f64::from(*alone);
-        return say::late_alone(Message::text(courses[*dish].plan.name.clone()), Span(needs));
+        return Ok(say::late_alone(Message::text(courses[*dish].plan.name.clone()), Span(needs)));
     }
-    let one_more = ThingKind::ALL.into_iter().filter_map(|thing| {
+    let mut one_more = None;
+    for thing in ThingKind::ALL {
         let kind = thing as usize;
         let mut groups: Vec<usize> = (problem.jobs.iter())
             .filter(|job| job.takes.iter().any(|take| take.kind == kind))
@@ -39,15 +45,17 @@ fn reason(courses: &[&Course], placed: &Placed) -> Message {
         groups.sort_unstable();
         groups.dedup();
         if groups.len() < 2 {
-            return None;
+            continue;
         }
         let mut with = problem.clone();
         with.kinds[kind].count += 1;
-        let sooner = placing.late - solve(&with, FEW_TRIES).late;
-        (sooner >= BRINGS).then_some((sooner, thing))
-    });
-    match one_more.max_by_key(|(sooner, _)| *sooner) {
+        let sooner = placing.late - solve(&with, FEW_TRIES, cancel)?.late;
+        if sooner >= BRINGS && one_more.is_none_or(|(most, _)| sooner >= most) {
+            one_more = Some((sooner, thing));
+        }
+    }
+    Ok(match one_more {
         Some((sooner, thing)) => say::late_for_want_of(thing.key(), Span(f64::from(sooner))),
         None => say::late_in_all(),
-    }
+    })
 }

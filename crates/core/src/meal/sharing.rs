@@ -1,5 +1,6 @@
 //! One oven at one temperature: dishes whose settings are near share it, and one gives way.
 
+use crate::error::{Result, unless_refused};
 use crate::ways::oven::Oven;
 use ergastic_words::{Dial, Span, Voice, meal as say};
 
@@ -42,10 +43,10 @@ pub(super) struct Shared {
 
 /// The courses with their oven brought to one setting, where that can be and there are not ovens enough; which of them gave way.
 /// The setting is that of the dish with most meat, so that the least is changed.
-pub(super) fn shared(table: &Table, courses: &[Course]) -> Option<Shared> {
+pub(super) fn shared(table: &Table, courses: &[Course]) -> Result<Option<Shared>> {
     let ovens = table.kitchen.ovens.iter().filter(|oven| !oven.lent).count();
     if ovens == 0 || !table.kitchen.has(Kit::Oven) {
-        return None;
+        return Ok(None);
     }
     let set: Vec<(usize, f64)> =
         courses.iter().enumerate().filter_map(|(i, course)| Some((i, oven_c(course)?))).collect();
@@ -53,13 +54,14 @@ pub(super) fn shared(table: &Table, courses: &[Course]) -> Option<Shared> {
     distinct.sort_unstable();
     distinct.dedup();
     if distinct.len() <= ovens {
-        return None;
+        return Ok(None);
     }
     let kg = |i: usize| courses[i].worked.case.mass_kg;
     // What is in the oven already leads.
     let cooks = |i: usize| table.cook_of(i).is_some();
     let heavier = |a: usize, b: usize| cooks(a).cmp(&cooks(b)).then(kg(a).total_cmp(&kg(b)));
-    let (leader, lead_c) = set.iter().copied().max_by(|a, b| heavier(a.0, b.0))?;
+    let leads = set.iter().copied().max_by(|a, b| heavier(a.0, b.0));
+    let Some((leader, lead_c)) = leads else { return Ok(None) };
     let voice = table.voice();
     let (mut changed, mut gave_way) = (Vec::new(), Vec::new());
     for (i, celsius) in set {
@@ -70,11 +72,12 @@ pub(super) fn shared(table: &Table, courses: &[Course]) -> Option<Shared> {
         {
             continue;
         }
-        let Ok(course) = Course::of(&set_to(&courses[i].plan, lead_c), table) else { continue };
+        let given_way = Course::of(&set_to(&courses[i].plan, lead_c), table);
+        let Some(course) = unless_refused(given_way)? else { continue };
         gave_way.push(told(i, &courses[i], &course, (celsius, lead_c), voice));
         changed.push((i, course));
     }
-    (!changed.is_empty()).then_some(Shared { changed, gave_way })
+    Ok((!changed.is_empty()).then_some(Shared { changed, gave_way }))
 }
 
 fn told(i: usize, before: &Course, after: &Course, (from_c, to_c): (f64, f64), voice: Voice) -> GaveWay {

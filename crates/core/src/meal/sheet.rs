@@ -15,7 +15,7 @@ use super::under_way::UnderWay;
 use super::ways_out::ways_out;
 use super::wrapping::wrapped_when_up;
 use crate::clock::minutes_between;
-use crate::error::Result;
+use crate::error::{Result, unless_refused};
 use crate::kitchen::Kitchen;
 use crate::plan::{Borrowed, Plan};
 use crate::sheet::{Conflict, Steps, Taken, TakenAs, Task, TaskId, Window, broken_promises, set_c, short, taken};
@@ -97,11 +97,10 @@ fn among(dishes: &Dishes, before: &[Dishes], kitchen: &Kitchen, now: Timestamp) 
         // Another meal that can't be cooked hinders this one in nothing.
         let Ok(theirs) = other.table(kitchen, now) else { continue };
         let theirs = Table { taken: std::mem::take(&mut taken), ..theirs };
-        let placed = courses(&theirs).map(|own| {
-            let own: Vec<&Course> = own.iter().collect();
-            place(&theirs, &own, FEW_TRIES)
-        });
-        taken = placed.map_or(theirs.taken, |placed| placed.takes);
+        taken = match unless_refused(courses(&theirs))? {
+            Some(own) => place(&theirs, &own.iter().collect::<Vec<_>>(), FEW_TRIES)?.takes,
+            None => theirs.taken,
+        };
     }
     table.taken = taken;
     Ok(table)
@@ -111,24 +110,24 @@ fn worked_back(table: &Table) -> Result<MealSheet> {
     let own = courses(table)?;
     let as_asked: Vec<&Course> = own.iter().collect();
     let tries = if table.only_tried { FEW_TRIES } else { TRIES };
-    let mut placed = place(table, &as_asked, tries);
+    let mut placed = place(table, &as_asked, tries)?;
     let mut chosen = as_asked;
     let mut gave_way = Vec::new();
-    let given = shared(table, &own);
+    let given = shared(table, &own)?;
     if let Some(Shared { changed, gave_way: gave }) = &given {
         let with: Vec<&Course> = (0..own.len())
             .map(|i| changed.iter().find(|(at, _)| *at == i).map_or(&own[i], |(_, course)| course))
             .collect();
-        let tried = place(table, &with, tries);
+        let tried = place(table, &with, tries)?;
         let degrees: f64 = gave.iter().map(|gave| (gave.to_c - gave.from_c).abs()).sum();
         if tried.placing.cost + A_DEGREE * degrees < placed.placing.cost {
             (placed, chosen, gave_way) = (tried, with, gave.clone());
         }
     }
-    let waits = wrapped_when_up(table, &chosen, &placed);
+    let waits = wrapped_when_up(table, &chosen, &placed)?;
     if let Some((i, later, told)) = &waits {
         chosen[*i] = later;
-        placed = place(table, &chosen, tries);
+        placed = place(table, &chosen, tries)?;
         gave_way.push(told.clone());
     }
     let tasks = |(i, course): (usize, &&Course)| match table.cook_of(i) {
@@ -136,7 +135,7 @@ fn worked_back(table: &Table) -> Result<MealSheet> {
         None => placed.tasks(course, i),
     };
     let dishes: Vec<Vec<Task>> = chosen.iter().enumerate().map(tasks).collect();
-    Ok(answer(table, &chosen, &placed, &dishes, gave_way))
+    answer(table, &chosen, &placed, &dishes, gave_way)
 }
 
 fn answer(
@@ -145,7 +144,7 @@ fn answer(
     placed: &Placed,
     dishes: &[Vec<Task>],
     gave_way: Vec<super::answer::GaveWay>,
-) -> MealSheet {
+) -> Result<MealSheet> {
     let voice = table.voice();
     let cooked = (0..courses.len()).filter_map(|i| Some(table.cook_of(i)?.serve_at));
     let serve_at = cooked.fold(placed.serve_at(), Timestamp::max);
@@ -204,13 +203,13 @@ fn answer(
         (false, 1) => say::why_one(Share(table.certainty[0])),
         (false, many) => say::why(many as u32, Share(table.certainty.iter().copied().fold(1.0, f64::min))),
     };
-    MealSheet {
+    Ok(MealSheet {
         dishes: hours.collect(),
         ready: bands.iter().map(|(ready, _)| ready.clone()).collect(),
         too_far: bands.into_iter().map(|(_, too_far)| too_far).collect(),
         late_min,
-        conflicts: conflicts(table, courses, placed, dishes, late_min),
-        ways_out: if table.only_tried { Vec::new() } else { ways_out(table, courses, placed) },
+        conflicts: conflicts(table, courses, placed, dishes, late_min)?,
+        ways_out: if table.only_tried { Vec::new() } else { ways_out(table, courses, placed)? },
         gave_way,
         clock_changes,
         things: things.collect(),
@@ -225,7 +224,7 @@ fn answer(
         problem: table.as_problem.then(|| as_problem(table, courses, placed)),
         plans: courses.iter().map(|course| course.plan.clone()).collect(),
         tasks,
-    }
+    })
 }
 
 /// The placing as a problem with what was found for it.
@@ -333,7 +332,7 @@ fn conflicts(
     placed: &Placed,
     dishes: &[Vec<Task>],
     late_min: f64,
-) -> Vec<MealConflict> {
+) -> Result<Vec<MealConflict>> {
     let voice = table.voice();
     let nothing = Steps::default();
     let steps = laid(table, courses).map(|steps| steps.unwrap_or(&nothing));
@@ -364,7 +363,10 @@ fn conflicts(
     found.extend(one_pot_for_two(table, courses, dishes));
     if late_min > 0.0 {
         let serves = (1..=courses.len()).map(|number| format!("{number}-{}", TaskId::Serve));
-        found.push(MealConflict { tasks: serves.collect(), text: voice.render(lateness(courses, placed, late_min)) });
+        found.push(MealConflict {
+            tasks: serves.collect(),
+            text: voice.render(lateness(courses, placed, late_min, &table.kitchen.how.cancel)?),
+        });
     }
-    found
+    Ok(found)
 }

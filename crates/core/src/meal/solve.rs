@@ -58,10 +58,8 @@ fn plating_min(alone_min: f64, dishes: usize) -> f64 {
 /// # Errors
 /// Of the first dish that can't be, or of a pin that means no task.
 pub(super) fn courses(table: &Table) -> Result<Vec<Course>> {
-    let stop = ergastic_cancel::laid_over();
     let work = |(i, plan): (usize, &Plan)| {
-        ergastic_cancel::under(&stop, || Course::of(plan, table))
-            .map_err(|error: Error| error.within(&format!("dishes[{i}]")))
+        Course::of(plan, table).map_err(|error: Error| error.within(&format!("dishes[{i}]")))
     };
     let courses: Vec<Course> = table.plans.par_iter().enumerate().map(work).collect::<Result<_>>()?;
     for (i, (dish, task)) in table.asked_pins.iter().enumerate() {
@@ -101,7 +99,10 @@ pub(super) fn laid<'a>(table: &'a Table, courses: &'a [&'a Course]) -> impl Iter
 }
 
 /// Places the courses of a table.
-pub(super) fn place(table: &Table, courses: &[&Course], tries: usize) -> Placed {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub(super) fn place(table: &Table, courses: &[&Course], tries: usize) -> Result<Placed> {
     let mut stock = Stock::of(&table.kitchen);
     for borrowed in &table.terms.borrowed {
         stock.add((*borrowed).into());
@@ -129,14 +130,15 @@ pub(super) fn place(table: &Table, courses: &[&Course], tries: usize) -> Placed 
     let taken: Vec<TakenSpan> = under_way.flat_map(|(cook, course)| cook.takes(&course.worked)).collect();
     let frame = Frame { taken: [frame.taken, taken].concat(), ..frame };
     let asked_for = problem(&asked, &frame);
-    let placing = solve(&asked_for, tries.min(TRIES_BY_JOBS / asked_for.jobs.len().pow(2).max(1)));
+    let placing =
+        solve(&asked_for, tries.min(TRIES_BY_JOBS / asked_for.jobs.len().pow(2).max(1)), &table.kitchen.how.cancel)?;
     let mut firsts = Vec::new();
     let mut first = 0;
     for steps in &asked {
         firsts.push(first);
         first += steps.blocks.len();
     }
-    Placed { takes: taken_spans(&asked_for, &placing, &frame), problem: asked_for, placing, frame, firsts }
+    Ok(Placed { takes: taken_spans(&asked_for, &placing, &frame), problem: asked_for, placing, frame, firsts })
 }
 
 impl Placed {

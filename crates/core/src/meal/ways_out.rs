@@ -6,6 +6,7 @@ use super::answer::{WayChange, WayOut};
 use super::solve::{Course, FEW_TRIES, Placed, place};
 use super::table::{Table, Terms};
 use crate::clock::{minutes_between, plus_minutes};
+use crate::error::{Result, unless_refused};
 use crate::plan::Borrowed;
 use crate::sheet::{Met, TO_DECIDE_MIN, changes_that_help, later_bell};
 
@@ -17,10 +18,10 @@ const HELPS_FROM_MIN: f64 = 10.0;
 const MAX_TOLD: usize = 4;
 
 /// What would help, the best first; nothing where nothing is amiss.
-pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> Vec<WayOut> {
+pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> Result<Vec<WayOut>> {
     let amiss = placed.placing.late > 0 || !placed.placing.broken.is_empty();
     if !amiss {
-        return Vec::new();
+        return Ok(Vec::new());
     }
     let voice = table.voice();
     let mut found = Vec::new();
@@ -43,10 +44,10 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
     };
     for (i, course) in courses.iter().enumerate().filter(|(i, _)| table.cook_of(*i).is_none()) {
         for (text, trade, plan) in changes_that_help(&course.plan, &table.kitchen) {
-            let Ok(changed) = Course::of(&plan, table) else { continue };
+            let Some(changed) = unless_refused(Course::of(&plan, table))? else { continue };
             let mut with: Vec<&Course> = courses.to_vec();
             with[i] = &changed;
-            let tried = place(table, &with, FEW_TRIES);
+            let tried = place(table, &with, FEW_TRIES)?;
             let text =
                 if courses.len() > 1 { say::for_dish(Message::text(course.plan.name.clone()), text) } else { text };
             told(text, trade, tried, WayChange::Dish { number: i as u32 + 1, plan: Box::new(plan) });
@@ -61,12 +62,12 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
     for (thing, text, trade) in borrowed {
         let with = [&table.terms.borrowed[..], &[thing]].concat();
         let lent = Table { terms: Terms { borrowed: with, ..table.terms }, ..table.clone() };
-        told(text, trade, place(&lent, courses, FEW_TRIES), WayChange::Borrow { thing });
+        told(text, trade, place(&lent, courses, FEW_TRIES)?, WayChange::Borrow { thing });
     }
     if !table.asleep.is_empty() {
         let less_sleep_min = table.terms.less_sleep_min + BORROWED_SLEEP_MIN;
         let up = Table { terms: Terms { less_sleep_min, ..table.terms.clone() }, ..table.clone() };
-        let tried = place(&up, courses, FEW_TRIES);
+        let tried = place(&up, courses, FEW_TRIES)?;
         let text = say::less_sleep(Span(f64::from(BORROWED_SLEEP_MIN)));
         told(text, say::less_sleep_trade(), tried, WayChange::Sleep { minutes: BORROWED_SLEEP_MIN });
     }
@@ -75,11 +76,11 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
     if placed.placing.late > 0 {
         let bell = later_bell(placed.serve_at(), |bell| {
             let later = Table { bell, now: plus_minutes(table.now, TO_DECIDE_MIN), ..table.clone() };
-            match place(&later, courses, 0).placing {
+            Ok(match place(&later, courses, 0)?.placing {
                 placing if placing.late > 0 => Met::Late,
                 placing => Met::kept(placing.broken.is_empty()),
-            }
-        });
+            })
+        })?;
         ways.push(WayOut {
             text: voice.render(ergastic_words::sheet::later_bell()),
             trade: voice.render(ergastic_words::sheet::later_bell_trade()),
@@ -88,5 +89,5 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> V
             change: WayChange::Bell { bell },
         });
     }
-    ways
+    Ok(ways)
 }

@@ -1,5 +1,6 @@
 //! A wrap that would fall when nobody is up: put on later, at a warmer middle, where that spares more than it costs.
 
+use crate::error::{Result, unless_refused};
 use crate::ways::pit::InThePit;
 use ergastic_words::{Message, Span, Temperature, Voice, meal as say};
 
@@ -42,9 +43,13 @@ fn is_worth_asking(table: &Table, courses: &[&Course], placed: &Placed) -> bool 
 
 /// The dish whose later wrap makes the meal better, wrapped at the coolest middle that does: its number from 0, how it is cooked then,
 /// and that in words.
-pub(super) fn wrapped_when_up(table: &Table, courses: &[&Course], placed: &Placed) -> Option<(usize, Course, GaveWay)> {
+pub(super) fn wrapped_when_up(
+    table: &Table,
+    courses: &[&Course],
+    placed: &Placed,
+) -> Result<Option<(usize, Course, GaveWay)>> {
     if !is_worth_asking(table, courses, placed) {
-        return None;
+        return Ok(None);
     }
     for (i, course) in courses.iter().enumerate() {
         let Some(from_c) = wrapped_at_c(course).filter(|_| table.cook_of(i).is_none()) else { continue };
@@ -52,21 +57,21 @@ pub(super) fn wrapped_when_up(table: &Table, courses: &[&Course], placed: &Place
             let mut plan = course.plan.clone();
             let Some(wrap) = plan.forecast.heat.as_mut().and_then(|heat| heat.wrap.as_mut()) else { continue };
             wrap.at_core_c = Some(to_c);
-            let Ok(later) = Course::of(&plan, table) else { continue };
+            let Some(later) = unless_refused(Course::of(&plan, table))? else { continue };
             let mut with = courses.to_vec();
             with[i] = &later;
-            let Placed { placing: tried, .. } = place(table, &with, FEW_TRIES);
+            let Placed { placing: tried, .. } = place(table, &with, FEW_TRIES)?;
             let stands = &placed.placing;
             if tried.cost < stands.cost - BETTER
                 && tried.broken.len() <= stands.broken.len()
                 && tried.late <= stands.late
             {
                 let told = told(i, course, &later, (from_c, to_c), table.voice());
-                return Some((i, later, told));
+                return Ok(Some((i, later, told)));
             }
         }
     }
-    None
+    Ok(None)
 }
 
 fn told(i: usize, before: &Course, after: &Course, (from_c, to_c): (f64, f64), voice: Voice) -> GaveWay {

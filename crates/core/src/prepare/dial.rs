@@ -5,6 +5,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::pot::along;
+use crate::error::{Result, unless_refused};
 use crate::forecast::{Case, ForecastRequest, Heat, forecast};
 use crate::heat::pot::Simmer;
 use crate::ways::Setting;
@@ -59,8 +60,8 @@ pub struct CoalRing {
 }
 
 /// The dish at every setting of its dial, each a run at every median; none for a chain of ways.
-pub(super) fn dial(request: &ForecastRequest, case: &Case) -> Vec<DialSetting> {
-    let (Some(_), None) = (request.method, &request.stages) else { return Vec::new() };
+pub(super) fn dial(request: &ForecastRequest, case: &Case) -> Result<Vec<DialSetting>> {
+    let (Some(_), None) = (request.method, &request.stages) else { return Ok(Vec::new()) };
     let (voice, set) = (case.voice, &case.first().medium);
     let heat = set.way().asked(request.heat.clone().unwrap_or_default());
     let mut all = set.id().settings(&heat, voice.units());
@@ -78,15 +79,17 @@ pub(super) fn dial(request: &ForecastRequest, case: &Case) -> Vec<DialSetting> {
         }
         all.sort_by(|a, b| a.celsius.unwrap_or(0.0).total_cmp(&b.celsius.unwrap_or(0.0)));
     }
-    all.into_iter().filter_map(|setting| tried(request, &heat, setting, voice)).collect()
+    let all = all.into_iter().map(|setting| unless_refused(tried(request, &heat, setting, voice)));
+    let found: Vec<Option<DialSetting>> = all.collect::<Result<_>>()?;
+    Ok(found.into_iter().flatten().collect())
 }
 
 /// The dish at one setting.
-fn tried(request: &ForecastRequest, chosen: &Heat, setting: Setting, voice: Voice) -> Option<DialSetting> {
+fn tried(request: &ForecastRequest, chosen: &Heat, setting: Setting, voice: Voice) -> Result<DialSetting> {
     let Setting { words, looks, heat, .. } = setting;
     let tried =
         ForecastRequest { heat: Some(heat.clone()), members: Some(1), inside: None, explain: None, ..request.clone() };
-    let found = forecast(&tried).ok()?;
+    let found = forecast(&tried)?;
     let ready_min = found.ready_min.p50;
     let looks = match (looks, heat.simmer) {
         (Some(looks), _) => say::dial_looks(looks),
@@ -96,7 +99,7 @@ fn tried(request: &ForecastRequest, chosen: &Heat, setting: Setting, voice: Voic
             say::hot_inside(Temperature(found.curve.iter().map(|point| point.medium_c).fold(0.0, f64::max)))
         }
     };
-    Some(DialSetting {
+    Ok(DialSetting {
         words: voice.render(words),
         looks: voice.render(looks),
         chosen: heat.same_dial(chosen),

@@ -117,6 +117,7 @@ pub fn prepare_request(request: &PrepareRequest, kitchen: &Kitchen) -> Result<Pr
     forecast.altitude_m.get_or_insert(kitchen.altitude_m);
     forecast.units.get_or_insert(kitchen.units);
     forecast.food_code.get_or_insert(kitchen.food_code);
+    forecast.how = kitchen.how.clone();
     prepare(
         &Dish {
             forecast,
@@ -180,9 +181,9 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         portions: yield_kg / PORTION_KG,
         plate_kg: yield_kg,
         warnings,
-        schools: schools::schools(&case, &request, bench, kitchen, wet),
+        schools: schools::schools(&case, &request, bench, kitchen, wet)?,
         because,
-        dial: dial::dial(&request, &case),
+        dial: dial::dial(&request, &case)?,
         coals,
         take_out: later::taken_out(bench, &case),
         shopping,

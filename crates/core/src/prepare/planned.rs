@@ -30,7 +30,8 @@ impl Plan {
 
     /// The forecast's request as the bench leaves it, in this kitchen.
     pub fn request(&self, kitchen: &Kitchen) -> ForecastRequest {
-        self.bench_in(kitchen).in_the_pot(&self.asked_in(kitchen))
+        let asked = ForecastRequest { how: kitchen.how.clone(), ..self.asked_in(kitchen) };
+        self.bench_in(kitchen).in_the_pot(&asked)
     }
 
     /// The dish worked out at the bench, salt to lid, with everything filled in and what may be chosen next.

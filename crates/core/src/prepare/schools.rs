@@ -8,6 +8,7 @@ use utoipa::ToSchema;
 use super::pot::deglazes;
 use super::sear::{SearPlan, sear};
 use crate::bench::{Larder, Marinade, MarinadeOf, Prepare, Sear, Surface, Wine};
+use crate::error::{Result, unless_refused};
 use crate::finish::DREDGED_COUNTS;
 use crate::forecast::{Case, ForecastRequest, forecast};
 use crate::json::patch;
@@ -139,10 +140,10 @@ fn yes_or_no(yes: bool) -> &'static str {
 }
 
 /// Minutes to tender of the median run from another start.
-fn minutes_from(request: &ForecastRequest, start_c: f64) -> Option<f64> {
+fn minutes_from(request: &ForecastRequest, start_c: f64) -> Result<Option<f64>> {
     let request =
         ForecastRequest { start_c: Some(start_c), members: Some(1), inside: None, explain: None, ..request.clone() };
-    forecast(&request).ok()?.ready_min.p50
+    Ok(unless_refused(forecast(&request))?.and_then(|found| found.ready_min.p50))
 }
 
 fn seared(case: &Case, bench: &Prepare, kitchen: &Kitchen, change: impl Fn(&mut Prepare)) -> SearPlan {
@@ -158,7 +159,7 @@ pub(super) fn schools(
     bench: &Prepare,
     kitchen: &Kitchen,
     wet: bool,
-) -> Vec<School> {
+) -> Result<Vec<School>> {
     let mut found = Vec::new();
     if wet {
         found.push(browning(case, bench, kitchen));
@@ -168,7 +169,7 @@ pub(super) fn schools(
         }
         found.extend(wine(bench, kitchen));
     }
-    found.extend(tempering(case, request, bench));
+    found.extend(tempering(case, request, bench)?);
     found.push(Question {
         id: "rinse",
         question: say::rinse_question(),
@@ -205,7 +206,7 @@ pub(super) fn schools(
         });
     }
     found.push(marinade(bench));
-    found.into_iter().map(|question| question.told(bench, case.voice)).collect()
+    Ok(found.into_iter().map(|question| question.told(bench, case.voice)).collect())
 }
 
 fn browning(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> Question {
@@ -279,16 +280,17 @@ fn wine(bench: &Prepare, kitchen: &Kitchen) -> Option<Question> {
     })
 }
 
-fn tempering(case: &Case, request: &ForecastRequest, bench: &Prepare) -> Option<Question> {
-    let cold = minutes_from(request, FROM_THE_FRIDGE_C)?;
+fn tempering(case: &Case, request: &ForecastRequest, bench: &Prepare) -> Result<Option<Question>> {
     let stood_c = tempered_c(case, 60.0);
-    let sooner = f64::max(0.0, cold - minutes_from(request, stood_c)?);
+    let [cold, stood] = [FROM_THE_FRIDGE_C, stood_c].map(|start_c| minutes_from(request, start_c));
+    let (Some(cold), Some(stood)) = (cold?, stood?) else { return Ok(None) };
+    let sooner = f64::max(0.0, cold - stood);
     let effect = if sooner < 2.5 {
         say::temper_little(Difference(stood_c - FROM_THE_FRIDGE_C), Span(cold))
     } else {
         say::temper_sooner(Span(sooner), Span(cold))
     };
-    Some(Question {
+    Ok(Some(Question {
         id: "temper",
         question: say::temper_question(),
         options: vec![
@@ -298,7 +300,7 @@ fn tempering(case: &Case, request: &ForecastRequest, bench: &Prepare) -> Option<
         chosen: if bench.temper_min > 0.0 { "60" } else { "0" },
         usual: "0",
         reason: say::temper_question_reason(),
-    })
+    }))
 }
 
 /// Flour that clings to so much meat, g. Practice.

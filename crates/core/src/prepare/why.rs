@@ -77,6 +77,7 @@ pub fn why(asked: &ForecastRequest, kitchen: &Kitchen) -> Result<Why> {
 
 fn explained(name: String, mut request: ForecastRequest, kitchen: &Kitchen) -> Result<Why> {
     request.units = Some(kitchen.units);
+    request.how = kitchen.how.clone();
     request.food_code = Some(kitchen.food_code);
     (request.inside, request.explain, request.members) = (Some(true), Some(true), None);
     let answer = forecast(&request)?;

@@ -75,7 +75,7 @@ pub fn work_back_and_forecast(plan: &Plan, kitchen: &Kitchen, now: Timestamp) ->
     shown.forecast.inside = Some(true);
     let worked = Worked::new(&shown, kitchen, &[], None)?;
     let sheet = lay_out(plan, kitchen, &worked, now)?;
-    let forecast = complete(&shown.request(kitchen), &worked.case, worked.forecast);
+    let forecast = complete(&shown.request(kitchen), &worked.case, worked.forecast)?;
     Ok((sheet, forecast))
 }
 
@@ -109,7 +109,7 @@ fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> R
                 Span(late_min),
             )),
         });
-        remedies(plan, kitchen, now)
+        remedies(plan, kitchen, now)?
     } else {
         Vec::new()
     };

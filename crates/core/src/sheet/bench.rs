@@ -8,7 +8,7 @@ use super::steps::steps;
 use super::tasks::{Task, TaskId, TaskKind};
 use super::worked::Worked;
 use crate::clock::minutes_between;
-use crate::error::Result;
+use crate::error::{Result, unless_refused};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::prepare::AtTheBench;
@@ -50,7 +50,7 @@ impl Plan {
     pub fn on_the_bench(&self, kitchen: &Kitchen) -> Result<OnTheBench> {
         let bench = self.at_the_bench(kitchen)?;
         // In a pot that is too small nothing can be done before there is another.
-        let steps = before_the_heat(self, kitchen).unwrap_or_default();
+        let steps = unless_refused(before_the_heat(self, kitchen))?.unwrap_or_default();
         Ok(OnTheBench { bench, steps })
     }
 }
@@ -62,7 +62,7 @@ fn before_the_heat(plan: &Plan, kitchen: &Kitchen) -> Result<Vec<BenchStep>> {
     one.forecast.members = Some(1);
     let worked = Worked::new(&one, kitchen, &[], None)?;
     let asked = steps(&one, &worked, worked.lift_min(0.5).unwrap_or_default());
-    let tasks = unhindered(&asked, &one, &worked);
+    let tasks = unhindered(&asked, &one, &worked)?;
     let met = tasks.iter().position(|task| task.id == TaskId::Simmer);
     let step = |task: Task| BenchStep {
         // What waits takes as long as it happens to; a task that is squeezed in still takes its own minutes.

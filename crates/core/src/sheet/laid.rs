@@ -62,7 +62,7 @@ pub(crate) fn lay_back(
         fixed: Vec::new(),
         taken: Vec::new(),
     };
-    let placing = solve(&problem(&[&asked], &frame), 0);
+    let placing = solve(&problem(&[&asked], &frame), 0, &worked.case.how.cancel)?;
     let tasks = tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice);
     let start = |id| tasks.iter().find(|task| task.id == id).map(|task| task.start);
     let serve_at = plus_minutes(plan.bell, f64::from(placing.late));
@@ -81,6 +81,9 @@ pub(crate) fn lay_back(
 
 /// Places a dish around the two moments that are known of it: the meat meets the heat, and is lifted. Nothing before `not_before`
 /// where that can be helped. What has `hours` of its own keeps them, unless something would come out of its order.
+///
+/// # Errors
+/// Nobody waits for it any more.
 pub(crate) fn lay(
     plan: &Plan,
     worked: &Worked,
@@ -88,7 +91,7 @@ pub(crate) fn lay(
     lift_at: Timestamp,
     not_before: Option<Timestamp>,
     hours: &[PlanPin],
-) -> Vec<Task> {
+) -> Result<Vec<Task>> {
     let asked = steps(plan, worked, minutes_between(met_heat, lift_at).max(0.0));
     let known = [(0, TaskId::Simmer, met_heat), (0, asked.lifted(), lift_at)];
     let mut frame = Frame {
@@ -110,19 +113,19 @@ pub(crate) fn lay(
         })
     });
     frame.fixed.extend(own);
-    let kept = solve(&problem(&[&asked], &frame), 0);
+    let kept = solve(&problem(&[&asked], &frame), 0, &worked.case.how.cancel)?;
     let in_order = !kept.broken.iter().any(|broken| matches!(broken, Broken::OutOfOrder { .. } | Broken::Past { .. }));
     let placing = if in_order || frame.fixed.len() == known.len() {
         kept
     } else {
         frame.fixed.truncate(known.len());
-        solve(&problem(&[&asked], &frame), 0)
+        solve(&problem(&[&asked], &frame), 0, &worked.case.how.cancel)?
     };
-    tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice)
+    Ok(tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice))
 }
 
 /// Where nothing hinders: as soon as can be, whatever the hour.
-fn at_once(asked: &Steps, worked: &Worked) -> (Frame, Placing) {
+fn at_once(asked: &Steps, worked: &Worked) -> Result<(Frame, Placing)> {
     let frame = Frame {
         bell: Timestamp::UNIX_EPOCH,
         now: Some(Timestamp::UNIX_EPOCH),
@@ -137,22 +140,22 @@ fn at_once(asked: &Steps, worked: &Worked) -> (Frame, Placing) {
     for job in &mut problem.jobs {
         job.grid = None;
     }
-    let placing = solve(&problem, 0);
-    (frame, placing)
+    let placing = solve(&problem, 0, &worked.case.how.cancel)?;
+    Ok((frame, placing))
 }
 
 /// A dish's tasks in their order, where nothing hinders; their hours mean nothing.
-pub(crate) fn unhindered(asked: &Steps, plan: &Plan, worked: &Worked) -> Vec<Task> {
-    let (frame, placing) = at_once(asked, worked);
-    tasks(asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice)
+pub(crate) fn unhindered(asked: &Steps, plan: &Plan, worked: &Worked) -> Result<Vec<Task>> {
+    let (frame, placing) = at_once(asked, worked)?;
+    Ok(tasks(asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice))
 }
 
 /// Minutes from the first thing that has to be done to the meat meeting the heat, where nothing hinders.
-pub(crate) fn lead_min(asked: &Steps, worked: &Worked) -> f64 {
-    let (_, placing) = at_once(asked, worked);
+pub(crate) fn lead_min(asked: &Steps, worked: &Worked) -> Result<f64> {
+    let (_, placing) = at_once(asked, worked)?;
     let met = asked.blocks.iter().zip(&placing.jobs).find_map(|(block, placed)| {
         let Placed::At(at) = placed else { return None };
         block.step(TaskId::Simmer).map(|step| at + step.at)
     });
-    f64::from(met.unwrap_or(0).max(0))
+    Ok(f64::from(met.unwrap_or(0).max(0)))
 }

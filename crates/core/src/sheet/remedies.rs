@@ -11,6 +11,7 @@ use super::worked::Worked;
 use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::{CUBE_MM, EatenAs, FEW_PIECES, STEWING_PIECE_M, cubes_in};
+use crate::error::{Result, unless_refused};
 use crate::finish::Target;
 use crate::forecast::{Case, Heat, StageRequest, Until};
 use crate::heat::pot::Lid;
@@ -34,33 +35,29 @@ pub struct Remedy {
 }
 
 /// Candidates really forecast, soonest first; those that do not help are left out.
-pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
-    let Some(as_is) = plates_at(plan, kitchen, now) else { return Vec::new() };
+pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Vec<Remedy>> {
+    let Some(as_is) = plates_at(plan, kitchen, now)? else { return Ok(Vec::new()) };
     let voice = kitchen.voice();
-    let mut found: Vec<Remedy> = candidates(plan, kitchen)
-        .into_iter()
-        .filter_map(|Candidate { text, trade, plan: changed }| {
-            let plates_at = plates_at(&changed, kitchen, now)?;
-            let helps = minutes_between(plates_at, as_is) >= 10.0;
-            helps.then(|| Remedy {
-                text: voice.render(text),
-                trade: voice.render(trade),
-                plates_at,
-                meets_bell: plates_at <= plan.bell,
-                plan: changed,
-            })
-        })
-        .collect();
+    let mut found = Vec::new();
+    for Candidate { text, trade, plan: changed } in candidates(plan, kitchen) {
+        let Some(plates_at) = plates_at(&changed, kitchen, now)? else { continue };
+        if minutes_between(plates_at, as_is) >= 10.0 {
+            let meets_bell = plates_at <= plan.bell;
+            let (text, trade) = (voice.render(text), voice.render(trade));
+            found.push(Remedy { text, trade, plates_at, meets_bell, plan: changed });
+        }
+    }
     found.sort_by_key(|remedy| remedy.plates_at);
-    let own = Worked::new(plan, kitchen, &[], None).ok();
+    let own = unless_refused(Worked::new(plan, kitchen, &[], None))?;
     let later_bell = later_bell(as_is, |bell| {
         let later = Plan { bell, ..plan.clone() };
         let decided = plus_minutes(now, TO_DECIDE_MIN);
-        match own.as_ref().and_then(|worked| laid_for(&later, worked, kitchen, decided)) {
+        let laid = own.as_ref().map(|worked| laid_for(&later, worked, kitchen, decided)).transpose()?;
+        Ok(match laid.flatten() {
             Some(laid) if laid.serve_at <= bell => Met::kept(laid.conflicts.is_empty()),
             _ => Met::Late,
-        }
-    });
+        })
+    })?;
     found.push(Remedy {
         text: voice.render(say::later_bell()),
         trade: voice.render(say::later_bell_trade()),
@@ -68,7 +65,7 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Vec<Remedy> {
         meets_bell: false,
         plan: Plan { bell: later_bell, ..plan.clone() },
     });
-    found
+    Ok(found)
 }
 
 /// It must still hold once it has been read and decided, min.
@@ -100,30 +97,34 @@ pub(crate) fn first_quarter(plates: Timestamp) -> Timestamp {
 }
 
 /// From there the first that can be met with all else kept; where there is none, that can be met.
-pub(crate) fn later_bell(plates: Timestamp, met: impl Fn(Timestamp) -> Met) -> Timestamp {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub(crate) fn later_bell(plates: Timestamp, met: impl Fn(Timestamp) -> Result<Met>) -> Result<Timestamp> {
     let first = first_quarter(plates);
     let mut in_time = None;
     for quarter in 0..MAX_QUARTERS {
         let bell = plus_minutes(first, 15.0 * f64::from(quarter));
-        match met(bell) {
-            Met::Well => return bell,
+        match met(bell)? {
+            Met::Well => return Ok(bell),
             Met::Amiss => in_time = in_time.or(Some(bell)),
             Met::Late => {}
         }
     }
-    in_time.unwrap_or(first)
+    Ok(in_time.unwrap_or(first))
 }
 
 /// The plan placed for its bell, as the sheet itself does it.
-fn laid_for(plan: &Plan, worked: &Worked, kitchen: &Kitchen, now: Timestamp) -> Option<Laid> {
-    let ready_min = worked.lift_min(plan.certainty(kitchen))?;
-    lay_back(plan, worked, kitchen, ready_min, now).ok()
+fn laid_for(plan: &Plan, worked: &Worked, kitchen: &Kitchen, now: Timestamp) -> Result<Option<Laid>> {
+    let Some(ready_min) = worked.lift_min(plan.certainty(kitchen)) else { return Ok(None) };
+    unless_refused(lay_back(plan, worked, kitchen, ready_min, now))
 }
 
 /// Plates on the table if it starts now, at the plan's certainty.
-fn plates_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Option<Timestamp> {
-    let worked = Worked::new(plan, kitchen, &[], None).ok()?;
-    laid_for(&Plan { bell: now, ..plan.clone() }, &worked, kitchen, now).map(|laid| laid.serve_at)
+fn plates_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Option<Timestamp>> {
+    let Some(worked) = unless_refused(Worked::new(plan, kitchen, &[], None))? else { return Ok(None) };
+    let laid = laid_for(&Plan { bell: now, ..plan.clone() }, &worked, kitchen, now)?;
+    Ok(laid.map(|laid| laid.serve_at))
 }
 
 /// A change that may help.

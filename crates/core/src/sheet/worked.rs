@@ -93,8 +93,8 @@ impl Worked {
     ) -> Result<Self> {
         let plan = &Plan { prepare: plan.bench_in(kitchen), ..plan.clone() };
         let case = plan.resolve(kitchen)?;
-        let update = update_ahead(&case, evidence, look_s, ahead_s);
-        let forecast = describe(&case, Some(update.ensemble.clone()));
+        let update = update_ahead(&case, evidence, look_s, ahead_s)?;
+        let forecast = describe(&case, Some(update.ensemble.clone()))?;
         let durations = Durations::of(plan, kitchen, &case, &forecast);
         let asleep = if kitchen.asleep.is_empty() { vec![usual_night()] } else { kitchen.asleep.clone() };
         Ok(Self {

@@ -1,17 +1,15 @@
 //! What a way is asked for: every field of a heat, with the way it belongs to and what it may be.
 
-use ergastic_words::Message;
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
 
-use super::WayId;
-use super::method::{HeatSource, Method, Release, Settings, Start};
-use crate::error::{Error, Kind, Result, Unit, in_range};
+use super::id::WayId;
+use super::method::{HeatSource, Release, Settings, Start};
+use crate::error::{Result, Unit, in_range};
 use crate::heat::coals::Wind;
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::Simmer;
-use ergastic_words::errors;
 
 /// What a field may be.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -87,7 +85,7 @@ macro_rules! asked {
 
         impl Heat {
             /// The fields that are given, with the way each belongs to.
-            fn given(&self) -> impl Iterator<Item = (&'static str, WayId)> {
+            pub(super) fn given(&self) -> impl Iterator<Item = (&'static str, WayId)> {
                 let all = [$((stringify!($name), WayId::$way, self.$name.is_some())),+];
                 all.into_iter().filter(|(.., given)| *given).map(|(name, way, _)| (name, way))
             }
@@ -176,35 +174,4 @@ impl Heat {
     pub fn oven(set_c: f64) -> Self {
         Self { source: Some(HeatSource::Oven), set_c: Some(set_c), ..Self::default() }
     }
-
-    /// Which way a method with this heat is.
-    ///
-    /// # Errors
-    /// Names the field that belongs to another.
-    pub(crate) fn way(&self, method: Method) -> Result<WayId> {
-        let ways = method.ways();
-        if let Some((name, _)) = self.first_foreign(ways) {
-            let takes = if ways.len() > 1 { "pots" } else { method.key() };
-            return Err(clash(name, errors::foreign_heat(method.key(), takes)));
-        }
-        let chosen = match self.source {
-            Some(source) => ways.iter().copied().find(|way| way.facts().source == Some(source)),
-            None => self.given().next().map(|(_, way)| way),
-        };
-        let chosen = chosen.unwrap_or_else(|| method.usual());
-        match self.given().find(|(_, way)| *way != chosen) {
-            Some((name, owner)) => Err(clash(name, owner.only())),
-            None => Ok(chosen),
-        }
-    }
-
-    fn first_foreign(&self, ways: &[WayId]) -> Option<(&'static str, WayId)> {
-        let source = self.source.filter(|source| !ways.iter().any(|way| way.facts().source == Some(*source)));
-        let elsewhere = self.given().find(|(_, way)| !ways.contains(way));
-        source.map(|_| ("source", WayId::Oven)).or(elsewhere)
-    }
-}
-
-fn clash(name: &str, allowed: Message) -> Error {
-    Error::said(Kind::Clash, format!("heat.{name}"), errors::a_value(), allowed)
 }

@@ -3,10 +3,11 @@
 use ergastic_words::{Minutes, Temperature, Units, matching as say};
 
 use super::asked::Heat;
+use super::method::NIGHT_MIN;
 use super::method::{AFTER_SMOKE_BATH_C, Method, USUAL_OVEN_C, USUAL_REHEAT_C};
+use super::pit;
 use super::preset::{Chain, on_the_dial};
 use super::stages::{StageRequest, Until};
-use super::{NIGHT_MIN, pit};
 use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::Kit;
 

@@ -5,8 +5,7 @@ use ergastic_physics::pressure::KEPT_WARM_C;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::WayId;
-use super::facts::{Level, STEWED};
+use super::id::WayId;
 
 /// What an oven is set to where nothing is said, °C.
 pub const USUAL_OVEN_C: f64 = 150.0;
@@ -24,6 +23,11 @@ pub const USUAL_REHEAT_C: f64 = 74.0;
 pub const AFTER_SMOKE_BATH_C: f64 = 85.0;
 /// In the middle when a piece in the pit is wrapped, °C: the stall, with a bark on it.
 pub const USUAL_WRAP_C: f64 = 70.0;
+
+/// From one heat to the next, min. Working value.
+pub const MOVE_MIN: f64 = 10.0;
+/// A night in the cold: long enough that fat sets and lifts off whole, min. Practice.
+pub const NIGHT_MIN: f64 = 600.0;
 
 /// A way of cooking.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, Serialize, Deserialize, ToSchema)]
@@ -188,14 +192,6 @@ impl Method {
         match self {
             Self::Stew => WayId::Hob,
             other => other.ways()[0],
-        }
-    }
-
-    /// How far up its liquid stands.
-    pub fn level(self) -> Level {
-        match self {
-            Self::Stew => STEWED,
-            other => other.usual().facts().level,
         }
     }
 }

@@ -1,6 +1,7 @@
 //! What a way is set against.
 
-use super::Set;
+use ergastic_physics::medium::Cooling;
+
 use crate::heat::pot::Pot;
 
 /// What a way is set against.
@@ -15,6 +16,6 @@ pub(crate) struct Place<'a> {
     pub pressure_pa: f64,
     /// Local boil, °C.
     pub boil_c: f64,
-    /// The stage before, if there is one.
-    pub before: Option<&'a Set>,
+    /// How what the stage before cooked is cooled, if there is one.
+    pub cooled: Option<Cooling>,
 }

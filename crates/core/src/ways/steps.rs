@@ -1,17 +1,12 @@
 //! What the steps of a dish are chosen by, and what several ways say alike.
 
-use ergastic_words::{Guide, Join, Message, Volume, sheet as say};
+use ergastic_words::{Join, Message, Volume, sheet as say};
 
 use crate::bench::{Larder, Wine, Wood};
-use crate::cuts::EatenAs;
 use crate::kitchen::Lane;
-
-use super::Set;
 
 /// Less than this is not poured, L.
 const NOTHING_L: f64 = 0.005;
-/// What is held hot softens only a little between these, °C.
-const HOLD_C: [f64; 2] = [63.0, 75.0];
 
 /// What a dish has that its steps are chosen by.
 #[derive(Debug, Clone)]
@@ -83,29 +78,5 @@ pub(super) fn over_a_flame(lane: Lane, dish: &DishFacts) -> Step {
         (false, _) => (lane, say::pot_in_dry(), say::pot_in_dry_why()),
         (true, true) => (lane, say::pot_in_juices(dish.liquid()), say::pot_in_why()),
         (true, false) => (lane, say::pot_in(dish.liquid()), say::pot_in_why()),
-    }
-}
-
-/// Waiting hot to be served, and why it may.
-pub fn hold(set: &Set) -> (Message, Message) {
-    let [low, high] = HOLD_C.map(Guide);
-    (set.way().hold(), say::hold_why(low, high))
-}
-
-/// Out of the heat, with what comes out beside the meat.
-pub fn lift(set: &Set, open_already: bool, out: &[Message]) -> (Message, Message) {
-    let (what, why) = set.way().lift(open_already);
-    if out.is_empty() {
-        return (what, why);
-    }
-    (what, say::lift_out_why(Message::list(out.iter().cloned(), Join::Commas)))
-}
-
-/// Why it rests.
-pub fn rest(set: &Set, eaten_as: EatenAs) -> Message {
-    match (set.facts().rest_why, eaten_as) {
-        (Some(why), _) => why(),
-        (None, EatenAs::Slice | EatenAs::Probe) => say::rest_slicing_why(),
-        (None, _) => say::rest_why(),
     }
 }

@@ -2,8 +2,12 @@
 
 use ergastic_words::{Message, Voice};
 
+use super::asked::Heat;
+use super::catalogue::Set;
+use super::fill::Fill;
+use super::id::WayId;
+use super::place::Place;
 use super::steps::DishFacts;
-use super::{Fill, Heat, Place, Set, WayId};
 use crate::bench::{Larder, Wine, Wood};
 use crate::error::Result;
 use crate::heat::pot::{Lid, Vessel};
@@ -17,7 +21,7 @@ pub(super) fn set_at(way: WayId, asked: &Heat, boil_c: f64) -> Result<Set> {
         across_m: 0.26,
         pressure_pa: ergastic_physics::steam::saturation_pressure(boil_c),
         boil_c,
-        before: None,
+        cooled: None,
     };
     way.set(asked, &place, &mut Fill::default())
 }

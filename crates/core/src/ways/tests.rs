@@ -2,7 +2,9 @@
 
 use super::*;
 use crate::forecast::{Case, ForecastRequest};
+use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::Kit;
+use ergastic_words::{Minutes, Units, Voice};
 use serde_json::{Value, json};
 
 /// One of each medium, as a request brings it about.
@@ -151,7 +153,7 @@ fn nothing_is_put_into_what_must_stay_shut() {
 fn every_method_goes_a_way_and_every_way_has_a_method() {
     let all = media();
     for way in WayId::ALL {
-        assert!(all.iter().any(|(method, set)| set.id() == *way && method.ways().contains(way)), "{way:?}");
+        assert!(all.iter().any(|(method, set)| set.id() == way && method.ways().contains(&way)), "{way:?}");
     }
     for (method, set) in &all {
         assert!(method.ways().contains(&set.id()) && method.ways().contains(&method.usual()), "{method:?}");

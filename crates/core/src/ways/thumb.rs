@@ -4,6 +4,7 @@ use ergastic_words::{Message, forecast as say};
 
 use super::asked::Heat;
 use super::method::Method;
+use crate::error::Result;
 
 /// The meat as a rule of thumb sees it.
 pub struct Meat<'a> {
@@ -12,7 +13,7 @@ pub struct Meat<'a> {
     /// A piece, lb.
     pub pounds: f64,
     /// Minutes until the same meat is tender another way, if it becomes so.
-    pub another_way: &'a dyn Fn(Method, Heat) -> Option<f64>,
+    pub another_way: &'a dyn Fn(Method, Heat) -> Result<Option<f64>>,
 }
 
 /// A rule with the minutes it gives and why it is wrong here, if it is.
@@ -33,7 +34,7 @@ impl Rule {
 }
 
 /// What is said of any pot.
-pub(super) fn in_the_pot(meat: &Meat) -> Vec<Rule> {
+pub(super) fn in_the_pot(meat: &Meat) -> Result<Vec<Rule>> {
     let mut rules = if meat.small {
         vec![Rule::new(say::thumb_pieces(), 120.0, say::blind_to_size())]
     } else {
@@ -43,9 +44,9 @@ pub(super) fn in_the_pot(meat: &Meat) -> Vec<Rule> {
         ]
     };
     rules.extend(
-        (meat.another_way)(Method::Pressure, Heat::default()).map(|pressed| {
+        (meat.another_way)(Method::Pressure, Heat::default())?.map(|pressed| {
             Rule::new(say::thumb_thrice_pressure(), 3.0 * pressed, say::thumb_thrice_pressure_because())
         }),
     );
-    rules
+    Ok(rules)
 }

@@ -6,10 +6,11 @@ use super::lanes::{Holds, PartTimes};
 use super::simulate::{Ran, ends_under_pressure, lifted_s, simulate};
 use super::watch::{Moment, Unwatched, Watch};
 use crate::case::Case;
+use crate::how::How;
 use crate::medium::Medium;
 use crate::members::{Drawn, Member, Piece};
 use crate::units::MINUTE_S;
-use ergastic_cancel as stop;
+use ergastic_cancel::Cancelled;
 
 /// Cooks stepped side by side.
 pub(super) const LANES: usize = 16;
@@ -33,34 +34,6 @@ pub struct Times {
     pub ended_s: f64,
     /// Time at pressure that was solved for, s; infinite where none was.
     pub hold_s: f64,
-}
-
-impl Times {
-    /// Of a cook that was given up.
-    fn unknown(case: &Case) -> Self {
-        Self {
-            ready_s: f64::INFINITY,
-            too_far_s: f64::INFINITY,
-            parts: vec![PartTimes::NEVER; case.parts.len()],
-            came_up_s: f64::INFINITY,
-            ended_s: f64::INFINITY,
-            hold_s: f64::INFINITY,
-        }
-    }
-}
-
-/// What came of a group; where nobody waits for it any more, nothing is run.
-pub(super) fn unless_stopped<T>(
-    case: &Case,
-    stop: &Option<stop::Stop>,
-    run: impl FnOnce() -> ([Times; LANES], T),
-) -> ([Times; LANES], T)
-where
-    T: Default,
-{
-    stop::under(stop, || {
-        if stop::stopped() { (std::array::from_fn(|_| Times::unknown(case)), T::default()) } else { run() }
-    })
 }
 
 /// A group of cooks with their meat.
@@ -228,25 +201,33 @@ fn run_group(case: &Case, group: &Group) -> [Times; LANES] {
 }
 
 /// What becomes of the median cook.
-pub fn median_times(case: &Case) -> Times {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn median_times(case: &Case, how: &How) -> Result<Times, Cancelled> {
+    how.go_on()?;
     let pieces = vec![[Piece::median(&case.beliefs)]; case.parts.len()];
     let [times] = run(case, &[Member::median(&case.beliefs)], &pieces, &mut Unwatched);
-    times
+    Ok(times)
 }
 
 /// When the median cook is tender if the heat, and the pressure, simply stay on, s.
-pub fn median_tender_s(case: &Case) -> f64 {
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn median_tender_s(case: &Case, how: &How) -> Result<f64, Cancelled> {
+    how.go_on()?;
     let pieces = vec![[Piece::median(&case.beliefs)]; case.parts.len()];
     let ran = simulate(case, &[Member::median(&case.beliefs)], &pieces, Holds::STAYS_ON, &mut UntilTender);
-    ran.parts.iter().map(|part| part[0].ready_s).fold(0.0, f64::max)
+    Ok(ran.parts.iter().map(|part| part[0].ready_s).fold(0.0, f64::max))
 }
 
 /// Runs every cook; the answer does not depend on how many threads share the work.
-pub fn run_all(case: &Case, drawn: &Drawn) -> Vec<Times> {
-    let stop = stop::laid_over();
-    let runs: Vec<_> = groups(case, drawn)
-        .into_par_iter()
-        .map(|group| (unless_stopped(case, &stop, || (run_group(case, &group), ())).0, group.who))
-        .collect();
-    in_drawn_order(drawn.members.len(), runs.into_iter().map(|(times, who)| (who, times)))
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn run_all(case: &Case, drawn: &Drawn, how: &How) -> Result<Vec<Times>, Cancelled> {
+    let one = |group: Group| how.go_on().map(|()| (run_group(case, &group), group.who));
+    let runs: Vec<_> = groups(case, drawn).into_par_iter().map(one).collect::<Result<_, _>>()?;
+    Ok(in_drawn_order(drawn.members.len(), runs.into_iter().map(|(times, who)| (who, times))))
 }

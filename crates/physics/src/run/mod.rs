@@ -15,5 +15,5 @@ pub use come_up::come_up_s;
 pub(crate) use ensemble::run;
 pub use ensemble::{Times, median_tender_s, median_times, run_all};
 pub use lanes::{HORIZON_S, PartTimes, STEP_S};
-pub use sample::{Sample, run_all_sampled};
+pub use sample::{Sample, Sampled, run_all_sampled};
 pub(crate) use watch::{Moment, Watch};

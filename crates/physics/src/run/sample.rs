@@ -2,11 +2,12 @@
 
 use rayon::prelude::*;
 
-use super::ensemble::{Group, LANES, Times, groups, in_drawn_order, run, unless_stopped};
+use super::ensemble::{Group, LANES, Times, groups, in_drawn_order, run};
 use super::watch::{Moment, Watch};
 use crate::case::Case;
+use crate::how::How;
 use crate::members::Drawn;
-use ergastic_cancel as stop;
+use ergastic_cancel::Cancelled;
 
 /// What one cook showed at a moment.
 #[derive(Debug, Clone, Copy, PartialEq, Default)]
@@ -64,19 +65,23 @@ fn run_sampled(case: &Case, group: &Group, at_s: &[f64]) -> ([Times; LANES], Vec
     (times, taken)
 }
 
-/// Runs every cook and samples each at the given times (s, ascending): `samples[time][member]`.
-pub fn run_all_sampled(case: &Case, drawn: &Drawn, at_s: &[f64]) -> (Vec<Times>, Vec<Vec<Sample>>) {
+/// Every cook's times, and what each showed: `samples[time][member]`.
+pub type Sampled = (Vec<Times>, Vec<Vec<Sample>>);
+
+/// Runs every cook and samples each at the given times (s, ascending).
+///
+/// # Errors
+/// Nobody waits for it any more.
+pub fn run_all_sampled(case: &Case, drawn: &Drawn, at_s: &[f64], how: &How) -> Result<Sampled, Cancelled> {
     let count = drawn.members.len();
-    let stop = stop::laid_over();
-    let runs: Vec<_> = groups(case, drawn)
-        .into_par_iter()
-        .map(|group| {
-            let (times, mut samples) = unless_stopped(case, &stop, || run_sampled(case, &group, at_s));
-            samples.resize(at_s.len(), [Sample::default(); LANES]);
-            (group.who, times, samples)
-        })
-        .collect();
+    let one = |group: Group| {
+        how.go_on()?;
+        let (times, mut samples) = run_sampled(case, &group, at_s);
+        samples.resize(at_s.len(), [Sample::default(); LANES]);
+        Ok((group.who, times, samples))
+    };
+    let runs: Vec<_> = groups(case, drawn).into_par_iter().map(one).collect::<Result<_, _>>()?;
     let samples = (0..at_s.len()).map(|at| in_drawn_order(count, runs.iter().map(|run| (run.0.clone(), run.2[at]))));
     let samples = samples.collect();
-    (in_drawn_order(count, runs.into_iter().map(|(who, times, _)| (who, times))), samples)
+    Ok((in_drawn_order(count, runs.into_iter().map(|(who, times, _)| (who, times))), samples))
 }

@@ -177,7 +177,8 @@ pub(super) async fn work(app: &App, id: &str) -> ApiResult<MealAnswer> {
     let (meal, before, kitchen) = found(app, id).await?;
     let dishes = meal.dishes(app, &kitchen).await?;
     let now = app.clock.now();
-    let sheet = app.compute(Lane::Bench, move || meal_of_dishes(&dishes, &before, &kitchen, now)).await?;
+    let sheet =
+        app.compute(Lane::Bench, kitchen, move |kitchen| meal_of_dishes(&dishes, &before, kitchen, now)).await?;
     Ok(MealAnswer { meal: meal.entry, plans: meal.plans, sheet })
 }
 
@@ -199,7 +200,8 @@ pub async fn get_meal(State(app): State<App>, Name(id): Name) -> ApiResult<Json<
 pub async fn try_meal(State(app): State<App>, Name(id): Name, Json(pin): Json<Pin>) -> ApiResult<Json<MealSheet>> {
     let (meal, before, kitchen) = found(&app, &id).await?;
     let dishes = meal.dishes(&app, &kitchen).await?;
-    app.compute(Lane::Bench, move || meal_tried(&dishes, &before, &kitchen, app.clock.now(), &pin)).await.map(Json)
+    let now = app.clock.now();
+    app.compute(Lane::Bench, kitchen, move |kitchen| meal_tried(&dishes, &before, kitchen, now, &pin)).await.map(Json)
 }
 
 /// Brings a dish to a meal: it gets its bell. A dish that was alone becomes a meal that has the name of its day. Answers what the meal

@@ -129,7 +129,7 @@ pub async fn get_version(State(app): State<App>, VersionOf { id, version }: Vers
 #[utoipa::path(post, path = "/api/prepare/plan", request_body = Plan, responses((status = 200, body = OnTheBench)))]
 pub async fn post_bench(State(app): State<App>, Json(plan): Json<Plan>) -> ApiResult<Json<OnTheBench>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, move || plan.on_the_bench(&kitchen)).await.map(Json)
+    app.compute(Lane::Bench, kitchen, move |kitchen| plan.on_the_bench(kitchen)).await.map(Json)
 }
 
 /// A plan for another number of people.
@@ -165,8 +165,8 @@ pub async fn post_preview(State(app): State<App>, Json(plan): Json<Plan>) -> Api
 
 async fn work(app: &App, plan: Plan) -> ApiResult<Json<Worked>> {
     let (kitchen, now) = (app.store.kitchen().await?, app.clock.now());
-    app.compute(Lane::Bench, move || {
-        let (sheet, forecast) = work_back_and_forecast(&plan, &kitchen, now)?;
+    app.compute(Lane::Bench, kitchen, move |kitchen| {
+        let (sheet, forecast) = work_back_and_forecast(&plan, kitchen, now)?;
         Ok(Worked { sheet, forecast })
     })
     .await

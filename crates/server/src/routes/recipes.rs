@@ -30,7 +30,8 @@ pub struct RecipeFile {
 #[utoipa::path(post, path = "/api/recipes/read", request_body = RecipeFile, responses((status = 200, body = RecipeRead)))]
 pub async fn post_recipe(State(app): State<App>, Json(file): Json<RecipeFile>) -> ApiResult<Json<RecipeRead>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, move || read_recipe(&file.recipe, &kitchen, app.clock.now())).await.map(Json)
+    let now = app.clock.now();
+    app.compute(Lane::Bench, kitchen, move |kitchen| read_recipe(&file.recipe, kitchen, now)).await.map(Json)
 }
 
 /// A planned dish as a recipe (JSON-LD, schema.org).
@@ -41,8 +42,8 @@ pub async fn get_recipe(State(app): State<App>, Id(id): Id) -> ApiResult<Respons
     let of = (1..).zip(&answer.meal.dishes).zip(&answer.plans).find(|((_, dish), _)| dish.plan_id == id);
     let nothing = || ApiError::Refused(StatusCode::NOT_FOUND, say::nothing_called(&format!("{id:?}")));
     let ((number, _), plan) = of.ok_or_else(nothing)?;
-    let (bench, own) = (plan.clone(), kitchen.clone());
-    let bench = app.compute(Lane::Bench, move || bench.at_the_bench(&own)).await?;
+    let bench = plan.clone();
+    let bench = app.compute(Lane::Bench, kitchen.clone(), move |kitchen| bench.at_the_bench(kitchen)).await?;
     let document = recipe(plan, &answer.sheet, number, &bench.prepared.shopping, kitchen.voice());
     let named = "attachment; filename=\"recipe.json\"";
     let head = [(header::CONTENT_TYPE, "application/ld+json"), (header::CONTENT_DISPOSITION, named)];

@@ -12,7 +12,7 @@ use crate::queue::Lane;
 
 async fn of_plan(app: &App, plan: Plan) -> ApiResult<Json<Why>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, move || plan.why(&kitchen)).await.map(Json)
+    app.compute(Lane::Bench, kitchen, move |kitchen| plan.why(kitchen)).await.map(Json)
 }
 
 /// Why a plan takes its time, its bench and its pot included.
@@ -39,12 +39,12 @@ pub async fn post_plan_why(State(app): State<App>, Json(plan): Json<Plan>) -> Ap
 #[utoipa::path(post, path = "/api/why", request_body = ForecastRequest, responses((status = 200, body = Why)))]
 pub async fn post_why(State(app): State<App>, Json(request): Json<ForecastRequest>) -> ApiResult<Json<Why>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, move || why(&request, &kitchen)).await.map(Json)
+    app.compute(Lane::Bench, kitchen, move |kitchen| why(&request, kitchen)).await.map(Json)
 }
 
 /// The inside of a plan's piece over the cook, from one run at every median.
 #[utoipa::path(post, path = "/api/why/inside", request_body = Plan, responses((status = 200, body = Forecast)))]
 pub async fn post_inside(State(app): State<App>, Json(plan): Json<Plan>) -> ApiResult<Json<Forecast>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, move || plan.inside(&kitchen)).await.map(Json)
+    app.compute(Lane::Bench, kitchen, move |kitchen| plan.inside(kitchen)).await.map(Json)
 }

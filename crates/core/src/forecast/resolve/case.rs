@@ -1,6 +1,7 @@
 //! A case: everything a run needs, with nothing left open.
 
 use super::super::known::Known;
+use ergastic_physics::How;
 use ergastic_physics::body::Shape;
 use ergastic_physics::case::{self as physics, End, Pour};
 use ergastic_physics::juices::Body;
@@ -128,6 +129,8 @@ pub struct Leg {
 /// A request with every field filled in.
 #[derive(Debug, Clone)]
 pub struct Case {
+    /// How its runs are made.
+    pub how: How,
     /// What is in the pot; never empty.
     pub parts: Vec<Part>,
     /// What is done with it; never empty.

@@ -92,6 +92,7 @@ impl ForecastRequest {
         let larder_fat_l = in_range("larder_fat_l", self.larder_fat_l.unwrap_or(0.0), 0.0, 20.0, Unit::Litres)?;
         let larder_water_l = in_range("larder_water_l", self.larder_water_l.unwrap_or(0.0), 0.0, 60.0, Unit::Litres)?;
         Ok(Case {
+            how: self.how.clone(),
             mass_kg,
             pieces: parts.iter().map(|part| part.pieces).sum(),
             start_c,

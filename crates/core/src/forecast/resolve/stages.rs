@@ -8,7 +8,7 @@ use ergastic_words::errors as say;
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::pot::{Lid, Vessel};
 use crate::ways::pressure::Pressure;
-use crate::ways::{ByHand, Fill, Heat, Method, Place, Set, StageRequest, StandsIn, Until, WayId};
+use crate::ways::{ByHand, Cooling, Fill, Heat, Method, Place, Set, StageRequest, StandsIn, Until, WayId};
 use ergastic_physics::units::MINUTE_S;
 
 /// Most stages of a chain.
@@ -63,9 +63,9 @@ impl ForecastRequest {
     ) -> Result<Vec<Stage>> {
         let pot = vessel.resolve(Lid::Tight).map_err(|error| error.within("vessel"))?;
         let across_m = vessel.across_m();
-        let resolve = |method: Method, heat: &Heat, own: Option<Lid>, before: Option<&Set>, fill: &mut Fill| {
+        let resolve = |method: Method, heat: &Heat, own: Option<Lid>, cooled: Option<Cooling>, fill: &mut Fill| {
             let stands_on_a_hob = vessel.stands_on_a_hob();
-            let place = Place { pot: &pot, stands_on_a_hob, across_m, pressure_pa, boil_c, before };
+            let place = Place { pot: &pot, stands_on_a_hob, across_m, pressure_pa, boil_c, cooled };
             let medium = heat.way(method)?.set(heat, &place, fill)?;
             let lid = lid_for(&medium, own, vessel)?;
             Ok::<_, Error>((medium, crate::heat::pot::Pot { lid, ..pot }))
@@ -92,11 +92,11 @@ impl ForecastRequest {
             // A lid, too, stays as it was while the way goes on.
             let lid = request.lid.or(before.filter(|_| goes_on).map(|stage| stage.pot.lid));
             let last = i + 1 == requests.len();
-            let stage = resolve(method, &heat, lid, before.map(|stage| &stage.medium), fill)
+            let stage = resolve(method, &heat, lid, before.map(|stage| stage.medium.way().cooled()), fill)
                 .and_then(|(medium, pot)| {
                     let (medium, end) = request.end(medium, last)?;
                     let by_hand = request.by_hand;
-                    let medium = if by_hand.off { medium.way().went_out() } else { medium };
+                    let medium = if by_hand.off { medium.went_out() } else { medium };
                     Ok(Stage { method, medium, pot, end, by_hand })
                 })
                 .map_err(|error| if error.field.starts_with("vessel") { error } else { error.within(&here) })?;

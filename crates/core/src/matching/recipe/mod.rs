@@ -128,10 +128,10 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
         block.plan(ForecastRequest { stages: Some(read.stages.clone()), members: Some(MEMBERS), ..block.meat.clone() });
     // The meat has been read already: what can't be used now is of the recipe.
     let case = plan.resolve(block.kitchen).map_err(|error| in_the_recipe(error, text))?;
-    let median = describe(&case, None);
+    let median = describe(&case, None)?;
     let stated: f64 = read.stages.iter().filter_map(|stage| stage.until.as_ref()?.min).sum();
     let min = median.stages.last().and_then(|stage| stage.to_min).unwrap_or(stated);
-    let (ensemble, softness) = softness_at(&case, min * 60.0);
+    let (ensemble, softness) = softness_at(&case, min * 60.0)?;
     let goal = case.main().goal;
     let scale = [goal.enough / goal.resistance, goal.too_far / goal.resistance];
     let share = |holds: &dyn Fn(usize) -> bool| round_to(chance(&ensemble.weights, holds), 1e-6);
@@ -184,7 +184,7 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
         not_yet,
         too_far,
         words: String::new(),
-        equivalents: equivalents(block, lies, tenderness[1]),
+        equivalents: equivalents(block, lies, tenderness[1])?,
         request,
     };
     let words = voice.render(words(&checked, &case));
@@ -227,8 +227,7 @@ fn words(checked: &Checked, case: &Case) -> Message {
 }
 
 /// The same softness by every other way that is free, at every median.
-fn equivalents(block: &Block, lies: &Case, tenderness: f64) -> Vec<Equivalent> {
-    let voice = block.kitchen.voice();
+fn equivalents(block: &Block, lies: &Case, tenderness: f64) -> Result<Vec<Equivalent>> {
     let mut seen = Vec::new();
     let ways: Vec<Variant> = variants(block, lies)
         .into_iter()
@@ -241,65 +240,65 @@ fn equivalents(block: &Block, lies: &Case, tenderness: f64) -> Vec<Equivalent> {
             first
         })
         .collect();
-    ways.into_par_iter()
-        .filter_map(|variant| {
-            let Variant { id, name, forecast, .. } = variant;
-            let as_soft = |at_pressure_min: Option<f64>| {
-                let mut forecast = forecast.clone();
-                if let Some(heat) = forecast.heat.as_mut().filter(|_| at_pressure_min.is_some()) {
-                    heat.at_pressure_min = at_pressure_min;
-                }
-                let plan = block.plan(ForecastRequest { members: Some(1), ..forecast });
-                let mut case = plan.resolve(block.kitchen).ok()?;
-                let dose = tenderness * case.main().goal.resistance;
-                for part in &mut case.parts {
-                    // Followed until well past that softness.
-                    part.goal.enough = f64::max(0.01, dose);
-                    part.goal.too_far = part.goal.enough * 1.5;
-                }
-                Some((describe(&case, None), dose))
-            };
-            let method = forecast.method?;
-            if method == Method::Pressure {
-                let (min, at_pressure_min) = pressed(as_soft)?;
-                return Some(Equivalent {
-                    id,
-                    name: voice.render(name),
-                    method,
-                    min,
-                    at_pressure_min: Some(at_pressure_min),
-                });
-            }
-            let (forecast, dose) = as_soft(None)?;
-            let after = forecast.curve.iter().position(|point| point.tender_h >= dose)?;
-            let [before, after] = [&forecast.curve[after.saturating_sub(1)], &forecast.curve[after]];
-            let share = (dose - before.tender_h) / (after.tender_h - before.tender_h).max(1e-9);
-            let min = before.min + share.clamp(0.0, 1.0) * (after.min - before.min);
-            Some(Equivalent { id, name: voice.render(name), method, min, at_pressure_min: None })
-        })
-        .collect()
+    let found: Vec<Option<Equivalent>> =
+        ways.into_par_iter().map(|variant| equivalent(block, variant, tenderness)).collect::<Result<_>>()?;
+    Ok(found.into_iter().flatten().collect())
+}
+
+/// When one way has it as soft, if ever.
+fn equivalent(block: &Block, variant: Variant, tenderness: f64) -> Result<Option<Equivalent>> {
+    let Variant { id, name, forecast, .. } = variant;
+    let name = block.kitchen.voice().render(name);
+    let as_soft = |at_pressure_min: Option<f64>| {
+        let mut forecast = forecast.clone();
+        if let Some(heat) = forecast.heat.as_mut().filter(|_| at_pressure_min.is_some()) {
+            heat.at_pressure_min = at_pressure_min;
+        }
+        let plan = block.plan(ForecastRequest { members: Some(1), ..forecast });
+        let Ok(mut case) = plan.resolve(block.kitchen) else { return Ok(None) };
+        let dose = tenderness * case.main().goal.resistance;
+        for part in &mut case.parts {
+            // Followed until well past that softness.
+            part.goal.enough = f64::max(0.01, dose);
+            part.goal.too_far = part.goal.enough * 1.5;
+        }
+        Ok(Some((describe(&case, None)?, dose)))
+    };
+    let Some(method) = forecast.method else { return Ok(None) };
+    if method == Method::Pressure {
+        let found = pressed(as_soft)?.map(|(min, held)| (min, Some(held)));
+        return Ok(found.map(|(min, at_pressure_min)| Equivalent { id, name, method, min, at_pressure_min }));
+    }
+    let Some((forecast, dose)) = as_soft(None)? else { return Ok(None) };
+    let after = forecast.curve.iter().position(|point| point.tender_h >= dose);
+    Ok(after.map(|after| {
+        let [before, after] = [&forecast.curve[after.saturating_sub(1)], &forecast.curve[after]];
+        let share = (dose - before.tender_h) / (after.tender_h - before.tender_h).max(1e-9);
+        let min = before.min + share.clamp(0.0, 1.0) * (after.min - before.min);
+        Equivalent { id, name, method, min, at_pressure_min: None }
+    }))
 }
 
 /// Minutes in all and at pressure after which it is as soft as asked on opening, by halving.
-fn pressed(as_soft: impl Fn(Option<f64>) -> Option<(Forecast, f64)>) -> Option<(f64, f64)> {
+fn pressed(as_soft: impl Fn(Option<f64>) -> Result<Option<(Forecast, f64)>>) -> Result<Option<(f64, f64)>> {
     const LONGEST_MIN: f64 = 480.0;
     let on_opening = |hold_min: f64| {
-        let (forecast, dose) = as_soft(Some(hold_min))?;
-        let last = forecast.curve.last()?;
-        let opened_min = forecast.stages.last().and_then(|stage| stage.to_min).unwrap_or(last.min);
-        Some((last.tender_h - dose, opened_min))
+        let found = as_soft(Some(hold_min))?;
+        Ok::<_, Error>(found.and_then(|(forecast, dose)| {
+            let last = forecast.curve.last()?;
+            let opened_min = forecast.stages.last().and_then(|stage| stage.to_min).unwrap_or(last.min);
+            Some((last.tender_h - dose, opened_min))
+        }))
     };
     let (mut low, mut high) = (0.0, LONGEST_MIN);
-    if on_opening(high)?.0 < 0.0 {
-        return None;
-    }
+    let Some((_, mut opened_min)) = on_opening(high)?.filter(|(over, _)| *over >= 0.0) else { return Ok(None) };
     while high - low > 0.5 {
         let middle = 0.5 * (low + high);
-        if on_opening(middle)?.0 < 0.0 {
-            low = middle;
-        } else {
-            high = middle;
+        match on_opening(middle)? {
+            None => return Ok(None),
+            Some((over, _)) if over < 0.0 => low = middle,
+            Some((_, opened)) => (high, opened_min) = (middle, opened),
         }
     }
-    Some((on_opening(high)?.1, high))
+    Ok(Some((opened_min, high)))
 }

@@ -15,7 +15,7 @@ use crate::safety;
 use crate::sheet::durations::DUMPLINGS_IN_MIN;
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::worked::Worked;
-use crate::ways::steps::{lift, rest};
+use crate::ways::{lift, rest};
 use ergastic_schedule::Minute;
 
 /// A sauce that takes no longer keeps the hands at the pot, min.

@@ -13,8 +13,7 @@ use crate::safety;
 use crate::sheet::tasks::{Task, TaskId, TaskKind};
 use crate::sheet::worked::Worked;
 use crate::ways::pressure::Pressure;
-use crate::ways::steps::hold;
-use crate::ways::{MOVE_MIN, Set, WayId, moved};
+use crate::ways::{MOVE_MIN, Set, WayId, hold, moved};
 use ergastic_schedule::Minute;
 
 /// Laying the meat where it cooks and closing it takes both hands no longer, min.

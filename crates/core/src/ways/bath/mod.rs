@@ -9,13 +9,18 @@ use ergastic_words::{
     Guide, Message, Minutes, Temperature, Units, Voice, cook, forecast, matching, sheet, ways as say,
 };
 
-use super::facts::{Looks, POT};
+use super::asked::{Heat, bounds};
+use super::cooked_in::CookedIn;
+use super::facts::{Facts, Looks, POT, StandsIn};
+use super::fill::Fill;
+use super::fuel::Burned;
+use super::method::{Method, USUAL_BATH_C};
+use super::place::Place;
 use super::preset::{Preset, on_the_dial, settings};
+use super::rule::HowItHeats;
 use super::steps::{DishFacts, Step};
-use super::{
-    Burned, CookedIn, Dialled, Facts, Fill, Heat, HowItHeats, MeatByThumb, Method, Offered, Place, Rule, Setting,
-    StandsIn, USUAL_BATH_C, Way, bounds, measured,
-};
+use super::thumb::{Meat as MeatByThumb, Rule};
+use super::way::{Dialled, Offered, Setting, Way, measured};
 use crate::cuts::Shape::Whole;
 use crate::error::{Result, Unit, in_range};
 use crate::heat::pot::Lid;
@@ -129,12 +134,12 @@ impl Way for Bath {
         Some(say::dial_bath())
     }
 
-    fn by_thumb(&self, _meat: &MeatByThumb) -> Vec<Rule> {
+    fn by_thumb(&self, _meat: &MeatByThumb) -> Result<Vec<Rule>> {
         let (rule, minutes) = match self.bath_c >= 78.0 {
             true => (forecast::thumb_bath_night(Guide(80.0)), 720.0),
             false => (forecast::thumb_bath_day(Guide(75.0)), 2160.0),
         };
-        vec![Rule::new(rule, minutes, forecast::thumb_bath_because())]
+        Ok(vec![Rule::new(rule, minutes, forecast::thumb_bath_because())])
     }
 
     fn softens(&self) -> bool {

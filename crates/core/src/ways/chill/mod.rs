@@ -8,9 +8,14 @@ use ergastic_physics::medium::{Cooling, Medium};
 use ergastic_physics::places::FRIDGE_C;
 use ergastic_words::{Guide, Message, Minutes, Voice, matching, sheet, ways as say};
 
-use super::facts::POT;
+use super::asked::Heat;
+use super::facts::{Facts, POT, StandsIn};
+use super::fill::Fill;
+use super::fuel::Burned;
+use super::place::Place;
+use super::rule::HowItHeats;
 use super::steps::{DishFacts, Step};
-use super::{Burned, Facts, Fill, Heat, HowItHeats, Offered, Place, StandsIn, Way};
+use super::way::{Offered, Way};
 use crate::error::Result;
 use crate::heat::pot::Lid;
 
@@ -42,7 +47,7 @@ impl Offered for Chill {
     };
 
     fn set(_asked: &Heat, place: &Place, _fill: &mut Fill) -> Result<Self> {
-        Ok(Self { cooling: place.before.map_or(Cooling::OnTray, |before| before.way().cooled()) })
+        Ok(Self { cooling: place.cooled.unwrap_or(Cooling::OnTray) })
     }
 }
 

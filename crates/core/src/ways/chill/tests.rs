@@ -1,5 +1,7 @@
+use super::super::asked::Heat;
+use super::super::catalogue::Set;
+use super::super::id::WayId;
 use super::super::testing::set;
-use super::super::{Heat, Set, WayId};
 use super::*;
 use crate::kitchen::Lane;
 
@@ -17,7 +19,7 @@ fn how_it_is_cooled_follows_from_what_it_lay_in() {
 
 #[test]
 fn a_pot_whose_heat_is_off_cools_where_it_stands() {
-    let off = set(WayId::Hob, Heat::default()).way().went_out();
+    let off = set(WayId::Hob, Heat::default()).went_out();
     assert_eq!(off.way().goes_on(Lid::Tight, None, Voice::default()).0, Lane::Board);
     assert!(!off.way().softens());
 }

@@ -13,14 +13,16 @@ use ergastic_words::{
     ways as say,
 };
 
-use super::facts::{POT, Watched};
+use super::asked::{Heat, bounds};
+use super::facts::{Facts, POT, StandsIn, Tending, Unknown, Watched};
+use super::fill::Fill;
+use super::fuel::Burned;
+use super::method::{HeatSource, Method};
+use super::place::Place;
 use super::preset::Preset;
-use super::rule::settles;
+use super::rule::{HowItHeats, settles};
 use super::steps::{DishFacts, Step, over_a_flame};
-use super::{
-    Burned, Facts, Fill, Heat, HeatSource, HowItHeats, Method, Offered, Place, Setting, StandsIn, Tending, Unknown,
-    Way, bounds,
-};
+use super::way::{Offered, Setting, Way};
 use crate::cuts::Shape::Whole;
 use crate::error::{Error, Kind, Result};
 use crate::heat::coals::Coals;

@@ -4,7 +4,8 @@ use ergastic_physics::coals::TURN_EVERY_MIN;
 use ergastic_words::{Minutes, sheet as say};
 
 use super::super::steps::Step;
-use super::{OverCoals, Way};
+use super::super::way::Way;
+use super::OverCoals;
 use crate::heat::pot::Lid;
 use crate::kitchen::Lane;
 

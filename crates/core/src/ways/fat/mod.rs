@@ -7,14 +7,18 @@ mod tests;
 use ergastic_physics::medium::Medium;
 use ergastic_words::{Message, Minutes, Temperature, Units, Voice, cook, forecast, matching, sheet, ways as say};
 
-use super::facts::{Buys, Looks, POT};
+use super::asked::{Heat, bounds};
+use super::cooked_in::CookedIn;
+use super::facts::{Buys, Facts, Looks, POT, StandsIn};
+use super::fill::Fill;
+use super::fuel::Burned;
+use super::method::{Method, USUAL_FAT_C};
+use super::place::Place;
 use super::preset::{Preset, on_the_dial, settings};
-use super::rule::as_a_pot;
+use super::rule::{HowItHeats, as_a_pot};
 use super::steps::{DishFacts, Step};
-use super::{
-    Burned, CookedIn, Dialled, Facts, Fill, Heat, HowItHeats, MeatByThumb, Method, Offered, Place, Rule, Setting,
-    StandsIn, USUAL_FAT_C, Way, bounds, measured, turned,
-};
+use super::thumb::{Meat as MeatByThumb, Rule};
+use super::way::{Dialled, Offered, Setting, Way, measured, turned};
 use crate::cuts::Shape::{Halved, Whole};
 use crate::error::Result;
 use crate::heat::pot::Lid;
@@ -117,8 +121,8 @@ impl Way for UnderFat {
         Some(say::dial_fat())
     }
 
-    fn by_thumb(&self, _meat: &MeatByThumb) -> Vec<Rule> {
-        vec![Rule::new(forecast::thumb_fat(), 300.0, forecast::thumb_fat_because())]
+    fn by_thumb(&self, _meat: &MeatByThumb) -> Result<Vec<Rule>> {
+        Ok(vec![Rule::new(forecast::thumb_fat(), 300.0, forecast::thumb_fat_because())])
     }
 
     fn softens(&self) -> bool {

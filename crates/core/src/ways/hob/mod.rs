@@ -9,13 +9,16 @@ use ergastic_words::{
     Message, Minutes, Temperature, Units, Voice, cook, errors, forecast, matching, sheet, ways as say,
 };
 
-use super::facts::{POT, Watched};
+use super::asked::Heat;
+use super::facts::{Facts, POT, StandsIn, Watched};
+use super::fill::Fill;
+use super::fuel::Burned;
+use super::method::{HeatSource, Method};
+use super::place::Place;
 use super::preset::Preset;
-use super::rule::as_a_pot;
+use super::rule::{HowItHeats, as_a_pot};
 use super::steps::{DishFacts, Step, over_a_flame};
-use super::{
-    Burned, Change, Facts, Fill, Heat, HeatSource, HowItHeats, Method, Offered, Place, Setting, StandsIn, Way,
-};
+use super::way::{Change, Offered, Setting, Way};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
 use crate::error::Result;
 use crate::heat::pot::{Lid, Simmer};

@@ -10,14 +10,16 @@ use ergastic_words::{
     Dial, Difference, Message, Minutes, Temperature, Units, Voice, cook, errors, forecast, matching, sheet, ways as say,
 };
 
-use super::facts::POT;
+use super::asked::{Heat, bounds};
+use super::facts::{Facts, POT, StandsIn, Unknown};
+use super::fill::Fill;
+use super::fuel::Burned;
+use super::method::{HeatSource, Method, Start, USUAL_OVEN_C};
+use super::place::Place;
 use super::preset::{Preset, on_the_dial, settings};
-use super::rule::settles;
+use super::rule::{HowItHeats, settles};
 use super::steps::{DishFacts, Step};
-use super::{
-    Burned, Change, Dialled, Facts, Fill, Heat, HeatSource, HowItHeats, Method, Offered, Place, Setting, StandsIn,
-    Start, USUAL_OVEN_C, Unknown, Way, at_dial, bounds, turned,
-};
+use super::way::{Change, Dialled, Offered, Setting, Way, at_dial, turned};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
 use crate::error::Result;
 use crate::heat::pot::Lid;

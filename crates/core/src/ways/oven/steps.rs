@@ -2,8 +2,9 @@
 
 use ergastic_words::{Dial, sheet as say};
 
+use super::super::method::Start;
 use super::super::steps::{DishFacts, Step, over_a_flame};
-use super::{Oven, Start};
+use super::Oven;
 use crate::heat::pot::Lid;
 use crate::kitchen::Lane;
 

@@ -1,5 +1,6 @@
+use super::super::asked::Heat;
+use super::super::id::WayId;
 use super::super::testing::{dish, set};
-use super::super::{Heat, WayId};
 use super::*;
 use crate::kitchen::Lane;
 

@@ -13,13 +13,17 @@ use ergastic_words::{
     Dial, Difference, Message, Minutes, Temperature, Units, Voice, cook, forecast, matching, sheet, ways as say,
 };
 
-use super::facts::{Buys, Looks, PIT_LOOK_MIN, POT, Watched};
+use super::asked::{Bounds, Heat, Mopping, Wrap, bounds};
+use super::facts::{Buys, Facts, Looks, PIT_LOOK_MIN, POT, StandsIn, Tending, Unknown, Watched};
+use super::fill::Fill;
+use super::fuel::Burned;
+use super::method::{Method, USUAL_PIT_C, USUAL_WRAP_C};
+use super::place::Place;
 use super::preset::{Preset, on_the_dial, settings};
+use super::rule::HowItHeats;
 use super::steps::{DishFacts, Step};
-use super::{
-    Burned, Change, Dialled, Facts, Fill, Heat, HowItHeats, MeatByThumb, Method, Mopping, Offered, Place, Rule, Set,
-    Setting, StandsIn, Tending, USUAL_PIT_C, USUAL_WRAP_C, Unknown, Way, Wrap, at_dial, bounds, measured, turned,
-};
+use super::thumb::{Meat as MeatByThumb, Rule};
+use super::way::{Change, Dialled, Offered, Setting, Way, at_dial, measured, turned};
 use crate::cuts::Shape::Whole;
 use crate::cuts::{Cut, EatenAs};
 use crate::error::{Error, Result, Unit, in_range};
@@ -110,7 +114,7 @@ impl Offered for InThePit {
 
     fn set(asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Self> {
         let set_c = fill.or("heat.pit_c", asked.pit_c, USUAL_PIT_C, forecast::usual_pit, at_dial);
-        let seconds = |given: Option<f64>, bounds: super::Bounds| {
+        let seconds = |given: Option<f64>, bounds: Bounds| {
             given.map(|minutes| bounds.check(minutes)).transpose().map(|minutes| minutes.map(|min| min * MINUTE_S))
         };
         let pit = Pit {
@@ -156,6 +160,12 @@ impl Offered for InThePit {
         }
     }
 
+    /// Its air falls to that outside.
+    fn went_out(&self) -> Option<Self> {
+        let pit = Pit { start_c: self.pit.set_c, ..self.pit.gone_out() };
+        Some(Self { pit, wrap: self.wrap })
+    }
+
     fn warm(asked: Heat) -> Heat {
         Heat { pit_start_c: None, ..asked }
     }
@@ -194,12 +204,6 @@ impl Way for InThePit {
         Cooling::OnTray
     }
 
-    /// Its air falls to that outside.
-    fn went_out(&self) -> Set {
-        let pit = Pit { start_c: self.pit.set_c, ..self.pit.gone_out() };
-        Set::Pit(Self { pit, wrap: self.wrap })
-    }
-
     fn name(&self) -> Message {
         let dial = Dial(self.pit.set_c);
         match (self.in_its_wrap(), self.wrap) {
@@ -225,15 +229,15 @@ impl Way for InThePit {
         Some(say::dial_pit())
     }
 
-    fn by_thumb(&self, meat: &MeatByThumb) -> Vec<Rule> {
+    fn by_thumb(&self, meat: &MeatByThumb) -> Result<Vec<Rule>> {
         let (rule, hours_a_pound) = match self.pit.set_c < 120.0 {
             true => (forecast::thumb_slow_pit(), 1.5),
             false => (forecast::thumb_hot_pit(), 1.0),
         };
-        vec![
+        Ok(vec![
             Rule::new(rule, 60.0 * hours_a_pound * meat.pounds, forecast::thumb_slow_pit_because()),
             Rule::new(forecast::thumb_night_before(), 720.0, forecast::thumb_night_before_because()),
-        ]
+        ])
     }
 
     fn preheat(&self, dish: &DishFacts) -> Option<Step> {

@@ -1,5 +1,7 @@
+use super::super::asked::Heat;
+use super::super::catalogue::Set;
+use super::super::id::WayId;
 use super::super::testing::{said, set};
-use super::super::{Heat, Set, WayId};
 use super::*;
 
 fn pit(wrap: Option<f64>) -> Set {
@@ -34,6 +36,6 @@ fn sinew_and_small_lean_bits_stay_out_of_it() {
 
 #[test]
 fn a_fire_that_is_out_falls_to_the_air_outside() {
-    let Some(InThePit { pit: out, .. }) = pit(None).way().went_out().get::<InThePit>().copied() else { panic!() };
+    let Some(InThePit { pit: out, .. }) = pit(None).went_out().get::<InThePit>().copied() else { panic!() };
     assert!(out.start_c == 110.0 && out.set_c < 30.0, "{out:?}");
 }

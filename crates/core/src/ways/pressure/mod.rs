@@ -11,14 +11,17 @@ use ergastic_physics::steam::saturation_temperature;
 use ergastic_physics::units::{MINUTE_S, round_to};
 use ergastic_words::{Message, Minutes, Temperature, Units, Voice, errors, forecast, matching, sheet, ways as say};
 
-use super::facts::{Level, Looks, POT, round};
+use super::asked::{Heat, bounds};
+use super::facts::{Facts, Level, Looks, POT, StandsIn, round};
+use super::fill::Fill;
+use super::fuel::Burned;
+use super::method::{Method, Release, Settings};
+use super::place::Place;
 use super::preset::Preset;
-use super::rule::as_a_pot;
+use super::rule::{HowItHeats, as_a_pot};
 use super::steps::{DishFacts, Step};
-use super::{
-    Burned, Facts, Fill, Heat, HowItHeats, MeatByThumb, Method, Offered, Place, Release, Rule, Setting, Settings,
-    StandsIn, Way, bounds,
-};
+use super::thumb::{Meat as MeatByThumb, Rule};
+use super::way::{Offered, Setting, Way};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
 use crate::error::{Error, Kind, Result};
 use crate::heat::pot::{Lid, Material, Simmer};
@@ -148,14 +151,14 @@ impl Way for Pressure {
         Some(say::dial_pressure())
     }
 
-    fn by_thumb(&self, meat: &MeatByThumb) -> Vec<Rule> {
-        let of_the_hob = (meat.another_way)(Method::Braise, Heat::hob(Simmer::Gentle))
+    fn by_thumb(&self, meat: &MeatByThumb) -> Result<Vec<Rule>> {
+        let of_the_hob = (meat.another_way)(Method::Braise, Heat::hob(Simmer::Gentle))?
             .map(|hob_min| Rule::new(forecast::thumb_pressure(), hob_min / 2.5, forecast::thumb_pressure_because()));
         let usual = match meat.small {
             true => Rule::new(forecast::thumb_pressure_pieces(), 30.0, forecast::blind_to_size()),
             false => Rule::new(forecast::thumb_pressure_joint(), 60.0, forecast::blind_to_size()),
         };
-        of_the_hob.into_iter().chain([usual]).collect()
+        Ok(of_the_hob.into_iter().chain([usual]).collect())
     }
 
     fn meets_the_heat(&self, _lid: Lid, dish: &DishFacts) -> Step {

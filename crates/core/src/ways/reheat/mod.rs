@@ -7,10 +7,15 @@ use ergastic_physics::case::End;
 use ergastic_physics::medium::Medium;
 use ergastic_words::{Message, Minutes, Temperature, Voice, forecast, sheet, ways as say};
 
-use super::facts::POT;
-use super::rule::as_a_pot;
+use super::asked::{Heat, bounds};
+use super::facts::{Facts, POT};
+use super::fill::Fill;
+use super::fuel::Burned;
+use super::method::USUAL_REHEAT_C;
+use super::place::Place;
+use super::rule::{HowItHeats, as_a_pot};
 use super::steps::{DishFacts, Step, over_a_flame};
-use super::{Burned, Facts, Fill, Heat, HowItHeats, Offered, Place, USUAL_REHEAT_C, Way, bounds, measured};
+use super::way::{Offered, Way, measured};
 use crate::error::{Result, Unit, in_range};
 use crate::heat::pot::Lid;
 use crate::kitchen::{Lane, ThingKind};

@@ -1,5 +1,6 @@
+use super::super::asked::Heat;
+use super::super::id::WayId;
 use super::super::testing::set_at;
-use super::super::{Heat, WayId};
 use super::*;
 
 #[test]

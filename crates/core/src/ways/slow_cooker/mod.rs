@@ -9,13 +9,17 @@ use ergastic_words::{
     Difference, Message, Minutes, Temperature, Units, Voice, cook, forecast, matching, sheet, ways as say,
 };
 
-use super::facts::{COLD, CROCK_LOOK_MIN, Level, Looks, POT, round};
+use super::asked::Heat;
+use super::facts::{COLD, CROCK_LOOK_MIN, Facts, Level, Looks, POT, StandsIn, round};
+use super::fill::Fill;
+use super::fuel::Burned;
+use super::method::{Method, Settings};
+use super::place::Place;
 use super::preset::Preset;
-use super::rule::as_a_pot;
+use super::rule::{HowItHeats, as_a_pot};
 use super::steps::{DishFacts, Step};
-use super::{
-    Burned, Facts, Fill, Heat, HowItHeats, MeatByThumb, Method, Offered, Place, Rule, Setting, Settings, StandsIn, Way,
-};
+use super::thumb::{Meat as MeatByThumb, Rule};
+use super::way::{Offered, Setting, Way};
 use crate::cuts::Shape::{self, Cubed, Halved, Whole};
 use crate::error::Result;
 use crate::heat::pot::{Lid, Material};
@@ -112,20 +116,20 @@ impl Way for SlowCooker {
         Some(say::dial_slow_cooker(Difference(apart_k())))
     }
 
-    fn by_thumb(&self, meat: &MeatByThumb) -> Vec<Rule> {
+    fn by_thumb(&self, meat: &MeatByThumb) -> Result<Vec<Rule>> {
         let (rule, minutes, other) = match self.setting {
             Settings::Low => (forecast::thumb_low(), 480.0, Settings::High),
             Settings::High => (forecast::thumb_high(), 240.0, Settings::Low),
         };
         let heat = Heat { setting: Some(other), ..Heat::default() };
-        let against_the_other = (meat.another_way)(Method::SlowCooker, heat).map(|other_min| {
+        let against_the_other = (meat.another_way)(Method::SlowCooker, heat)?.map(|other_min| {
             let (rule, minutes) = match self.setting {
                 Settings::Low => (forecast::thumb_low_is_twice(), 2.0 * other_min),
                 Settings::High => (forecast::thumb_high_is_half(), 0.5 * other_min),
             };
             Rule::new(rule, minutes, forecast::thumb_low_is_twice_because(Difference(apart_k())))
         });
-        [Rule::new(rule, minutes, forecast::thumb_crock_because())].into_iter().chain(against_the_other).collect()
+        Ok([Rule::new(rule, minutes, forecast::thumb_crock_because())].into_iter().chain(against_the_other).collect())
     }
 
     fn meets_the_heat(&self, lid: Lid, dish: &DishFacts) -> Step {

@@ -1,5 +1,6 @@
+use super::super::asked::Heat;
+use super::super::id::WayId;
 use super::super::testing::set;
-use super::super::{Heat, WayId};
 use super::*;
 
 #[test]
@@ -15,8 +16,8 @@ fn it_is_turned_from_one_switch_to_the_other_and_no_further() {
 #[test]
 fn the_rule_of_the_other_switch_is_worked_out_from_this_meat() {
     let rules = |other_min: Option<f64>| {
-        let meat = MeatByThumb { small: false, pounds: 3.0, another_way: &|_, _| other_min };
-        set(WayId::SlowCooker, Heat::default()).way().by_thumb(&meat)
+        let meat = MeatByThumb { small: false, pounds: 3.0, another_way: &|_, _| Ok(other_min) };
+        set(WayId::SlowCooker, Heat::default()).way().by_thumb(&meat).unwrap()
     };
     assert_eq!(rules(None).len(), 1);
     assert_eq!(rules(Some(200.0))[1].minutes, 400.0);

@@ -1,5 +1,6 @@
 //! The placing of work against the best there is: small problems are searched through to the end.
 
+use ergastic_cancel::Cancel;
 use ergastic_schedule::{
     Edge, Gap, Give, HANDS, Job, Kind, Minute, OTHERS, Place, Placed, Problem, Span, Take, broken, solve,
 };
@@ -170,7 +171,7 @@ fn small_meals_are_placed_as_well_as_can_be_proven() {
     let seeds = 0..40;
     for seed in seeds.clone() {
         let problem = meal(seed);
-        let found = solve(&problem, TRIES);
+        let found = solve(&problem, TRIES, &Cancel::default()).unwrap();
         assert!(found.broken.is_empty(), "{seed}: {:?}", found.broken);
         let least = Exhaustive::least(&problem, found.cost);
         let gap = (found.cost - least) / least.max(1.0);
@@ -187,8 +188,8 @@ fn small_meals_are_placed_as_well_as_can_be_proven() {
 fn the_same_problem_is_placed_the_same_and_tries_are_never_worse_than_none() {
     for seed in 100..110 {
         let problem = meal(seed);
-        assert_eq!(solve(&problem, 100), solve(&problem, 100));
-        let costs = [0, 20, 100, 400].map(|tries| solve(&problem, tries).cost);
+        assert_eq!(solve(&problem, 100, &Cancel::default()).unwrap(), solve(&problem, 100, &Cancel::default()).unwrap());
+        let costs = [0, 20, 100, 400].map(|tries| solve(&problem, tries, &Cancel::default()).unwrap().cost);
         assert!(costs.iter().all(|cost| *cost <= costs[0] + 1e-9), "{costs:?}");
     }
 }
@@ -198,7 +199,7 @@ fn what_has_no_time_is_squeezed_left_out_or_late_as_it_says() {
     let mut problem = meal(2);
     problem.shut.clear();
     problem.now = -30;
-    let late = solve(&problem, TRIES);
+    let late = solve(&problem, TRIES, &Cancel::default()).unwrap();
     assert!(late.late > 0 && late.broken.is_empty());
     assert!(late.jobs.iter().all(|placed| placed.start().is_some_and(|start| start >= problem.now)));
     // One that is far too long to come before the heat, and one that would keep the only pair of hands from everything else.
@@ -209,12 +210,12 @@ fn what_has_no_time_is_squeezed_left_out_or_late_as_it_says() {
     look.give = Give::Dropped(1.0);
     problem.jobs.extend([salt, look]);
     let (salt, look) = (problem.jobs.len() - 2, problem.jobs.len() - 1);
-    let tight = solve(&problem, TRIES);
+    let tight = solve(&problem, TRIES, &Cancel::default()).unwrap();
     assert!(matches!(tight.jobs[salt], Placed::Squeezed(_)), "{:?}", tight.jobs[salt]);
     assert_eq!(tight.jobs[look], Placed::Dropped);
     assert_eq!(tight.late, late.late, "neither makes the meal later");
     let free = Problem { now: -2000, ..problem };
-    let placed = solve(&free, 50);
+    let placed = solve(&free, 50, &Cancel::default()).unwrap();
     assert!(broken(&free, &placed.jobs, placed.late).is_empty());
     assert!(matches!(placed.jobs[salt], Placed::At(_)), "there is time for it now");
 }
@@ -249,7 +250,7 @@ fn what_could_be_done_in_the_morning_is_not_put_off_to_the_next_day() {
         late_price: Some(1000.0),
         ..Problem::default()
     };
-    let placing = solve(&problem, 0);
+    let placing = solve(&problem, 0, &Cancel::default()).unwrap();
     assert!(placing.broken.is_empty(), "{:?}", placing.broken);
     // Trimmed from 210 on: eight, two and 66 minutes of work, 240 of heat, 6 of plates.
     assert!((532..=545).contains(&placing.late), "{} min after the bell", placing.late);
