@@ -150,7 +150,11 @@ mod tests {
         assert!(taught.words.iter().any(|words| words.contains("over what it says")), "{:?}", taught.words);
         let left = |known| forecast(&request(known)).unwrap().liquid_left_l.unwrap();
         assert!(left(Some(taught.known)) < left(None) - 0.02);
-        assert_eq!(learned(&case, &update(&case, &[], None).unwrap()), Learned::default(), "nothing found, nothing learned");
+        assert_eq!(
+            learned(&case, &update(&case, &[], None).unwrap()),
+            Learned::default(),
+            "nothing found, nothing learned"
+        );
     }
 
     #[test]

@@ -44,7 +44,7 @@ impl<'a> Net<'a> {
                 Place::Bell { .. } => {}
             }
         }
-        let of = |edge: fn(&super::Booking) -> Edge| {
+        let of = |edge: fn(&super::problem::Booking) -> Edge| {
             let mut by_job = vec![Vec::new(); jobs];
             for (number, booking) in problem.bookings.iter().enumerate() {
                 by_job[edge(booking).job].push(number);

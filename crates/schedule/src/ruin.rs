@@ -44,7 +44,7 @@ pub(super) fn ruin(
             let places = window(draft, seed, around);
             let start = random.random_range(0..movable.len());
             for number in movable.iter().cycle().skip(start).take(movable.len()) {
-                let lies = draft.placed[*number].and_then(super::Placed::start);
+                let lies = draft.placed[*number].and_then(super::placed::Placed::start);
                 if lies.is_some_and(|at| Taken::is_near(net.problem, *number, at, places)) {
                     out.add(*number);
                 }
@@ -80,7 +80,7 @@ pub(super) fn ruin(
 /// The time around a job, or where it would lie.
 fn window(draft: &Draft, number: usize, around: Minute) -> Span {
     let len = draft.net.problem.jobs[number].len;
-    let start = draft.placed[number].and_then(super::Placed::start).unwrap_or_else(|| draft.would_lie(number));
+    let start = draft.placed[number].and_then(super::placed::Placed::start).unwrap_or_else(|| draft.would_lie(number));
     Span { from: start - around, to: start + len + around }
 }
 

@@ -188,7 +188,10 @@ fn small_meals_are_placed_as_well_as_can_be_proven() {
 fn the_same_problem_is_placed_the_same_and_tries_are_never_worse_than_none() {
     for seed in 100..110 {
         let problem = meal(seed);
-        assert_eq!(solve(&problem, 100, &Cancel::default()).unwrap(), solve(&problem, 100, &Cancel::default()).unwrap());
+        assert_eq!(
+            solve(&problem, 100, &Cancel::default()).unwrap(),
+            solve(&problem, 100, &Cancel::default()).unwrap()
+        );
         let costs = [0, 20, 100, 400].map(|tries| solve(&problem, tries, &Cancel::default()).unwrap().cost);
         assert!(costs.iter().all(|cost| *cost <= costs[0] + 1e-9), "{costs:?}");
     }

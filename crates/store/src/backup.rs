@@ -8,9 +8,10 @@ use jiff::Timestamp;
 use sqlx::sqlite::SqliteConnectOptions;
 use sqlx::{ConnectOptions, Connection};
 
+use crate::error::{Error, Result, Trouble};
 use crate::migrations::NEWEST;
 use crate::state::free_bytes;
-use crate::{Error, Result, Store, Trouble};
+use crate::store::Store;
 
 /// Daily copies that are kept.
 const KEPT: usize = 7;

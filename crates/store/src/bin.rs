@@ -3,7 +3,9 @@
 use jiff::Timestamp;
 use uuid::Uuid;
 
-use crate::{Error, Result, Store, read_instant, write_instant};
+use crate::error::{Error, Result};
+use crate::store::Store;
+use crate::text::{read_instant, write_instant};
 
 /// What can be put away.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]

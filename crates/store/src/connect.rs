@@ -15,8 +15,8 @@ use sqlx::{ConnectOptions, Sqlite, SqliteConnection, SqlitePool};
 use tokio::sync::{OwnedSemaphorePermit, Semaphore};
 
 use crate::error::Trouble;
+use crate::error::{Error, Result};
 use crate::migrations::migrator;
-use crate::{Error, Result};
 
 /// Connections that read.
 const READERS: u32 = 6;

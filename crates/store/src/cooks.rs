@@ -9,7 +9,9 @@ use sqlx::SqliteConnection;
 use uuid::Uuid;
 
 use crate::document::{Document, FORMAT};
-use crate::{Error, Result, Store, read_id, read_instant, write, write_instant};
+use crate::error::{Error, Result};
+use crate::store::Store;
+use crate::text::{read_id, read_instant, write, write_instant};
 
 /// The most things that can happen in one cook: a thumb on the log for three days does not make more.
 pub const MAX_EVENTS: usize = 5000;

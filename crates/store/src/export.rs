@@ -9,11 +9,15 @@ use tokio::sync::mpsc;
 use uuid::Uuid;
 
 use crate::connect::Snapshot;
+use crate::cooks::StoredCook;
 use crate::cooks::{RawEvent, raw_cook};
 use crate::document::Document;
+use crate::error::Result;
+use crate::file::{CookFile, EventFile, FILE_VERSION, PlanFile};
 use crate::kitchens::newest;
 use crate::readings::Sweep;
-use crate::{CookFile, EventFile, FILE_VERSION, PlanFile, Result, Store, StoredCook, read_id, read_instant};
+use crate::store::Store;
+use crate::text::{read_id, read_instant};
 
 /// Bytes handed on at a time.
 const PIECE: usize = 1 << 16;

@@ -9,7 +9,7 @@ use serde_json::Value;
 use serde_with::skip_serializing_none;
 use uuid::Uuid;
 
-use crate::Summary;
+use crate::cooks::Summary;
 
 /// The version of the file's layout.
 pub const FILE_VERSION: u32 = 1;

@@ -11,11 +11,16 @@ use sqlx::SqliteConnection;
 use tokio::sync::OwnedMutexGuard;
 use uuid::Uuid;
 
+use crate::cooks::MAX_EVENTS;
 use crate::cooks::{insert_events, put_summary};
 use crate::document::FORMAT;
+use crate::error::{Error, Result};
+use crate::file::Staged;
 use crate::kitchens::{newest, put_kitchen};
+use crate::readings::Reading;
 use crate::readings::{count_known, insert_readings, probe_number};
-use crate::{Error, MAX_EVENTS, Reading, Result, Staged, Store, write, write_instant};
+use crate::store::Store;
+use crate::text::{write, write_instant};
 
 /// What a file has brought, or would bring.
 #[derive(Debug, Clone, Copy, Default, PartialEq, Eq)]

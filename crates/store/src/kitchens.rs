@@ -6,7 +6,9 @@ use jiff::Timestamp;
 use sqlx::SqliteConnection;
 
 use crate::document::{Document, FORMAT};
-use crate::{Error, Result, Store, read_instant, write, write_instant};
+use crate::error::{Error, Result};
+use crate::store::Store;
+use crate::text::{read_instant, write, write_instant};
 
 /// The kitchen as it is kept.
 #[derive(Debug, Clone, PartialEq, Default)]

@@ -6,7 +6,9 @@ use sqlx::SqliteConnection;
 use uuid::Uuid;
 
 use crate::document::{Document, FORMAT};
-use crate::{Error, Result, Store, read_id, read_instant, write, write_instant};
+use crate::error::{Error, Result};
+use crate::store::Store;
+use crate::text::{read_id, read_instant, write, write_instant};
 
 /// A plan as it stands.
 #[derive(Debug, Clone, PartialEq)]

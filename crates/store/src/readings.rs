@@ -9,7 +9,9 @@ use tokio::sync::mpsc;
 use uuid::Uuid;
 
 use crate::connect::Snapshot;
-use crate::{Appended, Error, Result, Store};
+use crate::cooks::Appended;
+use crate::error::{Error, Result};
+use crate::store::Store;
 
 /// Readings written or looked up by one statement: it has a few values a reading, and SQLite takes 32,766 of them.
 const ROWS: usize = 500;

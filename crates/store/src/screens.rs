@@ -5,7 +5,9 @@
 use jiff::{SignedDuration, Timestamp};
 use uuid::Uuid;
 
-use crate::{Error, Result, Store, read_id};
+use crate::error::{Error, Result};
+use crate::store::Store;
+use crate::text::read_id;
 
 /// The SHA-256 of what a cookie or a key holds.
 pub type Digest = [u8; 32];

@@ -7,7 +7,9 @@ use std::path::Path;
 
 use jiff::Timestamp;
 
-use crate::{Error, Result, Store, Trouble, write_instant};
+use crate::error::{Error, Result, Trouble};
+use crate::store::Store;
+use crate::text::write_instant;
 
 /// With less room than this on the disk the next change may not be kept, bytes.
 const MIN_BYTES: u64 = 128 << 10;

@@ -2,7 +2,9 @@
 
 use jiff::Timestamp;
 
-use crate::{Result, Store, read_instant, write_instant};
+use crate::error::Result;
+use crate::store::Store;
+use crate::text::{read_instant, write_instant};
 
 /// A task that a calendar tells of.
 #[derive(Debug, Clone, PartialEq, Eq)]

@@ -91,7 +91,7 @@ impl Way for Chill {
     }
 
     fn meets_the_heat(&self, _lid: Lid, _dish: &DishFacts) -> Step {
-        steps::into_the_cold()
+        self.into_the_cold()
     }
 
     fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, voice: Voice) -> Step {

@@ -8,11 +8,11 @@ use super::Chill;
 use crate::kitchen::Lane;
 use crate::safety::cooled_by;
 
-pub(super) fn into_the_cold() -> Step {
-    (Lane::Cold, say::cold_in(), say::cold_in_why())
-}
-
 impl Chill {
+    pub(super) fn into_the_cold(&self) -> Step {
+        (Lane::Cold, say::cold_in(), say::cold_in_why())
+    }
+
     pub(super) fn by_itself(&self, voice: Voice) -> Step {
         let what = match self.cooling {
             Cooling::InAir => return (Lane::Board, say::heat_is_off(), say::heat_is_off_why()),

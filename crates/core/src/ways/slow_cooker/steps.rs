@@ -7,12 +7,12 @@ use super::super::steps::{DishFacts, Step};
 use crate::heat::pot::Lid;
 use crate::kitchen::Lane;
 
-pub(in super::super) fn meat_in(lid: Lid, dish: &DishFacts) -> Step {
+pub(crate) fn meat_in(lid: Lid, dish: &DishFacts) -> Step {
     let lid = lid.words();
     let what = if dish.poured() { say::crock_in(dish.liquid(), lid) } else { say::crock_in_dry(lid) };
     (Lane::Crock, what, say::crock_in_why())
 }
 
-pub(in super::super) fn by_itself(name: Message) -> Step {
+pub(crate) fn by_itself(name: Message) -> Step {
     (Lane::Crock, say::in_the_crock(name), say::in_the_crock_why(Minutes(CROCK_LOOK_MIN)))
 }
