@@ -7,7 +7,7 @@ use serde::de::DeserializeOwned;
 use serde_json::Value;
 
 use crate::error::{Error, Result};
-use crate::file::as_json;
+use crate::text::as_json;
 use crate::upgrade::things_get_names;
 
 /// The format that documents are written in.

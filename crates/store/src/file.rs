@@ -124,12 +124,7 @@ pub enum Staged {
     },
 }
 
-/// A stored document as it goes into the file: itself if it is JSON, else its text as a string.
-pub(crate) fn as_json(document: &str) -> Value {
-    serde_json::from_str(document).unwrap_or_else(|_| Value::String(document.to_owned()))
-}
-
-/// The document that [`as_json`] made a value of.
+/// The document that [`crate::text::as_json`] made a value of.
 pub fn as_document(value: &Value) -> String {
     value.as_str().map_or_else(|| value.to_string(), str::to_owned)
 }

@@ -94,7 +94,8 @@ impl OnTheHeat {
         let up = |task: &crate::sheet::Task| NextUp { what: task.what.clone(), at: task.start };
         let next = open(view.next_task);
         let later = next.and_then(|next| {
-            let open = |task: &&super::CookTask| task.state == super::TaskState::Open && !task.task.kind.waits();
+            let open =
+                |task: &&super::task::CookTask| task.state == super::task::TaskState::Open && !task.task.kind.waits();
             view.tasks
                 .iter()
                 .filter(open)
@@ -166,7 +167,7 @@ fn lines(name: &str, people: u32, view: &CookView, now: Timestamp, zone: &TimeZo
         _ => None,
     };
     lines.extend(said.map(|said| voice.render(said)));
-    let found = |line: &&super::LogLine| {
+    let found = |line: &&super::log::LogLine| {
         let own =
             matches!(line.event.happened, Happened::Heard { .. } | Happened::Later { .. } | Happened::ProbePut { .. });
         !line.undone && !own

@@ -9,7 +9,7 @@ use super::choice::choose;
 use super::served::raw_kg_a_head;
 use super::suits;
 use super::variants::variants;
-use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs};
+use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs, Shape};
 use crate::error::{Error, Kind, Result, unless_refused};
 use crate::forecast::ForecastRequest;
 use crate::ways::Method;
@@ -34,8 +34,8 @@ pub fn buy(block: &Block, method: Method, eaten_as: Option<EatenAs>) -> Result<V
             let usual = facts.eaten_as;
             // A cut with no slices to give stays out of a dish of slices; without a word each is eaten as usual.
             let eaten_as = eaten_as.unwrap_or(usual);
-            if suits::against(facts, method, eaten_as, super::Shape::Whole).is_some() && method != Method::Stew
-                || suits::against(facts, method, eaten_as, super::Shape::Cubed).is_some() && method == Method::Stew
+            if suits::against(facts, method, eaten_as, Shape::Whole).is_some() && method != Method::Stew
+                || suits::against(facts, method, eaten_as, Shape::Cubed).is_some() && method == Method::Stew
             {
                 return Ok(None);
             }

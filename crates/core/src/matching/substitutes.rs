@@ -7,7 +7,7 @@ use super::answer::Substitute;
 use super::block::Block;
 use super::served::enough_kg;
 use super::suits;
-use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs};
+use crate::cuts::{Cut, CutFacts, DryRisk, EatenAs, Shape};
 use crate::error::Result;
 use crate::forecast::{Forecast, ForecastRequest, Part, describe};
 use crate::plan::Plan;
@@ -118,7 +118,7 @@ pub fn substitutes(block: &Block, plan: &Plan, cut: Cut, eaten_as: EatenAs) -> R
     let method = plan.forecast.method.unwrap_or(crate::ways::Method::Braise);
     let mut near: Vec<&CutFacts> = (Cut::all().iter())
         .filter(|other| other.cut != cut && other.suitable && other.cut != Cut::CornedBrisket)
-        .filter(|other| suits::against(other, method, eaten_as, super::Shape::Whole).is_none())
+        .filter(|other| suits::against(other, method, eaten_as, Shape::Whole).is_none())
         .collect();
     near.sort_by(|a, b| apart(facts, a).total_cmp(&apart(facts, b)));
     let Ok(lies) = plan.request(block.kitchen).resolve() else { return Ok(Vec::new()) };
