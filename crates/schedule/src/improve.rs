@@ -1,9 +1,10 @@
 //! A placing made better: some jobs at a time are taken out and put back where they cost least.
 
 use rand::RngExt;
+use rand_chacha::ChaCha8Rng;
 
 use super::cost::cost;
-use super::draft::Wish;
+use super::draft::{Draft, Wish};
 use super::placed::Placed;
 use super::problem::{Give, Minute, Place};
 use super::ruin::{chain, ruin};
@@ -22,6 +23,33 @@ const FAR_STEP: Minute = 30;
 const ELSEWHEN: Minute = 720;
 /// The search goes back to the best it has found so many times.
 const BACK_TO_THE_BEST: usize = 3;
+
+/// Puts a chain back by some minutes sooner or later, each as it lay beside the others; who finds no place so is left.
+fn move_together(
+    draft: &mut Draft,
+    before: &[(usize, Option<Placed>)],
+    homeless: &mut Vec<usize>,
+    random: &mut ChaCha8Rng,
+) {
+    let by = match draft.net.is_watched && random.random_bool(FAR) {
+        true => random.random_range(1..=FAR_STEPS) * FAR_STEP,
+        false => TOGETHER[random.random_range(0..TOGETHER.len())],
+    };
+    let by = if random.random_bool(0.5) { by } else { -by };
+    let mut order: Vec<(Minute, usize)> =
+        before.iter().filter_map(|(number, placed)| Some((placed.as_ref()?.start()?, *number))).collect();
+    order.sort_unstable();
+    if by > 0 {
+        order.reverse();
+    }
+    // What belongs near others comes after them.
+    order.sort_by_key(|(_, number)| matches!(draft.net.problem.jobs[*number].place, Place::Near { .. }));
+    for (start, number) in order {
+        if draft.insert_at(number, start + by) {
+            homeless.retain(|other| *other != number);
+        }
+    }
+}
 
 impl<'a> Search<'a> {
     /// A placing after so many tries, or fewer where no more than `wanted` are without a place.
@@ -60,24 +88,7 @@ impl<'a> Search<'a> {
             let sooner = if random.random_bool(0.25) { 0.3 } else { 0.0 };
             let mut homeless = out.clone();
             if moved {
-                let by = match self.net.is_watched && random.random_bool(FAR) {
-                    true => random.random_range(1..=FAR_STEPS) * FAR_STEP,
-                    false => TOGETHER[random.random_range(0..TOGETHER.len())],
-                };
-                let by = if random.random_bool(0.5) { by } else { -by };
-                let mut order: Vec<(Minute, usize)> =
-                    before.iter().filter_map(|(number, placed)| Some((placed.as_ref()?.start()?, *number))).collect();
-                order.sort_unstable();
-                if by > 0 {
-                    order.reverse();
-                }
-                // What belongs near others comes after them.
-                order.sort_by_key(|(_, number)| matches!(self.net.problem.jobs[*number].place, Place::Near { .. }));
-                for (start, number) in order {
-                    if stands.draft.insert_at(number, start + by) {
-                        homeless.retain(|other| *other != number);
-                    }
-                }
+                move_together(&mut stands.draft, &before, &mut homeless, random);
             }
             let elsewhere = !stands.homeless.is_empty() && random.random_bool(0.3);
             stands.draft.insert_all(&mut homeless, forward, &bias, |number| {
@@ -103,11 +114,9 @@ impl<'a> Search<'a> {
                 }
             } else {
                 out.iter().for_each(|number| stands.draft.lift(*number));
-                for (number, placed) in before {
-                    if let Some(placed) = placed {
-                        stands.draft.put(number, placed);
-                    }
-                }
+                before.into_iter().for_each(|(number, placed)| {
+                    placed.into_iter().for_each(|placed| stands.draft.put(number, placed));
+                });
             }
         }
     }

@@ -40,18 +40,7 @@ pub(super) fn ruin(
         }
         // What lies around it, and what they wait for and are waited for by.
         5..=8 => {
-            let around = random.random_range(5..=AROUND);
-            let places = window(draft, seed, around);
-            let start = random.random_range(0..movable.len());
-            for number in movable.iter().cycle().skip(start).take(movable.len()) {
-                let lies = draft.placed[*number].and_then(super::placed::Placed::start);
-                if lies.is_some_and(|at| Taken::is_near(net.problem, *number, at, places)) {
-                    out.add(*number);
-                }
-                if out.count >= MAX {
-                    break;
-                }
-            }
+            out.what_lies_around(draft, seed, movable, random);
             if random.random_bool(0.5) {
                 out.neighbours();
             }
@@ -121,6 +110,22 @@ struct Out<'a> {
 }
 
 impl Out<'_> {
+    /// What lies around a job in time, from any of those that may be moved on.
+    fn what_lies_around(&mut self, draft: &Draft, seed: usize, movable: &[usize], random: &mut ChaCha8Rng) {
+        let around = random.random_range(5..=AROUND);
+        let places = window(draft, seed, around);
+        let start = random.random_range(0..movable.len());
+        for number in movable.iter().cycle().skip(start).take(movable.len()) {
+            let lies = draft.placed[*number].and_then(super::placed::Placed::start);
+            if lies.is_some_and(|at| Taken::is_near(draft.net.problem, *number, at, places)) {
+                self.add(*number);
+            }
+            if self.count >= MAX {
+                break;
+            }
+        }
+    }
+
     /// A job, with those that belong near it.
     fn add(&mut self, number: usize) {
         if self.chosen[number] || !self.in_play[number] {

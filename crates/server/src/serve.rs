@@ -20,7 +20,7 @@ use hyper_util::server::graceful::{GracefulShutdown, Watcher};
 use jiff::Timestamp;
 use tokio::io::{AsyncRead, AsyncWrite};
 use tokio::net::{TcpListener, TcpStream};
-use tokio::sync::Semaphore;
+use tokio::sync::{OwnedSemaphorePermit, Semaphore};
 use tokio::task::JoinSet;
 use tokio_rustls::TlsAcceptor;
 use tower::ServiceExt;
@@ -75,16 +75,9 @@ pub async fn serve(
     stop: impl Future<Output = ()>,
     ending: impl FnOnce(),
 ) -> anyhow::Result<()> {
-    let outer = match outer {
-        Some(outer) => {
-            let speaks = outer.certificates.speaks()?;
-            Some((outer, TlsAcceptor::from(speaks)))
-        }
-        None => None,
-    };
-    let doors = Doors { own, outer };
-    let [near, far] = [CONNECTIONS, FROM_BEYOND].map(|most| Arc::new(Semaphore::new(most)));
-    let mut of_address: HashMap<IpAddr, Arc<Semaphore>> = HashMap::new();
+    let outer = outer.map(|outer| Ok::<_, anyhow::Error>((outer.certificates.speaks()?, outer))).transpose()?;
+    let doors = Doors { own, outer: outer.map(|(speaks, outer)| (outer, TlsAcceptor::from(speaks))) };
+    let mut places = Places::new();
     let graceful = GracefulShutdown::new();
     let mut connections = JoinSet::new();
     let mut stop = pin!(stop);
@@ -103,26 +96,17 @@ pub async fn serve(
             },
             Some(_) = connections.join_next(), if !connections.is_empty() => continue,
             _ = look.tick(), if doors.outer.is_some() => {
-                if let Some((outer, _)) = &doors.outer
-                    && let Err(error) = outer.certificates.look(Timestamp::now())
-                {
-                    tracing::warn!("the certificate can't be made anew: {error}");
-                }
+                doors.look();
                 continue;
             }
             () = &mut stop => break,
         };
         // Beyond the most a connection is closed at once; whoever it was asks again.
-        let places = if peer.is_loopback() { &near } else { &far };
-        let Ok(place) = places.clone().try_acquire_owned() else { continue };
-        let own = of_address.entry(peer).or_insert_with(|| Arc::new(Semaphore::new(OF_ONE_ADDRESS))).clone();
-        let own = if peer.is_loopback() { None } else { Some(own.try_acquire_owned()) };
-        let Ok(own) = own.transpose() else { continue };
-        of_address.retain(|_, own| own.available_permits() < OF_ONE_ADDRESS);
+        let Some(place) = places.of(peer) else { continue };
         let _ = stream.set_nodelay(true);
         let (doors, watcher) = (doors.clone(), graceful.watcher());
         connections.spawn(async move {
-            let _places = (place, own);
+            let _place = place;
             if let Err(error) = doors.lead_in(stream, peer, watcher).await {
                 tracing::debug!("a connection ended: {error}");
             }
@@ -137,7 +121,43 @@ pub async fn serve(
     Ok(())
 }
 
+/// Places for connections: of this machine, from beyond, and of one address.
+struct Places {
+    near: Arc<Semaphore>,
+    far: Arc<Semaphore>,
+    of_address: HashMap<IpAddr, Arc<Semaphore>>,
+}
+
+/// A connection's place, given back with it.
+type Place = (OwnedSemaphorePermit, Option<OwnedSemaphorePermit>);
+
+impl Places {
+    fn new() -> Self {
+        let [near, far] = [CONNECTIONS, FROM_BEYOND].map(|most| Arc::new(Semaphore::new(most)));
+        Self { near, far, of_address: HashMap::new() }
+    }
+
+    /// A place for who comes from an address; none where all are taken.
+    fn of(&mut self, peer: IpAddr) -> Option<Place> {
+        let all = if peer.is_loopback() { &self.near } else { &self.far };
+        let place = all.clone().try_acquire_owned().ok()?;
+        let own = self.of_address.entry(peer).or_insert_with(|| Arc::new(Semaphore::new(OF_ONE_ADDRESS))).clone();
+        let own = if peer.is_loopback() { None } else { Some(own.try_acquire_owned().ok()?) };
+        self.of_address.retain(|_, own| own.available_permits() < OF_ONE_ADDRESS);
+        Some((place, own))
+    }
+}
+
 impl Doors {
+    /// Has the certificate made anew in time.
+    fn look(&self) {
+        if let Some((outer, _)) = &self.outer
+            && let Err(error) = outer.certificates.look(Timestamp::now())
+        {
+            tracing::warn!("the certificate can't be made anew: {error}");
+        }
+    }
+
     /// Leads a connection to its door: over TLS always to the one from beyond, whoever it is; else this machine to its own, and
     /// anybody else to the same address over TLS.
     async fn lead_in(self, stream: TcpStream, peer: IpAddr, watcher: Watcher) -> anyhow::Result<()> {

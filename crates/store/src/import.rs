@@ -328,60 +328,66 @@ async fn put(connection: &mut SqliteConnection, item: Staged) -> Result<()> {
             Some((_, here, _)) if damaged || here == document => Ok(()),
             _ => put_kitchen(connection, &document, FORMAT, saved_at).await,
         },
-        Staged::Plan { id, version, saved_at, document, binned_at } => {
-            if !is_new_version(connection, id, version, saved_at, &document).await? {
-                return Ok(());
-            }
-            sqlx::query(
-                "INSERT INTO plan (id, version, document, saved_at, format)
-                 SELECT ?1, coalesce(max(version), 0) + 1, ?2, ?3, ?4 FROM plan WHERE id = ?1",
-            )
-            .bind(id.to_string())
-            .bind(document)
-            .bind(write_instant(saved_at))
-            .bind(FORMAT)
-            .execute(&mut *connection)
-            .await?;
-            if let Some(binned_at) = binned_at {
-                sqlx::query("INSERT INTO plan_bin (plan_id, binned_at) VALUES (?, ?) ON CONFLICT DO NOTHING")
-                    .bind(id.to_string())
-                    .bind(write_instant(binned_at))
-                    .execute(connection)
-                    .await?;
-            }
-            Ok(())
-        }
-        Staged::Cook { id, plan_id, opened_at, document, events, binned_at, summary } => {
-            let id = id.to_string();
-            let opened = sqlx::query(
-                "INSERT INTO cook (id, plan_id, document, format, opened_at, binned_at) VALUES (?, ?, ?, ?, ?, ?)
-                 ON CONFLICT (id) DO NOTHING",
-            )
-            .bind(&id)
-            .bind(plan_id.to_string())
-            .bind(document)
-            .bind(FORMAT)
-            .bind(write_instant(opened_at))
-            .bind(binned_at.map(write_instant))
-            .execute(&mut *connection)
-            .await?
-            .rows_affected();
-            let rows = events.into_iter().map(|(id, at, happened, screen)| (id, write_instant(at), happened, screen));
-            let stored = insert_events(connection, &id, rows).await?;
-            let count: i64 = sqlx::query_scalar("SELECT count(*) FROM cook_event WHERE cook_id = ?")
-                .bind(&id)
-                .fetch_one(&mut *connection)
-                .await?;
-            if count as usize > MAX_EVENTS {
-                return Err(Error::CookFull { most: MAX_EVENTS });
-            }
-            if opened > 0 {
-                put_summary(connection, &id, &summary).await?;
-            } else if stored > 0 {
-                // What the list shows of a cook that was here is made anew.
-                sqlx::query("DELETE FROM cook_summary WHERE cook_id = ?").bind(&id).execute(connection).await?;
-            }
-            Ok(())
-        }
+        plan @ Staged::Plan { .. } => put_plan(connection, plan).await,
+        cook @ Staged::Cook { .. } => put_cook(connection, cook).await,
     }
+}
+
+async fn put_plan(connection: &mut SqliteConnection, plan: Staged) -> Result<()> {
+    let Staged::Plan { id, version, saved_at, document, binned_at } = plan else { return Ok(()) };
+    if !is_new_version(connection, id, version, saved_at, &document).await? {
+        return Ok(());
+    }
+    sqlx::query(
+        "INSERT INTO plan (id, version, document, saved_at, format)
+         SELECT ?1, coalesce(max(version), 0) + 1, ?2, ?3, ?4 FROM plan WHERE id = ?1",
+    )
+    .bind(id.to_string())
+    .bind(document)
+    .bind(write_instant(saved_at))
+    .bind(FORMAT)
+    .execute(&mut *connection)
+    .await?;
+    if let Some(binned_at) = binned_at {
+        sqlx::query("INSERT INTO plan_bin (plan_id, binned_at) VALUES (?, ?) ON CONFLICT DO NOTHING")
+            .bind(id.to_string())
+            .bind(write_instant(binned_at))
+            .execute(connection)
+            .await?;
+    }
+    Ok(())
+}
+
+async fn put_cook(connection: &mut SqliteConnection, cook: Staged) -> Result<()> {
+    let Staged::Cook { id, plan_id, opened_at, document, events, binned_at, summary } = cook else { return Ok(()) };
+    let id = id.to_string();
+    let opened = sqlx::query(
+        "INSERT INTO cook (id, plan_id, document, format, opened_at, binned_at) VALUES (?, ?, ?, ?, ?, ?)
+         ON CONFLICT (id) DO NOTHING",
+    )
+    .bind(&id)
+    .bind(plan_id.to_string())
+    .bind(document)
+    .bind(FORMAT)
+    .bind(write_instant(opened_at))
+    .bind(binned_at.map(write_instant))
+    .execute(&mut *connection)
+    .await?
+    .rows_affected();
+    let rows = events.into_iter().map(|(id, at, happened, screen)| (id, write_instant(at), happened, screen));
+    let stored = insert_events(connection, &id, rows).await?;
+    let count: i64 = sqlx::query_scalar("SELECT count(*) FROM cook_event WHERE cook_id = ?")
+        .bind(&id)
+        .fetch_one(&mut *connection)
+        .await?;
+    if count as usize > MAX_EVENTS {
+        return Err(Error::CookFull { most: MAX_EVENTS });
+    }
+    if opened > 0 {
+        put_summary(connection, &id, &summary).await?;
+    } else if stored > 0 {
+        // What the list shows of a cook that was here is made anew.
+        sqlx::query("DELETE FROM cook_summary WHERE cook_id = ?").bind(&id).execute(connection).await?;
+    }
+    Ok(())
 }

@@ -3,10 +3,11 @@
 use jiff::Timestamp;
 
 use super::event::Event;
+use super::fold::view;
 use super::probes::Trace;
 use super::standing::Standing;
 use super::task::TaskState;
-use super::view::{CookView, view};
+use super::view::CookView;
 use crate::afterwards::{Afterwards, Dish, Meat, afterwards};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;

@@ -1,32 +1,27 @@
 //! What a cook sees: now, next and later, the band, and what was predicted.
 
-use ergastic_words::{Instant, Join, Message, Share, Span, Voice, cook as say, log as told};
+use ergastic_words::{Join, Message, Share, Span, Voice, cook as say, log as told};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::actions::{self, Asks, Now};
-use super::alarms::{Alarm, Costs, alarms};
-use super::event::Event;
-use super::finishing::{Finishing, OutOfThePot, done_on_the_way};
+use super::actions::{Asks, Now};
+use super::alarms::Alarm;
+use super::finishing::{OutOfThePot, done_on_the_way};
 use super::kinds::Outcome;
-use super::learning::{CoursePoint, LiftOut, LookAt, MovedBy, course, lift_out, look, moved_by};
-use super::log::{self, LogLine, TakeBack};
+use super::learning::{CoursePoint, LiftOut, LookAt, MovedBy};
+use super::log::{LogLine, TakeBack};
 use super::pot::PotNow;
-use super::probes::{ProbeNow, Trace};
-use super::reckoning::{Facts, KEEPS_MIN, OnItsSheet, Reckoning, lift_at};
+use super::probes::ProbeNow;
 use super::standing::Standing;
 use super::status::Status;
 use super::task::{CookTask, TaskState};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::EatenAs;
-use crate::error::Result;
 use crate::finish::SauceRequest;
-use crate::kitchen::Kitchen;
-use crate::learn::{Learned, learned};
-use crate::plan::Plan;
-use crate::sheet::{Ready, Task, TaskId, TaskKind, Worked, lay, steps};
+use crate::learn::Learned;
+use crate::sheet::{Ready, Task, TaskId, TaskKind, Worked};
 
 /// A logged check this long before a planned look counts as that look, min.
 const CHECK_COUNTS_MIN: f64 = 15.0;
@@ -150,129 +145,6 @@ pub struct CookView {
     pub learned: Learned,
 }
 
-/// Folds a plan and what happened into what is so at `now`.
-///
-/// # Errors
-/// Names the plan's field that can't be used, or an event that can't be so: who keeps events folds them first, and keeps none
-/// that can't be folded.
-pub fn view(
-    plan: &Plan,
-    kitchen: &Kitchen,
-    opened_at: Timestamp,
-    events: &[Event],
-    traces: &[Trace],
-    now: Timestamp,
-) -> Result<CookView> {
-    let standing = Standing::of(events);
-    let plan = &Plan { bell: standing.bell().unwrap_or(plan.bell), ..plan.clone() };
-    let facts = Facts::of(plan, kitchen, opened_at, &standing, traces, now);
-    let (left_open, read_at) = (facts.left_open_since(now), Some(now));
-    let now = facts.now;
-    let reckoning = Reckoning::of(&facts)?;
-    let (before, worked) = (&reckoning.before, reckoning.worked());
-    let (met_heat, closed) = (standing.met_heat(), standing.closed());
-    let lifted = steps(plan, worked, 0.0).lifted();
-    let sheet = OnItsSheet::of(plan, lifted, met_heat, closed.map_or(now, |(at, _)| at));
-    let planned = sheet.as_ref().map_or(reckoning.planned_met_heat_at, |sheet| sheet.met_heat);
-    let from = met_heat.unwrap_or(if closed.is_some() { planned } else { planned.max(now) });
-    let tender_at = met_heat.and_then(|_| tender_at(&standing, worked.case.main().eaten_as));
-    let finishing_min = worked.durations.finishing_min();
-    let wanted = sheet.as_ref().map_or(plus_minutes(plan.bell, -finishing_min), |sheet| sheet.lift);
-    let lift_at = lift_at(&standing, worked, tender_at, from, wanted, now);
-    // Lifted as it was laid, it is finished as it was laid.
-    let sheet = sheet.filter(|sheet| minutes_between(sheet.lift, lift_at) <= KEEPS_MIN);
-    let serve_at = sheet.as_ref().map_or(plus_minutes(lift_at, finishing_min), |sheet| sheet.serve);
-    let hours = if sheet.is_some() { &plan.laid[..] } else { &plan.pins[..] };
-    let band = |worked: &Worked, until| {
-        let (ready, too_far) = worked.bands(&plan.name, from, until);
-        Band { ready, too_far }
-    };
-    let band_now = band(worked, lift_at);
-
-    let not_before = if met_heat.is_none() { Some(opened_at) } else { None };
-    let tasks = states(
-        lay(plan, worked, from, lift_at, not_before, hours)?,
-        &standing,
-        tender_at,
-        closed.map_or(now, |(at, _)| at),
-        worked.case.voice,
-    );
-    let rests = closed.is_some() || left_open.is_some();
-    let (now_task, next_task) = if rests { (None, None) } else { now_and_next(&tasks, now) };
-    let status = Status::of(&standing, tender_at);
-    let prediction = prediction(before, met_heat, tender_at);
-    let goal = worked.case.main().goal;
-    let voice = worked.case.voice;
-    let finishing = Finishing::of(&standing);
-    let pot = PotNow::of(worked, &standing, &finishing);
-    let lines = log::lines(events, &standing, &tasks, &worked.zone, voice);
-    let cooking = met_heat.filter(|_| matches!(status, Status::UnderWay));
-    let costs = Costs { worked, met_heat: cooking, bell: plan.bell, serve_at };
-    // Once the meat is lifted its probe is out, and nothing is wrong with that.
-    let watched = if standing.done(TaskId::Lift).is_some() { &[][..] } else { &reckoning.so_far.probes[..] };
-    let rings = match rests {
-        true => Vec::new(),
-        false => alarms(&tasks, watched, &standing, &costs, now, voice),
-    };
-    let since_heat_min = met_heat.map(|from| minutes_between(from, now));
-    let bones = worked.case.main().bone_pct > 0.0;
-    let stage = actions::running(worked, since_heat_min.unwrap_or_default());
-    let foretold = band(before, wanted.max(from));
-    let moved_words = voice.render(moved_words(&foretold.ready, &band_now.ready, cooking.is_some()));
-    Ok(CookView {
-        status,
-        met_heat_at: met_heat,
-        planned_met_heat_at: planned,
-        now_task,
-        next_task,
-        words: match left_open {
-            Some(since) => {
-                let zone = worked.zone.clone();
-                voice.render(say::left_open(Instant { at: since, zone, read_at }))
-            }
-            None => words(status, worked, &band_now.ready, plan.bell, serve_at, &prediction),
-        },
-        left_open_since: left_open,
-        band: band_now,
-        foretold,
-        before_latest: worked.update.before_latest_s.filter(|_| cooking.is_some()).map(|ready_s| {
-            let [p10, p50, p90] = ready_s.map(|s| s.map(|s| plus_minutes(from, s / 60.0)));
-            Ready { dish: plan.name.clone(), p10, p50, p90, chance: 0.0 }
-        }),
-        moved: if cooking.is_some() { moved_by(worked, voice) } else { Vec::new() },
-        moved_words,
-        course: met_heat.map(|from| course(worked, from)).unwrap_or_default(),
-        look: cooking.and_then(|from| look(worked, from, now, voice)),
-        lift_out: lift_out(worked, from, now, voice),
-        probes: reckoning.so_far.probes.clone(),
-        heat_off_since: reckoning.so_far.heat_off_since,
-        passed_over: reckoning.so_far.passed_over.clone(),
-        alarms: rings,
-        bell: plan.bell,
-        tender_at,
-        lift_at,
-        serve_at,
-        late_min: minutes_between(plan.bell, serve_at).max(0.0).ceil(),
-        tenderness: worked.update.tenderness,
-        goal: [goal.enough / goal.resistance, goal.too_far / goal.resistance],
-        findings: reckoning.so_far.findings,
-        effective: worked.update.effective,
-        surprising: worked.update.surprising,
-        pot,
-        undo: log::last(&lines, false),
-        redo: log::last(&lines, true),
-        log: lines,
-        now: now_task.and_then(|id| actions::now(&tasks, (id, next_task), status, worked, since_heat_min)),
-        asks: actions::Asks::of(status, met_heat.is_some(), &pot, stage, bones, voice),
-        sauce: pot.sauce(plan, kitchen, worked, &finishing),
-        take_out: finishing.out_of_the_pot(plan, worked),
-        outcome: closed.map(|(_, outcome)| outcome.clone()),
-        prediction,
-        learned: if closed.is_some() { learned(&worked.case, &worked.update) } else { Learned::default() },
-        tasks,
-    })
-}
-
 /// The first check that was soft enough, or the lifting.
 pub(super) fn tender_at(standing: &Standing, eaten_as: EatenAs) -> Option<Timestamp> {
     let checked = standing.checks().filter(|(_, found)| found.is_enough_for(eaten_as)).map(|(at, _)| at).min();
@@ -280,7 +152,7 @@ pub(super) fn tender_at(standing: &Standing, eaten_as: EatenAs) -> Option<Timest
 }
 
 /// Marks what is done, and what the work has gone past. Once it is found tender nobody looks, feeds or pours any more.
-fn states(
+pub(super) fn states(
     tasks: Vec<Task>,
     standing: &Standing,
     tender_at: Option<Timestamp>,
@@ -340,7 +212,7 @@ fn states(
 }
 
 /// The task in hand and the next one for the hands.
-fn now_and_next(tasks: &[CookTask], now: Timestamp) -> (Option<TaskId>, Option<TaskId>) {
+pub(super) fn now_and_next(tasks: &[CookTask], now: Timestamp) -> (Option<TaskId>, Option<TaskId>) {
     let open = || tasks.iter().filter(|task| task.state == TaskState::Open);
     let waits = |task: &&CookTask| task.task.kind.waits();
     let hands = || open().filter(|task| !waits(task));
@@ -354,7 +226,7 @@ fn now_and_next(tasks: &[CookTask], now: Timestamp) -> (Option<TaskId>, Option<T
     (in_hand.map(id), next.map(id))
 }
 
-fn prediction(before: &Worked, met_heat: Option<Timestamp>, tender_at: Option<Timestamp>) -> Prediction {
+pub(super) fn prediction(before: &Worked, met_heat: Option<Timestamp>, tender_at: Option<Timestamp>) -> Prediction {
     let foretold_min = [before.ready_min(0.1), before.ready_min(0.5), before.ready_min(0.9)];
     let took_min = met_heat.zip(tender_at).map(|(from, to)| minutes_between(from, to));
     let quicker = took_min.map(|took| before.chance_within(took));
@@ -377,7 +249,7 @@ fn prediction(before: &Worked, met_heat: Option<Timestamp>, tender_at: Option<Ti
 }
 
 /// How the band stands against what was planned.
-fn moved_words(planned: &Ready, now: &Ready, cooking: bool) -> Message {
+pub(super) fn moved_words(planned: &Ready, now: &Ready, cooking: bool) -> Message {
     let Some((was, is)) = planned.p50.zip(now.p50).filter(|_| cooking) else { return Message::nothing() };
     match minutes_between(was, is) {
         min if min.abs() < 5.0 => say::as_planned(),
@@ -386,7 +258,7 @@ fn moved_words(planned: &Ready, now: &Ready, cooking: bool) -> Message {
     }
 }
 
-fn words(
+pub(super) fn words(
     status: Status,
     worked: &Worked,
     ready: &Ready,

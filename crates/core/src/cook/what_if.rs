@@ -59,6 +59,23 @@ pub struct CouldDo {
     pub liquid_l: f64,
 }
 
+impl CouldDo {
+    fn of(id: &str, words: String, cost: String, happened: Option<Happened>, to: Outcome) -> Self {
+        Self {
+            id: id.to_owned(),
+            words,
+            cost,
+            happened,
+            band: to.band,
+            lift_at: to.lift_at,
+            serve_at: to.serve_at,
+            late_min: to.late_min,
+            yield_kg: to.yield_kg,
+            liquid_l: to.liquid_l,
+        }
+    }
+}
+
 /// What could be done now.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct WhatIf {
@@ -261,18 +278,6 @@ pub fn what_if(
     let all = Facts { plan: &own, ..facts };
     let worked = reckoned(&all)?;
     let as_is = outcome(&all, &worked);
-    let choice = |id: &str, words: String, cost: String, happened: Option<Happened>, to: Outcome| CouldDo {
-        id: id.to_owned(),
-        words,
-        cost,
-        happened,
-        band: to.band,
-        lift_at: to.lift_at,
-        serve_at: to.serve_at,
-        late_min: to.late_min,
-        yield_kg: to.yield_kg,
-        liquid_l: to.liquid_l,
-    };
     let eaten_as = worked.case.main().eaten_as;
     let tender = standing.met_heat().and_then(|_| tender_at(&standing, eaten_as));
     let open = !matches!(Status::of(&standing, tender), Status::Closed | Status::Before)
@@ -298,22 +303,17 @@ pub fn what_if(
             let to = outcome(&changed, so_far.worked.as_ref().unwrap_or(&before)).told_by_all(&few, &as_is, &plan);
             let parts = Message::list(to.against(&as_is), Join::Commas);
             let cost = voice.render(say::wins_and_costs(parts, trade));
-            choices.push(choice(id, voice.render(words), cost, Some(happened), to));
+            choices.push(CouldDo::of(id, voice.render(words), cost, Some(happened), to));
         }
-        choices.extend(bells(&all, &as_is, &worked, &choice));
+        choices.extend(bells(&all, &as_is, &worked));
     }
-    let as_it_is = choice("as_it_is", voice.render(say::as_it_is()), String::new(), None, as_is);
+    let as_it_is = CouldDo::of("as_it_is", voice.render(say::as_it_is()), String::new(), None, as_is);
     Ok(WhatIf { as_it_is, choices })
 }
 
 /// Plates at another time: half an hour earlier where it may be tender by then, later by half an hour, an hour, and when nine in
 /// ten are tender.
-fn bells(
-    facts: &Facts,
-    as_is: &Outcome,
-    worked: &Worked,
-    choice: &impl Fn(&str, String, String, Option<Happened>, Outcome) -> CouldDo,
-) -> Vec<CouldDo> {
+fn bells(facts: &Facts, as_is: &Outcome, worked: &Worked) -> Vec<CouldDo> {
     let (plan, now, finishing) = (facts.plan, facts.now, worked.durations.finishing_min());
     let sure = as_is.band.ready.p90.map(|p90| first_quarter(plus_minutes(p90, finishing)));
     let by = |min: f64| Some(plus_minutes(plan.bell, min));
@@ -332,7 +332,7 @@ fn bells(
         let zone = worked.zone.clone();
         let chance = ergastic_words::Share(to.band.ready.chance.clamp(0.01, 0.99));
         let words = voice.render(say::serve_at(Instant { at: bell, zone, read_at: Some(now) }));
-        found.push(choice(
+        found.push(CouldDo::of(
             id,
             words,
             voice.render(say::serve_at_trade(chance)),

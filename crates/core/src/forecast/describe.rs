@@ -86,19 +86,13 @@ pub(super) fn quantiles(values: &[f64], weights: &[f64]) -> Quantiles {
 /// # Errors
 /// Nobody waits for it any more.
 pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Result<Forecast> {
-    let slow = case.stages.iter().all(|stage| stage.medium.facts().slow);
-    let curve_min = if slow { SLOW_CURVE_MIN } else { CURVE_MIN };
-    let physics = case.physics();
+    let (physics, curve_min) = (case.physics(), curve_min(case));
     let record = recorded(&physics, curve_min * MINUTE_S, WARM_PAST_C, &case.how)?;
     let median = &record.times;
     let ensemble = ensemble.unwrap_or_else(|| Weighted::one(median.clone()));
     let ready_min = quantiles(&ensemble.ready_s, &ensemble.weights);
     let too_far_min = quantiles(&ensemble.too_far_s, &ensemble.weights);
-    let chance_ready = case.deadline_s.map(|deadline| chance(&ensemble.weights, |i| ensemble.ready_s[i] <= deadline));
-    let chance_in_window = case.deadline_s.map(|deadline| {
-        chance(&ensemble.weights, |i| ensemble.ready_s[i] <= deadline && deadline <= ensemble.too_far_s[i])
-    });
-
+    let [chance_ready, chance_in_window] = chances(case, &ensemble);
     let p50_s = ready_min.p50.map(|m| m * MINUTE_S);
     // What never gets tender in the cook's own time is told as it is when that time is over.
     let over_s = record.stage_ends_s.last().copied().filter(|s| s.is_finite());
@@ -107,18 +101,15 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Result<Forecast> {
     let shown = || record.frames.iter().filter(move |frame| frame.time_s <= last_s + curve_min * MINUTE_S);
     let inside = case.inside.then(|| inside(case, shown()));
     let under_pressure = case.stages.iter().any(|stage| stage.medium.facts().locked);
-    let come_up_s = if under_pressure { median.came_up_s } else { come_up_s(&physics) };
-    let come_up_min = come_up_s.is_finite().then_some(come_up_s / MINUTE_S);
-    let hold_s = |times: &Times| if times.came_up_s.is_finite() { times.hold_s } else { f64::INFINITY };
-    let holds_s: Vec<f64> = ensemble.times.iter().map(hold_s).collect();
+    let come_up_min = come_up_min(case, median);
     let pressure = PressureMinutes::of(case, &ensemble, &record.stage_ends_s);
     let own_time = OwnTime::of(case, &ensemble)?;
     let chance_ready = chance_ready.or(own_time.as_ref().map(|own| own.chance));
     let parts = parts(case, &ensemble);
     let voice = case.voice;
-    let mut notes = case.notes.clone();
-    notes.extend(notes::unpoured(case, &record.stage_ends_s));
-    notes.extend(notes::of(case, &ready_min, &too_far_min, come_up_min, &parts));
+    let unpoured = notes::unpoured(case, &record.stage_ends_s);
+    let of_the_times = notes::of(case, &ready_min, &too_far_min, come_up_min, &parts);
+    let notes = case.notes.iter().cloned().chain(unpoured).chain(of_the_times);
     Ok(Forecast {
         suitable: true,
         why: voice.render(words::why(case, &ready_min, at_ready.as_ref(), pressure.as_ref())),
@@ -128,7 +119,7 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Result<Forecast> {
         chance_in_window,
         parts,
         stages: spans(case, &record),
-        at_pressure_min: under_pressure.then(|| at_pressure(case, &holds_s, &ensemble.weights)),
+        at_pressure_min: under_pressure.then(|| at_pressure(case, &ensemble)),
         pressure,
         own_time: own_time.clone(),
         curve: shown().map(point).collect(),
@@ -150,9 +141,32 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Result<Forecast> {
         portions: at_ready.as_ref().map(|frame| frame.left.yield_kg / crate::cuts::PORTION_KG),
         thumb: Vec::new(),
         cautions: cautions::of(case, &record, p50_s, come_up_min.is_some()),
-        notes: own_time.map(|own| own.text).into_iter().chain(notes.iter().map(|note| voice.render(note))).collect(),
+        notes: own_time.map(|own| own.text).into_iter().chain(notes.map(|note| voice.render(note))).collect(),
         assumed: Assumed::of(case, |_| true),
     })
+}
+
+/// Until it simmers, or its pressure is up, min; none where it never is.
+fn come_up_min(case: &Case, median: &Times) -> Option<f64> {
+    let under_pressure = case.stages.iter().any(|stage| stage.medium.facts().locked);
+    let come_up_s = if under_pressure { median.came_up_s } else { come_up_s(&case.physics()) };
+    come_up_s.is_finite().then_some(come_up_s / MINUTE_S)
+}
+
+/// Minutes between points of a case's curve.
+fn curve_min(case: &Case) -> f64 {
+    if case.stages.iter().all(|stage| stage.medium.facts().slow) { SLOW_CURVE_MIN } else { CURVE_MIN }
+}
+
+/// P(tender by the deadline), and P(tender by then and not too far): none without one.
+fn chances(case: &Case, ensemble: &Weighted) -> [Option<f64>; 2] {
+    let by = |holds: fn(&Weighted, usize, f64) -> bool| {
+        case.deadline_s.map(|deadline| chance(&ensemble.weights, |i| holds(ensemble, i, deadline)))
+    };
+    [
+        by(|cooks, i, deadline| cooks.ready_s[i] <= deadline),
+        by(|cooks, i, deadline| cooks.ready_s[i] <= deadline && deadline <= cooks.too_far_s[i]),
+    ]
 }
 
 /// The inside of the main part, as it is shown.
@@ -167,13 +181,15 @@ fn inside<'a>(case: &Case, frames: impl Iterator<Item = &'a Frame>) -> Inside {
 }
 
 /// Time at pressure: as solved for, or as given.
-fn at_pressure(case: &Case, holds_s: &[f64], weights: &[f64]) -> Quantiles {
+fn at_pressure(case: &Case, ensemble: &Weighted) -> Quantiles {
+    let hold_s = |times: &Times| if times.came_up_s.is_finite() { times.hold_s } else { f64::INFINITY };
+    let holds_s: Vec<f64> = ensemble.times.iter().map(hold_s).collect();
     let given = case.stages.iter().find_map(|stage| stage.medium.get::<Pressure>()?.hold_s.filter(|s| s.is_finite()));
     match given.map(|hold_s| hold_s / MINUTE_S) {
         Some(minutes) if case.solved_stage().is_none() => {
             Quantiles { p10: Some(minutes), p50: Some(minutes), p90: Some(minutes) }
         }
-        _ => quantiles(holds_s, weights),
+        _ => quantiles(&holds_s, &ensemble.weights),
     }
 }
 

@@ -7,9 +7,10 @@ use super::evidence::{Evidence, Source, gathered, readings_worth};
 use super::resolve::Case;
 use super::stats::{in_order, quantile};
 use super::weighted::{MIN_LEFT, THIN, Weighted, believed, effective, weights};
-use crate::error::{Error, Result};
+use crate::error::Result;
+use ergastic_physics::case as physics;
 use ergastic_physics::members::Drawn;
-use ergastic_physics::{Sample, Times, run_all, run_all_sampled};
+use ergastic_physics::{How, Sample, Times, run_all, run_all_sampled};
 
 /// Of the weight, this has to be left to those that were still firm when a fork said so, with so many of them.
 const MIN_STILL_FIRM: f64 = 0.02;
@@ -121,90 +122,138 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
     let physics = case.physics();
     let drawn = case.drawn();
     let is_one = case.members == 1 || evidence.is_empty();
-    let mut drawn = if is_one { drawn } else { drawn.with_far_animals(&physics) };
+    let drawn = if is_one { drawn } else { drawn.with_far_animals(&physics) };
     let count = drawn.members.len();
     let evidence = gathered(evidence);
-    let findings = evidence.len();
-    // All moments in time order, each with what it is for.
-    let wanted = evidence.iter().map(Evidence::at_s).chain(look_s).chain(ahead_s.iter().copied());
-    let mut moments: Vec<(f64, usize)> = wanted.zip(0..).collect();
-    moments.sort_by(|a, b| a.0.total_cmp(&b.0));
-    let at_s: Vec<f64> = moments.iter().map(|(at_s, _)| *at_s).collect();
-    let run = |drawn: &Drawn| {
-        let (times, taken) = if at_s.is_empty() {
-            (run_all(&physics, drawn, &case.how)?, Vec::new())
-        } else {
-            run_all_sampled(&physics, drawn, &at_s, &case.how)?
-        };
-        let mut samples = vec![Vec::new(); taken.len()];
-        for (samples_then, (_, place)) in taken.into_iter().zip(&moments) {
-            samples[*place] = samples_then;
-        }
-        let ahead = samples.split_off(samples.len().min(findings + usize::from(look_s.is_some())));
-        let seen = samples.split_off(samples.len().min(findings)).pop();
-        let weighing = weigh(&evidence, &samples, drawn.members.len());
-        Ok::<_, Error>((times, (seen, ahead), samples, weighing))
-    };
-    let (times, (mut seen, mut ahead), samples, Weighing { sources, each, mut surprising }) = run(&drawn)?;
-    let all = vec![1.0; sources.len()];
+    let moments = Moments::of(&evidence, look_s, ahead_s);
+    let run = |drawn: &Drawn| moments.run(&physics, drawn, &evidence, &case.how);
+    let Ran { times, seen, ahead, samples, weighing } = run(&drawn)?;
+    let Weighing { sources, each, mut surprising } = weighing;
     let (logs, powers) = match count {
         1 => (vec![0.0], vec![0.0; sources.len()]),
-        _ => tempered(&sources, &all, THIN, count),
+        _ => tempered(&sources, &vec![1.0; sources.len()], THIN, count),
     };
     let (mut moved, before_latest_s) =
         if count > 1 { what_moved(&evidence, &times, &samples, &each) } else { (Vec::new(), None) };
     let half_of = |ensemble: &Weighted| quantile(&ensemble.ready_s, &ensemble.weights, 0.5);
     let half_before = half_of(&Weighted::new(times.clone(), vec![1.0; count]));
-    let mut ensemble = Weighted::new(times, weights(&logs, 1.0));
+    let mut cooks = Cooks { ensemble: Weighted::new(times, weights(&logs, 1.0)), drawn, seen, ahead };
     let effective = effective(&weights(&summed(&sources, count), 1.0));
     let redrawn = powers.iter().any(|power| *power < 1.0) && count > 1;
-    let first = redrawn.then(|| (ensemble.clone(), drawn.clone(), seen.clone(), ahead.clone()));
+    let first = cooks.clone();
     if redrawn {
-        drawn = drawn.again(&ensemble.weights, case.seed);
-        let (times, (looked, later), _, Weighing { sources, .. }) = run(&drawn)?;
+        let drawn = cooks.drawn.again(&cooks.ensemble.weights, case.seed);
+        let Ran { times, seen, ahead, weighing, .. } = run(&drawn)?;
         let rest: Vec<f64> = powers.iter().map(|power| 1.0 - power).collect();
-        let (logs, _) = tempered(&sources, &rest, MIN_LEFT, count);
-        ensemble = Weighted::new(times, weights(&logs, 1.0));
-        (seen, ahead) = (looked, later);
+        let (logs, _) = tempered(&weighing.sources, &rest, MIN_LEFT, count);
+        cooks = Cooks { ensemble: Weighted::new(times, weights(&logs, 1.0)), drawn, seen, ahead };
     }
-    // What a fork finds too firm is not tender, whatever else was read.
+    if let Some(firm_s) = found_firm_s(case, &evidence).filter(|_| count > 1) {
+        let (left, contradicts) = cooks.still_firm(first, firm_s);
+        (cooks, surprising) = (left, surprising || contradicts);
+    }
+    if count > 1 {
+        as_the_band_moved(&mut moved, half_of(&cooks.ensemble).zip(half_before).map(|(is, was)| is - was));
+    }
+    let tenderness = cooks.tenderness();
+    let ahead = cooks.stand(ahead_s, look_s);
+    let Cooks { ensemble, drawn, .. } = cooks;
+    Ok(Update { ensemble, drawn, effective, redrawn, tenderness, surprising, moved, before_latest_s, ahead })
+}
+
+/// When a fork last found it too firm, s: what it finds so is not tender, whatever else was read.
+fn found_firm_s(case: &Case, evidence: &[Evidence]) -> Option<f64> {
     let eaten_as = case.main().eaten_as;
-    let firm_s = evidence.iter().filter_map(|found| match found {
+    let firm = evidence.iter().filter_map(|found| match found {
         Evidence::Check { at_s, found } if !found.is_enough_for(eaten_as) => Some(*at_s),
         _ => None,
     });
-    if let Some(firm_s) = firm_s.reduce(f64::max).filter(|_| count > 1) {
-        if let Some(weights) = still_firm(&ensemble.times, &ensemble.weights, firm_s) {
-            ensemble = Weighted::new(ensemble.times, weights);
-        } else {
-            // The findings contradict each other: the cooks as they were before all of it, those that were still firm then.
-            surprising = true;
-            let (before, drawn_before, seen_before, ahead_before) =
-                first.unwrap_or_else(|| (ensemble.clone(), drawn.clone(), seen.clone(), ahead.clone()));
-            let even = vec![1.0 / count as f64; count];
-            if let Some(weights) = still_firm(&before.times, &even, firm_s) {
-                ensemble = Weighted::new(before.times, weights);
-                (drawn, seen, ahead) = (drawn_before, seen_before, ahead_before);
-            }
+    firm.reduce(f64::max)
+}
+
+/// The moments at which cooks are looked at, in time order, each with what it is for: the findings, a look, what is ahead.
+struct Moments {
+    at_s: Vec<f64>,
+    places: Vec<usize>,
+    findings: usize,
+    looks: usize,
+}
+
+/// What came of a run: the cooks' times, what they showed at the look, ahead, and where something was found.
+struct Ran {
+    times: Vec<Times>,
+    seen: Option<Vec<Sample>>,
+    ahead: Vec<Vec<Sample>>,
+    samples: Vec<Vec<Sample>>,
+    weighing: Weighing,
+}
+
+impl Moments {
+    fn of(evidence: &[Evidence], look_s: Option<f64>, ahead_s: &[f64]) -> Self {
+        let wanted = evidence.iter().map(Evidence::at_s).chain(look_s).chain(ahead_s.iter().copied());
+        let mut moments: Vec<(f64, usize)> = wanted.zip(0..).collect();
+        moments.sort_by(|a, b| a.0.total_cmp(&b.0));
+        let (at_s, places) = moments.into_iter().unzip();
+        Self { at_s, places, findings: evidence.len(), looks: usize::from(look_s.is_some()) }
+    }
+
+    fn run(&self, physics: &physics::Case, drawn: &Drawn, evidence: &[Evidence], how: &How) -> Result<Ran> {
+        let (times, taken) = match self.at_s.is_empty() {
+            true => (run_all(physics, drawn, how)?, Vec::new()),
+            false => run_all_sampled(physics, drawn, &self.at_s, how)?,
+        };
+        let mut samples = vec![Vec::new(); taken.len()];
+        for (samples_then, place) in taken.into_iter().zip(&self.places) {
+            samples[*place] = samples_then;
+        }
+        let ahead = samples.split_off(samples.len().min(self.findings + self.looks));
+        let seen = samples.split_off(samples.len().min(self.findings)).pop();
+        let weighing = weigh(evidence, &samples, drawn.members.len());
+        Ok(Ran { times, seen, ahead, samples, weighing })
+    }
+}
+
+/// Cooks with their weights, and what they show at the look and ahead.
+#[derive(Clone)]
+struct Cooks {
+    ensemble: Weighted,
+    drawn: Drawn,
+    seen: Option<Vec<Sample>>,
+    ahead: Vec<Vec<Sample>>,
+}
+
+impl Cooks {
+    /// Those that were still firm then. Where the findings contradict each other, which is told, those of the `first` cooks, as they
+    /// were before all of it.
+    fn still_firm(self, first: Self, firm_s: f64) -> (Self, bool) {
+        if let Some(weights) = still_firm(&self.ensemble.times, &self.ensemble.weights, firm_s) {
+            return (Self { ensemble: Weighted::new(self.ensemble.times, weights), ..self }, false);
+        }
+        let count = first.drawn.members.len();
+        let even = vec![1.0 / count as f64; count];
+        match still_firm(&first.ensemble.times, &even, firm_s) {
+            Some(weights) => (Self { ensemble: Weighted::new(first.ensemble.times, weights), ..first }, true),
+            None => (self, true),
         }
     }
-    if count > 1 {
-        as_the_band_moved(&mut moved, half_of(&ensemble).zip(half_before).map(|(is, was)| is - was));
-    }
-    let tenderness = seen.and_then(|seen| {
-        let values: Vec<f64> = seen.iter().map(|sample| sample.tenderness).collect();
-        let at = |p| quantile(&values, &ensemble.weights, p);
+
+    /// How tender it is at the look: P10, P50, P90.
+    fn tenderness(&self) -> Option<[f64; 3]> {
+        let values: Vec<f64> = self.seen.as_ref()?.iter().map(|sample| sample.tenderness).collect();
+        let at = |p| quantile(&values, &self.ensemble.weights, p);
         Some([at(0.1)?, at(0.5)?, at(0.9)?])
-    });
-    let order = in_order(&ensemble.ready_s);
-    let stood = |(at_s, samples): (&f64, &Vec<Sample>)| {
-        // What is past is looked at no more.
-        let to_come = look_s.is_none_or(|look_s| *at_s > look_s);
-        let width_s = if to_come { width_after_a_look_s(samples, &ensemble, &order) } else { None };
-        Ahead { width_s, ..stood_at(*at_s, samples, &ensemble) }
-    };
-    let ahead = ahead_s.par_iter().zip(&ahead).map(stood).collect();
-    Ok(Update { ensemble, drawn, effective, redrawn, tenderness, surprising, moved, before_latest_s, ahead })
+    }
+
+    /// How they stand at each of the moments ahead; what is past is looked at no more.
+    fn stand(&self, ahead_s: &[f64], look_s: Option<f64>) -> Vec<Ahead> {
+        let order = in_order(&self.ensemble.ready_s);
+        let stood = |(at_s, samples): (&f64, &Vec<Sample>)| {
+            let to_come = look_s.is_none_or(|look_s| *at_s > look_s);
+            let width_s = if to_come { width_after_a_look_s(samples, &self.ensemble, &order) } else { None };
+            Ahead { width_s, ..stood_at(*at_s, samples, &self.ensemble) }
+        };
+        ahead_s.par_iter().zip(&self.ahead).map(stood).collect()
+    }
 }
 
 /// What all sources say together.

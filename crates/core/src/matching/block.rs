@@ -53,6 +53,28 @@ pub struct Block<'a> {
 /// Things that may be named as free.
 const MAX_KIT: usize = 64;
 
+/// What cuts cost, a kilo.
+fn prices(request: &MatchRequest, kitchen: &Kitchen) -> Result<BTreeMap<Cut, f64>> {
+    if let Some(price) = request.price_per_kg {
+        in_range("price_per_kg", price, 0.0, 10_000.0, Unit::None)?;
+    }
+    let prices = request.prices.clone().unwrap_or_else(|| kitchen.prices.clone());
+    for (cut, price) in &prices {
+        in_range(&format!("prices.{}", cut.key()), *price, 0.0, 10_000.0, Unit::None)?;
+    }
+    Ok(prices)
+}
+
+/// What is free to cook on.
+fn kit(request: &MatchRequest, kitchen: &Kitchen) -> Result<Vec<Kit>> {
+    let kit = request.kit.clone().unwrap_or_else(|| kitchen.kit());
+    match kit.len() {
+        0 => Err(Error::missing("kit", errors::something_to_cook_on())),
+        many if many > MAX_KIT => Err(Error::new(Kind::OutOfRange, "kit", many, errors::at_most(MAX_KIT as u32))),
+        _ => Ok(kit),
+    }
+}
+
 impl<'a> Block<'a> {
     /// Checks a request against a kitchen.
     ///
@@ -68,20 +90,7 @@ impl<'a> Block<'a> {
         let served_kg = request.served.unwrap_or_default().portion_kg();
         let portion_g =
             in_range("portion_g", request.portion_g.unwrap_or(served_kg * 1000.0), 40.0, 600.0, Unit::Grams)?;
-        if let Some(price) = request.price_per_kg {
-            in_range("price_per_kg", price, 0.0, 10_000.0, Unit::None)?;
-        }
-        let prices = request.prices.clone().unwrap_or_else(|| kitchen.prices.clone());
-        for (cut, price) in &prices {
-            in_range(&format!("prices.{}", cut.key()), *price, 0.0, 10_000.0, Unit::None)?;
-        }
-        let kit = request.kit.clone().unwrap_or_else(|| kitchen.kit());
-        if kit.len() > MAX_KIT {
-            return Err(Error::new(Kind::OutOfRange, "kit", kit.len(), errors::at_most(MAX_KIT as u32)));
-        }
-        if kit.is_empty() {
-            return Err(Error::missing("kit", errors::something_to_cook_on()));
-        }
+        let (prices, kit) = (prices(request, kitchen)?, kit(request, kitchen)?);
         let members = request.members.unwrap_or(MEMBERS);
         in_range("members", f64::from(members), 16.0, 1000.0, Unit::None)?;
         let asleep = request.asleep.as_ref().unwrap_or(&kitchen.asleep);
@@ -99,9 +108,9 @@ impl<'a> Block<'a> {
             seed: request.seed,
             units: Some(kitchen.units),
             food_code: Some(kitchen.food_code),
+            how: kitchen.how.clone(),
             ..Default::default()
-        }
-        .with_meat(request.meat());
+        };
         Ok(Self {
             kitchen,
             now,
@@ -114,7 +123,7 @@ impl<'a> Block<'a> {
             asleep: asleep_spans,
             prices,
             price_per_kg: request.price_per_kg,
-            meat,
+            meat: meat.with_meat(request.meat()),
             certainty_given: request.certainty,
             unweighed_for: request.people.filter(|_| request.mass_kg.is_none() && request.pieces.is_none()),
             bell_comes_twice: request.bell.as_ref().is_some_and(|text| comes_twice(text, &zone)),

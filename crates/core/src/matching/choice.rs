@@ -14,10 +14,11 @@ use super::variants::Variant;
 use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
-use crate::forecast::chance;
+use crate::forecast::{Case, ForecastRequest, chance};
 use crate::kitchen::Kit;
+use crate::plan::Plan;
 use crate::sheet::{Worked, lead_min, steps};
-use crate::ways::{MOVE_MIN, Set, WayId};
+use crate::ways::{Heat, MOVE_MIN, Set, WayId};
 
 /// From this chance on a way is tight rather than too late.
 pub(super) const TIGHT: f64 = 0.5;
@@ -156,11 +157,28 @@ fn verdict(block: &Block, worked: &Worked, variant: &Variant, times: &Times, cha
     (verdict, late.map_or_else(|| forecast.why.clone(), |said| case.voice.render(said)))
 }
 
-fn compute(block: &Block, variant: Variant) -> Result<Choice> {
+/// The variant as a plan of this block.
+fn planned(block: &Block, variant: &Variant) -> Plan {
     let mut plan = block.plan(variant.forecast.clone());
     if variant.hurry.is_some_and(|hurry| hurry.unbrowned) {
         plan.prepare.sear = Sear::None;
     }
+    plan
+}
+
+/// Whether it comes out of the pit with a bark on it.
+fn has_bark(case: &Case) -> bool {
+    case.stages.iter().any(|stage| stage.medium.id() == WayId::Pit) && !case.last().medium.is_pot()
+}
+
+/// The heat that it begins with.
+fn first_heat(forecast: &ForecastRequest) -> Heat {
+    let first = forecast.stages.as_ref().and_then(|stages| stages.first()?.heat.as_ref());
+    first.or(forecast.heat.as_ref()).cloned().unwrap_or_default()
+}
+
+fn compute(block: &Block, variant: Variant) -> Result<Choice> {
+    let mut plan = planned(block, &variant);
     let worked = Worked::new(&plan, block.kitchen, &[], None).map_err(|error| error.out_of("forecast"))?;
     let (case, durations, forecast) = (&worked.case, &worked.durations, &worked.forecast);
     let (voice, people, loads) = (case.voice, f64::from(block.people), f64::from(variant.loads));
@@ -170,20 +188,16 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
     let chance_ready = worked.chance_within(times.there_min);
     let (verdict, why) = verdict(block, &worked, &variant, &times, chance_ready);
     let clashes = clashes(block, &worked.case.first().medium, &times);
-
-    let yield_kg = durations.yield_kg * loads;
-    let portions = yield_kg / block.portion_kg;
-    let cost = block.cost(case).map(|cost| cost * loads);
-    let sear = plan.prepare.sear;
+    let (yield_kg, cost) = (durations.yield_kg * loads, block.cost(case).map(|cost| cost * loads));
+    let (portions, sear) = (yield_kg / block.portion_kg, plan.prepare.sear);
     plan.forecast.members = None;
     plan.forecast.eaten_as.get_or_insert(case.main().eaten_as);
     let stages = plan.forecast.stages.clone();
-    let first = stages.as_ref().and_then(|stages| stages.first());
     Ok(Choice {
         id: variant.id,
         name: voice.render(variant.name),
         method: case.first().method,
-        heat: first.and_then(|stage| stage.heat.clone()).or_else(|| plan.forecast.heat.clone()).unwrap_or_default(),
+        heat: first_heat(&plan.forecast),
         stages,
         shape: variant.shape,
         verdict,
@@ -209,7 +223,7 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         sauce_l: sauce.litres,
         body_pct: sauce.gelatin_pct,
         sauce_body: voice.render(finish::body(sauce.body)),
-        bark: case.stages.iter().any(|stage| stage.medium.id() == WayId::Pit) && !case.last().medium.is_pot(),
+        bark: has_bark(case),
         fuel: fuel(case, &forecast.stages, forecast.ready_min.p50.unwrap_or(0.0), sear),
         washing_up: washing_up(case, sear),
         clashes: clashes.into_iter().map(|clash| voice.render(clash)).collect(),
@@ -235,7 +249,7 @@ fn hands(worked: &Worked, lead_min: f64) -> Vec<Work> {
 }
 
 /// Everything a chain needs stands in its stages; the first piece of kit stands in the variant.
-fn case_kit(first: Kit, case: &crate::forecast::Case) -> Vec<Kit> {
+fn case_kit(first: Kit, case: &Case) -> Vec<Kit> {
     std::iter::once(first).chain(case.stages.iter().skip(1).filter_map(|stage| stage.medium.facts().kit)).collect()
 }
 

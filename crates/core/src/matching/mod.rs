@@ -56,15 +56,7 @@ const DAY_BEFORE_H: f64 = 18.0;
 /// # Errors
 /// Names the field that can't be used. A tender cut is answered with `suitable: false`, not with an error.
 pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -> Result<Matched> {
-    let mut kitchen = match &request.kitchen {
-        Some(counts) => counts.onto(kitchen).map_err(|error| error.within("kitchen"))?,
-        None => kitchen.clone(),
-    };
-    if let Some(altitude_m) = request.altitude_m {
-        kitchen.altitude_m = in_range("altitude_m", altitude_m, -430.0, 5000.0, Unit::Metres)?;
-    }
-    let kitchen = request.kit.as_ref().map_or_else(|| kitchen.clone(), |kit| kitchen.with_only(kit));
-    let kitchen = &Kitchen { units: request.units.unwrap_or(kitchen.units), ..kitchen };
+    let kitchen = &kitchen_of(request, kitchen)?;
     let voice = kitchen.voice();
     let mut block = Block::new(request, kitchen, clock)?;
     let mut answer = Matched::empty(request, &block);
@@ -85,24 +77,7 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
     }
     let lies = block.lies()?;
     answer.mass_kg = lies.mass_kg;
-    answer.assumed = Assumed::of(&lies, |filled| OF_THE_MEAT.contains(&filled.name));
-    if let Some(text) = request.bell.as_ref().filter(|_| block.bell_comes_twice) {
-        answer.assumed.push(Assumed {
-            field: "bell".into(),
-            name: voice.render(meal_words::assumed_name("bell")),
-            value: text.clone(),
-            why: voice.render(meal_words::assumed_first_of_two()),
-        });
-    }
-    if let Some(people) = block.enough_for {
-        let value = voice.render(Message::quantity(Mass(lies.mass_kg)));
-        answer.assumed.push(Assumed {
-            field: "mass_kg".into(),
-            name: voice.render(forecast_words::filled("mass_kg")),
-            value,
-            why: voice.render(say::enough_for(people)),
-        });
-    }
+    answer.assumed = assumed(request, &block, &lies);
     answer.notes = lies.notes.iter().map(|note| voice.render(note)).collect();
     for warning in lies.parts.iter().flat_map(|part| suits::warnings(part.facts, part.eaten_as, voice)) {
         if !answer.warnings.iter().any(|old| old.id == warning.id) {
@@ -132,6 +107,43 @@ pub fn match_ways(request: &MatchRequest, kitchen: &Kitchen, clock: Timestamp) -
     }
     (answer.ways, answer.two_stage) = (ways, two_stage);
     Ok(answer)
+}
+
+/// The kitchen as the request has it.
+fn kitchen_of(request: &MatchRequest, kitchen: &Kitchen) -> Result<Kitchen> {
+    let mut kitchen = match &request.kitchen {
+        Some(counts) => counts.onto(kitchen).map_err(|error| error.within("kitchen"))?,
+        None => kitchen.clone(),
+    };
+    if let Some(altitude_m) = request.altitude_m {
+        kitchen.altitude_m = in_range("altitude_m", altitude_m, -430.0, 5000.0, Unit::Metres)?;
+    }
+    let kitchen = request.kit.as_ref().map_or_else(|| kitchen.clone(), |kit| kitchen.with_only(kit));
+    Ok(Kitchen { units: request.units.unwrap_or(kitchen.units), ..kitchen })
+}
+
+/// What nobody said of the block.
+fn assumed(request: &MatchRequest, block: &Block, lies: &Case) -> Vec<Assumed> {
+    let voice = block.kitchen.voice();
+    let mut assumed = Assumed::of(lies, |filled| OF_THE_MEAT.contains(&filled.name));
+    if let Some(text) = request.bell.as_ref().filter(|_| block.bell_comes_twice) {
+        assumed.push(Assumed {
+            field: "bell".into(),
+            name: voice.render(meal_words::assumed_name("bell")),
+            value: text.clone(),
+            why: voice.render(meal_words::assumed_first_of_two()),
+        });
+    }
+    if let Some(people) = block.enough_for {
+        let value = voice.render(Message::quantity(Mass(lies.mass_kg)));
+        assumed.push(Assumed {
+            field: "mass_kg".into(),
+            name: voice.render(forecast_words::filled("mass_kg")),
+            value,
+            why: voice.render(say::enough_for(people)),
+        });
+    }
+    assumed
 }
 
 impl Matched {

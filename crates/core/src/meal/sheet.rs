@@ -4,7 +4,7 @@ use crate::kitchen::ThingKind;
 use ergastic_words::{Message, Share, Span, meal as say, sheet as told};
 use jiff::Timestamp;
 
-use super::answer::{DishHours, MealConflict, MealSheet, MealTask, PlacingProblem};
+use super::answer::{ClockChange, DishHours, MealConflict, MealSheet, MealTask, PlacingProblem};
 use super::clocks::{changes, second_time};
 use super::lateness::lateness;
 use super::request::{Pin, SheetRequest};
@@ -138,18 +138,8 @@ fn worked_back(table: &Table) -> Result<MealSheet> {
     answer(table, &chosen, &placed, &dishes, gave_way)
 }
 
-fn answer(
-    table: &Table,
-    courses: &[&Course],
-    placed: &Placed,
-    dishes: &[Vec<Task>],
-    gave_way: Vec<super::answer::GaveWay>,
-) -> Result<MealSheet> {
-    let voice = table.voice();
-    let cooked = (0..courses.len()).filter_map(|i| Some(table.cook_of(i)?.serve_at));
-    let serve_at = cooked.fold(placed.serve_at(), Timestamp::max);
-    let start_at = dishes.iter().flatten().map(|task| task.start).min().unwrap_or(serve_at);
-    let clock_changes = changes(&table.zone, start_at.min(table.now), serve_at, voice);
+/// The tasks of all dishes in the order of their hours, with whose they are.
+fn in_order(table: &Table, courses: &[&Course], dishes: &[Vec<Task>], clock_changes: &[ClockChange]) -> Vec<MealTask> {
     let mut tasks: Vec<MealTask> = Vec::new();
     for (i, (course, list)) in courses.iter().zip(dishes).enumerate() {
         let id = |task: TaskId| format!("{}-{task}", i + 1);
@@ -178,12 +168,28 @@ fn answer(
             own_min: pin(task.id).and_then(|pin| pin.min),
             moves: cook.is_none() && course.steps.all().any(|step| step.id == task.id),
             done: cooked(task.id).is_some_and(|cooked| cooked.done),
-            second_time: second_time(&clock_changes, task.start),
+            second_time: second_time(clock_changes, task.start),
             cautions: task.cautions.clone(),
         }));
     }
     tasks.sort_by_key(|task| (task.start, task.kind, task.number, task.step));
     whose(&mut tasks, table);
+    tasks
+}
+
+fn answer(
+    table: &Table,
+    courses: &[&Course],
+    placed: &Placed,
+    dishes: &[Vec<Task>],
+    gave_way: Vec<super::answer::GaveWay>,
+) -> Result<MealSheet> {
+    let voice = table.voice();
+    let cooked = (0..courses.len()).filter_map(|i| Some(table.cook_of(i)?.serve_at));
+    let serve_at = cooked.fold(placed.serve_at(), Timestamp::max);
+    let start_at = dishes.iter().flatten().map(|task| task.start).min().unwrap_or(serve_at);
+    let clock_changes = changes(&table.zone, start_at.min(table.now), serve_at, voice);
+    let tasks = in_order(table, courses, dishes, &clock_changes);
     let bands: Vec<_> = courses
         .iter()
         .zip(dishes)

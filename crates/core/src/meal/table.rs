@@ -57,6 +57,62 @@ pub(super) struct Table {
     pub as_problem: bool,
 }
 
+/// What nobody said, and what was taken for it.
+struct Assume {
+    voice: Voice,
+    found: Vec<Assumed>,
+}
+
+impl Assume {
+    fn with(&mut self, field: &'static str, value: Message, why: Message) {
+        let name = self.voice.render(say::assumed_name(field));
+        let (value, why) = (self.voice.render(value), self.voice.render(why));
+        self.found.push(Assumed { field: field.into(), name, value, why });
+    }
+}
+
+/// The kitchen's things, certainty and nights as the request has them.
+fn fill_kitchen(request: &SheetRequest, kitchen: &mut Kitchen, assumed: &mut Assume) -> Result<()> {
+    match &request.kitchen {
+        Some(counts) => {
+            // Where the pots are not counted nobody has said that they are too few.
+            let enough = kitchen.pots.len().max(request.dishes.len()) as u32;
+            let counts = Counts { pots: counts.pots.or(Some(enough)), ..counts.clone() };
+            *kitchen = counts.onto(kitchen).map_err(|error| error.within("kitchen"))?;
+        }
+        None => assumed.with("kitchen", say::assumed_its_things(), say::assumed_kitchen()),
+    }
+    let asked = match (request.certainty, &request.regret) {
+        (Some(certainty), _) => in_range("certainty", certainty, 0.5, 0.99, Unit::None)?,
+        (None, Some(regret)) => regret.certainty().map_err(|error| error.within("regret"))?,
+        (None, None) => {
+            let certainty = kitchen.certainty;
+            assumed.with("certainty", Message::text(certainty.to_string()), say::assumed_kitchen());
+            certainty
+        }
+    };
+    kitchen.certainty = asked;
+    if let Some(asleep) = &request.asleep {
+        kitchen.asleep.clone_from(asleep);
+    } else if kitchen.asleep.is_empty() {
+        assumed.with("asleep", say::assumed_nobody_sleeps(), say::assumed_nothing_said());
+    }
+    Ok(())
+}
+
+/// Each dish as a plan, in a vessel of its own.
+fn plans(request: &SheetRequest, kitchen: &Kitchen, bell: Timestamp) -> Result<Vec<Plan>> {
+    let voice = kitchen.voice();
+    let mut plans = Vec::new();
+    for (i, dish) in request.dishes.iter().enumerate() {
+        let here = format!("dishes[{i}]");
+        let plan = dish.plan(i + 1, bell, voice).map_err(|error| error.within(&here))?;
+        plans.push(plan);
+    }
+    own_vessels(&mut plans, kitchen);
+    Ok(plans)
+}
+
 impl Table {
     /// Fills a request in.
     ///
@@ -69,26 +125,18 @@ impl Table {
             kitchen.units = units;
         }
         let voice = kitchen.voice();
-        let mut assumed = Vec::new();
-        let mut assume = |field: &'static str, value: Message, why: Message| {
-            assumed.push(Assumed {
-                field: field.into(),
-                name: voice.render(say::assumed_name(field)),
-                value: voice.render(value),
-                why: voice.render(why),
-            });
-        };
+        let mut assumed = Assume { voice, found: Vec::new() };
         if let Some(named) = &request.zone {
             zone("zone", named)?;
             kitchen.zone.clone_from(named);
         } else {
-            assume("zone", Message::text(kitchen.zone.clone()), say::assumed_kitchen());
+            assumed.with("zone", Message::text(kitchen.zone.clone()), say::assumed_kitchen());
         }
         let in_zone = zone("zone", &kitchen.zone)?;
         let now = match &request.now {
             Some(text) => instant("now", text, &in_zone)?,
             None => {
-                assume("now", Message::text(now.to_string()), say::assumed_clock());
+                assumed.with("now", Message::text(now.to_string()), say::assumed_clock());
                 now
             }
         };
@@ -96,43 +144,14 @@ impl Table {
         check_instant("now", now)?;
         check_instant("bell", bell)?;
         if comes_twice(&request.bell, &in_zone) {
-            assume("bell", Message::text(request.bell.clone()), say::assumed_first_of_two());
+            assumed.with("bell", Message::text(request.bell.clone()), say::assumed_first_of_two());
         }
         in_range("bell", minutes_between(now, bell) / 1440.0, BELL_DAYS[0], BELL_DAYS[1], Unit::DaysFromNow)?;
-        match &request.kitchen {
-            Some(counts) => {
-                // Where the pots are not counted nobody has said that they are too few.
-                let enough = kitchen.pots.len().max(request.dishes.len()) as u32;
-                let counts = Counts { pots: counts.pots.or(Some(enough)), ..counts.clone() };
-                kitchen = counts.onto(&kitchen).map_err(|error| error.within("kitchen"))?;
-            }
-            None => assume("kitchen", say::assumed_its_things(), say::assumed_kitchen()),
-        }
-        let asked = match (request.certainty, &request.regret) {
-            (Some(certainty), _) => in_range("certainty", certainty, 0.5, 0.99, Unit::None)?,
-            (None, Some(regret)) => regret.certainty().map_err(|error| error.within("regret"))?,
-            (None, None) => {
-                let certainty = kitchen.certainty;
-                assume("certainty", Message::text(certainty.to_string()), say::assumed_kitchen());
-                certainty
-            }
-        };
-        kitchen.certainty = asked;
-        if let Some(asleep) = &request.asleep {
-            kitchen.asleep.clone_from(asleep);
-        } else if kitchen.asleep.is_empty() {
-            assume("asleep", say::assumed_nobody_sleeps(), say::assumed_nothing_said());
-        }
+        fill_kitchen(request, &mut kitchen, &mut assumed)?;
         let (from, to) = (plus_minutes(bell.min(now), -FURTHEST_MIN), plus_minutes(bell.max(now), 4.0 * 1440.0));
         let asleep = spans("asleep", &kitchen.asleep, from, to, &in_zone)?;
         let away = spans("away", request.away.as_deref().unwrap_or_default(), from, to, &in_zone)?;
-        let mut plans = Vec::new();
-        for (i, dish) in request.dishes.iter().enumerate() {
-            let here = format!("dishes[{i}]");
-            let plan = dish.plan(i + 1, bell, voice).map_err(|error| error.within(&here))?;
-            plans.push(plan);
-        }
-        own_vessels(&mut plans, &kitchen);
+        let plans = plans(request, &kitchen, bell)?;
         let certainty = plans.iter().map(|plan| plan.certainty(&kitchen)).collect();
         let mut table = Self {
             zone: in_zone,
@@ -145,7 +164,7 @@ impl Table {
             asked_pins: Vec::new(),
             plans,
             kitchen,
-            assumed,
+            assumed: assumed.found,
             taken: Vec::new(),
             under_way: Vec::new(),
             only_tried: false,

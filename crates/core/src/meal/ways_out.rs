@@ -53,23 +53,8 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> R
             told(text, trade, tried, WayChange::Dish { number: i as u32 + 1, plan: Box::new(plan) });
         }
     }
-    let borrowed = [
-        (Borrowed::Hands, say::more_hands(), say::more_hands_trade()),
-        (Borrowed::Pan, say::second_pan(), say::second_pan_trade()),
-        (Borrowed::Burner, say::more_burners(), say::more_burners_trade()),
-        (Borrowed::Oven, say::more_ovens(), say::more_ovens_trade()),
-    ];
-    for (thing, text, trade) in borrowed {
-        let with = [&table.terms.borrowed[..], &[thing]].concat();
-        let lent = Table { terms: Terms { borrowed: with, ..table.terms }, ..table.clone() };
-        told(text, trade, place(&lent, courses, FEW_TRIES)?, WayChange::Borrow { thing });
-    }
-    if !table.asleep.is_empty() {
-        let less_sleep_min = table.terms.less_sleep_min + BORROWED_SLEEP_MIN;
-        let up = Table { terms: Terms { less_sleep_min, ..table.terms.clone() }, ..table.clone() };
-        let tried = place(&up, courses, FEW_TRIES)?;
-        let text = say::less_sleep(Span(f64::from(BORROWED_SLEEP_MIN)));
-        told(text, say::less_sleep_trade(), tried, WayChange::Sleep { minutes: BORROWED_SLEEP_MIN });
+    for (text, trade, other, change) in lent(table) {
+        told(text, trade, place(&other, courses, FEW_TRIES)?, change);
     }
     found.sort_by(|a, b| a.0.total_cmp(&b.0));
     let mut ways: Vec<WayOut> = found.into_iter().map(|(_, way)| way).take(MAX_TOLD).collect();
@@ -90,4 +75,28 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> R
         });
     }
     Ok(ways)
+}
+
+/// The table with something more of the kitchen, or of the night: what, what it costs, and the change.
+fn lent(table: &Table) -> Vec<(Message, Message, Table, WayChange)> {
+    let borrowed = [
+        (Borrowed::Hands, say::more_hands(), say::more_hands_trade()),
+        (Borrowed::Pan, say::second_pan(), say::second_pan_trade()),
+        (Borrowed::Burner, say::more_burners(), say::more_burners_trade()),
+        (Borrowed::Oven, say::more_ovens(), say::more_ovens_trade()),
+    ];
+    let with = |(thing, text, trade)| {
+        let borrowed = [&table.terms.borrowed[..], &[thing]].concat();
+        let terms = Terms { borrowed, ..table.terms };
+        (text, trade, Table { terms, ..table.clone() }, WayChange::Borrow { thing })
+    };
+    let mut found: Vec<_> = borrowed.into_iter().map(with).collect();
+    if !table.asleep.is_empty() {
+        let less_sleep_min = table.terms.less_sleep_min + BORROWED_SLEEP_MIN;
+        let terms = Terms { less_sleep_min, ..table.terms.clone() };
+        let text = say::less_sleep(Span(f64::from(BORROWED_SLEEP_MIN)));
+        let change = WayChange::Sleep { minutes: BORROWED_SLEEP_MIN };
+        found.push((text, say::less_sleep_trade(), Table { terms, ..table.clone() }, change));
+    }
+    found
 }

@@ -69,7 +69,7 @@ use crate::cuts::Cut;
 use crate::cuts::PORTION_KG;
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::finish::Target;
-use crate::forecast::{BodyFrom, Case, CurvePoint, ForBody, Forecast, ForecastRequest, Meat, forecast};
+use crate::forecast::{BodyFrom, Case, ForBody, Forecast, ForecastRequest, Meat, forecast};
 use crate::heat::pot::{Lid, Vessel};
 use crate::kitchen::Kitchen;
 use ergastic_physics::body::DENSITY;
@@ -147,21 +147,17 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     let wet = case.stages.iter().any(|stage| stage.medium.is_pot());
     let base_l = if wet { pot::base_l(bench, case.liquid_l) } else { 0.0 };
     let salt = salt::salt(&case, bench, &foretold, hours, base_l);
-    let height_m = true_height_m.unwrap_or(case.pot().height_m);
     let seasoning = Seasoning::of(&case, bench, &foretold, hours, dish.target == Target::Glaze);
-    let stop_at_l = seasoning.as_ref().map_or(0.0, |seasoning| seasoning.stop_at_l);
-    let pot = pot::pot(&case, bench, &foretold, stop_at_l, hours, height_m);
+    let stop_at_l = seasoning.as_ref().map_or(0.0, |s| s.stop_at_l);
+    let pot = pot::pot(&case, bench, &foretold, stop_at_l, hours, true_height_m.unwrap_or(case.pot().height_m));
     let browned = case.first().medium.is_pot() || dish.seared_anyway;
     let sear = if browned { sear::sear(&case, bench, kitchen) } else { SearPlan::none() };
-    let at_end = |of: &dyn Fn(&CurvePoint) -> f64| pot::along(&foretold.curve, hours * 60.0, of);
-    let yield_kg = f64::max(0.0, at_end(&|point| point.yield_kg));
+    let yield_kg = f64::max(0.0, pot::along(&foretold.curve, hours * 60.0, |point| point.yield_kg));
     let trimmed = trim::trimmed(&case, bench, price_per_kg, people, yield_kg);
-    let left_l = pot.as_ref().map_or(0.0, |pot| pot.left_l);
-    let balance = pot.as_ref().map(|pot| balance::balance(bench, &pot.poured, hours, people, left_l, case.voice));
-    let medium_c = at_end(&|point| point.medium_c).clamp(40.0, case.boil_c);
-    let sealed = case.last().medium.facts().locked;
-    let later = later::later(bench, medium_c, hours * 60.0, sealed, case.voice);
-    let coals = dial::coal_ring(&case, hours * 60.0);
+    let balance = pot.as_ref().map(|pot| balance::balance(bench, &pot.poured, hours, people, pot.left_l, case.voice));
+    let later = goes_in_later(bench, &case, &foretold, hours);
+    let (coals, schools) =
+        (dial::coal_ring(&case, hours * 60.0), schools::schools(&case, &request, bench, kitchen, wet)?);
     let laid = Laid {
         case: &case,
         bench,
@@ -181,7 +177,7 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         portions: yield_kg / PORTION_KG,
         plate_kg: yield_kg,
         warnings,
-        schools: schools::schools(&case, &request, bench, kitchen, wet)?,
+        schools,
         because,
         dial: dial::dial(&request, &case)?,
         coals,
@@ -198,6 +194,12 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         balance,
         later,
     })
+}
+
+/// What goes in on the way, at the heat it meets.
+fn goes_in_later(bench: &Prepare, case: &Case, foretold: &Forecast, hours: f64) -> Vec<LaterAnswer> {
+    let medium_c = pot::along(&foretold.curve, hours * 60.0, |point| point.medium_c).clamp(40.0, case.boil_c);
+    later::later(bench, medium_c, hours * 60.0, case.last().medium.facts().locked, case.voice)
 }
 
 /// A tender cut is refused with its reason.

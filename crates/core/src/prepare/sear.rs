@@ -160,18 +160,20 @@ pub fn usual_fat(case: &Case) -> SearFat {
     if case.main().facts.fat_pct >= FAT_ENOUGH_PCT { SearFat::Own } else { SearFat::Oil }
 }
 
-/// Lays the pieces in batches: the most that leave room and still brown, or as many as the cook says.
-pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
-    let frozen = case.start_c < THAWED_C;
+/// How long a side browns, s, and how hot the pan is for it, °C; sugar burns: a coat of it wants the pan gentler.
+fn browned(bench: &Prepare) -> Option<(f64, f64)> {
     let (brown_s, hot_c) = match bench.sear {
-        Sear::None => return SearPlan::none(),
-        _ if frozen => return SearPlan::none(),
+        Sear::None => return None,
         Sear::Hard => (BROWN_HARD_S, 230.0),
         Sear::Light => (BROWN_LIGHT_S, 205.0),
     };
+    Some((brown_s, if bench.sugared { 180.0 } else { hot_c }))
+}
+
+/// Lays the pieces in batches: the most that leave room and still brown, or as many as the cook says.
+pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
+    let Some((brown_s, hot_c)) = browned(bench).filter(|_| case.start_c >= THAWED_C) else { return SearPlan::none() };
     let (pan, pans) = hot_pan(case, bench, kitchen);
-    // Sugar burns: a coat of it wants the pan gentler.
-    let hot_c = if bench.sugared { 180.0 } else { hot_c };
     let start_c = f64::min(hot_c, 0.95 * pan.most_c());
     let [thick, middle, long] = case.main().sides_m;
     let lies_m2 = middle * long;

@@ -87,23 +87,28 @@ pub struct SafetyPage {
     pub parts: Vec<SafetyPart>,
 }
 
-/// The page in a voice.
-pub fn safety_page(voice: Voice) -> SafetyPage {
-    use SourceKind::{Maker, Practice, Published};
-    let code = voice.food_code();
-    let line = |(said, source): (Message, SourceKind)| SafetyLine {
+/// A line of the page, and what it rests on.
+type Line = (Message, SourceKind);
+
+/// The cautions by step.
+fn parts(voice: Voice) -> Vec<SafetyPart> {
+    let line = |(said, source): Line| SafetyLine {
         text: voice.render(said),
         source,
         source_words: voice.render(say::page_source(source.key())),
     };
-    let part = |key: &'static str, lines: Vec<(Message, SourceKind)>| SafetyPart {
+    let part = |(key, lines): (&'static str, Vec<Line>)| SafetyPart {
         name: voice.render(say::page_part(key)),
         lines: lines.into_iter().map(line).collect(),
     };
-    let [low, high] = code.hot_hold_elsewhere_c().map(Guide);
-    let [danger_low, danger_high] = DANGER_C.map(Guide);
-    let parts = vec![
-        part(
+    cooked().into_iter().chain(kept(voice)).map(part).collect()
+}
+
+/// Up to the table.
+fn cooked() -> Vec<(&'static str, Vec<Line>)> {
+    use SourceKind::{Maker, Practice, Published};
+    vec![
+        (
             "board",
             vec![
                 (say::raw_meat(), Published),
@@ -113,8 +118,8 @@ pub fn safety_page(voice: Voice) -> SafetyPage {
                 (say::chilli(), Practice),
             ],
         ),
-        part("pan", vec![(say::hot_fat(), Practice), (say::wine_flames(), Practice)]),
-        part(
+        ("pan", vec![(say::hot_fat(), Practice), (say::wine_flames(), Practice)]),
+        (
             "heat",
             vec![
                 (say::page_whole(Guide(WHOLE_C), Guide(MINCED_C)), Published),
@@ -129,12 +134,22 @@ pub fn safety_page(voice: Voice) -> SafetyPage {
                 (say::cured_pink(), Practice),
             ],
         ),
-        part(
+        (
             "pressure",
             vec![(say::pressure_lid(), Maker), (say::page_full(), Maker), (say::page_least(Volume(MIN_LITRES)), Maker)],
         ),
-        part("fire", vec![(say::coals_outdoors(), Published), (say::page_hot_iron(), Practice)]),
-        part(
+        ("fire", vec![(say::coals_outdoors(), Published), (say::page_hot_iron(), Practice)]),
+    ]
+}
+
+/// What is kept, and what comes to the table.
+fn kept(voice: Voice) -> Vec<(&'static str, Vec<Line>)> {
+    use SourceKind::Published;
+    let code = voice.food_code();
+    let [low, high] = code.hot_hold_elsewhere_c().map(Guide);
+    let [danger_low, danger_high] = DANGER_C.map(Guide);
+    vec![
+        (
             "kept",
             vec![
                 (say::page_danger(danger_low, danger_high, Minutes(DANGER_MIN)), Published),
@@ -150,11 +165,16 @@ pub fn safety_page(voice: Voice) -> SafetyPage {
                 (cooked_bag_said(voice), Published),
             ],
         ),
-        part(
+        (
             "table",
             vec![(say::page_allergens(), Published), (say::page_eggs(), Published), (say::page_licensed(), Published)],
         ),
-    ];
+    ]
+}
+
+/// The page in a voice.
+pub fn safety_page(voice: Voice) -> SafetyPage {
+    let code = voice.food_code();
     let choice = |code: FoodCode| CodeChoice {
         code,
         name: voice.render(say::page_code(code.key())),
@@ -167,7 +187,12 @@ pub fn safety_page(voice: Voice) -> SafetyPage {
         reheat_c: code.reheat_c(),
         cold_c: code.cold_c(),
     };
-    SafetyPage { defers: voice.render(say::page_defers()), code, codes: FoodCode::ALL.map(choice).into(), parts }
+    SafetyPage {
+        defers: voice.render(say::page_defers()),
+        code,
+        codes: FoodCode::ALL.map(choice).into(),
+        parts: parts(voice),
+    }
 }
 
 #[cfg(test)]

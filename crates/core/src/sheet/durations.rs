@@ -169,23 +169,66 @@ fn later(plan: &Plan, case: &Case, forecast: &Forecast, makes_sauce: bool) -> (O
     (dumplings.first().copied(), rest)
 }
 
+/// What is in the pot when it is tender, with what was poured in on the way.
+struct Left {
+    liquid_l: f64,
+    topped_up_l: f64,
+    fat_l: f64,
+    liquid_salt_g: f64,
+    gelatin_g: f64,
+    yield_kg: f64,
+    meat_salt_g: f64,
+    dredged_flour_g: f64,
+}
+
+impl Left {
+    fn of(plan: &Plan, case: &Case, forecast: &Forecast, topped_up_l: f64) -> Self {
+        let liquid_salt_g = forecast.salt_g.unwrap_or(0.0);
+        Self {
+            liquid_l: forecast.liquid_left_l.unwrap_or(case.liquid_l) + topped_up_l,
+            topped_up_l,
+            fat_l: forecast.fat_l.unwrap_or(0.0),
+            liquid_salt_g,
+            gelatin_g: forecast.gelatin_g.unwrap_or(0.0),
+            yield_kg: forecast.yield_kg.unwrap_or(0.0),
+            meat_salt_g: f64::max(0.0, case.salt_g - liquid_salt_g),
+            dredged_flour_g: if plan.prepare.flour { flour_g(case) } else { 0.0 },
+        }
+    }
+
+    /// As a sauce begins.
+    fn as_sauce(&self) -> SauceRequest {
+        SauceRequest {
+            liquid_l: Some(self.liquid_l),
+            fat_l: Some(self.fat_l),
+            salt_g: Some(self.liquid_salt_g),
+            gelatin_g: Some(self.gelatin_g),
+            meat_kg: Some(self.yield_kg),
+            meat_salt_g: Some(self.meat_salt_g),
+            dredged_flour_g: Some(self.dredged_flour_g),
+            ..SauceRequest::default()
+        }
+    }
+}
+
 impl SauceWork {
     /// Where there is none.
     fn none() -> Self {
         Self { skim_min: 0.0, make_min: 0.0, making: Message::nothing() }
     }
 
-    fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, left: SauceRequest, fat_mm: f64) -> Self {
-        let skims = left.fat_l.is_some_and(|fat_l| fat_l > 0.0);
+    fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, left: &Left) -> Self {
+        let skims = left.fat_l > 0.0;
+        let fat_mm = left.fat_l / case.pot().floor_m2;
         let burner = Burner::under_pot(case, &plan.prepare, kitchen);
         let wanted = SauceRequest {
             vessel: Some(plan.request(kitchen).vessel.unwrap_or_default()),
             hob_w: Some(burner.watts),
             hob_kind: Some(burner.kind),
-            share: Some(tonight(plan.people, left.liquid_l.unwrap_or(0.0))),
+            share: Some(tonight(plan.people, left.liquid_l)),
             target: plan.target,
             thickener: plan.thickener,
-            ..left
+            ..left.as_sauce()
         };
         let Ok(path) = path(&wanted) else { return Self::none() };
         let after_skim = path.steps.into_iter().skip(usize::from(skims));
@@ -208,30 +251,10 @@ impl Durations {
         let sear = in_pot.then(|| sear(case, &plan.prepare, kitchen)).filter(SearPlan::happens);
         let cook_min = forecast.ready_min.p50.unwrap_or(180.0);
         let top_ups = poured_on_the_way(case, &forecast.curve, cook_min);
-        let topped_up_l = top_ups.iter().map(|pour| pour.l).sum::<f64>();
-        let liquid_left_l = forecast.liquid_left_l.unwrap_or(case.liquid_l) + topped_up_l;
-        let liquid_salt_g = forecast.salt_g.unwrap_or(0.0);
-        let (fat_l, gelatin_g) = (forecast.fat_l.unwrap_or(0.0), forecast.gelatin_g.unwrap_or(0.0));
-        let yield_kg = forecast.yield_kg.unwrap_or(0.0);
-        let meat_salt_g = f64::max(0.0, case.salt_g - liquid_salt_g);
-        let dredged_flour_g = if plan.prepare.flour { flour_g(case) } else { 0.0 };
+        let left = Left::of(plan, case, forecast, top_ups.iter().map(|pour| pour.l).sum());
         let last = case.last().medium.facts();
-        let left = SauceRequest {
-            liquid_l: Some(liquid_left_l),
-            fat_l: Some(fat_l),
-            salt_g: Some(liquid_salt_g),
-            gelatin_g: Some(gelatin_g),
-            meat_kg: Some(yield_kg),
-            meat_salt_g: Some(meat_salt_g),
-            dredged_flour_g: Some(dredged_flour_g),
-            ..Default::default()
-        };
-        let makes_sauce = liquid_left_l > NO_SAUCE_L && last.makes_sauce;
-        let sauce = if makes_sauce {
-            SauceWork::of(plan, kitchen, case, left, fat_l / case.pot().floor_m2)
-        } else {
-            SauceWork::none()
-        };
+        let makes_sauce = left.liquid_l > NO_SAUCE_L && last.makes_sauce;
+        let sauce = makes_sauce.then(|| SauceWork::of(plan, kitchen, case, &left)).unwrap_or_else(SauceWork::none);
         let (dumplings, additions) = later(plan, case, forecast, makes_sauce);
         let come_up_min = (come_up_s(&case.physics()) / 300.0).ceil() * 5.0;
         let first_heat_min = if way.comes_up { come_up_min } else { 5.0 };
@@ -266,16 +289,16 @@ impl Durations {
             sauce_making: sauce.making,
             slice_min: cutting_up_min(case.main().eaten_as, forecast.yield_kg.unwrap_or(case.mass_kg)),
             plate_min: (2.0 + 0.5 * f64::from(plan.people)).clamp(3.0, 15.0).ceil(),
-            fat_l,
-            liquid_left_l: f64::max(0.05, liquid_left_l),
-            topped_up_l,
-            liquid_salt_g,
-            gelatin_g,
-            meat_salt_g,
-            dredged_flour_g,
+            fat_l: left.fat_l,
+            liquid_left_l: f64::max(0.05, left.liquid_l),
+            topped_up_l: left.topped_up_l,
+            liquid_salt_g: left.liquid_salt_g,
+            gelatin_g: left.gelatin_g,
+            meat_salt_g: left.meat_salt_g,
+            dredged_flour_g: left.dredged_flour_g,
             salt_doubt: doubt_share(case, &plan.prepare),
-            tonight: tonight(plan.people, liquid_left_l - topped_up_l),
-            yield_kg,
+            tonight: tonight(plan.people, left.liquid_l - left.topped_up_l),
+            yield_kg: left.yield_kg,
             cautions: forecast.cautions.clone(),
         }
     }

@@ -45,52 +45,33 @@ impl ForecastRequest {
     pub fn resolve(&self) -> Result<Case> {
         let mut fill = Fill::default();
         let mut notes = Vec::new();
-        if self.cut.is_none() && self.parts.is_none() {
-            return Err(piece::no_cut());
-        }
-        let altitude_m =
-            fill.or("altitude_m", self.altitude_m, 0.0, say::at_sea_level, |m| say::altitude(Elevation(m)));
-        let pressure_pa = atmospheric_pressure(in_range("altitude_m", altitude_m, -430.0, 6000.0, Unit::Metres)?);
+        self.cut.map(drop).or(self.parts.as_ref().map(drop)).ok_or_else(piece::no_cut)?;
+        let pressure_pa = self.resolve_air(&mut fill)?;
         let boil_c = saturation_temperature(pressure_pa);
-
         let first_method = self.first_method()?;
         let pot_method = self.pot_method();
         let vessel = self.vessel.clone().unwrap_or_else(|| usual_vessel(pot_method));
         let stages = self.resolve_stages(&vessel, pressure_pa, boil_c, &mut fill)?;
-        let wears = Wears {
-            rolling_boil: stages.iter().any(|stage| stage.medium.rolls()),
-            small_and_wet: stages.iter().all(|stage| stage.medium.is_pot() && stage.pot.lid != Lid::None),
-        };
-        let parts = self.resolve_parts(first_method, wears, &mut fill, &mut notes)?;
-
+        let parts = self.resolve_parts(first_method, wears(&stages), &mut fill, &mut notes)?;
         let mass_kg: f64 = parts.iter().map(|part| part.mass_kg).sum();
         let start_c = fill.or("start_c", self.start_c, FROM_THE_FRIDGE_C, say::from_the_cold, celsius);
         in_range("start_c", start_c, -40.0, 40.0, Unit::Celsius)?;
-
         let pot = stages.iter().find(|stage| stage.medium.is_pot()).map_or(stages[0].pot, |stage| stage.pot);
         if stages.iter().any(|stage| stage.medium.is_pot() || stage.medium.facts().stands_in == StandsIn::Pot) {
             self.assume_vessel(&pot, pot_method, &mut fill);
             fits(&pot, mass_kg, self.parts.is_some())?;
         }
-        let packing = Packing::lay_all(
-            pot.floor_m2,
-            &parts.iter().map(|part| (part.sides_m, part.pieces, part.mass_kg / DENSITY)).collect::<Vec<_>>(),
-        );
+        let packing = packed(&pot, &parts);
         let wet = stages.iter().any(|stage| stage.medium.is_pot());
         let liquid_l = self.resolve_liquid(pot_method, wet, &packing, mass_kg, &mut fill, &mut notes)?;
         if wet {
             notes.extend(overflows(&pot, &packing, liquid_l));
         }
-        let first = stages[0].medium.facts();
-        let poured = wet || first.stands_in == StandsIn::Pot;
-        let in_a_dish = first.hot_later && !vessel.stands_on_a_hob();
-        let liquid_start_c = self.resolve_liquid_start(pot_method, poured, in_a_dish, &mut fill)?;
+        let liquid_start_c = self.resolve_liquid_start(&stages[0], &vessel, wet, &mut fill)?;
         let members = self.resolve_members(parts.len(), stages.len())?;
         let body = self.resolve_body(liquid_l)?;
-        let liquid_salt_g = in_range("liquid_salt_g", self.liquid_salt_g.unwrap_or(0.0), 0.0, 2000.0, Unit::Grams)?;
+        let [liquid_salt_g, larder_fat_l, larder_water_l] = self.resolve_larder()?;
         let salt_g = self.resolve_salt(&parts, &mut fill)? + liquid_salt_g;
-        let larder_fat_l = in_range("larder_fat_l", self.larder_fat_l.unwrap_or(0.0), 0.0, 20.0, Unit::Litres)?;
-        let larder_water_l = in_range("larder_water_l", self.larder_water_l.unwrap_or(0.0), 0.0, 60.0, Unit::Litres)?;
         Ok(Case {
             how: self.how.clone(),
             mass_kg,
@@ -122,14 +103,28 @@ impl ForecastRequest {
         })
     }
 
+    /// What the larder brings: salt, g, fat and water, L.
+    fn resolve_larder(&self) -> Result<[f64; 3]> {
+        let litres = |field, given: Option<f64>, most| in_range(field, given.unwrap_or(0.0), 0.0, most, Unit::Litres);
+        Ok([
+            in_range("liquid_salt_g", self.liquid_salt_g.unwrap_or(0.0), 0.0, 2000.0, Unit::Grams)?,
+            litres("larder_fat_l", self.larder_fat_l, 20.0)?,
+            litres("larder_water_l", self.larder_water_l, 60.0)?,
+        ])
+    }
+
+    /// The air's pressure, Pa.
+    fn resolve_air(&self, fill: &mut Fill) -> Result<f64> {
+        let words = |m| say::altitude(Elevation(m));
+        let altitude_m = fill.or("altitude_m", self.altitude_m, 0.0, say::at_sea_level, words);
+        Ok(atmospheric_pressure(in_range("altitude_m", altitude_m, -430.0, 6000.0, Unit::Metres)?))
+    }
+
     /// How warm the liquid goes in, °C; nothing is assumed aloud of a way without any.
-    fn resolve_liquid_start(
-        &self,
-        pot_method: Option<Method>,
-        poured: bool,
-        in_a_dish: bool,
-        fill: &mut Fill,
-    ) -> Result<f64> {
+    fn resolve_liquid_start(&self, first: &Stage, vessel: &Vessel, wet: bool, fill: &mut Fill) -> Result<f64> {
+        let (pot_method, first) = (self.pot_method(), first.medium.facts());
+        let poured = wet || first.stands_in == StandsIn::Pot;
+        let in_a_dish = first.hot_later && !vessel.stands_on_a_hob();
         let usual = match pot_method.map(|method| method.usual().facts().goes_in) {
             _ if in_a_dish => COLD_IN_A_DISH,
             usual => usual.unwrap_or(HOT),
@@ -323,6 +318,20 @@ impl ForecastRequest {
         }
         Ok(known)
     }
+}
+
+/// What about its ways wears on the meat.
+fn wears(stages: &[Stage]) -> Wears {
+    Wears {
+        rolling_boil: stages.iter().any(|stage| stage.medium.rolls()),
+        small_and_wet: stages.iter().all(|stage| stage.medium.is_pot() && stage.pot.lid != Lid::None),
+    }
+}
+
+/// The meat as it lies in a pot.
+fn packed(pot: &Pot, parts: &[Part]) -> Packing {
+    let lie = parts.iter().map(|part| (part.sides_m, part.pieces, part.mass_kg / DENSITY));
+    Packing::lay_all(pot.floor_m2, &lie.collect::<Vec<_>>())
 }
 
 /// A temperature that was assumed.

@@ -207,9 +207,23 @@ fn from_elsewhere(recipe: &serde_json::Map<String, Value>, kitchen: &Kitchen, no
         laid: Vec::new(),
         notes: notes(recipe),
     };
+    let plan = that_can_be(plan, stages, kitchen, &mut doubts);
+    let doubts: Vec<String> = doubts.into_iter().map(|doubt| voice.render(doubt)).collect();
+    // They stay with the dish until the cook strikes them out.
+    let asked: String = doubts.iter().map(|doubt| format!("? {doubt}\n")).collect();
+    let notes = (asked + &plan.notes).chars().take(MAX_NOTES).collect();
+    RecipeRead { plan: Plan { notes, ..plan }, doubts }
+}
+
+/// The dish as the recipe has it, or as near to that as this kitchen can come: what can't be is said, and left for the cook to choose.
+fn that_can_be(
+    plan: impl Fn(Option<Vec<StageRequest>>) -> Plan,
+    stages: Option<Vec<StageRequest>>,
+    kitchen: &Kitchen,
+    doubts: &mut Vec<Message>,
+) -> Plan {
     let asked = plan(stages);
     let can_be = |plan: &Plan| plan.resolve(kitchen).is_ok();
-    // A way that can't be in this kitchen is said, and left for the cook to choose; so is more meat than its pots hold.
     let mut plan = match asked.forecast.stages.is_some() && can_be(&asked) {
         true => asked,
         false => {
@@ -222,11 +236,7 @@ fn from_elsewhere(recipe: &serde_json::Map<String, Value>, kitchen: &Kitchen, no
         plan.forecast.mass_kg = Some(less_kg);
         doubts.push(say::recipe_mass_of_the_pot(Mass(less_kg)));
     }
-    let doubts: Vec<String> = doubts.into_iter().map(|doubt| voice.render(doubt)).collect();
-    // They stay with the dish until the cook strikes them out.
-    let asked: String = doubts.iter().map(|doubt| format!("? {doubt}\n")).collect();
-    let notes = (asked + &plan.notes).chars().take(MAX_NOTES).collect();
-    RecipeRead { plan: Plan { notes, ..plan }, doubts }
+    plan
 }
 
 /// The stages of its instructions, as far as they name a time over some heat.

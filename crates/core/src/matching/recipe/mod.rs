@@ -135,47 +135,16 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
     let goal = case.main().goal;
     let scale = [goal.enough / goal.resistance, goal.too_far / goal.resistance];
     let share = |holds: &dyn Fn(usize) -> bool| round_to(chance(&ensemble.weights, holds), 1e-6);
-    let word = |check: Check| {
-        let (low, high) = check.bounds();
-        share(&|i| softness[i] >= low && softness[i] < high)
-    };
-    let lands = Landing {
-        not_done: word(Check::Firm),
-        slice: word(Check::Slice),
-        fork: word(Check::Fork),
-        probe: word(Check::Probe),
-        pull: word(Check::Pull),
-        spoon: word(Check::Spoon),
-    };
+    let lands = Landing::of(|low, high| share(&|i| softness[i] >= low && softness[i] < high));
     let not_yet = share(&|i| ensemble.ready_s[i].is_infinite());
     let too_far = share(&|i| ensemble.ready_s[i].is_finite() && softness[i] > scale[1]);
     let at = |p| quantile(&softness, &ensemble.weights, p).unwrap_or(0.0);
     let tenderness = [at(0.1), at(0.5), at(0.9)];
     let mut request = plan.request(block.kitchen);
     request.members = None;
-    let guesses = (read.guesses.iter())
-        .map(|guess| {
-            let otherwise = |said: &Message| {
-                let words = voice.render(said.clone());
-                Otherwise { recipe: guess.rewritten(&read.letters, &words), words }
-            };
-            Supposed { text: voice.render(guess.said.clone()), instead: guess.instead.iter().map(otherwise).collect() }
-        })
-        .collect();
     let checked = Checked {
         text: text.to_owned(),
-        understood: Understood {
-            words: voice.render(Message::list(
-                (case.stages.iter().zip(&read.stages)).map(|(stage, read)| {
-                    let min = read.until.as_ref().and_then(|until| until.min).unwrap_or(0.0);
-                    let words = stage.medium.way().for_so_long(ergastic_words::Minutes(min));
-                    read.lid.map_or(words.clone(), |lid| say::read_with_lid(words, lid.words()))
-                }),
-                Join::Then,
-            )),
-            stages: read.stages,
-            guesses,
-        },
+        understood: understood(read, &case),
         min,
         lands,
         tenderness,
@@ -189,6 +158,44 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
     };
     let words = voice.render(words(&checked, &case));
     Ok(Checked { words, ..checked })
+}
+
+impl Landing {
+    /// The share of cooks that are between two bounds of softness, for each word.
+    fn of(share: impl Fn(f64, f64) -> f64) -> Self {
+        let word = |check: Check| {
+            let (low, high) = check.bounds();
+            share(low, high)
+        };
+        Self {
+            not_done: word(Check::Firm),
+            slice: word(Check::Slice),
+            fork: word(Check::Fork),
+            probe: word(Check::Probe),
+            pull: word(Check::Pull),
+            spoon: word(Check::Spoon),
+        }
+    }
+}
+
+/// What its words were taken for, with all that was supposed.
+fn understood(read: read::Read, case: &Case) -> Understood {
+    let voice = case.voice;
+    let guesses = (read.guesses.iter())
+        .map(|guess| {
+            let otherwise = |said: &Message| {
+                let words = voice.render(said.clone());
+                Otherwise { recipe: guess.rewritten(&read.letters, &words), words }
+            };
+            Supposed { text: voice.render(guess.said.clone()), instead: guess.instead.iter().map(otherwise).collect() }
+        })
+        .collect();
+    let stages = case.stages.iter().zip(&read.stages).map(|(stage, read)| {
+        let min = read.until.as_ref().and_then(|until| until.min).unwrap_or(0.0);
+        let words = stage.medium.way().for_so_long(ergastic_words::Minutes(min));
+        read.lid.map_or(words.clone(), |lid| say::read_with_lid(words, lid.words()))
+    });
+    Understood { words: voice.render(Message::list(stages, Join::Then)), stages: read.stages, guesses }
 }
 
 /// An error of what the recipe says is an error of the recipe.

@@ -245,8 +245,14 @@ fn stages(steps: &mut Steps, worked: &Worked, lifted: TaskId) {
             cautions: Vec::new(),
         });
     }
+    held(steps, worked, lifted, hold_lane, one_pressed.then_some(closed_min));
+}
+
+/// What follows the last heat: a pressure pot lets go, and the meat waits hot. `closed_min` is when a pot that is pressed alone was closed.
+fn held(steps: &mut Steps, worked: &Worked, lifted: TaskId, hold_lane: Lane, closed_min: Option<f64>) {
+    let case = &worked.case;
     let mut before = TaskId::Braise;
-    if let Some(set) = worked.forecast.pressure.as_ref().filter(|_| one_pressed) {
+    if let Some((set, closed_min)) = worked.forecast.pressure.as_ref().zip(closed_min) {
         let quick = case.last().medium.get::<Pressure>().is_some_and(|pot| pot.quick);
         let (what, why) =
             if quick { (say::release_quick(), say::release_quick_why()) } else { (say::release(), say::release_why()) };
