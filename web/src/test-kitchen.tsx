@@ -64,7 +64,7 @@ export function answering(first: Record<string, Handler>) {
     // A file that was chosen is sent as it is; here it is only seen that it is.
     const body: unknown = /^[{["]/.test(text) ? JSON.parse(text) : undefined;
     asked(path, body, request.url);
-    const answer = (answers[path] ?? nothing)(body);
+    const answer = (answers[path] ?? always[path] ?? nothing)(body);
     return new Response(answer.status === 204 ? null : JSON.stringify(answer.body), {
       status: answer.status ?? 200,
       headers: { 'content-type': 'application/json', 'kitchen-clock': `${Date.now() + apart} 1` },
@@ -78,6 +78,9 @@ export function answering(first: Record<string, Handler>) {
   };
   return { answers, asked, bodies, setApart };
 }
+
+/** What every kitchen answers alike. */
+const always: Record<string, Handler | undefined> = { '/api/fields': () => ({ body: fields() }) };
 
 const frame = () => new Promise((drawn) => requestAnimationFrame(drawn));
 
@@ -93,6 +96,91 @@ export async function typed(field: HTMLElement, text: string) {
     await drawn();
   }
 }
+
+const figure = (
+  name: string,
+  label: string,
+  unit: Schemas['FieldUnit'],
+  max: number,
+): Schemas['ThingField'] => ({
+  name,
+  label,
+  how: 'Measure it inside.',
+  figure: { unit, min: 2, max, step: 1 },
+  choices: [],
+});
+
+const words = (name: string, label: string, ...chosen: string[]): Schemas['ThingField'] => ({
+  name,
+  label,
+  how: 'What it is.',
+  choices: chosen.map((value) => ({ value, label: value })),
+});
+
+/** What forms ask, of some kinds of thing. */
+export const fields = (): Schemas['Fields'] => ({
+  things: [
+    {
+      kind: 'oven',
+      list: 'ovens',
+      shelf: 'fires',
+      word: 'oven',
+      heats: true,
+      usual: { width_cm: 45, fan: false },
+      fields: [
+        figure('width_cm', 'Shelf width', 'centimetres', 120),
+        {
+          ...words('fan', 'Fan'),
+          choices: [
+            { value: false, label: 'off' },
+            { value: true, label: 'runs' },
+          ],
+        },
+      ],
+    },
+    {
+      kind: 'hob',
+      list: 'burners',
+      shelf: 'fires',
+      word: 'burner',
+      heats: true,
+      usual: { watts: 1800, kind: 'gas' },
+      fields: [
+        figure('watts', 'Power', 'watts', 20000),
+        words('kind', 'Heated by', 'gas', 'ceramic', 'induction'),
+      ],
+    },
+    {
+      kind: 'pit',
+      list: 'pits',
+      shelf: 'fires',
+      word: 'pit',
+      heats: true,
+      usual: { width_cm: 55, holds_itself: true },
+      fields: [figure('width_cm', 'Grate width', 'centimetres', 200)],
+    },
+    {
+      kind: 'pot',
+      list: 'pots',
+      shelf: 'vessels',
+      word: 'pot or dish',
+      heats: false,
+      usual: { diameter_cm: 26, height_cm: 13, material: 'iron' },
+      fields: [
+        figure('diameter_cm', 'Across', 'centimetres', 120),
+        figure('width_cm', 'Width', 'centimetres', 120),
+        figure('length_cm', 'Length', 'centimetres', 120),
+        figure('height_cm', 'Height inside', 'centimetres', 80),
+        words('material', 'Made of', 'iron', 'steel', 'aluminium', 'ceramic', 'glass'),
+      ],
+    },
+  ],
+  methods: [
+    { method: 'braise', label: 'braise' },
+    { method: 'stew', label: 'stew' },
+    { method: 'smoke', label: 'smoke' },
+  ],
+});
 
 /** A kitchen with every field, some of them changed. */
 export const kitchen = (over: Partial<Kitchen> = {}): Kitchen => ({

@@ -5,7 +5,7 @@ use ergastic_core::clock::{Hours, minutes_between, plus_minutes};
 use ergastic_core::cuts::{Cut, EatenAs};
 use ergastic_core::forecast::forecast;
 use ergastic_core::kitchen::Lane;
-use ergastic_core::kitchen::{Kit, Kitchen};
+use ergastic_core::kitchen::{Kitchen, ThingKind};
 use ergastic_core::matching::{Buy, Choice, MatchRequest, Matched, Sort, Verdict, match_ways, overview};
 use ergastic_core::sheet::{TaskId, work_back};
 use ergastic_core::tender::Age;
@@ -330,7 +330,7 @@ proptest! {
             age: Some(age),
             now: Some("2027-02-05T06:00".into()),
             bell: Some(plus_minutes("2027-02-05T06:00:00Z".parse().unwrap(), hours * 60.0).to_string()),
-            kit: Some(Kit::ALL[..kit].to_vec()),
+            kit: Some(ThingKind::ALL[..kit].to_vec()),
             eaten_as: Some(EatenAs::Fork),
             members: Some(16),
             ..Default::default()
@@ -379,7 +379,7 @@ fn a_kitchen_without_a_hob_plans_without_one() {
     }));
     let best = &matched.ways[0].best;
     assert_eq!(best.verdict, Verdict::Fits, "{}", best.name);
-    let kitchen = Kitchen::default().with_only(&[Kit::Coals, Kit::Pit]);
+    let kitchen = Kitchen::default().with_only(&[ThingKind::Coals, ThingKind::Pit]);
     for choice in choices(&matched).into_iter().filter(|choice| choice.verdict == Verdict::Fits) {
         let sheet = work_back(&choice.plan, &kitchen, matched.now).unwrap();
         for task in &sheet.tasks {
@@ -443,7 +443,7 @@ fn a_kitchen_of_counts_and_its_height_are_those_of_the_question() {
     let bare = question(serde_json::json!({"kitchen": {"ovens": 0, "pits": 0, "pressure_pots": 0}}));
     let there = |method: Method| way(&bare, method).verdict != Verdict::Unsuitable;
     assert!(!there(Method::Pressure) && !there(Method::Smoke) && there(Method::Stew), "{:?}", bare.kit);
-    assert!(!bare.kit.contains(&Kit::Oven) && bare.kit.contains(&Kit::Hob), "{:?}", bare.kit);
+    assert!(!bare.kit.contains(&ThingKind::Oven) && bare.kit.contains(&ThingKind::Burner), "{:?}", bare.kit);
 }
 
 #[test]

@@ -219,7 +219,7 @@ fn what_goes_in_later_and_comes_out_again_stands_on_the_sheet() {
 #[test]
 fn a_hob_of_one_burner_is_enough_for_one_pot_and_its_pan() {
     let kitchen = Kitchen::default();
-    assert_eq!(kitchen.free_burners(), 1);
+    assert_eq!(kitchen.count(ergastic_core::kitchen::ThingKind::Burner), 1);
     let dish = plan(json!({"cut": "shin", "method": "braise", "heat": {"source": "hob"}}), json!({}));
     let sheet = work_back(&dish, &kitchen, now()).unwrap();
     assert!(sheet.conflicts.is_empty() && sheet.late_min == 0.0, "{:?}", sheet.conflicts);

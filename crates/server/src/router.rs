@@ -58,6 +58,7 @@ const QUICK: &[Documented] = &[
     || routes!(compute::post_sheet),
     || routes!(compute::post_sauce),
     || routes!(kitchen::get_kitchen, kitchen::put_kitchen),
+    || routes!(kitchen::get_fields),
     || routes!(kitchen::list_kitchens),
     || routes!(kitchen::get_kitchen_version),
     || routes!(meals::list_meals),

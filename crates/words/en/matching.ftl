@@ -1,5 +1,17 @@
 ### Which way for this cut, and which cut for this way.
 
+# $method (Key)
+method =
+    { $method ->
+        [braise] braise
+        [stew] stew
+        [pressure] pressure
+        [slow_cooker] slow cooker
+        [smoke] smoke
+        [confit] under fat
+       *[water_bath] water bath
+    }
+
 # $kit (Key)
 kit =
     { $kit ->

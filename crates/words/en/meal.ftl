@@ -18,12 +18,12 @@ late-alone = { $dish } can't be ready sooner: begun now it needs { $time } to th
 # $thing (Key) $sooner (Span)
 late-for-want-of = The dishes wait for each other: one more { $thing ->
         [hands] pair of hands
-        [burner] burner
+        [hob] burner
         [pan] frying pan
         [pot] pot
         [oven] oven
         [pit] pit
-        [bath] water bath
+        [water_bath] water bath
         [pressure_pot] pressure pot
         [slow_cooker] slow cooker
        *[coals] place for coals

@@ -175,6 +175,7 @@ export const api = {
     ),
   setPassphrase: (asked: Schemas['NewPassphrase']) =>
     unwrap<'/api/passphrase', 'put'>(client.PUT('/api/passphrase', { body: asked })),
+  fields: () => unwrap<'/api/fields', 'get'>(client.GET('/api/fields')),
   larder: () => unwrap<'/api/larder', 'get'>(client.GET('/api/larder')),
   versions: (id: string) =>
     unwrap<'/api/plans/{id}/versions', 'get'>(

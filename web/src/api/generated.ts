@@ -231,6 +231,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a form asks of each kind of thing: bounds, defaults, words, and how each is measured. */
+        get: operations["get_fields"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/forecast": {
         parameters: {
             query?: never;
@@ -1649,6 +1666,8 @@ export interface components {
         };
         /** @description A cut and a way. */
         Cell: {
+            /** @description What it is called. */
+            label: string;
             /** @description The way. */
             method: components["schemas"]["Method"];
             /**
@@ -2879,6 +2898,47 @@ export interface components {
              * @description P10 to P90 of ready, min.
              */
             width_min?: number | null;
+        };
+        /** @description One of what may be chosen. */
+        FieldChoice: {
+            /** @description What it is called. */
+            label: string;
+            /** @description What is chosen. */
+            value: components["schemas"]["FieldValue"];
+        };
+        /** @description A figure's bounds. */
+        FieldFigure: {
+            /**
+             * Format: double
+             * @description At most.
+             */
+            max: number;
+            /**
+             * Format: double
+             * @description At least.
+             */
+            min: number;
+            /**
+             * Format: double
+             * @description A step of it.
+             */
+            step: number;
+            /** @description In. */
+            unit: components["schemas"]["FieldUnit"];
+        };
+        /**
+         * @description What a field is counted in.
+         * @enum {string}
+         */
+        FieldUnit: "centimetres" | "litres" | "watts";
+        /** @description What a measure holds. */
+        FieldValue: number | boolean | string;
+        /** @description Everything that is asked on a form. */
+        Fields: {
+            /** @description The ways that are compared, in the order in which a cook thinks of them. */
+            methods: components["schemas"]["MethodChoice"][];
+            /** @description Of the things of a kitchen. */
+            things: components["schemas"]["ThingFields"][];
         };
         /**
          * @description Whose published figures are named. A local code comes before all of them.
@@ -4111,7 +4171,7 @@ export interface components {
             room: number;
         };
         /**
-         * @description Something to cook on or in.
+         * @description What can be cooked on or in.
          * @enum {string}
          */
         Kit: "oven" | "hob" | "pressure_pot" | "slow_cooker" | "pit" | "water_bath" | "coals";
@@ -4148,7 +4208,7 @@ export interface components {
              */
             baths?: components["schemas"]["Thing_Bath"][];
             /**
-             * @description Burners of the hob.
+             * @description Burners of the hob, or a place over the fire instead.
              * @default [
              *       {
              *         "id": "burner_1",
@@ -4290,7 +4350,7 @@ export interface components {
              */
             pots?: components["schemas"]["Thing_Vessel"][];
             /**
-             * @description Pressure pots.
+             * @description Pressure pots: one sears, cooks and reduces, and is one booking.
              * @default [
              *       {
              *         "id": "pressure_pot_1",
@@ -4416,7 +4476,7 @@ export interface components {
              */
             baths: components["schemas"]["Thing_BathInFull"][];
             /**
-             * @description Burners of the hob.
+             * @description Burners of the hob, or a place over the fire instead.
              * @default [
              *       {
              *         "id": "burner_1",
@@ -4558,7 +4618,7 @@ export interface components {
              */
             pots: components["schemas"]["Thing_VesselInFull"][];
             /**
-             * @description Pressure pots.
+             * @description Pressure pots: one sears, cooks and reduces, and is one booking.
              * @default [
              *       {
              *         "id": "pressure_pot_1",
@@ -4631,6 +4691,11 @@ export interface components {
              */
             now: string;
         };
+        /**
+         * @description Where a thing stands in the picture of the kitchen: like with like.
+         * @enum {string}
+         */
+        KitchenShelf: "fires" | "vessels" | "hung";
         /** @description One version of the kitchen. */
         KitchenVersion: {
             kitchen?: components["schemas"]["KitchenInFull"] | null;
@@ -5553,6 +5618,13 @@ export interface components {
          * @enum {string}
          */
         Method: "braise" | "stew" | "pressure" | "smoke" | "confit" | "slow_cooker" | "water_bath" | "keep_warm" | "chill" | "reheat";
+        /** @description A way that may be chosen. */
+        MethodChoice: {
+            /** @description What it is called. */
+            label: string;
+            /** @description Which. */
+            method: components["schemas"]["Method"];
+        };
         /** @description What has to be minded, at the place of the bench that it belongs to. */
         Minds: {
             /** @description The dial. */
@@ -8646,6 +8718,42 @@ export interface components {
              */
             most_mm: number;
         };
+        /** @description A measure of a thing. */
+        ThingField: {
+            /** @description What may be chosen, where it is a choice; neither where it is a text. */
+            choices: components["schemas"]["FieldChoice"][];
+            figure?: components["schemas"]["FieldFigure"] | null;
+            /** @description How it is measured, or what it is for. */
+            how: string;
+            /** @description What it is called. */
+            label: string;
+            /** @description Its name in the thing's measures. */
+            name: string;
+        };
+        /** @description A kind of thing with what is asked of one. */
+        ThingFields: {
+            /** @description Its measures. */
+            fields: components["schemas"]["ThingField"][];
+            /** @description Whether it can be cooked on or in. */
+            heats: boolean;
+            /** @description Which. */
+            kind: components["schemas"]["ThingKind"];
+            /** @description The list of a kitchen that it stands in. */
+            list: string;
+            /** @description Where it stands in the picture of the kitchen. */
+            shelf: components["schemas"]["KitchenShelf"];
+            /** @description What one is like until it is measured. */
+            usual: {
+                [key: string]: components["schemas"]["FieldValue"];
+            };
+            /** @description What it is called. */
+            word: string;
+        };
+        /**
+         * @description A kind of thing that can stand in a kitchen.
+         * @enum {string}
+         */
+        ThingKind: "hands" | "oven" | "hob" | "pot" | "pan" | "pressure_pot" | "slow_cooker" | "pit" | "water_bath" | "coals" | "probe";
         /** @description A thing with a name of its own. */
         Thing_Bath: {
             /** @description What plans know it by; it stays when it gets another name. */
@@ -10741,6 +10849,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KitchenFileInFull"];
+                };
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_fields: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fields"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */

@@ -27,6 +27,10 @@ export const useCooks = () => useQuery({ queryKey: ['cooks'], queryFn: api.cooks
 export const usePlan = (id: string | undefined) =>
   useQuery({ queryKey: ['plans', id], queryFn: id ? () => api.plan(id) : skipToken });
 
+/** What forms ask of each kind of thing, and the ways that are compared. */
+export const useFields = (asked = true) =>
+  useQuery({ queryKey: ['kitchen', 'fields'], queryFn: asked ? api.fields : skipToken, staleTime: Infinity });
+
 /** The scale from firm to spoon. */
 export const useScale = () => useQuery({ queryKey: ['scale'], queryFn: api.scale, staleTime: Infinity });
 

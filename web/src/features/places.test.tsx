@@ -289,4 +289,37 @@ describe('the kitchen', () => {
     await waitFor(() => expect(kept.kitchen.pots[0]).toMatchObject({ name: 'Stew pot', lent: true }));
     expect(kept.kitchen.pots[0]?.measures).toEqual({ diameter_cm: 26, height_cm: 13 });
   });
+
+  it('asks of a thing what its kind is described by, in words of its own and with how it is measured', async () => {
+    let kept = kitchenView();
+    answers['/api/kitchen'] = (body) => {
+      if (body !== undefined) {
+        const { version, kitchen: sent } = body as Schemas['KitchenView'];
+        kept = { version: version + 1, kitchen: sent };
+      }
+      return { body: kept };
+    };
+    open(<KitchenPlace />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Put something in the kitchen' }));
+    await screen.findByRole('menuitem', { name: 'oven' });
+    await userEvent.keyboard('ov{Enter}');
+    const dialog = within(await screen.findByRole('dialog'));
+    expect(dialog.getByLabelText('Shelf width')).toHaveValue('45');
+    expect(dialog.getByText('Measure it inside.')).toBeInTheDocument();
+    await userEvent.click(dialog.getByText('runs'));
+    await waitFor(() =>
+      expect(kept.kitchen.ovens[1]).toMatchObject({ id: 'ovens_2', measures: { width_cm: 45, fan: true } }),
+    );
+  });
+
+  it('asks a round pot for what is across, and one with sides for both', async () => {
+    open(<KitchenPlace />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Blue pot: open' }));
+    const dialog = within(await screen.findByRole('dialog'));
+    expect(dialog.getByLabelText('Across')).toHaveValue('26');
+    expect(dialog.queryByLabelText('Length')).not.toBeInTheDocument();
+    await userEvent.click(dialog.getByText('tin or dish'));
+    expect(await dialog.findByLabelText('Length')).toHaveValue('26');
+    expect(dialog.queryByLabelText('Across')).not.toBeInTheDocument();
+  });
 });

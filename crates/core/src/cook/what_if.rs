@@ -18,7 +18,7 @@ use crate::cuts::{FEW_PIECES, STEWING_PIECE_M};
 use crate::error::{Result, unless_refused};
 use crate::forecast::{Case, ForecastRequest, Heat};
 use crate::heat::pot::{Lid, Simmer};
-use crate::kitchen::{Kit, Kitchen};
+use crate::kitchen::{Kitchen, ThingKind};
 use crate::plan::Plan;
 use crate::sheet::{Ready, Worked, first_quarter};
 use crate::ways::{Change, HeatSource, Method, Set, Settings, WayId};
@@ -132,18 +132,18 @@ fn moves(case: &Case, medium: &Set, kitchen: &Kitchen) -> Vec<Candidate> {
         let happened = Happened::Changed { method: None, heat: None, lid: None, halved: true };
         found.push(candidate("halve", say::halve_now(), say::halve_now_trade(), happened));
     }
-    if wet && kitchen.has(Kit::PressurePot) {
+    if wet && kitchen.has(ThingKind::PressurePot) {
         let change = Heat { level: Some(Settings::High), ..Heat::default() };
         let happened = way(Method::Pressure, change, Some(Lid::Tight));
         found.push(candidate("pressure", say::press_now(), say::press_now_trade(), happened));
     }
-    if wet && !in_oven && kitchen.has(Kit::Oven) {
+    if wet && !in_oven && kitchen.has(ThingKind::Oven) {
         // It simmers already.
         let change = Heat { start: Some(crate::ways::Start::Oven), ..Heat::oven(OVEN_FOR_A_POT_C) };
         let happened = way(Method::Braise, change, Some(Lid::Tight));
         found.push(candidate("oven", say::to_the_oven(Dial(OVEN_FOR_A_POT_C)), say::to_the_oven_trade(), happened));
     }
-    if in_oven && kitchen.has(Kit::Hob) {
+    if in_oven && kitchen.has(ThingKind::Burner) {
         let happened = way(Method::Braise, Heat::hob(Simmer::Gentle), Some(Lid::Loose));
         found.push(candidate("hob", say::to_the_hob(), say::to_the_hob_trade(), happened));
     }

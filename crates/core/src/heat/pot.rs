@@ -140,6 +140,11 @@ impl Simmer {
     }
 }
 
+/// Across a vessel, or each side of a square one, cm.
+pub const SIDE_CM: [f64; 2] = [8.0, 120.0];
+/// High inside, cm.
+pub const HEIGHT_CM: [f64; 2] = [2.0, 80.0];
+
 /// A pot or tin, round or rectangular, as the cook describes it.
 #[skip_serializing_none]
 #[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -163,22 +168,26 @@ pub struct Vessel {
     pub lid: Option<Lid>,
 }
 
+/// A measure in m, where it can be one.
+fn within(name: &str, cm: f64, [low, high]: [f64; 2]) -> Result<f64> {
+    Ok(in_range(name, cm, low, high, Unit::Centimetres)? / 100.0)
+}
+
 impl Vessel {
     /// Works out the areas; 26 × 13 cm iron where nothing is said.
     ///
     /// # Errors
     /// Names the side that is out of range, or missing beside its fellow.
     pub fn resolve(&self, default_lid: Lid) -> Result<Pot> {
-        let height_m = in_range("height_cm", self.height_cm.unwrap_or(13.0), 2.0, 80.0, Unit::Centimetres)? / 100.0;
+        let height_m = within("height_cm", self.height_cm.unwrap_or(13.0), HEIGHT_CM)?;
         let (floor_m2, perimeter_m) = match (self.width_cm, self.length_cm) {
             (None, None) => {
-                let diameter =
-                    in_range("diameter_cm", self.diameter_cm.unwrap_or(26.0), 8.0, 120.0, Unit::Centimetres)? / 100.0;
+                let diameter = within("diameter_cm", self.diameter_cm.unwrap_or(26.0), SIDE_CM)?;
                 (std::f64::consts::PI * diameter * diameter / 4.0, std::f64::consts::PI * diameter)
             }
             (width, length) => {
                 let need = |name: &str, side: Option<f64>| match side {
-                    Some(side) => Ok(in_range(name, side, 8.0, 120.0, Unit::Centimetres)? / 100.0),
+                    Some(side) => within(name, side, SIDE_CM),
                     None => Err(crate::Error::missing(name, errors::both_sides())),
                 };
                 let (width, length) = (need("width_cm", width)?, need("length_cm", length)?);

@@ -1,70 +1,118 @@
-//! What of a kitchen a dish takes, and where it then is.
+//! The one list of things that can stand in a kitchen: what each is called in files, the list it stands in, where on the timetable a
+//! dish is while it takes it, and its picture.
+
+use ergastic_words::{Message, matching as say};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
 
 use super::lane::Lane;
 
-/// Something of the kitchen that is taken.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord)]
-pub enum ThingKind {
-    /// A pair of hands.
-    Hands,
-    /// A burner, or a place over the fire instead.
-    Burner,
-    /// A frying pan.
-    Pan,
-    /// An oven.
-    Oven,
-    /// A pit.
-    Pit,
-    /// A bath.
-    Bath,
-    /// A pressure pot: it sears, cooks and reduces, and is one booking.
-    PressurePot,
-    /// A slow cooker.
-    SlowCooker,
-    /// A place for coals.
-    Coals,
+/// Hands its list of all things on to a macro: each with its kind, its list in a kitchen, its measures, and its facts.
+macro_rules! each_thing {
+    ($then:ident! { $($before:tt)* }) => { $then! { $($before)* {
+        /// Who works here.
+        Hands: hands (min_items = 1, max_items = 24) Unmeasured { key: "hands", shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
+        /// Ovens.
+        Oven: ovens (max_items = 24) Oven { key: "oven", shelf: Fires, lane: Some(Lane::Oven), room: 2, heats: true, one_setting: true }
+        /// Burners of the hob, or a place over the fire instead.
+        Burner: burners (max_items = 24) BurnerMeasures { key: "hob", shelf: Fires, lane: None, room: 1, heats: true, one_setting: false }
+        /// Pots and dishes; a plan starts from the first that is free.
+        Pot: pots (max_items = 24) Vessel { key: "pot", shelf: Vessels, lane: None, room: 1, heats: false, one_setting: false }
+        /// Frying pans.
+        Pan: pans (max_items = 24) PanMeasures { key: "pan", shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
+        /// Pressure pots: one sears, cooks and reduces, and is one booking.
+        PressurePot: pressure_pots (max_items = 24) PressurePot { key: "pressure_pot", shelf: Vessels, lane: Some(Lane::PressurePot), room: 1, heats: true, one_setting: false }
+        /// Slow cookers.
+        SlowCooker: slow_cookers (max_items = 24) SlowCooker { key: "slow_cooker", shelf: Vessels, lane: Some(Lane::Crock), room: 1, heats: true, one_setting: false }
+        /// Pits.
+        Pit: pits (max_items = 24) PitMeasures { key: "pit", shelf: Fires, lane: Some(Lane::Pit), room: 2, heats: true, one_setting: true }
+        /// Water baths.
+        Bath: baths (max_items = 24) Bath { key: "water_bath", shelf: Vessels, lane: Some(Lane::Bath), room: 3, heats: true, one_setting: true }
+        /// Places for coals.
+        Coals: coals (max_items = 24) Unmeasured { key: "coals", shelf: Fires, lane: Some(Lane::Fire), room: 1, heats: true, one_setting: false }
+        /// Thermometers.
+        Probe: probes (max_items = 24) Probe { key: "probe", shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
+    } } };
+}
+pub(super) use each_thing;
+
+/// Where a thing stands in the picture of the kitchen: like with like.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum KitchenShelf {
+    /// With the fires.
+    Fires,
+    /// With the pots.
+    Vessels,
+    /// On the hooks.
+    Hung,
 }
 
-impl ThingKind {
-    /// All, in the order of a problem's kinds.
-    pub const ALL: [Self; 9] = [
-        Self::Hands,
-        Self::Burner,
-        Self::Pan,
-        Self::Oven,
-        Self::Pit,
-        Self::Bath,
-        Self::PressurePot,
-        Self::SlowCooker,
-        Self::Coals,
-    ];
+/// What is known of a kind of thing.
+struct About {
+    key: &'static str,
+    shelf: KitchenShelf,
+    /// Where a dish is while it takes it, if that is a place of its own.
+    lane: Option<Lane>,
+    /// Uses that one of it bears at one setting. Working values: two pots on two shelves, three bags under water.
+    room: usize,
+    /// It can be cooked on or in.
+    heats: bool,
+    /// All that stands in it has to bear one setting.
+    one_setting: bool,
+}
 
-    /// Its name in a sentence's choices.
-    pub fn key(self) -> &'static str {
-        match self {
-            Self::Hands => "hands",
-            Self::Burner => "burner",
-            Self::Pan => "pan",
-            Self::Oven => "oven",
-            Self::Pit => "pit",
-            Self::Bath => "bath",
-            Self::PressurePot => "pressure_pot",
-            Self::SlowCooker => "slow_cooker",
-            Self::Coals => "coals",
+macro_rules! kinds {
+    ({ $($(#[$doc:meta])* $kind:ident: $list:ident ($($schema:tt)*) $measures:ty {
+        key: $key:tt, shelf: $shelf:ident, lane: $lane:expr, room: $room:literal, heats: $heats:literal, one_setting: $one:literal
+    })+ }) => {
+        /// A kind of thing that can stand in a kitchen.
+        #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
+        pub enum ThingKind {
+            $($(#[$doc])* #[serde(rename = $key)] $kind,)+
         }
+
+        impl ThingKind {
+            /// All of them.
+            pub const ALL: [Self; [$($key),+].len()] = [$(Self::$kind),+];
+
+            fn about(self) -> About {
+                match self {
+                    $(Self::$kind => About { key: $key, shelf: KitchenShelf::$shelf, lane: $lane, room: $room, heats: $heats, one_setting: $one },)+
+                }
+            }
+
+            /// The list it stands in.
+            pub fn list(self) -> &'static str {
+                match self {
+                    $(Self::$kind => stringify!($list),)+
+                }
+            }
+        }
+    };
+}
+
+each_thing!(kinds! {});
+
+impl ThingKind {
+    /// Its name in JSON, and in a sentence's choices.
+    pub fn key(self) -> &'static str {
+        self.about().key
+    }
+
+    /// Where it stands in the picture.
+    pub fn shelf(self) -> KitchenShelf {
+        self.about().shelf
+    }
+
+    /// Its name in a sentence, where it can be cooked on or in.
+    pub fn name(self) -> Message {
+        say::kit(self.key())
     }
 
     /// Where a dish is while it takes it, if that is a place of its own.
     pub fn lane(self) -> Option<Lane> {
-        match self {
-            Self::Oven => Some(Lane::Oven),
-            Self::Pit => Some(Lane::Pit),
-            Self::Bath => Some(Lane::Bath),
-            Self::PressurePot => Some(Lane::PressurePot),
-            Self::SlowCooker => Some(Lane::Crock),
-            Self::Coals => Some(Lane::Fire),
-            Self::Hands | Self::Burner | Self::Pan => None,
-        }
+        self.about().lane
     }
 
     /// What something takes that goes on by itself in a lane; none where that is no thing.
@@ -75,17 +123,52 @@ impl ThingKind {
         Self::ALL.into_iter().find(|thing| thing.lane() == Some(lane))
     }
 
-    /// Uses that one of it bears at one setting. Working values: two pots on two shelves, three bags under water.
+    /// Uses that one of it bears at one setting.
     pub fn room(self) -> usize {
-        match self {
-            Self::Oven | Self::Pit => 2,
-            Self::Bath => 3,
-            _ => 1,
-        }
+        self.about().room
+    }
+
+    /// Whether it can be cooked on or in.
+    pub fn heats(self) -> bool {
+        self.about().heats
     }
 
     /// Whether all that stands in it has to bear one setting.
     pub fn has_one_setting(self) -> bool {
-        matches!(self, Self::Oven | Self::Pit | Self::Bath)
+        self.about().one_setting
+    }
+}
+
+/// The things that can be cooked on or in, as the API describes them.
+pub enum Kit {}
+
+impl utoipa::PartialSchema for Kit {
+    fn schema() -> utoipa::openapi::RefOr<utoipa::openapi::schema::Schema> {
+        let heats = ThingKind::ALL.into_iter().filter(|kind| kind.heats());
+        utoipa::openapi::schema::ObjectBuilder::new()
+            .schema_type(utoipa::openapi::schema::Type::String)
+            .description(Some("What can be cooked on or in."))
+            .enum_values(Some(heats.map(ThingKind::key)))
+            .into()
+    }
+}
+
+impl ToSchema for Kit {}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn what_goes_on_in_a_lane_takes_the_thing_of_that_lane() {
+        for kind in ThingKind::ALL {
+            if let Some(lane) = kind.lane() {
+                assert_eq!(ThingKind::of_lane(lane), Some(kind));
+            }
+            let read: ThingKind = serde_json::from_value(serde_json::json!(kind.key())).unwrap();
+            assert_eq!(read, kind);
+        }
+        assert_eq!(ThingKind::of_lane(Lane::Hob), Some(ThingKind::Burner));
+        assert_eq!(ThingKind::of_lane(Lane::Board), None);
     }
 }

@@ -4,9 +4,10 @@ use ergastic_words::{Message, Voice, errors, kitchen as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use super::field::{FieldUnit, ThingField, Told};
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::hob::HobKind;
-use crate::heat::pot::{Lid, Material, Vessel};
+use crate::heat::pot::{HEIGHT_CM, Lid, Material, SIDE_CM, Vessel};
 use crate::text::check_name;
 
 /// The element of a usual pressure pot, W.
@@ -44,130 +45,127 @@ impl<T> Thing<T> {
     }
 }
 
+/// Measures that are described, and so can be checked and asked for.
+pub(super) trait Measures {
+    /// # Errors
+    /// Names the field that can't be used.
+    fn check(&self) -> Result<()>;
+
+    /// What is asked of one.
+    fn fields(voice: Voice) -> Vec<ThingField>;
+}
+
+/// How a kind of measure is checked, and told: one row a measure makes the struct, its description in the API, its usual one,
+/// its bounds and its form.
+macro_rules! measures {
+    (@check $self:ident $name:ident figure [$($low:tt)+] to [$($high:tt)+], $unit:ident) => {
+        in_range(stringify!($name), $self.$name, $($low)+ as f64, $($high)+ as f64, Unit::$unit).map(drop)?
+    };
+    (@check $self:ident $name:ident yes_or_no) => {};
+    (@check $self:ident $name:ident one_of ($($word:literal),+)) => {};
+    (@told $told:expr, figure [$($low:tt)+] to [$($high:tt)+], $unit:ident) => {
+        $told.figure(FieldUnit::$unit, $($low)+ as f64, $($high)+ as f64)
+    };
+    (@told $told:expr, yes_or_no) => { $told.yes_or_no() };
+    (@told $told:expr, one_of ($($word:literal),+)) => { $told.one_of([$($word),+]) };
+    ($($(#[$doc:meta])* $of:literal $kind:ident {
+        $($(#[$field_doc:meta])* $name:ident: $type:ty = $usual:expr, $how:ident $([$($low:tt)+] to [$($high:tt)+], $unit:ident)? $(($($word:literal),+))?;)*
+    })+) => {
+        $(
+            $(#[$doc])*
+            #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
+            #[serde(deny_unknown_fields, default)]
+            pub struct $kind {
+                $($(#[$field_doc])* $(#[schema(minimum = $($low)+, maximum = $($high)+)])? pub $name: $type,)*
+            }
+
+            impl Default for $kind {
+                fn default() -> Self {
+                    Self { $($name: $usual),* }
+                }
+            }
+
+            impl Measures for $kind {
+                fn check(&self) -> Result<()> {
+                    $(measures!(@check self $name $how $([$($low)+] to [$($high)+], $unit)? $(($($word),+))?);)*
+                    Ok(())
+                }
+
+                fn fields(voice: Voice) -> Vec<ThingField> {
+                    vec![$({
+                        let told = Told { key: concat!($of, "_", stringify!($name)), name: stringify!($name), voice };
+                        measures!(@told told, $how $([$($low)+] to [$($high)+], $unit)? $(($($word),+))?)
+                    }),*]
+                }
+            }
+        )+
+    };
+}
+
+measures! {
+    /// An oven.
+    "oven" Oven {
+        /// Its shelf, cm across.
+        width_cm: f64 = 45.0, figure [20] to [120], Centimetres;
+        /// Whether its fan runs.
+        fan: bool = false, yes_or_no;
+    }
+    /// A burner of the hob.
+    "burner" BurnerMeasures {
+        /// Its power, W.
+        watts: f64 = 1800.0, figure [200] to [20000], Watts;
+        /// What heats it.
+        kind: HobKind = HobKind::Gas, one_of ("gas", "ceramic", "induction");
+    }
+    /// A frying pan.
+    "pan" PanMeasures {
+        /// Across its floor, cm.
+        diameter_cm: f64 = 28.0, figure [12] to [80], Centimetres;
+        /// What it is made of.
+        material: Material = Material::Iron, one_of ("iron", "steel", "aluminium", "ceramic");
+    }
+    /// A pressure pot.
+    "pressure_pot" PressurePot {
+        /// Across its insert, cm.
+        diameter_cm: f64 = 22.0, figure [8] to [120], Centimetres;
+        /// High inside, cm.
+        height_cm: f64 = 16.0, figure [2] to [80], Centimetres;
+        /// The element under it, W.
+        watts: f64 = USUAL_INSERT_W, figure [200] to [5000], Watts;
+    }
+    /// A slow cooker.
+    "slow_cooker" SlowCooker {
+        /// Across its crock, cm.
+        diameter_cm: f64 = 24.0, figure [8] to [120], Centimetres;
+        /// High inside, cm.
+        height_cm: f64 = 13.0, figure [2] to [80], Centimetres;
+    }
+    /// A pit.
+    "pit" PitMeasures {
+        /// Its grate, cm across.
+        width_cm: f64 = 55.0, figure [20] to [200], Centimetres;
+        /// Whether it holds its heat without anyone.
+        holds_itself: bool = true, yes_or_no;
+    }
+    /// A water bath.
+    "bath" Bath {
+        /// Water in it, L.
+        litres: f64 = 12.0, figure [2] to [200], Litres;
+    }
+}
+
 /// A pair of hands, or something that has no measures.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub struct Unmeasured {}
 
-/// An oven.
-#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields, default)]
-pub struct Oven {
-    /// Its shelf, cm across.
-    #[schema(minimum = 20, maximum = 120)]
-    pub width_cm: f64,
-    /// Whether its fan runs.
-    pub fan: bool,
-}
-
-impl Default for Oven {
-    fn default() -> Self {
-        Self { width_cm: 45.0, fan: false }
+impl Measures for Unmeasured {
+    fn check(&self) -> Result<()> {
+        Ok(())
     }
-}
 
-/// A burner of the hob.
-#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields, default)]
-pub struct BurnerMeasures {
-    /// Its power, W.
-    #[schema(minimum = 200, maximum = 20000)]
-    pub watts: f64,
-    /// What heats it.
-    pub kind: HobKind,
-}
-
-impl Default for BurnerMeasures {
-    fn default() -> Self {
-        Self { watts: 1800.0, kind: HobKind::Gas }
-    }
-}
-
-/// A frying pan.
-#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields, default)]
-pub struct PanMeasures {
-    /// Across its floor, cm.
-    #[schema(minimum = 12, maximum = 80)]
-    pub diameter_cm: f64,
-    /// What it is made of.
-    pub material: Material,
-}
-
-impl Default for PanMeasures {
-    fn default() -> Self {
-        Self { diameter_cm: 28.0, material: Material::Iron }
-    }
-}
-
-/// A pressure pot.
-#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields, default)]
-pub struct PressurePot {
-    /// Across its insert, cm.
-    #[schema(minimum = 8, maximum = 120)]
-    pub diameter_cm: f64,
-    /// High inside, cm.
-    #[schema(minimum = 2, maximum = 80)]
-    pub height_cm: f64,
-    /// The element under it, W.
-    #[schema(minimum = 200, maximum = 5000)]
-    pub watts: f64,
-}
-
-impl Default for PressurePot {
-    fn default() -> Self {
-        Self { diameter_cm: 22.0, height_cm: 16.0, watts: USUAL_INSERT_W }
-    }
-}
-
-/// A slow cooker.
-#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields, default)]
-pub struct SlowCooker {
-    /// Across its crock, cm.
-    #[schema(minimum = 8, maximum = 120)]
-    pub diameter_cm: f64,
-    /// High inside, cm.
-    #[schema(minimum = 2, maximum = 80)]
-    pub height_cm: f64,
-}
-
-impl Default for SlowCooker {
-    fn default() -> Self {
-        Self { diameter_cm: 24.0, height_cm: 13.0 }
-    }
-}
-
-/// A pit.
-#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields, default)]
-pub struct PitMeasures {
-    /// Its grate, cm across.
-    #[schema(minimum = 20, maximum = 200)]
-    pub width_cm: f64,
-    /// Whether it holds its heat without anyone.
-    pub holds_itself: bool,
-}
-
-impl Default for PitMeasures {
-    fn default() -> Self {
-        Self { width_cm: 55.0, holds_itself: true }
-    }
-}
-
-/// A water bath.
-#[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields, default)]
-pub struct Bath {
-    /// Water in it, L.
-    #[schema(minimum = 2, maximum = 200)]
-    pub litres: f64,
-}
-
-impl Default for Bath {
-    fn default() -> Self {
-        Self { litres: 12.0 }
+    fn fields(_voice: Voice) -> Vec<ThingField> {
+        Vec::new()
     }
 }
 
@@ -180,34 +178,13 @@ pub struct Probe {
     pub probe: String,
 }
 
-/// Measures that can be checked.
-pub(super) trait Measures {
-    /// # Errors
-    /// Names the field that can't be used.
-    fn check(&self) -> Result<()>;
-}
-
-impl Measures for Unmeasured {
+impl Measures for Probe {
     fn check(&self) -> Result<()> {
-        Ok(())
+        check_name("probe", &self.probe, 80)
     }
-}
 
-impl Measures for Oven {
-    fn check(&self) -> Result<()> {
-        in_range("width_cm", self.width_cm, 20.0, 120.0, Unit::Centimetres).map(drop)
-    }
-}
-
-impl Measures for BurnerMeasures {
-    fn check(&self) -> Result<()> {
-        in_range("watts", self.watts, 200.0, 20_000.0, Unit::Watts).map(drop)
-    }
-}
-
-impl Measures for PanMeasures {
-    fn check(&self) -> Result<()> {
-        in_range("diameter_cm", self.diameter_cm, 12.0, 80.0, Unit::Centimetres).map(drop)
+    fn fields(voice: Voice) -> Vec<ThingField> {
+        vec![Told { key: "probe_probe", name: "probe", voice }.text()]
     }
 }
 
@@ -215,36 +192,17 @@ impl Measures for Vessel {
     fn check(&self) -> Result<()> {
         self.resolve(Lid::Tight).map(drop)
     }
-}
 
-impl Measures for PressurePot {
-    fn check(&self) -> Result<()> {
-        in_range("watts", self.watts, 200.0, 5000.0, Unit::Watts)?;
-        self.vessel().check()
-    }
-}
-
-impl Measures for SlowCooker {
-    fn check(&self) -> Result<()> {
-        self.vessel().check()
-    }
-}
-
-impl Measures for PitMeasures {
-    fn check(&self) -> Result<()> {
-        in_range("width_cm", self.width_cm, 20.0, 200.0, Unit::Centimetres).map(drop)
-    }
-}
-
-impl Measures for Bath {
-    fn check(&self) -> Result<()> {
-        in_range("litres", self.litres, 2.0, 200.0, Unit::Litres).map(drop)
-    }
-}
-
-impl Measures for Probe {
-    fn check(&self) -> Result<()> {
-        check_name("probe", &self.probe, 80)
+    fn fields(voice: Voice) -> Vec<ThingField> {
+        let told = |key, name| Told { key, name, voice };
+        let side = |key, name| told(key, name).figure(FieldUnit::Centimetres, SIDE_CM[0], SIDE_CM[1]);
+        vec![
+            side("pot_diameter_cm", "diameter_cm"),
+            side("pot_width_cm", "width_cm"),
+            side("pot_length_cm", "length_cm"),
+            told("pot_height_cm", "height_cm").figure(FieldUnit::Centimetres, HEIGHT_CM[0], HEIGHT_CM[1]),
+            told("pot_material", "material").one_of(["iron", "steel", "aluminium", "ceramic", "glass"]),
+        ]
     }
 }
 
@@ -291,4 +249,42 @@ pub(super) fn check_all<T: Measures>(kind: &str, things: &[Thing<T>], taken: &mu
 /// Those that are free.
 pub(super) fn free<T>(things: &[Thing<T>]) -> impl Iterator<Item = &Thing<T>> {
     things.iter().filter(|thing| !thing.lent)
+}
+
+/// Only those, where the kind is named: usual ones where none is free, none where it is not named.
+pub(super) fn only<T>(things: &mut Vec<Thing<T>>, named: bool, usual: Vec<Thing<T>>) {
+    let any_free = free(things).next().is_some();
+    match (named, any_free) {
+        (true, true) => {}
+        (true, false) => *things = usual,
+        (false, _) => things.iter_mut().for_each(|thing| thing.lent = true),
+    }
+}
+
+/// So many of a thing: those that are free, the rest like the last of them.
+pub(super) fn so_many<T: Clone>(things: &mut Vec<Thing<T>>, usual: &[Thing<T>], count: u32) {
+    things.retain(|thing| !thing.lent);
+    things.truncate(count as usize);
+    let Some(like) = things.last().or(usual.first()).cloned() else { return };
+    for number in things.len() + 1..=count as usize {
+        let id = format!("{}_{number}", like.id);
+        things.push(Thing { id, name: format!("{} {number}", like.name), ..like.clone() });
+    }
+}
+
+/// A thing that a dish uses, for those who ask what it is.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub struct Used<'a> {
+    /// What plans know it by.
+    pub id: &'a str,
+    /// What its cook calls it.
+    pub name: &'a str,
+    /// It stands here and is not free.
+    pub lent: bool,
+}
+
+impl<'a, T> From<&'a Thing<T>> for Used<'a> {
+    fn from(thing: &'a Thing<T>) -> Self {
+        Self { id: &thing.id, name: &thing.name, lent: thing.lent }
+    }
 }

@@ -13,7 +13,7 @@ use crate::cuts::{Cut, EatenAs};
 use crate::forecast::PressureMinutes;
 pub use crate::forecast::Quantiles;
 use crate::forecast::{Assumed, Heat, StageRequest};
-use crate::kitchen::Kit;
+use crate::kitchen::{Kit, ThingKind};
 use crate::plan::Plan;
 use crate::safety::Caution;
 use crate::ways::Method;
@@ -292,7 +292,8 @@ pub struct Matched {
     /// How it comes to the table.
     pub served: Served,
     /// What is free to cook on.
-    pub kit: Vec<Kit>,
+    #[schema(value_type = Vec<Kit>)]
+    pub kit: Vec<ThingKind>,
     /// What is asked for it, a kilo; `null` where no price is known.
     pub price_per_kg: Option<f64>,
     /// From which chance on a way fits, or is tight.

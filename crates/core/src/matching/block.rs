@@ -13,7 +13,7 @@ use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::{Case, ForecastRequest};
-use crate::kitchen::{Kit, Kitchen};
+use crate::kitchen::{Kitchen, ThingKind};
 use crate::plan::{Plan, Uses};
 use crate::ways::Method;
 use ergastic_physics::body::THAWED_C;
@@ -32,7 +32,7 @@ pub struct Block<'a> {
     pub people: u32,
     /// Cooked meat on a plate, kg.
     pub portion_kg: f64,
-    pub kit: Vec<Kit>,
+    pub kit: Vec<ThingKind>,
     /// When nobody is up or there.
     pub busy: Vec<Stretch>,
     /// When nobody is up.
@@ -66,12 +66,17 @@ fn prices(request: &MatchRequest, kitchen: &Kitchen) -> Result<BTreeMap<Cut, f64
 }
 
 /// What is free to cook on.
-fn kit(request: &MatchRequest, kitchen: &Kitchen) -> Result<Vec<Kit>> {
+fn kit(request: &MatchRequest, kitchen: &Kitchen) -> Result<Vec<ThingKind>> {
     let kit = request.kit.clone().unwrap_or_else(|| kitchen.kit());
     match kit.len() {
         0 => Err(Error::missing("kit", errors::something_to_cook_on())),
         many if many > MAX_KIT => Err(Error::new(Kind::OutOfRange, "kit", many, errors::at_most(MAX_KIT as u32))),
-        _ => Ok(kit),
+        _ => match kit.iter().position(|kind| !kind.heats()) {
+            Some(at) => {
+                Err(Error::new(Kind::Unsuitable, format!("kit[{at}]"), kit[at].key(), errors::something_to_cook_on()))
+            }
+            None => Ok(kit),
+        },
     }
 }
 
@@ -160,7 +165,7 @@ impl<'a> Block<'a> {
     }
 
     /// Whether something is free.
-    pub fn has(&self, kit: Kit) -> bool {
+    pub fn has(&self, kit: ThingKind) -> bool {
         self.kit.contains(&kit)
     }
 
@@ -178,8 +183,8 @@ impl<'a> Block<'a> {
     fn browned_in(&self, method: Option<Method>) -> (Sear, SearIn) {
         let (sear, pan) = (Sear::default(), SearIn::default());
         match () {
-            () if self.has(Kit::Hob) => (sear, pan),
-            () if self.has(Kit::Coals) || self.has(Kit::Pit) => (sear, SearIn::Lid),
+            () if self.has(ThingKind::Burner) => (sear, pan),
+            () if self.has(ThingKind::Coals) || self.has(ThingKind::Pit) => (sear, SearIn::Lid),
             () if method == Some(Method::Pressure) => (sear, SearIn::Pot),
             () => (Sear::None, pan),
         }

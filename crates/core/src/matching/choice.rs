@@ -15,7 +15,7 @@ use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
 use crate::forecast::{Case, ForecastRequest, chance};
-use crate::kitchen::Kit;
+use crate::kitchen::ThingKind;
 use crate::plan::Plan;
 use crate::sheet::{Worked, lead_min, steps};
 use crate::ways::{Heat, MOVE_MIN, Set, WayId};
@@ -249,12 +249,12 @@ fn hands(worked: &Worked, lead_min: f64) -> Vec<Work> {
 }
 
 /// Everything a chain needs stands in its stages; the first piece of kit stands in the variant.
-fn case_kit(first: Kit, case: &Case) -> Vec<Kit> {
+fn case_kit(first: ThingKind, case: &Case) -> Vec<ThingKind> {
     std::iter::once(first).chain(case.stages.iter().skip(1).filter_map(|stage| stage.medium.facts().kit)).collect()
 }
 
 /// What is not free.
-fn missing(block: &Block, kit: Vec<Kit>) -> Option<Message> {
+fn missing(block: &Block, kit: Vec<ThingKind>) -> Option<Message> {
     kit.into_iter().find(|kit| !block.has(*kit)).map(|kit| say::not_free(kit.name()))
 }
 

@@ -18,6 +18,8 @@ use crate::ways::{Method, usual};
 pub struct Cell {
     /// The way.
     pub method: Method,
+    /// What it is called.
+    pub label: String,
     /// Half of usual pieces are tender by then, min; `null` where they do not go together.
     pub ready_min: Option<f64>,
     /// Why not, where they do not.
@@ -39,12 +41,13 @@ pub struct Row {
 
 fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Result<Cell> {
     let voice = kitchen.voice();
+    let label = voice.render(say::method(method.key()));
     let shape = if method == Method::Stew { Shape::Cubed } else { Shape::Whole };
     // In a stew what is usually sliced is eaten under a fork.
     let eaten_as =
         if method == Method::Stew && facts.eaten_as == EatenAs::Slice { EatenAs::Fork } else { facts.eaten_as };
     if let Some(why_not) = suits::against(facts, method, eaten_as, shape) {
-        return Ok(Cell { method, ready_min: None, why_not: Some(voice.render(why_not)) });
+        return Ok(Cell { method, label, ready_min: None, why_not: Some(voice.render(why_not)) });
     }
     let request = ForecastRequest {
         cut: Some(facts.cut),
@@ -60,7 +63,7 @@ fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Result<Cell> {
     let found = case.map(|case| describe(&case, None)).transpose()?;
     let ready_min = found.and_then(|found| found.ready_min.p50);
     let why_not = ready_min.is_none().then(|| voice.render(say::never_that_way()));
-    Ok(Cell { method, ready_min, why_not })
+    Ok(Cell { method, label, ready_min, why_not })
 }
 
 /// The whole table at a kitchen's altitude, in the order of the cuts.

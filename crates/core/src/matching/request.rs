@@ -11,7 +11,7 @@ use super::served::Served;
 use crate::clock::Hours;
 use crate::cuts::Cut;
 use crate::forecast::{Meat, with_meat};
-use crate::kitchen::Kit;
+use crate::kitchen::{Kit, ThingKind};
 use crate::meal::Counts;
 use crate::ways::Method;
 
@@ -48,8 +48,8 @@ with_meat! {
         #[schema(min_length = 1, max_length = 80)]
         pub zone: Option<String>,
         /// What is free; the kitchen's where not given.
-        #[schema(min_items = 1, max_items = 64)]
-        pub kit: Option<Vec<Kit>>,
+        #[schema(min_items = 1, max_items = 64, value_type = Option<Vec<Kit>>)]
+        pub kit: Option<Vec<ThingKind>>,
         /// How many of each thing there are; the kitchen's where not given.
         pub kitchen: Option<Counts>,
         /// Metres above the sea; the kitchen's where not given.

@@ -9,7 +9,7 @@ use crate::cuts::EatenAs;
 use crate::error::Result;
 use crate::forecast::{Case, ForecastRequest, Heat, Quantiles, StageRequest, Until, describe, update};
 use crate::heat::pot::Simmer;
-use crate::kitchen::Kit;
+use crate::kitchen::ThingKind;
 use crate::ways::{Method, NIGHT_MIN, USUAL_OVEN_C};
 
 /// A joint lighter than this is eaten at once, kg.
@@ -27,9 +27,9 @@ pub fn twice(block: &Block, lies: &Case) -> Result<Option<Twice>> {
     if lies.parts.len() > 1 || joint_kg < FROM_KG || !suits::slices(main.facts.cut) {
         return Ok(None);
     }
-    let heat = if block.has(Kit::Oven) {
+    let heat = if block.has(ThingKind::Oven) {
         Heat::oven(USUAL_OVEN_C)
-    } else if block.has(Kit::Hob) {
+    } else if block.has(ThingKind::Burner) {
         Heat::hob(Simmer::Gentle)
     } else {
         return Ok(None);

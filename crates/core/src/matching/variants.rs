@@ -8,7 +8,7 @@ use super::suits;
 use crate::cuts::Shape;
 use crate::cuts::{CUBE_MM, STEWING_PIECE_M, cubes_in};
 use crate::forecast::{Case, ForecastRequest, Meat, Part};
-use crate::kitchen::Kit;
+use crate::kitchen::ThingKind;
 use crate::ways::chains::chains;
 use crate::ways::preset::{Chain, Preset};
 use crate::ways::{Method, StandsIn, presets};
@@ -26,7 +26,7 @@ pub struct Variant {
     pub name: Message,
     /// Its name, however it is cut up.
     pub uncut: Message,
-    pub kit: Kit,
+    pub kit: ThingKind,
     pub shape: Shape,
     pub forecast: ForecastRequest,
     /// Offered beside the ways, where it helps.
@@ -174,7 +174,8 @@ pub fn variants(block: &Block, lies: &Case) -> Vec<Variant> {
     let units = block.kitchen.units;
     let ways = presets(units);
     let ways = ways.iter().flat_map(|preset| of_a_preset(block, lies, preset));
-    let chains = chains(units, block.has(Kit::Oven)).into_iter().filter_map(|chain| of_a_chain(block, lies, chain));
+    let chains =
+        chains(units, block.has(ThingKind::Oven)).into_iter().filter_map(|chain| of_a_chain(block, lies, chain));
     let mut found: Vec<Variant> = ways.chain(chains).collect();
     for variant in &mut found {
         into_loads(block, variant);

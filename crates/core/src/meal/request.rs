@@ -11,7 +11,7 @@ use crate::clock::Hours;
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::ForecastRequest;
-use crate::kitchen::{Kitchen, Thing};
+use crate::kitchen::{Kitchen, ThingKind};
 use crate::plan::{Plan, Side, Uses, check_sides};
 use crate::text::check_name;
 
@@ -66,18 +66,6 @@ pub struct Counts {
 /// Burners where neither the request nor a kitchen says.
 const USUAL_BURNERS: u32 = 4;
 
-/// So many of a thing: those that are free, the rest like the last of them.
-fn so_many<T: Clone>(things: &mut Vec<Thing<T>>, usual: &[Thing<T>], count: Option<u32>) {
-    let Some(count) = count else { return };
-    things.retain(|thing| !thing.lent);
-    things.truncate(count as usize);
-    let Some(like) = things.last().or(usual.first()).cloned() else { return };
-    for number in things.len() + 1..=count as usize {
-        let id = format!("{}_{number}", like.id);
-        things.push(Thing { id, name: format!("{} {number}", like.name), ..like.clone() });
-    }
-}
-
 impl Counts {
     /// A kitchen with so many things.
     ///
@@ -85,32 +73,24 @@ impl Counts {
     /// Names the field that can't be used.
     pub fn onto(&self, kitchen: &Kitchen) -> Result<Kitchen> {
         let counts = [
-            ("ovens", self.ovens),
-            ("hobs", self.hobs),
-            ("pits", self.pits),
-            ("pots", self.pots),
-            ("pressure_pots", self.pressure_pots),
-            ("slow_cookers", self.slow_cookers),
-            ("baths", self.baths),
-            ("coals", self.coals),
-            ("pans", self.pans),
+            ("ovens", ThingKind::Oven, self.ovens),
+            ("hobs", ThingKind::Burner, self.hobs),
+            ("pits", ThingKind::Pit, self.pits),
+            ("pots", ThingKind::Pot, self.pots),
+            ("pressure_pots", ThingKind::PressurePot, self.pressure_pots),
+            ("slow_cookers", ThingKind::SlowCooker, self.slow_cookers),
+            ("baths", ThingKind::Bath, self.baths),
+            ("coals", ThingKind::Coals, self.coals),
+            ("pans", ThingKind::Pan, self.pans),
+            ("hands", ThingKind::Hands, self.hands),
         ];
-        for (field, count) in counts {
-            in_range(field, f64::from(count.unwrap_or(0)), 0.0, 24.0, Unit::None)?;
-        }
-        in_range("hands", f64::from(self.hands.unwrap_or(1)), 1.0, 24.0, Unit::None)?;
         let mut with = kitchen.clone();
-        let usual = Kitchen::default();
-        so_many(&mut with.ovens, &usual.ovens, self.ovens);
-        so_many(&mut with.burners, &usual.burners, self.hobs);
-        so_many(&mut with.pits, &usual.pits, self.pits);
-        so_many(&mut with.pots, &usual.pots, self.pots);
-        so_many(&mut with.pressure_pots, &usual.pressure_pots, self.pressure_pots);
-        so_many(&mut with.slow_cookers, &usual.slow_cookers, self.slow_cookers);
-        so_many(&mut with.baths, &usual.baths, self.baths);
-        so_many(&mut with.coals, &usual.coals, self.coals);
-        so_many(&mut with.pans, &usual.pans, self.pans);
-        so_many(&mut with.hands, &usual.hands, self.hands);
+        for (field, kind, count) in counts {
+            let Some(count) = count else { continue };
+            let least = if kind == ThingKind::Hands { 1.0 } else { 0.0 };
+            in_range(field, f64::from(count), least, 24.0, Unit::None)?;
+            with.with_so_many(kind, count);
+        }
         if let Some(holds) = self.pit_holds_itself {
             with.pits.iter_mut().for_each(|pit| pit.measures.holds_itself = holds);
         }

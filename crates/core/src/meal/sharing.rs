@@ -8,7 +8,7 @@ use super::answer::GaveWay;
 use super::solve::Course;
 use super::table::Table;
 use crate::forecast::Heat;
-use crate::kitchen::Kit;
+use crate::kitchen::ThingKind;
 use crate::plan::Plan;
 use crate::ways::{HeatSource, Method};
 
@@ -45,7 +45,7 @@ pub(super) struct Shared {
 /// The setting is that of the dish with most meat, so that the least is changed.
 pub(super) fn shared(table: &Table, courses: &[Course]) -> Result<Option<Shared>> {
     let ovens = table.kitchen.ovens.iter().filter(|oven| !oven.lent).count();
-    if ovens == 0 || !table.kitchen.has(Kit::Oven) {
+    if ovens == 0 || !table.kitchen.has(ThingKind::Oven) {
         return Ok(None);
     }
     let set: Vec<(usize, f64)> =

@@ -4,7 +4,7 @@ use crate::bench::{Hob, Prepare};
 use crate::finish::boils_off_kg_s;
 use crate::forecast::Case;
 use crate::heat::hob::HobKind;
-use crate::kitchen::{Kit, Kitchen};
+use crate::kitchen::{Kitchen, ThingKind};
 
 /// A burner.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -22,7 +22,7 @@ impl Burner {
     /// The hob's, as the bench says or the kitchen has it.
     pub(crate) fn of_hob(bench: &Prepare, kitchen: &Kitchen) -> Self {
         let hob = bench.hob.unwrap_or_default();
-        if hob == Hob::default() && !kitchen.has(Kit::Hob) {
+        if hob == Hob::default() && !kitchen.has(ThingKind::Burner) {
             return FIRE;
         }
         let own = kitchen.burner();

@@ -62,7 +62,6 @@ pub use why::{OtherWay, Why, why};
 pub(crate) use burner::Burner;
 use ergastic_words::{Message, errors};
 use laid::Laid;
-pub(crate) use uses::Used;
 
 use crate::bench::{Addition, Larder, Prepare, Trim};
 use crate::cuts::Cut;

@@ -6,13 +6,13 @@ use serde_json::Value;
 use utoipa::ToSchema;
 
 use super::answer::Prepared;
-use super::uses::{Used, all_named};
 use crate::bench::{Addition, Brine, Later, Level, SearIn, Soak};
 use crate::cuts::{CUBE_MM, Cut};
 use crate::forecast::{Case, Heat, StageRequest, Until};
 use crate::heat::pot::{Lid, Simmer, Vessel};
 use crate::json::patch_of;
 use crate::kitchen::Kitchen;
+use crate::kitchen::{ThingKind, Used};
 use crate::plan::Plan;
 use crate::ways::{HeatSource, Method};
 
@@ -132,11 +132,11 @@ pub(super) fn offers(plan: &Plan, kitchen: &Kitchen, case: &Case, prepared: &Pre
         soak: soak(&change, case),
         sear_in: sear_in(&change, method),
         batches: batches(&change, prepared),
-        pan: named(&change, all_named(&kitchen.pans), plan.pan_in(kitchen), |plan, id| {
+        pan: named(&change, kitchen.things(ThingKind::Pan), plan.pan_in(kitchen), |plan, id| {
             plan.uses.pan = Some(id);
             plan.prepare.pan = None;
         }),
-        burner: named(&change, all_named(&kitchen.burners), plan.burner_in(kitchen), |plan, id| {
+        burner: named(&change, kitchen.things(ThingKind::Burner), plan.burner_in(kitchen), |plan, id| {
             plan.uses.burner = Some(id);
             plan.prepare.hob = None;
         }),

@@ -5,7 +5,7 @@ use ergastic_words::{Message, kitchen as say};
 use crate::bench::{Prepare, SearIn};
 use crate::forecast::{ForecastRequest, Heat};
 use crate::heat::pot::Vessel;
-use crate::kitchen::{Kitchen, Thing, ThingKind, USUAL_INSERT_W};
+use crate::kitchen::{Kitchen, Thing, ThingKind, USUAL_INSERT_W, Used};
 use crate::plan::{Plan, Uses};
 use crate::ways::{HeatSource, Method, StandsIn};
 use ergastic_physics::pressure::POWER_W;
@@ -18,40 +18,6 @@ fn named<'a, T>(things: &'a [Thing<T>], id: Option<&str>) -> Option<&'a Thing<T>
 /// The one that is named, else the first that is free, else the first there is.
 fn of<'a, T>(things: &'a [Thing<T>], id: Option<&str>) -> Option<&'a Thing<T>> {
     named(things, id).or_else(|| things.iter().find(|thing| !thing.lent)).or(things.first())
-}
-
-/// A thing that a dish uses, for those who ask what it is.
-#[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub(crate) struct Used<'a> {
-    pub id: &'a str,
-    pub name: &'a str,
-    pub lent: bool,
-}
-
-impl<'a, T> From<&'a Thing<T>> for Used<'a> {
-    fn from(thing: &'a Thing<T>) -> Self {
-        Self { id: &thing.id, name: &thing.name, lent: thing.lent }
-    }
-}
-
-/// Every thing of a kind.
-pub(super) fn all_named<T>(things: &[Thing<T>]) -> Vec<Used<'_>> {
-    things.iter().map(Used::from).collect()
-}
-
-/// Every thing that heats, of a kind.
-fn all_of(kitchen: &Kitchen, kind: ThingKind) -> Vec<Used<'_>> {
-    match kind {
-        ThingKind::Oven => all_named(&kitchen.ovens),
-        ThingKind::Burner => all_named(&kitchen.burners),
-        ThingKind::Coals => all_named(&kitchen.coals),
-        ThingKind::Pit => all_named(&kitchen.pits),
-        ThingKind::Bath => all_named(&kitchen.baths),
-        ThingKind::PressurePot => all_named(&kitchen.pressure_pots),
-        ThingKind::SlowCooker => all_named(&kitchen.slow_cookers),
-        ThingKind::Hands => all_named(&kitchen.hands),
-        ThingKind::Pan => all_named(&kitchen.pans),
-    }
 }
 
 /// The vessel that a way stands in: the plan's own where it measures one, else the kitchen's under the plan's lid.
@@ -148,16 +114,16 @@ impl Plan {
     /// Everything it could stand in.
     pub(crate) fn pots_in<'a>(&self, kitchen: &'a Kitchen) -> Vec<Used<'a>> {
         match self.stands_in() {
-            StandsIn::PressurePot => all_named(&kitchen.pressure_pots),
-            StandsIn::SlowCooker => all_named(&kitchen.slow_cookers),
-            StandsIn::Pot => all_named(&kitchen.pots),
+            StandsIn::PressurePot => kitchen.things(ThingKind::PressurePot),
+            StandsIn::SlowCooker => kitchen.things(ThingKind::SlowCooker),
+            StandsIn::Pot => kitchen.things(ThingKind::Pot),
             StandsIn::Anything | StandsIn::Nothing => Vec::new(),
         }
     }
 
     /// Everything that could heat it as it is heated.
     pub(crate) fn heats_in<'a>(&self, kitchen: &'a Kitchen) -> Vec<Used<'a>> {
-        self.heats().map(|thing| all_of(kitchen, thing)).unwrap_or_default()
+        self.heats().map(|thing| kitchen.things(thing)).unwrap_or_default()
     }
 
     /// The burner under the pan; none where the bench has one of its own.
@@ -173,7 +139,7 @@ impl Plan {
 
     /// What heats it; of a chain, its first stage.
     pub(crate) fn heated_by<'a>(&self, kitchen: &'a Kitchen) -> Option<Used<'a>> {
-        let (all, id) = (all_of(kitchen, self.heats()?), self.uses.heat.as_deref());
+        let (all, id) = (kitchen.things(self.heats()?), self.uses.heat.as_deref());
         let named = all.iter().find(|thing| Some(thing.id) == id);
         named.or_else(|| all.iter().find(|thing| !thing.lent)).or(all.first()).copied()
     }
@@ -207,7 +173,7 @@ impl Plan {
         let lent = used.into_iter().flatten().filter(|used| used.lent);
         let mut short: Vec<_> = lent.map(|used| ("lent_out", say::lent_out(used.name))).collect();
         if seared && self.prepare.sear_in == SearIn::TwoPans {
-            let (pans, burners) = (kitchen.free_pans() as u32, kitchen.free_burners() as u32);
+            let [pans, burners] = [ThingKind::Pan, ThingKind::Burner].map(|kind| kitchen.count(kind) as u32);
             if pans < 2 || burners < 2 {
                 short.push(("two_pans", say::two_pans(pans, burners)));
             }

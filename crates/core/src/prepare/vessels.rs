@@ -1,7 +1,7 @@
 //! Which vessel each dish of a meal has to itself.
 
-use super::uses::Used;
 use crate::kitchen::Kitchen;
+use crate::kitchen::Used;
 use crate::plan::Plan;
 
 /// Gives each dish of a meal a vessel of its own: what one names it keeps; else it has the one its bench starts from, as long as that is

@@ -254,7 +254,7 @@ impl Durations {
         let left = Left::of(plan, case, forecast, top_ups.iter().map(|pour| pour.l).sum());
         let last = case.last().medium.facts();
         let makes_sauce = left.liquid_l > NO_SAUCE_L && last.makes_sauce;
-        let sauce = makes_sauce.then(|| SauceWork::of(plan, kitchen, case, &left)).unwrap_or_else(SauceWork::none);
+        let sauce = if makes_sauce { SauceWork::of(plan, kitchen, case, &left) } else { SauceWork::none() };
         let (dumplings, additions) = later(plan, case, forecast, makes_sauce);
         let come_up_min = (come_up_s(&case.physics()) / 300.0).ceil() * 5.0;
         let first_heat_min = if way.comes_up { come_up_min } else { 5.0 };

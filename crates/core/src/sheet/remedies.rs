@@ -15,7 +15,7 @@ use crate::error::{Result, unless_refused};
 use crate::finish::Target;
 use crate::forecast::{Case, Heat, StageRequest, Until};
 use crate::heat::pot::Lid;
-use crate::kitchen::{Kit, Kitchen};
+use crate::kitchen::{Kitchen, ThingKind};
 use crate::plan::Plan;
 use crate::ways::{Method, Settings, StandsIn, USUAL_REHEAT_C};
 
@@ -175,7 +175,7 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<Candidate> {
 fn pressed(plan: &Plan, case: &Case, kitchen: &Kitchen) -> Option<Candidate> {
     let first = &case.first().medium;
     let wet = first.is_pot() && !first.facts().locked;
-    if !wet || case.stages.len() > 1 || !kitchen.has(Kit::PressurePot) {
+    if !wet || case.stages.len() > 1 || !kitchen.has(ThingKind::PressurePot) {
         return None;
     }
     Some(changed(plan, say::press_it(), say::press_it_trade(), |plan| {

@@ -1,32 +1,20 @@
 //! How many of each thing a kitchen has free.
 
-use crate::kitchen::ThingKind;
-use crate::kitchen::{Kitchen, Thing as Named};
+use crate::kitchen::{Kitchen, ThingKind};
 use ergastic_schedule::Kind;
 
 /// Things that are free, by kind.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
 pub(crate) struct Stock([usize; ThingKind::ALL.len()]);
 
-fn free<T>(things: &[Named<T>]) -> usize {
-    things.iter().filter(|thing| !thing.lent).count()
-}
-
 impl Stock {
     /// Of a kitchen. Where there is no hob a pan stands over what flame there is.
     pub fn of(kitchen: &Kitchen) -> Self {
-        let flames = free(&kitchen.burners);
+        let flames = kitchen.count(ThingKind::Burner);
         Self(ThingKind::ALL.map(|thing| match thing {
-            ThingKind::Hands => free(&kitchen.hands).max(1),
-            ThingKind::Burner if flames == 0 => free(&kitchen.coals) + free(&kitchen.pits),
-            ThingKind::Burner => flames,
-            ThingKind::Pan => free(&kitchen.pans),
-            ThingKind::Oven => free(&kitchen.ovens),
-            ThingKind::Pit => free(&kitchen.pits),
-            ThingKind::Bath => free(&kitchen.baths),
-            ThingKind::PressurePot => free(&kitchen.pressure_pots),
-            ThingKind::SlowCooker => free(&kitchen.slow_cookers),
-            ThingKind::Coals => free(&kitchen.coals),
+            ThingKind::Hands => kitchen.count(thing).max(1),
+            ThingKind::Burner if flames == 0 => kitchen.count(ThingKind::Coals) + kitchen.count(ThingKind::Pit),
+            thing => kitchen.count(thing),
         }))
     }
 

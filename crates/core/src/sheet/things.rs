@@ -7,8 +7,8 @@ use utoipa::ToSchema;
 
 use super::tasks::{Conflict, Task, TaskKind};
 use crate::kitchen::Kitchen;
+use crate::kitchen::Used;
 use crate::plan::Plan;
-use crate::prepare::Used;
 
 /// What a thing is taken for.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]

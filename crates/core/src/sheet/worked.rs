@@ -11,7 +11,7 @@ use super::stock::Stock;
 use crate::clock::{Hours, minutes_between, plus_minutes, zone};
 use crate::error::Result;
 use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, update_ahead};
-use crate::kitchen::{Kit, Kitchen};
+use crate::kitchen::{Kitchen, ThingKind};
 use crate::plan::Plan;
 use crate::ways::WayId;
 use crate::ways::steps::DishFacts;
@@ -39,11 +39,11 @@ fn usual_night() -> Hours {
 
 /// The hob, or what there is instead.
 fn flame(kitchen: &Kitchen) -> Lane {
-    let has = |kit: Kit| kitchen.has(kit);
+    let has = |kit: ThingKind| kitchen.has(kit);
     match () {
-        () if has(Kit::Hob) => Lane::Hob,
-        () if has(Kit::Coals) => Lane::Fire,
-        () if has(Kit::Pit) => Lane::Pit,
+        () if has(ThingKind::Burner) => Lane::Hob,
+        () if has(ThingKind::Coals) => Lane::Fire,
+        () if has(ThingKind::Pit) => Lane::Pit,
         () => Lane::Hob,
     }
 }

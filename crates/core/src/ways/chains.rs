@@ -9,7 +9,7 @@ use super::pit;
 use super::preset::{Chain, on_the_dial};
 use super::stages::{StageRequest, Until};
 use crate::heat::pot::{Lid, Simmer};
-use crate::kitchen::Kit;
+use crate::kitchen::ThingKind;
 
 /// Smoked for so long before the bag, and before the pot, min. Practice.
 const BEFORE_THE_BAG_MIN: f64 = 240.0;
@@ -34,21 +34,21 @@ pub fn chains(units: Units, has_oven: bool) -> Vec<Chain> {
         Chain {
             key: "smoke_bag",
             name: say::smoke_bag(Minutes(BEFORE_THE_BAG_MIN), Temperature(bath_c)),
-            kit: Kit::Pit,
+            kit: ThingKind::Pit,
             in_pot: false,
             stages: vec![smoked(BEFORE_THE_BAG_MIN), StageRequest::of(Method::WaterBath, bagged, None)],
         },
         Chain {
             key: "smoke_braise",
             name: say::smoke_braise(Minutes(BEFORE_THE_POT_MIN)),
-            kit: Kit::Pit,
+            kit: ThingKind::Pit,
             in_pot: true,
             stages: vec![smoked(BEFORE_THE_POT_MIN), StageRequest::of(Method::Braise, braised, None)],
         },
         Chain {
             key: "day_before",
             name: say::day_before(),
-            kit: if has_oven { Kit::Oven } else { Kit::Hob },
+            kit: if has_oven { ThingKind::Oven } else { ThingKind::Burner },
             in_pot: true,
             stages: over_night,
         },

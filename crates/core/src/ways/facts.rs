@@ -5,7 +5,7 @@ use ergastic_words::{Message, forecast, matching as say, sheet};
 use super::cooked_in::CookedIn;
 use super::method::HeatSource;
 use crate::heat::pot::{Lid, Material, Vessel};
-use crate::kitchen::{Kit, ThingKind};
+use crate::kitchen::ThingKind;
 use ergastic_physics::places::ROOM_C;
 
 /// Looks at the meat are this far apart at the least, min. Practice.
@@ -116,7 +116,7 @@ pub const COLD_IN_A_DISH: GoesIn = GoesIn { celsius: ROOM_C, why: forecast::cold
 #[derive(Debug, Clone, Copy)]
 pub struct Facts {
     /// What has to be free for it; none where anything hot does.
-    pub kit: Option<Kit>,
+    pub kit: Option<ThingKind>,
     /// What it takes of the kitchen while it goes on.
     pub thing: Option<ThingKind>,
     /// What the pot stands on or in, where that is asked.

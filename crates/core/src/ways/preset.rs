@@ -6,7 +6,7 @@ use super::asked::Heat;
 use super::method::Method;
 use super::stages::StageRequest;
 use crate::cuts::Shape;
-use crate::kitchen::Kit;
+use crate::kitchen::ThingKind;
 
 /// A way at a setting that is worth offering.
 #[derive(Debug, Clone)]
@@ -52,7 +52,7 @@ pub struct Chain {
     /// What it is called.
     pub name: Message,
     /// What has to be free for its first stage.
-    pub kit: Kit,
+    pub kit: ThingKind,
     /// It ends in a pot.
     pub in_pot: bool,
     /// Its stages.

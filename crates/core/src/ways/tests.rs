@@ -3,7 +3,7 @@
 use super::*;
 use crate::forecast::{Case, ForecastRequest};
 use crate::heat::pot::{Lid, Simmer};
-use crate::kitchen::Kit;
+use crate::kitchen::ThingKind;
 use ergastic_words::{Minutes, Units, Voice};
 use serde_json::{Value, json};
 
@@ -84,8 +84,12 @@ fn what_is_asked_of_the_kitchen_is_something_it_can_have() {
         // What warms and cools is done with what stands there anyway.
         assert_eq!(kit.is_none(), matches!(method, Method::KeepWarm | Method::Chill | Method::Reheat), "{method:?}");
     }
-    for wanted in Kit::ALL {
-        assert!(kit.iter().any(|(_, kit)| *kit == Some(wanted)), "{wanted:?} is good for nothing");
+    for thing in ThingKind::ALL {
+        assert_eq!(
+            kit.iter().any(|(_, kit)| *kit == Some(thing)),
+            thing.heats(),
+            "{thing:?} heats as no way asks it to"
+        );
     }
 }
 

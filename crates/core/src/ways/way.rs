@@ -113,7 +113,7 @@ pub trait Way: Any + Debug {
         None
     }
     /// The last step at the bench before the meat meets the heat.
-    fn into_it(&self, dish: &DishFacts) -> (Message, Message) {
+    fn put_in(&self, dish: &DishFacts) -> (Message, Message) {
         into_the_pot(dish)
     }
     /// The moment from which the clock counts.

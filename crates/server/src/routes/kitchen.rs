@@ -2,6 +2,7 @@
 
 use axum::extract::State;
 use ergastic_core::kitchen::Kitchen;
+use ergastic_core::ways::{Fields, fields};
 use ergastic_store::StoredKitchen;
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
@@ -94,6 +95,12 @@ pub async fn get_kitchen_version(
     let document = app.store.kitchen_version(version).await?;
     let kitchen = document.read().ok();
     Ok(Json(KitchenVersion { version, text: document.text, kitchen }))
+}
+
+/// What a form asks of each kind of thing: bounds, defaults, words, and how each is measured.
+#[utoipa::path(get, path = "/api/fields", responses((status = 200, body = Fields)))]
+pub async fn get_fields(State(app): State<App>) -> ApiResult<Json<Fields>> {
+    Ok(Json(fields(app.store.kitchen().await?.voice())))
 }
 
 /// Saves the kitchen.

@@ -27,7 +27,7 @@ function shelve(things: Placed[], width: number, scale: number) {
     const { across, high } = sizeOf(placed);
     const [w, h] = [across * scale, high * scale];
     const room = Math.max(w, 132);
-    if (row.length > 0 && (x + room > width || shelfOf(placed) !== shelfOf(before))) close();
+    if (row.length > 0 && (x + room > width || placed.kind.shelf !== before?.kind.shelf)) close();
     row.push({ placed, x: x + (room - w) / 2, y: 0, w, h, room });
     x += room + GAP;
     before = placed;
@@ -47,16 +47,6 @@ function inLines(name: string): string[] {
   }
   return lines;
 }
-
-/** Fires stand with fires, vessels with vessels. */
-const shelfOf = (placed?: Placed) =>
-  !placed
-    ? undefined
-    : ['ovens', 'burners', 'pits', 'coals'].includes(placed.list)
-      ? 'heat'
-      : ['pans', 'probes', 'hands'].includes(placed.list)
-        ? 'hung'
-        : 'vessels';
 
 /** The whole kitchen to one scale: each thing is opened to be measured, renamed or lent out. */
 export function KitchenPicture({
@@ -142,8 +132,8 @@ function Shape({ placed, x, y, w, h }: Box) {
     strokeLinejoin: 'round',
   } as const;
   const middle = x + w / 2;
-  switch (placed.list) {
-    case 'ovens':
+  switch (placed.kind.kind) {
+    case 'oven':
       return (
         <>
           <rect x={x} y={y} width={w} height={h} rx="6" {...ink} />
@@ -167,7 +157,7 @@ function Shape({ placed, x, y, w, h }: Box) {
           )}
         </>
       );
-    case 'burners': {
+    case 'hob': {
       // A ring with its flames, and the four fingers a pot stands on.
       const [cy, r] = [y + h / 2, w / 2];
       const fingers = [45, 135, 225, 315].map((degrees) => {
@@ -190,7 +180,7 @@ function Shape({ placed, x, y, w, h }: Box) {
         </>
       );
     }
-    case 'pits':
+    case 'pit':
       return (
         <>
           <path
@@ -214,7 +204,7 @@ function Shape({ placed, x, y, w, h }: Box) {
           ))}
         </>
       );
-    case 'pots': {
+    case 'pot': {
       const { width_cm, length_cm } = placed.thing.measures;
       const tin = width_cm != null || length_cm != null;
       return (
@@ -236,7 +226,7 @@ function Shape({ placed, x, y, w, h }: Box) {
         </>
       );
     }
-    case 'pressure_pots':
+    case 'pressure_pot':
       return (
         <>
           <rect x={x - 5} y={y} width={w + 10} height={h} rx="10" {...ink} strokeWidth={5} />
@@ -244,7 +234,7 @@ function Shape({ placed, x, y, w, h }: Box) {
           <path d={`M${middle - 10},${y - 7} h20 v7 h-20 z`} fill={colour('caution')} />
         </>
       );
-    case 'slow_cookers':
+    case 'slow_cooker':
       return (
         <>
           <path d={`M${x},${y + 4} h${w} l-5,${h - 4} h${10 - w} z`} {...ink} strokeWidth={5} />
@@ -256,7 +246,7 @@ function Shape({ placed, x, y, w, h }: Box) {
           />
         </>
       );
-    case 'baths':
+    case 'water_bath':
       return (
         <>
           <path d={`M${x},${y} V${y + h} h${w} V${y}`} {...ink} fill="none" />
@@ -270,7 +260,7 @@ function Shape({ placed, x, y, w, h }: Box) {
           />
         </>
       );
-    case 'pans':
+    case 'pan':
       return (
         <>
           <path
@@ -286,7 +276,7 @@ function Shape({ placed, x, y, w, h }: Box) {
           />
         </>
       );
-    case 'probes':
+    case 'probe':
       return (
         <>
           <path d={`M${middle},${y + 0.3 * h} V${y + h}`} stroke={colour('ink')} strokeWidth="4" />

@@ -1,7 +1,7 @@
 import { Box, Flex, Grid, Menu, Portal, Stack, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { kitchenNow, type Kitchen, type Schemas } from '../../api/client';
-import { useKitchenView } from '../../api/queries';
+import { useFields, useKitchenView } from '../../api/queries';
 import { useLooks, useMayChange } from '../../api/role';
 import { useKitchenDocument } from '../../api/useLive';
 import { editable, hourCycle, temperatureIn, temperatureOut, temperatureUnit } from '../../format/units';
@@ -24,23 +24,25 @@ import { InTheLarder } from './InTheLarder';
 import { KitchenPicture } from './KitchenPicture';
 import { TakeAlong } from './TakeAlong';
 import { ThingDialog } from './ThingDialog';
-import { all, another, kinds, put, takeOut } from './things';
+import { add, all, another, put, takeOut, type Kind } from './things';
 
 /** What stands in the kitchen, drawn to scale, and how its cook likes it; saved as you go. */
 export function KitchenPlace() {
   const view = useKitchenView();
-  if (view.isLoadingError)
+  const fields = useFields();
+  const failed = [view, fields].find((query) => query.isLoadingError);
+  if (failed)
     return (
       <>
         <PageHeading title="Kitchen" srOnly />
-        <Fault error={view.error} retry={() => void view.refetch()} />
+        <Fault error={failed.error} retry={() => void failed.refetch()} />
       </>
     );
-  if (!view.data) return <Waiting height="50vh" what="Looking round the kitchen" />;
-  return <KitchenOf view={view.data} />;
+  if (!view.data || !fields.data) return <Waiting height="50vh" what="Looking round the kitchen" />;
+  return <KitchenOf view={view.data} kinds={fields.data.things} />;
 }
 
-function KitchenOf({ view }: { view: Schemas['KitchenView'] }) {
+function KitchenOf({ view, kinds }: { view: Schemas['KitchenView']; kinds: Kind[] }) {
   const open = useKitchenDocument(view);
   const { document, value: kitchen, fault } = open;
   const looks = useLooks();
@@ -51,7 +53,7 @@ function KitchenOf({ view }: { view: Schemas['KitchenView'] }) {
     redo: open.canRedo ? document.redo : undefined,
     undoes: '',
   });
-  const things = all(kitchen);
+  const things = all(kitchen, kinds);
   const shown = things.find(({ thing }) => thing.id === opened);
   const set = (key: string, changed: Partial<Kitchen>) =>
     document.change(key, (was) => ({ ...was, ...changed }));
@@ -73,12 +75,8 @@ function KitchenOf({ view }: { view: Schemas['KitchenView'] }) {
           onSelect={({ value }) => {
             const kind = kinds.find(({ list }) => list === value);
             if (!kind) return;
-            const made = another(kitchen, kind.list, kind.word);
-            // The list is the one that the thing was made for.
-            document.change('add', (was) => ({
-              ...was,
-              [made.list]: [...was[made.list], made.thing],
-            }));
+            const made = another(kitchen, kinds, kind);
+            document.change('add', (was) => add(was, made));
             setOpened(made.thing.id);
           }}
         >

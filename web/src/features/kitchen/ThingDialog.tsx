@@ -1,5 +1,5 @@
 import { Box, Dialog, Flex, Portal, Stack, Text } from '@chakra-ui/react';
-import type { ApiFault, Kitchen, Schemas } from '../../api/client';
+import type { ApiFault, Schemas } from '../../api/client';
 import { editable, type Units } from '../../format/units';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -7,8 +7,7 @@ import { OnOff } from '../../ui/OnOff';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
-import { hobs, materials, panMaterials } from './words';
-import type { List, Placed } from './things';
+import type { Measure, Measures, Placed } from './things';
 
 type Props = {
   placed: Placed;
@@ -19,15 +18,12 @@ type Props = {
   onClose: () => void;
 };
 
-/** The measures of the things in a list. */
-type Measures<L extends List> = Kitchen[L][number]['measures'];
+type Field = Schemas['ThingField'];
 
 /** One thing of the kitchen: what it is called, its measures, and whether it is lent out. Kept as it is typed. */
 export function ThingDialog({ placed, units, fault, onChange, onAway, onClose }: Props) {
   const { thing } = placed;
-  // The same thing of the same list: only its name and whether it is there have changed.
-  const set = (changed: { name?: string; lent?: boolean }) =>
-    onChange({ ...placed, thing: { ...thing, ...changed } } as Placed);
+  const set = (changed: Partial<Placed['thing']>) => onChange({ ...placed, thing: { ...thing, ...changed } });
   return (
     <Dialog.Root open onOpenChange={({ open }) => !open && onClose()}>
       <Portal>
@@ -44,12 +40,12 @@ export function ThingDialog({ placed, units, fault, onChange, onAway, onClose }:
                   maxLength={60}
                   error={fault?.field?.endsWith('.name') ? fault.message : undefined}
                 />
-                <MeasuresOf placed={placed} units={units} onChange={onChange} />
-                {fault && !fault.field?.endsWith('.name') && (
-                  <Text role="alert" color="caution" fontSize="small" fontWeight={600}>
-                    {fault.message}
-                  </Text>
-                )}
+                <MeasuresOf
+                  placed={placed}
+                  units={units}
+                  fault={fault}
+                  onChange={(measures) => set({ measures })}
+                />
                 <OnOff label="Lent out, or broken" on={thing.lent} onChange={(lent) => set({ lent })} />
               </Stack>
             </Dialog.Body>
@@ -68,226 +64,145 @@ export function ThingDialog({ placed, units, fault, onChange, onAway, onClose }:
   );
 }
 
-function MeasuresOf({ placed, units, onChange }: Pick<Props, 'placed' | 'units' | 'onChange'>) {
-  const length = editable.length[units];
-  const cm = (label: string, value: number | null | undefined, set: (cm: number) => void) => (
-    <Box flex="1 1 120px">
-      <NumberField
-        label={label}
-        value={value ?? undefined}
-        onChange={(next) => next !== undefined && set(next)}
-        unit={length.unit}
-        factor={length.factor}
-        step={length.step}
-      />
-    </Box>
-  );
-  const watts = (label: string, value: number, set: (watts: number) => void) => (
-    <Box flex="1 1 140px">
-      <NumberField
-        label={label}
-        value={value}
-        onChange={(next) => next !== undefined && set(next)}
-        unit="W"
-        step={100}
-      />
-    </Box>
-  );
-  switch (placed.list) {
-    case 'hands':
-    case 'coals':
-      return null;
-    case 'ovens': {
-      const set = (changed: Partial<Measures<'ovens'>>) =>
-        onChange({
-          list: 'ovens',
-          thing: { ...placed.thing, measures: { ...placed.thing.measures, ...changed } },
-        });
-      const { width_cm, fan } = placed.thing.measures;
-      return (
-        <Flex gap={4} wrap="wrap" align="flex-end">
-          {cm('Shelf, across', width_cm, (next) => set({ width_cm: next }))}
-          <Choice
-            label="Its fan"
-            value={fan ? 'on' : 'off'}
-            options={[
-              { value: 'off', label: 'off' },
-              { value: 'on', label: 'runs' },
-            ]}
-            onChange={(next) => set({ fan: next === 'on' })}
-          />
-        </Flex>
-      );
-    }
-    case 'burners': {
-      const set = (changed: Partial<Measures<'burners'>>) =>
-        onChange({
-          list: 'burners',
-          thing: { ...placed.thing, measures: { ...placed.thing.measures, ...changed } },
-        });
-      const { kind, watts: power } = placed.thing.measures;
-      return (
-        <Flex gap={4} wrap="wrap" align="flex-end">
-          {watts('Its power', power, (next) => set({ watts: next }))}
-          <Choice label="Heated by" value={kind} options={hobs} onChange={(next) => set({ kind: next })} />
-        </Flex>
-      );
-    }
-    case 'pots':
-      return (
-        <PotMeasures
-          measures={placed.thing.measures}
-          cm={cm}
-          onChange={(measures) => onChange({ list: 'pots', thing: { ...placed.thing, measures } })}
-        />
-      );
-    case 'pans': {
-      const set = (changed: Partial<Measures<'pans'>>) =>
-        onChange({
-          list: 'pans',
-          thing: { ...placed.thing, measures: { ...placed.thing.measures, ...changed } },
-        });
-      const { diameter_cm, material } = placed.thing.measures;
-      return (
-        <Flex gap={4} wrap="wrap" align="flex-end">
-          {cm('Floor, across', diameter_cm, (next) => set({ diameter_cm: next }))}
-          <Box flex="1 1 140px">
-            <SelectField
-              label="Made of"
-              value={material}
-              options={panMaterials}
-              onChange={(next) => set({ material: next })}
+type MeasuresProps = {
+  placed: Placed;
+  units: Units;
+  fault?: ApiFault;
+  onChange: (measures: Measures) => void;
+};
+
+/** A form of what is asked of such a thing: each field with its bounds and how it is measured. */
+function MeasuresOf({ placed: { kind, thing }, units, fault, onChange }: MeasuresProps) {
+  const { measures } = thing;
+  const isPot = kind.kind === 'pot';
+  const tin = isPot && (measures.width_cm != null || measures.length_cm != null);
+  // A round pot has no sides, a square one nothing across.
+  const others = tin ? ['diameter_cm'] : ['width_cm', 'length_cm'];
+  const shown = isPot ? kind.fields.filter(({ name }) => !others.includes(name)) : kind.fields;
+  const of = (field: Field) => fault?.field?.endsWith(`measures.${field.name}`) ?? false;
+  const elsewhere = fault && !fault.field?.endsWith('.name') && !shown.some(of);
+  return (
+    <>
+      <Flex gap={4} wrap="wrap" align="flex-start">
+        {isPot && <Shape tin={tin} measures={measures} onChange={onChange} />}
+        {shown.map((field) => (
+          <Box key={field.name} flex="1 1 150px">
+            <OneField
+              field={field}
+              value={measures[field.name]}
+              units={units}
+              error={of(field) ? fault?.message : undefined}
+              onChange={(value) => onChange({ ...measures, [field.name]: value })}
             />
           </Box>
-        </Flex>
-      );
-    }
-    case 'pressure_pots': {
-      const set = (changed: Partial<Measures<'pressure_pots'>>) =>
-        onChange({
-          list: 'pressure_pots',
-          thing: { ...placed.thing, measures: { ...placed.thing.measures, ...changed } },
-        });
-      const { diameter_cm, height_cm, watts: power } = placed.thing.measures;
-      return (
-        <Flex gap={4} wrap="wrap" align="flex-end">
-          {cm('Insert, across', diameter_cm, (next) => set({ diameter_cm: next }))}
-          {cm('High inside', height_cm, (next) => set({ height_cm: next }))}
-          {watts('Its element', power, (next) => set({ watts: next }))}
-        </Flex>
-      );
-    }
-    case 'slow_cookers': {
-      const set = (changed: Partial<Measures<'slow_cookers'>>) =>
-        onChange({
-          list: 'slow_cookers',
-          thing: { ...placed.thing, measures: { ...placed.thing.measures, ...changed } },
-        });
-      const { diameter_cm, height_cm } = placed.thing.measures;
-      return (
-        <Flex gap={4} wrap="wrap" align="flex-end">
-          {cm('Crock, across', diameter_cm, (next) => set({ diameter_cm: next }))}
-          {cm('High inside', height_cm, (next) => set({ height_cm: next }))}
-        </Flex>
-      );
-    }
-    case 'pits': {
-      const set = (changed: Partial<Measures<'pits'>>) =>
-        onChange({
-          list: 'pits',
-          thing: { ...placed.thing, measures: { ...placed.thing.measures, ...changed } },
-        });
-      const { width_cm, holds_itself } = placed.thing.measures;
-      return (
-        <Flex gap={4} wrap="wrap" align="flex-end">
-          {cm('Grate, across', width_cm, (next) => set({ width_cm: next }))}
-          <Choice
-            label="Its heat"
-            value={holds_itself ? 'holds' : 'tended'}
-            options={[
-              { value: 'holds', label: 'holds by itself' },
-              { value: 'tended', label: 'wants tending' },
-            ]}
-            onChange={(next) => set({ holds_itself: next === 'holds' })}
-          />
-        </Flex>
-      );
-    }
-    case 'baths': {
-      const volume = editable.volume[units];
-      return (
-        <NumberField
-          label="Water in it"
-          value={placed.thing.measures.litres}
-          onChange={(litres) =>
-            litres !== undefined &&
-            onChange({ list: 'baths', thing: { ...placed.thing, measures: { litres } } })
-          }
-          unit={volume.unit}
-          factor={volume.factor}
-        />
-      );
-    }
-    case 'probes':
-      return (
-        <TextField
-          label="The name it sends its readings under"
-          value={placed.thing.measures.probe}
-          onChange={(probe) => onChange({ list: 'probes', thing: { ...placed.thing, measures: { probe } } })}
-          maxLength={80}
-        />
-      );
-  }
+        ))}
+      </Flex>
+      {elsewhere && (
+        <Text role="alert" color="caution" fontSize="small" fontWeight={600}>
+          {fault.message}
+        </Text>
+      )}
+    </>
+  );
 }
 
-function PotMeasures({
+/** A pot is round or has sides. */
+function Shape({
+  tin,
   measures,
-  cm,
   onChange,
 }: {
-  measures: Schemas['Vessel'];
-  cm: (label: string, value: number | null | undefined, set: (cm: number) => void) => React.ReactNode;
-  onChange: (measures: Schemas['Vessel']) => void;
+  tin: boolean;
+  measures: Measures;
+  onChange: (measures: Measures) => void;
 }) {
-  const tin = measures.width_cm != null || measures.length_cm != null;
+  const { diameter_cm, width_cm, length_cm, ...rest } = measures;
   return (
-    <Flex gap={4} wrap="wrap" align="flex-end">
-      <Choice
-        label="Its shape"
-        value={tin ? 'tin' : 'round'}
-        options={[
-          { value: 'round', label: 'round' },
-          { value: 'tin', label: 'tin or dish' },
-        ]}
-        onChange={(shape) =>
-          onChange({
-            height_cm: measures.height_cm,
-            material: measures.material,
-            lid: measures.lid,
-            ...(shape === 'tin'
-              ? { width_cm: measures.diameter_cm, length_cm: measures.diameter_cm }
-              : { diameter_cm: measures.width_cm }),
-          })
-        }
-      />
-      {tin ? (
-        <>
-          {cm('Wide', measures.width_cm, (width_cm) => onChange({ ...measures, width_cm }))}
-          {cm('Long', measures.length_cm, (length_cm) => onChange({ ...measures, length_cm }))}
-        </>
-      ) : (
-        cm('Across', measures.diameter_cm, (diameter_cm) => onChange({ ...measures, diameter_cm }))
-      )}
-      {cm('High inside', measures.height_cm, (height_cm) => onChange({ ...measures, height_cm }))}
-      <Box flex="1 1 140px">
-        <SelectField
-          label="Made of"
-          value={measures.material ?? ''}
-          first={measures.material == null ? 'iron, as a rule' : undefined}
-          options={materials}
-          onChange={(material) => onChange({ ...measures, material })}
-        />
-      </Box>
-    </Flex>
+    <Choice
+      label="Its shape"
+      value={tin ? 'tin' : 'round'}
+      options={[
+        { value: 'round', label: 'round' },
+        { value: 'tin', label: 'tin or dish' },
+      ]}
+      onChange={(shape) =>
+        onChange(
+          shape === 'tin'
+            ? { ...rest, width_cm: diameter_cm ?? width_cm, length_cm: diameter_cm ?? length_cm }
+            : { ...rest, diameter_cm: width_cm ?? diameter_cm },
+        )
+      }
+    />
   );
+}
+
+type OneProps = {
+  field: Field;
+  value: Measure;
+  units: Units;
+  error?: string;
+  onChange: (value: Measure) => void;
+};
+
+function OneField({ field: { label, how, figure, choices }, value, units, error, onChange }: OneProps) {
+  if (figure) {
+    const shown = unitOf(figure, units);
+    return (
+      <NumberField
+        label={label}
+        value={typeof value === 'number' ? value : undefined}
+        onChange={(next) => next !== undefined && onChange(next)}
+        unit={shown.unit}
+        factor={shown.factor}
+        step={shown.step}
+        hint={how}
+        error={error}
+      />
+    );
+  }
+  const options = choices.map((choice) => ({ value: String(choice.value), label: choice.label }));
+  const choose = (chosen: string) =>
+    onChange(choices.find((choice) => String(choice.value) === chosen)?.value);
+  if (options.length > 3)
+    return (
+      <SelectField
+        label={label}
+        value={value == null ? '' : String(value)}
+        first={value == null ? 'not said' : undefined}
+        options={options}
+        onChange={choose}
+        hint={how}
+      />
+    );
+  if (options.length > 0)
+    return (
+      <Choice
+        label={label}
+        value={value == null ? undefined : String(value)}
+        options={options}
+        onChange={choose}
+      />
+    );
+  return (
+    <TextField
+      label={label}
+      value={typeof value === 'string' ? value : ''}
+      onChange={onChange}
+      maxLength={80}
+      hint={how}
+      error={error}
+    />
+  );
+}
+
+/** A figure's unit as the cook reads it. */
+function unitOf({ unit, step }: Schemas['FieldFigure'], units: Units) {
+  switch (unit) {
+    case 'centimetres':
+      return editable.length[units];
+    case 'litres':
+      return editable.volume[units];
+    case 'watts':
+      return { unit: 'W', factor: 1, step };
+  }
 }

@@ -1,150 +1,91 @@
-import type { Kitchen } from '../../api/client';
+import type { Kitchen, Schemas } from '../../api/client';
 
-/** The lists of things that a kitchen holds. */
-export type List =
-  | 'hands'
-  | 'ovens'
-  | 'burners'
-  | 'pots'
-  | 'pans'
-  | 'pressure_pots'
-  | 'slow_cookers'
-  | 'pits'
-  | 'baths'
-  | 'coals'
-  | 'probes';
+/** A kind of thing, as the kitchen describes it: what is asked of one, and what one is like until it is measured. */
+export type Kind = Schemas['ThingFields'];
+/** What a thing's measures may hold. */
+export type Measure = number | string | boolean | null | undefined;
+export type Measures = Record<string, Measure>;
+export type Thing = { id: string; name: string; lent: boolean; measures: Measures };
 
-/** What a kind is called, and what one is like until it is measured. */
-export const kinds: { list: List; word: string }[] = [
-  { list: 'ovens', word: 'oven' },
-  { list: 'burners', word: 'burner' },
-  { list: 'pits', word: 'pit' },
-  { list: 'coals', word: 'place for coals' },
-  { list: 'pots', word: 'pot or dish' },
-  { list: 'pressure_pots', word: 'pressure pot' },
-  { list: 'slow_cookers', word: 'slow cooker' },
-  { list: 'baths', word: 'water bath' },
-  { list: 'pans', word: 'pan' },
-  { list: 'probes', word: 'thermometer' },
-  { list: 'hands', word: 'pair of hands' },
-];
+/** A thing with its kind, and so its place in the kitchen. */
+export type Placed = { kind: Kind; thing: Thing };
 
-/** A thing of any kind, with its place in the kitchen. */
-export type Placed = { [L in List]: { list: L; thing: Kitchen[L][number] } }[List];
+// The lists of a kitchen are named by its kinds.
+const listOf = (kitchen: Kitchen, kind: Kind) =>
+  (kitchen as unknown as Record<string, Thing[] | undefined>)[kind.list] ?? [];
 
-/** Everything that stands in a kitchen. */
-export function all(kitchen: Kitchen): Placed[] {
-  return [
-    ...kitchen.ovens.map((thing) => ({ list: 'ovens' as const, thing })),
-    ...kitchen.burners.map((thing) => ({ list: 'burners' as const, thing })),
-    ...kitchen.pits.map((thing) => ({ list: 'pits' as const, thing })),
-    ...kitchen.coals.map((thing) => ({ list: 'coals' as const, thing })),
-    ...kitchen.pots.map((thing) => ({ list: 'pots' as const, thing })),
-    ...kitchen.pressure_pots.map((thing) => ({ list: 'pressure_pots' as const, thing })),
-    ...kitchen.slow_cookers.map((thing) => ({ list: 'slow_cookers' as const, thing })),
-    ...kitchen.baths.map((thing) => ({ list: 'baths' as const, thing })),
-    ...kitchen.pans.map((thing) => ({ list: 'pans' as const, thing })),
-    ...kitchen.probes.map((thing) => ({ list: 'probes' as const, thing })),
-    ...kitchen.hands.map((thing) => ({ list: 'hands' as const, thing })),
-  ];
-}
-
-/** The kitchen with a list of its things changed. */
-const withList = <L extends List>(kitchen: Kitchen, list: L, things: Kitchen[L]): Kitchen => ({
+const withList = (kitchen: Kitchen, kind: Kind, things: Thing[]): Kitchen => ({
   ...kitchen,
-  [list]: things,
+  [kind.list]: things,
 });
 
+/** Everything that stands in a kitchen, shelf by shelf. */
+export const all = (kitchen: Kitchen, kinds: Kind[]): Placed[] =>
+  kinds.flatMap((kind) => listOf(kitchen, kind).map((thing) => ({ kind, thing })));
+
 /** The kitchen with a thing in the place of the one with its id. */
-export function put(kitchen: Kitchen, { list, thing }: Placed): Kitchen {
-  const things = kitchen[list].map((other) => (other.id === thing.id ? thing : other));
-  // `Placed` holds a thing of the very list that it names.
-  return withList(kitchen, list, things as Kitchen[typeof list]);
-}
+export const put = (kitchen: Kitchen, { kind, thing }: Placed): Kitchen =>
+  withList(
+    kitchen,
+    kind,
+    listOf(kitchen, kind).map((other) => (other.id === thing.id ? thing : other)),
+  );
+
+/** The kitchen with one more thing. */
+export const add = (kitchen: Kitchen, { kind, thing }: Placed): Kitchen =>
+  withList(kitchen, kind, [...listOf(kitchen, kind), thing]);
 
 /** The kitchen without a thing. */
-export function takeOut(kitchen: Kitchen, { list, thing }: Placed): Kitchen {
-  const things = kitchen[list].filter((other) => other.id !== thing.id);
-  return withList(kitchen, list, things as Kitchen[typeof list]);
-}
-
-/** A name that nothing else in the kitchen has. */
-function freeId(kitchen: Kitchen, list: List): string {
-  const taken = new Set(all(kitchen).map(({ thing }) => thing.id));
-  let number = kitchen[list].length + 1;
-  while (taken.has(`${list}_${number}`)) number += 1;
-  return `${list}_${number}`;
-}
+export const takeOut = (kitchen: Kitchen, { kind, thing }: Placed): Kitchen =>
+  withList(
+    kitchen,
+    kind,
+    listOf(kitchen, kind).filter((other) => other.id !== thing.id),
+  );
 
 /** A new thing of a kind, as the last one of it is: usually there is another like it. */
-export function another(kitchen: Kitchen, list: List, word: string): Placed {
-  const of = { id: freeId(kitchen, list), name: `Another ${word}`, lent: false };
-  const last = <T>(things: readonly { measures: T }[], usual: T): T => things.at(-1)?.measures ?? usual;
-  switch (list) {
-    case 'hands':
-    case 'coals':
-      return { list, thing: { ...of, measures: {} } };
-    case 'ovens':
-      return { list, thing: { ...of, measures: last(kitchen.ovens, { width_cm: 45, fan: false }) } };
-    case 'burners':
-      return { list, thing: { ...of, measures: last(kitchen.burners, { watts: 1800, kind: 'gas' }) } };
-    case 'pots':
-      return { list, thing: { ...of, measures: last(kitchen.pots, { diameter_cm: 26, height_cm: 13 }) } };
-    case 'pans':
-      return { list, thing: { ...of, measures: last(kitchen.pans, { diameter_cm: 28, material: 'iron' }) } };
-    case 'pressure_pots':
-      return {
-        list,
-        thing: {
-          ...of,
-          measures: last(kitchen.pressure_pots, { diameter_cm: 22, height_cm: 16, watts: 1000 }),
-        },
-      };
-    case 'slow_cookers':
-      return {
-        list,
-        thing: { ...of, measures: last(kitchen.slow_cookers, { diameter_cm: 24, height_cm: 13 }) },
-      };
-    case 'pits':
-      return { list, thing: { ...of, measures: last(kitchen.pits, { width_cm: 55, holds_itself: true }) } };
-    case 'baths':
-      return { list, thing: { ...of, measures: last(kitchen.baths, { litres: 12 }) } };
-    case 'probes':
-      return { list, thing: { ...of, measures: { probe: of.id } } };
-  }
+export function another(kitchen: Kitchen, kinds: Kind[], kind: Kind): Placed {
+  const taken = new Set(all(kitchen, kinds).map(({ thing }) => thing.id));
+  const own = listOf(kitchen, kind);
+  let number = own.length + 1;
+  while (taken.has(`${kind.list}_${number}`)) number += 1;
+  const id = `${kind.list}_${number}`;
+  const like = own.at(-1)?.measures ?? kind.usual;
+  // A thermometer is known by what it sends under: no two by one name.
+  const measures = kind.kind === 'probe' ? { probe: id } : { ...like };
+  return { kind, thing: { id, name: `Another ${kind.word}`, lent: false, measures } };
 }
 
 /** How a thing is drawn: cm across and high. */
-export function sizeOf(placed: Placed): { across: number; high: number } {
-  switch (placed.list) {
-    case 'ovens':
-      return { across: placed.thing.measures.width_cm, high: 0.72 * placed.thing.measures.width_cm };
-    case 'burners': {
-      const across = 12 + placed.thing.measures.watts / 180;
+export function sizeOf({ kind, thing: { measures } }: Placed): { across: number; high: number } {
+  const cm = (name: string, otherwise: number) => {
+    const value = measures[name];
+    return typeof value === 'number' ? value : otherwise;
+  };
+  switch (kind.kind) {
+    case 'hob': {
+      const across = 12 + cm('watts', 1800) / 180;
       return { across, high: across };
     }
-    case 'pits':
-      return { across: placed.thing.measures.width_cm, high: 0.7 * placed.thing.measures.width_cm };
     case 'coals':
       return { across: 36, high: 14 };
-    case 'pots': {
-      const { diameter_cm, length_cm, width_cm, height_cm } = placed.thing.measures;
-      return { across: length_cm ?? width_cm ?? diameter_cm ?? 26, high: height_cm ?? 13 };
-    }
-    case 'pressure_pots':
-    case 'slow_cookers':
-      return { across: placed.thing.measures.diameter_cm, high: placed.thing.measures.height_cm };
-    case 'baths': {
+    case 'pot':
+      return { across: cm('length_cm', cm('width_cm', cm('diameter_cm', 26))), high: cm('height_cm', 13) };
+    case 'water_bath': {
       // A bath is drawn as a box twice as long as it is deep.
-      const deep = Math.cbrt((placed.thing.measures.litres * 1000) / 2.5);
+      const deep = Math.cbrt((cm('litres', 12) * 1000) / 2.5);
       return { across: 1.6 * deep, high: deep };
     }
-    case 'pans':
+    case 'pan':
       // Seen from the side, with its handle.
-      return { across: 1.55 * placed.thing.measures.diameter_cm, high: 6 };
-    case 'probes':
+      return { across: 1.55 * cm('diameter_cm', 28), high: 6 };
+    case 'probe':
       return { across: 8, high: 22 };
     case 'hands':
       return { across: 16, high: 22 };
+    default: {
+      const across = cm('width_cm', cm('diameter_cm', 40));
+      return { across, high: cm('height_cm', 0.71 * across) };
+    }
   }
 }

@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { ApiFault, api, kitchenNow, type Kitchen, type Schemas } from '../../api/client';
-import { useKitchen, useKitchenView } from '../../api/queries';
+import { useFields, useKitchen, useKitchenView } from '../../api/queries';
 import { useKitchenDocument } from '../../api/useLive';
 import { bandTimes, ReadyBand, TimeAxis, workOf } from '../../drawings/ReadyBand';
 import { useWidth } from '../../drawings/useWidth';
@@ -22,15 +22,6 @@ import { MatchNav } from './MatchNav';
 import { served } from './state';
 import { axisOf, drawnOf } from './Ways';
 
-const dishes: { value: Schemas['Method']; label: string }[] = [
-  { value: 'braise', label: 'braise' },
-  { value: 'stew', label: 'stew' },
-  { value: 'pressure', label: 'pressure' },
-  { value: 'slow_cooker', label: 'slow cooker' },
-  { value: 'smoke', label: 'smoke' },
-  { value: 'confit', label: 'under fat' },
-  { value: 'water_bath', label: 'water bath' },
-];
 const eatenAs: { value: Schemas['EatenAs'] | 'usual'; label: string }[] = [
   { value: 'usual', label: 'as is usual' },
   { value: 'slice', label: 'slice' },
@@ -42,13 +33,15 @@ const eatenAs: { value: Schemas['EatenAs'] | 'usual'; label: string }[] = [
 /** The other way round: a dish and a table, and which cuts to buy for it, how much, for what money. */
 export function Buy() {
   const kitchen = useKitchen();
+  const fields = useFields();
+  const failed = [kitchen, fields].find((query) => query.isLoadingError);
   return (
     <>
       <PageHeading title="What to buy" srOnly />
-      {kitchen.isLoadingError ? (
-        <Fault error={kitchen.error} retry={() => void kitchen.refetch()} />
-      ) : kitchen.data ? (
-        <BuyIn kitchen={kitchen.data} />
+      {failed ? (
+        <Fault error={failed.error} retry={() => void failed.refetch()} />
+      ) : kitchen.data && fields.data ? (
+        <BuyIn kitchen={kitchen.data} methods={fields.data.methods} />
       ) : (
         <Waiting height="60vh" what="Opening the kitchen" />
       )}
@@ -56,7 +49,7 @@ export function Buy() {
   );
 }
 
-function useBuying(zone: string) {
+function useBuying(zone: string, methods: Schemas['MethodChoice'][]) {
   const [params, setParams] = useSearchParams();
   const [dinner] = useState(() => nextAt(19, 7, zone, kitchenNow()));
   const set = (name: string, value: string, how?: 'step') =>
@@ -69,16 +62,16 @@ function useBuying(zone: string) {
       },
       { replace: how !== 'step', preventScrollReset: true },
     );
-  const dish = dishes.find(({ value }) => value === params.get('dish'))?.value ?? 'braise';
+  const dish = methods.find(({ method }) => method === params.get('dish'))?.method ?? 'braise';
   const as = eatenAs.find(({ value }) => value === params.get('as'))?.value ?? 'usual';
   const how = served.find(({ value }) => value === params.get('in'))?.value ?? 'plate';
   const people = params.has('people') ? Number(params.get('people')) : undefined;
   return { set, dish, as, how, people, bell: params.get('bell') ?? dinner };
 }
 
-function BuyIn({ kitchen }: { kitchen: Kitchen }) {
+function BuyIn({ kitchen, methods }: { kitchen: Kitchen; methods: Schemas['MethodChoice'][] }) {
   const { zone, units } = kitchen;
-  const { set, dish, as, how, people, bell } = useBuying(zone);
+  const { set, dish, as, how, people, bell } = useBuying(zone, methods);
   const request: Schemas['MatchRequest'] = {
     method: dish,
     eaten_as: as === 'usual' ? undefined : as,
@@ -103,7 +96,7 @@ function BuyIn({ kitchen }: { kitchen: Kitchen }) {
         <Choice
           label="The dish"
           value={dish}
-          options={dishes}
+          options={methods.map(({ method, label }) => ({ value: method, label }))}
           onChange={(next) => set('dish', next, 'step')}
         />
         <Box width="96px">

@@ -12,16 +12,6 @@ import { Pairs } from '../../ui/Pairs';
 import { Fault, Waiting } from '../../ui/states';
 import { MatchNav } from './MatchNav';
 
-const heads: Partial<Record<Schemas['Method'], string>> = {
-  braise: 'braise',
-  stew: 'stew',
-  pressure: 'pressure',
-  slow_cooker: 'slow cooker',
-  smoke: 'pit',
-  confit: 'under fat',
-  water_bath: 'bath',
-};
-
 /** The side of beef, where a cut is chosen by where it sits; beneath it every cut against every way. */
 export function CutsPlace() {
   const cuts = useCuts();
@@ -113,7 +103,7 @@ function Overview({ chosen, onChoose }: { chosen: Schemas['Cut']; onChoose: (cut
               </Head>
               {rows.data[0]?.ways.map((cell) => (
                 <Head key={cell.method} scope="col">
-                  {heads[cell.method]}
+                  {cell.label}
                 </Head>
               ))}
             </tr>

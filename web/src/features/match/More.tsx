@@ -1,6 +1,7 @@
 import { Text, chakra } from '@chakra-ui/react';
 import { Suspense, lazy, memo, useState } from 'react';
 import { format } from '../../format/units';
+import { useFields } from '../../api/queries';
 import { kitsOf } from './kits';
 import type { MoreProps } from './moreProps';
 import { eaten } from './state';
@@ -14,7 +15,8 @@ export const More = memo(function More({ block, change, onSlide, cuts, kitchen, 
   const [opened, setOpened] = useState(false);
   const on = matched?.on_the_block;
   const free = matched?.kit ?? [];
-  const here = kitsOf(kitchen);
+  const fields = useFields(!!block.kit);
+  const here = kitsOf(kitchen, fields.data?.things ?? []);
   const people = block.people ?? matched?.people;
   const said = [
     people && `for ${people}`,
@@ -24,7 +26,9 @@ export const More = memo(function More({ block, change, onSlide, cuts, kitchen, 
     block.age && (block.age === 'mature' ? 'older animal' : 'young beef'),
     block.frozen && 'frozen',
     block.also.length > 0 && `with ${block.also.length} more in the pot`,
-    block.kit && `on ${here.filter(({ value }) => free.includes(value)).length} of ${here.length} things`,
+    block.kit &&
+      here.length > 0 &&
+      `on ${here.filter(({ value }) => free.includes(value)).length} of ${here.length} things`,
     block.away && block.back && 'away for a while',
     block.price !== undefined && format('price', block.price, units),
   ].filter(Boolean);

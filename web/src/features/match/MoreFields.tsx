@@ -9,6 +9,7 @@ import { SelectField } from '../../ui/SelectField';
 import { Slider } from '../../ui/Slider';
 import { Toggles } from '../../ui/Toggles';
 import { WhenField } from '../../ui/WhenField';
+import { useFields } from '../../api/queries';
 import { kitsOf } from './kits';
 import type { MoreProps as Props } from './moreProps';
 import { eaten, served, type Block, type Change } from './state';
@@ -19,7 +20,8 @@ export function MoreFields({ block, change, onSlide, cuts, kitchen, matched, fau
   const on = matched?.on_the_block;
   const error = (field: string) => (fault?.field?.startsWith(field) ? fault.message : undefined);
   const free = matched?.kit ?? [];
-  const here = kitsOf(kitchen);
+  const fields = useFields();
+  const here = kitsOf(kitchen, fields.data?.things ?? []);
   const people = block.people ?? matched?.people;
   return (
     <Grid templateColumns={{ base: '1fr', md: 'repeat(3, minmax(0, 1fr))' }} gap={6} py={3}>

@@ -1,35 +1,13 @@
 import type { Kitchen, Schemas } from '../../api/client';
+import { all, type Kind } from '../kitchen/things';
 
-const kits: { value: Schemas['Kit']; label: string }[] = [
-  { value: 'oven', label: 'oven' },
-  { value: 'hob', label: 'hob' },
-  { value: 'pressure_pot', label: 'pressure pot' },
-  { value: 'slow_cooker', label: 'slow cooker' },
-  { value: 'pit', label: 'pit' },
-  { value: 'water_bath', label: 'water bath' },
-  { value: 'coals', label: 'coals' },
-];
-
-/** The things of a kitchen that belong to a kind of kit. */
-function things(kitchen: Kitchen, kit: Schemas['Kit']): { lent: boolean }[] {
-  switch (kit) {
-    case 'oven':
-      return kitchen.ovens;
-    case 'hob':
-      return kitchen.burners;
-    case 'pressure_pot':
-      return kitchen.pressure_pots;
-    case 'slow_cooker':
-      return kitchen.slow_cookers;
-    case 'pit':
-      return kitchen.pits;
-    case 'water_bath':
-      return kitchen.baths;
-    case 'coals':
-      return kitchen.coals;
-  }
-}
+/** What can be cooked on or in. */
+export type Kit = Schemas['Kit'];
 
 /** What of a kitchen can be cooked on now. */
-export const kitsOf = (kitchen: Kitchen) =>
-  kits.filter(({ value }) => things(kitchen, value).some((thing) => !thing.lent));
+export const kitsOf = (kitchen: Kitchen, kinds: Kind[]): { value: Kit; label: string }[] => {
+  const free = new Set(all(kitchen, kinds).flatMap(({ kind, thing }) => (thing.lent ? [] : [kind.kind])));
+  return kinds
+    .filter(({ kind, heats }) => heats && free.has(kind))
+    .map(({ kind, word }) => ({ value: kind as Kit, label: word }));
+};

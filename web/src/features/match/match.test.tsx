@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
 import { chanceWithin, rungAt } from '../../format/between';
-import { kitchenView, open, plan as planned, typed } from '../../test-kitchen';
+import { fields, kitchenView, open, plan as planned, typed } from '../../test-kitchen';
 import { Buy } from './Buy';
 import { CutField, search } from './CutField';
 import { CutsPlace } from './CutsPlace';
@@ -162,6 +162,7 @@ beforeEach(() => {
   asked.mockReset();
   answers = {
     '/api/kitchen': () => ({ body: kitchen }),
+    '/api/fields': () => ({ body: fields() }),
     '/api/cuts': () => ({
       body: [cut('Chuck', 'chuck'), cut('Shin, boneless', 'shin'), cut('Fillet', 'fillet', false)],
     }),

@@ -1,6 +1,7 @@
 import { useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { kitchenNow, type Schemas } from '../../api/client';
+import type { Kit } from './kits';
 import { nextAt } from '../../format/time';
 
 /** Another cut or size in the same pot. */
@@ -19,7 +20,7 @@ export type Block = {
   people?: number;
   served?: Schemas['Served'];
   bell: string;
-  kit?: Schemas['Kit'][];
+  kit?: Kit[];
   /** Away from and to, as `datetime-local` text. */
   away?: string;
   back?: string;
@@ -113,7 +114,7 @@ export function useBlock(zone: string) {
       people: figure('people'),
       served: word('served') as Schemas['Served'] | undefined,
       bell: params.get('bell') ?? dinner,
-      kit: params.has('kit') ? (list(params.get('kit')) as Schemas['Kit'][]) : undefined,
+      kit: params.has('kit') ? (list(params.get('kit')) as Kit[]) : undefined,
       away: word('away'),
       back: word('back'),
       price: figure('price'),

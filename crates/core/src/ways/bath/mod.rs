@@ -24,7 +24,7 @@ use super::way::{Dialled, Offered, Setting, Way, measured};
 use crate::cuts::Shape::Whole;
 use crate::error::{Result, Unit, in_range};
 use crate::heat::pot::Lid;
-use crate::kitchen::{Kit, ThingKind};
+use crate::kitchen::ThingKind;
 use crate::safety::{Caution, cooked_bag, not_softening};
 use ergastic_physics::tender::SOFTENS_FROM_C;
 
@@ -50,7 +50,7 @@ fn at(bath_c: f64) -> Heat {
 
 impl Offered for Bath {
     const FACTS: Facts = Facts {
-        kit: Some(Kit::WaterBath),
+        kit: Some(ThingKind::Bath),
         thing: Some(ThingKind::Bath),
         stands_in: StandsIn::Nothing,
         is_pot: false,
@@ -155,7 +155,7 @@ impl Way for Bath {
         Some(self.warmed())
     }
 
-    fn into_it(&self, dish: &DishFacts) -> (Message, Message) {
+    fn put_in(&self, dish: &DishFacts) -> (Message, Message) {
         (sheet::bag(), if dish.bones { sheet::bag_bones_why() } else { sheet::bag_why() })
     }
 

@@ -23,6 +23,6 @@ fn a_bag_stays_a_bag_when_it_is_cooled_and_one_that_holds_is_not_turned_down() {
 #[test]
 fn bones_are_minded_in_a_bag() {
     let bath = set(WayId::Bath, Heat::default());
-    let why = |bones| said(bath.way().into_it(&DishFacts { bones, ..dish() }).1);
+    let why = |bones| said(bath.way().put_in(&DishFacts { bones, ..dish() }).1);
     assert_ne!(why(true), why(false));
 }

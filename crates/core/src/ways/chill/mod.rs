@@ -91,7 +91,7 @@ impl Way for Chill {
     }
 
     fn meets_the_heat(&self, _lid: Lid, _dish: &DishFacts) -> Step {
-        self.into_the_cold()
+        self.set_in_the_cold()
     }
 
     fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, voice: Voice) -> Step {

@@ -9,7 +9,7 @@ use crate::kitchen::Lane;
 use crate::safety::cooled_by;
 
 impl Chill {
-    pub(super) fn into_the_cold(&self) -> Step {
+    pub(super) fn set_in_the_cold(&self) -> Step {
         (Lane::Cold, say::cold_in(), say::cold_in_why())
     }
 

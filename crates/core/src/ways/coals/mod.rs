@@ -27,7 +27,7 @@ use crate::cuts::Shape::Whole;
 use crate::error::{Error, Kind, Result};
 use crate::heat::coals::Coals;
 use crate::heat::pot::Lid;
-use crate::kitchen::{Kit, Lane, ThingKind};
+use crate::kitchen::{Lane, ThingKind};
 
 /// Mass of a briquette, kg.
 const BRIQUETTE_KG: f64 = 0.025;
@@ -58,7 +58,7 @@ fn laid(asked: &Heat, more: i32) -> Setting {
 
 impl Offered for OverCoals {
     const FACTS: Facts = Facts {
-        kit: Some(Kit::Coals),
+        kit: Some(ThingKind::Coals),
         thing: Some(ThingKind::Coals),
         source: Some(HeatSource::Coals),
         stands_in: StandsIn::Pot,

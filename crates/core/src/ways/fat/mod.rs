@@ -22,7 +22,7 @@ use super::way::{Dialled, Offered, Setting, Way, measured, turned};
 use crate::cuts::Shape::{Halved, Whole};
 use crate::error::Result;
 use crate::heat::pot::Lid;
-use crate::kitchen::{Kit, ThingKind};
+use crate::kitchen::ThingKind;
 use crate::safety::{Caution, not_softening, under_fat};
 use ergastic_physics::tender::SOFTENS_FROM_C;
 
@@ -39,7 +39,7 @@ pub struct UnderFat {
 
 impl Offered for UnderFat {
     const FACTS: Facts = Facts {
-        kit: Some(Kit::Oven),
+        kit: Some(ThingKind::Oven),
         thing: Some(ThingKind::Oven),
         stands_in: StandsIn::Pot,
         is_pot: false,
@@ -138,7 +138,7 @@ impl Way for UnderFat {
         Some(self.warmed())
     }
 
-    fn into_it(&self, dish: &DishFacts) -> (Message, Message) {
+    fn put_in(&self, dish: &DishFacts) -> (Message, Message) {
         (if dish.salted { sheet::into_fat_wipe() } else { sheet::into_fat() }, sheet::into_fat_why())
     }
 

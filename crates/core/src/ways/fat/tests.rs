@@ -17,7 +17,7 @@ fn it_trembles_and_never_fries() {
 #[test]
 fn what_is_salted_is_wiped_before_it_goes_under() {
     let under = set(WayId::Fat, Heat::default());
-    let step = |salted| said(under.way().into_it(&DishFacts { salted, ..dish() }).0);
+    let step = |salted| said(under.way().put_in(&DishFacts { salted, ..dish() }).0);
     assert_ne!(step(true), step(false));
 }
 

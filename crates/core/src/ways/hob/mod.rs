@@ -22,7 +22,7 @@ use super::way::{Change, Offered, Setting, Way};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
 use crate::error::Result;
 use crate::heat::pot::{Lid, Simmer};
-use crate::kitchen::{Kit, Lane, ThingKind};
+use crate::kitchen::{Lane, ThingKind};
 
 /// On the hob at a simmer.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -33,7 +33,7 @@ pub struct Hob {
 
 impl Offered for Hob {
     const FACTS: Facts = Facts {
-        kit: Some(Kit::Hob),
+        kit: Some(ThingKind::Burner),
         thing: Some(ThingKind::Burner),
         source: Some(HeatSource::Hob),
         stands_in: StandsIn::Pot,

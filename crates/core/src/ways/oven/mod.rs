@@ -23,7 +23,7 @@ use super::way::{Change, Dialled, Offered, Setting, Way, at_dial, turned};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
 use crate::error::Result;
 use crate::heat::pot::Lid;
-use crate::kitchen::{Kit, ThingKind};
+use crate::kitchen::ThingKind;
 
 /// A hot, a slow and an overnight oven, on the dial of a European and of an American one.
 const HOT: [f64; 2] = [170.0, 350.0];
@@ -57,7 +57,7 @@ fn looks(celsius: f64) -> &'static str {
 
 impl Offered for Oven {
     const FACTS: Facts = Facts {
-        kit: Some(Kit::Oven),
+        kit: Some(ThingKind::Oven),
         thing: Some(ThingKind::Oven),
         source: Some(HeatSource::Oven),
         stands_in: StandsIn::Pot,

@@ -29,7 +29,7 @@ use crate::cuts::{Cut, EatenAs};
 use crate::error::{Error, Result, Unit, in_range};
 use crate::heat::pit::WrapMaterial;
 use crate::heat::pot::Lid;
-use crate::kitchen::{Kit, ThingKind};
+use crate::kitchen::ThingKind;
 
 /// Charcoal or wood that lights a pit, kg.
 const LIGHTS_KG: f64 = 1.0;
@@ -69,11 +69,9 @@ fn looks(celsius: f64) -> &'static str {
 }
 
 fn mopped(mop: &Mopping) -> Result<Mop> {
-    let from_min = mop.from_min.unwrap_or(mop.every_min);
-    Ok(Mop {
-        from_s: in_range("heat.mop.from_min", from_min, 0.0, 4320.0, Unit::Minutes)? * MINUTE_S,
-        every_s: in_range("heat.mop.every_min", mop.every_min, 5.0, 4320.0, Unit::Minutes)? * MINUTE_S,
-    })
+    let every_min = in_range("heat.mop.every_min", mop.every_min, 5.0, 4320.0, Unit::Minutes)?;
+    let from_min = in_range("heat.mop.from_min", mop.from_min.unwrap_or(every_min), 0.0, 4320.0, Unit::Minutes)?;
+    Ok(Mop { from_s: from_min * MINUTE_S, every_s: every_min * MINUTE_S })
 }
 
 fn wrapped(wrap: &Wrap, fill: &mut Fill) -> Result<(WrapMaterial, f64)> {
@@ -83,7 +81,7 @@ fn wrapped(wrap: &Wrap, fill: &mut Fill) -> Result<(WrapMaterial, f64)> {
 
 impl Offered for InThePit {
     const FACTS: Facts = Facts {
-        kit: Some(Kit::Pit),
+        kit: Some(ThingKind::Pit),
         thing: Some(ThingKind::Pit),
         stands_in: StandsIn::Nothing,
         is_pot: false,
@@ -244,7 +242,7 @@ impl Way for InThePit {
         Some(self.lit(dish))
     }
 
-    fn into_it(&self, dish: &DishFacts) -> (Message, Message) {
+    fn put_in(&self, dish: &DishFacts) -> (Message, Message) {
         (sheet::rub(), if dish.salted { sheet::rub_why() } else { sheet::rub_unsalted_why() })
     }
 

@@ -25,7 +25,7 @@ use super::way::{Offered, Setting, Way};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
 use crate::error::{Error, Kind, Result};
 use crate::heat::pot::{Lid, Material, Simmer};
-use crate::kitchen::{Kit, ThingKind};
+use crate::kitchen::ThingKind;
 
 /// What the switch is set to, kPa above the air. Electric pots; practice.
 const HIGH_KPA: f64 = 70.0;
@@ -48,7 +48,7 @@ pub struct Pressure {
 
 impl Offered for Pressure {
     const FACTS: Facts = Facts {
-        kit: Some(Kit::PressurePot),
+        kit: Some(ThingKind::PressurePot),
         thing: Some(ThingKind::PressurePot),
         stands_in: StandsIn::PressurePot,
         vessel: || round(22.0, 16.0, Material::Steel),

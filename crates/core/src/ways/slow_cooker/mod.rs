@@ -23,7 +23,7 @@ use super::way::{Offered, Setting, Way};
 use crate::cuts::Shape::{self, Cubed, Halved, Whole};
 use crate::error::Result;
 use crate::heat::pot::{Lid, Material};
-use crate::kitchen::{Kit, ThingKind};
+use crate::kitchen::ThingKind;
 
 /// A slow cooker.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -39,7 +39,7 @@ fn apart_k() -> f64 {
 
 impl Offered for SlowCooker {
     const FACTS: Facts = Facts {
-        kit: Some(Kit::SlowCooker),
+        kit: Some(ThingKind::SlowCooker),
         thing: Some(ThingKind::SlowCooker),
         stands_in: StandsIn::SlowCooker,
         vessel: || round(24.0, 13.0, Material::Ceramic),
