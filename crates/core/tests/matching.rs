@@ -330,7 +330,7 @@ proptest! {
             age: Some(age),
             now: Some("2027-02-05T06:00".into()),
             bell: Some(plus_minutes("2027-02-05T06:00:00Z".parse().unwrap(), hours * 60.0).to_string()),
-            kit: Some(ThingKind::ALL[..kit].to_vec()),
+            kit: Some(ThingKind::heaters().take(kit).collect()),
             eaten_as: Some(EatenAs::Fork),
             members: Some(16),
             ..Default::default()

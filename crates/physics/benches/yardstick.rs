@@ -46,7 +46,7 @@ fn ours<const L: usize>() -> [f64; SHELLS] {
     let mut bodies = Bodies::new(EXPONENT, [RADIUS_M; L], START_C, 60.0);
     let mut around = Surroundings::dry([AIR_C; L], [AIR_C; L], [PIT_COEFFICIENT; L]);
     around.wet = true;
-    around.air_vapour_pa = PIT_VAPOUR_PA;
+    around.air_vapour_pa = [PIT_VAPOUR_PA; L];
     let mut gone = [0.0; L];
     for _ in 0..HOURS * 60 {
         for lane in 0..L {

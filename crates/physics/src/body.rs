@@ -60,12 +60,12 @@ pub struct Surroundings<const L: usize> {
     /// Whether any of them evaporates.
     pub wet: bool,
     /// Vapour pressure in the air, Pa.
-    pub air_vapour_pa: f64,
+    pub air_vapour_pa: [f64; L],
 }
 
 impl<const L: usize> Surroundings<L> {
     /// Liquid, fat or steam, where nothing evaporates from the meat.
     pub fn dry(from_c: [f64; L], to_c: [f64; L], coefficient: [f64; L]) -> Self {
-        Self { from_c, to_c, coefficient, evaporation: [0.0; L], wet: false, air_vapour_pa: 0.0 }
+        Self { from_c, to_c, coefficient, evaporation: [0.0; L], wet: false, air_vapour_pa: [0.0; L] }
     }
 }

@@ -279,7 +279,7 @@ fn close_wet<const L: usize>(
             let t = surface_c[lane];
             let (pressure, slope) = saturation.with_slope(t);
             let (h, e) = (around.coefficient[lane], around.evaporation[lane]);
-            let flux = h * (medium_c[lane] - t) - e * (pressure - around.air_vapour_pa);
+            let flux = h * (medium_c[lane] - t) - e * (pressure - around.air_vapour_pa[lane]);
             let miss = t - rest[lane] - gain[lane] * flux;
             surface_c[lane] = t - miss / (1.0 + gain[lane] * (h + e * slope));
         }

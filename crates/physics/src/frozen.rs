@@ -107,7 +107,7 @@ pub fn step<const L: usize>(
         let (pressure, slope) = saturation().with_slope(done.surface_c);
         // Evaporation linearised about the surface: a conductance to a medium of its own.
         let wet_h = h + e * slope;
-        let wet_c = (h * medium_c - e * (pressure - around.air_vapour_pa - slope * done.surface_c)) / wet_h;
+        let wet_c = (h * medium_c - e * (pressure - around.air_vapour_pa[lane] - slope * done.surface_c)) / wet_h;
         let through = wet_h / (1.0 + wet_h * half_shell);
         let next = melted(celsius, &face, through, wet_c, |shell| mass(shell) / part_s);
         let flux = through * (wet_c - next[SHELLS - 1]);

@@ -124,6 +124,11 @@ impl Medium {
         }
     }
 
+    /// Whether the meat's own surface meets the air, to dry in it or to be rained on by its steam.
+    pub(crate) fn is_air(&self) -> bool {
+        matches!(self, Self::Pit { .. })
+    }
+
     /// Whether the clock of the heat source goes on from one stage into the next.
     pub(crate) fn same_kind(&self, other: &Self) -> bool {
         std::mem::discriminant(self) == std::mem::discriminant(other)

@@ -169,7 +169,7 @@ mod tests {
             let around = Surroundings {
                 evaporation: [e],
                 wet: true,
-                air_vapour_pa: PIT_VAPOUR_PA,
+                air_vapour_pa: [PIT_VAPOUR_PA],
                 ..Surroundings::dry([110.0], [110.0], [h])
             };
             for _ in 0..600 {

@@ -75,19 +75,6 @@ later-alarm = Put off by { $time }: { $what }
     .name = putting it off
 the-pot = the pot
 changed-name = the change
-# $way (Key)
-changed-way =
-    { $way ->
-        [pressure] into the pressure pot
-        [water_bath] bagged into the bath
-        [keep_warm] onto keep-warm
-        [slow_cooker] into the crock
-        [smoke] into the pit
-        [confit] under fat
-        [reheat] warmed again
-        [chill] into the cold
-       *[braise] into a covered pot
-    }
 # $dial (Dial)
 changed-oven = oven at { $dial }
 # $dial (Dial)

@@ -85,7 +85,8 @@ something-to-cook-on = name something to cook on, such as "oven" or "hob"
 name-a-cut = name a cut, such as "chuck" or "shin"
 name-a-cut-or-way = name a cut, such as "chuck" or "shin"; or a method, to be told what to buy for it
 name-a-way = name a way, such as "braise"
-name-a-cooking-way = name a way that cooks: braise, stew, pressure, smoke, confit, slow_cooker or water_bath
+# $ways (Message)
+name-a-cooking-way = name a way that cooks: { $ways }
 first-stage-names-its-way = the first stage names its way
 stands-in-each-stage = in a chain it stands inside each stage
 stands-in-each-part = in a mixed pot it stands inside each part
@@ -116,18 +117,6 @@ most-runs = multiplied with each other they must be { $most } at most
 # $most (Mass)
 vessel-takes = this vessel takes { $most } at most. Take a larger pot, or two
 no-vessel-takes-it = no vessel here takes it, whole or cut up. Give less
-# $method (Key) $takes (Key)
-foreign-heat = it does not go with { $method }, whose heat takes { $takes ->
-        [pots] source with set_c, simmer or under and over
-        [pressure] level or gauge_kpa, at_pressure_min and release
-        [smoke] pit_c and wrap
-        [confit] fat_c
-        [slow_cooker] setting
-        [water_bath] bath_c
-        [keep_warm] at_c
-        [reheat] to_c
-       *[nothing] nothing
-    }
 only-a-hob = only a hob is set by a simmer. An oven takes set_c, coals a count
 only-an-oven = only an oven has it. A hob takes simmer, coals under and over
 only-coals = only coals have it. A hob takes simmer, an oven set_c

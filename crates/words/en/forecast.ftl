@@ -108,6 +108,14 @@ gentler-switch = the gentler switch
 tender-within-a-night = tender within a night
 where-pots-hold = where pots hold by themselves
 reheating-figure = the usual figure for reheating
+usual-source = usual for this way
+# $source (Key)
+source =
+    { $source ->
+        [oven] oven
+        [coals] coals
+       *[hob] hob
+    }
 simmer-dont-boil = simmer, don't boil
 middling-oven = a middling braising oven
 by-the-pots-width = by the width of the pot, a third of them on the lid

@@ -44,7 +44,7 @@ thing-word =
         [oven] oven
         [hob] burner
         [pot] pot or dish
-        [pan] pan
+        [pan] frying pan
         [pressure_pot] pressure pot
         [slow_cooker] slow cooker
         [pit] pit
@@ -52,6 +52,31 @@ thing-word =
         [coals] place for coals
        *[probe] thermometer
     }
+
+# What can be cooked on or in, in a sentence. $kit (Key)
+kit =
+    { $kit ->
+        [oven] oven
+        [hob] hob
+        [pressure_pot] pressure pot
+        [slow_cooker] slow cooker
+        [pit] pit
+        [water_bath] water bath
+       *[coals] coals
+    }
+
+# $thing (Key) $what (Message)
+too-few = { $thing ->
+        [hands] There are too few hands for this at one time
+        [hob] There are too few burners for this at one time
+        [pan] There are too few pans for this at one time
+        [oven] The oven is taken, or stands at another temperature
+        [pit] The pit is taken, or stands at another temperature
+        [water_bath] The bath is taken, or stands at another temperature
+        [pressure_pot] The pressure pot is taken
+        [slow_cooker] The slow cooker is taken
+       *[other] There is no other place for coals
+    }: { $what }.
 
 # $field (Key)
 field-label =

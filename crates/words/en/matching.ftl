@@ -1,29 +1,5 @@
 ### Which way for this cut, and which cut for this way.
 
-# $method (Key)
-method =
-    { $method ->
-        [braise] braise
-        [stew] stew
-        [pressure] pressure
-        [slow_cooker] slow cooker
-        [smoke] smoke
-        [confit] under fat
-       *[water_bath] water bath
-    }
-
-# $kit (Key)
-kit =
-    { $kit ->
-        [oven] oven
-        [hob] hob
-        [pressure_pot] pressure pot
-        [slow_cooker] slow cooker
-        [pit] pit
-        [water_bath] water bath
-       *[coals] coals
-    }
-
 ## What each way is called.
 
 # $dial (Dial)
@@ -59,18 +35,6 @@ cut-to-lie = cut to lie in the pot
 halved = halved
 # $side (Length)
 cubed = in { $side } cubes
-
-# What the dish is called until the cook names it. $way (Key) $cut (Message)
-dish =
-    { $way ->
-        [stew] Stewed { $cut }
-        [pressure] Pressure-cooked { $cut }
-        [smoke] Smoked { $cut }
-        [confit] Slow { $cut } under fat
-        [slow_cooker] Slow-cooked { $cut }
-        [water_bath] Bagged { $cut }
-       *[braise] Braised { $cut }
-    }
 
 ## Why a cut does not go a way.
 

@@ -15,19 +15,8 @@ why-late = Begun now, everything lands { $late } after the bell.
 late = Plates come { $late } after the bell.
 # $dish (Message) $time (Span)
 late-alone = { $dish } can't be ready sooner: begun now it needs { $time } to the plate.
-# $thing (Key) $sooner (Span)
-late-for-want-of = The dishes wait for each other: one more { $thing ->
-        [hands] pair of hands
-        [hob] burner
-        [pan] frying pan
-        [pot] pot
-        [oven] oven
-        [pit] pit
-        [water_bath] water bath
-        [pressure_pot] pressure pot
-        [slow_cooker] slow cooker
-       *[coals] place for coals
-    } would have it { $sooner } sooner.
+# $thing (Message) $sooner (Span)
+late-for-want-of = The dishes wait for each other: one more { $thing } would have it { $sooner } sooner.
 late-in-all = There is more to do than the time from now allows.
 # $dish (Message) $text (Message)
 of-dish = { $dish }: { $text }

@@ -338,18 +338,6 @@ side-off = Take off: { $what }
 # $what (Message) $dish (Message)
 of-a-dish = { $what } ({ $dish })
 
-# $thing (Key) $what (Message)
-too-few = { $thing ->
-        [hands] There are too few hands for this at one time
-        [hob] There are too few burners for this at one time
-        [pan] There are too few pans for this at one time
-        [oven] The oven is taken, or stands at another temperature
-        [pit] The pit is taken, or stands at another temperature
-        [water_bath] The bath is taken, or stands at another temperature
-        [pressure_pot] The pressure pot is taken
-        [slow_cooker] The slow cooker is taken
-       *[other] There is no other place for coals
-    }: { $what }.
 # $what (Message)
 nobody-there = Nobody is up and there for this: { $what }.
 # $time (Span) $what (Message)

@@ -172,3 +172,56 @@ dial-slow-cooker = High and low end up within { $apart } of each other; high onl
 dial-bath = Nothing leaves the bag. A cooler bath keeps more juice and takes a day; a hotter one is a braise in its own juice.
 dial-fat = The fat only carries the heat: cooler is slower and moister, and it must never fry.
 dial-pit = Hotter shortens the stall and thickens the bark. A wrap keeps the water in and ends both.
+
+## What a method is called, in a list, in a dish and in a log, and what its heat takes.
+
+# $method (Key)
+method =
+    { $method ->
+        [braise] braise
+        [stew] stew
+        [pressure] pressure
+        [slow_cooker] slow cooker
+        [smoke] smoke
+        [confit] under fat
+       *[water_bath] water bath
+    }
+
+# What the dish is called until the cook names it. $way (Key) $cut (Message)
+dish =
+    { $way ->
+        [stew] Stewed { $cut }
+        [pressure] Pressure-cooked { $cut }
+        [smoke] Smoked { $cut }
+        [confit] Slow { $cut } under fat
+        [slow_cooker] Slow-cooked { $cut }
+        [water_bath] Bagged { $cut }
+       *[braise] Braised { $cut }
+    }
+
+# $way (Key)
+changed-way =
+    { $way ->
+        [pressure] into the pressure pot
+        [water_bath] bagged into the bath
+        [keep_warm] onto keep-warm
+        [slow_cooker] into the crock
+        [smoke] into the pit
+        [confit] under fat
+        [reheat] warmed again
+        [chill] into the cold
+       *[braise] into a covered pot
+    }
+
+# $method (Key) $takes (Key)
+foreign-heat = it does not go with { $method }, whose heat takes { $takes ->
+        [pots] source with set_c, simmer or under and over
+        [pressure] level or gauge_kpa, at_pressure_min and release
+        [smoke] pit_c and wrap
+        [confit] fat_c
+        [slow_cooker] setting
+        [water_bath] bath_c
+        [keep_warm] at_c
+        [reheat] to_c
+       *[nothing] nothing
+    }

@@ -5617,7 +5617,7 @@ export interface components {
          * @description A way of cooking.
          * @enum {string}
          */
-        Method: "braise" | "stew" | "pressure" | "smoke" | "confit" | "slow_cooker" | "water_bath" | "keep_warm" | "chill" | "reheat";
+        Method: "braise" | "stew" | "pressure" | "slow_cooker" | "smoke" | "confit" | "water_bath" | "keep_warm" | "chill" | "reheat";
         /** @description A way that may be chosen. */
         MethodChoice: {
             /** @description What it is called. */
@@ -8740,6 +8740,8 @@ export interface components {
             kind: components["schemas"]["ThingKind"];
             /** @description The list of a kitchen that it stands in. */
             list: string;
+            /** @description How it is drawn. */
+            picture: components["schemas"]["ThingPicture"];
             /** @description Where it stands in the picture of the kitchen. */
             shelf: components["schemas"]["KitchenShelf"];
             /** @description What one is like until it is measured. */
@@ -8754,6 +8756,11 @@ export interface components {
          * @enum {string}
          */
         ThingKind: "hands" | "oven" | "hob" | "pot" | "pan" | "pressure_pot" | "slow_cooker" | "pit" | "water_bath" | "coals" | "probe";
+        /**
+         * @description How a thing is drawn.
+         * @enum {string}
+         */
+        ThingPicture: "hands" | "oven" | "burner" | "pot" | "pan" | "pressure_pot" | "slow_cooker" | "pit" | "bath" | "coals" | "probe";
         /** @description A thing with a name of its own. */
         Thing_Bath: {
             /** @description What plans know it by; it stays when it gets another name. */

@@ -1,7 +1,7 @@
 //! What happened, line by line, as a cook reads it.
 
 use ergastic_words::{
-    Dial, Grams, Instant, Join, Length, Mass, Message, Minutes, Temperature, Voice, Volume, cook as say,
+    Dial, Grams, Instant, Join, Length, Mass, Message, Minutes, Temperature, Voice, Volume, cook as say, ways as words,
 };
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
@@ -97,7 +97,7 @@ fn alarm_name(alarm: &str, tasks: &[CookTask]) -> Message {
 fn changed(method: Option<Method>, heat: Option<&Heat>, lid: Option<Lid>, halved: bool) -> Message {
     let to = |what: Option<Message>| what.into_iter();
     let heat = heat.cloned().unwrap_or_default();
-    let parts = to(method.map(|method| say::changed_way(method.key())))
+    let parts = to(method.map(|method| words::changed_way(method.key())))
         .chain(to(heat.set_c.map(|c| say::changed_oven(Dial(c)))))
         .chain(to(heat.pit_c.map(|c| say::changed_pit(Dial(c)))))
         .chain(to(heat.simmer.map(|simmer| say::changed_simmer(simmer.key()))))

@@ -2,12 +2,12 @@
 
 use std::collections::BTreeMap;
 
-use ergastic_words::{Voice, kitchen as say};
+use ergastic_words::Voice;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::field::{FieldValue, ThingField};
-use super::kind::{KitchenShelf, ThingKind};
+use super::kind::{KitchenShelf, ThingKind, ThingPicture};
 use super::whole::{fields_of, usual_of};
 
 /// A kind of thing with what is asked of one.
@@ -19,6 +19,8 @@ pub struct ThingFields {
     pub list: String,
     /// Where it stands in the picture of the kitchen.
     pub shelf: KitchenShelf,
+    /// How it is drawn.
+    pub picture: ThingPicture,
     /// What it is called.
     pub word: String,
     /// Whether it can be cooked on or in.
@@ -35,7 +37,8 @@ pub fn thing_fields(voice: Voice) -> Vec<ThingFields> {
         kind,
         list: kind.list().to_owned(),
         shelf: kind.shelf(),
-        word: voice.render(say::thing_word(kind.key())),
+        picture: kind.picture(),
+        word: voice.render(kind.word()),
         heats: kind.heats(),
         usual: usual_of(kind),
         fields: fields_of(kind, voice),

@@ -1,7 +1,7 @@
 //! The one list of things that can stand in a kitchen: what each is called in files, the list it stands in, where on the timetable a
 //! dish is while it takes it, and its picture.
 
-use ergastic_words::{Message, matching as say};
+use ergastic_words::{Message, kitchen as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -11,27 +11,27 @@ use super::lane::Lane;
 macro_rules! each_thing {
     ($then:ident! { $($before:tt)* }) => { $then! { $($before)* {
         /// Who works here.
-        Hands: hands (min_items = 1, max_items = 24) Unmeasured { key: "hands", shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
+        Hands: hands (min_items = 1, max_items = 24) Unmeasured { key: "hands", picture: Hands, shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
         /// Ovens.
-        Oven: ovens (max_items = 24) Oven { key: "oven", shelf: Fires, lane: Some(Lane::Oven), room: 2, heats: true, one_setting: true }
+        Oven: ovens (max_items = 24) Oven { key: "oven", picture: Oven, shelf: Fires, lane: Some(Lane::Oven), room: 2, heats: true, one_setting: true }
         /// Burners of the hob, or a place over the fire instead.
-        Burner: burners (max_items = 24) BurnerMeasures { key: "hob", shelf: Fires, lane: None, room: 1, heats: true, one_setting: false }
+        Burner: burners (max_items = 24) BurnerMeasures { key: "hob", picture: Burner, shelf: Fires, lane: None, room: 1, heats: true, one_setting: false }
         /// Pots and dishes; a plan starts from the first that is free.
-        Pot: pots (max_items = 24) Vessel { key: "pot", shelf: Vessels, lane: None, room: 1, heats: false, one_setting: false }
+        Pot: pots (max_items = 24) Vessel { key: "pot", picture: Pot, shelf: Vessels, lane: None, room: 1, heats: false, one_setting: false }
         /// Frying pans.
-        Pan: pans (max_items = 24) PanMeasures { key: "pan", shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
+        Pan: pans (max_items = 24) PanMeasures { key: "pan", picture: Pan, shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
         /// Pressure pots: one sears, cooks and reduces, and is one booking.
-        PressurePot: pressure_pots (max_items = 24) PressurePot { key: "pressure_pot", shelf: Vessels, lane: Some(Lane::PressurePot), room: 1, heats: true, one_setting: false }
+        PressurePot: pressure_pots (max_items = 24) PressurePot { key: "pressure_pot", picture: PressurePot, shelf: Vessels, lane: Some(Lane::PressurePot), room: 1, heats: true, one_setting: false }
         /// Slow cookers.
-        SlowCooker: slow_cookers (max_items = 24) SlowCooker { key: "slow_cooker", shelf: Vessels, lane: Some(Lane::Crock), room: 1, heats: true, one_setting: false }
+        SlowCooker: slow_cookers (max_items = 24) SlowCooker { key: "slow_cooker", picture: SlowCooker, shelf: Vessels, lane: Some(Lane::Crock), room: 1, heats: true, one_setting: false }
         /// Pits.
-        Pit: pits (max_items = 24) PitMeasures { key: "pit", shelf: Fires, lane: Some(Lane::Pit), room: 2, heats: true, one_setting: true }
+        Pit: pits (max_items = 24) PitMeasures { key: "pit", picture: Pit, shelf: Fires, lane: Some(Lane::Pit), room: 2, heats: true, one_setting: true }
         /// Water baths.
-        Bath: baths (max_items = 24) Bath { key: "water_bath", shelf: Vessels, lane: Some(Lane::Bath), room: 3, heats: true, one_setting: true }
+        Bath: baths (max_items = 24) Bath { key: "water_bath", picture: Bath, shelf: Vessels, lane: Some(Lane::Bath), room: 3, heats: true, one_setting: true }
         /// Places for coals.
-        Coals: coals (max_items = 24) Unmeasured { key: "coals", shelf: Fires, lane: Some(Lane::Fire), room: 1, heats: true, one_setting: false }
+        Coals: coals (max_items = 24) Unmeasured { key: "coals", picture: Coals, shelf: Fires, lane: Some(Lane::Fire), room: 1, heats: true, one_setting: false }
         /// Thermometers.
-        Probe: probes (max_items = 24) Probe { key: "probe", shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
+        Probe: probes (max_items = 24) Probe { key: "probe", picture: Probe, shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
     } } };
 }
 pub(super) use each_thing;
@@ -48,9 +48,38 @@ pub enum KitchenShelf {
     Hung,
 }
 
+/// How a thing is drawn.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum ThingPicture {
+    /// A cook's cap.
+    Hands,
+    /// A box with a door.
+    Oven,
+    /// A ring of flames.
+    Burner,
+    /// A pot with its lid, or a tin.
+    Pot,
+    /// A pan from the side.
+    Pan,
+    /// A pot with a lid that is locked.
+    PressurePot,
+    /// A crock.
+    SlowCooker,
+    /// A pit on its feet.
+    Pit,
+    /// A tub of water.
+    Bath,
+    /// Coals on the ground.
+    Coals,
+    /// A thermometer.
+    Probe,
+}
+
 /// What is known of a kind of thing.
 struct About {
     key: &'static str,
+    picture: ThingPicture,
     shelf: KitchenShelf,
     /// Where a dish is while it takes it, if that is a place of its own.
     lane: Option<Lane>,
@@ -64,7 +93,7 @@ struct About {
 
 macro_rules! kinds {
     ({ $($(#[$doc:meta])* $kind:ident: $list:ident ($($schema:tt)*) $measures:ty {
-        key: $key:tt, shelf: $shelf:ident, lane: $lane:expr, room: $room:literal, heats: $heats:literal, one_setting: $one:literal
+        key: $key:tt, picture: $picture:ident, shelf: $shelf:ident, lane: $lane:expr, room: $room:literal, heats: $heats:literal, one_setting: $one:literal
     })+ }) => {
         /// A kind of thing that can stand in a kitchen.
         #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
@@ -78,7 +107,7 @@ macro_rules! kinds {
 
             fn about(self) -> About {
                 match self {
-                    $(Self::$kind => About { key: $key, shelf: KitchenShelf::$shelf, lane: $lane, room: $room, heats: $heats, one_setting: $one },)+
+                    $(Self::$kind => About { key: $key, picture: ThingPicture::$picture, shelf: KitchenShelf::$shelf, lane: $lane, room: $room, heats: $heats, one_setting: $one },)+
                 }
             }
 
@@ -100,9 +129,19 @@ impl ThingKind {
         self.about().key
     }
 
+    /// How it is drawn.
+    pub fn picture(self) -> ThingPicture {
+        self.about().picture
+    }
+
     /// Where it stands in the picture.
     pub fn shelf(self) -> KitchenShelf {
         self.about().shelf
+    }
+
+    /// Its name on a form, and one more of it.
+    pub fn word(self) -> Message {
+        say::thing_word(self.key())
     }
 
     /// Its name in a sentence, where it can be cooked on or in.
@@ -128,6 +167,11 @@ impl ThingKind {
         self.about().room
     }
 
+    /// Those that can be cooked on or in.
+    pub fn heaters() -> impl Iterator<Item = Self> {
+        Self::ALL.into_iter().filter(|kind| kind.heats())
+    }
+
     /// Whether it can be cooked on or in.
     pub fn heats(self) -> bool {
         self.about().heats
@@ -144,11 +188,11 @@ pub enum Kit {}
 
 impl utoipa::PartialSchema for Kit {
     fn schema() -> utoipa::openapi::RefOr<utoipa::openapi::schema::Schema> {
-        let heats = ThingKind::ALL.into_iter().filter(|kind| kind.heats());
+        let heaters = ThingKind::heaters().map(ThingKind::key);
         utoipa::openapi::schema::ObjectBuilder::new()
             .schema_type(utoipa::openapi::schema::Type::String)
             .description(Some("What can be cooked on or in."))
-            .enum_values(Some(heats.map(ThingKind::key)))
+            .enum_values(Some(heaters))
             .into()
     }
 }

@@ -12,7 +12,7 @@ pub use ergastic_words::{Clock, FoodCode, Units};
 pub use field::{FieldChoice, FieldFigure, FieldUnit, FieldValue, ThingField};
 pub use fields::{ThingFields, thing_fields};
 pub use kept::Kept;
-pub use kind::{Kit, KitchenShelf, ThingKind};
+pub use kind::{Kit, KitchenShelf, ThingKind, ThingPicture};
 pub use lane::Lane;
 pub use things::{
     Bath, BurnerMeasures, Oven, PanMeasures, PitMeasures, PressurePot, Probe, SlowCooker, Thing, USUAL_INSERT_W,

@@ -170,7 +170,7 @@ impl Measures for Unmeasured {
 }
 
 /// A thermometer.
-#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Default, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub struct Probe {
     /// The name it sends its readings under.

@@ -111,9 +111,11 @@ macro_rules! kitchen {
         pub(super) fn usual_of(kind: ThingKind) -> BTreeMap<String, FieldValue> {
             let usual = Kitchen::default();
             match kind {
-                $(ThingKind::$kind => usual.$list.first().map(|thing| values_of(&thing.measures)),)+
+                $(ThingKind::$kind => {
+                    let measures = usual.$list.first().map(|thing| thing.measures.clone());
+                    values_of(&measures.unwrap_or_else(<$measures>::default))
+                })+
             }
-            .unwrap_or_default()
         }
     };
 }
@@ -173,7 +175,7 @@ impl Kitchen {
 
     /// What there is to cook on and in, and free.
     pub fn kit(&self) -> Vec<ThingKind> {
-        ThingKind::ALL.into_iter().filter(|kind| kind.heats() && self.has(*kind)).collect()
+        ThingKind::heaters().filter(|kind| self.has(*kind)).collect()
     }
 
     /// The pot a plan starts from: the first that is free, else the first there is, else a usual one.

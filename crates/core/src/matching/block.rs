@@ -2,7 +2,7 @@
 
 use std::collections::BTreeMap;
 
-use ergastic_words::{Message, cuts, errors, matching as say};
+use ergastic_words::{Message, cuts, errors, ways as words};
 use jiff::Timestamp;
 
 use super::request::MatchRequest;
@@ -223,5 +223,5 @@ impl<'a> Block<'a> {
 /// What the dish is called until the cook names it: "Braised shin".
 fn dish_name(cut: Cut, method: Option<Method>, mixed: bool) -> Message {
     let name = if mixed { cuts::and_company(cut.name()) } else { cut.name() };
-    say::dish(method.unwrap_or(Method::Braise).key(), name)
+    words::dish(method.unwrap_or(Method::Braise).key(), name)
 }

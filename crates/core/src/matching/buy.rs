@@ -26,7 +26,15 @@ const STEP_KG: f64 = 0.1;
 /// Names the method if nothing is bought for it.
 pub fn buy(block: &Block, method: Method, eaten_as: Option<EatenAs>) -> Result<Vec<Buy>> {
     if matches!(method, Method::KeepWarm | Method::Chill | Method::Reheat) {
-        return Err(Error::new(Kind::Unsuitable, "method", method.key(), errors::name_a_cooking_way()));
+        return Err(Error::new(
+            Kind::Unsuitable,
+            "method",
+            method.key(),
+            errors::name_a_cooking_way(Message::list(
+                Method::COMPARED.map(|method| Message::text(method.key())),
+                Join::Or,
+            )),
+        ));
     }
     let cuts: Vec<&CutFacts> = Cut::all().iter().filter(|facts| facts.suitable).collect();
     let found: Vec<Option<Buy>> = (cuts.into_par_iter())

@@ -1,6 +1,6 @@
 //! Every cut against every way, for a usual piece: what goes together, and about how long it takes.
 
-use ergastic_words::matching as say;
+use ergastic_words::{matching as say, ways as words};
 use rayon::prelude::*;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -41,7 +41,7 @@ pub struct Row {
 
 fn cell(facts: &CutFacts, method: Method, kitchen: &Kitchen) -> Result<Cell> {
     let voice = kitchen.voice();
-    let label = voice.render(say::method(method.key()));
+    let label = voice.render(words::method(method.key()));
     let shape = if method == Method::Stew { Shape::Cubed } else { Shape::Whole };
     // In a stew what is usually sliced is eaten under a fork.
     let eaten_as =

@@ -55,7 +55,7 @@ fn reason(courses: &[&Course], placed: &Placed, cancel: &Cancel) -> Result<Messa
         }
     }
     Ok(match one_more {
-        Some((sooner, thing)) => say::late_for_want_of(thing.key(), Span(f64::from(sooner))),
+        Some((sooner, thing)) => say::late_for_want_of(thing.word(), Span(f64::from(sooner))),
         None => say::late_in_all(),
     })
 }

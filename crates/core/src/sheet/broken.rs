@@ -1,6 +1,6 @@
 //! What a placing does not keep, in words.
 
-use ergastic_words::{Join, Message, Span, Voice, sheet as say};
+use ergastic_words::{Join, Message, Span, Voice, kitchen, sheet as say};
 use jiff::Timestamp;
 
 use super::steps::{Block, Step, Steps};
@@ -105,7 +105,7 @@ fn one(names: &Names, placing: &Placing, broken: &Broken, voice: Voice) -> (Vec<
         Broken::TooFew { kind, jobs } => {
             let what = Message::list(jobs.iter().map(|job| names.what(*job)), Join::Semicolons);
             let thing = ThingKind::ALL[*kind];
-            return (names.taking(thing, jobs), voice.render(say::too_few(thing.key(), what)));
+            return (names.taking(thing, jobs), voice.render(kitchen::too_few(thing.key(), what)));
         }
         Broken::NobodyThere { job, when } => {
             let Some((dish, step)) = names.step_at(*job, placing.jobs[*job], when.from) else {

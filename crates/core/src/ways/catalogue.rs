@@ -1,15 +1,15 @@
-//! The one list of ways, and what is asked of them all.
+//! A way as it is set, and what is asked of whichever it is.
 
 use std::any::Any;
 
 use ergastic_physics::medium::Cooling;
-use ergastic_words::{Message, Units, errors};
+use ergastic_words::{Message, Units, errors, forecast, ways as words};
 
 use super::asked::Heat;
 use super::facts::{Facts, Level, STEWED};
 use super::fill::Fill;
 use super::id::WayId;
-use super::method::Method;
+use super::method::{HeatSource, Method};
 use super::place::Place;
 use super::preset::Preset;
 use super::way::{Offered, Setting, Way};
@@ -18,9 +18,9 @@ use crate::cuts::{Cut, EatenAs};
 use crate::error::{Error, Kind, Result};
 use crate::heat::pot::Simmer;
 
-/// The one list of ways.
+/// What is asked of one way or another.
 macro_rules! ways {
-    ($($(#[$doc:meta])* $name:ident),+ $(,)?; $($room:ident::$way:ident),+ $(,)?) => {
+    ($($(#[$doc:meta])* $name:ident: $room:ident::$way:ident),+ $(,)?) => {
         /// A way as it is set.
         #[derive(Debug, Clone, Copy, PartialEq)]
         pub enum Set {
@@ -63,7 +63,7 @@ macro_rules! ways {
             ///
             /// # Errors
             /// Names the field that is out of range.
-            pub(crate) fn set(self, asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Set> {
+            pub(super) fn set(self, asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Set> {
                 match self {
                     $(Self::$name => $room::$way::set(asked, place, fill).map(Set::$name),)+
                 }
@@ -114,33 +114,7 @@ macro_rules! ways {
     };
 }
 
-ways! {
-    /// In the oven.
-    Oven,
-    /// On the hob at a simmer.
-    Hob,
-    /// Coals under and over.
-    Coals,
-    /// Under pressure.
-    Pressure,
-    /// A slow cooker.
-    SlowCooker,
-    /// In the pit.
-    Pit,
-    /// Under fat.
-    Fat,
-    /// Bagged in a bath.
-    Bath,
-    /// Kept warm.
-    KeepWarm,
-    /// Cooled.
-    Chill,
-    /// Warmed through again.
-    Reheat,
-    ;
-    oven::Oven, hob::Hob, coals::OverCoals, pressure::Pressure, slow_cooker::SlowCooker, pit::InThePit, fat::UnderFat,
-    bath::Bath, keep_warm::KeepWarm, chill::Chill, reheat::Reheat,
-}
+each_way!(ways!);
 
 impl Set {
     /// What is known of it.
@@ -195,7 +169,7 @@ impl Heat {
         let ways = method.ways();
         if let Some(name) = self.first_foreign(ways) {
             let takes = if ways.len() > 1 { "pots" } else { method.key() };
-            return Err(clash(name, errors::foreign_heat(method.key(), takes)));
+            return Err(clash(name, words::foreign_heat(method.key(), takes)));
         }
         let chosen = match self.source {
             Some(source) => ways.iter().copied().find(|way| way.facts().source == Some(source)),
@@ -206,6 +180,19 @@ impl Heat {
             Some((name, owner)) => Err(clash(name, owner.only())),
             None => Ok(chosen),
         }
+    }
+
+    /// A method with this heat, as it is set in a place.
+    ///
+    /// # Errors
+    /// Names the field that belongs to another, or is out of range.
+    pub(crate) fn set(&self, method: Method, place: &Place, fill: &mut Fill) -> Result<Set> {
+        let way = self.way(method)?;
+        if let Some(source) = way.facts().source {
+            let word = |source: HeatSource| forecast::source(source.key());
+            fill.or("heat.source", self.source, source, forecast::usual_source, word);
+        }
+        way.set(self, place, fill)
     }
 
     fn first_foreign(&self, ways: &[WayId]) -> Option<&'static str> {

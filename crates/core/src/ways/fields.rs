@@ -1,6 +1,6 @@
 //! What forms ask: of the things of a kitchen, and which ways are compared.
 
-use ergastic_words::{Voice, matching as say};
+use ergastic_words::{Voice, ways as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 

@@ -29,31 +29,50 @@ pub const MOVE_MIN: f64 = 10.0;
 /// A night in the cold: long enough that fat sets and lifts off whole, min. Practice.
 pub const NIGHT_MIN: f64 = 600.0;
 
-/// A way of cooking.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub enum Method {
-    /// Part covered, lid on.
-    Braise,
-    /// Small pieces, covered.
-    Stew,
-    /// In a pressure pot.
-    Pressure,
-    /// In a pit.
-    Smoke,
-    /// Under fat.
-    Confit,
-    /// In a slow cooker.
-    SlowCooker,
-    /// Bagged in a bath.
-    WaterBath,
-    /// Kept warm.
-    KeepWarm,
-    /// Cooled.
-    Chill,
-    /// Warmed through again.
-    Reheat,
+macro_rules! methods {
+    (
+        compared { $($(#[$doc:meta])* $name:ident: $key:tt $usual:ident of [$($way:ident),+],)+ }
+        others { $($(#[$other_doc:meta])* $other:ident: $other_key:tt $other_usual:ident of [$($other_way:ident),+],)+ }
+    ) => {
+        /// A way of cooking.
+        #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, Serialize, Deserialize, ToSchema)]
+        pub enum Method {
+            $($(#[$doc])* #[serde(rename = $key)] $name,)+
+            $($(#[$other_doc])* #[serde(rename = $other_key)] $other,)+
+        }
+
+        impl Method {
+            /// The methods that are compared, in the order in which a cook thinks of them.
+            pub const COMPARED: [Self; [$($key),+].len()] = [$(Self::$name),+];
+
+            /// Its name in JSON.
+            pub fn key(self) -> &'static str {
+                match self {
+                    $(Self::$name => $key,)+
+                    $(Self::$other => $other_key,)+
+                }
+            }
+
+            /// The ways it can be gone.
+            pub fn ways(self) -> &'static [WayId] {
+                match self {
+                    $(Self::$name => &[$(WayId::$way),+],)+
+                    $(Self::$other => &[$(WayId::$other_way),+],)+
+                }
+            }
+
+            /// The usual one of them.
+            pub fn usual(self) -> WayId {
+                match self {
+                    $(Self::$name => WayId::$usual,)+
+                    $(Self::$other => WayId::$other_usual,)+
+                }
+            }
+        }
+    };
 }
+
+each_method!(methods!);
 
 /// What a pot stands on or in.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -145,53 +164,6 @@ impl Start {
             Self::Hob => FirstHeat::Hob,
             Self::Oven => FirstHeat::Oven,
             Self::ColdOven => FirstHeat::ColdOven,
-        }
-    }
-}
-
-impl Method {
-    /// Its name in JSON.
-    pub fn key(self) -> &'static str {
-        match self {
-            Self::Braise => "braise",
-            Self::Stew => "stew",
-            Self::Pressure => "pressure",
-            Self::Smoke => "smoke",
-            Self::Confit => "confit",
-            Self::SlowCooker => "slow_cooker",
-            Self::WaterBath => "water_bath",
-            Self::KeepWarm => "keep_warm",
-            Self::Chill => "chill",
-            Self::Reheat => "reheat",
-        }
-    }
-}
-
-impl Method {
-    /// The methods that are compared, in the order in which a cook thinks of them.
-    pub const COMPARED: [Self; 7] =
-        [Self::Braise, Self::Stew, Self::Pressure, Self::SlowCooker, Self::Smoke, Self::Confit, Self::WaterBath];
-
-    /// The ways it can be gone.
-    pub fn ways(self) -> &'static [WayId] {
-        match self {
-            Self::Braise | Self::Stew => &[WayId::Oven, WayId::Hob, WayId::Coals],
-            Self::Pressure => &[WayId::Pressure],
-            Self::Smoke => &[WayId::Pit],
-            Self::Confit => &[WayId::Fat],
-            Self::SlowCooker => &[WayId::SlowCooker],
-            Self::WaterBath => &[WayId::Bath],
-            Self::KeepWarm => &[WayId::KeepWarm],
-            Self::Chill => &[WayId::Chill],
-            Self::Reheat => &[WayId::Reheat],
-        }
-    }
-
-    /// The usual one of them.
-    pub fn usual(self) -> WayId {
-        match self {
-            Self::Stew => WayId::Hob,
-            other => other.ways()[0],
         }
     }
 }

@@ -2,8 +2,70 @@
 //!
 //! What a way is asked for stands in [`asked`]; what is known of it whatever it is set to in its `FACTS`; what follows from
 //! how it is set in its [`Way`]; what there is to offer of it in its `Offered`. The rest of the core asks: nothing outside
-//! looks at which way it is. A new way is a folder, a line in the list of [`catalogue`], its name, its fields, its method, and
-//! its words.
+//! looks at which way it is. A new way is a folder, a line in the two lists below, its fields, and its words.
+
+/// Hands the one list of ways on to a macro: each with the folder it stands in.
+macro_rules! each_way {
+    ($then:ident!) => {
+        $then! {
+            /// In the oven.
+            Oven: oven::Oven,
+            /// On the hob at a simmer.
+            Hob: hob::Hob,
+            /// Coals under and over.
+            Coals: coals::OverCoals,
+            /// Under pressure.
+            Pressure: pressure::Pressure,
+            /// A slow cooker.
+            SlowCooker: slow_cooker::SlowCooker,
+            /// In the pit.
+            Pit: pit::InThePit,
+            /// Under fat.
+            Fat: fat::UnderFat,
+            /// Bagged in a bath.
+            Bath: bath::Bath,
+            /// Kept warm.
+            KeepWarm: keep_warm::KeepWarm,
+            /// Cooled.
+            Chill: chill::Chill,
+            /// Warmed through again.
+            Reheat: reheat::Reheat,
+        }
+    };
+}
+
+/// Hands the one list of methods on to a macro: each with its name in JSON, its usual way and all
+/// the ways it can be gone; those that are compared, in the order in which a cook thinks of them, and then the others.
+macro_rules! each_method {
+    ($then:ident!) => {
+        $then! {
+            compared {
+                /// Part covered, lid on.
+                Braise: "braise" Oven of [Oven, Hob, Coals],
+                /// Small pieces, covered.
+                Stew: "stew" Hob of [Oven, Hob, Coals],
+                /// In a pressure pot.
+                Pressure: "pressure" Pressure of [Pressure],
+                /// In a slow cooker.
+                SlowCooker: "slow_cooker" SlowCooker of [SlowCooker],
+                /// In a pit.
+                Smoke: "smoke" Pit of [Pit],
+                /// Under fat.
+                Confit: "confit" Fat of [Fat],
+                /// Bagged in a bath.
+                WaterBath: "water_bath" Bath of [Bath],
+            }
+            others {
+                /// Kept warm.
+                KeepWarm: "keep_warm" KeepWarm of [KeepWarm],
+                /// Cooled.
+                Chill: "chill" Chill of [Chill],
+                /// Warmed through again.
+                Reheat: "reheat" Reheat of [Reheat],
+            }
+        }
+    };
+}
 
 mod asked;
 mod catalogue;

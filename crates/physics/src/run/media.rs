@@ -8,7 +8,7 @@ use super::surround::Surround;
 use crate::body::SHELLS;
 use crate::case::Stage;
 use crate::medium::{Cooling, Medium, Start};
-use crate::pit::{MOP_KG_PER_M2, PIT_COEFFICIENT, Pit, Wrap};
+use crate::pit::{MOP_KG_PER_M2, PIT_COEFFICIENT, PIT_VAPOUR_PA, Pit, Wrap};
 use crate::places::{FRIDGE_C, ICE_WATER_C, ROOM_C};
 use crate::pressure::{MIN_LITRES, PRESSURE_COEFFICIENT, Pressed, PressureStep, SEAL_LOSS, follow};
 use crate::steam::{LATENT_HEAT, vapour};
@@ -66,6 +66,7 @@ impl<const L: usize> Surround<'_, L> {
         for part in parts.iter_mut() {
             part.around.coefficient[lane] = coefficient;
             part.around.evaporation[lane] = 0.0;
+            part.around.air_vapour_pa[lane] = PIT_VAPOUR_PA;
             if let Medium::Pit { wrap, .. } = stage.medium {
                 part.rewrap(lane, wrap.map(|(material, _)| material));
             }

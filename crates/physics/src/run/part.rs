@@ -71,7 +71,10 @@ impl<const L: usize> PartState<L> {
             film: [0.0; L],
             wrapped: [false; L],
             cover: Cover { heat: [1.0; L], vapour: [1.0; L] },
-            around: Surroundings { air_vapour_pa: PIT_VAPOUR_PA, ..Surroundings::dry([0.0; L], [0.0; L], [1.0; L]) },
+            around: Surroundings {
+                air_vapour_pa: [PIT_VAPOUR_PA; L],
+                ..Surroundings::dry([0.0; L], [0.0; L], [1.0; L])
+            },
             middle_share: part.goal.middle_share,
             too_far: std::array::from_fn(|lane| part.goal.too_far * pieces[lane].resistance),
             mean_before: [0.0; L],

@@ -199,7 +199,7 @@ impl<'a, const L: usize> Surround<'a, L> {
                 self.advance(lane..lane + 1, stage, start_s, parts);
             }
         }
-        let wet = (0..L).any(|lane| matches!(self.chain.at(lane).medium, Medium::Pit { .. }));
+        let wet = (0..L).any(|lane| self.chain.at(lane).medium.is_air());
         for part in parts.iter_mut() {
             part.around.from_c = self.celsius;
             part.around.to_c = self.next_c;
@@ -299,7 +299,7 @@ impl<'a, const L: usize> Surround<'a, L> {
 
     /// Whether the first cook's pot gives off what juice it gets at once, and has nothing else.
     pub fn has_run_dry(&self) -> bool {
-        self.in_pot && self.steam_kg[0] >= self.most_steam_kg[0]
+        self.in_pot && !self.chain.at(0).medium.is_air() && self.steam_kg[0] >= self.most_steam_kg[0]
     }
 
     /// The air of the oven or pit, °C; the medium itself where there is none. An oven is at its dial while its pot still comes to a simmer

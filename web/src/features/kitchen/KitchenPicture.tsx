@@ -132,7 +132,7 @@ function Shape({ placed, x, y, w, h }: Box) {
     strokeLinejoin: 'round',
   } as const;
   const middle = x + w / 2;
-  switch (placed.kind.kind) {
+  switch (placed.kind.picture) {
     case 'oven':
       return (
         <>
@@ -157,7 +157,7 @@ function Shape({ placed, x, y, w, h }: Box) {
           )}
         </>
       );
-    case 'hob': {
+    case 'burner': {
       // A ring with its flames, and the four fingers a pot stands on.
       const [cy, r] = [y + h / 2, w / 2];
       const fingers = [45, 135, 225, 315].map((degrees) => {
@@ -246,7 +246,7 @@ function Shape({ placed, x, y, w, h }: Box) {
           />
         </>
       );
-    case 'water_bath':
+    case 'bath':
       return (
         <>
           <path d={`M${x},${y} V${y + h} h${w} V${y}`} {...ink} fill="none" />

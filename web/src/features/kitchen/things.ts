@@ -62,8 +62,8 @@ export function sizeOf({ kind, thing: { measures } }: Placed): { across: number;
     const value = measures[name];
     return typeof value === 'number' ? value : otherwise;
   };
-  switch (kind.kind) {
-    case 'hob': {
+  switch (kind.picture) {
+    case 'burner': {
       const across = 12 + cm('watts', 1800) / 180;
       return { across, high: across };
     }
@@ -71,7 +71,7 @@ export function sizeOf({ kind, thing: { measures } }: Placed): { across: number;
       return { across: 36, high: 14 };
     case 'pot':
       return { across: cm('length_cm', cm('width_cm', cm('diameter_cm', 26))), high: cm('height_cm', 13) };
-    case 'water_bath': {
+    case 'bath': {
       // A bath is drawn as a box twice as long as it is deep.
       const deep = Math.cbrt((cm('litres', 12) * 1000) / 2.5);
       return { across: 1.6 * deep, high: deep };

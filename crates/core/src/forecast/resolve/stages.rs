@@ -66,7 +66,7 @@ impl ForecastRequest {
         let resolve = |method: Method, heat: &Heat, own: Option<Lid>, cooled: Option<Cooling>, fill: &mut Fill| {
             let stands_on_a_hob = vessel.stands_on_a_hob();
             let place = Place { pot: &pot, stands_on_a_hob, across_m, pressure_pa, boil_c, cooled };
-            let medium = heat.way(method)?.set(heat, &place, fill)?;
+            let medium = heat.set(method, &place, fill)?;
             let lid = lid_for(&medium, own, vessel)?;
             Ok::<_, Error>((medium, crate::heat::pot::Pot { lid, ..pot }))
         };
