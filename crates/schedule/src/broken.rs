@@ -172,3 +172,100 @@ fn too_few(problem: &Problem, jobs: &[Placed], kind: usize, found: &mut Vec<Brok
     let whole = told.iter().filter(|jobs| !told.iter().any(|other| within(jobs, other)));
     found.extend(whole.map(|jobs| Broken::TooFew { kind, jobs: jobs.clone() }));
 }
+
+#[cfg(test)]
+mod tests {
+    use proptest::prelude::*;
+
+    use super::*;
+    use crate::problem::{Booking, Job, Take};
+    use crate::testing::{before, booked, job, kitchen, plates, span};
+
+    fn anywhere(len: Minute) -> Job {
+        job(0, len, Place::Before(Vec::new()))
+    }
+
+    #[test]
+    fn each_promise_is_named_where_it_is_not_kept_and_only_there() {
+        let mut problem = kitchen(vec![plates(10), before(20, 0, 30)]);
+        problem.now = -500;
+        problem.shut = vec![span(-400, -300)];
+        let named = |first: Minute, then: Minute, late| broken(&problem, &[Placed::At(then), Placed::At(first)], late);
+        assert_eq!(named(-60, -10, 0), []);
+        assert_eq!(named(-55, -10, 0), [Broken::OutOfOrder { job: 1, then: 0 }]);
+        assert_eq!(named(-75, -10, 0), [Broken::WaitsTooLong { job: 1, then: 0, more: 15 }]);
+        assert_eq!(named(-95, -45, 0), [Broken::EarlyForTheBell { job: 0, minutes: 35 }]);
+        assert_eq!(named(-95, -45, -30), [], "a bell that is so much sooner");
+        assert!(named(-310, -10, 0).contains(&Broken::NobodyThere { job: 1, when: span(-310, -290) }));
+        assert!(named(-505, -10, 0).contains(&Broken::Past { job: 1 }));
+        let mut short = problem.clone();
+        if let Place::Before(gaps) = &mut short.jobs[1].place {
+            gaps[0].least = 0;
+        }
+        let cut = broken(&short, &[Placed::At(-10), Placed::At(-50)], 0);
+        assert_eq!(cut, [Broken::CutShort { job: 1, then: 0, missing: 10 }]);
+    }
+
+    #[test]
+    fn what_belongs_near_a_moment_is_off_it_beyond_what_is_borne() {
+        let near = Place::Near { to: Edge { job: 0, at: 5 }, earlier: 10, later: 20, price: 1.0 };
+        let problem = kitchen(vec![anywhere(10), Job { takes: Vec::new(), ..job(0, 5, near) }]);
+        let off = |at: Minute| broken(&problem, &[Placed::At(-100), Placed::At(at)], 0);
+        assert_eq!((off(-105), off(-75)), (vec![], vec![]));
+        assert_eq!(off(-108), [Broken::OffItsTime { job: 1, minutes: 3 }]);
+        assert_eq!(off(-70), [Broken::OffItsTime { job: 1, minutes: 5 }]);
+        assert_eq!(broken(&problem, &[Placed::At(-100), Placed::Dropped], 0), []);
+    }
+
+    #[test]
+    fn what_must_not_be_left_alone_is_named_past_what_is_borne() {
+        let mut problem = kitchen(vec![anywhere(10), plates(10)]);
+        let (from, to) = (Edge { job: 0, at: 10 }, Edge { job: 1, at: 0 });
+        problem.bookings = vec![Booking { kind: None, watched: Some(1.0), ..booked(1, 0, from, to) }];
+        problem.shut = vec![span(-200, -200 + LEFT_ALONE_BORNE)];
+        let places = [Placed::At(-300), Placed::At(-10)];
+        assert_eq!(broken(&problem, &places, 0), []);
+        problem.shut[0].to += 1;
+        assert_eq!(broken(&problem, &places, 0), [Broken::LeftAlone { from: 0, to: 1, minutes: LEFT_ALONE_BORNE + 1 }]);
+    }
+
+    proptest! {
+        #[test]
+        fn there_are_too_few_where_a_minute_says_so_and_those_that_meet_in_it_are_named(
+            starts in prop::collection::vec((0..60, 1..30), 1..6), hands in 1..3_usize
+        ) {
+            let jobs = starts.iter().map(|(_, len)| anywhere(*len)).collect();
+            let mut problem = kitchen(jobs);
+            problem.kinds[HANDS].count = hands;
+            let places: Vec<Placed> = starts.iter().map(|(start, _)| Placed::At(*start)).collect();
+            let at_work = |minute: Minute| -> Vec<usize> {
+                let all = starts.iter().enumerate();
+                all.filter(|(_, (start, len))| (*start..start + len).contains(&minute)).map(|(job, _)| job).collect()
+            };
+            let named: Vec<Vec<usize>> = broken(&problem, &places, 0)
+                .into_iter()
+                .filter_map(|found| match found { Broken::TooFew { kind: HANDS, jobs } => Some(jobs), _ => None })
+                .collect();
+            for minute in 0..100 {
+                let busy = at_work(minute);
+                let told = named.iter().any(|jobs| busy.iter().all(|job| jobs.contains(job)));
+                prop_assert!(busy.len() <= hands || told, "{busy:?} at {minute}: {named:?}");
+            }
+            for jobs in &named {
+                prop_assert!((0..100).any(|minute| at_work(minute) == *jobs) && jobs.len() > hands, "{jobs:?}");
+            }
+        }
+    }
+
+    #[test]
+    fn an_oven_at_two_settings_is_one_oven_too_few_and_what_others_take_is_not_named() {
+        let baking = |setting| Job { takes: vec![Take { kind: 1, setting, span: span(0, 30) }], ..anywhere(30) };
+        let mut problem = kitchen(vec![baking(150), baking(150), baking(90)]);
+        let places = |third| [Placed::At(-100), Placed::At(-90), Placed::At(third)];
+        assert_eq!(broken(&problem, &places(-60), 0), []);
+        let few = broken(&problem, &places(-80), 0);
+        assert_eq!(few, [Broken::TooFew { kind: 1, jobs: vec![0, 1, 2] }]);
+        problem.jobs[2].group = OTHERS;
+        assert_eq!(broken(&problem, &places(-80), 0), [Broken::TooFew { kind: 1, jobs: vec![0, 1] }]);
+    }
+}

@@ -19,6 +19,8 @@ mod ruin;
 mod search;
 mod stands;
 mod taken;
+#[cfg(test)]
+mod testing;
 
 pub use broken::{Broken, broken};
 pub use placed::Placed;

@@ -331,3 +331,107 @@ fn somebody_there(problem: &Problem, job: &Job, from: Minute) -> Minute {
     }
     at
 }
+
+#[cfg(test)]
+mod tests {
+    use proptest::prelude::*;
+
+    use super::*;
+    use crate::testing::{before, job, kitchen, plates, span};
+
+    /// Plates after a cut after a long cook that is put in.
+    fn dish() -> Problem {
+        kitchen(vec![plates(10), before(15, 0, 0), before(20, 1, 180)])
+    }
+
+    #[test]
+    fn how_long_it_is_to_the_plates_and_how_soon_they_can_be() {
+        let mut problem = dish();
+        problem.now = -100;
+        let net = Net::of(&problem);
+        assert_eq!(net.tail, [10, 25, 20 + 180 + 25]);
+        assert_eq!(net.earliest, [-100 + 20 + 180 + 15, -100 + 20 + 180, -100]);
+        assert_eq!(net.late_bound(), 125);
+        assert_eq!(net.late_alone(), [(0, 125)]);
+        let longer = kitchen(vec![plates(10), before(15, 0, 0), before(5, 1, 0), before(20, 2, 180)]);
+        let stage = Net::of(&longer).stage;
+        assert_eq!(
+            stage,
+            [0, 0, 1, 2],
+            "plates and what is right before them, the last stretch, what comes before a long wait"
+        );
+    }
+
+    #[test]
+    fn nobody_starts_before_somebody_is_up_and_hands_can_do_one_thing_at_a_time() {
+        let mut problem = dish();
+        (problem.now, problem.shut) = (-600, vec![span(-610, -500)]);
+        assert_eq!(Net::of(&problem).earliest[2], -500);
+        let mut many = kitchen((0..6).map(|_| plates(30)).collect());
+        many.now = -60;
+        assert_eq!(Net::of(&many).late_bound(), 120, "three hours of work in one");
+        many.kinds[HANDS].count = 3;
+        assert_eq!(Net::of(&many).late_bound(), 0);
+        many.kinds[HANDS].count = 2;
+        many.shut = vec![span(-30, -10)];
+        assert_eq!(Net::of(&many).late_bound(), 50);
+    }
+
+    #[test]
+    fn plates_for_one_pair_of_hands_wait_for_each_other_at_least_so_much() {
+        let mut problem = kitchen(vec![plates(10), plates(5), plates(20)]);
+        assert_eq!(Net::of(&problem).plates_bound(), f64::from(5 + 15));
+        problem.kinds[HANDS].count = 3;
+        assert_eq!(Net::of(&problem).plates_bound(), 0.0);
+    }
+
+    #[test]
+    fn what_is_pinned_leaves_room_before_and_after_it() {
+        let mut problem = dish();
+        problem.jobs[1].pinned = Some(-40);
+        let net = Net::of(&problem);
+        assert_eq!((net.after_pins[0], net.before_pins[2]), (-25, -40 - 180 - 20));
+        assert_eq!((net.after_pins[1], net.before_pins[1]), (-40, -40));
+        assert!(net.before_pins[0] >= NONE && net.after_pins[2] <= -NONE);
+    }
+
+    #[test]
+    fn what_can_be_left_out_is_waited_for_by_nobody() {
+        let mut problem = dish();
+        problem.now = -100;
+        problem.jobs[2].give = Give::Dropped(1.0);
+        assert_eq!(Net::of(&problem).earliest[1], -100);
+        problem.jobs[2].give = Give::Squeezed(1.0);
+        assert_eq!(Net::of(&problem).earliest[1], -100 + 180, "its wait counts from its start");
+    }
+
+    #[test]
+    fn each_job_is_named_with_what_lies_before_it_and_what_waits_for_it() {
+        let mut problem = dish();
+        let near = Place::Near { to: Edge { job: 2, at: 0 }, earlier: 10, later: 10, price: 1.0 };
+        problem.jobs.push(job(0, 5, near));
+        let net = Net::of(&problem);
+        let named = |found: &mut dyn Iterator<Item = usize>| found.collect::<Vec<_>>();
+        assert_eq!(named(&mut net.first(2, false)), [1]);
+        assert_eq!(named(&mut net.first(1, true)), [2]);
+        assert_eq!(named(&mut net.then(2, false)), [3]);
+        assert_eq!(named(&mut net.then(2, true)), [3, 1]);
+        assert_eq!(named(&mut net.first(3, true)), [2]);
+    }
+
+    proptest! {
+        #[test]
+        fn on_the_grid_is_a_whole_five_minutes_of_the_clock_and_never_further_than_it_has_to_be(
+            start in -3000..500, at in 0..100, clock in 0..1440, up: bool
+        ) {
+            let mut problem = dish();
+            problem.clock = clock;
+            problem.jobs[0].grid = Some(at);
+            let net = Net::of(&problem);
+            let found = net.on_grid(&problem.jobs[0], start, up);
+            prop_assert_eq!((found + at + clock).rem_euclid(5), 0);
+            prop_assert!((found - start).abs() < 5 && (found == start || (found > start) == up));
+            prop_assert_eq!(net.on_grid(&problem.jobs[1], start, up), start);
+        }
+    }
+}

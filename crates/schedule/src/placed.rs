@@ -35,3 +35,15 @@ impl Placed {
         }
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn what_takes_no_time_has_one_moment_and_what_is_left_out_has_none() {
+        assert_eq!((Placed::At(-90).start(), Placed::At(-90).moment(30)), (Some(-90), Some(-60)));
+        assert_eq!((Placed::Squeezed(-90).start(), Placed::Squeezed(-90).moment(30)), (Some(-90), Some(-90)));
+        assert_eq!((Placed::Dropped.start(), Placed::Dropped.moment(30)), (None, None));
+    }
+}

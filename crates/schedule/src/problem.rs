@@ -202,3 +202,36 @@ pub struct Problem {
     /// What a minute after the bell costs; none where plates are at the bell whatever that breaks.
     pub late_price: Option<f64>,
 }
+
+#[cfg(test)]
+mod tests {
+    use proptest::prelude::*;
+
+    use super::*;
+    use crate::testing::{span, wait};
+
+    proptest! {
+        #[test]
+        fn a_wait_costs_nothing_at_its_ideal_and_the_more_the_further_off_it_is(
+            ideal in 0..200, longer in 0..200, under in 0.0..5.0, over in 0.0..5.0, dearer in 0.0..5.0, broken in 0.0..50.0
+        ) {
+            let gap = Gap { ideal, most: ideal + longer, under, over, beyond: over + dearer, broken, ..wait(0, 0, 0) };
+            prop_assert_eq!(gap.price(ideal), 0.0);
+            let prices: Vec<f64> = (0..600).map(|minutes| gap.price(minutes)).collect();
+            let (sooner, later) = prices.split_at(ideal as usize);
+            prop_assert!(sooner.is_sorted_by(|a, b| a >= b), "{sooner:?}");
+            prop_assert!(later.is_sorted(), "{later:?}");
+            let most = gap.most;
+            prop_assert!(gap.price(most + 1) - gap.price(most) >= broken);
+        }
+
+        #[test]
+        fn what_two_spans_share_is_what_each_minute_says(a in -50..50, long in 0..60, b in -50..50, other in 0..60) {
+            let (one, two) = (span(a, a + long), span(b, b + other));
+            let counted = (a..a + long).filter(|minute| (b..b + other).contains(minute)).count() as Minute;
+            prop_assert_eq!(one.common(two), counted);
+            prop_assert_eq!(two.common(one), counted);
+            prop_assert_eq!(one.moved(7).common(two.moved(7)), counted);
+        }
+    }
+}

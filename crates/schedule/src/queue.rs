@@ -99,3 +99,63 @@ pub(super) fn queued(problem: &Problem, order: &Order) -> Problem {
     }
     queued
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::problem::Job;
+    use crate::testing::{before, booked, job, kitchen, plates};
+
+    /// Two dishes, each put in and lifted, in an oven at these settings.
+    fn two_dishes(settings: [i32; 2]) -> Problem {
+        let of = |group, job: Job| Job { group: Some(group), ..job };
+        let lifted = |then| before(5, then, 0);
+        let put_in = |then| job(0, 5, Place::Before(vec![crate::testing::wait(5, then, 60)]));
+        let jobs = vec![
+            of(0, plates(5)),
+            of(0, lifted(0)),
+            of(0, put_in(1)),
+            of(1, plates(5)),
+            of(1, lifted(3)),
+            of(1, put_in(4)),
+        ];
+        let mut problem = kitchen(jobs);
+        let in_the_oven =
+            |setting, put_in, lifted| booked(1, setting, Edge { job: put_in, at: 5 }, Edge { job: lifted, at: 0 });
+        problem.bookings = vec![in_the_oven(settings[0], 2, 1), in_the_oven(settings[1], 5, 4)];
+        problem
+    }
+
+    #[test]
+    fn dishes_at_two_settings_queue_either_way_round_and_at_one_they_need_not() {
+        assert_eq!(orders(&two_dishes([150, 90])), vec![vec![(0, 1)], vec![(1, 0)]]);
+        assert!(orders(&two_dishes([150, 150])).is_empty());
+        let mut two_ovens = two_dishes([150, 90]);
+        two_ovens.kinds[1].count = 2;
+        assert!(orders(&two_ovens).is_empty());
+        let mut one_has_its_hour = two_dishes([150, 90]);
+        one_has_its_hour.jobs[2].pinned = Some(-300);
+        assert!(orders(&one_has_its_hour).is_empty());
+    }
+
+    #[test]
+    fn in_a_queue_the_one_is_lifted_before_the_other_is_put_in() {
+        let problem = two_dishes([150, 90]);
+        let queued = queued(&problem, &vec![(0, 1)]);
+        let Place::Before(gaps) = &queued.jobs[1].place else { panic!("{:?}", queued.jobs[1]) };
+        let added = gaps.last().unwrap();
+        assert_eq!((gaps.len(), added.then.job, added.least, added.price(500)), (2, 5, 0, 0.0));
+    }
+
+    #[test]
+    fn no_more_orders_are_gone_through_than_there_is_time_for() {
+        let mut found = Vec::new();
+        permuted(&[0, 1, 2], &mut Vec::new(), &mut found);
+        found.sort();
+        assert_eq!(found.len(), 6);
+        found.dedup();
+        assert_eq!(found.len(), 6);
+        permuted(&[0, 1, 2, 3, 4, 5], &mut Vec::new(), &mut found);
+        assert!(found.len() <= MAX, "{}", found.len());
+    }
+}

@@ -165,3 +165,79 @@ fn next_free<T>(by_minute: &[T], span: Span, start: Minute, later: bool, free: i
         Some(from + first - span.to)
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use proptest::prelude::*;
+
+    use super::*;
+    use crate::testing::{job, kitchen, span};
+
+    fn one(len: Minute) -> Problem {
+        kitchen(vec![job(0, len, Place::Before(Vec::new()))])
+    }
+
+    #[test]
+    fn so_many_uses_want_so_many_ovens() {
+        let oven = Kind { count: 1, room: 2 };
+        for (mut settings, count) in
+            [(vec![], 0), (vec![150], 1), (vec![150, 150], 1), (vec![150, 150, 150], 2), (vec![150, 90, 150], 2)]
+        {
+            assert_eq!(needed(oven, &mut settings), count, "{settings:?}");
+        }
+    }
+
+    proptest! {
+        #[test]
+        fn hands_are_free_where_each_minute_is_and_the_next_start_skips_none_that_is(
+            busy in prop::collection::vec((-120..0, 1..40), 0..5), len in 1..30, start in -150..20, later: bool
+        ) {
+            let problem = one(len);
+            let mut taken = Taken::of(&problem);
+            for (from, long) in &busy {
+                taken.add(HANDS, Use { span: span(*from, from + long), setting: 0, job: 0 });
+            }
+            let free = |start: Minute| {
+                (start..start + len).all(|minute| !busy.iter().any(|(from, long)| (*from..from + long).contains(&minute)))
+            };
+            let next = taken.blocks(&problem, 0, start, later, true);
+            prop_assert_eq!(next.is_none(), free(start));
+            if let Some(next) = next {
+                prop_assert_eq!(next > start, later);
+                let mut between = if later { start..next } else { next + 1..start + 1 };
+                prop_assert!(between.all(|start| !free(start)), "{next} from {start}");
+            }
+        }
+
+        #[test]
+        fn an_oven_is_too_full_where_a_minute_of_it_is(
+            there in prop::collection::vec((0..100, 1..60, 0..2), 0..5), from in 0..100, long in 1..60, setting in 0..2
+        ) {
+            let problem = one(10);
+            let mut taken = Taken::of(&problem);
+            for (job, (from, long, setting)) in there.iter().enumerate() {
+                taken.add(1, Use { span: span(*from, from + long), setting: *setting, job });
+            }
+            let too_full = |minute: Minute| {
+                let now = there.iter().filter(|(from, long, _)| (*from..from + long).contains(&minute));
+                let mut settings: Vec<i32> = now.map(|(.., setting)| *setting).chain([setting]).collect();
+                needed(problem.kinds[1], &mut settings) > 1
+            };
+            let over = taken.over(&problem.kinds, 1, span(from, from + long), setting);
+            prop_assert_eq!(over.is_some(), (from..from + long).any(too_full));
+        }
+    }
+
+    #[test]
+    fn what_is_taken_back_is_free_again_and_what_is_shut_never_is() {
+        let mut problem = one(20);
+        problem.shut = vec![span(-500, -400)];
+        let mut taken = Taken::of(&problem);
+        taken.add_takes(&problem, 0, -100);
+        assert_eq!(taken.blocks(&problem, 0, -95, true, false), Some(-80));
+        assert_eq!(taken.blocks(&problem, 0, -110, false, false), Some(-120));
+        taken.remove_takes(&problem, 0, -100);
+        assert_eq!(taken.blocks(&problem, 0, -110, true, false), None);
+        assert_eq!(taken.blocks(&problem, 0, -415, true, false), Some(-400));
+    }
+}
