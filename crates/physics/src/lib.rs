@@ -25,6 +25,8 @@ mod run;
 pub mod smooth;
 pub mod steam;
 pub mod tender;
+#[cfg(test)]
+mod testing;
 pub mod units;
 pub mod vessel;
 

@@ -160,3 +160,26 @@ impl Medium {
         }
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn each_begins_as_warm_as_what_the_meat_is_put_into() {
+        let start = |medium: Medium| medium.start_c(60.0);
+        assert_eq!(start(Medium::Bath { bath_c: 82.0 }), 82.0);
+        assert_eq!(start(Medium::Chill { cooling: Cooling::OnTray }), FRIDGE_C);
+        assert_eq!(start(Medium::Chill { cooling: Cooling::InLiquid }), 60.0);
+        assert_eq!(start(Medium::Oven { set_c: 150.0, fan: false, start: Start::Oven }), 60.0);
+        assert_eq!(Medium::Oven { set_c: 150.0, fan: false, start: Start::Oven }.air_c(), Some(150.0));
+    }
+
+    #[test]
+    fn a_fire_goes_on_from_one_stage_of_a_kind_into_the_next_however_it_is_set() {
+        let hob = |simmer| Medium::Hob { simmer };
+        assert!(hob(Simmer::GENTLE).same_kind(&hob(Simmer::BRISK)));
+        assert!(!hob(Simmer::GENTLE).same_kind(&Medium::Reheat));
+        assert!(Medium::Reheat.is_pot() && !Medium::Fat { fat_c: 90.0 }.is_pot());
+    }
+}

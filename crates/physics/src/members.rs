@@ -241,3 +241,62 @@ impl Drawn {
         again
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::testing::simmered;
+
+    /// Mean and standard deviation.
+    fn spread(of: impl Iterator<Item = f64>) -> (f64, f64) {
+        let all: Vec<f64> = of.collect();
+        let mean = all.iter().sum::<f64>() / all.len() as f64;
+        (mean, (all.iter().map(|x| (x - mean).powi(2)).sum::<f64>() / all.len() as f64).sqrt())
+    }
+
+    #[test]
+    fn cooks_are_spread_as_is_believed_and_a_seed_draws_the_same_ones() {
+        let mut case = simmered(0.06);
+        case.beliefs.oven_k = Belief { mean: 6.0, sigma: 3.0 };
+        let drawn = Drawn::of(&case, 400, 7);
+        let (mean, sigma) = spread(drawn.members.iter().map(|member| member.oven_k));
+        assert!((mean - 6.0).abs() < 0.1 && (sigma - 3.0).abs() < 0.1, "{mean} ± {sigma}");
+        let (mean, sigma) = spread(drawn.pieces[0].iter().map(|piece| piece.resistance.ln()));
+        assert!(mean.abs() < 0.01 && (sigma - 0.2).abs() < 0.01, "{mean} ± {sigma}");
+        assert_eq!(drawn.members, Drawn::of(&case, 400, 7).members);
+        assert_ne!(drawn.members, Drawn::of(&case, 400, 8).members);
+    }
+
+    #[test]
+    fn a_single_cook_is_the_median_one() {
+        let drawn = Drawn::of(&simmered(0.06), 1, 7);
+        assert_eq!(drawn.members, [Member::median(&Beliefs::USUAL)]);
+        assert_eq!(drawn.pieces, [[Piece { resistance: 1.0, thickness: 1.0 }]]);
+    }
+
+    #[test]
+    fn bone_spreads_the_time_and_what_is_known_of_a_butcher_takes_the_place_of_the_cuts_own_spread() {
+        let mut case = simmered(0.06);
+        let sigma = |case: &Case| spread(Drawn::of(case, 400, 7).pieces[0].iter().map(|piece| piece.resistance.ln())).1;
+        let boneless = sigma(&case);
+        case.parts[0].bone_pct = 30.0;
+        assert!(sigma(&case) > boneless);
+        case.parts[0].bone_pct = 0.0;
+        case.beliefs.toughness_ln = Some(Belief { mean: 0.1, sigma: 0.05 });
+        assert!((sigma(&case) - 0.05).abs() < 0.005);
+    }
+
+    #[test]
+    fn drawn_again_they_keep_the_mean_and_spread_that_their_weights_give_them() {
+        let case = simmered(0.06);
+        let drawn = Drawn::of(&case, 400, 7);
+        let likely = |i: usize| (-0.5 * ((drawn.pieces[0][i].resistance.ln() - 0.2) / 0.1).powi(2)).exp();
+        let sum: f64 = (0..400).map(likely).sum();
+        let weights: Vec<f64> = (0..400).map(|i| likely(i) / sum).collect();
+        let wanted: f64 = (0..400).map(|i| weights[i] * drawn.pieces[0][i].resistance.ln()).sum();
+        let again = drawn.again(&weights, 11);
+        let (mean, sigma) = spread(again.pieces[0].iter().map(|piece| piece.resistance.ln()));
+        assert!((mean - wanted).abs() < 0.02 && (0.06..0.12).contains(&sigma), "{mean} ± {sigma} against {wanted}");
+        assert_eq!(again.members.len(), 400);
+    }
+}

@@ -20,3 +20,29 @@ pub fn middle_s(shape: Shape, [from_c, to_c]: [f64; 2], around_c: f64, coefficie
     }
     seconds
 }
+
+#[cfg(test)]
+mod tests {
+    use proptest::prelude::*;
+
+    use super::*;
+
+    proptest! {
+        #[test]
+        fn the_thicker_the_longer_and_the_hotter_the_sooner(half_m in 0.01..0.05, exponent in 0.0..2.0) {
+            let shape = |half_thickness_m| Shape { half_thickness_m, exponent };
+            let warm = |half_m, around_c| middle_s(shape(half_m), [5.0, 60.0], around_c, 200.0);
+            prop_assert!(warm(half_m, 80.0) < warm(1.2 * half_m, 80.0));
+            prop_assert!(warm(half_m, 95.0) < warm(half_m, 80.0));
+            prop_assert!(middle_s(shape(half_m), [80.0, 10.0], 2.0, 50.0) > middle_s(shape(half_m), [80.0, 30.0], 2.0, 50.0));
+        }
+    }
+
+    #[test]
+    fn what_never_gets_there_is_followed_no_longer_than_half_a_day() {
+        let piece = Shape { half_thickness_m: 0.03, exponent: 0.5 };
+        assert_eq!(middle_s(piece, [5.0, 90.0], 80.0, 200.0), MAX_S);
+        assert_eq!(middle_s(piece, [70.0, 60.0], 80.0, 200.0), MAX_S);
+        assert_eq!(middle_s(piece, [60.0, 60.0], 80.0, 200.0), 0.0);
+    }
+}

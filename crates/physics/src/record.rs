@@ -257,3 +257,37 @@ impl Frame {
         self.time_s / MINUTE_S
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::run::median_times;
+    use crate::testing::{SIMMERS, case, simmered, stage};
+
+    #[test]
+    fn a_braise_is_written_down_from_cold_to_tender_and_what_left_the_meat_is_in_the_pot() {
+        let case = simmered(0.06);
+        let record = recorded(&case, 300.0, 63.0, &How::default()).unwrap();
+        assert_eq!(record.times.ready_s, median_times(&case, &How::default()).unwrap().ready_s);
+        let (first, last) = (&record.frames[0], record.frames.last().unwrap());
+        assert_eq!((first.time_s, first.celsius[0]), (0.0, 5.0));
+        assert!(record.frames.is_sorted_by(|a, b| a.time_s < b.time_s && a.mean_dose <= b.mean_dose));
+        assert!((85.0..100.0).contains(&last.celsius[0]), "{}", last.celsius[0]);
+        // What was poured, what came of the meat, less what left as steam, but the fat that swims on it.
+        let balance = 1.0 + last.left.to_liquid_kg - last.steam_kg;
+        assert!((last.liquid_l - balance).abs() < 0.02, "{} against {balance}", last.liquid_l);
+        assert!(last.salt_g > 4.0 && last.salt_g < 14.0, "{}", last.salt_g);
+        assert!(record.warm_s.is_some_and(|warm_s| warm_s > 600.0 && warm_s < record.times.ready_s));
+        assert_eq!(record.at(-5.0).time_s, 0.0);
+        assert_eq!(record.at(f64::MAX).time_s, last.time_s);
+    }
+
+    #[test]
+    fn each_stage_is_written_with_its_end() {
+        let chain = vec![stage(SIMMERS, End::After(HOUR_S)), stage(Medium::KeepWarm { at_c: 70.0 }, End::Stays)];
+        let record = recorded(&case(0.04, chain), 300.0, 63.0, &How::default()).unwrap();
+        assert_eq!(record.stage_ends_s[0], HOUR_S);
+        assert!(record.stage_ends_s[1].is_infinite());
+        assert_eq!((record.at(HOUR_S - 600.0).stage, record.at(HOUR_S + 600.0).stage), (0, 1));
+    }
+}

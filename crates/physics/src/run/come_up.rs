@@ -23,3 +23,23 @@ pub fn come_up_s(case: &Case) -> f64 {
     );
     if !on_the_hob || gap <= SIMMER_REACHED_K { 0.0 } else { rise_s(case) * (gap / SIMMER_REACHED_K).ln() }
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::case::End;
+    use crate::testing::{case, simmered, stage};
+
+    #[test]
+    fn a_colder_and_a_fuller_pot_takes_longer_and_what_simmers_already_no_time() {
+        let usual = simmered(0.06);
+        let minutes = come_up_s(&usual) / 60.0;
+        assert!((12.0..18.0).contains(&minutes), "{minutes}");
+        let colder = Case { liquid_start_c: 15.0, ..usual.clone() };
+        let fuller = Case { liquid_l: 3.0, ..usual.clone() };
+        assert!(come_up_s(&colder) > come_up_s(&usual) && come_up_s(&fuller) > come_up_s(&usual));
+        assert_eq!(come_up_s(&Case { liquid_start_c: 97.0, ..usual }), 0.0);
+        let bath = case(0.06, vec![stage(Medium::Bath { bath_c: 82.0 }, End::Stays)]);
+        assert_eq!(come_up_s(&bath), 0.0);
+    }
+}

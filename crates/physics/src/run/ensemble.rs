@@ -231,3 +231,59 @@ pub fn run_all(case: &Case, drawn: &Drawn, how: &How) -> Result<Vec<Times>, Canc
     let runs: Vec<_> = groups(case, drawn).into_par_iter().map(one).collect::<Result<_, _>>()?;
     Ok(in_drawn_order(drawn.members.len(), runs.into_iter().map(|(times, who)| (who, times))))
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::case::End;
+    use crate::testing::{SIMMERS, case, simmered, stage};
+    use crate::units::HOUR_S;
+
+    fn ready_s(case: &Case) -> f64 {
+        median_times(case, &How::default()).unwrap().ready_s
+    }
+
+    #[test]
+    fn thick_meat_takes_longer_and_a_stage_cut_in_two_is_the_whole() {
+        assert!(ready_s(&simmered(0.08)) > ready_s(&simmered(0.05)));
+        let cut = case(0.06, vec![stage(SIMMERS, End::After(HOUR_S)), stage(SIMMERS, End::Stays)]);
+        assert_eq!(ready_s(&cut), ready_s(&simmered(0.06)));
+    }
+
+    #[test]
+    fn time_at_pressure_is_solved_for_so_that_the_median_cook_is_tender_as_it_opens() {
+        let pressed = |hold_s| Medium::Pressure { target_c: 118.0, hold_s, quick: false, power_w: 1800.0 };
+        let times = median_times(&case(0.06, vec![stage(pressed(None), End::Opened)]), &How::default()).unwrap();
+        assert!(times.hold_s > 600.0 && times.hold_s < LONGEST_HOLD_S && times.ready_s <= times.ended_s, "{times:?}");
+        let shorter = case(0.06, vec![stage(pressed(Some(0.7 * times.hold_s)), End::Opened)]);
+        assert!(ready_s(&shorter).is_infinite(), "not tender when it is opened");
+        let longer = case(0.06, vec![stage(pressed(Some(times.hold_s + 60.0)), End::Opened)]);
+        assert!(ready_s(&longer).is_finite());
+    }
+
+    #[test]
+    fn each_cook_answers_for_itself_whoever_is_beside_it_and_in_the_order_drawn() {
+        let case = simmered(0.06);
+        let drawn = Drawn::of(&case, 40, 3);
+        let all = run_all(&case, &drawn, &How::default()).unwrap();
+        let alone = |i: usize| {
+            let pieces = drawn.pieces.iter().map(|part| vec![part[i]]).collect();
+            let one = Drawn { members: vec![drawn.members[i]], pieces };
+            run_all(&case, &one, &How::default()).unwrap().remove(0)
+        };
+        for i in [0, 17, 39] {
+            assert_eq!(all[i], alone(i), "cook {i}");
+        }
+        let slowest = (0..40).max_by(|a, b| all[*a].ready_s.total_cmp(&all[*b].ready_s)).unwrap();
+        assert!(drawn.slowness(slowest, false) > 0.0);
+        assert!(all.iter().all(|times| times.ready_s < times.too_far_s));
+    }
+
+    #[test]
+    fn who_is_cancelled_answers_nothing() {
+        let how = How { cancel: ergastic_cancel::Cancel::after(1) };
+        let case = simmered(0.06);
+        let drawn = Drawn::of(&case, 64, 3);
+        assert!(run_all(&case, &drawn, &how).is_err());
+    }
+}
