@@ -6,7 +6,7 @@ import { defineConfig } from 'eslint/config';
 import tseslint from 'typescript-eslint';
 
 export default defineConfig(
-  { ignores: ['dist', 'src/api/generated.ts', 'eslint.config.js', 'notices.mjs', 'pack.mjs', 'worker.mjs'] },
+  { ignores: ['dist', 'src/api/generated.ts', 'eslint.config.js', '*.mjs'] },
   js.configs.recommended,
   tseslint.configs.strictTypeChecked,
   hooks.configs.flat.recommended,
