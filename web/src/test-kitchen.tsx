@@ -184,6 +184,7 @@ export const fields = (): Schemas['Fields'] => ({
     { method: 'stew', label: 'stew' },
     { method: 'smoke', label: 'smoke' },
   ],
+  lanes: (['oven', 'hob', 'cold', 'board', 'hands'] as const).map((lane) => ({ lane, label: lane })),
 });
 
 /** A kitchen with every field, some of them changed. */

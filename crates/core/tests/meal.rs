@@ -4,7 +4,7 @@ use std::collections::BTreeMap;
 use std::fmt::Write as _;
 
 use ergastic_core::clock::{minutes_between, spans, zone};
-use ergastic_core::kitchen::Lane;
+use ergastic_core::kitchen::{Lane, ThingKind};
 use ergastic_core::meal::{MealSheet, MealTask, SheetRequest, WayChange, meal_sheet_anywhere};
 use jiff::{Timestamp, ToSpan, ZonedDateTime};
 use proptest::prelude::*;
@@ -85,15 +85,8 @@ fn four_dishes_through_the_night_the_clocks_change_read_as_one_sheet() {
 }
 
 /// What counts against a kind of thing, by lane.
-fn counted(lane: Lane) -> Option<&'static str> {
-    Some(match lane {
-        Lane::Oven => "ovens",
-        Lane::Pit => "pits",
-        Lane::Bath => "baths",
-        Lane::PressurePot => "pressure_pots",
-        Lane::Crock => "slow_cookers",
-        _ => return None,
-    })
+fn counted(lane: Lane) -> Option<ThingKind> {
+    ThingKind::of_lane(lane).filter(|kind| ![ThingKind::Burner, ThingKind::Coals].contains(kind))
 }
 
 /// The laws of a meal: what breaks one stands among its conflicts.
@@ -141,13 +134,13 @@ fn assert_sound(sheet: &MealSheet, request: &Value) {
             .collect();
         let mut used: Vec<String> = match task.lane {
             // Dishes at one setting share an oven, a pit or a bath; a pot or a cooker holds one.
-            Lane::Oven | Lane::Pit | Lane::Bath => there.iter().map(|task| format!("{:?}", task.set_c)).collect(),
+            _ if kind.has_one_setting() => there.iter().map(|task| format!("{:?}", task.set_c)).collect(),
             _ => there.iter().map(|task| task.number.to_string()).collect(),
         };
         used.sort();
         used.dedup();
-        let count = request["kitchen"][kind].as_u64().unwrap_or(1) as usize;
-        assert!(used.len() <= count || excused(&there), "{used:?} in {count} {kind} at {}", clock(sheet, task.start));
+        let count = request["kitchen"][kind.list()].as_u64().unwrap_or(1) as usize;
+        assert!(used.len() <= count || excused(&there), "{used:?} in {count} {kind:?} at {}", clock(sheet, task.start));
     }
     let last = sheet.tasks.iter().map(|task| task.end).max().unwrap();
     let plates: Vec<_> = sheet.tasks.iter().filter(|task| task.end == last).collect();

@@ -78,6 +78,21 @@ too-few = { $thing ->
        *[other] There is no other place for coals
     }: { $what }.
 
+# Where something is done, beside a strip of it. $lane (Key)
+lane-word =
+    { $lane ->
+        [pressure_pot] pressure
+        [crock] crock
+        [pit] pit
+        [bath] bath
+        [oven] oven
+        [hob] hob
+        [fire] fire
+        [cold] cold
+        [board] board
+       *[hands] hands
+    }
+
 # $field (Key)
 field-label =
     { $field ->

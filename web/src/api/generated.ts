@@ -2458,7 +2458,7 @@ export interface components {
             pits?: number | null;
             /**
              * Format: int32
-             * @description Pots and dishes; as many as there are dishes where that is left out.
+             * @description Pots and dishes.
              */
             pots?: number | null;
             /**
@@ -2933,8 +2933,10 @@ export interface components {
         FieldUnit: "centimetres" | "litres" | "watts";
         /** @description What a measure holds. */
         FieldValue: number | boolean | string;
-        /** @description Everything that is asked on a form. */
+        /** @description Everything that is asked on a form, and what its answers are called. */
         Fields: {
+            /** @description The places where something is done. */
+            lanes: components["schemas"]["LaneChoice"][];
             /** @description The ways that are compared, in the order in which a cook thinks of them. */
             methods: components["schemas"]["MethodChoice"][];
             /** @description Of the things of a kitchen. */
@@ -4764,6 +4766,13 @@ export interface components {
          * @enum {string}
          */
         Lane: "hands" | "hob" | "fire" | "oven" | "pressure_pot" | "crock" | "pit" | "bath" | "cold" | "board";
+        /** @description A place where something is done. */
+        LaneChoice: {
+            /** @description What it is called. */
+            label: string;
+            /** @description Which. */
+            lane: components["schemas"]["Lane"];
+        };
         /**
          * @description Something from the larder.
          * @enum {string}

@@ -1,5 +1,6 @@
 import { useId, useState } from 'react';
 import type { Schemas } from '../api/client';
+import { useFields } from '../api/queries';
 import { about, clock, millis, span } from '../format/time';
 import { colour } from '../theme/system';
 import { fold, type Folded } from './fold';
@@ -27,19 +28,6 @@ const GUTTER = 128;
 const TOP = 40;
 /** Blocks nearer than this are one, px. */
 const APART = 4;
-const lanes: Record<Schemas['Lane'], string> = {
-  hands: 'hands',
-  hob: 'hob',
-  fire: 'fire',
-  oven: 'oven',
-  pressure_pot: 'pressure',
-  crock: 'crock',
-  pit: 'pit',
-  bath: 'bath',
-  cold: 'cold',
-  board: 'board',
-};
-
 /** The numbers that tasks have in the list beside the picture. */
 const numbered = (tasks: readonly Task[]) => new Map(tasks.map((task, i) => [task.id, i + 1]));
 
@@ -343,7 +331,9 @@ function Waiting({
   const [from, to] = [millis(task.start), millis(task.end)];
   const wide = Math.max(3, x(to) - x(from));
   const quiet = ['hold', 'rest', 'cool', 'release'].includes(task.kind);
-  const name = quiet && task.kind !== 'cool' ? task.kind : lanes[task.lane];
+  const { data: fields } = useFields();
+  const lane = fields?.lanes.find(({ lane }) => lane === task.lane)?.label ?? '';
+  const name = quiet && task.kind !== 'cool' ? task.kind : lane;
   // What only gets hot lies low, beneath what cooks meanwhile.
   const heats = task.kind === 'preheat' || task.kind === 'heat_pan';
   const label = wide > 110 ? `${name} ${span((to - from) / 60_000)}` : name;

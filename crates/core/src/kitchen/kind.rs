@@ -1,40 +1,84 @@
-//! The one list of things that can stand in a kitchen: what each is called in files, the list it stands in, where on the timetable a
-//! dish is while it takes it, and its picture.
+//! The one list of things that can stand in a kitchen: what each is called in files, the list it stands in, how many may be said to be
+//! there, where on the timetable a dish is while it takes it, and its picture.
 
 use ergastic_words::{Message, kitchen as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::lane::Lane;
+/// The list of places where something is done.
+macro_rules! lanes {
+    ($($(#[$doc:meta])* $lane:ident $key:tt,)+) => {
+        /// Where a task takes place.
+        #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+        pub enum Lane {
+            $($(#[$doc])* #[serde(rename = $key)] $lane,)+
+        }
+
+        impl Lane {
+            /// All of them.
+            pub const ALL: [Self; [$($key),+].len()] = [$(Self::$lane),+];
+
+            /// Its name in JSON, and in a sentence's choices.
+            pub fn key(self) -> &'static str {
+                match self {
+                    $(Self::$lane => $key,)+
+                }
+            }
+        }
+    };
+}
+
+lanes! {
+    /// In the cook's hands.
+    Hands "hands",
+    /// On the hob.
+    Hob "hob",
+    /// Over coals or an open fire.
+    Fire "fire",
+    /// In the oven.
+    Oven "oven",
+    /// In the pressure pot.
+    PressurePot "pressure_pot",
+    /// In the slow cooker.
+    Crock "crock",
+    /// In the pit.
+    Pit "pit",
+    /// In the bath.
+    Bath "bath",
+    /// In the fridge.
+    Cold "cold",
+    /// At the board.
+    Board "board",
+}
 
 /// Hands its list of all things on to a macro: each with its kind, its list in a kitchen, its measures, and its facts.
 macro_rules! each_thing {
     ($then:ident! { $($before:tt)* }) => { $then! { $($before)* {
         /// Who works here.
-        Hands: hands (min_items = 1, max_items = 24) Unmeasured { key: "hands", picture: Hands, shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
+        Hands: hands (min_items = 1, max_items = 24) Unmeasured { key: "hands", counted: (hands 1 "Pairs of hands."), picture: Hands, shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
         /// Ovens.
-        Oven: ovens (max_items = 24) Oven { key: "oven", picture: Oven, shelf: Fires, lane: Some(Lane::Oven), room: 2, heats: true, one_setting: true }
+        Oven: ovens (max_items = 24) Oven { key: "oven", counted: (ovens 0 "Ovens."), picture: Oven, shelf: Fires, lane: Some(Lane::Oven), room: 2, heats: true, one_setting: true }
         /// Burners of the hob, or a place over the fire instead.
-        Burner: burners (max_items = 24) BurnerMeasures { key: "hob", picture: Burner, shelf: Fires, lane: None, room: 1, heats: true, one_setting: false }
+        Burner: burners (max_items = 24) BurnerMeasures { key: "hob", counted: (hobs 0 "Burners of the hob."), picture: Burner, shelf: Fires, lane: None, room: 1, heats: true, one_setting: false }
         /// Pots and dishes; a plan starts from the first that is free.
-        Pot: pots (max_items = 24) Vessel { key: "pot", picture: Pot, shelf: Vessels, lane: None, room: 1, heats: false, one_setting: false }
+        Pot: pots (max_items = 24) Vessel { key: "pot", counted: (pots 0 "Pots and dishes."), picture: Pot, shelf: Vessels, lane: None, room: 1, heats: false, one_setting: false }
         /// Frying pans.
-        Pan: pans (max_items = 24) PanMeasures { key: "pan", picture: Pan, shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
+        Pan: pans (max_items = 24) PanMeasures { key: "pan", counted: (pans 0 "Frying pans."), picture: Pan, shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
         /// Pressure pots: one sears, cooks and reduces, and is one booking.
-        PressurePot: pressure_pots (max_items = 24) PressurePot { key: "pressure_pot", picture: PressurePot, shelf: Vessels, lane: Some(Lane::PressurePot), room: 1, heats: true, one_setting: false }
+        PressurePot: pressure_pots (max_items = 24) PressurePot { key: "pressure_pot", counted: (pressure_pots 0 "Pressure pots."), picture: PressurePot, shelf: Vessels, lane: Some(Lane::PressurePot), room: 1, heats: true, one_setting: false }
         /// Slow cookers.
-        SlowCooker: slow_cookers (max_items = 24) SlowCooker { key: "slow_cooker", picture: SlowCooker, shelf: Vessels, lane: Some(Lane::Crock), room: 1, heats: true, one_setting: false }
+        SlowCooker: slow_cookers (max_items = 24) SlowCooker { key: "slow_cooker", counted: (slow_cookers 0 "Slow cookers."), picture: SlowCooker, shelf: Vessels, lane: Some(Lane::Crock), room: 1, heats: true, one_setting: false }
         /// Pits.
-        Pit: pits (max_items = 24) PitMeasures { key: "pit", picture: Pit, shelf: Fires, lane: Some(Lane::Pit), room: 2, heats: true, one_setting: true }
+        Pit: pits (max_items = 24) PitMeasures { key: "pit", counted: (pits 0 "Pits."), picture: Pit, shelf: Fires, lane: Some(Lane::Pit), room: 2, heats: true, one_setting: true }
         /// Water baths.
-        Bath: baths (max_items = 24) Bath { key: "water_bath", picture: Bath, shelf: Vessels, lane: Some(Lane::Bath), room: 3, heats: true, one_setting: true }
+        Bath: baths (max_items = 24) Bath { key: "water_bath", counted: (baths 0 "Water baths."), picture: Bath, shelf: Vessels, lane: Some(Lane::Bath), room: 3, heats: true, one_setting: true }
         /// Places for coals.
-        Coals: coals (max_items = 24) Unmeasured { key: "coals", picture: Coals, shelf: Fires, lane: Some(Lane::Fire), room: 1, heats: true, one_setting: false }
+        Coals: coals (max_items = 24) Unmeasured { key: "coals", counted: (coals 0 "Places for coals."), picture: Coals, shelf: Fires, lane: Some(Lane::Fire), room: 1, heats: true, one_setting: false }
         /// Thermometers.
-        Probe: probes (max_items = 24) Probe { key: "probe", picture: Probe, shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
+        Probe: probes (max_items = 24) Probe { key: "probe", counted: (), picture: Probe, shelf: Hung, lane: None, room: 1, heats: false, one_setting: false }
     } } };
 }
-pub(super) use each_thing;
+pub(crate) use each_thing;
 
 /// Where a thing stands in the picture of the kitchen: like with like.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
@@ -93,7 +137,7 @@ struct About {
 
 macro_rules! kinds {
     ({ $($(#[$doc:meta])* $kind:ident: $list:ident ($($schema:tt)*) $measures:ty {
-        key: $key:tt, picture: $picture:ident, shelf: $shelf:ident, lane: $lane:expr, room: $room:literal, heats: $heats:literal, one_setting: $one:literal
+        key: $key:tt, counted: ($($counted:tt)*), picture: $picture:ident, shelf: $shelf:ident, lane: $lane:expr, room: $room:literal, heats: $heats:literal, one_setting: $one:literal
     })+ }) => {
         /// A kind of thing that can stand in a kitchen.
         #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]

@@ -4,7 +4,6 @@ mod field;
 mod fields;
 mod kept;
 mod kind;
-mod lane;
 mod things;
 mod whole;
 
@@ -12,8 +11,8 @@ pub use ergastic_words::{Clock, FoodCode, Units};
 pub use field::{FieldChoice, FieldFigure, FieldUnit, FieldValue, ThingField};
 pub use fields::{ThingFields, thing_fields};
 pub use kept::Kept;
-pub use kind::{Kit, KitchenShelf, ThingKind, ThingPicture};
-pub use lane::Lane;
+pub(crate) use kind::each_thing;
+pub use kind::{Kit, KitchenShelf, Lane, ThingKind, ThingPicture};
 pub use things::{
     Bath, BurnerMeasures, Oven, PanMeasures, PitMeasures, PressurePot, Probe, SlowCooker, Thing, USUAL_INSERT_W,
     Unmeasured, Used,

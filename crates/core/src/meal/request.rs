@@ -11,57 +11,49 @@ use crate::clock::Hours;
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
 use crate::forecast::ForecastRequest;
-use crate::kitchen::{Kitchen, ThingKind};
+use crate::kitchen::{Kitchen, ThingKind, each_thing};
 use crate::plan::{Plan, Side, Uses, check_sides};
 use crate::text::check_name;
 
 /// So many dishes make a meal.
 pub const MAX_DISHES: usize = 12;
 
-/// How many of each thing there is to work with, in place of the kitchen's own.
-#[skip_serializing_none]
-#[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields, default)]
-pub struct Counts {
-    /// Ovens.
-    #[schema(maximum = 24)]
-    pub ovens: Option<u32>,
-    /// Burners of the hob.
-    #[schema(maximum = 24)]
-    pub hobs: Option<u32>,
-    /// Pits.
-    #[schema(maximum = 24)]
-    pub pits: Option<u32>,
-    /// Whether a pit holds its heat without anyone.
-    pub pit_holds_itself: Option<bool>,
-    /// Pots and dishes; as many as there are dishes where that is left out.
-    #[schema(maximum = 24)]
-    pub pots: Option<u32>,
-    /// Pressure pots.
-    #[schema(maximum = 24)]
-    pub pressure_pots: Option<u32>,
-    /// Slow cookers.
-    #[schema(maximum = 24)]
-    pub slow_cookers: Option<u32>,
-    /// Water baths.
-    #[schema(maximum = 24)]
-    pub baths: Option<u32>,
-    /// Places for coals.
-    #[schema(maximum = 24)]
-    pub coals: Option<u32>,
-    /// Frying pans.
-    #[schema(maximum = 24)]
-    pub pans: Option<u32>,
-    /// Pairs of hands.
-    #[schema(minimum = 1, maximum = 24)]
-    pub hands: Option<u32>,
-    /// Across a pan's floor, cm.
-    #[schema(minimum = 12, maximum = 80)]
-    pub pan_cm: Option<f64>,
-    /// A burner's power, W.
-    #[schema(minimum = 200, maximum = 20000)]
-    pub hob_w: Option<f64>,
+/// How many there are, a field a kind of thing that is counted, pasted in from the one list.
+macro_rules! counts {
+    ({ $($(#[$doc:meta])* $kind:ident: $list:ident ($($schema:tt)*) $measures:ident {
+        key: $key:tt, counted: ($($counted:ident $least:tt $says:tt)?), $($about:tt)*
+    })+ }) => {
+        /// How many of each thing there is to work with, in place of the kitchen's own.
+        #[skip_serializing_none]
+        #[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
+        #[serde(deny_unknown_fields, default)]
+        pub struct Counts {
+            $($(#[doc = $says] #[schema(minimum = $least, maximum = 24)] pub $counted: Option<u32>,)?)+
+            /// Whether a pit holds its heat without anyone.
+            pub pit_holds_itself: Option<bool>,
+            /// Across a pan's floor, cm.
+            #[schema(minimum = 12, maximum = 80)]
+            pub pan_cm: Option<f64>,
+            /// A burner's power, W.
+            #[schema(minimum = 200, maximum = 20000)]
+            pub hob_w: Option<f64>,
+        }
+
+        impl Counts {
+            /// The kitchen with so many of what is counted.
+            fn with_so_many(&self, kitchen: &Kitchen) -> Result<Kitchen> {
+                let mut with = kitchen.clone();
+                $($(if let Some(count) = self.$counted {
+                    in_range(stringify!($counted), f64::from(count), f64::from($least), 24.0, Unit::None)?;
+                    with.with_so_many(ThingKind::$kind, count);
+                })?)+
+                Ok(with)
+            }
+        }
+    };
 }
+
+each_thing!(counts! {});
 
 /// Burners where neither the request nor a kitchen says.
 const USUAL_BURNERS: u32 = 4;
@@ -72,25 +64,7 @@ impl Counts {
     /// # Errors
     /// Names the field that can't be used.
     pub fn onto(&self, kitchen: &Kitchen) -> Result<Kitchen> {
-        let counts = [
-            ("ovens", ThingKind::Oven, self.ovens),
-            ("hobs", ThingKind::Burner, self.hobs),
-            ("pits", ThingKind::Pit, self.pits),
-            ("pots", ThingKind::Pot, self.pots),
-            ("pressure_pots", ThingKind::PressurePot, self.pressure_pots),
-            ("slow_cookers", ThingKind::SlowCooker, self.slow_cookers),
-            ("baths", ThingKind::Bath, self.baths),
-            ("coals", ThingKind::Coals, self.coals),
-            ("pans", ThingKind::Pan, self.pans),
-            ("hands", ThingKind::Hands, self.hands),
-        ];
-        let mut with = kitchen.clone();
-        for (field, kind, count) in counts {
-            let Some(count) = count else { continue };
-            let least = if kind == ThingKind::Hands { 1.0 } else { 0.0 };
-            in_range(field, f64::from(count), least, 24.0, Unit::None)?;
-            with.with_so_many(kind, count);
-        }
+        let mut with = self.with_so_many(kitchen)?;
         if let Some(holds) = self.pit_holds_itself {
             with.pits.iter_mut().for_each(|pit| pit.measures.holds_itself = holds);
         }

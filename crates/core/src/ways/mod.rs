@@ -108,7 +108,7 @@ pub use catalogue::{Set, presets, usual};
 pub use cooked_in::CookedIn;
 pub use ergastic_physics::medium::Cooling;
 pub use facts::{BRAISED, Buys, COLD_IN_A_DISH, Facts, HOT, LOOK_EVERY_MIN, Level, StandsIn, Tending, Unknown};
-pub use fields::{Fields, MethodChoice, fields};
+pub use fields::{Fields, LaneChoice, MethodChoice, fields};
 pub(crate) use fill::Fill;
 pub use fill::Filled;
 pub use fuel::Burned;
