@@ -38,6 +38,11 @@ impl<T> Thing<T> {
         Self { id: format!("{kind}_1"), name: Voice::default().render(say::thing(kind)), lent: false, measures }
     }
 
+    /// One that is not the kitchen's own.
+    pub(super) fn borrowed(list: &'static str, name: Message, measures: T) -> Self {
+        Self { id: format!("{list}_1"), name: Voice::default().render(name), lent: false, measures }
+    }
+
     /// A further one of its kind.
     pub(super) fn another(kind: &'static str, number: u32, measures: T) -> Self {
         let name = format!("{} {number}", Voice::default().render(say::thing(kind)));

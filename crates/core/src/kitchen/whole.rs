@@ -67,6 +67,35 @@ macro_rules! kitchen {
         }
 
         impl Kitchen {
+            /// One in which nothing stands.
+            fn bare() -> Self {
+                Self {
+                    name: "My kitchen".into(),
+                    zone: "UTC".into(),
+                    altitude_m: 0.0,
+                    room_c: ROOM_C,
+                    units: Units::Metric,
+                    clock: None,
+                    as_it_came: false,
+                    food_code: FoodCode::Usual,
+                    certainty: 0.9,
+                    $($list: Vec::new(),)+
+                    asleep: Vec::new(),
+                    prices: BTreeMap::new(),
+                    kept: Vec::new(),
+                    how: How::default(),
+                }
+            }
+
+            /// One with a thing of each kind at least.
+            fn usual() -> Self {
+                let mut usual = Self::default();
+                $(if usual.$list.is_empty() {
+                    usual.$list.push(Thing::borrowed(stringify!($list), ThingKind::$kind.word(), <$measures>::default()));
+                })+
+                usual
+            }
+
             /// Every thing of a kind, by its id and name.
             pub fn things(&self, kind: ThingKind) -> Vec<Used<'_>> {
                 match kind {
@@ -76,7 +105,7 @@ macro_rules! kitchen {
 
             /// The same with so many of a kind: those that are free, the rest like the last of them.
             pub(crate) fn with_so_many(&mut self, kind: ThingKind, count: u32) {
-                let usual = Self::default();
+                let usual = Self::usual();
                 match kind {
                     $(ThingKind::$kind => so_many(&mut self.$list, &usual.$list, count),)+
                 }
@@ -85,7 +114,7 @@ macro_rules! kitchen {
             /// The same with only this kit: what is not named counts as lent out, what is named and not here as usual ones of it.
             #[must_use]
             pub fn with_only(&self, kit: &[ThingKind]) -> Self {
-                let usual = Self::default();
+                let usual = Self::usual();
                 let mut with = self.clone();
                 $(if ThingKind::$kind.heats() {
                     only(&mut with.$list, kit.contains(&ThingKind::$kind), usual.$list);
@@ -109,13 +138,11 @@ macro_rules! kitchen {
 
         /// A usual one of each kind, as its measures are written.
         pub(super) fn usual_of(kind: ThingKind) -> BTreeMap<String, FieldValue> {
-            let usual = Kitchen::default();
+            let usual = Kitchen::usual();
             match kind {
-                $(ThingKind::$kind => {
-                    let measures = usual.$list.first().map(|thing| thing.measures.clone());
-                    values_of(&measures.unwrap_or_else(<$measures>::default))
-                })+
+                $(ThingKind::$kind => usual.$list.first().map(|thing| values_of(&thing.measures)),)+
             }
+            .unwrap_or_default()
         }
     };
 }
@@ -134,15 +161,6 @@ impl Default for Kitchen {
             Vessel { diameter_cm: Some(24.0), height_cm: Some(18.0), material: Some(Material::Steel), ..pot.clone() };
         let wide = Vessel { diameter_cm: Some(30.0), height_cm: Some(14.0), ..pot.clone() };
         Self {
-            name: "My kitchen".into(),
-            zone: "UTC".into(),
-            altitude_m: 0.0,
-            room_c: ROOM_C,
-            units: Units::Metric,
-            clock: None,
-            as_it_came: false,
-            food_code: FoodCode::Usual,
-            certainty: 0.9,
             hands: vec![Thing::first("hands", Unmeasured {})],
             ovens: vec![Thing::first("oven", Oven::default())],
             burners: vec![Thing::first("burner", BurnerMeasures::default())],
@@ -153,11 +171,7 @@ impl Default for Kitchen {
             pits: vec![Thing::first("pit", PitMeasures::default())],
             baths: vec![Thing::first("bath", Bath::default())],
             coals: vec![Thing::first("coals", Unmeasured {})],
-            probes: Vec::new(),
-            asleep: Vec::new(),
-            prices: BTreeMap::new(),
-            kept: Vec::new(),
-            how: How::default(),
+            ..Self::bare()
         }
     }
 }

@@ -7,22 +7,18 @@ use crate::kitchen::ThingKind;
 use ergastic_words::{Minutes, Units, Voice};
 use serde_json::{Value, json};
 
-/// One of each medium, as a request brings it about.
+/// One of each method each way, as a request brings it about.
 fn requests() -> Vec<(Method, Value)> {
-    vec![
-        (Method::Braise, json!({"method": "braise", "heat": {"source": "hob"}})),
-        (Method::Braise, json!({"method": "braise", "heat": {"source": "oven", "set_c": 150}})),
-        (Method::Braise, json!({"method": "braise", "heat": {"source": "coals"}})),
-        (Method::Stew, json!({"method": "stew", "heat": {"source": "oven", "set_c": 160}})),
-        (Method::Pressure, json!({"method": "pressure"})),
-        (Method::SlowCooker, json!({"method": "slow_cooker"})),
-        (Method::Smoke, json!({"method": "smoke", "heat": {"pit_c": 110}})),
-        (Method::Confit, json!({"method": "confit"})),
-        (Method::WaterBath, json!({"method": "water_bath"})),
-        (Method::KeepWarm, json!({"method": "keep_warm"})),
-        (Method::Chill, json!({"stages": [{"method": "braise", "until": {"min": 60}}, {"method": "chill"}]})),
-        (Method::Reheat, json!({"stages": [{"method": "braise", "until": {"min": 60}}, {"method": "reheat"}]})),
-    ]
+    let after_a_braise = [Method::Chill, Method::Reheat].map(|method| {
+        (method, json!({"stages": [{"method": "braise", "until": {"min": 60}}, {"method": method.key()}]}))
+    });
+    let by_itself = Method::COMPARED.into_iter().chain([Method::KeepWarm]).flat_map(|method| {
+        method.ways().iter().map(move |way| {
+            let heat = Heat { source: way.facts().source, ..Heat::default() };
+            (method, json!({"method": method.key(), "heat": heat}))
+        })
+    });
+    by_itself.chain(after_a_braise).collect()
 }
 
 fn case(mut request: Value) -> Case {
