@@ -62,7 +62,11 @@ proptest! {
     #![proptest_config(ProptestConfig { cases: 96, failure_persistence: None, ..ProptestConfig::default() })]
 
     #[test]
-    fn each_choice_of_a_random_bench_is_found_in_the_tasks(forecast in way(), on in any::<[bool; 12]>(), sear in prop::sample::select(vec!["hard", "none"])) {
+    fn each_choice_of_a_random_bench_is_found_in_the_tasks(forecast in way(), on in any::<[bool; 12]>(), sear in prop::sample::select(vec!["hard", "none"]), frozen in prop::bool::weighted(0.25)) {
+        let mut forecast = forecast;
+        if frozen {
+            forecast["start_c"] = json!(-18);
+        }
         let mut document = json!({"sear": sear});
         for (name, value, _) in CHOICES.iter().zip(on).filter(|(_, on)| *on).map(|(choice, _)| choice) {
             document[*name] = serde_json::from_str(value).unwrap();
@@ -75,8 +79,14 @@ proptest! {
         let pot = matches!(forecast["method"].as_str(), Some("braise" | "stew" | "pressure"));
         // What has no place in this dish: flour where nothing is browned, a cold night outside a pot, what goes in where nothing is poured.
         let browned = there("heat_pan");
+        let raw = ["trim", "tie", "pierce", "brine_out", "soak_1", "marinate", "rinse", "clear_soak", "blanch", "heat_pan", "flour"];
+        for done in raw.iter().filter(|_| frozen) {
+            prop_assert!(!there(done), "{done} can't be done to frozen meat: {forecast} {document}");
+        }
         for ((name, _, tasks), on) in CHOICES.iter().zip(on) {
             let holds = match *name {
+                "salt_h" | "day_before" | "later" if frozen && !pot => false,
+                "strings" | "pierced" | "brine" | "soak" | "marinade" | "rinse" | "clear" | "trim" if frozen => false,
                 "flour" => browned,
                 "day_before" | "later" => pot,
                 // A joint that is trimmed already has nothing to come off.
@@ -90,7 +100,7 @@ proptest! {
                 }
             }
         }
-        prop_assert!(browned == (sear == "hard" && pot), "{forecast} {document}");
+        prop_assert!(browned == (sear == "hard" && pot && !frozen), "{forecast} {document}");
         prop_assert!(there("side_1") && there("side_off_1") && there("lift") && there("slice") && there("serve"));
         // The bench is the same list up to the heat: the same names, the same sentences, the same minutes.
         for step in dish.on_the_bench(&kitchen).unwrap().steps {

@@ -52,9 +52,12 @@ blanch-rinse = Pour it off; rinse the meat and the pot; fresh water on
 salt-ahead-why = Salt this far ahead seasons more than the surface, and the surface dries for the pan.
 salt-ahead-unseared-why = Salt this far ahead seasons more than the surface.
 salt-late-why = So late the salt stays near the surface.
+salt-frozen-why = Salt does not go into frozen meat: it seasons the liquid, and the meat once that has thawed.
 brine-why = In the end brine and meat are equally salty: waiting can't oversalt it.
 take-out = Take the meat out of the fridge
     .pat = Take the meat out of the fridge and pat it dry
+    .frozen = Take the meat out of the freezer
+    .frozen-why = It goes in as it is.
     .why = How long it stands out changes the cooking time little.
     .cold-why = Straight from the cold: standing out would change the cooking time little.
     .pat-why = A dry surface browns, a wet one steams. How long it stands out changes the cooking time little.
@@ -120,8 +123,10 @@ deglaze-whole = Pour in the { $name }
 # $name (Message)
 scrape = Scrape up the brown with a ladle of { $name }
 heat-the-liquid = Get the liquid hot
+measure-the-liquid = Measure the liquid
 pot-ready = Get the pot ready
 into-it-why = Hot liquid into a hot pot: cold liquid costs minutes.
+    .cold = The liquid goes in cold.
     .dry = The lowest heat: its own juice has to run first.
 
 ## The evening before: cooled, and brought to the boil the next day.

@@ -421,6 +421,26 @@ pub(crate) const SALT_TEASPOON_G: f64 = 6.0;
 const MAX_THINGS: usize = 40;
 
 impl Prepare {
+    /// What is left of it where the meat goes in frozen: knife, salt and water don't go into it, and it spits in hot fat.
+    #[must_use]
+    pub fn of_frozen(self) -> Self {
+        Self {
+            trim: Trim::None,
+            strings: 0,
+            pierced: false,
+            salt_h: 0.0,
+            brine: None,
+            soak: None,
+            marinade: None,
+            rinse: false,
+            clear: false,
+            temper_min: 0.0,
+            sear: Sear::None,
+            flour: false,
+            ..self
+        }
+    }
+
     /// Checks every figure.
     ///
     /// # Errors

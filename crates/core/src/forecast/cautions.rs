@@ -9,7 +9,6 @@ use crate::safety::{
 use crate::ways::chill::Chill;
 use crate::ways::pit::InThePit;
 use crate::ways::{Cooling, Method, WayId, against};
-use ergastic_physics::body::THAWED_C;
 use ergastic_physics::case::End;
 use ergastic_physics::pressure::{FULLEST, MIN_LITRES};
 use ergastic_physics::record::Record;
@@ -39,7 +38,7 @@ pub fn of(case: &Case, record: &Record, ready_s: Option<f64>, comes_up: bool) ->
     let voice = case.voice;
     let mut cautions = Vec::new();
     let media = || case.stages.iter().map(|stage| &stage.medium);
-    if case.start_c < THAWED_C {
+    if case.goes_in_frozen() {
         let slow = media().any(|medium| medium.facts().warms_slowly);
         cautions.push(if slow { thaw_first(voice) } else { frozen_start(voice) });
     }

@@ -50,7 +50,7 @@ fn price(case: &Case) -> Option<Message> {
     } else if main.facts.dry_risk == DryRisk::High {
         let sliced = matches!(main.eaten_as, EatenAs::Slice | EatenAs::Probe);
         Some(if sliced { say::price_of_lean_sliced() } else { say::price_of_lean() })
-    } else if first.is_pot() && case.pot().lid == Lid::None {
+    } else if first.is_pot() && case.pot().lid == Lid::None && first.facts().lid != Lid::None {
         Some(say::price_of_no_lid())
     } else {
         None

@@ -16,7 +16,6 @@ use crate::forecast::{Case, ForecastRequest};
 use crate::kitchen::{Kitchen, ThingKind};
 use crate::plan::{Plan, Uses};
 use crate::ways::Method;
-use ergastic_physics::body::THAWED_C;
 use ergastic_physics::places::FREEZER_C;
 
 /// Simulated cooks a variant: spread evenly, so many place P10 and P90 within some 3 %.
@@ -198,16 +197,15 @@ impl<'a> Block<'a> {
         }
         let cut = forecast.cut.or_else(|| forecast.parts.as_ref().and_then(|parts| parts.first()?.cut));
         let method = forecast.method.or_else(|| forecast.stages.as_ref().and_then(|stages| stages.first()?.method));
-        // Frozen meat spits in hot fat, and thaws before it browns.
-        let frozen = forecast.start_c.is_some_and(|celsius| celsius < THAWED_C);
         let (sear, sear_in) = self.browned_in(method);
+        let bench = Prepare { sear, sear_in, ..Prepare::default() };
         Plan {
             name: self.kitchen.voice().render(dish_name(cut.unwrap_or(Cut::Chuck), method, forecast.parts.is_some())),
             people: self.people,
             bell: self.bell,
             certainty: self.certainty_given,
+            prepare: if forecast.goes_in_frozen() { bench.of_frozen() } else { bench },
             forecast,
-            prepare: Prepare { sear: if frozen { Sear::None } else { sear }, sear_in, ..Prepare::default() },
             uses: Uses::default(),
             target: Target::default(),
             sides: Vec::new(),

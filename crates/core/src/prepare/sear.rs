@@ -9,7 +9,6 @@ use super::pan::{Batch, HotPan, Laid, falls_back, usual_kg_per_m2};
 use crate::bench::{Prepare, Sear, SearFat, SearIn, Surface};
 use crate::forecast::Case;
 use crate::kitchen::Kitchen;
-use ergastic_physics::body::THAWED_C;
 use ergastic_physics::places::ROOM_C;
 
 /// Share of the pan's floor that pieces may cover before they steam. Working value, from practice.
@@ -172,7 +171,7 @@ fn browned(bench: &Prepare) -> Option<(f64, f64)> {
 
 /// Lays the pieces in batches: the most that leave room and still brown, or as many as the cook says.
 pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
-    let Some((brown_s, hot_c)) = browned(bench).filter(|_| case.start_c >= THAWED_C) else { return SearPlan::none() };
+    let Some((brown_s, hot_c)) = browned(bench).filter(|_| !case.goes_in_frozen()) else { return SearPlan::none() };
     let (pan, pans) = hot_pan(case, bench, kitchen);
     let start_c = f64::min(hot_c, 0.95 * pan.most_c());
     let [thick, middle, long] = case.main().sides_m;

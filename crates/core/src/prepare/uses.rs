@@ -71,9 +71,12 @@ pub(super) fn heat(request: &mut ForecastRequest, uses: &Uses, kitchen: &Kitchen
 }
 
 impl Plan {
-    /// The bench with the pan and the burner that the plan names.
+    /// The bench with the pan and the burner that the plan names, and what can be done to meat as cold as this.
     pub(crate) fn bench_in(&self, kitchen: &Kitchen) -> Prepare {
         let mut bench = self.prepare.clone();
+        if self.forecast.goes_in_frozen() {
+            bench = bench.of_frozen();
+        }
         if let Some(pan) = named(&kitchen.pans, self.uses.pan.as_deref()) {
             let given = bench.pan.get_or_insert_default();
             given.diameter_cm.get_or_insert(pan.measures.diameter_cm);

@@ -8,6 +8,7 @@ use utoipa::ToSchema;
 
 use super::durations::Durations;
 use super::stock::Stock;
+use crate::bench::Prepare;
 use crate::clock::{Hours, minutes_between, plus_minutes, zone};
 use crate::error::Result;
 use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, update_ahead};
@@ -58,6 +59,8 @@ pub struct Worked {
     pub forecast: Forecast,
     /// The lengths of the tasks.
     pub durations: Durations,
+    /// What is done at the bench, in this kitchen.
+    pub bench: Prepare,
     /// The kitchen's zone.
     pub zone: TimeZone,
     /// Its nights: some tasks keep away from them.
@@ -102,6 +105,7 @@ impl Worked {
             update,
             forecast,
             durations,
+            bench: plan.prepare.clone(),
             zone: zone("zone", &kitchen.zone)?,
             asleep,
             flame: flame(kitchen),
@@ -111,18 +115,19 @@ impl Worked {
     }
 
     /// What the steps of its way are chosen by.
-    pub(crate) fn facts(&self, plan: &Plan) -> DishFacts<'_> {
+    pub(crate) fn facts(&self) -> DishFacts<'_> {
         let durations = &self.durations;
         DishFacts {
             salted: durations.salt_g > 0.5,
             seared: durations.sear.is_some(),
             bones: durations.bones,
             liquid_l: self.case.liquid_l,
+            liquid_start_c: self.case.liquid_start_c,
             aromatics: &durations.aromatics,
             deglazes: durations.deglazes,
-            wine: plan.prepare.wine,
+            wine: self.bench.wine,
             base: durations.base,
-            wood: plan.prepare.wood,
+            wood: self.bench.wood,
         }
     }
 

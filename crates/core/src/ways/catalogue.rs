@@ -13,7 +13,7 @@ use super::method::{HeatSource, Method};
 use super::place::Place;
 use super::preset::Preset;
 use super::way::{Offered, Setting, Way};
-use super::{bath, chill, coals, fat, hob, keep_warm, oven, pit, pressure, reheat, slow_cooker};
+use super::{chill, coals, hob};
 use crate::cuts::{Cut, EatenAs};
 use crate::error::{Error, Kind, Result};
 use crate::heat::pot::Simmer;
@@ -24,7 +24,7 @@ macro_rules! ways {
         /// A way as it is set.
         #[derive(Debug, Clone, Copy, PartialEq)]
         pub enum Set {
-            $($(#[$doc])* $name($room::$way),)+
+            $($(#[$doc])* $name(super::$room::$way),)+
         }
 
         impl Set {
@@ -55,7 +55,7 @@ macro_rules! ways {
             /// What is known of it.
             pub fn facts(self) -> Facts {
                 match self {
-                    $(Self::$name => $room::$way::FACTS,)+
+                    $(Self::$name => super::$room::$way::FACTS,)+
                 }
             }
 
@@ -65,49 +65,49 @@ macro_rules! ways {
             /// Names the field that is out of range.
             pub(super) fn set(self, asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Set> {
                 match self {
-                    $(Self::$name => $room::$way::set(asked, place, fill).map(Set::$name),)+
+                    $(Self::$name => super::$room::$way::set(asked, place, fill).map(Set::$name),)+
                 }
             }
 
             /// The settings of its dial around a heat.
             pub(crate) fn settings(self, asked: &Heat, units: Units) -> Vec<Setting> {
                 match self {
-                    $(Self::$name => $room::$way::settings(asked, units),)+
+                    $(Self::$name => super::$room::$way::settings(asked, units),)+
                 }
             }
 
             /// What is worth offering of it.
             pub fn presets(self, units: Units) -> Vec<Preset> {
                 match self {
-                    $(Self::$name => $room::$way::presets(units),)+
+                    $(Self::$name => super::$room::$way::presets(units),)+
                 }
             }
 
             /// What is said of a field of it that is given for another.
             fn only(self) -> Message {
                 match self {
-                    $(Self::$name => $room::$way::only(),)+
+                    $(Self::$name => super::$room::$way::only(),)+
                 }
             }
 
             /// Why a cut does not go this way, if it does not.
             pub fn against(self, cut: Cut, eaten_as: EatenAs) -> Option<Message> {
                 match self {
-                    $(Self::$name => $room::$way::against(cut, eaten_as),)+
+                    $(Self::$name => super::$room::$way::against(cut, eaten_as),)+
                 }
             }
 
             /// The heat of one that is hot already.
             pub(crate) fn warm(self, asked: Heat) -> Heat {
                 match self {
-                    $(Self::$name => $room::$way::warm(asked),)+
+                    $(Self::$name => super::$room::$way::warm(asked),)+
                 }
             }
 
             /// The heat as it comes back after it was off for some minutes.
             pub(crate) fn lit_again(self, asked: Heat, off_min: f64) -> Heat {
                 match self {
-                    $(Self::$name => $room::$way::lit_again(asked, off_min),)+
+                    $(Self::$name => super::$room::$way::lit_again(asked, off_min),)+
                 }
             }
         }

@@ -5,6 +5,8 @@ use ergastic_words::{Join, Message, Volume, sheet as say};
 use crate::bench::{Larder, Wine, Wood};
 use crate::kitchen::Lane;
 
+/// Liquid that is not so warm goes in cold, °C.
+const WARM_C: f64 = 40.0;
 /// Less than this is not poured, L.
 const NOTHING_L: f64 = 0.005;
 
@@ -19,6 +21,8 @@ pub struct DishFacts<'a> {
     pub bones: bool,
     /// Liquid poured in, L.
     pub liquid_l: f64,
+    /// How warm it goes in, °C.
+    pub liquid_start_c: f64,
     /// What softens in the fat before the liquid.
     pub aromatics: &'a [Larder],
     /// What the pan is deglazed with, if something is.
@@ -62,14 +66,20 @@ pub fn into_the_pot(dish: &DishFacts) -> (Message, Message) {
         (None, _, true) => Some(say::scrape(dish.base.name())),
         (None, _, false) => None,
     };
-    let poured = dish.poured();
+    let (poured, cold) = (dish.poured(), dish.liquid_start_c < WARM_C);
     let all: Vec<_> = soften.into_iter().chain(scrape).collect();
     let what = match (all.is_empty(), poured) {
         (false, _) => Message::list(all, Join::Sentences),
+        (true, true) if cold => say::measure_the_liquid(),
         (true, true) => say::heat_the_liquid(),
         (true, false) => say::pot_ready(),
     };
-    (what, if poured { say::into_it_why() } else { say::into_it_why_dry() })
+    let why = match poured {
+        true if cold => say::into_it_why_cold(),
+        true => say::into_it_why(),
+        false => say::into_it_why_dry(),
+    };
+    (what, why)
 }
 
 /// Meat and liquid into a pot over a flame.

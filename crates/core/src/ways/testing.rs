@@ -43,6 +43,7 @@ pub(super) fn dish() -> DishFacts<'static> {
         seared: true,
         bones: false,
         liquid_l: 0.5,
+        liquid_start_c: 60.0,
         aromatics: &[],
         deglazes: None,
         wine: Wine::Halved,

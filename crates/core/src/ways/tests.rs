@@ -161,20 +161,25 @@ fn every_method_goes_a_way_and_every_way_has_a_method() {
 }
 
 #[test]
+fn liquid_is_heated_only_where_it_goes_in_hot() {
+    let step = |seared, liquid_start_c| {
+        let (what, why) =
+            steps::into_the_pot(&steps::DishFacts { seared, liquid_start_c, deglazes: None, ..testing::dish() });
+        (testing::said(what), testing::said(why))
+    };
+    for seared in [true, false] {
+        let ((_, hot), (cold_what, cold)) = (step(seared, 60.0), step(seared, 20.0));
+        assert!(hot.starts_with("Hot liquid") && cold.contains("cold"), "{hot} / {cold}");
+        assert!(!cold_what.contains("hot"), "{cold_what}");
+    }
+    assert!(step(false, 60.0).0.contains("hot"));
+}
+
+#[test]
 fn what_a_dish_takes_of_the_kitchen_is_where_the_timetable_has_it() {
     for (method, set) in media() {
         let facts = set.facts();
-        let dish = steps::DishFacts {
-            salted: true,
-            seared: false,
-            bones: false,
-            liquid_l: 0.5,
-            aromatics: &[],
-            deglazes: None,
-            wine: crate::bench::Wine::default(),
-            base: crate::bench::Larder::Water,
-            wood: crate::bench::Wood::default(),
-        };
+        let dish = testing::dish();
         let (lane, ..) = set.way().goes_on(Lid::Tight, None, Voice::default());
         let wanted = facts.thing.and_then(|thing| thing.lane());
         assert!(

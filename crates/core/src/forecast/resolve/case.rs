@@ -3,6 +3,7 @@
 use super::super::known::Known;
 use ergastic_physics::How;
 use ergastic_physics::body::Shape;
+use ergastic_physics::body::THAWED_C;
 use ergastic_physics::case::{self as physics, End, Pour};
 use ergastic_physics::juices::Body;
 use ergastic_physics::liquid::Packing;
@@ -186,6 +187,11 @@ pub struct Case {
 }
 
 impl Case {
+    /// Whether the meat is frozen when it meets the heat.
+    pub fn goes_in_frozen(&self) -> bool {
+        self.start_c < THAWED_C
+    }
+
     /// The first part: the one the dish is named after.
     pub fn main(&self) -> &Part {
         &self.parts[0]

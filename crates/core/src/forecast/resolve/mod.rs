@@ -14,6 +14,7 @@ use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::pot::{Lid, Pot, Vessel};
 use crate::tender::Wears;
 use ergastic_physics::body::DENSITY;
+use ergastic_physics::body::THAWED_C;
 use ergastic_physics::juices::Body;
 use ergastic_physics::liquid::Packing;
 use ergastic_physics::places::FROM_THE_FRIDGE_C;
@@ -37,6 +38,11 @@ const MAX_RUNS: usize = 100_000;
 const SURE: f64 = 0.9;
 
 impl ForecastRequest {
+    /// Whether the meat is frozen when it meets the heat.
+    pub fn goes_in_frozen(&self) -> bool {
+        self.start_c.is_some_and(|celsius| celsius < THAWED_C)
+    }
+
     /// Checks every field and fills in what was left out.
     ///
     /// # Errors

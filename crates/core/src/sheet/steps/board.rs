@@ -6,7 +6,6 @@ use super::step::{Block, Step, Wait, Where, whole};
 use crate::bench::{Prepare, Trim};
 use crate::kitchen::Lane;
 use crate::kitchen::ThingKind;
-use crate::plan::Plan;
 use crate::safety;
 use crate::sheet::tasks::{TaskId, TaskKind};
 use crate::sheet::worked::Worked;
@@ -31,9 +30,9 @@ const AT_NIGHT: f64 = 6.0;
 const TURN_AT_NIGHT: f64 = 0.2;
 
 /// What waits between the last of these and the pan.
-pub(super) fn board(plan: &Plan, worked: &Worked, pan: TaskId) -> Vec<Block> {
+pub(super) fn board(worked: &Worked, pan: TaskId) -> Vec<Block> {
     let mut laid = Board { blocks: Vec::new(), ahead: Vec::new(), beside: Vec::new() };
-    let bench = &plan.prepare;
+    let bench = &worked.bench;
     laid.knife(worked, bench);
     laid.salt(worked, bench, pan);
     laid.soak(bench);
@@ -129,6 +128,7 @@ impl Board {
             return;
         }
         let why = match (bench.salt_h < SEASONS_FROM_H, seared) {
+            _ if worked.case.goes_in_frozen() => say::salt_frozen_why(),
             (true, _) => say::salt_late_why(),
             (false, true) => say::salt_ahead_why(),
             (false, false) => say::salt_ahead_unseared_why(),
@@ -217,6 +217,7 @@ impl Board {
         }
         let (durations, seared) = (&worked.durations, worked.durations.sear.is_some());
         let said = match (seared, bench.temper_min > 0.0) {
+            _ if worked.case.goes_in_frozen() => (say::take_out_frozen(), say::take_out_frozen_why()),
             (true, true) => (say::take_out_pat(), say::take_out_pat_why()),
             (true, false) => (say::take_out_pat(), say::take_out_cold_pat_why()),
             (false, true) => (say::take_out(), say::take_out_why()),

@@ -73,9 +73,9 @@ pub(super) fn heat(steps: &mut Steps, plan: &Plan, worked: &Worked, lifted: Task
         block_steps = vec![from];
     }
     let simmer_at = at;
-    block_steps.push(simmer(plan, worked, simmer_at, day_before));
-    preheat(steps, &mut block_steps, plan, worked, simmer_at);
-    moves(&mut block_steps, worked, simmer_at, plan);
+    block_steps.push(simmer(worked, simmer_at, day_before));
+    preheat(steps, &mut block_steps, worked, simmer_at);
+    moves(&mut block_steps, worked, simmer_at);
     // The oven may have to be lit before the pan.
     let earliest = block_steps.iter().map(|step| step.at).min().unwrap_or(0).min(0);
     for step in &mut block_steps {
@@ -117,9 +117,9 @@ fn hold_borne(worked: &Worked) -> Minute {
     whole((left_h * 60.0 - spread).clamp(HOLD_BORNE_MIN, most))
 }
 
-fn simmer(plan: &Plan, worked: &Worked, at: Minute, day_before: bool) -> Step {
+fn simmer(worked: &Worked, at: Minute, day_before: bool) -> Step {
     let (case, durations) = (&worked.case, &worked.durations);
-    let (lane, what, why) = case.first().medium.way().meets_the_heat(case.pot().lid, &worked.facts(plan));
+    let (lane, what, why) = case.first().medium.way().meets_the_heat(case.pot().lid, &worked.facts());
     let why = if day_before { say::pot_in_next_day_why() } else { why };
     let step = Step::new(TaskId::Simmer, TaskKind::Simmer, lane, (what, why), whole(durations.come_up_min)).at(at);
     // Coming to a simmer wants an eye on it, not both hands.
@@ -133,10 +133,9 @@ fn simmer(plan: &Plan, worked: &Worked, at: Minute, day_before: bool) -> Step {
 }
 
 /// Oven, pit, coals or bath get hot: by themselves, or lit by hand some time ahead.
-fn preheat(steps: &mut Steps, block: &mut Vec<Step>, plan: &Plan, worked: &Worked, simmer_at: Minute) {
+fn preheat(steps: &mut Steps, block: &mut Vec<Step>, worked: &Worked, simmer_at: Minute) {
     let (durations, medium) = (&worked.durations, &worked.case.first().medium);
-    let Some((minutes, (lane, what, why))) = durations.preheat_min.zip(medium.way().preheat(&worked.facts(plan)))
-    else {
+    let Some((minutes, (lane, what, why))) = durations.preheat_min.zip(medium.way().preheat(&worked.facts())) else {
         return;
     };
     let (minutes, slack) = (whole(minutes), whole(durations.preheat_slack_min));
@@ -168,14 +167,14 @@ fn preheat(steps: &mut Steps, block: &mut Vec<Step>, plan: &Plan, worked: &Worke
 }
 
 /// From each stage to the next, at its time; what a later one needs hot is lit for it.
-fn moves(block: &mut Vec<Step>, worked: &Worked, simmer_at: Minute, plan: &Plan) {
+fn moves(block: &mut Vec<Step>, worked: &Worked, simmer_at: Minute) {
     let case = &worked.case;
     for (number, leg) in (0..).zip(case.legs()).skip(1) {
         let Some(ended) = worked.forecast.stages.get(leg.first - 1).and_then(|span| span.to_min) else { break };
         let at = simmer_at + whole(ended.max(worked.durations.come_up_min));
         let (from, to) = (&case.stages[leg.first - 1].medium, &case.stages[leg.first].medium);
         let lit = to.facts().preheat_min.filter(|_| !from.same_kind(to));
-        if let Some((minutes, (lane, what, why))) = lit.zip(to.way().preheat(&worked.facts(plan))) {
+        if let Some((minutes, (lane, what, why))) = lit.zip(to.way().preheat(&worked.facts())) {
             let len = whole(minutes);
             let step = Step::new(TaskId::Warm(number), TaskKind::Preheat, lane, (what, why), len).alone();
             block.push(step.at((at - len).max(0)).after([]));

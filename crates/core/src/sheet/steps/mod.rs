@@ -22,7 +22,7 @@ pub(crate) fn steps(plan: &Plan, worked: &Worked, ready_min: f64) -> Steps {
     let mut steps = Steps::default();
     let lifted = finishing::finishing(&mut steps, plan, worked);
     let pan = heat::heat(&mut steps, plan, worked, lifted, ready_min);
-    steps.blocks.extend(board::board(plan, worked, pan));
+    steps.blocks.extend(board::board(worked, pan));
     on_the_way::on_the_way(&mut steps, worked, lifted, ready_min);
     sides::sides(&mut steps, &plan.sides);
     // The cook knows how long their own hands take.

@@ -33,7 +33,7 @@ pub(super) fn pan(plan: &Plan, worked: &Worked) -> (Vec<Step>, Minute) {
     let case = &worked.case;
     let medium = &case.first().medium;
     let in_pot = medium.is_pot();
-    let said = medium.way().put_in(&worked.facts(plan));
+    let said = medium.way().put_in(&worked.facts());
     let lane = if in_pot { Lane::Hob } else { Lane::Board };
     let step = Step::new(TaskId::Deglaze, TaskKind::Deglaze, lane, said, whole(worked.durations.deglaze_min)).at(at);
     let flares = in_pot && worked.durations.deglazes.is_some_and(Larder::flares);
