@@ -102,10 +102,10 @@ mod tests {
     use super::*;
 
     #[test]
-    fn the_table_has_sixty_cooks_each_with_a_window() {
+    fn sixty_cooks_are_fitted_and_each_has_a_window() {
         let rows = rows().unwrap();
-        assert_eq!(rows.len(), 60);
-        assert!(rows.iter().all(|row| row.window[0] < row.window[1] && row.weight > 0.0));
+        assert_eq!(rows.iter().filter(|row| row.weight > 0.0).count(), 60);
+        assert!(rows.iter().all(|row| row.window[0] < row.window[1] && row.weight >= 0.0));
         assert_eq!(rows.iter().filter(|row| row.counted == Counted::MinutesAtPressure).count(), 13);
     }
 
