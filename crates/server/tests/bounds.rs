@@ -8,7 +8,9 @@ use axum::Router;
 use axum::body::{Body, to_bytes};
 use axum::http::{Request, StatusCode};
 use ergastic::{App, Problem, api_document, router};
+use ergastic_core::ways::presets;
 use ergastic_store::Store;
+use ergastic_words::Units;
 use serde_json::{Map, Value, json};
 use tokio::sync::Semaphore;
 use tokio::task::JoinSet;
@@ -159,21 +161,19 @@ fn at_and_past(document: &Value, schema: &Value) -> (Vec<Value>, Vec<Value>) {
 
 /// Bodies that between them have a place for every field.
 fn bases(name: &str) -> Vec<Value> {
-    let forecasts = [
+    let methods: BTreeSet<_> = presets(Units::Metric).iter().map(|preset| preset.method.key()).collect();
+    let each_method = methods.iter().map(|method| json!({"method": method, "heat": {}}));
+    let others = [
         json!({"method": "braise", "heat": {"source": "oven"}}),
         json!({"method": "braise", "heat": {"source": "hob"}}),
         json!({"method": "braise", "heat": {"source": "coals"}}),
-        json!({"method": "pressure", "heat": {}}),
-        json!({"method": "smoke", "heat": {}}),
-        json!({"method": "confit", "heat": {}}),
-        json!({"method": "water_bath", "heat": {}}),
         json!({"method": "keep_warm", "heat": {}}),
-        json!({"method": "slow_cooker", "heat": {}}),
         json!({}),
         json!({"stages": [{"method": "smoke", "heat": {}}]}),
         json!({"method": "stew", "vessel": {"width_cm": 20, "length_cm": 30}}),
         json!({"stages": [{"method": "braise"}, {"method": "chill", "until": {"min": 600}}, {"method": "reheat", "heat": {}}]}),
     ];
+    let forecasts: Vec<Value> = each_method.chain(others).collect();
     let with = |base: Value, more: &Value| {
         let mut base = base;
         base.as_object_mut().unwrap().extend(more.as_object().unwrap().clone());
