@@ -4,13 +4,16 @@ use ergastic_core::clock::{minutes_between, plus_minutes};
 use ergastic_core::cook::{CookView, Event, Happened, Outcome, Status, TaskState, view};
 use ergastic_core::cuts::Cut;
 use ergastic_core::forecast::ForecastRequest;
-use ergastic_core::kitchen::Kitchen;
+use ergastic_core::kitchen::{Kitchen, ThingKind};
 use ergastic_core::plan::Plan;
 use ergastic_core::sheet::{Sheet, Task, TaskId, work_back};
 use ergastic_core::tender::Check;
+use ergastic_core::ways::presets;
+use ergastic_words::Units;
 use jiff::Timestamp;
 use jiff::tz::TimeZone;
 use proptest::prelude::*;
+use serde_json::{Value, json};
 use uuid::Uuid;
 
 fn at(text: &str) -> Timestamp {
@@ -18,7 +21,7 @@ fn at(text: &str) -> Timestamp {
 }
 
 fn shin(bell: &str) -> Plan {
-    serde_json::from_value(serde_json::json!({
+    serde_json::from_value(json!({
         "name": "Lake-ice shin", "people": 8, "bell": bell,
         "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise", "eaten_as": "fork", "members": 400},
     }))
@@ -57,34 +60,44 @@ fn story(sheet: &Sheet) -> String {
     lines
 }
 
+/// The usual preset of each method: its name, and its method with its heat.
+fn usual_ways() -> Vec<(&'static str, Value)> {
+    let usual = presets(Units::Metric).into_iter().filter(|preset| preset.usual);
+    usual.map(|preset| (preset.method.key(), json!({"method": preset.method, "heat": preset.heat}))).collect()
+}
+
+/// A kitchen in which there is one of everything at the least.
+fn with_everything() -> Kitchen {
+    Kitchen::default().with_only(&ThingKind::ALL)
+}
+
 /// Each way's own words from the bench to the plate: what a cook would read out.
 #[test]
 fn every_way_is_told_in_its_own_words() {
-    let ways = [
+    let usual = usual_ways().into_iter().map(|(name, mut forecast)| {
+        forecast["cut"] = json!("chuck");
+        forecast["mass_kg"] = json!(1.4);
+        (name, forecast)
+    });
+    let more = [
         (
             "pit in paper",
-            serde_json::json!({"cut": "brisket", "mass_kg": 5.5, "method": "smoke", "heat": {"pit_c": 110, "wrap": {"in": "paper"}}}),
+            json!({"cut": "brisket", "mass_kg": 5.5, "method": "smoke", "heat": {"pit_c": 110, "wrap": {"in": "paper"}}}),
         ),
-        ("bag", serde_json::json!({"cut": "shin", "mass_kg": 1.2, "method": "water_bath", "heat": {"bath_c": 82}})),
-        (
-            "pressure",
-            serde_json::json!({"cut": "chuck", "mass_kg": 1.4, "method": "pressure", "heat": {"level": "high", "release": "natural"}}),
-        ),
-        ("under fat", serde_json::json!({"cut": "cheek", "mass_kg": 1.3, "method": "confit", "heat": {"fat_c": 90}})),
         (
             "smoked, then bagged",
-            serde_json::json!({"cut": "plate_rib", "mass_kg": 2.6, "eaten_as": "spoon", "stages": [
+            json!({"cut": "plate_rib", "mass_kg": 2.6, "eaten_as": "spoon", "stages": [
             {"method": "smoke", "heat": {"pit_c": 135}, "until": {"min": 240}},
             {"method": "water_bath", "heat": {"bath_c": 85}, "until": {"tender": true}}]}),
         ),
     ];
     let mut told = String::new();
-    for (name, forecast) in ways {
-        let plan: Plan = serde_json::from_value(serde_json::json!({
+    for (name, forecast) in usual.chain(more) {
+        let plan: Plan = serde_json::from_value(json!({
             "name": name, "people": 6, "bell": "2027-02-07T18:00:00Z", "forecast": forecast,
         }))
         .unwrap();
-        let sheet = work_back(&plan, &Kitchen::default(), at("2027-02-04T08:00:00Z")).unwrap();
+        let sheet = work_back(&plan, &with_everything(), at("2027-02-04T08:00:00Z")).unwrap();
         told += &format!("== {name}\n{}\n", story(&sheet));
     }
     insta::assert_snapshot!(told);
@@ -136,35 +149,31 @@ fn too_late_says_so_and_what_would_meet_the_bell() {
     insta::assert_snapshot!(story(&sheet));
 }
 
-/// Ways a sheet can be laid for.
-const WAYS: [&str; 11] = [
-    r#"{"method": "braise", "heat": {"source": "oven", "set_c": 150}}"#,
-    r#"{"method": "braise", "heat": {"source": "oven", "set_c": 98}}"#,
-    r#"{"method": "braise", "heat": {"source": "coals"}}"#,
-    r#"{"method": "stew"}"#,
-    r#"{"method": "pressure"}"#,
-    r#"{"method": "smoke", "heat": {"pit_c": 110, "wrap": {"in": "paper"}}}"#,
-    r#"{"method": "confit"}"#,
-    r#"{"method": "slow_cooker"}"#,
-    r#"{"method": "water_bath", "heat": {"bath_c": 85}}"#,
-    r#"{"stages": [{"method": "smoke", "heat": {"pit_c": 120}, "until": {"min": 180}}, {"method": "water_bath"}]}"#,
-    r#"{"stages": [{"method": "braise", "until": {"tender": true}}, {"method": "chill", "until": {"min": 600}}, {"method": "reheat"}]}"#,
-];
+/// Ways a sheet can be laid for: all that are offered, and what they do not come to by themselves.
+fn ways() -> Vec<Value> {
+    let offered = presets(Units::Metric).into_iter();
+    let more = [
+        json!({"method": "braise", "heat": {"source": "oven", "set_c": 98}}),
+        json!({"stages": [{"method": "smoke", "heat": {"pit_c": 120}, "until": {"min": 180}}, {"method": "water_bath"}]}),
+        json!({"stages": [{"method": "braise", "until": {"tender": true}}, {"method": "chill", "until": {"min": 600}}, {"method": "reheat"}]}),
+    ];
+    offered.map(|preset| json!({"method": preset.method, "heat": preset.heat})).chain(more).collect()
+}
 
 proptest! {
     #![proptest_config(ProptestConfig::with_cases(48))]
 
     #[test]
-    fn every_sheet_is_sound(cut in 0usize..24, hours in 1.0..60.0f64, kilos in 0.4..4.0f64, way in 0usize..WAYS.len()) {
+    fn every_sheet_is_sound(cut in 0usize..24, hours in 1.0..60.0f64, kilos in 0.4..4.0f64, way in prop::sample::select(ways())) {
         let cut = Cut::all()[cut].cut;
         let now = at("2027-02-05T08:00:00Z");
         let mut plan = shin("2027-02-06T16:30:00Z");
         plan.bell = plus_minutes(now, hours * 60.0);
-        plan.prepare = serde_json::from_value(serde_json::json!({
+        plan.prepare = serde_json::from_value(json!({
             "later": [{"what": "potato", "g": 900}, {"what": "carrot", "g": 400}, {"what": "peas", "g": 200}],
         }))
         .unwrap();
-        let way: ForecastRequest = serde_json::from_str(WAYS[way]).unwrap();
+        let way: ForecastRequest = serde_json::from_value(way).unwrap();
         plan.forecast = ForecastRequest {
             cut: Some(cut), mass_kg: Some(kilos), members: Some(32), ..way
         };
@@ -257,4 +266,43 @@ fn a_cook_that_runs_late_moves_its_plates_and_says_so() {
         late.late_min > 30.0 && late.serve_at > cook.plan.bell && late.words.contains("after the bell"),
         "{late:?}"
     );
+}
+
+/// Matched, planned, laid, cooked by its timetable, finished and explained: every method.
+#[test]
+fn every_method_goes_from_the_block_to_the_plate() {
+    let kitchen = with_everything();
+    for (method, mut forecast) in usual_ways() {
+        forecast["cut"] = json!("chuck");
+        forecast["mass_kg"] = json!(1.4);
+        forecast["members"] = json!(32);
+        let plan: Plan = serde_json::from_value(json!({
+            "name": "Lake-ice chuck", "people": 4, "bell": "2027-02-07T16:30:00Z", "forecast": forecast,
+        }))
+        .unwrap();
+        let opened = at("2027-02-05T08:00:00Z");
+        let sheet = work_back(&plan, &kitchen, opened).unwrap();
+        assert_sound(&sheet);
+        let kept = plan.frozen(&kitchen);
+        let mut events = Vec::new();
+        let mut happened = |at: Timestamp, happened: Happened| {
+            events.push(Event { id: Uuid::from_u128(events.len() as u128 + 1), at, happened, screen: None });
+        };
+        for task in sheet.tasks.iter().filter(|task| task.end <= sheet.met_heat_at && task.id != TaskId::Simmer) {
+            happened(task.end, Happened::TaskDone { task: task.id.to_string() });
+        }
+        happened(sheet.met_heat_at, Happened::MetHeat {});
+        let tender = sheet.ready[0].p50.unwrap();
+        happened(tender, Happened::Check { found: Check::Fork, by: None });
+        let cooked = view(&kept, &kitchen, opened, &events, &[], tender).unwrap();
+        assert_eq!((cooked.status, cooked.serve_at), (Status::Tender, plan.bell), "{method}");
+        assert!(cooked.now_task.is_some() && !cooked.words.is_empty(), "{method}");
+        let closed = Happened::Closed { outcome: Outcome::default() };
+        events.push(Event { id: Uuid::from_u128(999), at: sheet.serve_at, happened: closed, screen: None });
+        let eaten = view(&kept, &kitchen, opened, &events, &[], sheet.serve_at).unwrap();
+        assert_eq!(eaten.status, Status::Closed, "{method}");
+        assert_eq!(eaten.prediction.took_min, Some(minutes_between(sheet.met_heat_at, tender)), "{method}");
+        let why = plan.why(&kitchen).unwrap();
+        assert_eq!(why.ways.iter().filter(|way| way.chosen).count(), 1, "{method}: {:?}", why.ways.len());
+    }
 }

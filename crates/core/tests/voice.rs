@@ -8,6 +8,7 @@ use ergastic_core::kitchen::{Kitchen, Units};
 use ergastic_core::plan::Plan;
 use ergastic_core::safety::Caution;
 use ergastic_core::sheet::{OnTheBench, Sheet, work_back_and_forecast};
+use ergastic_core::ways::presets;
 use proptest::prelude::*;
 use serde_json::{Value, json};
 
@@ -17,19 +18,9 @@ fn kitchen(units: Units) -> Kitchen {
 
 /// A way and its heat.
 fn way() -> impl Strategy<Value = Value> {
-    let pots = prop_oneof![
-        Just(json!({"method": "braise", "heat": {"source": "oven", "set_c": 150}})),
-        Just(json!({"method": "braise", "heat": {"source": "hob", "simmer": "gentle"}})),
-        Just(json!({"method": "braise", "heat": {"source": "coals"}})),
-        Just(json!({"method": "stew", "heat": {"source": "hob"}})),
-        Just(json!({"method": "pressure"})),
-        Just(json!({"method": "slow_cooker"})),
-    ];
-    let others = prop_oneof![
-        Just(json!({"method": "smoke", "heat": {"pit_c": 120, "wrap": {"in": "paper"}}})),
-        Just(json!({"method": "smoke", "heat": {"pit_c": 120}})),
-        Just(json!({"method": "confit"})),
-        Just(json!({"method": "water_bath"})),
+    let offered: Vec<Value> =
+        presets(Units::Metric).iter().map(|preset| json!({"method": preset.method, "heat": preset.heat})).collect();
+    let chains = prop_oneof![
         Just(json!({"stages": [
             {"method": "smoke", "heat": {"pit_c": 110}, "until": {"min": 180}},
             {"method": "water_bath", "heat": {"bath_c": 85}},
@@ -40,7 +31,7 @@ fn way() -> impl Strategy<Value = Value> {
             {"method": "reheat"},
         ]})),
     ];
-    prop_oneof![2 => pots, 1 => others]
+    prop_oneof![6 => prop::sample::select(offered), 1 => chains]
 }
 
 /// What has been chosen at the bench.
