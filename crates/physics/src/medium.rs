@@ -3,6 +3,7 @@
 use crate::coals::Coals;
 use crate::pit::{Pit, Wrap};
 use crate::places::FRIDGE_C;
+use crate::steam::SteamOven;
 use crate::units::HOUR_S;
 use crate::vessel::Simmer;
 
@@ -43,6 +44,8 @@ pub enum Medium {
         /// At, °C.
         at_c: f64,
     },
+    /// In a steam oven: steam about an open pan, or about the cover of one.
+    Steam(SteamOven),
     /// Bagged in a bath.
     Bath {
         /// At, °C.
@@ -118,6 +121,7 @@ impl Medium {
             | Self::Coals(_)
             | Self::Pressure { .. }
             | Self::SlowCooker(_)
+            | Self::Steam(_)
             | Self::KeepWarm { .. }
             | Self::Reheat => true,
             Self::Bath { .. } | Self::Fat { .. } | Self::Pit { .. } | Self::Chill { .. } => false,
@@ -126,7 +130,7 @@ impl Medium {
 
     /// Whether the meat's own surface meets the air, to dry in it or to be rained on by its steam.
     pub(crate) fn is_air(&self) -> bool {
-        matches!(self, Self::Pit { .. })
+        matches!(self, Self::Pit { .. } | Self::Steam(_))
     }
 
     /// Whether the clock of the heat source goes on from one stage into the next.
@@ -146,6 +150,7 @@ impl Medium {
             | Self::Coals(_)
             | Self::Pressure { .. }
             | Self::SlowCooker(_)
+            | Self::Steam(_)
             | Self::KeepWarm { .. }
             | Self::Fat { .. }
             | Self::Reheat => liquid_start_c,
@@ -156,6 +161,7 @@ impl Medium {
     pub(crate) fn air_c(&self) -> Option<f64> {
         match self {
             Self::Oven { set_c, .. } => Some(*set_c),
+            Self::Steam(oven) => Some(oven.set_c),
             _ => None,
         }
     }

@@ -47,6 +47,7 @@ thing-word =
         [pan] frying pan
         [pressure_pot] pressure pot
         [slow_cooker] slow cooker
+        [steam_oven] steam oven
         [pit] pit
         [water_bath] water bath
         [coals] place for coals
@@ -60,6 +61,7 @@ kit =
         [hob] hob
         [pressure_pot] pressure pot
         [slow_cooker] slow cooker
+        [steam_oven] steam oven
         [pit] pit
         [water_bath] water bath
        *[coals] coals
@@ -75,6 +77,7 @@ too-few = { $thing ->
         [water_bath] The bath is taken, or stands at another temperature
         [pressure_pot] The pressure pot is taken
         [slow_cooker] The slow cooker is taken
+        [steam_oven] The steam oven is taken, or stands at another temperature
        *[other] There is no other place for coals
     }: { $what }.
 
@@ -85,6 +88,7 @@ lane-word =
         [crock] crock
         [pit] pit
         [bath] bath
+        [steam_oven] steam
         [oven] oven
         [hob] hob
         [fire] fire

@@ -182,6 +182,7 @@ method =
         [stew] stew
         [pressure] pressure
         [slow_cooker] slow cooker
+        [steam_oven] steam oven
         [smoke] smoke
         [confit] under fat
        *[water_bath] water bath
@@ -195,6 +196,7 @@ dish =
         [smoke] Smoked { $cut }
         [confit] Slow { $cut } under fat
         [slow_cooker] Slow-cooked { $cut }
+        [steam_oven] Steamed { $cut }
         [water_bath] Bagged { $cut }
        *[braise] Braised { $cut }
     }
@@ -206,6 +208,7 @@ changed-way =
         [water_bath] bagged into the bath
         [keep_warm] onto keep-warm
         [slow_cooker] into the crock
+        [steam_oven] into the steam oven
         [smoke] into the pit
         [confit] under fat
         [reheat] warmed again
@@ -220,8 +223,64 @@ foreign-heat = it does not go with { $method }, whose heat takes { $takes ->
         [smoke] pit_c and wrap
         [confit] fat_c
         [slow_cooker] setting
+        [steam_oven] steam_c and steam
         [water_bath] bath_c
         [keep_warm] at_c
         [reheat] to_c
        *[nothing] nothing
     }
+
+## The steam oven.
+
+# $steam (Key)
+steam =
+    { $steam ->
+        [half] half steam
+       *[full] full steam
+    }
+# $steam (Key) $at (Temperature)
+in-so-much-steam =
+    { $steam ->
+        [half] half steam
+       *[full] full steam
+    } at { $at }
+# $steam (Message)
+it-cooks-in-steam = It cooks in { $steam }.
+# $at (Temperature)
+steam-oven-full = Steam oven at { $at }
+# $at (Temperature)
+steam-oven-overnight = Steam oven overnight, { $at }
+# $at (Temperature)
+steam-oven-half = Half steam at { $at }
+steam-usual = the usual setting for tough cuts in steam
+steam-brings-water = an open pan gets water from the steam: a little liquid is enough
+steam-cold-liquid = into a cold pan: the steam warms it
+steam-rule = Steam turns to water on whatever is colder than its dew point, and its heat goes in there. Full steam brings wet meat to its own heat. Where there is air in it, meat stays as cool as its wet surface, until that dries.
+# $steam (Message) $air (Percent) $meat (Temperature)
+steam-rule-numbers = { CAPITAL($steam) } is { $air } air. What is wet in it stands at { $meat }.
+dial-steam = Hotter is sooner, and it never boils. Half steam is slower: the surface stays well below the dial.
+dial-steam-covered = Under its cover the pan comes to what the dial says, and never boils: hotter is sooner.
+# $at (Temperature)
+steam-heats = Fill the steam oven with water and heat it to { $at }
+    .why = It has to be full of steam when the meat comes to it.
+# $liquid (Volume) $lid (Message)
+steam-meat-in = Meat into the pan with { $liquid } of liquid, { $lid }, and into the steam oven
+    .dry = Meat into the pan, { $lid }, and into the steam oven
+    .why = The clock starts here. Stand back as the door opens: steam scalds.
+# $steam (Message) $lid (Message)
+steam-goes-on = In the steam oven: { $steam }, { $lid }
+    .why = Leave the door shut: each look lets the steam out.
+# $steam (Message) $lid (Message)
+leave-in-steam = Leave it: { $steam }, { $lid }, the tank topped up
+# $at (Guide)
+hold-in-steam = Tender early? Turn the steam oven down to { $at } and leave it in, covered
+lift-from-steam = Open the door and let the steam out first; then lift the meat onto a warm tray, covered
+    .why = Steam scalds. Keep what runs from the meat, and what is in the pan.
+# $at (Temperature)
+early-in-steam = Leave it in the steam oven, covered and turned down, held at { $at }.
+# $at (Temperature)
+turn-steam = Turn the steam oven to { $at }
+steam-to-half = Half steam
+    .trade = The surface stays cooler and loses water: slower, and browner on top.
+steam-to-full = Full steam
+    .trade = The surface comes to what the dial says: sooner, and paler.

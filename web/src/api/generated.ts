@@ -2471,6 +2471,11 @@ export interface components {
              * @description Slow cookers.
              */
             slow_cookers?: number | null;
+            /**
+             * Format: int32
+             * @description Steam ovens.
+             */
+            steam_ovens?: number | null;
         };
         /** @description The middle and what surrounds it at a moment, as reckoned now. */
         CoursePoint: {
@@ -3911,6 +3916,12 @@ export interface components {
             simmer?: components["schemas"]["Simmer"] | null;
             source?: components["schemas"]["HeatSource"] | null;
             start?: components["schemas"]["Start"] | null;
+            steam?: components["schemas"]["Steam"] | null;
+            /**
+             * Format: double
+             * @description Steam oven, °C.
+             */
+            steam_c?: number | null;
             /**
              * Format: double
              * @description A pit that does not hold itself: its fuel is seen to this often, min.
@@ -4176,7 +4187,7 @@ export interface components {
          * @description What can be cooked on or in.
          * @enum {string}
          */
-        Kit: "oven" | "hob" | "pressure_pot" | "slow_cooker" | "pit" | "water_bath" | "coals";
+        Kit: "oven" | "hob" | "pressure_pot" | "slow_cooker" | "pit" | "water_bath" | "steam_oven" | "coals";
         /** @description One kitchen. */
         Kitchen: {
             /**
@@ -4400,6 +4411,11 @@ export interface components {
              *     ]
              */
             slow_cookers?: components["schemas"]["Thing_SlowCooker"][];
+            /**
+             * @description Steam ovens.
+             * @default []
+             */
+            steam_ovens?: components["schemas"]["Thing_Unmeasured"][];
             /**
              * @description How quantities and hours are shown.
              * @default metric
@@ -4669,6 +4685,11 @@ export interface components {
              */
             slow_cookers: components["schemas"]["Thing_SlowCookerInFull"][];
             /**
+             * @description Steam ovens.
+             * @default []
+             */
+            steam_ovens: components["schemas"]["Thing_UnmeasuredInFull"][];
+            /**
              * @description How quantities and hours are shown.
              * @default metric
              */
@@ -4765,7 +4786,7 @@ export interface components {
          * @description Where a task takes place.
          * @enum {string}
          */
-        Lane: "hands" | "hob" | "fire" | "oven" | "pressure_pot" | "crock" | "pit" | "bath" | "cold" | "board";
+        Lane: "hands" | "hob" | "fire" | "oven" | "pressure_pot" | "crock" | "pit" | "bath" | "steam_oven" | "cold" | "board";
         /** @description A place where something is done. */
         LaneChoice: {
             /** @description What it is called. */
@@ -5626,7 +5647,7 @@ export interface components {
          * @description A way of cooking.
          * @enum {string}
          */
-        Method: "braise" | "stew" | "pressure" | "slow_cooker" | "smoke" | "confit" | "water_bath" | "keep_warm" | "chill" | "reheat";
+        Method: "braise" | "stew" | "pressure" | "slow_cooker" | "smoke" | "confit" | "steam_oven" | "water_bath" | "keep_warm" | "chill" | "reheat";
         /** @description A way that may be chosen. */
         MethodChoice: {
             /** @description What it is called. */
@@ -8483,6 +8504,11 @@ export interface components {
          * @enum {string}
          */
         Status: "before" | "under_way" | "tender" | "closed";
+        /**
+         * @description How full the steam of a steam oven is.
+         * @enum {string}
+         */
+        Steam: "full" | "half";
         /** @description What became of a batch. */
         Stored: {
             repeated: number;
@@ -8764,7 +8790,7 @@ export interface components {
          * @description A kind of thing that can stand in a kitchen.
          * @enum {string}
          */
-        ThingKind: "hands" | "oven" | "hob" | "pot" | "pan" | "pressure_pot" | "slow_cooker" | "pit" | "water_bath" | "coals" | "probe";
+        ThingKind: "hands" | "oven" | "hob" | "pot" | "pan" | "pressure_pot" | "slow_cooker" | "pit" | "water_bath" | "steam_oven" | "coals" | "probe";
         /**
          * @description How a thing is drawn.
          * @enum {string}

@@ -45,6 +45,8 @@ lanes! {
     Pit "pit",
     /// In the bath.
     Bath "bath",
+    /// In the steam oven.
+    SteamOven "steam_oven",
     /// In the fridge.
     Cold "cold",
     /// At the board.
@@ -72,6 +74,8 @@ macro_rules! each_thing {
         Pit: pits (max_items = 24) PitMeasures { key: "pit", counted: (pits 0 "Pits."), picture: Pit, shelf: Fires, lane: Some(Lane::Pit), room: 2, heats: true, one_setting: true }
         /// Water baths.
         Bath: baths (max_items = 24) Bath { key: "water_bath", counted: (baths 0 "Water baths."), picture: Bath, shelf: Vessels, lane: Some(Lane::Bath), room: 3, heats: true, one_setting: true }
+        /// Steam ovens.
+        SteamOven: steam_ovens (max_items = 24) Unmeasured { key: "steam_oven", counted: (steam_ovens 0 "Steam ovens."), picture: Oven, shelf: Fires, lane: Some(Lane::SteamOven), room: 2, heats: true, one_setting: true }
         /// Places for coals.
         Coals: coals (max_items = 24) Unmeasured { key: "coals", counted: (coals 0 "Places for coals."), picture: Coals, shelf: Fires, lane: Some(Lane::Fire), room: 1, heats: true, one_setting: false }
         /// Thermometers.

@@ -58,6 +58,34 @@ pub struct Mopping {
     pub from_min: Option<f64>,
 }
 
+/// How full the steam of a steam oven is.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum Steam {
+    /// As much as the air bears.
+    Full,
+    /// Half of that, the rest dry air.
+    Half,
+}
+
+impl Steam {
+    /// Its name in JSON, and in a sentence's choices.
+    pub fn key(self) -> &'static str {
+        match self {
+            Self::Full => "full",
+            Self::Half => "half",
+        }
+    }
+
+    /// Its vapour over that of saturated air.
+    pub(super) fn fullness(self) -> f64 {
+        match self {
+            Self::Full => 1.0,
+            Self::Half => 0.5,
+        }
+    }
+}
+
 /// One list of fields makes the request, its description in the API, its bounds and the way each belongs to.
 macro_rules! asked {
     (
@@ -111,7 +139,7 @@ macro_rules! asked {
 }
 
 asked! {
-    turned: set_c, simmer, under, level, pit_c, fat_c, setting, bath_c;
+    turned: set_c, simmer, under, level, pit_c, fat_c, setting, steam_c, steam, bath_c;
     /// Oven, °C.
     Oven.set_c: f64 = [80] to [260], Celsius;
     /// The oven's fan.
@@ -138,6 +166,10 @@ asked! {
     Fat.fat_c: f64 = [60] to [130], Celsius;
     /// The slow cooker's switch.
     SlowCooker.setting: Settings;
+    /// Steam oven, °C.
+    SteamOven.steam_c: f64 = [65] to [100], Celsius;
+    /// How full its steam is.
+    SteamOven.steam: Steam;
     /// Water bath, °C.
     Bath.bath_c: f64 = [54.4] to [99], Celsius;
     /// Keep-warm, °C.

@@ -22,6 +22,8 @@ macro_rules! each_way {
             Pit: pit::InThePit,
             /// Under fat.
             Fat: fat::UnderFat,
+            /// In a steam oven.
+            SteamOven: steam_oven::InSteam,
             /// Bagged in a bath.
             Bath: bath::Bath,
             /// Kept warm.
@@ -52,6 +54,8 @@ macro_rules! each_method {
                 Smoke: "smoke" Pit of [Pit],
                 /// Under fat.
                 Confit: "confit" Fat of [Fat],
+                /// In a steam oven.
+                SteamOven: "steam_oven" SteamOven of [SteamOven],
                 /// Bagged in a bath.
                 WaterBath: "water_bath" Bath of [Bath],
             }
@@ -102,8 +106,9 @@ pub mod pit;
 pub mod pressure;
 pub mod reheat;
 pub mod slow_cooker;
+pub mod steam_oven;
 
-pub use asked::{Bounds, Heat, Mopping, Wrap};
+pub use asked::{Bounds, Heat, Mopping, Steam, Wrap};
 pub use catalogue::{Set, presets, usual};
 pub use cooked_in::CookedIn;
 pub use ergastic_physics::medium::Cooling;

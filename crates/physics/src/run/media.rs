@@ -11,7 +11,7 @@ use crate::medium::{Cooling, Medium, Start};
 use crate::pit::{MOP_KG_PER_M2, PIT_COEFFICIENT, PIT_VAPOUR_PA, Pit, Wrap};
 use crate::places::{FRIDGE_C, ICE_WATER_C, ROOM_C};
 use crate::pressure::{MIN_LITRES, PRESSURE_COEFFICIENT, Pressed, PressureStep, SEAL_LOSS, follow};
-use crate::steam::{LATENT_HEAT, vapour};
+use crate::steam::{LATENT_HEAT, STEAMY_AIR_COEFFICIENT, SteamOven, saturation, vapour};
 use crate::units::HOUR_S;
 use crate::vessel::{Balance, LIQUID_COEFFICIENT, SIMMER_REACHED_K, Simmer, Vessel, WATER_SPECIFIC_HEAT};
 
@@ -25,6 +25,8 @@ const COOLING_COEFFICIENT: f64 = 150.0;
 const FRIDGE_COEFFICIENT: f64 = 12.0;
 /// Time constant of liquid cooled shallow over ice water, s: 57 to 21 °C in a little over an hour. Working value.
 const SHALLOW_COOLING_S: f64 = 3600.0;
+/// Condensing steam to a covered pan, W/(m² K). Working value.
+const COVERED_COEFFICIENT: f64 = 500.0;
 /// Time constant of a pot kept warm, s. Working value.
 const KEEP_WARM_S: f64 = 1.5 * HOUR_S;
 /// Time constant of an oven that warms up with the pot in it, s. Working value.
@@ -123,14 +125,14 @@ impl<const L: usize> Surround<'_, L> {
                 self.tend(lanes, set.time_s * self.slow_cooker_fill, |pot_k| end_c + pot_k);
             }
             Medium::KeepWarm { at_c } => self.tend(lanes, KEEP_WARM_S, |pot_k| at_c + pot_k),
+            Medium::Steam(oven) => self.steam(lanes, &oven, &stage.vessel, parts),
             Medium::Bath { bath_c } => self.tend(lanes, 0.0, |pot_k| bath_c + BATH_STEADINESS * pot_k),
             Medium::Fat { fat_c } => self.rise(lanes, |pot_k| fat_c + pot_k),
             Medium::Chill { cooling: Cooling::InLiquid } => self.tend(lanes, SHALLOW_COOLING_S, |_| FRIDGE_C),
             Medium::Chill { cooling: Cooling::InBag } => self.tend(lanes, 0.0, |_| ICE_WATER_C),
             Medium::Chill { cooling: Cooling::OnTray } => self.tend(lanes, 0.0, |_| FRIDGE_C),
             Medium::Chill { cooling: Cooling::InAir } => {
-                let water_kg = self.water_kg[lanes.start] + MEAT_AS_WATER * self.case.mass_kg;
-                let stored = stage.vessel.heat_capacity() + water_kg * WATER_SPECIFIC_HEAT;
+                let stored = self.stored(lanes.start, &stage.vessel);
                 self.tend(lanes, stored / stage.vessel.oven_conductance(false), |_| ROOM_C);
             }
             Medium::Pit { pit, wrap } => self.smoke(lanes, &pit, wrap, start_s, parts),
@@ -164,6 +166,13 @@ impl<const L: usize> Surround<'_, L> {
         for lane in lanes {
             self.next_c[lane] = self.celsius[lane] + (to_c(self.kitchens.pot_k[lane]) - self.celsius[lane]) * share;
         }
+    }
+
+    /// What a pot, its liquid and its meat hold, J/K.
+    #[inline(always)]
+    fn stored(&self, lane: usize, pot: &Vessel) -> f64 {
+        let water_kg = self.water_kg[lane] + MEAT_AS_WATER * self.case.mass_kg;
+        pot.heat_capacity() + water_kg * WATER_SPECIFIC_HEAT
     }
 
     /// Something that depends on the time since the heat source was lit: worked out once where all were lit together.
@@ -254,6 +263,37 @@ impl<const L: usize> Surround<'_, L> {
         self.opened_s[lane] = pressed.opened_s;
         self.steam_kg[lane] += pressed.flashed_kg;
         pressed.celsius
+    }
+
+    /// Steam about an open pan: it condenses on what is colder than its dew point, and what runs off stays in the pan; where air is in
+    /// it, what has come past the dew point stands wet in it. Liquid in the pan is taken to be as warm as the meat's surface.
+    #[inline(always)]
+    fn steam(&mut self, lanes: Range<usize>, oven: &SteamOven, pan: &Vessel, parts: &mut [PartState<L>]) {
+        if !pan.cover.open {
+            return self.steam_covered(lanes, oven, pan);
+        }
+        for lane in lanes {
+            let air_c = oven.set_c + self.kitchens.pot_k[lane];
+            let vapour_pa = oven.vapour_pa(air_c);
+            let sure = self.kitchens.coefficient[lane];
+            for part in parts.iter_mut() {
+                self.poured_l[lane] += f64::max(0.0, -part.bodies.evaporated[lane]) * part.area_m2[lane];
+                let surface_pa = saturation().with_slope(part.bodies.celsius[SHELLS - 1][lane]).0;
+                let dry = surface_pa > vapour_pa && part.is_dry(lane);
+                part.around.coefficient[lane] = STEAMY_AIR_COEFFICIENT * sure;
+                part.around.evaporation[lane] = if dry { 0.0 } else { sure * oven.condensing(vapour_pa, surface_pa) };
+                part.around.air_vapour_pa[lane] = vapour_pa;
+            }
+            self.next_c[lane] = air_c;
+        }
+    }
+
+    /// Steam about the cover of a pan, which comes to the oven's heat but never past the boil.
+    #[inline(always)]
+    fn steam_covered(&mut self, lanes: Range<usize>, oven: &SteamOven, pan: &Vessel) {
+        let boil_c = self.case.boil_c;
+        let time_s = self.stored(lanes.start, pan) / (COVERED_COEFFICIENT * pan.outside_m2);
+        self.tend(lanes, time_s, |pot_k| f64::min(oven.set_c + pot_k, boil_c));
     }
 
     /// The pit's air, and how its heat and damp meet each piece.
