@@ -77,7 +77,7 @@ impl Kitchen {
         std::fs::create_dir_all(&folder)?;
         let data = folder.join("data");
         let (server, address) = served(&data, 0, demo, speed, &[] as &[&str])?;
-        let mut kitchen = Self::screen(address, viewport).await?;
+        let mut kitchen = Self::device(address, viewport).await?;
         (kitchen.data, kitchen.speed, kitchen.server) = (data, speed, Some(server));
         kitchen.kept = Some(folder);
         Ok(kitchen)
@@ -93,7 +93,7 @@ impl Kitchen {
         let data = folder.join("data");
         process::tell(&built("ergastic")?, &["passphrase", "--data", &data.display().to_string()], passphrase)?;
         let (server, address) = served(&data, 0, true, speed, &WIDE)?;
-        let mut kitchen = Self::screen(address, viewport).await?;
+        let mut kitchen = Self::device(address, viewport).await?;
         (kitchen.data, kitchen.speed, kitchen.server) = (data, speed, Some(server));
         (kitchen.kept, kitchen.more) = (Some(folder), WIDE.map(str::to_owned).to_vec());
         Ok(kitchen)
@@ -112,7 +112,7 @@ impl Kitchen {
     /// # Errors
     /// When it does not start.
     pub async fn screen_beyond(&self, line: &Line, viewport: Viewport) -> anyhow::Result<Self> {
-        Self::screen(format!("https://localhost:{}", line.port), viewport).await
+        Self::device(format!("https://localhost:{}", line.port), viewport).await
     }
 
     /// Whether the demo's hub, from beyond this machine, is let in with a key; it trusts the kitchen's authority.
@@ -138,7 +138,7 @@ impl Kitchen {
     /// # Errors
     /// When it does not start.
     pub async fn another_screen(&self, viewport: Viewport) -> anyhow::Result<Self> {
-        Self::screen(self.address.clone(), viewport).await
+        Self::device(self.address.clone(), viewport).await
     }
 
     /// Kills the server in the midst of whatever it does, and starts it again where it was.
@@ -166,7 +166,7 @@ impl Kitchen {
         Ok(())
     }
 
-    async fn screen(address: String, viewport: Viewport) -> anyhow::Result<Self> {
+    async fn device(address: String, viewport: Viewport) -> anyhow::Result<Self> {
         let folder = std::env::temp_dir().join(format!("ergastic-e2e-{}-{}", std::process::id(), process::unique()));
         std::fs::create_dir_all(&folder)?;
         let (driver, port) = driver()?;

@@ -23,8 +23,8 @@ impl Line {
         let own = listener.local_addr()?.port();
         let (cut, cuts) = watch::channel(false);
         let task = tokio::spawn(async move {
-            while let Ok((screen, _)) = listener.accept().await {
-                tokio::spawn(carry(screen, port, cuts.clone()));
+            while let Ok((device, _)) = listener.accept().await {
+                tokio::spawn(carry(device, port, cuts.clone()));
             }
         });
         Ok(Self { port: own, cut, task })
@@ -42,13 +42,13 @@ impl Drop for Line {
     }
 }
 
-async fn carry(mut screen: TcpStream, port: u16, mut cuts: watch::Receiver<bool>) {
+async fn carry(mut device: TcpStream, port: u16, mut cuts: watch::Receiver<bool>) {
     if *cuts.borrow() {
         return;
     }
     let Ok(mut kitchen) = TcpStream::connect(("127.0.0.1", port)).await else { return };
     tokio::select! {
-        _ = tokio::io::copy_bidirectional(&mut screen, &mut kitchen) => {}
+        _ = tokio::io::copy_bidirectional(&mut device, &mut kitchen) => {}
         _ = cuts.wait_for(|cut| *cut) => {}
     }
 }

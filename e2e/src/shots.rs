@@ -37,7 +37,7 @@ const SHOTS: [Shot; 19] = [
     shot("finish-away", "/finish", &["Ice-road chuck", "Hold, cool, keep"], "All of it the day after"),
     shot("log", "/log", &[], "What came of it"),
     shot("kitchen", "/kitchen", &[], "Take it along"),
-    shot("screens", "/screens", &["Invite a screen"], "It lets one screen in"),
+    shot("devices", "/devices", &["Invite a screen"], "It lets one screen in"),
     shot("wall", "/wall", &[], "until the next thing"),
     Shot { scheme: "dark", ..shot("match-dark", COMPARED, &[], "Side by side") },
     Shot { scheme: "dark", ..shot("night-dark", "/night", &[], "wakes you at") },

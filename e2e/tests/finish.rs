@@ -35,9 +35,9 @@ async fn the_way_to_the_sauce_is_bent_by_hand_and_kept_as_it_is_done() -> Outcom
     let here = kitchen.browser.current_url().await?;
     kitchen.browser.refresh().await?;
     second.browser.goto(here.as_str()).await?;
-    for screen in [&kitchen, &second] {
-        screen.find("//ol/li[contains(., '✓ Let it settle')]").await?;
-        screen.find(&format!("//*[@role='slider'][@aria-label=\"{bent}\"]")).await?;
+    for device in [&kitchen, &second] {
+        device.find("//ol/li[contains(., '✓ Let it settle')]").await?;
+        device.find(&format!("//*[@role='slider'][@aria-label=\"{bent}\"]")).await?;
     }
     second.assert_fits().await?;
     second.assert_accessible().await?;

@@ -17,13 +17,13 @@ async fn the_bell_and_the_line_in_the_pot_are_dragged_and_what_is_seen_is_saved(
     let kitchen = Kitchen::open(true, Viewport::Table).await?;
     kitchen.go("/match?cut=shin&kg=2.4&people=8").await?;
     kitchen.says("Plan it this way").await?;
-    let bell = kitchen.find("//*[@role='slider'][@aria-label='The bell']").await?;
-    let before = attr(&bell, "aria-valuenow").await?;
-    kitchen.drag(&bell, -120, 0).await?;
+    let serve_at = kitchen.find("//*[@role='slider'][@aria-label='The bell']").await?;
+    let before = attr(&serve_at, "aria-valuenow").await?;
+    kitchen.drag(&serve_at, -120, 0).await?;
     tokio::time::sleep(Duration::from_secs(1)).await;
-    let bell = kitchen.find("//*[@role='slider'][@aria-label='The bell']").await?;
-    let rung = bell.attr("aria-valuetext").await?.context("the bell says when")?;
-    let moved = before - attr(&bell, "aria-valuenow").await?;
+    let serve_at = kitchen.find("//*[@role='slider'][@aria-label='The bell']").await?;
+    let rung = serve_at.attr("aria-valuetext").await?.context("the bell says when")?;
+    let moved = before - attr(&serve_at, "aria-valuenow").await?;
     ensure!(moved > 20.0, "the bell went {moved} min");
     // At once, before the answer for this bell can be there: the plan has the bell that is on the screen.
     kitchen.press("Plan it this way").await?;
@@ -140,9 +140,9 @@ async fn everything_is_reached_without_a_mouse() -> Outcome {
     body.send_keys("?").await?;
     kitchen.find("//*[@role='dialog'][contains(., 'Keys')]").await?;
     kitchen.press("Close").await?;
-    let bell = kitchen.find("//*[@role='slider'][@aria-label='The bell']").await?;
-    bell.send_keys("\u{e014}").await?;
-    bell.send_keys("6").await?;
+    let serve_at = kitchen.find("//*[@role='slider'][@aria-label='The bell']").await?;
+    serve_at.send_keys("\u{e014}").await?;
+    serve_at.send_keys("6").await?;
     kitchen.find("//h1[contains(., 'What came of it')]").await?;
     ensure!(kitchen.browser.title().await?.contains("What came of it"), "{}", kitchen.browser.title().await?);
     // The focus has moved with the page, so that a reader begins at its heading.

@@ -106,7 +106,7 @@ async fn nonsense_is_answered_where_it_was_typed() -> Outcome {
     kitchen.fill("Weight, kg", "much").await?;
     let weight = kitchen.find("//label[contains(., 'Weight')]/following::input[1]").await?;
     anyhow::ensure!(weight.prop("value").await?.as_deref() == Some("9999"), "{:?}", weight.prop("value").await?);
-    kitchen.go("/match?cut=unicorn&bell=soon").await?;
+    kitchen.go("/match?cut=unicorn&serve_at=soon").await?;
     kitchen.says("can't be used").await?;
     kitchen.go("/match?cut=chuck").await?;
     kitchen.fill("Its words", "until it gives").await?;
@@ -164,12 +164,12 @@ async fn a_bell_too_soon_says_what_would_meet_it() -> Outcome {
     kitchen.find("//body[not(contains(., 'met like this'))]").await?;
     // What the remedy brought stays when something else is changed after it, and is taken back before it.
     // What comes next moves with the clock; the bell does not.
-    let bell = "return document.querySelector('h1').parentElement.innerText.split('\\n').filter(line => line.startsWith('plates')).join()";
-    let remedied = kitchen.browser.execute(bell, vec![]).await?;
+    let serve_at = "return document.querySelector('h1').parentElement.innerText.split('\\n').filter(line => line.startsWith('plates')).join()";
+    let remedied = kitchen.browser.execute(serve_at, vec![]).await?;
     anyhow::ensure!(remedied.as_str().is_some_and(|line| !line.is_empty()), "no plates on the page");
     kitchen.fill("People", "9").await?;
     kitchen.says("Plate for 9").await?;
-    anyhow::ensure!(kitchen.browser.execute(bell, vec![]).await? == remedied, "the remedy was lost");
+    anyhow::ensure!(kitchen.browser.execute(serve_at, vec![]).await? == remedied, "the remedy was lost");
     kitchen.press_named("Undo").await?;
     kitchen.says("Plate for 8").await?;
     kitchen.press_named("Undo").await?;
@@ -289,12 +289,12 @@ async fn a_cut_is_matched_by_any_of_its_names_and_weighed_every_way() -> Outcome
     kitchen.press("160 °C oven").await?;
     kitchen.says("in a 160 °C oven").await?;
     // The bell is moved by key, and stands in the address.
-    let bell = kitchen.find("//*[@role='slider'][@aria-label='The bell']").await?;
-    bell.send_keys("\u{e014}").await?;
+    let serve_at = kitchen.find("//*[@role='slider'][@aria-label='The bell']").await?;
+    serve_at.send_keys("\u{e014}").await?;
     kitchen.says("Plan it this way").await?;
     let address = kitchen.browser.current_url().await?;
     assert!(
-        address.query().is_some_and(|query| query.contains("bell=") && query.contains("sort=soonest")),
+        address.query().is_some_and(|query| query.contains("serve_at=") && query.contains("sort=soonest")),
         "{address}"
     );
     kitchen.browser.refresh().await?;
@@ -382,7 +382,7 @@ async fn a_way_in_two_goes_is_planned_worked_back_and_cooked() -> Outcome {
     // Two evenings ahead, so that there is a night between at whatever hour this runs.
     let day = "return new Date(Date.now() + 2 * 86400e3).toISOString().slice(0, 10)";
     let day = kitchen.browser.execute(day, vec![]).await?;
-    kitchen.go(&format!("/match?cut=brisket&kg=2.5&bell={}T19:00", day.as_str().unwrap_or_default())).await?;
+    kitchen.go(&format!("/match?cut=brisket&kg=2.5&serve_at={}T19:00", day.as_str().unwrap_or_default())).await?;
     kitchen.press("Braise the day before, reheat").await?;
     kitchen.says("a chill in its liquid").await?;
     kitchen.press("Plan it this way").await?;

@@ -261,7 +261,7 @@ export const scale: Schemas['Mark'][] = (
 export const plan = (over: Partial<Schemas['PlanInFull']> = {}): Schemas['PlanInFull'] => ({
   name: 'Lake-ice shin',
   people: 8,
-  bell: '2027-02-06T16:30:00Z',
+  serve_at: '2027-02-06T16:30:00Z',
   forecast: { cut: 'shin', mass_kg: 2.4, method: 'braise' },
   prepare: {
     trim: 'usual',
@@ -335,7 +335,7 @@ export const sauceFrom: Schemas['SauceRequestInFull'] = {
 
 /** A cook under way, to be changed by each test. */
 export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnswer'] {
-  const bands = { ready: band('14:30', '15:00', '15:40'), too_far: band('19:00', '20:00', '21:00') };
+  const bands = { ready: band('14:30', '15:00', '15:40'), overcooked: band('19:00', '20:00', '21:00') };
   return {
     id: '00000000-0000-4000-8000-000000000002',
     plan_id: '00000000-0000-4000-8000-000000000001',
@@ -344,8 +344,8 @@ export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnsw
     now: '2027-02-06T13:00:00Z',
     view: {
       status: 'under_way',
-      met_heat_at: '2027-02-06T12:00:00Z',
-      planned_met_heat_at: '2027-02-06T12:00:00Z',
+      heat_on_at: '2027-02-06T12:00:00Z',
+      planned_heat_on_at: '2027-02-06T12:00:00Z',
       tasks: [{ task: task(), state: 'open', taken: [], taken_words: '' }],
       now_task: 'braise',
       next_task: null,
@@ -376,10 +376,10 @@ export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnsw
       take_out: [],
       learned: { known: {}, words: [] },
       band: bands,
-      foretold: bands,
+      predicted: bands,
       tender_at: null,
       lift_at: '2027-02-06T15:55:00Z',
-      serve_at: '2027-02-06T16:30:00Z',
+      served_at: '2027-02-06T16:30:00Z',
       late_min: 0,
       tenderness: [0.4, 0.5, 0.6],
       goal: [1.6, 4.5],
@@ -404,10 +404,10 @@ export function cook(view: Partial<Schemas['CookView']> = {}): Schemas['CookAnsw
       lift_out: [],
       probes: [],
       alarms: [],
-      bell: '2027-02-06T16:30:00Z',
+      serve_at: '2027-02-06T16:30:00Z',
       log: [],
       outcome: null,
-      prediction: { foretold_min: [150, 180, 220], took_min: null, quicker: null, words: 'Half by 3 h.' },
+      prediction: { predicted_min: [150, 180, 220], took_min: null, quicker: null, words: 'Half by 3 h.' },
       ...view,
     },
   };
@@ -421,17 +421,17 @@ export function summary(view: Partial<Schemas['CookView']> = {}): Schemas['CookS
     plan_id,
     name: plan.name,
     people: plan.people,
-    bell: plan.bell,
+    serve_at: plan.serve_at,
     cut: plan.forecast.cut,
     mass_kg: plan.forecast.mass_kg,
     opened_at,
     status: shown.status,
-    met_heat_at: shown.met_heat_at,
+    heat_on_at: shown.heat_on_at,
     outcome: shown.outcome,
     reckoned: {
-      planned_met_heat_at: shown.planned_met_heat_at,
+      planned_heat_on_at: shown.planned_heat_on_at,
       band: shown.band,
-      foretold: shown.foretold,
+      predicted: shown.predicted,
       tender_at: shown.tender_at,
       prediction: shown.prediction,
       learned: shown.learned.words,
@@ -441,8 +441,8 @@ export function summary(view: Partial<Schemas['CookView']> = {}): Schemas['CookS
 
 /** A cook's line in the list of all. */
 export function line(view: Partial<Schemas['CookView']> = {}): Schemas['CookLine'] {
-  const { id, plan_id, name, bell, opened_at, status } = summary(view);
-  return { id, plan_id, name, bell, opened_at, status };
+  const { id, plan_id, name, serve_at, opened_at, status } = summary(view);
+  return { id, plan_id, name, serve_at, opened_at, status };
 }
 
 export const broken = (id: string, name: string): Schemas['CookLine'] => ({

@@ -107,17 +107,17 @@ struct AtWork {
 impl AtWork {
     fn new() -> Self {
         let opened = "2027-02-06T08:00:00Z".parse().unwrap();
-        let plan = json!({"name": "Ice-road chuck", "bell": "2027-02-06T13:00:00Z",
+        let plan = json!({"name": "Ice-road chuck", "serve_at": "2027-02-06T13:00:00Z",
             "forecast": {"cut": "chuck", "mass_kg": 1.8, "method": "braise", "members": 1000}});
         let event = |i: u128, min: f64, happened: Happened| Event {
             id: uuid::Uuid::from_u128(i),
             at: plus_minutes(opened, min),
             happened,
-            screen: None,
+            device: None,
         };
         let check = |i, min| event(i, min, Happened::Check { found: Check::Firm, by: None });
         let put = Happened::ProbePut { probe: "galley".into(), into: ProbeIn::Meat };
-        let events = vec![event(1, 0.0, Happened::MetHeat {}), event(2, 0.0, put), check(3, 90.0), check(4, 110.0)];
+        let events = vec![event(1, 0.0, Happened::OnTheHeat {}), event(2, 0.0, put), check(3, 90.0), check(4, 110.0)];
         let read = |i: i32| (plus_minutes(opened, f64::from(i) / 3.0), 95.0 - 90.0 * (-f64::from(i) / 140.0).exp());
         let traces = vec![Trace { probe: "galley".into(), readings: (0..360).map(read).collect() }];
         Self { plan: serde_json::from_value(plan).unwrap(), events, traces, opened }
@@ -185,7 +185,7 @@ fn supper(members: u32) -> SheetRequest {
             json!({"people": 14, "forecast": forecast, "prepare": {"strings": 2}, "sides": [{"what": "roots", "min": 25}]})
         })
         .collect();
-    let request = json!({"bell": "2027-02-06T18:30", "now": "2027-02-03T09:00", "kitchen": {"hobs": 6, "hands": 2}, "dishes": dishes});
+    let request = json!({"serve_at": "2027-02-06T18:30", "now": "2027-02-03T09:00", "kitchen": {"hobs": 6, "hands": 2}, "dishes": dishes});
     serde_json::from_value(request).unwrap()
 }
 

@@ -157,10 +157,10 @@ mod tests {
     #[test]
     fn local_times_are_read_in_the_zone_and_offsets_win() {
         let helsinki = zone("zone", "Europe/Helsinki").unwrap();
-        let local = instant("bell", "2027-02-05T19:00", &helsinki).unwrap();
+        let local = instant("serve_at", "2027-02-05T19:00", &helsinki).unwrap();
         assert_eq!(local, "2027-02-05T17:00:00Z".parse().unwrap());
-        assert_eq!(instant("bell", "2027-02-05T19:00:00+02:00", &helsinki).unwrap(), local);
-        assert_eq!(instant("bell", "soon", &helsinki).unwrap_err().field, "bell");
+        assert_eq!(instant("serve_at", "2027-02-05T19:00:00+02:00", &helsinki).unwrap(), local);
+        assert_eq!(instant("serve_at", "soon", &helsinki).unwrap_err().field, "serve_at");
     }
 
     #[test]
@@ -183,9 +183,10 @@ mod tests {
     #[test]
     fn nights_reach_as_far_as_a_bell_may_lie() {
         let from: Timestamp = "2027-01-01T12:00:00Z".parse().unwrap();
-        let (early, bell) = (plus_minutes(from, -4.0 * 1440.0), plus_minutes(from, 61.0 * 1440.0));
-        let nights = spans("asleep", &[Hours("23:00".into(), "06:30".into())], early, bell, &TimeZone::UTC).unwrap();
-        assert!(nights.last().unwrap().end > plus_minutes(bell, -1440.0), "{:?}", nights.last());
+        let (early, serve_at) = (plus_minutes(from, -4.0 * 1440.0), plus_minutes(from, 61.0 * 1440.0));
+        let nights =
+            spans("asleep", &[Hours("23:00".into(), "06:30".into())], early, serve_at, &TimeZone::UTC).unwrap();
+        assert!(nights.last().unwrap().end > plus_minutes(serve_at, -1440.0), "{:?}", nights.last());
         assert_eq!(nights.len(), 65);
     }
 

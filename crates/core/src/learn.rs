@@ -72,7 +72,7 @@ pub fn learned(case: &Case, update: &Update) -> Learned {
             usual if (0.95..1.05).contains(&usual) => log::lid_usual(),
             times => log::lid_lets_by(times),
         }),
-        resistance_ln: butcher(case, &posterior(&|i| update.drawn.pieces[0][i].resistance.ln()), &mut words),
+        toughness_ln: butcher(case, &posterior(&|i| update.drawn.pieces[0][i].toughness.ln()), &mut words),
     };
     Learned { known, words: words.into_iter().map(|said| case.voice.render(said)).collect() }
 }
@@ -105,8 +105,8 @@ fn teaches(after: &Belief, before: &Belief) -> bool {
 
 /// How tough this butcher's meat is: an animal says a little of the next one.
 fn butcher(case: &Case, animal: &Belief, words: &mut Vec<Message>) -> Option<Belief> {
-    let spread = case.main().facts.resistance_ln_sigma.max(RESISTANCE_LN_SIGMA);
-    let before = case.known.resistance_ln.unwrap_or(Belief { mean: 0.0, sigma: spread });
+    let spread = case.main().facts.toughness_ln_sigma.max(RESISTANCE_LN_SIGMA);
+    let before = case.known.toughness_ln.unwrap_or(Belief { mean: 0.0, sigma: spread });
     if !teaches(animal, &before) {
         return None;
     }
@@ -174,9 +174,9 @@ mod tests {
     fn a_tough_animal_says_a_little_of_the_butcher() {
         let case = request(None).resolve().unwrap();
         let firm = [Evidence::Check { at_s: 3.4 * 3600.0, found: Check::Firm }];
-        let tough = learned(&case, &update(&case, &firm, None).unwrap()).known.resistance_ln.unwrap();
+        let tough = learned(&case, &update(&case, &firm, None).unwrap()).known.toughness_ln.unwrap();
         assert!(tough.mean > 0.02 && tough.mean < 0.2 && tough.sigma <= 0.18, "{tough:?}");
         let ready = |known| forecast(&request(known)).unwrap().ready_min.p50.unwrap();
-        assert!(ready(Some(Known { resistance_ln: Some(tough), ..Known::default() })) > ready(None));
+        assert!(ready(Some(Known { toughness_ln: Some(tough), ..Known::default() })) > ready(None));
     }
 }

@@ -57,7 +57,7 @@ pub struct Plan {
     #[schema(minimum = 1, maximum = 200)]
     pub people: u32,
     /// Plates on the table.
-    pub bell: Timestamp,
+    pub serve_at: Timestamp,
     /// The chance of being ready that it is made for; the kitchen's own where not given.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     #[schema(minimum = 0.5, maximum = 0.99)]
@@ -230,15 +230,15 @@ impl Plan {
         }
         check_pins("pins", &self.pins, MAX_PINS)?;
         check_pins("laid", &self.laid, MAX_LAID)?;
-        check_instant("bell", self.bell)
+        check_instant("serve_at", self.serve_at)
     }
 
     /// What of this dish holds for another of the same meal too; none where that has it already, or is of another meal.
     pub fn alike(&self, other: &Self) -> Option<Self> {
         let meal = self.meal.as_ref()?;
         let theirs = other.meal.as_ref().filter(|theirs| theirs.id == meal.id)?;
-        let same = theirs == meal && other.bell == self.bell;
-        (!same).then(|| Self { bell: self.bell, meal: Some(meal.clone()), ..other.clone() })
+        let same = theirs == meal && other.serve_at == self.serve_at;
+        (!same).then(|| Self { serve_at: self.serve_at, meal: Some(meal.clone()), ..other.clone() })
     }
 
     /// The chance of being ready that this plan is made for.

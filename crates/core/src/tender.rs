@@ -55,8 +55,8 @@ pub struct Wears {
 
 /// The goal for a cut eaten in a way, in surroundings that bear on how soon it goes too far.
 pub fn goal(facts: &CutFacts, eaten_as: EatenAs, age: Age, grass_fed: bool, wears: Wears) -> Goal {
-    let resistance = facts.resistance * age.factor() * if grass_fed { 1.1 } else { 1.0 };
-    let enough = eaten_as.enough() * resistance;
+    let toughness = facts.toughness * age.factor() * if grass_fed { 1.1 } else { 1.0 };
+    let enough = eaten_as.enough() * toughness;
     let margin = match (eaten_as, facts.dry_risk) {
         (EatenAs::Slice, _) => 1.5,
         (_, DryRisk::High) if !wears.small_and_wet => 1.6,
@@ -67,7 +67,7 @@ pub fn goal(facts: &CutFacts, eaten_as: EatenAs, age: Age, grass_fed: bool, wear
     };
     // Never below enough: what is ready is not, in the same moment, ruined.
     let margin = if wears.rolling_boil { f64::max(margin * 0.7, 1.05) } else { margin };
-    Goal { enough, middle_share: MIDDLE_SHARE, too_far: enough * margin, resistance }
+    Goal { enough, middle_share: MIDDLE_SHARE, overcooked: enough * margin, toughness }
 }
 
 /// What a cook found on testing the meat: the softest word that already fits.
@@ -172,11 +172,12 @@ mod tests {
         };
         let young = goal(Cut::Chuck, EatenAs::Fork, Age::Young, false, false);
         assert!(
-            (young.enough - EatenAs::Fork.enough()).abs() < 1e-12 && (young.too_far / young.enough - 2.6).abs() < 1e-9
+            (young.enough - EatenAs::Fork.enough()).abs() < 1e-12
+                && (young.overcooked / young.enough - 2.6).abs() < 1e-9
         );
         let old = goal(Cut::Chuck, EatenAs::Fork, Age::Mature, true, false);
         assert!((old.enough / young.enough - 1.54).abs() < 1e-9);
-        let margin = |goal: Goal| goal.too_far / goal.enough;
+        let margin = |goal: Goal| goal.overcooked / goal.enough;
         assert!((margin(goal(Cut::Brisket, EatenAs::Slice, Age::Young, false, false)) - 1.5).abs() < 1e-9);
         assert!((margin(goal(Cut::Topside, EatenAs::Fork, Age::Young, false, false)) - 1.6).abs() < 1e-9);
         let bites = super::goal(

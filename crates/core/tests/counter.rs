@@ -14,7 +14,7 @@ fn asked(changed: Value) -> Matched {
 
 fn asked_in(kitchen: &Kitchen, changed: Value) -> Matched {
     let mut request = json!({
-        "cut": "chuck", "mass_kg": 2.0, "people": 6, "now": "2027-02-06T08:00", "bell": "2027-02-06T18:30",
+        "cut": "chuck", "mass_kg": 2.0, "people": 6, "now": "2027-02-06T08:00", "serve_at": "2027-02-06T18:30",
         "price_per_kg": 12.0, "members": 64,
     });
     for (field, value) in changed.as_object().unwrap() {
@@ -39,9 +39,12 @@ fn figures(text: &str, unit: &str) -> Vec<f64> {
 fn an_american_oven_is_set_in_steps_of_its_own_dial() {
     let us = asked(json!({"units": "us"}));
     let ovens: Vec<&str> = choices(&us).iter().map(|choice| choice.name.as_str()).collect();
-    let dials: Vec<f64> =
-        ovens.iter().filter(|name| name.contains("oven")).flat_map(|name| figures(name, "°F")).collect();
-    assert!(dials.len() >= 3 && dials.iter().all(|dial| dial % 25.0 == 0.0), "{ovens:?}");
+    let (steam, oven): (Vec<_>, Vec<_>) =
+        ovens.iter().filter(|name| name.contains("oven")).partition(|name| name.starts_with("Steam oven"));
+    for (dials, step) in [(oven, 25.0), (steam, 5.0)] {
+        let dials: Vec<f64> = dials.into_iter().flat_map(|name| figures(name, "°F")).collect();
+        assert!(dials.len() >= 3 && dials.iter().all(|dial| dial % step == 0.0), "{ovens:?}");
+    }
     assert!(ovens.iter().all(|name| !name.contains("°C")), "{ovens:?}");
 }
 
@@ -136,11 +139,11 @@ fn the_latest_start_leaves_the_certainty_that_was_asked_for() {
 
 #[test]
 fn a_dish_in_two_goes_counts_the_night_between_them() {
-    let matched = asked(json!({"now": "2027-02-05T09:00", "bell": "2027-02-06T15:00", "eaten_as": "slice"}));
+    let matched = asked(json!({"now": "2027-02-05T09:00", "serve_at": "2027-02-06T15:00", "eaten_as": "slice"}));
     let chilled = matched.two_stage.iter().find(|choice| choice.id.contains("day_before")).unwrap();
     assert!(chilled.ready_min.p10.unwrap() > 600.0 + 60.0, "{:?}", chilled.ready_min);
     let start = chilled.start_by.unwrap();
-    assert!(minutes_between(start, matched.bell) > 720.0, "{start}");
+    assert!(minutes_between(start, matched.serve_at) > 720.0, "{start}");
 }
 
 #[test]

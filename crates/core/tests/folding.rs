@@ -22,7 +22,7 @@ fn opened() -> Timestamp {
 
 fn plan() -> Plan {
     serde_json::from_value(serde_json::json!({
-        "name": "Shin", "bell": "2027-02-06T16:30:00Z",
+        "name": "Shin", "serve_at": "2027-02-06T16:30:00Z",
         "forecast": {"cut": "shin", "mass_kg": 1.8, "method": "braise", "members": 48},
     }))
     .unwrap()
@@ -36,7 +36,7 @@ fn happened() -> impl Strategy<Value = Happened> {
     let found =
         prop_oneof![Just(Check::Firm), Just(Check::Slice), Just(Check::Fork), Just(Check::Pull), Just(Check::Spoon)];
     prop_oneof![
-        2 => Just(Happened::MetHeat {}),
+        2 => Just(Happened::OnTheHeat {}),
         4 => tasks().prop_map(|task| Happened::TaskDone { task }),
         1 => tasks().prop_map(|task| Happened::TaskTaken { task, hands: "Runa".into() }),
         3 => (-40.0..400.0f64).prop_map(|celsius| Happened::CoreReading { celsius }),
@@ -52,7 +52,7 @@ fn happened() -> impl Strategy<Value = Happened> {
         1 => Just(Happened::Changed { method: Some(Method::KeepWarm), heat: None, lid: None, halved: false }),
         2 => prop_oneof![Just(Happened::HeatOff {}), Just(Happened::HeatOn {})],
         1 => (0.5..60.0f64).prop_map(|min| Happened::Opened { min }),
-        1 => (0i64..900).prop_map(|minute| Happened::BellMoved { bell: plus_minutes(opened(), minute as f64) }),
+        1 => (0i64..900).prop_map(|minute| Happened::ServeAtMoved { serve_at: plus_minutes(opened(), minute as f64) }),
         1 => (0.0..30.0f64).prop_map(|mm| Happened::FatMeasured { mm }),
         1 => prop_oneof![Just(ProbeIn::Meat), Just(ProbeIn::Pot), Just(ProbeIn::Air), Just(ProbeIn::Aside)]
             .prop_map(|into| Happened::ProbePut { probe: "galley".into(), into }),
@@ -99,7 +99,7 @@ proptest! {
         let events: Vec<Event> = history
             .into_iter()
             .enumerate()
-            .map(|(i, (minute, happened))| Event { id: Uuid::from_u128(i as u128), at: opened() + SignedDuration::from_mins(minute), happened, screen: None })
+            .map(|(i, (minute, happened))| Event { id: Uuid::from_u128(i as u128), at: opened() + SignedDuration::from_mins(minute), happened, device: None })
             .collect();
         let now = opened() + SignedDuration::from_mins(now);
         let cook = view(&plan(), &Kitchen::default(), opened(), &events, &traces, now).unwrap();
@@ -132,12 +132,12 @@ proptest! {
         let mut events: Vec<Event> = history
             .into_iter()
             .enumerate()
-            .map(|(i, (minute, happened))| Event { id: Uuid::from_u128(i as u128), at: opened() + SignedDuration::from_mins(minute), happened, screen: None })
+            .map(|(i, (minute, happened))| Event { id: Uuid::from_u128(i as u128), at: opened() + SignedDuration::from_mins(minute), happened, device: None })
             .collect();
         let now = opened() + SignedDuration::from_mins(800);
         let last = events.pop().unwrap();
         let before = view(&plan(), &Kitchen::default(), opened(), &events, &[], now).unwrap();
-        let undo = Event { id: Uuid::from_u128(99), at: now, happened: Happened::Undone { event: last.id }, screen: None };
+        let undo = Event { id: Uuid::from_u128(99), at: now, happened: Happened::Undone { event: last.id }, device: None };
         // An undo that was itself to come may have named it already; then there is nothing to compare.
         let named = events.iter().any(|event| matches!(event.happened, Happened::Undone { event } if event == last.id));
         events.extend([last, undo]);
@@ -156,10 +156,10 @@ fn a_taste_of_the_pot_corrects_its_salt_and_taking_it_back_does_too() {
         id: Uuid::from_u128(id),
         at: opened() + SignedDuration::from_mins(minute),
         happened,
-        screen: None,
+        device: None,
     };
     let pot = |more: Vec<Event>| {
-        let events: Vec<Event> = [at(1, 30, Happened::MetHeat {})].into_iter().chain(more).collect();
+        let events: Vec<Event> = [at(1, 30, Happened::OnTheHeat {})].into_iter().chain(more).collect();
         view(&plan, &Kitchen::default(), opened(), &events, &[], opened() + SignedDuration::from_mins(150)).unwrap().pot
     };
     let tasted = |salt| at(2, 120, Happened::Tasted { salt });

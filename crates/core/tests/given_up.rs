@@ -57,10 +57,10 @@ fn a_forecast_with_all_that_explains_it() {
 #[test]
 fn every_way_for_a_cut_and_every_cut_every_way() {
     let asked = json!({
-        "cut": "brisket", "mass_kg": 2.5, "now": "2027-02-05T09:00", "bell": "2027-02-05T14:00", "recipe": "3 h at 150 °C",
+        "cut": "brisket", "mass_kg": 2.5, "now": "2027-02-05T09:00", "serve_at": "2027-02-05T14:00", "recipe": "3 h at 150 °C",
     });
     whole_or_none(|kitchen| match_ways(&read(asked.clone()), kitchen, now()));
-    let bought = json!({"method": "braise", "people": 6, "now": "2027-02-05T09:00", "bell": "2027-02-05T19:00"});
+    let bought = json!({"method": "braise", "people": 6, "now": "2027-02-05T09:00", "serve_at": "2027-02-05T19:00"});
     whole_or_none(|kitchen| match_ways(&read(bought.clone()), kitchen, now()));
     whole_or_none(overview);
 }
@@ -80,12 +80,12 @@ fn a_meal_that_is_late_with_its_ways_out() {
         })
     };
     let asked = json!({
-        "zone": "Europe/Helsinki", "bell": "2027-02-05T12:00", "now": "2027-02-05T10:00",
+        "zone": "Europe/Helsinki", "serve_at": "2027-02-05T12:00", "now": "2027-02-05T10:00",
         "dishes": [dish("Lake-ice shin", 150.0), dish("Shore pot", 170.0)],
     });
     whole_or_none(|kitchen| meal_sheet(&read(asked.clone()), kitchen, now()));
     let plan: Plan = read(json!({
-        "name": "Lake-ice shin", "bell": "2027-02-05T10:00:00Z", "forecast": {"cut": "shin", "method": "braise", "members": 48},
+        "name": "Lake-ice shin", "serve_at": "2027-02-05T10:00:00Z", "forecast": {"cut": "shin", "method": "braise", "members": 48},
     }));
     whole_or_none(|kitchen| work_back(&plan, kitchen, now()));
 }
@@ -93,10 +93,14 @@ fn a_meal_that_is_late_with_its_ways_out() {
 #[test]
 fn a_cook_at_work_with_what_could_be_done_and_what_goes_wrong() {
     let plan: Plan = read(json!({
-        "name": "Lake-ice shin", "bell": "2027-02-05T15:00:00Z", "forecast": {"cut": "shin", "method": "braise", "members": 48},
+        "name": "Lake-ice shin", "serve_at": "2027-02-05T15:00:00Z", "forecast": {"cut": "shin", "method": "braise", "members": 48},
     }));
-    let events =
-        [Event { id: Uuid::from_u128(1), at: plus_minutes(now(), 60.0), happened: Happened::MetHeat {}, screen: None }];
+    let events = [Event {
+        id: Uuid::from_u128(1),
+        at: plus_minutes(now(), 60.0),
+        happened: Happened::OnTheHeat {},
+        device: None,
+    }];
     let later = plus_minutes(now(), 150.0);
     whole_or_none(|kitchen| view(&plan, kitchen, now(), &events, &[], later));
     whole_or_none(|kitchen| what_if(&plan, kitchen, now(), &events, &[], later));

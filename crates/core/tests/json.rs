@@ -71,16 +71,16 @@ fn an_object_of_one_of_several_kinds_is_read_wherever_its_kind_stands_and_its_fi
         "[0].happened.celsius: \"hot\" can't be used; it must be a number"
     );
     assert!(
-        fault(r#"{"kind": "sang"}"#).starts_with("[0].happened: \"sang\" can't be used; it must be one of met_heat")
+        fault(r#"{"kind": "sang"}"#).starts_with("[0].happened: \"sang\" can't be used; it must be one of on_the_heat")
     );
     assert!(fault(r#"{"celsius": 3}"#).starts_with("[0].happened.kind is missing"));
-    assert!(fault(r#"{"kind": "met_heat", "moon": 3}"#).starts_with("[0].happened.moon: this field can't be used"));
+    assert!(fault(r#"{"kind": "on_the_heat", "moon": 3}"#).starts_with("[0].happened.moon: this field can't be used"));
 }
 
 #[test]
 fn instants_and_ids_are_asked_for_in_words() {
     let event = |id: &str, at: &str| {
-        let text = format!(r#"{{"id": "{id}", "at": "{at}", "happened": {{"kind": "met_heat"}}}}"#);
+        let text = format!(r#"{{"id": "{id}", "at": "{at}", "happened": {{"kind": "on_the_heat"}}}}"#);
         read::<Event>(text.as_bytes()).unwrap_err().to_string()
     };
     let at = event("00000000-0000-4000-8000-000000000001", "yesterday");
@@ -118,7 +118,7 @@ fn figures_are_read_from_an_address() {
 fn what_was_kept_is_read_without_the_fields_that_are_no_longer_known() {
     let plan = |more: Value| {
         let mut plan = json!({
-            "name": "Lake-ice shin", "bell": "2027-02-06T16:30:00Z",
+            "name": "Lake-ice shin", "serve_at": "2027-02-06T16:30:00Z",
             "forecast": {"cut": "shin", "stages": [{"method": "smoke"}, {"method": "braise"}]},
         });
         plan.as_object_mut().unwrap().extend(more.as_object().unwrap().clone());

@@ -12,7 +12,7 @@ use ergastic_core::ways::Method;
 use jiff::Timestamp;
 use serde_json::{Value, json};
 
-fn foretold(request: Value) -> Forecast {
+fn predicted(request: Value) -> Forecast {
     forecast(&serde_json::from_value::<ForecastRequest>(request).unwrap()).unwrap()
 }
 
@@ -28,7 +28,7 @@ fn prepared(request: Value) -> Prepared {
 
 fn sheet(forecast: Value, people: u32) -> Sheet {
     let plan: Plan = serde_json::from_value(json!({
-        "name": "Lodge supper", "people": people, "bell": "2027-02-06T18:30:00Z", "forecast": forecast,
+        "name": "Lodge supper", "people": people, "serve_at": "2027-02-06T18:30:00Z", "forecast": forecast,
     }))
     .unwrap();
     work_back(&plan, &Kitchen::default(), "2027-02-05T08:00:00Z".parse().unwrap()).unwrap()
@@ -50,27 +50,27 @@ fn what_match_refuses_forecast_bench_and_sheet_say_in_the_same_words_and_still_c
         let ways = matched({
             let mut request = meat.clone();
             request["now"] = json!("2027-02-05T09:00");
-            request["bell"] = json!("2027-02-06T19:00");
+            request["serve_at"] = json!("2027-02-06T19:00");
             request
         });
         let way = ways.ways.iter().find(|way| way.best.method == method).unwrap();
         assert_eq!(way.best.verdict, Verdict::Unsuitable, "{cut:?} {method:?}");
         let mut request = meat.clone();
         request["method"] = json!(method);
-        let forecast = foretold(request.clone());
+        let forecast = predicted(request.clone());
         assert_eq!(said(&forecast, "unsuited"), Some(way.best.why.clone()), "{cut:?} {method:?}");
         assert!(forecast.ready_min.p50.is_some() || !forecast.notes.is_empty());
         let bench = prepared(request.clone());
         assert!(bench.warnings.iter().any(|warning| warning.id == "unsuited"), "{cut:?} {method:?}");
         assert!(sheet(request, 4).cautions.iter().any(|caution| caution.id == "unsuited"), "{cut:?} {method:?}");
     }
-    assert_eq!(said(&foretold(json!({"cut": "chuck", "method": "braise"})), "unsuited"), None);
+    assert_eq!(said(&predicted(json!({"cut": "chuck", "method": "braise"})), "unsuited"), None);
 }
 
 #[test]
 fn small_pieces_in_a_bare_pit_are_warned_of_and_a_joint_or_a_wrap_is_not() {
     let pit = |size_mm: [f64; 3], pieces: u32, wrap: Value| {
-        foretold(json!({"cut": "chuck", "mass_kg": 1.5, "size_mm": size_mm, "pieces": pieces, "method": "smoke",
+        predicted(json!({"cut": "chuck", "mass_kg": 1.5, "size_mm": size_mm, "pieces": pieces, "method": "smoke",
             "heat": {"pit_c": 110, "wrap": wrap}, "members": 32}))
     };
     assert!(said(&pit([40.0; 3], 22, Value::Null), "small_in_pit").is_some());
@@ -137,7 +137,7 @@ fn other_cuts_are_compared_at_the_size_at_hand() {
     let instead = |size_mm: [f64; 3], pieces: u32| {
         let found =
             matched(json!({"cut": "chuck", "mass_kg": 1.4, "size_mm": size_mm, "pieces": pieces, "eaten_as": "fork",
-            "kit": ["oven", "hob"], "now": "2027-02-05T09:00", "bell": "2027-02-05T19:00"}));
+            "kit": ["oven", "hob"], "now": "2027-02-05T09:00", "serve_at": "2027-02-05T19:00"}));
         found.substitutes.into_iter().find(|other| other.cut == Cut::Blade).unwrap()
     };
     let (bites, joint) = (instead([30.0; 3], 50), instead([80.0, 110.0, 150.0], 1));

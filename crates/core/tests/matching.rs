@@ -37,7 +37,7 @@ fn way(matched: &Matched, method: Method) -> &Choice {
 #[test]
 fn the_answer_reads_as_a_cook_would_weigh_it() {
     let matched = asked(serde_json::json!({
-        "cut": "shin", "mass_kg": 2.4, "people": 8, "now": "2027-02-06T08:00", "bell": "2027-02-06T16:30",
+        "cut": "shin", "mass_kg": 2.4, "people": 8, "now": "2027-02-06T08:00", "serve_at": "2027-02-06T16:30",
         "price_per_kg": 12.0,
     }));
     let mut lines = format!("{}\n", matched.sort_rule);
@@ -64,7 +64,7 @@ fn the_answer_reads_as_a_cook_would_weigh_it() {
 #[test]
 fn what_fits_comes_first_and_each_method_once() {
     let request = serde_json::json!({
-        "cut": "shin", "mass_kg": 1.9, "eaten_as": "fork", "now": "2027-02-06T12:00", "bell": "2027-02-06T16:50",
+        "cut": "shin", "mass_kg": 1.9, "eaten_as": "fork", "now": "2027-02-06T12:00", "serve_at": "2027-02-06T16:50",
     });
     let matched = asked(request.clone());
     let methods: std::collections::BTreeSet<&str> = matched.ways.iter().map(|way| way.best.method.key()).collect();
@@ -80,7 +80,7 @@ fn what_fits_comes_first_and_each_method_once() {
         assert!(!choice.why.is_empty() && choice.cost_per_portion.is_none());
     }
     for (field, value) in [
-        ("bell", serde_json::json!("later")),
+        ("serve_at", serde_json::json!("later")),
         ("mass_kg", serde_json::json!(-2.0)),
         ("zone", serde_json::json!("Lake/North")),
         ("kit", serde_json::json!([])),
@@ -98,7 +98,7 @@ fn what_fits_comes_first_and_each_method_once() {
 #[test]
 fn a_choice_is_what_its_plan_really_does() {
     let matched = asked(serde_json::json!({
-        "cut": "chuck", "mass_kg": 1.6, "thickness_mm": 75, "now": "2027-02-05T09:00", "bell": "2027-02-06T19:00",
+        "cut": "chuck", "mass_kg": 1.6, "thickness_mm": 75, "now": "2027-02-05T09:00", "serve_at": "2027-02-06T19:00",
     }));
     assert!(matched.two_stage.iter().any(|choice| choice.id == "two.day_before"));
     for choice in choices(&matched).into_iter().filter(|choice| choice.verdict == Verdict::Fits) {
@@ -107,7 +107,7 @@ fn a_choice_is_what_its_plan_really_does() {
         // A cap of fat a hair deeper takes a minute more to skim.
         assert!((sheet.finishing_min - choice.finishing_min).abs() <= 1.0, "{}", choice.id);
         // The sheet's thousand cooks say what the match's few dozen did.
-        let met = sheet.met_heat_at;
+        let met = sheet.heat_on_at;
         let by_match = plus_minutes(choice.start_by.unwrap(), choice.lead_min);
         let apart = minutes_between(met, by_match).abs();
         assert!(apart < 0.06 * choice.ready_min.p90.unwrap() + 10.0, "{}: {apart} min", choice.id);
@@ -117,12 +117,12 @@ fn a_choice_is_what_its_plan_really_does() {
 #[test]
 fn a_dish_of_the_day_before_is_warm_for_the_bell_and_chilled_before_bed() {
     let matched = asked(serde_json::json!({
-        "cut": "shin", "mass_kg": 2.4, "now": "2027-02-05T09:00", "bell": "2027-02-06T19:00",
+        "cut": "shin", "mass_kg": 2.4, "now": "2027-02-05T09:00", "serve_at": "2027-02-06T19:00",
         "asleep": [["22:30", "06:00"]],
     }));
     let day_before = matched.two_stage.iter().find(|choice| choice.id == "two.day_before").unwrap();
     let start = day_before.start_by.unwrap();
-    assert!(minutes_between(start, matched.bell) > 18.0 * 60.0, "{start}");
+    assert!(minutes_between(start, matched.serve_at) > 18.0 * 60.0, "{start}");
     let tender_at = plus_minutes(start, day_before.lead_min + day_before.ready_min.p50.unwrap());
     assert!((0.0..120.0).contains(&minutes_between(tender_at, day_before.lift_at)), "{tender_at}");
     assert!(day_before.cautions.iter().any(|caution| caution.id == "cooling"), "{:?}", day_before.cautions);
@@ -134,7 +134,7 @@ fn a_dish_of_the_day_before_is_warm_for_the_bell_and_chilled_before_bed() {
 #[test]
 fn the_kit_and_how_it_is_eaten_rule_out_ways_with_the_reason() {
     let matched = asked(serde_json::json!({
-        "cut": "chuck", "eaten_as": "slice", "kit": ["hob", "pit"], "now": "2027-02-05T09:00", "bell": "2027-02-05T19:00",
+        "cut": "chuck", "eaten_as": "slice", "kit": ["hob", "pit"], "now": "2027-02-05T09:00", "serve_at": "2027-02-05T19:00",
     }));
     assert_eq!(way(&matched, Method::Braise).plan.forecast.heat.as_ref().unwrap().set_c, None, "no oven, so the hob");
     let stew = way(&matched, Method::Stew);
@@ -149,7 +149,7 @@ fn the_kit_and_how_it_is_eaten_rule_out_ways_with_the_reason() {
 #[test]
 fn hours_asleep_and_away_move_the_start_and_are_said_where_they_clash() {
     let night = asked(serde_json::json!({
-        "cut": "brisket", "mass_kg": 5.5, "now": "2027-02-05T09:00", "bell": "2027-02-06T12:30",
+        "cut": "brisket", "mass_kg": 5.5, "now": "2027-02-05T09:00", "serve_at": "2027-02-06T12:30",
         "asleep": [["22:30", "06:30"]], "kit": ["pit", "coals", "oven", "hob"],
     }));
     let asleep = |at: Timestamp| {
@@ -169,7 +169,7 @@ fn hours_asleep_and_away_move_the_start_and_are_said_where_they_clash() {
         cut: Some(Cut::Brisket),
         mass_kg: Some(5.5),
         now: Some("2027-02-05T09:00".into()),
-        bell: Some("2027-02-06T12:30".into()),
+        serve_at: Some("2027-02-06T12:30".into()),
         asleep: Some(vec![Hours("22:30".into(), "06:30".into())]),
         ..Default::default()
     };
@@ -183,7 +183,7 @@ fn hours_asleep_and_away_move_the_start_and_are_said_where_they_clash() {
 fn each_rule_puts_its_own_first() {
     let sorted = |sort: &str| {
         asked(serde_json::json!({
-            "cut": "shin", "now": "2027-02-05T06:00", "bell": "2027-02-06T19:00", "sort": sort, "price_per_kg": 10.0,
+            "cut": "shin", "now": "2027-02-05T06:00", "serve_at": "2027-02-06T19:00", "sort": sort, "price_per_kg": 10.0,
         }))
     };
     let fits = |matched: &Matched, of: fn(&Choice) -> f64| -> Vec<f64> {
@@ -233,7 +233,7 @@ fn recipes_are_checked_before_they_are_cooked() {
     let right = check("chuck", "fork", "3½ h at 150 °C");
     assert!(right.chance > 0.8 && right.words.starts_with("That should do"), "{}", right.words);
     let long = check("topside", "slice", "13 hours on low in the slow cooker");
-    assert!(long.too_far > 0.8 && long.words.starts_with("Too long"), "{}", long.words);
+    assert!(long.overcooked > 0.8 && long.words.starts_with("Too long"), "{}", long.words);
     // Each guess can be changed, and changing it changes where it lands.
     let guessed = check("chuck", "fork", "2 to 3 h in a low oven, uncovered at the end for half an hour");
     assert_eq!(guessed.understood.stages.len(), 2);
@@ -243,7 +243,7 @@ fn recipes_are_checked_before_they_are_cooked() {
     for checked in [&short, &right, &long] {
         let lands = checked.lands;
         let all = lands.not_done + lands.slice + lands.fork + lands.probe + lands.pull + lands.spoon;
-        assert!((all - 1.0).abs() < 1e-4 && (checked.chance + checked.not_yet + checked.too_far - 1.0).abs() < 1e-4);
+        assert!((all - 1.0).abs() < 1e-4 && (checked.chance + checked.not_yet + checked.overcooked - 1.0).abs() < 1e-4);
         assert!(checked.tenderness[0] <= checked.tenderness[1] && checked.tenderness[1] <= checked.tenderness[2]);
     }
     // The equivalents are as soft as the recipe: on the hob that is longer than under pressure.
@@ -261,7 +261,7 @@ fn a_way_and_a_table_say_what_to_buy() {
     let bought = |json| asked(json).buy;
     let pulled = bought(serde_json::json!({
         "method": "braise", "eaten_as": "pull", "people": 8, "prices": {"chuck": 11.0, "shin": 9.0, "oxtail": 14.0},
-        "now": "2027-02-05T09:00", "bell": "2027-02-06T19:00",
+        "now": "2027-02-05T09:00", "serve_at": "2027-02-06T19:00",
     }));
     assert!(pulled.len() > 15 && pulled.windows(2).all(|pair| pair[0].verdict <= pair[1].verdict));
     let of = |cut: Cut| pulled.iter().find(|buy| buy.cut == cut).unwrap();
@@ -332,7 +332,7 @@ proptest! {
             mass_kg: Some(kilos),
             age: Some(age),
             now: Some("2027-02-05T06:00".into()),
-            bell: Some(plus_minutes("2027-02-05T06:00:00Z".parse().unwrap(), hours * 60.0).to_string()),
+            serve_at: Some(plus_minutes("2027-02-05T06:00:00Z".parse().unwrap(), hours * 60.0).to_string()),
             kit: Some(ThingKind::heaters().take(kit).collect()),
             eaten_as: Some(EatenAs::Fork),
             members: Some(16),
@@ -354,10 +354,10 @@ proptest! {
 
 #[test]
 fn short_of_time_says_what_would_make_it_and_what_that_loses() {
-    let hurried = |bell: &str, kit: &[&str]| {
+    let hurried = |serve_at: &str, kit: &[&str]| {
         asked(serde_json::json!({
             "cut": "chuck", "mass_kg": 1.8, "people": 6, "eaten_as": "fork", "kit": kit,
-            "now": "2027-02-05T16:00", "bell": bell,
+            "now": "2027-02-05T16:00", "serve_at": serve_at,
         }))
     };
     // Chuck for six in two hours and a quarter: with a pressure pot it can be done.
@@ -378,7 +378,7 @@ fn short_of_time_says_what_would_make_it_and_what_that_loses() {
 #[test]
 fn a_kitchen_without_a_hob_plans_without_one() {
     let matched = asked(serde_json::json!({
-        "cut": "chuck", "mass_kg": 1.6, "kit": ["coals", "pit"], "now": "2027-02-05T09:00", "bell": "2027-02-05T19:00",
+        "cut": "chuck", "mass_kg": 1.6, "kit": ["coals", "pit"], "now": "2027-02-05T09:00", "serve_at": "2027-02-05T19:00",
     }));
     let best = &matched.ways[0].best;
     assert_eq!(best.verdict, Verdict::Fits, "{}", best.name);
@@ -391,11 +391,11 @@ fn a_kitchen_without_a_hob_plans_without_one() {
     }
     // With an oven alone the pot gets all its heat there, and nothing is browned on air.
     let oven = asked(serde_json::json!({
-        "cut": "chuck", "mass_kg": 1.6, "kit": ["oven"], "now": "2027-02-05T09:00", "bell": "2027-02-05T19:00",
+        "cut": "chuck", "mass_kg": 1.6, "kit": ["oven"], "now": "2027-02-05T09:00", "serve_at": "2027-02-05T19:00",
     }));
     let best = &oven.ways[0].best;
     let with_hob = asked(serde_json::json!({
-        "cut": "chuck", "mass_kg": 1.6, "kit": ["oven", "hob"], "now": "2027-02-05T09:00", "bell": "2027-02-05T19:00",
+        "cut": "chuck", "mass_kg": 1.6, "kit": ["oven", "hob"], "now": "2027-02-05T09:00", "serve_at": "2027-02-05T19:00",
     }));
     let same = choices(&with_hob).into_iter().find(|choice| choice.id == best.id).unwrap();
     assert!(best.plan.prepare.sear == Sear::None && best.ready_min.p50 > same.ready_min.p50, "{}", best.name);
@@ -422,7 +422,7 @@ fn much_less_is_bought_for_bread_than_for_a_plate_and_nobody_dines_on_tendon() {
 fn meat_that_nobody_weighed_is_enough_for_those_who_eat() {
     let for_them = |people: u32| {
         asked(
-            serde_json::json!({"cut": "chuck", "people": people, "bell": "2027-02-05T19:00", "now": "2027-02-05T09:00"}),
+            serde_json::json!({"cut": "chuck", "people": people, "serve_at": "2027-02-05T19:00", "now": "2027-02-05T09:00"}),
         )
     };
     let (two, twelve) = (for_them(2), for_them(12));
@@ -451,10 +451,10 @@ fn a_kitchen_of_counts_and_its_height_are_those_of_the_question() {
 
 #[test]
 fn a_serving_time_in_the_hour_that_comes_twice_says_which_it_took() {
-    let at = |bell: &str| {
-        let request = serde_json::json!({"cut": "shin", "now": "2027-10-30T12:00", "bell": bell, "zone": "Europe/Helsinki",
+    let at = |serve_at: &str| {
+        let request = serde_json::json!({"cut": "shin", "now": "2027-10-30T12:00", "serve_at": serve_at, "zone": "Europe/Helsinki",
             "only_ways": true});
-        asked(request).assumed.into_iter().find(|assumed| assumed.field == "bell")
+        asked(request).assumed.into_iter().find(|assumed| assumed.field == "serve_at")
     };
     assert!(at("2027-10-31T03:30").unwrap().why.contains("the first of the two"));
     assert_eq!(at("2027-10-31T04:30"), None);

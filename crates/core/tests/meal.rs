@@ -30,7 +30,7 @@ fn story(sheet: &MealSheet) -> String {
     let mut lines = format!(
         "start {}, plates {}, late {} min\n",
         clock(sheet, sheet.start_at),
-        clock(sheet, sheet.serve_at),
+        clock(sheet, sheet.served_at),
         sheet.late_min
     );
     for change in &sheet.clock_changes {
@@ -49,8 +49,8 @@ fn story(sheet: &MealSheet) -> String {
         writeln!(lines, "but: {}", conflict.text).unwrap();
     }
     for way in &sheet.ways_out {
-        let meets = if way.meets_bell { " (meets the bell)" } else { "" };
-        writeln!(lines, "or: {} → {}{meets}", way.text, clock(sheet, way.plates_at)).unwrap();
+        let meets = if way.on_time { " (meets the bell)" } else { "" };
+        writeln!(lines, "or: {} → {}{meets}", way.text, clock(sheet, way.served_at)).unwrap();
     }
     lines
 }
@@ -58,7 +58,7 @@ fn story(sheet: &MealSheet) -> String {
 /// Four dishes for fourteen, two of them over the night in which the clocks go back.
 fn lodge_supper() -> Value {
     json!({
-        "zone": "Europe/Helsinki", "bell": "2027-10-31T18:30", "now": "2027-10-30T09:00", "certainty": 0.9,
+        "zone": "Europe/Helsinki", "serve_at": "2027-10-31T18:30", "now": "2027-10-30T09:00", "certainty": 0.9,
         "kitchen": {"ovens": 1, "hobs": 4, "pits": 1, "pit_holds_itself": true, "pressure_pots": 1, "hands": 1, "pans": 1},
         "asleep": [["23:00", "06:30"]], "away": [["2027-10-31T10:00", "2027-10-31T11:30"]],
         "dishes": [
@@ -101,7 +101,7 @@ fn assert_sound(sheet: &MealSheet, request: &Value) {
     let hours = |field: &str| {
         let given = serde_json::from_value(request[field].clone()).unwrap_or_default();
         let given: Vec<ergastic_core::clock::Hours> = given;
-        spans(field, &given, sheet.start_at, sheet.serve_at, &in_zone).unwrap()
+        spans(field, &given, sheet.start_at, sheet.served_at, &in_zone).unwrap()
     };
     let away = [hours("asleep"), hours("away")].concat();
     let overlaps = |a: &MealTask, from: Timestamp, to: Timestamp| a.start < to && from < a.end;
@@ -145,9 +145,9 @@ fn assert_sound(sheet: &MealSheet, request: &Value) {
     let last = sheet.tasks.iter().map(|task| task.end).max().unwrap();
     let plates: Vec<_> = sheet.tasks.iter().filter(|task| task.end == last).collect();
     // Where nobody is up at the bell, plates wait for it a little.
-    let waits = minutes_between(last, sheet.serve_at);
+    let waits = minutes_between(last, sheet.served_at);
     assert!((0.0..=40.0).contains(&waits) || excused(&plates), "the last plate waits {waits} min for the bell");
-    assert!((minutes_between(sheet.bell, sheet.serve_at).max(0.0) - sheet.late_min).abs() < 1e-6);
+    assert!((minutes_between(sheet.serve_at, sheet.served_at).max(0.0) - sheet.late_min).abs() < 1e-6);
 }
 
 /// Ways a dish of a meal can be cooked.
@@ -198,7 +198,7 @@ proptest! {
             .collect();
         let asleep = if asleep { json!([["22:30", "06:15"]]) } else { json!([]) };
         let request = json!({
-            "zone": zones[in_zone], "now": now, "bell": now + jiff::SignedDuration::from_hours(hours),
+            "zone": zones[in_zone], "now": now, "serve_at": now + jiff::SignedDuration::from_hours(hours),
             "kitchen": {"hands": hands, "ovens": ovens, "pit_holds_itself": hours % 2 == 0}, "asleep": asleep, "dishes": dishes,
         });
         match meal_sheet_anywhere(&asked(request.clone()), now) {
@@ -212,7 +212,7 @@ proptest! {
 /// A braise for eight, a day ahead.
 fn shin() -> Value {
     json!({
-        "zone": "Europe/Helsinki", "bell": "2027-02-06T18:30", "now": "2027-02-05T08:00", "asleep": [["23:00", "06:30"]],
+        "zone": "Europe/Helsinki", "serve_at": "2027-02-06T18:30", "now": "2027-02-05T08:00", "asleep": [["23:00", "06:30"]],
         "kitchen": {"ovens": 1, "hobs": 4, "pans": 1, "hands": 1},
         "dishes": [{"name": "Lake-ice shin", "people": 8,
             "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise", "eaten_as": "fork", "members": 64},
@@ -229,14 +229,14 @@ fn a_later_bell_that_is_offered_is_kept_whatever_the_hour() {
         request["asleep"] = json!([["22:00", "06:30"]]);
         let now = "2027-02-05T00:10:00[Europe/Helsinki]".parse::<ZonedDateTime>().unwrap() + hour.hours();
         request["now"] = now.strftime("%FT%R").to_string().into();
-        request["bell"] = (now.clone() + 2.hours()).strftime("%FT%R").to_string().into();
+        request["serve_at"] = (now.clone() + 2.hours()).strftime("%FT%R").to_string().into();
         let late = sheet(request.clone());
-        let Some(WayChange::Bell { bell }) = late.ways_out.last().map(|way| way.change.clone()) else {
+        let Some(WayChange::ServeAt { serve_at }) = late.ways_out.last().map(|way| way.change.clone()) else {
             panic!("at {now} no later bell is offered");
         };
         through_the_night += u32::from(late.conflicts.len() > 1);
         request["now"] = (now.clone() + 4.minutes()).strftime("%FT%R").to_string().into();
-        request["bell"] = bell.to_zoned_datetime(now.time_zone().clone()).strftime("%FT%R").to_string().into();
+        request["serve_at"] = serve_at.to_zoned_datetime(now.time_zone().clone()).strftime("%FT%R").to_string().into();
         let kept = sheet(request);
         assert!(kept.late_min == 0.0 && kept.conflicts.is_empty(), "at {now}: {:?}", kept.conflicts);
     }

@@ -26,7 +26,7 @@ fn impossible(problem: &Problem, placing: &ergastic_schedule::Placing) -> Vec<Br
             broken,
             Broken::WaitsTooLong { .. }
                 | Broken::CutShort { .. }
-                | Broken::EarlyForTheBell { .. }
+                | Broken::EarlyForServing { .. }
                 | Broken::LeftAlone { .. }
         );
         !wait
@@ -111,7 +111,7 @@ fn morning(seed: u64, salted: bool) -> MealSheet {
             json!({"people": random.random_range(4..=8), "forecast": forecast, "prepare": prepare})
         })
         .collect();
-    let request = json!({"zone": "Europe/Helsinki", "bell": "2027-02-06T18:30", "now": "2027-02-06T08:00",
+    let request = json!({"zone": "Europe/Helsinki", "serve_at": "2027-02-06T18:30", "now": "2027-02-06T08:00",
         "dishes": dishes, "problem": true});
     let request: SheetRequest = serde_json::from_value(request).unwrap();
     meal_sheet_anywhere(&request, Timestamp::UNIX_EPOCH).unwrap()
@@ -120,7 +120,7 @@ fn morning(seed: u64, salted: bool) -> MealSheet {
 /// What a minute of every wait of a dish costs, all at once and each at its dearest.
 fn a_minute_of_every_wait(problem: &Problem, group: usize) -> f64 {
     let of_job = |job: &Job| match &job.place {
-        Place::Bell { price, beyond, .. } => price.max(*beyond),
+        Place::ServeAt { price, beyond, .. } => price.max(*beyond),
         Place::Near { price, .. } => *price,
         Place::Before(gaps) => gaps.iter().map(|gap| gap.under.max(gap.over).max(gap.beyond)).sum(),
     };
@@ -163,7 +163,7 @@ fn salting_ahead_costs_no_meal_its_hour_and_nothing_is_set_before_now() {
 
 #[test]
 fn the_shin_and_the_short_rib_are_on_time() {
-    let request = json!({"zone": "Europe/Helsinki", "bell": "2027-02-06T18:30", "now": "2027-02-06T08:00", "dishes": [
+    let request = json!({"zone": "Europe/Helsinki", "serve_at": "2027-02-06T18:30", "now": "2027-02-06T08:00", "dishes": [
         {"name": "Shin", "forecast": {"cut": "shin", "mass_kg": 1.3, "method": "braise"}},
         {"name": "Short rib", "forecast": {"cut": "short_rib", "mass_kg": 2.3, "method": "braise"}}]});
     let sheet = meal_sheet_anywhere(&serde_json::from_value(request).unwrap(), Timestamp::UNIX_EPOCH).unwrap();
@@ -172,7 +172,7 @@ fn the_shin_and_the_short_rib_are_on_time() {
 
 #[test]
 fn plates_that_are_pinned_after_the_bell_are_late() {
-    let request = json!({"zone": "Europe/Helsinki", "bell": "2027-02-06T18:30", "now": "2027-02-06T08:00",
+    let request = json!({"zone": "Europe/Helsinki", "serve_at": "2027-02-06T18:30", "now": "2027-02-06T08:00",
         "dishes": [{"forecast": {"cut": "chuck", "mass_kg": 1.3, "method": "braise", "members": 16}}],
         "pins": [{"task": "1-serve", "at": "2027-02-06T20:30"}]});
     let sheet = meal_sheet_anywhere(&serde_json::from_value(request).unwrap(), Timestamp::UNIX_EPOCH).unwrap();
@@ -182,10 +182,10 @@ fn plates_that_are_pinned_after_the_bell_are_late() {
 
 #[test]
 fn a_serving_time_in_the_hour_that_comes_twice_says_which_it_took() {
-    let request = json!({"zone": "Europe/Helsinki", "bell": "2027-10-31T03:30", "now": "2027-10-30T08:00",
+    let request = json!({"zone": "Europe/Helsinki", "serve_at": "2027-10-31T03:30", "now": "2027-10-30T08:00",
         "dishes": [{"forecast": {"cut": "chuck", "mass_kg": 1.3, "method": "braise", "members": 16}}]});
     let sheet = meal_sheet_anywhere(&serde_json::from_value(request).unwrap(), Timestamp::UNIX_EPOCH).unwrap();
-    let told = sheet.assumed.iter().find(|assumed| assumed.field == "bell").unwrap();
+    let told = sheet.assumed.iter().find(|assumed| assumed.field == "serve_at").unwrap();
     assert!(told.why.contains("twice") && told.why.contains("first"), "{told:?}");
-    assert_eq!(sheet.bell.to_string(), "2027-10-31T00:30:00Z");
+    assert_eq!(sheet.serve_at.to_string(), "2027-10-31T00:30:00Z");
 }

@@ -11,7 +11,7 @@ use jiff::Timestamp;
 use proptest::prelude::*;
 use serde_json::{Value, json};
 
-fn bell() -> Timestamp {
+fn serve_at() -> Timestamp {
     "2027-02-06T16:30:00Z".parse().unwrap()
 }
 
@@ -19,7 +19,7 @@ fn plan(forecast: Value, prepare: Value) -> Plan {
     let mut forecast = forecast;
     forecast["members"] = json!(24);
     serde_json::from_value(json!({
-        "name": "Lake-ice shin", "people": 6, "bell": bell(), "forecast": forecast, "prepare": prepare,
+        "name": "Lake-ice shin", "people": 6, "serve_at": serve_at(), "forecast": forecast, "prepare": prepare,
         "sides": [{"what": "barley", "min": 35}],
     }))
     .unwrap()
@@ -73,7 +73,7 @@ proptest! {
         }
         let dish = plan(forecast.clone(), document.clone());
         let kitchen = Kitchen::default();
-        let now = plus_minutes(bell(), -5.0 * 1440.0);
+        let now = plus_minutes(serve_at(), -5.0 * 1440.0);
         let Ok(sheet) = work_back(&dish, &kitchen, now) else { return Ok(()) };
         let there = |id: &str| sheet.tasks.iter().any(|task| task.id.to_string() == id);
         let pot = matches!(forecast["method"].as_str(), Some("braise" | "stew" | "pressure"));
@@ -159,7 +159,7 @@ fn the_pit_is_lit_with_its_own_wood() {
 #[test]
 fn the_hands_on_minutes_of_match_are_those_of_its_sheet() {
     let request: MatchRequest = serde_json::from_value(json!({
-        "cut": "chuck", "mass_kg": 1.6, "people": 6, "now": "2027-02-05T09:00", "bell": "2027-02-06T18:30", "zone": "Europe/Helsinki",
+        "cut": "chuck", "mass_kg": 1.6, "people": 6, "now": "2027-02-05T09:00", "serve_at": "2027-02-06T18:30", "zone": "Europe/Helsinki",
         "kit": ["oven", "hob"],
     }))
     .unwrap();
@@ -167,8 +167,8 @@ fn the_hands_on_minutes_of_match_are_those_of_its_sheet() {
     let now = "2027-02-05T07:00:00Z".parse().unwrap();
     let found = match_ways(&request, &kitchen, now).unwrap();
     let braise = found.ways.iter().find(|way| way.best.hands_on_min > 0.0).unwrap();
-    let dish = Plan { bell: bell(), ..braise.best.plan.clone() };
-    let sheet = work_back(&dish, &kitchen, plus_minutes(bell(), -2.0 * 1440.0)).unwrap();
+    let dish = Plan { serve_at: serve_at(), ..braise.best.plan.clone() };
+    let sheet = work_back(&dish, &kitchen, plus_minutes(serve_at(), -2.0 * 1440.0)).unwrap();
     let hands: f64 =
         sheet.tasks.iter().filter(|task| task.hands_on).map(|task| minutes_between(task.start, task.end)).sum();
     assert!((hands - braise.best.hands_on_min).abs() <= 0.15 * hands, "{hands} {}", braise.best.hands_on_min);
@@ -177,7 +177,7 @@ fn the_hands_on_minutes_of_match_are_those_of_its_sheet() {
 #[test]
 fn a_cook_started_from_a_meal_keeps_the_hours_of_its_sheet_for_as_long_as_they_can_be() {
     let kitchen = Kitchen::default();
-    let now = plus_minutes(bell(), -30.0 * 60.0);
+    let now = plus_minutes(serve_at(), -30.0 * 60.0);
     let shin = plan(json!({"cut": "shin", "mass_kg": 2.0, "method": "braise"}), json!({"salt_h": 12}));
     let heel =
         Plan { sides: Vec::new(), ..plan(json!({"cut": "heel", "mass_kg": 1.4, "method": "pressure"}), json!({})) };
@@ -193,10 +193,10 @@ fn a_cook_started_from_a_meal_keeps_the_hours_of_its_sheet_for_as_long_as_they_c
             let task = cook.tasks.iter().find(|task| task.task.id.to_string() == id).unwrap();
             assert_eq!(task.task.start, hour(number, id), "{number}-{id}");
         }
-        assert!(cook.late_min == 0.0 && cook.serve_at > hour(number, "serve"));
+        assert!(cook.late_min == 0.0 && cook.served_at > hour(number, "serve"));
         // An hour late into the pot the rest follows what is so.
         let met = plus_minutes(hour(number, "simmer"), 90.0);
-        let event = Event { id: uuid::Uuid::from_u128(1), at: met, happened: Happened::MetHeat {}, screen: None };
+        let event = Event { id: uuid::Uuid::from_u128(1), at: met, happened: Happened::OnTheHeat {}, device: None };
         let late = view(&dish, &kitchen, now, &[event], &[], met).unwrap();
         assert!(late.lift_at > hour(number, "lift") || late.band.ready.chance < cook.band.ready.chance);
     }

@@ -18,7 +18,7 @@ use serde_json::{Value, json};
 use uuid::Uuid;
 
 fn plan(forecast: Value, prepare: Value) -> Plan {
-    let plan = json!({"name": "Lake-ice shin", "people": 6, "bell": "2027-02-06T16:30:00Z", "forecast": forecast, "prepare": prepare});
+    let plan = json!({"name": "Lake-ice shin", "people": 6, "serve_at": "2027-02-06T16:30:00Z", "forecast": forecast, "prepare": prepare});
     serde_json::from_value(plan).unwrap()
 }
 
@@ -101,7 +101,7 @@ proptest! {
         prop_assert!((twice.forecast.mass_kg.unwrap() - 2.0 * kg).abs() <= 0.026);
         prop_assert_eq!(twice.forecast.thickness_mm, Some(60.0));
         prop_assert_eq!((twice.prepare.later[0].g, twice.prepare.ingredients[0].ml), (1200.0, Some(400.0)));
-        prop_assert_eq!((twice.people, twice.bell), (2 * people, dish.bell));
+        prop_assert_eq!((twice.people, twice.serve_at), (2 * people, dish.serve_at));
     }
 
     #[test]
@@ -141,8 +141,8 @@ fn the_same_dish_has_the_same_figures_at_the_bench_on_the_sheet_in_the_cook_and_
     let cook = dish.frozen(&kitchen).why(&Kitchen { altitude_m: 0.0, ..Kitchen::default() }).unwrap().forecast;
     for other in [&why, &cook] {
         assert_eq!(
-            (other.ready_min, other.too_far_min, other.gelatin_g),
-            (sheet.ready_min, sheet.too_far_min, sheet.gelatin_g)
+            (other.ready_min, other.overcooked_min, other.gelatin_g),
+            (sheet.ready_min, sheet.overcooked_min, sheet.gelatin_g)
         );
         assert_eq!(other.curve, sheet.curve);
     }
@@ -188,8 +188,8 @@ fn a_plan_is_cooked_in_the_pot_and_the_pan_that_it_names() {
     let taken: Vec<_> = sheet.things.iter().map(|taken| (taken.name.as_str(), taken.lent)).collect();
     assert_eq!(taken[..3], [("Wide pot", true), ("The oven", false), ("Black pan", false)]);
     let (pot, oven, pan) = (&sheet.things[0], &sheet.things[1], &sheet.things[2]);
-    assert!(pan.to <= sheet.met_heat_at && oven.from <= sheet.met_heat_at && oven.to == sheet.lift_at, "{oven:?}");
-    assert!(pot.from <= sheet.met_heat_at && pot.to > sheet.lift_at, "{pot:?}");
+    assert!(pan.to <= sheet.heat_on_at && oven.from <= sheet.heat_on_at && oven.to == sheet.lift_at, "{oven:?}");
+    assert!(pot.from <= sheet.heat_on_at && pot.to > sheet.lift_at, "{pot:?}");
     let minds = dish.at_the_bench(&kitchen).unwrap().minds;
     let mind = minds.heat.iter().find(|mind| mind.id == "lent_out").unwrap();
     assert!(sheet.conflicts.iter().any(|conflict| conflict.text == mind.text), "{}", mind.text);
@@ -198,20 +198,20 @@ fn a_plan_is_cooked_in_the_pot_and_the_pan_that_it_names() {
 #[test]
 fn each_way_is_drawn_at_its_latest_sure_start_and_lands_at_the_bell() {
     let asked: MatchRequest = serde_json::from_value(json!({
-        "cut": "shin", "mass_kg": 2.0, "now": "2027-02-05T07:00:00Z", "bell": "2027-02-05T19:00:00Z", "certainty": 0.9, "members": 64,
+        "cut": "shin", "mass_kg": 2.0, "now": "2027-02-05T07:00:00Z", "serve_at": "2027-02-05T19:00:00Z", "certainty": 0.9, "members": 64,
     }))
     .unwrap();
     let matched = match_ways(&asked, &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap();
     let mut drawn = 0;
     for way in matched.ways.iter().map(|way| &way.best) {
         let soonest = way.soonest.as_ref().unwrap();
-        assert!(soonest.begins >= matched.now && soonest.plates >= matched.bell);
+        assert!(soonest.begins >= matched.now && soonest.plates >= matched.serve_at);
         let Some(latest) = &way.latest else { continue };
         drawn += 1;
-        assert_eq!((latest.plates, latest.lift), (matched.bell, way.lift_at), "{}", way.name);
+        assert_eq!((latest.plates, latest.lift), (matched.serve_at, way.lift_at), "{}", way.name);
         assert_eq!(Some(latest.begins), way.start_by);
         assert!(
-            (minutes_between(latest.met_heat, latest.ready.p50.unwrap()) - way.ready_min.p50.unwrap()).abs() < 0.01
+            (minutes_between(latest.on_the_heat, latest.ready.p50.unwrap()) - way.ready_min.p50.unwrap()).abs() < 0.01
         );
         assert!((way.slack_min - minutes_between(matched.now, latest.begins)).abs() < 0.01);
         assert!(latest.ready.p90.unwrap() <= latest.lift, "nine in ten are tender by then: {}", way.name);
@@ -232,17 +232,17 @@ fn a_line_is_taken_back_put_back_and_put_at_its_true_time() {
         id: Uuid::from_u128(id),
         at: at(minute),
         happened,
-        screen: None,
+        device: None,
     };
     let seen = |events: &[Event]| view(&dish, &kitchen, opened, events, &[], at(200)).unwrap();
     let mut events =
-        vec![event(1, 60, Happened::MetHeat {}), event(2, 180, Happened::Check { found: Check::Slice, by: None })];
+        vec![event(1, 60, Happened::OnTheHeat {}), event(2, 180, Happened::Check { found: Check::Slice, by: None })];
     let logged = seen(&events);
     assert_eq!(logged.undo.as_ref().unwrap().name, "the check (slice)");
     assert!(logged.redo.is_none() && logged.log[1].words.contains("slice"));
     events.push(event(3, 190, Happened::Retimed { event: Uuid::from_u128(1), at: at(40) }));
     let moved = seen(&events);
-    assert_eq!((moved.met_heat_at, moved.log.len()), (Some(at(40)), 2), "a correction has no line of its own");
+    assert_eq!((moved.heat_on_at, moved.log.len()), (Some(at(40)), 2), "a correction has no line of its own");
     assert!(moved.log[0].corrected && moved.band.ready.p50 < logged.band.ready.p50);
     events.push(event(4, 191, Happened::Undone { event: Uuid::from_u128(2) }));
     let back = seen(&events);
@@ -250,7 +250,7 @@ fn a_line_is_taken_back_put_back_and_put_at_its_true_time() {
     events.push(event(5, 192, Happened::Undone { event: back.redo.unwrap().event }));
     assert_eq!(seen(&events).findings, 1);
     events.push(event(6, 193, Happened::Undone { event: Uuid::from_u128(3) }));
-    assert_eq!(seen(&events).met_heat_at, Some(at(60)), "a correction can be taken back");
+    assert_eq!(seen(&events).heat_on_at, Some(at(60)), "a correction can be taken back");
     let now = logged.now.unwrap();
     assert!(now.until > at(60) && logged.asks.ways[0].finds.len() == 6 && logged.asks.measures);
 }

@@ -6,9 +6,9 @@ use ergastic_core::plan::Plan;
 use ergastic_core::sheet::{TaskKind, Worked, work_back};
 
 /// A plan of chuck for four, eaten pulled, with a way of one's own.
-fn chuck_for(forecast: serde_json::Value, bell: &str) -> Plan {
+fn chuck_for(forecast: serde_json::Value, serve_at: &str) -> Plan {
     serde_json::from_value(serde_json::json!({
-        "name": "Chuck", "people": 4, "bell": bell, "target": "gravy", "thickener": "cornflour", "certainty": 0.9,
+        "name": "Chuck", "people": 4, "serve_at": serve_at, "target": "gravy", "thickener": "cornflour", "certainty": 0.9,
         "forecast": forecast, "prepare": {"salt_h": 0.0, "sear": "none"},
     }))
     .unwrap()
@@ -44,7 +44,7 @@ fn a_time_of_the_cooks_own_is_obeyed_and_answered_with_its_odds() {
         {"method": "braise", "heat": {"source": "oven", "set_c": 150}, "lid": "tight", "until": {"min": 120}},
         {"lid": "none", "until": {"min": 30}}]});
     let sheet = work_back(&chuck_for(chain, "2027-02-06T18:30:00Z"), &kitchen, now).unwrap();
-    let over_min = (sheet.lift_at.as_second() - sheet.met_heat_at.as_second()) as f64 / 60.0;
+    let over_min = (sheet.lift_at.as_second() - sheet.heat_on_at.as_second()) as f64 / 60.0;
     assert!((150.0..156.0).contains(&over_min) && sheet.ready[0].chance < 0.5, "{over_min}");
     assert!(sheet.conflicts[0].text.contains("2½ h in all"), "{:?}", sheet.conflicts);
 }
@@ -96,7 +96,7 @@ fn a_dish_that_no_flame_may_touch_starts_in_the_oven() {
         let now = "2027-02-06T10:00:00Z".parse().unwrap();
         work_back(&chuck_for(meat, "2027-02-06T20:00:00Z"), &Kitchen::default(), now).unwrap()
     };
-    let over_min = |sheet: &ergastic_core::sheet::Sheet| sheet.lift_at.as_second() - sheet.met_heat_at.as_second();
+    let over_min = |sheet: &ergastic_core::sheet::Sheet| sheet.lift_at.as_second() - sheet.heat_on_at.as_second();
     let iron = dish(serde_json::json!({"diameter_cm": 26, "height_cm": 13, "material": "iron", "lid": "tight"}));
     let simmers = |sheet: &ergastic_core::sheet::Sheet| {
         sheet.tasks.iter().find(|task| task.kind == TaskKind::Simmer).unwrap().what.clone()
@@ -133,7 +133,7 @@ fn a_pressure_pot_in_two_goes_puts_in_what_would_be_mush_and_closes_again() {
         let (braise, add, lift) = (at(TaskKind::Braise), at(TaskKind::Add), at(TaskKind::Lift));
         assert!(braise.end <= add.start && add.end <= lift.start, "{:?}", sheet.tasks);
         assert!(add.what.contains("otatoes") && sheet.late_min == 0.0, "{}", add.what);
-        assert!(sheet.met_heat_at < plain.met_heat_at);
+        assert!(sheet.heat_on_at < plain.heat_on_at);
     }
     let again =
         |sheet: &ergastic_core::sheet::Sheet| sheet.tasks.iter().any(|task| task.what.contains("Close it again"));

@@ -150,7 +150,7 @@ fn figures(point: &CurvePoint) -> [f64; 11] {
         core_c,
         surface_c,
         medium_c,
-        tender_h,
+        softening_h,
         liquid_l,
         steam_kg,
         juice_kg,
@@ -159,7 +159,7 @@ fn figures(point: &CurvePoint) -> [f64; 11] {
         salt_g,
         ..
     } = *point;
-    [min, core_c, surface_c, medium_c, tender_h, liquid_l, steam_kg, juice_kg, fat_l, gelatin_g, salt_g]
+    [min, core_c, surface_c, medium_c, softening_h, liquid_l, steam_kg, juice_kg, fat_l, gelatin_g, salt_g]
 }
 
 /// Runs a request that can be cooked; what can't be is refused for a reason that is one of a cook's.
@@ -181,10 +181,10 @@ proptest! {
     #[test]
     fn every_figure_is_one_and_every_time_comes_after_the_one_before(request in request()) {
         let Some((case, answer)) = cooked(&request)? else { return Ok(()) };
-        prop_assert!(in_order(&answer.ready_min) && in_order(&answer.too_far_min), "{:?} {:?}", answer.ready_min, answer.too_far_min);
+        prop_assert!(in_order(&answer.ready_min) && in_order(&answer.overcooked_min), "{:?} {:?}", answer.ready_min, answer.overcooked_min);
         // A pressure pot is had when it opens, even where the meat is past its best by then.
         let shut = case.stages.iter().any(|stage| stage.medium.facts().locked);
-        if let (Some(ready), Some(gone), false) = (answer.ready_min.p50, answer.too_far_min.p50, shut) {
+        if let (Some(ready), Some(gone), false) = (answer.ready_min.p50, answer.overcooked_min.p50, shut) {
             prop_assert!(ready <= gone, "tender {ready}, too far {gone}");
         }
         for point in &answer.curve {
@@ -281,7 +281,7 @@ proptest! {
         let mut dish = dish;
         let bench = dish.as_object_mut().unwrap().remove("bench").unwrap_or(json!({}));
         let plan: Plan = serde_json::from_value(json!({
-            "name": "Lodge supper", "bell": "2027-02-06T17:30:00Z", "forecast": dish, "prepare": bench,
+            "name": "Lodge supper", "serve_at": "2027-02-06T17:30:00Z", "forecast": dish, "prepare": bench,
         }))
         .unwrap();
         let Ok(case) = plan.resolve(&kitchen) else { return Ok(()) };

@@ -20,9 +20,9 @@ fn at(text: &str) -> Timestamp {
     text.parse().unwrap()
 }
 
-fn shin(bell: &str) -> Plan {
+fn shin(serve_at: &str) -> Plan {
     serde_json::from_value(json!({
-        "name": "Lake-ice shin", "people": 8, "bell": bell,
+        "name": "Lake-ice shin", "people": 8, "serve_at": serve_at,
         "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise", "eaten_as": "fork", "members": 400},
     }))
     .unwrap()
@@ -37,7 +37,7 @@ fn story(sheet: &Sheet) -> String {
         "start {}, lift {}, plates {}, late {} min\n",
         clock(sheet.start_at),
         clock(sheet.lift_at),
-        clock(sheet.serve_at),
+        clock(sheet.served_at),
         sheet.late_min
     );
     for task in &sheet.tasks {
@@ -53,8 +53,8 @@ fn story(sheet: &Sheet) -> String {
         lines += &format!(
             "or: {} → {}{}\n",
             remedy.text,
-            clock(remedy.plates_at),
-            if remedy.meets_bell { " (meets the bell)" } else { "" }
+            clock(remedy.served_at),
+            if remedy.on_time { " (meets the bell)" } else { "" }
         );
     }
     lines
@@ -94,7 +94,7 @@ fn every_way_is_told_in_its_own_words() {
     let mut told = String::new();
     for (name, forecast) in usual.chain(more) {
         let plan: Plan = serde_json::from_value(json!({
-            "name": name, "people": 6, "bell": "2027-02-07T18:00:00Z", "forecast": forecast,
+            "name": name, "people": 6, "serve_at": "2027-02-07T18:00:00Z", "forecast": forecast,
         }))
         .unwrap();
         let sheet = work_back(&plan, &with_everything(), at("2027-02-04T08:00:00Z")).unwrap();
@@ -121,7 +121,7 @@ fn assert_sound(sheet: &Sheet) {
             assert!(before.end <= task.start, "{} must come after {}", task.id, before.id);
         }
     }
-    assert_eq!(sheet.tasks.iter().find(|task| task.id == TaskId::Serve).unwrap().end, sheet.serve_at);
+    assert_eq!(sheet.tasks.iter().find(|task| task.id == TaskId::Serve).unwrap().end, sheet.served_at);
 }
 
 #[test]
@@ -139,12 +139,12 @@ fn too_late_says_so_and_what_would_meet_the_bell() {
     let sheet = work_back(&shin("2027-02-06T16:30:00Z"), &Kitchen::default(), at("2027-02-06T13:40:00Z")).unwrap();
     assert_sound(&sheet);
     assert!(sheet.late_min > 60.0);
-    assert!(sheet.remedies.windows(2).all(|pair| pair[0].plates_at <= pair[1].plates_at));
+    assert!(sheet.remedies.windows(2).all(|pair| pair[0].served_at <= pair[1].served_at));
     // Each remedy is a real plan: working it back comes out where it says.
     for remedy in &sheet.remedies {
         let again = work_back(&remedy.plan, &Kitchen::default(), at("2027-02-06T13:40:00Z")).unwrap();
-        assert!(again.serve_at <= plus_minutes(remedy.plates_at.max(remedy.plan.bell), 6.0), "{}", remedy.text);
-        assert_eq!(remedy.meets_bell, again.late_min == 0.0 && remedy.plan.bell == sheet.bell, "{}", remedy.text);
+        assert!(again.served_at <= plus_minutes(remedy.served_at.max(remedy.plan.serve_at), 6.0), "{}", remedy.text);
+        assert_eq!(remedy.on_time, again.late_min == 0.0 && remedy.plan.serve_at == sheet.serve_at, "{}", remedy.text);
     }
     insta::assert_snapshot!(story(&sheet));
 }
@@ -168,7 +168,7 @@ proptest! {
         let cut = Cut::all()[cut].cut;
         let now = at("2027-02-05T08:00:00Z");
         let mut plan = shin("2027-02-06T16:30:00Z");
-        plan.bell = plus_minutes(now, hours * 60.0);
+        plan.serve_at = plus_minutes(now, hours * 60.0);
         plan.prepare = serde_json::from_value(json!({
             "later": [{"what": "potato", "g": 900}, {"what": "carrot", "g": 400}, {"what": "peas", "g": 200}],
         }))
@@ -188,7 +188,7 @@ proptest! {
         assert_sound(&sheet);
         let early: Vec<_> = sheet.tasks.iter().filter(|task| task.start < now).map(|task| task.id).collect();
         prop_assert!(early.is_empty(), "{:?} before now, late {} min", early, sheet.late_min);
-        prop_assert!(sheet.late_min > 0.0 || sheet.serve_at == plan.bell);
+        prop_assert!(sheet.late_min > 0.0 || sheet.served_at == plan.serve_at);
         prop_assert_eq!(sheet.late_min > 0.0, !sheet.remedies.is_empty());
     }
 }
@@ -206,7 +206,7 @@ impl Cooking {
 
     fn happened(&mut self, when: &str, happened: Happened) -> Uuid {
         let id = Uuid::from_u128(self.events.len() as u128 + 1);
-        self.events.push(Event { id, at: at(when), happened, screen: None });
+        self.events.push(Event { id, at: at(when), happened, device: None });
         id
     }
 
@@ -223,7 +223,7 @@ fn a_cook_is_folded_from_what_happened() {
     cook.happened("2027-02-05T20:50:00Z", Happened::TaskDone { task: "trim".into() });
     assert_eq!(cook.view("2027-02-05T21:00:00Z").now_task, Some(TaskId::Salt));
     cook.happened("2027-02-05T21:00:00Z", Happened::TaskDone { task: "salt".into() });
-    cook.happened("2027-02-06T11:00:00Z", Happened::MetHeat {});
+    cook.happened("2027-02-06T11:00:00Z", Happened::OnTheHeat {});
     let rising = cook.view("2027-02-06T11:01:00Z");
     assert_eq!(rising.now_task, Some(TaskId::Simmer), "the meat is in, and comes to its simmer");
     let under_way = cook.view("2027-02-06T11:40:00Z");
@@ -243,7 +243,7 @@ fn a_cook_is_folded_from_what_happened() {
     let soft = cook.happened("2027-02-06T15:00:00Z", Happened::Check { found: Check::Fork, by: None });
     let tender = cook.view("2027-02-06T15:01:00Z");
     assert_eq!((tender.status, tender.tender_at), (Status::Tender, Some(at("2027-02-06T15:00:00Z"))));
-    assert_eq!(tender.serve_at, cook.plan.bell);
+    assert_eq!(tender.served_at, cook.plan.serve_at);
 
     let undo = cook.happened("2027-02-06T15:02:00Z", Happened::Undone { event: soft });
     assert_eq!(cook.view("2027-02-06T15:03:00Z").status, Status::UnderWay);
@@ -260,10 +260,10 @@ fn a_cook_is_folded_from_what_happened() {
 #[test]
 fn a_cook_that_runs_late_moves_its_plates_and_says_so() {
     let mut cook = Cooking::new();
-    cook.happened("2027-02-06T14:00:00Z", Happened::MetHeat {});
+    cook.happened("2027-02-06T14:00:00Z", Happened::OnTheHeat {});
     let late = cook.view("2027-02-06T14:10:00Z");
     assert!(
-        late.late_min > 30.0 && late.serve_at > cook.plan.bell && late.words.contains("after the bell"),
+        late.late_min > 30.0 && late.served_at > cook.plan.serve_at && late.words.contains("after the bell"),
         "{late:?}"
     );
 }
@@ -277,7 +277,7 @@ fn every_method_goes_from_the_block_to_the_plate() {
         forecast["mass_kg"] = json!(1.4);
         forecast["members"] = json!(32);
         let plan: Plan = serde_json::from_value(json!({
-            "name": "Lake-ice chuck", "people": 4, "bell": "2027-02-07T16:30:00Z", "forecast": forecast,
+            "name": "Lake-ice chuck", "people": 4, "serve_at": "2027-02-07T16:30:00Z", "forecast": forecast,
         }))
         .unwrap();
         let opened = at("2027-02-05T08:00:00Z");
@@ -286,22 +286,22 @@ fn every_method_goes_from_the_block_to_the_plate() {
         let kept = plan.frozen(&kitchen);
         let mut events = Vec::new();
         let mut happened = |at: Timestamp, happened: Happened| {
-            events.push(Event { id: Uuid::from_u128(events.len() as u128 + 1), at, happened, screen: None });
+            events.push(Event { id: Uuid::from_u128(events.len() as u128 + 1), at, happened, device: None });
         };
-        for task in sheet.tasks.iter().filter(|task| task.end <= sheet.met_heat_at && task.id != TaskId::Simmer) {
+        for task in sheet.tasks.iter().filter(|task| task.end <= sheet.heat_on_at && task.id != TaskId::Simmer) {
             happened(task.end, Happened::TaskDone { task: task.id.to_string() });
         }
-        happened(sheet.met_heat_at, Happened::MetHeat {});
+        happened(sheet.heat_on_at, Happened::OnTheHeat {});
         let tender = sheet.ready[0].p50.unwrap();
         happened(tender, Happened::Check { found: Check::Fork, by: None });
         let cooked = view(&kept, &kitchen, opened, &events, &[], tender).unwrap();
-        assert_eq!((cooked.status, cooked.serve_at), (Status::Tender, plan.bell), "{method}");
+        assert_eq!((cooked.status, cooked.served_at), (Status::Tender, plan.serve_at), "{method}");
         assert!(cooked.now_task.is_some() && !cooked.words.is_empty(), "{method}");
         let closed = Happened::Closed { outcome: Outcome::default() };
-        events.push(Event { id: Uuid::from_u128(999), at: sheet.serve_at, happened: closed, screen: None });
-        let eaten = view(&kept, &kitchen, opened, &events, &[], sheet.serve_at).unwrap();
+        events.push(Event { id: Uuid::from_u128(999), at: sheet.served_at, happened: closed, device: None });
+        let eaten = view(&kept, &kitchen, opened, &events, &[], sheet.served_at).unwrap();
         assert_eq!(eaten.status, Status::Closed, "{method}");
-        assert_eq!(eaten.prediction.took_min, Some(minutes_between(sheet.met_heat_at, tender)), "{method}");
+        assert_eq!(eaten.prediction.took_min, Some(minutes_between(sheet.heat_on_at, tender)), "{method}");
         let why = plan.why(&kitchen).unwrap();
         assert_eq!(why.ways.iter().filter(|way| way.chosen).count(), 1, "{method}: {:?}", why.ways.len());
     }

@@ -233,7 +233,7 @@ fn the_dial_is_shown_with_what_it_costs() {
 fn the_bench_reaches_the_forecast_and_a_kept_plan_is_not_done_twice() {
     let plan = |prepare: Value| -> Plan {
         serde_json::from_value(json!({
-            "name": "Shin", "bell": "2027-02-06T16:30:00Z", "prepare": prepare,
+            "name": "Shin", "serve_at": "2027-02-06T16:30:00Z", "prepare": prepare,
             "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise", "members": 1},
         }))
         .unwrap()
@@ -448,7 +448,7 @@ fn a_chain_and_a_mixed_pot_lie_on_the_bench_like_any_dish() {
     let crust = ask(json!({"cut": "chuck", "mass_kg": 1.4, "method": null, "bench": {"level": "third"}}));
     assert!(crust.is_ok(), "no way named is a braise");
     let plan: Plan = serde_json::from_value(json!({
-        "name": "Crusted", "bell": "2027-02-06T16:30:00Z", "forecast": {"cut": "chuck", "mass_kg": 1.4, "members": 64, "stages": [
+        "name": "Crusted", "serve_at": "2027-02-06T16:30:00Z", "forecast": {"cut": "chuck", "mass_kg": 1.4, "members": 64, "stages": [
             {"method": "braise", "heat": {"source": "oven", "set_c": 150}, "until": {"min": 150}}, {"lid": "none"}]},
     }))
     .unwrap();

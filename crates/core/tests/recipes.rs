@@ -69,14 +69,16 @@ fn what_it_does_not_say_is_supposed_and_said() {
 #[test]
 fn a_dish_of_ours_comes_back_whole() {
     let plan: Plan = serde_json::from_value(json!({
-        "name": "Lake-ice shin", "people": 8, "bell": "2027-01-06T16:30:00Z", "notes": "as last winter",
+        "name": "Lake-ice shin", "people": 8, "serve_at": "2027-01-06T16:30:00Z", "notes": "as last winter",
         "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise"}, "prepare": {"salt_h": 12.0, "strings": 3},
         "meal": {"id": "x", "name": "y"}, "pins": [{"task": "sear_1", "min": 20.0}],
     }))
     .unwrap();
     let back = read(&json!({"@type": "Recipe", "name": "whatever it says", OWN: plan}));
-    assert!(back.doubts.is_empty() && back.plan.bell > now() && back.plan.meal.is_none() && back.plan.pins.is_empty());
-    let same = Plan { bell: plan.bell, meal: plan.meal.clone(), pins: plan.pins.clone(), ..back.plan };
+    assert!(
+        back.doubts.is_empty() && back.plan.serve_at > now() && back.plan.meal.is_none() && back.plan.pins.is_empty()
+    );
+    let same = Plan { serve_at: plan.serve_at, meal: plan.meal.clone(), pins: plan.pins.clone(), ..back.plan };
     assert_eq!(same, plan);
 }
 

@@ -110,7 +110,7 @@ fn every_condition_moves_the_time_the_way_a_cook_expects() {
         .map(|simmer| ready(ForecastRequest { heat: hob(simmer), ..base() }));
     assert!(simmers.windows(2).all(|pair| pair[0] < pair[1]), "{simmers:?}");
     let cuts = [Cut::Skirt, Cut::Shin, Cut::Tendon]
-        .map(|cut| one(ForecastRequest { cut: Some(cut), ..base() }).enough_tender_h);
+        .map(|cut| one(ForecastRequest { cut: Some(cut), ..base() }).enough_softening_h);
     assert!(cuts.windows(2).all(|pair| pair[0] < pair[1]), "{cuts:?}");
 }
 
@@ -119,7 +119,7 @@ fn a_boil_is_sooner_but_leaves_less_room() {
     let hob = |simmer| Some(Heat { source: Some(HeatSource::Hob), simmer: Some(simmer), ..Heat::default() });
     let gentle = one(ForecastRequest { heat: hob(Simmer::Gentle), ..braise(Cut::Chuck) });
     let boiled = one(ForecastRequest { heat: hob(Simmer::Boil), ..braise(Cut::Chuck) });
-    let room = |answer: &Forecast| answer.too_far_min.p50.unwrap() - answer.ready_min.p50.unwrap();
+    let room = |answer: &Forecast| answer.overcooked_min.p50.unwrap() - answer.ready_min.p50.unwrap();
     assert!(boiled.ready_min.p50 < gentle.ready_min.p50 && room(&boiled) < 0.6 * room(&gentle));
     assert!(boiled.liquid_left_l < gentle.liquid_left_l && boiled.why.contains("breaks pieces up"));
 }

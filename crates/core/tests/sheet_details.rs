@@ -12,7 +12,7 @@ fn now() -> Timestamp {
 }
 
 fn plan(forecast: Value, more: Value) -> Plan {
-    let mut document = json!({"name": "Dish", "people": 6, "bell": "2027-02-06T16:30:00Z", "forecast": forecast});
+    let mut document = json!({"name": "Dish", "people": 6, "serve_at": "2027-02-06T16:30:00Z", "forecast": forecast});
     document["forecast"]["members"] = json!(300);
     for (field, value) in more.as_object().unwrap() {
         document[field] = value.clone();
@@ -35,15 +35,15 @@ fn has(sheet: &Sheet, kind: TaskKind) -> bool {
 #[test]
 fn nobody_salts_at_night() {
     for hour in 0..24 {
-        let bell: Timestamp = format!("2027-02-06T{hour:02}:30:00Z").parse().unwrap();
+        let serve_at: Timestamp = format!("2027-02-06T{hour:02}:30:00Z").parse().unwrap();
         let kitchen = Kitchen { zone: "Europe/Helsinki".into(), ..Kitchen::default() };
         let mut dish = plan(json!({"cut": "shin", "method": "braise"}), json!({}));
-        dish.bell = bell;
+        dish.serve_at = serve_at;
         let sheet = work_back(&dish, &kitchen, now()).unwrap();
         let salted = task(&sheet, "salt")
             .start
             .to_zoned_datetime(ergastic_core::clock::zone("zone", "Europe/Helsinki").unwrap());
-        assert!((7..22).contains(&salted.hour()), "a bell at {bell} salts at {salted}");
+        assert!((7..22).contains(&salted.hour()), "a bell at {serve_at} salts at {salted}");
     }
 }
 
@@ -53,7 +53,7 @@ fn the_kitchens_own_night_is_the_night() {
     let kitchen = Kitchen { asleep: vec![Hours("10:00".into(), "17:00".into())], ..Kitchen::default() };
     for hour in 0..24 {
         let mut dish = plan(json!({"cut": "shin", "method": "braise"}), json!({}));
-        dish.bell = format!("2027-02-06T{hour:02}:30:00Z").parse().unwrap();
+        dish.serve_at = format!("2027-02-06T{hour:02}:30:00Z").parse().unwrap();
         let salted =
             task(&work_back(&dish, &kitchen, now()).unwrap(), "salt").start.to_zoned_datetime(jiff::tz::TimeZone::UTC);
         let minute = i32::from(salted.hour()) * 60 + i32::from(salted.minute());
@@ -109,7 +109,7 @@ fn a_small_pan_means_more_batches_and_an_earlier_start() {
     let (small, large) = (with(20.0), with(40.0));
     assert!(batches(&small) > batches(&large));
     assert!(task(&small, "sear_1").start < task(&large, "sear_1").start);
-    assert_eq!(small.met_heat_at, large.met_heat_at, "the meat meets the heat when it did");
+    assert_eq!(small.heat_on_at, large.heat_on_at, "the meat meets the heat when it did");
 }
 
 #[test]
@@ -120,8 +120,8 @@ fn looks_begin_at_two_thirds_and_stop_before_the_lifting() {
             json!({}),
         );
         let looks: Vec<_> = sheet.tasks.iter().filter(|task| task.kind == TaskKind::Check).collect();
-        let half = minutes_between(sheet.met_heat_at, sheet.ready[0].p50.unwrap());
-        let first = minutes_between(sheet.met_heat_at, looks[0].start);
+        let half = minutes_between(sheet.heat_on_at, sheet.ready[0].p50.unwrap());
+        let first = minutes_between(sheet.heat_on_at, looks[0].start);
         assert!((first / half - 2.0 / 3.0).abs() < 0.03, "{first} of {half}");
         assert!(looks.len() >= 2 && looks.len() <= 7);
         assert!(looks.iter().all(|look| look.end <= sheet.lift_at));
@@ -133,12 +133,12 @@ fn looks_begin_at_two_thirds_and_stop_before_the_lifting() {
 fn more_certainty_starts_sooner_and_its_chance_is_what_it_says() {
     let at = |certainty: f64| sheet(json!({"cut": "shin", "method": "braise"}), json!({"certainty": certainty}));
     let sheets = [0.6, 0.8, 0.95].map(at);
-    assert!(sheets.windows(2).all(|pair| pair[1].met_heat_at < pair[0].met_heat_at));
+    assert!(sheets.windows(2).all(|pair| pair[1].heat_on_at < pair[0].heat_on_at));
     for (sheet, certainty) in sheets.iter().zip([0.6, 0.8, 0.95]) {
         let chance = sheet.ready[0].chance;
         assert!(chance >= certainty - 0.005 && chance < certainty + 0.12, "{chance} for {certainty}");
-        let finishing = minutes_between(sheet.lift_at, sheet.serve_at);
-        assert!((finishing - sheet.finishing_min).abs() < 0.02 && sheet.serve_at == sheet.bell);
+        let finishing = minutes_between(sheet.lift_at, sheet.served_at);
+        assert!((finishing - sheet.finishing_min).abs() < 0.02 && sheet.served_at == sheet.serve_at);
     }
 }
 
@@ -150,7 +150,7 @@ fn the_finishing_follows_what_the_liquid_becomes() {
     let (coat, glaze) = (with("coat", "cornflour"), with("glaze", "none"));
     assert!(task(&coat, "sauce").what.contains("cornflour"));
     assert!(task(&glaze, "sauce").what.contains("Boil it down") && glaze.finishing_min > coat.finishing_min);
-    assert!(glaze.met_heat_at < coat.met_heat_at, "what takes longer at the end starts sooner");
+    assert!(glaze.heat_on_at < coat.heat_on_at, "what takes longer at the end starts sooner");
     // Slices from a joint rest before the knife; chunks and what is pulled need none.
     let carved = sheet(json!({"cut": "chuck", "method": "braise", "eaten_as": "slice"}), json!({"target": "coat"}));
     let rest = task(&carved, "rest");
@@ -161,10 +161,10 @@ fn the_finishing_follows_what_the_liquid_becomes() {
 #[test]
 fn a_bell_that_has_passed_is_answered_all_the_same() {
     let mut dish = plan(json!({"cut": "chuck", "method": "braise"}), json!({}));
-    dish.bell = plus_minutes(now(), -300.0);
+    dish.serve_at = plus_minutes(now(), -300.0);
     let sheet = work_back(&dish, &Kitchen::default(), now()).unwrap();
     assert!(sheet.late_min > 400.0 && sheet.start_at >= now());
-    assert!(sheet.remedies.iter().all(|remedy| !remedy.meets_bell));
+    assert!(sheet.remedies.iter().all(|remedy| !remedy.on_time));
     let last = sheet.remedies.last().unwrap();
     let again = work_back(&last.plan, &Kitchen::default(), plus_minutes(now(), 4.0)).unwrap();
     assert_eq!(again.late_min, 0.0, "a later bell still holds once it has been read and decided");
@@ -229,7 +229,7 @@ fn a_hob_of_one_burner_is_enough_for_one_pot_and_its_pan() {
 fn a_plan_made_in_the_night_begins_when_the_cook_gets_up() {
     let kitchen = Kitchen { asleep: vec![Hours("22:30".into(), "06:00".into())], ..Kitchen::default() };
     let mut dish = plan(json!({"cut": "shin", "method": "braise", "heat": {"source": "hob"}}), json!({}));
-    dish.bell = "2027-02-04T19:00:00Z".parse().unwrap();
+    dish.serve_at = "2027-02-04T19:00:00Z".parse().unwrap();
     let sheet = work_back(&dish, &kitchen, "2027-02-04T02:13:20Z".parse().unwrap()).unwrap();
     assert_eq!(sheet.late_min, 0.0, "{:?}", sheet.conflicts);
     assert!(sheet.start_at >= "2027-02-04T06:00:00Z".parse().unwrap(), "{}", sheet.start_at);

@@ -19,7 +19,7 @@ fn run(value: Value) -> Forecast {
 }
 
 fn plan(forecast: Value) -> Plan {
-    let plan = json!({"name": "Lake-ice shin", "bell": "2027-02-06T16:30:00Z", "forecast": forecast});
+    let plan = json!({"name": "Lake-ice shin", "serve_at": "2027-02-06T16:30:00Z", "forecast": forecast});
     serde_json::from_value(plan).unwrap()
 }
 
@@ -28,7 +28,7 @@ fn opened() -> Timestamp {
 }
 
 fn event(id: u128, minute: f64, happened: Happened) -> Event {
-    Event { id: Uuid::from_u128(id), at: plus_minutes(opened(), minute), happened, screen: None }
+    Event { id: Uuid::from_u128(id), at: plus_minutes(opened(), minute), happened, device: None }
 }
 
 #[test]
@@ -103,7 +103,7 @@ fn a_history_that_cant_be_is_refused_and_the_same_without_it_is_not() {
     let plan = plan(json!({"cut": "shin", "mass_kg": 2.0, "method": "braise", "members": 32}));
     let fold =
         |events: &[Event]| view(&plan, &Kitchen::default(), opened(), events, &[], plus_minutes(opened(), 300.0));
-    let met = event(1, 60.0, Happened::MetHeat {});
+    let met = event(1, 60.0, Happened::OnTheHeat {});
     let late = event(2, 60.0 + 73.0 * 60.0, Happened::LiquidAdded { litres: 0.3, celsius: None, task: None });
     let refused = fold(&[met.clone(), late]).unwrap_err();
     assert!(refused.field == "at" && refused.to_string().contains("three days"), "{refused}");
@@ -113,7 +113,7 @@ fn a_history_that_cant_be_is_refused_and_the_same_without_it_is_not() {
     assert!(fold(&many).unwrap_err().field.contains("added"), "a pour too many is not left out in silence");
     assert!(fold(&[met]).is_ok());
     // Never tender: such a cook can't be opened.
-    let cold = serde_json::from_value::<Plan>(json!({"name": "Cold", "bell": "2027-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "water_bath", "heat": {"bath_c": 55}, "members": 16}})).unwrap();
+    let cold = serde_json::from_value::<Plan>(json!({"name": "Cold", "serve_at": "2027-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "water_bath", "heat": {"bath_c": 55}, "members": 16}})).unwrap();
     assert!(view(&cold, &Kitchen::default(), opened(), &[], &[], opened()).is_err());
 }
 
@@ -121,7 +121,7 @@ fn a_history_that_cant_be_is_refused_and_the_same_without_it_is_not() {
 fn a_list_shows_the_facts_of_a_cook_before_any_forecast_is_run() {
     let plan = plan(json!({"cut": "shin", "mass_kg": 2.0, "method": "braise", "members": 32}));
     let events =
-        [event(1, 60.0, Happened::MetHeat {}), event(2, 240.0, Happened::Closed { outcome: Default::default() })];
+        [event(1, 60.0, Happened::OnTheHeat {}), event(2, 240.0, Happened::Closed { outcome: Default::default() })];
     let id = Uuid::from_u128(9);
     let facts = |events: &[Event]| CookSummary::facts(id, id, &plan, opened(), events);
     let status = |events: &[Event]| facts(events).status;

@@ -33,7 +33,7 @@ fn lodge() -> Kitchen {
 }
 
 fn dish(name: &str, kilos: f64, method: &str, pot: Option<&str>) -> Plan {
-    let mut plan = json!({"name": name, "people": 4, "bell": "2027-02-06T17:30:00Z",
+    let mut plan = json!({"name": name, "people": 4, "serve_at": "2027-02-06T17:30:00Z",
         "forecast": {"cut": "chuck", "mass_kg": kilos, "method": method, "members": 16}});
     if let Some(pot) = pot {
         plan["uses"] = json!({ "pot": pot });
@@ -97,7 +97,7 @@ fn request(dishes: usize, kitchen: Value) -> SheetRequest {
     let forecast = json!({"cut": "chuck", "mass_kg": 1.0, "method": "braise", "members": 16});
     let dishes: Vec<Value> = (0..dishes).map(|i| json!({"name": format!("Dish {i}"), "forecast": forecast})).collect();
     let mut request =
-        json!({"zone": "Europe/Helsinki", "bell": "2027-02-06T18:30", "now": "2027-02-05T08:00", "dishes": dishes});
+        json!({"zone": "Europe/Helsinki", "serve_at": "2027-02-06T18:30", "now": "2027-02-05T08:00", "dishes": dishes});
     if !kitchen.is_null() {
         request["kitchen"] = kitchen;
     }

@@ -79,7 +79,7 @@ fn dish() -> impl Strategy<Value = Plan> {
                 forecast["vessel"] = json!({"lid": lid});
             }
             let plan: Plan = serde_json::from_value(json!({
-                "name": "Lodge supper", "people": 4, "bell": "2027-02-06T17:30:00Z", "forecast": forecast,
+                "name": "Lodge supper", "people": 4, "serve_at": "2027-02-06T17:30:00Z", "forecast": forecast,
                 "prepare": bench, "target": target,
             }))
             .unwrap();
@@ -159,7 +159,7 @@ proptest! {
     #[test]
     fn no_sentence_names_what_the_dish_has_not(plan in dish()) {
         let kitchen = kitchen(Units::Metric);
-        let now = plus_minutes(plan.bell, -1400.0);
+        let now = plus_minutes(plan.serve_at, -1400.0);
         let Ok((sheet, forecast)) = work_back_and_forecast(&plan, &kitchen, now) else { return Ok(()) };
         let bench = plan.on_the_bench(&kitchen).unwrap();
         for sentence in everything(&sheet, &forecast, &bench) {
@@ -173,7 +173,7 @@ proptest! {
 
     #[test]
     fn an_american_kitchen_reads_no_unit_of_another_and_nothing_else_changes(plan in dish()) {
-        let now = plus_minutes(plan.bell, -1400.0);
+        let now = plus_minutes(plan.serve_at, -1400.0);
         let [metric, us] = [Units::Metric, Units::Us].map(|units| {
             let kitchen = kitchen(units);
             let (sheet, forecast) = work_back_and_forecast(&plan, &kitchen, now).ok()?;

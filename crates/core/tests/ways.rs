@@ -72,8 +72,8 @@ fn plate_ribs_are_not_tender_after_four_hours_but_are_after_a_day_in_the_bag() {
             {"method": "water_bath", "heat": {"bath_c": 85}, "until": {"min": 1440}}]}),
     );
     let answer = run(with(chain, json!({"deadline_min": 1680})));
-    let (ready, too_far) = (answer.ready_min.p50.unwrap(), answer.too_far_min.p50.unwrap());
-    assert!(ready > 240.0 && ready < 1680.0 && too_far > 1680.0, "{ready} to {too_far}");
+    let (ready, overcooked) = (answer.ready_min.p50.unwrap(), answer.overcooked_min.p50.unwrap());
+    assert!(ready > 240.0 && ready < 1680.0 && overcooked > 1680.0, "{ready} to {overcooked}");
     assert!(answer.chance_ready.unwrap() > 0.95 && answer.chance_in_window.unwrap() > 0.5);
 }
 
@@ -87,7 +87,7 @@ fn chains_of_every_kind_add_up() {
         {"method": "keep_warm", "heat": {"at_c": 72}}])));
     assert!(pressed.stages.len() == 3 && pressed.stages[2].to_min.is_none());
     let alone = one(with(chuck(), json!({"method": "pressure", "heat": {"level": "high", "at_pressure_min": 30}})));
-    assert!(pressed.curve.last().unwrap().tender_h > alone.curve.last().unwrap().tender_h);
+    assert!(pressed.curve.last().unwrap().softening_h > alone.curve.last().unwrap().softening_h);
     // Braised a day ahead, chilled, warmed through: the reheat softens on, so less is needed the day before.
     let ahead = one(start(json!([
         {"method": "braise", "heat": {"set_c": 150}, "until": {"min": 145}},
@@ -112,7 +112,7 @@ fn chains_of_every_kind_add_up() {
         {"method": "keep_warm", "heat": {"at_c": 68}}])));
     assert!((held.stages[0].to_min.unwrap() - held.ready_min.p50.unwrap()).abs() <= 1.0);
     let stays_on = one(with(chuck(), json!({"method": "braise", "heat": {"set_c": 150}})));
-    assert!(held.too_far_min.p50.unwrap() > 2.0 * stays_on.too_far_min.p50.unwrap(), "a hold goes on slowly");
+    assert!(held.overcooked_min.p50.unwrap() > 2.0 * stays_on.overcooked_min.p50.unwrap(), "a hold goes on slowly");
 }
 
 #[test]
@@ -157,7 +157,7 @@ fn a_mixed_pot_is_ready_with_its_last_and_too_far_with_its_first() {
     let middle = |i: usize| answer.parts[i].ready_min.p50.unwrap();
     assert!(middle(0) > middle(1) + 30.0);
     assert!((answer.ready_min.p50.unwrap() - middle(0)).abs() < 2.0, "{:?}", answer.ready_min);
-    assert!((answer.too_far_min.p50.unwrap() - answer.parts[1].too_far_min.p50.unwrap()).abs() < 2.0);
+    assert!((answer.overcooked_min.p50.unwrap() - answer.parts[1].overcooked_min.p50.unwrap()).abs() < 2.0);
     assert!(answer.notes.iter().any(|note| note.contains("lift") || note.contains("Lift")), "{:?}", answer.notes);
     // One pot with two equal parts is the pot with both as one.
     let half = json!({"cut": "chuck", "mass_kg": 0.7, "pieces": 8, "size_mm": [40, 40, 50]});
@@ -255,7 +255,7 @@ proptest! {
         let whole = one(with(base.clone(), heat.clone()));
         let cut_at = cut_at.round();
         let split = one(with(base, json!({"stages": [with(heat.clone(), json!({"until": {"min": cut_at}})), heat]})));
-        let figures = |answer: &Forecast| [answer.ready_min.p50, answer.too_far_min.p50, answer.yield_kg, answer.liquid_left_l];
+        let figures = |answer: &Forecast| [answer.ready_min.p50, answer.overcooked_min.p50, answer.yield_kg, answer.liquid_left_l];
         for (whole, split) in figures(&whole).into_iter().zip(figures(&split)) {
             let apart = (whole.unwrap_or(0.0) - split.unwrap_or(0.0)).abs();
             prop_assert!(apart < 1e-3 && whole.is_some() == split.is_some(), "{method} cut at {cut_at}: {whole:?} and {split:?}");
@@ -267,7 +267,7 @@ proptest! {
         let (heat, method) = at_heat(way, place);
         let answer = one(with(with(chuck(), heat), json!({"start_c": start_c})));
         for pair in answer.curve.windows(2) {
-            prop_assert!(pair[1].tender_h >= pair[0].tender_h, "{method}");
+            prop_assert!(pair[1].softening_h >= pair[0].softening_h, "{method}");
             prop_assert!(pair[1].juice_kg >= pair[0].juice_kg - 1e-9 && pair[1].fat_l >= pair[0].fat_l - 1e-9, "{method}");
             prop_assert!(pair[1].steam_kg >= pair[0].steam_kg - 1e-6, "{method}");
             prop_assert!(pair[1].yield_kg <= pair[0].yield_kg + 1e-9 && pair[1].yield_kg > 0.3, "{method}");
@@ -288,9 +288,9 @@ proptest! {
 
 /// When the mean tender-hours of the median run pass what is enough, min.
 fn tender_at(answer: &Forecast) -> f64 {
-    let pair = answer.curve.windows(2).find(|pair| pair[1].tender_h >= answer.enough_tender_h);
+    let pair = answer.curve.windows(2).find(|pair| pair[1].softening_h >= answer.enough_softening_h);
     pair.map_or(f64::INFINITY, |pair| {
-        let share = (answer.enough_tender_h - pair[0].tender_h) / (pair[1].tender_h - pair[0].tender_h);
+        let share = (answer.enough_softening_h - pair[0].softening_h) / (pair[1].softening_h - pair[0].softening_h);
         pair[0].min + share * (pair[1].min - pair[0].min)
     })
 }

@@ -11,13 +11,13 @@ pub struct Prior {
     /// The muscles it is of.
     pub cuts: &'static [Cut],
     /// Believed beforehand; chuck is 1.
-    pub resistance: f64,
+    pub toughness: f64,
     /// How firmly.
     pub ln_sigma: f64,
 }
 
-const fn prior(cuts: &'static [Cut], resistance: f64, ln_sigma: f64) -> Prior {
-    Prior { cuts, resistance, ln_sigma }
+const fn prior(cuts: &'static [Cut], toughness: f64, ln_sigma: f64) -> Prior {
+    Prior { cuts, toughness, ln_sigma }
 }
 
 /// The resistances that are fitted. Chuck is the measure of the others and stays 1.
@@ -55,7 +55,7 @@ pub struct Constants {
     /// Share of *enough* asked of the middle.
     pub middle_share: f64,
     /// In the order of [`PRIORS`].
-    pub resistances: [f64; PRIORS.len()],
+    pub toughnesses: [f64; PRIORS.len()],
 }
 
 impl Constants {
@@ -65,7 +65,7 @@ impl Constants {
             activation_energy: 81.0,
             enough: [1.76, 2.07, 2.37, 2.87, 3.6],
             middle_share: 0.5,
-            resistances: PRIORS.map(|prior| prior.resistance),
+            toughnesses: PRIORS.map(|prior| prior.toughness),
         }
     }
 
@@ -75,7 +75,7 @@ impl Constants {
             activation_energy: ACTIVATION_ENERGY / 1000.0,
             enough: EatenAs::ALL.map(EatenAs::enough),
             middle_share: MIDDLE_SHARE,
-            resistances: PRIORS.map(|prior| prior.cuts[0].facts().resistance),
+            toughnesses: PRIORS.map(|prior| prior.cuts[0].facts().toughness),
         }
     }
 
@@ -85,7 +85,7 @@ impl Constants {
         numbers[0] = self.activation_energy.ln();
         numbers[1] = self.middle_share.ln();
         numbers[2..7].copy_from_slice(&self.enough.map(f64::ln));
-        numbers[7..].copy_from_slice(&self.resistances.map(f64::ln));
+        numbers[7..].copy_from_slice(&self.toughnesses.map(f64::ln));
         numbers
     }
 
@@ -95,14 +95,14 @@ impl Constants {
             activation_energy: numbers[0].exp(),
             middle_share: numbers[1].exp().clamp(0.2, 0.95),
             enough: std::array::from_fn(|i| numbers[2 + i].exp()),
-            resistances: std::array::from_fn(|i| numbers[7 + i].exp()),
+            toughnesses: std::array::from_fn(|i| numbers[7 + i].exp()),
         }
     }
 
     /// How much softening a cut asks for against chuck.
-    fn resistance(&self, cut: Cut) -> f64 {
-        let fitted = PRIORS.iter().position(|prior| prior.cuts.contains(&cut)).map(|i| self.resistances[i]);
-        fitted.unwrap_or(cut.facts().resistance)
+    fn toughness(&self, cut: Cut) -> f64 {
+        let fitted = PRIORS.iter().position(|prior| prior.cuts.contains(&cut)).map(|i| self.toughnesses[i]);
+        fitted.unwrap_or(cut.facts().toughness)
     }
 
     /// Puts them in place of those of the core.
@@ -111,11 +111,11 @@ impl Constants {
         for part in &mut case.parts {
             let word = EatenAs::ALL.iter().position(|word| *word == part.eaten_as).unwrap_or(0);
             let goal = &mut part.goal;
-            let margin = goal.too_far / goal.enough;
-            let others = goal.resistance / part.facts.resistance;
-            goal.resistance = self.resistance(part.facts.cut) * others;
-            goal.enough = self.enough[word] * goal.resistance;
-            goal.too_far = goal.enough * margin;
+            let margin = goal.overcooked / goal.enough;
+            let others = goal.toughness / part.facts.toughness;
+            goal.toughness = self.toughness(part.facts.cut) * others;
+            goal.enough = self.enough[word] * goal.toughness;
+            goal.overcooked = goal.enough * margin;
             goal.middle_share = self.middle_share;
         }
     }

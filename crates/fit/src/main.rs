@@ -28,7 +28,7 @@ fn print_constants(constants: &Constants) {
     println!("activation energy {:.1} kJ/mol", constants.activation_energy);
     println!("enough {:.2?}", constants.enough);
     println!("share of the middle {:.2}", constants.middle_share);
-    for (prior, resistance) in PRIORS.iter().zip(constants.resistances) {
-        println!("{:?} {resistance:.2} (believed {:.2})", prior.cuts, prior.resistance);
+    for (prior, toughness) in PRIORS.iter().zip(constants.toughnesses) {
+        println!("{:?} {toughness:.2} (believed {:.2})", prior.cuts, prior.toughness);
     }
 }

@@ -21,7 +21,7 @@ fn residuals(rows: &[&Row], numbers: &[f64; COUNT]) -> DVector<f64> {
     let beliefs = PRIORS
         .iter()
         .enumerate()
-        .map(|(i, prior)| (numbers[7 + i] - prior.resistance.ln()) * ROW_LN_SIGMA / prior.ln_sigma);
+        .map(|(i, prior)| (numbers[7 + i] - prior.toughness.ln()) * ROW_LN_SIGMA / prior.ln_sigma);
     let start = Constants::start().to_numbers();
     let enough = (2..7).map(|i| (numbers[i] - start[i]) * ROW_LN_SIGMA / ENOUGH_LN_SIGMA);
     DVector::from_iterator(rows.len() + PRIORS.len() + 5, off.into_iter().chain(beliefs).chain(enough))

@@ -19,7 +19,7 @@ fn the_core_goes_by_the_fit_and_the_fit_meets_practice() {
         assert!((core - fitted).abs() < allowed, "number {i}: the core has {}, the fit {}", core.exp(), fitted.exp());
     }
     for prior in PRIORS {
-        let of = |cut: &ergastic_core::cuts::Cut| cut.facts().resistance;
+        let of = |cut: &ergastic_core::cuts::Cut| cut.facts().toughness;
         assert!(prior.cuts.iter().all(|cut| of(cut) == of(&prior.cuts[0])), "{:?} share one", prior.cuts);
     }
 

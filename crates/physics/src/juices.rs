@@ -163,7 +163,7 @@ impl Juices {
         let over = |values: &[f64; SHELLS]| values.iter().zip(piece.fractions).map(|(v, f)| v * f).sum::<f64>();
         let late = f64::min(0.05, 0.015 * piece.mean_dose);
         let juice = over(&self.lost) + late + piece.boiled_out;
-        [juice, over(&self.rendered), dissolved(piece.mean_dose / piece.part.goal.resistance)]
+        [juice, over(&self.rendered), dissolved(piece.mean_dose / piece.part.goal.toughness)]
     }
 
     /// What has left so far.
@@ -211,7 +211,7 @@ mod tests {
     /// What left a piece of 2 kg that went through stages of `(°C, hours, where)`, with a dose behind it.
     fn through(made: Made, stages: &[(f64, f64, Around)], dose: f64) -> Left {
         let Made(fat_pct, collagen_pct, bone_pct, trim_pct) = made;
-        let resistance = if made.1 > 3.0 { 1.43 } else { 1.0 };
+        let toughness = if made.1 > 3.0 { 1.43 } else { 1.0 };
         let part = Part {
             muscle: Muscle { fat_pct, collagen_pct, usual_trim_pct: trim_pct },
             mass_kg: 2.0,
@@ -219,7 +219,7 @@ mod tests {
             trim_pct,
             thickness_m: 0.07,
             shape: Shape { half_thickness_m: 0.035, exponent: 1.0 },
-            goal: Goal { enough: 2.23 * resistance, middle_share: MIDDLE_SHARE, too_far: 6.0, resistance },
+            goal: Goal { enough: 2.23 * toughness, middle_share: MIDDLE_SHARE, overcooked: 6.0, toughness },
             thickness_sigma: 0.07,
             toughness_ln_sigma: 0.18,
         };

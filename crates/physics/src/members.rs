@@ -41,7 +41,7 @@ pub struct Member {
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Piece {
     /// Scales the tender-hours needed.
-    pub resistance: f64,
+    pub toughness: f64,
     /// Scales the thickness.
     pub thickness: f64,
 }
@@ -64,7 +64,7 @@ impl Member {
 impl Piece {
     /// The median piece.
     pub fn median(beliefs: &Beliefs) -> Self {
-        Self { resistance: beliefs.toughness_ln.map_or(1.0, |belief| belief.mean.exp()), thickness: 1.0 }
+        Self { toughness: beliefs.toughness_ln.map_or(1.0, |belief| belief.mean.exp()), thickness: 1.0 }
     }
 }
 
@@ -122,7 +122,7 @@ impl Drawn {
                 let (animal, bone, thickness) = (deal(), deal(), deal());
                 (0..count)
                     .map(|i| Piece {
-                        resistance: (tough.mean + tough.sigma * animal[i] + bone_sigma * bone[i]).exp(),
+                        toughness: (tough.mean + tough.sigma * animal[i] + bone_sigma * bone[i]).exp(),
                         thickness: (1.0 + part.thickness_sigma * thickness[i]).clamp(0.4, 1.8),
                     })
                     .collect()
@@ -145,9 +145,9 @@ impl Drawn {
         for (pieces, part) in self.pieces.iter_mut().zip(&case.parts) {
             let Belief { mean, sigma } = case.beliefs.toughness_of(part);
             for piece in pieces.iter_mut().filter(|_| sigma > 0.0) {
-                let z = (piece.resistance.ln() - mean) / sigma;
+                let z = (piece.toughness.ln() - mean) / sigma;
                 let farther = 1.0 + FAR * (z * z - NINTH * NINTH);
-                piece.resistance = (mean + sigma * z * farther).exp();
+                piece.toughness = (mean + sigma * z * farther).exp();
             }
         }
         self
@@ -165,8 +165,8 @@ impl Drawn {
     /// weights are those of a regression on runs in the pit and in a pot.
     pub(crate) fn slowness(&self, i: usize, in_pit: bool) -> f64 {
         let member = &self.members[i];
-        let (resistance, thickness) = if in_pit { (0.33, 0.74) } else { (0.62, 0.5) };
-        let tough = |part: &Vec<Piece>| resistance * part[i].resistance.ln() + thickness * part[i].thickness.ln();
+        let (toughness, thickness) = if in_pit { (0.33, 0.74) } else { (0.62, 0.5) };
+        let tough = |part: &Vec<Piece>| toughness * part[i].toughness.ln() + thickness * part[i].thickness.ln();
         let meat = self.pieces.iter().map(tough).fold(f64::NEG_INFINITY, f64::max);
         let kitchen = match in_pit {
             true => 0.11 * member.wetness.ln() - 0.47 * member.coefficient.ln() - 0.022 * member.pit_k,
@@ -208,7 +208,7 @@ impl Drawn {
         let count = self.members.len();
         let rows: Vec<Vec<f64>> = (0..count)
             .map(|i| {
-                let meat = self.pieces.iter().flat_map(|part| [part[i].resistance.ln(), part[i].thickness]);
+                let meat = self.pieces.iter().flat_map(|part| [part[i].toughness.ln(), part[i].thickness]);
                 self.members[i].facts().into_iter().chain(meat).collect()
             })
             .collect();
@@ -235,7 +235,7 @@ impl Drawn {
             let (kitchen, meat) = row.split_at(KITCHEN_FACTS);
             again.members.push(Member::of_facts(kitchen.try_into().expect("as many facts as were put in")));
             for (part, facts) in again.pieces.iter_mut().zip(meat.chunks_exact(2)) {
-                part.push(Piece { resistance: facts[0].exp(), thickness: facts[1].clamp(0.4, 1.8) });
+                part.push(Piece { toughness: facts[0].exp(), thickness: facts[1].clamp(0.4, 1.8) });
             }
         }
         again
@@ -261,7 +261,7 @@ mod tests {
         let drawn = Drawn::of(&case, 400, 7);
         let (mean, sigma) = spread(drawn.members.iter().map(|member| member.oven_k));
         assert!((mean - 6.0).abs() < 0.1 && (sigma - 3.0).abs() < 0.1, "{mean} ± {sigma}");
-        let (mean, sigma) = spread(drawn.pieces[0].iter().map(|piece| piece.resistance.ln()));
+        let (mean, sigma) = spread(drawn.pieces[0].iter().map(|piece| piece.toughness.ln()));
         assert!(mean.abs() < 0.01 && (sigma - 0.2).abs() < 0.01, "{mean} ± {sigma}");
         assert_eq!(drawn.members, Drawn::of(&case, 400, 7).members);
         assert_ne!(drawn.members, Drawn::of(&case, 400, 8).members);
@@ -271,13 +271,13 @@ mod tests {
     fn a_single_cook_is_the_median_one() {
         let drawn = Drawn::of(&simmered(0.06), 1, 7);
         assert_eq!(drawn.members, [Member::median(&Beliefs::USUAL)]);
-        assert_eq!(drawn.pieces, [[Piece { resistance: 1.0, thickness: 1.0 }]]);
+        assert_eq!(drawn.pieces, [[Piece { toughness: 1.0, thickness: 1.0 }]]);
     }
 
     #[test]
     fn bone_spreads_the_time_and_what_is_known_of_a_butcher_takes_the_place_of_the_cuts_own_spread() {
         let mut case = simmered(0.06);
-        let sigma = |case: &Case| spread(Drawn::of(case, 400, 7).pieces[0].iter().map(|piece| piece.resistance.ln())).1;
+        let sigma = |case: &Case| spread(Drawn::of(case, 400, 7).pieces[0].iter().map(|piece| piece.toughness.ln())).1;
         let boneless = sigma(&case);
         case.parts[0].bone_pct = 30.0;
         assert!(sigma(&case) > boneless);
@@ -290,12 +290,12 @@ mod tests {
     fn drawn_again_they_keep_the_mean_and_spread_that_their_weights_give_them() {
         let case = simmered(0.06);
         let drawn = Drawn::of(&case, 400, 7);
-        let likely = |i: usize| (-0.5 * ((drawn.pieces[0][i].resistance.ln() - 0.2) / 0.1).powi(2)).exp();
+        let likely = |i: usize| (-0.5 * ((drawn.pieces[0][i].toughness.ln() - 0.2) / 0.1).powi(2)).exp();
         let sum: f64 = (0..400).map(likely).sum();
         let weights: Vec<f64> = (0..400).map(|i| likely(i) / sum).collect();
-        let wanted: f64 = (0..400).map(|i| weights[i] * drawn.pieces[0][i].resistance.ln()).sum();
+        let wanted: f64 = (0..400).map(|i| weights[i] * drawn.pieces[0][i].toughness.ln()).sum();
         let again = drawn.again(&weights, 11);
-        let (mean, sigma) = spread(again.pieces[0].iter().map(|piece| piece.resistance.ln()));
+        let (mean, sigma) = spread(again.pieces[0].iter().map(|piece| piece.toughness.ln()));
         assert!((mean - wanted).abs() < 0.02 && (0.06..0.12).contains(&sigma), "{mean} ± {sigma} against {wanted}");
         assert_eq!(again.members.len(), 400);
     }

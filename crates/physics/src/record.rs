@@ -155,7 +155,7 @@ impl<'a> Recorder<'a> {
             evaporated_kg += piece.evaporated_kg;
         }
         left.fat_l += case.larder_fat_l;
-        left.gelatin_g += case.body.gelatin_g(main.mean_dose[0] / case.main().goal.resistance);
+        left.gelatin_g += case.body.gelatin_g(main.mean_dose[0] / case.main().goal.toughness);
         let liquid_l = f64::max(0.0, around.poured_l[0] + around.larder_l + left.to_liquid_kg - around.steam_kg[0]);
         // Lost juice takes along the salt of the water it comes from.
         let before = self.frames.last().map_or(Left::default(), |frame| frame.left);

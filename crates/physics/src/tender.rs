@@ -52,9 +52,9 @@ pub struct Goal {
     /// Share of that which the middle has to have.
     pub middle_share: f64,
     /// Mean tender-hours at which it has gone too far.
-    pub too_far: f64,
+    pub overcooked: f64,
     /// Toughness of cut, age and feed: divides a dose to read it on the scale from slice to spoon.
-    pub resistance: f64,
+    pub toughness: f64,
 }
 
 #[cfg(test)]

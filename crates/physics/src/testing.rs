@@ -23,7 +23,7 @@ pub(crate) fn piece(thickness_m: f64) -> Part {
         trim_pct: 6.0,
         thickness_m,
         shape: Shape::from_sides([thickness_m, area_m2.sqrt(), area_m2.sqrt()]),
-        goal: Goal { enough: 3.0, middle_share: MIDDLE_SHARE, too_far: 8.0, resistance: 1.0 },
+        goal: Goal { enough: 3.0, middle_share: MIDDLE_SHARE, overcooked: 8.0, toughness: 1.0 },
         thickness_sigma: 0.07,
         toughness_ln_sigma: 0.2,
     }

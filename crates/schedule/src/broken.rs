@@ -59,7 +59,7 @@ pub enum Broken {
         missing: Minute,
     },
     /// It is done so long before the bell, and waits.
-    EarlyForTheBell {
+    EarlyForServing {
         /// What.
         job: usize,
         /// Minutes.
@@ -119,10 +119,10 @@ pub fn broken(problem: &Problem, jobs: &[Placed], late: Minute) -> Vec<Broken> {
                     found.push(Broken::OffItsTime { job: number, minutes: off });
                 }
             }
-            Place::Bell { most, .. } => {
+            Place::ServeAt { most, .. } => {
                 let early = late - from - job.len;
                 if early > *most {
-                    found.push(Broken::EarlyForTheBell { job: number, minutes: early });
+                    found.push(Broken::EarlyForServing { job: number, minutes: early });
                 }
             }
         }
@@ -194,7 +194,7 @@ mod tests {
         assert_eq!(named(-60, -10, 0), []);
         assert_eq!(named(-55, -10, 0), [Broken::OutOfOrder { job: 1, then: 0 }]);
         assert_eq!(named(-75, -10, 0), [Broken::WaitsTooLong { job: 1, then: 0, more: 15 }]);
-        assert_eq!(named(-95, -45, 0), [Broken::EarlyForTheBell { job: 0, minutes: 35 }]);
+        assert_eq!(named(-95, -45, 0), [Broken::EarlyForServing { job: 0, minutes: 35 }]);
         assert_eq!(named(-95, -45, -30), [], "a bell that is so much sooner");
         assert!(named(-310, -10, 0).contains(&Broken::NobodyThere { job: 1, when: span(-310, -290) }));
         assert!(named(-505, -10, 0).contains(&Broken::Past { job: 1 }));

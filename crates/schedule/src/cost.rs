@@ -21,7 +21,7 @@ pub(super) fn cost(problem: &Problem, jobs: &[Placed], late: Minute) -> f64 {
         let Some(start) = placed.start() else { continue };
         sum += job.by_day.filter(|_| in_a_night(problem, job, start)).unwrap_or(0.0);
         match &job.place {
-            Place::Bell { price, most, beyond } => {
+            Place::ServeAt { price, most, beyond } => {
                 let early = (late - start - job.len).max(0);
                 sum += price * f64::from(early.min(*most)) + beyond * f64::from((early - most).max(0));
             }

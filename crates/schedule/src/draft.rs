@@ -120,7 +120,7 @@ impl<'a> Draft<'a> {
         let job = self.job(number);
         let last = self.late.saturating_sub(self.net.tail[number]).min(self.net.before_pins[number]);
         match &job.place {
-            Place::Bell { .. } => last,
+            Place::ServeAt { .. } => last,
             Place::Near { to, later, .. } => self.at(*to).map_or(last, |wanted| wanted + later),
             Place::Before(gaps) => {
                 let ends = gaps.iter().filter_map(|gap| {
@@ -154,7 +154,7 @@ impl<'a> Draft<'a> {
         let (job, problem) = (self.job(number), self.net.problem);
         let mut sum = job.by_day.filter(|_| in_a_night(problem, job, start)).unwrap_or(0.0);
         match &job.place {
-            Place::Bell { price, most, beyond } => {
+            Place::ServeAt { price, most, beyond } => {
                 let early = (self.late - start - job.len).max(0);
                 sum += price * f64::from(early.min(*most)) + beyond * f64::from((early - most).max(0));
             }
@@ -198,7 +198,7 @@ impl<'a> Draft<'a> {
             }
         };
         match &job.place {
-            Place::Bell { most, .. } => look(self.late - job.len - most),
+            Place::ServeAt { most, .. } => look(self.late - job.len - most),
             Place::Near { to, .. } => look(self.at(*to).unwrap_or(high)),
             Place::Before(gaps) => {
                 for gap in gaps {

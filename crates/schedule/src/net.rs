@@ -41,7 +41,7 @@ impl<'a> Net<'a> {
             match &job.place {
                 Place::Before(gaps) => gaps.iter().for_each(|gap| before[gap.then.job].push((number, *gap))),
                 Place::Near { to, .. } => beside[to.job].push(number),
-                Place::Bell { .. } => {}
+                Place::ServeAt { .. } => {}
             }
         }
         let of = |edge: fn(&super::problem::Booking) -> Edge| {
@@ -79,7 +79,7 @@ impl<'a> Net<'a> {
             (Place::Near { to, .. }, _) => near = Some(to.job),
             (Place::Before(waits), false) => gaps = waits.iter(),
             (_, true) => before = self.before[number].iter(),
-            (Place::Bell { .. }, false) => {}
+            (Place::ServeAt { .. }, false) => {}
         }
         near.into_iter().chain(gaps.map(|gap: &Gap| gap.then.job)).chain(before.map(|(job, _): &(usize, Gap)| *job))
     }
@@ -98,14 +98,14 @@ impl<'a> Net<'a> {
 
     /// The soonest plates that any placing can have: each dish alone, and all hands-on work on the hands there are.
     pub fn late_bound(&self) -> Minute {
-        let plates = self.problem.jobs.iter().enumerate().filter(|(_, job)| matches!(job.place, Place::Bell { .. }));
+        let plates = self.problem.jobs.iter().enumerate().filter(|(_, job)| matches!(job.place, Place::ServeAt { .. }));
         let alone = plates.map(|(number, job)| self.soonest(number).saturating_add(job.len)).max();
         alone.unwrap_or(0).max(self.hands_bound()).max(0)
     }
 
     /// The soonest plates of each group of jobs by itself, minutes after the bell.
     pub fn late_alone(&self) -> Vec<(usize, Minute)> {
-        let plates = self.problem.jobs.iter().enumerate().filter(|(_, job)| matches!(job.place, Place::Bell { .. }));
+        let plates = self.problem.jobs.iter().enumerate().filter(|(_, job)| matches!(job.place, Place::ServeAt { .. }));
         plates.filter_map(|(number, job)| Some((job.group?, self.soonest(number).saturating_add(job.len)))).collect()
     }
 
@@ -120,7 +120,7 @@ impl<'a> Net<'a> {
         let problem = self.problem;
         let hands = problem.kinds.get(HANDS).map_or(1, |kind| kind.count.max(1));
         let price = |job: &Job| match job.place {
-            Place::Bell { price, beyond, .. } if job.pinned.is_none() => Some(price.min(beyond)),
+            Place::ServeAt { price, beyond, .. } if job.pinned.is_none() => Some(price.min(beyond)),
             _ => None,
         };
         let plates: Vec<&Job> = problem.jobs.iter().filter(|job| price(job).is_some()).collect();
@@ -196,13 +196,13 @@ impl<'a> Net<'a> {
 
     fn stages(&self) -> Vec<usize> {
         let jobs = &self.problem.jobs;
-        let at_the_bell = |number: usize| matches!(jobs[number].place, Place::Bell { .. });
-        let mut found: Vec<usize> = (0..jobs.len()).map(|number| if at_the_bell(number) { 0 } else { 2 }).collect();
-        let mut open: Vec<usize> = (0..jobs.len()).filter(|number| at_the_bell(*number)).collect();
+        let at_serving = |number: usize| matches!(jobs[number].place, Place::ServeAt { .. });
+        let mut found: Vec<usize> = (0..jobs.len()).map(|number| if at_serving(number) { 0 } else { 2 }).collect();
+        let mut open: Vec<usize> = (0..jobs.len()).filter(|number| at_serving(*number)).collect();
         while let Some(number) = open.pop() {
             for (before, _) in self.before[number].iter().filter(|(_, gap)| gap.least < LONG_WAIT) {
                 if found[*before] == 2 {
-                    found[*before] = usize::from(!at_the_bell(number));
+                    found[*before] = usize::from(!at_serving(number));
                     open.push(*before);
                 }
             }

@@ -106,7 +106,7 @@ impl Gap {
 #[serde(rename_all = "snake_case")]
 pub enum Place {
     /// It ends at the bell.
-    Bell {
+    ServeAt {
         /// What a minute before it costs.
         price: f64,
         /// So many minutes at the most; beyond them a minute costs `beyond`, and the cook is told.

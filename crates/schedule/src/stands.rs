@@ -57,7 +57,7 @@ pub(super) fn turns(net: &Net, out: &[usize], bias: &mut [Minute], random: &mut 
 
 /// The ends of those that belong at the bell.
 pub(super) fn plates<'a>(problem: &'a Problem, jobs: &'a [Placed]) -> impl Iterator<Item = Minute> + 'a {
-    let ends = problem.jobs.iter().zip(jobs).filter(|(job, _)| matches!(job.place, Place::Bell { .. }));
+    let ends = problem.jobs.iter().zip(jobs).filter(|(job, _)| matches!(job.place, Place::ServeAt { .. }));
     ends.filter_map(|(job, placed)| Some(placed.start()? + job.len))
 }
 

@@ -28,7 +28,7 @@ pub(crate) fn job(group: usize, len: Minute, place: Place) -> Job {
 
 /// Plates.
 pub(crate) fn plates(len: Minute) -> Job {
-    job(0, len, Place::Bell { price: 1.0, most: 30, beyond: 10.0 })
+    job(0, len, Place::ServeAt { price: 1.0, most: 30, beyond: 10.0 })
 }
 
 /// A wait from the end of a job to the start of another: at least so long, at best as long, at most ten minutes longer.

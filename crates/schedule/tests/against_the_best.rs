@@ -49,7 +49,7 @@ fn dishes(seed: u64, many: usize, each: usize) -> Problem {
     let mut jobs = Vec::new();
     for group in 0..many {
         let first = jobs.len();
-        jobs.push(job(group, fives(1, 2), Place::Bell { price: 3.0, most: 40, beyond: 30.0 }));
+        jobs.push(job(group, fives(1, 2), Place::ServeAt { price: 3.0, most: 40, beyond: 30.0 }));
         let len = fives(1, 2);
         jobs.push(job(group, len, before(first, len, 0, 1.5, 25)));
         let len = fives(2, 4);
@@ -118,7 +118,7 @@ impl Exhaustive<'_> {
         };
         let job = &self.problem.jobs[number];
         let (latest, price): (Minute, Box<dyn Fn(Minute) -> f64>) = match &job.place {
-            Place::Bell { price, most, beyond } => {
+            Place::ServeAt { price, most, beyond } => {
                 let latest = self.late - job.len;
                 let (price, most, beyond) = (*price, *most, *beyond);
                 (
@@ -232,7 +232,7 @@ fn what_could_be_done_in_the_morning_is_not_put_off_to_the_next_day() {
     }
     salted.give = Give::Squeezed(5.0);
     let mut jobs = vec![
-        job(0, 6, Place::Bell { price: 3.0, most: 40, beyond: 30.0 }),
+        job(0, 6, Place::ServeAt { price: 3.0, most: 40, beyond: 30.0 }),
         job(0, 66, before(0, 66, 240, 0.05, 240)),
         job(0, 2, before(1, 2, 0, 0.02, 60)),
         salted,

@@ -30,8 +30,8 @@ async fn ask(app: &Router, method: &str, path: &str, body: Body) -> (StatusCode,
     (status, to_bytes(response.into_body(), usize::MAX).await.unwrap().to_vec())
 }
 
-fn plan(bell: Timestamp) -> Value {
-    json!({"name": "Lake-ice shin", "people": 8, "bell": bell, "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise"}})
+fn plan(serve_at: Timestamp) -> Value {
+    json!({"name": "Lake-ice shin", "people": 8, "serve_at": serve_at, "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise"}})
 }
 
 fn event(at: Timestamp, happened: &Value) -> Value {
@@ -40,17 +40,17 @@ fn event(at: Timestamp, happened: &Value) -> Value {
 
 /// So many cooks that are over, and twenty that were forgotten.
 fn ten_years_of_cooks(closed: usize) -> String {
-    let bell: Timestamp = "2026-02-06T16:30:00Z".parse().unwrap();
-    let before = |hours: i64| bell - SignedDuration::from_hours(hours);
+    let serve_at: Timestamp = "2026-02-06T16:30:00Z".parse().unwrap();
+    let before = |hours: i64| serve_at - SignedDuration::from_hours(hours);
     let cook = |i: usize| {
         let mut events = vec![
-            event(before(6), &json!({"kind": "met_heat"})),
+            event(before(6), &json!({"kind": "on_the_heat"})),
             event(before(4), &json!({"kind": "core_reading", "celsius": 88.0})),
         ];
         if i < closed {
-            events.push(event(bell, &json!({"kind": "closed"})));
+            events.push(event(serve_at, &json!({"kind": "closed"})));
         }
-        json!({"id": Uuid::new_v4(), "plan_id": PLAN_ID, "opened_at": before(30), "plan": plan(bell), "events": events})
+        json!({"id": Uuid::new_v4(), "plan_id": PLAN_ID, "opened_at": before(30), "plan": plan(serve_at), "events": events})
     };
     json!({"ergastic": 1, "cooks": (0..closed + 20).map(cook).collect::<Vec<_>>()}).to_string()
 }
@@ -112,7 +112,7 @@ fn cook_under_load(bencher: Bencher) {
         let save = json!({"version": 0, "plan": plan(Timestamp::now() + ahead)});
         assert_eq!(ask(&app, "PUT", &format!("/api/plans/{PLAN_ID}"), body(save)).await.0, StatusCode::OK);
         assert_eq!(ask(&app, "PUT", COOK, body(json!({"plan_id": PLAN_ID}))).await.0, StatusCode::OK);
-        let met = json!([event(Timestamp::now() - ago, &json!({"kind": "met_heat"}))]);
+        let met = json!([event(Timestamp::now() - ago, &json!({"kind": "on_the_heat"}))]);
         assert_eq!(ask(&app, "POST", &format!("{COOK}/events"), body(met)).await.0, StatusCode::OK);
     });
     let stage = |i: usize| json!({"method": "smoke", "heat": {"pit_c": 100 + i}, "until": {"min": 360}});

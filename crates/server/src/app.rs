@@ -111,9 +111,9 @@ impl App {
     }
 
     /// On whose screen something is tapped; none while there is but one place to tap on.
-    pub fn screen_name(&self, visitor: &Visitor) -> Option<String> {
+    pub fn device_name(&self, visitor: &Visitor) -> Option<String> {
         match visitor {
-            Visitor::Screen(screen) => Some(screen.name.clone()),
+            Visitor::Device(device) => Some(device.name.clone()),
             Visitor::Machine => self.desk.beyond().map(|_| Voice::default().render(say::own_machine())),
             Visitor::Probe | Visitor::Stranger(_) => None,
         }

@@ -93,7 +93,7 @@ struct PlanInFile {
     saved_at: Timestamp,
     plan: Plan,
     /// In the bin since.
-    binned_at: Option<Timestamp>,
+    deleted_at: Option<Timestamp>,
     /// Why its document could not be read; it is then text.
     damaged: Option<String>,
 }
@@ -111,7 +111,7 @@ struct CookInFile {
     #[schema(max_items = 5000)]
     events: Vec<Event>,
     /// In the bin since.
-    binned_at: Option<Timestamp>,
+    deleted_at: Option<Timestamp>,
     /// Why its documents could not be read; they are then text.
     damaged: Option<String>,
 }

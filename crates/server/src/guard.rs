@@ -153,21 +153,21 @@ async fn who(
         return Ok((Visitor::Probe, None));
     }
     let session = session_of(&app.store, headers, now).await?;
-    Ok(session.map_or((stranger, None), |session| (Visitor::Screen(session.screen), session.other)))
+    Ok(session.map_or((stranger, None), |session| (Visitor::Device(session.device), session.other)))
 }
 
 /// Whether a visitor may ask an address.
 fn allowed(visitor: &Visitor, method: &Method, path: &str) -> Result<(), ApiError> {
     // The page itself, and asking to be let in, are everybody's.
-    let open = !is_api(path) || (path == "/api/screen" && (method == Method::GET || method == Method::POST));
+    let open = !is_api(path) || (path == "/api/device" && (method == Method::GET || method == Method::POST));
     let refused = match visitor {
         _ if open => return Ok(()),
         Visitor::Probe if is_readings(path) => return Ok(()),
         Visitor::Probe => ApiError::Refused(StatusCode::FORBIDDEN, say::probes_read_only()),
         Visitor::Stranger(_) => ApiError::Refused(StatusCode::UNAUTHORIZED, say::sign_in_first()),
         Visitor::Machine => return Ok(()),
-        Visitor::Screen(screen) if may(screen.role, method, path) => return Ok(()),
-        Visitor::Screen(_) => ApiError::Refused(StatusCode::FORBIDDEN, say::looks_only()),
+        Visitor::Device(device) if may(device.role, method, path) => return Ok(()),
+        Visitor::Device(_) => ApiError::Refused(StatusCode::FORBIDDEN, say::looks_only()),
     };
     Err(refused)
 }

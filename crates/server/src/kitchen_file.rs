@@ -15,6 +15,7 @@ use ergastic_core::plan::Plan;
 use ergastic_core::text::check_name;
 use ergastic_store::{
     CookFile, FILE_VERSION, MAX_EVENTS, PlanFile, Reading, ReadingFile, Staged, as_document, brought_up,
+    in_spoken_names,
 };
 use ergastic_words::{Message, Voice, errors, keeping as say};
 use jiff::Timestamp;
@@ -162,7 +163,7 @@ impl<S: Sink> File<'_, S> {
     }
 
     fn plan(&self, raw: &RawValue) -> Result<Staged, Error> {
-        let PlanFile { id, version, saved_at, plan, binned_at, damaged } = read_object(raw.get().as_bytes())?;
+        let PlanFile { id, version, saved_at, mut plan, deleted_at, damaged } = read_object(raw.get().as_bytes())?;
         checks::has_been("saved_at", saved_at, self.now)?;
         if version.is_some_and(|version| version < 1) {
             return Err(Error::new(Kind::OutOfRange, "version", version.unwrap_or(0), say::one_or_more()));
@@ -170,16 +171,18 @@ impl<S: Sink> File<'_, S> {
         let document = if damaged.is_some() {
             as_document(&plan)
         } else {
+            in_spoken_names(&mut plan);
             let plan: Plan = read_value(plan).map_err(|error| error.within("plan"))?;
             plan.check_kept().map_err(|error| error.within("plan"))?;
             plan.resolve(&self.kitchen).map_err(|error| error.within("plan"))?;
             text(&plan)?
         };
-        Ok(Staged::Plan { id, version, saved_at, document, binned_at })
+        Ok(Staged::Plan { id, version, saved_at, document, deleted_at })
     }
 
     fn cook(&self, raw: &RawValue) -> Result<Staged, Error> {
-        let CookFile { id, plan_id, opened_at, plan, events, binned_at, damaged } = read_object(raw.get().as_bytes())?;
+        let CookFile { id, plan_id, opened_at, mut plan, mut events, deleted_at, damaged } =
+            read_object(raw.get().as_bytes())?;
         checks::has_been("opened_at", opened_at, self.now)?;
         if events.len() > MAX_EVENTS {
             return Err(Error::new(Kind::OutOfRange, "events", events.len(), errors::at_most(MAX_EVENTS as u32)));
@@ -188,18 +191,21 @@ impl<S: Sink> File<'_, S> {
             let summary = summaries::broken(id, plan_id, "", opened_at, why);
             let events = events
                 .into_iter()
-                .map(|event| (event.id, event.at, as_document(&event.happened), event.screen))
+                .map(|event| (event.id, event.at, as_document(&event.happened), event.device))
                 .collect();
             let document = as_document(&plan);
-            return Ok(Staged::Cook { id, plan_id, opened_at, document, events, binned_at, summary });
+            return Ok(Staged::Cook { id, plan_id, opened_at, document, events, deleted_at, summary });
         }
+        // A file does not say of which format its documents are.
+        in_spoken_names(&mut plan);
+        events.iter_mut().for_each(|event| in_spoken_names(&mut event.happened));
         let plan: Plan = read_value(plan).map_err(|error| error.within("plan"))?;
         plan.resolve(&self.kitchen).map_err(|error| error.within("plan"))?;
         let happened: Vec<Event> = (events.iter().enumerate())
             .map(|(i, event)| {
                 let happened: Happened = read_value(event.happened.clone())
                     .map_err(|error| error.within(&format!("events[{i}].happened")))?;
-                Ok(Event { id: event.id, at: event.at, happened, screen: event.screen.clone() })
+                Ok(Event { id: event.id, at: event.at, happened, device: event.device.clone() })
             })
             .collect::<Result<_, Error>>()?;
         checks::events(&happened, self.now)
@@ -212,9 +218,9 @@ impl<S: Sink> File<'_, S> {
             document: text(&plan)?,
             events: happened
                 .iter()
-                .map(|event| Ok((event.id, event.at, text(&event.happened)?, event.screen.clone())))
+                .map(|event| Ok((event.id, event.at, text(&event.happened)?, event.device.clone())))
                 .collect::<Result<_, Error>>()?,
-            binned_at,
+            deleted_at,
             summary: facts,
         })
     }
@@ -461,7 +467,7 @@ mod tests {
     #[test]
     fn parts_come_in_any_order_and_each_fault_is_named() {
         let plan = r#"{"id": "00000000-0000-4000-8000-000000000001", "saved_at": "2027-02-01T12:00:00Z",
-            "plan": {"name": "One", "bell": "2027-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise"}}}"#;
+            "plan": {"name": "One", "serve_at": "2027-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise"}}}"#;
         let reading = r#"["00000000-0000-4000-8000-000000000002", "2027-02-01T12:00:00Z", 61.5]"#;
         let whole = format!(
             "\u{feff}{{\"probes\": [{{\"probe\": \"stove\", \"readings\": [{reading}]}}], \"plans\": [{plan}], \"ergastic\": 1, \"kitchen\": {{}}}}"

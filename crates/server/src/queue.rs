@@ -46,7 +46,7 @@ impl Asker {
         match visitor {
             Visitor::Machine => 1.hash(&mut hasher),
             Visitor::Probe => 2.hash(&mut hasher),
-            Visitor::Screen(screen) => (3, screen.id).hash(&mut hasher),
+            Visitor::Device(device) => (3, device.id).hash(&mut hasher),
             Visitor::Stranger(peer) => (4, peer).hash(&mut hasher),
         }
         Self(hasher.finish().max(1))

@@ -25,7 +25,7 @@ use crate::app::App;
 use crate::error::ApiError;
 use crate::extract::json_text;
 use crate::routes::{
-    bin, compute, cooks, events, kitchen, loggers, meals, now, plans, probes, recipes, screens, transfer, why,
+    compute, cooks, devices, events, kitchen, loggers, meals, now, plans, probes, recipes, transfer, trash, why,
 };
 use crate::units::in_the_kitchens_units;
 use crate::{complete, document, guard, web};
@@ -90,20 +90,20 @@ const QUICK: &[Documented] = &[
     || routes!(why::post_plan_why),
     || routes!(why::post_why),
     || routes!(why::post_inside),
-    || routes!(bin::list_bin, bin::empty_bin),
-    || routes!(bin::take_out_plan),
-    || routes!(bin::take_out_cook),
+    || routes!(trash::list_trash, trash::empty_trash),
+    || routes!(trash::take_out_plan),
+    || routes!(trash::take_out_cook),
     || routes!(probes::list_probes),
     || routes!(probes::post_readings, probes::get_readings),
     || routes!(loggers::read_log),
     || routes!(loggers::import_log),
-    || routes!(screens::get_screen, screens::sign_in, screens::sign_out),
-    || routes!(screens::list_screens, screens::sign_all_out),
-    || routes!(screens::sign_one_out),
-    || routes!(screens::invite),
-    || routes!(screens::make_key),
-    || routes!(screens::revoke_key),
-    || routes!(screens::put_passphrase),
+    || routes!(devices::get_device, devices::sign_in, devices::sign_out),
+    || routes!(devices::list_devices, devices::sign_all_out),
+    || routes!(devices::sign_one_out),
+    || routes!(devices::invite),
+    || routes!(devices::make_key),
+    || routes!(devices::revoke_key),
+    || routes!(devices::put_passphrase),
     || routes!(events::stream),
 ];
 
@@ -182,7 +182,7 @@ fn inside(app: App) -> Router<App> {
         .layer(map_response_with_state((app, build), with_the_time));
     // What ships is packed ahead of time; packing each answer with Brotli would cost every screen that asks time and memory.
     let small = CompressionLayer::new().br(false).quality(CompressionLevel::Fastest);
-    api.route("/authority.crt", get(screens::authority)).fallback(web::serve).layer(small).layer(
+    api.route("/authority.crt", get(devices::authority)).fallback(web::serve).layer(small).layer(
         CsrfLayer::new()
             .with_rejection_response(|_| ApiError::Refused(StatusCode::FORBIDDEN, say::another_site()).into_response()),
     )

@@ -12,7 +12,7 @@ fn written(summary: &CookSummary, reckoned: bool) -> Summary {
         line: serde_json::to_string(&summary.line()).unwrap_or_default(),
         document: serde_json::to_string(summary).unwrap_or_default(),
         closed: summary.status == Status::Closed && summary.broken.is_none(),
-        day: summary.bell.unwrap_or(summary.opened_at),
+        day: summary.serve_at.unwrap_or(summary.opened_at),
         reckoned,
     }
 }

@@ -43,7 +43,7 @@ async fn ask(app: &Router, method: Method, path: &str, body: Value) -> (StatusCo
 }
 
 fn shin(name: &str) -> Value {
-    json!({"name": name, "people": 8, "bell": "2040-02-06T16:30:00Z", "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise", "members": 64}})
+    json!({"name": name, "people": 8, "serve_at": "2040-02-06T16:30:00Z", "forecast": {"cut": "shin", "mass_kg": 2.4, "method": "braise", "members": 64}})
 }
 
 #[tokio::test]
@@ -80,7 +80,7 @@ async fn bad_input_names_its_field_and_is_never_a_500() {
         ),
         ("/api/forecast", json!({"cut": "chuck", "method": "braise", "frobnicate": 1}), "frobnicate"),
         ("/api/forecast", json!(["chuck"]), "the request"),
-        ("/api/match", json!({"cut": "chuck", "bell": "soon"}), "bell"),
+        ("/api/match", json!({"cut": "chuck", "serve_at": "soon"}), "serve_at"),
         ("/api/match", json!({"cut": "chuck", "people": 0}), "people"),
         ("/api/prepare", json!({"cut": "chuck"}), "mass_kg"),
         ("/api/prepare", json!({"cut": "chuck", "mass_kg": 1.4, "level": "brim"}), "level"),
@@ -91,7 +91,7 @@ async fn bad_input_names_its_field_and_is_never_a_500() {
         ),
         (
             "/api/prepare/plan",
-            json!({"name": "x", "bell": "2040-02-06T16:30:00Z", "forecast": {"cut": "fillet", "method": "braise"}}),
+            json!({"name": "x", "serve_at": "2040-02-06T16:30:00Z", "forecast": {"cut": "fillet", "method": "braise"}}),
             "cut",
         ),
         ("/api/sauce", json!({"liquid_l": -1}), "liquid_l"),
@@ -124,7 +124,7 @@ async fn bad_input_names_its_field_and_is_never_a_500() {
 async fn plans_are_saved_once_and_not_over_each_other() {
     let app = kitchen().await;
     let save = |version: i64, name: &str| json!({"version": version, "plan": shin(name)});
-    let (status, _) = ask(&app, Method::PUT, PLAN, json!({"version": 0, "plan": {"name": "x", "bell": "2040-02-06T16:30:00Z", "forecast": {"cut": "fillet", "method": "braise"}}})).await;
+    let (status, _) = ask(&app, Method::PUT, PLAN, json!({"version": 0, "plan": {"name": "x", "serve_at": "2040-02-06T16:30:00Z", "forecast": {"cut": "fillet", "method": "braise"}}})).await;
     assert_eq!(status, StatusCode::UNPROCESSABLE_ENTITY, "a tender cut is not planned");
     assert_eq!(ask(&app, Method::GET, "/api/plans", Value::Null).await.1, json!([]), "and nothing of it is stored");
     assert_eq!(ask(&app, Method::PUT, PLAN, save(0, "One")).await.1["version"], 1);
@@ -173,7 +173,7 @@ async fn a_cook_keeps_each_event_once() {
     );
     let events = format!("{COOK}/events");
     let event = |id: u32, at: &str, happened: Value| json!([{"id": format!("00000000-0000-4000-8000-{id:012}"), "at": at, "happened": happened}]);
-    let met = event(10, "2026-01-01T10:00:00Z", json!({"kind": "met_heat"}));
+    let met = event(10, "2026-01-01T10:00:00Z", json!({"kind": "on_the_heat"}));
     for _ in 0..2 {
         let (status, cook) = ask(&app, Method::POST, &events, met.clone()).await;
         assert_eq!(status, StatusCode::OK);
@@ -182,7 +182,7 @@ async fn a_cook_keeps_each_event_once() {
     let refused = [
         event(11, "2026-01-01T10:30:00Z", json!({"kind": "core_reading", "celsius": 900})),
         event(12, "2026-01-01T10:30:00Z", json!({"kind": "danced"})),
-        event(13, "2099-01-01T10:30:00Z", json!({"kind": "met_heat"})),
+        event(13, "2099-01-01T10:30:00Z", json!({"kind": "on_the_heat"})),
     ];
     for body in refused {
         let (status, problem) = ask(&app, Method::POST, &events, body).await;
@@ -260,13 +260,13 @@ fn happened(id: u32, at: &str, what: Value) -> Value {
 #[tokio::test]
 async fn a_cook_that_cant_be_is_refused_and_not_kept_and_the_others_go_on() {
     let app = kitchen().await;
-    let cold = json!({"name": "Cold bath", "bell": "2040-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "water_bath", "heat": {"bath_c": 55}, "members": 32}});
+    let cold = json!({"name": "Cold bath", "serve_at": "2040-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "water_bath", "heat": {"bath_c": 55}, "members": 32}});
     ask(&app, Method::PUT, PLAN, json!({"version": 0, "plan": cold})).await;
     assert_eq!(ask(&app, Method::PUT, COOK, open()).await.0, StatusCode::UNPROCESSABLE_ENTITY, "never tender");
     assert_eq!(ask(&app, Method::GET, "/api/cooks", Value::Null).await, (StatusCode::OK, json!([])));
     ask(&app, Method::PUT, PLAN, json!({"version": 1, "plan": shin("One")})).await;
     assert_eq!(ask(&app, Method::PUT, COOK, open()).await.0, StatusCode::OK);
-    ask(&app, Method::POST, EVENTS, happened(10, "2026-01-01T10:00:00Z", json!({"kind": "met_heat"}))).await;
+    ask(&app, Method::POST, EVENTS, happened(10, "2026-01-01T10:00:00Z", json!({"kind": "on_the_heat"}))).await;
     let late = happened(11, "2026-01-09T10:00:00Z", json!({"kind": "liquid_added", "litres": 0.5}));
     let (status, problem) = ask(&app, Method::POST, EVENTS, late).await;
     assert_eq!((status, &problem["field"]), (StatusCode::UNPROCESSABLE_ENTITY, &json!("at")));
@@ -285,11 +285,11 @@ async fn a_broken_cook_from_a_file_is_listed_with_its_reason_and_put_away_and_ta
     ask(&app, Method::PUT, PLAN, json!({"version": 0, "plan": shin("One")})).await;
     ask(&app, Method::PUT, COOK, open()).await;
     let bad = "00000000-0000-4000-8000-0000000000bb";
-    let cold = json!({"name": "Cold bath", "bell": "2026-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "keep_warm", "heat": {"at_c": 50}, "members": 32}});
+    let cold = json!({"name": "Cold bath", "serve_at": "2026-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "keep_warm", "heat": {"at_c": 50}, "members": 32}});
     let torn = json!({"name": "Torn", "what": "no plan any more"});
     let file = json!({"ergastic": 1, "cooks": [
         {"id": bad, "plan_id": "00000000-0000-4000-8000-000000000001", "opened_at": "2026-02-01T10:00:00Z", "plan": cold, "events": []},
-        {"id": bad.replace("bb", "cc"), "plan_id": "00000000-0000-4000-8000-000000000001", "opened_at": "2026-02-02T10:00:00Z", "plan": torn, "events": [], "damaged": "missing field `bell`"}
+        {"id": bad.replace("bb", "cc"), "plan_id": "00000000-0000-4000-8000-000000000001", "opened_at": "2026-02-02T10:00:00Z", "plan": torn, "events": [], "damaged": "missing field `serve_at`"}
     ]});
     let (status, brought) = ask(&app, Method::POST, "/api/import", file).await;
     assert_eq!((status, &brought["new_cooks"]), (StatusCode::OK, &json!(2)));
@@ -310,16 +310,16 @@ async fn a_broken_cook_from_a_file_is_listed_with_its_reason_and_put_away_and_ta
     let (_, out) = ask(&app, Method::GET, "/api/export", Value::Null).await;
     assert_eq!(out["cooks"][1]["plan"]["what"], "no plan any more", "it goes out as it is: {}", out["cooks"]);
     assert_eq!(ask(&app, Method::DELETE, &address, Value::Null).await.0, StatusCode::NO_CONTENT);
-    let (_, bin) = ask(&app, Method::GET, "/api/bin", Value::Null).await;
+    let (_, bin) = ask(&app, Method::GET, "/api/trash", Value::Null).await;
     assert_eq!((&bin[0]["kind"], &bin[0]["name"]), (&json!("cook"), &json!("Cold bath")));
     assert_eq!(broken(&ask(&app, Method::GET, "/api/cooks", Value::Null).await.1), 1);
     assert_eq!(
-        ask(&app, Method::DELETE, &format!("/api/bin/cooks/{bad}"), Value::Null).await.0,
+        ask(&app, Method::DELETE, &format!("/api/trash/cooks/{bad}"), Value::Null).await.0,
         StatusCode::NO_CONTENT
     );
     assert_eq!(broken(&ask(&app, Method::GET, "/api/cooks", Value::Null).await.1), 2);
     ask(&app, Method::DELETE, &address, Value::Null).await;
-    assert_eq!(ask(&app, Method::DELETE, "/api/bin", Value::Null).await.1, json!({"gone": 1}));
+    assert_eq!(ask(&app, Method::DELETE, "/api/trash", Value::Null).await.1, json!({"gone": 1}));
     assert_eq!(ask(&app, Method::GET, &address, Value::Null).await.0, StatusCode::NOT_FOUND);
 }
 
@@ -350,7 +350,7 @@ async fn an_event_of_another_cook_is_refused_by_its_id() {
     ask(&app, Method::PUT, COOK, open()).await;
     ask(&app, Method::POST, EVENTS, happened(9, "2026-01-01T09:00:00Z", json!({"kind": "closed"}))).await;
     ask(&app, Method::PUT, &other, open()).await;
-    let met = happened(10, "2026-01-01T10:00:00Z", json!({"kind": "met_heat"}));
+    let met = happened(10, "2026-01-01T10:00:00Z", json!({"kind": "on_the_heat"}));
     assert_eq!(ask(&app, Method::POST, EVENTS, met.clone()).await.0, StatusCode::OK);
     let (status, problem) = ask(&app, Method::POST, &format!("{other}/events"), met).await;
     assert_eq!((status, &problem["field"]), (StatusCode::UNPROCESSABLE_ENTITY, &json!("[0].id")));
@@ -445,7 +445,7 @@ async fn a_view_that_is_kept_is_that_of_the_kitchen_it_was_made_in() {
     let app = kitchen().await;
     ask(&app, Method::PUT, PLAN, json!({"version": 0, "plan": shin("One")})).await;
     ask(&app, Method::PUT, COOK, open()).await;
-    ask(&app, Method::POST, EVENTS, happened(10, "2026-01-01T10:00:00Z", json!({"kind": "met_heat"}))).await;
+    ask(&app, Method::POST, EVENTS, happened(10, "2026-01-01T10:00:00Z", json!({"kind": "on_the_heat"}))).await;
     ask(&app, Method::POST, EVENTS, happened(11, "2026-01-01T15:00:00Z", json!({"kind": "closed"}))).await;
     let view = async || ask(&app, Method::GET, COOK, Value::Null).await.1["view"].clone();
     let before = view().await;

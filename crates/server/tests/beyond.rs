@@ -68,7 +68,7 @@ impl Kitchen {
     /// Signs in and answers the cookie.
     async fn cookie(&self, role: &str) -> String {
         let asked = json!({"name": "Apron phone", "passphrase": PASSPHRASE, "role": role});
-        let answer = send(&self.beyond, "POST", "/api/screen", &[], asked).await;
+        let answer = send(&self.beyond, "POST", "/api/device", &[], asked).await;
         assert_eq!(answer.status(), StatusCode::OK);
         cookie(&answer)
     }
@@ -128,7 +128,7 @@ async fn a_foreign_screen_gets_nothing_but_the_page_and_the_question_who_it_is()
     let kitchen = Kitchen::new().await;
     let mut asked = 0;
     for (method, path) in operations() {
-        let open = path == "/api/screen" && method != "DELETE";
+        let open = path == "/api/device" && method != "DELETE";
         for cookie in ["", "__Host-screen=0", "__Host-screen=' OR 1=1 --"] {
             let got = status(&kitchen.beyond, &method, &path, &[("cookie", cookie)], Value::Null).await;
             assert_eq!(got != StatusCode::UNAUTHORIZED, open, "{method} {path}: {got}");
@@ -140,7 +140,7 @@ async fn a_foreign_screen_gets_nothing_but_the_page_and_the_question_who_it_is()
         status(&kitchen.beyond, "GET", "/api/export", &[("authorization", "Bearer x")], Value::Null).await,
         StatusCode::UNAUTHORIZED
     );
-    let who = read(send(&kitchen.beyond, "GET", "/api/screen", &[], Value::Null).await).await;
+    let who = read(send(&kitchen.beyond, "GET", "/api/device", &[], Value::Null).await).await;
     assert_eq!(who, json!({"signed_in": false, "name": "", "role": null, "machine": false}));
 }
 
@@ -151,7 +151,7 @@ async fn guessing_the_passphrase_costs_longer_each_time_and_hinders_no_one_else(
     let right = json!({"name": "x", "passphrase": PASSPHRASE});
     let ask = |peer: &'static str, body: Value| {
         let door = kitchen.beyond.clone();
-        async move { from(peer, &door, "POST", "/api/screen", &[], body).await }
+        async move { from(peer, &door, "POST", "/api/device", &[], body).await }
     };
     for _ in 0..4 {
         assert_eq!(ask("192.168.7.66", wrong.clone()).await.status(), StatusCode::FORBIDDEN);
@@ -178,7 +178,7 @@ async fn a_session_is_never_one_that_somebody_brought_and_its_cookie_is_the_brow
     let kitchen = Kitchen::new().await;
     let brought = "__Host-screen=5eed5eed";
     let asked = json!({"name": "Wall", "passphrase": PASSPHRASE, "role": "look"});
-    let answer = send(&kitchen.beyond, "POST", "/api/screen", &[("cookie", brought)], asked).await;
+    let answer = send(&kitchen.beyond, "POST", "/api/device", &[("cookie", brought)], asked).await;
     let set = answer.headers()[header::SET_COOKIE].to_str().unwrap().to_owned();
     for part in ["HttpOnly", "Secure", "SameSite=Strict", "Path=/"] {
         assert!(set.contains(part), "{set}");
@@ -216,7 +216,7 @@ async fn a_cookie_is_changed_every_day_and_a_stolen_one_ends_with_it() {
     assert!(session_of(store, &headers(&fresh), later - hours(24 * 365 * 40)).await.unwrap().is_some());
     assert!(session_of(store, &headers(&fresh), later + hours(3)).await.unwrap().is_some());
     forget_unseen(store, later + hours(24 * 32)).await.unwrap();
-    assert!(kitchen.app.store.screens().await.unwrap().is_empty());
+    assert!(kitchen.app.store.devices().await.unwrap().is_empty());
 }
 
 #[tokio::test]
@@ -232,7 +232,7 @@ async fn another_sites_page_neither_sends_nor_listens_at_either_door() {
             ("sec-fetch-site", "same-site"),
         ] {
             for (method, path) in
-                [("GET", "/api/events"), ("GET", "/api/export"), ("POST", "/api/forecast"), ("DELETE", "/api/bin")]
+                [("GET", "/api/events"), ("GET", "/api/export"), ("POST", "/api/forecast"), ("DELETE", "/api/trash")]
             {
                 let got = status(door, method, path, &[more, foreign], json!({})).await;
                 assert_eq!(got, StatusCode::FORBIDDEN, "{method} {path} {foreign:?}");
@@ -281,7 +281,7 @@ async fn a_stolen_probe_key_reads_and_sends_readings_and_is_revoked() {
     let readings = "/api/probes/galley/readings";
     assert_eq!(status(&kitchen.beyond, "POST", readings, &key, reading.clone()).await, StatusCode::OK);
     for (method, path) in operations() {
-        if path.ends_with("/readings") || path == "/api/screen" {
+        if path.ends_with("/readings") || path == "/api/device" {
             continue;
         }
         assert_eq!(
@@ -315,17 +315,17 @@ async fn who_only_looks_changes_nothing() {
             "/api/probes/log",
         ];
         let changes = match method.as_str() {
-            "GET" => path == "/api/export" || path == "/api/screens",
+            "GET" => path == "/api/export" || path == "/api/devices",
             "POST" => !worked_out.iter().any(|allowed| path.starts_with(allowed)) && !path.ends_with("/tried"),
             _ => true,
         };
-        if path == "/api/screen" || path == "/api/events" {
+        if path == "/api/device" || path == "/api/events" {
             continue;
         }
         let got = status(&kitchen.beyond, &method, &path, &cookie, Value::Null).await;
         assert_eq!(got == StatusCode::FORBIDDEN, changes, "{method} {path}: {got}");
     }
-    assert_eq!(status(&kitchen.beyond, "DELETE", "/api/screen", &cookie, Value::Null).await, StatusCode::NO_CONTENT);
+    assert_eq!(status(&kitchen.beyond, "DELETE", "/api/device", &cookie, Value::Null).await, StatusCode::NO_CONTENT);
     assert_eq!(status(&kitchen.beyond, "GET", "/api/now", &cookie, Value::Null).await, StatusCode::UNAUTHORIZED);
 }
 
@@ -337,8 +337,8 @@ async fn a_screen_that_is_signed_out_hears_nothing_more_and_another_passphrase_s
     let stream = send(&kitchen.beyond, "GET", "/api/events", &cookie, Value::Null).await;
     let mut heard = stream.into_body().into_data_stream();
     assert!(heard.next().await.is_some(), "it says hello");
-    let screens = read(send(&kitchen.own, "GET", "/api/screens", &[("host", "localhost")], Value::Null).await).await;
-    let path = format!("/api/screens/{}", screens["screens"][0]["id"].as_str().unwrap());
+    let devices = read(send(&kitchen.own, "GET", "/api/devices", &[("host", "localhost")], Value::Null).await).await;
+    let path = format!("/api/devices/{}", devices["devices"][0]["id"].as_str().unwrap());
     assert_eq!(
         status(&kitchen.own, "DELETE", &path, &[("host", "localhost")], Value::Null).await,
         StatusCode::NO_CONTENT
@@ -375,9 +375,9 @@ async fn an_invitation_lets_one_screen_in_once_for_what_it_was_made_for() {
     assert!(made["picture"].as_str().unwrap().contains("<svg"));
     // What it is for is not the guest's to say.
     let asked = json!({"name": "Guest", "invitation": code, "role": "cook", "passphrase": "no"});
-    let came = read(send(&kitchen.beyond, "POST", "/api/screen", &[], asked.clone()).await).await;
+    let came = read(send(&kitchen.beyond, "POST", "/api/device", &[], asked.clone()).await).await;
     assert_eq!((&came["signed_in"], &came["role"], &came["name"]), (&json!(true), &json!("look"), &json!("Guest")));
-    assert_eq!(status(&kitchen.beyond, "POST", "/api/screen", &[], asked).await, StatusCode::FORBIDDEN);
+    assert_eq!(status(&kitchen.beyond, "POST", "/api/device", &[], asked).await, StatusCode::FORBIDDEN);
 }
 
 #[tokio::test]
@@ -385,12 +385,12 @@ async fn a_replayed_tap_counts_once_and_whose_it_was_is_the_doors_to_say() {
     let kitchen = Kitchen::new().await;
     let sent = kitchen.cookie("cook").await;
     let cookie = [("cookie", sent.as_str())];
-    let plan = json!({"version": 0, "plan": {"name": "Lake-ice shin", "bell": "2040-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise", "members": 16}}});
+    let plan = json!({"version": 0, "plan": {"name": "Lake-ice shin", "serve_at": "2040-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise", "members": 16}}});
     assert_eq!(status(&kitchen.beyond, "PUT", PLAN, &cookie, plan).await, StatusCode::OK);
     let open = json!({"plan_id": "00000000-0000-4000-8000-000000000001"});
     assert_eq!(status(&kitchen.beyond, "PUT", COOK, &cookie, open).await, StatusCode::OK);
     let at = Timestamp::now();
-    let taken = json!([{"id": Uuid::from_u128(5), "at": at, "happened": {"kind": "task_taken", "task": "preheat", "hands": "Runa"}, "screen": "Office"}]);
+    let taken = json!([{"id": Uuid::from_u128(5), "at": at, "happened": {"kind": "task_taken", "task": "preheat", "hands": "Runa"}, "device": "Office"}]);
     let events = format!("{COOK}/events");
     for _ in 0..3 {
         assert_eq!(status(&kitchen.beyond, "POST", &events, &cookie, taken.clone()).await, StatusCode::OK);
@@ -399,17 +399,17 @@ async fn a_replayed_tap_counts_once_and_whose_it_was_is_the_doors_to_say() {
     let host = ("host", "localhost");
     let cook = read(send(&kitchen.own, "POST", &events, &[host], note).await).await;
     let log = cook["view"]["log"].as_array().unwrap();
-    let screens: Vec<_> = log.iter().map(|line| line["event"]["screen"].as_str().unwrap()).collect();
-    assert_eq!(screens, ["Apron phone", "the kitchen's own machine"]);
+    let devices: Vec<_> = log.iter().map(|line| line["event"]["device"].as_str().unwrap()).collect();
+    assert_eq!(devices, ["Apron phone", "the kitchen's own machine"]);
     let task = cook["view"]["tasks"].as_array().unwrap().iter().find(|task| task["task"]["id"] == "preheat").unwrap();
     assert_eq!(task["taken_words"], "Runa and Isko have it: one of you can let go");
     // It goes out with the kitchen's file, and comes in again.
     let file = read(send(&kitchen.own, "GET", "/api/export", &[host], Value::Null).await).await;
-    assert_eq!(file["cooks"][0]["events"][0]["screen"], "Apron phone");
+    assert_eq!(file["cooks"][0]["events"][0]["device"], "Apron phone");
     let other = Kitchen::new().await;
     assert_eq!(status(&other.own, "POST", "/api/import", &[host], file).await, StatusCode::OK);
     let came = read(send(&other.own, "GET", COOK, &[host], Value::Null).await).await;
-    assert_eq!(came["view"]["log"][0]["event"]["screen"], "Apron phone");
+    assert_eq!(came["view"]["log"][0]["event"]["device"], "Apron phone");
 }
 
 /// Whether a phone that trusts the authority takes a certificate for a name at an instant.

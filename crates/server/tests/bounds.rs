@@ -18,7 +18,7 @@ use tower::ServiceExt;
 
 /// Bounds that hang on another field too, or on how much fits into the pot: the document names the widest.
 const HANG_TOGETHER: [&str; 6] =
-    ["heat.bath_c", "heat.to_c", "known.resistance_ln.mean", "known.lid_ln.mean", "known.lid_ln.sigma", " parts"];
+    ["heat.bath_c", "heat.to_c", "known.toughness_ln.mean", "known.lid_ln.mean", "known.lid_ln.sigma", " parts"];
 
 /// One field, by its way from the body down: names, and `0` for the first of a list.
 type Way = Vec<String>;
@@ -194,13 +194,13 @@ fn bases(name: &str) -> Vec<Value> {
             forecasts.iter().map(|way| with(json!({"cut": "chuck", "mass_kg": 1.4}), way)).chain([mixed, outside, inside]).collect()
         }
         "match" => {
-            let base = json!({"people": 4, "now": now, "bell": day, "zone": "UTC", "kit": ["oven"], "members": 16, "only_ways": true});
+            let base = json!({"people": 4, "now": now, "serve_at": day, "zone": "UTC", "kit": ["oven"], "members": 16, "only_ways": true});
             vec![with(base.clone(), &json!({"cut": "chuck", "mass_kg": 1.4})), with(base.clone(), &json!({"method": "braise"})), base]
         }
         // A request's own time comes with a task that is on its sheet.
         "sheet" => forecasts
             .iter()
-            .map(|way| json!({"zone": "UTC", "bell": day, "now": now, "dishes": [{"people": 4, "forecast": with(meat.clone(), way)}], "pins": [{"task": "1-lift"}]}))
+            .map(|way| json!({"zone": "UTC", "serve_at": day, "now": now, "dishes": [{"people": 4, "forecast": with(meat.clone(), way)}], "pins": [{"task": "1-lift"}]}))
             .collect(),
         _ => vec![json!({"liquid_l": 1.2, "vessel": {"diameter_cm": 26}})],
     }

@@ -41,7 +41,7 @@ fn a_forecast_has_the_fields_that_are_promised() {
         "suitable",
         "why",
         "ready_min",
-        "too_far_min",
+        "overcooked_min",
         "chance_ready",
         "chance_in_window",
         "curve",
@@ -67,7 +67,7 @@ fn a_forecast_has_the_fields_that_are_promised() {
 
 #[test]
 fn matching_and_the_sauce_answer_too() {
-    let request = json!({"cut": "shin", "people": 8, "now": "2027-02-06T09:00", "bell": "2027-02-06T19:00", "zone": "Europe/Helsinki", "price_per_kg": 14});
+    let request = json!({"cut": "shin", "people": 8, "now": "2027-02-06T09:00", "serve_at": "2027-02-06T19:00", "zone": "Europe/Helsinki", "price_per_kg": 14});
     let matched = answer("match", request);
     assert!(matched["ways"][0]["verdict"] == "fits" && matched["ways"][0]["cost_per_portion"].as_f64().unwrap() > 1.0);
     assert!(matched["ways"][0]["start_by"].as_str().unwrap().starts_with("2027-02-06T1"));
@@ -213,7 +213,7 @@ fn folder(name: &str) -> PathBuf {
 #[test]
 fn what_was_acknowledged_survives_a_kill() {
     let data = folder("kill");
-    let plan = json!({"version": 0, "plan": {"name": "One", "bell": "2040-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise", "members": 32}}});
+    let plan = json!({"version": 0, "plan": {"name": "One", "serve_at": "2040-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise", "members": 32}}});
     let (plan_path, cook_path) =
         ("/api/plans/00000000-0000-4000-8000-000000000001", "/api/cooks/00000000-0000-4000-8000-000000000002");
     let server = Served::start(&data, false);

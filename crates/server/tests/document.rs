@@ -11,7 +11,7 @@ use axum::body::{Body, to_bytes};
 use axum::http::{Request, StatusCode, header};
 use ergastic::access::{Addresses, Authority, Beyond, Certificates, digest};
 use ergastic::{App, Problem, api_document, router};
-use ergastic_store::{ProbeKey, Role, Screen, Store};
+use ergastic_store::{Device, ProbeKey, Role, Store};
 use jiff::{SignedDuration, Timestamp};
 use proptest::prelude::*;
 use proptest::test_runner::{Config, TestRunner};
@@ -109,7 +109,7 @@ impl Maker {
                 object.insert(name.clone(), json!(16));
             } else if name == "version" && self.chance(0.8) {
                 object.insert(name.clone(), json!(0));
-            } else if name == "bell" && self.chance(0.8) {
+            } else if name == "serve_at" && self.chance(0.8) {
                 // A meal is wanted in the days to come.
                 let days = self.random.random_range(1..20);
                 object.insert(name.clone(), json!(Timestamp::now() + SignedDuration::from_hours(24 * days)));
@@ -301,14 +301,14 @@ async fn kitchen() -> Router {
     for id in [PLAN, COOK, OTHER] {
         let id: Uuid = id.parse().unwrap();
         let name = id.to_string();
-        let screen =
-            Screen { id, name: name.clone(), role: Role::Cook, token_at: now, signed_in_at: now, seen_at: now };
-        app.store.sign_in(&screen, &digest(&name)).await.unwrap();
+        let device =
+            Device { id, name: name.clone(), role: Role::Cook, token_at: now, signed_in_at: now, seen_at: now };
+        app.store.sign_in(&device, &digest(&name)).await.unwrap();
         let key = ProbeKey { id, name: name.clone(), made_at: now, used_at: None };
         app.store.add_probe_key(&key, &digest(&name)).await.unwrap();
     }
     let app = router(app);
-    let plan = json!({"version": 0, "plan": {"name": "Lake-ice shin", "bell": "2040-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise", "members": 16}}});
+    let plan = json!({"version": 0, "plan": {"name": "Lake-ice shin", "serve_at": "2040-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise", "members": 16}}});
     for id in [PLAN, OTHER] {
         let address = format!("/api/plans/{id}");
         assert_eq!(ask(&app, "PUT", &address, "application/json", plan.to_string()).await.0, StatusCode::OK);
@@ -336,7 +336,7 @@ const HANG_TOGETHER: [&str; 12] = [
     "to_c",
     "mean",
     "sigma",
-    "bell",
+    "serve_at",
     "liquid_l",
     "members",
     "l1",

@@ -40,12 +40,12 @@ async fn happened(app: &Router, minutes_ago: i64, happened: Value) -> (StatusCod
 /// A shin that has been in its oven for an hour.
 async fn cooking() -> Router {
     let app = router(App::new(Store::temporary().await.unwrap()).unwrap());
-    let bell = Timestamp::now() + SignedDuration::from_hours(4);
-    let plan = json!({"name": "Lake-ice shin", "people": 6, "bell": bell, "forecast":
+    let serve_at = Timestamp::now() + SignedDuration::from_hours(4);
+    let plan = json!({"name": "Lake-ice shin", "people": 6, "serve_at": serve_at, "forecast":
         {"cut": "shin", "mass_kg": 2.0, "method": "braise", "heat": {"source": "oven", "set_c": 150}, "members": 200}});
     ask(&app, Method::PUT, PLAN, json!({"version": 0, "plan": plan})).await;
     ask(&app, Method::PUT, COOK, json!({"plan_id": "00000000-0000-4000-8000-000000000001"})).await;
-    assert_eq!(happened(&app, 60, json!({"kind": "met_heat"})).await.0, StatusCode::OK);
+    assert_eq!(happened(&app, 60, json!({"kind": "on_the_heat"})).await.0, StatusCode::OK);
     app
 }
 

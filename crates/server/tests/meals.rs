@@ -30,18 +30,18 @@ async fn get(app: &Router, path: &str) -> Value {
     ask(app, Method::GET, path, Value::Null).await
 }
 
-fn dish(name: &str, cut: &str, bell: &str) -> Value {
-    json!({"name": name, "people": 6, "bell": bell, "forecast": {"cut": cut, "mass_kg": 2.0, "method": "braise", "members": 24}})
+fn dish(name: &str, cut: &str, serve_at: &str) -> Value {
+    json!({"name": name, "people": 6, "serve_at": serve_at, "forecast": {"cut": cut, "mass_kg": 2.0, "method": "braise", "members": 24}})
 }
 
 /// Two dishes on one table, their bell far off.
 async fn table() -> Router {
     let app = router(App::new(Store::temporary().await.unwrap()).unwrap());
-    for (id, name, cut, bell) in [
+    for (id, name, cut, serve_at) in [
         (SHIN, "Lake-ice shin", "shin", "2040-02-04T16:30:00Z"),
         (CHEEK, "Fox-track cheeks", "cheek", "2040-02-06T18:00:00Z"),
     ] {
-        let saved = json!({"version": 0, "plan": dish(name, cut, bell)});
+        let saved = json!({"version": 0, "plan": dish(name, cut, serve_at)});
         ask(&app, Method::PUT, &format!("/api/plans/{id}"), saved).await;
     }
     let meal = ask(&app, Method::PUT, &format!("/api/meals/{SHIN}/dishes/{CHEEK}"), Value::Null).await;
@@ -56,7 +56,7 @@ async fn a_dish_that_is_brought_gets_the_bell_and_leaves_with_it() {
     assert_eq!(meals.as_array().unwrap().len(), 1, "{meals}");
     assert_eq!(meals[0]["dishes"].as_array().unwrap().len(), 2);
     let answer = get(&app, &format!("/api/meals/{CHEEK}")).await;
-    assert!(answer["plans"].as_array().unwrap().iter().all(|plan| plan["bell"] == "2040-02-04T16:30:00Z"));
+    assert!(answer["plans"].as_array().unwrap().iter().all(|plan| plan["serve_at"] == "2040-02-04T16:30:00Z"));
     assert_eq!(answer["sheet"]["late_min"], 0.0);
     // Again changes nothing; to no meal, or of no dish, is said.
     ask(&app, Method::PUT, &format!("/api/meals/{SHIN}/dishes/{CHEEK}"), Value::Null).await;

@@ -47,7 +47,7 @@ pub struct RawCook {
     /// When it was opened.
     pub opened_at: String,
     /// When it was put in the bin.
-    pub binned_at: Option<String>,
+    pub deleted_at: Option<String>,
     /// What happened, in the order it was stored.
     pub events: Vec<RawEvent>,
     /// The place of the last of them.
@@ -64,7 +64,7 @@ pub struct RawEvent {
     /// What.
     pub happened: Document,
     /// On whose screen it was tapped.
-    pub screen: Option<String>,
+    pub device: Option<String>,
 }
 
 impl TryFrom<&RawEvent> for Event {
@@ -75,7 +75,7 @@ impl TryFrom<&RawEvent> for Event {
             id: read_id(&raw.id)?,
             at: read_instant(&raw.at)?,
             happened: raw.happened.read()?,
-            screen: raw.screen.clone(),
+            device: raw.device.clone(),
         })
     }
 }
@@ -125,21 +125,21 @@ impl TryFrom<RawCook> for StoredCook {
 pub(crate) async fn raw_cook(connection: &mut SqliteConnection, id: &str) -> Result<Option<RawCook>> {
     type Row = (String, String, i64, String, Option<String>);
     let row: Option<Row> =
-        sqlx::query_as("SELECT plan_id, document, format, opened_at, binned_at FROM cook WHERE id = ?")
+        sqlx::query_as("SELECT plan_id, document, format, opened_at, deleted_at FROM cook WHERE id = ?")
             .bind(id)
             .fetch_optional(&mut *connection)
             .await?;
-    let Some((plan_id, text, format, opened_at, binned_at)) = row else { return Ok(None) };
+    let Some((plan_id, text, format, opened_at, deleted_at)) = row else { return Ok(None) };
     let document = Document { format, text };
     let rows: Vec<(i64, String, String, String, i64, Option<String>)> =
-        sqlx::query_as("SELECT seq, id, at, happened, format, screen FROM cook_event WHERE cook_id = ? ORDER BY seq")
+        sqlx::query_as("SELECT seq, id, at, happened, format, device FROM cook_event WHERE cook_id = ? ORDER BY seq")
             .bind(id)
             .fetch_all(&mut *connection)
             .await?;
     let seq = rows.last().map_or(0, |row| row.0);
-    let event = |(_, id, at, text, format, screen)| RawEvent { id, at, happened: Document { format, text }, screen };
+    let event = |(_, id, at, text, format, device)| RawEvent { id, at, happened: Document { format, text }, device };
     let events = rows.into_iter().map(event).collect();
-    Ok(Some(RawCook { id: id.to_owned(), plan_id, document, opened_at, binned_at, events, seq }))
+    Ok(Some(RawCook { id: id.to_owned(), plan_id, document, opened_at, deleted_at, events, seq }))
 }
 
 async fn last_seq(connection: &mut SqliteConnection, id: Uuid) -> Result<i64> {
@@ -159,16 +159,16 @@ pub(crate) async fn insert_events(
     events: impl ExactSizeIterator<Item = EventRow>,
 ) -> Result<usize> {
     let mut stored = 0;
-    for (index, (id, at, happened, screen)) in events.enumerate() {
+    for (index, (id, at, happened, device)) in events.enumerate() {
         let done = sqlx::query(
-            "INSERT INTO cook_event (id, cook_id, at, happened, format, screen) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+            "INSERT INTO cook_event (id, cook_id, at, happened, format, device) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
         )
         .bind(id.to_string())
         .bind(cook)
         .bind(at)
         .bind(happened)
         .bind(FORMAT)
-        .bind(screen)
+        .bind(device)
         .execute(&mut *connection)
         .await?;
         if done.rows_affected() == 0 {
@@ -187,9 +187,9 @@ pub(crate) async fn insert_events(
 
 pub(crate) async fn put_summary(connection: &mut SqliteConnection, id: &str, summary: &Summary) -> Result<()> {
     sqlx::query(
-        "INSERT INTO cook_summary (cook_id, of_seq, reckoned, closed, opened, day, binned, line, document)
+        "INSERT INTO cook_summary (cook_id, of_seq, reckoned, closed, opened, day, deleted, line, document)
          SELECT id, (SELECT coalesce(max(seq), 0) FROM cook_event WHERE cook_id = ?1), ?2, ?3, opened_at, ?4,
-                binned_at IS NOT NULL, ?5, ?6 FROM cook WHERE id = ?1
+                deleted_at IS NOT NULL, ?5, ?6 FROM cook WHERE id = ?1
          ON CONFLICT (cook_id) DO UPDATE SET of_seq = excluded.of_seq, reckoned = excluded.reckoned,
              closed = excluded.closed, day = excluded.day, line = excluded.line, document = excluded.document",
     )
@@ -224,7 +224,7 @@ impl Store {
         // One row instead of thousands: the list is on every page.
         let list: Option<String> = sqlx::query_scalar(
             "SELECT '[' || group_concat(line) || ']' FROM (
-                SELECT line FROM cook_summary INDEXED BY cook_summary_in_list WHERE binned = 0 ORDER BY opened DESC, cook_id)",
+                SELECT line FROM cook_summary INDEXED BY cook_summary_in_list WHERE deleted = 0 ORDER BY opened DESC, cook_id)",
         )
         .fetch_one(self.connections.read())
         .await?;
@@ -240,7 +240,7 @@ impl Store {
                        ELSE json_object('id', cook.id, 'plan_id', cook.plan_id, 'name', '', 'opened_at', cook.opened_at,
                                         'status', 'closed', 'broken', 'what was kept of it for the list is damaged') END AS line
                 FROM cook JOIN cook_summary ON cook_id = cook.id
-                WHERE binned_at IS NULL ORDER BY opened_at DESC, cook.id)",
+                WHERE deleted_at IS NULL ORDER BY opened_at DESC, cook.id)",
         )
         .fetch_one(self.connections.read())
         .await?;
@@ -253,13 +253,13 @@ impl Store {
     /// When the database can't be read.
     pub async fn log(&self, from: u32, count: u32) -> Result<(Vec<Box<RawValue>>, u64)> {
         let documents: Vec<String> = sqlx::query_scalar(
-            "SELECT document FROM cook_summary WHERE closed = 1 AND binned = 0 ORDER BY day DESC, cook_id LIMIT ? OFFSET ?",
+            "SELECT document FROM cook_summary WHERE closed = 1 AND deleted = 0 ORDER BY day DESC, cook_id LIMIT ? OFFSET ?",
         )
         .bind(count)
         .bind(from)
         .fetch_all(self.connections.read())
         .await?;
-        let all: i64 = sqlx::query_scalar("SELECT count(*) FROM cook_summary WHERE closed = 1 AND binned = 0")
+        let all: i64 = sqlx::query_scalar("SELECT count(*) FROM cook_summary WHERE closed = 1 AND deleted = 0")
             .fetch_one(self.connections.read())
             .await?;
         // One that is damaged stands in the list of all, with its reason.
@@ -301,7 +301,7 @@ impl Store {
         let mut writing = self.connections.write().await?;
         let under_way: Option<String> = sqlx::query_scalar(
             "SELECT cook_id FROM cook_summary JOIN cook ON cook.id = cook_id
-             WHERE plan_id = ? AND closed = 0 AND binned = 0 ORDER BY opened LIMIT 1",
+             WHERE plan_id = ? AND closed = 0 AND deleted = 0 ORDER BY opened LIMIT 1",
         )
         .bind(plan_id.to_string())
         .fetch_optional(&mut *writing)
@@ -341,7 +341,7 @@ impl Store {
     ) -> Result<(Appended, i64)> {
         let rows = events
             .iter()
-            .map(|event| Ok((event.id, write_instant(event.at), write(&event.happened)?, event.screen.clone())))
+            .map(|event| Ok((event.id, write_instant(event.at), write(&event.happened)?, event.device.clone())))
             .collect::<Result<Vec<_>>>()?;
         let id = cook_id.to_string();
         let mut writing = self.connections.write().await?;

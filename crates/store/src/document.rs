@@ -8,13 +8,13 @@ use serde_json::Value;
 
 use crate::error::{Error, Result};
 use crate::text::as_json;
-use crate::upgrade::things_get_names;
+use crate::upgrade::{in_spoken_names, things_get_names};
 
 /// The format that documents are written in.
-pub(crate) const FORMAT: i64 = 2;
+pub(crate) const FORMAT: i64 = 3;
 
 /// From each format to the next, from 1 on: what a field is called now, what it was.
-const UPGRADES: [fn(&mut Value); (FORMAT - 1) as usize] = [things_get_names];
+const UPGRADES: [fn(&mut Value); (FORMAT - 1) as usize] = [things_get_names, in_spoken_names];
 
 /// A document as its row holds it.
 #[derive(Debug, Clone, PartialEq, Eq)]

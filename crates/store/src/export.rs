@@ -136,14 +136,14 @@ impl Store {
         let mut first = true;
         for (id, version) in keys {
             let row: Row = sqlx::query_as(
-                "SELECT id, version, document, format, saved_at, (SELECT binned_at FROM plan_bin WHERE plan_id = id)
+                "SELECT id, version, document, format, saved_at, (SELECT deleted_at FROM plan_trash WHERE plan_id = id)
                  FROM plan WHERE id = ? AND version = ?",
             )
             .bind(id)
             .bind(version)
             .fetch_one(&mut **snapshot)
             .await?;
-            let (id, version, text, format, saved_at, binned_at) = row;
+            let (id, version, text, format, saved_at, deleted_at) = row;
             let document = Document { format, text };
             let (Ok(id), Ok(saved_at)) = (read_id(&id), read_instant(&saved_at)) else { continue };
             let plan = PlanFile {
@@ -151,7 +151,7 @@ impl Store {
                 version: Some(version),
                 saved_at,
                 plan: document.as_json::<Plan>()?,
-                binned_at: binned_at.and_then(|at| read_instant(&at).ok()),
+                deleted_at: deleted_at.and_then(|at| read_instant(&at).ok()),
                 damaged: document.read::<Plan>().err().map(|error| error.to_string()),
             };
             if out.item(&mut first, serde_json::to_vec(&plan)?).await.is_err() {
@@ -177,9 +177,9 @@ impl Store {
                 }
             };
             let (Ok(id), Ok(opened_at)) = (read_id(&raw.id), read_instant(&raw.opened_at)) else { continue };
-            let events = raw.events.iter().filter_map(|RawEvent { id, at, happened, screen }| {
+            let events = raw.events.iter().filter_map(|RawEvent { id, at, happened, device }| {
                 let happened = happened.as_json::<Happened>().ok()?;
-                Some(EventFile { id: read_id(id).ok()?, at: read_instant(at).ok()?, happened, screen: screen.clone() })
+                Some(EventFile { id: read_id(id).ok()?, at: read_instant(at).ok()?, happened, device: device.clone() })
             });
             let cook = CookFile {
                 id,
@@ -187,7 +187,7 @@ impl Store {
                 opened_at,
                 plan: raw.document.as_json::<Plan>()?,
                 events: events.collect(),
-                binned_at: raw.binned_at.as_deref().and_then(|at| read_instant(at).ok()),
+                deleted_at: raw.deleted_at.as_deref().and_then(|at| read_instant(at).ok()),
                 damaged,
             };
             if out.item(&mut first, serde_json::to_vec(&cook)?).await.is_err() {

@@ -29,8 +29,8 @@ pub struct PlanFile {
     /// The plan.
     pub plan: Value,
     /// Put in the bin then.
-    #[serde(default)]
-    pub binned_at: Option<Timestamp>,
+    #[serde(default, alias = "binned_at")]
+    pub deleted_at: Option<Timestamp>,
     /// Why its document could not be read; it is then carried as it was.
     #[serde(default)]
     pub damaged: Option<String>,
@@ -53,8 +53,8 @@ pub struct CookFile {
     #[serde(default)]
     pub events: Vec<EventFile>,
     /// Put in the bin then.
-    #[serde(default)]
-    pub binned_at: Option<Timestamp>,
+    #[serde(default, alias = "binned_at")]
+    pub deleted_at: Option<Timestamp>,
     /// Why its documents could not be read; they are then carried as they were.
     #[serde(default)]
     pub damaged: Option<String>,
@@ -72,8 +72,8 @@ pub struct EventFile {
     /// What.
     pub happened: Value,
     /// On whose screen it was tapped.
-    #[serde(default)]
-    pub screen: Option<String>,
+    #[serde(default, alias = "screen")]
+    pub device: Option<String>,
 }
 
 /// A reading in the file: `[id, at, celsius]`.
@@ -103,7 +103,7 @@ pub enum Staged {
         /// Its document.
         document: String,
         /// In the bin since.
-        binned_at: Option<Timestamp>,
+        deleted_at: Option<Timestamp>,
     },
     /// A cook.
     Cook {
@@ -118,7 +118,7 @@ pub enum Staged {
         /// Id, instant, document and screen of what happened.
         events: Vec<(Uuid, Timestamp, String, Option<String>)>,
         /// In the bin since.
-        binned_at: Option<Timestamp>,
+        deleted_at: Option<Timestamp>,
         /// What lists show of it.
         summary: Summary,
     },

@@ -334,7 +334,7 @@ async fn put(connection: &mut SqliteConnection, item: Staged) -> Result<()> {
 }
 
 async fn put_plan(connection: &mut SqliteConnection, plan: Staged) -> Result<()> {
-    let Staged::Plan { id, version, saved_at, document, binned_at } = plan else { return Ok(()) };
+    let Staged::Plan { id, version, saved_at, document, deleted_at } = plan else { return Ok(()) };
     if !is_new_version(connection, id, version, saved_at, &document).await? {
         return Ok(());
     }
@@ -348,10 +348,10 @@ async fn put_plan(connection: &mut SqliteConnection, plan: Staged) -> Result<()>
     .bind(FORMAT)
     .execute(&mut *connection)
     .await?;
-    if let Some(binned_at) = binned_at {
-        sqlx::query("INSERT INTO plan_bin (plan_id, binned_at) VALUES (?, ?) ON CONFLICT DO NOTHING")
+    if let Some(deleted_at) = deleted_at {
+        sqlx::query("INSERT INTO plan_trash (plan_id, deleted_at) VALUES (?, ?) ON CONFLICT DO NOTHING")
             .bind(id.to_string())
-            .bind(write_instant(binned_at))
+            .bind(write_instant(deleted_at))
             .execute(connection)
             .await?;
     }
@@ -359,10 +359,10 @@ async fn put_plan(connection: &mut SqliteConnection, plan: Staged) -> Result<()>
 }
 
 async fn put_cook(connection: &mut SqliteConnection, cook: Staged) -> Result<()> {
-    let Staged::Cook { id, plan_id, opened_at, document, events, binned_at, summary } = cook else { return Ok(()) };
+    let Staged::Cook { id, plan_id, opened_at, document, events, deleted_at, summary } = cook else { return Ok(()) };
     let id = id.to_string();
     let opened = sqlx::query(
-        "INSERT INTO cook (id, plan_id, document, format, opened_at, binned_at) VALUES (?, ?, ?, ?, ?, ?)
+        "INSERT INTO cook (id, plan_id, document, format, opened_at, deleted_at) VALUES (?, ?, ?, ?, ?, ?)
          ON CONFLICT (id) DO NOTHING",
     )
     .bind(&id)
@@ -370,11 +370,11 @@ async fn put_cook(connection: &mut SqliteConnection, cook: Staged) -> Result<()>
     .bind(document)
     .bind(FORMAT)
     .bind(write_instant(opened_at))
-    .bind(binned_at.map(write_instant))
+    .bind(deleted_at.map(write_instant))
     .execute(&mut *connection)
     .await?
     .rows_affected();
-    let rows = events.into_iter().map(|(id, at, happened, screen)| (id, write_instant(at), happened, screen));
+    let rows = events.into_iter().map(|(id, at, happened, device)| (id, write_instant(at), happened, device));
     let stored = insert_events(connection, &id, rows).await?;
     let count: i64 = sqlx::query_scalar("SELECT count(*) FROM cook_event WHERE cook_id = ?")
         .bind(&id)

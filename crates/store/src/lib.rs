@@ -5,9 +5,9 @@
 //! what was acknowledged survives a kill at any moment.
 
 mod backup;
-mod bin;
 mod connect;
 mod cooks;
+mod devices;
 mod document;
 mod error;
 mod export;
@@ -17,16 +17,16 @@ mod kitchens;
 mod migrations;
 mod plans;
 mod readings;
-mod screens;
 mod state;
 mod store;
 mod text;
 mod told;
+mod trash;
 mod upgrade;
 
 pub use backup::{keep_backup, restore};
-pub use bin::{Binned, What};
 pub use cooks::{Appended, MAX_EVENTS, RawCook, RawEvent, StoredCook, Summary};
+pub use devices::{Device, Digest, ProbeKey, Role};
 pub use document::{Document, brought_up};
 pub use error::{Error, Result, Trouble};
 pub use export::Progress;
@@ -35,7 +35,8 @@ pub use import::{Brought, Import};
 pub use kitchens::{DamagedKitchen, StoredKitchen};
 pub use plans::{ListedPlan, StoredPlan};
 pub use readings::{Reading, SeenProbe};
-pub use screens::{Digest, ProbeKey, Role, Screen};
 pub use state::{Lock, State};
 pub use store::Store;
 pub use told::ToldTask;
+pub use trash::{Deleted, What};
+pub use upgrade::in_spoken_names;

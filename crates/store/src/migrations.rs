@@ -5,7 +5,7 @@ use std::borrow::Cow;
 use sqlx::migrate::{Migration, MigrationType, Migrator};
 
 /// Number, name and text of each file `migrations/000N_name.sql`.
-const STEPS: [(i64, &str, &str); 7] = [
+const STEPS: [(i64, &str, &str); 8] = [
     (1, "kitchen", include_str!("../migrations/0001_kitchen.sql")),
     (2, "standing", include_str!("../migrations/0002_standing.sql")),
     (3, "format", include_str!("../migrations/0003_format.sql")),
@@ -13,6 +13,7 @@ const STEPS: [(i64, &str, &str); 7] = [
     (5, "told task", include_str!("../migrations/0005_told_task.sql")),
     (6, "screens", include_str!("../migrations/0006_screens.sql")),
     (7, "kitchen versions", include_str!("../migrations/0007_kitchen_versions.sql")),
+    (8, "names", include_str!("../migrations/0008_names.sql")),
 ];
 
 /// The newest version this program knows.

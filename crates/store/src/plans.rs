@@ -52,7 +52,7 @@ impl Store {
         let rows: Vec<Row> = sqlx::query_as(
             "SELECT id, version, document, format, saved_at FROM plan AS newest
              WHERE version = (SELECT max(version) FROM plan WHERE id = newest.id)
-               AND id NOT IN (SELECT plan_id FROM plan_bin)",
+               AND id NOT IN (SELECT plan_id FROM plan_trash)",
         )
         .fetch_all(self.connections.read())
         .await?;
@@ -61,7 +61,7 @@ impl Store {
             Some(ListedPlan { id: id.parse().ok()?, version, saved_at: read_instant(&saved_at).ok()?, plan })
         };
         let mut plans: Vec<_> = rows.into_iter().filter_map(listed).collect();
-        plans.sort_by_key(|listed| (listed.plan.as_ref().map_or(Timestamp::MAX, |plan| plan.bell), listed.id));
+        plans.sort_by_key(|listed| (listed.plan.as_ref().map_or(Timestamp::MAX, |plan| plan.serve_at), listed.id));
         Ok(plans)
     }
 
@@ -150,7 +150,7 @@ impl Store {
             .execute(&mut *writing)
             .await?;
         // Who goes on with a plan wants it back.
-        sqlx::query("DELETE FROM plan_bin WHERE plan_id = ?").bind(id.to_string()).execute(&mut *writing).await?;
+        sqlx::query("DELETE FROM plan_trash WHERE plan_id = ?").bind(id.to_string()).execute(&mut *writing).await?;
         let alike = alike(&mut writing, id, plan, now).await?;
         writing.commit().await?;
         Ok((StoredPlan { id, version: current + 1, plan: plan.clone(), saved_at: now }, alike))
@@ -165,7 +165,7 @@ async fn alike(writing: &mut SqliteConnection, id: Uuid, plan: &Plan, now: Times
     let rows: Vec<Row> = sqlx::query_as(
         "SELECT id, version, document, format, saved_at FROM plan AS newest
          WHERE version = (SELECT max(version) FROM plan WHERE id = newest.id) AND id != ?
-           AND id NOT IN (SELECT plan_id FROM plan_bin) AND id NOT IN (SELECT plan_id FROM cook)",
+           AND id NOT IN (SELECT plan_id FROM plan_trash) AND id NOT IN (SELECT plan_id FROM cook)",
     )
     .bind(id.to_string())
     .fetch_all(&mut *writing)

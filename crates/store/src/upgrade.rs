@@ -43,7 +43,58 @@ pub(crate) fn things_get_names(document: &mut Value) {
     }
 }
 
+/// What format 3 calls otherwise than format 2: fields, and kinds of what happened.
+const FIELDS: [(&str, &str); 3] = [("bell", "serve_at"), ("screen", "device"), ("resistance_ln", "toughness_ln")];
+const KINDS: [(&str, &str); 2] = [("met_heat", "on_the_heat"), ("bell_moved", "serve_at_moved")];
+
+/// From format 2 to 3: the names that are spoken, however deep they lie. What has them already stays as it is.
+pub fn in_spoken_names(document: &mut Value) {
+    match document {
+        Value::Array(items) => items.iter_mut().for_each(in_spoken_names),
+        Value::Object(fields) => {
+            for (was, is) in FIELDS {
+                if !fields.contains_key(is)
+                    && let Some(value) = fields.remove(was)
+                {
+                    fields.insert(is.into(), value);
+                }
+            }
+            let kind = fields.get_mut("kind");
+            if let Some(kind) = kind
+                && let Some((_, is)) = KINDS.iter().find(|(was, _)| kind == was)
+            {
+                *kind = json!(is);
+            }
+            fields.values_mut().for_each(in_spoken_names);
+        }
+        _ => {}
+    }
+}
+
 fn given<const N: usize>(fields: [(&str, Option<Value>); N]) -> Value {
     let given = fields.into_iter().filter_map(|(name, value)| Some((name.to_owned(), value?)));
     Value::Object(given.collect::<Map<_, _>>())
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn names_of_format_2_become_those_of_3_once() {
+        let mut old = json!([
+            {"name": "Lake-ice shin", "bell": "2027-02-06T16:30:00Z", "forecast": {"known": {"resistance_ln": {"mean": 0.1}}}},
+            {"at": "2027-02-06T11:00:00Z", "screen": "Stove", "happened": {"kind": "met_heat"}},
+            {"happened": {"kind": "bell_moved", "bell": "2027-02-06T17:00:00Z"}},
+        ]);
+        in_spoken_names(&mut old);
+        let new = json!([
+            {"name": "Lake-ice shin", "serve_at": "2027-02-06T16:30:00Z", "forecast": {"known": {"toughness_ln": {"mean": 0.1}}}},
+            {"at": "2027-02-06T11:00:00Z", "device": "Stove", "happened": {"kind": "on_the_heat"}},
+            {"happened": {"kind": "serve_at_moved", "serve_at": "2027-02-06T17:00:00Z"}},
+        ]);
+        assert_eq!(old, new);
+        in_spoken_names(&mut old);
+        assert_eq!(old, new);
+    }
 }

@@ -3,14 +3,17 @@
 use ergastic_core::cook::{Event, Happened};
 use ergastic_core::kitchen::{Kitchen, Units};
 use ergastic_core::plan::Plan;
-use ergastic_store::{Appended, Document, Error, Reading, Staged, Store, Summary, Trouble, What};
+use ergastic_store::{Appended, Document, Error, Reading, Staged, Store, Summary, Trouble, What, in_spoken_names};
 use jiff::{SignedDuration, Timestamp};
+use serde::Serialize;
+use serde::de::DeserializeOwned;
+use serde_json::{Value, json};
 use uuid::Uuid;
 
 const COOK: Uuid = Uuid::from_u128(7);
 
 fn plan(name: &str) -> Plan {
-    serde_json::from_value(serde_json::json!({"name": name, "bell": "2027-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise"}})).unwrap()
+    serde_json::from_value(serde_json::json!({"name": name, "serve_at": "2027-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise"}})).unwrap()
 }
 
 fn now() -> Timestamp {
@@ -18,7 +21,7 @@ fn now() -> Timestamp {
 }
 
 fn note(id: u128, text: &str) -> Event {
-    Event { id: Uuid::from_u128(id), at: now(), happened: Happened::Note { text: text.into() }, screen: None }
+    Event { id: Uuid::from_u128(id), at: now(), happened: Happened::Note { text: text.into() }, device: None }
 }
 
 fn shown(name: &str) -> Summary {
@@ -202,18 +205,19 @@ async fn what_is_put_away_is_gone_from_the_lists_until_it_is_taken_out_or_the_bi
     assert!(matches!(store.put_away(What::Cook, id, now()).await, Err(Error::NotFound { what: "cook", .. })));
     assert!(store.plans().await.unwrap().is_empty());
     assert_eq!(store.cook_list().await.unwrap(), "[]");
-    let binned: Vec<_> = store.bin().await.unwrap().into_iter().map(|binned| (binned.what, binned.name)).collect();
-    assert_eq!(binned.len(), 2);
-    assert!(binned.contains(&(What::Cook, "One".into())) && binned.contains(&(What::Plan, "One".into())));
+    let deleted: Vec<_> =
+        store.trash().await.unwrap().into_iter().map(|deleted| (deleted.what, deleted.name)).collect();
+    assert_eq!(deleted.len(), 2);
+    assert!(deleted.contains(&(What::Cook, "One".into())) && deleted.contains(&(What::Plan, "One".into())));
     store.take_out(What::Cook, COOK).await.unwrap();
     store.take_out(What::Plan, id).await.unwrap();
-    assert_eq!((store.plans().await.unwrap().len(), store.bin().await.unwrap().len()), (1, 0));
+    assert_eq!((store.plans().await.unwrap().len(), store.trash().await.unwrap().len()), (1, 0));
     store.put_away(What::Plan, id, now()).await.unwrap();
     store.save_plan(id, 1, &plan("Two"), now()).await.unwrap();
     assert_eq!(store.plans().await.unwrap().len(), 1, "who goes on with a plan wants it back");
     store.put_away(What::Plan, id, now()).await.unwrap();
     store.put_away(What::Cook, COOK, now()).await.unwrap();
-    assert_eq!(store.empty_bin().await.unwrap(), 2);
+    assert_eq!(store.empty_trash().await.unwrap(), 2);
     assert!(matches!(store.cook(COOK).await, Err(Error::NotFound { .. })));
     assert!(matches!(store.plan_versions(id).await, Err(Error::NotFound { .. })));
 }
@@ -230,7 +234,7 @@ async fn an_import_counts_only_when_it_is_finished_and_leaves_nothing_when_it_is
         version: None,
         saved_at: now(),
         document: serde_json::to_string(&plan("New")).unwrap(),
-        binned_at: None,
+        deleted_at: None,
     };
     import.stage(&[brought]).await.unwrap();
     import.stage_readings("stove", vec![reading(1, 1), reading(2, 2), reading(3, 3)]).await.unwrap();
@@ -283,7 +287,7 @@ async fn a_damaged_document_spoils_itself_and_nothing_else_and_goes_out_as_it_is
     assert_eq!(out["cooks"][0]["plan"], serde_json::json!({"no": "plan"}));
     store.put_away(What::Cook, COOK, now()).await.unwrap();
     store.put_away(What::Plan, Uuid::from_u128(1), now()).await.unwrap();
-    assert_eq!((store.plans().await.unwrap().len(), store.bin().await.unwrap().len()), (1, 2));
+    assert_eq!((store.plans().await.unwrap().len(), store.trash().await.unwrap().len()), (1, 2));
     store.close().await;
     remove(&file);
 }
@@ -410,40 +414,69 @@ async fn a_database_of_the_first_schema_is_brought_up_to_date_with_all_it_holds(
     remove(&file);
 }
 
-/// Whoever renames a field of these adds a step to the upgrades; the fixture stays as it is.
-#[test]
-fn documents_of_format_1_are_read_with_every_field() {
-    fn read<T: serde::de::DeserializeOwned + serde::Serialize>(kept: &serde_json::Value) -> serde_json::Value {
-        let document = Document { format: 1, text: kept.to_string() };
-        serde_json::to_value(document.read::<T>().unwrap()).unwrap()
+/// Reads what was kept in some format, and writes it as it is written today.
+fn as_today<T: DeserializeOwned + Serialize>(format: i64, kept: &Value) -> Value {
+    serde_json::to_value(Document { format, text: kept.to_string() }.read::<T>().unwrap()).unwrap()
+}
+
+/// Whether all that was kept is there; what came since may stand beside it.
+fn holds(read: &Value, kept: &Value) -> bool {
+    match (read, kept) {
+        (Value::Object(read), Value::Object(kept)) => {
+            kept.iter().all(|(name, value)| read.get(name).is_some_and(|read| holds(read, value)))
+        }
+        (Value::Array(read), Value::Array(kept)) => {
+            read.len() == kept.len() && read.iter().zip(kept).all(|(read, kept)| holds(read, kept))
+        }
+        _ => read == kept,
     }
-    let kept: serde_json::Value = serde_json::from_str(include_str!("fixtures/format-1.json")).unwrap();
-    /// Whether all that was kept is there; what came since may stand beside it.
-    fn holds(read: &serde_json::Value, kept: &serde_json::Value) -> bool {
-        match (read, kept) {
-            (serde_json::Value::Object(read), serde_json::Value::Object(kept)) => {
-                kept.iter().all(|(name, value)| read.get(name).is_some_and(|read| holds(read, value)))
+}
+
+/// The same under the names of today.
+fn spoken(kept: &Value) -> Value {
+    let mut spoken = kept.clone();
+    in_spoken_names(&mut spoken);
+    spoken
+}
+
+/// Whoever renames a field of these adds a step to the upgrades; the fixtures stay as they are.
+#[test]
+fn documents_of_earlier_formats_are_read_with_every_field() {
+    for (format, text) in [(1, include_str!("fixtures/format-1.json")), (2, include_str!("fixtures/format-2.json"))] {
+        let kept: Value = serde_json::from_str(text).unwrap();
+        let (plan, events) =
+            (as_today::<Plan>(format, &kept["plan"]), as_today::<Vec<Happened>>(format, &kept["events"]));
+        assert!(holds(&plan, &spoken(&kept["plan"])), "{format}");
+        assert!(holds(&events, &spoken(&kept["events"])), "{format}");
+        assert_eq!(plan["serve_at"], kept["plan"]["bell"]);
+        for (was, now) in kept["events"].as_array().unwrap().iter().zip(events.as_array().unwrap()) {
+            match was["kind"].as_str().unwrap() {
+                "met_heat" => assert_eq!(now["kind"], "on_the_heat"),
+                "bell_moved" => assert_eq!((&now["kind"], &now["serve_at"]), (&json!("serve_at_moved"), &was["bell"])),
+                kind => assert_eq!(now["kind"], kind),
             }
-            (serde_json::Value::Array(read), serde_json::Value::Array(kept)) => {
-                read.len() == kept.len() && read.iter().zip(kept).all(|(read, kept)| holds(read, kept))
-            }
-            _ => read == kept,
         }
     }
-    assert!(holds(&read::<Plan>(&kept["plan"]), &kept["plan"]));
-    assert!(holds(&read::<Vec<Happened>>(&kept["events"]), &kept["events"]));
-    let (was, kitchen) = (&kept["kitchen"], read::<Kitchen>(&kept["kitchen"]));
+}
+
+#[test]
+fn a_kitchen_of_format_1_gets_things_with_names_and_one_of_format_2_keeps_them() {
+    let fixture = |text| serde_json::from_str::<Value>(text).unwrap()["kitchen"].clone();
+    let was = fixture(include_str!("fixtures/format-1.json"));
+    let kitchen = as_today::<Kitchen>(1, &was);
     for field in ["name", "zone", "altitude_m", "certainty", "units", "asleep", "prices"] {
         assert_eq!(kitchen[field], was[field], "{field}");
     }
     // What stood there one of each has a name now, and its measures; what was not there is lent out.
     assert!(holds(&kitchen["pots"][0]["measures"], &was["pot"]));
-    let pan = serde_json::json!({"diameter_cm": was["pan_cm"], "material": was["pan_material"]});
+    let pan = json!({"diameter_cm": was["pan_cm"], "material": was["pan_material"]});
     assert_eq!(kitchen["pans"][0]["measures"], pan);
-    let burner = serde_json::json!({"watts": was["hob_w"], "kind": was["hob_kind"]});
+    let burner = json!({"watts": was["hob_w"], "kind": was["hob_kind"]});
     assert_eq!((&kitchen["burners"][0]["measures"], &kitchen["burners"][0]["lent"]), (&burner, &false.into()));
     assert_eq!(kitchen["pressure_pots"][0]["measures"]["watts"], was["insert_w"]);
     assert_eq!(kitchen["ovens"][0]["lent"], true);
+    let named = fixture(include_str!("fixtures/format-2.json"));
+    assert!(holds(&as_today::<Kitchen>(2, &named), &named));
 }
 
 #[tokio::test]

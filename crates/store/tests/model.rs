@@ -123,7 +123,7 @@ proptest! {
         tokio::runtime::Runtime::new().unwrap().block_on(async {
             let store = Store::temporary().await.unwrap();
             let cook = Uuid::from_u128(7);
-            let plan: Plan = serde_json::from_value(serde_json::json!({"name": "One", "bell": "2027-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise"}})).unwrap();
+            let plan: Plan = serde_json::from_value(serde_json::json!({"name": "One", "serve_at": "2027-02-06T16:30:00Z", "forecast": {"cut": "shin", "method": "braise"}})).unwrap();
             let summary = Summary { line: "{}".into(), document: "{}".into(), closed: false, day: start(), reckoned: true };
             store.open_cook(cook, Uuid::from_u128(1), &plan, start(), &summary).await.unwrap();
             let mut expected: Vec<u8> = Vec::new();
@@ -131,7 +131,7 @@ proptest! {
             for batch in batches {
                 let events: Vec<_> = batch
                     .iter()
-                    .map(|id| Event { id: Uuid::from_u128(100 + u128::from(*id)), at: start(), happened: Happened::Note { text: id.to_string() }, screen: None })
+                    .map(|id| Event { id: Uuid::from_u128(100 + u128::from(*id)), at: start(), happened: Happened::Note { text: id.to_string() }, device: None })
                     .collect();
                 // Who folded an older cook is told so, and has kept nothing.
                 if seq > 0 {

@@ -17,7 +17,7 @@ portions-right = That is a plate.
 # $time (Minutes) $left (Span)
 left-in = Left in while it boils down ({ $time }), the meat glazes and goes on cooking; then { $left } at the boil are left before it goes too far.
 # $time (Minutes)
-left-in-too-far = Left in while it boils down ({ $time }), the meat goes too far: take it out first.
+left-in-overcooked = Left in while it boils down ({ $time }), the meat goes too far: take it out first.
 # $length (Length)
 fibre-short = fibres { $length } long: they fall apart in the mouth
 # $length (Length)
@@ -47,7 +47,7 @@ hold-how =
        *[keep_warm] In its own pot, which holds { $at } by itself. That is cooking too.
     }
 # $time (Span)
-hold-too-far = { $time }, then too far
+hold-overcooked = { $time }, then too far
 # $time (Span) $hot (Guide)
 hold-cools = { $time } above { $hot }
 # $time (Span)

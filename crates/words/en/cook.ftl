@@ -19,7 +19,7 @@ likely = { CAPITAL($chance) } such pieces are tender in time. A fork check narro
 
 ## What happened, and what it is called when it is taken back.
 
-met-heat = The meat met the heat
+on-the-heat = The meat met the heat
     .name = the start of the clock
 # $task (Message)
 task-done = Done: { $task }
@@ -53,8 +53,8 @@ heat-on = The heat is on again
 # $open (Minutes)
 opened = Stood open for { $open }
     .name = the opening
-# $bell (Instant)
-bell-moved = Plates wanted at { $bell }
+# $serve_at (Instant)
+serve-at-moved = Plates wanted at { $serve_at }
     .name = the other time for plates
 # $fat (Length)
 fat-measured = { $fat } of fat on it
@@ -221,7 +221,7 @@ probe-steady = Reading steadily.
 probe-ahead = { $off } ahead of what was foretold.
 # $off (Difference)
 probe-behind = { $off } behind what was foretold.
-probe-as-foretold = As foretold.
+probe-as-predicted = As foretold.
 # $probe (Message) $trust (Key)
 probe-alarm = Probe “{ $probe }” { $trust ->
         [silent] is silent
@@ -409,9 +409,9 @@ to-the-hob = Onto the hob, a gentle simmer
 hold-now = Hold it at { $at }
     .trade = it hardly softens there
 # $at (Instant)
-serve-at = Plates at { $at }
+served-at = Plates at { $at }
 # $chance (Share)
-serve-at-trade = { CAPITAL($chance) } such pieces are tender by then.
+served-at-trade = { CAPITAL($chance) } such pieces are tender by then.
 
 ## Gone wrong: two lines each.
 
@@ -493,8 +493,8 @@ over-head = { $now }: { $dishes ->
         [one] , and one alarm has not been answered.
        *[other] , and { $ringing } alarms have not been answered.
     }
-# $name (Message) $people (Count) $bell (Instant) $act (Message)
-over-dish = { $name } for { $people }, plates at { $bell }. { $act }.
+# $name (Message) $people (Count) $serve_at (Instant) $act (Message)
+over-dish = { $name } for { $people }, plates at { $serve_at }. { $act }.
 # $at (Instant) $what (Message) $quick (Instant) $slow (Instant)
 over-next-and-band = At { $at }: { $what }. Tender between { $quick } and { $slow }.
 # $at (Instant) $what (Message) $tender (Instant)

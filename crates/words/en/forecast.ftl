@@ -36,8 +36,8 @@ ends-before-some = No later ready time: in some of the simulated cooks the given
 too-cool = No ready time: below { $softens } meat is held, not softened.
 never = No ready time: the meat does not grow tender within 72 h.
 never-for-some = No later ready time: in some of the simulated cooks the meat does not grow tender within 72 h.
-never-too-far = No too-far time: nothing goes too far within 72 h, or no heat stays on.
-too-far-before-ready = Part of it has gone too far by the time all of it is ready. Shorten the time, or lift the pieces in turn.
+never-overcooked = No too-far time: nothing goes too far within 72 h, or no heat stays on.
+overcooked-before-ready = Part of it has gone too far by the time all of it is ready. Shorten the time, or lift the pieces in turn.
 # $first (Message) $from (Span) $last (Message) $to (Span)
 lift-in-turn = Lift in turn: { $first } after about { $from }, { $last } after about { $to }. The whole is ready with the last and too far with the first.
 # $liquid (Volume) $after (Span)
@@ -157,15 +157,15 @@ middle-rule = Heat creeps in from all sides. It is followed shell by shell throu
 tender = Tender
 # $reference (Temperature) $slow (Temperature) $fast (Temperature)
 tender-rule = Collagen turns to gelatin, faster the hotter it is. An hour at { $reference } counts as one tender-hour; at { $slow } it is a third of one, at { $fast } four. It is enough when the whole piece has had so many on average, and the middle half of that.
-# $cut (Message) $done (Message) $enough (Number) $resistance (Number) $hours (Number)
-tender-numbers = To be { $done } { $cut } asks { $enough } tender-hours, times { $resistance } for how tough it is: { $hours }.
-    .older = To be { $done } { $cut } of an older animal asks { $enough } tender-hours, times { $resistance } for how tough it is: { $hours }.
+# $cut (Message) $done (Message) $enough (Number) $toughness (Number) $hours (Number)
+tender-numbers = To be { $done } { $cut } asks { $enough } tender-hours, times { $toughness } for how tough it is: { $hours }.
+    .older = To be { $done } { $cut } of an older animal asks { $enough } tender-hours, times { $toughness } for how tough it is: { $hours }.
 # $share (Percent)
 tender-sure = Animals differ: two in three lie within { $share } of this.
 
-too-far = Too far
+overcooked = Too far
 # $hours (Number) $times (Number)
-too-far-rule = Past enough there is room: little where it is to be sliced, least for lean meat, much for fat and sinewy cuts.
+overcooked-rule = Past enough there is room: little where it is to be sliced, least for lean meat, much for fat and sinewy cuts.
     .numbers = Too far at { $hours } tender-hours, { $times } times enough.
     .sliced = Too far at { $hours } tender-hours, { $times } times enough: after that a slice falls apart.
     .sure = A working figure from practice. Taste decides.

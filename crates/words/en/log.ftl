@@ -31,4 +31,4 @@ right-at-the-middle = Tender after { $took }: right at the middle of the band.
     .after-the-middle = Tender after { $took }: { $apart } after the middle, inside the band.
 # $middle (Span)
 half-by = Half of such pieces are tender after { $middle }.
-nothing-foretold = No time was foretold to compare with.
+nothing-predicted = No time was foretold to compare with.

@@ -274,7 +274,7 @@ recipe = { $verdict ->
 # $not-yet (Share)
 recipe-not-yet = { CAPITAL($not-yet) } are not there yet.
 # $too-far (Share)
-recipe-too-far = { CAPITAL($too-far) } have gone too far.
+recipe-overcooked = { CAPITAL($too-far) } have gone too far.
 
 ## In place of a tender cut.
 

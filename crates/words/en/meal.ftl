@@ -75,7 +75,7 @@ one-pot-for-two = One pot too few: { $first } stands in the { $pot } while { $se
 assumed-name = { $field ->
         [zone] zone
         [now] now
-        [bell] bell
+        [serve_at] bell
         [kitchen] kitchen
         [certainty] certainty
        *[asleep] asleep

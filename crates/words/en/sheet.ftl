@@ -416,7 +416,7 @@ serve = Plate for { $people }: about { $grams } of meat each
 
 ## What would meet the bell.
 
-later-bell = Ring the bell later
+later-serving = Ring the bell later
     .trade = Everyone waits; the dish stays as it is.
 # $side (Length)
 cut-into-cubes = Cut it into { $side } cubes

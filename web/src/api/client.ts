@@ -153,19 +153,19 @@ export const api = {
     unwrap<'/api/why', 'post'>(client.POST('/api/why', { body: request, signal })),
   inside: (plan: Schemas['Plan'], signal: AbortSignal) =>
     unwrap<'/api/why/inside', 'post'>(client.POST('/api/why/inside', { body: plan, signal })),
-  screen: async () => {
-    const screen = await unwrap<'/api/screen', 'get'>(client.GET('/api/screen'));
-    setRole(screen.role);
-    return screen;
+  device: async () => {
+    const device = await unwrap<'/api/device', 'get'>(client.GET('/api/device'));
+    setRole(device.role);
+    return device;
   },
   signIn: (asked: Schemas['SignIn']) =>
-    unwrap<'/api/screen', 'post'>(client.POST('/api/screen', { body: asked })),
-  signOut: () => unwrap<'/api/screen', 'delete'>(client.DELETE('/api/screen')),
-  screens: () => unwrap<'/api/screens', 'get'>(client.GET('/api/screens')),
+    unwrap<'/api/device', 'post'>(client.POST('/api/device', { body: asked })),
+  signOut: () => unwrap<'/api/device', 'delete'>(client.DELETE('/api/device')),
+  devices: () => unwrap<'/api/devices', 'get'>(client.GET('/api/devices')),
   signOneOut: (id: string) =>
-    unwrap<'/api/screens/{id}', 'delete'>(client.DELETE('/api/screens/{id}', { params: { path: { id } } })),
-  signAllOut: () => unwrap<'/api/screens', 'delete'>(client.DELETE('/api/screens')),
-  invite: (role: Schemas['ScreenRole']) =>
+    unwrap<'/api/devices/{id}', 'delete'>(client.DELETE('/api/devices/{id}', { params: { path: { id } } })),
+  signAllOut: () => unwrap<'/api/devices', 'delete'>(client.DELETE('/api/devices')),
+  invite: (role: Schemas['DeviceRole']) =>
     unwrap<'/api/invitations', 'post'>(client.POST('/api/invitations', { body: { role } })),
   makeKey: (name: string) =>
     unwrap<'/api/probe-keys', 'post'>(client.POST('/api/probe-keys', { body: { name } })),
@@ -250,19 +250,19 @@ export const api = {
     if ('database_bytes' in error) return error;
     throw new ApiFault(error.detail, error.status);
   },
-  bin: () => unwrap<'/api/bin', 'get'>(client.GET('/api/bin')),
-  emptyBin: () => unwrap<'/api/bin', 'delete'>(client.DELETE('/api/bin')),
-  putAway: (kind: Schemas['BinnedKind'], id: string) =>
+  bin: () => unwrap<'/api/trash', 'get'>(client.GET('/api/trash')),
+  emptyTrash: () => unwrap<'/api/trash', 'delete'>(client.DELETE('/api/trash')),
+  putAway: (kind: Schemas['DeletedKind'], id: string) =>
     kind === 'plan'
       ? unwrap<'/api/plans/{id}', 'delete'>(client.DELETE('/api/plans/{id}', { params: { path: { id } } }))
       : unwrap<'/api/cooks/{id}', 'delete'>(client.DELETE('/api/cooks/{id}', { params: { path: { id } } })),
-  takeOut: (kind: Schemas['BinnedKind'], id: string) =>
+  takeOut: (kind: Schemas['DeletedKind'], id: string) =>
     kind === 'plan'
-      ? unwrap<'/api/bin/plans/{id}', 'delete'>(
-          client.DELETE('/api/bin/plans/{id}', { params: { path: { id } } }),
+      ? unwrap<'/api/trash/plans/{id}', 'delete'>(
+          client.DELETE('/api/trash/plans/{id}', { params: { path: { id } } }),
         )
-      : unwrap<'/api/bin/cooks/{id}', 'delete'>(
-          client.DELETE('/api/bin/cooks/{id}', { params: { path: { id } } }),
+      : unwrap<'/api/trash/cooks/{id}', 'delete'>(
+          client.DELETE('/api/trash/cooks/{id}', { params: { path: { id } } }),
         ),
   /** Sends a kitchen file as it is, from the disk: it may be far larger than what fits in memory. */
   importPreview: (file: Blob) =>

@@ -9,7 +9,7 @@ type Plan = Schemas['Plan'];
 const shin: Plan = {
   name: 'Lake-ice shin',
   people: 8,
-  bell: '2027-02-06T16:30:00Z',
+  serve_at: '2027-02-06T16:30:00Z',
   forecast: { cut: 'shin', mass_kg: 2.4, pieces: 3, method: 'braise' },
   prepare: {
     salt_pct: 1.25,

@@ -4,58 +4,6 @@
  */
 
 export interface paths {
-    "/api/bin": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What is in the bin, the latest first. */
-        get: operations["list_bin"];
-        put?: never;
-        post?: never;
-        /** Empties the bin for good. */
-        delete: operations["empty_bin"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/bin/cooks/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        /** Takes a cook out of the bin. */
-        delete: operations["take_out_cook"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/bin/plans/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        /** Takes a plan out of the bin. */
-        delete: operations["take_out_plan"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/cooks": {
         parameters: {
             query?: never;
@@ -192,6 +140,60 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/device": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who asks. */
+        get: operations["get_device"];
+        put?: never;
+        /** Signs in; the cookie comes with the answer. The kitchen's own machine is in already. */
+        post: operations["sign_in"];
+        /** Signs this screen out. */
+        delete: operations["sign_out"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything about the kitchen's screens. */
+        get: operations["list_devices"];
+        put?: never;
+        post?: never;
+        /** Signs every screen out but the one that asks. */
+        delete: operations["sign_all_out"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Signs a screen out: what it listens to ends at once. */
+        delete: operations["sign_one_out"];
         options?: never;
         head?: never;
         patch?: never;
@@ -941,60 +943,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/screen": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Who asks. */
-        get: operations["get_screen"];
-        put?: never;
-        /** Signs in; the cookie comes with the answer. The kitchen's own machine is in already. */
-        post: operations["sign_in"];
-        /** Signs this screen out. */
-        delete: operations["sign_out"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/screens": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Everything about the kitchen's screens. */
-        get: operations["list_screens"];
-        put?: never;
-        post?: never;
-        /** Signs every screen out but the one that asks. */
-        delete: operations["sign_all_out"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/screens/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        /** Signs a screen out: what it listens to ends at once. */
-        delete: operations["sign_one_out"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/sheet": {
         parameters: {
             query?: never;
@@ -1024,6 +972,58 @@ export interface paths {
         /** The sheet of a plan that is not saved. */
         post: operations["post_preview"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trash": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is in the bin, the latest first. */
+        get: operations["list_trash"];
+        put?: never;
+        post?: never;
+        /** Empties the bin for good. */
+        delete: operations["empty_trash"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trash/cooks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a cook out of the bin. */
+        delete: operations["take_out_cook"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trash/plans/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a plan out of the bin. */
+        delete: operations["take_out_plan"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1361,10 +1361,10 @@ export interface components {
         };
         /** @description Ready and too far, as instants. */
         Band: {
+            /** @description Gone too far. */
+            overcooked: components["schemas"]["Ready"];
             /** @description Tender. */
             ready: components["schemas"]["Ready"];
-            /** @description Gone too far. */
-            too_far: components["schemas"]["Ready"];
         };
         /** @description Where eight in ten of the simulated cooks stand at a moment. */
         BandPoint: {
@@ -1450,21 +1450,6 @@ export interface components {
             what: string;
             /** @description Why, or why little of it. */
             why: string;
-        };
-        /**
-         * @description A plan or a cook.
-         * @enum {string}
-         */
-        BinnedKind: "plan" | "cook";
-        /** @description Something in the bin. */
-        BinnedView: {
-            /** Format: date-time */
-            binned_at: string;
-            /** Format: uuid */
-            id: string;
-            kind: components["schemas"]["BinnedKind"];
-            /** @description What the dish is called; empty where that can't be read. */
-            name: string;
         };
         /**
          * @description Something put in the pot for body.
@@ -1775,6 +1760,11 @@ export interface components {
              * @description P(not tender enough yet).
              */
             not_yet: number;
+            /**
+             * Format: double
+             * @description P(gone too far).
+             */
+            overcooked: number;
             /** @description The forecast behind it. */
             request: components["schemas"]["ForecastRequestInFull"];
             /** @description On the scale of slice to spoon at its end: P10, P50, P90. */
@@ -1785,11 +1775,6 @@ export interface components {
             ];
             /** @description As it was written. */
             text: string;
-            /**
-             * Format: double
-             * @description P(gone too far).
-             */
-            too_far: number;
             /** @description As it was understood. */
             understood: components["schemas"]["Understood"];
             /** @description In a sentence. */
@@ -1854,6 +1839,11 @@ export interface components {
             /** @description Heat; of a chain, its first. */
             heat: components["schemas"]["Heat"];
             /**
+             * Format: date-time
+             * @description The meat meets the heat, if it starts as soon as someone is up.
+             */
+            heat_on_at: string;
+            /**
              * Format: double
              * @description What half of such pieces wait hot, if it starts at `start_by`, min.
              */
@@ -1871,15 +1861,12 @@ export interface components {
              * @description Lifting for the bell.
              */
             lift_at: string;
-            /**
-             * Format: date-time
-             * @description The meat meets the heat, if it starts as soon as someone is up.
-             */
-            met_heat_at: string;
             /** @description Way; of a chain, its first. */
             method: components["schemas"]["Method"];
             /** @description Its name on the screen. */
             name: string;
+            /** @description Gone too far. */
+            overcooked_min: components["schemas"]["Quantiles"];
             /** @description The plan this way would be. */
             plan: components["schemas"]["PlanInFull"];
             /**
@@ -1914,8 +1901,6 @@ export interface components {
              * @description Latest start for the certainty, at the bench or with the fire; `null` where it never is tender.
              */
             start_by?: string | null;
-            /** @description Gone too far. */
-            too_far_min: components["schemas"]["Quantiles"];
             /** @description Against the best of its way; empty for the best. */
             trade: string;
             /** @description Whether it fits. */
@@ -2073,13 +2058,13 @@ export interface components {
         };
         /** @description A cook in a kitchen file. */
         CookInFile: {
+            /** @description Why its documents could not be read; they are then text. */
+            damaged?: string | null;
             /**
              * Format: date-time
              * @description In the bin since.
              */
-            binned_at?: string | null;
-            /** @description Why its documents could not be read; they are then text. */
-            damaged?: string | null;
+            deleted_at?: string | null;
             /** @description What happened. */
             events: components["schemas"]["Event"][];
             /** Format: uuid */
@@ -2093,13 +2078,13 @@ export interface components {
         };
         /** @description A cook in a kitchen file. */
         CookInFileInFull: {
+            /** @description Why its documents could not be read; they are then text. */
+            damaged?: string | null;
             /**
              * Format: date-time
              * @description In the bin since.
              */
-            binned_at?: string | null;
-            /** @description Why its documents could not be read; they are then text. */
-            damaged?: string | null;
+            deleted_at?: string | null;
             /** @description What happened. */
             events: components["schemas"]["EventInFull"][];
             /** Format: uuid */
@@ -2113,11 +2098,6 @@ export interface components {
         };
         /** @description A cook's line in the list of all. */
         CookLine: {
-            /**
-             * Format: date-time
-             * @description Plates on the table.
-             */
-            bell?: string | null;
             /** @description Why it can't be shown, if so: its own fault and no other's. */
             broken?: string | null;
             /**
@@ -2137,6 +2117,11 @@ export interface components {
              * @description The plan it came from.
              */
             plan_id: string;
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            serve_at?: string | null;
             /** @description How far it has come. */
             status: components["schemas"]["Status"];
             /**
@@ -2152,14 +2137,14 @@ export interface components {
         };
         /** @description A cook in the log. */
         CookSummary: {
-            /**
-             * Format: date-time
-             * @description Plates on the table.
-             */
-            bell?: string | null;
             /** @description Why it can't be shown, if so: its own fault and no other's. */
             broken?: string | null;
             cut?: components["schemas"]["Cut"] | null;
+            /**
+             * Format: date-time
+             * @description The clock's start: the meat met the heat.
+             */
+            heat_on_at?: string | null;
             /**
              * Format: uuid
              * @description Its id.
@@ -2170,11 +2155,6 @@ export interface components {
              * @description Raw, kg, where it was given.
              */
             mass_kg?: number | null;
-            /**
-             * Format: date-time
-             * @description The clock's start: the meat met the heat.
-             */
-            met_heat_at?: string | null;
             /** @description What the dish is called; empty where it can't be read. */
             name: string;
             /**
@@ -2194,6 +2174,11 @@ export interface components {
              */
             plan_id: string;
             reckoned?: components["schemas"]["Reckoned"] | null;
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            serve_at?: string | null;
             /** @description How far it has come. */
             status: components["schemas"]["Status"];
         };
@@ -2222,11 +2207,6 @@ export interface components {
             /** @description The band after everything found so far. */
             band: components["schemas"]["Band"];
             before_latest?: components["schemas"]["Ready"] | null;
-            /**
-             * Format: date-time
-             * @description When plates are wanted, as it is now.
-             */
-            bell: string;
             /** @description The middle and what is about it over the whole cook, as reckoned now. */
             course: components["schemas"]["CoursePoint"][];
             /**
@@ -2236,8 +2216,6 @@ export interface components {
             effective: number;
             /** @description Findings the band rests on. */
             findings: number;
-            /** @description The band before any of it. */
-            foretold: components["schemas"]["Band"];
             /** @description What is enough, and what is too far, on the same scale. */
             goal: [
                 number,
@@ -2248,6 +2226,11 @@ export interface components {
              * @description The heat has been off since then; the band is as if it came back now.
              */
             heat_off_since?: string | null;
+            /**
+             * Format: date-time
+             * @description The clock's start.
+             */
+            heat_on_at?: string | null;
             /**
              * Format: double
              * @description Minutes after the bell.
@@ -2270,11 +2253,6 @@ export interface components {
             /** @description What happened, latest last. */
             log: components["schemas"]["LogLine"][];
             look?: components["schemas"]["LookAt"] | null;
-            /**
-             * Format: date-time
-             * @description The clock's start.
-             */
-            met_heat_at?: string | null;
             /** @description What each kind of finding did to the band, the one that moved it most first. */
             moved: components["schemas"]["MovedBy"][];
             /** @description How the band stands against what was planned, in a sentence. */
@@ -2289,9 +2267,11 @@ export interface components {
              * Format: date-time
              * @description When the sheet has the meat meet the heat.
              */
-            planned_met_heat_at: string;
+            planned_heat_on_at: string;
             /** @description Liquid, fat, salt and gelatin expected when tender: L, L, g, g. */
             pot: components["schemas"]["PotNow"];
+            /** @description The band before any of it. */
+            predicted: components["schemas"]["Band"];
             /** @description What was foretold against what came, once it is tender. */
             prediction: components["schemas"]["Prediction"];
             /** @description The probes of this cook. */
@@ -2301,9 +2281,14 @@ export interface components {
             sauce: components["schemas"]["SauceRequestInFull"];
             /**
              * Format: date-time
-             * @description Plates on the table.
+             * @description When plates are wanted, as it is now.
              */
             serve_at: string;
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            served_at: string;
             /** @description How far it has come. */
             status: components["schemas"]["Status"];
             /** @description A finding that almost no simulated cook foretold. */
@@ -2398,7 +2383,7 @@ export interface components {
              * Format: date-time
              * @description Plates on the table.
              */
-            serve_at: string;
+            served_at: string;
             /** @description What is done. */
             words: string;
             /**
@@ -2548,6 +2533,11 @@ export interface components {
              * @description Salt in the liquid, g.
              */
             salt_g: number;
+            /**
+             * Format: double
+             * @description Mean tender-hours.
+             */
+            softening_h: number;
             /** @description The stage it is in, counted from 0. */
             stage: number;
             /**
@@ -2560,11 +2550,6 @@ export interface components {
              * @description Surface, °C.
              */
             surface_c: number;
-            /**
-             * Format: double
-             * @description Mean tender-hours.
-             */
-            tender_h: number;
             /**
              * Format: double
              * @description Cooked and edible by then, kg.
@@ -2614,16 +2599,6 @@ export interface components {
              * @description Mass of one piece as it usually comes, kg.
              */
             piece_kg: number;
-            /**
-             * Format: double
-             * @description Tender-hours needed relative to chuck.
-             */
-            resistance: number;
-            /**
-             * Format: double
-             * @description Spread of the resistance from animal to animal, as a standard deviation of its logarithm.
-             */
-            resistance_ln_sigma: number;
             /** @description Whether long cooking does it good; `false` for tender cuts. */
             suitable: boolean;
             /**
@@ -2631,6 +2606,16 @@ export interface components {
              * @description Spread of the thickness, relative.
              */
             thickness_sigma: number;
+            /**
+             * Format: double
+             * @description Tender-hours needed relative to chuck.
+             */
+            toughness: number;
+            /**
+             * Format: double
+             * @description Spread of the resistance from animal to animal, as a standard deviation of its logarithm.
+             */
+            toughness_ln_sigma: number;
             /**
              * Format: double
              * @description Trimmed off, % of mass.
@@ -2668,6 +2653,21 @@ export interface components {
             /** @description What is done. */
             words: string;
         };
+        /**
+         * @description A plan or a cook.
+         * @enum {string}
+         */
+        DeletedKind: "plan" | "cook";
+        /** @description Something in the bin. */
+        DeletedView: {
+            /** Format: date-time */
+            deleted_at: string;
+            /** Format: uuid */
+            id: string;
+            kind: components["schemas"]["DeletedKind"];
+            /** @description What the dish is called; empty where that can't be read. */
+            name: string;
+        };
         /** @description So much liquid stands so deep. */
         Depth: {
             /**
@@ -2680,6 +2680,35 @@ export interface components {
              * @description Depth, mm.
              */
             mm: number;
+        };
+        /** @description A screen that is signed in. */
+        DeviceLine: {
+            /** @description It is the one that asks. */
+            here: boolean;
+            /** Format: uuid */
+            id: string;
+            name: string;
+            role: components["schemas"]["DeviceRole"];
+            /**
+             * Format: double
+             * @description When it was seen last, min ago.
+             */
+            seen_min: number;
+        };
+        /**
+         * @description What a screen may do.
+         * @enum {string}
+         */
+        DeviceRole: "cook" | "look";
+        /** @description Everything about the kitchen's screens. */
+        Devices: {
+            /** @description Where other screens find the kitchen; none while it answers on its own machine only. */
+            addresses: string[];
+            authority?: components["schemas"]["AuthorityLine"] | null;
+            /** @description The screens that are signed in, the one seen last first. */
+            devices: components["schemas"]["DeviceLine"][];
+            /** @description The keys of probes. */
+            keys: components["schemas"]["KeyLine"][];
         };
         /** @description What the heat is set to, and may be; logged as a change of that field of the heat. */
         Dial: {
@@ -2754,14 +2783,14 @@ export interface components {
             dish: string;
             /**
              * Format: date-time
+             * @description The meat meets the heat.
+             */
+            heat_on_at: string;
+            /**
+             * Format: date-time
              * @description It is lifted, and its finishing begins.
              */
             lift_at: string;
-            /**
-             * Format: date-time
-             * @description The meat meets the heat.
-             */
-            met_heat_at: string;
             /**
              * Format: int32
              * @description Its number, from 1.
@@ -2771,7 +2800,7 @@ export interface components {
              * Format: date-time
              * @description Plates.
              */
-            serve_at: string;
+            served_at: string;
             /**
              * Format: date-time
              * @description The first thing to do for it.
@@ -2796,7 +2825,9 @@ export interface components {
              * Format: date-time
              * @description The meat meets the heat.
              */
-            met_heat: string;
+            on_the_heat: string;
+            /** @description Gone too far, if the heat stays on. */
+            overcooked: components["schemas"]["Instants"];
             /**
              * Format: date-time
              * @description Plates on the table.
@@ -2804,8 +2835,6 @@ export interface components {
             plates: string;
             /** @description Tender. */
             ready: components["schemas"]["Instants"];
-            /** @description Gone too far, if the heat stays on. */
-            too_far: components["schemas"]["Instants"];
         };
         /**
          * @description How fast a cut dries and falls apart once it is tender.
@@ -2858,6 +2887,8 @@ export interface components {
              * @description When.
              */
             at: string;
+            /** @description On whose screen it was tapped; the kitchen says it itself, whatever is sent. */
+            device?: string | null;
             /** @description What. */
             happened: components["schemas"]["Happened"];
             /**
@@ -2865,8 +2896,6 @@ export interface components {
              * @description Made by whoever saw it happen; the same id again changes nothing.
              */
             id: string;
-            /** @description On whose screen it was tapped; the kitchen says it itself, whatever is sent. */
-            screen?: string | null;
         };
         /** @description An event with its client-made id and its instant. */
         EventInFull: {
@@ -2875,6 +2904,8 @@ export interface components {
              * @description When.
              */
             at: string;
+            /** @description On whose screen it was tapped; the kitchen says it itself, whatever is sent. */
+            device?: string | null;
             /** @description What. */
             happened: components["schemas"]["HappenedInFull"];
             /**
@@ -2882,8 +2913,6 @@ export interface components {
              * @description Made by whoever saw it happen; the same id again changes nothing.
              */
             id: string;
-            /** @description On whose screen it was tapped; the kitchen says it itself, whatever is sent. */
-            screen?: string | null;
         };
         /** @description What lies behind a forecast. */
         Explained: {
@@ -3010,7 +3039,7 @@ export interface components {
              * Format: double
              * @description Tender-hours that are enough here.
              */
-            enough_tender_h: number;
+            enough_softening_h: number;
             explained?: components["schemas"]["Explained"] | null;
             /**
              * Format: double
@@ -3045,6 +3074,13 @@ export interface components {
             mass_kg: number;
             /** @description Oddities, and reasons for what is null. */
             notes: string[];
+            /** @description Gone too far if the heat simply stays on. */
+            overcooked_min: components["schemas"]["Quantiles"];
+            /**
+             * Format: double
+             * @description Tender-hours that are too far here.
+             */
+            overcooked_softening_h: number;
             own_time?: components["schemas"]["OwnTime"] | null;
             /** @description Each cut or size of a mixed pot; empty for one. */
             parts: components["schemas"]["PartForecast"][];
@@ -3063,11 +3099,6 @@ export interface components {
             ready_min: components["schemas"]["Quantiles"];
             /**
              * Format: double
-             * @description Resistance × age × feed.
-             */
-            resistance: number;
-            /**
-             * Format: double
              * @description Salt in the liquid, g.
              */
             salt_g?: number | null;
@@ -3077,13 +3108,11 @@ export interface components {
             suitable: boolean;
             /** @description Rules of thumb. */
             thumb: components["schemas"]["Thumb"][];
-            /** @description Gone too far if the heat simply stays on. */
-            too_far_min: components["schemas"]["Quantiles"];
             /**
              * Format: double
-             * @description Tender-hours that are too far here.
+             * @description Resistance × age × feed.
              */
-            too_far_tender_h: number;
+            toughness: number;
             /** @description One plain sentence. */
             why: string;
             /**
@@ -3452,7 +3481,7 @@ export interface components {
         /** @description Something that happened. */
         Happened: {
             /** @enum {string} */
-            kind: "met_heat";
+            kind: "on_the_heat";
         } | {
             /** @enum {string} */
             kind: "task_done";
@@ -3517,13 +3546,13 @@ export interface components {
              */
             min: number;
         } | {
+            /** @enum {string} */
+            kind: "serve_at_moved";
             /**
              * Format: date-time
              * @description When.
              */
-            bell: string;
-            /** @enum {string} */
-            kind: "bell_moved";
+            serve_at: string;
         } | {
             /** @enum {string} */
             kind: "fat_measured";
@@ -3635,7 +3664,7 @@ export interface components {
         /** @description Something that happened. */
         HappenedInFull: {
             /** @enum {string} */
-            kind: "met_heat";
+            kind: "on_the_heat";
         } | {
             /** @enum {string} */
             kind: "task_done";
@@ -3700,13 +3729,13 @@ export interface components {
              */
             min: number;
         } | {
+            /** @enum {string} */
+            kind: "serve_at_moved";
             /**
              * Format: date-time
              * @description When.
              */
-            bell: string;
-            /** @enum {string} */
-            kind: "bell_moved";
+            serve_at: string;
         } | {
             /** @enum {string} */
             kind: "fat_measured";
@@ -3982,14 +4011,14 @@ export interface components {
             name: string;
             /**
              * Format: double
+             * @description Hours until the meat has gone too far there; nothing where a day does it no harm.
+             */
+            overcooked_h?: number | null;
+            /**
+             * Format: double
              * @description Hours until it is cooler than hot food is held; nothing where it stays warm.
              */
             safe_h?: number | null;
-            /**
-             * Format: double
-             * @description Hours until the meat has gone too far there; nothing where a day does it no harm.
-             */
-            too_far_h?: number | null;
         };
         /**
          * @description Where it is held.
@@ -4127,7 +4156,7 @@ export interface components {
         };
         /** @description What a screen is let in for. */
         Invite: {
-            role: components["schemas"]["ScreenRole"];
+            role: components["schemas"]["DeviceRole"];
         };
         /** @description Something to do, rigid in itself. */
         Job: {
@@ -4747,7 +4776,7 @@ export interface components {
             oven_k?: components["schemas"]["Belief"] | null;
             pit_k?: components["schemas"]["Belief"] | null;
             pot_k?: components["schemas"]["Belief"] | null;
-            resistance_ln?: components["schemas"]["Belief"] | null;
+            toughness_ln?: components["schemas"]["Belief"] | null;
         };
         /** @description Shares of such pieces that are found at each word, 0–1; they sum to one. */
         Landing: {
@@ -5226,8 +5255,6 @@ export interface components {
             asleep?: components["schemas"]["Hours"][] | null;
             /** @description When nobody is there. */
             away?: components["schemas"]["Hours"][] | null;
-            /** @description Plates on the table. */
-            bell?: string | null;
             /**
              * Format: double
              * @description Bone, % of the raw mass, where it is not what this cut usually has.
@@ -5295,6 +5322,8 @@ export interface components {
              * @description Seed of the spreads.
              */
             seed?: number | null;
+            /** @description Plates on the table. */
+            serve_at?: string | null;
             served?: components["schemas"]["Served"] | null;
             /** @description The sides of the largest piece, mm. */
             size_mm?: [
@@ -5327,11 +5356,6 @@ export interface components {
             ask?: components["schemas"]["Ask"] | null;
             /** @description What was filled in. */
             assumed: components["schemas"]["Assumed"][];
-            /**
-             * Format: date-time
-             * @description Plates on the table.
-             */
-            bell: string;
             /** @description Without a cut: what to buy. */
             buy: components["schemas"]["Buy"][];
             /**
@@ -5370,6 +5394,11 @@ export interface components {
              */
             price_per_kg?: number | null;
             recipe?: components["schemas"]["Checked"] | null;
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            serve_at: string;
             /** @description How it comes to the table. */
             served: components["schemas"]["Served"];
             /** @description What comes first. */
@@ -5438,11 +5467,6 @@ export interface components {
         };
         /** @description A meal to come. */
         MealEntry: {
-            /**
-             * Format: date-time
-             * @description Plates on the table.
-             */
-            bell: string;
             /** @description Its dishes, in the order in which they were planned. */
             dishes: components["schemas"]["MealDish"][];
             /** @description What its dishes know it by; a dish alone is a meal of one, known by its plan. */
@@ -5454,6 +5478,11 @@ export interface components {
              * @description How many eat: of the dish that most eat of.
              */
             people: number;
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            serve_at: string;
         };
         /** @description The meal that a dish belongs to. */
         MealOf: {
@@ -5487,11 +5516,6 @@ export interface components {
         MealSheet: {
             /** @description What was filled in. */
             assumed: components["schemas"]["Assumed"][];
-            /**
-             * Format: date-time
-             * @description The bell asked for.
-             */
-            bell: string;
             /** @description The clocks change on the way. */
             clock_changes: components["schemas"]["ClockChange"][];
             /** @description What can't be kept. */
@@ -5510,14 +5534,21 @@ export interface components {
              * @description As of.
              */
             now: string;
+            /** @description When each goes too far if the heat simply stays on. */
+            overcooked: components["schemas"]["Ready"][];
             problem?: components["schemas"]["PlacingProblem"] | null;
             /** @description When each dish is tender. */
             ready: components["schemas"]["Ready"][];
             /**
              * Format: date-time
-             * @description Plates on the table: the bell, or later.
+             * @description The bell asked for.
              */
             serve_at: string;
+            /**
+             * Format: date-time
+             * @description Plates on the table: the bell, or later.
+             */
+            served_at: string;
             /** @description When nobody is up and there, from the first thing to do to the plates. */
             shut: components["schemas"]["Window"][];
             /**
@@ -5529,8 +5560,6 @@ export interface components {
             tasks: components["schemas"]["MealTask"][];
             /** @description The things of the kitchen that each dish takes, and from when to when. */
             things: components["schemas"]["Taken"][];
-            /** @description When each goes too far if the heat simply stays on. */
-            too_far: components["schemas"]["Ready"][];
             /** @description What would help, when something can't. */
             ways_out: components["schemas"]["WayOut"][];
             /** @description One plain sentence. */
@@ -5995,14 +6024,14 @@ export interface components {
             band: components["schemas"]["Band"];
             /**
              * Format: date-time
-             * @description When plates are wanted.
-             */
-            bell: string;
-            /**
-             * Format: date-time
              * @description When that begins.
              */
             from?: string | null;
+            /**
+             * Format: date-time
+             * @description When the meat met the heat, or is to.
+             */
+            heat_on_at: string;
             /**
              * Format: uuid
              * @description Its cook.
@@ -6021,11 +6050,6 @@ export interface components {
             left_open_since?: string | null;
             /** @description Its lines for the hand-over. */
             lines: string[];
-            /**
-             * Format: date-time
-             * @description When the meat met the heat, or is to.
-             */
-            met_heat_at: string;
             /** @description What it is called. */
             name: string;
             next?: components["schemas"]["NextUp"] | null;
@@ -6036,6 +6060,11 @@ export interface components {
             people: number;
             /** @description Its probes, without their traces. */
             probes: components["schemas"]["ProbeNow"][];
+            /**
+             * Format: date-time
+             * @description When plates are wanted.
+             */
+            serve_at: string;
             /** @description How far it has come. */
             status: components["schemas"]["Status"];
             /** @description Who has it in hand, or what comes next while it goes on by itself, in words; empty where nobody has. */
@@ -6220,6 +6249,8 @@ export interface components {
             mass_kg: number;
             /** @description Its name on the block. */
             name: string;
+            /** @description Gone too far. */
+            overcooked_min: components["schemas"]["Quantiles"];
             /**
              * Format: int32
              * @description Pieces.
@@ -6227,8 +6258,6 @@ export interface components {
             pieces: number;
             /** @description Tender, minutes from the meat meeting the heat. */
             ready_min: components["schemas"]["Quantiles"];
-            /** @description Gone too far. */
-            too_far_min: components["schemas"]["Quantiles"];
         };
         /** @description What the cook has said of a task: when it starts, how long it takes, or both. */
         Pin: {
@@ -6245,7 +6274,7 @@ export interface components {
         /** @description Where a job belongs. */
         Place: {
             /** @description It ends at the bell. */
-            bell: {
+            serve_at: {
                 /**
                  * Format: double
                  * @description What a minute beyond the most costs.
@@ -6344,11 +6373,6 @@ export interface components {
         /** @description One dish with its bell. */
         Plan: {
             /**
-             * Format: date-time
-             * @description Plates on the table.
-             */
-            bell: string;
-            /**
              * Format: double
              * @description The chance of being ready that it is made for; the kitchen's own where not given.
              */
@@ -6371,6 +6395,11 @@ export interface components {
             pins?: components["schemas"]["PlanPin"][];
             /** @description What is done before the heat. */
             prepare?: components["schemas"]["Prepare"];
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            serve_at: string;
             /** @description What is served beside it. */
             sides?: components["schemas"]["Side"][];
             /** @description What the liquid becomes. */
@@ -6394,13 +6423,13 @@ export interface components {
         };
         /** @description A version of a plan in a kitchen file. */
         PlanInFile: {
+            /** @description Why its document could not be read; it is then text. */
+            damaged?: string | null;
             /**
              * Format: date-time
              * @description In the bin since.
              */
-            binned_at?: string | null;
-            /** @description Why its document could not be read; it is then text. */
-            damaged?: string | null;
+            deleted_at?: string | null;
             /** Format: uuid */
             id: string;
             plan: components["schemas"]["Plan"];
@@ -6414,13 +6443,13 @@ export interface components {
         };
         /** @description A version of a plan in a kitchen file. */
         PlanInFileInFull: {
+            /** @description Why its document could not be read; it is then text. */
+            damaged?: string | null;
             /**
              * Format: date-time
              * @description In the bin since.
              */
-            binned_at?: string | null;
-            /** @description Why its document could not be read; it is then text. */
-            damaged?: string | null;
+            deleted_at?: string | null;
             /** Format: uuid */
             id: string;
             plan: components["schemas"]["PlanInFull"];
@@ -6434,11 +6463,6 @@ export interface components {
         };
         /** @description One dish with its bell. */
         PlanInFull: {
-            /**
-             * Format: date-time
-             * @description Plates on the table.
-             */
-            bell: string;
             /**
              * Format: double
              * @description The chance of being ready that it is made for; the kitchen's own where not given.
@@ -6462,6 +6486,11 @@ export interface components {
             pins: components["schemas"]["PlanPin"][];
             /** @description What is done before the heat. */
             prepare: components["schemas"]["PrepareInFull"];
+            /**
+             * Format: date-time
+             * @description Plates on the table.
+             */
+            serve_at: string;
             /** @description What is served beside it. */
             sides: components["schemas"]["SideInFull"][];
             /** @description What the liquid becomes. */
@@ -6649,7 +6678,7 @@ export interface components {
         /** @description What was foretold against what came. */
         Prediction: {
             /** @description Minutes foretold at the start: P10, P50, P90. */
-            foretold_min: [
+            predicted_min: [
                 number | null,
                 number | null,
                 number | null
@@ -7327,15 +7356,15 @@ export interface components {
         Reckoned: {
             /** @description The band after everything found. */
             band: components["schemas"]["Band"];
-            /** @description The band before any of it. */
-            foretold: components["schemas"]["Band"];
             /** @description What it taught of this kitchen, in sentences. */
             learned: string[];
             /**
              * Format: date-time
              * @description When the sheet has the meat meet the heat.
              */
-            planned_met_heat_at: string;
+            planned_heat_on_at: string;
+            /** @description The band before any of it. */
+            predicted: components["schemas"]["Band"];
             /** @description What was foretold against what came. */
             prediction: components["schemas"]["Prediction"];
             /**
@@ -7384,14 +7413,14 @@ export interface components {
         /** @description Something that could be changed, and where that leads. */
         Remedy: {
             /** @description Whether that meets the bell. */
-            meets_bell: boolean;
+            on_time: boolean;
             /** @description The plan with the change made. */
             plan: components["schemas"]["PlanInFull"];
             /**
              * Format: date-time
              * @description Plates on the table at the plan's certainty.
              */
-            plates_at: string;
+            served_at: string;
             /** @description What to change. */
             text: string;
             /** @description What it costs. */
@@ -7951,35 +7980,6 @@ export interface components {
             /** @description In a word or two. */
             words: string;
         };
-        /** @description A screen that is signed in. */
-        ScreenLine: {
-            /** @description It is the one that asks. */
-            here: boolean;
-            /** Format: uuid */
-            id: string;
-            name: string;
-            role: components["schemas"]["ScreenRole"];
-            /**
-             * Format: double
-             * @description When it was seen last, min ago.
-             */
-            seen_min: number;
-        };
-        /**
-         * @description What a screen may do.
-         * @enum {string}
-         */
-        ScreenRole: "cook" | "look";
-        /** @description Everything about the kitchen's screens. */
-        Screens: {
-            /** @description Where other screens find the kitchen; none while it answers on its own machine only. */
-            addresses: string[];
-            authority?: components["schemas"]["AuthorityLine"] | null;
-            /** @description The keys of probes. */
-            keys: components["schemas"]["KeyLine"][];
-            /** @description The screens that are signed in, the one seen last first. */
-            screens: components["schemas"]["ScreenLine"][];
-        };
         /**
          * @description How hard the meat is browned. It makes flavour and colour; it does not seal juices in.
          * @enum {string}
@@ -8144,11 +8144,6 @@ export interface components {
         Shape: "whole" | "halved" | "cubed";
         /** @description The whole sheet. */
         Sheet: {
-            /**
-             * Format: date-time
-             * @description The bell asked for.
-             */
-            bell: string;
             /** @description Cautions for the whole cook. */
             cautions: components["schemas"]["Caution"][];
             /**
@@ -8164,6 +8159,11 @@ export interface components {
              */
             finishing_min: number;
             /**
+             * Format: date-time
+             * @description The meat meets the heat.
+             */
+            heat_on_at: string;
+            /**
              * Format: double
              * @description Minutes the plates come after the bell, at the certainty asked for; 0 when it is met.
              */
@@ -8173,20 +8173,22 @@ export interface components {
              * @description The meat is lifted and the finishing begins.
              */
             lift_at: string;
-            /**
-             * Format: date-time
-             * @description The meat meets the heat.
-             */
-            met_heat_at: string;
+            /** @description When each goes too far if the heat simply stays on. */
+            overcooked: components["schemas"]["Ready"][];
             /** @description When each dish is tender. */
             ready: components["schemas"]["Ready"][];
             /** @description What would meet the bell, when this does not. */
             remedies: components["schemas"]["Remedy"][];
             /**
              * Format: date-time
-             * @description Plates on the table: the bell, or later by `late_min`.
+             * @description The bell asked for.
              */
             serve_at: string;
+            /**
+             * Format: date-time
+             * @description Plates on the table: the bell, or later by `late_min`.
+             */
+            served_at: string;
             /**
              * Format: date-time
              * @description The first thing to do.
@@ -8196,8 +8198,6 @@ export interface components {
             tasks: components["schemas"]["Task"][];
             /** @description The things of the kitchen that it takes, and from when to when. */
             things: components["schemas"]["Taken"][];
-            /** @description When each goes too far if the heat simply stays on. */
-            too_far: components["schemas"]["Ready"][];
             /** @description One plain sentence. */
             why: string;
         };
@@ -8207,8 +8207,6 @@ export interface components {
             asleep?: components["schemas"]["Hours"][] | null;
             /** @description When nobody is there. */
             away?: components["schemas"]["Hours"][] | null;
-            /** @description Plates on the table; a local time is read in `zone`. */
-            bell: string;
             /**
              * Format: double
              * @description The chance of being ready that it is made for.
@@ -8224,6 +8222,8 @@ export interface components {
             /** @description The placing of the work is answered too, as a problem that any solver can be asked for. */
             problem?: boolean | null;
             regret?: components["schemas"]["Regret"] | null;
+            /** @description Plates on the table; a local time is read in `zone`. */
+            serve_at: string;
             units?: components["schemas"]["Units"] | null;
             /** @description IANA zone; the kitchen's where not given. */
             zone?: string | null;
@@ -8290,7 +8290,7 @@ export interface components {
             name: string;
             /** @description The kitchen's passphrase. */
             passphrase?: string | null;
-            role?: components["schemas"]["ScreenRole"] | null;
+            role?: components["schemas"]["DeviceRole"] | null;
         };
         /**
          * @description How the hob is set, in words relative to the local boil.
@@ -9243,12 +9243,12 @@ export interface components {
             name: string;
         };
         /** @description Who asks. */
-        ThisScreen: {
+        ThisDevice: {
             /** @description It is at the kitchen's own machine, which needs no passphrase. */
             machine: boolean;
             /** @description What it is called; empty for who has not signed in. */
             name: string;
-            role?: components["schemas"]["ScreenRole"] | null;
+            role?: components["schemas"]["DeviceRole"] | null;
             /** @description It may see the kitchen. */
             signed_in: boolean;
         };
@@ -9528,9 +9528,9 @@ export interface components {
              * Format: date-time
              * @description Plates on the table.
              */
-            bell: string;
+            serve_at: string;
             /** @enum {string} */
-            what: "bell";
+            what: "serve_at";
         } | {
             /** @description Which kind. */
             thing: components["schemas"]["Borrowed"];
@@ -9550,12 +9550,12 @@ export interface components {
             /** @description The change. */
             change: components["schemas"]["WayChange"];
             /** @description Whether that meets the bell with nothing broken. */
-            meets_bell: boolean;
+            on_time: boolean;
             /**
              * Format: date-time
              * @description Plates on the table then.
              */
-            plates_at: string;
+            served_at: string;
             /** @description What to change. */
             text: string;
             /** @description What it costs. */
@@ -9639,298 +9639,6 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    list_bin: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BinnedView"][];
-                };
-            };
-            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A fault of the server's own. */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Nothing can be kept: the disk is full. */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    empty_bin: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Emptied"];
-                };
-            };
-            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A fault of the server's own. */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Nothing can be kept: the disk is full. */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    take_out_cook: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description There is no such thing. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description What the address names, or what is kept of it, can't be used. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A fault of the server's own. */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Nothing can be kept: the disk is full. */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    take_out_plan: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description There is no such thing. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description What the address names, or what is kept of it, can't be used. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A fault of the server's own. */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Nothing can be kept: the disk is full. */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     list_cooks: {
         parameters: {
             query?: never;
@@ -10755,6 +10463,453 @@ export interface operations {
             };
             /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_device: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThisDevice"];
+                };
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sign_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignIn"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThisDevice"];
+                };
+            };
+            /** @description What was sent broke off. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of what was sent did not come. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More was sent than is taken. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description After wrong ones: wait first, as long as `retry-after` says. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sign_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_devices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Devices"];
+                };
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sign_all_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sign_one_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -14925,453 +15080,6 @@ export interface operations {
             };
         };
     };
-    get_screen: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ThisScreen"];
-                };
-            };
-            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A fault of the server's own. */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Nothing can be kept: the disk is full. */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sign_in: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SignIn"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ThisScreen"];
-                };
-            };
-            /** @description What was sent broke off. */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description The rest of what was sent did not come. */
-            408: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description More was sent than is taken. */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A field can't be used: the problem names it, what was given and what is allowed. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description After wrong ones: wait first, as long as `retry-after` says. */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A fault of the server's own. */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Nothing can be kept: the disk is full. */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sign_out: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A fault of the server's own. */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Nothing can be kept: the disk is full. */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    list_screens: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Screens"];
-                };
-            };
-            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A fault of the server's own. */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Nothing can be kept: the disk is full. */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sign_all_out: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A fault of the server's own. */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Nothing can be kept: the disk is full. */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sign_one_out: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description There is no such thing. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description What the address names, or what is kept of it, can't be used. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A fault of the server's own. */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Nothing can be kept: the disk is full. */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     post_sheet: {
         parameters: {
             query?: never;
@@ -15543,6 +15251,298 @@ export interface operations {
                 };
             };
             /** @description A field can't be used: the problem names it, what was given and what is allowed. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_trash: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeletedView"][];
+                };
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    empty_trash: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Emptied"];
+                };
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_out_cook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the server's own. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not now: too much at once, or nothing can be read or kept; the detail says which. Try again later. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing can be kept: the disk is full. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_out_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another site's page, by a name that the kitchen does not answer to, or by a screen or key that may not. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description What the address names, or what is kept of it, can't be used. */
             422: {
                 headers: {
                     [name: string]: unknown;

@@ -58,7 +58,7 @@ test('a tap has its time and id from its moment, through a lost connection, and 
 test('what waits when the page is closed goes on when it is opened again, in its order', async () => {
   const first = await opened();
   answer = () => 'lost';
-  const one = first.tap(COOK, { kind: 'met_heat' });
+  const one = first.tap(COOK, { kind: 'on_the_heat' });
   const two = first.tap(COOK, { kind: 'check', found: 'slice' });
   await vi.waitFor(() => expect(came.length).toBeGreaterThan(0));
   // Its next try is all that is under way: with the page it is gone.
@@ -131,14 +131,14 @@ test.each([401, 408, 409, 429, 500, 503, 507])(
 
 test('a finger that bounces and a key that is held are one tap; what is done again later is another', async () => {
   const { tap } = await opened();
-  const first = tap(COOK, { kind: 'met_heat' });
+  const first = tap(COOK, { kind: 'on_the_heat' });
   for (let held = 0; held < 20; held += 1) {
     await vi.advanceTimersByTimeAsync(100);
-    expect(tap(COOK, { kind: 'met_heat' }).id).toBe(first.id);
+    expect(tap(COOK, { kind: 'on_the_heat' }).id).toBe(first.id);
   }
   expect(tap(COOK, { kind: 'note', text: 'x' }).id).not.toBe(first.id);
   await vi.advanceTimersByTimeAsync(1000);
-  expect(tap(COOK, { kind: 'met_heat' }).id).not.toBe(first.id);
+  expect(tap(COOK, { kind: 'on_the_heat' }).id).not.toBe(first.id);
   await vi.waitFor(() => expect(waits()).toEqual([]), { timeout: 5000 });
   expect(new Set(ids().flat()).size).toBe(3);
 });
@@ -147,7 +147,7 @@ test('a device that only looks taps nothing', async () => {
   const { tap } = await opened();
   const { setRole } = await import('./role');
   setRole('look');
-  tap(COOK, { kind: 'met_heat' });
+  tap(COOK, { kind: 'on_the_heat' });
   await vi.advanceTimersByTimeAsync(5000);
   expect([came, waits()]).toEqual([[], []]);
 });

@@ -93,7 +93,7 @@ export const useGoneWrong = (cook: Schemas['CookAnswer']) =>
 /** What comes after the sauce of a cook, as it stands. */
 export const useAfterwards = (cook: Schemas['CookAnswer']) =>
   useQuery({
-    queryKey: ['cooks', cook.id, 'afterwards', cook.view.sauce, cook.view.pot.meat_kg, cook.view.bell],
+    queryKey: ['cooks', cook.id, 'afterwards', cook.view.sauce, cook.view.pot.meat_kg, cook.view.serve_at],
     queryFn: () => api.afterwards(cook.id),
     refetchInterval: often(60_000),
     placeholderData: keepPreviousData,
@@ -106,11 +106,11 @@ export function useForgetting() {
 }
 
 /** What this screen is called and may do. */
-export const useScreen = () => useQuery({ queryKey: ['screen'], queryFn: api.screen, staleTime: 60_000 });
+export const useDevice = () => useQuery({ queryKey: ['screen'], queryFn: api.device, staleTime: 60_000 });
 
 /** The kitchen's screens, keys and addresses. */
-export const useScreens = () =>
-  useQuery({ queryKey: ['screens'], queryFn: api.screens, refetchInterval: 15_000, retry: false });
+export const useDevices = () =>
+  useQuery({ queryKey: ['devices'], queryFn: api.devices, refetchInterval: 15_000, retry: false });
 
 /** The probes that have been seen. */
 export const useProbes = () =>
@@ -146,13 +146,13 @@ export function useHealth() {
   return useQuery({ queryKey: ['health'], queryFn: api.health, refetchInterval: 30_000, retry: false });
 }
 
-export const useBin = () => useQuery({ queryKey: ['bin'], queryFn: api.bin });
+export const useTrash = () => useQuery({ queryKey: ['bin'], queryFn: api.bin });
 
 /** Puts a plan or a cook in the bin, or takes it out again; `onDone` is told also when what it stood on has gone by then. */
 export function usePutAway(onDone?: () => void) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ kind, id, back }: { kind: Schemas['BinnedKind']; id: string; back?: boolean }) =>
+    mutationFn: ({ kind, id, back }: { kind: Schemas['DeletedKind']; id: string; back?: boolean }) =>
       back ? api.takeOut(kind, id) : api.putAway(kind, id),
     onSuccess: onDone,
     onSettled: () => {

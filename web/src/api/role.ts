@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import type { components } from './generated';
 
-type Role = components['schemas']['ScreenRole'];
+type Role = components['schemas']['DeviceRole'];
 
 /** Where it is kept: a page that is opened while the kitchen does not answer still knows what it may do. */
 const KEY = 'ergastic-role';

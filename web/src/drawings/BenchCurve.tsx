@@ -43,7 +43,7 @@ export function BenchCurve({
     {
       name: 'tender',
       of: 'tender',
-      at: (point, of) => Math.min(1, (point.tender_h / of.enough_tender_h) * 0.8),
+      at: (point, of) => Math.min(1, (point.softening_h / of.enough_softening_h) * 0.8),
       said: '',
     },
   ];

@@ -18,7 +18,7 @@ type Props = {
   course: Schemas['CoursePoint'][];
   probes: Schemas['ProbeNow'][];
   now?: number;
-  bell?: number;
+  serveAt?: number;
 };
 
 const TOP = 14;
@@ -58,7 +58,7 @@ export function CourseOfCook({
   course,
   probes,
   now,
-  bell,
+  serveAt,
 }: Props) {
   const points: Point[] = course.map(({ at, core_c: [low, middle, high], medium_c }) => ({
     at: millis(at),
@@ -183,8 +183,8 @@ export function CourseOfCook({
       {now !== undefined && now > from && (
         <line x1={x(now)} x2={x(now)} y1="0" y2={height} stroke={colour('ink')} strokeDasharray="2 4" />
       )}
-      {bell !== undefined && (
-        <line x1={x(bell)} x2={x(bell)} y1="0" y2={height} stroke={colour('rim')} strokeWidth="4" />
+      {serveAt !== undefined && (
+        <line x1={x(serveAt)} x2={x(serveAt)} y1="0" y2={height} stroke={colour('rim')} strokeWidth="4" />
       )}
     </svg>
   );

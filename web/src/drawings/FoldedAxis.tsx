@@ -65,21 +65,21 @@ export function FoldedAxis({
 export function Marks({
   folded,
   now,
-  bell,
+  serveAt,
   x,
   height,
   width,
 }: {
   folded: Folded;
   now: number;
-  bell: number;
+  serveAt: number;
   x: (at: number) => number;
   height: number;
   width: number;
 }) {
   const [first, last] = [folded.stretches[0], folded.stretches.at(-1)];
   const inView = !!first && !!last && now >= first.from && now <= last.to;
-  const at = Math.min(width - 2, x(bell));
+  const at = Math.min(width - 2, x(serveAt));
   return (
     <g>
       {inView && (

@@ -204,7 +204,14 @@ export function MealStrip({ sheet, now, chosen, onChoose, onTry, onSay }: Props)
             }}
           />
         )}
-        <Marks folded={folded} now={now} bell={millis(sheet.bell)} x={x} height={height} width={width} />
+        <Marks
+          folded={folded}
+          now={now}
+          serveAt={millis(sheet.serve_at)}
+          x={x}
+          height={height}
+          width={width}
+        />
       </svg>
     </div>
   );

@@ -33,7 +33,7 @@ type Props = {
   ready: BandTimes;
   tooFar: BandTimes;
   work?: Work;
-  bell?: number;
+  serveAt?: number;
   now?: number;
   /** What really was: a mark on the band, with its word. */
   marks?: { at: number; word: string }[];
@@ -101,7 +101,7 @@ export function ReadyBand({
   ready,
   tooFar,
   work,
-  bell,
+  serveAt,
   now,
   marks,
   ghost,
@@ -233,8 +233,8 @@ export function ReadyBand({
           />
         </g>
       )}
-      {bell !== undefined && (
-        <line x1={x(bell)} x2={x(bell)} y1="0" y2={height} stroke={colour('rim')} strokeWidth="4" />
+      {serveAt !== undefined && (
+        <line x1={x(serveAt)} x2={x(serveAt)} y1="0" y2={height} stroke={colour('rim')} strokeWidth="4" />
       )}
       {marks?.map((mark) => (
         <g key={`${mark.at} ${mark.word}`}>
@@ -273,7 +273,7 @@ export function TimeAxis({
   to,
   width,
   zone,
-  bell,
+  serveAt,
   now,
   folded,
 }: {
@@ -281,13 +281,13 @@ export function TimeAxis({
   to: number;
   width: number;
   zone: string;
-  bell?: number;
+  serveAt?: number;
   now?: number;
   /** The time between now and the beginning of the axis is folded away. */
   folded?: boolean;
 }) {
   const x = timeScale(from, to, width);
-  const bellX = bell === undefined ? -100 : x(bell);
+  const bellX = serveAt === undefined ? -100 : x(serveAt);
   const clear = (at: number) =>
     Math.abs(x(at) - bellX) > 54 && x(at) > (folded ? 66 : 22) && x(at) < width - 16;
   // Where a day begins close to now its name stands over the next hour instead.
@@ -329,7 +329,7 @@ export function TimeAxis({
             now
           </text>
         )}
-        {bell !== undefined && (
+        {serveAt !== undefined && (
           <g fill={colour('rim')} style={{ fontWeight: 700 }}>
             <path
               d={`M${bellX - 7},16 q0,-11 7,-11 q7,0 7,11 z M${bellX - 10},16 h20`}
@@ -337,7 +337,7 @@ export function TimeAxis({
               strokeWidth="2"
             />
             <text x={Math.min(width - 24, bellX)} y="34" style={{ fontSize: 16 }}>
-              {about(bell, zone)}
+              {about(serveAt, zone)}
             </text>
           </g>
         )}

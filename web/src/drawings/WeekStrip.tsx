@@ -16,17 +16,17 @@ type Props = { meals: Schemas['MealEntry'][]; zone: string; now: number };
 /** The days to come with their bells: each meal hangs from its hour. */
 export function WeekStrip({ meals, zone, now }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(900);
-  const ahead = meals.filter((meal) => millis(meal.bell) > now - 6 * HOUR);
-  const last = Math.max(...ahead.map((meal) => millis(meal.bell)), now + DAYS[0] * DAY);
+  const ahead = meals.filter((meal) => millis(meal.serve_at) > now - 6 * HOUR);
+  const last = Math.max(...ahead.map((meal) => millis(meal.serve_at)), now + DAYS[0] * DAY);
   const from = now - 2 * HOUR;
   const to = Math.min(last + 8 * HOUR, now + DAYS[1] * DAY);
   const x = timeScale(from, to, width);
-  const drawn = ahead.filter((meal) => millis(meal.bell) <= to);
+  const drawn = ahead.filter((meal) => millis(meal.serve_at) <= to);
   // Names that would run into each other hang one below the other.
   const ends: number[] = [];
   const placed = drawn.map((meal) => {
-    const at = x(millis(meal.bell));
-    const label = `${clock(meal.bell, zone)} ${meal.name}`;
+    const at = x(millis(meal.serve_at));
+    const label = `${clock(meal.serve_at, zone)} ${meal.name}`;
     const wide = 8.2 * label.length + 18;
     // At the edge the name stands before its bell.
     const left = at + 8 + wide <= width ? at + 8 : Math.max(0, at - 8 - wide);
@@ -49,7 +49,7 @@ export function WeekStrip({ meals, zone, now }: Props) {
         height={height}
         role="img"
         aria-label={drawn
-          .map(({ name, bell }) => `${name}, ${date(bell, zone)} ${clock(bell, zone)}`)
+          .map(({ name, serve_at: serveAt }) => `${name}, ${date(serveAt, zone)} ${clock(serveAt, zone)}`)
           .join('; ')}
         style={{ display: 'block' }}
       >

@@ -107,7 +107,7 @@ describe('the ready-band', () => {
         ready={ready}
         ghost={ready}
         tooFar={tooFar}
-        bell={at('18:00')}
+        serveAt={at('18:00')}
         marks={[{ at: at('15:00'), word: 'check' }]}
       />,
     );

@@ -14,12 +14,12 @@ import { prepared } from './prepare/prepared.fixture';
 const ID = cook().id;
 const plan = {
   name: 'Lake-ice shin',
-  bell: '2099-02-06T16:30:00Z',
+  serve_at: '2099-02-06T16:30:00Z',
   forecast: { cut: 'shin', method: 'braise' },
 };
 const usual = {
   '/api/kitchen': () => ({ body: kitchenView() }),
-  '/api/bin': () => ({ body: [] }),
+  '/api/trash': () => ({ body: [] }),
   '/api/cuts': () => ({ body: [] }),
   '/api/larder': () => ({ body: [] }),
   '/api/probes': () => ({ body: [] }),

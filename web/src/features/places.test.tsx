@@ -32,7 +32,7 @@ const usual = {
   '/api/now': () => ({ body: { now: new Date().toISOString(), dishes: [], hand_over: [], asleep: false } }),
   '/api/probes': () => ({ body: [] }),
   '/api/log': () => ({ body: { cooks: [], all: 0 } }),
-  '/api/bin': () => ({ body: [] }),
+  '/api/trash': () => ({ body: [] }),
 };
 let { answers, bodies, asked, setApart } = answering(usual);
 beforeEach(() => {
@@ -56,7 +56,7 @@ describe('places with nothing in them yet', () => {
 describe('a cook', () => {
   it('takes back the last thing that stands', async () => {
     const log = [
-      event('a', '2027-02-06T12:00:00Z', { kind: 'met_heat' }, 'met heat'),
+      event('a', '2027-02-06T12:00:00Z', { kind: 'on_the_heat' }, 'met heat'),
       event('b', '2027-02-06T12:30:00Z', { kind: 'check', found: 'slice' }, 'check (slice)'),
       event('c', '2027-02-06T12:40:00Z', { kind: 'note', text: 'x' }, 'note', 'd'),
     ];
@@ -111,7 +111,7 @@ describe('the log', () => {
       tender_at: '2027-02-06T14:45:00Z',
       outcome: { ate_as: 'fork', cooked_kg: 1.05, change: 'more stock' },
       prediction: {
-        foretold_min: [150, 180, 220],
+        predicted_min: [150, 180, 220],
         took_min: 165,
         quicker: 0.3,
         words: 'Tender after 2 h 45: inside the band.',
@@ -121,7 +121,7 @@ describe('the log', () => {
     answers['/api/log'] = () => ({ body: { cooks: [closed], all: 1 } });
     at(<Log />, '/log', '/log');
     expect(await screen.findByText('Tender after 2 h 45: inside the band.')).toBeInTheDocument();
-    expect(screen.getByText(/Foretold 2 h 30 to 3 h 40/)).toBeInTheDocument();
+    expect(screen.getByText(/Predicted 2 h 30 to 3 h 40/)).toBeInTheDocument();
     expect(screen.getByText('Next time: more stock')).toBeInTheDocument();
     expect(screen.getAllByRole('article')).toHaveLength(1);
   });
@@ -137,7 +137,7 @@ describe('what is broken or put away', () => {
     });
     answers['/api/log'] = () => ({ body: { cooks: [summary({ status: 'closed' })], all: 1 } });
     answers[`/api/cooks/${id}`] = () => ((away = true), { status: 204, body: null });
-    answers[`/api/bin/cooks/${id}`] = () => ((away = false), { status: 204, body: null });
+    answers[`/api/trash/cooks/${id}`] = () => ((away = false), { status: 204, body: null });
     at(<Log />, '/log', '/log');
     expect(await screen.findByText(/this heat can’t be used/)).toBeInTheDocument();
     expect(screen.getAllByRole('article')).toHaveLength(1);
@@ -165,7 +165,7 @@ describe('what is broken or put away', () => {
         {
           id: cook().plan_id,
           name: 'Lake-ice shin',
-          bell: '2027-02-06T16:30:00Z',
+          serve_at: '2027-02-06T16:30:00Z',
           people: 8,
           dishes: [{ plan_id: cook().plan_id, version: 1, name: 'Lake-ice shin', people: 8 }],
         },

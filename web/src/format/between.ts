@@ -63,20 +63,20 @@ function drawnLater(drawn: Drawn, ms: number): Drawn {
   });
   return {
     begins: moved(drawn.begins, ms),
-    met_heat: moved(drawn.met_heat, ms),
+    on_the_heat: moved(drawn.on_the_heat, ms),
     ready: all(drawn.ready),
-    too_far: all(drawn.too_far),
+    overcooked: all(drawn.overcooked),
     lift: moved(drawn.lift, ms),
     plates: moved(drawn.plates, ms),
   };
 }
 
 /** The choice with the bell rung at another time. */
-export function rungAt(choice: Choice, bell: number, from: Schemas['VerdictFrom'], now: number): Choice {
-  const by = bell - millis(choice.plan.bell);
+export function rungAt(choice: Choice, serveAt: number, from: Schemas['VerdictFrom'], now: number): Choice {
+  const by = serveAt - millis(choice.plan.serve_at);
   if (by === 0) return choice;
   const lift_at = moved(choice.lift_at, by);
-  const chance = chanceWithin(choice, (millis(lift_at) - millis(choice.met_heat_at)) / 60_000);
+  const chance = chanceWithin(choice, (millis(lift_at) - millis(choice.heat_on_at)) / 60_000);
   const verdict = chance >= from.fits ? 'fits' : chance >= from.tight ? 'tight' : 'too_late';
   const later = choice.latest && drawnLater(choice.latest, by);
   const latest = later && millis(later.begins) >= now ? later : null;
@@ -88,18 +88,18 @@ export function rungAt(choice: Choice, bell: number, from: Schemas['VerdictFrom'
     start_by: choice.start_by && moved(choice.start_by, by),
     chance_ready: chance,
     verdict: choice.verdict === 'unsuitable' ? 'unsuitable' : verdict,
-    plan: { ...choice.plan, bell: new Date(bell).toISOString() },
+    plan: { ...choice.plan, serve_at: new Date(serveAt).toISOString() },
   };
 }
 
 /** A whole answer with the bell rung at another time. */
 export function rungAll(
   matched: Schemas['Matched'] | undefined,
-  bell: number | undefined,
+  serveAt: number | undefined,
 ): Schemas['Matched'] | undefined {
-  if (!matched?.suitable || bell === undefined) return matched;
+  if (!matched?.suitable || serveAt === undefined) return matched;
   const now = millis(matched.now);
-  const rung = (choice: Choice) => rungAt(choice, bell, matched.verdict_from, now);
+  const rung = (choice: Choice) => rungAt(choice, serveAt, matched.verdict_from, now);
   return {
     ...matched,
     ways: matched.ways.map((way) => ({ ...rung(way), variants: way.variants.map(rung) })),

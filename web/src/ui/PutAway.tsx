@@ -5,7 +5,7 @@ import { usePutAway } from '../api/queries';
 import { Button } from './Button';
 import { Fault } from './states';
 
-export type Away = { kind: Schemas['BinnedKind']; id: string; name: string };
+export type Away = { kind: Schemas['DeletedKind']; id: string; name: string };
 
 /** Puts a plan or a cook in the bin. */
 export function PutAway({ thing, onAway }: { thing: Away; onAway: (thing: Away) => void }) {

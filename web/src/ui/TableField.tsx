@@ -16,10 +16,13 @@ export const OWN_TABLE = 'own';
 
 /** With which of the meals to come a dish lands: it gets that bell. */
 export function TableField({ meals, value, onChange, zone, now }: Props) {
-  const coming = meals.filter((meal) => Date.parse(meal.bell) > now || meal.id === value);
+  const coming = meals.filter((meal) => Date.parse(meal.serve_at) > now || meal.id === value);
   const options = [
     { value: OWN_TABLE, label: 'A table of its own' },
-    ...coming.map((meal) => ({ value: meal.id, label: `${meal.name}, ${clockDay(meal.bell, zone, now)}` })),
+    ...coming.map((meal) => ({
+      value: meal.id,
+      label: `${meal.name}, ${clockDay(meal.serve_at, zone, now)}`,
+    })),
   ];
   return <SelectField label="On the table of" value={value} options={options} onChange={onChange} />;
 }

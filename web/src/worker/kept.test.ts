@@ -36,7 +36,7 @@ describe('what is kept for when the kitchen does not answer', () => {
     for (const path of [
       '/api/events',
       '/api/export',
-      '/api/screens',
+      '/api/devices',
       '/api/health',
       '/api/probes/pit/readings',
       '/api/invitations',

@@ -38,7 +38,7 @@ pub struct Hold {
     /// How warm it is there, °C; in a box at first.
     pub at_c: f64,
     /// Hours until the meat has gone too far there; nothing where a day does it no harm.
-    pub too_far_h: Option<f64>,
+    pub overcooked_h: Option<f64>,
     /// Hours until it is cooler than hot food is held; nothing where it stays warm.
     pub safe_h: Option<f64>,
     /// How it is done.
@@ -97,23 +97,23 @@ impl HoldIn {
     fn hold(self, meat: &Meat, liquid_l: f64, voice: Voice) -> Hold {
         let hot_c = voice.food_code().hot_hold_c();
         let kilos = meat.kg + liquid_l;
-        let (mut dose, mut too_far_h, mut safe_h) = (meat.tenderness, None, None);
+        let (mut dose, mut overcooked_h, mut safe_h) = (meat.tenderness, None, None);
         let mut hours = 0.0;
-        while hours < MAX_H && (too_far_h.is_none() || safe_h.is_none()) {
+        while hours < MAX_H && (overcooked_h.is_none() || safe_h.is_none()) {
             let at_c = self.at_c(hours, kilos);
             if at_c < hot_c && safe_h.is_none() {
                 safe_h = Some(hours);
             }
-            if dose >= meat.too_far && too_far_h.is_none() {
-                too_far_h = Some(hours);
+            if dose >= meat.overcooked && overcooked_h.is_none() {
+                overcooked_h = Some(hours);
             }
-            dose += STEP_H * rate(at_c) / meat.resistance;
+            dose += STEP_H * rate(at_c) / meat.toughness;
             hours += STEP_H;
         }
         let at_c = self.at_c(0.0, kilos);
-        let lasts = match (too_far_h, safe_h) {
+        let lasts = match (overcooked_h, safe_h) {
             (Some(far), _) if far < NOT_WORTH_H => say::hold_not(Span(NOT_WORTH_H * 60.0)),
-            (Some(far), safe) if safe.is_none_or(|safe| far <= safe) => say::hold_too_far(Span(far * 60.0)),
+            (Some(far), safe) if safe.is_none_or(|safe| far <= safe) => say::hold_overcooked(Span(far * 60.0)),
             (_, Some(safe)) => say::hold_cools(Span(safe * 60.0), Guide(hot_c)),
             _ => say::hold_a_day(),
         };
@@ -121,7 +121,7 @@ impl HoldIn {
             hold_in: self,
             name: voice.render(say::hold_name(self.key())),
             at_c,
-            too_far_h,
+            overcooked_h,
             safe_h,
             how: voice.render(say::hold_how(self.key(), Guide(at_c))),
             lasts: voice.render(lasts),

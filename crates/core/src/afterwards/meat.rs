@@ -37,10 +37,10 @@ pub(crate) struct Meat {
     pub sides_mm: [f64; 3],
     /// Fat in it, as a share.
     pub fat: f64,
-    pub resistance: f64,
+    pub toughness: f64,
     /// How tender it is, and where it has gone too far, on the scale of slice to spoon.
     pub tenderness: f64,
-    pub too_far: f64,
+    pub overcooked: f64,
     /// There is liquid to lay it in.
     pub wet: bool,
     pub cooked_in: CookedIn,
@@ -121,10 +121,10 @@ impl Meat {
         if min < NO_BOILING_MIN {
             return None;
         }
-        let an_hour = rate(BOIL_C) / self.resistance;
-        let after_h = (self.too_far - self.tenderness) / an_hour - min / 60.0;
+        let an_hour = rate(BOIL_C) / self.toughness;
+        let after_h = (self.overcooked - self.tenderness) / an_hour - min / 60.0;
         Some(match after_h {
-            hours if hours <= 0.0 => say::left_in_too_far(Minutes(min)),
+            hours if hours <= 0.0 => say::left_in_overcooked(Minutes(min)),
             hours => say::left_in(Minutes(min), Span(hours * 60.0)),
         })
     }

@@ -172,13 +172,15 @@ pub(super) fn now(
     worked: &Worked,
     since_heat_min: Option<f64>,
 ) -> Option<Now> {
-    let (voice, met_heat) = (worked.case.voice, since_heat_min.is_some());
+    let (voice, on_the_heat) = (worked.case.voice, since_heat_min.is_some());
     let found = |wanted: TaskId| tasks.iter().map(|found| &found.task).find(|task| task.id == wanted);
     let task = found(id)?;
     let waits = task.kind.waits();
     let until = next.and_then(found).filter(|_| waits).map_or(task.end, |next| next.start);
     let mut actions = match task.kind {
-        TaskKind::Simmer if !met_heat => vec![does("met_heat", say::start_the_clock(), Happened::MetHeat {}, voice)],
+        TaskKind::Simmer if !on_the_heat => {
+            vec![does("on_the_heat", say::start_the_clock(), Happened::OnTheHeat {}, voice)]
+        }
         // A look is answered by what it finds.
         TaskKind::Braise | TaskKind::Hold | TaskKind::Rest | TaskKind::Release => Vec::new(),
         TaskKind::Check if task.pours_l > 0.0 => vec![poured(task, voice)],
@@ -200,8 +202,15 @@ pub(super) fn now(
 }
 
 impl Asks {
-    pub(super) fn of(status: Status, met_heat: bool, pot: &PotNow, stage: &Stage, bones: bool, voice: Voice) -> Self {
-        let open = met_heat && status != Status::Closed;
+    pub(super) fn of(
+        status: Status,
+        on_the_heat: bool,
+        pot: &PotNow,
+        stage: &Stage,
+        bones: bool,
+        voice: Voice,
+    ) -> Self {
+        let open = on_the_heat && status != Status::Closed;
         let mut usual = By::ALL;
         // On a grate nobody forks: a probe is slid in.
         if !stage.medium.facts().forked {

@@ -83,16 +83,16 @@ fn since(began: Timestamp) -> Option<Timestamp> {
 /// What bears on what it costs to put something off.
 pub(super) struct Costs<'a> {
     pub worked: &'a Worked,
-    pub met_heat: Option<Timestamp>,
-    pub bell: Timestamp,
+    pub on_the_heat: Option<Timestamp>,
     pub serve_at: Timestamp,
+    pub served_at: Timestamp,
 }
 
 impl Costs<'_> {
     /// What it costs to do a task so many minutes later.
     fn of(&self, task: &Task, min: f64, now: Timestamp) -> Message {
         let late = |min: f64| {
-            let spare = minutes_between(self.serve_at, self.bell);
+            let spare = minutes_between(self.served_at, self.serve_at);
             match min - spare.max(0.0) {
                 over if over > 0.0 => say::later_plates(Span(over.ceil())),
                 _ => say::later_in_hand(Span((spare - min).max(0.0).floor())),
@@ -121,22 +121,22 @@ impl Costs<'_> {
 
     /// What stands in the pot at an instant, L.
     fn liquid_at(&self, at: Timestamp) -> Option<f64> {
-        let min = minutes_between(self.met_heat?, at);
+        let min = minutes_between(self.on_the_heat?, at);
         let point = self.worked.forecast.curve.iter().rev().find(|point| point.min <= min)?;
         Some(point.liquid_l)
     }
 
     /// When the pot will be dry, if it will soon.
     fn dry_at(&self, now: Timestamp) -> Option<Timestamp> {
-        let met_heat = self.met_heat?;
+        let on_the_heat = self.on_the_heat?;
         let case = &self.worked.case;
         let least_l = DRY_MM * case.pot().floor_m2;
-        let min = minutes_between(met_heat, now);
+        let min = minutes_between(on_the_heat, now);
         let pot = |stage: usize| case.stages.get(stage).is_some_and(|stage| stage.medium.is_pot());
         let dry = self.worked.forecast.curve.iter().find(|point| {
             point.min > 30.0 && point.min <= min + DRY_WITHIN_MIN && pot(point.stage) && point.liquid_l < least_l
         })?;
-        Some(plus_minutes(met_heat, dry.min))
+        Some(plus_minutes(on_the_heat, dry.min))
     }
 }
 

@@ -21,7 +21,7 @@ use crate::ways::Method;
 #[serde(tag = "kind", rename_all = "snake_case", deny_unknown_fields)]
 pub enum Happened {
     /// The meat went into the hot liquid: the clock starts.
-    MetHeat {},
+    OnTheHeat {},
     /// A task was done.
     TaskDone {
         /// The task's id on the sheet. It is kept as it came: what is no task of this sheet's hinders nobody.
@@ -91,9 +91,9 @@ pub enum Happened {
         min: f64,
     },
     /// Plates are wanted at another time.
-    BellMoved {
+    ServeAtMoved {
         /// When.
-        bell: Timestamp,
+        serve_at: Timestamp,
     },
     /// The fat on the liquid was measured.
     FatMeasured {
@@ -196,7 +196,7 @@ pub enum Happened {
 #[derive(Deserialize)]
 #[serde(remote = "Happened", rename_all = "snake_case", deny_unknown_fields)]
 enum OfKind {
-    MetHeat {},
+    OnTheHeat {},
     TaskDone {
         task: String,
     },
@@ -228,8 +228,8 @@ enum OfKind {
     Opened {
         min: f64,
     },
-    BellMoved {
-        bell: Timestamp,
+    ServeAtMoved {
+        serve_at: Timestamp,
     },
     FatMeasured {
         mm: f64,
@@ -308,7 +308,7 @@ pub struct Event {
     /// On whose screen it was tapped; the kitchen says it itself, whatever is sent.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     #[schema(min_length = 1, max_length = 40)]
-    pub screen: Option<String>,
+    pub device: Option<String>,
 }
 
 impl Event {
@@ -318,7 +318,7 @@ impl Event {
     /// Names the field that can't be used.
     pub fn check(&self) -> error::Result<()> {
         check_instant("at", self.at)?;
-        self.screen.as_ref().map_or(Ok(()), |screen| check_name("screen", screen, 40))?;
+        self.device.as_ref().map_or(Ok(()), |device| check_name("device", device, 40))?;
         match &self.happened {
             Happened::CoreReading { celsius } => in_range("celsius", *celsius, -40.0, 400.0, Unit::Celsius).map(drop),
             Happened::LiquidAdded { litres, celsius, task } => {
@@ -351,7 +351,7 @@ impl Event {
             }
             Happened::TakenOut { what } => check_name("what", what, 80),
             Happened::Retimed { at, .. } => check_instant("happened.at", *at),
-            Happened::BellMoved { bell } => check_instant("bell", *bell),
+            Happened::ServeAtMoved { serve_at } => check_instant("serve_at", *serve_at),
             Happened::Opened { min } => in_range("min", *min, 0.5, 120.0, Unit::Minutes).map(drop),
             Happened::FatMeasured { mm } => in_range("mm", *mm, 0.0, 100.0, Unit::Millimetres).map(drop),
             Happened::ProbePut { probe, .. } => check_name("probe", probe, 80),
@@ -360,7 +360,7 @@ impl Event {
                 check_name("alarm", alarm, 120)?;
                 in_range("min", *min, 1.0, 120.0, Unit::Minutes).map(drop)
             }
-            Happened::MetHeat {}
+            Happened::OnTheHeat {}
             | Happened::Check { .. }
             | Happened::Tasted { .. }
             | Happened::Changed { .. }

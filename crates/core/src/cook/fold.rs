@@ -36,7 +36,7 @@ pub fn view(
     now: Timestamp,
 ) -> Result<CookView> {
     let standing = Standing::of(events);
-    let plan = &Plan { bell: standing.bell().unwrap_or(plan.bell), ..plan.clone() };
+    let plan = &Plan { serve_at: standing.serve_at().unwrap_or(plan.serve_at), ..plan.clone() };
     let facts = Facts::of(plan, kitchen, opened_at, &standing, traces, now);
     let left_open = facts.left_open_since(now);
     let (read_at, now) = (now, facts.now);
@@ -62,25 +62,25 @@ struct HoursNow {
     tender_at: Option<Timestamp>,
     wanted: Timestamp,
     lift_at: Timestamp,
-    serve_at: Timestamp,
+    served_at: Timestamp,
 }
 
 impl HoursNow {
     fn of(plan: &Plan, standing: &Standing, reckoning: &Reckoning, now: Timestamp) -> Self {
         let worked = reckoning.worked();
-        let (met_heat, closed) = (standing.met_heat(), standing.closed());
+        let (on_the_heat, closed) = (standing.on_the_heat(), standing.closed());
         let lifted = steps(plan, worked, 0.0).lifted();
-        let sheet = OnItsSheet::of(plan, lifted, met_heat, closed.map_or(now, |(at, _)| at));
-        let planned = sheet.as_ref().map_or(reckoning.planned_met_heat_at, |sheet| sheet.met_heat);
-        let from = met_heat.unwrap_or(if closed.is_some() { planned } else { planned.max(now) });
-        let tender_at = met_heat.and_then(|_| tender_at(standing, worked.case.main().eaten_as));
+        let sheet = OnItsSheet::of(plan, lifted, on_the_heat, closed.map_or(now, |(at, _)| at));
+        let planned = sheet.as_ref().map_or(reckoning.planned_heat_on_at, |sheet| sheet.on_the_heat);
+        let from = on_the_heat.unwrap_or(if closed.is_some() { planned } else { planned.max(now) });
+        let tender_at = on_the_heat.and_then(|_| tender_at(standing, worked.case.main().eaten_as));
         let finishing_min = worked.durations.finishing_min();
-        let wanted = sheet.as_ref().map_or(plus_minutes(plan.bell, -finishing_min), |sheet| sheet.lift);
+        let wanted = sheet.as_ref().map_or(plus_minutes(plan.serve_at, -finishing_min), |sheet| sheet.lift);
         let lift_at = lift_at(standing, worked, tender_at, from, wanted, now);
         // Lifted as it was laid, it is finished as it was laid.
         let sheet = sheet.filter(|sheet| minutes_between(sheet.lift, lift_at) <= KEEPS_MIN);
-        let serve_at = sheet.as_ref().map_or(plus_minutes(lift_at, finishing_min), |sheet| sheet.serve);
-        Self { keeps: sheet.is_some(), planned, from, tender_at, wanted, lift_at, serve_at }
+        let served_at = sheet.as_ref().map_or(plus_minutes(lift_at, finishing_min), |sheet| sheet.serve);
+        Self { keeps: sheet.is_some(), planned, from, tender_at, wanted, lift_at, served_at }
     }
 
     fn tasks(
@@ -91,7 +91,7 @@ impl HoursNow {
         opened_at: Timestamp,
     ) -> Result<Vec<Task>> {
         let hours = if self.keeps { &plan.laid[..] } else { &plan.pins[..] };
-        let not_before = if standing.met_heat().is_none() { Some(opened_at) } else { None };
+        let not_before = if standing.on_the_heat().is_none() { Some(opened_at) } else { None };
         lay(plan, reckoning.worked(), self.from, self.lift_at, not_before, hours)
     }
 }
@@ -114,16 +114,16 @@ impl Folded<'_> {
 
     /// Since when the meat is over the heat, while it is.
     fn cooking(&self) -> Option<Timestamp> {
-        self.standing.met_heat().filter(|_| matches!(self.status(), Status::UnderWay))
+        self.standing.on_the_heat().filter(|_| matches!(self.status(), Status::UnderWay))
     }
 
     fn since_heat_min(&self) -> Option<f64> {
-        self.standing.met_heat().map(|from| minutes_between(from, self.now))
+        self.standing.on_the_heat().map(|from| minutes_between(from, self.now))
     }
 
     fn band(&self, worked: &Worked, until: Timestamp) -> Band {
-        let (ready, too_far) = worked.bands(&self.plan.name, self.hours.from, until);
-        Band { ready, too_far }
+        let (ready, overcooked) = worked.bands(&self.plan.name, self.hours.from, until);
+        Band { ready, overcooked }
     }
 
     /// Nothing is asked of who has closed it, or left it open.
@@ -136,7 +136,12 @@ impl Folded<'_> {
             return Vec::new();
         }
         let worked = self.reckoning.worked();
-        let costs = Costs { worked, met_heat: self.cooking(), bell: self.plan.bell, serve_at: self.hours.serve_at };
+        let costs = Costs {
+            worked,
+            on_the_heat: self.cooking(),
+            serve_at: self.plan.serve_at,
+            served_at: self.hours.served_at,
+        };
         // Once the meat is lifted its probe is out, and nothing is wrong with that.
         let lifted = self.standing.done(TaskId::Lift).is_some();
         let watched = if lifted { &[][..] } else { &self.reckoning.so_far.probes[..] };
@@ -150,7 +155,7 @@ impl Folded<'_> {
                 let (zone, read_at) = (worked.zone.clone(), Some(self.read_at));
                 worked.case.voice.render(say::left_open(Instant { at: since, zone, read_at }))
             }
-            None => words(self.status(), worked, ready, self.plan.bell, self.hours.serve_at, prediction),
+            None => words(self.status(), worked, ready, self.plan.serve_at, self.hours.served_at, prediction),
         }
     }
 
@@ -166,8 +171,8 @@ impl Folded<'_> {
         let worked = self.reckoning.worked();
         let stage = actions::running(worked, self.since_heat_min().unwrap_or_default());
         let bones = worked.case.main().bone_pct > 0.0;
-        let met_heat = self.standing.met_heat().is_some();
-        actions::Asks::of(self.status(), met_heat, pot, stage, bones, worked.case.voice)
+        let on_the_heat = self.standing.on_the_heat().is_some();
+        actions::Asks::of(self.status(), on_the_heat, pot, stage, bones, worked.case.voice)
     }
 
     fn view(&self, kitchen: &Kitchen, events: &[Event], tasks: Vec<CookTask>) -> CookView {
@@ -180,35 +185,35 @@ impl Folded<'_> {
         let (now_task, next_task) = if self.rests() { (None, None) } else { now_and_next(&tasks, now) };
         let in_hand = |id| actions::now(&tasks, (id, next_task), self.status(), worked, self.since_heat_min());
         let band = self.band(worked, hours.lift_at);
-        let foretold = self.band(&self.reckoning.before, hours.wanted.max(hours.from));
-        let prediction = prediction(&self.reckoning.before, standing.met_heat(), hours.tender_at);
+        let predicted = self.band(&self.reckoning.before, hours.wanted.max(hours.from));
+        let prediction = prediction(&self.reckoning.before, standing.on_the_heat(), hours.tender_at);
         CookView {
             status: self.status(),
-            met_heat_at: standing.met_heat(),
-            planned_met_heat_at: hours.planned,
+            heat_on_at: standing.on_the_heat(),
+            planned_heat_on_at: hours.planned,
             now_task,
             next_task,
             words: self.words(&band.ready, &prediction),
             left_open_since: self.left_open,
             before_latest: self.before_latest(),
             moved: cooking.map(|_| moved_by(worked, voice)).unwrap_or_default(),
-            moved_words: voice.render(moved_words(&foretold.ready, &band.ready, cooking.is_some())),
+            moved_words: voice.render(moved_words(&predicted.ready, &band.ready, cooking.is_some())),
             band,
-            foretold,
-            course: standing.met_heat().map(|from| course(worked, from)).unwrap_or_default(),
+            predicted,
+            course: standing.on_the_heat().map(|from| course(worked, from)).unwrap_or_default(),
             look: cooking.and_then(|from| look(worked, from, now, voice)),
             lift_out: lift_out(worked, hours.from, now, voice),
             probes: so_far.probes.clone(),
             heat_off_since: so_far.heat_off_since,
             passed_over: so_far.passed_over.clone(),
             alarms: self.rings(&tasks),
-            bell: plan.bell,
+            serve_at: plan.serve_at,
             tender_at: hours.tender_at,
             lift_at: hours.lift_at,
-            serve_at: hours.serve_at,
-            late_min: minutes_between(plan.bell, hours.serve_at).max(0.0).ceil(),
+            served_at: hours.served_at,
+            late_min: minutes_between(plan.serve_at, hours.served_at).max(0.0).ceil(),
             tenderness: update.tenderness,
-            goal: [goal.enough / goal.resistance, goal.too_far / goal.resistance],
+            goal: [goal.enough / goal.toughness, goal.overcooked / goal.toughness],
             findings: so_far.findings,
             effective: update.effective,
             surprising: update.surprising,

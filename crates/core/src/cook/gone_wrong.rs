@@ -75,7 +75,7 @@ struct Pot<'a> {
     events: &'a [Event],
     medium: Set,
     lid: Lid,
-    met_heat: Timestamp,
+    on_the_heat: Timestamp,
     probes: &'a [ProbeNow],
     voice: Voice,
 }
@@ -86,7 +86,7 @@ impl Pot<'_> {
     }
 
     fn min(&self) -> f64 {
-        minutes_between(self.met_heat, self.facts.now)
+        minutes_between(self.on_the_heat, self.facts.now)
     }
 
     fn now<'c>(&self, curve: &'c [CurvePoint]) -> Option<&'c CurvePoint> {
@@ -123,9 +123,9 @@ impl Pot<'_> {
 
     fn not_tender(&self) -> GoneWrong {
         let plan = self.facts.plan;
-        let (ready, _) = self.worked.bands(&plan.name, self.met_heat, self.facts.now);
-        let likely =
-            minutes_between(self.facts.now, plan.bell) < 45.0 && ready.p50.is_some_and(|half| half > self.facts.now);
+        let (ready, _) = self.worked.bands(&plan.name, self.on_the_heat, self.facts.now);
+        let likely = minutes_between(self.facts.now, plan.serve_at) < 45.0
+            && ready.p50.is_some_and(|half| half > self.facts.now);
         let finishing = self.worked.durations.finishing_min();
         let (Some(half), Some(most)) = (ready.p50, ready.p90) else {
             return self.told("not_tender", true, say::not_tender_never(), say::not_tender_never_then());
@@ -133,9 +133,9 @@ impl Pot<'_> {
         let then_at = first_quarter(plus_minutes(most.max(self.facts.now), finishing));
         let first = say::not_tender_first(self.instant(half), self.instant(most));
         let mut told = self.told("not_tender", likely, first, say::not_tender_then(self.instant(then_at)));
-        if then_at > plan.bell {
-            let happened = Happened::BellMoved { bell: then_at };
-            told.actions.push(self.act("bell", say::serve_at(self.instant(then_at)), happened));
+        if then_at > plan.serve_at {
+            let happened = Happened::ServeAtMoved { serve_at: then_at };
+            told.actions.push(self.act("serve_at", say::served_at(self.instant(then_at)), happened));
         }
         told
     }
@@ -144,14 +144,14 @@ impl Pot<'_> {
     fn keeps_min(&self, at_c: f64) -> f64 {
         let goal = self.worked.case.main().goal;
         let now = self.worked.update.tenderness.map_or(0.0, |tenderness| tenderness[1]);
-        let now = f64::max(now, goal.enough / goal.resistance);
-        f64::max(0.0, goal.too_far / goal.resistance - now) / rate(at_c) * 60.0
+        let now = f64::max(now, goal.enough / goal.toughness);
+        f64::max(0.0, goal.overcooked / goal.toughness - now) / rate(at_c) * 60.0
     }
 
     fn early(&self) -> GoneWrong {
         let plan = self.facts.plan;
         let finishing = self.worked.durations.finishing_min();
-        let lift_by = plus_minutes(plan.bell, -finishing);
+        let lift_by = plus_minutes(plan.serve_at, -finishing);
         let tender = super::view::tender_at(self.facts.standing, self.worked.case.main().eaten_as);
         let likely = tender.is_some_and(|at| minutes_between(at, lift_by) > 90.0);
         let keeps_min = self.keeps_min(HELD_C);
@@ -254,7 +254,7 @@ impl Pot<'_> {
             let happened = [(0.0, Happened::HeatOff {}), (min, Happened::HeatOn {})];
             for (i, (after, happened)) in happened.into_iter().enumerate() {
                 let id = Uuid::from_u128(u128::MAX - i as u128);
-                events.push(Event { id, at: plus_minutes(now, after), happened, screen: None });
+                events.push(Event { id, at: plus_minutes(now, after), happened, device: None });
             }
             events
         };
@@ -288,7 +288,7 @@ impl Pot<'_> {
         let points: Vec<(f64, f64)> = match read {
             Some(probe) => {
                 let believed = probe.points.iter().filter(|point| point.believed);
-                believed.map(|point| (minutes_between(self.met_heat, point.at), point.celsius)).collect()
+                believed.map(|point| (minutes_between(self.on_the_heat, point.at), point.celsius)).collect()
             }
             None => {
                 let curve = self.worked.forecast.curve.iter().filter(|point| point.min <= now);
@@ -377,13 +377,15 @@ pub fn gone_wrong(
     now: Timestamp,
 ) -> Result<Vec<GoneWrong>> {
     let standing = Standing::of(events);
-    let Some(met_heat) = standing.met_heat().filter(|_| standing.closed().is_none()) else { return Ok(Vec::new()) };
-    let plan = Plan { bell: standing.bell().unwrap_or(plan.bell), ..plan.clone() };
+    let Some(on_the_heat) = standing.on_the_heat().filter(|_| standing.closed().is_none()) else {
+        return Ok(Vec::new());
+    };
+    let plan = Plan { serve_at: standing.serve_at().unwrap_or(plan.serve_at), ..plan.clone() };
     let facts = Facts::of(&plan, kitchen, opened_at, &standing, traces, now);
     let before = facts.as_planned(&[])?;
     let SoFar { worked, probes, .. } = facts.so_far(&before, &[])?;
     let worked = worked.as_ref().unwrap_or(&before);
-    let stage = running(worked, minutes_between(met_heat, facts.now));
+    let stage = running(worked, minutes_between(on_the_heat, facts.now));
     let pot = Pot {
         facts: &facts,
         before: &before,
@@ -391,7 +393,7 @@ pub fn gone_wrong(
         events,
         medium: stage.medium,
         lid: stage.pot.lid,
-        met_heat,
+        on_the_heat,
         probes: &probes,
         voice: kitchen.voice(),
     };

@@ -53,13 +53,13 @@ pub struct OnTheHeat {
     /// What comes after that.
     pub later: Option<NextUp>,
     /// When the meat met the heat, or is to.
-    pub met_heat_at: Timestamp,
+    pub heat_on_at: Timestamp,
     /// When it is tender.
     pub band: Band,
     /// Found tender.
     pub tender_at: Option<Timestamp>,
     /// When plates are wanted.
-    pub bell: Timestamp,
+    pub serve_at: Timestamp,
     /// Minutes after that.
     pub late_min: f64,
     /// What rings, and will.
@@ -115,10 +115,10 @@ impl OnTheHeat {
             until: view.now.as_ref().map(|now| now.until),
             next: next.map(up),
             later: later.map(up),
-            met_heat_at: view.met_heat_at.unwrap_or(view.planned_met_heat_at),
+            heat_on_at: view.heat_on_at.unwrap_or(view.planned_heat_on_at),
             band: view.band.clone(),
             tender_at: view.tender_at,
-            bell: view.bell,
+            serve_at: view.serve_at,
             late_min: if view.left_open_since.is_some() { 0.0 } else { view.late_min },
             alarms: view.alarms.clone(),
             probes,
@@ -150,7 +150,7 @@ fn lines(name: &str, people: u32, view: &CookView, now: Timestamp, zone: &TimeZo
     let at = |at: Timestamp| Instant { at, zone: zone.clone(), read_at: Some(now) };
     let name = Message::text(name.to_owned());
     let act = view.now.as_ref().map_or_else(|| view.words.clone(), |now| now.act.clone());
-    let mut lines = vec![voice.render(say::over_dish(name, people, at(view.bell), Message::text(act)))];
+    let mut lines = vec![voice.render(say::over_dish(name, people, at(view.serve_at), Message::text(act)))];
     let next = view.next_task.and_then(|id| view.tasks.iter().find(|task| task.task.id == id));
     let ready = view.band.ready.p10.zip(view.band.ready.p90).filter(|_| view.status == Status::UnderWay);
     let said = match (next, ready, view.tender_at) {
@@ -194,7 +194,7 @@ fn lines(name: &str, people: u32, view: &CookView, now: Timestamp, zone: &TimeZo
 
 /// The dish with the nearest bell first; those left open after all that are followed.
 pub fn in_their_order(dish: &OnTheHeat) -> (bool, Timestamp) {
-    (dish.left_open_since.is_some(), dish.bell)
+    (dish.left_open_since.is_some(), dish.serve_at)
 }
 
 /// Ten lines at the most for all that is being cooked: the dish with the nearest bell first, each with as many of its lines as

@@ -113,10 +113,10 @@ pub(super) fn moved_by(worked: &Worked, voice: Voice) -> Vec<MovedBy> {
 }
 
 /// Middle and medium over the whole cook, as reckoned now.
-pub(super) fn course(worked: &Worked, met_heat: Timestamp) -> Vec<CoursePoint> {
-    let at = |s: f64| plus_minutes(met_heat, s / 60.0);
+pub(super) fn course(worked: &Worked, on_the_heat: Timestamp) -> Vec<CoursePoint> {
+    let at = |s: f64| plus_minutes(on_the_heat, s / 60.0);
     let start = worked.forecast.curve.first().map(|point| CoursePoint {
-        at: met_heat,
+        at: on_the_heat,
         core_c: [point.core_c; 3],
         medium_c: point.medium_c,
     });
@@ -129,12 +129,12 @@ pub(super) fn course(worked: &Worked, met_heat: Timestamp) -> Vec<CoursePoint> {
 }
 
 /// The look that narrows the band most for the heat it lets out; none where none is worth it, or the lid stays shut.
-pub(super) fn look(worked: &Worked, met_heat: Timestamp, now: Timestamp, voice: Voice) -> Option<LookAt> {
+pub(super) fn look(worked: &Worked, on_the_heat: Timestamp, now: Timestamp, voice: Voice) -> Option<LookAt> {
     let case = &worked.case;
     case.last().medium.facts().look?;
     let from_min = worked.ready_min(0.9)? - worked.ready_min(0.1)?;
     let costs_min = case.last().medium.facts().look_costs_min;
-    let soonest_s = (minutes_between(met_heat, now) + AHEAD_MIN) * 60.0;
+    let soonest_s = (minutes_between(on_the_heat, now) + AHEAD_MIN) * 60.0;
     let ahead = || worked.update.ahead.iter().filter(|ahead| ahead.at_s >= soonest_s);
     let least_s = ahead().filter_map(|ahead| ahead.width_s).min_by(f64::total_cmp)?;
     let best = ahead().find(|ahead| ahead.width_s.is_some_and(|width| width <= AS_GOOD * least_s))?;
@@ -143,7 +143,7 @@ pub(super) fn look(worked: &Worked, met_heat: Timestamp, now: Timestamp, voice: 
     if saves < WORTH_MIN || saves < WORTH_SHARE * from_min {
         return None;
     }
-    let at = plus_minutes(met_heat, best.at_s / 60.0);
+    let at = plus_minutes(on_the_heat, best.at_s / 60.0);
     let words = voice.render(say::look_at(
         Instant { at, zone: worked.zone.clone(), read_at: Some(now) },
         Span(from_min),

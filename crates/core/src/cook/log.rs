@@ -126,7 +126,7 @@ fn did_to_the_sauce(did: &Move) -> Message {
 
 fn words(happened: &Happened, at: Timestamp, tasks: &[CookTask], zone: &TimeZone) -> Message {
     match happened {
-        Happened::MetHeat {} => say::met_heat(),
+        Happened::OnTheHeat {} => say::on_the_heat(),
         Happened::TaskDone { task } => say::task_done(task_name(task, tasks)),
         Happened::TaskTaken { task, hands } => say::task_taken(Message::text(hands.clone()), task_name(task, tasks)),
         Happened::CoreReading { celsius } => say::core_reading(Temperature(*celsius)),
@@ -136,7 +136,9 @@ fn words(happened: &Happened, at: Timestamp, tasks: &[CookTask], zone: &TimeZone
         Happened::HeatOff {} => say::heat_off(),
         Happened::HeatOn {} => say::heat_on(),
         Happened::Opened { min } => say::opened(Minutes(*min)),
-        Happened::BellMoved { bell } => say::bell_moved(Instant { at: *bell, zone: zone.clone(), read_at: Some(at) }),
+        Happened::ServeAtMoved { serve_at } => {
+            say::serve_at_moved(Instant { at: *serve_at, zone: zone.clone(), read_at: Some(at) })
+        }
         Happened::FatMeasured { mm } => say::fat_measured(Length(*mm)),
         Happened::ProbePut { probe, into } => say::probe_put(Message::text(probe.clone()), into.key()),
         Happened::Heard { alarm } => say::heard_alarm(alarm_name(alarm, tasks)),
@@ -156,7 +158,7 @@ fn words(happened: &Happened, at: Timestamp, tasks: &[CookTask], zone: &TimeZone
 
 fn name(happened: &Happened, tasks: &[CookTask]) -> Message {
     match happened {
-        Happened::MetHeat {} => say::met_heat_name(),
+        Happened::OnTheHeat {} => say::on_the_heat_name(),
         Happened::TaskDone { task } => say::task_done_name(task_name(task, tasks)),
         Happened::TaskTaken { task, .. } => say::task_taken_name(task_name(task, tasks)),
         Happened::CoreReading { .. } => say::core_reading_name(),
@@ -165,7 +167,7 @@ fn name(happened: &Happened, tasks: &[CookTask]) -> Message {
         Happened::HeatOff {} => say::heat_off_name(),
         Happened::HeatOn {} => say::heat_on_name(),
         Happened::Opened { .. } => say::opened_name(),
-        Happened::BellMoved { .. } => say::bell_moved_name(),
+        Happened::ServeAtMoved { .. } => say::serve_at_moved_name(),
         Happened::FatMeasured { .. } => say::fat_measured_name(),
         Happened::ProbePut { .. } => say::probe_put_name(),
         Happened::Heard { .. } => say::heard_alarm_name(),

@@ -22,7 +22,7 @@ fn until_poured_min(view: &CookView, lifted: bool, now: Timestamp) -> f64 {
     let after_min: f64 = open.map(|task| minutes_between(task.task.start, task.task.end)).sum();
     // As long as the meat is in, nothing can be begun before it is lifted.
     let from = if lifted { now } else { now.max(view.lift_at) };
-    minutes_between(from, plus_minutes(view.bell, -after_min))
+    minutes_between(from, plus_minutes(view.serve_at, -after_min))
 }
 
 /// Everything after the sauce of a cook.
@@ -42,8 +42,8 @@ pub fn plated(
     let case = plan.resolve(kitchen)?;
     let part = case.main();
     let facts = part.facts;
-    let resistance = part.goal.resistance;
-    let [enough, too_far] = view.goal;
+    let toughness = part.goal.toughness;
+    let [enough, overcooked] = view.goal;
     let kg = f64::max(view.pot.meat_kg, 0.01);
     // It has shrunk alike on all sides.
     let boneless_kg: f64 = case.parts.iter().map(|part| part.boneless_kg()).sum();
@@ -57,10 +57,10 @@ pub fn plated(
         eaten_as: part.eaten_as,
         sides_mm: part.sides_m.map(|side| side * 1000.0 * shrunk),
         fat: facts.fat_pct / 100.0,
-        resistance,
+        toughness,
         // Until it is lifted it goes on softening: it is held once it is enough.
         tenderness: if lifted { softened } else { softened.max(enough) },
-        too_far,
+        overcooked,
         cooked_in: case.last().medium.facts().lies_in,
         wet: view.tasks.iter().any(|task| task.task.kind == TaskKind::Sauce),
     };

@@ -139,13 +139,13 @@ pub struct ProbeNow {
 /// What the forecast says a probe could read.
 pub(super) struct Expected<'a> {
     pub curve: &'a [CurvePoint],
-    pub met_heat: Option<Timestamp>,
+    pub on_the_heat: Option<Timestamp>,
 }
 
 impl Expected<'_> {
     /// What could be read at an instant, where the meat is over the heat.
     fn at(&self, at: Timestamp) -> Option<Should> {
-        let min = minutes_between(self.met_heat?, at);
+        let min = minutes_between(self.on_the_heat?, at);
         if min < 0.0 {
             return None;
         }
@@ -362,15 +362,15 @@ pub(super) fn probes(
             .filter(|(at, _)| (put.from..=until).contains(at))
             .collect();
         let judged = judge(&put, &readings, expected);
-        if let Some(met_heat) = expected.met_heat {
+        if let Some(on_the_heat) = expected.on_the_heat {
             // What slipped outwards was on its way before it was seen.
             let slipped_until = judged.iter().rev().find(|reading| reading.trust == Trust::Outside).map(|last| last.at);
             let counts = |reading: &&Judged| {
-                let over_the_heat = reading.at >= met_heat && reading.at <= lifted;
+                let over_the_heat = reading.at >= on_the_heat && reading.at <= lifted;
                 reading.trust == Trust::Steady && over_the_heat && slipped_until.is_none_or(|until| reading.at > until)
             };
             evidence.extend(judged.iter().filter(counts).map(|Judged { at, celsius, .. }| {
-                let (at_s, celsius) = (at.duration_since(met_heat).as_secs_f64(), *celsius);
+                let (at_s, celsius) = (at.duration_since(on_the_heat).as_secs_f64(), *celsius);
                 match put.into {
                     ProbeIn::Meat => Evidence::Reading { at_s, celsius },
                     ProbeIn::Pot => Evidence::Around { at_s, celsius, place: Place::Liquid },
@@ -470,7 +470,7 @@ fn words(put: &Put, trust: Trust, last: Option<&Judged>, should: Option<Should>,
                 let off = Difference((last.celsius - core_c).abs());
                 if last.celsius > core_c { say::probe_ahead(off) } else { say::probe_behind(off) }
             }
-            (ProbeIn::Meat, Some(_)) => say::probe_as_foretold(),
+            (ProbeIn::Meat, Some(_)) => say::probe_as_predicted(),
             _ => say::probe_steady(),
         },
     }

@@ -42,7 +42,7 @@ pub(super) struct Reckoning {
     /// As it went.
     pub so_far: SoFar,
     /// When the meat meets the heat as planned.
-    pub planned_met_heat_at: Timestamp,
+    pub planned_heat_on_at: Timestamp,
 }
 
 /// A plan of whose forecast only the median run is wanted.
@@ -62,10 +62,10 @@ fn of_the_event(error: Error) -> Error {
 
 /// The moments at which the cooks are looked at, s after the meat met the heat.
 fn moments(facts: &Facts) -> Vec<f64> {
-    let Some(met_heat) = facts.standing.met_heat().filter(|_| facts.standing.closed().is_none()) else {
+    let Some(on_the_heat) = facts.standing.on_the_heat().filter(|_| facts.standing.closed().is_none()) else {
         return Vec::new();
     };
-    let over_min = minutes_between(met_heat, facts.plan.bell.max(facts.now)).clamp(0.0, HORIZON_S / MINUTE_S);
+    let over_min = minutes_between(on_the_heat, facts.plan.serve_at.max(facts.now)).clamp(0.0, HORIZON_S / MINUTE_S);
     let over_min = over_min + AFTER_THE_BELL_MIN;
     let every_min = f64::max(APART_MIN, (over_min / MOMENTS / 5.0).ceil() * 5.0);
     (1..).map(|i| f64::from(i) * every_min).take_while(|min| *min <= over_min).map(|min| min * 60.0).collect()
@@ -107,7 +107,7 @@ impl<'a> Facts<'a> {
     }
 
     fn followed_until(&self) -> Timestamp {
-        plus_minutes(self.plan.bell.max(self.told_last()).max(self.opened_at), LEFT_OPEN_MIN)
+        plus_minutes(self.plan.serve_at.max(self.told_last()).max(self.opened_at), LEFT_OPEN_MIN)
     }
 
     /// Since when nothing was told of it, where it is left open.
@@ -118,8 +118,8 @@ impl<'a> Facts<'a> {
 
     /// How long the meat has been over the heat, s.
     fn look_s(&self) -> Option<f64> {
-        let met_heat = self.standing.met_heat()?;
-        Some(minutes_between(met_heat, self.until()).max(0.0) * 60.0)
+        let on_the_heat = self.standing.on_the_heat()?;
+        Some(minutes_between(on_the_heat, self.until()).max(0.0) * 60.0)
     }
 
     /// Up to when it is followed: what is over no longer changes with the clock.
@@ -151,7 +151,7 @@ impl<'a> Facts<'a> {
             true => before.forecast.curve.clone(),
             false => Worked::new(&median(&went), kitchen, &[], None).map_err(of_the_event)?.forecast.curve,
         };
-        let expected = Expected { curve: &curve, met_heat: standing.met_heat() };
+        let expected = Expected { curve: &curve, on_the_heat: standing.on_the_heat() };
         let (probes, read) = probes(standing, traces, &expected, now, kitchen.voice());
         let typed = standing.evidence();
         let findings = typed.len() + usize::from(!read.is_empty());
@@ -161,7 +161,7 @@ impl<'a> Facts<'a> {
             true => None,
             false => Some(Worked::ahead(&went, kitchen, &evidence, self.look_s(), ahead_s).map_err(of_the_event)?),
         };
-        let heat_off_since = off_since_min.zip(standing.met_heat()).map(|(min, from)| plus_minutes(from, min));
+        let heat_off_since = off_since_min.zip(standing.on_the_heat()).map(|(min, from)| plus_minutes(from, min));
         Ok(SoFar { worked, findings, probes, heat_off_since, passed_over })
     }
 }
@@ -175,8 +175,8 @@ impl Reckoning {
         let before = facts.as_planned(if found { &[] } else { &ahead_s })?;
         let so_far = facts.so_far(&before, &ahead_s)?;
         let ready_min = needed_min(&before, plan, kitchen)?;
-        let planned_met_heat_at = lay_back(plan, &before, kitchen, ready_min, opened_at)?.met_heat_at;
-        Ok(Self { before, so_far, planned_met_heat_at })
+        let planned_heat_on_at = lay_back(plan, &before, kitchen, ready_min, opened_at)?.heat_on_at;
+        Ok(Self { before, so_far, planned_heat_on_at })
     }
 
     /// As it went.
@@ -199,7 +199,7 @@ pub(super) fn lift_at(
         (None, Some(tender)) => wanted.max(tender),
         (None, None) => {
             let half = worked.ready_min(0.5).map_or(wanted, |m| plus_minutes(from, m));
-            let under_way = standing.met_heat().is_some() && standing.closed().is_none();
+            let under_way = standing.on_the_heat().is_some() && standing.closed().is_none();
             wanted.max(half).max(if under_way { now } else { half })
         }
     }
@@ -210,7 +210,7 @@ pub(super) const KEEPS_MIN: f64 = 10.0;
 
 /// The hours of a dish whose cook was started from its meal's sheet.
 pub(super) struct OnItsSheet {
-    pub met_heat: Timestamp,
+    pub on_the_heat: Timestamp,
     pub lift: Timestamp,
     /// Plates on the table.
     pub serve: Timestamp,
@@ -218,15 +218,15 @@ pub(super) struct OnItsSheet {
 
 impl OnItsSheet {
     /// Those it still keeps; none where it was started from no sheet, or is too far behind or ahead of it.
-    pub fn of(plan: &Plan, lifted: TaskId, met_heat: Option<Timestamp>, now: Timestamp) -> Option<Self> {
+    pub fn of(plan: &Plan, lifted: TaskId, on_the_heat: Option<Timestamp>, now: Timestamp) -> Option<Self> {
         let laid = |id: TaskId| plan.laid.iter().find(|laid| laid.task == id.to_string());
         let serve = laid(TaskId::Serve)?;
         let sheet = Self {
-            met_heat: laid(TaskId::Simmer)?.at?,
+            on_the_heat: laid(TaskId::Simmer)?.at?,
             lift: laid(lifted)?.at?,
             serve: plus_minutes(serve.at?, serve.min.unwrap_or_default()),
         };
-        let off = minutes_between(sheet.met_heat, met_heat.unwrap_or(now.max(sheet.met_heat)));
+        let off = minutes_between(sheet.on_the_heat, on_the_heat.unwrap_or(now.max(sheet.on_the_heat)));
         (off.abs() <= KEEPS_MIN).then_some(sheet)
     }
 }

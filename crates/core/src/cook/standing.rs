@@ -65,8 +65,8 @@ impl<'a> Standing<'a> {
     }
 
     /// When the meat met the heat, by the first such event.
-    pub fn met_heat(&self) -> Option<Timestamp> {
-        self.events.iter().find(|event| *event.happened == Happened::MetHeat {}).map(|event| event.at)
+    pub fn on_the_heat(&self) -> Option<Timestamp> {
+        self.events.iter().find(|event| *event.happened == Happened::OnTheHeat {}).map(|event| event.at)
     }
 
     /// All that stands, in the order it was logged.
@@ -110,9 +110,9 @@ impl<'a> Standing<'a> {
     }
 
     /// When plates are wanted, where that was changed.
-    pub fn bell(&self) -> Option<Timestamp> {
+    pub fn serve_at(&self) -> Option<Timestamp> {
         self.events.iter().rev().find_map(|event| match event.happened {
-            Happened::BellMoved { bell } => Some(*bell),
+            Happened::ServeAtMoved { serve_at } => Some(*serve_at),
             _ => None,
         })
     }
@@ -137,10 +137,10 @@ impl<'a> Standing<'a> {
     pub fn added(&self) -> Vec<Added> {
         /// From the kettle, °C.
         const HOT_C: f64 = 90.0;
-        let Some(met_heat) = self.met_heat() else { return Vec::new() };
+        let Some(on_the_heat) = self.on_the_heat() else { return Vec::new() };
         let poured = self.events.iter().filter_map(|event| match *event.happened {
             Happened::LiquidAdded { litres, celsius, .. } => Some(Added {
-                at_min: event.at.duration_since(met_heat).as_secs_f64().max(0.0) / 60.0,
+                at_min: event.at.duration_since(on_the_heat).as_secs_f64().max(0.0) / 60.0,
                 liquid_l: litres,
                 celsius: celsius.unwrap_or(HOT_C),
             }),
@@ -159,30 +159,30 @@ impl<'a> Standing<'a> {
 
     /// Tastes of the liquid before anything was done to it on the way to the sauce, in minutes from the meat meeting the heat.
     pub fn tastes(&self) -> impl Iterator<Item = (f64, Seasoned)> + '_ {
-        let met_heat = self.met_heat();
+        let on_the_heat = self.on_the_heat();
         let cooking = self.events.iter().take_while(|event| !matches!(event.happened, Happened::SauceDone { .. }));
         cooking.filter_map(move |event| match *event.happened {
-            Happened::Tasted { salt } => Some((event.at.duration_since(met_heat?).as_secs_f64() / 60.0, salt)),
+            Happened::Tasted { salt } => Some((event.at.duration_since(on_the_heat?).as_secs_f64() / 60.0, salt)),
             _ => None,
         })
     }
 
     /// When liquid was poured in so long after the meat met the heat that no forecast follows it, the first time.
     pub fn poured_too_late(&self) -> Option<Timestamp> {
-        let last = self.met_heat().map(|met_heat| plus_minutes(met_heat, HORIZON_S / 60.0))?;
+        let last = self.on_the_heat().map(|on_the_heat| plus_minutes(on_the_heat, HORIZON_S / 60.0))?;
         let poured = |event: &&Stands| matches!(event.happened, Happened::LiquidAdded { .. });
         self.events.iter().filter(poured).map(|event| event.at).find(|at| *at > last)
     }
 
     /// Readings, checks, dips and weighings as evidence, counted from the meat meeting the heat and before it was lifted.
     pub fn evidence(&self) -> Vec<Evidence> {
-        let Some(met_heat) = self.met_heat() else { return Vec::new() };
+        let Some(on_the_heat) = self.on_the_heat() else { return Vec::new() };
         let lifted = self.done(TaskId::Lift).unwrap_or(Timestamp::MAX);
         self.events
             .iter()
-            .filter(|event| event.at >= met_heat && event.at <= lifted)
+            .filter(|event| event.at >= on_the_heat && event.at <= lifted)
             .filter_map(|event| {
-                let at_s = event.at.duration_since(met_heat).as_secs_f64();
+                let at_s = event.at.duration_since(on_the_heat).as_secs_f64();
                 match *event.happened {
                     Happened::CoreReading { celsius } => Some(Evidence::Reading { at_s, celsius }),
                     Happened::Check { found, .. } => Some(Evidence::Check { at_s, found }),

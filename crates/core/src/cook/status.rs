@@ -23,7 +23,7 @@ pub enum Status {
 impl Status {
     /// How far it has come, tender since then.
     pub(super) fn of(standing: &Standing, tender_at: Option<Timestamp>) -> Self {
-        match (standing.closed(), standing.met_heat(), tender_at) {
+        match (standing.closed(), standing.on_the_heat(), tender_at) {
             (Some(_), _, _) => Self::Closed,
             (None, None, _) => Self::Before,
             (None, Some(_), None) => Self::UnderWay,

@@ -30,7 +30,7 @@ pub struct CookSummary {
     pub people: Option<u32>,
     /// Plates on the table.
     #[serde(default)]
-    pub bell: Option<Timestamp>,
+    pub serve_at: Option<Timestamp>,
     /// The cut, where there is one.
     #[serde(default)]
     pub cut: Option<Cut>,
@@ -43,7 +43,7 @@ pub struct CookSummary {
     pub status: Status,
     /// The clock's start: the meat met the heat.
     #[serde(default)]
-    pub met_heat_at: Option<Timestamp>,
+    pub heat_on_at: Option<Timestamp>,
     /// How it ended, if it did.
     #[serde(default)]
     pub outcome: Option<Outcome>,
@@ -67,7 +67,7 @@ pub struct CookLine {
     pub name: String,
     /// Plates on the table.
     #[serde(default)]
-    pub bell: Option<Timestamp>,
+    pub serve_at: Option<Timestamp>,
     /// When it was opened.
     pub opened_at: Timestamp,
     /// How far it has come.
@@ -87,11 +87,11 @@ pub struct CookLine {
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct Reckoned {
     /// When the sheet has the meat meet the heat.
-    pub planned_met_heat_at: Timestamp,
+    pub planned_heat_on_at: Timestamp,
     /// The band after everything found.
     pub band: Band,
     /// The band before any of it.
-    pub foretold: Band,
+    pub predicted: Band,
     /// Tender, by the first check that said so or the lifting.
     pub tender_at: Option<Timestamp>,
     /// What was foretold against what came.
@@ -109,12 +109,12 @@ impl CookSummary {
             plan_id,
             name: plan.name.clone(),
             people: Some(plan.people),
-            bell: Some(plan.bell),
+            serve_at: Some(plan.serve_at),
             cut: plan.forecast.cut,
             mass_kg: plan.forecast.mass_kg,
             opened_at,
             status: Status::of(&standing, None),
-            met_heat_at: standing.met_heat(),
+            heat_on_at: standing.on_the_heat(),
             outcome: standing.closed().map(|(_, outcome)| outcome.clone()),
             reckoned: None,
             broken: None,
@@ -125,9 +125,9 @@ impl CookSummary {
     #[must_use]
     pub fn with(self, view: &CookView) -> Self {
         let reckoned = Reckoned {
-            planned_met_heat_at: view.planned_met_heat_at,
+            planned_heat_on_at: view.planned_heat_on_at,
             band: view.band.clone(),
-            foretold: view.foretold.clone(),
+            predicted: view.predicted.clone(),
             tender_at: view.tender_at,
             prediction: view.prediction.clone(),
             learned: view.learned.words.clone(),
@@ -142,7 +142,7 @@ impl CookSummary {
             id: self.id,
             plan_id: self.plan_id,
             name: self.name.clone(),
-            bell: self.bell,
+            serve_at: self.serve_at,
             opened_at: self.opened_at,
             status: self.status,
             tender_from: ready.and_then(|ready| ready.p10),
@@ -158,12 +158,12 @@ impl CookSummary {
             plan_id,
             name: name.to_owned(),
             people: None,
-            bell: None,
+            serve_at: None,
             cut: None,
             mass_kg: None,
             opened_at,
             status: Status::Closed,
-            met_heat_at: None,
+            heat_on_at: None,
             outcome: None,
             reckoned: None,
             broken: Some(why),

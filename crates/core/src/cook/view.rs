@@ -35,7 +35,7 @@ pub struct Band {
     /// Tender.
     pub ready: Ready,
     /// Gone too far.
-    pub too_far: Ready,
+    pub overcooked: Ready,
 }
 
 /// What was foretold against what came.
@@ -43,7 +43,7 @@ pub struct Band {
 pub struct Prediction {
     /// Minutes foretold at the start: P10, P50, P90.
     #[schema(min_items = 3, max_items = 3)]
-    pub foretold_min: [Option<f64>; 3],
+    pub predicted_min: [Option<f64>; 3],
     /// Minutes it took, if it became tender.
     pub took_min: Option<f64>,
     /// Share of simulated cooks that were quicker.
@@ -60,9 +60,9 @@ pub struct CookView {
     /// Its dinner is long over, and nobody has told of it since then: it is not followed any further, until somebody does.
     pub left_open_since: Option<Timestamp>,
     /// The clock's start.
-    pub met_heat_at: Option<Timestamp>,
+    pub heat_on_at: Option<Timestamp>,
     /// When the sheet has the meat meet the heat.
-    pub planned_met_heat_at: Timestamp,
+    pub planned_heat_on_at: Timestamp,
     /// Every task with its state, in time order.
     pub tasks: Vec<CookTask>,
     /// What to do now.
@@ -74,7 +74,7 @@ pub struct CookView {
     /// The band after everything found so far.
     pub band: Band,
     /// The band before any of it.
-    pub foretold: Band,
+    pub predicted: Band,
     /// When it was tender by all but the latest finding.
     pub before_latest: Option<Ready>,
     /// What each kind of finding did to the band, the one that moved it most first.
@@ -97,13 +97,13 @@ pub struct CookView {
     /// What rings, and will.
     pub alarms: Vec<Alarm>,
     /// When plates are wanted, as it is now.
-    pub bell: Timestamp,
+    pub serve_at: Timestamp,
     /// Tender, by the first check that said so or the lifting.
     pub tender_at: Option<Timestamp>,
     /// Planned lifting.
     pub lift_at: Timestamp,
     /// Plates on the table.
-    pub serve_at: Timestamp,
+    pub served_at: Timestamp,
     /// Minutes after the bell.
     pub late_min: f64,
     /// How tender it is now, on the scale of slice to spoon (resistance taken out): P10, P50, P90.
@@ -159,7 +159,7 @@ pub(super) fn states(
     now: Timestamp,
     voice: Voice,
 ) -> Vec<CookTask> {
-    let met_heat = standing.met_heat();
+    let on_the_heat = standing.on_the_heat();
     let done_at = |task: &Task| match task.kind {
         TaskKind::Check => standing.done(task.id).or_else(|| {
             standing.checks().map(|(at, _)| at).find(|at| task.start <= plus_minutes(*at, CHECK_COUNTS_MIN))
@@ -171,7 +171,7 @@ pub(super) fn states(
         .iter()
         .filter(|task| !task.kind.is_beside() && done_at(task).is_some())
         .map(|task| task.kind)
-        .chain(met_heat.map(|_| TaskKind::Simmer))
+        .chain(on_the_heat.map(|_| TaskKind::Simmer))
         .max();
     // Of looks, tending and mopping the latest that is due holds: what was missed before it is not made up for.
     let due = |kind: TaskKind| {
@@ -193,7 +193,7 @@ pub(super) fn states(
         .map(|task| {
             let done_at = done_at(task);
             // Once the meat is in, the liquid comes to its simmer whether or not someone says so.
-            let simmers = task.kind == TaskKind::Simmer && met_heat.is_some() && now >= task.end;
+            let simmers = task.kind == TaskKind::Simmer && on_the_heat.is_some() && now >= task.end;
             let waited = task.kind.ends_when_tender() || task.id == TaskId::Braise;
             let over = tender_at.is_some() && waited;
             let passed = simmers || over || missed(task) || furthest.is_some_and(|furthest| task.kind < furthest);
@@ -226,11 +226,11 @@ pub(super) fn now_and_next(tasks: &[CookTask], now: Timestamp) -> (Option<TaskId
     (in_hand.map(id), next.map(id))
 }
 
-pub(super) fn prediction(before: &Worked, met_heat: Option<Timestamp>, tender_at: Option<Timestamp>) -> Prediction {
-    let foretold_min = [before.ready_min(0.1), before.ready_min(0.5), before.ready_min(0.9)];
-    let took_min = met_heat.zip(tender_at).map(|(from, to)| minutes_between(from, to));
+pub(super) fn prediction(before: &Worked, on_the_heat: Option<Timestamp>, tender_at: Option<Timestamp>) -> Prediction {
+    let predicted_min = [before.ready_min(0.1), before.ready_min(0.5), before.ready_min(0.9)];
+    let took_min = on_the_heat.zip(tender_at).map(|(from, to)| minutes_between(from, to));
     let quicker = took_min.map(|took| before.chance_within(took));
-    let said = match (took_min, foretold_min) {
+    let said = match (took_min, predicted_min) {
         (Some(took), [Some(p10), Some(p50), Some(p90)]) => {
             let (after, apart) = (Span(took), Span((took - p50).abs()));
             match took {
@@ -242,10 +242,10 @@ pub(super) fn prediction(before: &Worked, met_heat: Option<Timestamp>, tender_at
             }
         }
         (None, [_, Some(p50), _]) => told::half_by(Span(p50)),
-        _ => told::nothing_foretold(),
+        _ => told::nothing_predicted(),
     };
     let words = before.case.voice.render(said);
-    Prediction { foretold_min, took_min, quicker, words }
+    Prediction { predicted_min, took_min, quicker, words }
 }
 
 /// How the band stands against what was planned.
@@ -262,8 +262,8 @@ pub(super) fn words(
     status: Status,
     worked: &Worked,
     ready: &Ready,
-    bell: Timestamp,
     serve_at: Timestamp,
+    served_at: Timestamp,
     prediction: &Prediction,
 ) -> String {
     let voice = worked.case.voice;
@@ -273,7 +273,7 @@ pub(super) fn words(
         Status::Before => voice.render(say::before()),
         Status::UnderWay if worked.update.surprising => voice.render(say::surprising()),
         Status::UnderWay => {
-            let late = minutes_between(bell, serve_at);
+            let late = minutes_between(serve_at, served_at);
             // Nobody is surer than 99 in 100, nor less sure than 1.
             let chance = Share(ready.chance.clamp(0.01, 0.99));
             voice.render(match ready.chance {

@@ -58,10 +58,10 @@ fn unfit_stage(error: &Error) -> Option<usize> {
 }
 
 /// What was done to the heat, in time order; an opening is a heat that is off and on again.
-fn turns(standing: &Standing, met_heat: Timestamp) -> Vec<Turn> {
+fn turns(standing: &Standing, on_the_heat: Timestamp) -> Vec<Turn> {
     let mut turns = Vec::new();
     for event in standing.all() {
-        let at_min = minutes_between(met_heat, event.at).clamp(0.0, HORIZON_S / MINUTE_S);
+        let at_min = minutes_between(on_the_heat, event.at).clamp(0.0, HORIZON_S / MINUTE_S);
         let mut turn = |at_min: f64, what| turns.push(Turn { id: event.id, at_min, what });
         match event.happened {
             Happened::Changed { method, heat, lid, halved } => {
@@ -111,7 +111,7 @@ fn halved(case: &Case) -> f64 {
 }
 
 /// The plan's own stages with the time each began: as it was left by hand, or as its median run has it.
-fn as_planned(plan: &Plan, standing: &Standing, spans: &[StageSpan], met_heat: Timestamp, now_min: f64) -> Vec<Ran> {
+fn as_planned(plan: &Plan, standing: &Standing, spans: &[StageSpan], on_the_heat: Timestamp, now_min: f64) -> Vec<Ran> {
     let forecast = &plan.forecast;
     let stages = forecast.stages.clone().unwrap_or_else(|| {
         vec![StageRequest { method: forecast.method, heat: forecast.heat.clone(), ..StageRequest::default() }]
@@ -120,7 +120,7 @@ fn as_planned(plan: &Plan, standing: &Standing, spans: &[StageSpan], met_heat: T
     let mut from_min = 0.0;
     let mut ran: Vec<Ran> = Vec::with_capacity(many);
     for (number, mut stage) in (1..).zip(stages) {
-        let left = standing.done(TaskId::Move(number)).map(|at| minutes_between(met_heat, at));
+        let left = standing.done(TaskId::Move(number)).map(|at| minutes_between(on_the_heat, at));
         let planned = spans.get(number as usize - 1).and_then(|span| span.to_min);
         let began = from_min;
         if (number as usize) < many {
@@ -145,15 +145,15 @@ impl Went {
     /// How a plan went, with what was changed in it; none where it goes as planned. `spans` are the stages of its median run.
     pub fn of(plan: &Plan, kitchen: &Kitchen, standing: &Standing, before: &Worked, now: Timestamp) -> Option<Self> {
         let (case, spans) = (&before.case, &before.forecast.stages[..]);
-        let met_heat = standing.met_heat()?;
-        let now_min = minutes_between(met_heat, now);
-        let turns = turns(standing, met_heat);
+        let on_the_heat = standing.on_the_heat()?;
+        let now_min = minutes_between(on_the_heat, now);
+        let turns = turns(standing, on_the_heat);
         let moved = (1..case.stages.len() as u32).any(|number| standing.done(TaskId::Move(number)).is_some())
             || spans.iter().rev().skip(1).any(|span| span.to_min.is_some_and(|to| to < now_min));
         if turns.is_empty() && !(moved && case.stages.len() > 1) {
             return None;
         }
-        let mut ran = as_planned(plan, standing, spans, met_heat, now_min);
+        let mut ran = as_planned(plan, standing, spans, on_the_heat, now_min);
         let mut off_since_min = None;
         for turn in turns {
             match turn.what {

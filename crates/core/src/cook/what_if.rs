@@ -50,7 +50,7 @@ pub struct CouldDo {
     /// When it would be lifted.
     pub lift_at: Timestamp,
     /// Plates on the table.
-    pub serve_at: Timestamp,
+    pub served_at: Timestamp,
     /// Minutes after the bell.
     pub late_min: f64,
     /// Cooked and edible, kg.
@@ -68,7 +68,7 @@ impl CouldDo {
             happened,
             band: to.band,
             lift_at: to.lift_at,
-            serve_at: to.serve_at,
+            served_at: to.served_at,
             late_min: to.late_min,
             yield_kg: to.yield_kg,
             liquid_l: to.liquid_l,
@@ -165,7 +165,7 @@ fn moves(case: &Case, medium: &Set, kitchen: &Kitchen) -> Vec<Candidate> {
 struct Outcome {
     band: Band,
     lift_at: Timestamp,
-    serve_at: Timestamp,
+    served_at: Timestamp,
     late_min: f64,
     yield_kg: f64,
     liquid_l: f64,
@@ -180,18 +180,18 @@ fn reckoned(facts: &Facts) -> Result<Worked> {
 /// Where it leads from how it went so far.
 fn outcome(facts: &Facts, worked: &Worked) -> Outcome {
     let Facts { plan, standing, now, .. } = *facts;
-    let from = standing.met_heat().unwrap_or(now);
+    let from = standing.on_the_heat().unwrap_or(now);
     let finishing = worked.durations.finishing_min();
-    let tender = standing.met_heat().and_then(|_| tender_at(standing, worked.case.main().eaten_as));
-    let wanted = plus_minutes(plan.bell, -finishing);
+    let tender = standing.on_the_heat().and_then(|_| tender_at(standing, worked.case.main().eaten_as));
+    let wanted = plus_minutes(plan.serve_at, -finishing);
     let lift_at = lift_at(standing, worked, tender, from, wanted, now);
-    let serve_at = plus_minutes(lift_at, finishing);
-    let (ready, too_far) = worked.bands(&plan.name, from, lift_at);
+    let served_at = plus_minutes(lift_at, finishing);
+    let (ready, overcooked) = worked.bands(&plan.name, from, lift_at);
     Outcome {
-        band: Band { ready, too_far },
+        band: Band { ready, overcooked },
         lift_at,
-        serve_at,
-        late_min: minutes_between(plan.bell, serve_at).max(0.0).ceil(),
+        served_at,
+        late_min: minutes_between(plan.serve_at, served_at).max(0.0).ceil(),
         yield_kg: worked.durations.yield_kg,
         liquid_l: (worked.durations.liquid_left_l - worked.durations.topped_up_l).max(0.0),
     }
@@ -212,15 +212,15 @@ impl Outcome {
             }
         };
         let ready = moved(&self.band.ready, &few.band.ready, &all.band.ready);
-        let too_far = moved(&self.band.too_far, &few.band.too_far, &all.band.too_far);
+        let overcooked = moved(&self.band.overcooked, &few.band.overcooked, &all.band.overcooked);
         let by_min = minutes_between(few.lift_at, self.lift_at);
         let lift_at = plus_minutes(all.lift_at, by_min);
-        let serve_at = plus_minutes(lift_at, minutes_between(self.lift_at, self.serve_at));
+        let served_at = plus_minutes(lift_at, minutes_between(self.lift_at, self.served_at));
         Self {
-            band: Band { ready, too_far },
+            band: Band { ready, overcooked },
             lift_at,
-            serve_at,
-            late_min: minutes_between(plan.bell, serve_at).max(0.0).ceil(),
+            served_at,
+            late_min: minutes_between(plan.serve_at, served_at).max(0.0).ceil(),
             yield_kg: all.yield_kg + self.yield_kg - few.yield_kg,
             liquid_l: (all.liquid_l + self.liquid_l - few.liquid_l).max(0.0),
         }
@@ -268,7 +268,7 @@ pub fn what_if(
     now: Timestamp,
 ) -> Result<WhatIf> {
     let standing = Standing::of(events);
-    let mut plan = Plan { bell: standing.bell().unwrap_or(plan.bell), ..plan.clone() };
+    let mut plan = Plan { serve_at: standing.serve_at().unwrap_or(plan.serve_at), ..plan.clone() };
     let members = plan.forecast.members.replace(MEMBERS);
     let facts = Facts::of(&plan, kitchen, opened_at, &standing, traces, now);
     let voice = kitchen.voice();
@@ -279,23 +279,23 @@ pub fn what_if(
     let worked = reckoned(&all)?;
     let as_is = outcome(&all, &worked);
     let eaten_as = worked.case.main().eaten_as;
-    let tender = standing.met_heat().and_then(|_| tender_at(&standing, eaten_as));
+    let tender = standing.on_the_heat().and_then(|_| tender_at(&standing, eaten_as));
     let open = !matches!(Status::of(&standing, tender), Status::Closed | Status::Before)
         && standing.done(crate::sheet::TaskId::Lift).is_none()
         && facts.left_open_since(now).is_none();
     let mut choices = Vec::new();
-    if let Some(met_heat) = standing.met_heat().filter(|_| open) {
+    if let Some(on_the_heat) = standing.on_the_heat().filter(|_| open) {
         let before = facts.as_planned(&[])?;
         let so_far = facts.so_far(&before, &[])?;
         let few = outcome(&facts, so_far.worked.as_ref().unwrap_or(&before));
-        let medium = running(&worked, minutes_between(met_heat, now)).medium;
+        let medium = running(&worked, minutes_between(on_the_heat, now)).medium;
         let mut candidates = its_own(&medium);
         candidates.extend(up_and_down(&medium));
         candidates.extend(moves(&worked.case, &medium, kitchen));
         for Candidate { id, words, trade, happened } in candidates {
             let mut events = events.to_vec();
             // The last of all: nothing in it has its id.
-            events.push(Event { id: Uuid::from_u128(u128::MAX), at: now, happened: happened.clone(), screen: None });
+            events.push(Event { id: Uuid::from_u128(u128::MAX), at: now, happened: happened.clone(), device: None });
             let standing = Standing::of(&events);
             // What this dish can't be changed to is not offered.
             let changed = Facts { standing: &standing, ..facts };
@@ -305,7 +305,7 @@ pub fn what_if(
             let cost = voice.render(say::wins_and_costs(parts, trade));
             choices.push(CouldDo::of(id, voice.render(words), cost, Some(happened), to));
         }
-        choices.extend(bells(&all, &as_is, &worked));
+        choices.extend(servings(&all, &as_is, &worked));
     }
     let as_it_is = CouldDo::of("as_it_is", voice.render(say::as_it_is()), String::new(), None, as_is);
     Ok(WhatIf { as_it_is, choices })
@@ -313,30 +313,32 @@ pub fn what_if(
 
 /// Plates at another time: half an hour earlier where it may be tender by then, later by half an hour, an hour, and when nine in
 /// ten are tender.
-fn bells(facts: &Facts, as_is: &Outcome, worked: &Worked) -> Vec<CouldDo> {
+fn servings(facts: &Facts, as_is: &Outcome, worked: &Worked) -> Vec<CouldDo> {
     let (plan, now, finishing) = (facts.plan, facts.now, worked.durations.finishing_min());
     let sure = as_is.band.ready.p90.map(|p90| first_quarter(plus_minutes(p90, finishing)));
-    let by = |min: f64| Some(plus_minutes(plan.bell, min));
+    let by = |min: f64| Some(plus_minutes(plan.serve_at, min));
     let voice = facts.kitchen.voice();
     let wanted = [("bell_earlier", by(-30.0)), ("bell_later", by(30.0)), ("bell_hour", by(60.0)), ("bell_sure", sure)];
-    let mut taken = vec![plan.bell];
+    let mut taken = vec![plan.serve_at];
     let mut found = Vec::new();
-    for (id, bell) in wanted {
-        let Some(bell) = bell.filter(|bell| *bell > plus_minutes(now, finishing) && !taken.contains(bell)) else {
+    for (id, serve_at) in wanted {
+        let Some(serve_at) =
+            serve_at.filter(|serve_at| *serve_at > plus_minutes(now, finishing) && !taken.contains(serve_at))
+        else {
             continue;
         };
-        taken.push(bell);
-        let moved = Plan { bell, ..plan.clone() };
+        taken.push(serve_at);
+        let moved = Plan { serve_at, ..plan.clone() };
         // Another bell changes nothing in the pot.
         let to = outcome(&Facts { plan: &moved, ..*facts }, worked);
         let zone = worked.zone.clone();
         let chance = ergastic_words::Share(to.band.ready.chance.clamp(0.01, 0.99));
-        let words = voice.render(say::serve_at(Instant { at: bell, zone, read_at: Some(now) }));
+        let words = voice.render(say::served_at(Instant { at: serve_at, zone, read_at: Some(now) }));
         found.push(CouldDo::of(
             id,
             words,
-            voice.render(say::serve_at_trade(chance)),
-            Some(Happened::BellMoved { bell }),
+            voice.render(say::served_at_trade(chance)),
+            Some(Happened::ServeAtMoved { serve_at }),
             to,
         ));
     }

@@ -129,9 +129,9 @@ pub struct CutFacts {
     /// Whether long cooking does it good; `false` for tender cuts.
     pub suitable: bool,
     /// Tender-hours needed relative to chuck.
-    pub resistance: f64,
+    pub toughness: f64,
     /// Spread of the resistance from animal to animal, as a standard deviation of its logarithm.
-    pub resistance_ln_sigma: f64,
+    pub toughness_ln_sigma: f64,
     /// Spread of the thickness, relative.
     pub thickness_sigma: f64,
     /// Collagen, % of mass.
@@ -162,8 +162,8 @@ const MUSCLE: CutFacts = CutFacts {
     cut: C::Chuck,
     key: "",
     suitable: true,
-    resistance: 1.0,
-    resistance_ln_sigma: RESISTANCE_LN_SIGMA,
+    toughness: 1.0,
+    toughness_ln_sigma: RESISTANCE_LN_SIGMA,
     thickness_sigma: 0.07,
     collagen_pct: 0.0,
     fat_pct: 0.0,
@@ -178,7 +178,7 @@ const MUSCLE: CutFacts = CutFacts {
 /// A cut without much collagen: refused.
 const TENDER: CutFacts = CutFacts {
     suitable: false,
-    resistance: 0.5,
+    toughness: 0.5,
     collagen_pct: 0.4,
     trim_pct: 4.0,
     dry_risk: High,
@@ -191,30 +191,30 @@ const TENDER: CutFacts = CutFacts {
 /// Every cut Ergastic knows.
 #[rustfmt::skip]
 static CUTS: [CutFacts; 27] = [
-    CutFacts { cut: C::Chuck, key: "chuck", resistance: 1.0, collagen_pct: 1.5, fat_pct: 15.0, trim_pct: 6.0, aspect: [1.7, 2.3], piece_kg: 1.4, ..MUSCLE },
-    CutFacts { cut: C::Blade, key: "blade", resistance: 1.05, collagen_pct: 1.8, fat_pct: 10.0, trim_pct: 6.0, aspect: [2.0, 3.0], piece_kg: 1.2, ..MUSCLE },
-    CutFacts { cut: C::Neck, key: "neck", resistance: 1.12, collagen_pct: 1.8, fat_pct: 10.0, bone_pct: 10.0, trim_pct: 6.0, aspect: [1.5, 2.0], piece_kg: 1.2, ..MUSCLE },
-    CutFacts { cut: C::ShortRib, key: "short_rib", resistance: 1.12, collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 30.0, trim_pct: 6.0, aspect: [1.2, 2.0], piece_kg: 0.34, ..MUSCLE },
-    CutFacts { cut: C::PlateRib, key: "plate_rib", resistance: 1.10, collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 25.0, trim_pct: 6.0, eaten_as: EatenAs::Probe, aspect: [2.3, 4.6], piece_kg: 2.6, ..MUSCLE },
-    CutFacts { cut: C::RibFinger, key: "rib_finger", resistance: 0.95, collagen_pct: 1.8, fat_pct: 25.0, trim_pct: 6.0, aspect: [1.3, 6.0], piece_kg: 0.12, ..MUSCLE },
-    CutFacts { cut: C::BrisketFlat, key: "brisket_flat", resistance: 1.51, collagen_pct: 1.9, fat_pct: 8.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [3.5, 6.0], piece_kg: 2.5, ..MUSCLE },
-    CutFacts { cut: C::BrisketPoint, key: "brisket_point", resistance: 1.15, collagen_pct: 1.9, fat_pct: 25.0, trim_pct: 10.0, eaten_as: Slice, aspect: [2.2, 3.0], piece_kg: 2.2, ..MUSCLE },
-    CutFacts { cut: C::Brisket, key: "brisket", resistance: 1.28, collagen_pct: 1.9, fat_pct: 18.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 4.0], piece_kg: 5.5, ..MUSCLE },
-    CutFacts { cut: C::CornedBrisket, key: "corned_brisket", resistance: 1.13, collagen_pct: 1.9, fat_pct: 12.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 3.7], piece_kg: 2.0, ..MUSCLE },
-    CutFacts { cut: C::Shin, key: "shin", resistance: 1.43, collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.7, 2.5], piece_kg: 0.95, ..MUSCLE },
-    CutFacts { cut: C::ShinBoneIn, key: "shin_bone_in", resistance: 1.43, collagen_pct: 3.2, fat_pct: 5.0, bone_pct: 35.0, trim_pct: 5.0, aspect: [2.5, 3.0], piece_kg: 0.45, ..MUSCLE },
-    CutFacts { cut: C::Heel, key: "heel", resistance: 1.43, collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.5, 2.2], piece_kg: 0.9, ..MUSCLE },
-    CutFacts { cut: C::Cheek, key: "cheek", resistance: 1.05, collagen_pct: 3.2, fat_pct: 8.0, trim_pct: 12.0, eaten_as: Spoon, aspect: [1.6, 2.4], piece_kg: 0.45, ..MUSCLE },
-    CutFacts { cut: C::Oxtail, key: "oxtail", resistance: 1.31, collagen_pct: 3.5, fat_pct: 28.0, bone_pct: 45.0, trim_pct: 3.0, aspect: [1.3, 1.6], piece_kg: 0.15, ..MUSCLE },
-    CutFacts { cut: C::Tendon, key: "tendon", resistance: 1.42, collagen_pct: 25.0, fat_pct: 2.0, trim_pct: 0.0, eaten_as: Spoon, aspect: [1.3, 6.0], piece_kg: 0.15, ..MUSCLE },
-    CutFacts { cut: C::Round, key: "round", resistance: 1.14, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
-    CutFacts { cut: C::Topside, key: "topside", resistance: 1.14, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
-    CutFacts { cut: C::Silverside, key: "silverside", resistance: 1.12, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.6, 2.5], piece_kg: 1.8, ..MUSCLE },
-    CutFacts { cut: C::EyeRound, key: "eye_round", resistance: 1.14, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.0, 2.8], piece_kg: 1.2, ..MUSCLE },
-    CutFacts { cut: C::Skirt, key: "skirt", resistance: 0.91, collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [3.0, 6.0], piece_kg: 0.6, ..MUSCLE },
-    CutFacts { cut: C::Flank, key: "flank", resistance: 0.91, collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [5.0, 8.0], piece_kg: 0.8, ..MUSCLE },
-    CutFacts { cut: C::Sirloin, key: "sirloin", resistance: 0.6, collagen_pct: 0.7, fat_pct: 7.0, trim_pct: 5.0, dry_risk: High, aspect: [1.5, 2.2], piece_kg: 1.2, ..MUSCLE },
-    CutFacts { cut: C::StewingMix, key: "stewing_mix", resistance_ln_sigma: 0.35, thickness_sigma: 0.25, collagen_pct: 1.5, fat_pct: 10.0, trim_pct: 2.0, dry_risk: Mid, aspect: [1.0, 1.2], piece_kg: 0.045, ..MUSCLE },
+    CutFacts { cut: C::Chuck, key: "chuck", toughness: 1.0, collagen_pct: 1.5, fat_pct: 15.0, trim_pct: 6.0, aspect: [1.7, 2.3], piece_kg: 1.4, ..MUSCLE },
+    CutFacts { cut: C::Blade, key: "blade", toughness: 1.05, collagen_pct: 1.8, fat_pct: 10.0, trim_pct: 6.0, aspect: [2.0, 3.0], piece_kg: 1.2, ..MUSCLE },
+    CutFacts { cut: C::Neck, key: "neck", toughness: 1.12, collagen_pct: 1.8, fat_pct: 10.0, bone_pct: 10.0, trim_pct: 6.0, aspect: [1.5, 2.0], piece_kg: 1.2, ..MUSCLE },
+    CutFacts { cut: C::ShortRib, key: "short_rib", toughness: 1.12, collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 30.0, trim_pct: 6.0, aspect: [1.2, 2.0], piece_kg: 0.34, ..MUSCLE },
+    CutFacts { cut: C::PlateRib, key: "plate_rib", toughness: 1.10, collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 25.0, trim_pct: 6.0, eaten_as: EatenAs::Probe, aspect: [2.3, 4.6], piece_kg: 2.6, ..MUSCLE },
+    CutFacts { cut: C::RibFinger, key: "rib_finger", toughness: 0.95, collagen_pct: 1.8, fat_pct: 25.0, trim_pct: 6.0, aspect: [1.3, 6.0], piece_kg: 0.12, ..MUSCLE },
+    CutFacts { cut: C::BrisketFlat, key: "brisket_flat", toughness: 1.51, collagen_pct: 1.9, fat_pct: 8.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [3.5, 6.0], piece_kg: 2.5, ..MUSCLE },
+    CutFacts { cut: C::BrisketPoint, key: "brisket_point", toughness: 1.15, collagen_pct: 1.9, fat_pct: 25.0, trim_pct: 10.0, eaten_as: Slice, aspect: [2.2, 3.0], piece_kg: 2.2, ..MUSCLE },
+    CutFacts { cut: C::Brisket, key: "brisket", toughness: 1.28, collagen_pct: 1.9, fat_pct: 18.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 4.0], piece_kg: 5.5, ..MUSCLE },
+    CutFacts { cut: C::CornedBrisket, key: "corned_brisket", toughness: 1.13, collagen_pct: 1.9, fat_pct: 12.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 3.7], piece_kg: 2.0, ..MUSCLE },
+    CutFacts { cut: C::Shin, key: "shin", toughness: 1.43, collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.7, 2.5], piece_kg: 0.95, ..MUSCLE },
+    CutFacts { cut: C::ShinBoneIn, key: "shin_bone_in", toughness: 1.43, collagen_pct: 3.2, fat_pct: 5.0, bone_pct: 35.0, trim_pct: 5.0, aspect: [2.5, 3.0], piece_kg: 0.45, ..MUSCLE },
+    CutFacts { cut: C::Heel, key: "heel", toughness: 1.43, collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.5, 2.2], piece_kg: 0.9, ..MUSCLE },
+    CutFacts { cut: C::Cheek, key: "cheek", toughness: 1.05, collagen_pct: 3.2, fat_pct: 8.0, trim_pct: 12.0, eaten_as: Spoon, aspect: [1.6, 2.4], piece_kg: 0.45, ..MUSCLE },
+    CutFacts { cut: C::Oxtail, key: "oxtail", toughness: 1.31, collagen_pct: 3.5, fat_pct: 28.0, bone_pct: 45.0, trim_pct: 3.0, aspect: [1.3, 1.6], piece_kg: 0.15, ..MUSCLE },
+    CutFacts { cut: C::Tendon, key: "tendon", toughness: 1.42, collagen_pct: 25.0, fat_pct: 2.0, trim_pct: 0.0, eaten_as: Spoon, aspect: [1.3, 6.0], piece_kg: 0.15, ..MUSCLE },
+    CutFacts { cut: C::Round, key: "round", toughness: 1.14, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
+    CutFacts { cut: C::Topside, key: "topside", toughness: 1.14, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
+    CutFacts { cut: C::Silverside, key: "silverside", toughness: 1.12, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.6, 2.5], piece_kg: 1.8, ..MUSCLE },
+    CutFacts { cut: C::EyeRound, key: "eye_round", toughness: 1.14, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.0, 2.8], piece_kg: 1.2, ..MUSCLE },
+    CutFacts { cut: C::Skirt, key: "skirt", toughness: 0.91, collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [3.0, 6.0], piece_kg: 0.6, ..MUSCLE },
+    CutFacts { cut: C::Flank, key: "flank", toughness: 0.91, collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [5.0, 8.0], piece_kg: 0.8, ..MUSCLE },
+    CutFacts { cut: C::Sirloin, key: "sirloin", toughness: 0.6, collagen_pct: 0.7, fat_pct: 7.0, trim_pct: 5.0, dry_risk: High, aspect: [1.5, 2.2], piece_kg: 1.2, ..MUSCLE },
+    CutFacts { cut: C::StewingMix, key: "stewing_mix", toughness_ln_sigma: 0.35, thickness_sigma: 0.25, collagen_pct: 1.5, fat_pct: 10.0, trim_pct: 2.0, dry_risk: Mid, aspect: [1.0, 1.2], piece_kg: 0.045, ..MUSCLE },
     CutFacts { cut: C::Fillet, key: "fillet", fat_pct: 5.0, ..TENDER },
     CutFacts { cut: C::RibEye, key: "rib_eye", fat_pct: 25.0, ..TENDER },
     CutFacts { cut: C::Strip, key: "strip", fat_pct: 15.0, ..TENDER },
@@ -298,8 +298,8 @@ pub struct AtTheCounter {
 }
 
 /// How fast a cut softens beside chuck.
-fn softens(resistance: f64) -> Message {
-    match resistance {
+fn softens(toughness: f64) -> Message {
+    match toughness {
         r if (r - 1.0).abs() < 0.03 => say::softens_alike(),
         r if r > 1.0 => say::softens_slower(r),
         r => say::softens_sooner(1.0 / r),
@@ -313,7 +313,7 @@ pub fn at_the_counter(voice: Voice) -> Vec<AtTheCounter> {
         name: voice.render(facts.cut.label()),
         also: voice.render(say::also(facts.key)).split("; ").map(str::to_owned).collect(),
         tell: voice.render(say::tell(facts.key)),
-        softens: voice.render(softens(facts.resistance)),
+        softens: voice.render(softens(facts.toughness)),
         dries: voice.render(say::dries(facts.dry_risk.key())),
         refused: facts.cut.refusal().map(|why| voice.render(why)),
     };

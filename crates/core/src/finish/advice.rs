@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 
 use super::body::COATS;
 use super::choices::{Target, Taste, Thickener};
-use super::liquor::Liquor;
+use super::cooking_liquid::CookingLiquid;
 use super::moves::Move;
 use super::plate::{RIGHT_PLATE, SAUCE_USUAL};
 use super::stove::Stove;
@@ -57,7 +57,7 @@ pub struct TasteAdvice {
 /// The pot that was tasted.
 pub(super) struct Tasted<'a> {
     pub stove: &'a Stove,
-    pub pot: Liquor,
+    pub pot: CookingLiquid,
     pub voice: Voice,
 }
 
@@ -219,6 +219,6 @@ impl Tasted<'_> {
     }
 }
 
-fn per_cent(grams: f64, pot: &Liquor) -> Percent {
+fn per_cent(grams: f64, pot: &CookingLiquid) -> Percent {
     Percent(grams / pot.liquid_l / 1000.0)
 }

@@ -183,8 +183,8 @@ impl ToCool<'_> {
         let deepest_m = deepest_m.min(self.depth_m().max(MIN_TRAY_M));
         let trays = (self.kg() / DENSITY / (deepest_m * TRAY_M2)).ceil().max(1.0);
         let depth_m = f64::max(0.005, self.kg() / DENSITY / (trays * TRAY_M2));
-        let resistance = 1.0 / coefficient + 0.5 * depth_m / STEW_CONDUCTIVITY;
-        (trays, depth_m, (self.kg() * WATER_SPECIFIC_HEAT * resistance / (2.0 * trays * TRAY_M2), around_c))
+        let toughness = 1.0 / coefficient + 0.5 * depth_m / STEW_CONDUCTIVITY;
+        (trays, depth_m, (self.kg() * WATER_SPECIFIC_HEAT * toughness / (2.0 * trays * TRAY_M2), around_c))
     }
 }
 

@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 
 use super::body::OnTheSpoon;
 use super::choices::Thickener;
-use super::liquor::Liquor;
+use super::cooking_liquid::CookingLiquid;
 use super::moves::{Move, Strain};
 use super::stove::Stove;
 use super::walk::{Walk, Went};
@@ -84,7 +84,7 @@ pub(super) struct Step {
 
 impl Stove {
     /// How a pot stands.
-    pub(super) fn stand(&self, pot: &Liquor, aside_l: f64, at_min: f64) -> Stand {
+    pub(super) fn stand(&self, pot: &CookingLiquid, aside_l: f64, at_min: f64) -> Stand {
         let edge_l = self.stop_l(pot.salt_g);
         let body = pot.body();
         Stand {

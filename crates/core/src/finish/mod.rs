@@ -3,9 +3,9 @@
 mod advice;
 mod body;
 mod choices;
+mod cooking_liquid;
 mod cooling;
 mod legs;
-mod liquor;
 mod moves;
 mod offered;
 mod plate;

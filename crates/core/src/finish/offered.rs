@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 
 use super::body::{OnTheSpoon, STICKS};
 use super::choices::{Skim, Thickener};
-use super::liquor::Liquor;
+use super::cooking_liquid::CookingLiquid;
 use super::moves::Move;
 use super::stove::Stove;
 use super::walk::starch_for;
@@ -82,7 +82,7 @@ pub struct SpoonTest {
 
 impl Stove {
     /// Every way of skimming a pot as it stands before it is skimmed.
-    pub(super) fn skims(&self, pot: &Liquor, voice: Voice) -> Vec<SkimChoice> {
+    pub(super) fn skims(&self, pot: &CookingLiquid, voice: Voice) -> Vec<SkimChoice> {
         let fat_mm = self.depth_mm(pot.fat_l);
         let shown = |with: Skim| {
             let (share, min) = if pot.fat_l > 0.0 { with.takes(fat_mm) } else { (0.0, 0.0) };
@@ -98,7 +98,7 @@ impl Stove {
     }
 
     /// What may be done to a pot at the end of its path: nothing that salt forbids.
-    pub(super) fn more(&self, pot: &Liquor, voice: Voice) -> Vec<MoreChoice> {
+    pub(super) fn more(&self, pot: &CookingLiquid, voice: Voice) -> Vec<MoreChoice> {
         let litres = pot.liquid_l;
         let with = if self.thickener == Thickener::None { Thickener::Cornflour } else { self.thickener };
         let to_l = f64::max(BOIL_DOWN_TO * litres, self.stop_l(pot.salt_g));
@@ -123,7 +123,7 @@ impl Stove {
     }
 
     /// All that could thicken a pot to some body.
-    pub(super) fn thickeners(&self, pot: &Liquor, to_body: f64, voice: Voice) -> Vec<ThickenerChoice> {
+    pub(super) fn thickeners(&self, pot: &CookingLiquid, to_body: f64, voice: Voice) -> Vec<ThickenerChoice> {
         let shown = |with: Thickener| {
             let grams = starch_for(pot, with, to_body);
             let ladle = starch_for(&pot.drawn(LADLE_L), with, to_body);

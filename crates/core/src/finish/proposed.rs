@@ -2,7 +2,7 @@
 
 use super::body::{COATS, GELATIN_COAT, GELATIN_GLAZE, GRAVY};
 use super::choices::{Skim, Target, Taste};
-use super::liquor::Liquor;
+use super::cooking_liquid::CookingLiquid;
 use super::moves::Move;
 use super::stove::Stove;
 use super::walk::{Walk, starch_for};
@@ -17,7 +17,7 @@ fn has(done: &[Move], is: fn(&Move) -> bool) -> bool {
 }
 
 /// What is still to be done from a pot as it stands after what was done.
-pub(super) fn proposed(stove: &Stove, pot: Liquor, done: &[Move]) -> Vec<Move> {
+pub(super) fn proposed(stove: &Stove, pot: CookingLiquid, done: &[Move]) -> Vec<Move> {
     let mut moves = Vec::new();
     let mut walk = Walk::from(pot);
     let mut go = |next: Move, walk: &mut Walk| {
@@ -54,7 +54,7 @@ pub(super) fn proposed(stove: &Stove, pot: Liquor, done: &[Move]) -> Vec<Move> {
 }
 
 /// How far it should come down, L, were there no salt in it.
-fn comes_down_to_l(stove: &Stove, pot: &Liquor) -> f64 {
+fn comes_down_to_l(stove: &Stove, pot: &CookingLiquid) -> f64 {
     if stove.taste.forbids_reducing() {
         return pot.liquid_l;
     }
@@ -71,7 +71,7 @@ fn comes_down_to_l(stove: &Stove, pot: &Liquor) -> f64 {
 }
 
 /// The body that starch is to bring it to; none where it is to have none, or comes down to it by itself.
-fn thickens_to(stove: &Stove, pot: &Liquor, stopped: bool) -> Option<f64> {
+fn thickens_to(stove: &Stove, pot: &CookingLiquid, stopped: bool) -> Option<f64> {
     match stove.target {
         Target::Broth => None,
         Target::Coat => (pot.body() < COATS).then_some(COATS),

@@ -1,6 +1,6 @@
 //! What the way to the sauce leaves: the sauce itself, what was kept thin, and the fat.
 
-use super::liquor::Liquor;
+use super::cooking_liquid::CookingLiquid;
 use super::request::SauceRequest;
 use super::sauce::ends;
 use crate::error::Result;
@@ -24,11 +24,15 @@ pub(crate) struct Remains {
 }
 
 impl Share {
-    fn of(liquor: &Liquor) -> Self {
-        if liquor.liquid_l <= 1e-6 {
+    fn of(cooking_liquid: &CookingLiquid) -> Self {
+        if cooking_liquid.liquid_l <= 1e-6 {
             return Self { litres: 0.0, salt_g_per_kg: 0.0, gelatin_pct: 0.0 };
         }
-        Self { litres: liquor.liquid_l, salt_g_per_kg: liquor.salt_g_per_kg(), gelatin_pct: liquor.gelatin_pct() }
+        Self {
+            litres: cooking_liquid.liquid_l,
+            salt_g_per_kg: cooking_liquid.salt_g_per_kg(),
+            gelatin_pct: cooking_liquid.gelatin_pct(),
+        }
     }
 
     /// Both poured together.

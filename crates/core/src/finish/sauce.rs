@@ -7,9 +7,9 @@ use utoipa::ToSchema;
 use super::advice::{TasteAdvice, Tasted};
 use super::body::{GELATIN_COAT, GRAVY};
 use super::choices::{Target, Taste, Thickener};
+use super::cooking_liquid::CookingLiquid;
 use super::cooling::{Cooled, ToCool, cooling};
 use super::legs::{Leg, Stand, Step};
-use super::liquor::Liquor;
 use super::moves::Move;
 use super::offered::{MoreChoice, SkimChoice, SpoonTest, ThickenerChoice, spoon_tests};
 use super::plate::{FLAT_G_PER_KG, SALTY_G_PER_KG, SAUCE_USUAL, bears_g_per_kg};
@@ -124,7 +124,7 @@ pub(crate) struct Path {
 /// A path that was walked.
 struct Walked {
     stove: Stove,
-    start: Liquor,
+    start: CookingLiquid,
     walk: Walk,
     /// What was done, then what is to be done.
     went: Vec<(Went, Walk)>,
@@ -164,7 +164,7 @@ impl Walked {
     }
 
     /// The pot before the first move that is such.
-    fn before(&self, is: impl Fn(&Move) -> bool) -> Option<Liquor> {
+    fn before(&self, is: impl Fn(&Move) -> bool) -> Option<CookingLiquid> {
         self.went.iter().find(|(went, _)| is(&went.did)).map(|(went, _)| went.before)
     }
 
@@ -184,7 +184,7 @@ impl Walked {
     }
 
     /// Everything that was the liquid, with what was set aside of it.
-    fn all(&self) -> Liquor {
+    fn all(&self) -> CookingLiquid {
         self.walk.pot.plus(&self.walk.aside)
     }
 

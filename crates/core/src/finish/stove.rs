@@ -1,7 +1,7 @@
 //! A request filled in and checked: the pot over its burner, and the meat it is eaten with.
 
 use super::choices::{Skim, Target, Taste, Thickener};
-use super::liquor::Liquor;
+use super::cooking_liquid::CookingLiquid;
 use super::moves::check_moves;
 use super::plate::{MeatOnPlate, bears_g_per_kg};
 use super::request::SauceRequest;
@@ -44,7 +44,7 @@ impl Stove {
     ///
     /// # Errors
     /// Names the field that can't be used.
-    pub(super) fn of(request: &SauceRequest) -> Result<(Self, Liquor)> {
+    pub(super) fn of(request: &SauceRequest) -> Result<(Self, CookingLiquid)> {
         let vessel = request.vessel.clone().unwrap_or_default();
         let pot = vessel.resolve(Lid::None).map_err(|error| error.within("vessel"))?;
         let liquid_l = in_range("liquid_l", request.liquid_l.unwrap_or(1.0), 0.02, 60.0, Unit::Litres)?;
@@ -58,7 +58,7 @@ impl Stove {
         let meat_kg = kilos("meat_kg", request.meat_kg)?;
         let meat_salt_g = request.meat_salt_g.map(|given| grams("meat_salt_g", Some(given), 2000.0)).transpose()?;
         let dredged_g = grams("dredged_flour_g", request.dredged_flour_g, 2000.0)?;
-        let stands = Liquor {
+        let stands = CookingLiquid {
             liquid_l,
             fat_l,
             salt_g: grams("salt_g", Some(request.salt_g.unwrap_or(liquid_l * 8.0)), 2000.0)?,
@@ -94,9 +94,14 @@ impl Stove {
     }
 
     /// Meat and so much sauce eaten together, g/kg.
-    pub(super) fn plate_g_per_kg(&self, liquor: &Liquor) -> Option<f64> {
+    pub(super) fn plate_g_per_kg(&self, cooking_liquid: &CookingLiquid) -> Option<f64> {
         let meat = self.meat?;
-        Some(meat.with(liquor.salt_g_per_kg(), meat.eats_l(liquor.liquid_l, self.target == Target::Broth)))
+        Some(
+            meat.with(
+                cooking_liquid.salt_g_per_kg(),
+                meat.eats_l(cooking_liquid.liquid_l, self.target == Target::Broth),
+            ),
+        )
     }
 
     /// Minutes to boil off so much, L.

@@ -1,7 +1,7 @@
 //! One move after the other: what each does to the pot, how long it takes, and where everything has gone.
 
 use super::choices::{FILM_MM, Skim, Thickener};
-use super::liquor::Liquor;
+use super::cooking_liquid::CookingLiquid;
 use super::moves::{Move, Strain};
 use super::stove::Stove;
 
@@ -35,8 +35,8 @@ pub(super) struct Went {
     pub did: Move,
     pub min: f64,
     /// The pot before it, and after.
-    pub before: Liquor,
-    pub after: Liquor,
+    pub before: CookingLiquid,
+    pub after: CookingLiquid,
     /// Liquid and body on the way, where it is a way.
     pub curve: Vec<[f64; 2]>,
     /// Starch that went in, g.
@@ -47,21 +47,21 @@ pub(super) struct Went {
 /// The pot on its way, and what left it or came to it.
 #[derive(Debug, Clone, Default, PartialEq)]
 pub(super) struct Walk {
-    pub pot: Liquor,
+    pub pot: CookingLiquid,
     /// Kept thin.
-    pub aside: Liquor,
+    pub aside: CookingLiquid,
     pub steam_l: f64,
     pub skimmed_l: f64,
     /// What clings to the vegetables.
-    pub cloth: Liquor,
+    pub cloth: CookingLiquid,
     /// What was poured or stirred in.
-    pub came: Liquor,
+    pub came: CookingLiquid,
     /// By how much it was measured otherwise than reckoned.
-    pub corrected: Liquor,
+    pub corrected: CookingLiquid,
 }
 
 impl Walk {
-    pub(super) fn from(pot: Liquor) -> Self {
+    pub(super) fn from(pot: CookingLiquid) -> Self {
         Self { pot, ..Self::default() }
     }
 
@@ -95,15 +95,15 @@ impl Walk {
                 went.min = self.thicken(stove, with, went.starch_g);
             }
             Move::PourIn { what, grams } => {
-                self.take_in(Liquor::of_larder(what, grams));
+                self.take_in(CookingLiquid::of_larder(what, grams));
                 went.min = STIR_IN_MIN;
             }
             Move::Salt { grams } => {
-                self.take_in(Liquor { salt_g: grams, ..Liquor::default() });
+                self.take_in(CookingLiquid { salt_g: grams, ..CookingLiquid::default() });
                 went.min = SALT_MIN;
             }
             Move::Measured { liquid_l, fat_mm } => {
-                let found = Liquor {
+                let found = CookingLiquid {
                     liquid_l: liquid_l.unwrap_or(before.liquid_l),
                     fat_l: fat_mm.map_or(before.fat_l, |mm| mm * stove.pot.floor_m2),
                     ..before
@@ -116,7 +116,7 @@ impl Walk {
         went
     }
 
-    fn take_in(&mut self, what: Liquor) {
+    fn take_in(&mut self, what: CookingLiquid) {
         self.came = self.came.plus(&what);
         self.pot = self.pot.plus(&what);
     }
@@ -151,7 +151,8 @@ impl Walk {
         let pot = self.pot;
         let from_l = pot.liquid_l;
         let at = |i: u32| pot.of_volume(from_l + (to_l - from_l) * f64::from(i) / f64::from(POINTS));
-        let curve = (0..=POINTS).map(at).map(|liquor| [liquor.liquid_l, liquor.body()]).collect();
+        let curve =
+            (0..=POINTS).map(at).map(|cooking_liquid| [cooking_liquid.liquid_l, cooking_liquid.body()]).collect();
         self.steam_l += from_l - to_l;
         self.pot.liquid_l = to_l;
         curve
@@ -161,7 +162,7 @@ impl Walk {
     /// it out.
     fn thicken(&mut self, stove: &Stove, with: Thickener, grams: f64) -> f64 {
         let minutes = IN_THIRDS_MIN + with.cook_min();
-        let slurry = with.liquor(grams);
+        let slurry = with.cooking_liquid(grams);
         self.take_in(slurry);
         let steam_l = slurry.liquid_l.min(stove.boils_off_kg_s * minutes * 60.0);
         self.steam_l += steam_l;
@@ -175,9 +176,9 @@ const MAX_GELATIN: f64 = 60.0;
 
 /// Grams of a thickener that bring a liquid to some body; none where it has it already. Of gelatin, whose swelling water comes with it,
 /// no more than a plate bears: it may be too little.
-pub(super) fn starch_for(pot: &Liquor, with: Thickener, to_body: f64) -> f64 {
+pub(super) fn starch_for(pot: &CookingLiquid, with: Thickener, to_body: f64) -> f64 {
     let body = |grams: f64| match with {
-        Thickener::Gelatin => pot.plus(&with.liquor(grams)).body(),
+        Thickener::Gelatin => pot.plus(&with.cooking_liquid(grams)).body(),
         _ => pot.plus(&with.starch(grams)).body(),
     };
     if with == Thickener::None || body(0.0) >= to_body {
@@ -231,7 +232,7 @@ mod tests {
         prop::collection::vec(one, 0..9)
     }
 
-    fn near(a: &Liquor, b: &Liquor) -> bool {
+    fn near(a: &CookingLiquid, b: &CookingLiquid) -> bool {
         let off = a.less(b);
         let starch: f64 = off.starch_g.iter().map(|g| g.abs()).sum();
         let all = [off.liquid_l, off.fat_l, off.salt_g, off.gelatin_g, off.sugar_g, off.acid_g, off.bound_fat_g];
@@ -262,7 +263,7 @@ mod tests {
                     // What is advised never crosses the salt's edge; one that is over it already does not come down at all.
                     prop_assert!(done || to_l >= edge_l.min(went.before.liquid_l) - 1e-9);
                 }
-                let gone = Liquor { liquid_l: walk.steam_l, fat_l: walk.skimmed_l, ..Liquor::default() };
+                let gone = CookingLiquid { liquid_l: walk.steam_l, fat_l: walk.skimmed_l, ..CookingLiquid::default() };
                 let is = walk.pot.plus(&walk.aside).plus(&walk.cloth).plus(&gone);
                 let was = start.plus(&walk.came).plus(&walk.corrected);
                 prop_assert!(near(&is, &was), "{is:?} is not {was:?}");

@@ -39,7 +39,7 @@ pub struct CurvePoint {
     #[serde(default)]
     pub air_c: f64,
     /// Mean tender-hours.
-    pub tender_h: f64,
+    pub softening_h: f64,
     /// Liquid in the pot, L.
     pub liquid_l: f64,
     /// Left as steam, from the pot and from meat in the pit, kg.
@@ -85,7 +85,7 @@ pub struct PartForecast {
     /// Tender, minutes from the meat meeting the heat.
     pub ready_min: Quantiles,
     /// Gone too far.
-    pub too_far_min: Quantiles,
+    pub overcooked_min: Quantiles,
     /// Lifted out as the first, second, …; parts that are tender together share a place.
     pub lift: usize,
 }
@@ -224,7 +224,7 @@ pub struct Forecast {
     /// Tender, minutes from the meat meeting the heat.
     pub ready_min: Quantiles,
     /// Gone too far if the heat simply stays on.
-    pub too_far_min: Quantiles,
+    pub overcooked_min: Quantiles,
     /// P(ready ≤ deadline), the meat going to a hold when tender.
     pub chance_ready: Option<f64>,
     /// P(ready ≤ deadline ≤ too far), the heat simply staying on.
@@ -252,11 +252,11 @@ pub struct Forecast {
     #[serde(skip_serializing_if = "Option::is_none")]
     pub inside: Option<Inside>,
     /// Tender-hours that are enough here.
-    pub enough_tender_h: f64,
+    pub enough_softening_h: f64,
     /// Tender-hours that are too far here.
-    pub too_far_tender_h: f64,
+    pub overcooked_softening_h: f64,
     /// Resistance × age × feed.
-    pub resistance: f64,
+    pub toughness: f64,
     /// Minutes until the liquid simmers on the hob, or the pot is at pressure; `null` if it does not come up.
     pub come_up_min: Option<f64>,
     /// Raw mass the forecast is for, kg.
@@ -296,7 +296,7 @@ impl Forecast {
             suitable: false,
             why: voice.render(why),
             ready_min: Quantiles::default(),
-            too_far_min: Quantiles::default(),
+            overcooked_min: Quantiles::default(),
             chance_ready: None,
             chance_in_window: None,
             parts: Vec::new(),
@@ -307,9 +307,9 @@ impl Forecast {
             curve: Vec::new(),
             explained: None,
             inside: None,
-            enough_tender_h: 0.0,
-            too_far_tender_h: 0.0,
-            resistance: 0.0,
+            enough_softening_h: 0.0,
+            overcooked_softening_h: 0.0,
+            toughness: 0.0,
             come_up_min: None,
             mass_kg: 0.0,
             pieces: 0,

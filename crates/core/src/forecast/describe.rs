@@ -91,13 +91,13 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Result<Forecast> {
     let median = &record.times;
     let ensemble = ensemble.unwrap_or_else(|| Weighted::one(median.clone()));
     let ready_min = quantiles(&ensemble.ready_s, &ensemble.weights);
-    let too_far_min = quantiles(&ensemble.too_far_s, &ensemble.weights);
+    let overcooked_min = quantiles(&ensemble.overcooked_s, &ensemble.weights);
     let [chance_ready, chance_in_window] = chances(case, &ensemble);
     let p50_s = ready_min.p50.map(|m| m * MINUTE_S);
     // What never gets tender in the cook's own time is told as it is when that time is over.
     let over_s = record.stage_ends_s.last().copied().filter(|s| s.is_finite());
     let at_ready = p50_s.or(over_s).map(|s| record.at(s).clone());
-    let last_s = f64::max(median.too_far_s.min(HORIZON_S), p50_s.unwrap_or(0.0));
+    let last_s = f64::max(median.overcooked_s.min(HORIZON_S), p50_s.unwrap_or(0.0));
     let shown = || record.frames.iter().filter(move |frame| frame.time_s <= last_s + curve_min * MINUTE_S);
     let inside = case.inside.then(|| inside(case, shown()));
     let under_pressure = case.stages.iter().any(|stage| stage.medium.facts().locked);
@@ -108,13 +108,13 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Result<Forecast> {
     let parts = parts(case, &ensemble);
     let voice = case.voice;
     let unpoured = notes::unpoured(case, &record.stage_ends_s);
-    let of_the_times = notes::of(case, &ready_min, &too_far_min, come_up_min, &parts);
+    let of_the_times = notes::of(case, &ready_min, &overcooked_min, come_up_min, &parts);
     let notes = case.notes.iter().cloned().chain(unpoured).chain(of_the_times);
     Ok(Forecast {
         suitable: true,
         why: voice.render(words::why(case, &ready_min, at_ready.as_ref(), pressure.as_ref())),
         ready_min,
-        too_far_min,
+        overcooked_min,
         chance_ready,
         chance_in_window,
         parts,
@@ -125,9 +125,9 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Result<Forecast> {
         curve: shown().map(point).collect(),
         explained: None,
         inside,
-        enough_tender_h: case.main().goal.enough,
-        too_far_tender_h: case.main().goal.too_far,
-        resistance: case.main().goal.resistance,
+        enough_softening_h: case.main().goal.enough,
+        overcooked_softening_h: case.main().goal.overcooked,
+        toughness: case.main().goal.toughness,
         come_up_min,
         mass_kg: case.mass_kg,
         pieces: case.pieces,
@@ -165,7 +165,7 @@ fn chances(case: &Case, ensemble: &Weighted) -> [Option<f64>; 2] {
     };
     [
         by(|cooks, i, deadline| cooks.ready_s[i] <= deadline),
-        by(|cooks, i, deadline| cooks.ready_s[i] <= deadline && deadline <= cooks.too_far_s[i]),
+        by(|cooks, i, deadline| cooks.ready_s[i] <= deadline && deadline <= cooks.overcooked_s[i]),
     ]
 }
 
@@ -175,7 +175,7 @@ fn inside<'a>(case: &Case, frames: impl Iterator<Item = &'a Frame>) -> Inside {
     Inside {
         radius: (1..=SHELLS).map(|i| i as f64 / SHELLS as f64).collect(),
         sides_mm: main.sides_m.map(|side| round_to(side * 1000.0, 1.0)),
-        enough: main.goal.enough / main.goal.resistance,
+        enough: main.goal.enough / main.goal.toughness,
         frames: frames.map(|frame| inside_frame(frame, main, case.voice)).collect(),
     }
 }
@@ -205,15 +205,15 @@ fn parts(case: &Case, ensemble: &Weighted) -> Vec<PartForecast> {
         .iter()
         .enumerate()
         .map(|(i, part)| {
-            let (ready_s, too_far_s): (Vec<f64>, Vec<f64>) =
-                ensemble.times.iter().map(|times| (times.parts[i].ready_s, times.parts[i].too_far_s)).unzip();
+            let (ready_s, overcooked_s): (Vec<f64>, Vec<f64>) =
+                ensemble.times.iter().map(|times| (times.parts[i].ready_s, times.parts[i].overcooked_s)).unzip();
             PartForecast {
                 cut: part.facts.cut,
                 name: case.voice.render(part.facts.cut.label()),
                 mass_kg: part.mass_kg,
                 pieces: part.pieces,
                 ready_min: quantiles(&ready_s, &ensemble.weights),
-                too_far_min: quantiles(&too_far_s, &ensemble.weights),
+                overcooked_min: quantiles(&overcooked_s, &ensemble.weights),
                 lift: 0,
             }
         })
@@ -253,7 +253,7 @@ fn point(frame: &Frame) -> CurvePoint {
         surface_c: round(frame.surface_c),
         medium_c: round(frame.medium_c),
         air_c: round(frame.air_c),
-        tender_h: round_to(frame.mean_dose, 0.0001),
+        softening_h: round_to(frame.mean_dose, 0.0001),
         liquid_l: fine(frame.liquid_l),
         steam_kg: fine(frame.steam_kg),
         juice_kg: fine(frame.left.juice_kg),
@@ -277,7 +277,7 @@ fn inside_frame(frame: &Frame, main: &Part, voice: Voice) -> InsideFrame {
     InsideFrame {
         min: round_to(frame.minutes(), 0.01),
         celsius: frame.celsius.iter().map(|t| round_to(*t, 0.1)).collect(),
-        tenderness: frame.dose.iter().map(|dose| round_to(dose / main.goal.resistance, 0.001)).collect(),
+        tenderness: frame.dose.iter().map(|dose| round_to(dose / main.goal.toughness, 0.001)).collect(),
         words: voice.render(say::inside(how)),
     }
 }

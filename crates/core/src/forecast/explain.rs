@@ -27,7 +27,7 @@ const WORTH_ASKING: f64 = 0.02;
 pub fn explain(case: &Case, drawn: &Update, answer: &Forecast) -> Result<Explained> {
     let width_min = answer.ready_min.p90.zip(answer.ready_min.p10).map(|(p90, p10)| p90 - p10);
     Ok(Explained {
-        goal: [answer.enough_tender_h, answer.too_far_tender_h].map(|hours| hours / answer.resistance),
+        goal: [answer.enough_softening_h, answer.overcooked_softening_h].map(|hours| hours / answer.toughness),
         bands: bands(case, drawn, answer)?,
         width_min,
         narrows: width_min.map_or(Vec::new(), |width| narrows(case, drawn, width)),
@@ -77,7 +77,7 @@ fn narrows(case: &Case, drawn: &Update, width_min: f64) -> Vec<Narrows> {
     let thickness = if guessed { say::narrow_thickness() } else { say::narrow_measured() };
     let facts = [
         ("thickness", thickness, meat(&|piece| piece.thickness.ln())),
-        ("animal", say::narrow_animal(), meat(&|piece| piece.resistance.ln())),
+        ("animal", say::narrow_animal(), meat(&|piece| piece.toughness.ln())),
         ("oven", say::narrow_oven(), if oven { share(&|i| member(i).oven_k) } else { 0.0 }),
         ("simmer", say::narrow_simmer(), share(&|i| member(i).pot_k)),
         ("pit", say::narrow_pit(), if pit { share(&|i| member(i).pit_k) } else { 0.0 }),
@@ -103,7 +103,7 @@ fn narrows(case: &Case, drawn: &Update, width_min: f64) -> Vec<Narrows> {
 fn rules(case: &Case, answer: &Forecast) -> Vec<Rule> {
     let mut rules = vec![middle_rule(case)];
     rules.extend(case.stages.iter().map(|stage| medium_rule(stage, case)));
-    rules.extend([tender_rule(case), too_far_rule(case)]);
+    rules.extend([tender_rule(case), overcooked_rule(case)]);
     rules.extend(juice_rule(case, answer));
     rules.extend(gelatin_rule(case, answer));
     rules.extend(liquid_rule(case, answer));
@@ -134,8 +134,8 @@ fn tender_rule(case: &Case) -> Rule {
     /// Temperatures at which an hour counts as one, a third of one, and four tender-hours, °C.
     const AN_HOUR_IS: [f64; 3] = [95.0, 82.0, 115.0];
     let main = case.main();
-    let resistance = main.goal.resistance;
-    let older = resistance / main.facts.resistance > 1.35;
+    let toughness = main.goal.toughness;
+    let older = toughness / main.facts.toughness > 1.35;
     let numbers = if older { say::tender_numbers_older } else { say::tender_numbers };
     let [reference, slow, fast] = AN_HOUR_IS.map(Temperature);
     let done = main.eaten_as.done();
@@ -143,23 +143,18 @@ fn tender_rule(case: &Case) -> Rule {
         case,
         say::tender(),
         say::tender_rule(reference, slow, fast),
-        numbers(
-            main.name(),
-            done,
-            main.eaten_as.enough(),
-            round_to(resistance, 0.01),
-            round_to(main.goal.enough, 0.01),
-        ),
-        say::tender_sure(Percent(main.facts.resistance_ln_sigma.exp() - 1.0)),
+        numbers(main.name(), done, main.eaten_as.enough(), round_to(toughness, 0.01), round_to(main.goal.enough, 0.01)),
+        say::tender_sure(Percent(main.facts.toughness_ln_sigma.exp() - 1.0)),
     )
 }
 
-fn too_far_rule(case: &Case) -> Rule {
+fn overcooked_rule(case: &Case) -> Rule {
     let main = case.main();
-    let numbers = if main.eaten_as == EatenAs::Slice { say::too_far_rule_sliced } else { say::too_far_rule_numbers };
-    let times = round_to(main.goal.too_far / main.goal.enough, 0.1);
-    let numbers = numbers(round_to(main.goal.too_far, 0.01), times);
-    rule(case, say::too_far(), say::too_far_rule(), numbers, say::too_far_rule_sure())
+    let numbers =
+        if main.eaten_as == EatenAs::Slice { say::overcooked_rule_sliced } else { say::overcooked_rule_numbers };
+    let times = round_to(main.goal.overcooked / main.goal.enough, 0.1);
+    let numbers = numbers(round_to(main.goal.overcooked, 0.01), times);
+    rule(case, say::overcooked(), say::overcooked_rule(), numbers, say::overcooked_rule_sure())
 }
 
 fn juice_rule(case: &Case, answer: &Forecast) -> Option<Rule> {

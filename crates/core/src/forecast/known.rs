@@ -31,7 +31,7 @@ pub struct Known {
     /// Logarithm of what the lid lets by against the usual.
     pub lid_ln: Option<Belief>,
     /// Logarithm of how tough this butcher's meat is against the usual.
-    pub resistance_ln: Option<Belief>,
+    pub toughness_ln: Option<Belief>,
 }
 
 impl From<Spread> for Belief {
@@ -51,7 +51,7 @@ impl Known {
             pot_k: or(self.pot_k, usual.pot_k),
             pit_k: or(self.pit_k, usual.pit_k),
             lid_ln: or(self.lid_ln, usual.lid_ln),
-            toughness_ln: self.resistance_ln.map(spread),
+            toughness_ln: self.toughness_ln.map(spread),
         }
     }
 }

@@ -27,7 +27,7 @@ pub fn unpoured(case: &Case, stage_ends_s: &[f64]) -> Option<Message> {
 pub fn of(
     case: &Case,
     ready: &Quantiles,
-    too_far: &Quantiles,
+    overcooked: &Quantiles,
     come_up_min: Option<f64>,
     parts: &[PartForecast],
 ) -> Vec<Message> {
@@ -46,13 +46,13 @@ pub fn of(
             say::never_for_some()
         });
     }
-    if too_far.p90.is_none() && ready.p10.is_some() {
-        notes.push(say::never_too_far());
+    if overcooked.p90.is_none() && ready.p10.is_some() {
+        notes.push(say::never_overcooked());
     }
-    if let (Some(far), Some(ready)) = (too_far.p50, ready.p50)
+    if let (Some(far), Some(ready)) = (overcooked.p50, ready.p50)
         && far < ready
     {
-        notes.push(say::too_far_before_ready());
+        notes.push(say::overcooked_before_ready());
     }
     if case.main().eaten_as == EatenAs::Slice && ready.p50.is_some() {
         notes.push(slicing(6.0));
@@ -78,11 +78,11 @@ pub fn price_of_boiling(request: &ForecastRequest, case: &Case, answer: &Forecas
     let heat = Heat::hob(Simmer::Gentle);
     let Ok(gentle) = (ForecastRequest { heat: Some(heat), ..request.clone() }).resolve() else { return Ok(None) };
     let times = median_times(&gentle.physics(), &case.how)?;
-    let Some((ready, far)) = answer.ready_min.p50.zip(answer.too_far_min.p50) else { return Ok(None) };
-    if times.too_far_s >= HORIZON_S {
+    let Some((ready, far)) = answer.ready_min.p50.zip(answer.overcooked_min.p50) else { return Ok(None) };
+    if times.overcooked_s >= HORIZON_S {
         return Ok(None);
     }
-    let (gentle_min, gentle_far) = (times.ready_s / MINUTE_S, times.too_far_s / MINUTE_S);
+    let (gentle_min, gentle_far) = (times.ready_s / MINUTE_S, times.overcooked_s / MINUTE_S);
     let (saves, leaves, instead) = (Span(gentle_min - ready), Span(far - ready), Span(gentle_far - gentle_min));
     Ok(Some(say::boiling_against_simmering(saves, leaves, instead)))
 }

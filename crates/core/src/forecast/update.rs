@@ -57,8 +57,8 @@ fn weigh(evidence: &[Evidence], samples: &[Vec<Sample>], members: usize) -> Weig
     for (found, samples) in evidence.iter().zip(samples) {
         let likely: Vec<f64> = samples.iter().map(|sample| found.log_likelihood(sample)).collect();
         // Less than one cook in fifty foretold it even faintly.
-        let foretold = likely.iter().filter(|log| **log > 0.05_f64.ln()).count();
-        surprising |= (foretold as f64) < 0.02 * members as f64;
+        let predicted = likely.iter().filter(|log| **log > 0.05_f64.ln()).count();
+        surprising |= (predicted as f64) < 0.02 * members as f64;
         let source = found.source();
         if !sources.iter().any(|(known, ..)| *known == source) {
             sources.push((source, 0, vec![0.0; members]));

@@ -15,7 +15,7 @@ pub struct Weighted {
     /// Ready, s, by member.
     pub ready_s: Vec<f64>,
     /// Too far, s, by member.
-    pub too_far_s: Vec<f64>,
+    pub overcooked_s: Vec<f64>,
     /// What became of each member.
     pub times: Vec<Times>,
     /// Weight of each member; they sum to one.
@@ -29,8 +29,8 @@ impl Weighted {
         for weight in &mut weights {
             *weight /= total;
         }
-        let (ready_s, too_far_s) = times.iter().map(|times| (times.ready_s, times.too_far_s)).unzip();
-        Self { ready_s, too_far_s, times, weights }
+        let (ready_s, overcooked_s) = times.iter().map(|times| (times.ready_s, times.overcooked_s)).unzip();
+        Self { ready_s, overcooked_s, times, weights }
     }
 
     /// The ensemble of one run.

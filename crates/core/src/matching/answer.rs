@@ -77,13 +77,13 @@ pub struct Choice {
     /// Latest start for the certainty, at the bench or with the fire; `null` where it never is tender.
     pub start_by: Option<Timestamp>,
     /// The meat meets the heat, if it starts as soon as someone is up.
-    pub met_heat_at: Timestamp,
+    pub heat_on_at: Timestamp,
     /// Lifting for the bell.
     pub lift_at: Timestamp,
     /// Tender, from the meat meeting the heat.
     pub ready_min: Quantiles,
     /// Gone too far.
-    pub too_far_min: Quantiles,
+    pub overcooked_min: Quantiles,
     /// Tender by P5, P10, … P95, min; `null` from where no cook gets there.
     pub ready_at_min: Vec<Option<f64>>,
     /// Time at pressure, where there is some.
@@ -282,7 +282,7 @@ pub struct Matched {
     /// One joint, two dinners.
     pub twice: Option<Twice>,
     /// Plates on the table.
-    pub bell: Timestamp,
+    pub serve_at: Timestamp,
     /// When it was asked.
     pub now: Timestamp,
     /// The chance asked for.

@@ -52,12 +52,12 @@ pub fn ask(block: &Block, best: &Plan) -> Result<Option<Ask>> {
         });
     }
     if one && main.facts.cut == Cut::StewingMix {
-        let (mixed, single) = (main.facts.resistance_ln_sigma, Cut::Chuck.facts().resistance_ln_sigma);
+        let (mixed, single) = (main.facts.toughness_ln_sigma, Cut::Chuck.facts().toughness_ln_sigma);
         asks.push(Ask {
             field: "cut".into(),
             question: case.voice.render(say::ask_muscle()),
             how: case.voice.render(say::ask_muscle_how()),
-            narrows_min: narrows(pieces().map(|piece| piece.resistance.ln()).collect(), mixed, single),
+            narrows_min: narrows(pieces().map(|piece| piece.toughness.ln()).collect(), mixed, single),
         });
     }
     if block.meat.age.is_none() {

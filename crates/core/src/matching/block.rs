@@ -26,7 +26,7 @@ const MEMBERS: u32 = 64;
 pub struct Block<'a> {
     pub kitchen: &'a Kitchen,
     pub now: Timestamp,
-    pub bell: Timestamp,
+    pub serve_at: Timestamp,
     pub certainty: f64,
     pub people: u32,
     /// Cooked meat on a plate, kg.
@@ -87,8 +87,11 @@ impl<'a> Block<'a> {
     pub fn new(request: &MatchRequest, kitchen: &'a Kitchen, clock: Timestamp) -> Result<Self> {
         let zone = zone("zone", request.zone.as_deref().unwrap_or(&kitchen.zone))?;
         let now = request.now.as_deref().map_or(Ok(clock), |text| instant("now", text, &zone))?;
-        let bell = request.bell.as_deref().map_or(Ok(plus_minutes(now, 600.0)), |text| instant("bell", text, &zone))?;
-        in_range("bell", minutes_between(now, bell) / 1440.0, -1.0, 60.0, Unit::DaysFromNow)?;
+        let serve_at = request
+            .serve_at
+            .as_deref()
+            .map_or(Ok(plus_minutes(now, 600.0)), |text| instant("serve_at", text, &zone))?;
+        in_range("serve_at", minutes_between(now, serve_at) / 1440.0, -1.0, 60.0, Unit::DaysFromNow)?;
         let certainty = in_range("certainty", request.certainty.unwrap_or(kitchen.certainty), 0.5, 0.99, Unit::None)?;
         let people = in_range("people", f64::from(request.people.unwrap_or(4)), 1.0, 200.0, Unit::None)? as u32;
         let served_kg = request.served.unwrap_or_default().portion_kg();
@@ -100,7 +103,7 @@ impl<'a> Block<'a> {
         let asleep = request.asleep.as_ref().unwrap_or(&kitchen.asleep);
         let away = request.away.as_deref().unwrap_or_default();
         // A long way may have to start days before the bell.
-        let (from, to) = (plus_minutes(now.min(bell), -4.0 * 1440.0), plus_minutes(bell.max(now), 1440.0));
+        let (from, to) = (plus_minutes(now.min(serve_at), -4.0 * 1440.0), plus_minutes(serve_at.max(now), 1440.0));
         let asleep_spans = spans("asleep", asleep, from, to, &zone)?;
         let mut busy = spans("away", away, from, to, &zone)?;
         busy.extend(&asleep_spans);
@@ -118,7 +121,7 @@ impl<'a> Block<'a> {
         Ok(Self {
             kitchen,
             now,
-            bell,
+            serve_at,
             certainty,
             people,
             portion_kg: portion_g / 1000.0,
@@ -130,7 +133,7 @@ impl<'a> Block<'a> {
             meat: meat.with_meat(request.meat()),
             certainty_given: request.certainty,
             unweighed_for: request.people.filter(|_| request.mass_kg.is_none() && request.pieces.is_none()),
-            bell_comes_twice: request.bell.as_ref().is_some_and(|text| comes_twice(text, &zone)),
+            bell_comes_twice: request.serve_at.as_ref().is_some_and(|text| comes_twice(text, &zone)),
             enough_for: None,
         })
     }
@@ -202,7 +205,7 @@ impl<'a> Block<'a> {
         Plan {
             name: self.kitchen.voice().render(dish_name(cut.unwrap_or(Cut::Chuck), method, forecast.parts.is_some())),
             people: self.people,
-            bell: self.bell,
+            serve_at: self.serve_at,
             certainty: self.certainty_given,
             prepare: if forecast.goes_in_frozen() { bench.of_frozen() } else { bench },
             forecast,

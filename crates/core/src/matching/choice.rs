@@ -48,9 +48,9 @@ pub fn choose(block: &Block, variant: Variant) -> Result<Choice> {
         lead_min: choice.lead_min,
         finishing_min: choice.finishing_min,
         ready: choice.ready_min,
-        too_far: choice.too_far_min,
+        overcooked: choice.overcooked_min,
     };
-    let soonest = needs.drawn(plus_minutes(choice.met_heat_at, -choice.lead_min), choice.lift_at);
+    let soonest = needs.drawn(plus_minutes(choice.heat_on_at, -choice.lead_min), choice.lift_at);
     let latest = needs.at_latest(choice.start_by, block.now, choice.lift_at);
     let slack_min = latest.as_ref().map_or(0.0, |latest| minutes_between(block.now, latest.begins));
     Ok(Choice { soonest: Some(soonest), latest, slack_min, ..choice })
@@ -70,7 +70,7 @@ struct Times {
     lead_min: f64,
     finishing_min: f64,
     lift_at: Timestamp,
-    met_heat_at: Timestamp,
+    heat_on_at: Timestamp,
     /// From the first moment it can meet the heat to the lifting, min.
     there_min: f64,
     ready: Quantiles,
@@ -87,8 +87,8 @@ impl Times {
     fn of(block: &Block, worked: &Worked, lead_min: f64) -> Self {
         let finishing_min = worked.durations.finishing_min();
         let hands = hands(worked, lead_min);
-        let lift_at = plus_minutes(block.bell, -finishing_min);
-        let met_heat_at = plus_minutes(earliest_free(block.now, &hands, &block.busy), lead_min);
+        let lift_at = plus_minutes(block.serve_at, -finishing_min);
+        let heat_on_at = plus_minutes(earliest_free(block.now, &hands, &block.busy), lead_min);
         let needed_min = worked.lift_min(block.certainty);
         let start_by = needed_min.map(|needed| {
             let latest = plus_minutes(lift_at, -(needed + lead_min));
@@ -98,7 +98,7 @@ impl Times {
         let (chance_left_on, hold_min) = start_by.map_or((0.0, 0.0), |start_by| {
             let over_min = minutes_between(plus_minutes(start_by, lead_min), lift_at);
             let over_s = over_min * 60.0;
-            let just_right = |i| ensemble.ready_s[i] <= over_s && over_s <= ensemble.too_far_s[i];
+            let just_right = |i| ensemble.ready_s[i] <= over_s && over_s <= ensemble.overcooked_s[i];
             let wait_min = over_min - worked.ready_min(0.5).unwrap_or(over_min);
             (chance(&ensemble.weights, just_right), wait_min.max(0.0))
         });
@@ -106,8 +106,8 @@ impl Times {
             lead_min,
             finishing_min,
             lift_at,
-            met_heat_at,
-            there_min: minutes_between(met_heat_at, lift_at),
+            heat_on_at,
+            there_min: minutes_between(heat_on_at, lift_at),
             ready: Quantiles { p10: worked.ready_min(0.1), p50: worked.ready_min(0.5), p90: worked.ready_min(0.9) },
             needed_min,
             start_by,
@@ -204,10 +204,10 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
         chance_ready,
         chance_left_on: times.chance_left_on,
         start_by: times.start_by,
-        met_heat_at: times.met_heat_at,
+        heat_on_at: times.heat_on_at,
         lift_at: times.lift_at,
         ready_min: times.ready,
-        too_far_min: forecast.too_far_min,
+        overcooked_min: forecast.overcooked_min,
         ready_at_min: (1..20).map(|i| worked.ready_min(f64::from(i) * 0.05)).collect(),
         at_pressure_min: forecast.at_pressure_min,
         pressure: forecast.pressure.clone(),
@@ -285,7 +285,7 @@ fn clashes(block: &Block, first: &Set, times: &Times) -> Vec<Message> {
             clashes.push(said(wants, Span(alone_min)));
         }
     }
-    if overlap_min(times.lift_at, block.bell, &block.busy) > 0.0 {
+    if overlap_min(times.lift_at, block.serve_at, &block.busy) > 0.0 {
         clashes.push(say::finishing_away());
     }
     clashes

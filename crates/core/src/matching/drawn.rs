@@ -24,11 +24,11 @@ pub struct Drawn {
     /// The work begins.
     pub begins: Timestamp,
     /// The meat meets the heat.
-    pub met_heat: Timestamp,
+    pub on_the_heat: Timestamp,
     /// Tender.
     pub ready: Instants,
     /// Gone too far, if the heat stays on.
-    pub too_far: Instants,
+    pub overcooked: Instants,
     /// Lifted.
     pub lift: Timestamp,
     /// Plates on the table.
@@ -41,22 +41,22 @@ pub(super) struct Needs {
     pub lead_min: f64,
     pub finishing_min: f64,
     pub ready: Quantiles,
-    pub too_far: Quantiles,
+    pub overcooked: Quantiles,
 }
 
 impl Needs {
     /// Begun at some moment, and lifted at another or once nine in ten are tender.
     pub fn drawn(self, begins: Timestamp, lift: Timestamp) -> Drawn {
-        let met_heat = plus_minutes(begins, self.lead_min);
-        let after = |minutes: Option<f64>| minutes.map(|minutes| plus_minutes(met_heat, minutes));
+        let on_the_heat = plus_minutes(begins, self.lead_min);
+        let after = |minutes: Option<f64>| minutes.map(|minutes| plus_minutes(on_the_heat, minutes));
         let instants = |of: Quantiles| Instants { p10: after(of.p10), p50: after(of.p50), p90: after(of.p90) };
         let ready = instants(self.ready);
         let lift = ready.p90.map_or(lift, |surely| lift.max(surely));
         Drawn {
             begins,
-            met_heat,
+            on_the_heat,
             ready,
-            too_far: instants(self.too_far),
+            overcooked: instants(self.overcooked),
             lift,
             plates: plus_minutes(lift, self.finishing_min),
         }

@@ -126,10 +126,10 @@ fn kitchen_of(request: &MatchRequest, kitchen: &Kitchen) -> Result<Kitchen> {
 fn assumed(request: &MatchRequest, block: &Block, lies: &Case) -> Vec<Assumed> {
     let voice = block.kitchen.voice();
     let mut assumed = Assumed::of(lies, |filled| OF_THE_MEAT.contains(&filled.name));
-    if let Some(text) = request.bell.as_ref().filter(|_| block.bell_comes_twice) {
+    if let Some(text) = request.serve_at.as_ref().filter(|_| block.bell_comes_twice) {
         assumed.push(Assumed {
-            field: "bell".into(),
-            name: voice.render(meal_words::assumed_name("bell")),
+            field: "serve_at".into(),
+            name: voice.render(meal_words::assumed_name("serve_at")),
             value: text.clone(),
             why: voice.render(meal_words::assumed_first_of_two()),
         });
@@ -169,7 +169,7 @@ impl Matched {
             price_per_kg: request.price_per_kg.or_else(|| block.prices.get(&request.cut?).copied()),
             verdict_from: VerdictFrom { fits: block.certainty, tight: TIGHT },
             on_the_block: None,
-            bell: block.bell,
+            serve_at: block.serve_at,
             now: block.now,
             certainty: block.certainty,
             portion_g: block.portion_kg * 1000.0,
@@ -283,7 +283,7 @@ fn helps(block: &Block, chain: &Choice, ways: &[Way]) -> bool {
     }
     if chain.id == "two.day_before" {
         // With a night between, only warming is left on the day.
-        return crate::clock::minutes_between(block.now, block.bell) >= DAY_BEFORE_H * 60.0;
+        return crate::clock::minutes_between(block.now, block.serve_at) >= DAY_BEFORE_H * 60.0;
     }
     // Smoke and then moisture: where the pit alone is slower or leaves less.
     let pit = ways.iter().find(|way| way.best.method == Method::Smoke);

@@ -24,10 +24,10 @@ fn key(choice: &Choice, sort: Sort) -> [f64; 2] {
     // Chances that differ by less than a cook could tell count as equal.
     let unsure = -(choice.chance_ready * 20.0).round();
     let tender_min = choice.ready_min.p50.unwrap_or(f64::INFINITY);
-    let plates_at = minutes_between(Timestamp::UNIX_EPOCH, choice.met_heat_at) + tender_min + choice.finishing_min;
+    let served_at = minutes_between(Timestamp::UNIX_EPOCH, choice.heat_on_at) + tender_min + choice.finishing_min;
     match sort {
         Sort::Surest => [unsure, f64::from(u8::from(choice.method != usual(choice)))],
-        Sort::Soonest => [plates_at, choice.hands_on_min],
+        Sort::Soonest => [served_at, choice.hands_on_min],
         Sort::LeastWork => [choice.hands_on_min, unsure],
         Sort::MostJuice => [-choice.yield_kg, choice.hands_on_min],
         Sort::RichestSauce => [-choice.body_pct * f64::from(u8::from(choice.sauce_l > 0.0)), choice.hands_on_min],

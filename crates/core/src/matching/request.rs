@@ -43,7 +43,7 @@ with_meat! {
         pub now: Option<String>,
         /// Plates on the table.
         #[schema(min_length = 1, max_length = 80)]
-        pub bell: Option<String>,
+        pub serve_at: Option<String>,
         /// IANA zone; the kitchen's where not given.
         #[schema(min_length = 1, max_length = 80)]
         pub zone: Option<String>,

@@ -33,7 +33,7 @@ pub fn short_of_time(choices: &[&Choice]) -> bool {
 /// What could be done sooner of one that is not there in time.
 pub fn hurried(block: &Block, lies: &Case, variant: &Variant, slow: &Choice) -> Vec<Variant> {
     let p50 = slow.ready_min.p50.unwrap_or(f64::INFINITY);
-    let there_min = crate::clock::minutes_between(block.now, block.bell);
+    let there_min = crate::clock::minutes_between(block.now, block.serve_at);
     let hopeless = slow.lead_min + p50 + slow.finishing_min > HOPELESS * there_min;
     if slow.verdict == Verdict::Unsuitable || variant.two_stage || variant.loads > 1 || hopeless {
         return Vec::new();

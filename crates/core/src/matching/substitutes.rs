@@ -29,7 +29,7 @@ fn apart(a: &CutFacts, b: &CutFacts) -> f64 {
             DryRisk::High => 2.0,
         }
     };
-    2.5 * ratio(a.resistance, b.resistance)
+    2.5 * ratio(a.toughness, b.toughness)
         + ratio(a.collagen_pct, b.collagen_pct)
         + (a.fat_pct - b.fat_pct).abs() / 15.0
         + (a.bone_pct - b.bone_pct).abs() / 25.0

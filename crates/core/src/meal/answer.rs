@@ -77,11 +77,11 @@ pub struct DishHours {
     /// The first thing to do for it.
     pub start_at: Timestamp,
     /// The meat meets the heat.
-    pub met_heat_at: Timestamp,
+    pub heat_on_at: Timestamp,
     /// It is lifted, and its finishing begins.
     pub lift_at: Timestamp,
     /// Plates.
-    pub serve_at: Timestamp,
+    pub served_at: Timestamp,
     /// The chance it was made for.
     pub certainty: f64,
     /// One plain sentence.
@@ -139,9 +139,9 @@ pub enum WayChange {
         plan: Box<Plan>,
     },
     /// The bell.
-    Bell {
+    ServeAt {
         /// Plates on the table.
-        bell: Timestamp,
+        serve_at: Timestamp,
     },
     /// One thing more to work with.
     Borrow {
@@ -163,9 +163,9 @@ pub struct WayOut {
     /// What it costs.
     pub trade: String,
     /// Plates on the table then.
-    pub plates_at: Timestamp,
+    pub served_at: Timestamp,
     /// Whether that meets the bell with nothing broken.
-    pub meets_bell: bool,
+    pub on_time: bool,
     /// The change.
     pub change: WayChange,
 }
@@ -206,7 +206,7 @@ pub struct MealSheet {
     /// When each dish is tender.
     pub ready: Vec<Ready>,
     /// When each goes too far if the heat simply stays on.
-    pub too_far: Vec<Ready>,
+    pub overcooked: Vec<Ready>,
     /// Minutes the plates come after the bell; 0 when it is met.
     pub late_min: f64,
     /// What can't be kept.
@@ -222,9 +222,9 @@ pub struct MealSheet {
     /// The first thing to do.
     pub start_at: Timestamp,
     /// Plates on the table: the bell, or later.
-    pub serve_at: Timestamp,
+    pub served_at: Timestamp,
     /// The bell asked for.
-    pub bell: Timestamp,
+    pub serve_at: Timestamp,
     /// As of.
     pub now: Timestamp,
     /// The zone that local times are read in.

@@ -29,7 +29,7 @@ fn reason(courses: &[&Course], placed: &Placed, cancel: &Cancel) -> Result<Messa
     if let Some((dish, alone)) = slowest.filter(|(_, alone)| placing.late - alone <= AS_LATE)
         && let Some(now) = placed.frame.now
     {
-        let needs = minutes_between(now, placed.frame.bell) + f64::from(*alone);
+        let needs = minutes_between(now, placed.frame.serve_at) + f64::from(*alone);
         return Ok(say::late_alone(Message::text(courses[*dish].plan.name.clone()), Span(needs)));
     }
     let mut one_more = None;

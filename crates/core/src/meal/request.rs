@@ -128,7 +128,7 @@ impl AskedDish {
     ///
     /// # Errors
     /// Names the field that can't be used.
-    pub fn plan(&self, number: usize, bell: Timestamp, voice: ergastic_words::Voice) -> Result<Plan> {
+    pub fn plan(&self, number: usize, serve_at: Timestamp, voice: ergastic_words::Voice) -> Result<Plan> {
         let name = self.name.clone().unwrap_or_else(|| voice.render(ergastic_words::meal::dish(number as u32)));
         check_name("name", &name, 80)?;
         let people = self.people.unwrap_or(4);
@@ -139,7 +139,7 @@ impl AskedDish {
         Ok(Plan {
             name,
             people,
-            bell,
+            serve_at,
             certainty: self.certainty,
             forecast: self.forecast.clone(),
             prepare,
@@ -209,7 +209,7 @@ pub struct SheetRequest {
     pub zone: Option<String>,
     /// Plates on the table; a local time is read in `zone`.
     #[schema(min_length = 1, max_length = 80)]
-    pub bell: String,
+    pub serve_at: String,
     /// Now.
     #[serde(default)]
     #[schema(min_length = 1, max_length = 80)]

@@ -185,24 +185,24 @@ fn answer(
     gave_way: Vec<super::answer::GaveWay>,
 ) -> Result<MealSheet> {
     let voice = table.voice();
-    let cooked = (0..courses.len()).filter_map(|i| Some(table.cook_of(i)?.serve_at));
-    let serve_at = cooked.fold(placed.serve_at(), Timestamp::max);
-    let start_at = dishes.iter().flatten().map(|task| task.start).min().unwrap_or(serve_at);
-    let clock_changes = changes(&table.zone, start_at.min(table.now), serve_at, voice);
+    let cooked = (0..courses.len()).filter_map(|i| Some(table.cook_of(i)?.served_at));
+    let served_at = cooked.fold(placed.served_at(), Timestamp::max);
+    let start_at = dishes.iter().flatten().map(|task| task.start).min().unwrap_or(served_at);
+    let clock_changes = changes(&table.zone, start_at.min(table.now), served_at, voice);
     let tasks = in_order(table, courses, dishes, &clock_changes);
     let bands: Vec<_> = courses
         .iter()
         .zip(dishes)
         .enumerate()
         .map(|(i, (course, list))| match table.cook_of(i) {
-            Some(cook) => (cook.ready.clone(), cook.too_far.clone()),
-            None => band(course, list, serve_at),
+            Some(cook) => (cook.ready.clone(), cook.overcooked.clone()),
+            None => band(course, list, served_at),
         })
         .collect();
     let hours =
-        courses.iter().zip(dishes).enumerate().map(|(i, (course, list))| hours(table, i, course, list, serve_at));
-    let late_min = minutes_between(table.bell, serve_at).max(0.0).ceil();
-    let shut = placed.frame.shut.iter().filter(|away| away.end > start_at && away.begin < serve_at);
+        courses.iter().zip(dishes).enumerate().map(|(i, (course, list))| hours(table, i, course, list, served_at));
+    let late_min = minutes_between(table.serve_at, served_at).max(0.0).ceil();
+    let shut = placed.frame.shut.iter().filter(|away| away.end > start_at && away.begin < served_at);
     let things = courses.iter().zip(dishes).flat_map(|(course, list)| taken(&course.plan, &table.kitchen, list));
     let why = match (late_min > 0.0, courses.len()) {
         (true, _) => say::why_late(Span(late_min)),
@@ -212,7 +212,7 @@ fn answer(
     Ok(MealSheet {
         dishes: hours.collect(),
         ready: bands.iter().map(|(ready, _)| ready.clone()).collect(),
-        too_far: bands.into_iter().map(|(_, too_far)| too_far).collect(),
+        overcooked: bands.into_iter().map(|(_, overcooked)| overcooked).collect(),
         late_min,
         conflicts: conflicts(table, courses, placed, dishes, late_min)?,
         ways_out: if table.only_tried { Vec::new() } else { ways_out(table, courses, placed)? },
@@ -220,8 +220,8 @@ fn answer(
         clock_changes,
         things: things.collect(),
         start_at,
-        serve_at,
-        bell: table.bell,
+        served_at,
+        serve_at: table.serve_at,
         now: table.now,
         zone: table.kitchen.zone.clone(),
         shut: shut.map(|away| Window { from: away.begin, to: away.end }).collect(),
@@ -284,13 +284,13 @@ fn whose(tasks: &mut [MealTask], table: &Table) {
 }
 
 /// When a dish is tender, and when it goes too far.
-fn band(course: &Course, list: &[Task], serve_at: Timestamp) -> (crate::sheet::Ready, crate::sheet::Ready) {
-    let met = begins(list, TaskId::Simmer).unwrap_or(serve_at);
-    let lift = begins(list, course.steps.lifted()).unwrap_or(serve_at);
+fn band(course: &Course, list: &[Task], served_at: Timestamp) -> (crate::sheet::Ready, crate::sheet::Ready) {
+    let met = begins(list, TaskId::Simmer).unwrap_or(served_at);
+    let lift = begins(list, course.steps.lifted()).unwrap_or(served_at);
     course.worked.bands(&course.plan.name, met, lift)
 }
 
-fn hours(table: &Table, i: usize, course: &Course, list: &[Task], serve_at: Timestamp) -> DishHours {
+fn hours(table: &Table, i: usize, course: &Course, list: &[Task], served_at: Timestamp) -> DishHours {
     let finishing_min = course.worked.durations.finishing_min();
     let certainty = table.certainty[i];
     let why = told::why(Share(certainty), Span(course.ready_min), Span(finishing_min));
@@ -299,10 +299,10 @@ fn hours(table: &Table, i: usize, course: &Course, list: &[Task], serve_at: Time
     DishHours {
         dish: course.plan.name.clone(),
         number: i as u32 + 1,
-        start_at: list.iter().map(|task| task.start).min().unwrap_or(serve_at),
-        met_heat_at: begins(list, TaskId::Simmer).unwrap_or(serve_at),
-        lift_at: begins(list, course.steps.lifted()).unwrap_or(serve_at),
-        serve_at,
+        start_at: list.iter().map(|task| task.start).min().unwrap_or(served_at),
+        heat_on_at: begins(list, TaskId::Simmer).unwrap_or(served_at),
+        lift_at: begins(list, course.steps.lifted()).unwrap_or(served_at),
+        served_at,
         certainty,
         why: course.worked.case.voice.render(why),
         cautions,

@@ -112,9 +112,9 @@ pub(super) fn place(table: &Table, courses: &[&Course], tries: usize) -> Result<
         fixed.extend(pins(&course.plan).map(|(task, at)| (dish, task, at)));
     }
     let shut = merged([shorter(&table.asleep, f64::from(table.terms.less_sleep_min)), table.away.clone()].concat());
-    let nights = courses.first().map(|course| crate::sheet::nights(&course.worked, table.bell)).unwrap_or_default();
+    let nights = courses.first().map(|course| crate::sheet::nights(&course.worked, table.serve_at)).unwrap_or_default();
     let frame = Frame {
-        bell: table.bell,
+        serve_at: table.serve_at,
         now: Some(table.now),
         stock,
         shut,
@@ -148,8 +148,8 @@ impl Placed {
         tasks(&course.steps, named, self.firsts[dish], &self.placing, &self.frame, course.worked.case.voice)
     }
 
-    pub fn serve_at(&self) -> Timestamp {
-        plus_minutes(self.frame.bell, f64::from(self.placing.late))
+    pub fn served_at(&self) -> Timestamp {
+        plus_minutes(self.frame.serve_at, f64::from(self.placing.late))
     }
 }
 

@@ -33,7 +33,7 @@ pub(super) struct Terms {
 pub(super) struct Table {
     pub kitchen: Kitchen,
     pub zone: TimeZone,
-    pub bell: Timestamp,
+    pub serve_at: Timestamp,
     pub now: Timestamp,
     /// When nobody is up, as usual.
     pub asleep: Vec<Stretch>,
@@ -101,12 +101,12 @@ fn fill_kitchen(request: &SheetRequest, kitchen: &mut Kitchen, assumed: &mut Ass
 }
 
 /// Each dish as a plan, in a vessel of its own.
-fn plans(request: &SheetRequest, kitchen: &Kitchen, bell: Timestamp) -> Result<Vec<Plan>> {
+fn plans(request: &SheetRequest, kitchen: &Kitchen, serve_at: Timestamp) -> Result<Vec<Plan>> {
     let voice = kitchen.voice();
     let mut plans = Vec::new();
     for (i, dish) in request.dishes.iter().enumerate() {
         let here = format!("dishes[{i}]");
-        let plan = dish.plan(i + 1, bell, voice).map_err(|error| error.within(&here))?;
+        let plan = dish.plan(i + 1, serve_at, voice).map_err(|error| error.within(&here))?;
         plans.push(plan);
     }
     own_vessels(&mut plans, kitchen);
@@ -140,22 +140,23 @@ impl Table {
                 now
             }
         };
-        let bell = instant("bell", &request.bell, &in_zone)?;
+        let serve_at = instant("serve_at", &request.serve_at, &in_zone)?;
         check_instant("now", now)?;
-        check_instant("bell", bell)?;
-        if comes_twice(&request.bell, &in_zone) {
-            assumed.with("bell", Message::text(request.bell.clone()), say::assumed_first_of_two());
+        check_instant("serve_at", serve_at)?;
+        if comes_twice(&request.serve_at, &in_zone) {
+            assumed.with("serve_at", Message::text(request.serve_at.clone()), say::assumed_first_of_two());
         }
-        in_range("bell", minutes_between(now, bell) / 1440.0, BELL_DAYS[0], BELL_DAYS[1], Unit::DaysFromNow)?;
+        in_range("serve_at", minutes_between(now, serve_at) / 1440.0, BELL_DAYS[0], BELL_DAYS[1], Unit::DaysFromNow)?;
         fill_kitchen(request, &mut kitchen, &mut assumed)?;
-        let (from, to) = (plus_minutes(bell.min(now), -FURTHEST_MIN), plus_minutes(bell.max(now), 4.0 * 1440.0));
+        let (from, to) =
+            (plus_minutes(serve_at.min(now), -FURTHEST_MIN), plus_minutes(serve_at.max(now), 4.0 * 1440.0));
         let asleep = spans("asleep", &kitchen.asleep, from, to, &in_zone)?;
         let away = spans("away", request.away.as_deref().unwrap_or_default(), from, to, &in_zone)?;
-        let plans = plans(request, &kitchen, bell)?;
+        let plans = plans(request, &kitchen, serve_at)?;
         let certainty = plans.iter().map(|plan| plan.certainty(&kitchen)).collect();
         let mut table = Self {
             zone: in_zone,
-            bell,
+            serve_at,
             now,
             asleep,
             away,
@@ -181,16 +182,19 @@ impl Table {
     /// # Errors
     /// Names the field that can't be used.
     pub fn of_plans(plans: &[Plan], kitchen: &Kitchen, now: Timestamp) -> Result<Self> {
-        let bell =
-            plans.first().map(|plan| plan.bell).ok_or_else(|| Error::missing("dishes", errors::at_least_one_dish()))?;
+        let serve_at = plans
+            .first()
+            .map(|plan| plan.serve_at)
+            .ok_or_else(|| Error::missing("dishes", errors::at_least_one_dish()))?;
         let in_zone = zone("zone", &kitchen.zone)?;
-        let (from, to) = (plus_minutes(bell.min(now), -FURTHEST_MIN), plus_minutes(bell.max(now), 4.0 * 1440.0));
+        let (from, to) =
+            (plus_minutes(serve_at.min(now), -FURTHEST_MIN), plus_minutes(serve_at.max(now), 4.0 * 1440.0));
         let asleep = spans("asleep", &kitchen.asleep, from, to, &in_zone)?;
-        let mut own: Vec<Plan> = plans.iter().map(|plan| Plan { bell, ..plan.clone() }).collect();
+        let mut own: Vec<Plan> = plans.iter().map(|plan| Plan { serve_at, ..plan.clone() }).collect();
         own_vessels(&mut own, kitchen);
         Ok(Self {
             zone: in_zone,
-            bell,
+            serve_at,
             now,
             asleep,
             away: Vec::new(),

@@ -29,9 +29,9 @@ pub struct UnderWay {
     /// When it is tender.
     pub ready: Ready,
     /// When it goes too far if the heat simply stays on.
-    pub too_far: Ready,
+    pub overcooked: Ready,
     /// Plates on the table.
-    pub serve_at: Timestamp,
+    pub served_at: Timestamp,
 }
 
 impl UnderWay {

@@ -8,7 +8,7 @@ use super::table::{Table, Terms};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::{Result, unless_refused};
 use crate::plan::Borrowed;
-use crate::sheet::{Met, TO_DECIDE_MIN, changes_that_help, later_bell};
+use crate::sheet::{Met, TO_DECIDE_MIN, changes_that_help, later_serving};
 
 /// Sleep that is borrowed, min.
 const BORROWED_SLEEP_MIN: u32 = 60;
@@ -26,7 +26,7 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> R
     let voice = table.voice();
     let mut found = Vec::new();
     let mut told = |text: Message, trade: Message, tried: Placed, change: WayChange| {
-        let sooner = minutes_between(tried.serve_at(), placed.serve_at());
+        let sooner = minutes_between(tried.served_at(), placed.served_at());
         let fewer = placed.placing.broken.len() as i64 - tried.placing.broken.len() as i64;
         if sooner < HELPS_FROM_MIN && (fewer <= 0 || sooner < 0.0) {
             return;
@@ -36,8 +36,8 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> R
             WayOut {
                 text: voice.render(text),
                 trade: voice.render(trade),
-                plates_at: tried.serve_at(),
-                meets_bell: tried.placing.late <= 0 && tried.placing.broken.is_empty(),
+                served_at: tried.served_at(),
+                on_time: tried.placing.late <= 0 && tried.placing.broken.is_empty(),
                 change,
             },
         ));
@@ -59,19 +59,19 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> R
     found.sort_by(|a, b| a.0.total_cmp(&b.0));
     let mut ways: Vec<WayOut> = found.into_iter().map(|(_, way)| way).take(MAX_TOLD).collect();
     if placed.placing.late > 0 {
-        let bell = later_bell(placed.serve_at(), |bell| {
-            let later = Table { bell, now: plus_minutes(table.now, TO_DECIDE_MIN), ..table.clone() };
+        let serve_at = later_serving(placed.served_at(), |serve_at| {
+            let later = Table { serve_at, now: plus_minutes(table.now, TO_DECIDE_MIN), ..table.clone() };
             Ok(match place(&later, courses, 0)?.placing {
                 placing if placing.late > 0 => Met::Late,
                 placing => Met::kept(placing.broken.is_empty()),
             })
         })?;
         ways.push(WayOut {
-            text: voice.render(ergastic_words::sheet::later_bell()),
-            trade: voice.render(ergastic_words::sheet::later_bell_trade()),
-            plates_at: bell,
-            meets_bell: false,
-            change: WayChange::Bell { bell },
+            text: voice.render(ergastic_words::sheet::later_serving()),
+            trade: voice.render(ergastic_words::sheet::later_serving_trade()),
+            served_at: serve_at,
+            on_time: false,
+            change: WayChange::ServeAt { serve_at },
         });
     }
     Ok(ways)

@@ -107,7 +107,7 @@ fn tried(request: &ForecastRequest, chosen: &Heat, setting: Setting, voice: Voic
         loss_l: ready_min.map_or(0.0, |min| along(&found.curve, min, |point| point.steam_kg)),
         juice_kg: found.juice_lost_kg,
         yield_kg: found.yield_kg,
-        window_min: found.too_far_min.p50.zip(ready_min).map(|(far, ready)| far - ready),
+        window_min: found.overcooked_min.p50.zip(ready_min).map(|(far, ready)| far - ready),
         breaks_up: heat.simmer == Some(Simmer::Boil),
         heat,
     })

@@ -141,26 +141,26 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
     let (asked, true_height_m) = with_room(&dish.forecast);
     let request = ForecastRequest { inside: None, explain: None, ..bench.in_the_pot(&asked) };
     let case = request.resolve()?;
-    let foretold = forecast(&request)?;
-    let hours = bench.hours.or(foretold.ready_min.p50.map(|min| min / 60.0)).unwrap_or(NEVER_H);
+    let predicted = forecast(&request)?;
+    let hours = bench.hours.or(predicted.ready_min.p50.map(|min| min / 60.0)).unwrap_or(NEVER_H);
     let wet = case.stages.iter().any(|stage| stage.medium.is_pot());
     let base_l = if wet { pot::base_l(bench, case.liquid_l) } else { 0.0 };
-    let salt = salt::salt(&case, bench, &foretold, hours, base_l);
-    let seasoning = Seasoning::of(&case, bench, &foretold, hours, dish.target == Target::Glaze);
+    let salt = salt::salt(&case, bench, &predicted, hours, base_l);
+    let seasoning = Seasoning::of(&case, bench, &predicted, hours, dish.target == Target::Glaze);
     let stop_at_l = seasoning.as_ref().map_or(0.0, |s| s.stop_at_l);
-    let pot = pot::pot(&case, bench, &foretold, stop_at_l, hours, true_height_m.unwrap_or(case.pot().height_m));
+    let pot = pot::pot(&case, bench, &predicted, stop_at_l, hours, true_height_m.unwrap_or(case.pot().height_m));
     let browned = case.first().medium.is_pot() || dish.seared_anyway;
     let sear = if browned { sear::sear(&case, bench, kitchen) } else { SearPlan::none() };
-    let yield_kg = f64::max(0.0, pot::along(&foretold.curve, hours * 60.0, |point| point.yield_kg));
+    let yield_kg = f64::max(0.0, pot::along(&predicted.curve, hours * 60.0, |point| point.yield_kg));
     let trimmed = trim::trimmed(&case, bench, price_per_kg, people, yield_kg);
     let balance = pot.as_ref().map(|pot| balance::balance(bench, &pot.poured, hours, people, pot.left_l, case.voice));
-    let later = goes_in_later(bench, &case, &foretold, hours);
+    let later = goes_in_later(bench, &case, &predicted, hours);
     let (coals, schools) =
         (dial::coal_ring(&case, hours * 60.0), schools::schools(&case, &request, bench, kitchen, wet)?);
     let laid = Laid {
         case: &case,
         bench,
-        forecast: &foretold,
+        forecast: &predicted,
         trimmed: &trimmed,
         salt: &salt,
         seasoning: seasoning.as_ref(),
@@ -183,8 +183,8 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
         take_out: later::taken_out(bench, &case),
         shopping,
         hours,
-        assumed: foretold.assumed.clone(),
-        forecast: foretold,
+        assumed: predicted.assumed.clone(),
+        forecast: predicted,
         sear,
         pot,
         salt,
@@ -196,8 +196,8 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
 }
 
 /// What goes in on the way, at the heat it meets.
-fn goes_in_later(bench: &Prepare, case: &Case, foretold: &Forecast, hours: f64) -> Vec<LaterAnswer> {
-    let medium_c = pot::along(&foretold.curve, hours * 60.0, |point| point.medium_c).clamp(40.0, case.boil_c);
+fn goes_in_later(bench: &Prepare, case: &Case, predicted: &Forecast, hours: f64) -> Vec<LaterAnswer> {
+    let medium_c = pot::along(&predicted.curve, hours * 60.0, |point| point.medium_c).clamp(40.0, case.boil_c);
     later::later(bench, medium_c, hours * 60.0, case.last().medium.facts().locked, case.voice)
 }
 
@@ -275,9 +275,9 @@ impl Prepare {
 
     /// What goes in before the meat is lifted, with the minutes it needs in this pot. What only goes on the plate is left
     /// out.
-    pub(crate) fn additions(&self, case: &Case, foretold: &Forecast) -> Vec<(Addition, f64)> {
-        let end_min = foretold.ready_min.p50.unwrap_or(NEVER_H * 60.0);
-        let medium_c = pot::along(&foretold.curve, end_min, |point| point.medium_c).clamp(40.0, case.boil_c);
+    pub(crate) fn additions(&self, case: &Case, predicted: &Forecast) -> Vec<(Addition, f64)> {
+        let end_min = predicted.ready_min.p50.unwrap_or(NEVER_H * 60.0);
+        let medium_c = pot::along(&predicted.curve, end_min, |point| point.medium_c).clamp(40.0, case.boil_c);
         let all = later::later(self, medium_c, end_min, false, case.voice);
         all.into_iter().filter(|thing| thing.done_min > 0.0).map(|thing| (thing.what, thing.done_min)).collect()
     }

@@ -25,7 +25,7 @@ pub struct Sheet {
     /// When each dish is tender.
     pub ready: Vec<Ready>,
     /// When each goes too far if the heat simply stays on.
-    pub too_far: Vec<Ready>,
+    pub overcooked: Vec<Ready>,
     /// Minutes the plates come after the bell, at the certainty asked for; 0 when it is met.
     pub late_min: f64,
     /// The things of the kitchen that it takes, and from when to when.
@@ -35,13 +35,13 @@ pub struct Sheet {
     /// The first thing to do.
     pub start_at: Timestamp,
     /// The meat meets the heat.
-    pub met_heat_at: Timestamp,
+    pub heat_on_at: Timestamp,
     /// The meat is lifted and the finishing begins.
     pub lift_at: Timestamp,
     /// Plates on the table: the bell, or later by `late_min`.
-    pub serve_at: Timestamp,
+    pub served_at: Timestamp,
     /// The bell asked for.
-    pub bell: Timestamp,
+    pub serve_at: Timestamp,
     /// The chance it was made for.
     pub certainty: f64,
     /// Minutes from lifting to plates.
@@ -94,17 +94,17 @@ fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> R
     let durations = &worked.durations;
     let finishing = durations.finishing_min();
     let ready_min = needed_min(worked, plan, kitchen)?;
-    let Laid { tasks, met_heat_at, lift_at, serve_at, mut conflicts } =
+    let Laid { tasks, heat_on_at, lift_at, served_at, mut conflicts } =
         lay_back(plan, worked, kitchen, ready_min, now)?;
-    let wanted_lift = plus_minutes(plan.bell, -finishing);
-    let late_min = minutes_between(plan.bell, serve_at).max(0.0).ceil();
-    let (ready, too_far) = worked.bands(&plan.name, met_heat_at, lift_at);
+    let wanted_lift = plus_minutes(plan.serve_at, -finishing);
+    let late_min = minutes_between(plan.serve_at, served_at).max(0.0).ceil();
+    let (ready, overcooked) = worked.bands(&plan.name, heat_on_at, lift_at);
     conflicts.extend(short(plan, kitchen, &tasks, worked.case.voice));
     let remedies = if late_min > 0.0 {
         conflicts.push(Conflict {
             tasks: vec![TaskId::Braise, TaskId::Serve],
             text: worked.case.voice.render(say::too_late(
-                Share(worked.chance_within(minutes_between(met_heat_at, wanted_lift))),
+                Share(worked.chance_within(minutes_between(heat_on_at, wanted_lift))),
                 Share(certainty),
                 Span(late_min),
             )),
@@ -122,16 +122,16 @@ fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> R
     cautions.extend(durations.cautions.clone());
     Ok(Sheet {
         things: taken(plan, kitchen, &tasks),
-        start_at: tasks.iter().map(|task| task.start).min().unwrap_or(met_heat_at),
+        start_at: tasks.iter().map(|task| task.start).min().unwrap_or(heat_on_at),
         tasks,
         ready: vec![ready],
-        too_far: vec![too_far],
+        overcooked: vec![overcooked],
         late_min,
         conflicts,
-        met_heat_at,
+        heat_on_at,
         lift_at,
-        serve_at,
-        bell: plan.bell,
+        served_at,
+        serve_at: plan.serve_at,
         certainty,
         finishing_min: finishing,
         remedies,

@@ -126,7 +126,7 @@ fn one(names: &Names, placing: &Placing, broken: &Broken, voice: Voice) -> (Vec<
             };
             (vec![*job, *then], said)
         }
-        Broken::EarlyForTheBell { job, minutes } => {
+        Broken::EarlyForServing { job, minutes } => {
             (vec![*job], say::early_for_the_bell(Span(f64::from(*minutes)), names.what(*job)))
         }
         Broken::CutShort { job, then, missing } => {

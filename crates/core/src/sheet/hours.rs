@@ -28,7 +28,7 @@ const LEFT_ALONE: f64 = 1.0;
 /// When and where all of it is to be placed.
 pub(crate) struct Frame {
     /// Plates on the table.
-    pub bell: Timestamp,
+    pub serve_at: Timestamp,
     /// Nothing can start before this, if anything.
     pub now: Option<Timestamp>,
     /// What there is to work with.
@@ -64,11 +64,11 @@ impl TakenSpan {
 impl Frame {
     /// Minutes from the bell.
     fn minute(&self, at: Timestamp) -> Minute {
-        minutes_between(self.bell, at).round().clamp(-1e8, 1e8) as Minute
+        minutes_between(self.serve_at, at).round().clamp(-1e8, 1e8) as Minute
     }
 
     fn spans(&self, stretches: &[Stretch]) -> Vec<Span> {
-        let of = |at, round: fn(f64) -> f64| round(minutes_between(self.bell, at)).clamp(-1e8, 1e8) as Minute;
+        let of = |at, round: fn(f64) -> f64| round(minutes_between(self.serve_at, at)).clamp(-1e8, 1e8) as Minute;
         stretches.iter().map(|s| Span { from: of(s.begin, f64::floor), to: of(s.end, f64::ceil) }).collect()
     }
 }
@@ -105,8 +105,8 @@ pub(crate) fn problem(dishes: &[&Steps], frame: &Frame) -> Problem {
         nights: frame.spans(&frame.nights),
         now: frame
             .now
-            .map_or(Minute::MIN / 4, |now| minutes_between(frame.bell, now).ceil().clamp(-1e8, 1e8) as Minute),
-        clock: frame.bell.as_second().div_euclid(60).rem_euclid(60) as Minute,
+            .map_or(Minute::MIN / 4, |now| minutes_between(frame.serve_at, now).ceil().clamp(-1e8, 1e8) as Minute),
+        clock: frame.serve_at.as_second().div_euclid(60).rem_euclid(60) as Minute,
         late_price: frame.late_price,
         ..Problem::default()
     };
@@ -152,7 +152,7 @@ pub(crate) fn problem(dishes: &[&Steps], frame: &Frame) -> Problem {
 
 /// Everything that a placing takes, for what is placed after it.
 pub(crate) fn taken_spans(problem: &Problem, placing: &Placing, frame: &Frame) -> Vec<TakenSpan> {
-    let at = |minute: Minute| plus_minutes(frame.bell, f64::from(minute));
+    let at = |minute: Minute| plus_minutes(frame.serve_at, f64::from(minute));
     let of = |kind, setting, from: Minute, to: Minute| TakenSpan {
         kind,
         setting,
@@ -185,7 +185,7 @@ fn job(block: &Block, index: &Index, dish: usize) -> Job {
         takes.push(Take { kind: *thing as usize, setting: *setting, span });
     }
     let place = match &block.place {
-        Where::Bell => Place::Bell { price: PLATE_WAITS.0, most: PLATE_WAITS.1, beyond: PLATE_WAITS.2 },
+        Where::ServeAt => Place::ServeAt { price: PLATE_WAITS.0, most: PLATE_WAITS.1, beyond: PLATE_WAITS.2 },
         Where::Near { step, at, earlier, later, price } => match index.edge(dish, *step) {
             Some(edge) => {
                 let to = Edge { at: edge.at + at, ..edge };
@@ -248,7 +248,7 @@ pub(crate) fn tasks(
             let step = block.step(*id).filter(|_| *of == dish.1)?;
             Some(plus_minutes(*at, -f64::from(step.at)))
         });
-        let begins = exact.unwrap_or_else(|| plus_minutes(frame.bell, f64::from(start)));
+        let begins = exact.unwrap_or_else(|| plus_minutes(frame.serve_at, f64::from(start)));
         let mut before = None;
         for step in &block.steps {
             told.step(step, begins, squeezed, before);

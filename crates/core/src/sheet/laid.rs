@@ -23,11 +23,11 @@ const BEFORE_BED_MIN: f64 = 60.0;
 pub(crate) struct Laid {
     pub tasks: Vec<Task>,
     /// The meat meets the heat.
-    pub met_heat_at: Timestamp,
+    pub heat_on_at: Timestamp,
     /// The meat is lifted.
     pub lift_at: Timestamp,
     /// Plates on the table.
-    pub serve_at: Timestamp,
+    pub served_at: Timestamp,
     /// What can't be kept.
     pub conflicts: Vec<Conflict>,
 }
@@ -51,13 +51,13 @@ pub(crate) fn lay_back(
     now: Timestamp,
 ) -> Result<Laid> {
     let asked = steps(plan, worked, ready_min);
-    let (from, to) = (plus_minutes(plan.bell, -FURTHEST_MIN), plus_minutes(plan.bell.max(now), 4.0 * 1440.0));
+    let (from, to) = (plus_minutes(plan.serve_at, -FURTHEST_MIN), plus_minutes(plan.serve_at.max(now), 4.0 * 1440.0));
     let frame = Frame {
-        bell: plan.bell,
+        serve_at: plan.serve_at,
         now: Some(now),
         stock: worked.stock,
         shut: spans("asleep", &kitchen.asleep, from, to, &worked.zone)?,
-        nights: nights(worked, plan.bell),
+        nights: nights(worked, plan.serve_at),
         late_price: Some(TABLE_WAITS),
         fixed: Vec::new(),
         taken: Vec::new(),
@@ -65,15 +65,15 @@ pub(crate) fn lay_back(
     let placing = solve(&problem(&[&asked], &frame), 0, &worked.case.how.cancel)?;
     let tasks = tasks(&asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice);
     let start = |id| tasks.iter().find(|task| task.id == id).map(|task| task.start);
-    let serve_at = plus_minutes(plan.bell, f64::from(placing.late));
+    let served_at = plus_minutes(plan.serve_at, f64::from(placing.late));
     let broken = broken_promises(&[(&asked, &plan.name)], &placing, worked.case.voice, &[0], &[]);
     let conflicts =
         broken.into_iter().map(|(ids, text)| Conflict { tasks: ids.into_iter().map(|(_, id)| id).collect(), text });
     let conflicts = conflicts.collect();
     Ok(Laid {
-        met_heat_at: start(TaskId::Simmer).unwrap_or(serve_at),
-        lift_at: start(asked.lifted()).unwrap_or(serve_at),
-        serve_at,
+        heat_on_at: start(TaskId::Simmer).unwrap_or(served_at),
+        lift_at: start(asked.lifted()).unwrap_or(served_at),
+        served_at,
         conflicts,
         tasks,
     })
@@ -87,15 +87,15 @@ pub(crate) fn lay_back(
 pub(crate) fn lay(
     plan: &Plan,
     worked: &Worked,
-    met_heat: Timestamp,
+    on_the_heat: Timestamp,
     lift_at: Timestamp,
     not_before: Option<Timestamp>,
     hours: &[PlanPin],
 ) -> Result<Vec<Task>> {
-    let asked = steps(plan, worked, minutes_between(met_heat, lift_at).max(0.0));
-    let known = [(0, TaskId::Simmer, met_heat), (0, asked.lifted(), lift_at)];
+    let asked = steps(plan, worked, minutes_between(on_the_heat, lift_at).max(0.0));
+    let known = [(0, TaskId::Simmer, on_the_heat), (0, asked.lifted(), lift_at)];
     let mut frame = Frame {
-        bell: plus_minutes(lift_at, worked.durations.finishing_min()),
+        serve_at: plus_minutes(lift_at, worked.durations.finishing_min()),
         now: not_before,
         stock: worked.stock,
         shut: Vec::new(),
@@ -127,7 +127,7 @@ pub(crate) fn lay(
 /// Where nothing hinders: as soon as can be, whatever the hour.
 fn at_once(asked: &Steps, worked: &Worked) -> Result<(Frame, Placing)> {
     let frame = Frame {
-        bell: Timestamp::UNIX_EPOCH,
+        serve_at: Timestamp::UNIX_EPOCH,
         now: Some(Timestamp::UNIX_EPOCH),
         stock: worked.stock,
         shut: Vec::new(),

@@ -23,7 +23,7 @@ pub use durations::Durations;
 pub(crate) use hours::{Frame, TABLE_WAITS, TakenSpan, problem, taken_spans, tasks};
 pub(crate) use laid::{lay, lay_back, lead_min, nights};
 pub use remedies::Remedy;
-pub(crate) use remedies::{Met, TO_DECIDE_MIN, changes_that_help, first_quarter, later_bell};
+pub(crate) use remedies::{Met, TO_DECIDE_MIN, changes_that_help, first_quarter, later_serving};
 pub(crate) use steps::{Steps, set_c, steps, whole};
 pub(crate) use stock::Stock;
 pub use tasks::{Conflict, Task, TaskId, TaskKind, Window};

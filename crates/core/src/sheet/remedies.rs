@@ -27,43 +27,43 @@ pub struct Remedy {
     /// What it costs.
     pub trade: String,
     /// Plates on the table at the plan's certainty.
-    pub plates_at: Timestamp,
+    pub served_at: Timestamp,
     /// Whether that meets the bell.
-    pub meets_bell: bool,
+    pub on_time: bool,
     /// The plan with the change made.
     pub plan: Plan,
 }
 
 /// Candidates really forecast, soonest first; those that do not help are left out.
 pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Vec<Remedy>> {
-    let Some(as_is) = plates_at(plan, kitchen, now)? else { return Ok(Vec::new()) };
+    let Some(as_is) = served_at(plan, kitchen, now)? else { return Ok(Vec::new()) };
     let voice = kitchen.voice();
     let mut found = Vec::new();
     for Candidate { text, trade, plan: changed } in candidates(plan, kitchen) {
-        let Some(plates_at) = plates_at(&changed, kitchen, now)? else { continue };
-        if minutes_between(plates_at, as_is) >= 10.0 {
-            let meets_bell = plates_at <= plan.bell;
+        let Some(served_at) = served_at(&changed, kitchen, now)? else { continue };
+        if minutes_between(served_at, as_is) >= 10.0 {
+            let on_time = served_at <= plan.serve_at;
             let (text, trade) = (voice.render(text), voice.render(trade));
-            found.push(Remedy { text, trade, plates_at, meets_bell, plan: changed });
+            found.push(Remedy { text, trade, served_at, on_time, plan: changed });
         }
     }
-    found.sort_by_key(|remedy| remedy.plates_at);
+    found.sort_by_key(|remedy| remedy.served_at);
     let own = unless_refused(Worked::new(plan, kitchen, &[], None))?;
-    let later_bell = later_bell(as_is, |bell| {
-        let later = Plan { bell, ..plan.clone() };
+    let later_serving = later_serving(as_is, |serve_at| {
+        let later = Plan { serve_at, ..plan.clone() };
         let decided = plus_minutes(now, TO_DECIDE_MIN);
         let laid = own.as_ref().map(|worked| laid_for(&later, worked, kitchen, decided)).transpose()?;
         Ok(match laid.flatten() {
-            Some(laid) if laid.serve_at <= bell => Met::kept(laid.conflicts.is_empty()),
+            Some(laid) if laid.served_at <= serve_at => Met::kept(laid.conflicts.is_empty()),
             _ => Met::Late,
         })
     })?;
     found.push(Remedy {
-        text: voice.render(say::later_bell()),
-        trade: voice.render(say::later_bell_trade()),
-        plates_at: later_bell,
-        meets_bell: false,
-        plan: Plan { bell: later_bell, ..plan.clone() },
+        text: voice.render(say::later_serving()),
+        trade: voice.render(say::later_serving_trade()),
+        served_at: later_serving,
+        on_time: false,
+        plan: Plan { serve_at: later_serving, ..plan.clone() },
     });
     Ok(found)
 }
@@ -100,14 +100,14 @@ pub(crate) fn first_quarter(plates: Timestamp) -> Timestamp {
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub(crate) fn later_bell(plates: Timestamp, met: impl Fn(Timestamp) -> Result<Met>) -> Result<Timestamp> {
+pub(crate) fn later_serving(plates: Timestamp, met: impl Fn(Timestamp) -> Result<Met>) -> Result<Timestamp> {
     let first = first_quarter(plates);
     let mut in_time = None;
     for quarter in 0..MAX_QUARTERS {
-        let bell = plus_minutes(first, 15.0 * f64::from(quarter));
-        match met(bell)? {
-            Met::Well => return Ok(bell),
-            Met::Amiss => in_time = in_time.or(Some(bell)),
+        let serve_at = plus_minutes(first, 15.0 * f64::from(quarter));
+        match met(serve_at)? {
+            Met::Well => return Ok(serve_at),
+            Met::Amiss => in_time = in_time.or(Some(serve_at)),
             Met::Late => {}
         }
     }
@@ -121,10 +121,10 @@ fn laid_for(plan: &Plan, worked: &Worked, kitchen: &Kitchen, now: Timestamp) -> 
 }
 
 /// Plates on the table if it starts now, at the plan's certainty.
-fn plates_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Option<Timestamp>> {
+fn served_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Option<Timestamp>> {
     let Some(worked) = unless_refused(Worked::new(plan, kitchen, &[], None))? else { return Ok(None) };
-    let laid = laid_for(&Plan { bell: now, ..plan.clone() }, &worked, kitchen, now)?;
-    Ok(laid.map(|laid| laid.serve_at))
+    let laid = laid_for(&Plan { serve_at: now, ..plan.clone() }, &worked, kitchen, now)?;
+    Ok(laid.map(|laid| laid.served_at))
 }
 
 /// A change that may help.

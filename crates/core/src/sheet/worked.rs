@@ -185,7 +185,7 @@ impl Worked {
         };
         let held_s = (minutes_between(from, lift_at) - warming_min) * 60.0;
         let ready = chance(&ensemble.weights, |i| ensemble.ready_s[i] <= held_s);
-        let gone = chance(&ensemble.weights, |i| ensemble.too_far_s[i] <= held_s);
-        (band(&ensemble.ready_s, ready), band(&ensemble.too_far_s, gone))
+        let gone = chance(&ensemble.weights, |i| ensemble.overcooked_s[i] <= held_s);
+        (band(&ensemble.ready_s, ready), band(&ensemble.overcooked_s, gone))
     }
 }

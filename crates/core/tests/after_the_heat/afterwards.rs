@@ -27,7 +27,7 @@ fn lifted(more: &[(f64, Happened)]) -> Vec<Event> {
 
 fn found(found: Check, more: &[(f64, Happened)]) -> Vec<Event> {
     let first = [
-        (60.0, Happened::MetHeat {}),
+        (60.0, Happened::OnTheHeat {}),
         (300.0, Happened::Check { found, by: None }),
         (302.0, Happened::TaskDone { task: "lift".into() }),
     ];
@@ -93,7 +93,7 @@ fn each_code_has_its_own_figure_where_it_holds_and_warms_again() {
 #[test]
 fn a_hold_goes_on_cooking_and_the_warmer_the_sooner_it_is_too_far() {
     let all = after(&chuck("fork"), &Kitchen::default(), &found(Check::Fork, &[]), 320.0);
-    let far = |hold_in| all.hold.iter().find(|hold| hold.hold_in == hold_in).unwrap().too_far_h.unwrap_or(24.0);
+    let far = |hold_in| all.hold.iter().find(|hold| hold.hold_in == hold_in).unwrap().overcooked_h.unwrap_or(24.0);
     assert!(far(HoldIn::Flame) < far(HoldIn::Oven) && far(HoldIn::Oven) < far(HoldIn::KeepWarm));
     assert!(far(HoldIn::KeepWarm) < far(HoldIn::Bath));
     assert!((2.0..20.0).contains(&far(HoldIn::Oven)), "{}", far(HoldIn::Oven));
@@ -184,7 +184,7 @@ fn short_of_time_each_quicker_way_is_quicker_and_can_be_taken() {
         sauce: Box::new(serde_json::from_value(json!({"taste": "weak", "target": "gravy", "share": 0.5})).unwrap()),
     };
     // A thin, fat pot at 18:05, and plates at 18:30.
-    let plan = Plan { bell: plus_minutes(opened(), 345.0), ..chuck("fork") };
+    let plan = Plan { serve_at: plus_minutes(opened(), 345.0), ..chuck("fork") };
     let dipped = Happened::Dipped { litres: 2.4 };
     let events = lifted(&[(305.0, dipped), (306.0, weak)]);
     let all = after(&plan, &Kitchen::default(), &events, 320.0);
@@ -196,7 +196,7 @@ fn short_of_time_each_quicker_way_is_quicker_and_can_be_taken() {
         assert!(way.min < time.work_min, "{way:?}");
         let mut events = events.clone();
         let happened = Happened::SauceChosen { sauce: Box::new(way.choices.clone()) };
-        events.push(Event { id: Uuid::from_u128(99), at: plus_minutes(opened(), 320.0), happened, screen: None });
+        events.push(Event { id: Uuid::from_u128(99), at: plus_minutes(opened(), 320.0), happened, device: None });
         let taken = view(&plan, &Kitchen::default(), opened(), &events, &[], now).unwrap();
         assert!((sauce(&taken.sauce).unwrap().left_min - way.min).abs() < 1e-6, "{way:?}");
     }

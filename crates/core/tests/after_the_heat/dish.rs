@@ -14,7 +14,8 @@ pub fn opened() -> Timestamp {
 }
 
 pub fn plan(forecast: Value, more: Value) -> Plan {
-    let mut plan = json!({"name": "Ice-road chuck", "people": 6, "bell": "2027-02-06T17:00:00Z", "forecast": forecast});
+    let mut plan =
+        json!({"name": "Ice-road chuck", "people": 6, "serve_at": "2027-02-06T17:00:00Z", "forecast": forecast});
     plan.as_object_mut().unwrap().extend(more.as_object().unwrap().clone());
     serde_json::from_value(plan).unwrap()
 }
@@ -30,7 +31,7 @@ pub fn events(happened: impl IntoIterator<Item = (f64, Happened)>) -> Vec<Event>
             id: Uuid::from_u128(i as u128 + 1),
             at: plus_minutes(opened(), minute),
             happened,
-            screen: None,
+            device: None,
         })
         .collect()
 }

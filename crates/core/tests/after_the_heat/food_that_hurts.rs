@@ -21,7 +21,7 @@ fn braise(more: Value) -> Plan {
 }
 
 fn lifted(plan: &Plan, kitchen: &Kitchen, more: &[(f64, Happened)], minute: f64) -> Afterwards {
-    let first = [(60.0, Happened::MetHeat {}), (302.0, Happened::TaskDone { task: "lift".into() })];
+    let first = [(60.0, Happened::OnTheHeat {}), (302.0, Happened::TaskDone { task: "lift".into() })];
     after(plan, kitchen, &events(first.iter().chain(more).cloned()), minute)
 }
 
@@ -205,7 +205,7 @@ fn raw_meat_warming_in_a_pit_is_judged_by_its_own_rule() {
         json!({}),
     );
     let fire_out = |minute: f64| {
-        let happened = events([(60.0, Happened::MetHeat {})]);
+        let happened = events([(60.0, Happened::OnTheHeat {})]);
         let all =
             gone_wrong(&pit, &Kitchen::default(), opened(), &happened, &[], plus_minutes(opened(), minute)).unwrap();
         all.into_iter().find(|told| told.id == "fire_out").unwrap().cautions

@@ -25,13 +25,14 @@ impl Cook {
         let mut cook = Self::opened(forecast);
         cook.opened = plus_minutes(cook.opened, 120.0);
         cook.from = plus_minutes(cook.opened, 120.0);
-        cook.happened(0.0, Happened::MetHeat {});
+        cook.happened(0.0, Happened::OnTheHeat {});
         cook
     }
 
     /// Opened at eight in the morning, and nothing has happened.
     pub fn opened(forecast: &Value) -> Self {
-        let plan = json!({"name": "Ice-road chuck", "people": 6, "bell": "2027-02-06T17:00:00Z", "forecast": forecast});
+        let plan =
+            json!({"name": "Ice-road chuck", "people": 6, "serve_at": "2027-02-06T17:00:00Z", "forecast": forecast});
         let opened = "2027-02-06T08:00:00Z".parse().unwrap();
         Self {
             plan: serde_json::from_value(plan).unwrap(),
@@ -48,7 +49,7 @@ impl Cook {
 
     pub fn happened(&mut self, minute: f64, happened: Happened) -> Uuid {
         let id = Uuid::from_u128(self.events.len() as u128 + 1);
-        self.events.push(Event { id, at: self.at(minute), happened, screen: None });
+        self.events.push(Event { id, at: self.at(minute), happened, device: None });
         id
     }
 

@@ -34,18 +34,18 @@ fn width_min(view: &CookView) -> f64 {
 fn a_warmer_middle_than_foretold_is_sooner_and_a_cooler_one_later() {
     let read = |celsius: f64| {
         let mut cooking = chuck();
-        cooking.happened(100.0, Happened::MetHeat {});
+        cooking.happened(100.0, Happened::OnTheHeat {});
         checked(&mut cooking, 160.0, Happened::CoreReading { celsius })
     };
     let (cool, warm) = (read(60.0), read(80.0));
     assert!(p50(&warm) < p50(&cool), "{} {}", p50(&warm), p50(&cool));
-    assert!((cool.findings, warm.findings) == (1, 1) && warm.foretold == cool.foretold);
+    assert!((cool.findings, warm.findings) == (1, 1) && warm.predicted == cool.predicted);
 }
 
 #[test]
 fn each_finding_narrows_the_band_and_leaves_fewer_cooks_that_agree() {
     let mut cooking = chuck();
-    cooking.happened(100.0, Happened::MetHeat {});
+    cooking.happened(100.0, Happened::OnTheHeat {});
     let before = cooking.view(130.0);
     let one = checked(&mut cooking, 190.0, Happened::CoreReading { celsius: 82.0 });
     let two = checked(&mut cooking, 230.0, Happened::Check { found: Check::Slice, by: None });
@@ -56,7 +56,7 @@ fn each_finding_narrows_the_band_and_leaves_fewer_cooks_that_agree() {
 #[test]
 fn a_finding_nobody_foretold_is_said_to_be_one() {
     let mut cooking = chuck();
-    cooking.happened(100.0, Happened::MetHeat {});
+    cooking.happened(100.0, Happened::OnTheHeat {});
     let odd = checked(&mut cooking, 105.0, Happened::CoreReading { celsius: 95.0 });
     assert!(odd.surprising && odd.words.contains("probe"), "{}", odd.words);
     cooking.happened(106.0, Happened::Undone { event: Uuid::from_u128(2) });
@@ -67,11 +67,11 @@ fn a_finding_nobody_foretold_is_said_to_be_one() {
 fn what_is_poured_in_is_in_the_pot_and_cold_water_costs_minutes() {
     let poured = |celsius: f64| {
         let mut cooking = chuck();
-        cooking.happened(100.0, Happened::MetHeat {});
+        cooking.happened(100.0, Happened::OnTheHeat {});
         checked(&mut cooking, 150.0, Happened::LiquidAdded { litres: 0.5, celsius: Some(celsius), task: None })
     };
     let mut dry = chuck();
-    dry.happened(100.0, Happened::MetHeat {});
+    dry.happened(100.0, Happened::OnTheHeat {});
     let (plain, hot, cold) = (dry.view(150.0), poured(95.0), poured(5.0));
     assert!(hot.pot.liquid_l > plain.pot.liquid_l + 0.3, "{} {}", plain.pot.liquid_l, hot.pot.liquid_l);
     assert!(p50(&cold) > p50(&hot));
@@ -83,7 +83,7 @@ fn soft_enough_is_tender_and_too_firm_is_not() {
         [(Check::Firm, false), (Check::Slice, false), (Check::Fork, true), (Check::Pull, true), (Check::Spoon, true)]
     {
         let mut cooking = chuck();
-        cooking.happened(100.0, Happened::MetHeat {});
+        cooking.happened(100.0, Happened::OnTheHeat {});
         let view = checked(&mut cooking, 270.0, Happened::Check { found, by: None });
         assert_eq!(view.status == Status::Tender, tender, "{found:?}");
         assert_eq!(view.tender_at.is_some(), tender, "{found:?}");
@@ -101,7 +101,7 @@ fn what_is_in_hand_goes_on_from_the_bench_to_the_plate() {
         cooking.happened(
             minute,
             match now {
-                TaskId::Simmer if !seen[..seen.len() - 1].contains(&TaskId::Simmer) => Happened::MetHeat {},
+                TaskId::Simmer if !seen[..seen.len() - 1].contains(&TaskId::Simmer) => Happened::OnTheHeat {},
                 _ => Happened::TaskDone { task: now.to_string() },
             },
         );
@@ -115,7 +115,7 @@ fn what_is_in_hand_goes_on_from_the_bench_to_the_plate() {
 #[test]
 fn what_is_taken_back_is_struck_out_and_kept_in_the_log() {
     let mut cooking = chuck();
-    cooking.happened(100.0, Happened::MetHeat {});
+    cooking.happened(100.0, Happened::OnTheHeat {});
     let before = cooking.view(160.0);
     let reading = cooking.happened(160.0, Happened::CoreReading { celsius: 40.0 });
     cooking.happened(161.0, Happened::Undone { event: reading });
@@ -134,7 +134,7 @@ fn a_pressure_pot_and_a_pit_are_led_through_as_well() {
         let mut cooking = Cook::opened(&forecast);
         let before = cooking.view(0.0);
         assert!(before.status == Status::Before && before.now_task.is_some());
-        cooking.happened(60.0, Happened::MetHeat {});
+        cooking.happened(60.0, Happened::OnTheHeat {});
         let under_way = cooking.view(70.0);
         assert_eq!(under_way.status, Status::UnderWay);
         assert!(under_way.tasks.iter().any(|task| task.task.id == TaskId::Lift && task.state == TaskState::Open));
@@ -144,7 +144,7 @@ fn a_pressure_pot_and_a_pit_are_led_through_as_well() {
 #[test]
 fn a_closed_cook_says_what_came_of_it_and_teaches() {
     let mut cooking = chuck();
-    cooking.happened(100.0, Happened::MetHeat {});
+    cooking.happened(100.0, Happened::OnTheHeat {});
     cooking.happened(200.0, Happened::CoreReading { celsius: 92.0 });
     cooking.happened(280.0, Happened::Check { found: Check::Fork, by: None });
     cooking.happened(300.0, Happened::TaskDone { task: "lift".into() });
@@ -164,7 +164,7 @@ fn a_closed_cook_says_what_came_of_it_and_teaches() {
 #[test]
 fn a_cook_under_way_shows_its_band_in_the_list() {
     let mut cooking = chuck();
-    cooking.happened(100.0, Happened::MetHeat {});
+    cooking.happened(100.0, Happened::OnTheHeat {});
     let view = cooking.view(150.0);
     let line =
         CookSummary::facts(Uuid::nil(), Uuid::nil(), &cooking.plan, cooking.opened, &cooking.events).with(&view).line();

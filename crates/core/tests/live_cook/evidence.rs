@@ -115,10 +115,10 @@ fn a_tough_animal_is_inside_the_band_of_probe_and_forks() {
     let (mut inside, mut looks) = (0, 0);
     for (request, sigma) in [(braise(), 2.0), (pit(), 2.0), (pit(), 1.0), (braise(), 1.0), (bath(), 2.0)] {
         let animal = 0.18 * sigma;
-        let known = json!({"known": {"resistance_ln": {"mean": animal, "sigma": 0.01}}});
+        let known = json!({"known": {"toughness_ln": {"mean": animal, "sigma": 0.01}}});
         let truth = Truth::of(&request, known);
         // Softening on the scale of slice to spoon: at its ready it is what is enough for how it is eaten.
-        let softened = |minute: f64| truth.read(minute, |point| point.tender_h);
+        let softened = |minute: f64| truth.read(minute, |point| point.softening_h);
         let enough = if request["cut"] == "plate_rib" { EatenAs::Probe } else { EatenAs::Fork };
         let scale = |minute: f64| enough.enough() * softened(minute) / softened(truth.ready_min());
         let mut cook = Cook::of(&request);

@@ -233,7 +233,7 @@ fn each_thing_that_could_be_done_now_leads_where_it_says() {
                 id: Uuid::from_u128(99),
                 at: now,
                 happened: choice.happened.clone().unwrap(),
-                screen: None,
+                device: None,
             });
             let seen = view(&cook.plan, &Kitchen::default(), opened, &events, &[], now).unwrap();
             let (said, is) = (choice.band.ready.p50, seen.band.ready.p50);
@@ -272,7 +272,7 @@ fn what_goes_wrong_is_answered_from_this_pot_and_the_likely_comes_first() {
         id: Uuid::from_u128(50),
         at: cook.at(100.0),
         happened: Happened::Check { found: Check::Fork, by: None },
-        screen: None,
+        device: None,
     }]);
     assert_eq!(at(105.0, &early.collect::<Vec<_>>())[0].id, "early");
     let held = Happened::Changed { method: Some(Method::KeepWarm), heat: None, lid: None, halved: false };
@@ -280,7 +280,7 @@ fn what_goes_wrong_is_answered_from_this_pot_and_the_likely_comes_first() {
         id: Uuid::from_u128(51),
         at: cook.at(60.0),
         happened: held,
-        screen: None,
+        device: None,
     }]);
     assert!(at(80.0, &held.collect::<Vec<_>>()).iter().any(|told| told.id == "kept_warm" && told.likely));
 }

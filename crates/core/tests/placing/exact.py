@@ -99,8 +99,8 @@ def solve(pr, limit, hint=True, workers=2):
     for n, d in enumerate(J):
         j = d["j"]
         pl = j["place"]
-        if "bell" in pl:
-            b = pl["bell"]
+        if "serve_at" in pl:
+            b = pl["serve_at"]
             e1 = m.NewIntVar(0, b["most"], "")
             e2 = m.NewIntVar(0, 20000, "")
             m.Add(L - d["s"] - j["len"] == e1 + e2)

@@ -25,7 +25,7 @@ pub struct Times {
     /// Every part tender and to be had, s from the meat meeting the heat.
     pub ready_s: f64,
     /// The first part gone too far, the heat simply staying on, s.
-    pub too_far_s: f64,
+    pub overcooked_s: f64,
     /// By part.
     pub parts: Vec<PartTimes>,
     /// Pressure reached, s after closing the lid; infinite without.
@@ -117,13 +117,13 @@ fn times<const L: usize>(case: &Case, ran: &Ran<L>, stays: Option<&Ran<L>>, lane
                 Some(opened_s) if tender.ready_s > opened_s - 2.0 * MINUTE_S => opened_s,
                 _ => lifted_s(case, &ran.ended_s, lane, tender.ready_s),
             };
-            let too_far_s = stays.map_or(tender.too_far_s, |stays| stays.parts[part][lane].too_far_s);
-            PartTimes { ready_s, too_far_s }
+            let overcooked_s = stays.map_or(tender.overcooked_s, |stays| stays.parts[part][lane].overcooked_s);
+            PartTimes { ready_s, overcooked_s }
         })
         .collect();
     Times {
         ready_s: parts.iter().map(|part| part.ready_s).fold(0.0, f64::max),
-        too_far_s: parts.iter().map(|part| part.too_far_s).fold(f64::INFINITY, f64::min),
+        overcooked_s: parts.iter().map(|part| part.overcooked_s).fold(f64::INFINITY, f64::min),
         parts,
         came_up_s: ran.came_up_s[lane],
         ended_s: ran.ended_s.last().map_or(f64::INFINITY, |ended_s| ended_s[lane]),
@@ -276,7 +276,7 @@ mod tests {
         }
         let slowest = (0..40).max_by(|a, b| all[*a].ready_s.total_cmp(&all[*b].ready_s)).unwrap();
         assert!(drawn.slowness(slowest, false) > 0.0);
-        assert!(all.iter().all(|times| times.ready_s < times.too_far_s));
+        assert!(all.iter().all(|times| times.ready_s < times.overcooked_s));
     }
 
     #[test]

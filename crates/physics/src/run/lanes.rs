@@ -13,12 +13,12 @@ pub struct PartTimes {
     /// Tender enough, s from the meat meeting the heat.
     pub ready_s: f64,
     /// Gone too far, s.
-    pub too_far_s: f64,
+    pub overcooked_s: f64,
 }
 
 impl PartTimes {
     /// Not within the horizon.
-    pub const NEVER: Self = Self { ready_s: f64::INFINITY, too_far_s: f64::INFINITY };
+    pub const NEVER: Self = Self { ready_s: f64::INFINITY, overcooked_s: f64::INFINITY };
 }
 
 /// How a run deals with time at pressure.

@@ -42,7 +42,7 @@ pub struct PartState<const L: usize> {
     pub(super) wrapped: [bool; L],
     pub(super) cover: Cover<L>,
     pub(super) around: Surroundings<L>,
-    too_far: [f64; L],
+    overcooked: [f64; L],
     middle_share: f64,
     mean_rate: [f64; L],
     mean_before: [f64; L],
@@ -62,7 +62,7 @@ impl<const L: usize> PartState<L> {
             mean_rate: [0.0; L],
             mean_dose: [0.0; L],
             core_dose: [0.0; L],
-            enough: std::array::from_fn(|lane| part.goal.enough * pieces[lane].resistance),
+            enough: std::array::from_fn(|lane| part.goal.enough * pieces[lane].toughness),
             times: [PartTimes::NEVER; L],
             gone: [0.0; L],
             most_gone: area_m2.map(|area_m2| WATER_IN_LEAN * part.lean_kg() / area_m2),
@@ -76,7 +76,7 @@ impl<const L: usize> PartState<L> {
                 ..Surroundings::dry([0.0; L], [0.0; L], [1.0; L])
             },
             middle_share: part.goal.middle_share,
-            too_far: std::array::from_fn(|lane| part.goal.too_far * pieces[lane].resistance),
+            overcooked: std::array::from_fn(|lane| part.goal.overcooked * pieces[lane].toughness),
             mean_before: [0.0; L],
             core_before: [0.0; L],
             lean_kg: part.lean_kg(),
@@ -183,10 +183,10 @@ impl<const L: usize> PartState<L> {
                 let by_core = crossed(core_before, core, self.middle_share * enough);
                 time.ready_s = f64::max(by_mean, by_core);
             }
-            let too_far = self.too_far[lane];
-            if time.too_far_s.is_infinite() && mean >= too_far && time.ready_s.is_finite() {
+            let overcooked = self.overcooked[lane];
+            if time.overcooked_s.is_infinite() && mean >= overcooked && time.ready_s.is_finite() {
                 // A thick piece can be overdone outside before its middle is done; it is never ready after too far.
-                time.too_far_s = f64::max(crossed(mean_before, mean, too_far), time.ready_s);
+                time.overcooked_s = f64::max(crossed(mean_before, mean, overcooked), time.ready_s);
             }
         }
     }
@@ -202,7 +202,7 @@ impl<const L: usize> PartState<L> {
     /// Nothing more is to be learned of this cook's piece.
     #[inline(always)]
     pub(super) fn settled(&self, lane: usize) -> bool {
-        self.times[lane].ready_s.is_finite() && self.times[lane].too_far_s.is_finite()
+        self.times[lane].ready_s.is_finite() && self.times[lane].overcooked_s.is_finite()
     }
 }
 

@@ -30,7 +30,7 @@ pub struct Sample {
 struct Sampler<'a> {
     at_s: &'a [f64],
     group: &'a Group,
-    resistance: f64,
+    toughness: f64,
     taken: Vec<[Sample; LANES]>,
 }
 
@@ -40,7 +40,7 @@ impl Watch<LANES> for Sampler<'_> {
             let part = &moment.parts[0];
             self.taken.push(std::array::from_fn(|lane| Sample {
                 probe_c: part.bodies.at_radius(lane, self.group.members[lane].placement),
-                tenderness: part.mean_dose[lane] / (self.resistance * self.group.pieces[0][lane].resistance),
+                tenderness: part.mean_dose[lane] / (self.toughness * self.group.pieces[0][lane].toughness),
                 liquid_l: moment.around.water_kg[lane],
                 steam_kg: moment.around.steam_kg[lane],
                 medium_c: moment.around.celsius[lane],
@@ -56,7 +56,7 @@ impl Watch<LANES> for Sampler<'_> {
 }
 
 fn run_sampled(case: &Case, group: &Group, at_s: &[f64]) -> ([Times; LANES], Vec<[Sample; LANES]>) {
-    let mut sampler = Sampler { at_s, group, resistance: case.main().goal.resistance, taken: Vec::new() };
+    let mut sampler = Sampler { at_s, group, toughness: case.main().goal.toughness, taken: Vec::new() };
     let times = run(case, &group.members, &group.pieces, &mut sampler);
     let mut taken = sampler.taken;
     // A sample beyond the longest cook that is followed repeats the last.

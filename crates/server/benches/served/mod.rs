@@ -29,7 +29,7 @@ pub struct Served {
 
 impl Served {
     pub fn start(speed: u32) -> anyhow::Result<Self> {
-        let folder = std::env::temp_dir().join(format!("ergastic-screens-{}", Uuid::new_v4()));
+        let folder = std::env::temp_dir().join(format!("ergastic-devices-{}", Uuid::new_v4()));
         let data = folder.display().to_string();
         let binary = env!("CARGO_BIN_EXE_ergastic");
         let mut told = Command::new(binary).args(["passphrase", "--data", &data]).stdin(Stdio::piped()).spawn()?;
@@ -143,7 +143,7 @@ impl Line {
 pub async fn device(port: u16, tls: &TlsConnector, name: &str) -> anyhow::Result<Line> {
     let mut first = line(port, tls, "").await?;
     let asked = json!({"name": name, "passphrase": PASSPHRASE});
-    let answer = first.ask("POST", "/api/screen", asked).await?;
+    let answer = first.ask("POST", "/api/device", asked).await?;
     let cookie = answer.headers()["set-cookie"].to_str()?.split(';').next().context("a cookie")?.to_owned();
     line(port, tls, &cookie).await
 }

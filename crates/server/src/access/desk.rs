@@ -177,11 +177,11 @@ impl Desk {
     }
 
     /// Until a screen is no longer signed in.
-    pub async fn until_gone(self: Arc<Self>, store: Store, screen: Uuid) {
+    pub async fn until_gone(self: Arc<Self>, store: Store, device: Uuid) {
         let mut gone = self.gone.subscribe();
         loop {
             // A database that can't be read just now signs nobody out.
-            if let Ok(false) = store.is_signed_in(screen).await {
+            if let Ok(false) = store.is_signed_in(device).await {
                 return;
             }
             let _ = tokio::time::timeout(STILL_IN, gone.recv()).await;

@@ -3,7 +3,7 @@
 use axum::http::{HeaderMap, HeaderValue, header};
 use axum::response::Response;
 use cookie::{Cookie, SameSite};
-use ergastic_store::{Digest, Result, Role, Screen, Store};
+use ergastic_store::{Device, Digest, Result, Role, Store};
 use jiff::{SignedDuration, Timestamp};
 use uuid::Uuid;
 
@@ -25,7 +25,7 @@ const SEEN_EVERY: SignedDuration = SignedDuration::from_secs(60);
 /// What a request's cookie has shown.
 pub struct Session {
     /// Whose it is.
-    pub screen: Screen,
+    pub device: Device,
     /// Another cookie, to be given with the answer.
     pub other: Option<Secret>,
 }
@@ -64,10 +64,10 @@ pub fn cookie_of(headers: &HeaderMap) -> Option<String> {
 
 /// Signs a screen in: always with a cookie that nobody had before.
 pub async fn let_in(store: &Store, name: String, role: Role, now: Timestamp) -> Result<Session> {
-    let screen = Screen { id: Uuid::new_v4(), name, role, token_at: now, signed_in_at: now, seen_at: now };
+    let device = Device { id: Uuid::new_v4(), name, role, token_at: now, signed_in_at: now, seen_at: now };
     let secret = Secret::fresh();
-    store.sign_in(&screen, &secret.digest()).await?;
-    Ok(Session { screen, other: Some(secret) })
+    store.sign_in(&device, &secret.digest()).await?;
+    Ok(Session { device, other: Some(secret) })
 }
 
 /// Forgets the screens that were not seen for too long, by a clock that has proved right.
@@ -75,27 +75,27 @@ pub async fn let_in(store: &Store, name: String, role: Role, now: Timestamp) -> 
 /// # Errors
 /// When the database can't be written.
 pub async fn forget_unseen(store: &Store, now: Timestamp) -> Result<()> {
-    store.forget_screens(now - LONGEST, now - UNSEEN).await
+    store.forget_devices(now - LONGEST, now - UNSEEN).await
 }
 
 /// The screen whose cookie a request shows, if it is signed in; its cookie is changed where that is due.
 pub async fn session_of(store: &Store, headers: &HeaderMap, now: Timestamp) -> Result<Option<Session>> {
     let Some(shown) = cookie_of(headers) else { return Ok(None) };
     let shown: Digest = digest(&shown);
-    let Some((screen, current)) = store.screen_of(&shown, now).await? else { return Ok(None) };
+    let Some((device, current)) = store.device_of(&shown, now).await? else { return Ok(None) };
     // It is not forgotten yet: a clock that is wrong for a moment must sign nobody out for good.
-    if now.duration_since(screen.seen_at) > UNSEEN || now.duration_since(screen.signed_in_at) > LONGEST {
+    if now.duration_since(device.seen_at) > UNSEEN || now.duration_since(device.signed_in_at) > LONGEST {
         return Ok(None);
     }
     let mut other = None;
-    if current && now.duration_since(screen.token_at) > CHANGED_AFTER {
+    if current && now.duration_since(device.token_at) > CHANGED_AFTER {
         let fresh = Secret::fresh();
         // Of two requests that come at once the other has changed it.
-        if store.change_token(screen.id, &shown, &fresh.digest(), now, STILL).await? {
+        if store.change_token(device.id, &shown, &fresh.digest(), now, STILL).await? {
             other = Some(fresh);
         }
-    } else if now.duration_since(screen.seen_at) > SEEN_EVERY {
-        store.screen_seen(screen.id, now).await?;
+    } else if now.duration_since(device.seen_at) > SEEN_EVERY {
+        store.device_seen(device.id, now).await?;
     }
-    Ok(Some(Session { screen, other }))
+    Ok(Some(Session { device, other }))
 }

@@ -4,7 +4,7 @@ use std::net::IpAddr;
 
 use axum::extract::FromRequestParts;
 use axum::http::request::Parts;
-use ergastic_store::{Role, Screen};
+use ergastic_store::{Device, Role};
 
 use crate::error::ApiError;
 
@@ -18,7 +18,7 @@ pub enum Visitor {
     /// Somebody at this machine.
     Machine,
     /// A screen that has signed in.
-    Screen(Screen),
+    Device(Device),
     /// A probe with its key.
     Probe,
     /// Nobody knows who.
@@ -27,9 +27,9 @@ pub enum Visitor {
 
 impl Visitor {
     /// Its screen, where it has signed in with one.
-    pub fn screen(&self) -> Option<&Screen> {
+    pub fn device(&self) -> Option<&Device> {
         match self {
-            Self::Screen(screen) => Some(screen),
+            Self::Device(device) => Some(device),
             _ => None,
         }
     }
@@ -38,7 +38,7 @@ impl Visitor {
     pub fn role(&self) -> Option<Role> {
         match self {
             Self::Machine => Some(Role::Cook),
-            Self::Screen(screen) => Some(screen.role),
+            Self::Device(device) => Some(device.role),
             Self::Probe | Self::Stranger(_) => None,
         }
     }

@@ -198,9 +198,9 @@ pub async fn append(
     JsonList(mut events): JsonList<Event, MAX_EVENTS>,
 ) -> ApiResult<Json<CookAnswer>> {
     // Whose tap it was is nobody's to say but the door's.
-    let screen = app.screen_name(&visitor);
+    let device = app.device_name(&visitor);
     for event in &mut events {
-        event.screen.clone_from(&screen);
+        event.device.clone_from(&device);
     }
     checks::events(&events, app.clock.now())?;
     for _ in 0..ROUNDS {

@@ -39,15 +39,15 @@ pub async fn stream(
     let last = headers.get("last-event-id").and_then(|id| id.to_str().ok()).map(str::to_owned);
     // It ends with the screen's leave to listen.
     let (desk, store) = (app.desk.clone(), app.store.clone());
-    let screen = visitor.screen().map(|screen| screen.id);
+    let device = visitor.device().map(|device| device.id);
     let gone = async move {
-        match screen {
-            Some(screen) => desk.until_gone(store, screen).await,
+        match device {
+            Some(device) => desk.until_gone(store, device).await,
             None => std::future::pending().await,
         }
     };
     let changes = app.changes;
-    let listening = changes.listen(screen, last.or(after).as_deref());
+    let listening = changes.listen(device, last.or(after).as_deref());
     let Listening { first, then, permits } = listening.ok_or(ApiError::Later(say::too_many_pages()))?;
     let then = tokio_stream::StreamExt::map_while(BroadcastStream::new(then), |told| match told {
         Ok(told) => told,

@@ -55,7 +55,7 @@ pub struct MealEntry {
     /// What it is called.
     name: String,
     /// Plates on the table.
-    bell: Timestamp,
+    serve_at: Timestamp,
     /// How many eat: of the dish that most eat of.
     people: u32,
     /// Its dishes, in the order in which they were planned.
@@ -103,7 +103,13 @@ fn as_it_stands(id: Uuid, cook: CookView) -> UnderWay {
         taken: task.taken_words,
         task: task.task,
     });
-    UnderWay { id, tasks: tasks.collect(), ready: cook.band.ready, too_far: cook.band.too_far, serve_at: cook.serve_at }
+    UnderWay {
+        id,
+        tasks: tasks.collect(),
+        ready: cook.band.ready,
+        overcooked: cook.band.overcooked,
+        served_at: cook.served_at,
+    }
 }
 
 /// Every meal that is planned or being cooked, by its bell.
@@ -129,7 +135,7 @@ async fn all(app: &App) -> ApiResult<Vec<Meal>> {
             Some(meal) => (meal.id.clone(), meal.name.clone()),
             None => (listed.id.to_string(), plan.name.clone()),
         };
-        let empty = || MealEntry { id: id.clone(), name, bell: plan.bell, people: 0, dishes: Vec::new() };
+        let empty = || MealEntry { id: id.clone(), name, serve_at: plan.serve_at, people: 0, dishes: Vec::new() };
         let meal =
             meals.entry(id.clone()).or_insert_with(|| Meal { entry: empty(), plans: Vec::new(), cooks: Vec::new() });
         meal.entry.people = meal.entry.people.max(plan.people);
@@ -140,7 +146,7 @@ async fn all(app: &App) -> ApiResult<Vec<Meal>> {
         meal.cooks.push(cook);
     }
     let mut meals: Vec<Meal> = meals.into_values().collect();
-    meals.sort_by(|a, b| (a.entry.bell, &a.entry.id).cmp(&(b.entry.bell, &b.entry.id)));
+    meals.sort_by(|a, b| (a.entry.serve_at, &a.entry.id).cmp(&(b.entry.serve_at, &b.entry.id)));
     Ok(meals)
 }
 
@@ -160,8 +166,8 @@ async fn found(app: &App, id: &str) -> ApiResult<(Meal, Vec<Dishes>, Kitchen)> {
     let meal = meals.remove(at);
     // The earlier bell has its choice of hands and things; what is on the heat has it whatever its bell.
     let earlier = meals.iter().filter(|other| {
-        let apart_min = minutes_between(other.entry.bell, meal.entry.bell).abs();
-        let first = (other.entry.bell, &other.entry.id) < (meal.entry.bell, &meal.entry.id);
+        let apart_min = minutes_between(other.entry.serve_at, meal.entry.serve_at).abs();
+        let first = (other.entry.serve_at, &other.entry.id) < (meal.entry.serve_at, &meal.entry.id);
         (first || other.cooks.iter().any(Option::is_some)) && apart_min < SAME_DAY_MIN
     });
     let mut earlier: Vec<&Meal> = earlier.collect();
@@ -213,7 +219,7 @@ pub async fn bring_dish(State(app): State<App>, BroughtTo { id, plan_id }: Broug
     let there = plans.iter().find_map(|plan| plan.meal.clone());
     let named = || {
         let zone = ergastic_core::clock::zone("zone", &kitchen.zone).unwrap_or(jiff::tz::TimeZone::UTC);
-        let day = entry.bell.to_zoned_datetime(zone).strftime("%A").to_string();
+        let day = entry.serve_at.to_zoned_datetime(zone).strftime("%A").to_string();
         let name = kitchen.voice().render(ergastic_words::meal::table(ergastic_words::Message::text(day)));
         MealOf { id: entry.id.clone(), name, borrowed: Vec::new(), less_sleep_min: 0 }
     };
@@ -238,7 +244,7 @@ pub async fn bring_dish(State(app): State<App>, BroughtTo { id, plan_id }: Broug
         .map(|(dish, plan)| (dish.plan_id, dish.version, plan))
         .chain([(plan_id, stored.version, brought)])
     {
-        let plan = Plan { bell: entry.bell, meal: Some(meal.clone()), ..plan };
+        let plan = Plan { serve_at: entry.serve_at, meal: Some(meal.clone()), ..plan };
         let (saved, alike) = app.store.save_plan(id, version, &plan, app.clock.now()).await?;
         changed.extend(alike.into_iter().chain([saved.id]));
     }

@@ -1,8 +1,8 @@
 //! The API's handlers, thin over the core and the store.
 
-pub mod bin;
 pub mod compute;
 pub mod cooks;
+pub mod devices;
 pub mod events;
 pub mod kitchen;
 pub mod loggers;
@@ -11,6 +11,6 @@ pub mod now;
 pub mod plans;
 pub mod probes;
 pub mod recipes;
-pub mod screens;
 pub mod transfer;
+pub mod trash;
 pub mod why;

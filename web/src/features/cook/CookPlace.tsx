@@ -151,11 +151,11 @@ function CookOf({ cook, kitchen, stale }: Of) {
 
 /** The one time axis of everything that shares it on this page. */
 function useSpanOf({ view }: Schemas['CookAnswer']) {
-  const start = millis(view.met_heat_at ?? view.planned_met_heat_at);
+  const start = millis(view.heat_on_at ?? view.planned_heat_on_at);
   const p90 = view.band.ready.p90 ? millis(view.band.ready.p90) : 0;
   return {
     from: start - 20 * 60_000,
-    to: Math.max(millis(view.bell), millis(view.serve_at), p90) + 40 * 60_000,
+    to: Math.max(millis(view.serve_at), millis(view.served_at), p90) + 40 * 60_000,
   };
 }
 
@@ -173,8 +173,8 @@ function Band({
   const { ref, width } = useWidth<HTMLDivElement>(720);
   const { view, plan } = cook;
   const clockNow = useNow(15_000);
-  const bell = millis(view.bell);
-  const start = millis(view.met_heat_at ?? view.planned_met_heat_at);
+  const serveAt = millis(view.serve_at);
+  const start = millis(view.heat_on_at ?? view.planned_heat_on_at);
   const ready = bandTimes(view.band.ready);
   const closed = view.status === 'closed';
   const now = closed ? undefined : clockNow;
@@ -183,19 +183,19 @@ function Band({
     ...checks.map((line) => ({ at: millis(line.at), word: 'check' })),
     ...(view.tender_at ? [{ at: millis(view.tender_at), word: 'tender' }] : []),
   ];
-  const old = view.before_latest ?? (view.findings > 0 ? view.foretold.ready : undefined);
+  const old = view.before_latest ?? (view.findings > 0 ? view.predicted.ready : undefined);
   return (
     <Box as="section" aria-label="When it is tender" ref={ref}>
-      <TimeAxis from={from} to={to} width={width} zone={zone} bell={bell} now={now} />
+      <TimeAxis from={from} to={to} width={width} zone={zone} serveAt={serveAt} now={now} />
       <ReadyBand
-        {...{ from, to, width, zone, start, bell, now, ready, marks }}
-        tooFar={bandTimes(view.band.too_far)}
+        {...{ from, to, width, zone, start, serveAt, now, ready, marks }}
+        tooFar={bandTimes(view.band.overcooked)}
         ghost={old && bandTimes(old)}
         label={plan.name}
       />
       {view.course.length > 0 && (
         <CourseOfCook
-          {...{ from, to, width, zone, units, now, bell }}
+          {...{ from, to, width, zone, units, now, serveAt }}
           course={view.course}
           probes={view.probes}
         />
@@ -237,9 +237,9 @@ function InsideNow({ cook, units }: { cook: Schemas['CookAnswer']; units: Units 
     staleTime: Infinity,
   });
   const inside = worked.data?.inside;
-  if (!view.met_heat_at) return null;
+  if (!view.heat_on_at) return null;
   const until = view.status === 'closed' && view.tender_at ? millis(view.tender_at) : now;
-  const minute = (until - millis(view.met_heat_at)) / 60_000;
+  const minute = (until - millis(view.heat_on_at)) / 60_000;
   return (
     <Box as="section" aria-label="Inside the piece now">
       <Heading as="h2" fontFamily="heading" fontSize="lead">
@@ -262,7 +262,7 @@ function Rule({ view }: { view: Schemas['CookView'] }) {
     <>
       <Text>
         A thousand cooks were simulated before it began. Each reading and check weighs them by how well they
-        foretold it; {Math.round(view.effective)} still carry weight after {view.findings}{' '}
+        predicted it; {Math.round(view.effective)} still carry weight after {view.findings}{' '}
         {view.findings === 1 ? 'finding' : 'findings'}.
       </Text>
       <Text>{view.prediction.words}</Text>

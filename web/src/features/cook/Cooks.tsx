@@ -109,7 +109,7 @@ function Row({
           >
             <Box flex="1" minW={0}>
               <Text color="soft" fontWeight={600}>
-                {dish.name}, for {dish.people}, plates {clockDay(dish.bell, zone, now)}
+                {dish.name}, for {dish.people}, plates {clockDay(dish.serve_at, zone, now)}
                 {dish.late_min > 0 && (
                   <Text as="span" color="caution">
                     {' '}

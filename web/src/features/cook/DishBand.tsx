@@ -13,11 +13,11 @@ export function hoursOf(all: Dish[], now: number): { from: number; to: number } 
   // One left open days ago would press the others’ hours together.
   const dishes = all.filter(isFollowed);
   const ends = dishes.flatMap((dish) => [
-    millis(dish.bell),
+    millis(dish.serve_at),
     ...(dish.band.ready.p90 && dish.status === 'under_way' ? [millis(dish.band.ready.p90)] : []),
   ]);
   return {
-    from: Math.min(now, ...dishes.map((dish) => millis(dish.met_heat_at))) - 20 * 60_000,
+    from: Math.min(now, ...dishes.map((dish) => millis(dish.heat_on_at))) - 20 * 60_000,
     to: Math.max(now, ...ends) + 40 * 60_000,
   };
 }
@@ -28,10 +28,10 @@ export const DishBand = ({ dish, axis, height }: { dish: Dish; axis: Axis; heigh
     <ReadyBand
       {...axis}
       height={height}
-      start={millis(dish.met_heat_at)}
-      bell={millis(dish.bell)}
+      start={millis(dish.heat_on_at)}
+      serveAt={millis(dish.serve_at)}
       ready={bandTimes(dish.band.ready)}
-      tooFar={bandTimes(dish.band.too_far)}
+      tooFar={bandTimes(dish.band.overcooked)}
       marks={dish.tender_at ? [{ at: millis(dish.tender_at), word: 'tender' }] : []}
       label={dish.name}
     />

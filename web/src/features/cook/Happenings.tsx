@@ -97,10 +97,10 @@ function Line({
           color={undone ? 'soft' : undefined}
         >
           {line.words}
-          {event.screen && (
+          {event.device && (
             <Text as="span" color="soft">
               {' '}
-              · {event.screen}
+              · {event.device}
             </Text>
           )}
         </Text>

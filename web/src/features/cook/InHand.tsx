@@ -1,7 +1,7 @@
 import { Flex, Text } from '@chakra-ui/react';
 import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { useHands } from '../screens/hands';
+import { useHands } from '../devices/hands';
 
 /** Who has the task of now in hand, seen on every screen; taken, or let go, with a tap. */
 export function InHand({

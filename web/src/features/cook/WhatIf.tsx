@@ -45,7 +45,7 @@ function Row({
   const { ref, width } = useWidth<HTMLDivElement>(720);
   const now = useNow(30_000);
   const { happened } = choice;
-  const start = millis(cook.view.met_heat_at ?? cook.view.planned_met_heat_at);
+  const start = millis(cook.view.heat_on_at ?? cook.view.planned_heat_on_at);
   return (
     <Box as="li" borderTopWidth="1px" borderColor="line" py={2}>
       <Flex gap={4} align="center" wrap="wrap">
@@ -54,7 +54,7 @@ function Row({
             {choice.words}
           </Text>
           <Text fontSize="small">
-            {choice.cost || 'Where it leads if nothing is changed.'} Plates {about(choice.serve_at, zone)}
+            {choice.cost || 'Where it leads if nothing is changed.'} Plates {about(choice.served_at, zone)}
             {choice.late_min > 0 ? ', late' : ''}.
           </Text>
         </Box>
@@ -68,9 +68,9 @@ function Row({
         <ReadyBand
           {...{ from, to, width, zone, start, now }}
           height={58}
-          bell={millis(happened?.kind === 'bell_moved' ? happened.bell : cook.view.bell)}
+          serveAt={millis(happened?.kind === 'serve_at_moved' ? happened.serve_at : cook.view.serve_at)}
           ready={bandTimes(choice.band.ready)}
-          tooFar={bandTimes(choice.band.too_far)}
+          tooFar={bandTimes(choice.band.overcooked)}
           ghost={choice === as_it_is ? undefined : bandTimes(as_it_is.band.ready)}
           label={choice.words}
         />

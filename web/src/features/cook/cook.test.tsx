@@ -33,7 +33,7 @@ describe('now', () => {
   });
 
   it('offers what the kitchen says may be done, the first of it largest, and logs just that', () => {
-    const clock = { kind: 'met_heat' } as const;
+    const clock = { kind: 'on_the_heat' } as const;
     const done = { kind: 'task_done', task: 'simmer' } as const;
     const happened = now({ id: 'simmer', kind: 'simmer', hands_on: true }, [
       { id: 'clock', words: 'It is in: start the clock', happened: clock },
@@ -115,7 +115,7 @@ describe('logging', () => {
 
 describe('what happened', () => {
   const log = [
-    event('a', '2027-02-06T12:00:00Z', { kind: 'met_heat' }, 'The meat met the heat'),
+    event('a', '2027-02-06T12:00:00Z', { kind: 'on_the_heat' }, 'The meat met the heat'),
     event('b', '2027-02-06T12:30:00Z', { kind: 'core_reading', celsius: 61 }, 'Middle at 61 °C', 'c'),
   ];
   const taps = () => ({ log: vi.fn(), waiting: [], take: vi.fn() });
@@ -135,7 +135,7 @@ describe('what happened', () => {
     const waiting = (id: string, refused?: string) => ({
       cook: 'x',
       refused,
-      event: { id, at, happened: { kind: 'met_heat' } as const },
+      event: { id, at, happened: { kind: 'on_the_heat' } as const },
     });
     open(
       <Happenings

@@ -25,7 +25,7 @@ const couldDo = (over: Partial<Schemas['CouldDo']>): Schemas['CouldDo'] => ({
   cost: '',
   band,
   lift_at: '2027-02-06T15:55:00Z',
-  serve_at: '2027-02-06T16:30:00Z',
+  served_at: '2027-02-06T16:30:00Z',
   late_min: 0,
   yield_kg: 1.1,
   liquid_l: 0.9,
@@ -172,9 +172,9 @@ describe('all that is on the heat', () => {
     from: '2027-02-06T12:00:00Z',
     until: new Date(Date.now() + 754_000).toISOString(),
     next: { what: 'First look', at: '2027-02-06T14:00:00Z' },
-    met_heat_at: '2027-02-06T12:00:00Z',
+    heat_on_at: '2027-02-06T12:00:00Z',
     band,
-    bell: '2027-02-06T16:30:00Z',
+    serve_at: '2027-02-06T16:30:00Z',
     late_min: 0,
     alarms: [],
     probes: [probe()],
@@ -202,14 +202,14 @@ describe('all that is on the heat', () => {
     vi.spyOn(api, 'kitchen').mockResolvedValue(kitchenView());
     const [hour, at] = [3_600_000, Date.now()];
     const instant = (hours: number) => new Date(at + hours * hour).toISOString();
-    const today = dish({ met_heat_at: instant(-2), bell: instant(3), band: cook().view.band });
+    const today = dish({ heat_on_at: instant(-2), serve_at: instant(3), band: cook().view.band });
     const act = 'Nothing logged since Sat 19:40: close it, or log how it stands';
     const left = dish({
       id: 'left',
       name: 'Old shin',
       act,
-      met_heat_at: instant(-90),
-      bell: instant(-80),
+      heat_on_at: instant(-90),
+      serve_at: instant(-80),
       from: null,
       until: null,
       left_open_since: instant(-81),

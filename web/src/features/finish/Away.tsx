@@ -58,7 +58,7 @@ const HOLD_AXIS_H = 8;
 
 function Holding({ after }: { after: Schemas['Afterwards'] }) {
   const rows = after.hold.map((hold): Lasts => {
-    const limits = [hold.too_far_h, hold.safe_h].filter((limit) => limit != null);
+    const limits = [hold.overcooked_h, hold.safe_h].filter((limit) => limit != null);
     const first = limits.length > 0 ? Math.min(...limits) : undefined;
     const cools = hold.safe_h != null && first === hold.safe_h;
     return {

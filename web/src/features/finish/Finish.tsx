@@ -62,7 +62,7 @@ function FinishOf({ cook, kitchen }: { cook: Schemas['CookAnswer']; kitchen: Kit
           {part === 'sauce' &&
             sauce &&
             (sauce.left_min > 0 ? `${span(sauce.left_min)} of work to the sauce, ` : 'The sauce is done, ')}
-          plates {clock(cook.view.serve_at, zone)}
+          plates {clock(cook.view.served_at, zone)}
         </Text>
       </Flex>
       <Choice

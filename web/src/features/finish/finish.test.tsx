@@ -88,7 +88,7 @@ const after: Schemas['Afterwards'] = {
       hold_in: 'oven',
       name: 'In the oven',
       at_c: 75,
-      too_far_h: 3,
+      overcooked_h: 3,
       how: 'Under a lid.',
       lasts: '3 h, then too far',
     },

@@ -18,7 +18,7 @@ import { TextLink } from '../../ui/TextLink';
 import { Fault, Waiting } from '../../ui/states';
 import { TextField } from '../../ui/TextField';
 import { useUndoCorner } from '../shell/undo';
-import { Bin } from './Bin';
+import { Trash } from './Trash';
 import { DamagedKitchen } from './DamagedKitchen';
 import { InTheLarder } from './InTheLarder';
 import { KitchenPicture } from './KitchenPicture';
@@ -115,7 +115,7 @@ function KitchenOf({ view, kinds }: { view: Schemas['KitchenView']; kinds: Kind[
       <Habits kitchen={kitchen} set={set} error={(field) => said(fault, field)} />
       <InTheLarder kitchen={kitchen} now={kitchenNow()} onChange={(kept) => set('kept', { kept })} />
       {!looks && <TakeAlong />}
-      <Bin zone={kitchen.zone} />
+      <Trash zone={kitchen.zone} />
       <Box>
         <Button asChild weight="quiet">
           <a href="/notices.txt">Licences, and what it is made with</a>
@@ -231,7 +231,7 @@ function Habits({
         <Text color="soft" fontSize="small">
           Other screens and probes
         </Text>
-        <TextLink to="/screens">Phones, the wall, and who may enter</TextLink>
+        <TextLink to="/devices">Phones, the wall, and who may enter</TextLink>
       </Box>
       <Slider
         label="Plan for a chance of being ready"

@@ -49,7 +49,7 @@ export function Log() {
       >
         <Text>
           Here stands what a cook never writes down and wishes he had: how long it really took against what
-          was foretold, and what to change.
+          was predicted, and what to change.
         </Text>
       </Empty>
     );
@@ -122,7 +122,7 @@ function Entry({
             <Link to={open ? '/log' : `/log/${cook.id}`}>{cook.name}</Link>
           </Heading>
           <Text color="soft">
-            {date(cook.bell ?? cook.opened_at, zone)}
+            {date(cook.serve_at ?? cook.opened_at, zone)}
             {cut ? ` · ${cut.toLowerCase()}` : ''}
             {cook.mass_kg ? `, ${format('mass', cook.mass_kg, units)}` : ''}
           </Text>
@@ -132,7 +132,7 @@ function Entry({
         </Box>
         <Box minW={0}>
           {reckoned ? (
-            <Foretold cook={cook} reckoned={reckoned} zone={zone} />
+            <Predicted cook={cook} reckoned={reckoned} zone={zone} />
           ) : (
             <Waiting height={96} what="Reckoning what was foretold" />
           )}
@@ -164,7 +164,7 @@ function Entry({
 }
 
 /** The band that was foretold, and what came. */
-function Foretold({
+function Predicted({
   cook,
   reckoned,
   zone,
@@ -174,9 +174,9 @@ function Foretold({
   zone: string;
 }) {
   const { ref, width } = useWidth<HTMLDivElement>(640);
-  const { prediction, foretold, tender_at, planned_met_heat_at, learned } = reckoned;
-  const start = millis(cook.met_heat_at ?? planned_met_heat_at);
-  const minutes = [...prediction.foretold_min.map((m) => m ?? 0), prediction.took_min ?? 0];
+  const { prediction, predicted, tender_at, planned_heat_on_at, learned } = reckoned;
+  const start = millis(cook.heat_on_at ?? planned_heat_on_at);
+  const minutes = [...prediction.predicted_min.map((m) => m ?? 0), prediction.took_min ?? 0];
   return (
     <Box ref={ref}>
       <ReadyBand
@@ -185,15 +185,15 @@ function Foretold({
         width={width}
         zone={zone}
         start={start}
-        ready={bandTimes(foretold.ready)}
-        tooFar={bandTimes(foretold.too_far)}
+        ready={bandTimes(predicted.ready)}
+        tooFar={bandTimes(predicted.overcooked)}
         marks={tender_at ? [{ at: millis(tender_at), word: 'tender' }] : []}
         label={`${cook.name}, foretold`}
       />
       <Text fontWeight={600}>{prediction.words}</Text>
       <Text color="soft" fontSize="small">
-        Foretold {span(prediction.foretold_min[0] ?? 0)} to {span(prediction.foretold_min[2] ?? 0)} over the
-        heat; the ink line is when it was found tender.
+        Predicted {span(prediction.predicted_min[0] ?? 0)} to {span(prediction.predicted_min[2] ?? 0)} over
+        the heat; the ink line is when it was found tender.
       </Text>
       {learned.map((words) => (
         <Text key={words} mt={1}>

@@ -66,18 +66,18 @@ function useBuying(zone: string, methods: Schemas['MethodChoice'][]) {
   const as = eatenAs.find(({ value }) => value === params.get('as'))?.value ?? 'usual';
   const how = served.find(({ value }) => value === params.get('in'))?.value ?? 'plate';
   const people = params.has('people') ? Number(params.get('people')) : undefined;
-  return { set, dish, as, how, people, bell: params.get('bell') ?? dinner };
+  return { set, dish, as, how, people, serve_at: params.get('serve_at') ?? dinner };
 }
 
 function BuyIn({ kitchen, methods }: { kitchen: Kitchen; methods: Schemas['MethodChoice'][] }) {
   const { zone, units } = kitchen;
-  const { set, dish, as, how, people, bell } = useBuying(zone, methods);
+  const { set, dish, as, how, people, serve_at: serveAt } = useBuying(zone, methods);
   const request: Schemas['MatchRequest'] = {
     method: dish,
     eaten_as: as === 'usual' ? undefined : as,
     people,
     served: how,
-    bell,
+    serve_at: serveAt,
     zone,
   };
   const asked = useQuery({
@@ -111,10 +111,10 @@ function BuyIn({ kitchen, methods }: { kitchen: Kitchen; methods: Schemas['Metho
         <Box width={{ base: '100%', sm: '250px' }}>
           <WhenField
             label="Plates on the table"
-            value={bell}
-            onChange={(next) => set('bell', next)}
+            value={serveAt}
+            onChange={(next) => set('serve_at', next)}
             units={units}
-            error={error('bell')}
+            error={error('serve_at')}
           />
         </Box>
         <Choice
@@ -130,7 +130,7 @@ function BuyIn({ kitchen, methods }: { kitchen: Kitchen; methods: Schemas['Metho
           onChange={(next) => set('in', next === 'plate' ? '' : next, 'step')}
         />
       </Flex>
-      {asked.isError && !['people', 'bell'].includes(fault?.field ?? '') && (
+      {asked.isError && !['people', 'serve_at'].includes(fault?.field ?? '') && (
         <Fault error={asked.error} retry={() => void asked.refetch()} />
       )}
       {asked.isPending && <Waiting height={480} what="Weighing it up" />}
@@ -145,11 +145,11 @@ function Bought({ matched, kitchen }: { matched: Schemas['Matched']; kitchen: Ki
   const [fromNow, setFromNow] = useState(false);
   const { ref, width } = useWidth<HTMLDivElement>(520);
   if (matched.buy.length === 0) return <Text fontSize="lead">{matched.why}</Text>;
-  const bell = millis(matched.bell);
+  const serveAt = millis(matched.serve_at);
   const { from, to, folded } = axisOf(
     matched.buy.map((buy) => drawnOf(buy, fromNow)),
     now,
-    bell,
+    serveAt,
   );
   return (
     <Box>
@@ -169,12 +169,12 @@ function Bought({ matched, kitchen }: { matched: Schemas['Matched']; kitchen: Ki
       <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: '480px minmax(0, 1fr)' }} columnGap={5}>
         <Box display={{ base: 'none', lg: 'block' }} />
         <Box ref={ref} minW={0}>
-          <TimeAxis {...{ from, to, width, zone, bell, now, folded }} />
+          <TimeAxis {...{ from, to, width, zone, serveAt, now, folded }} />
         </Box>
         {matched.buy.map((buy) => (
           <Line
             key={buy.cut}
-            {...{ buy, kitchen, matched, width, from, to, bell, now }}
+            {...{ buy, kitchen, matched, width, from, to, serveAt, now }}
             drawn={drawnOf(buy, fromNow)}
           />
         ))}
@@ -191,7 +191,7 @@ function Line({
   width,
   from,
   to,
-  bell,
+  serveAt,
   now,
 }: {
   buy: Schemas['Buy'];
@@ -201,7 +201,7 @@ function Line({
   width: number;
   from: number;
   to: number;
-  bell: number;
+  serveAt: number;
   now: number;
 }) {
   const { units, zone } = kitchen;
@@ -213,8 +213,8 @@ function Line({
     as: buy.eaten_as,
     served: matched.served,
   });
-  const rung = params.get('bell');
-  if (rung) onTheBlock.set('bell', rung);
+  const rung = params.get('serve_at');
+  if (rung) onTheBlock.set('serve_at', rung);
   const pieces = buy.pieces > 1 ? `${buy.pieces} pieces` : 'one piece';
   return (
     <>
@@ -252,11 +252,11 @@ function Line({
           </Text>
         ) : (
           <ReadyBand
-            {...{ from, to, width, zone, bell, now }}
+            {...{ from, to, width, zone, serveAt, now }}
             height={70}
-            start={millis(drawn.met_heat)}
+            start={millis(drawn.on_the_heat)}
             ready={bandTimes(drawn.ready)}
-            tooFar={bandTimes(drawn.too_far)}
+            tooFar={bandTimes(drawn.overcooked)}
             work={workOf(drawn)}
             label={`${buy.name}, ${inHundred(buy.chance_ready)} in 100 in time`}
           />

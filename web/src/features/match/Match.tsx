@@ -31,7 +31,7 @@ const SliceOfPiece = lazy(async () => ({
 const DRAFT_MEMBERS = 16;
 const SETTLES_MS = 400;
 /** Fields whose refusal stands beside them, in sight. */
-const inPlace = ['cut', 'parts[0].cut', 'mass_kg', 'parts[0].mass_kg', 'parts', 'bell'];
+const inPlace = ['cut', 'parts[0].cut', 'mass_kg', 'parts[0].mass_kg', 'parts', 'serve_at'];
 
 /** Which way for this cut: every way at once on one time axis running to the bell. */
 export function Match() {
@@ -93,8 +93,8 @@ function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['AtTheCoun
   const [sliding, slide] = useSliding(block.mm, change);
   // The bell under the hand, until it is let go and the kitchen has answered for where that was.
   const [held, setHeld] = useState<{ at: number; over: string }>();
-  const shownBell = held?.over === block.bell ? localText(held.at, zone) : block.bell;
-  const onScreen = { ...block, ...(sliding ? { mm: sliding } : {}), bell: block.bell };
+  const shownServeAt = held?.over === block.serve_at ? localText(held.at, zone) : block.serve_at;
+  const onScreen = { ...block, ...(sliding ? { mm: sliding } : {}), serve_at: block.serve_at };
   const text = JSON.stringify(matchRequest(onScreen, zone));
   const settledText = useSettled(text);
   const request = useMemo(() => asked(settledText), [settledText]);
@@ -112,16 +112,18 @@ function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['AtTheCoun
             ...steady,
             ways: drafted.ways,
             two_stage: drafted.two_stage,
-            bell: drafted.bell,
+            serve_at: drafted.serve_at,
             on_the_block: drafted.on_the_block,
           }
         : steady,
     [drafted, steady],
   );
   // An answer for another bell is read as if for this one, until this one's is there.
-  const wantedBell = instantOf(shownBell, zone);
+  const wantedServeAt = instantOf(shownServeAt, zone);
   const dragged =
-    data && wantedBell && millis(wantedBell) !== millis(data.bell) ? millis(wantedBell) : undefined;
+    data && wantedServeAt && millis(wantedServeAt) !== millis(data.serve_at)
+      ? millis(wantedServeAt)
+      : undefined;
   const live = useMemo(() => rungAll(data, dragged), [data, dragged]);
   const facts = cuts.find((cut) => cut.cut === block.cut);
   const fault = error instanceof ApiFault ? error : undefined;
@@ -131,12 +133,12 @@ function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['AtTheCoun
   const told = (steady && dragged === undefined ? choicesOf(steady) : all).find(
     (choice) => choice.id === chosen?.id,
   );
-  const bell = dragged ?? (live ? millis(live.bell) : now);
-  const onBell = (at: number, done: boolean) => {
+  const serveAt = dragged ?? (live ? millis(live.serve_at) : now);
+  const onServeAt = (at: number, done: boolean) => {
     if (done) {
       setHeld(undefined);
-      change({ bell: localText(at, zone) });
-    } else setHeld({ at, over: block.bell });
+      change({ serve_at: localText(at, zone) });
+    } else setHeld({ at, over: block.serve_at });
   };
   const chosenId = chosen?.id;
   const onBeside = useCallback(
@@ -170,7 +172,7 @@ function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['AtTheCoun
       <MatchNav />
       <Suspense fallback={<Box height="74px" />}>
         <Questions
-          block={block.bell === shownBell ? block : { ...block, bell: shownBell }}
+          block={block.serve_at === shownServeAt ? block : { ...block, serve_at: shownServeAt }}
           change={change}
           cuts={cuts}
           massKg={data?.on_the_block?.mass_kg}
@@ -207,7 +209,7 @@ function MatchIn({ kitchen, cuts }: { kitchen: Kitchen; cuts: Schemas['AtTheCoun
               matched={live}
               chosen={chosen}
               beside={block.beside}
-              {...{ bell, now, zone, units, onBell, onChoose }}
+              {...{ serveAt, now, zone, units, onServeAt, onChoose }}
               onSort={(sort) => change({ sort, way: undefined }, 'step')}
             />
             {steady && (

@@ -50,10 +50,10 @@ export const Questions = memo(function Questions({ block, change, cuts, massKg, 
       />
       <WhenField
         label="Plates at"
-        value={block.bell}
-        onChange={(bell) => bell && change({ bell })}
+        value={block.serve_at}
+        onChange={(serveAt) => serveAt && change({ serve_at: serveAt })}
         units={units}
-        error={error('bell')}
+        error={error('serve_at')}
       />
     </Grid>
   );

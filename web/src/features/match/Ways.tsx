@@ -10,7 +10,7 @@ import { OnOff } from '../../ui/OnOff';
 import { SelectField } from '../../ui/SelectField';
 
 // The bell can be dragged a moment after it is drawn.
-const BellHandle = lazy(async () => ({ default: (await import('./BellHandle')).BellHandle }));
+const ServeAtHandle = lazy(async () => ({ default: (await import('./ServeAtHandle')).ServeAtHandle }));
 
 type Choices = Schemas['Choice'];
 
@@ -44,12 +44,12 @@ type Props = {
   matched: Schemas['Matched'];
   chosen: Choices;
   beside: string[];
-  bell: number;
+  serveAt: number;
   now: number;
   zone: string;
   units: Units;
   /** The bell while it is dragged, and where it is let go. */
-  onBell: (at: number, done: boolean) => void;
+  onServeAt: (at: number, done: boolean) => void;
   onChoose: (id: string) => void;
   onSort: (sort: Schemas['Sort']) => void;
 };
@@ -61,17 +61,28 @@ export const drawnOf = (
 ) => (fromNow ? found.soonest : (found.latest ?? found.soonest)) ?? undefined;
 
 /** From where to where the axis runs, so that all that is drawn has its place; whether time before it is folded away. */
-export function axisOf(drawn: (Schemas['Drawn'] | undefined)[], now: number, bell: number) {
-  const begins = Math.min(bell - HOUR, ...drawn.flatMap((one) => (one ? [millis(one.begins)] : [])));
-  const plates = drawn.flatMap((one) => (one ? [Math.min(millis(one.plates), bell + 5 * HOUR)] : []));
+export function axisOf(drawn: (Schemas['Drawn'] | undefined)[], now: number, serveAt: number) {
+  const begins = Math.min(serveAt - HOUR, ...drawn.flatMap((one) => (one ? [millis(one.begins)] : [])));
+  const plates = drawn.flatMap((one) => (one ? [Math.min(millis(one.plates), serveAt + 5 * HOUR)] : []));
   // A bell far off: most of the room before the first of them is folded, and the bands keep their size.
-  const folded = bell - now > 2.2 * (bell - begins);
-  const from = folded ? begins - 0.35 * (bell - begins) : now - HOUR / 6;
-  return { from, to: Math.max(bell, ...plates) + (bell - from) / 40, folded };
+  const folded = serveAt - now > 2.2 * (serveAt - begins);
+  const from = folded ? begins - 0.35 * (serveAt - begins) : now - HOUR / 6;
+  return { from, to: Math.max(serveAt, ...plates) + (serveAt - from) / 40, folded };
 }
 
 /** Every way at once on one time axis that runs to the bell. */
-export function Ways({ matched, chosen, beside, bell, now, zone, units, onBell, onChoose, onSort }: Props) {
+export function Ways({
+  matched,
+  chosen,
+  beside,
+  serveAt,
+  now,
+  zone,
+  units,
+  onServeAt,
+  onChoose,
+  onSort,
+}: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(720);
   const [opened, setOpened] = useState<Schemas['Method']>();
   const [fromNow, setFromNow] = useState(false);
@@ -83,12 +94,12 @@ export function Ways({ matched, chosen, beside, bell, now, zone, units, onBell, 
   const { from, to, folded } = axisOf(
     shown.map((way) => drawnOf(way, fromNow)),
     now,
-    bell,
+    serveAt,
   );
   const row = (found: Choices, variant: boolean) => (
     <Row
       key={found.id}
-      {...{ found, variant, wide, labels, figures, room, from, to, zone, bell, now, units }}
+      {...{ found, variant, wide, labels, figures, room, from, to, zone, serveAt, now, units }}
       drawn={drawnOf(found, fromNow)}
       current={found.id === chosen.id}
       compared={beside.includes(found.id)}
@@ -106,9 +117,17 @@ export function Ways({ matched, chosen, beside, bell, now, zone, units, onBell, 
         <Flex align="flex-end">
           {wide && <Box width={`${labels}px`} flexShrink={0} />}
           <Box position="relative" width={`${room}px`}>
-            <TimeAxis from={from} to={to} width={room} zone={zone} bell={bell} now={now} folded={folded} />
+            <TimeAxis
+              from={from}
+              to={to}
+              width={room}
+              zone={zone}
+              serveAt={serveAt}
+              now={now}
+              folded={folded}
+            />
             <Suspense>
-              <BellHandle {...{ from, to, bell, zone, onBell }} width={room} />
+              <ServeAtHandle {...{ from, to, serveAt, zone, onServeAt }} width={room} />
             </Suspense>
           </Box>
           {figures > 0 && (
@@ -192,7 +211,7 @@ type RowProps = {
   from: number;
   to: number;
   zone: string;
-  bell: number;
+  serveAt: number;
   now: number;
   units: Units;
 };
@@ -260,9 +279,9 @@ function Row({
           <ReadyBand
             {...axis}
             width={room}
-            start={millis(drawn.met_heat)}
+            start={millis(drawn.on_the_heat)}
             ready={bandTimes(drawn.ready)}
-            tooFar={bandTimes(drawn.too_far)}
+            tooFar={bandTimes(drawn.overcooked)}
             work={workOf(drawn)}
             label={found.name}
           />

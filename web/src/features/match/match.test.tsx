@@ -16,8 +16,8 @@ const cut = (name: string, key: string, suitable = true) => ({
   also: key === 'shin' ? ['shank', 'gravy beef'] : ['shoulder'],
   tell: 'From the leg.',
   suitable,
-  resistance: 1,
-  resistance_ln_sigma: 0.18,
+  toughness: 1,
+  toughness_ln_sigma: 0.18,
   thickness_sigma: 0.07,
   collagen_pct: 1.5,
   fat_pct: 15,
@@ -38,9 +38,9 @@ const drawn = (begins: string): Schemas['Drawn'] => {
   const from = hours * 60 + minutes + 30;
   return {
     begins: at(from - 30),
-    met_heat: at(from),
+    on_the_heat: at(from),
     ready: { p10: at(from + 150), p50: at(from + 180), p90: at(from + 220) },
-    too_far: { p10: at(from + 400), p50: at(from + 450), p90: at(from + 500) },
+    overcooked: { p10: at(from + 400), p50: at(from + 450), p90: at(from + 500) },
     lift: at(from + 325),
     plates: at(from + 360),
   };
@@ -61,10 +61,10 @@ const choice = (
   chance_ready,
   chance_left_on: 0.8,
   start_by: '2099-02-06T10:00:00Z',
-  met_heat_at: '2099-02-06T09:00:00Z',
+  heat_on_at: '2099-02-06T09:00:00Z',
   lift_at: '2099-02-06T15:55:00Z',
   ready_min: { p10: 150, p50: 180, p90: 220 },
-  too_far_min: { p10: 400, p50: 450, p90: 500 },
+  overcooked_min: { p10: 400, p50: 450, p90: 500 },
   ready_at_min: Array.from({ length: 19 }, (_, i) => 140 + 5 * i),
   lead_min: 30,
   hands_on_min: 95,
@@ -92,7 +92,7 @@ const choice = (
   plan: planned({
     name: 'Braised chuck',
     people: 4,
-    bell: '2099-02-06T16:30:00Z',
+    serve_at: '2099-02-06T16:30:00Z',
     forecast: { cut: 'chuck', method: 'braise' },
   }),
 });
@@ -143,7 +143,7 @@ const matched = (over: Partial<Schemas['Matched']> = {}): Schemas['Matched'] => 
   buy: [],
   recipe: null,
   twice: null,
-  bell: '2099-02-06T16:30:00Z',
+  serve_at: '2099-02-06T16:30:00Z',
   now: '2099-02-06T08:30:00Z',
   certainty: 0.9,
   portion_g: 165,
@@ -188,20 +188,20 @@ const lastMatch = () =>
 
 describe('Match', () => {
   it('opens on an answer, the best way first, with its reason and what it comes to', async () => {
-    open(<Match />, '/match?bell=2099-02-06T16:30');
+    open(<Match />, '/match?serve_at=2099-02-06T16:30');
     expect(await screen.findByText('Why Oven 150 °C.')).toBeInTheDocument();
     const rows = screen.getAllByRole('radio', { name: /oven 150/i });
     expect(rows[0]).toBeChecked();
     expect(screen.getAllByText(/97 in 100/).length).toBeGreaterThan(0);
     expect(screen.getByText('3.85 a head, 2.80 a portion')).toBeInTheDocument();
     expect(screen.getByText('Cubes are not slices.')).toBeInTheDocument();
-    expect(lastMatch()).toMatchObject({ cut: 'chuck', bell: '2099-02-06T16:30' });
+    expect(lastMatch()).toMatchObject({ cut: 'chuck', serve_at: '2099-02-06T16:30' });
   });
 
   it('keeps what is on the block in its address, and asks again as it changes', async () => {
     const { router } = open(
       <Match />,
-      '/match?bell=2099-02-06T16:30&cut=shin&kg=2.4&as=pull&age=mature&also=chuck:0.9:60',
+      '/match?serve_at=2099-02-06T16:30&cut=shin&kg=2.4&as=pull&age=mature&also=chuck:0.9:60',
     );
     await screen.findByText('Why Oven 150 °C.');
     expect(lastMatch()).toMatchObject({
@@ -221,7 +221,7 @@ describe('Match', () => {
   });
 
   it('shows another way and its reason, and the variants of a way one tap away', async () => {
-    const { router } = open(<Match />, '/match?bell=2099-02-06T16:30');
+    const { router } = open(<Match />, '/match?serve_at=2099-02-06T16:30');
     await userEvent.click(await screen.findByRole('radio', { name: /Slow pit/ }));
     expect(await screen.findByText('Why Slow pit.')).toBeInTheDocument();
     await userEvent.click(screen.getByRole('radio', { name: /Oven 150/ }));
@@ -232,19 +232,19 @@ describe('Match', () => {
   });
 
   it('moves the bell by key and says the new chance at once', async () => {
-    const { router } = open(<Match />, '/match?bell=2099-02-06T16:30');
-    const bell = await screen.findByRole('slider', { name: 'The bell' });
+    const { router } = open(<Match />, '/match?serve_at=2099-02-06T16:30');
+    const serveAt = await screen.findByRole('slider', { name: 'The bell' });
     answers['/api/match'] = () => ({ status: 500, body: {} });
-    for (let i = 0; i < 4; i++) fireEvent.keyDown(bell, { key: 'ArrowLeft', shiftKey: true });
-    await waitFor(() => expect(router.state.location.search).toContain('bell=2099-02-06T12'));
-    expect(bell).toHaveAttribute('aria-valuetext', 'Fri 12:30');
+    for (let i = 0; i < 4; i++) fireEvent.keyDown(serveAt, { key: 'ArrowLeft', shiftKey: true });
+    await waitFor(() => expect(router.state.location.search).toContain('serve_at=2099-02-06T12'));
+    expect(serveAt).toHaveAttribute('aria-valuetext', 'Fri 12:30');
     expect(screen.getByRole('radio', { name: /Oven 150.*(tight|too late)/ })).toBeInTheDocument();
   });
 
   it('asks the one question that narrows most, and lets it be passed over', async () => {
     const ask = { field: 'thickness_mm', question: 'How thick is it?', how: 'a ruler', narrows_min: 17 };
     answers['/api/match'] = () => ({ body: matched({ ask }) });
-    open(<Match />, '/match?bell=2099-02-06T16:30');
+    open(<Match />, '/match?serve_at=2099-02-06T16:30');
     expect(await screen.findByText('How thick is it?')).toBeInTheDocument();
     expect(screen.getByText(/narrow the band by some 15 min. a ruler/)).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Don’t know' }));
@@ -252,7 +252,7 @@ describe('Match', () => {
   });
 
   it('lays up to three side by side', async () => {
-    const { router } = open(<Match />, '/match?bell=2099-02-06T16:30');
+    const { router } = open(<Match />, '/match?serve_at=2099-02-06T16:30');
     fireEvent.click(await screen.findByRole('button', { name: 'Compare it with others' }));
     await userEvent.click(screen.getByRole('radio', { name: /Slow pit/ }));
     fireEvent.click(await screen.findByRole('button', { name: 'Compare it with others' }));
@@ -282,7 +282,7 @@ describe('Match', () => {
       goal: [2.2, 5.7],
       chance: 0.9,
       not_yet: 0.1,
-      too_far: 0,
+      overcooked: 0,
       words: 'That should do.',
       equivalents: [],
       request: { cut: 'chuck', method: 'braise' },
@@ -290,7 +290,7 @@ describe('Match', () => {
     answers['/api/match'] = (body) => ({
       body: matched({ recipe: (body as Schemas['MatchRequest']).recipe ? checked : null }),
     });
-    open(<Match />, '/match?bell=2099-02-06T16:30');
+    open(<Match />, '/match?serve_at=2099-02-06T16:30');
     await userEvent.type(await screen.findByLabelText(/Its words/), '3 hours');
     fireEvent.click(screen.getByRole('button', { name: 'Try it' }));
     expect(await screen.findByText('in a lidded pot in a 150 °C oven')).toBeInTheDocument();
@@ -304,7 +304,7 @@ describe('Match', () => {
       (body as Schemas['MatchRequest']).recipe
         ? { status: 422, body: { detail: 'recipe: say how long', field: 'recipe' } }
         : { body: matched() };
-    open(<Match />, '/match?bell=2099-02-06T16:30');
+    open(<Match />, '/match?serve_at=2099-02-06T16:30');
     await userEvent.type(await screen.findByLabelText(/Its words/), 'until done');
     fireEvent.click(screen.getByRole('button', { name: 'Try it' }));
     expect(await screen.findByText('recipe: say how long')).toBeInTheDocument();
@@ -313,7 +313,7 @@ describe('Match', () => {
   });
 
   it('takes a substitute with its weight', async () => {
-    const { router } = open(<Match />, '/match?bell=2099-02-06T16:30');
+    const { router } = open(<Match />, '/match?serve_at=2099-02-06T16:30');
     fireEvent.click(await screen.findByRole('button', { name: 'Shin, boneless' }));
     expect(router.state.location.search).toMatch(/cut=shin.*kg=1.5/);
   });
@@ -323,7 +323,7 @@ describe('Match', () => {
       status: 422,
       body: { status: 422, title: '', type: '', detail: 'mass_kg: 9999 can’t be used', field: 'mass_kg' },
     });
-    open(<Match />, '/match?bell=2099-02-06T16:30&kg=9999');
+    open(<Match />, '/match?serve_at=2099-02-06T16:30&kg=9999');
     expect(await screen.findByText('mass_kg: 9999 can’t be used')).toBeInTheDocument();
     expect(screen.getByLabelText('Weight, kg')).toHaveValue('9999');
     expect(screen.getByLabelText('Weight, kg')).toHaveAttribute('aria-invalid', 'true');
@@ -340,14 +340,14 @@ describe('Match', () => {
             }),
           }
         : { body: matched() };
-    open(<Match />, '/match?bell=2099-02-06T16:30&cut=fillet');
+    open(<Match />, '/match?serve_at=2099-02-06T16:30&cut=fillet');
     expect(await screen.findByText('Fillet is not for this job')).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Shin, boneless instead' }));
     expect(await screen.findByText('Why Oven 150 °C.')).toBeInTheDocument();
   });
 
   it('saves the plan under the name it was given and opens it in Prepare', async () => {
-    const { router } = open(<Match />, '/match?bell=2099-02-06T16:30');
+    const { router } = open(<Match />, '/match?serve_at=2099-02-06T16:30');
     const name = await screen.findByLabelText('Call the dish');
     await userEvent.clear(name);
     await userEvent.type(name, 'Saturday chuck');
@@ -362,7 +362,7 @@ describe('Match', () => {
 
   it('says so when the kitchen does not answer', async () => {
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('refused')));
-    open(<Match />, '/match?bell=2099-02-06T16:30');
+    open(<Match />, '/match?serve_at=2099-02-06T16:30');
     expect(await screen.findByText(/The kitchen does not answer/)).toBeInTheDocument();
     expect(screen.getByRole('button', { name: 'Try again' })).toBeInTheDocument();
   });

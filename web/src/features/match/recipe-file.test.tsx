@@ -36,10 +36,10 @@ describe('a recipe from a file', () => {
 });
 
 describe('the table of a dish', () => {
-  const meal = (id: string, bell: string): Schemas['MealEntry'] => ({
+  const meal = (id: string, serve_at: string): Schemas['MealEntry'] => ({
     id,
     name: `Table ${id}`,
-    bell,
+    serve_at,
     people: 6,
     dishes: [],
   });

@@ -19,7 +19,7 @@ export type Block = {
   as?: Schemas['EatenAs'];
   people?: number;
   served?: Schemas['Served'];
-  bell: string;
+  serve_at: string;
   kit?: Kit[];
   /** Away from and to, as `datetime-local` text. */
   away?: string;
@@ -113,7 +113,7 @@ export function useBlock(zone: string) {
       as: word('as') as Schemas['EatenAs'] | undefined,
       people: figure('people'),
       served: word('served') as Schemas['Served'] | undefined,
-      bell: params.get('bell') ?? dinner,
+      serve_at: params.get('serve_at') ?? dinner,
       kit: params.has('kit') ? (list(params.get('kit')) as Kit[]) : undefined,
       away: word('away'),
       back: word('back'),
@@ -173,7 +173,7 @@ export function matchRequest(block: Block, zone: string): Schemas['MatchRequest'
     eaten_as: block.as,
     people: block.people && Math.round(block.people),
     served: block.served,
-    bell: block.bell,
+    serve_at: block.serve_at,
     zone,
     kit: block.kit,
     away: block.away && block.back ? [[block.away, block.back]] : undefined,

@@ -135,7 +135,7 @@ function OnTheBench({
           <Text color="soft">
             {prepared && format('mass', prepared.trimmed.raw_kg, units)}{' '}
             {cut?.name.toLowerCase() ?? 'mixed pot'}
-            {prepared && `, for ${prepared.dish.people}`}, plates {clockDay(plan.bell, zone, now)}
+            {prepared && `, for ${prepared.dish.people}`}, plates {clockDay(plan.serve_at, zone, now)}
           </Text>
         </Box>
         <Keeping open={open} />

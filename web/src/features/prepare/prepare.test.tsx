@@ -15,7 +15,7 @@ const ID = '00000000-0000-4000-8000-000000000001';
 const plan: Plan = {
   name: 'Lake-ice shin',
   people: 8,
-  bell: '2099-02-06T16:30:00Z',
+  serve_at: '2099-02-06T16:30:00Z',
   forecast: { cut: 'shin', mass_kg: 2.4, pieces: 3, method: 'braise', heat: { source: 'oven', set_c: 150 } },
   prepare: { salt_pct: 1.25, ingredients: [{ what: 'red_wine', ml: 400 }], later: [] },
 };

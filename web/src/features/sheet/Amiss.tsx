@@ -41,9 +41,9 @@ export function Amiss({ sheet, now, busy, onTake }: Props) {
               {way.trade}
             </Text>
           </Box>
-          <Text fontVariantNumeric="tabular-nums" fontWeight={600} color={way.meets_bell ? 'hands' : 'ink'}>
-            plates {clockDay(way.plates_at, sheet.zone, now)}
-            {way.meets_bell ? ', all of it kept' : ''}
+          <Text fontVariantNumeric="tabular-nums" fontWeight={600} color={way.on_time ? 'hands' : 'ink'}>
+            plates {clockDay(way.served_at, sheet.zone, now)}
+            {way.on_time ? ', all of it kept' : ''}
           </Text>
           <Button onClick={() => onTake(way)} disabled={busy}>
             Do that

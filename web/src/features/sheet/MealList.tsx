@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { Caution } from '../../ui/states';
 import { WhenField } from '../../ui/WhenField';
-import { useHands } from '../screens/hands';
+import { useHands } from '../devices/hands';
 
 type Task = Schemas['MealTask'];
 type Said = { at?: string; min?: number };
@@ -29,15 +29,15 @@ const DAY = 86_400_000;
 const EVENING = 17;
 
 /** `Today`, `Tonight`, `Tomorrow`, `On the day`: how far off it is, as it is said. */
-function spoken(at: string, zone: string, now: number, bell: string) {
+function spoken(at: string, zone: string, now: number, serveAt: string) {
   if (day(at, zone) === day(now, zone)) return hourAndMinute(at, zone)[0] >= EVENING ? 'Tonight' : 'Today';
   if (day(at, zone) === day(now + DAY, zone)) return 'Tomorrow';
-  return day(at, zone) === day(bell, zone) ? 'On the day' : '';
+  return day(at, zone) === day(serveAt, zone) ? 'On the day' : '';
 }
 
 /** The meal in words, numbered as in the picture: when, which dish, what, why. */
 export function MealList({ sheet, units, now, chosen, onChoose, onSay }: Props) {
-  const { tasks, zone, bell } = sheet;
+  const { tasks, zone, serve_at: serveAt } = sheet;
   const alone = sheet.dishes.length === 1;
   useEffect(() => {
     if (chosen) document.getElementById(`task-${chosen}`)?.scrollIntoView({ block: 'nearest' });
@@ -47,11 +47,11 @@ export function MealList({ sheet, units, now, chosen, onChoose, onSay }: Props) 
       {tasks.map((task, i) => {
         const minutes = (millis(task.end) - millis(task.start)) / 60_000;
         const before = tasks[i - 1];
-        const said = spoken(task.start, zone, now, bell);
+        const said = spoken(task.start, zone, now, serveAt);
         const newDay =
           !before ||
           day(task.start, zone) !== day(before.start, zone) ||
-          said !== spoken(before.start, zone, now, bell);
+          said !== spoken(before.start, zone, now, serveAt);
         const amiss = sheet.conflicts.filter((conflict) => conflict.tasks[0] === task.id);
         return (
           <Box

@@ -63,7 +63,7 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
   const call = (name: string) => (alone && !plans[0]?.meal ? all(() => ({ name })) : agreed({ name }));
   const take = (way: Schemas['WayOut']) => {
     const { change: taken } = way;
-    if (taken.what === 'bell') all(() => ({ bell: taken.bell }));
+    if (taken.what === 'serve_at') all(() => ({ serve_at: taken.serve_at }));
     if (taken.what === 'borrow') agreed({ borrowed: [...(terms.borrowed ?? []), taken.thing] });
     if (taken.what === 'sleep') agreed({ less_sleep_min: (terms.less_sleep_min ?? 0) + taken.minutes });
     if (taken.what === 'dish') {
@@ -94,8 +94,8 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
           </PageHeading>
           <Text fontSize="lead" color={sheet.late_min > 0 ? 'caution' : 'ink'} fontWeight={600}>
             {sheet.late_min > 0
-              ? `plates ${span(sheet.late_min)} late, at ${clockDay(sheet.serve_at, zone, now)}`
-              : `plates ${clockDay(sheet.serve_at, zone, now)}`}
+              ? `plates ${span(sheet.late_min)} late, at ${clockDay(sheet.served_at, zone, now)}`
+              : `plates ${clockDay(sheet.served_at, zone, now)}`}
           </Text>
         </Flex>
         {next && (
@@ -179,12 +179,12 @@ function MealOf({ answer, units }: { answer: Schemas['MealAnswer']; units: Units
           <Heading as="h2" fontFamily="heading" fontSize="lead" mb={2}>
             Change it
           </Heading>
-          <NameAndBell
+          <NameAndServing
             meal={meal}
             zone={zone}
             units={units}
             onName={call}
-            onBell={(bell) => all(() => ({ bell }))}
+            onServeAt={(serveAt) => all(() => ({ serve_at: serveAt }))}
             onPeople={(people) => all(() => ({ people }))}
           />
           <Agreed
@@ -254,19 +254,19 @@ function Agreed({
 }
 
 /** What the meal is called, when it is on the table, for how many. */
-function NameAndBell({
+function NameAndServing({
   meal,
   zone,
   units,
   onName,
-  onBell,
+  onServeAt,
   onPeople,
 }: {
   meal: Schemas['MealEntry'];
   zone: string;
   units: Units;
   onName: (name: string) => void;
-  onBell: (bell: string) => void;
+  onServeAt: (serve_at: string) => void;
   onPeople: (people: number) => void;
 }) {
   const name = useTyped(
@@ -274,9 +274,9 @@ function NameAndBell({
     (name) => onName(name.trim()),
     (name) => name.trim() !== '',
   );
-  const bell = useTyped(
-    localText(meal.bell, zone),
-    (text) => onBell(instantOf(text, zone) ?? meal.bell),
+  const serveAt = useTyped(
+    localText(meal.serve_at, zone),
+    (text) => onServeAt(instantOf(text, zone) ?? meal.serve_at),
     (text) => instantOf(text, zone) !== undefined,
   );
   const people = useTyped<number | undefined>(
@@ -292,10 +292,10 @@ function NameAndBell({
       <Box
         onBlur={(event) => {
           // From the day to the hour it is still the same field.
-          if (!event.currentTarget.contains(event.relatedTarget)) bell.leave();
+          if (!event.currentTarget.contains(event.relatedTarget)) serveAt.leave();
         }}
       >
-        <WhenField label="Bell" value={bell.value} units={units} onChange={bell.type} />
+        <WhenField label="ServeAt" value={serveAt.value} units={units} onChange={serveAt.type} />
       </Box>
       <Box onBlur={people.leave}>
         <NumberField label="People" value={people.value} unit="" onChange={people.type} />

@@ -68,7 +68,7 @@ export function Meals() {
               fontVariantNumeric="tabular-nums"
               lineHeight={1.1}
             >
-              {clockDay(meal.bell, zone, now)}
+              {clockDay(meal.serve_at, zone, now)}
             </Text>
             <Box flex="1" minW={0}>
               {atTheBench ? (

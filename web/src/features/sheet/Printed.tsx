@@ -51,7 +51,7 @@ export function Printed({ name, sheet }: { name: string; sheet: Schemas['MealShe
           {name}
         </Heading>
         <Text fontSize="12pt" fontWeight={700}>
-          plates {date(sheet.serve_at, zone)} {clock(sheet.serve_at, zone)}
+          plates {date(sheet.served_at, zone)} {clock(sheet.served_at, zone)}
         </Text>
       </Flex>
       {[...sheet.clock_changes, ...sheet.gave_way, ...sheet.conflicts].map(({ text }) => (
@@ -78,7 +78,7 @@ export function Printed({ name, sheet }: { name: string; sheet: Schemas['MealShe
           </Heading>
           <Text mb={2}>
             Lift it {date(dish.lift_at, zone)} {clock(dish.lift_at, zone)}, plates{' '}
-            {clock(sheet.serve_at, zone)}
+            {clock(sheet.served_at, zone)}
           </Text>
           {byDay(
             tasks.filter((task) => task.number === dish.number),

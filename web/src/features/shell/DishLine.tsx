@@ -17,7 +17,7 @@ export function DishLine() {
   const now = useNow(30_000);
   const plan = cook?.plan ?? plans.data?.find((found) => found.id === inHand.planId)?.plan;
   // What was moved while it cooks is the bell.
-  const bell = cook?.view.bell ?? plan?.bell;
+  const serveAt = cook?.view.serve_at ?? plan?.serve_at;
   const zone = kitchen.data?.zone;
   return (
     <Flex
@@ -34,7 +34,7 @@ export function DishLine() {
       borderColor="line"
       fontSize={{ base: 'small', md: 'text' }}
     >
-      {plan && bell && zone ? (
+      {plan && serveAt && zone ? (
         <Flex gap={3} minW={0} flex="1" align="center">
           <Text as="span" fontWeight={700} truncate>
             {plan.name}
@@ -43,7 +43,7 @@ export function DishLine() {
             for {plan.people}
           </Text>
           <Text as="span" color="rim" fontWeight={700} whiteSpace="nowrap" fontVariantNumeric="tabular-nums">
-            bell {clockDay(bell, zone, now)}
+            serveAt {clockDay(serveAt, zone, now)}
           </Text>
         </Flex>
       ) : (

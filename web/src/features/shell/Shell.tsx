@@ -1,7 +1,7 @@
 import { Box, Flex, Text, chakra } from '@chakra-ui/react';
 import { Suspense, lazy, useRef, useState } from 'react';
 import { Outlet } from 'react-router';
-import { useChanges, useForgetting, useKitchenView, useScreen } from '../../api/queries';
+import { useChanges, useForgetting, useKitchenView, useDevice } from '../../api/queries';
 import { useLooks } from '../../api/role';
 import { Away } from './Away';
 import { DishLine } from './DishLine';
@@ -22,7 +22,7 @@ const Keys = lazy(async () => ({ default: (await import('./Keys')).Keys }));
 export function Shell() {
   useChanges();
   // What this device may do is asked with the first page.
-  useScreen();
+  useDevice();
   useForgetting();
   const looks = useLooks();
   const asItCame = useKitchenView().data?.kitchen.as_it_came;

@@ -8,7 +8,7 @@ export const router = createBrowserRouter([
   {
     element: <Entrance />,
     children: [
-      { path: 'in', lazy: async () => ({ Component: (await import('../screens/ComeIn')).ComeIn }) },
+      { path: 'in', lazy: async () => ({ Component: (await import('../devices/ComeIn')).ComeIn }) },
       {
         path: 'wall',
         errorElement: <PlaceFailed />,
@@ -59,8 +59,8 @@ export const router = createBrowserRouter([
                 lazy: async () => ({ Component: (await import('../kitchen/KitchenPlace')).KitchenPlace }),
               },
               {
-                path: 'screens',
-                lazy: async () => ({ Component: (await import('../screens/ScreensPlace')).ScreensPlace }),
+                path: 'devices',
+                lazy: async () => ({ Component: (await import('../devices/DevicesPlace')).DevicesPlace }),
               },
               {
                 path: 'safety',

@@ -40,7 +40,7 @@ export function DishOnTheWall({
       <Flex justify="space-between" gap={5} align="flex-start">
         <Box flex="1" minW={0}>
           <Text color="soft" fontWeight={700} fontSize={size(0.1, 15, 30)} lineHeight={1.15} truncate>
-            {dish.name}, plates {clockDay(dish.bell, zone, now)}
+            {dish.name}, plates {clockDay(dish.serve_at, zone, now)}
             {dish.late_min > 0 && (
               <Text as="span" color="caution">
                 {' '}

@@ -72,7 +72,8 @@ export function Wall() {
       )}
       {left.length > 0 && (
         <Text color="soft" fontSize="clamp(16px, 2.6vh, 30px)" truncate>
-          Left open: {left.map(({ name, bell }) => `${name} of ${date(bell, zone)}`).join(', ')}
+          Left open:{' '}
+          {left.map(({ name, serve_at: serveAt }) => `${name} of ${date(serveAt, zone)}`).join(', ')}
         </Text>
       )}
       {may === 'not yet' && (
@@ -91,8 +92,8 @@ type Shown = { dishes: Schemas['OnTheHeat'][]; zone: string; now: number };
 
 /** The hour, and the bell that is nearest. */
 function Head({ dishes, zone, now, name }: Shown & { name: string }) {
-  const [next] = dishes.filter(({ bell }) => millis(bell) > now - 3_600_000);
-  const left = next ? (millis(next.bell) - now) / 60_000 : 0;
+  const [next] = dishes.filter(({ serve_at: serveAt }) => millis(serveAt) > now - 3_600_000);
+  const left = next ? (millis(next.serve_at) - now) / 60_000 : 0;
   return (
     <Flex justify="space-between" align="baseline" gap={6} borderBottomWidth="3px" borderColor="rim" pb="1vh">
       <Text
@@ -111,7 +112,7 @@ function Head({ dishes, zone, now, name }: Shown & { name: string }) {
         </Text>
         {next && (
           <Text fontFamily="heading" fontWeight={700} fontSize="clamp(24px, 6vh, 68px)" lineHeight={1.05}>
-            Plates {clockDay(next.bell, zone, now)}
+            Plates {clockDay(next.serve_at, zone, now)}
             <Text as="span" color={left < 0 ? 'caution' : 'soft'} fontWeight={600}>
               {' '}
               {left < 0 ? `${span(-left)} ago` : `in ${span(left)}`}

@@ -18,9 +18,9 @@ const dish = (over: Partial<Schemas['OnTheHeat']> = {}): Schemas['OnTheHeat'] =>
   from: soon(-30),
   until: soon(25),
   next: { what: 'First look: fork it', at: soon(25) },
-  met_heat_at: soon(-90),
+  heat_on_at: soon(-90),
   band: view.band,
-  bell: soon(130),
+  serve_at: soon(130),
   late_min: 0,
   alarms: [],
   probes: [],
@@ -54,7 +54,7 @@ afterEach(() => {
 
 describe('the wall', () => {
   it('shows the bell, every dish with now, next and who has it, and has nothing to touch', async () => {
-    shows([dish(), dish({ id: 'b', name: 'Boathouse brisket', bell: soon(300) })]);
+    shows([dish(), dish({ id: 'b', name: 'Boathouse brisket', serve_at: soon(300) })]);
     expect(await screen.findByText('Boathouse brisket', { exact: false })).toBeInTheDocument();
     expect(screen.getAllByText('Leave it: oven at 150 °C')).toHaveLength(2);
     expect(screen.getAllByText(/First look: fork it/)).toHaveLength(2);
@@ -69,7 +69,7 @@ describe('the wall', () => {
       dish({
         id: 'b',
         name: 'Old shin',
-        bell: '2026-11-23T17:00:00Z',
+        serve_at: '2026-11-23T17:00:00Z',
         left_open_since: '2026-11-23T18:00:00Z',
       }),
     ]);

@@ -195,7 +195,7 @@ function Explained({ forecast, units }: { forecast: Schemas['Forecast']; units: 
           curve={curve}
           bands={bands}
           ready={forecast.ready_min}
-          tooFar={forecast.too_far_min.p50}
+          tooFar={forecast.overcooked_min.p50}
           stages={stages}
           units={units}
           at={minute}

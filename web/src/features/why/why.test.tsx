@@ -13,7 +13,7 @@ const point = (min: number, core_c: number): Schemas['CurvePoint'] => ({
   surface_c: 90,
   medium_c: 96,
   air_c: 150,
-  tender_h: min / 100,
+  softening_h: min / 100,
   liquid_l: 1.1,
   steam_kg: min / 1000,
   juice_kg: min / 1000,
@@ -33,7 +33,7 @@ const forecast = {
   suitable: true,
   why: 'Chuck is sinewy; half of all such pieces are fork-tender by 3 h.',
   ready_min: { p10: 150, p50: 180, p90: 220 },
-  too_far_min: { p10: 400, p50: 450, p90: 500 },
+  overcooked_min: { p10: 400, p50: 450, p90: 500 },
   curve: [point(0, 5), point(100, 70), point(200, 92)],
   stages: [{ method: 'braise', words: 'a 150 °C oven', from_min: 0, to_min: null }],
   explained: {
@@ -61,9 +61,9 @@ const forecast = {
       { min: 200, celsius: [92, 95], tenderness: [1.8, 2], words: 'soft right through' },
     ],
   },
-  enough_tender_h: 1.6,
-  too_far_tender_h: 4.5,
-  resistance: 1,
+  enough_softening_h: 1.6,
+  overcooked_softening_h: 4.5,
+  toughness: 1,
   mass_kg: 1.4,
   thumb: [{ rule: 'an hour a pound', min: 185, why: 'it agrees here' }],
   cautions: [],
@@ -147,7 +147,7 @@ describe('the place where a time is explained', () => {
   });
 
   it('asks about a plan that is not kept by the whole of it', async () => {
-    const plan = { name: 'x', bell: '2099-02-06T16:30:00Z', forecast: { cut: 'chuck' as const } };
+    const plan = { name: 'x', serve_at: '2099-02-06T16:30:00Z', forecast: { cut: 'chuck' as const } };
     at(whyOfPlan(plan));
     await screen.findByRole('heading', { name: 'Why 3 h?' });
     expect(asked.mock.lastCall).toEqual(['/api/why/plan', plan]);

@@ -74,7 +74,7 @@ impl Part {
             shape: self.shape,
             goal: self.goal,
             thickness_sigma: self.thickness_sigma(),
-            toughness_ln_sigma: self.facts.resistance_ln_sigma,
+            toughness_ln_sigma: self.facts.toughness_ln_sigma,
         }
     }
 

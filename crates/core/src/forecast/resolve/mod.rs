@@ -315,7 +315,7 @@ impl ForecastRequest {
             ("pot_k", known.pot_k, 15.0, Unit::Kelvin),
             ("pit_k", known.pit_k, 40.0, Unit::Kelvin),
             ("lid_ln", known.lid_ln, 2.0, Unit::None),
-            ("resistance_ln", known.resistance_ln, 1.0, Unit::None),
+            ("toughness_ln", known.toughness_ln, 1.0, Unit::None),
         ] {
             if let Some(Belief { mean, sigma }) = belief {
                 in_range(&format!("known.{name}.mean"), mean, -most, most, unit)?;

@@ -52,7 +52,7 @@ pub fn read_recipe(document: &Value, kitchen: &Kitchen, now: Timestamp) -> Resul
         && let Ok(plan) = serde_json::from_value::<Plan>(own.clone())
     {
         // What was planned there is a dish of its own here.
-        let plan = Plan { bell: supper(kitchen, now), meal: None, pins: Vec::new(), laid: Vec::new(), ..plan };
+        let plan = Plan { serve_at: supper(kitchen, now), meal: None, pins: Vec::new(), laid: Vec::new(), ..plan };
         return Ok(RecipeRead { plan, doubts: Vec::new() });
     }
     Ok(from_elsewhere(&recipe, kitchen, now))
@@ -184,11 +184,11 @@ fn from_elsewhere(recipe: &serde_json::Map<String, Value>, kitchen: &Kitchen, no
     let stages = way(&steps, mass_kg, &mut doubts);
     let meat_line = found.map(|(_, line)| line);
     let ingredients = lines.iter().filter(|line| Some(*line) != meat_line.as_ref()).filter_map(|line| larder(line));
-    let bell = supper(kitchen, now);
+    let serve_at = supper(kitchen, now);
     let plan = |stages: Option<Vec<StageRequest>>| Plan {
         name: title.first().map_or_else(|| voice.render(cut.label()), |name| name.chars().take(80).collect()),
         people,
-        bell,
+        serve_at,
         certainty: None,
         forecast: ForecastRequest {
             cut: Some(cut),

@@ -108,7 +108,7 @@ pub struct Checked {
     /// P(not tender enough yet).
     pub not_yet: f64,
     /// P(gone too far).
-    pub too_far: f64,
+    pub overcooked: f64,
     /// In a sentence.
     pub words: String,
     /// The same softness on the kit that is free.
@@ -133,11 +133,11 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
     let min = median.stages.last().and_then(|stage| stage.to_min).unwrap_or(stated);
     let (ensemble, softness) = softness_at(&case, min * 60.0)?;
     let goal = case.main().goal;
-    let scale = [goal.enough / goal.resistance, goal.too_far / goal.resistance];
+    let scale = [goal.enough / goal.toughness, goal.overcooked / goal.toughness];
     let share = |holds: &dyn Fn(usize) -> bool| round_to(chance(&ensemble.weights, holds), 1e-6);
     let lands = Landing::of(|low, high| share(&|i| softness[i] >= low && softness[i] < high));
     let not_yet = share(&|i| ensemble.ready_s[i].is_infinite());
-    let too_far = share(&|i| ensemble.ready_s[i].is_finite() && softness[i] > scale[1]);
+    let overcooked = share(&|i| ensemble.ready_s[i].is_finite() && softness[i] > scale[1]);
     let at = |p| quantile(&softness, &ensemble.weights, p).unwrap_or(0.0);
     let tenderness = [at(0.1), at(0.5), at(0.9)];
     let mut request = plan.request(block.kitchen);
@@ -149,9 +149,9 @@ pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
         lands,
         tenderness,
         goal: scale,
-        chance: round_to(1.0 - not_yet - too_far, 1e-6),
+        chance: round_to(1.0 - not_yet - overcooked, 1e-6),
         not_yet,
-        too_far,
+        overcooked,
         words: String::new(),
         equivalents: equivalents(block, lies, tenderness[1])?,
         request,
@@ -215,11 +215,11 @@ fn words(checked: &Checked, case: &Case) -> Message {
         (lands.spoon, "spoon"),
     ];
     let likeliest = shares.iter().max_by(|a, b| a.0.total_cmp(&b.0)).map_or("firm", |share| share.1);
-    let verdict = match (checked.chance, checked.not_yet, checked.too_far) {
+    let verdict = match (checked.chance, checked.not_yet, checked.overcooked) {
         (chance, ..) if chance >= 0.8 => "will_do",
         (_, not_yet, _) if not_yet >= 0.8 => "too_short",
-        (.., too_far) if too_far >= 0.8 => "too_long",
-        (_, not_yet, too_far) if not_yet >= too_far => "rather_short",
+        (.., overcooked) if overcooked >= 0.8 => "too_long",
+        (_, not_yet, overcooked) if not_yet >= overcooked => "rather_short",
         _ => "rather_long",
     };
     let done = case.main().eaten_as.done();
@@ -228,7 +228,7 @@ fn words(checked: &Checked, case: &Case) -> Message {
     let whole = [
         Some(say::recipe(likeliest, done, Share(checked.chance), verdict)),
         worth(checked.not_yet).then(|| say::recipe_not_yet(Share(checked.not_yet))),
-        worth(checked.too_far).then(|| say::recipe_too_far(Share(checked.too_far))),
+        worth(checked.overcooked).then(|| say::recipe_overcooked(Share(checked.overcooked))),
     ];
     Message::list(whole.into_iter().flatten(), Join::Space)
 }
@@ -263,11 +263,11 @@ fn equivalent(block: &Block, variant: Variant, tenderness: f64) -> Result<Option
         }
         let plan = block.plan(ForecastRequest { members: Some(1), ..forecast });
         let Ok(mut case) = plan.resolve(block.kitchen) else { return Ok(None) };
-        let dose = tenderness * case.main().goal.resistance;
+        let dose = tenderness * case.main().goal.toughness;
         for part in &mut case.parts {
             // Followed until well past that softness.
             part.goal.enough = f64::max(0.01, dose);
-            part.goal.too_far = part.goal.enough * 1.5;
+            part.goal.overcooked = part.goal.enough * 1.5;
         }
         Ok(Some((describe(&case, None)?, dose)))
     };
@@ -277,10 +277,10 @@ fn equivalent(block: &Block, variant: Variant, tenderness: f64) -> Result<Option
         return Ok(found.map(|(min, at_pressure_min)| Equivalent { id, name, method, min, at_pressure_min }));
     }
     let Some((forecast, dose)) = as_soft(None)? else { return Ok(None) };
-    let after = forecast.curve.iter().position(|point| point.tender_h >= dose);
+    let after = forecast.curve.iter().position(|point| point.softening_h >= dose);
     Ok(after.map(|after| {
         let [before, after] = [&forecast.curve[after.saturating_sub(1)], &forecast.curve[after]];
-        let share = (dose - before.tender_h) / (after.tender_h - before.tender_h).max(1e-9);
+        let share = (dose - before.softening_h) / (after.softening_h - before.softening_h).max(1e-9);
         let min = before.min + share.clamp(0.0, 1.0) * (after.min - before.min);
         Equivalent { id, name, method, min, at_pressure_min: None }
     }))
@@ -294,7 +294,7 @@ fn pressed(as_soft: impl Fn(Option<f64>) -> Result<Option<(Forecast, f64)>>) -> 
         Ok::<_, Error>(found.and_then(|(forecast, dose)| {
             let last = forecast.curve.last()?;
             let opened_min = forecast.stages.last().and_then(|stage| stage.to_min).unwrap_or(last.min);
-            Some((last.tender_h - dose, opened_min))
+            Some((last.softening_h - dose, opened_min))
         }))
     };
     let (mut low, mut high) = (0.0, LONGEST_MIN);

@@ -67,7 +67,7 @@ pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Worked) -> Task
     let hours = worked.ready_min(0.5).unwrap_or(0.0) / 60.0;
     let carries = said_at_the_table(plan, wet_l, durations.has_sauce(), hours, case.voice);
     let serve = serve.after([TaskId::Slice]).minding(carries);
-    steps.blocks.push(Block::new(vec![serve], Where::Bell));
+    steps.blocks.push(Block::new(vec![serve], Where::ServeAt));
     first
 }
 

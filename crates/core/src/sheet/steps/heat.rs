@@ -112,7 +112,7 @@ fn hold_borne(worked: &Worked) -> Minute {
         true => (1.0, WRAPPED_SOFTENS, WRAPPED_BORNE),
         false => (0.5, HOLD_SOFTENS, HOLD_BORNE),
     };
-    let left_h = share * (goal.too_far - goal.enough) / goal.resistance / softens;
+    let left_h = share * (goal.overcooked - goal.enough) / goal.toughness / softens;
     let spread = worked.ready_min(0.9).zip(worked.ready_min(0.1)).map_or(0.0, |(slow, quick)| slow - quick);
     whole((left_h * 60.0 - spread).clamp(HOLD_BORNE_MIN, most))
 }

@@ -146,7 +146,7 @@ impl Wait {
 #[derive(Debug, Clone)]
 pub(crate) enum Where {
     /// It ends at the bell.
-    Bell,
+    ServeAt,
     /// As late as what follows allows.
     Before(Vec<Wait>),
     /// Near a moment: so many minutes from the beginning of a step, so much earlier or later.

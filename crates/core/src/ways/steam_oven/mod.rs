@@ -24,7 +24,7 @@ use crate::kitchen::{Lane, ThingKind};
 use ergastic_physics::places::ROOM_C;
 
 /// What it is usually set to, and overnight, on either dial.
-const USUAL: [f64; 2] = [95.0, 203.0];
+const USUAL: [f64; 2] = [95.0, 200.0];
 const OVERNIGHT: [f64; 2] = [85.0, 185.0];
 /// What is done is held at, °C.
 const HOLDS_C: f64 = 65.0;
@@ -79,7 +79,7 @@ impl Offered for InSteam {
     }
 
     fn settings(asked: &Heat, units: Units) -> Vec<Setting> {
-        settings(units, [85.0, 90.0, 95.0, 100.0], [185.0, 195.0, 203.0, 212.0])
+        settings(units, [85.0, 90.0, 95.0, 100.0], [185.0, 190.0, 200.0, 210.0])
             .map(|c| Setting {
                 words: measured(c),
                 looks: None,

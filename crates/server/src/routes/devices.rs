@@ -26,34 +26,34 @@ use crate::extract::{Id, Json};
 /// What a screen may do.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-pub enum ScreenRole {
+pub enum DeviceRole {
     /// All that a cook does.
     Cook,
     /// Look, and change nothing.
     Look,
 }
 
-impl From<Role> for ScreenRole {
+impl From<Role> for DeviceRole {
     fn from(role: Role) -> Self {
         if role == Role::Cook { Self::Cook } else { Self::Look }
     }
 }
 
-impl From<ScreenRole> for Role {
-    fn from(role: ScreenRole) -> Self {
-        if role == ScreenRole::Cook { Self::Cook } else { Self::Look }
+impl From<DeviceRole> for Role {
+    fn from(role: DeviceRole) -> Self {
+        if role == DeviceRole::Cook { Self::Cook } else { Self::Look }
     }
 }
 
 /// Who asks.
 #[derive(Serialize, ToSchema)]
-pub struct ThisScreen {
+pub struct ThisDevice {
     /// It may see the kitchen.
     signed_in: bool,
     /// What it is called; empty for who has not signed in.
     name: String,
     /// What it may do.
-    role: Option<ScreenRole>,
+    role: Option<DeviceRole>,
     /// It is at the kitchen's own machine, which needs no passphrase.
     machine: bool,
 }
@@ -71,7 +71,7 @@ pub struct SignIn {
     passphrase: Option<String>,
     /// With the passphrase: what it wants to do; a cook's work where nothing is said.
     #[serde(default, skip_serializing_if = "Option::is_none")]
-    role: Option<ScreenRole>,
+    role: Option<DeviceRole>,
     /// The code of an invitation, which says itself what for.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     #[schema(max_length = 128)]
@@ -80,10 +80,10 @@ pub struct SignIn {
 
 /// A screen that is signed in.
 #[derive(Serialize, ToSchema)]
-pub struct ScreenLine {
+pub struct DeviceLine {
     id: Uuid,
     name: String,
-    role: ScreenRole,
+    role: DeviceRole,
     /// When it was seen last, min ago.
     seen_min: f64,
     /// It is the one that asks.
@@ -110,13 +110,13 @@ pub struct AuthorityLine {
 
 /// Everything about the kitchen's screens.
 #[derive(Serialize, ToSchema)]
-pub struct Screens {
+pub struct Devices {
     /// Where other screens find the kitchen; none while it answers on its own machine only.
     addresses: Vec<String>,
     /// Its authority, where it is found elsewhere.
     authority: Option<AuthorityLine>,
     /// The screens that are signed in, the one seen last first.
-    screens: Vec<ScreenLine>,
+    devices: Vec<DeviceLine>,
     /// The keys of probes.
     keys: Vec<KeyLine>,
 }
@@ -125,7 +125,7 @@ pub struct Screens {
 #[derive(Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub struct Invite {
-    role: ScreenRole,
+    role: DeviceRole,
 }
 
 /// An invitation for one screen.
@@ -173,19 +173,19 @@ fn minutes_since(at: Timestamp, now: Timestamp) -> f64 {
     now.duration_since(at).as_secs_f64().max(0.0) / 60.0
 }
 
-fn told(visitor: &Visitor, app: &App) -> ThisScreen {
+fn told(visitor: &Visitor, app: &App) -> ThisDevice {
     let machine = matches!(visitor, Visitor::Machine);
-    ThisScreen {
+    ThisDevice {
         signed_in: visitor.role().is_some(),
-        name: app.screen_name(visitor).unwrap_or_default(),
-        role: visitor.role().map(ScreenRole::from),
+        name: app.device_name(visitor).unwrap_or_default(),
+        role: visitor.role().map(DeviceRole::from),
         machine,
     }
 }
 
 /// Who asks.
-#[utoipa::path(get, path = "/api/screen", responses((status = 200, body = ThisScreen)))]
-pub async fn get_screen(State(app): State<App>, visitor: Visitor) -> Json<ThisScreen> {
+#[utoipa::path(get, path = "/api/device", responses((status = 200, body = ThisDevice)))]
+pub async fn get_device(State(app): State<App>, visitor: Visitor) -> Json<ThisDevice> {
     Json(told(&visitor, &app))
 }
 
@@ -197,7 +197,7 @@ fn not_let_in(shown: Shown) -> ApiError {
 }
 
 /// Signs in; the cookie comes with the answer. The kitchen's own machine is in already.
-#[utoipa::path(post, path = "/api/screen", request_body = SignIn, responses((status = 200, body = ThisScreen), (status = 429, body = Problem, content_type = "application/problem+json", description = "After wrong ones: wait first, as long as `retry-after` says.")))]
+#[utoipa::path(post, path = "/api/device", request_body = SignIn, responses((status = 200, body = ThisDevice), (status = 429, body = Problem, content_type = "application/problem+json", description = "After wrong ones: wait first, as long as `retry-after` says.")))]
 pub async fn sign_in(State(app): State<App>, visitor: Visitor, Json(asked): Json<SignIn>) -> ApiResult<Response> {
     check_name("name", &asked.name, 40)?;
     let Visitor::Stranger(peer) = visitor else {
@@ -216,8 +216,8 @@ pub async fn sign_in(State(app): State<App>, visitor: Visitor, Json(asked): Json
         (None, None) => return Err(Error::new(Kind::Missing, "passphrase", "", say::passphrase_or_invitation()).into()),
     };
     let session = let_in(&app.store, asked.name, role, Timestamp::now()).await?;
-    tracing::info!(%peer, screen = session.screen.name, "a screen has signed in");
-    let answer = Json(told(&Visitor::Screen(session.screen), &app)).into_response();
+    tracing::info!(%peer, device = session.device.name, "a screen has signed in");
+    let answer = Json(told(&Visitor::Device(session.device), &app)).into_response();
     Ok(match session.other {
         Some(secret) => with_cookie(answer, &secret),
         None => answer,
@@ -225,36 +225,36 @@ pub async fn sign_in(State(app): State<App>, visitor: Visitor, Json(asked): Json
 }
 
 /// Signs this screen out.
-#[utoipa::path(delete, path = "/api/screen", responses((status = 204)))]
+#[utoipa::path(delete, path = "/api/device", responses((status = 204)))]
 pub async fn sign_out(State(app): State<App>, visitor: Visitor) -> ApiResult<Response> {
-    if let Some(screen) = visitor.screen() {
-        app.store.sign_out(screen.id).await?;
+    if let Some(device) = visitor.device() {
+        app.store.sign_out(device.id).await?;
         app.desk.signed_out();
     }
     Ok((StatusCode::NO_CONTENT, [(header::SET_COOKIE, removal())]).into_response())
 }
 
 /// Everything about the kitchen's screens.
-#[utoipa::path(get, path = "/api/screens", responses((status = 200, body = Screens)))]
-pub async fn list_screens(State(app): State<App>, visitor: Visitor) -> ApiResult<Json<Screens>> {
+#[utoipa::path(get, path = "/api/devices", responses((status = 200, body = Devices)))]
+pub async fn list_devices(State(app): State<App>, visitor: Visitor) -> ApiResult<Json<Devices>> {
     let now = Timestamp::now();
-    let here = visitor.screen().map(|screen| screen.id);
-    let (screens, keys) = (app.store.screens().await?, app.store.probe_keys().await?);
+    let here = visitor.device().map(|device| device.id);
+    let (devices, keys) = (app.store.devices().await?, app.store.probe_keys().await?);
     let beyond = app.desk.beyond();
-    Ok(Json(Screens {
+    Ok(Json(Devices {
         addresses: beyond.map_or_else(Vec::new, |beyond| beyond.addresses.urls()),
         authority: beyond.map(|beyond| AuthorityLine {
             fingerprint: beyond.certificates.authority.fingerprint(),
             ends_at: beyond.certificates.authority.ends_at,
         }),
-        screens: screens
+        devices: devices
             .into_iter()
-            .map(|screen| ScreenLine {
-                seen_min: minutes_since(screen.seen_at, now),
-                here: here == Some(screen.id),
-                id: screen.id,
-                name: screen.name,
-                role: screen.role.into(),
+            .map(|device| DeviceLine {
+                seen_min: minutes_since(device.seen_at, now),
+                here: here == Some(device.id),
+                id: device.id,
+                name: device.name,
+                role: device.role.into(),
             })
             .collect(),
         keys: keys
@@ -269,7 +269,7 @@ pub async fn list_screens(State(app): State<App>, visitor: Visitor) -> ApiResult
 }
 
 /// Signs a screen out: what it listens to ends at once.
-#[utoipa::path(delete, path = "/api/screens/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
+#[utoipa::path(delete, path = "/api/devices/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
 pub async fn sign_one_out(State(app): State<App>, Id(id): Id) -> ApiResult<StatusCode> {
     app.store.sign_out(id).await?;
     app.desk.signed_out();
@@ -277,9 +277,9 @@ pub async fn sign_one_out(State(app): State<App>, Id(id): Id) -> ApiResult<Statu
 }
 
 /// Signs every screen out but the one that asks.
-#[utoipa::path(delete, path = "/api/screens", responses((status = 204)))]
+#[utoipa::path(delete, path = "/api/devices", responses((status = 204)))]
 pub async fn sign_all_out(State(app): State<App>, visitor: Visitor) -> ApiResult<StatusCode> {
-    app.store.sign_all_out(visitor.screen().map(|screen| screen.id)).await?;
+    app.store.sign_all_out(visitor.device().map(|device| device.id)).await?;
     app.desk.signed_out();
     Ok(StatusCode::NO_CONTENT)
 }
@@ -328,16 +328,16 @@ pub async fn put_passphrase(
     Json(NewPassphrase { before, passphrase }): Json<NewPassphrase>,
 ) -> ApiResult<StatusCode> {
     access::check(&passphrase)?;
-    if let Some(screen) = visitor.screen() {
+    if let Some(device) = visitor.device() {
         // Whose cookie was stolen waits as anybody does, wherever it is sent from.
-        let peer = IpAddr::V6(screen.id.as_u128().into());
+        let peer = IpAddr::V6(device.id.as_u128().into());
         match app.desk.look_at(&app.store, peer, before.unwrap_or_default()).await? {
             Shown::Right => {}
             other => return Err(not_let_in(other)),
         }
     }
     let hash = app.desk.hash(passphrase).await.map_err(|error| ApiError::Internal(error.to_string()))?;
-    app.store.set_passphrase_hash(&hash, visitor.screen().map(|screen| screen.id)).await?;
+    app.store.set_passphrase_hash(&hash, visitor.device().map(|device| device.id)).await?;
     app.desk.signed_out();
     Ok(StatusCode::NO_CONTENT)
 }

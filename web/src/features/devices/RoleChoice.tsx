@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client';
 import { Choice } from '../../ui/Choice';
 
-type Role = Schemas['ScreenRole'];
+type Role = Schemas['DeviceRole'];
 
 const options = [
   { value: 'cook', label: 'To cook with' },

@@ -18,7 +18,7 @@ pub enum What {
 
 /// Something in the bin.
 #[derive(Debug, Clone, PartialEq, Eq)]
-pub struct Binned {
+pub struct Deleted {
     /// A plan or a cook.
     pub what: What,
     /// Its id.
@@ -26,7 +26,7 @@ pub struct Binned {
     /// What the dish is called; empty where its document is damaged.
     pub name: String,
     /// When it was put there.
-    pub binned_at: Timestamp,
+    pub deleted_at: Timestamp,
 }
 
 impl Store {
@@ -40,18 +40,18 @@ impl Store {
         let done = match what {
             What::Plan => {
                 sqlx::query(
-                    "INSERT INTO plan_bin (plan_id, binned_at) SELECT ?1, ?2 WHERE EXISTS (SELECT 1 FROM plan WHERE id = ?1)
-                     ON CONFLICT (plan_id) DO UPDATE SET binned_at = binned_at",
+                    "INSERT INTO plan_trash (plan_id, deleted_at) SELECT ?1, ?2 WHERE EXISTS (SELECT 1 FROM plan WHERE id = ?1)
+                     ON CONFLICT (plan_id) DO UPDATE SET deleted_at = deleted_at",
                 )
             }
-            What::Cook => sqlx::query("UPDATE cook SET binned_at = coalesce(binned_at, ?2) WHERE id = ?1"),
+            What::Cook => sqlx::query("UPDATE cook SET deleted_at = coalesce(deleted_at, ?2) WHERE id = ?1"),
         }
         .bind(&id_text)
         .bind(write_instant(now))
         .execute(&mut *writing)
         .await?;
         if what == What::Cook {
-            sqlx::query("UPDATE cook_summary SET binned = 1 WHERE cook_id = ?")
+            sqlx::query("UPDATE cook_summary SET deleted = 1 WHERE cook_id = ?")
                 .bind(&id_text)
                 .execute(&mut *writing)
                 .await?;
@@ -70,14 +70,14 @@ impl Store {
     pub async fn take_out(&self, what: What, id: Uuid) -> Result<()> {
         let mut writing = self.connections.write().await?;
         match what {
-            What::Plan => sqlx::query("DELETE FROM plan_bin WHERE plan_id = ?"),
-            What::Cook => sqlx::query("UPDATE cook SET binned_at = NULL WHERE id = ?"),
+            What::Plan => sqlx::query("DELETE FROM plan_trash WHERE plan_id = ?"),
+            What::Cook => sqlx::query("UPDATE cook SET deleted_at = NULL WHERE id = ?"),
         }
         .bind(id.to_string())
         .execute(&mut *writing)
         .await?;
         if what == What::Cook {
-            sqlx::query("UPDATE cook_summary SET binned = 0 WHERE cook_id = ?")
+            sqlx::query("UPDATE cook_summary SET deleted = 0 WHERE cook_id = ?")
                 .bind(id.to_string())
                 .execute(&mut *writing)
                 .await?;
@@ -89,40 +89,40 @@ impl Store {
     ///
     /// # Errors
     /// When the database can't be read.
-    pub async fn bin(&self) -> Result<Vec<Binned>> {
+    pub async fn trash(&self) -> Result<Vec<Deleted>> {
         let rows: Vec<(String, String, Option<String>, String)> = sqlx::query_as(
             "SELECT 'plan', plan_id, (SELECT CASE WHEN json_valid(document) THEN CAST(json_extract(document, '$.name') AS TEXT) END
-                                      FROM plan WHERE id = plan_id ORDER BY version DESC LIMIT 1), binned_at FROM plan_bin
+                                      FROM plan WHERE id = plan_id ORDER BY version DESC LIMIT 1), deleted_at FROM plan_trash
              UNION ALL
-             SELECT 'cook', id, CASE WHEN json_valid(document) THEN CAST(json_extract(document, '$.name') AS TEXT) END, binned_at
-             FROM cook WHERE binned_at IS NOT NULL
+             SELECT 'cook', id, CASE WHEN json_valid(document) THEN CAST(json_extract(document, '$.name') AS TEXT) END, deleted_at
+             FROM cook WHERE deleted_at IS NOT NULL
              ORDER BY 4 DESC, 2",
         )
         .fetch_all(self.connections.read())
         .await?;
-        let binned = |(what, id, name, binned_at): (String, String, Option<String>, String)| {
-            Some(Binned {
+        let deleted = |(what, id, name, deleted_at): (String, String, Option<String>, String)| {
+            Some(Deleted {
                 what: if what == "plan" { What::Plan } else { What::Cook },
                 id: id.parse().ok()?,
                 name: name.unwrap_or_default(),
-                binned_at: read_instant(&binned_at).ok()?,
+                deleted_at: read_instant(&deleted_at).ok()?,
             })
         };
-        Ok(rows.into_iter().filter_map(binned).collect())
+        Ok(rows.into_iter().filter_map(deleted).collect())
     }
 
     /// Empties the bin for good; how many things were in it.
     ///
     /// # Errors
     /// When the database can't be written.
-    pub async fn empty_bin(&self) -> Result<u64> {
+    pub async fn empty_trash(&self) -> Result<u64> {
         let mut writing = self.connections.write().await?;
         let mut gone = 0;
         for (statement, counts) in [
-            ("DELETE FROM cook_event WHERE cook_id IN (SELECT id FROM cook WHERE binned_at IS NOT NULL)", false),
-            ("DELETE FROM cook WHERE binned_at IS NOT NULL", true),
-            ("DELETE FROM plan WHERE id IN (SELECT plan_id FROM plan_bin)", false),
-            ("DELETE FROM plan_bin", true),
+            ("DELETE FROM cook_event WHERE cook_id IN (SELECT id FROM cook WHERE deleted_at IS NOT NULL)", false),
+            ("DELETE FROM cook WHERE deleted_at IS NOT NULL", true),
+            ("DELETE FROM plan WHERE id IN (SELECT plan_id FROM plan_trash)", false),
+            ("DELETE FROM plan_trash", true),
         ] {
             let done = sqlx::query(statement).execute(&mut *writing).await?;
             gone += if counts { done.rows_affected() } else { 0 };

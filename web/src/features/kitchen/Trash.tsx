@@ -1,18 +1,18 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api } from '../../api/client';
-import { useBin, usePutAway } from '../../api/queries';
+import { useTrash, usePutAway } from '../../api/queries';
 import { date } from '../../format/time';
 import { Button } from '../../ui/Button';
 import { Fault } from '../../ui/states';
 
 /** What was put away: taken out again, or gone for good. */
-export function Bin({ zone }: { zone: string }) {
+export function Trash({ zone }: { zone: string }) {
   const queries = useQueryClient();
-  const bin = useBin();
+  const bin = useTrash();
   const putAway = usePutAway();
   const empty = useMutation({
-    mutationFn: api.emptyBin,
+    mutationFn: api.emptyTrash,
     onSettled: () => void queries.invalidateQueries(),
   });
   const things = bin.data ?? [];
@@ -26,7 +26,7 @@ export function Bin({ zone }: { zone: string }) {
         <Text color="soft">Nothing is in it. Plans and cooks that are put away wait here.</Text>
       )}
       <Box as="ul" listStyleType="none" maxW="44rem">
-        {things.map(({ kind, id, name, binned_at }) => (
+        {things.map(({ kind, id, name, deleted_at }) => (
           <Flex
             as="li"
             key={`${kind} ${id}`}
@@ -39,7 +39,7 @@ export function Bin({ zone }: { zone: string }) {
             <Text flex="1" minW={0}>
               {name || 'Without a name'}{' '}
               <Text as="span" color="soft">
-                {kind === 'plan' ? 'a plan' : 'a cook'}, put away {date(binned_at, zone)}
+                {kind === 'plan' ? 'a plan' : 'a cook'}, put away {date(deleted_at, zone)}
               </Text>
             </Text>
             <Button onClick={() => putAway.mutate({ kind, id, back: true })}>Take out</Button>

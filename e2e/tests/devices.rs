@@ -38,18 +38,18 @@ async fn without(kitchen: &Kitchen, xpath: &str) -> Outcome {
 }
 
 /// Gives the passphrase.
-async fn come_in(screen: &Kitchen, name: &str, passphrase: &str) -> Outcome {
-    screen.fill("What is this screen called?", name).await?;
-    screen.fill("passphrase", passphrase).await?;
-    screen.press("Come in").await
+async fn come_in(device: &Kitchen, name: &str, passphrase: &str) -> Outcome {
+    device.fill("What is this screen called?", name).await?;
+    device.fill("passphrase", passphrase).await?;
+    device.press("Come in").await
 }
 
 /// Waits until the browser keeps the page for later.
-async fn kept(screen: &Kitchen) -> Outcome {
+async fn kept(device: &Kitchen) -> Outcome {
     let ready = "const done = arguments[0]; navigator.serviceWorker.ready.then(() => done(true), () => done(false))";
-    ensure!(screen.browser.execute_async(ready, vec![]).await? == json!(true), "the page is not kept");
+    ensure!(device.browser.execute_async(ready, vec![]).await? == json!(true), "the page is not kept");
     // What is read from now on goes through it.
-    screen.browser.refresh().await?;
+    device.browser.refresh().await?;
     Ok(())
 }
 
@@ -76,7 +76,7 @@ async fn a_phone_comes_in_loses_the_network_in_the_middle_of_a_cook_and_comes_ba
     phone.says("Leave it: lid on loosely").await?;
 
     // The other sees who is in, who has the next thing in hand, and whose tap it was.
-    kitchen.go("/screens").await?;
+    kitchen.go("/devices").await?;
     kitchen.says("Apron phone").await?;
     kitchen.says("Let another screen in").await?;
     kitchen.assert_accessible().await?;
@@ -92,8 +92,8 @@ async fn a_phone_comes_in_loses_the_network_in_the_middle_of_a_cook_and_comes_ba
 
     // The look rings on both, and an answer on one silences both.
     let first_look = "//*[@role='alert'][contains(., 'First look')]";
-    for screen in [&kitchen, &phone] {
-        while screen.find(first_look).await.is_err() {}
+    for device in [&kitchen, &phone] {
+        while device.find(first_look).await.is_err() {}
     }
     let answer = "//*[@role='alert']//p[contains(., 'First look')]/ancestor::div[.//button][1]//button[1]";
     phone.find(answer).await?.click().await?;
@@ -125,7 +125,7 @@ async fn a_phone_comes_in_loses_the_network_in_the_middle_of_a_cook_and_comes_ba
     kitchen.restart()?;
     phone.browser.refresh().await?;
     phone.find("//ol/li[contains(., 'Forked it: firm')]").await?;
-    kitchen.go("/screens").await?;
+    kitchen.go("/devices").await?;
     kitchen.find("//button[@aria-label='Sign Apron phone out']").await?.click().await?;
     phone.says("This kitchen asks who is there").await?;
     kitchen.says("No other screen is in").await?;
@@ -138,7 +138,7 @@ async fn a_guest_is_invited_to_look_and_the_wall_shows_the_whole_kitchen() -> Ou
     let kitchen = Kitchen::open_wide(Viewport::Table, 1, PASSPHRASE).await?;
     let line = Line::to(kitchen.port()?).await?;
     let guest = kitchen.screen_beyond(&line, Viewport::Table).await?;
-    kitchen.go("/screens").await?;
+    kitchen.go("/devices").await?;
     kitchen.press("To look at").await?;
     kitchen.press("Invite a screen").await?;
     kitchen.find("//img[contains(@alt, 'camera')]").await?;
@@ -171,14 +171,14 @@ async fn a_guest_is_invited_to_look_and_the_wall_shows_the_whole_kitchen() -> Ou
     kitchen.says("Dining room").await?;
 
     // The wall: the hour, the bell, every dish with what it asks for, and what comes next.
-    for screen in [&guest, &kitchen] {
-        screen.go("/wall").await?;
-        screen.says("Ice-road chuck").await?;
-        screen.says("Boathouse brisket").await?;
-        screen.says("until the next thing").await?;
-        screen.says("Plates").await?;
-        screen.assert_accessible().await?;
-        screen.assert_fits().await?;
+    for device in [&guest, &kitchen] {
+        device.go("/wall").await?;
+        device.says("Ice-road chuck").await?;
+        device.says("Boathouse brisket").await?;
+        device.says("until the next thing").await?;
+        device.says("Plates").await?;
+        device.assert_accessible().await?;
+        device.assert_fits().await?;
     }
     // Out of reach it says so, and shows what it knew.
     line.cut(true);

@@ -8,29 +8,29 @@ const QUARTER = 900_000;
 const FIVE_MIN = 300_000;
 
 /** The bell on its axis: dragged along it, or moved by the arrow keys (a quarter of an hour, with shift an hour). */
-export function BellHandle({
+export function ServeAtHandle({
   from,
   to,
   width,
-  bell,
+  serveAt,
   zone,
-  onBell,
+  onServeAt,
 }: {
   from: number;
   to: number;
   width: number;
-  bell: number;
+  serveAt: number;
   zone: string;
-  onBell: (at: number, done: boolean) => void;
+  onServeAt: (at: number, done: boolean) => void;
 }) {
   const now = useNow(30_000);
-  const x = timeScale(from, to, width)(bell);
+  const x = timeScale(from, to, width)(serveAt);
   // The axis may stretch while it is dragged: what a pixel was worth when it was taken holds.
   const handle = useHandle();
   const dragged = useDragged({
-    take: () => ({ bell, perPixel: (to - from) / width }),
+    take: () => ({ serveAt, perPixel: (to - from) / width }),
     move: (taken, by, _, done) =>
-      onBell(Math.round((taken.bell + by.x * taken.perPixel) / FIVE_MIN) * FIVE_MIN, done),
+      onServeAt(Math.round((taken.serveAt + by.x * taken.perPixel) / FIVE_MIN) * FIVE_MIN, done),
   });
   return (
     <Box
@@ -39,8 +39,8 @@ export function BellHandle({
       aria-orientation="horizontal"
       aria-valuemin={Math.round(from / 60_000)}
       aria-valuemax={Math.round(to / 60_000)}
-      aria-valuenow={Math.round(bell / 60_000)}
-      aria-valuetext={clockDay(bell, zone, now)}
+      aria-valuenow={Math.round(serveAt / 60_000)}
+      aria-valuetext={clockDay(serveAt, zone, now)}
       position="absolute"
       top={0}
       left={`${Math.min(width - 22, Math.max(22, x)) - 22}px`}
@@ -52,7 +52,7 @@ export function BellHandle({
       {...dragged()}
       onKeyDown={(event) => {
         const steps = arrowSteps(event, 4);
-        if (steps) onBell(bell + steps * QUARTER, true);
+        if (steps) onServeAt(serveAt + steps * QUARTER, true);
       }}
     />
   );

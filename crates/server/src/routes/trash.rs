@@ -16,7 +16,7 @@ use crate::extract::{Id, Json};
 /// A plan or a cook.
 #[derive(Serialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-pub enum BinnedKind {
+pub enum DeletedKind {
     /// A plan with its versions.
     Plan,
     /// A cook with what happened in it.
@@ -25,12 +25,12 @@ pub enum BinnedKind {
 
 /// Something in the bin.
 #[derive(Serialize, ToSchema)]
-pub struct BinnedView {
-    kind: BinnedKind,
+pub struct DeletedView {
+    kind: DeletedKind,
     id: Uuid,
     /// What the dish is called; empty where that can't be read.
     name: String,
-    binned_at: Timestamp,
+    deleted_at: Timestamp,
 }
 
 /// What emptying the bin did.
@@ -41,27 +41,27 @@ pub struct Emptied {
 }
 
 /// What is in the bin, the latest first.
-#[utoipa::path(get, path = "/api/bin", responses((status = 200, body = Vec<BinnedView>)))]
-pub async fn list_bin(State(app): State<App>) -> ApiResult<Json<Vec<BinnedView>>> {
-    let binned = app.store.bin().await?.into_iter().map(|binned| BinnedView {
-        kind: if binned.what == What::Plan { BinnedKind::Plan } else { BinnedKind::Cook },
-        id: binned.id,
-        name: binned.name,
-        binned_at: binned.binned_at,
+#[utoipa::path(get, path = "/api/trash", responses((status = 200, body = Vec<DeletedView>)))]
+pub async fn list_trash(State(app): State<App>) -> ApiResult<Json<Vec<DeletedView>>> {
+    let deleted = app.store.trash().await?.into_iter().map(|deleted| DeletedView {
+        kind: if deleted.what == What::Plan { DeletedKind::Plan } else { DeletedKind::Cook },
+        id: deleted.id,
+        name: deleted.name,
+        deleted_at: deleted.deleted_at,
     });
-    Ok(Json(binned.collect()))
+    Ok(Json(deleted.collect()))
 }
 
 /// Empties the bin for good.
-#[utoipa::path(delete, path = "/api/bin", responses((status = 200, body = Emptied)))]
-pub async fn empty_bin(State(app): State<App>) -> ApiResult<Json<Emptied>> {
-    let gone = app.store.empty_bin().await?;
+#[utoipa::path(delete, path = "/api/trash", responses((status = 200, body = Emptied)))]
+pub async fn empty_trash(State(app): State<App>) -> ApiResult<Json<Emptied>> {
+    let gone = app.store.empty_trash().await?;
     app.changed(Change::Kitchen);
     Ok(Json(Emptied { gone }))
 }
 
 /// Takes a plan out of the bin.
-#[utoipa::path(delete, path = "/api/bin/plans/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
+#[utoipa::path(delete, path = "/api/trash/plans/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
 pub async fn take_out_plan(State(app): State<App>, Id(id): Id) -> ApiResult<StatusCode> {
     app.store.take_out(What::Plan, id).await?;
     app.changed(Change::Plan { id });
@@ -69,7 +69,7 @@ pub async fn take_out_plan(State(app): State<App>, Id(id): Id) -> ApiResult<Stat
 }
 
 /// Takes a cook out of the bin.
-#[utoipa::path(delete, path = "/api/bin/cooks/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
+#[utoipa::path(delete, path = "/api/trash/cooks/{id}", params(("id" = Uuid, Path)), responses((status = 204)))]
 pub async fn take_out_cook(State(app): State<App>, Id(id): Id) -> ApiResult<StatusCode> {
     app.store.take_out(What::Cook, id).await?;
     app.changed(Change::Cook { id });

@@ -7,7 +7,7 @@ use ergastic_physics::juices::FAT_KG_PER_L;
 
 /// A liquid with everything in it that counts.
 #[derive(Debug, Clone, Copy, PartialEq, Default)]
-pub(super) struct Liquor {
+pub(super) struct CookingLiquid {
     /// Liquid without its fat, L.
     pub liquid_l: f64,
     /// Fat that stands on it, L.
@@ -25,7 +25,7 @@ pub(super) struct Liquor {
     pub starch_g: [f64; THICKENERS],
 }
 
-impl Liquor {
+impl CookingLiquid {
     fn each(&self, other: &Self, of: impl Fn(f64, f64) -> f64) -> Self {
         let mut starch_g = self.starch_g;
         for (mine, theirs) in starch_g.iter_mut().zip(other.starch_g) {
@@ -112,26 +112,26 @@ impl Liquor {
 
 impl Thickener {
     /// So much of it with what it is stirred into, g, as it goes into the pot.
-    pub(super) fn liquor(self, grams: f64) -> Liquor {
+    pub(super) fn cooking_liquid(self, grams: f64) -> CookingLiquid {
         let with_g = self.with_g(grams);
         match self {
-            Self::None => Liquor::default(),
-            Self::Gelatin => Liquor { gelatin_g: grams, liquid_l: with_g / 1000.0, ..Liquor::default() },
+            Self::None => CookingLiquid::default(),
+            Self::Gelatin => CookingLiquid { gelatin_g: grams, liquid_l: with_g / 1000.0, ..CookingLiquid::default() },
             Self::ButterPaste => {
-                let butter = Liquor::of_larder(Larder::Butter, with_g);
-                let bound = Liquor { bound_fat_g: butter.beaten_fat_g, beaten_fat_g: 0.0, ..butter };
+                let butter = CookingLiquid::of_larder(Larder::Butter, with_g);
+                let bound = CookingLiquid { bound_fat_g: butter.beaten_fat_g, beaten_fat_g: 0.0, ..butter };
                 bound.plus(&self.starch(grams))
             }
-            _ => Liquor { liquid_l: with_g / 1000.0, ..Liquor::default() }.plus(&self.starch(grams)),
+            _ => CookingLiquid { liquid_l: with_g / 1000.0, ..CookingLiquid::default() }.plus(&self.starch(grams)),
         }
     }
 
     /// The dry of it alone.
-    pub(super) fn starch(self, grams: f64) -> Liquor {
+    pub(super) fn starch(self, grams: f64) -> CookingLiquid {
         let mut starch_g = [0.0; THICKENERS];
         if let Some(place) = Self::ALL.iter().position(|other| *other == self) {
             starch_g[place] = grams;
         }
-        Liquor { starch_g, ..Liquor::default() }
+        CookingLiquid { starch_g, ..CookingLiquid::default() }
     }
 }

@@ -2,15 +2,15 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { api, ApiFault, type Schemas } from '../../api/client';
 import { open } from '../../test-kitchen';
-import { ScreensPlace } from './ScreensPlace';
+import { DevicesPlace } from './DevicesPlace';
 import { setRole } from '../../api/role';
 import { SignIn } from './SignIn';
 
-const here: Schemas['ThisScreen'] = { signed_in: true, name: 'Office', role: 'cook', machine: false };
-const screens: Schemas['Screens'] = {
+const here: Schemas['ThisDevice'] = { signed_in: true, name: 'Office', role: 'cook', machine: false };
+const screens: Schemas['Devices'] = {
   addresses: ['https://galley.lan:4870'],
   authority: { fingerprint: 'AA:BB', ends_at: '2036-01-01T00:00:00Z' },
-  screens: [
+  devices: [
     { id: '1', name: 'Office', role: 'cook', seen_min: 0, here: true },
     { id: '2', name: 'Apron phone', role: 'cook', seen_min: 0.4, here: false },
     { id: '3', name: 'Wall', role: 'look', seen_min: 95, here: false },
@@ -20,8 +20,8 @@ const screens: Schemas['Screens'] = {
 
 beforeEach(() => {
   localStorage.clear();
-  vi.spyOn(api, 'screen').mockResolvedValue(here);
-  vi.spyOn(api, 'screens').mockResolvedValue(screens);
+  vi.spyOn(api, 'device').mockResolvedValue(here);
+  vi.spyOn(api, 'devices').mockResolvedValue(screens);
 });
 afterEach(() => {
   vi.restoreAllMocks();
@@ -72,7 +72,7 @@ describe('who is in', () => {
   it('lists every screen by name, role and when it was seen, and signs one out, or all others', async () => {
     const one = vi.spyOn(api, 'signOneOut').mockResolvedValue(undefined);
     const all = vi.spyOn(api, 'signAllOut').mockResolvedValue(undefined);
-    open(<ScreensPlace />);
+    open(<DevicesPlace />);
     expect(await screen.findByText('cooks, this very one')).toBeInTheDocument();
     expect(screen.getByText('looks only, seen 1 h 35 ago')).toBeInTheDocument();
     expect(screen.queryByRole('button', { name: 'Sign Office out' })).toBeNull();
@@ -89,7 +89,7 @@ describe('who is in', () => {
       holds_min: 10,
     });
     vi.spyOn(api, 'makeKey').mockResolvedValue({ id: '10', key: 'feed' });
-    open(<ScreensPlace />);
+    open(<DevicesPlace />);
     fireEvent.click(await screen.findByRole('button', { name: 'Invite a screen' }));
     expect(await screen.findByAltText(/camera/)).toHaveAttribute('src', expect.stringContaining('svg'));
     type(/Name of the probe/, 'Sous hub');
@@ -98,12 +98,12 @@ describe('who is in', () => {
   });
 
   it('says how to open the door where it is shut, and shows a screen that looks nothing of it', async () => {
-    vi.spyOn(api, 'screens').mockResolvedValue({ ...screens, addresses: [], authority: null });
-    const { unmount } = open(<ScreensPlace />);
+    vi.spyOn(api, 'devices').mockResolvedValue({ ...screens, addresses: [], authority: null });
+    const { unmount } = open(<DevicesPlace />);
     expect(await screen.findByText(/ergastic serve --host/)).toBeInTheDocument();
     unmount();
-    vi.spyOn(api, 'screen').mockResolvedValue({ ...here, role: 'look', name: 'Wall' });
-    open(<ScreensPlace />);
+    vi.spyOn(api, 'device').mockResolvedValue({ ...here, role: 'look', name: 'Wall' });
+    open(<DevicesPlace />);
     expect(await screen.findByText('This is Wall')).toBeInTheDocument();
     expect(screen.queryByText('Signed in')).toBeNull();
   });

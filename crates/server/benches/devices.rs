@@ -11,7 +11,7 @@ use std::time::{Duration, Instant};
 use anyhow::Context;
 use axum::body::to_bytes;
 use serde_json::{Value, json};
-use served::{Line, Served, device, live_cook, stirred, tap};
+use served::{Line, Served, device as signed_in, live_cook, stirred, tap};
 use tokio::sync::watch;
 use tokio_rustls::TlsConnector;
 use tokio_stream::StreamExt;
@@ -25,7 +25,7 @@ const TARGET_MB: f64 = 60.0;
 const READS: Duration = Duration::from_millis(2500);
 
 /// A screen that listens, and reads what has changed as a page does.
-async fn screen(
+async fn device(
     port: u16,
     tls: TlsConnector,
     cook: watch::Receiver<String>,
@@ -33,7 +33,7 @@ async fn screen(
     read: watch::Sender<u64>,
     heard: Arc<AtomicU64>,
 ) -> anyhow::Result<()> {
-    let mut own = device(port, &tls, &format!("Screen {number}")).await?;
+    let mut own = signed_in(port, &tls, &format!("Screen {number}")).await?;
     let mut stream =
         own.beside(port, &tls).await?.ask("GET", "/api/events", Value::Null).await?.into_body().into_data_stream();
     let mut reads = tokio::time::interval(READS);
@@ -62,10 +62,10 @@ async fn begin(own: &mut Line, plan: &Value) -> anyhow::Result<String> {
     let cook = format!("/api/cooks/{}", Uuid::new_v4());
     own.read("PUT", &cook, json!({"plan_id": plan})).await?;
     let now = clock(own).await?;
-    let bell = now + jiff::SignedDuration::from_hours(5);
+    let serve_at = now + jiff::SignedDuration::from_hours(5);
     for happened in [
-        json!({"kind": "bell_moved", "bell": bell}),
-        json!({"kind": "met_heat"}),
+        json!({"kind": "serve_at_moved", "serve_at": serve_at}),
+        json!({"kind": "on_the_heat"}),
         json!({"kind": "probe_put", "probe": "Galley probe", "into": "meat"}),
     ] {
         own.read("POST", &format!("{cook}/events"), tap(now, happened)).await?;
@@ -84,16 +84,16 @@ async fn main() -> anyhow::Result<()> {
     let mut served = Served::start(if minutes.is_some() { 1000 } else { 1 })?;
     served.hear_probes();
     let tls = served.tls()?;
-    let mut own = device(served.port, &tls, "Office").await?;
+    let mut own = signed_in(served.port, &tls, "Office").await?;
     let live = live_cook(&mut own).await?;
     let plan = live["plan_id"].clone();
     let (tell, cook) = watch::channel(format!("/api/cooks/{}", live["id"].as_str().context("its id")?));
 
     let (read, _) = watch::channel(0);
     let heard = Arc::new(AtomicU64::new(0));
-    let mut screens = tokio::task::JoinSet::new();
+    let mut devices = tokio::task::JoinSet::new();
     for number in 0..SCREENS {
-        screens.spawn(screen(served.port, tls.clone(), cook.clone(), number, read.clone(), heard.clone()));
+        devices.spawn(device(served.port, tls.clone(), cook.clone(), number, read.clone(), heard.clone()));
     }
     tokio::time::sleep(Duration::from_secs(6)).await;
 
@@ -102,7 +102,7 @@ async fn main() -> anyhow::Result<()> {
     let taps = if minutes.is_some() { 0 } else { TAPS };
     for _ in 0..taps {
         tokio::time::sleep(Duration::from_millis(700)).await;
-        if let Some(ended) = screens.try_join_next() {
+        if let Some(ended) = devices.try_join_next() {
             ended??;
         }
         let mut seen = read.subscribe();
@@ -128,7 +128,7 @@ async fn main() -> anyhow::Result<()> {
     let mut until = clock(&mut own).await?;
     while began.elapsed().as_secs_f64() < minutes * 60.0 {
         tokio::time::sleep(Duration::from_secs(5)).await;
-        if let Some(ended) = screens.try_join_next() {
+        if let Some(ended) = devices.try_join_next() {
             ended??;
         }
         let now = clock(&mut own).await?;

@@ -2,14 +2,14 @@ import { Field, Flex, Input, Stack, Text } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type SyntheticEvent } from 'react';
 import { api } from '../../api/client';
-import { useScreen } from '../../api/queries';
+import { useDevice } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { Fault } from '../../ui/states';
 
 /** Another passphrase: every other screen then signs in anew. */
 export function Passphrase() {
   const queries = useQueryClient();
-  const screen = useScreen();
+  const device = useDevice();
   const [before, setBefore] = useState('');
   const [passphrase, setPassphrase] = useState('');
   const set = useMutation({
@@ -17,10 +17,10 @@ export function Passphrase() {
     onSuccess: () => {
       setBefore('');
       setPassphrase('');
-      void queries.invalidateQueries({ queryKey: ['screens'] });
+      void queries.invalidateQueries({ queryKey: ['devices'] });
     },
   });
-  const asksBefore = screen.data?.machine === false;
+  const asksBefore = device.data?.machine === false;
   const send = (event: SyntheticEvent) => {
     event.preventDefault();
     set.mutate({ passphrase, ...(asksBefore && { before }) });

@@ -6,12 +6,12 @@ import { Button } from '../../ui/Button';
 import { Fault } from '../../ui/states';
 import { Listed } from './Listed';
 
-const does: Record<Schemas['ScreenRole'], string> = { cook: 'cooks', look: 'looks only' };
+const does: Record<Schemas['DeviceRole'], string> = { cook: 'cooks', look: 'looks only' };
 
 /** The screens that are signed in; each, or all others, signed out with a tap. */
-export function SignedIn({ screens }: { screens: Schemas['ScreenLine'][] }) {
+export function SignedIn({ screens }: { screens: Schemas['DeviceLine'][] }) {
   const queries = useQueryClient();
-  const onSettled = () => void queries.invalidateQueries({ queryKey: ['screens'] });
+  const onSettled = () => void queries.invalidateQueries({ queryKey: ['devices'] });
   const one = useMutation({ mutationFn: api.signOneOut, onSettled });
   const all = useMutation({ mutationFn: api.signAllOut, onSettled });
   const others = screens.filter(({ here }) => !here);

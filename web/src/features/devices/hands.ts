@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { useKitchen, useScreen } from '../../api/queries';
+import { useKitchen, useDevice } from '../../api/queries';
 
 /** Whose hands hold this screen, as its cook has said; kept in the browser. */
 const KEY = 'ergastic-hands';
@@ -30,8 +30,8 @@ export const useChosenHands = () =>
 
 /** Who takes a task in hand on this screen: the chosen hands; else the first of the kitchen's at its own machine, and elsewhere the screen by its name. */
 export function useHands(): string {
-  const screen = useScreen();
+  const device = useDevice();
   const kitchen = useKitchen();
-  const usual = screen.data?.machine ? kitchen.data?.hands[0]?.name : screen.data?.name;
+  const usual = device.data?.machine ? kitchen.data?.hands[0]?.name : device.data?.name;
   return useChosenHands() || usual || 'Somebody';
 }

@@ -36,7 +36,7 @@ impl Role {
 
 /// A screen that has signed in.
 #[derive(Debug, Clone, PartialEq, Eq)]
-pub struct Screen {
+pub struct Device {
     /// Its id.
     pub id: Uuid,
     /// What it is called.
@@ -68,10 +68,10 @@ fn instant(ms: i64) -> Timestamp {
     Timestamp::from_millisecond(ms).unwrap_or(Timestamp::UNIX_EPOCH)
 }
 
-type ScreenRow = (String, String, String, i64, i64, i64);
+type DeviceRow = (String, String, String, i64, i64, i64);
 
-fn screen((id, name, role, token_at, signed_in_at, seen_at): ScreenRow) -> Result<Screen> {
-    Ok(Screen {
+fn device((id, name, role, token_at, signed_in_at, seen_at): DeviceRow) -> Result<Device> {
+    Ok(Device {
         id: read_id(&id)?,
         name,
         role: Role::of_key(&role),
@@ -104,7 +104,7 @@ impl Store {
         .bind(hash)
         .execute(&mut *writing)
         .await?;
-        sqlx::query("DELETE FROM screen WHERE id IS NOT ?")
+        sqlx::query("DELETE FROM device WHERE id IS NOT ?")
             .bind(stays.map(|id| id.to_string()))
             .execute(&mut *writing)
             .await?;
@@ -115,18 +115,18 @@ impl Store {
     ///
     /// # Errors
     /// When the database can't be written.
-    pub async fn sign_in(&self, screen: &Screen, token: &Digest) -> Result<()> {
+    pub async fn sign_in(&self, device: &Device, token: &Digest) -> Result<()> {
         let mut writing = self.connections.write().await?;
         sqlx::query(
-            "INSERT INTO screen (id, name, role, token, token_at, signed_in_at, seen_at) VALUES (?, ?, ?, ?, ?, ?, ?)",
+            "INSERT INTO device (id, name, role, token, token_at, signed_in_at, seen_at) VALUES (?, ?, ?, ?, ?, ?, ?)",
         )
-        .bind(screen.id.to_string())
-        .bind(&screen.name)
-        .bind(screen.role.key())
+        .bind(device.id.to_string())
+        .bind(&device.name)
+        .bind(device.role.key())
         .bind(token.as_slice())
-        .bind(screen.token_at.as_millisecond())
-        .bind(screen.signed_in_at.as_millisecond())
-        .bind(screen.seen_at.as_millisecond())
+        .bind(device.token_at.as_millisecond())
+        .bind(device.signed_in_at.as_millisecond())
+        .bind(device.seen_at.as_millisecond())
         .execute(&mut *writing)
         .await?;
         writing.commit().await
@@ -136,11 +136,11 @@ impl Store {
     ///
     /// # Errors
     /// When the database can't be read.
-    pub async fn screen_of(&self, token: &Digest, now: Timestamp) -> Result<Option<(Screen, bool)>> {
+    pub async fn device_of(&self, token: &Digest, now: Timestamp) -> Result<Option<(Device, bool)>> {
         let columns = "id, name, role, token_at, signed_in_at, seen_at";
         let query = format!(
-            "SELECT {columns}, 1 FROM screen WHERE token = ?1
-             UNION ALL SELECT {columns}, 0 FROM screen WHERE before = ?1 AND before_until > ?2 LIMIT 1"
+            "SELECT {columns}, 1 FROM device WHERE token = ?1
+             UNION ALL SELECT {columns}, 0 FROM device WHERE before = ?1 AND before_until > ?2 LIMIT 1"
         );
         let row: Option<(String, String, String, i64, i64, i64, bool)> = sqlx::query_as(sqlx::AssertSqlSafe(query))
             .bind(token.as_slice())
@@ -148,7 +148,7 @@ impl Store {
             .fetch_optional(self.connections.read())
             .await?;
         row.map(|(id, name, role, token_at, signed_in_at, seen_at, current)| {
-            Ok((screen((id, name, role, token_at, signed_in_at, seen_at))?, current))
+            Ok((device((id, name, role, token_at, signed_in_at, seen_at))?, current))
         })
         .transpose()
     }
@@ -168,7 +168,7 @@ impl Store {
     ) -> Result<bool> {
         let mut writing = self.connections.write().await?;
         let done = sqlx::query(
-            "UPDATE screen SET token = ?3, before = ?2, before_until = ?5, token_at = ?4, seen_at = ?4
+            "UPDATE device SET token = ?3, before = ?2, before_until = ?5, token_at = ?4, seen_at = ?4
              WHERE id = ?1 AND token = ?2",
         )
         .bind(id.to_string())
@@ -187,9 +187,9 @@ impl Store {
     ///
     /// # Errors
     /// When the database can't be written.
-    pub async fn screen_seen(&self, id: Uuid, now: Timestamp) -> Result<()> {
+    pub async fn device_seen(&self, id: Uuid, now: Timestamp) -> Result<()> {
         let mut writing = self.connections.write().await?;
-        sqlx::query("UPDATE screen SET seen_at = ? WHERE id = ?")
+        sqlx::query("UPDATE device SET seen_at = ? WHERE id = ?")
             .bind(now.as_millisecond())
             .bind(id.to_string())
             .execute(&mut *writing)
@@ -202,7 +202,7 @@ impl Store {
     /// # Errors
     /// When the database can't be read.
     pub async fn is_signed_in(&self, id: Uuid) -> Result<bool> {
-        let there: Option<i64> = sqlx::query_scalar("SELECT 1 FROM screen WHERE id = ?")
+        let there: Option<i64> = sqlx::query_scalar("SELECT 1 FROM device WHERE id = ?")
             .bind(id.to_string())
             .fetch_optional(self.connections.read())
             .await?;
@@ -213,13 +213,13 @@ impl Store {
     ///
     /// # Errors
     /// When the database can't be read.
-    pub async fn screens(&self) -> Result<Vec<Screen>> {
-        let rows: Vec<ScreenRow> = sqlx::query_as(
-            "SELECT id, name, role, token_at, signed_in_at, seen_at FROM screen ORDER BY seen_at DESC, id",
+    pub async fn devices(&self) -> Result<Vec<Device>> {
+        let rows: Vec<DeviceRow> = sqlx::query_as(
+            "SELECT id, name, role, token_at, signed_in_at, seen_at FROM device ORDER BY seen_at DESC, id",
         )
         .fetch_all(self.connections.read())
         .await?;
-        rows.into_iter().map(screen).collect()
+        rows.into_iter().map(device).collect()
     }
 
     /// Signs a screen out.
@@ -227,7 +227,7 @@ impl Store {
     /// # Errors
     /// [`Error::NotFound`] when it is not signed in.
     pub async fn sign_out(&self, id: Uuid) -> Result<()> {
-        self.remove("DELETE FROM screen WHERE id = ?", "screen", id).await
+        self.remove("DELETE FROM device WHERE id = ?", "device", id).await
     }
 
     /// Signs every screen out but one that may stay.
@@ -236,7 +236,7 @@ impl Store {
     /// When the database can't be written.
     pub async fn sign_all_out(&self, stays: Option<Uuid>) -> Result<()> {
         let mut writing = self.connections.write().await?;
-        sqlx::query("DELETE FROM screen WHERE id IS NOT ?")
+        sqlx::query("DELETE FROM device WHERE id IS NOT ?")
             .bind(stays.map(|id| id.to_string()))
             .execute(&mut *writing)
             .await?;
@@ -247,9 +247,9 @@ impl Store {
     ///
     /// # Errors
     /// When the database can't be written.
-    pub async fn forget_screens(&self, signed_in_before: Timestamp, seen_before: Timestamp) -> Result<()> {
+    pub async fn forget_devices(&self, signed_in_before: Timestamp, seen_before: Timestamp) -> Result<()> {
         let mut writing = self.connections.write().await?;
-        sqlx::query("DELETE FROM screen WHERE signed_in_at < ? OR seen_at < ?")
+        sqlx::query("DELETE FROM device WHERE signed_in_at < ? OR seen_at < ?")
             .bind(signed_in_before.as_millisecond())
             .bind(seen_before.as_millisecond())
             .execute(&mut *writing)

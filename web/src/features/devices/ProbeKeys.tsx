@@ -12,7 +12,7 @@ import { TextField } from '../../ui/TextField';
 export function ProbeKeys({ keys }: { keys: Schemas['KeyLine'][] }) {
   const queries = useQueryClient();
   const [name, setName] = useState('');
-  const onSettled = () => void queries.invalidateQueries({ queryKey: ['screens'] });
+  const onSettled = () => void queries.invalidateQueries({ queryKey: ['devices'] });
   const make = useMutation({ mutationFn: api.makeKey, onSettled, onSuccess: () => setName('') });
   const revoke = useMutation({ mutationFn: api.revokeKey, onSettled });
   return (

@@ -30,7 +30,7 @@ export function SignIn() {
   const [name, setName] = useState(usualName);
   const [passphrase, setPassphrase] = useState('');
   const [shown, setShown] = useState(false);
-  const [role, setRole] = useState<Schemas['ScreenRole']>('cook');
+  const [role, setRole] = useState<Schemas['DeviceRole']>('cook');
   const enter = useMutation({
     mutationFn: api.signIn,
     onSuccess: async (screen) => {

@@ -2,7 +2,7 @@ import { Box, Flex, Heading, Stack, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useKitchen, useScreen, useScreens } from '../../api/queries';
+import { useKitchen, useDevice, useDevices } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { PageHeading } from '../../ui/PageHeading';
 import { SelectField } from '../../ui/SelectField';
@@ -16,32 +16,32 @@ import { Trust } from './Trust';
 import { setHands, useChosenHands } from './hands';
 
 /** The kitchen's other screens: let in, named, signed out; this one, and what works on it; the keys of probes. */
-export function ScreensPlace() {
-  const screen = useScreen();
-  if (screen.isLoadingError) return <Fault error={screen.error} retry={() => void screen.refetch()} />;
-  if (!screen.data) return <Waiting height="50vh" what="Asking who is there" />;
+export function DevicesPlace() {
+  const device = useDevice();
+  if (device.isLoadingError) return <Fault error={device.error} retry={() => void device.refetch()} />;
+  if (!device.data) return <Waiting height="50vh" what="Asking who is there" />;
   return (
     <Stack gap={6}>
       <Flex align="baseline" justify="space-between" gap={4} wrap="wrap">
-        <PageHeading title="Screens">
-          {screen.data.machine ? 'Screens' : `This is ${screen.data.name}`}
+        <PageHeading title="Devices">
+          {device.data.machine ? 'Devices' : `This is ${device.data.name}`}
         </PageHeading>
         <Button asChild>
           <Link to="/wall">Show the wall</Link>
         </Button>
       </Flex>
-      {screen.data.role === 'cook' && <Others />}
-      <Here screen={screen.data} />
+      {device.data.role === 'cook' && <Others />}
+      <Here screen={device.data} />
     </Stack>
   );
 }
 
 /** What only a screen that cooks may see and change. */
 function Others() {
-  const screens = useScreens();
-  if (screens.isLoadingError) return <Fault error={screens.error} retry={() => void screens.refetch()} />;
-  if (!screens.data) return <Waiting height="12rem" what="Asking who is there" />;
-  const { addresses, authority, screens: signedIn, keys } = screens.data;
+  const devices = useDevices();
+  if (devices.isLoadingError) return <Fault error={devices.error} retry={() => void devices.refetch()} />;
+  if (!devices.data) return <Waiting height="12rem" what="Asking who is there" />;
+  const { addresses, authority, devices: signedIn, keys } = devices.data;
   return (
     <>
       {addresses.length > 0 ? (
@@ -82,9 +82,9 @@ function Others() {
 }
 
 /** This screen: whose hands hold it, and what works on it. */
-function Here({ screen }: { screen: Schemas['ThisScreen'] }) {
+function Here({ screen }: { screen: Schemas['ThisDevice'] }) {
   const kitchen = useKitchen();
-  const screens = useScreens();
+  const devices = useDevices();
   const hands = useChosenHands();
   const named = kitchen.data?.hands.map(({ name }) => name) ?? [];
   const options = [...new Set([...named, ...(hands ? [hands] : [])])].map((name) => ({
@@ -104,7 +104,7 @@ function Here({ screen }: { screen: Schemas['ThisScreen'] }) {
             onChange={setHands}
           />
         )}
-        <Trust fingerprint={screens.data?.authority?.fingerprint} />
+        <Trust fingerprint={devices.data?.authority?.fingerprint} />
         {!screen.machine && <SignOut />}
       </Stack>
     </Part>

@@ -9,7 +9,7 @@ import { RoleChoice } from './RoleChoice';
 
 /** A picture that a phone's camera reads and is let in by, once; and the addresses for who types them. */
 export function LetIn({ addresses, fingerprint }: { addresses: string[]; fingerprint?: string }) {
-  const [role, setRole] = useState<Schemas['ScreenRole']>('cook');
+  const [role, setRole] = useState<Schemas['DeviceRole']>('cook');
   const invite = useMutation({ mutationFn: api.invite });
   const { data, reset } = invite;
   useEffect(() => {
