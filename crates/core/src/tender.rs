@@ -1,6 +1,7 @@
 //! Tenderness as a cook says it: what is enough, what is too far, and the words between.
 
-use ergastic_physics::tender::{Goal, MIDDLE_SHARE};
+use ergastic_physics::parameters::Parameters;
+use ergastic_physics::tender::Goal;
 use ergastic_words::{Voice, cook};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -11,14 +12,19 @@ use crate::cuts::{CutFacts, DryRisk, EatenAs};
 pub const CHECK_LN_SIGMA: f64 = 0.25;
 
 impl EatenAs {
-    /// Tender-hours of a cut of resistance 1 that are enough. Fitted, `./dev fit`.
+    /// Hours at 95 °C that are enough for a cut as tough as chuck.
     pub fn enough(self) -> f64 {
+        self.enough_by(&Parameters::USUAL)
+    }
+
+    /// The same by other parameters.
+    pub fn enough_by(self, p: &Parameters) -> f64 {
         match self {
-            Self::Slice => 1.86,
-            Self::Fork => 2.23,
-            Self::Probe => 2.40,
-            Self::Pull => 3.16,
-            Self::Spoon => 3.79,
+            Self::Slice => p.enough.slice,
+            Self::Fork => p.enough.fork,
+            Self::Probe => p.enough.probe,
+            Self::Pull => p.enough.pull,
+            Self::Spoon => p.enough.spoon,
         }
     }
 }
@@ -35,11 +41,11 @@ pub enum Age {
 }
 
 impl Age {
-    /// So much more softening its cross-links ask for. Working value.
-    pub fn factor(self) -> f64 {
+    /// So much more softening its cross-links ask for.
+    pub fn factor(self, p: &Parameters) -> f64 {
         match self {
             Self::Young => 1.0,
-            Self::Mature => 1.4,
+            Self::Mature => p.tender.mature,
         }
     }
 }
@@ -54,9 +60,10 @@ pub struct Wears {
 }
 
 /// The goal for a cut eaten in a way, in surroundings that bear on how soon it goes too far.
-pub fn goal(facts: &CutFacts, eaten_as: EatenAs, age: Age, grass_fed: bool, wears: Wears) -> Goal {
-    let toughness = facts.toughness * age.factor() * if grass_fed { 1.1 } else { 1.0 };
-    let enough = eaten_as.enough() * toughness;
+pub fn goal(p: &Parameters, facts: &CutFacts, eaten_as: EatenAs, age: Age, grass_fed: bool, wears: Wears) -> Goal {
+    let fed = if grass_fed { p.tender.grass_fed } else { 1.0 };
+    let toughness = facts.cut.toughness(p) * age.factor(p) * fed;
+    let enough = eaten_as.enough_by(p) * toughness;
     let margin = match (eaten_as, facts.dry_risk) {
         (EatenAs::Slice, _) => 1.5,
         (_, DryRisk::High) if !wears.small_and_wet => 1.6,
@@ -67,7 +74,7 @@ pub fn goal(facts: &CutFacts, eaten_as: EatenAs, age: Age, grass_fed: bool, wear
     };
     // Never below enough: what is ready is not, in the same moment, ruined.
     let margin = if wears.rolling_boil { f64::max(margin * 0.7, 1.05) } else { margin };
-    Goal { enough, middle_share: MIDDLE_SHARE, overcooked: enough * margin, toughness }
+    Goal { enough, middle_share: p.tender.middle_share, overcooked: enough * margin, toughness }
 }
 
 /// What a cook found on testing the meat: the softest word that already fits.
@@ -168,7 +175,14 @@ mod tests {
     #[test]
     fn enough_and_too_far_go_by_word_age_feed_and_dryness() {
         let goal = |cut: Cut, eaten_as, age, grass_fed, rolling_boil| {
-            super::goal(cut.facts(), eaten_as, age, grass_fed, Wears { rolling_boil, small_and_wet: false })
+            super::goal(
+                &Parameters::USUAL,
+                cut.facts(),
+                eaten_as,
+                age,
+                grass_fed,
+                Wears { rolling_boil, small_and_wet: false },
+            )
         };
         let young = goal(Cut::Chuck, EatenAs::Fork, Age::Young, false, false);
         assert!(
@@ -181,6 +195,7 @@ mod tests {
         assert!((margin(goal(Cut::Brisket, EatenAs::Slice, Age::Young, false, false)) - 1.5).abs() < 1e-9);
         assert!((margin(goal(Cut::Topside, EatenAs::Fork, Age::Young, false, false)) - 1.6).abs() < 1e-9);
         let bites = super::goal(
+            &Parameters::USUAL,
             Cut::Sirloin.facts(),
             EatenAs::Fork,
             Age::Young,

@@ -31,7 +31,7 @@ fn whole_or_none<T: Serialize>(ask: impl Fn(&Kitchen) -> Result<T>) {
     let whole = text(&ask(&Kitchen::default()).unwrap());
     let (mut checks, mut none) = (0, 0);
     loop {
-        let how = How { cancel: Cancel::after(checks) };
+        let how = How { cancel: Cancel::after(checks), ..How::default() };
         match ask(&Kitchen { how, ..Kitchen::default() }) {
             Ok(answer) => {
                 assert!(text(&answer) == whole, "given up after {checks} checks it is another answer");

@@ -1,6 +1,8 @@
-//! The constants of tenderness from what cooks call done (`./dev fit`).
+//! The model's parameters from what cooks call done (`./dev fit`).
 
-pub mod constants;
+pub mod chosen;
+pub mod linear;
+pub mod page;
 pub mod practice;
 pub mod report;
 pub mod solve;

@@ -1,11 +1,12 @@
 //! The table of practice: everyday cooks, and the windows in which cooks call them done.
 
 use anyhow::Context;
-use ergastic_core::forecast::{Case, ForecastRequest, forecast};
-use ergastic_physics::median_times;
-use serde::Deserialize;
+use std::sync::Arc;
 
-use crate::constants::Constants;
+use ergastic_core::forecast::{ForecastRequest, forecast};
+use ergastic_physics::model::Model;
+use ergastic_physics::{How, median_times};
+use serde::Deserialize;
 
 const TABLE: &str = include_str!("../practice/windows.jsonl");
 
@@ -41,7 +42,6 @@ pub struct Row {
     /// How much it counts in the fit.
     pub weight: f64,
     request: ForecastRequest,
-    case: Case,
 }
 
 /// Every row.
@@ -51,9 +51,9 @@ pub struct Row {
 pub fn rows() -> anyhow::Result<Vec<Row>> {
     let row = |text: &str| {
         let line: Line = serde_json::from_str(text).with_context(|| text.to_owned())?;
-        let case = line.request.resolve().with_context(|| line.cook.clone())?;
+        line.request.resolve().with_context(|| line.cook.clone())?;
         let Line { cook, request, window, unit, weight } = line;
-        Ok(Row { cook, window, counted: unit, weight, request, case })
+        Ok(Row { cook, window, counted: unit, weight, request })
     };
     TABLE.lines().filter(|line| !line.trim().is_empty()).map(row).collect()
 }
@@ -64,12 +64,13 @@ impl Row {
         0.5 * (self.window[0] + self.window[1])
     }
 
-    /// When the median cook has it done with these constants, in what is counted; infinite if never.
-    pub fn median(&self, constants: &Constants) -> f64 {
-        let mut case = self.case.clone();
-        constants.put_into(&mut case);
-        // Nobody gives a fit up.
-        median_times(&case.physics(), &case.how).map_or(f64::INFINITY, |times| match self.counted {
+    /// When the median cook has it done by a model, in what is counted; infinite if never.
+    pub fn median(&self, model: &Arc<Model>) -> f64 {
+        let how = How { model: model.clone(), ..How::default() };
+        // What goes by the parameters before a run does so anew. Nobody gives a fit up.
+        let case = ForecastRequest { how, ..self.request.clone() }.resolve();
+        let times = case.ok().and_then(|case| median_times(&case.physics(), &case.how).ok());
+        times.map_or(f64::INFINITY, |times| match self.counted {
             Counted::Hours => times.ready_s / 3600.0,
             Counted::MinutesAtPressure => times.hold_s / 60.0,
         })
@@ -91,8 +92,8 @@ impl Row {
     }
 
     /// How far that is off the middle, as a logarithm; what never comes is off by a factor of ten.
-    pub fn off(&self, constants: &Constants) -> f64 {
-        let ratio = self.median(constants) / self.middle();
+    pub fn off(&self, model: &Arc<Model>) -> f64 {
+        let ratio = self.median(model) / self.middle();
         ratio.clamp(0.1, 10.0).ln()
     }
 }
@@ -100,6 +101,7 @@ impl Row {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use ergastic_physics::parameters::{Enough, Parameters};
 
     #[test]
     fn sixty_cooks_are_fitted_and_each_has_a_window() {
@@ -110,20 +112,19 @@ mod tests {
     }
 
     #[test]
-    fn constants_put_in_place_of_the_cores_own_come_to_what_the_core_says() {
-        for row in rows().unwrap() {
-            let own = median_times(&row.case.physics(), &row.case.how).unwrap();
-            let own = if row.counted == Counted::Hours { own.ready_s / 3600.0 } else { own.hold_s / 60.0 };
-            let ours = row.median(&Constants::of_the_core());
-            assert!((ours / own - 1.0).abs() < 1e-6, "{}: {ours} against {own}", row.cook);
-        }
-    }
-
-    #[test]
-    fn what_asks_for_more_softening_takes_longer() {
+    fn what_asks_for_more_softening_or_lets_less_heat_in_takes_longer() {
         let rows = rows().unwrap();
-        let (usual, mut more) = (Constants::of_the_core(), Constants::of_the_core());
-        more.enough = more.enough.map(|enough| 1.2 * enough);
-        assert!(rows.iter().all(|row| row.median(&more) > row.median(&usual)));
+        let usual = Model::usual();
+        let slower = |change: fn(&mut Parameters)| {
+            let mut parameters = Parameters::USUAL;
+            change(&mut parameters);
+            Arc::new(Model::of(parameters))
+        };
+        let more = slower(|p| p.enough = Enough { slice: 3.0, fork: 3.1, probe: 3.2, pull: 4.0, spoon: 5.0 });
+        let poorer = slower(|p| p.meat.conductivity *= 0.9);
+        for row in &rows {
+            let time = row.median(&usual);
+            assert!(row.median(&more) > time && row.median(&poorer) >= time, "{}", row.cook);
+        }
     }
 }

@@ -3,7 +3,7 @@
 use anyhow::{Context, Result};
 use rayon::prelude::*;
 
-use crate::constants::Constants;
+use crate::chosen::Chosen;
 use crate::practice::{Counted, Row};
 use crate::solve;
 
@@ -36,14 +36,15 @@ pub struct Report {
 }
 
 impl Report {
-    /// How `constants` do; rows are left out of fits that begin at `fitted`.
+    /// How some numbers do; rows are left out of fits that begin at them.
     ///
     /// # Errors
     /// When a row can't be forecast.
-    pub fn of(rows: &[Row], constants: &Constants, fitted: &Constants) -> Result<Self> {
-        let left_out = solve::left_out(rows, fitted, ROUNDS_LEFT_OUT);
+    pub fn of(rows: &[Row], chosen: &Chosen, numbers: &[f64]) -> Result<Self> {
+        let model = chosen.model(numbers);
+        let left_out = solve::left_out(rows, chosen, numbers, ROUNDS_LEFT_OUT);
         let outcome = |(row, off_left_out): (&Row, f64)| {
-            let (median, off, band) = (row.median(constants), row.off(constants), row.band()?);
+            let (median, off, band) = (row.median(&model), row.off(&model), row.band()?);
             Ok(Outcome { row: row.clone(), median, off, off_left_out, band })
         };
         Ok(Self { outcomes: rows.par_iter().zip(left_out).map(outcome).collect::<Result<_>>()? })

@@ -1,9 +1,9 @@
 //! Least squares on the logarithms of time over the middle of its window, with what is believed beforehand.
 
-use nalgebra::{DMatrix, DVector};
 use rayon::prelude::*;
 
-use crate::constants::{COUNT, Constants, ENOUGH_LN_SIGMA, PRIORS};
+use crate::chosen::Chosen;
+use crate::linear;
 use crate::practice::Row;
 
 /// What a cook's word scatters by, of its logarithm: about half of a window. A belief that is off by its own sigma weighs as
@@ -15,50 +15,50 @@ const STEP: f64 = 0.01;
 pub const ROUNDS: usize = 12;
 
 /// Rows, then beliefs: how far each is off, weighed.
-fn residuals(rows: &[&Row], numbers: &[f64; COUNT]) -> DVector<f64> {
-    let constants = Constants::from_numbers(numbers);
-    let off: Vec<f64> = rows.par_iter().map(|row| row.weight.sqrt() * row.off(&constants)).collect();
-    let beliefs = PRIORS
-        .iter()
-        .enumerate()
-        .map(|(i, prior)| (numbers[7 + i] - prior.toughness.ln()) * ROW_LN_SIGMA / prior.ln_sigma);
-    let start = Constants::start().to_numbers();
-    let enough = (2..7).map(|i| (numbers[i] - start[i]) * ROW_LN_SIGMA / ENOUGH_LN_SIGMA);
-    DVector::from_iterator(rows.len() + PRIORS.len() + 5, off.into_iter().chain(beliefs).chain(enough))
+fn residuals(rows: &[&Row], chosen: &Chosen, numbers: &[f64]) -> Vec<f64> {
+    let model = chosen.model(numbers);
+    let mut off: Vec<f64> = rows.par_iter().map(|row| row.weight.sqrt() * row.off(&model)).collect();
+    off.extend(chosen.surprise(numbers).map(|surprise| surprise * ROW_LN_SIGMA));
+    off
 }
 
-fn slopes(rows: &[&Row], numbers: &[f64; COUNT], here: &DVector<f64>) -> DMatrix<f64> {
-    let columns: Vec<DVector<f64>> = (0..COUNT)
-        .map(|i| {
-            let mut moved = *numbers;
-            moved[i] += STEP;
-            (residuals(rows, &moved) - here) / STEP
-        })
-        .collect();
-    DMatrix::from_columns(&columns)
+/// How the residuals move with each number: `slopes[number][residual]`.
+fn slopes(rows: &[&Row], chosen: &Chosen, numbers: &[f64], here: &[f64]) -> Vec<Vec<f64>> {
+    let along = |i: usize| {
+        let mut moved = numbers.to_vec();
+        moved[i] += STEP;
+        residuals(rows, chosen, &moved).iter().zip(here).map(|(there, here)| (there - here) / STEP).collect()
+    };
+    (0..numbers.len()).map(along).collect()
 }
 
-/// The constants that miss the rows by least, from a start, in so many rounds (Levenberg and Marquardt).
-pub fn fit(rows: &[&Row], start: &Constants, rounds: usize) -> Constants {
-    let mut numbers = start.to_numbers();
-    let mut here = residuals(rows, &numbers);
+fn dot(a: &[f64], b: &[f64]) -> f64 {
+    a.iter().zip(b).map(|(a, b)| a * b).sum()
+}
+
+/// The numbers that miss the rows by least, from a start, in so many rounds (Levenberg and Marquardt).
+pub fn fit(rows: &[&Row], chosen: &Chosen, start: &[f64], rounds: usize) -> Vec<f64> {
+    let mut numbers = start.to_vec();
+    let mut here = residuals(rows, chosen, &numbers);
     let mut damping = 1e-3;
     for _ in 0..rounds {
-        let jacobian = slopes(rows, &numbers, &here);
-        let (normal, gradient) = (jacobian.transpose() * &jacobian, jacobian.transpose() * &here);
+        let slopes = slopes(rows, chosen, &numbers, &here);
+        let normal: Vec<Vec<f64>> =
+            slopes.iter().map(|one| slopes.iter().map(|other| dot(one, other)).collect()).collect();
+        let gradient: Vec<f64> = slopes.iter().map(|slope| dot(slope, &here)).collect();
         // Damped until the step is one downwards.
         for _ in 0..6 {
             let mut damped = normal.clone();
-            for i in 0..COUNT {
-                damped[(i, i)] += damping * normal[(i, i)].max(1e-6);
+            for (i, row) in damped.iter_mut().enumerate() {
+                row[i] += damping * normal[i][i].max(1e-6);
             }
-            let Some(step) = damped.cholesky().map(|factor| factor.solve(&gradient)) else {
+            let Some(step) = linear::solve(damped, gradient.clone()) else {
                 damping *= 10.0;
                 continue;
             };
-            let tried: [f64; COUNT] = std::array::from_fn(|i| numbers[i] - step[i].clamp(-0.3, 0.3));
-            let there = residuals(rows, &tried);
-            if there.norm_squared() < here.norm_squared() {
+            let tried: Vec<f64> = numbers.iter().zip(step).map(|(at, step)| at - step.clamp(-0.3, 0.3)).collect();
+            let there = residuals(rows, chosen, &tried);
+            if dot(&there, &there) < dot(&here, &here) {
                 (numbers, here) = (tried, there);
                 damping = f64::max(damping * 0.3, 1e-6);
                 break;
@@ -66,7 +66,7 @@ pub fn fit(rows: &[&Row], start: &Constants, rounds: usize) -> Constants {
             damping *= 5.0;
         }
     }
-    Constants::from_numbers(&numbers)
+    numbers
 }
 
 /// The weighed mean error of the rows, of the logarithm.
@@ -77,12 +77,12 @@ pub fn error(off: impl Iterator<Item = (f64, f64)>) -> f64 {
 }
 
 /// How far each row is off when it is left out of the fit.
-pub fn left_out(rows: &[Row], fitted: &Constants, rounds: usize) -> Vec<f64> {
+pub fn left_out(rows: &[Row], chosen: &Chosen, fitted: &[f64], rounds: usize) -> Vec<f64> {
     (0..rows.len())
         .into_par_iter()
         .map(|out| {
             let others: Vec<&Row> = rows.iter().enumerate().filter(|(i, _)| *i != out).map(|(_, row)| row).collect();
-            rows[out].off(&fit(&others, fitted, rounds))
+            rows[out].off(&chosen.model(&fit(&others, chosen, fitted, rounds)))
         })
         .collect()
 }
@@ -96,9 +96,13 @@ mod tests {
     fn a_round_of_the_fit_misses_the_rows_by_less() {
         let all = rows().unwrap();
         let some: Vec<&Row> = all.iter().filter(|row| row.cook.starts_with("chuck")).collect();
-        let missed = |constants: &Constants| error(some.iter().map(|row| (row.weight, row.off(constants))));
-        let start = Constants::start();
-        let fitted = fit(&some, &start, 2);
+        let chosen = Chosen::by_name(&["enough.*", "surface.liquid"]).unwrap();
+        let missed = |numbers: &[f64]| {
+            let model = chosen.model(numbers);
+            error(some.iter().map(|row| (row.weight, row.off(&model))))
+        };
+        let start = chosen.start();
+        let fitted = fit(&some, &chosen, &start, 2);
         assert!(missed(&fitted) < missed(&start), "{} of {}", missed(&fitted), missed(&start));
     }
 

@@ -2,12 +2,15 @@
 //! that both come to the same temperatures.
 
 use divan::{Bencher, black_box};
-use ergastic_physics::body::{CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings, shell_fractions};
+use ergastic_physics::body::{SHELLS, Surroundings, shell_fractions};
 use ergastic_physics::conduction::Bodies;
-use ergastic_physics::pit::{PIT_COEFFICIENT, PIT_VAPOUR_PA, Pit, psychrometric};
+use ergastic_physics::parameters::Parameters;
+use ergastic_physics::pit::{Pit, psychrometric};
 use ergastic_physics::steam::{LATENT_HEAT, saturation};
 use multiversion::multiversion;
 
+/// What both go by.
+const P: Parameters = Parameters::USUAL;
 const EXPONENT: f64 = 0.25;
 const RADIUS_M: f64 = 0.05;
 const AIR_C: f64 = 110.0;
@@ -37,16 +40,16 @@ fn pit() -> Pit {
 
 /// What evaporation draws for each Pa, W/(m² Pa), with so much water gone.
 fn evaporation(gone: f64) -> f64 {
-    PIT_COEFFICIENT * pit().wetness(gone, 0.0, 1.0) / pit().psychrometric
+    P.surface.pit * pit().wetness(&P.pit, gone, 0.0, 1.0) / pit().psychrometric
 }
 
 /// Our own method, `L` bodies side by side, compiled as the core compiles it.
 #[multiversion(targets("x86_64+avx512f+avx512vl+avx2+fma", "x86_64+avx2+fma"))]
 fn ours<const L: usize>() -> [f64; SHELLS] {
-    let mut bodies = Bodies::new(EXPONENT, [RADIUS_M; L], START_C, 60.0);
-    let mut around = Surroundings::dry([AIR_C; L], [AIR_C; L], [PIT_COEFFICIENT; L]);
+    let mut bodies = Bodies::new(EXPONENT, [RADIUS_M; L], START_C, 60.0, &P.meat);
+    let mut around = Surroundings::dry([AIR_C; L], [AIR_C; L], [P.surface.pit; L]);
     around.wet = true;
-    around.air_vapour_pa = [PIT_VAPOUR_PA; L];
+    around.air_vapour_pa = [P.pit.vapour_pa; L];
     let mut gone = [0.0; L];
     for _ in 0..HOURS * 60 {
         for lane in 0..L {
@@ -71,26 +74,26 @@ struct Problem {
 impl Problem {
     fn slope(&self, state: &State) -> State {
         let width = RADIUS_M / SHELLS as f64;
-        let half_shell = 0.5 * width / CONDUCTIVITY;
+        let half_shell = 0.5 * width / P.meat.conductivity;
         let (last, e) = (state[SHELLS - 1], evaporation(f64::max(0.0, state[SHELLS])));
         // The surface has no heat of its own: what comes in goes on into the outermost shell.
         let mut surface_c = last;
         let mut flux = 0.0;
         for _ in 0..8 {
             let (pressure, rise) = saturation().with_slope(surface_c);
-            flux = PIT_COEFFICIENT * (AIR_C - surface_c) - e * (pressure - PIT_VAPOUR_PA);
+            flux = P.surface.pit * (AIR_C - surface_c) - e * (pressure - P.pit.vapour_pa);
             let miss = surface_c - last - half_shell * flux;
-            surface_c -= miss / (1.0 + half_shell * (PIT_COEFFICIENT + e * rise));
+            surface_c -= miss / (1.0 + half_shell * (P.surface.pit + e * rise));
         }
-        let mass = |i: usize| DENSITY * SPECIFIC_HEAT * RADIUS_M * self.fractions[i] / (EXPONENT + 1.0);
-        let through = |i: usize| self.faces[i] * CONDUCTIVITY * (state[i - 1] - state[i]) / width;
+        let mass = |i: usize| P.meat.density * P.meat.specific_heat * RADIUS_M * self.fractions[i] / (EXPONENT + 1.0);
+        let through = |i: usize| self.faces[i] * P.meat.conductivity * (state[i - 1] - state[i]) / width;
         let mut slope = [0.0; UNKNOWNS];
         for i in 0..SHELLS {
             let inner = if i == 0 { 0.0 } else { through(i) };
             let outer = if i + 1 == SHELLS { -flux } else { through(i + 1) };
             slope[i] = (inner - outer) / mass(i);
         }
-        slope[SHELLS] = (PIT_COEFFICIENT * (AIR_C - surface_c) - flux) / LATENT_HEAT;
+        slope[SHELLS] = (P.surface.pit * (AIR_C - surface_c) - flux) / LATENT_HEAT;
         slope
     }
 }

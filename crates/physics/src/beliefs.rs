@@ -1,16 +1,5 @@
 //! What is believed of a kitchen and its meat before a cook.
 
-use crate::part::Part;
-
-/// Spread of an oven about its dial, K; of coals about their count, too. Working value.
-pub const OVEN_SIGMA_K: f64 = 7.0;
-/// Spread of a simmer, a slow cooker or fat about its word, K. Working value.
-pub const POT_SIGMA_K: f64 = 2.0;
-/// Spread of a pit about its set point, K. Working value.
-pub const PIT_SIGMA_K: f64 = 8.0;
-/// Spread of the vapour a lid lets by, of its logarithm. Working value.
-const LID_LN_SIGMA: f64 = 0.4;
-
 /// What is believed of something uncertain: a normal distribution.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Belief {
@@ -36,22 +25,22 @@ pub struct Beliefs {
 }
 
 impl Beliefs {
-    /// Of a kitchen nothing is known of.
-    pub const USUAL: Self = {
-        const fn about_nothing(sigma: f64) -> Belief {
+    /// Of a kitchen of which only these standard deviations are known.
+    pub(crate) const fn knowing_nothing(oven_k: f64, pot_k: f64, pit_k: f64, lid_ln: f64) -> Self {
+        const fn about(sigma: f64) -> Belief {
             Belief { mean: 0.0, sigma }
         }
         Self {
-            oven_k: about_nothing(OVEN_SIGMA_K),
-            pot_k: about_nothing(POT_SIGMA_K),
-            pit_k: about_nothing(PIT_SIGMA_K),
-            lid_ln: about_nothing(LID_LN_SIGMA),
+            oven_k: about(oven_k),
+            pot_k: about(pot_k),
+            pit_k: about(pit_k),
+            lid_ln: about(lid_ln),
             toughness_ln: None,
         }
-    };
+    }
 
-    /// Of the toughness of a part's animal.
-    pub(crate) fn toughness_of(&self, part: &Part) -> Belief {
-        self.toughness_ln.unwrap_or(Belief { mean: 0.0, sigma: part.toughness_ln_sigma })
+    /// Of the toughness of an animal of a cut that spreads so by itself.
+    pub(crate) fn toughness_of(&self, own_sigma: f64) -> Belief {
+        self.toughness_ln.unwrap_or(Belief { mean: 0.0, sigma: own_sigma })
     }
 }

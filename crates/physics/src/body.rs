@@ -1,16 +1,14 @@
 //! A piece of meat as a body that heat goes into: what lean beef is like, its equivalent shape, its shells, and what its
 //! surface meets.
 
-/// Conductivity of lean beef, W/(m K). Published (ASHRAE range 0.43–0.52).
-pub const CONDUCTIVITY: f64 = 0.48;
-/// Density of lean beef, kg/m³. Published.
-pub const DENSITY: f64 = 1060.0;
-/// Specific heat of lean beef, J/(kg K). Published.
-pub const SPECIFIC_HEAT: f64 = 3500.0;
+use crate::parameters::Parameters;
+
+/// Density of lean beef, kg/m³.
+pub const DENSITY: f64 = Parameters::USUAL.meat.density;
 /// Shells from the middle to the surface.
 pub const SHELLS: usize = 24;
-/// Above this nothing is frozen, °C: where beef begins to freeze. Published (ASHRAE: −1 to −2 °C).
-pub const THAWED_C: f64 = -1.0;
+/// Above this nothing is frozen, °C.
+pub const THAWED_C: f64 = Parameters::USUAL.meat.freezes_c;
 
 /// The equivalent body of a piece with three sides.
 #[derive(Debug, Clone, Copy, PartialEq)]

@@ -1,11 +1,12 @@
 //! A case: everything a run needs, in figures.
 
-use crate::beliefs::Beliefs;
+use std::sync::Arc;
+
 use crate::juices::Body;
 use crate::liquid::Packing;
 use crate::medium::Medium;
+use crate::model::Model;
 use crate::part::Part;
-use crate::tender::Softening;
 use crate::vessel::Vessel;
 
 /// When a stage ends.
@@ -82,10 +83,8 @@ pub struct Case {
     pub larder_fat_l: f64,
     /// Water that what is put in with it gives as it softens, L.
     pub larder_water_l: f64,
-    /// How fast it softens at a temperature.
-    pub softening: Softening,
-    /// What is believed of the kitchen and the animal.
-    pub beliefs: Beliefs,
+    /// What the run goes by.
+    pub model: Arc<Model>,
     /// Follow the softening of each shell, too.
     pub inside: bool,
 }

@@ -1,28 +1,13 @@
 //! Coals under and over an iron pot: how hot a count of them is, and how it burns down.
 
-/// The rule is written in Fahrenheit and inches: so many briquettes for each inch of diameter hold 350 °F.
-const BRIQUETTES_PER_INCH: f64 = 2.0;
-/// More or fewer for each degree Fahrenheit from 350. Practice.
-const FAHRENHEIT_PER_BRIQUETTE: f64 = 12.5;
-/// A pot deeper than this needs more over it, m. Practice.
-const DEEP_M: f64 = 0.13;
-/// Those more.
-const DEEP_MORE: f64 = 4.0;
+use crate::parameters::CoalFigures;
+
 /// The share that lies over the pot at a simmer.
 pub const OVER_AT_A_SIMMER: f64 = 1.0 / 3.0;
-/// Heat from coals on the lid that reaches the liquid, against coals beneath. Working value: the lid heats air and steam first.
-const OVER_WORTH: f64 = 0.6;
-/// Plateau of fresh coals, s. Practice.
-const PLATEAU_S: f64 = 1800.0;
-/// Time constant of burning down after it, s: 54 % at 45 min.
-const BURN_DOWN_S: f64 = 1460.0;
 /// When fresh coals go on if nothing is said, min: lit by 25, added at 35 to 40. Practice.
 pub const FRESH_EVERY_MIN: f64 = 35.0;
 /// The pot is turned a quarter and its lid back this often, min. Practice.
 pub const TURN_EVERY_MIN: f64 = 15.0;
-/// Below this the air draws more heat off, °C.
-const COLD_BELOW_C: f64 = 15.0;
-
 /// A fire of counted briquettes.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Coals {
@@ -42,35 +27,35 @@ pub struct Coals {
     pub air_c: f64,
 }
 
-/// Briquettes that a pot needs to stand as in an oven of a temperature in °C, in still air of 15 °C or more.
-pub fn briquettes_for(diameter_m: f64, height_m: f64, oven_c: f64) -> f64 {
+/// Briquettes that a pot needs by the rule, which is written in Fahrenheit and inches, to stand as in an oven of a temperature in °C, in still air of 15 °C or more.
+pub fn briquettes_for(p: &CoalFigures, diameter_m: f64, height_m: f64, oven_c: f64) -> f64 {
     let fahrenheit = oven_c * 1.8 + 32.0;
-    let deep = if height_m > DEEP_M { DEEP_MORE } else { 0.0 };
-    BRIQUETTES_PER_INCH * diameter_m / 0.0254 + (fahrenheit - 350.0) / FAHRENHEIT_PER_BRIQUETTE + deep
+    let deep = if height_m > p.deep_m { p.deep_more } else { 0.0 };
+    p.per_inch * diameter_m / 0.0254 + (fahrenheit - 350.0) / p.fahrenheit_each + deep
 }
 
 impl Coals {
     /// The oven these coals are like at their best, °C: [`briquettes_for`] turned round.
-    pub fn full_c(&self) -> f64 {
+    pub fn full_c(&self, p: &CoalFigures) -> f64 {
         // The rule is for a third over; coals moved beneath heat the liquid more, coals moved over less.
-        let usual = 1.0 - OVER_AT_A_SIMMER + OVER_AT_A_SIMMER * OVER_WORTH;
-        let worth = (f64::from(self.under) + OVER_WORTH * f64::from(self.over)) / usual;
-        let cold = f64::max(0.0, COLD_BELOW_C - self.air_c) / 5.0;
+        let usual = 1.0 - OVER_AT_A_SIMMER + OVER_AT_A_SIMMER * p.over_worth;
+        let worth = (f64::from(self.under) + p.over_worth * f64::from(self.over)) / usual;
+        let cold = f64::max(0.0, p.cold_below_c - self.air_c) / 5.0;
         let count = worth / (1.0 + self.wind_takes) - cold;
         let fahrenheit =
-            350.0 + FAHRENHEIT_PER_BRIQUETTE * (count - briquettes_for(self.diameter_m, self.height_m, 176.67));
+            350.0 + p.fahrenheit_each * (count - briquettes_for(p, self.diameter_m, self.height_m, 176.67));
         f64::max(self.air_c, (fahrenheit - 32.0) / 1.8)
     }
 
     /// Share of the full output since the fire was laid, s, with fresh coals at their times.
-    pub fn output(&self, since_s: f64) -> f64 {
+    pub fn output(&self, p: &CoalFigures, since_s: f64) -> f64 {
         let age = since_s % self.fresh_every_s;
-        (-f64::max(0.0, age - PLATEAU_S) / BURN_DOWN_S).exp()
+        (-f64::max(0.0, age - p.plateau_s) / p.burn_down_s).exp()
     }
 
     /// The oven they are like at a time, °C.
-    pub fn oven_c(&self, since_s: f64) -> f64 {
-        self.air_c + (self.full_c() - self.air_c) * self.output(since_s)
+    pub fn oven_c(&self, p: &CoalFigures, since_s: f64) -> f64 {
+        self.air_c + (self.full_c(p) - self.air_c) * self.output(p, since_s)
     }
 }
 
@@ -84,10 +69,10 @@ mod tests {
 
     #[test]
     fn a_count_and_its_temperature_are_each_others_inverse() {
-        let count = briquettes_for(0.26, 0.12, 177.0);
+        let count = briquettes_for(&CoalFigures::USUAL, 0.26, 0.12, 177.0);
         assert!((count - 20.5).abs() < 0.1, "about two an inch: {count}");
         let laid = coals((count * 2.0 / 3.0).round() as u32, (count / 3.0).round() as u32);
-        assert!((laid.full_c() - 177.0).abs() < 6.0, "{}", laid.full_c());
+        assert!((laid.full_c(&CoalFigures::USUAL) - 177.0).abs() < 6.0, "{}", laid.full_c(&CoalFigures::USUAL));
     }
 
     #[test]
@@ -95,11 +80,14 @@ mod tests {
         let calm = coals(12, 8);
         let windy = Coals { wind_takes: 0.2, ..calm };
         let cold = Coals { air_c: -15.0, ..calm };
-        assert!(windy.full_c() < calm.full_c() - 15.0 && cold.full_c() < calm.full_c() - 30.0);
-        assert!(coals(16, 4).full_c() > coals(4, 16).full_c());
-        assert_eq!(calm.output(1700.0), 1.0);
-        assert!((calm.output(2700.0) - 0.54).abs() < 0.01);
+        assert!(
+            windy.full_c(&CoalFigures::USUAL) < calm.full_c(&CoalFigures::USUAL) - 15.0
+                && cold.full_c(&CoalFigures::USUAL) < calm.full_c(&CoalFigures::USUAL) - 30.0
+        );
+        assert!(coals(16, 4).full_c(&CoalFigures::USUAL) > coals(4, 16).full_c(&CoalFigures::USUAL));
+        assert_eq!(calm.output(&CoalFigures::USUAL, 1700.0), 1.0);
+        assert!((calm.output(&CoalFigures::USUAL, 2700.0) - 0.54).abs() < 0.01);
         let fed = Coals { fresh_every_s: FRESH_EVERY_MIN * 60.0, ..calm };
-        assert!(fed.oven_c(9000.0) > calm.oven_c(9000.0) + 100.0);
+        assert!(fed.oven_c(&CoalFigures::USUAL, 9000.0) > calm.oven_c(&CoalFigures::USUAL, 9000.0) + 100.0);
     }
 }

@@ -8,8 +8,9 @@
 //! evaporation grows steeply with temperature, be closed by Newton's method on one unknown.
 //! `L` members are stepped side by side; a frozen one is stepped in [`crate::frozen`] until it has thawed.
 
-use crate::body::{CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings, THAWED_C, shell_fractions};
+use crate::body::{SHELLS, Surroundings, shell_fractions};
 use crate::frozen;
+use crate::parameters::Meat;
 use crate::steam::{LATENT_HEAT, Saturation, saturation};
 
 /// `1 − 1/√2`, the diagonal of the method.
@@ -57,8 +58,8 @@ struct Passed<const L: usize> {
 }
 
 impl<const L: usize> Bodies<L> {
-    /// Bodies at a uniform temperature, to be stepped by `step_s` seconds.
-    pub fn new(exponent: f64, half_thickness_m: [f64; L], start_c: f64, step_s: f64) -> Self {
+    /// Bodies of such meat at a uniform temperature, to be stepped by `step_s` seconds.
+    pub fn new(exponent: f64, half_thickness_m: [f64; L], start_c: f64, step_s: f64, meat: &Meat) -> Self {
         let fractions = shell_fractions(exponent);
         let width = 1.0 / SHELLS as f64;
         // The area of a face at x is x^β; the inner face of the first shell has none
@@ -71,10 +72,10 @@ impl<const L: usize> Bodies<L> {
             heat_in: [0.0; L],
             evaporated: [0.0; L],
             fractions,
-            frozen: [start_c < THAWED_C; L],
+            frozen: [start_c < meat.freezes_c; L],
             young: YOUNG_STEPS,
             step_s,
-            geometry: frozen::Geometry { exponent, faces, radius_m: half_thickness_m },
+            geometry: frozen::Geometry { meat: *meat, exponent, faces, radius_m: half_thickness_m },
             matrix: Matrix {
                 lower: [[0.0; L]; SHELLS],
                 upper: [[0.0; L]; SHELLS],
@@ -92,8 +93,9 @@ impl<const L: usize> Bodies<L> {
     /// Works out one body's elimination.
     fn eliminate(&mut self, lane: usize) {
         let width = 1.0 / SHELLS as f64;
-        let diffusivity = CONDUCTIVITY / (DENSITY * SPECIFIC_HEAT);
         let (geometry, fractions, matrix) = (&self.geometry, &self.fractions, &mut self.matrix);
+        let meat = &geometry.meat;
+        let diffusivity = meat.conductivity / (meat.density * meat.specific_heat);
         let (exponent, faces, radius) = (geometry.exponent, &geometry.faces, geometry.radius_m[lane]);
         let pace = GAMMA * self.step_s * diffusivity / (radius * radius);
         for i in 0..SHELLS {
@@ -109,9 +111,9 @@ impl<const L: usize> Bodies<L> {
             matrix.pivot[i][lane] = pivot;
         }
         let last_volume = fractions[SHELLS - 1] / (exponent + 1.0);
-        matrix.surface_gain[lane] =
-            GAMMA * self.step_s / (DENSITY * SPECIFIC_HEAT * radius * last_volume) * matrix.pivot[SHELLS - 1][lane];
-        matrix.half_shell[lane] = 0.5 * width * radius / CONDUCTIVITY;
+        matrix.surface_gain[lane] = GAMMA * self.step_s / (meat.density * meat.specific_heat * radius * last_volume)
+            * matrix.pivot[SHELLS - 1][lane];
+        matrix.half_shell[lane] = 0.5 * width * radius / meat.conductivity;
     }
 
     /// Makes one body so many times as thick; its shells keep their share of it and their temperature.
@@ -151,7 +153,7 @@ impl<const L: usize> Bodies<L> {
             self.surface_c[lane] = stepped.surface_c;
             self.heat_in[lane] = stepped.heat_in;
             self.evaporated[lane] = stepped.evaporated;
-            self.frozen[lane] = celsius.iter().any(|t| *t < THAWED_C);
+            self.frozen[lane] = celsius.iter().any(|t| *t < self.geometry.meat.freezes_c);
         }
     }
 
@@ -302,7 +304,7 @@ mod tests {
     #[test]
     fn agrees_with_the_series_solutions_within_0_3_kelvin() {
         let radius = 0.04;
-        let diffusivity = CONDUCTIVITY / (DENSITY * SPECIFIC_HEAT);
+        let diffusivity = Meat::USUAL.conductivity / (Meat::USUAL.density * Meat::USUAL.specific_heat);
         // The middle of the innermost shell stands half a shell off the centre; extrapolate to it.
         for line in include_str!("../tests/oracle/conduction_series.csv").lines().skip(1) {
             let fields: Vec<_> = line.split(',').collect();
@@ -315,9 +317,9 @@ mod tests {
             let (biot, fourier) = (number(1), number(2));
             let total_s = fourier * radius * radius / diffusivity;
             let steps = (total_s / 60.0).ceil();
-            let mut bodies = Bodies::new(exponent, [radius], 5.0, total_s / steps);
+            let mut bodies = Bodies::new(exponent, [radius], 5.0, total_s / steps, &Meat::USUAL);
             for _ in 0..steps as usize {
-                bodies.step(&Surroundings::dry([100.0], [100.0], [biot * CONDUCTIVITY / radius]));
+                bodies.step(&Surroundings::dry([100.0], [100.0], [biot * Meat::USUAL.conductivity / radius]));
             }
             let centre = bodies.celsius[0][0] - (bodies.celsius[1][0] - bodies.celsius[0][0]) / 8.0;
             let expected = |theta: f64| 100.0 - 95.0 * theta;
@@ -338,7 +340,7 @@ mod tests {
     proptest! {
         #[test]
         fn energy_is_conserved(exponent in 0.0..2.0f64, radius in 0.005..0.12f64, medium in 40.0..120.0f64, coefficient in 10.0..500.0f64) {
-            let mut bodies = Bodies::new(exponent, [radius], 5.0, 60.0);
+            let mut bodies = Bodies::new(exponent, [radius], 5.0, 60.0, &Meat::USUAL);
             let mut heat_in = 0.0;
             for minute in 0..300 {
                 let from = medium - 30.0 * (-(minute as f64) / 9.0).exp();
@@ -347,13 +349,13 @@ mod tests {
                 heat_in += bodies.heat_in[0];
             }
             let mean: f64 = bodies.celsius.iter().zip(bodies.fractions).map(|(t, f)| t[0] * f).sum();
-            let stored = DENSITY * SPECIFIC_HEAT * radius / (exponent + 1.0) * (mean - 5.0);
+            let stored = Meat::USUAL.density * Meat::USUAL.specific_heat * radius / (exponent + 1.0) * (mean - 5.0);
             prop_assert!((stored / heat_in - 1.0).abs() < 1e-6, "stored {stored}, came in {heat_in}");
         }
 
         #[test]
         fn the_middle_never_leads_the_surface_in_a_warmer_bath(exponent in 0.0..2.0f64, radius in 0.01..0.1f64) {
-            let mut bodies = Bodies::new(exponent, [radius], 5.0, 60.0);
+            let mut bodies = Bodies::new(exponent, [radius], 5.0, 60.0, &Meat::USUAL);
             for _ in 0..240 {
                 bodies.step(&Surroundings::dry([90.0], [90.0], [300.0]));
                 for i in 1..SHELLS {

@@ -3,64 +3,62 @@
 //! Each short step solves the linearised conduction implicitly, then adds the fluxes to each shell's
 //! enthalpy and reads its temperature back from the curve: what came in is what is stored, to the last digit.
 
-use crate::body::{CONDUCTIVITY, DENSITY, SHELLS, SPECIFIC_HEAT, Surroundings, THAWED_C};
+use crate::body::{SHELLS, Surroundings};
+use crate::parameters::Meat;
 use crate::steam::{LATENT_HEAT, saturation};
 
-/// Below this the curve takes it all for ice, °C. Working value.
-const SOLID_C: f64 = -5.0;
-/// Heat of melting of the meat's ice, J/kg. Working value: ice for about three quarters of the mass.
-const MELTING: f64 = 245_000.0;
-/// Specific heat of frozen meat, J/(kg K). Published (ASHRAE: 1.9–2.2 kJ/(kg K)).
-const FROZEN_SPECIFIC_HEAT: f64 = 2_000.0;
-/// Conductivity of frozen meat, W/(m K). Published (ASHRAE: 1.3–1.6).
-const FROZEN_CONDUCTIVITY: f64 = 1.4;
-/// Apparent specific heat between the two, J/(kg K).
-const MELTING_SPECIFIC_HEAT: f64 = MELTING / (THAWED_C - SOLID_C);
 /// Steps within a step.
 const PARTS: usize = 2;
 /// The most rounds of Newton's method; four are usual.
 const ROUNDS: usize = 20;
 
+/// Apparent specific heat while it melts, J/(kg K).
+fn melting_specific_heat(meat: &Meat) -> f64 {
+    meat.melting / (meat.freezes_c - meat.solid_c)
+}
+
 /// Enthalpy at a temperature in °C, J/kg, counted from the thawed end.
-pub fn enthalpy(celsius: f64) -> f64 {
-    if celsius >= THAWED_C {
-        SPECIFIC_HEAT * (celsius - THAWED_C)
-    } else if celsius >= SOLID_C {
-        MELTING_SPECIFIC_HEAT * (celsius - THAWED_C)
+pub fn enthalpy(meat: &Meat, celsius: f64) -> f64 {
+    if celsius >= meat.freezes_c {
+        meat.specific_heat * (celsius - meat.freezes_c)
+    } else if celsius >= meat.solid_c {
+        melting_specific_heat(meat) * (celsius - meat.freezes_c)
     } else {
-        FROZEN_SPECIFIC_HEAT * (celsius - SOLID_C) - MELTING
+        meat.frozen_specific_heat * (celsius - meat.solid_c) - meat.melting
     }
 }
 
 /// The temperature of an enthalpy: the inverse of [`enthalpy`].
-pub fn temperature(enthalpy: f64) -> f64 {
+pub fn temperature(meat: &Meat, enthalpy: f64) -> f64 {
     if enthalpy >= 0.0 {
-        THAWED_C + enthalpy / SPECIFIC_HEAT
-    } else if enthalpy >= -MELTING {
-        THAWED_C + enthalpy / MELTING_SPECIFIC_HEAT
+        meat.freezes_c + enthalpy / meat.specific_heat
+    } else if enthalpy >= -meat.melting {
+        meat.freezes_c + enthalpy / melting_specific_heat(meat)
     } else {
-        SOLID_C + (enthalpy + MELTING) / FROZEN_SPECIFIC_HEAT
+        meat.solid_c + (enthalpy + meat.melting) / meat.frozen_specific_heat
     }
 }
 
-fn conductivity(celsius: f64) -> f64 {
-    let thawed = ((celsius - SOLID_C) / (THAWED_C - SOLID_C)).clamp(0.0, 1.0);
-    FROZEN_CONDUCTIVITY + thawed * (CONDUCTIVITY - FROZEN_CONDUCTIVITY)
+fn conductivity(meat: &Meat, celsius: f64) -> f64 {
+    let thawed = ((celsius - meat.solid_c) / (meat.freezes_c - meat.solid_c)).clamp(0.0, 1.0);
+    meat.frozen_conductivity + thawed * (meat.conductivity - meat.frozen_conductivity)
 }
 
-fn apparent_specific_heat(celsius: f64) -> f64 {
-    if celsius >= THAWED_C {
-        SPECIFIC_HEAT
-    } else if celsius >= SOLID_C {
-        MELTING_SPECIFIC_HEAT
+fn apparent_specific_heat(meat: &Meat, celsius: f64) -> f64 {
+    if celsius >= meat.freezes_c {
+        meat.specific_heat
+    } else if celsius >= meat.solid_c {
+        melting_specific_heat(meat)
     } else {
-        FROZEN_SPECIFIC_HEAT
+        meat.frozen_specific_heat
     }
 }
 
 /// The bodies' shape.
 #[derive(Debug, Clone, Copy)]
 pub struct Geometry<const L: usize> {
+    /// What they are of.
+    pub meat: Meat,
     /// Shape exponent.
     pub exponent: f64,
     /// Area of each shell's inner face over the surface's.
@@ -88,11 +86,11 @@ pub fn step<const L: usize>(
     around: &Surroundings<L>,
     step_s: f64,
 ) -> Stepped {
-    let radius = geometry.radius_m[lane];
+    let (meat, radius) = (&geometry.meat, geometry.radius_m[lane]);
     let width = radius / SHELLS as f64;
     let part_s = step_s / PARTS as f64;
     // Mass behind a square metre of surface, kg/m².
-    let mass = |shell: usize| DENSITY * radius * fractions[shell] / (geometry.exponent + 1.0);
+    let mass = |shell: usize| meat.density * radius * fractions[shell] / (geometry.exponent + 1.0);
     let (h, e) = (around.coefficient[lane], around.evaporation[lane]);
     let mut done = Stepped { surface_c: celsius[SHELLS - 1], heat_in: 0.0, evaporated: 0.0 };
     for part in 0..PARTS {
@@ -101,20 +99,22 @@ pub fn step<const L: usize>(
         // W/(m² K) through each inner face, of a square metre of surface.
         let face: [f64; SHELLS] = std::array::from_fn(|i| match i {
             0 => 0.0,
-            _ => geometry.faces[i] * 0.5 * (conductivity(celsius[i - 1]) + conductivity(celsius[i])) / width,
+            _ => {
+                geometry.faces[i] * 0.5 * (conductivity(meat, celsius[i - 1]) + conductivity(meat, celsius[i])) / width
+            }
         });
-        let half_shell = 0.5 * width / conductivity(celsius[SHELLS - 1]);
+        let half_shell = 0.5 * width / conductivity(meat, celsius[SHELLS - 1]);
         let (pressure, slope) = saturation().with_slope(done.surface_c);
         // Evaporation linearised about the surface: a conductance to a medium of its own.
         let wet_h = h + e * slope;
         let wet_c = (h * medium_c - e * (pressure - around.air_vapour_pa[lane] - slope * done.surface_c)) / wet_h;
         let through = wet_h / (1.0 + wet_h * half_shell);
-        let next = melted(celsius, &face, through, wet_c, |shell| mass(shell) / part_s);
+        let next = melted(meat, celsius, &face, through, wet_c, |shell| mass(shell) / part_s);
         let flux = through * (wet_c - next[SHELLS - 1]);
         for i in 0..SHELLS {
             let inner = if i == 0 { 0.0 } else { face[i] * (next[i - 1] - next[i]) };
             let outer = if i + 1 == SHELLS { flux } else { face[i + 1] * (next[i + 1] - next[i]) };
-            celsius[i] = temperature(enthalpy(celsius[i]) + (inner + outer) * part_s / mass(i));
+            celsius[i] = temperature(meat, enthalpy(meat, celsius[i]) + (inner + outer) * part_s / mass(i));
         }
         done.surface_c = next[SHELLS - 1] + flux * half_shell;
         done.heat_in += flux * part_s;
@@ -126,17 +126,18 @@ pub fn step<const L: usize>(
 /// Where the shells are at the end of a part of a step, by Newton's method on the enthalpies, which are carried on by the
 /// curve's slope: a shell that comes out of the ice then takes up the heat of melting on its way instead of leaping over it.
 fn melted(
+    meat: &Meat,
     celsius: &[f64; SHELLS],
     face: &[f64; SHELLS],
     through: f64,
     medium_c: f64,
     mass_a_second: impl Fn(usize) -> f64,
 ) -> [f64; SHELLS] {
-    let start: [f64; SHELLS] = celsius.map(enthalpy);
+    let start: [f64; SHELLS] = celsius.map(|celsius| enthalpy(meat, celsius));
     let (mut heat, mut next) = (start, *celsius);
     for _ in 0..ROUNDS {
-        let before = heat.map(temperature);
-        let slope = before.map(apparent_specific_heat);
+        let before = heat.map(|heat| temperature(meat, heat));
+        let slope = before.map(|celsius| apparent_specific_heat(meat, celsius));
         next = solve(face, through, medium_c, |i| {
             let stored = mass_a_second(i);
             (stored * slope[i], stored * (slope[i] * before[i] - heat[i] + start[i]))
@@ -182,7 +183,7 @@ mod tests {
 
     /// Minutes until the middle of a body passes a temperature in moving water.
     fn minutes_to(start_c: f64, medium_c: f64, until_c: f64) -> f64 {
-        let mut bodies = Bodies::new(0.6, [0.035], start_c, 60.0);
+        let mut bodies = Bodies::new(0.6, [0.035], start_c, 60.0, &Meat::USUAL);
         let around = Surroundings::dry([medium_c], [medium_c], [300.0]);
         let mut minutes = 0.0;
         while bodies.celsius[0][0] < until_c && minutes < 6000.0 {
@@ -202,26 +203,28 @@ mod tests {
     fn a_slab_thaws_as_planks_equation_says() {
         // Plank: t = ρ L / (T_medium − T_melt) · (R / h + R² / 2k), with sensible heat left out; a cold medium makes it small.
         let radius = 0.03;
-        let mut bodies = Bodies::new(0.0, [radius], -4.99, 60.0);
+        let mut bodies = Bodies::new(0.0, [radius], -4.99, 60.0, &Meat::USUAL);
         let around = Surroundings::dry([8.0], [8.0], [40.0]);
         let mut minutes = 0.0;
         while bodies.frozen[0] && minutes < 6000.0 {
             bodies.step(&around);
             minutes += 1.0;
         }
-        let plank = DENSITY * MELTING / (8.0 + 3.0) * (radius / 40.0 + radius * radius / (2.0 * CONDUCTIVITY)) / 60.0;
+        let plank = Meat::USUAL.density * Meat::USUAL.melting / (8.0 + 3.0)
+            * (radius / 40.0 + radius * radius / (2.0 * Meat::USUAL.conductivity))
+            / 60.0;
         assert!((0.8..1.35).contains(&(minutes / plank)), "{minutes} min against Plank's {plank}");
     }
 
     proptest! {
         #[test]
         fn enthalpy_and_temperature_are_each_others_inverse(t in -30.0..120.0f64) {
-            prop_assert!((temperature(enthalpy(t)) - t).abs() < 1e-9);
+            prop_assert!((temperature(&Meat::USUAL, enthalpy(&Meat::USUAL, t)) - t).abs() < 1e-9);
         }
 
         #[test]
         fn the_heat_that_came_in_is_stored(exponent in 0.0..2.0f64, radius in 0.01..0.1f64, start_c in -25.0..-2.0f64, medium in 20.0..110.0f64) {
-            let mut bodies = Bodies::new(exponent, [radius], start_c, 60.0);
+            let mut bodies = Bodies::new(exponent, [radius], start_c, 60.0, &Meat::USUAL);
             let around = Surroundings::dry([medium], [medium], [200.0]);
             let mut heat_in = 0.0;
             let mut last = start_c;
@@ -232,7 +235,7 @@ mod tests {
                 last = bodies.celsius[0][0];
             }
             let stored: f64 = bodies.celsius.iter().zip(bodies.fractions)
-                .map(|(t, f)| (enthalpy(t[0]) - enthalpy(start_c)) * f).sum::<f64>() * DENSITY * radius / (exponent + 1.0);
+                .map(|(t, f)| (enthalpy(&Meat::USUAL, t[0]) - enthalpy(&Meat::USUAL, start_c)) * f).sum::<f64>() * Meat::USUAL.density * radius / (exponent + 1.0);
             prop_assert!((stored / heat_in - 1.0).abs() < 1e-6, "stored {stored}, came in {heat_in}");
         }
     }

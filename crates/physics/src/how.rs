@@ -1,12 +1,24 @@
 //! How runs are made: whose sign ends them early.
 
+use std::sync::Arc;
+
 use ergastic_cancel::{Cancel, Cancelled};
 
+use crate::model::Model;
+
 /// What every run is handed beside its case.
-#[derive(Debug, Clone, Default)]
+#[derive(Debug, Clone)]
 pub struct How {
     /// The sign that nobody waits for the answer any more.
     pub cancel: Cancel,
+    /// The parameters that cases are filled with.
+    pub model: Arc<Model>,
+}
+
+impl Default for How {
+    fn default() -> Self {
+        Self { cancel: Cancel::default(), model: Model::usual() }
+    }
 }
 
 impl How {

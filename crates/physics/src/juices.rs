@@ -1,6 +1,7 @@
 //! What leaves the meat: juice, fat and gelatin, shell by shell.
 
 use crate::body::SHELLS;
+use crate::parameters::Juice;
 use crate::part::Part;
 
 /// What gives the liquid body beside the meat itself.
@@ -14,48 +15,29 @@ pub struct Body {
 
 impl Body {
     /// Gelatin in the liquid from all this after a dose on the scale of slice to spoon, g.
-    pub fn gelatin_g(&self, tenderness: f64) -> f64 {
-        self.stock_gelatin_g + self.collagen_g * dissolved(tenderness) * GELATIN_TO_LIQUID
+    pub fn gelatin_g(&self, p: &Juice, tenderness: f64) -> f64 {
+        self.stock_gelatin_g + self.collagen_g * dissolved(p, tenderness) * p.gelatin_to_liquid
     }
 }
 
-/// Share of the collagen that has become gelatin after a dose over the resistance. Working value.
-pub fn dissolved(tenderness: f64) -> f64 {
-    1.0 - (-1.1 * tenderness).exp()
+/// Share of the collagen that has become gelatin after a dose over the toughness.
+pub fn dissolved(p: &Juice, tenderness: f64) -> f64 {
+    1.0 - (-p.gelatin_rate * tenderness).exp()
 }
 
 /// Density of rendered beef fat at serving temperature, kg/L. Published.
 pub const FAT_KG_PER_L: f64 = 0.90;
-/// Share of the fat that trimming takes before the cook. Working value.
-const FAT_TRIMMED: f64 = 0.40;
-/// Share of the fat left that renders out in a wet cook. Working value.
-const RENDERS_WET: f64 = 0.55;
-/// The same in a pit, where the surface sets and holds some. Working value.
-const RENDERS_IN_A_PIT: f64 = 0.35;
-/// Time constant of rendering at 85 °C and above, s. Working value.
-const RENDER_S: f64 = 3600.0;
-/// Water in lean beef, share of it: no more can dry off. Published, 72 to 75 %.
-pub const WATER_IN_LEAN: f64 = 0.73;
-/// Share of raw meat's mass that takes part in a balance of salt. Published.
-pub const MEAT_WATER: f64 = 0.7;
-/// Time constant of juice leaving, s. Working value.
-pub const JUICE_S: f64 = 1200.0;
-/// Share of the dissolved collagen that reaches the liquid. Working value.
-const GELATIN_TO_LIQUID: f64 = 0.6;
-/// Fat and gristle left on the plate, share of the fat still in the meat. Working value.
-const PULLED_OFF: f64 = 0.25;
-
 /// Share of the fat that goes with the trimmings: none where nothing is trimmed, more where it is trimmed close.
-fn fat_trimmed(part: &Part) -> f64 {
+fn fat_trimmed(p: &Juice, part: &Part) -> f64 {
     let usual_pct = part.muscle.usual_trim_pct;
     let as_usual = if usual_pct > 0.0 { part.trim_pct / usual_pct } else { 1.0 };
-    FAT_TRIMMED * f64::min(as_usual, 1.6)
+    p.fat_trimmed * f64::min(as_usual, 1.6)
 }
 
 /// Equilibrium loss of juice at a temperature in °C, share of the lean mass. Fitted to
 /// published cooking-loss curves, with their steepest part at 64 °C.
-pub fn juice_equilibrium(celsius: f64) -> f64 {
-    0.43 / (1.0 + (-(celsius - 64.0) / 7.0).exp())
+pub fn juice_equilibrium(p: &Juice, celsius: f64) -> f64 {
+    p.most / (1.0 + (-(celsius - p.middle_c) / p.width_k).exp())
 }
 
 /// Where a piece loses its juice and fat.
@@ -110,6 +92,8 @@ impl Left {
 /// What a piece's loss is reckoned from.
 #[derive(Debug, Clone, Copy)]
 pub struct Piece<'a> {
+    /// What it goes by.
+    pub p: &'a Juice,
     /// Which.
     pub part: &'a Part,
     /// Volume of each shell over the whole.
@@ -136,15 +120,15 @@ impl Default for Juices {
 
 impl Juices {
     /// One step of `step_s` seconds at the given shell temperatures, °C.
-    pub fn step(&mut self, celsius: impl Fn(usize) -> f64, step_s: f64, around: Around) {
-        let juice_share = 1.0 - (-step_s / JUICE_S).exp();
-        let renders = if around == Around::Kept { RENDERS_WET } else { RENDERS_IN_A_PIT };
+    pub fn step(&mut self, p: &Juice, celsius: impl Fn(usize) -> f64, step_s: f64, around: Around) {
+        let juice_share = 1.0 - (-step_s / p.leaves_s).exp();
+        let renders = if around == Around::Kept { p.renders_wet } else { p.renders_in_a_pit };
         for shell in 0..SHELLS {
             let t = celsius(shell);
             self.hottest[shell] = f64::max(self.hottest[shell], t);
-            let towards = juice_equilibrium(self.hottest[shell]) - self.lost[shell];
+            let towards = juice_equilibrium(p, self.hottest[shell]) - self.lost[shell];
             self.lost[shell] += f64::max(0.0, towards) * juice_share;
-            let pace = ((t - 55.0) / 30.0).clamp(0.0, 1.0) * step_s / RENDER_S;
+            let pace = ((t - 55.0) / 30.0).clamp(0.0, 1.0) * step_s / p.render_s;
             self.rendered[shell] += f64::max(0.0, renders - self.rendered[shell]) * pace / (1.0 + 0.5 * pace);
         }
     }
@@ -161,16 +145,16 @@ impl Juices {
     /// Shares of the lean that have left as juice, of the fat as fat, and of the collagen as gelatin.
     fn shares(&self, piece: &Piece) -> [f64; 3] {
         let over = |values: &[f64; SHELLS]| values.iter().zip(piece.fractions).map(|(v, f)| v * f).sum::<f64>();
-        let late = f64::min(0.05, 0.015 * piece.mean_dose);
+        let late = f64::min(piece.p.late_most, piece.p.late * piece.mean_dose);
         let juice = over(&self.lost) + late + piece.boiled_out;
-        [juice, over(&self.rendered), dissolved(piece.mean_dose / piece.part.goal.toughness)]
+        [juice, over(&self.rendered), dissolved(piece.p, piece.mean_dose / piece.part.goal.toughness)]
     }
 
     /// What has left so far.
     pub fn left(&self, piece: &Piece) -> Left {
-        let (part, raw_kg) = (piece.part, piece.part.mass_kg);
+        let (p, part, raw_kg) = (piece.p, piece.part, piece.part.mass_kg);
         let boneless_kg = raw_kg * (1.0 - (part.trim_pct + part.bone_pct) / 100.0);
-        let fat_kg = raw_kg * part.muscle.fat_pct / 100.0 * (1.0 - fat_trimmed(part));
+        let fat_kg = raw_kg * part.muscle.fat_pct / 100.0 * (1.0 - fat_trimmed(p, part));
         let lean_kg = f64::max(0.0, boneless_kg - fat_kg);
         let collagen_kg = raw_kg * part.muscle.collagen_pct / 100.0;
         let [juice, rendered, gelatin] = self.shares(piece);
@@ -179,14 +163,14 @@ impl Juices {
         let juice_kg = f64::max(lean_kg * juice, piece.evaporated_kg);
         let rendered_kg = fat_kg * rendered;
         let fat_kept_kg = if self.kept { fat_kg * f64::max(0.0, rendered - no_fat) } else { rendered_kg };
-        let melted_kg = collagen_kg * gelatin * GELATIN_TO_LIQUID;
+        let melted_kg = collagen_kg * gelatin * p.gelatin_to_liquid;
         let in_liquid = if self.kept { f64::max(0.0, gelatin - no_gelatin) } else { 0.0 };
-        let pulled_kg = PULLED_OFF * (fat_kg - rendered_kg);
+        let pulled_kg = p.pulled_off * (fat_kg - rendered_kg);
         Left {
             juice_kg,
             to_liquid_kg: if self.kept { lean_kg * f64::max(0.0, juice - no_juice) } else { 0.0 },
             fat_l: fat_kept_kg / FAT_KG_PER_L,
-            gelatin_g: collagen_kg * in_liquid * GELATIN_TO_LIQUID * 1000.0,
+            gelatin_g: collagen_kg * in_liquid * p.gelatin_to_liquid * 1000.0,
             yield_kg: f64::max(0.0, boneless_kg - juice_kg - rendered_kg - melted_kg - pulled_kg),
         }
     }
@@ -196,8 +180,9 @@ impl Juices {
 mod tests {
     use super::*;
     use crate::body::{Shape, shell_fractions};
+    use crate::parameters::Parameters;
     use crate::part::Muscle;
-    use crate::tender::{Goal, MIDDLE_SHARE};
+    use crate::tender::Goal;
     use proptest::prelude::*;
 
     /// Fat, collagen, bone and what is trimmed of it, %.
@@ -219,17 +204,28 @@ mod tests {
             trim_pct,
             thickness_m: 0.07,
             shape: Shape { half_thickness_m: 0.035, exponent: 1.0 },
-            goal: Goal { enough: 2.23 * toughness, middle_share: MIDDLE_SHARE, overcooked: 6.0, toughness },
+            goal: Goal {
+                enough: 2.23 * toughness,
+                middle_share: Parameters::USUAL.tender.middle_share,
+                overcooked: 6.0,
+                toughness,
+            },
             thickness_sigma: 0.07,
             toughness_ln_sigma: 0.18,
         };
         let fractions = shell_fractions(1.0);
-        let mut piece =
-            Piece { part: &part, fractions: &fractions, mean_dose: 0.0, evaporated_kg: 0.0, boiled_out: 0.0 };
+        let mut piece = Piece {
+            p: &Juice::USUAL,
+            part: &part,
+            fractions: &fractions,
+            mean_dose: 0.0,
+            evaporated_kg: 0.0,
+            boiled_out: 0.0,
+        };
         let mut juices = Juices::default();
         for (celsius, hours, around) in stages {
             for _ in 0..(hours * 12.0) as usize {
-                juices.step(|_| *celsius, 300.0, *around);
+                juices.step(&Juice::USUAL, |_| *celsius, 300.0, *around);
                 juices.note(&piece, *around);
             }
         }
@@ -243,7 +239,7 @@ mod tests {
 
     #[test]
     fn juice_follows_the_hottest_it_has_been() {
-        assert!((juice_equilibrium(64.0) - 0.215).abs() < 1e-9);
+        assert!((juice_equilibrium(&Juice::USUAL, 64.0) - 0.215).abs() < 1e-9);
         let held = cooked(CHUCK, 60.0, 6.0, 0.0);
         let boiled = cooked(CHUCK, 95.0, 6.0, 3.0);
         assert!(boiled.juice_kg > 1.8 * held.juice_kg, "{held:?} {boiled:?}");

@@ -16,6 +16,8 @@ pub mod liquid;
 pub mod medium;
 pub mod members;
 mod middle;
+pub mod model;
+pub mod parameters;
 pub mod part;
 pub mod pit;
 pub mod places;

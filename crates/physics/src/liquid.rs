@@ -1,9 +1,9 @@
 //! Liquid in a vessel with meat in it: levels, litres, and how much of the meat is under.
 
-/// Share of the floor that pieces laid side by side can cover. Working value.
-const FLOOR_COVER: f64 = 0.85;
-/// Meat never packs tighter than this share of its own envelope. Working value.
-const TIGHTEST: f64 = 0.92;
+use crate::parameters::PotFigures;
+
+const FLOOR_COVER: f64 = PotFigures::USUAL.floor_cover;
+const TIGHTEST: f64 = PotFigures::USUAL.tightest;
 
 /// Meat lying in a vessel.
 #[derive(Debug, Clone, Copy, PartialEq)]

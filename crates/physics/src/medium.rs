@@ -1,10 +1,10 @@
 //! What surrounds the meat, with nothing left open.
 
 use crate::coals::Coals;
+use crate::parameters::Parameters;
 use crate::pit::{Pit, Wrap};
 use crate::places::FRIDGE_C;
 use crate::steam::SteamOven;
-use crate::units::HOUR_S;
 use crate::vessel::Simmer;
 
 /// What surrounds the meat.
@@ -72,20 +72,20 @@ pub enum Medium {
     Reheat,
 }
 
-/// How a slow cooker is set. Practice.
-#[derive(Debug, Clone, Copy, PartialEq)]
-pub struct SlowCooker {
-    /// Where it ends, °C.
-    pub end_c: f64,
-    /// Its time constant half full, s.
-    pub time_s: f64,
+/// How a slow cooker's switch is set.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum SlowCooker {
+    /// The gentler.
+    Low,
+    /// The stronger.
+    High,
 }
 
 impl SlowCooker {
-    /// The gentler switch.
-    pub const LOW: Self = Self { end_c: 92.0, time_s: 1.8 * HOUR_S };
-    /// The stronger one.
-    pub const HIGH: Self = Self { end_c: 97.0, time_s: 1.1 * HOUR_S };
+    /// Where it ends, °C.
+    pub fn end_c(self, p: &Parameters) -> f64 {
+        p.slow_cooker[self as usize].end_c
+    }
 }
 
 /// Where a pot for the oven gets its first heat.
@@ -184,8 +184,8 @@ mod tests {
     #[test]
     fn a_fire_goes_on_from_one_stage_of_a_kind_into_the_next_however_it_is_set() {
         let hob = |simmer| Medium::Hob { simmer };
-        assert!(hob(Simmer::GENTLE).same_kind(&hob(Simmer::BRISK)));
-        assert!(!hob(Simmer::GENTLE).same_kind(&Medium::Reheat));
+        assert!(hob(Simmer::Gentle).same_kind(&hob(Simmer::Brisk)));
+        assert!(!hob(Simmer::Gentle).same_kind(&Medium::Reheat));
         assert!(Medium::Reheat.is_pot() && !Medium::Fat { fat_c: 90.0 }.is_pot());
     }
 }

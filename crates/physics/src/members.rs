@@ -9,15 +9,6 @@ use statrs::distribution::{ContinuousCDF, Normal};
 use crate::beliefs::{Belief, Beliefs};
 use crate::case::Case;
 
-/// Spread of the surface coefficient, of its logarithm. Working value.
-const COEFFICIENT_LN_SIGMA: f64 = 0.25;
-/// Spread of a surface's wetness in the pit, of its logarithm. Working value.
-const WETNESS_LN_SIGMA: f64 = 0.3;
-/// Spread of a probe's tip about the middle, share of the radius. Working value.
-const PLACEMENT_SIGMA: f64 = 0.10;
-/// Spread that a bone adds to the time, relative. Working value.
-const BONE_SIGMA: f64 = 0.05;
-
 /// One simulated cook: how its kitchen differs from the median.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Member {
@@ -86,8 +77,8 @@ impl Drawn {
     pub fn of(case: &Case, count: usize, seed: u64) -> Self {
         if count == 1 {
             return Self {
-                members: vec![Member::median(&case.beliefs)],
-                pieces: vec![vec![Piece::median(&case.beliefs)]; case.parts.len()],
+                members: vec![Member::median(&case.model.p.beliefs)],
+                pieces: vec![vec![Piece::median(&case.model.p.beliefs)]; case.parts.len()],
             };
         }
         let mut random = ChaCha8Rng::seed_from_u64(seed);
@@ -97,28 +88,29 @@ impl Drawn {
             column.shuffle(&mut random);
             column
         };
-        let Beliefs { oven_k: oven, pot_k: pot, pit_k: pit, lid_ln: lid, .. } = case.beliefs;
+        let spread = &case.model.p.spread;
+        let Beliefs { oven_k: oven, pot_k: pot, pit_k: pit, lid_ln: lid, .. } = case.model.p.beliefs;
         let kitchen: [Vec<f64>; KITCHEN_FACTS] = std::array::from_fn(|_| deal());
         let members = (0..count)
             .map(|i| {
                 let [coefficient, oven_z, pot_z, pit_z, lid_z, wetness, placement] =
                     std::array::from_fn(|fact| kitchen[fact][i]);
                 Member {
-                    coefficient: (COEFFICIENT_LN_SIGMA * coefficient).exp(),
+                    coefficient: (spread.coefficient_ln * coefficient).exp(),
                     oven_k: oven.mean + oven.sigma * oven_z,
                     pot_k: pot.mean + pot.sigma * pot_z,
                     pit_k: pit.mean + pit.sigma * pit_z,
                     lid: (lid.mean + lid.sigma * lid_z).exp(),
-                    wetness: (WETNESS_LN_SIGMA * wetness).exp(),
-                    placement: (PLACEMENT_SIGMA * placement).abs(),
+                    wetness: (spread.wetness_ln * wetness).exp(),
+                    placement: (spread.placement * placement).abs(),
                 }
             })
             .collect();
         // Each part is of an animal of its own.
         let pieces = (case.parts.iter())
             .map(|part| {
-                let tough = case.beliefs.toughness_of(part);
-                let bone_sigma = if part.bone_pct > 0.0 { BONE_SIGMA } else { 0.0 };
+                let tough = case.model.p.beliefs.toughness_of(part.toughness_ln_sigma);
+                let bone_sigma = if part.bone_pct > 0.0 { spread.bone_ln } else { 0.0 };
                 let (animal, bone, thickness) = (deal(), deal(), deal());
                 (0..count)
                     .map(|i| Piece {
@@ -132,8 +124,6 @@ impl Drawn {
     }
 }
 
-/// How much farther out the toughest and the tenderest of animals are than those of a normal spread. Working value.
-const FAR: f64 = 0.12;
 /// The ninth of ten stays where it is, in standard deviations.
 const NINTH: f64 = 1.2816;
 
@@ -143,10 +133,10 @@ impl Drawn {
     #[must_use]
     pub fn with_far_animals(mut self, case: &Case) -> Self {
         for (pieces, part) in self.pieces.iter_mut().zip(&case.parts) {
-            let Belief { mean, sigma } = case.beliefs.toughness_of(part);
+            let Belief { mean, sigma } = case.model.p.beliefs.toughness_of(part.toughness_ln_sigma);
             for piece in pieces.iter_mut().filter(|_| sigma > 0.0) {
                 let z = (piece.toughness.ln() - mean) / sigma;
-                let farther = 1.0 + FAR * (z * z - NINTH * NINTH);
+                let farther = 1.0 + case.model.p.spread.far_animals * (z * z - NINTH * NINTH);
                 piece.toughness = (mean + sigma * z * farther).exp();
             }
         }
@@ -245,6 +235,7 @@ impl Drawn {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::parameters::Parameters;
     use crate::testing::simmered;
 
     /// Mean and standard deviation.
@@ -257,7 +248,8 @@ mod tests {
     #[test]
     fn cooks_are_spread_as_is_believed_and_a_seed_draws_the_same_ones() {
         let mut case = simmered(0.06);
-        case.beliefs.oven_k = Belief { mean: 6.0, sigma: 3.0 };
+        let oven_k = Belief { mean: 6.0, sigma: 3.0 };
+        case.model = case.model.believing(Beliefs { oven_k, ..Parameters::USUAL.beliefs }).into();
         let drawn = Drawn::of(&case, 400, 7);
         let (mean, sigma) = spread(drawn.members.iter().map(|member| member.oven_k));
         assert!((mean - 6.0).abs() < 0.1 && (sigma - 3.0).abs() < 0.1, "{mean} ± {sigma}");
@@ -270,7 +262,7 @@ mod tests {
     #[test]
     fn a_single_cook_is_the_median_one() {
         let drawn = Drawn::of(&simmered(0.06), 1, 7);
-        assert_eq!(drawn.members, [Member::median(&Beliefs::USUAL)]);
+        assert_eq!(drawn.members, [Member::median(&Parameters::USUAL.beliefs)]);
         assert_eq!(drawn.pieces, [[Piece { toughness: 1.0, thickness: 1.0 }]]);
     }
 
@@ -282,7 +274,8 @@ mod tests {
         case.parts[0].bone_pct = 30.0;
         assert!(sigma(&case) > boneless);
         case.parts[0].bone_pct = 0.0;
-        case.beliefs.toughness_ln = Some(Belief { mean: 0.1, sigma: 0.05 });
+        let toughness_ln = Some(Belief { mean: 0.1, sigma: 0.05 });
+        case.model = case.model.believing(Beliefs { toughness_ln, ..Parameters::USUAL.beliefs }).into();
         assert!((sigma(&case) - 0.05).abs() < 0.005);
     }
 

@@ -3,51 +3,28 @@
 //! The surface gains `h (T_air − T)` and loses `h w (p_sat(T) − p_air) / γ` to evaporation. While it is wet the two
 //! balance far below the air's temperature, and the middle waits there: that is the stall. Nothing here knows of it.
 
+use crate::parameters::{Parameters, PitFigures};
 use crate::units::HOUR_S;
 
-/// Pit air to meat, radiation included, W/(m² K). Working value.
-pub const PIT_COEFFICIENT: f64 = 18.0;
-/// Vapour pressure of a pit's air, Pa. Working value.
-pub const PIT_VAPOUR_PA: f64 = 2500.0;
 /// Psychrometric constant at sea level, Pa/K. Published.
 const PSYCHROMETRIC: f64 = 71.0;
-/// Wetness of a raw surface. Working value.
-const WET: f64 = 0.25;
-/// Wetness that a dry bark keeps. Working value.
-const BARK: f64 = 0.006;
-/// Water gone at which half of the wetness is left, kg/m². Working value.
-const DRIES_AT: f64 = 1.2;
-/// Wetness under a film of mop or spritz. Working value.
-const MOPPED: f64 = 0.6;
-/// Water that a coat of mop leaves, kg/m²: between 0.05 and 0.1. Working value.
-pub const MOP_KG_PER_M2: f64 = 0.075;
-/// Air lost at an open lid, K: 15 to 25. Working value.
-const OPENED_K: f64 = 20.0;
-/// How long it takes to come back, s: 5 to 10 min. Working value.
-const OPENED_S: f64 = 420.0;
-/// A pit that does not hold itself falls by this between tendings, K/h. Working value.
-const UNTENDED_K_PER_H: f64 = 10.0;
 /// The air a pit stands in and can't fall below, °C. Working value.
 const OUTSIDE_C: f64 = 15.0;
-/// Time constant of a pit that is lit with the meat in it, s. Working value.
-const WARM_UP_S: f64 = 1200.0;
-
 /// What meat is wrapped in.
-#[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Wrap {
-    /// Share of the evaporation that it lets by. Working values.
-    pub lets_by: f64,
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Wrap {
+    /// Unwaxed paper: some steam passes.
+    Paper,
+    /// Foil: hardly any does.
+    Foil,
 }
 
 impl Wrap {
-    /// Unwaxed paper: some steam passes.
-    pub const PAPER: Self = Self { lets_by: 0.25 };
-    /// Foil: hardly any does.
-    pub const FOIL: Self = Self { lets_by: 0.03 };
+    /// Share of the evaporation that it lets by.
+    pub(crate) fn lets_by(self, p: &Parameters) -> f64 {
+        p.wrap[self as usize].lets_by
+    }
 }
-
-/// A wrap slows the air's heat by this much. Working value.
-pub const WRAPPED_HEAT: f64 = 0.9;
 
 /// Coats of mop or spritz.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -94,8 +71,8 @@ impl Pit {
     }
 
     /// Its air so long after its fire went out, min, °C.
-    pub fn cooled_c(set_c: f64, minutes: f64) -> f64 {
-        OUTSIDE_C + (set_c - OUTSIDE_C) * (-minutes * 60.0 / WARM_UP_S).exp()
+    pub fn cooled_c(p: &Parameters, set_c: f64, minutes: f64) -> f64 {
+        OUTSIDE_C + (set_c - OUTSIDE_C) * (-minutes * 60.0 / p.pit.warm_up_s).exp()
     }
 
     /// Whether a coat of mop goes on in a step.
@@ -104,10 +81,10 @@ impl Pit {
     }
 
     /// Its air at a time since the meat went in, °C.
-    pub fn air_c(&self, since_s: f64) -> f64 {
+    pub fn air_c(&self, p: &Parameters, since_s: f64) -> f64 {
         let mut air_c = self.set_c;
         if self.start_c != self.set_c {
-            air_c += (self.start_c - self.set_c) * (-since_s / WARM_UP_S).exp();
+            air_c += (self.start_c - self.set_c) * (-since_s / p.pit.warm_up_s).exp();
         }
         let since_open = [self.open_every_s.map(|every| (every, every)), self.mop.map(|mop| (mop.from_s, mop.every_s))]
             .into_iter()
@@ -115,11 +92,11 @@ impl Pit {
             .filter(|(from, _)| since_s >= *from)
             .map(|(from, every)| (since_s - from) % every)
             .fold(f64::INFINITY, f64::min);
-        if since_open < OPENED_S {
-            air_c -= OPENED_K;
+        if since_open < p.pit.opened_s {
+            air_c -= p.pit.opened_k;
         }
         if let Some(every_s) = self.tend_every_s {
-            air_c -= since_s % every_s / HOUR_S * UNTENDED_K_PER_H;
+            air_c -= since_s % every_s / HOUR_S * p.pit.untended_k_per_h;
         }
         self.beside(air_c, 0.0)
     }
@@ -136,10 +113,10 @@ impl Pit {
     /// `gone` is the water the meat has lost from its surface and `film` what a mop left on it, kg/m²; `scale` is the
     /// uncertain share of it all.
     #[inline(always)]
-    pub fn wetness(&self, gone: f64, film: f64, scale: f64) -> f64 {
-        let dried = gone / DRIES_AT;
-        let bark = scale * (WET / (1.0 + dried * dried) + BARK);
-        if film > 0.0 { MOPPED } else { bark }
+    pub fn wetness(&self, p: &PitFigures, gone: f64, film: f64, scale: f64) -> f64 {
+        let dried = gone / p.dries_at;
+        let bark = scale * (p.wet / (1.0 + dried * dried) + p.bark);
+        if film > 0.0 { p.mopped } else { bark }
     }
 }
 
@@ -163,13 +140,13 @@ mod tests {
     #[test]
     fn a_wet_surface_stands_far_below_the_air_and_a_dry_one_near_it() {
         let settle = |gone: f64| {
-            let mut bodies = Bodies::new(0.3, [0.01], 20.0, 60.0);
-            let h = PIT_COEFFICIENT;
-            let e = h * pit().wetness(gone, 0.0, 1.0) / pit().psychrometric;
+            let mut bodies = Bodies::new(0.3, [0.01], 20.0, 60.0, &Parameters::USUAL.meat);
+            let h = Parameters::USUAL.surface.pit;
+            let e = h * pit().wetness(&PitFigures::USUAL, gone, 0.0, 1.0) / pit().psychrometric;
             let around = Surroundings {
                 evaporation: [e],
                 wet: true,
-                air_vapour_pa: [PIT_VAPOUR_PA],
+                air_vapour_pa: [Parameters::USUAL.pit.vapour_pa],
                 ..Surroundings::dry([110.0], [110.0], [h])
             };
             for _ in 0..600 {
@@ -188,14 +165,28 @@ mod tests {
     #[test]
     fn an_open_lid_costs_air_for_some_minutes_and_an_untended_pit_sags() {
         let opened = Pit { open_every_s: Some(3600.0), ..pit() };
-        assert_eq!((opened.air_c(60.0), opened.air_c(3660.0), opened.air_c(4200.0)), (110.0, 90.0, 110.0));
+        assert_eq!(
+            (
+                opened.air_c(&Parameters::USUAL, 60.0),
+                opened.air_c(&Parameters::USUAL, 3660.0),
+                opened.air_c(&Parameters::USUAL, 4200.0)
+            ),
+            (110.0, 90.0, 110.0)
+        );
         let tended = Pit { tend_every_s: Some(7200.0), ..pit() };
         let forgotten = Pit { tend_every_s: Some(72.0 * 3600.0), ..pit() };
-        assert_eq!(forgotten.air_c(71.0 * 3600.0), OUTSIDE_C, "a fire that is out is as cold as the yard");
-        assert!((tended.air_c(7140.0) - 90.2).abs() < 0.1 && tended.air_c(7200.0) == 110.0);
+        assert_eq!(
+            forgotten.air_c(&Parameters::USUAL, 71.0 * 3600.0),
+            OUTSIDE_C,
+            "a fire that is out is as cold as the yard"
+        );
+        assert!(
+            (tended.air_c(&Parameters::USUAL, 7140.0) - 90.2).abs() < 0.1
+                && tended.air_c(&Parameters::USUAL, 7200.0) == 110.0
+        );
         let lit_late = Pit { start_c: 10.0, ..pit() };
-        assert!(lit_late.air_c(0.0) == 10.0 && lit_late.air_c(7200.0) > 109.0);
-        assert_eq!(pit().air_c(0.0), 110.0);
+        assert!(lit_late.air_c(&Parameters::USUAL, 0.0) == 10.0 && lit_late.air_c(&Parameters::USUAL, 7200.0) > 109.0);
+        assert_eq!(pit().air_c(&Parameters::USUAL, 0.0), 110.0);
     }
 
     #[test]

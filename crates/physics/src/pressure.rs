@@ -1,32 +1,17 @@
 //! The pressure pot: coming up, at pressure, letting it go.
 
+use crate::parameters::{Parameters, Pressure};
 use crate::places::BY_THE_STOVE_C;
 use crate::vessel::{Balance, Vessel};
 
-/// Heat into an electric pot, W. Working value: elements are of 1.0 to 1.2 kW.
-pub const POWER_W: f64 = 1100.0;
-/// Least thin liquid with which it comes up, L. Practice.
-pub const MIN_LITRES: f64 = 0.25;
+/// Heat into an electric pot, W.
+pub const POWER_W: f64 = Parameters::USUAL.pressure.power_w;
+/// Least thin liquid with which it comes up, L.
+pub const MIN_LITRES: f64 = Parameters::USUAL.pressure.min_litres;
 /// Fullest it may be, share of its volume. Makers' guidance.
 pub const FULLEST: f64 = 2.0 / 3.0;
-/// Air of the kitchen to a closed pot, W/(m² K). Working value.
-const LOSS_COEFFICIENT: f64 = 11.0;
-/// Steam drives the air out for so long before the valve closes, s. Practice: a couple of minutes.
-const VENT_S: f64 = 150.0;
-/// A quick release takes this long, s. Practice.
-const QUICK_RELEASE_S: f64 = 120.0;
-/// Steam past the seal while hot, kg/s: about 25 g/h. Working value.
-pub const SEAL_LOSS: f64 = 25.0 / 3.6e6;
-/// Juice that a quick release boils out of the meat, share of the lean: 2 to 4 %. Practice.
-pub const QUICK_RELEASE_JUICE: f64 = 0.03;
-/// Water to meat inside, W/(m² K). Working value.
-pub const PRESSURE_COEFFICIENT: f64 = 400.0;
-
 /// Where keep-warm holds it once pressure has gone, °C: 70 to 75. Practice.
 pub const KEPT_WARM_C: f64 = 72.0;
-/// How far the heat has to go in a piece under pressure, against its raw half-thickness: it draws together and gapes within minutes, and
-/// liquid follows into its seams. Chosen with the fit (`./dev fit`): without it thick pieces come out a third too slow, thin ones do not.
-pub const PRESSED_THICKNESS: f64 = 0.85;
 
 /// Where a closed pot is in its cycle.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -92,10 +77,10 @@ pub struct Pressed {
 }
 
 /// Follows a closed pot through a step, from phase to phase within it, so that a hold of any length is kept to the second.
-pub fn follow(pot: &Vessel, now: &PressureStep, celsius: f64, phase: Phase) -> Pressed {
+pub fn follow(p: &Pressure, pot: &Vessel, now: &PressureStep, celsius: f64, phase: Phase) -> Pressed {
     let pressed = Pressed { celsius, phase, came_up_s: None, opened_s: None, flashed_kg: 0.0 };
-    let conductance = LOSS_COEFFICIENT * pot.outside_m2;
-    let mut closed = Closed { now, conductance, at_s: now.start_s, end_s: now.start_s + now.step_s, pressed };
+    let conductance = p.loss * pot.outside_m2;
+    let mut closed = Closed { p, now, conductance, at_s: now.start_s, end_s: now.start_s + now.step_s, pressed };
     while closed.at_s < closed.end_s && closed.pressed.phase != Phase::Open {
         match closed.pressed.phase {
             Phase::ComingUp => closed.comes_up(f64::min(now.boil_c, now.target_c), false),
@@ -111,6 +96,7 @@ pub fn follow(pot: &Vessel, now: &PressureStep, celsius: f64, phase: Phase) -> P
 
 /// A closed pot on its way through a step.
 struct Closed<'a> {
+    p: &'a Pressure,
     now: &'a PressureStep,
     /// From the pot's outside into the kitchen, W/K.
     conductance: f64,
@@ -155,7 +141,7 @@ impl Closed<'_> {
             self.pressed.came_up_s = Some(self.at_s);
             self.pressed.phase = Phase::Held { until_s: self.at_s + self.now.hold_s };
         } else {
-            self.pressed.phase = Phase::Venting { until_s: self.at_s + VENT_S };
+            self.pressed.phase = Phase::Venting { until_s: self.at_s + self.p.vent_s };
         }
     }
 
@@ -182,7 +168,7 @@ impl Closed<'_> {
     fn releases(&mut self) {
         let (now, celsius) = (self.now, self.pressed.celsius);
         let next_c = if now.quick {
-            celsius - (now.target_c - now.boil_c) * self.left_s() / QUICK_RELEASE_S
+            celsius - (now.target_c - now.boil_c) * self.left_s() / self.p.quick_release_s
         } else {
             self.tends(0.0)
         };
@@ -207,7 +193,7 @@ mod tests {
     use crate::vessel::{Cover, Wall};
 
     fn cycle(hold_s: f64, quick: bool) -> (f64, f64) {
-        let pot = Vessel::round(0.22, 0.16, Wall::STEEL, Cover::TIGHT);
+        let pot = Vessel::round(0.22, 0.16, Wall::Steel, Cover::Tight);
         let (mut celsius, mut phase) = (60.0, Phase::ComingUp);
         let (mut up, mut open) = (0.0, 0.0);
         for minute in 0..400 {
@@ -219,11 +205,11 @@ mod tests {
                 hold_s,
                 quick,
                 power_w: POWER_W,
-                heat_capacity: pot.heat_capacity() + 1.5 * 4186.0 + 1.4 * 3500.0,
+                heat_capacity: pot.heat_capacity(&Parameters::USUAL) + 1.5 * 4186.0 + 1.4 * 3500.0,
                 meat_conductance: 0.0,
                 meat_c: 60.0,
             };
-            let done = follow(&pot, &now, celsius, phase);
+            let done = follow(&Pressure::USUAL, &pot, &now, celsius, phase);
             (celsius, phase) = (done.celsius, done.phase);
             up = done.came_up_s.unwrap_or(up);
             open = done.opened_s.unwrap_or(open);

@@ -3,19 +3,14 @@
 use crate::body::{SHELLS, shell_fractions};
 use crate::case::{Case, End};
 use crate::how::How;
-use crate::juices::{Around, Juices, Left, MEAT_WATER, Piece};
+use crate::juices::{Around, Juices, Left, Piece};
 use crate::medium::Medium;
 use crate::members::{Member, Piece as Animal};
+use crate::parameters::Juice;
 use crate::part::Part;
-use crate::pressure::QUICK_RELEASE_JUICE;
 use crate::run::{HORIZON_S, Moment, STEP_S, Times, Watch, run};
 use crate::units::{HOUR_S, MINUTE_S};
 use ergastic_cancel::Cancelled;
-
-/// Salt goes from meat to liquid with this time constant at 4 cm, s. Working value.
-pub const SALT_S: f64 = 5.0 * HOUR_S;
-/// A film this deep is no liquid any more, m. Working value.
-const DRY_M: f64 = 0.001;
 
 /// The median run at one moment. Temperatures and doses are of the first part.
 #[derive(Debug, Clone)]
@@ -106,7 +101,7 @@ impl<'a> Recorder<'a> {
             ran_dry: false,
             steam_kg: 0.0,
             salt_g: case.liquid_salt_g,
-            left: case.parts.iter().map(raw).fold(Left::default(), Left::plus),
+            left: case.parts.iter().map(|part| raw(&case.model.p.juice, part)).fold(Left::default(), Left::plus),
         };
         Self {
             case,
@@ -128,7 +123,8 @@ impl<'a> Recorder<'a> {
     pub(crate) fn of(self, times: Times) -> Record {
         let dry = |frame: &&Frame| {
             let stage = &self.case.stages[frame.stage];
-            stage.medium.is_pot() && (frame.ran_dry || frame.liquid_l <= stage.vessel.floor_m2 * DRY_M * 1000.0)
+            stage.medium.is_pot()
+                && (frame.ran_dry || frame.liquid_l <= stage.vessel.floor_m2 * self.case.model.p.pot.dry_m * 1000.0)
         };
         let dry_s = self.frames.iter().find(dry).map(|frame| frame.time_s);
         Record { times, frames: self.frames, warm_s: self.warm_s, stage_ends_s: self.stage_ends_s, dry_s }
@@ -136,12 +132,14 @@ impl<'a> Recorder<'a> {
 
     fn write(&mut self, moment: &Moment<1>) {
         let case = self.case;
+        let p = &case.model.p;
         let since_s = moment.time_s - self.frames.last().map_or(0.0, |frame| frame.time_s);
         let (main, around) = (&moment.parts[0], moment.around);
         let kept = if around.keeps_juice() { Around::Kept } else { Around::Drips };
         let (mut left, mut evaporated_kg) = (Left::default(), 0.0);
         for ((part, state), juices) in case.parts.iter().zip(moment.parts).zip(&mut self.juices) {
             let piece = Piece {
+                p: &p.juice,
                 part,
                 fractions: &state.bodies.fractions,
                 mean_dose: state.mean_dose[0],
@@ -149,25 +147,25 @@ impl<'a> Recorder<'a> {
                 boiled_out: self.boiled_out,
             };
             // Juice and fat leave slowly enough to be followed from frame to frame.
-            juices.step(|shell| state.bodies.celsius[shell][0], since_s, kept);
+            juices.step(&p.juice, |shell| state.bodies.celsius[shell][0], since_s, kept);
             juices.note(&piece, kept);
             left = left.plus(juices.left(&piece));
             evaporated_kg += piece.evaporated_kg;
         }
         left.fat_l += case.larder_fat_l;
-        left.gelatin_g += case.body.gelatin_g(main.mean_dose[0] / case.main().goal.toughness);
+        left.gelatin_g += case.body.gelatin_g(&p.juice, main.mean_dose[0] / case.main().goal.toughness);
         let liquid_l = f64::max(0.0, around.poured_l[0] + around.larder_l + left.to_liquid_kg - around.steam_kg[0]);
         // Lost juice takes along the salt of the water it comes from.
         let before = self.frames.last().map_or(Left::default(), |frame| frame.left);
         let juice_kg = f64::max(0.0, left.to_liquid_kg - before.to_liquid_kg);
         let boneless_kg: f64 = case.parts.iter().map(Part::boneless_kg).sum();
-        let water_kg = |lost_kg: f64| f64::max(0.05 * boneless_kg, MEAT_WATER * boneless_kg - lost_kg);
+        let water_kg = |lost_kg: f64| f64::max(0.05 * boneless_kg, p.salt.water * boneless_kg - lost_kg);
         let in_meat_g = f64::max(0.0, case.salt_g - self.salt_g);
         self.salt_g += in_meat_g * f64::min(1.0, juice_kg / water_kg(before.juice_kg));
         if case.stages[around.chain.stage[0]].medium.is_pot() {
             let thickness: f64 =
                 case.parts.iter().map(|part| part.mass_kg * part.thickness_m).sum::<f64>() / case.mass_kg;
-            let evens_s = SALT_S * (thickness / 0.04).powi(2);
+            let evens_s = p.salt.evens_s * (thickness / 0.04).powi(2);
             let even_g = case.salt_g * liquid_l / (liquid_l + water_kg(left.juice_kg));
             self.salt_g += (even_g - self.salt_g) * (1.0 - (-since_s / evens_s).exp());
         }
@@ -209,7 +207,7 @@ impl Watch<1> for Recorder<'_> {
                 self.stage_ends_s[stage] = ended[0];
                 if let Medium::Pressure { quick, .. } = self.case.stages[stage].medium {
                     opened = true;
-                    self.boiled_out += if quick { QUICK_RELEASE_JUICE } else { 0.0 };
+                    self.boiled_out += if quick { self.case.model.p.pressure.quick_release_juice } else { 0.0 };
                 }
             }
         }
@@ -235,14 +233,15 @@ impl Watch<1> for Recorder<'_> {
 pub fn recorded(case: &Case, every_s: f64, warm_c: f64, how: &How) -> Result<Record, Cancelled> {
     how.go_on()?;
     let mut recorder = Recorder::new(case, every_s, HORIZON_S, warm_c);
-    let pieces = vec![[Animal::median(&case.beliefs)]; case.parts.len()];
-    let [times] = run(case, &[Member::median(&case.beliefs)], &pieces, &mut recorder);
+    let pieces = vec![[Animal::median(&case.model.p.beliefs)]; case.parts.len()];
+    let [times] = run(case, &[Member::median(&case.model.p.beliefs)], &pieces, &mut recorder);
     Ok(recorder.of(times))
 }
 
 /// A part before anything has left it.
-fn raw(part: &Part) -> Left {
+fn raw(p: &Juice, part: &Part) -> Left {
     Juices::default().left(&Piece {
+        p,
         part,
         fractions: &shell_fractions(part.shape.exponent),
         mean_dose: 0.0,

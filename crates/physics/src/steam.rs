@@ -2,6 +2,7 @@
 
 use std::sync::LazyLock;
 
+use crate::parameters::SteamFigures;
 use crate::pit::psychrometric;
 use crate::smooth::Smooth;
 use crate::units::kelvin;
@@ -67,14 +68,13 @@ pub fn saturation() -> &'static Saturation {
     &PRESSURE
 }
 
-/// Moving air to meat in a steam oven, W/(m² K). Working value.
-const MOVING_AIR_COEFFICIENT: f64 = 12.0;
-/// The same with what the walls radiate. Working value.
-pub const STEAMY_AIR_COEFFICIENT: f64 = MOVING_AIR_COEFFICIENT + 6.0;
-/// Air that stays in however full the steam: the vapour's share of the pressure is no more than this. Working value.
-const MOST_VAPOUR: f64 = 0.98;
-/// The stream of vapour through what air is left is no more than so many times the thin one's. Working value.
-const MOST_STREAM: f64 = 7.0;
+impl SteamFigures {
+    /// Air to meat with what the walls radiate, W/(m² K).
+    #[inline(always)]
+    pub(crate) fn at_the_surface(&self) -> f64 {
+        self.air + self.radiation
+    }
+}
 
 /// A steam oven as it is set.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -90,13 +90,13 @@ pub struct SteamOven {
 impl SteamOven {
     /// Vapour pressure where it is so warm, Pa.
     #[inline(always)]
-    pub fn vapour_pa(&self, celsius: f64) -> f64 {
-        f64::min(self.fullness * saturation().with_slope(celsius).0, MOST_VAPOUR * self.pressure_pa)
+    pub fn vapour_pa(&self, p: &SteamFigures, celsius: f64) -> f64 {
+        f64::min(self.fullness * saturation().with_slope(celsius).0, p.most_vapour * self.pressure_pa)
     }
 
     /// Share of air in it at its set point, 0 to 1.
-    pub fn air_share(&self) -> f64 {
-        1.0 - self.vapour_pa(self.set_c) / self.pressure_pa
+    pub fn air_share(&self, p: &SteamFigures) -> f64 {
+        1.0 - self.vapour_pa(p, self.set_c) / self.pressure_pa
     }
 
     /// Heat that condensing brings, or evaporation draws, for each Pa between the air's vapour and that at the surface, W/(m² Pa).
@@ -104,24 +104,24 @@ impl SteamOven {
     /// Lewis' analogy with Stefan's flow through the air that stays behind at the surface: `S h_c / γ` with `S = p / logmean(p − p_s,
     /// p − p_v)` (Bird, Stewart and Lightfoot, 2002).
     #[inline(always)]
-    pub fn condensing(&self, vapour_pa: f64, surface_pa: f64) -> f64 {
+    pub fn condensing(&self, p: &SteamFigures, vapour_pa: f64, surface_pa: f64) -> f64 {
         let (far, near) = (f64::max(self.pressure_pa - vapour_pa, 1.0), f64::max(self.pressure_pa - surface_pa, 1.0));
         // The logarithmic mean, which is the plain one where both are alike.
         let mean = if (far / near - 1.0).abs() < 1e-3 { 0.5 * (far + near) } else { (far - near) / (far / near).ln() };
-        let stream = f64::min(self.pressure_pa / mean, MOST_STREAM);
-        stream * MOVING_AIR_COEFFICIENT / psychrometric(self.pressure_pa)
+        let stream = f64::min(self.pressure_pa / mean, p.most_stream);
+        stream * p.air / psychrometric(self.pressure_pa)
     }
 
     /// Where what stays wet in it stands, °C: at its dew point and below it heat comes by condensing alone, above it evaporation balances
     /// the air's heat.
-    pub fn wet_bulb_c(&self) -> f64 {
-        let vapour_pa = self.vapour_pa(self.set_c);
+    pub fn wet_bulb_c(&self, p: &SteamFigures) -> f64 {
+        let vapour_pa = self.vapour_pa(p, self.set_c);
         let (mut low, mut high) = (0.0, self.set_c);
         for _ in 0..60 {
             let middle = 0.5 * (low + high);
             let surface_pa = saturation_pressure(middle);
-            let gains = STEAMY_AIR_COEFFICIENT * (self.set_c - middle)
-                + self.condensing(vapour_pa, surface_pa) * (vapour_pa - surface_pa);
+            let gains = p.at_the_surface() * (self.set_c - middle)
+                + self.condensing(p, vapour_pa, surface_pa) * (vapour_pa - surface_pa);
             if gains > 0.0 { low = middle } else { high = middle }
         }
         low
@@ -161,15 +161,16 @@ mod tests {
     /// What a surface at 60 °C gets in full steam, W/(m² K).
     fn coefficient(set_c: f64) -> f64 {
         let oven = oven(set_c, 1.0);
-        let (vapour_pa, surface_pa) = (oven.vapour_pa(set_c), saturation_pressure(60.0));
-        STEAMY_AIR_COEFFICIENT + oven.condensing(vapour_pa, surface_pa) * (vapour_pa - surface_pa) / (set_c - 60.0)
+        let (vapour_pa, surface_pa) = (oven.vapour_pa(&SteamFigures::USUAL, set_c), saturation_pressure(60.0));
+        SteamFigures::USUAL.at_the_surface()
+            + oven.condensing(&SteamFigures::USUAL, vapour_pa, surface_pa) * (vapour_pa - surface_pa) / (set_c - 60.0)
     }
 
     #[test]
     fn steam_with_air_in_it_gives_what_was_measured_on_cold_walls() {
         // Uchida, Oyama and Togo (1965): 379 (m_v / m_a)^0.707, within a third; more air, less heat.
         for set_c in [85.0, 90.0, 95.0] {
-            let air = oven(set_c, 1.0).air_share();
+            let air = oven(set_c, 1.0).air_share(&SteamFigures::USUAL);
             let measured = 379.0 * ((1.0 - air) * 18.0 / (air * 29.0)).powf(0.707);
             let ratio = coefficient(set_c) / measured;
             assert!((0.67..1.5).contains(&ratio), "{set_c} °C: {} against {measured}", coefficient(set_c));
@@ -179,14 +180,17 @@ mod tests {
 
     #[test]
     fn full_steam_holds_a_wet_surface_at_its_own_heat_and_half_steam_well_below() {
-        assert!((oven(95.0, 1.0).air_share() - 0.17).abs() < 0.01 && (oven(95.0, 0.5).air_share() - 0.58).abs() < 0.01);
-        assert!((oven(95.0, 1.0).wet_bulb_c() - 95.0).abs() < 0.1);
-        let half = oven(95.0, 0.5);
-        let dew_c = saturation_temperature(half.vapour_pa(95.0));
         assert!(
-            (dew_c - 77.0).abs() < 1.0 && (dew_c..dew_c + 2.0).contains(&half.wet_bulb_c()),
+            (oven(95.0, 1.0).air_share(&SteamFigures::USUAL) - 0.17).abs() < 0.01
+                && (oven(95.0, 0.5).air_share(&SteamFigures::USUAL) - 0.58).abs() < 0.01
+        );
+        assert!((oven(95.0, 1.0).wet_bulb_c(&SteamFigures::USUAL) - 95.0).abs() < 0.1);
+        let half = oven(95.0, 0.5);
+        let dew_c = saturation_temperature(half.vapour_pa(&SteamFigures::USUAL, 95.0));
+        assert!(
+            (dew_c - 77.0).abs() < 1.0 && (dew_c..dew_c + 2.0).contains(&half.wet_bulb_c(&SteamFigures::USUAL)),
             "{dew_c}, {}",
-            half.wet_bulb_c()
+            half.wet_bulb_c(&SteamFigures::USUAL)
         );
     }
 
@@ -195,8 +199,12 @@ mod tests {
         for set_c in [60.0, 85.0, 100.0] {
             for fullness in [0.5, 1.0] {
                 let oven = SteamOven { set_c, fullness, pressure_pa: 80_000.0 };
-                assert!(oven.vapour_pa(set_c) <= 0.98 * 80_000.0);
-                let e = oven.condensing(oven.vapour_pa(set_c), saturation_pressure(set_c));
+                assert!(oven.vapour_pa(&SteamFigures::USUAL, set_c) <= 0.98 * 80_000.0);
+                let e = oven.condensing(
+                    &SteamFigures::USUAL,
+                    oven.vapour_pa(&SteamFigures::USUAL, set_c),
+                    saturation_pressure(set_c),
+                );
                 assert!(e.is_finite() && e > 0.0, "{set_c}, {fullness}: {e}");
             }
         }

@@ -1,25 +1,19 @@
 //! Softening on one scale: the hours at 95 °C that do as much.
 
-use std::sync::LazyLock;
-
+use crate::parameters::Parameters;
 use crate::smooth::Smooth;
 use crate::units::kelvin;
 
-/// Activation energy of softening, J/mol. Fitted, `./dev fit`; inside the published range for
-/// the hydrolysis of cross-linked collagen.
-pub const ACTIVATION_ENERGY: f64 = 80_700.0;
 /// Gas constant, J/(mol K). CODATA 2018.
 pub const GAS_CONSTANT: f64 = 8.314_462_618;
 /// The temperature at which an hour is a tender-hour, K.
 pub const REFERENCE_K: f64 = 368.15;
 /// Below this nothing softens within a cook's patience, °C. Working value.
 pub const SOFTENS_FROM_C: f64 = 60.0;
-/// Share of *enough* that the middle has to have. Fitted, `./dev fit`.
-pub const MIDDLE_SHARE: f64 = 0.37;
 
 /// Rate of softening against 95 °C at a temperature in °C; nothing below 60 °C.
 pub fn rate(celsius: f64) -> f64 {
-    rate_at(ACTIVATION_ENERGY, celsius)
+    rate_at(Parameters::USUAL.tender.activation_energy, celsius)
 }
 
 /// The same for another activation energy, J/mol.
@@ -33,13 +27,7 @@ fn rate_at(activation_energy: f64, celsius: f64) -> f64 {
 /// [`rate`] as a polynomial.
 pub type Softening = Smooth<7>;
 
-/// [`rate`] between 60 and 130 °C, quick enough for every shell of every simulated cook.
-pub fn softening() -> &'static Softening {
-    static RATE: LazyLock<Softening> = LazyLock::new(|| softening_of(ACTIVATION_ENERGY));
-    &RATE
-}
-
-/// The same for another activation energy, J/mol: what a fit tries.
+/// [`rate`] between 60 and 130 °C for an activation energy, J/mol: quick enough for every shell of every simulated cook.
 pub fn softening_of(activation_energy: f64) -> Softening {
     Smooth::fit(SOFTENS_FROM_C, 130.0, |celsius| rate_at(activation_energy, celsius))
 }
@@ -68,7 +56,11 @@ mod tests {
             let expected = f64::exp(-80_700.0 / 8.314_462_618 * (1.0 / (celsius + 273.15) - 1.0 / 368.15));
             let ratio = rate(celsius) / expected;
             assert!((ratio - 1.0).abs() < 1e-9, "{celsius} °C: {} against {expected}", rate(celsius));
-            assert!((softening().at(celsius) / rate(celsius) - 1.0).abs() < 1e-6, "{celsius} °C");
+            assert!(
+                (softening_of(Parameters::USUAL.tender.activation_energy).at(celsius) / rate(celsius) - 1.0).abs()
+                    < 1e-6,
+                "{celsius} °C"
+            );
         }
         assert_eq!(rate(59.9), 0.0);
     }

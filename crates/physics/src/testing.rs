@@ -1,17 +1,18 @@
 //! A braise to try the rooms with.
 
-use crate::beliefs::Beliefs;
 use crate::body::{DENSITY, Shape};
 use crate::case::{Case, End, Stage};
 use crate::juices::Body;
 use crate::liquid::Packing;
 use crate::medium::Medium;
+use crate::model::Model;
+use crate::parameters::Parameters;
 use crate::part::{Muscle, Part};
-use crate::tender::{Goal, MIDDLE_SHARE, softening};
+use crate::tender::Goal;
 use crate::vessel::{Cover, Simmer, Vessel};
 
 /// A gentle simmer.
-pub(crate) const SIMMERS: Medium = Medium::Hob { simmer: Simmer::GENTLE };
+pub(crate) const SIMMERS: Medium = Medium::Hob { simmer: Simmer::Gentle };
 
 /// A piece of 1.4 kg that is tender after three tender-hours.
 pub(crate) fn piece(thickness_m: f64) -> Part {
@@ -23,7 +24,12 @@ pub(crate) fn piece(thickness_m: f64) -> Part {
         trim_pct: 6.0,
         thickness_m,
         shape: Shape::from_sides([thickness_m, area_m2.sqrt(), area_m2.sqrt()]),
-        goal: Goal { enough: 3.0, middle_share: MIDDLE_SHARE, overcooked: 8.0, toughness: 1.0 },
+        goal: Goal {
+            enough: 3.0,
+            middle_share: Parameters::USUAL.tender.middle_share,
+            overcooked: 8.0,
+            toughness: 1.0,
+        },
         thickness_sigma: 0.07,
         toughness_ln_sigma: 0.2,
     }
@@ -31,7 +37,7 @@ pub(crate) fn piece(thickness_m: f64) -> Part {
 
 /// It goes on until something ends it.
 pub(crate) fn stage(medium: Medium, end: End) -> Stage {
-    Stage { medium, vessel: Vessel::usual(Cover::TIGHT), end, lit_anew: false, thinner: None }
+    Stage { medium, vessel: Vessel::usual(Cover::Tight), end, lit_anew: false, thinner: None }
 }
 
 /// That piece in a usual pot with a litre of hot liquid, one stage after another.
@@ -52,8 +58,7 @@ pub(crate) fn case(thickness_m: f64, stages: Vec<Stage>) -> Case {
         liquid_salt_g: 0.0,
         larder_fat_l: 0.0,
         larder_water_l: 0.0,
-        softening: *softening(),
-        beliefs: Beliefs::USUAL,
+        model: Model::usual(),
         inside: true,
         parts: vec![part],
         stages,

@@ -1,98 +1,84 @@
 //! The pot: a lump of water, iron and meat on a hob or in an oven, and the steam that leaves it.
 
+use crate::parameters::{CoverFigures, Parameters};
 use crate::steam::{LATENT_HEAT, Saturation, vapour};
 
 /// Specific heat of water, J/(kg K).
 pub const WATER_SPECIFIC_HEAT: f64 = 4186.0;
-/// Convective coefficient above a still liquid, W/(m² K). Working value.
-const AIR_COEFFICIENT: f64 = 10.0;
 /// Volumetric heat of air, J/(m³ K): turns a heat coefficient into a vapour one (Lewis).
 const AIR_VOLUMETRIC_HEAT: f64 = 1006.0;
-/// Simmering liquid to meat, W/(m² K). Working value.
-pub const LIQUID_COEFFICIENT: f64 = 300.0;
-/// Fat and solids cover about half of the surface. Working value.
-const FREE_SURFACE: f64 = 0.5;
-/// Vapour already in the kitchen's or oven's air, kg/m³. Working value.
-const AIR_VAPOUR: f64 = 0.015;
-/// A simmer counts as reached this close under the boil, K: the first bubbles that stay.
-pub const SIMMER_REACHED_K: f64 = 4.5;
-/// Time constant of warming the liquid on the hob to its simmer, s. Working value: 60 °C to the first
-/// bubbles in a quarter of an hour.
-pub const RISE_S: f64 = 420.0;
-
 /// What a pot is made of.
-#[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Wall {
-    /// Outside coefficient in still oven air, W/(m² K): dark surfaces take radiation. Fitted to water loss.
-    pub oven_coefficient: f64,
-    /// Specific heat, J/(kg K). Published.
-    pub specific_heat: f64,
-    /// Mass per area, kg/m²: usual wall thickness × density. Working value.
-    pub kg_per_m2: f64,
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Wall {
+    /// Cast or enamelled iron.
+    Iron,
+    /// Stainless steel.
+    Steel,
+    /// Aluminium.
+    Aluminium,
+    /// Ceramic.
+    Ceramic,
+    /// Glass.
+    Glass,
 }
 
 impl Wall {
-    /// Cast or enamelled iron.
-    pub const IRON: Self = Self { oven_coefficient: 14.0, specific_heat: 460.0, kg_per_m2: 25.0 };
-    /// Stainless steel.
-    pub const STEEL: Self = Self { oven_coefficient: 10.0, specific_heat: 500.0, kg_per_m2: 16.0 };
-    /// Aluminium.
-    pub const ALUMINIUM: Self = Self { oven_coefficient: 10.0, specific_heat: 900.0, kg_per_m2: 11.0 };
-    /// Ceramic.
-    pub const CERAMIC: Self = Self { oven_coefficient: 13.0, specific_heat: 850.0, kg_per_m2: 20.0 };
-    /// Glass.
-    pub const GLASS: Self = Self { oven_coefficient: 13.0, specific_heat: 830.0, kg_per_m2: 14.0 };
+    /// Specific heat, J/(kg K).
+    pub fn specific_heat(self, p: &Parameters) -> f64 {
+        p.wall[self as usize].specific_heat
+    }
 }
 
 /// What covers a pot.
-#[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Cover {
-    /// Share of the vapour that gets past it. Working values.
-    pub vapour_share: f64,
-    /// From what lies over the liquid to meat, W/(m² K): where no air gets in, steam condenses on it. Working values.
-    pub steam_coefficient: f64,
-    /// What the bubbles bring up that it lets go, against a loose lid: a tight one gives back some, no lid lets more go. Working values.
-    pub bubbles_pass: f64,
-    /// Nothing at all.
-    pub open: bool,
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Cover {
+    /// A tight lid.
+    Tight,
+    /// Foil.
+    Foil,
+    /// A loose lid.
+    Loose,
+    /// A lid ajar.
+    Ajar,
+    /// None.
+    None,
 }
 
 impl Cover {
-    /// A tight lid.
-    pub const TIGHT: Self = Self { vapour_share: 0.02, steam_coefficient: 250.0, bubbles_pass: 0.6, open: false };
-    /// Foil.
-    pub const FOIL: Self = Self { vapour_share: 0.03, steam_coefficient: 150.0, bubbles_pass: 0.6, open: false };
-    /// A loose lid.
-    pub const LOOSE: Self = Self { vapour_share: 0.12, steam_coefficient: 80.0, bubbles_pass: 1.0, open: false };
-    /// A lid ajar.
-    pub const AJAR: Self = Self { vapour_share: 0.30, steam_coefficient: 40.0, bubbles_pass: 1.2, open: false };
-    /// None.
-    pub const NONE: Self = Self { vapour_share: 1.0, steam_coefficient: 18.0, bubbles_pass: 1.5, open: true };
+    /// What it does.
+    #[inline(always)]
+    pub(crate) fn figures(self, p: &Parameters) -> &CoverFigures {
+        &p.cover[self as usize]
+    }
+
+    /// Nothing at all.
+    pub fn is_open(self) -> bool {
+        self == Self::None
+    }
 }
 
 /// How the hob is set, against the local boil.
-#[derive(Debug, Clone, Copy, PartialEq)]
-pub struct Simmer {
-    /// Kelvin below the local boil. Working values; gentle chosen by the fit (`./dev fit`): at 4.5 every stew on the hob comes
-    /// out a sixth slower against the same stew in the oven than cooks find it.
-    pub below_boil_k: f64,
-    /// Steam that the bubbles carry off under a loose lid from a 26 cm pot, g/h. Fitted to 40, 100–150 and 250 g/h.
-    bubbling_g_h: f64,
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Simmer {
+    /// A bubble now and then.
+    Lazy,
+    /// Bubbles in one or two places.
+    Gentle,
+    /// Small bubbles all over.
+    Brisk,
+    /// Rolling.
+    Boil,
 }
 
 impl Simmer {
-    /// A bubble now and then.
-    pub const LAZY: Self = Self { below_boil_k: 10.0, bubbling_g_h: 10.0 };
-    /// Bubbles in one or two places.
-    pub const GENTLE: Self = Self { below_boil_k: 3.0, bubbling_g_h: 70.0 };
-    /// Small bubbles all over.
-    pub const BRISK: Self = Self { below_boil_k: 1.5, bubbling_g_h: 185.0 };
-    /// Rolling.
-    pub const BOIL: Self = Self { below_boil_k: 0.0, bubbling_g_h: 600.0 };
+    /// Kelvin below the local boil.
+    pub fn below_boil_k(self, p: &Parameters) -> f64 {
+        p.simmer[self as usize].below_boil_k
+    }
 
     /// Steam that the bubbles carry off under a loose lid, kg/s per m² of surface.
-    fn bubbling(self) -> f64 {
-        self.bubbling_g_h / 1000.0 / 3600.0 / (std::f64::consts::PI * 0.13 * 0.13)
+    fn bubbling(self, p: &Parameters) -> f64 {
+        p.simmer[self as usize].bubbling_g_h / 1000.0 / 3600.0 / (std::f64::consts::PI * 0.13 * 0.13)
     }
 }
 
@@ -121,7 +107,7 @@ impl Vessel {
 
     /// The usual one: 26 × 13 cm of iron.
     pub fn usual(cover: Cover) -> Self {
-        Self::round(0.26, 0.13, Wall::IRON, cover)
+        Self::round(0.26, 0.13, Wall::Iron, cover)
     }
 
     /// Across a round floor as large as this one, m.
@@ -130,9 +116,10 @@ impl Vessel {
     }
 
     /// Heat capacity of the empty pot, J/K.
-    pub fn heat_capacity(&self) -> f64 {
-        let covers = if self.cover.open { self.floor_m2 } else { 0.0 };
-        (self.outside_m2 - covers) * self.wall.kg_per_m2 * self.wall.specific_heat
+    pub fn heat_capacity(&self, p: &Parameters) -> f64 {
+        let covers = if self.cover.is_open() { self.floor_m2 } else { 0.0 };
+        let wall = &p.wall[self.wall as usize];
+        (self.outside_m2 - covers) * wall.kg_per_m2 * wall.specific_heat
     }
 
     /// What the pot holds to the brim, m³.
@@ -143,23 +130,25 @@ impl Vessel {
     /// Vapour lost from a still surface at a temperature, kg/s. `vapour` is saturated vapour's density, and `lid_factor`
     /// scales the cover's share.
     #[inline(always)]
-    pub fn diffusion(&self, vapour: &Saturation, celsius: f64, lid_factor: f64, fan: bool) -> f64 {
-        let coefficient = AIR_COEFFICIENT + if fan && self.cover.open { 6.0 } else { 0.0 };
-        let share = f64::min(1.0, self.cover.vapour_share * lid_factor);
-        let excess = f64::max(0.0, vapour.at(celsius) - AIR_VAPOUR);
-        coefficient / AIR_VOLUMETRIC_HEAT * self.floor_m2 * share * FREE_SURFACE * excess
+    pub fn diffusion(&self, p: &Parameters, vapour: &Saturation, celsius: f64, lid_factor: f64, fan: bool) -> f64 {
+        let blown = if fan && self.cover.is_open() { p.pot.fan_over_liquid } else { 0.0 };
+        let coefficient = p.pot.air_coefficient + blown;
+        let share = f64::min(1.0, self.cover.figures(p).vapour_share * lid_factor);
+        let excess = f64::max(0.0, vapour.at(celsius) - p.pot.air_vapour);
+        coefficient / AIR_VOLUMETRIC_HEAT * self.floor_m2 * share * p.pot.free_surface * excess
     }
 
     /// Vapour lost on the hob, kg/s: what diffuses, and what the bubbles carry.
     #[inline(always)]
-    pub fn hob_loss(&self, simmer: Simmer, celsius: f64, lid_factor: f64) -> f64 {
-        self.diffusion(vapour(), celsius, lid_factor, false)
-            + simmer.bubbling() * self.floor_m2 * self.cover.bubbles_pass * lid_factor.sqrt()
+    pub fn hob_loss(&self, p: &Parameters, simmer: Simmer, celsius: f64, lid_factor: f64) -> f64 {
+        self.diffusion(p, vapour(), celsius, lid_factor, false)
+            + simmer.bubbling(p) * self.floor_m2 * self.cover.figures(p).bubbles_pass * lid_factor.sqrt()
     }
 
     /// W/K from oven air to the pot.
-    pub fn oven_conductance(&self, fan: bool) -> f64 {
-        (self.wall.oven_coefficient + if fan { 6.0 } else { 0.0 }) * self.outside_m2
+    pub fn oven_conductance(&self, p: &Parameters, fan: bool) -> f64 {
+        let blown = if fan { p.pot.fan_outside } else { 0.0 };
+        (p.wall[self.wall as usize].oven_coefficient + blown) * self.outside_m2
     }
 }
 
@@ -226,11 +215,11 @@ mod tests {
                 celsius,
                 oven_c,
                 boil_c: 100.0,
-                heat_capacity: pot.heat_capacity() + 1.5 * WATER_SPECIFIC_HEAT,
-                conductance: pot.oven_conductance(false),
+                heat_capacity: pot.heat_capacity(&Parameters::USUAL) + 1.5 * WATER_SPECIFIC_HEAT,
+                conductance: pot.oven_conductance(&Parameters::USUAL, false),
                 meat_conductance: 0.0,
                 meat_c: 90.0,
-                evaporation: pot.diffusion(vapour(), celsius, 1.0, false) * LATENT_HEAT,
+                evaporation: pot.diffusion(&Parameters::USUAL, vapour(), celsius, 1.0, false) * LATENT_HEAT,
             };
             let income = |mean_c: f64| 60.0 * now.conductance * (oven_c - mean_c);
             let (next, lost) = close(income, now.heat_capacity, celsius, now.predict());
@@ -244,7 +233,7 @@ mod tests {
 
     #[test]
     fn a_lidded_iron_pot_boils_from_120_and_the_dial_decides_the_water() {
-        let pot = Vessel::usual(Cover::TIGHT);
+        let pot = Vessel::usual(Cover::Tight);
         for (oven_c, grams) in [(120.0, 80.0), (150.0, 230.0), (175.0, 360.0)] {
             let (celsius, lost) = settle(&pot, oven_c);
             assert!(celsius > 99.5, "{oven_c}: {celsius}");
@@ -254,20 +243,21 @@ mod tests {
 
     #[test]
     fn an_open_pot_stays_below_and_a_cool_oven_is_a_slow_braise() {
-        let open = Vessel::usual(Cover::NONE);
+        let open = Vessel::usual(Cover::None);
         let (celsius, _) = settle(&open, 150.0);
         assert!((70.0..85.0).contains(&celsius), "{celsius}");
-        let (celsius, _) = settle(&Vessel::usual(Cover::TIGHT), 100.0);
+        let (celsius, _) = settle(&Vessel::usual(Cover::Tight), 100.0);
         assert!((88.0..99.0).contains(&celsius), "{celsius}");
     }
 
     #[test]
     fn the_hob_loses_what_cooks_measure() {
-        let pot = Vessel::usual(Cover::LOOSE);
+        let pot = Vessel::usual(Cover::Loose);
         for (simmer, low, high) in
-            [(Simmer::LAZY, 30.0, 60.0), (Simmer::GENTLE, 100.0, 150.0), (Simmer::BRISK, 220.0, 290.0)]
+            [(Simmer::Lazy, 30.0, 60.0), (Simmer::Gentle, 100.0, 150.0), (Simmer::Brisk, 220.0, 290.0)]
         {
-            let grams = pot.hob_loss(simmer, 100.0 - simmer.below_boil_k, 1.0) * 3.6e6;
+            let grams =
+                pot.hob_loss(&Parameters::USUAL, simmer, 100.0 - simmer.below_boil_k(&Parameters::USUAL), 1.0) * 3.6e6;
             assert!((low..high).contains(&grams), "{simmer:?}: {grams} g/h");
         }
     }

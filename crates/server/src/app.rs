@@ -107,7 +107,7 @@ impl App {
         kitchen: Kitchen,
         work: impl FnOnce(&Kitchen) -> ergastic_core::Result<T> + Send + 'static,
     ) -> ApiResult<T> {
-        self.queue.run(lane, move |cancel| work(&Kitchen { how: How { cancel }, ..kitchen })).await
+        self.queue.run(lane, move |cancel| work(&Kitchen { how: How { cancel, ..How::default() }, ..kitchen })).await
     }
 
     /// On whose screen something is tapped; none while there is but one place to tap on.

@@ -114,9 +114,10 @@ impl Pot<'_> {
     fn loss_kg_h(&self, lid: Lid) -> f64 {
         let pot = crate::heat::pot::Pot { lid, ..*self.worked.case.pot() }.lump();
         let celsius = self.now(&self.worked.forecast.curve).map_or(self.worked.case.boil_c, |point| point.medium_c);
+        let p = &self.worked.case.how.model.p;
         let a_second = match self.medium.simmer() {
-            Some(simmer) => pot.hob_loss(simmer.held(), celsius, 1.0),
-            None => pot.diffusion(vapour(), celsius, 1.0, false),
+            Some(simmer) => pot.hob_loss(p, simmer.held(), celsius, 1.0),
+            None => pot.diffusion(p, vapour(), celsius, 1.0, false),
         };
         a_second * HOUR_S
     }

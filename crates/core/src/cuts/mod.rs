@@ -4,6 +4,7 @@ mod eaten;
 mod shape;
 
 use ergastic_physics::body::DENSITY;
+use ergastic_physics::parameters::Parameters;
 use ergastic_physics::part::Muscle;
 use ergastic_words::{Join, Message, Percent, Voice, cuts as say, errors};
 use serde::{Deserialize, Serialize};
@@ -117,8 +118,7 @@ impl DryRisk {
 
 /// What the computation needs to know of a cut. Percentages are of the raw mass.
 ///
-/// Resistances are fitted (`./dev fit`), but those of blade, point, sirloin and stewing mix, which no row of practice has; the
-/// rest are working values: published composition of beef cuts scatters more widely than the rows differ.
+/// Toughness is a parameter; the rest are working values: published composition of beef cuts scatters more widely than the rows differ.
 #[derive(Debug, Clone, Serialize, ToSchema)]
 pub struct CutFacts {
     /// Which cut.
@@ -162,7 +162,7 @@ const MUSCLE: CutFacts = CutFacts {
     cut: C::Chuck,
     key: "",
     suitable: true,
-    toughness: 1.0,
+    toughness: 0.0,
     toughness_ln_sigma: RESISTANCE_LN_SIGMA,
     thickness_sigma: 0.07,
     collagen_pct: 0.0,
@@ -178,7 +178,6 @@ const MUSCLE: CutFacts = CutFacts {
 /// A cut without much collagen: refused.
 const TENDER: CutFacts = CutFacts {
     suitable: false,
-    toughness: 0.5,
     collagen_pct: 0.4,
     trim_pct: 4.0,
     dry_risk: High,
@@ -190,37 +189,74 @@ const TENDER: CutFacts = CutFacts {
 
 /// Every cut Ergastic knows.
 #[rustfmt::skip]
-static CUTS: [CutFacts; 27] = [
-    CutFacts { cut: C::Chuck, key: "chuck", toughness: 1.0, collagen_pct: 1.5, fat_pct: 15.0, trim_pct: 6.0, aspect: [1.7, 2.3], piece_kg: 1.4, ..MUSCLE },
-    CutFacts { cut: C::Blade, key: "blade", toughness: 1.05, collagen_pct: 1.8, fat_pct: 10.0, trim_pct: 6.0, aspect: [2.0, 3.0], piece_kg: 1.2, ..MUSCLE },
-    CutFacts { cut: C::Neck, key: "neck", toughness: 1.12, collagen_pct: 1.8, fat_pct: 10.0, bone_pct: 10.0, trim_pct: 6.0, aspect: [1.5, 2.0], piece_kg: 1.2, ..MUSCLE },
-    CutFacts { cut: C::ShortRib, key: "short_rib", toughness: 1.12, collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 30.0, trim_pct: 6.0, aspect: [1.2, 2.0], piece_kg: 0.34, ..MUSCLE },
-    CutFacts { cut: C::PlateRib, key: "plate_rib", toughness: 1.10, collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 25.0, trim_pct: 6.0, eaten_as: EatenAs::Probe, aspect: [2.3, 4.6], piece_kg: 2.6, ..MUSCLE },
-    CutFacts { cut: C::RibFinger, key: "rib_finger", toughness: 0.95, collagen_pct: 1.8, fat_pct: 25.0, trim_pct: 6.0, aspect: [1.3, 6.0], piece_kg: 0.12, ..MUSCLE },
-    CutFacts { cut: C::BrisketFlat, key: "brisket_flat", toughness: 1.51, collagen_pct: 1.9, fat_pct: 8.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [3.5, 6.0], piece_kg: 2.5, ..MUSCLE },
-    CutFacts { cut: C::BrisketPoint, key: "brisket_point", toughness: 1.15, collagen_pct: 1.9, fat_pct: 25.0, trim_pct: 10.0, eaten_as: Slice, aspect: [2.2, 3.0], piece_kg: 2.2, ..MUSCLE },
-    CutFacts { cut: C::Brisket, key: "brisket", toughness: 1.28, collagen_pct: 1.9, fat_pct: 18.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 4.0], piece_kg: 5.5, ..MUSCLE },
-    CutFacts { cut: C::CornedBrisket, key: "corned_brisket", toughness: 1.13, collagen_pct: 1.9, fat_pct: 12.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 3.7], piece_kg: 2.0, ..MUSCLE },
-    CutFacts { cut: C::Shin, key: "shin", toughness: 1.43, collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.7, 2.5], piece_kg: 0.95, ..MUSCLE },
-    CutFacts { cut: C::ShinBoneIn, key: "shin_bone_in", toughness: 1.43, collagen_pct: 3.2, fat_pct: 5.0, bone_pct: 35.0, trim_pct: 5.0, aspect: [2.5, 3.0], piece_kg: 0.45, ..MUSCLE },
-    CutFacts { cut: C::Heel, key: "heel", toughness: 1.43, collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.5, 2.2], piece_kg: 0.9, ..MUSCLE },
-    CutFacts { cut: C::Cheek, key: "cheek", toughness: 1.05, collagen_pct: 3.2, fat_pct: 8.0, trim_pct: 12.0, eaten_as: Spoon, aspect: [1.6, 2.4], piece_kg: 0.45, ..MUSCLE },
-    CutFacts { cut: C::Oxtail, key: "oxtail", toughness: 1.31, collagen_pct: 3.5, fat_pct: 28.0, bone_pct: 45.0, trim_pct: 3.0, aspect: [1.3, 1.6], piece_kg: 0.15, ..MUSCLE },
-    CutFacts { cut: C::Tendon, key: "tendon", toughness: 1.42, collagen_pct: 25.0, fat_pct: 2.0, trim_pct: 0.0, eaten_as: Spoon, aspect: [1.3, 6.0], piece_kg: 0.15, ..MUSCLE },
-    CutFacts { cut: C::Round, key: "round", toughness: 1.14, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
-    CutFacts { cut: C::Topside, key: "topside", toughness: 1.14, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
-    CutFacts { cut: C::Silverside, key: "silverside", toughness: 1.12, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.6, 2.5], piece_kg: 1.8, ..MUSCLE },
-    CutFacts { cut: C::EyeRound, key: "eye_round", toughness: 1.14, collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.0, 2.8], piece_kg: 1.2, ..MUSCLE },
-    CutFacts { cut: C::Skirt, key: "skirt", toughness: 0.91, collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [3.0, 6.0], piece_kg: 0.6, ..MUSCLE },
-    CutFacts { cut: C::Flank, key: "flank", toughness: 0.91, collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [5.0, 8.0], piece_kg: 0.8, ..MUSCLE },
-    CutFacts { cut: C::Sirloin, key: "sirloin", toughness: 0.6, collagen_pct: 0.7, fat_pct: 7.0, trim_pct: 5.0, dry_risk: High, aspect: [1.5, 2.2], piece_kg: 1.2, ..MUSCLE },
+static CUTS: [CutFacts; 27] = with_toughness([
+    CutFacts { cut: C::Chuck, key: "chuck", collagen_pct: 1.5, fat_pct: 15.0, trim_pct: 6.0, aspect: [1.7, 2.3], piece_kg: 1.4, ..MUSCLE },
+    CutFacts { cut: C::Blade, key: "blade", collagen_pct: 1.8, fat_pct: 10.0, trim_pct: 6.0, aspect: [2.0, 3.0], piece_kg: 1.2, ..MUSCLE },
+    CutFacts { cut: C::Neck, key: "neck", collagen_pct: 1.8, fat_pct: 10.0, bone_pct: 10.0, trim_pct: 6.0, aspect: [1.5, 2.0], piece_kg: 1.2, ..MUSCLE },
+    CutFacts { cut: C::ShortRib, key: "short_rib", collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 30.0, trim_pct: 6.0, aspect: [1.2, 2.0], piece_kg: 0.34, ..MUSCLE },
+    CutFacts { cut: C::PlateRib, key: "plate_rib", collagen_pct: 1.8, fat_pct: 28.0, bone_pct: 25.0, trim_pct: 6.0, eaten_as: EatenAs::Probe, aspect: [2.3, 4.6], piece_kg: 2.6, ..MUSCLE },
+    CutFacts { cut: C::RibFinger, key: "rib_finger", collagen_pct: 1.8, fat_pct: 25.0, trim_pct: 6.0, aspect: [1.3, 6.0], piece_kg: 0.12, ..MUSCLE },
+    CutFacts { cut: C::BrisketFlat, key: "brisket_flat", collagen_pct: 1.9, fat_pct: 8.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [3.5, 6.0], piece_kg: 2.5, ..MUSCLE },
+    CutFacts { cut: C::BrisketPoint, key: "brisket_point", collagen_pct: 1.9, fat_pct: 25.0, trim_pct: 10.0, eaten_as: Slice, aspect: [2.2, 3.0], piece_kg: 2.2, ..MUSCLE },
+    CutFacts { cut: C::Brisket, key: "brisket", collagen_pct: 1.9, fat_pct: 18.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 4.0], piece_kg: 5.5, ..MUSCLE },
+    CutFacts { cut: C::CornedBrisket, key: "corned_brisket", collagen_pct: 1.9, fat_pct: 12.0, trim_pct: 10.0, dry_risk: Mid, eaten_as: Slice, aspect: [2.5, 3.7], piece_kg: 2.0, ..MUSCLE },
+    CutFacts { cut: C::Shin, key: "shin", collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.7, 2.5], piece_kg: 0.95, ..MUSCLE },
+    CutFacts { cut: C::ShinBoneIn, key: "shin_bone_in", collagen_pct: 3.2, fat_pct: 5.0, bone_pct: 35.0, trim_pct: 5.0, aspect: [2.5, 3.0], piece_kg: 0.45, ..MUSCLE },
+    CutFacts { cut: C::Heel, key: "heel", collagen_pct: 3.2, fat_pct: 5.0, trim_pct: 5.0, aspect: [1.5, 2.2], piece_kg: 0.9, ..MUSCLE },
+    CutFacts { cut: C::Cheek, key: "cheek", collagen_pct: 3.2, fat_pct: 8.0, trim_pct: 12.0, eaten_as: Spoon, aspect: [1.6, 2.4], piece_kg: 0.45, ..MUSCLE },
+    CutFacts { cut: C::Oxtail, key: "oxtail", collagen_pct: 3.5, fat_pct: 28.0, bone_pct: 45.0, trim_pct: 3.0, aspect: [1.3, 1.6], piece_kg: 0.15, ..MUSCLE },
+    CutFacts { cut: C::Tendon, key: "tendon", collagen_pct: 25.0, fat_pct: 2.0, trim_pct: 0.0, eaten_as: Spoon, aspect: [1.3, 6.0], piece_kg: 0.15, ..MUSCLE },
+    CutFacts { cut: C::Round, key: "round", collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
+    CutFacts { cut: C::Topside, key: "topside", collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.5, 2.2], piece_kg: 1.6, ..MUSCLE },
+    CutFacts { cut: C::Silverside, key: "silverside", collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.6, 2.5], piece_kg: 1.8, ..MUSCLE },
+    CutFacts { cut: C::EyeRound, key: "eye_round", collagen_pct: 1.0, fat_pct: 5.0, trim_pct: 4.0, dry_risk: High, eaten_as: Slice, aspect: [1.0, 2.8], piece_kg: 1.2, ..MUSCLE },
+    CutFacts { cut: C::Skirt, key: "skirt", collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [3.0, 6.0], piece_kg: 0.6, ..MUSCLE },
+    CutFacts { cut: C::Flank, key: "flank", collagen_pct: 1.0, fat_pct: 8.0, trim_pct: 5.0, dry_risk: Mid, aspect: [5.0, 8.0], piece_kg: 0.8, ..MUSCLE },
+    CutFacts { cut: C::Sirloin, key: "sirloin", collagen_pct: 0.7, fat_pct: 7.0, trim_pct: 5.0, dry_risk: High, aspect: [1.5, 2.2], piece_kg: 1.2, ..MUSCLE },
     CutFacts { cut: C::StewingMix, key: "stewing_mix", toughness_ln_sigma: 0.35, thickness_sigma: 0.25, collagen_pct: 1.5, fat_pct: 10.0, trim_pct: 2.0, dry_risk: Mid, aspect: [1.0, 1.2], piece_kg: 0.045, ..MUSCLE },
     CutFacts { cut: C::Fillet, key: "fillet", fat_pct: 5.0, ..TENDER },
     CutFacts { cut: C::RibEye, key: "rib_eye", fat_pct: 25.0, ..TENDER },
     CutFacts { cut: C::Strip, key: "strip", fat_pct: 15.0, ..TENDER },
-];
+]);
+
+/// Each with its toughness.
+const fn with_toughness<const N: usize>(mut all: [CutFacts; N]) -> [CutFacts; N] {
+    let mut at = 0;
+    while at < N {
+        all[at].toughness = all[at].cut.toughness(&Parameters::USUAL);
+        at += 1;
+    }
+    all
+}
 
 impl Cut {
+    /// Softening needed against chuck, by some parameters.
+    pub const fn toughness(self, p: &Parameters) -> f64 {
+        let p = &p.toughness;
+        match self {
+            C::Chuck => p.chuck,
+            C::Blade => p.blade,
+            C::Neck => p.neck,
+            C::ShortRib => p.short_rib,
+            C::PlateRib => p.plate_rib,
+            C::RibFinger => p.rib_finger,
+            C::BrisketFlat => p.brisket_flat,
+            C::BrisketPoint => p.brisket_point,
+            C::Brisket => p.brisket,
+            C::CornedBrisket => p.corned_brisket,
+            C::Shin | C::ShinBoneIn | C::Heel => p.shin,
+            C::Cheek => p.cheek,
+            C::Oxtail => p.oxtail,
+            C::Tendon => p.tendon,
+            C::Round | C::Topside | C::EyeRound => p.round,
+            C::Silverside => p.silverside,
+            C::Skirt | C::Flank => p.skirt,
+            C::Sirloin => p.sirloin,
+            C::StewingMix => p.mixed,
+            C::Fillet | C::RibEye | C::Strip => p.tender_cut,
+        }
+    }
+
     /// Every cut, in the order they are listed to a cook.
     pub fn all() -> &'static [CutFacts] {
         &CUTS

@@ -8,6 +8,7 @@ use utoipa::ToSchema;
 use crate::heat::pot::Pot;
 use crate::safety::DANGER_C;
 use ergastic_physics::body::DENSITY;
+use ergastic_physics::parameters::Parameters;
 use ergastic_physics::places::{FRIDGE_AT_WORK_C, ICE_WATER_C};
 use ergastic_physics::vessel::WATER_SPECIFIC_HEAT;
 
@@ -154,7 +155,7 @@ impl ToCool<'_> {
 
     /// In its pot, which has to cool with it: what goes off through an area, and through a depth of its own.
     fn in_its_pot_s(&self, coefficient: f64, area_m2: f64, deep_m: f64) -> f64 {
-        let heat = self.kg() * WATER_SPECIFIC_HEAT + self.pot.lump().heat_capacity();
+        let heat = self.kg() * WATER_SPECIFIC_HEAT + self.pot.lump().heat_capacity(&Parameters::USUAL);
         heat * (1.0 / coefficient + 0.5 * deep_m / STEW_CONDUCTIVITY) / area_m2
     }
 

@@ -1,6 +1,7 @@
 //! What is believed of a kitchen beforehand.
 
 use ergastic_physics::beliefs::{Belief as Spread, Beliefs};
+use ergastic_physics::parameters::Parameters;
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
 use utoipa::ToSchema;
@@ -45,7 +46,7 @@ impl Known {
     pub fn beliefs(&self) -> Beliefs {
         let spread = |belief: Belief| Spread { mean: belief.mean, sigma: belief.sigma };
         let or = |learned: Option<Belief>, usual: Spread| learned.map_or(usual, spread);
-        let usual = Beliefs::USUAL;
+        let usual = Parameters::USUAL.beliefs;
         Beliefs {
             oven_k: or(self.oven_k, usual.oven_k),
             pot_k: or(self.pot_k, usual.pot_k),

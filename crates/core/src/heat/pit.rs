@@ -18,8 +18,8 @@ impl WrapMaterial {
     /// What it is to steam.
     pub fn wrap(self) -> Wrap {
         match self {
-            Self::Paper => Wrap::PAPER,
-            Self::Foil => Wrap::FOIL,
+            Self::Paper => Wrap::Paper,
+            Self::Foil => Wrap::Foil,
         }
     }
 

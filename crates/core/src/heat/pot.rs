@@ -1,5 +1,6 @@
 //! The pot as a cook describes it: what it is made of, how it is covered, how wide it is.
 
+use ergastic_physics::parameters::Parameters;
 use ergastic_physics::vessel::{Cover, Simmer as Held, Vessel as Lump, Wall};
 use ergastic_words::{Message, errors, ways};
 use serde::{Deserialize, Serialize};
@@ -59,11 +60,11 @@ impl Material {
     /// What it is to heat.
     pub fn wall(self) -> Wall {
         match self {
-            Self::Iron => Wall::IRON,
-            Self::Steel => Wall::STEEL,
-            Self::Aluminium => Wall::ALUMINIUM,
-            Self::Ceramic => Wall::CERAMIC,
-            Self::Glass => Wall::GLASS,
+            Self::Iron => Wall::Iron,
+            Self::Steel => Wall::Steel,
+            Self::Aluminium => Wall::Aluminium,
+            Self::Ceramic => Wall::Ceramic,
+            Self::Glass => Wall::Glass,
         }
     }
 
@@ -83,11 +84,11 @@ impl Lid {
     /// What it is to steam.
     pub fn cover(self) -> Cover {
         match self {
-            Self::Tight => Cover::TIGHT,
-            Self::Foil => Cover::FOIL,
-            Self::Loose => Cover::LOOSE,
-            Self::Ajar => Cover::AJAR,
-            Self::None => Cover::NONE,
+            Self::Tight => Cover::Tight,
+            Self::Foil => Cover::Foil,
+            Self::Loose => Cover::Loose,
+            Self::Ajar => Cover::Ajar,
+            Self::None => Cover::None,
         }
     }
 
@@ -112,16 +113,16 @@ impl Simmer {
     /// What it is to the liquid.
     pub fn held(self) -> Held {
         match self {
-            Self::Lazy => Held::LAZY,
-            Self::Gentle => Held::GENTLE,
-            Self::Brisk => Held::BRISK,
-            Self::Boil => Held::BOIL,
+            Self::Lazy => Held::Lazy,
+            Self::Gentle => Held::Gentle,
+            Self::Brisk => Held::Brisk,
+            Self::Boil => Held::Boil,
         }
     }
 
     /// Kelvin below the local boil.
     pub fn below_boil(self) -> f64 {
-        self.held().below_boil_k
+        self.held().below_boil_k(&Parameters::USUAL)
     }
 
     /// Its name in JSON.
@@ -280,6 +281,6 @@ mod tests {
 
     #[test]
     fn the_usual_pot_is_the_one_the_model_was_fitted_on() {
-        assert_eq!(Vessel::default().resolve(Lid::Loose).unwrap().lump(), Lump::usual(Cover::LOOSE));
+        assert_eq!(Vessel::default().resolve(Lid::Loose).unwrap().lump(), Lump::usual(Cover::Loose));
     }
 }

@@ -89,7 +89,7 @@ fn age(
     Ok(width(&both, &weighed).map(|both_min| Ask {
         field: "age".into(),
         question: case.voice.render(say::ask_age()),
-        how: case.voice.render(say::ask_age_how(Age::Mature.factor())),
+        how: case.voice.render(say::ask_age_how(Age::Mature.factor(&case.how.model.p))),
         narrows_min: both_min - either,
     }))
 }

@@ -116,12 +116,13 @@ fn tried(request: &ForecastRequest, chosen: &Heat, setting: Setting, voice: Voic
 /// Coals under and over, with their times.
 pub(super) fn coal_ring(case: &Case, end_min: f64) -> Option<CoalRing> {
     let coals: &Coals = &case.stages.iter().find_map(|stage| stage.medium.get::<OverCoals>())?.coals;
-    let steady = briquettes_for(coals.diameter_m, coals.height_m, 150.0);
+    let p = &case.how.model.p.coals;
+    let steady = briquettes_for(p, coals.diameter_m, coals.height_m, 150.0);
     let still = Coals { under: 0, over: 0, ..*coals };
     // What wind and cold take is found by asking how much cooler the same coals are in them.
     let calm = Coals { under: 14, over: 7, wind_takes: 0.0, air_c: 20.0, ..still };
     let here = Coals { wind_takes: coals.wind_takes, air_c: coals.air_c, ..calm };
-    let short = (calm.full_c() - here.full_c()) * 1.8 / 12.5;
+    let short = (calm.full_c(p) - here.full_c(p)) * 1.8 / p.fahrenheit_each;
     let wanted = f64::max(4.0, steady + short);
     let over = (wanted * OVER_AT_A_SIMMER).round();
     let every = if coals.fresh_every_s.is_finite() { coals.fresh_every_s / 60.0 } else { FRESH_EVERY_MIN };
@@ -134,12 +135,12 @@ pub(super) fn coal_ring(case: &Case, end_min: f64) -> Option<CoalRing> {
     let words = [
         Some(say::coals_ring()),
         (short > 0.5).then(|| say::coals_in_the_wind(short.ceil() as u32)),
-        (coals.height_m > 0.13).then(say::coals_deep_pot),
+        (coals.height_m > p.deep_m).then(say::coals_deep_pot),
     ];
     Some(CoalRing {
         under: coals.under,
         over: coals.over,
-        like_c: coals.full_c().round(),
+        like_c: coals.full_c(p).round(),
         for_a_simmer: [(wanted - over).round() as u32, over as u32],
         turn_every_min: TURN_EVERY_MIN,
         light_after_min: f64::max(5.0, every - 12.0),

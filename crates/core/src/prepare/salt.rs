@@ -8,8 +8,7 @@ use crate::bench::{Brine, Crystal, Larder, Prepare, SALT_TEASPOON_G, Soak};
 use crate::cuts::Cut;
 use crate::forecast::{CORNED_SALT, Case, Forecast};
 use ergastic_physics::body::DENSITY;
-use ergastic_physics::juices::MEAT_WATER;
-use ergastic_physics::record::SALT_S;
+use ergastic_physics::parameters::Parameters;
 use ergastic_physics::units::HOUR_S;
 
 /// Bacon to render for each kilo of meat, g. Practice.
@@ -109,20 +108,20 @@ pub fn depth_mm(hours: f64) -> [f64; 2] {
 
 /// Share of the way to one strength after some hours, for meat so thick: 5 h at 4 cm, growing with its square.
 fn evened(thickness_m: f64, hours: f64) -> f64 {
-    let time_constant_h = SALT_S / HOUR_S * (thickness_m / 0.04).powi(2);
+    let time_constant_h = Parameters::USUAL.salt.evens_s / HOUR_S * (thickness_m / 0.04).powi(2);
     1.0 - (-hours / time_constant_h).exp()
 }
 
 /// A brine that brings the meat to `salt_pct` of its mass: `strength = salt / (water + 0.7 meat)`.
 fn brine(brine: Brine, meat_kg: f64, salt_pct: f64, thickness_m: f64) -> BrineAnswer {
-    let in_water = salt_pct / 100.0 / MEAT_WATER;
-    let salt_g = in_water * (brine.water_l + MEAT_WATER * meat_kg) * 1000.0;
+    let in_water = salt_pct / 100.0 / Parameters::USUAL.salt.water;
+    let salt_g = in_water * (brine.water_l + Parameters::USUAL.salt.water * meat_kg) * 1000.0;
     BrineAnswer { salt_g, strength_pct: salt_g / brine.water_l / 10.0, evened: evened(thickness_m, brine.hours) }
 }
 
 /// Share of the salt that stays in the meat after fresh waters, each drawn towards one strength.
 fn soak_leaves(soak: Soak, meat_kg: f64, thickness_m: f64) -> f64 {
-    let water = MEAT_WATER * meat_kg;
+    let water = Parameters::USUAL.salt.water * meat_kg;
     let at_rest = water / (water + soak.water_l);
     let one = 1.0 - evened(thickness_m, soak.hours_each) * (1.0 - at_rest);
     one.powi(soak.changes as i32)
@@ -168,7 +167,7 @@ pub(super) fn on_the_surface_g(case: &Case, bench: &Prepare, meat: &MeatSalt) ->
     let [least, most] = depth_mm(bench.salt_h);
     let depth_m = (least * most).sqrt() / 1000.0;
     let area_m2: f64 = case.parts.iter().map(|part| part.shape.surface_m2(part.boneless_kg() / DENSITY)).sum();
-    let takes_up_g = area_m2 * depth_m * DENSITY * MEAT_WATER * STRONGEST_G_PER_KG;
+    let takes_up_g = area_m2 * depth_m * DENSITY * Parameters::USUAL.salt.water * STRONGEST_G_PER_KG;
     f64::max(0.0, meat.in_meat_g - meat.own_g - takes_up_g)
 }
 

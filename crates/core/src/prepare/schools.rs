@@ -13,7 +13,8 @@ use crate::finish::DREDGED_COUNTS;
 use crate::forecast::{Case, ForecastRequest, forecast};
 use crate::json::patch;
 use crate::kitchen::Kitchen;
-use ergastic_physics::body::{DENSITY, SPECIFIC_HEAT};
+use ergastic_physics::body::DENSITY;
+use ergastic_physics::parameters::Parameters;
 use ergastic_physics::places::{FROM_THE_FRIDGE_C, ROOM_C};
 use ergastic_physics::units::MINUTE_S;
 
@@ -55,7 +56,8 @@ pub struct School {
 pub fn tempered_c(case: &Case, minutes: f64) -> f64 {
     let main = case.main();
     let radius_m = main.sides_m[0] / 2.0;
-    let time_constant_s = DENSITY * SPECIFIC_HEAT * radius_m / (COUNTER * (1.0 + main.shape.exponent));
+    let time_constant_s =
+        DENSITY * Parameters::USUAL.meat.specific_heat * radius_m / (COUNTER * (1.0 + main.shape.exponent));
     ROOM_C - (ROOM_C - FROM_THE_FRIDGE_C) * (-minutes * MINUTE_S / time_constant_s).exp()
 }
 

@@ -150,7 +150,11 @@ fn hot_pan(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> (HotPan, u32) {
         SearIn::PotAndLid => (of_pot(LID_SHARE), 2),
         SearIn::Lid => (of_pot(LID_SHARE), 1),
     };
-    let pan = HotPan { floor_m2, capacity: mass_kg * material.wall().specific_heat, power_w: burner.power_w() };
+    let pan = HotPan {
+        floor_m2,
+        capacity: mass_kg * material.wall().specific_heat(&case.how.model.p),
+        power_w: burner.power_w(),
+    };
     (pan, pans)
 }
 

@@ -131,8 +131,8 @@ impl Settings {
     /// What a slow cooker does at it.
     pub fn cooker(self) -> SlowCooker {
         match self {
-            Self::Low => SlowCooker::LOW,
-            Self::High => SlowCooker::HIGH,
+            Self::Low => SlowCooker::Low,
+            Self::High => SlowCooker::High,
         }
     }
 

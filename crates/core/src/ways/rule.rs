@@ -1,6 +1,6 @@
 //! Why a way heats as it does: the rule, the numbers behind it, and how sure it is.
 
-use ergastic_physics::beliefs::POT_SIGMA_K;
+use ergastic_physics::parameters::Parameters;
 use ergastic_words::{Difference, Message, ways};
 
 /// How a way heats, to be told to who asks why.
@@ -16,7 +16,7 @@ pub struct HowItHeats {
 
 /// As sure as any liquid's temperature is.
 pub(super) fn as_a_pot() -> Message {
-    ways::within(Difference(POT_SIGMA_K))
+    ways::within(Difference(Parameters::USUAL.spread.pot_k))
 }
 
 /// What a lidded pot settles at, and whether that is its boil.

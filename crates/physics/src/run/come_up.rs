@@ -1,27 +1,29 @@
 //! How long liquid takes to its first simmer on the hob.
 
-use crate::body::SPECIFIC_HEAT;
 use crate::case::Case;
 use crate::medium::{Medium, Start};
-use crate::vessel::{RISE_S, SIMMER_REACHED_K, Vessel, WATER_SPECIFIC_HEAT};
+use crate::vessel::{Vessel, WATER_SPECIFIC_HEAT};
 
 /// Time constant of the rise: by the heat capacity of what stands on the hob, against the pot it was fitted on, s.
 pub(super) fn rise_s(case: &Case) -> f64 {
+    let p = &case.model.p;
     let capacity = |pot: &Vessel, litres: f64, meat_kg: f64| {
-        pot.heat_capacity() + litres * WATER_SPECIFIC_HEAT + meat_kg * SPECIFIC_HEAT
+        pot.heat_capacity(p) + litres * WATER_SPECIFIC_HEAT + meat_kg * p.meat.specific_heat
     };
     let fitted = Vessel::usual(case.first().vessel.cover);
-    RISE_S * (capacity(&case.first().vessel, case.liquid_l, case.mass_kg) / capacity(&fitted, 1.0, 1.4)).clamp(0.5, 4.0)
+    p.pot.rise_s
+        * (capacity(&case.first().vessel, case.liquid_l, case.mass_kg) / capacity(&fitted, 1.0, 1.4)).clamp(0.5, 4.0)
 }
 
 /// Seconds on the hob before the liquid simmers; none where it is not brought up there.
 pub fn come_up_s(case: &Case) -> f64 {
+    let reached_k = case.model.p.pot.simmer_reached_k;
     let gap = case.boil_c - case.liquid_start_c;
     let on_the_hob = matches!(
         case.first().medium,
         Medium::Hob { .. } | Medium::Reheat | Medium::Oven { start: Start::Hob, .. } | Medium::Coals(_)
     );
-    if !on_the_hob || gap <= SIMMER_REACHED_K { 0.0 } else { rise_s(case) * (gap / SIMMER_REACHED_K).ln() }
+    if !on_the_hob || gap <= reached_k { 0.0 } else { rise_s(case) * (gap / reached_k).ln() }
 }
 
 #[cfg(test)]

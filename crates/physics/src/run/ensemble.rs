@@ -52,8 +52,8 @@ pub(super) fn groups(case: &Case, drawn: &Drawn) -> Vec<Group> {
     let slowness: Vec<f64> = order.iter().map(|i| drawn.slowness(*i, in_pit)).collect();
     order.sort_by(|a, b| slowness[*a].total_cmp(&slowness[*b]));
     let group = |who: &[usize]| {
-        let mut members = [Member::median(&case.beliefs); LANES];
-        let mut pieces = vec![[Piece::median(&case.beliefs); LANES]; drawn.pieces.len()];
+        let mut members = [Member::median(&case.model.p.beliefs); LANES];
+        let mut pieces = vec![[Piece::median(&case.model.p.beliefs); LANES]; drawn.pieces.len()];
         for (lane, i) in who.iter().enumerate() {
             members[lane] = drawn.members[*i];
             for (pieces, drawn) in pieces.iter_mut().zip(&drawn.pieces) {
@@ -206,8 +206,8 @@ fn run_group(case: &Case, group: &Group) -> [Times; LANES] {
 /// Nobody waits for it any more.
 pub fn median_times(case: &Case, how: &How) -> Result<Times, Cancelled> {
     how.go_on()?;
-    let pieces = vec![[Piece::median(&case.beliefs)]; case.parts.len()];
-    let [times] = run(case, &[Member::median(&case.beliefs)], &pieces, &mut Unwatched);
+    let pieces = vec![[Piece::median(&case.model.p.beliefs)]; case.parts.len()];
+    let [times] = run(case, &[Member::median(&case.model.p.beliefs)], &pieces, &mut Unwatched);
     Ok(times)
 }
 
@@ -217,8 +217,8 @@ pub fn median_times(case: &Case, how: &How) -> Result<Times, Cancelled> {
 /// Nobody waits for it any more.
 pub fn median_tender_s(case: &Case, how: &How) -> Result<f64, Cancelled> {
     how.go_on()?;
-    let pieces = vec![[Piece::median(&case.beliefs)]; case.parts.len()];
-    let ran = simulate(case, &[Member::median(&case.beliefs)], &pieces, Holds::STAYS_ON, &mut UntilTender);
+    let pieces = vec![[Piece::median(&case.model.p.beliefs)]; case.parts.len()];
+    let ran = simulate(case, &[Member::median(&case.model.p.beliefs)], &pieces, Holds::STAYS_ON, &mut UntilTender);
     Ok(ran.parts.iter().map(|part| part[0].ready_s).fold(0.0, f64::max))
 }
 
@@ -281,7 +281,7 @@ mod tests {
 
     #[test]
     fn who_is_cancelled_answers_nothing() {
-        let how = How { cancel: ergastic_cancel::Cancel::after(1) };
+        let how = How { cancel: ergastic_cancel::Cancel::after(1), ..How::default() };
         let case = simmered(0.06);
         let drawn = Drawn::of(&case, 64, 3);
         assert!(run_all(&case, &drawn, &how).is_err());

@@ -8,69 +8,51 @@ use super::surround::Surround;
 use crate::body::SHELLS;
 use crate::case::Stage;
 use crate::medium::{Cooling, Medium, Start};
-use crate::pit::{MOP_KG_PER_M2, PIT_COEFFICIENT, PIT_VAPOUR_PA, Pit, Wrap};
+use crate::pit::{Pit, Wrap};
 use crate::places::{FRIDGE_C, ICE_WATER_C, ROOM_C};
-use crate::pressure::{MIN_LITRES, PRESSURE_COEFFICIENT, Pressed, PressureStep, SEAL_LOSS, follow};
-use crate::steam::{LATENT_HEAT, STEAMY_AIR_COEFFICIENT, SteamOven, saturation, vapour};
-use crate::units::HOUR_S;
-use crate::vessel::{Balance, LIQUID_COEFFICIENT, SIMMER_REACHED_K, Simmer, Vessel, WATER_SPECIFIC_HEAT};
+use crate::pressure::{Pressed, PressureStep, follow};
+use crate::steam::{LATENT_HEAT, SteamOven, saturation, vapour};
+use crate::vessel::{Balance, Simmer, Vessel, WATER_SPECIFIC_HEAT};
 
-/// Fat to meat, W/(m² K). Working value.
-const FAT_COEFFICIENT: f64 = 150.0;
-/// Moving water to a bag, W/(m² K). Working value.
-const BATH_COEFFICIENT: f64 = 200.0;
-/// Cooling liquid to meat, W/(m² K). Working value.
-const COOLING_COEFFICIENT: f64 = 150.0;
-/// Air of a fridge to meat on a tray, W/(m² K). Working value.
-const FRIDGE_COEFFICIENT: f64 = 12.0;
-/// Time constant of liquid cooled shallow over ice water, s: 57 to 21 °C in a little over an hour. Working value.
-const SHALLOW_COOLING_S: f64 = 3600.0;
-/// Condensing steam to a covered pan, W/(m² K). Working value.
-const COVERED_COEFFICIENT: f64 = 500.0;
-/// Time constant of a pot kept warm, s. Working value.
-const KEEP_WARM_S: f64 = 1.5 * HOUR_S;
-/// Time constant of an oven that warms up with the pot in it, s. Working value.
-const COLD_OVEN_S: f64 = 900.0;
 /// Meat holds the heat of so much water, kg a kg: 3500 over 4186 J/(kg K).
 const MEAT_AS_WATER: f64 = 0.84;
-/// Spread of a bath's temperature against that of a pot. Working value: a circulator holds to some tenths.
-const BATH_STEADINESS: f64 = 0.1;
 
 impl<const L: usize> Surround<'_, L> {
     /// What changes slowly: the share under liquid, and the steam that leaves a held pot.
     #[inline(always)]
     pub(super) fn refresh(&mut self, lane: usize, parts: &mut [PartState<L>]) {
         self.fresh[lane] = false;
+        let p = &self.case.model.p;
         let stage = self.chain.at(lane);
         let (pot, lid, celsius) = (&stage.vessel, self.kitchens.lid[lane], self.celsius[lane]);
-        let still = pot.diffusion(vapour(), celsius, lid, false);
+        let still = pot.diffusion(p, vapour(), celsius, lid, false);
         self.loss[lane] = match stage.medium {
-            Medium::Hob { simmer } => pot.hob_loss(simmer, celsius, lid),
-            Medium::Reheat => pot.hob_loss(Simmer::GENTLE, celsius, lid),
+            Medium::Hob { simmer } => pot.hob_loss(p, simmer, celsius, lid),
+            Medium::Reheat => pot.hob_loss(p, Simmer::Gentle, celsius, lid),
             Medium::Oven { start: Start::Hob, .. } | Medium::Coals(_) if !self.simmered[lane] => {
-                pot.hob_loss(Simmer::GENTLE, celsius, lid)
+                pot.hob_loss(p, Simmer::Gentle, celsius, lid)
             }
             Medium::SlowCooker(_) | Medium::KeepWarm { .. } => still,
-            Medium::Pressure { .. } => SEAL_LOSS,
+            Medium::Pressure { .. } => p.pressure.seal_loss,
             _ => 0.0,
         };
         let under = self.case.packing.submerged(self.water_kg[lane]);
-        let over = pot.cover.steam_coefficient;
+        let over = pot.cover.figures(p).steam_coefficient;
         let coefficient = self.kitchens.coefficient[lane]
             * match stage.medium {
-                Medium::Pressure { .. } => PRESSURE_COEFFICIENT,
-                Medium::Fat { .. } => FAT_COEFFICIENT,
-                Medium::Bath { .. } | Medium::Chill { cooling: Cooling::InBag } => BATH_COEFFICIENT,
-                Medium::Chill { cooling: Cooling::InLiquid | Cooling::InAir } => COOLING_COEFFICIENT,
-                Medium::Chill { cooling: Cooling::OnTray } => FRIDGE_COEFFICIENT,
-                _ => under * LIQUID_COEFFICIENT + (1.0 - under) * over,
+                Medium::Pressure { .. } => p.surface.pressure,
+                Medium::Fat { .. } => p.surface.fat,
+                Medium::Bath { .. } | Medium::Chill { cooling: Cooling::InBag } => p.surface.bath,
+                Medium::Chill { cooling: Cooling::InLiquid | Cooling::InAir } => p.surface.cooling,
+                Medium::Chill { cooling: Cooling::OnTray } => p.surface.fridge,
+                _ => under * p.surface.liquid + (1.0 - under) * over,
             };
         for part in parts.iter_mut() {
             part.around.coefficient[lane] = coefficient;
             part.around.evaporation[lane] = 0.0;
-            part.around.air_vapour_pa[lane] = PIT_VAPOUR_PA;
+            part.around.air_vapour_pa[lane] = p.pit.vapour_pa;
             if let Medium::Pit { wrap, .. } = stage.medium {
-                part.rewrap(lane, wrap.map(|(material, _)| material));
+                part.rewrap(p, lane, wrap.map(|(material, _)| material));
             }
         }
     }
@@ -79,7 +61,7 @@ impl<const L: usize> Surround<'_, L> {
     /// meat's heat is. Written so that all lanes of a group go through each sum together.
     #[inline(always)]
     pub(super) fn advance(&mut self, lanes: Range<usize>, stage: &Stage, start_s: f64, parts: &mut [PartState<L>]) {
-        let boil_c = self.case.boil_c;
+        let (p, boil_c) = (&self.case.model.p, self.case.boil_c);
         for lane in lanes.clone() {
             self.open.waits[lane] = false;
             if self.poured[lane] < self.case.added.len() {
@@ -88,19 +70,19 @@ impl<const L: usize> Surround<'_, L> {
         }
         match stage.medium {
             Medium::Hob { simmer } => self.simmer(lanes, simmer),
-            Medium::Reheat => self.simmer(lanes, Simmer::GENTLE),
+            Medium::Reheat => self.simmer(lanes, Simmer::Gentle),
             Medium::Oven { start: Start::Hob, .. } | Medium::Coals(_)
                 if !lanes.clone().all(|lane| self.simmered[lane]) =>
             {
                 self.rise(lanes.clone(), |_| boil_c);
-                for lane in lanes.filter(|lane| self.next_c[*lane] >= boil_c - SIMMER_REACHED_K) {
+                for lane in lanes.filter(|lane| self.next_c[*lane] >= boil_c - p.pot.simmer_reached_k) {
                     self.simmered[lane] = true;
                     self.fresh[lane] = true;
                 }
             }
             Medium::Oven { set_c, fan, start } => {
                 let air_c = |since_s: f64| match start {
-                    Start::ColdOven => set_c - (set_c - 20.0) * (-(since_s + 0.5 * STEP_S) / COLD_OVEN_S).exp(),
+                    Start::ColdOven => set_c - (set_c - 20.0) * (-(since_s + 0.5 * STEP_S) / p.pot.cold_oven_s).exp(),
                     _ => set_c,
                 };
                 self.balance(lanes, &stage.vessel, fan, start_s, air_c, parts);
@@ -111,7 +93,7 @@ impl<const L: usize> Surround<'_, L> {
                     &stage.vessel,
                     false,
                     start_s,
-                    |since_s| coals.oven_c(since_s + 0.5 * STEP_S),
+                    |since_s| coals.oven_c(&p.coals, since_s + 0.5 * STEP_S),
                     parts,
                 );
             }
@@ -121,19 +103,19 @@ impl<const L: usize> Surround<'_, L> {
                 }
             }
             Medium::SlowCooker(set) => {
-                let end_c = f64::min(set.end_c, boil_c - 1.0);
+                let (end_c, set) = (f64::min(set.end_c(p), boil_c - 1.0), &p.slow_cooker[set as usize]);
                 self.tend(lanes, set.time_s * self.slow_cooker_fill, |pot_k| end_c + pot_k);
             }
-            Medium::KeepWarm { at_c } => self.tend(lanes, KEEP_WARM_S, |pot_k| at_c + pot_k),
+            Medium::KeepWarm { at_c } => self.tend(lanes, p.pot.keep_warm_s, |pot_k| at_c + pot_k),
             Medium::Steam(oven) => self.steam(lanes, &oven, &stage.vessel, parts),
-            Medium::Bath { bath_c } => self.tend(lanes, 0.0, |pot_k| bath_c + BATH_STEADINESS * pot_k),
+            Medium::Bath { bath_c } => self.tend(lanes, 0.0, |pot_k| bath_c + p.pot.bath_steadiness * pot_k),
             Medium::Fat { fat_c } => self.rise(lanes, |pot_k| fat_c + pot_k),
-            Medium::Chill { cooling: Cooling::InLiquid } => self.tend(lanes, SHALLOW_COOLING_S, |_| FRIDGE_C),
+            Medium::Chill { cooling: Cooling::InLiquid } => self.tend(lanes, p.pot.shallow_cooling_s, |_| FRIDGE_C),
             Medium::Chill { cooling: Cooling::InBag } => self.tend(lanes, 0.0, |_| ICE_WATER_C),
             Medium::Chill { cooling: Cooling::OnTray } => self.tend(lanes, 0.0, |_| FRIDGE_C),
             Medium::Chill { cooling: Cooling::InAir } => {
                 let stored = self.stored(lanes.start, &stage.vessel);
-                self.tend(lanes, stored / stage.vessel.oven_conductance(false), |_| ROOM_C);
+                self.tend(lanes, stored / stage.vessel.oven_conductance(p, false), |_| ROOM_C);
             }
             Medium::Pit { pit, wrap } => self.smoke(lanes, &pit, wrap, start_s, parts),
         }
@@ -143,9 +125,10 @@ impl<const L: usize> Surround<'_, L> {
     #[inline(always)]
     fn simmer(&mut self, lanes: Range<usize>, simmer: Simmer) {
         let boil_c = self.case.boil_c;
+        let below_boil_k = simmer.below_boil_k(&self.case.model.p);
         for lane in lanes {
             let (now_c, held_c) =
-                (self.celsius[lane], f64::min(boil_c, boil_c - simmer.below_boil_k + self.kitchens.pot_k[lane]));
+                (self.celsius[lane], f64::min(boil_c, boil_c - below_boil_k + self.kitchens.pot_k[lane]));
             let towards = |to_c: f64| now_c + (to_c - now_c) * self.rise;
             self.next_c[lane] = if now_c > held_c { towards(held_c) } else { f64::min(held_c, towards(boil_c)) };
         }
@@ -172,7 +155,7 @@ impl<const L: usize> Surround<'_, L> {
     #[inline(always)]
     fn stored(&self, lane: usize, pot: &Vessel) -> f64 {
         let water_kg = self.water_kg[lane] + MEAT_AS_WATER * self.case.mass_kg;
-        pot.heat_capacity() + water_kg * WATER_SPECIFIC_HEAT
+        pot.heat_capacity(&self.case.model.p) + water_kg * WATER_SPECIFIC_HEAT
     }
 
     /// Something that depends on the time since the heat source was lit: worked out once where all were lit together.
@@ -203,8 +186,9 @@ impl<const L: usize> Surround<'_, L> {
         parts: &[PartState<L>],
     ) {
         let air_c = self.by_clock(lanes.clone(), start_s, air_c);
-        let conductance = pot.oven_conductance(fan);
-        let (empty, vapour) = (pot.heat_capacity(), vapour());
+        let p = &self.case.model.p;
+        let conductance = pot.oven_conductance(p, fan);
+        let (empty, vapour) = (pot.heat_capacity(p), vapour());
         for lane in lanes {
             let now = Balance {
                 step_s: STEP_S,
@@ -215,7 +199,7 @@ impl<const L: usize> Surround<'_, L> {
                 conductance,
                 meat_conductance: parts.iter().map(|part| part.conductance(lane)).sum(),
                 meat_c: outermost_c(lane, parts),
-                evaporation: pot.diffusion(vapour, self.celsius[lane], self.kitchens.lid[lane], fan) * LATENT_HEAT,
+                evaporation: pot.diffusion(p, vapour, self.celsius[lane], self.kitchens.lid[lane], fan) * LATENT_HEAT,
             };
             self.next_c[lane] = now.predict();
             self.open.waits[lane] = true;
@@ -231,15 +215,16 @@ impl<const L: usize> Surround<'_, L> {
         let Medium::Pressure { target_c, hold_s, quick, power_w, .. } = stage.medium else {
             return self.celsius[lane];
         };
-        let (pot, boil_c, celsius) = (&stage.vessel, self.case.boil_c, self.celsius[lane]);
+        let (p, pot, boil_c, celsius) = (&self.case.model.p, &stage.vessel, self.case.boil_c, self.celsius[lane]);
         self.opened_s[lane] = None;
         // Too little liquid boils away before pressure builds: it stays at the local boil, with the lid on.
-        if self.case.liquid_l < MIN_LITRES && self.water_kg[lane] < MIN_LITRES {
+        if self.case.liquid_l < p.pressure.min_litres && self.water_kg[lane] < p.pressure.min_litres {
             return celsius + (boil_c - celsius) * self.rise;
         }
         let last = self.chain.stage[lane] + 1 == self.case.stages.len();
         let held_s = hold_s.filter(|_| !(self.holds.stays_on && last));
         let pressed: Pressed = follow(
+            &p.pressure,
             pot,
             &PressureStep {
                 start_s,
@@ -249,7 +234,7 @@ impl<const L: usize> Surround<'_, L> {
                 hold_s: held_s.unwrap_or(self.holds.solved_s[lane]),
                 quick,
                 power_w,
-                heat_capacity: pot.heat_capacity() + self.water_kg[lane] * WATER_SPECIFIC_HEAT,
+                heat_capacity: pot.heat_capacity(p) + self.water_kg[lane] * WATER_SPECIFIC_HEAT,
                 meat_conductance: parts.iter().map(|part| part.conductance(lane)).sum(),
                 meat_c: outermost_c(lane, parts),
             },
@@ -269,19 +254,21 @@ impl<const L: usize> Surround<'_, L> {
     /// it, what has come past the dew point stands wet in it. Liquid in the pan is taken to be as warm as the meat's surface.
     #[inline(always)]
     fn steam(&mut self, lanes: Range<usize>, oven: &SteamOven, pan: &Vessel, parts: &mut [PartState<L>]) {
-        if !pan.cover.open {
+        if !pan.cover.is_open() {
             return self.steam_covered(lanes, oven, pan);
         }
+        let p = &self.case.model.p.steam;
         for lane in lanes {
             let air_c = oven.set_c + self.kitchens.pot_k[lane];
-            let vapour_pa = oven.vapour_pa(air_c);
+            let vapour_pa = oven.vapour_pa(p, air_c);
             let sure = self.kitchens.coefficient[lane];
             for part in parts.iter_mut() {
                 self.poured_l[lane] += f64::max(0.0, -part.bodies.evaporated[lane]) * part.area_m2[lane];
                 let surface_pa = saturation().with_slope(part.bodies.celsius[SHELLS - 1][lane]).0;
                 let dry = surface_pa > vapour_pa && part.is_dry(lane);
-                part.around.coefficient[lane] = STEAMY_AIR_COEFFICIENT * sure;
-                part.around.evaporation[lane] = if dry { 0.0 } else { sure * oven.condensing(vapour_pa, surface_pa) };
+                part.around.coefficient[lane] = p.at_the_surface() * sure;
+                part.around.evaporation[lane] =
+                    if dry { 0.0 } else { sure * oven.condensing(p, vapour_pa, surface_pa) };
                 part.around.air_vapour_pa[lane] = vapour_pa;
             }
             self.next_c[lane] = air_c;
@@ -292,7 +279,7 @@ impl<const L: usize> Surround<'_, L> {
     #[inline(always)]
     fn steam_covered(&mut self, lanes: Range<usize>, oven: &SteamOven, pan: &Vessel) {
         let boil_c = self.case.boil_c;
-        let time_s = self.stored(lanes.start, pan) / (COVERED_COEFFICIENT * pan.outside_m2);
+        let time_s = self.stored(lanes.start, pan) / (self.case.model.p.steam.covered * pan.outside_m2);
         self.tend(lanes, time_s, |pot_k| f64::min(oven.set_c + pot_k, boil_c));
     }
 
@@ -306,7 +293,8 @@ impl<const L: usize> Surround<'_, L> {
         start_s: f64,
         parts: &mut [PartState<L>],
     ) {
-        let air_c = self.by_clock(lanes.clone(), start_s, |since_s| pit.air_c(since_s + STEP_S));
+        let p = &self.case.model.p;
+        let air_c = self.by_clock(lanes.clone(), start_s, |since_s| pit.air_c(p, since_s + STEP_S));
         let mopped = match pit.mop {
             Some(_) => self.by_clock(lanes.clone(), start_s, |since_s| pit.mopped(since_s, STEP_S)),
             None => [false; L],
@@ -316,16 +304,20 @@ impl<const L: usize> Surround<'_, L> {
                 for lane in lanes.clone() {
                     if part.bodies.celsius[0][lane] >= at_core_c && !part.wrapped[lane] {
                         part.wrapped[lane] = true;
-                        part.rewrap(lane, Some(material));
+                        part.rewrap(p, lane, Some(material));
                     }
                 }
             }
             for lane in lanes.clone() {
-                part.film[lane] = if mopped[lane] && !part.wrapped[lane] { MOP_KG_PER_M2 } else { part.film[lane] };
+                part.film[lane] =
+                    if mopped[lane] && !part.wrapped[lane] { p.pit.mop_kg_per_m2 } else { part.film[lane] };
                 let dry = part.film[lane] <= 0.0 && part.is_dry(lane);
-                let wetness =
-                    if dry { 0.0 } else { pit.wetness(part.gone[lane], part.film[lane], self.kitchens.wetness[lane]) };
-                let h = PIT_COEFFICIENT * self.kitchens.coefficient[lane] * part.cover.heat[lane];
+                let wetness = if dry {
+                    0.0
+                } else {
+                    pit.wetness(&p.pit, part.gone[lane], part.film[lane], self.kitchens.wetness[lane])
+                };
+                let h = p.surface.pit * self.kitchens.coefficient[lane] * part.cover.heat[lane];
                 part.around.coefficient[lane] = h;
                 part.around.evaporation[lane] = h * wetness * part.cover.vapour[lane] / pit.psychrometric;
             }
@@ -345,7 +337,7 @@ impl<const L: usize> Surround<'_, L> {
         let due = |pour: usize| self.case.added.get(pour).filter(|pour| pour.at_s < start_s + STEP_S).copied();
         while let Some(pour) = due(self.poured[lane]) {
             self.poured[lane] += 1;
-            let there = stage.vessel.heat_capacity() + self.water_kg[lane] * WATER_SPECIFIC_HEAT;
+            let there = stage.vessel.heat_capacity(&self.case.model.p) + self.water_kg[lane] * WATER_SPECIFIC_HEAT;
             let new = pour.litres * WATER_SPECIFIC_HEAT;
             self.celsius[lane] = (there * self.celsius[lane] + new * pour.celsius) / (there + new);
             self.poured_l[lane] += pour.litres;

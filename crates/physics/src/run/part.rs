@@ -2,11 +2,13 @@
 
 use super::lanes::{PartTimes, STEP_S};
 use crate::body::{DENSITY, SHELLS, Surroundings};
+use crate::case::Case;
 use crate::conduction::Bodies;
-use crate::juices::{JUICE_S, WATER_IN_LEAN, juice_equilibrium};
+use crate::juices::juice_equilibrium;
 use crate::members::Piece;
+use crate::parameters::{Juice, Parameters};
 use crate::part::Part;
-use crate::pit::{PIT_VAPOUR_PA, WRAPPED_HEAT, Wrap};
+use crate::pit::Wrap;
 use crate::tender::{SOFTENS_FROM_C, Softening};
 use crate::units::HOUR_S;
 
@@ -52,12 +54,13 @@ pub struct PartState<const L: usize> {
 
 impl<const L: usize> PartState<L> {
     /// `drawn_in` is how far the heat has to go against the raw half-thickness.
-    pub(super) fn new(part: &Part, pieces: &[Piece; L], start_c: f64, drawn_in: f64) -> Self {
+    pub(super) fn new(part: &Part, pieces: &[Piece; L], case: &Case, drawn_in: f64) -> Self {
+        let p = &case.model.p;
         let radius = std::array::from_fn(|lane| drawn_in * part.shape.half_thickness_m * pieces[lane].thickness);
         let volume_m3 = part.boneless_kg() / DENSITY;
         let area_m2 = radius.map(|radius| volume_m3 * (part.shape.exponent + 1.0) / radius);
         Self {
-            bodies: Bodies::new(part.shape.exponent, radius, start_c, STEP_S),
+            bodies: Bodies::new(part.shape.exponent, radius, case.start_c, STEP_S, &p.meat),
             rates: [[0.0; L]; SHELLS],
             mean_rate: [0.0; L],
             mean_dose: [0.0; L],
@@ -65,14 +68,14 @@ impl<const L: usize> PartState<L> {
             enough: std::array::from_fn(|lane| part.goal.enough * pieces[lane].toughness),
             times: [PartTimes::NEVER; L],
             gone: [0.0; L],
-            most_gone: area_m2.map(|area_m2| WATER_IN_LEAN * part.lean_kg() / area_m2),
+            most_gone: area_m2.map(|area_m2| p.meat.water * part.lean_kg() / area_m2),
             area_m2,
             juice_kg: [0.0; L],
             film: [0.0; L],
             wrapped: [false; L],
             cover: Cover { heat: [1.0; L], vapour: [1.0; L] },
             around: Surroundings {
-                air_vapour_pa: [PIT_VAPOUR_PA; L],
+                air_vapour_pa: [p.pit.vapour_pa; L],
                 ..Surroundings::dry([0.0; L], [0.0; L], [1.0; L])
             },
             middle_share: part.goal.middle_share,
@@ -93,11 +96,11 @@ impl<const L: usize> PartState<L> {
     }
 
     /// Puts a wrap on a piece that is to have it, or takes it off.
-    pub(super) fn rewrap(&mut self, lane: usize, material: Option<Wrap>) {
+    pub(super) fn rewrap(&mut self, p: &Parameters, lane: usize, material: Option<Wrap>) {
         self.wrapped[lane] &= material.is_some();
         let on = material.filter(|_| self.wrapped[lane]);
-        self.cover.heat[lane] = on.map_or(1.0, |_| WRAPPED_HEAT);
-        self.cover.vapour[lane] = on.map_or(1.0, |wrap| wrap.lets_by);
+        self.cover.heat[lane] = on.map_or(1.0, |_| p.pit.wrapped_heat);
+        self.cover.vapour[lane] = on.map_or(1.0, |wrap| wrap.lets_by(p));
     }
 
     /// What the medium's heat meets at the outermost shell, W/K.
@@ -109,8 +112,8 @@ impl<const L: usize> PartState<L> {
 
     /// The juice that joined the liquid over some seconds.
     #[inline(always)]
-    pub(super) fn give_juice(&mut self, seconds: f64) {
-        let share = 1.0 - (-seconds / JUICE_S).exp();
+    pub(super) fn give_juice(&mut self, p: &Juice, seconds: f64) {
+        let share = 1.0 - (-seconds / p.leaves_s).exp();
         let mut mean_c = [0.0; L];
         for shell in 0..SHELLS {
             for lane in 0..L {
@@ -118,7 +121,7 @@ impl<const L: usize> PartState<L> {
             }
         }
         for lane in 0..L {
-            let towards = self.lean_kg * juice_equilibrium(mean_c[lane]) - self.juice_kg[lane];
+            let towards = self.lean_kg * juice_equilibrium(p, mean_c[lane]) - self.juice_kg[lane];
             self.juice_kg[lane] += f64::max(0.0, towards) * share;
         }
     }

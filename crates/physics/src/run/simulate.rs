@@ -9,7 +9,6 @@ use super::watch::{Moment, Watch};
 use crate::case::{Case, End};
 use crate::medium::Medium;
 use crate::members::{Member, Piece};
-use crate::pressure::PRESSED_THICKNESS;
 
 /// What came of a run.
 pub struct Ran<const L: usize> {
@@ -36,13 +35,9 @@ pub fn simulate<const L: usize>(
     watch: &mut dyn Watch<L>,
 ) -> Ran<L> {
     let pressed = case.stages.iter().any(|stage| matches!(stage.medium, Medium::Pressure { .. }));
-    let drawn_in = if pressed { PRESSED_THICKNESS } else { 1.0 };
-    let mut parts: Vec<PartState<L>> = case
-        .parts
-        .iter()
-        .zip(pieces)
-        .map(|(part, pieces)| PartState::new(part, pieces, case.start_c, drawn_in))
-        .collect();
+    let drawn_in = if pressed { case.model.p.meat.pressed_thickness } else { 1.0 };
+    let mut parts: Vec<PartState<L>> =
+        case.parts.iter().zip(pieces).map(|(part, pieces)| PartState::new(part, pieces, case, drawn_in)).collect();
     let mut around = Surround::new(case, members, holds);
     let solved = case.solved_stage();
     let cuts = case.stages.iter().any(|stage| stage.thinner.is_some());
@@ -55,7 +50,7 @@ pub fn simulate<const L: usize>(
             if part.around.wet {
                 part.dry_out();
             }
-            part.soften(&case.softening, start_s);
+            part.soften(&case.model.softening, start_s);
         }
         around.after(&parts);
         if let Some(solved) = solved {

@@ -11,9 +11,6 @@ use crate::places::{FRIDGE_C, ICE_WATER_C};
 use crate::pressure::Phase;
 use crate::vessel::close;
 
-/// Vegetables give their water to the pot with this time constant, s. Working value.
-const LARDER_S: f64 = 1800.0;
-
 /// Steps between looks at how deep the meat lies and how much steam leaves: both change slowly.
 pub(super) const SLOW_STEPS: usize = 5;
 
@@ -97,7 +94,7 @@ impl<'a, const L: usize> Surround<'a, L> {
             kitchens: Kitchens::of(members),
             holds,
             rise: 1.0 - (-STEP_S / rise_s(case)).exp(),
-            slow_cooker_fill: (0.7 + 0.9 * fill).clamp(0.8, 1.5),
+            slow_cooker_fill: (case.model.p.crock.empty + case.model.p.crock.filling * fill).clamp(0.8, 1.5),
             chain: Chain::new(case),
             celsius: [case.start_c; L],
             next_c: [case.start_c; L],
@@ -166,7 +163,8 @@ impl<'a, const L: usize> Surround<'a, L> {
             }
             Medium::Bath { bath_c } => self.celsius[lane] = *bath_c,
             Medium::Pit { pit, .. } => {
-                self.celsius[lane] = pit.beside(pit.air_c(now_s - self.chain.since_s[lane]), self.kitchens.pit_k[lane]);
+                self.celsius[lane] = pit
+                    .beside(pit.air_c(&self.case.model.p, now_s - self.chain.since_s[lane]), self.kitchens.pit_k[lane]);
             }
             Medium::Chill { cooling: Cooling::InBag } => self.celsius[lane] = ICE_WATER_C,
             Medium::Chill { cooling: Cooling::OnTray } => self.celsius[lane] = FRIDGE_C,
@@ -212,11 +210,11 @@ impl<'a, const L: usize> Surround<'a, L> {
     fn gather_juice(&mut self, step: usize, parts: &mut [PartState<L>]) {
         if step > 0 {
             for part in parts.iter_mut() {
-                part.give_juice(SLOW_STEPS as f64 * STEP_S);
+                part.give_juice(&self.case.model.p.juice, SLOW_STEPS as f64 * STEP_S);
             }
         }
         if self.case.stages[self.chain.stage[0]].medium.is_pot() {
-            let softened = 1.0 - (-(step as f64) * STEP_S / LARDER_S).exp();
+            let softened = 1.0 - (-(step as f64) * STEP_S / self.case.model.p.pot.larder_s).exp();
             self.larder_l = self.case.larder_water_l * softened;
         }
         for lane in 0..L {

@@ -1,6 +1,8 @@
 //! A case: everything a run needs, with nothing left open.
 
 use super::super::known::Known;
+use std::sync::Arc;
+
 use ergastic_physics::How;
 use ergastic_physics::body::Shape;
 use ergastic_physics::body::THAWED_C;
@@ -9,7 +11,7 @@ use ergastic_physics::juices::Body;
 use ergastic_physics::liquid::Packing;
 use ergastic_physics::members::Drawn;
 use ergastic_physics::part;
-use ergastic_physics::tender::{Goal, Softening};
+use ergastic_physics::tender::Goal;
 use ergastic_words::{Message, Voice};
 
 use crate::cuts::{CutFacts, EatenAs};
@@ -162,8 +164,6 @@ pub struct Case {
     pub larder_fat_l: f64,
     /// Water that what is put in with it gives as it softens, L.
     pub larder_water_l: f64,
-    /// How fast it softens at a temperature.
-    pub softening: Softening,
     /// What earlier cooks have taught.
     pub known: Known,
     /// The chance of being tender that is called sure.
@@ -270,8 +270,7 @@ impl Case {
             liquid_salt_g: self.liquid_salt_g,
             larder_fat_l: self.larder_fat_l,
             larder_water_l: self.larder_water_l,
-            softening: self.softening,
-            beliefs: self.known.beliefs(),
+            model: Arc::new(self.how.model.believing(self.known.beliefs())),
             inside: self.inside,
         }
     }

@@ -19,7 +19,6 @@ use ergastic_physics::juices::Body;
 use ergastic_physics::liquid::Packing;
 use ergastic_physics::places::FROM_THE_FRIDGE_C;
 use ergastic_physics::steam::{atmospheric_pressure, saturation_temperature};
-use ergastic_physics::tender::softening;
 use ergastic_physics::units::MINUTE_S;
 
 use crate::ways::{BRAISED, COLD_IN_A_DISH, Fill, HOT, Method, StandsIn};
@@ -93,7 +92,6 @@ impl ForecastRequest {
             liquid_salt_g,
             larder_fat_l,
             larder_water_l: if wet { larder_water_l } else { 0.0 },
-            softening: *softening(),
             certainty: self.certainty.unwrap_or(SURE),
             known: self.resolve_known()?,
             deadline_s: self.resolve_deadline()?,
@@ -168,7 +166,7 @@ impl ForecastRequest {
         notes: &mut Vec<Message>,
     ) -> Result<Vec<Part>> {
         let Some(parts) = &self.parts else {
-            return Ok(vec![self.meat().resolve(method, wears, fill, notes)?]);
+            return Ok(vec![self.meat().resolve(&self.how.model.p, method, wears, fill, notes)?]);
         };
         let twice = [
             ("cut", self.cut.is_some()),
@@ -193,7 +191,9 @@ impl ForecastRequest {
                 eaten_as: part.eaten_as.or(self.eaten_as),
                 ..part.clone()
             };
-            with_whole.resolve(method, wears, fill, notes).map_err(|error| error.within(&format!("parts[{i}]")))
+            with_whole
+                .resolve(&self.how.model.p, method, wears, fill, notes)
+                .map_err(|error| error.within(&format!("parts[{i}]")))
         });
         let resolved = resolved.collect::<Result<Vec<_>>>()?;
         fill.path.clear();

@@ -11,6 +11,7 @@ use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::tender::{Age, Wears, goal};
 use crate::ways::Method;
 use ergastic_physics::body::{DENSITY, Shape};
+use ergastic_physics::parameters::Parameters;
 
 /// A piece no thinner than this is cut up for a stew, m.
 const STEW_CUBE_KG: f64 = 0.065;
@@ -47,6 +48,7 @@ impl Meat {
     /// Names the first field that can't be used. A tender cut is refused here: ask [`Cut::refusal`] first.
     pub(super) fn resolve(
         &self,
+        p: &Parameters,
         method: Method,
         wears: Wears,
         fill: &mut Fill,
@@ -73,7 +75,7 @@ impl Meat {
             sides_m,
             shape: Shape::from_sides(sides_m),
             eaten_as,
-            goal: goal(facts, eaten_as, age, self.grass_fed.unwrap_or(false), wears),
+            goal: goal(p, facts, eaten_as, age, self.grass_fed.unwrap_or(false), wears),
             bone_pct: in_range("bone_pct", self.bone_pct.unwrap_or(facts.bone_pct), 0.0, 80.0, Unit::Percent)?,
             trim_pct: in_range("trim_pct", self.trim_pct.unwrap_or(facts.trim_pct), 0.0, 40.0, Unit::Percent)?,
             measured: self.size_mm.is_some() || self.thickness_mm.is_some(),

@@ -4,9 +4,9 @@ mod steps;
 #[cfg(test)]
 mod tests;
 
-use ergastic_physics::beliefs::OVEN_SIGMA_K;
 use ergastic_physics::coals as fire;
 use ergastic_physics::medium::Medium;
+use ergastic_physics::parameters::Parameters;
 use ergastic_physics::units::MINUTE_S;
 use ergastic_words::{
     Dial, Difference, Message, Minutes, Span, Temperature, Units, Voice, errors, forecast, matching, prepare, sheet,
@@ -74,7 +74,7 @@ impl Offered for OverCoals {
     };
 
     fn set(asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Self> {
-        let count = fire::briquettes_for(place.across_m, place.pot.height_m, LIKE_C);
+        let count = fire::briquettes_for(&Parameters::USUAL.coals, place.across_m, place.pot.height_m, LIKE_C);
         let over = (count * fire::OVER_AT_A_SIMMER).round() as u32;
         let under = count.round() as u32 - over;
         let why = forecast::by_the_pots_width;
@@ -151,8 +151,8 @@ impl Way for OverCoals {
         let fresh = Minutes(self.coals.fresh_every_s / MINUTE_S);
         HowItHeats {
             rule: say::coals_rule(),
-            numbers: say::coals_rule_numbers(self.name(), Dial(self.coals.full_c()), fresh),
-            sure: say::oven_rule_sure(Difference(OVEN_SIGMA_K)),
+            numbers: say::coals_rule_numbers(self.name(), Dial(self.coals.full_c(&Parameters::USUAL.coals)), fresh),
+            sure: say::oven_rule_sure(Difference(Parameters::USUAL.spread.oven_k)),
         }
     }
 

@@ -4,8 +4,8 @@ mod steps;
 #[cfg(test)]
 mod tests;
 
-use ergastic_physics::beliefs::OVEN_SIGMA_K;
 use ergastic_physics::medium::Medium;
+use ergastic_physics::parameters::Parameters;
 use ergastic_words::{
     Dial, Difference, Message, Minutes, Temperature, Units, Voice, cook, errors, forecast, matching, sheet, ways as say,
 };
@@ -145,7 +145,7 @@ impl Way for Oven {
         HowItHeats {
             rule: say::oven_rule(),
             numbers: say::oven_rule_numbers(Dial(self.set_c), lid.words(), Temperature(boil_c)),
-            sure: say::oven_rule_sure(Difference(OVEN_SIGMA_K)),
+            sure: say::oven_rule_sure(Difference(Parameters::USUAL.spread.oven_k)),
         }
     }
 

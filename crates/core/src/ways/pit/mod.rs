@@ -4,11 +4,10 @@ mod steps;
 #[cfg(test)]
 mod tests;
 
-use ergastic_physics::beliefs::PIT_SIGMA_K;
 use ergastic_physics::medium::{Cooling, Medium};
-use ergastic_physics::pit::{Mop, PIT_COEFFICIENT, Pit, psychrometric};
+use ergastic_physics::parameters::Parameters;
+use ergastic_physics::pit::{Mop, Pit, psychrometric};
 use ergastic_physics::units::MINUTE_S;
-use ergastic_physics::vessel::LIQUID_COEFFICIENT;
 use ergastic_words::{
     Dial, Difference, Message, Minutes, Temperature, Units, Voice, cook, forecast, matching, sheet, ways as say,
 };
@@ -77,6 +76,12 @@ fn mopped(mop: &Mopping) -> Result<Mop> {
 fn wrapped(wrap: &Wrap, fill: &mut Fill) -> Result<(WrapMaterial, f64)> {
     let at_c = fill.or("heat.wrap.at_core_c", wrap.at_core_c, USUAL_WRAP_C, forecast::when_bark_is_set, measured);
     Ok((wrap.material, in_range("heat.wrap.at_core_c", at_c, 0.0, 100.0, Unit::Celsius)?))
+}
+
+/// How many times as fast simmering liquid gives its heat as a pit's air does.
+fn liquid_against_air() -> f64 {
+    let surface = &Parameters::USUAL.surface;
+    (surface.liquid / surface.pit).round()
 }
 
 impl Offered for InThePit {
@@ -170,7 +175,7 @@ impl Offered for InThePit {
 
     fn lit_again(asked: Heat, off_min: f64) -> Heat {
         let set_c = asked.pit_c.unwrap_or(USUAL_PIT_C);
-        Heat { pit_start_c: Some(Pit::cooled_c(set_c, off_min).round()), ..asked }
+        Heat { pit_start_c: Some(Pit::cooled_c(&Parameters::USUAL, set_c, off_min).round()), ..asked }
     }
 }
 
@@ -218,8 +223,8 @@ impl Way for InThePit {
     fn how_it_heats(&self, _lid: Lid, _boil_c: f64) -> HowItHeats {
         HowItHeats {
             rule: say::pit_rule(),
-            numbers: say::pit_rule_numbers(Dial(self.pit.set_c), (LIQUID_COEFFICIENT / PIT_COEFFICIENT).round()),
-            sure: say::pit_rule_sure(Difference(PIT_SIGMA_K)),
+            numbers: say::pit_rule_numbers(Dial(self.pit.set_c), liquid_against_air()),
+            sure: say::pit_rule_sure(Difference(Parameters::USUAL.spread.pit_k)),
         }
     }
 

@@ -5,6 +5,7 @@ pub(super) mod steps;
 mod tests;
 
 use ergastic_physics::medium::Medium;
+use ergastic_physics::parameters::Parameters;
 use ergastic_words::{
     Difference, Message, Minutes, Temperature, Units, Voice, cook, forecast, matching, sheet, ways as say,
 };
@@ -34,7 +35,7 @@ pub struct SlowCooker {
 
 /// How much hotter the one switch ends than the other, K.
 fn apart_k() -> f64 {
-    Settings::High.cooker().end_c - Settings::Low.cooker().end_c
+    Settings::High.cooker().end_c(&Parameters::USUAL) - Settings::Low.cooker().end_c(&Parameters::USUAL)
 }
 
 impl Offered for SlowCooker {
@@ -104,7 +105,8 @@ impl Way for SlowCooker {
     }
 
     fn how_it_heats(&self, _lid: Lid, _boil_c: f64) -> HowItHeats {
-        let [low, high] = [Settings::Low, Settings::High].map(|setting| Temperature(setting.cooker().end_c));
+        let [low, high] =
+            [Settings::Low, Settings::High].map(|setting| Temperature(setting.cooker().end_c(&Parameters::USUAL)));
         HowItHeats {
             rule: say::slow_cooker_rule(),
             numbers: say::slow_cooker_rule_numbers(low, high),

@@ -4,6 +4,7 @@
 mod tests;
 
 use ergastic_physics::medium::Medium;
+use ergastic_physics::parameters::Parameters;
 use ergastic_physics::steam::SteamOven;
 use ergastic_words::{Guide, Message, Minutes, Percent, Temperature, Units, Voice, ways as say};
 
@@ -52,7 +53,7 @@ impl InSteam {
 
     /// Where wet meat stands in it: under a cover its liquid comes to the oven's own heat, but never past the boil.
     fn meat_at(&self, lid: Lid, boil_c: f64) -> Temperature {
-        let stands_c = if lid == Lid::None { self.oven.wet_bulb_c() } else { self.oven.set_c };
+        let stands_c = if lid == Lid::None { self.oven.wet_bulb_c(&Parameters::USUAL.steam) } else { self.oven.set_c };
         Temperature(f64::min(stands_c, boil_c))
     }
 }
@@ -130,7 +131,7 @@ impl Way for InSteam {
     }
 
     fn how_it_heats(&self, lid: Lid, boil_c: f64) -> HowItHeats {
-        let air = Percent(self.oven.air_share());
+        let air = Percent(self.oven.air_share(&Parameters::USUAL.steam));
         let numbers = say::steam_rule_numbers(self.name(), air, self.meat_at(lid, boil_c));
         HowItHeats { rule: say::steam_rule(), numbers, sure: as_a_pot() }
     }
