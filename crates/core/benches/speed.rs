@@ -1,17 +1,17 @@
-//! Speed to hold. Each name carries its target; the figures stand in docs/model.md.
+//! Speed by the clock, beside what is held in yardsticks (`ratios.rs`). Each name carries its target; the figures stand in docs/model.md.
 
+#[allow(dead_code)]
+mod cooks;
+
+use cooks::chuck;
 use divan::{Bencher, black_box};
-use ergastic_core::bench::Level;
 use ergastic_core::clock::plus_minutes;
 use ergastic_core::cook::{Event, Happened, ProbeIn, Trace, view, what_if};
 use ergastic_core::cuts::Cut;
-use ergastic_core::forecast::{Evidence, ForecastRequest, Heat, Wrap, forecast, update, update_ahead};
-use ergastic_core::heat::pit::WrapMaterial;
+use ergastic_core::forecast::{Evidence, ForecastRequest, forecast, update_ahead};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::matching::{MatchRequest, match_ways, overview};
-use ergastic_core::meal::{SheetRequest, meal_sheet_anywhere};
 use ergastic_core::plan::Plan;
-use ergastic_core::prepare::{PrepareRequest, prepare_request};
 use ergastic_core::tender::Check;
 use ergastic_core::ways::Method;
 use jiff::Timestamp;
@@ -21,69 +21,15 @@ fn main() {
     divan::main();
 }
 
-fn chuck(members: u32) -> ForecastRequest {
-    ForecastRequest {
-        cut: Some(Cut::Chuck),
-        mass_kg: Some(1.4),
-        method: Some(Method::Braise),
-        members: Some(members),
-        ..Default::default()
-    }
-}
-
-#[divan::bench(name = "braise, 1000 members (target 16 ms)")]
-fn braise_ensemble(bencher: Bencher) {
-    bencher.bench(|| forecast(black_box(&chuck(1000))).unwrap());
-}
-
 #[divan::bench(name = "braise, one run (target 0.25 ms)")]
 fn braise_one(bencher: Bencher) {
     bencher.bench(|| forecast(black_box(&chuck(1))).unwrap());
-}
-
-/// Twelve hours in the pit, wrapped on the way.
-fn brisket(members: u32) -> ForecastRequest {
-    ForecastRequest {
-        cut: Some(Cut::Brisket),
-        mass_kg: Some(5.5),
-        size_mm: Some([105.0, 250.0, 400.0]),
-        method: Some(Method::Smoke),
-        heat: Some(Heat {
-            pit_c: Some(110.0),
-            wrap: Some(Wrap { material: WrapMaterial::Paper, at_core_c: Some(70.0) }),
-            ..Heat::default()
-        }),
-        members: Some(members),
-        ..Default::default()
-    }
-}
-
-#[divan::bench(name = "12 h in the pit, 1000 members (target 40 ms)")]
-fn pit_ensemble(bencher: Bencher) {
-    bencher.bench(|| forecast(black_box(&brisket(1000))).unwrap());
-}
-
-#[divan::bench(name = "12 h in the pit, one run (target 0.3 ms)")]
-fn pit_one(bencher: Bencher) {
-    bencher.bench(|| forecast(black_box(&brisket(1))).unwrap());
 }
 
 #[divan::bench(name = "pressure, time solved for, 1000 members")]
 fn pressure_ensemble(bencher: Bencher) {
     let request = ForecastRequest { method: Some(Method::Pressure), ..chuck(1000) };
     bencher.bench(|| forecast(black_box(&request)).unwrap());
-}
-
-#[divan::bench(name = "live update, 1000 members, 20 findings (target 40 ms)")]
-fn live_update(bencher: Bencher) {
-    let case = chuck(1000).resolve().unwrap();
-    let findings: Vec<_> = (1..=20)
-        .map(|i| match i % 4 {
-            0 => Evidence::Check { at_s: f64::from(i) * 600.0, found: Check::Firm },
-            _ => Evidence::Reading { at_s: f64::from(i) * 600.0, celsius: f64::min(90.0, f64::from(i) * 9.0) },
-        })
-        .collect();
-    bencher.bench(|| update(black_box(&case), black_box(&findings), Some(9000.0)).unwrap());
 }
 
 #[divan::bench(name = "the same with the look that tells most sought among 28 (target 80 ms)")]
@@ -143,62 +89,10 @@ fn what_if_now(bencher: Bencher) {
     });
 }
 
-#[divan::bench(name = "match, every way (target 80 ms)")]
-fn matching(bencher: Bencher) {
-    let request = MatchRequest { cut: Some(Cut::Shin), ..Default::default() };
-    bencher.bench(|| match_ways(black_box(&request), &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap());
-}
-
 #[divan::bench(name = "match while dragging, 16 members, only the ways (target 50 ms)")]
 fn matching_dragged(bencher: Bencher) {
     let request = MatchRequest { cut: Some(Cut::Shin), members: Some(16), only_ways: Some(true), ..Default::default() };
     bencher.bench(|| match_ways(black_box(&request), &Kitchen::default(), Timestamp::UNIX_EPOCH).unwrap());
-}
-
-#[divan::bench(name = "one dish at the bench, every change (target 10 ms)")]
-fn preparing(bencher: Bencher) {
-    let request = PrepareRequest {
-        cut: Some(Cut::ShortRib),
-        mass_kg: Some(2.4),
-        pieces: Some(8),
-        size_mm: Some([50.0, 60.0, 100.0]),
-        level: Some(Level::Third),
-        ..Default::default()
-    };
-    bencher.bench(|| prepare_request(black_box(&request), &Kitchen::default()).unwrap());
-}
-
-/// Six dishes, each cooked another way, with a side each: some hundred and twenty tasks.
-fn supper(members: u32) -> SheetRequest {
-    let ways = [
-        json!({"cut": "shin", "method": "braise", "heat": {"set_c": 150}}),
-        json!({"cut": "cheek", "method": "braise", "heat": {"set_c": 140}}),
-        json!({"cut": "oxtail", "method": "pressure"}),
-        json!({"cut": "brisket", "method": "smoke", "heat": {"pit_c": 110}}),
-        json!({"cut": "plate_rib", "method": "water_bath"}),
-        json!({"cut": "chuck", "method": "stew"}),
-    ];
-    let dishes: Vec<_> = ways
-        .into_iter()
-        .map(|mut forecast| {
-            forecast["members"] = json!(members);
-            json!({"people": 14, "forecast": forecast, "prepare": {"strings": 2}, "sides": [{"what": "roots", "min": 25}]})
-        })
-        .collect();
-    let request = json!({"serve_at": "2027-02-06T18:30", "now": "2027-02-03T09:00", "kitchen": {"hobs": 6, "hands": 2}, "dishes": dishes});
-    serde_json::from_value(request).unwrap()
-}
-
-#[divan::bench(name = "a meal of six dishes placed, 1 member (target 150 ms)")]
-fn placing(bencher: Bencher) {
-    let request = supper(1);
-    bencher.bench(|| meal_sheet_anywhere(black_box(&request), Timestamp::UNIX_EPOCH).unwrap());
-}
-
-#[divan::bench(name = "the same with its forecasts, 400 members")]
-fn supper_forecast(bencher: Bencher) {
-    let request = supper(400);
-    bencher.bench(|| meal_sheet_anywhere(black_box(&request), Timestamp::UNIX_EPOCH).unwrap());
 }
 
 #[divan::bench(name = "what to buy for a way")]
