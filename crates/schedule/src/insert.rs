@@ -97,7 +97,10 @@ impl Draft<'_> {
                 jobs.push(number);
             }
             self.open[number] = false;
-            for other in net.then(number, forward).filter(|other| self.open[*other]).collect::<Vec<_>>() {
+            for other in net.then(number, forward) {
+                if !self.open[other] {
+                    continue;
+                }
                 self.waits_for[other] -= 1;
                 if self.waits_for[other] == 0 {
                     ready.push((self.turn(other, forward) + i64::from(bias[other]), other));

@@ -129,6 +129,10 @@ impl Taken {
         }
         let uses = &self.uses[kind];
         let overlaps = |used: &&Use| used.span.from < span.to && span.from < used.span.to;
+        // Where there is one for each, whatever it is set to, nothing has to be shared.
+        if uses.iter().filter(overlaps).count() < kinds[kind].count {
+            return None;
+        }
         // It can only be too much where it begins, or where another begins within it.
         let begins = uses.iter().filter(overlaps).map(|used| used.span.from.max(span.from));
         for at in std::iter::once(span.from).chain(begins) {
