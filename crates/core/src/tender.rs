@@ -4,6 +4,7 @@ use ergastic_physics::parameters::Parameters;
 use ergastic_physics::tender::Goal;
 use ergastic_words::{Voice, cook};
 use serde::{Deserialize, Serialize};
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 use crate::cuts::{CutFacts, DryRisk, EatenAs};
@@ -78,8 +79,9 @@ pub fn goal(p: &Parameters, facts: &CutFacts, eaten_as: EatenAs, age: Age, grass
 }
 
 /// What a cook found on testing the meat: the softest word that already fits.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Check {
     /// The fork meets a firm piece: not even slices yet.
     Firm,
@@ -117,14 +119,7 @@ impl Check {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Firm => "firm",
-            Self::Slice => "slice",
-            Self::Fork => "fork",
-            Self::Probe => "probe",
-            Self::Pull => "pull",
-            Self::Spoon => "spoon",
-        }
+        self.into()
     }
 
     /// The tender-hours (at resistance 1) between which this word is the right one.

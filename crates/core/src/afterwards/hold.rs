@@ -3,6 +3,7 @@
 use ergastic_words::{Guide, Mass, Minutes, Span, Voice, afterwards as say};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 use super::meat::Meat;
@@ -12,8 +13,9 @@ use ergastic_physics::tender::rate;
 use ergastic_physics::vessel::WATER_SPECIFIC_HEAT;
 
 /// Where it is held.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum HoldIn {
     /// In the oven, covered, in its liquid.
     Oven,
@@ -70,13 +72,7 @@ impl HoldIn {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Oven => "oven",
-            Self::Flame => "flame",
-            Self::Bath => "bath",
-            Self::Box => "box",
-            Self::KeepWarm => "keep_warm",
-        }
+        self.into()
     }
 
     /// How warm it is there after so many hours with so many kilos in it, °C. Working values, from practice.

@@ -4,6 +4,7 @@ use ergastic_words::{Guide, Mass, Message, Percent, Strength, Voice, Volume, aft
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 use super::meat::Meat;
@@ -23,8 +24,9 @@ const DAY_MIN: f64 = 1440.0;
 const FAT_DAYS: f64 = 30.0;
 
 /// What is left.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Left {
     /// Sauce that was not eaten.
     Sauce,
@@ -61,12 +63,7 @@ pub struct LeftOver {
 impl Left {
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Sauce => "sauce",
-            Self::Broth => "broth",
-            Self::Fat => "fat",
-            Self::Meat => "meat",
-        }
+        self.into()
     }
 
     /// As what it stands in the larder.

@@ -2,14 +2,16 @@
 
 use ergastic_words::{Join, Message, larder as say};
 use serde::{Deserialize, Serialize};
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 use super::larder::Larder;
 use super::later::Addition;
 
 /// What an allergen is called on a label.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Allergen {
     /// Wheat.
     Wheat,
@@ -40,20 +42,7 @@ pub enum Allergen {
 impl Allergen {
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Wheat => "wheat",
-            Self::Barley => "barley",
-            Self::Rye => "rye",
-            Self::Milk => "milk",
-            Self::Egg => "egg",
-            Self::Fish => "fish",
-            Self::Soy => "soy",
-            Self::Celery => "celery",
-            Self::Mustard => "mustard",
-            Self::Sesame => "sesame",
-            Self::Nuts => "nuts",
-            Self::Sulphites => "sulphites",
-        }
+        self.into()
     }
 
     /// As it stands on a label.

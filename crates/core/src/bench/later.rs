@@ -2,11 +2,13 @@
 
 use ergastic_words::{Length, Message, larder as say};
 use serde::{Deserialize, Serialize};
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 /// Something that goes in before the end.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Addition {
     /// Potato.
     Potato,
@@ -101,21 +103,7 @@ impl Addition {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Potato => "potato",
-            Self::Carrot => "carrot",
-            Self::Swede => "swede",
-            Self::Cabbage => "cabbage",
-            Self::Leek => "leek",
-            Self::PearlOnion => "pearl_onion",
-            Self::Mushroom => "mushroom",
-            Self::Peas => "peas",
-            Self::CookedBeans => "cooked_beans",
-            Self::SoakedBeans => "soaked_beans",
-            Self::Dumplings => "dumplings",
-            Self::Prunes => "prunes",
-            Self::SoftHerbs => "soft_herbs",
-        }
+        self.into()
     }
 
     /// Its name in a sentence.

@@ -8,6 +8,7 @@ mod shelf;
 
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 use ergastic_words::{Message, errors, prepare as say};
@@ -150,8 +151,9 @@ impl Wine {
 }
 
 /// Wood in the pit, by how much it says.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Wood {
     /// Alder.
     Alder,
@@ -169,13 +171,7 @@ pub enum Wood {
 impl Wood {
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Alder => "alder",
-            Self::Apple => "apple",
-            Self::Oak => "oak",
-            Self::Beech => "beech",
-            Self::Hickory => "hickory",
-        }
+        self.into()
     }
 
     /// What it is like.

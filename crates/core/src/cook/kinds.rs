@@ -2,6 +2,7 @@
 
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 use crate::tender::Check;
@@ -25,8 +26,9 @@ pub struct Outcome {
 }
 
 /// What a check was made with.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum By {
     /// A fork pushed in and drawn out.
     Fork,
@@ -46,19 +48,14 @@ impl By {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Fork => "fork",
-            Self::Twist => "twist",
-            Self::Probe => "probe",
-            Self::Bone => "bone",
-            Self::Bite => "bite",
-        }
+        self.into()
     }
 }
 
 /// Where a probe's tip is.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum ProbeIn {
     /// In the middle of the meat.
     Meat,
@@ -73,11 +70,6 @@ pub enum ProbeIn {
 impl ProbeIn {
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Meat => "meat",
-            Self::Pot => "pot",
-            Self::Air => "air",
-            Self::Aside => "aside",
-        }
+        self.into()
     }
 }

@@ -4,6 +4,7 @@
 use ergastic_words::{Difference, Message, Span, Temperature, Voice, cook as say};
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 use super::event::Happened;
@@ -56,8 +57,9 @@ pub struct Trace {
 }
 
 /// How far a probe is believed.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Trust {
     /// It reads as its place can be.
     Steady,
@@ -80,16 +82,7 @@ pub enum Trust {
 impl Trust {
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Steady => "steady",
-            Self::Settling => "settling",
-            Self::Silent => "silent",
-            Self::PulledOut => "pulled_out",
-            Self::WrongPlace => "wrong_place",
-            Self::Outside => "outside",
-            Self::Jumped => "jumped",
-            Self::Drifts => "drifts",
-        }
+        self.into()
     }
 
     /// Whether somebody should go and see.

@@ -2,11 +2,13 @@
 
 use ergastic_words::{Message, cuts as say};
 use serde::{Deserialize, Serialize};
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 /// How the meat is eaten: what "done" means.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum EatenAs {
     /// A fork goes in, a slice holds.
     Slice,
@@ -36,12 +38,6 @@ impl EatenAs {
 
     /// Its name in JSON, and the word on the screen.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Slice => "slice",
-            Self::Fork => "fork",
-            Self::Probe => "probe",
-            Self::Pull => "pull",
-            Self::Spoon => "spoon",
-        }
+        self.into()
     }
 }

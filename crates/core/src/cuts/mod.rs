@@ -8,6 +8,7 @@ use ergastic_physics::parameters::Parameters;
 use ergastic_physics::part::Muscle;
 use ergastic_words::{Join, Message, Percent, Voice, cuts as say, errors};
 use serde::{Deserialize, Serialize};
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 use crate::error::{Error, Kind, Result};
@@ -94,8 +95,9 @@ pub fn cubes_in(mass_kg: f64) -> u32 {
 }
 
 /// How fast a cut dries and falls apart once it is tender.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum DryRisk {
     /// Fat and gelatin keep it moist.
     Low,
@@ -108,11 +110,7 @@ pub enum DryRisk {
 impl DryRisk {
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Low => "low",
-            Self::Mid => "mid",
-            Self::High => "high",
-        }
+        self.into()
     }
 }
 

@@ -1,11 +1,13 @@
 //! How the meat is cut up for a way.
 
 use serde::{Deserialize, Serialize};
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 /// How the meat is cut up for a way.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Shape {
     /// As it comes.
     Whole,
@@ -18,10 +20,6 @@ pub enum Shape {
 impl Shape {
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Whole => "whole",
-            Self::Halved => "halved",
-            Self::Cubed => "cubed",
-        }
+        self.into()
     }
 }

@@ -1,6 +1,7 @@
 //! How thick a liquid is, as a spoon tells it: by starch, by gelatin, by the fat beaten into it.
 
 use serde::{Deserialize, Serialize};
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 use super::choices::{Target, Thickener};
@@ -20,8 +21,9 @@ pub(super) const GRAVY: f64 = 2.0;
 pub(super) const STICKS: f64 = 3.0;
 
 /// What a spoon dipped in it shows, from thin to thick.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum OnTheSpoon {
     /// Runs off like water.
     Runs,
@@ -52,13 +54,7 @@ impl OnTheSpoon {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Runs => "runs",
-            Self::Film => "film",
-            Self::Coats => "coats",
-            Self::Clings => "clings",
-            Self::Sticks => "sticks",
-        }
+        self.into()
     }
 }
 

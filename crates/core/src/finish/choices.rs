@@ -2,11 +2,13 @@
 
 use ergastic_words::{Message, finish as say};
 use serde::{Deserialize, Serialize};
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 /// How the fat comes off.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Skim {
     /// Ladled off flat.
     #[default]
@@ -22,8 +24,9 @@ pub enum Skim {
 }
 
 /// How the liquid tastes once skimmed.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Taste {
     /// It wants more taste.
     Weak,
@@ -62,17 +65,7 @@ impl Taste {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Weak => "weak",
-            Self::Right => "right",
-            Self::Salty => "salty",
-            Self::Bitter => "bitter",
-            Self::Sour => "sour",
-            Self::Rich => "rich",
-            Self::Thin => "thin",
-            Self::Sweet => "sweet",
-            Self::Flat => "flat",
-        }
+        self.into()
     }
 
     /// Whether boiling it down makes it only worse.
@@ -100,8 +93,9 @@ pub enum Target {
 pub(super) const THICKENERS: usize = 8;
 
 /// What thickens it.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Thickener {
     /// Cornflour.
     #[default]
@@ -147,13 +141,7 @@ impl Skim {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Ladle => "ladle",
-            Self::Spout => "spout",
-            Self::Bag => "bag",
-            Self::Chill => "chill",
-            Self::None => "none",
-        }
+        self.into()
     }
 
     /// What to do, and why; nothing where the fat stays in.
@@ -232,16 +220,6 @@ impl Thickener {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Cornflour => "cornflour",
-            Self::Arrowroot => "arrowroot",
-            Self::Potato => "potato",
-            Self::Flour => "flour",
-            Self::ButterPaste => "butter_paste",
-            Self::Gelatin => "gelatin",
-            Self::Puree => "puree",
-            Self::Bread => "bread",
-            Self::None => "none",
-        }
+        self.into()
     }
 }

@@ -2,11 +2,13 @@
 
 use serde::{Deserialize, Serialize};
 use statrs::distribution::{ContinuousCDF, Normal};
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 /// How salt tastes.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Seasoned {
     /// Wants salt.
     Flat,
@@ -22,11 +24,7 @@ impl Seasoned {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Flat => "flat",
-            Self::Right => "right",
-            Self::Salty => "salty",
-        }
+        self.into()
     }
 }
 

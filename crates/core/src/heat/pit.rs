@@ -2,11 +2,13 @@
 
 use ergastic_physics::pit::Wrap;
 use serde::{Deserialize, Serialize};
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 /// What meat is wrapped in.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum WrapMaterial {
     /// Unwaxed paper: some steam passes.
     Paper,
@@ -25,9 +27,6 @@ impl WrapMaterial {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Paper => "paper",
-            Self::Foil => "foil",
-        }
+        self.into()
     }
 }

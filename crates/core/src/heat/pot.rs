@@ -5,13 +5,15 @@ use ergastic_physics::vessel::{Cover, Simmer as Held, Vessel as Lump, Wall};
 use ergastic_words::{Message, errors, ways};
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 use crate::error::{Result, Unit, in_range};
 
 /// What the pot is made of.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Default, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Material {
     /// Cast or enamelled iron.
     #[default]
@@ -27,8 +29,9 @@ pub enum Material {
 }
 
 /// How the pot is covered.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Lid {
     /// Tight.
     Tight,
@@ -43,8 +46,9 @@ pub enum Lid {
 }
 
 /// How the hob is set, in words relative to the local boil.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Simmer {
     /// A bubble now and then.
     Lazy,
@@ -70,13 +74,7 @@ impl Material {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Iron => "iron",
-            Self::Steel => "steel",
-            Self::Aluminium => "aluminium",
-            Self::Ceramic => "ceramic",
-            Self::Glass => "glass",
-        }
+        self.into()
     }
 }
 
@@ -94,13 +92,7 @@ impl Lid {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Tight => "tight",
-            Self::Foil => "foil",
-            Self::Loose => "loose",
-            Self::Ajar => "ajar",
-            Self::None => "none",
-        }
+        self.into()
     }
 
     /// How it is said to a cook.
@@ -127,12 +119,7 @@ impl Simmer {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Lazy => "lazy",
-            Self::Gentle => "gentle",
-            Self::Brisk => "brisk",
-            Self::Boil => "boil",
-        }
+        self.into()
     }
 
     /// What it looks like.

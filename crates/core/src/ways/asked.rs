@@ -2,6 +2,7 @@
 
 use serde::{Deserialize, Serialize};
 use serde_with::skip_serializing_none;
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 use super::id::WayId;
@@ -59,8 +60,9 @@ pub struct Mopping {
 }
 
 /// How full the steam of a steam oven is.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Steam {
     /// As much as the air bears.
     Full,
@@ -71,10 +73,7 @@ pub enum Steam {
 impl Steam {
     /// Its name in JSON, and in a sentence's choices.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Full => "full",
-            Self::Half => "half",
-        }
+        self.into()
     }
 
     /// Its vapour over that of saturated air.

@@ -3,6 +3,7 @@
 use ergastic_physics::medium::{SlowCooker, Start as FirstHeat};
 use ergastic_physics::pressure::KEPT_WARM_C;
 use serde::{Deserialize, Serialize};
+use strum::IntoStaticStr;
 use utoipa::ToSchema;
 
 use super::id::WayId;
@@ -75,8 +76,9 @@ macro_rules! methods {
 each_method!(methods!);
 
 /// What a pot stands on or in.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum HeatSource {
     /// In the oven.
     Oven,
@@ -87,8 +89,9 @@ pub enum HeatSource {
 }
 
 /// How pressure is let go.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Release {
     /// It falls by itself.
     Natural,
@@ -97,8 +100,9 @@ pub enum Release {
 }
 
 /// What a slow cooker or pressure pot is set to.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema, IntoStaticStr)]
 #[serde(rename_all = "snake_case")]
+#[strum(serialize_all = "snake_case")]
 pub enum Settings {
     /// The gentler switch.
     Low,
@@ -109,21 +113,14 @@ pub enum Settings {
 impl HeatSource {
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Oven => "oven",
-            Self::Hob => "hob",
-            Self::Coals => "coals",
-        }
+        self.into()
     }
 }
 
 impl Release {
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Natural => "natural",
-            Self::Quick => "quick",
-        }
+        self.into()
     }
 }
 
@@ -138,10 +135,7 @@ impl Settings {
 
     /// Its name in JSON.
     pub fn key(self) -> &'static str {
-        match self {
-            Self::Low => "low",
-            Self::High => "high",
-        }
+        self.into()
     }
 }
 
