@@ -10,6 +10,7 @@ use ergastic_core::cook::CookView;
 use ergastic_store::{State, Store};
 use ergastic_words::{Voice, service as say};
 use jiff::Timestamp;
+use moka::sync::Cache;
 use tokio::sync::Notify;
 use uuid::Uuid;
 
@@ -21,7 +22,7 @@ use crate::error::ApiResult;
 use crate::queue::{Lane, Queue};
 
 /// Views that no longer change with the clock, kept.
-const VIEWS: usize = 64;
+const VIEWS: u64 = 64;
 /// What was found of the disk counts for so long, ms: long enough for all who ask at once.
 const STATE_COUNTS_MS: i64 = 100;
 
@@ -58,7 +59,7 @@ pub struct App {
     pub upkeep: Arc<Notify>,
     /// What several ask for at once.
     pub asked: AskedOnce,
-    settled: Arc<Mutex<HashMap<Uuid, (MadeFrom, CookView)>>>,
+    settled: Cache<Uuid, (MadeFrom, Arc<CookView>)>,
     live: Arc<Mutex<HashMap<Uuid, Live>>>,
     turns: Arc<Mutex<HashMap<Uuid, Arc<tokio::sync::Mutex<()>>>>>,
     heard: Arc<Mutex<HashMap<String, (Instant, Timestamp)>>>,
@@ -84,11 +85,11 @@ impl App {
         Ok(Self {
             store,
             changes: Changes::new(&run),
-            clock,
             desk: Arc::default(),
             upkeep: Arc::default(),
-            asked: AskedOnce::default(),
-            settled: Arc::default(),
+            asked: AskedOnce::new(clock.speed()),
+            clock,
+            settled: Cache::new(VIEWS),
             live: Arc::default(),
             turns: Arc::default(),
             heard: Arc::default(),
@@ -129,17 +130,12 @@ impl App {
 
     /// The view of a cook that no longer changes with the clock, if it was made from the same.
     pub fn settled_view(&self, id: Uuid, made_from: MadeFrom) -> Option<CookView> {
-        let settled = self.settled.lock().unwrap_or_else(PoisonError::into_inner);
-        settled.get(&id).filter(|(known, _)| *known == made_from).map(|(_, view)| view.clone())
+        self.settled.get(&id).filter(|(known, _)| *known == made_from).map(|(_, view)| CookView::clone(&view))
     }
 
     /// Keeps the view of a cook that no longer changes with the clock.
     pub fn keep_settled_view(&self, id: Uuid, made_from: MadeFrom, view: &CookView) {
-        let mut settled = self.settled.lock().unwrap_or_else(PoisonError::into_inner);
-        if settled.len() >= VIEWS {
-            settled.clear();
-        }
-        settled.insert(id, (made_from, view.clone()));
+        self.settled.insert(id, (made_from, Arc::new(view.clone())));
     }
 
     /// The view of a cook at work, if it was made from the same not long ago, and whether it still counts or is only to be shown

@@ -1,14 +1,14 @@
 //! What several ask for in the same moments is worked out once.
 
-use std::collections::HashMap;
 use std::hash::{DefaultHasher, Hash, Hasher};
-use std::sync::{Arc, Mutex, MutexGuard, PoisonError};
-use std::time::{Duration, Instant};
+use std::sync::Arc;
+use std::time::Duration;
 
 use ergastic_core::kitchen::Kitchen;
+use moka::future::Cache;
 use uuid::Uuid;
 
-use crate::error::ApiResult;
+use crate::error::{ApiError, ApiResult};
 
 /// What a view was made from: how much had happened, and in which kitchen.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash)]
@@ -34,49 +34,27 @@ const MIN_COUNTS_S: f64 = 1.0;
 /// Of which cook, what, and made from what.
 type Asked = (Uuid, &'static str, MadeFrom);
 
-/// An answer, once it is there, and since when.
-type Answer = Arc<tokio::sync::Mutex<Option<(Instant, Arc<str>)>>>;
+/// Answers that are kept at the most.
+const ANSWERS: u64 = 256;
 
 /// Answers that are being worked out, or were just now.
-#[derive(Clone, Default)]
-pub struct AskedOnce(Arc<Mutex<HashMap<Asked, Answer>>>);
+#[derive(Clone)]
+pub struct AskedOnce(Cache<Asked, Arc<str>>);
 
 impl AskedOnce {
-    fn answers(&self) -> MutexGuard<'_, HashMap<Asked, Answer>> {
-        self.0.lock().unwrap_or_else(PoisonError::into_inner)
+    /// Where the kitchen's clock runs so many times as fast as the machine's.
+    pub fn new(speed: f64) -> Self {
+        let counts = Duration::from_secs_f64((COUNTS_S / speed).max(MIN_COUNTS_S));
+        Self(Cache::builder().max_capacity(ANSWERS).time_to_live(counts).build())
     }
 
     /// The answer to what is asked: as it was found just now, else worked out by the first who asks while the others wait for it.
-    /// `speed` is how many times as fast as the machine's the kitchen's clock runs.
     ///
     /// # Errors
-    /// What the work says; the next who asks tries again.
-    pub async fn once(
-        &self,
-        asked: Asked,
-        speed: f64,
-        work: impl AsyncFnOnce() -> ApiResult<String>,
-    ) -> ApiResult<Arc<str>> {
-        let counts = Duration::from_secs_f64((COUNTS_S / speed).max(MIN_COUNTS_S));
-        let answer = {
-            let mut answers = self.answers();
-            // Those that nobody waits for and that are too old to count.
-            answers.retain(|_, one| {
-                let old =
-                    one.try_lock().is_ok_and(|one| one.as_ref().is_none_or(|(since, _)| since.elapsed() > counts));
-                !old || Arc::strong_count(one) > 1
-            });
-            answers.entry(asked).or_default().clone()
-        };
-        let mut answer = answer.lock().await;
-        if let Some((since, text)) = answer.as_ref()
-            && since.elapsed() <= counts
-        {
-            return Ok(text.clone());
-        }
-        let text: Arc<str> = work().await?.into();
-        *answer = Some((Instant::now(), text.clone()));
-        Ok(text)
+    /// What the work says to who had it done; the next who asks tries again.
+    pub async fn once(&self, asked: Asked, work: impl AsyncFnOnce() -> ApiResult<String>) -> ApiResult<Arc<str>> {
+        let answer = self.0.try_get_with(asked, async { work().await.map(Into::into) });
+        answer.await.map_err(|error| ApiError::clone(&error))
     }
 }
 
@@ -88,7 +66,7 @@ mod tests {
 
     #[tokio::test(flavor = "multi_thread")]
     async fn what_many_ask_for_at_once_is_worked_out_once_and_what_is_given_up_by_the_next() {
-        let (once, worked) = (AskedOnce::default(), Arc::new(AtomicUsize::new(0)));
+        let (once, worked) = (AskedOnce::new(1.0), Arc::new(AtomicUsize::new(0)));
         let asked = |seq: i64| (Uuid::nil(), "what-if", MadeFrom::new(seq, &Kitchen::default()));
         let ask = |seq: i64, ms: u64| {
             let (once, worked, asked) = (once.clone(), worked.clone(), asked(seq));
@@ -98,7 +76,7 @@ mod tests {
                     tokio::time::sleep(Duration::from_millis(ms)).await;
                     Ok(format!("of {seq}"))
                 };
-                once.once(asked, 1.0, work).await.map(|text| text.to_string())
+                once.once(asked, work).await.map(|text| text.to_string())
             })
         };
         let forty: Vec<_> = (0..40).map(|_| ask(1, 50)).collect();

@@ -28,12 +28,12 @@ pub struct Problem {
 }
 
 /// What a handler can fail with.
-#[derive(Debug)]
+#[derive(Debug, Clone)]
 pub enum ApiError {
     /// Something given can't be used.
     Input(ergastic_core::Error),
     /// The store.
-    Store(ergastic_store::Error),
+    Store(Arc<ergastic_store::Error>),
     /// Refused with a status and a reason.
     Refused(StatusCode, Message),
     /// Not now: too much is asked for at once.
@@ -52,7 +52,7 @@ impl From<ergastic_core::Error> for ApiError {
 
 impl From<ergastic_store::Error> for ApiError {
     fn from(error: ergastic_store::Error) -> Self {
-        Self::Store(error)
+        Self::Store(Arc::new(error))
     }
 }
 
@@ -78,7 +78,7 @@ impl ApiError {
             Self::Later(_) => StatusCode::SERVICE_UNAVAILABLE,
             Self::Wait(..) => StatusCode::TOO_MANY_REQUESTS,
             Self::Refused(status, _) => *status,
-            Self::Store(error) => match error {
+            Self::Store(error) => match &**error {
                 Store::NotFound { .. } => StatusCode::NOT_FOUND,
                 Store::Conflict { .. } | Store::Moved | Store::Importing => StatusCode::CONFLICT,
                 Store::OverDamaged(_)
@@ -136,9 +136,12 @@ impl ApiError {
     fn field(&self) -> Option<String> {
         match self {
             Self::Input(error) => Some(error.named().to_owned()),
-            Self::Store(ergastic_store::Error::ProbesFull { .. }) => Some("probe".to_owned()),
-            Self::Store(ergastic_store::Error::OverDamaged(_)) => Some("over_damaged".to_owned()),
-            Self::Store(ergastic_store::Error::Elsewhere { index, .. }) => Some(format!("[{index}].id")),
+            Self::Store(error) => match &**error {
+                ergastic_store::Error::ProbesFull { .. } => Some("probe".to_owned()),
+                ergastic_store::Error::OverDamaged(_) => Some("over_damaged".to_owned()),
+                ergastic_store::Error::Elsewhere { index, .. } => Some(format!("[{index}].id")),
+                _ => None,
+            },
             _ => None,
         }
     }

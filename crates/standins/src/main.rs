@@ -15,7 +15,7 @@ use clap::Parser;
 use jiff::{SignedDuration, Timestamp};
 
 use crate::scene::{Probe, Scene, Simulated};
-use crate::wire::{Kitchen, Reading, trusting};
+use crate::wire::{Kitchen, Reading};
 
 /// What came before now is sent as a reading in so many s.
 const PAST_EVERY_S: f64 = 60.0;
@@ -102,8 +102,7 @@ fn main() -> anyhow::Result<()> {
         .with_context(|| format!("{} can't be read", arguments.scene.display()))?;
     let scene: Scene = serde_json::from_str(&text).with_context(|| format!("{}", arguments.scene.display()))?;
     let cooks = scene.simulate()?;
-    let tls = arguments.authority.as_deref().map(trusting).transpose()?;
-    let kitchen = Kitchen { to: arguments.to.clone(), key: arguments.key.clone(), tls };
+    let kitchen = Kitchen::at(&arguments.to, arguments.key.clone(), arguments.authority.as_deref())?;
     let mut clock = Clock { shown: Timestamp::now(), since: Instant::now(), speed: arguments.speed };
     while !kitchen.is_there() {
         ensure!(!arguments.once, "{} does not answer", arguments.to);

@@ -1,18 +1,15 @@
 //! The open interface of probes: all that a small device needs to speak. On the kitchen's own machine over a plain connection, from
 //! elsewhere over TLS that trusts the kitchen's own authority, with a key.
 
-use std::io::{ErrorKind, Read, Write};
-use std::net::TcpStream;
 use std::path::Path;
-use std::sync::Arc;
 use std::time::Duration;
 
 use anyhow::{Context, ensure};
 use jiff::Timestamp;
-use rustls::pki_types::pem::PemObject;
-use rustls::pki_types::{CertificateDer, ServerName};
-use rustls::{ClientConfig, ClientConnection, RootCertStore, StreamOwned};
 use serde_json::{Value, json};
+use ureq::http::Response;
+use ureq::tls::{Certificate, RootCerts, TlsConfig};
+use ureq::{Agent, Body, RequestBuilder};
 use uuid::Uuid;
 
 /// An answer that is not there by then is not waited for.
@@ -29,42 +26,20 @@ pub struct Reading {
     pub celsius: f64,
 }
 
-/// Where readings go.
-pub struct Kitchen {
-    /// As host:port.
-    pub to: String,
-    /// What is sent as `Authorization`, from beyond its own machine.
-    pub key: Option<String>,
-    /// How TLS is spoken, where it is.
-    pub tls: Option<Arc<ClientConfig>>,
-}
-
-/// A connection of either kind.
-trait Line: Read + Write {}
-impl<T: Read + Write> Line for T {}
-
-/// TLS that trusts the kitchen's authority, from its certificate's file.
-///
-/// # Errors
-/// When the file holds none.
-pub fn trusting(authority: &Path) -> anyhow::Result<Arc<ClientConfig>> {
-    let told = || format!("{} holds no certificate", authority.display());
-    let mut roots = RootCertStore::empty();
-    roots.add(CertificateDer::from_pem_file(authority).with_context(told)?)?;
-    let provider = Arc::new(rustls::crypto::ring::default_provider());
-    let config = ClientConfig::builder_with_provider(provider).with_safe_default_protocol_versions()?;
-    Ok(Arc::new(config.with_root_certificates(roots).with_no_client_auth()))
-}
-
 /// What the kitchen's clock shows and how fast it runs, where an answer tells it.
 pub type Told = Option<(Timestamp, f64)>;
 
-fn told(head: &str) -> Told {
-    let line = head.lines().find_map(|line| {
-        let (name, value) = line.split_once(':')?;
-        name.eq_ignore_ascii_case("kitchen-clock").then_some(value.trim())
-    })?;
-    let (ms, speed) = line.split_once(' ')?;
+/// Where readings go.
+pub struct Kitchen {
+    agent: Agent,
+    /// Scheme, host and port.
+    base: String,
+    /// What is shown as `Authorization`, from beyond its own machine.
+    key: Option<String>,
+}
+
+fn told(answer: &Response<Body>) -> Told {
+    let (ms, speed) = answer.headers().get("kitchen-clock")?.to_str().ok()?.split_once(' ')?;
     Some((Timestamp::from_millisecond(ms.parse().ok()?).ok()?, speed.parse().ok()?))
 }
 
@@ -75,78 +50,97 @@ fn escaped(name: &str) -> String {
 }
 
 impl Kitchen {
+    /// The kitchen at a host and port; with its authority's certificate in a file, over TLS.
+    ///
+    /// # Errors
+    /// When the file holds no certificate.
+    pub fn at(to: &str, key: Option<String>, authority: Option<&Path>) -> anyhow::Result<Self> {
+        let config = Agent::config_builder().timeout_global(Some(ANSWER)).proxy(None).http_status_as_error(false);
+        let Some(authority) = authority else {
+            return Ok(Self { agent: config.build().into(), base: format!("http://{to}"), key });
+        };
+        let holds_none = || format!("{} holds no certificate", authority.display());
+        let certificate = Certificate::from_pem(&std::fs::read(authority)?).with_context(holds_none)?;
+        let tls = TlsConfig::builder().root_certs(RootCerts::new_with_certs(&[certificate])).build();
+        Ok(Self { agent: config.tls_config(tls).build().into(), base: format!("https://{to}"), key })
+    }
+
     /// Whether anybody answers.
     pub fn is_there(&self) -> bool {
-        TcpStream::connect(&self.to).is_ok()
+        self.agent.get(format!("{}/api/health", self.base)).call().is_ok()
     }
 
-    fn line(&self) -> anyhow::Result<Box<dyn Line>> {
-        let connection = TcpStream::connect(&self.to).with_context(|| format!("{} does not answer", self.to))?;
-        connection.set_read_timeout(Some(ANSWER))?;
-        let Some(tls) = &self.tls else { return Ok(Box::new(connection)) };
-        let host = self.to.rsplit_once(':').map_or(self.to.as_str(), |(host, _)| host);
-        let name = ServerName::try_from(host.trim_matches(['[', ']']).to_owned())?;
-        Ok(Box::new(StreamOwned::new(ClientConnection::new(tls.clone(), name)?, connection)))
+    fn readings_of(&self, probe: &str) -> String {
+        format!("{}/api/probes/{}/readings", self.base, escaped(probe))
     }
 
-    /// The line of a request's head that shows the key.
-    fn shown_key(&self) -> String {
-        self.key.as_ref().map_or_else(String::new, |key| format!("Authorization: Bearer {key}\r\n"))
-    }
-
-    fn ask(&self, request: &str) -> anyhow::Result<(String, Told)> {
-        let mut connection = self.line()?;
-        connection.write_all(request.as_bytes())?;
-        let mut answer = Vec::new();
-        match connection.read_to_end(&mut answer) {
-            // A line over TLS that is closed without a word: the answer says itself how long it is.
-            Err(error) if error.kind() == ErrorKind::UnexpectedEof => {}
-            read => {
-                read?;
-            }
+    /// With the key, where there is one.
+    fn keyed<B>(&self, request: RequestBuilder<B>) -> RequestBuilder<B> {
+        match &self.key {
+            Some(key) => request.header("authorization", format!("Bearer {key}")),
+            None => request,
         }
-        let answer = String::from_utf8_lossy(&answer);
-        let (head, body) = answer.split_once("\r\n\r\n").unwrap_or((answer.as_ref(), ""));
-        let status = head.lines().next().unwrap_or_default();
-        ensure!(status.contains(" 200 "), "Ergastic answered {status}: {body}");
-        Ok((body.to_owned(), told(head)))
+    }
+
+    /// The body of what was answered well, and the kitchen's clock.
+    fn read(&self, mut answer: Response<Body>) -> anyhow::Result<(String, Told)> {
+        let (status, clock) = (answer.status(), told(&answer));
+        let body = answer.body_mut().read_to_string()?;
+        ensure!(status.is_success(), "Ergastic answered {status}: {body}");
+        Ok((body, clock))
     }
 
     /// Sends readings, each with an id made of probe and time: sent again they change nothing.
+    ///
+    /// # Errors
+    /// When nobody answers, or they are refused.
     pub fn send(&self, probe: &str, readings: &[Reading]) -> anyhow::Result<Told> {
         let mut last = None;
         for some in readings.chunks(AT_ONCE) {
-            let rows: Vec<Value> = some
-                .iter()
-                .map(|Reading { at, celsius }| {
-                    let id = Uuid::new_v5(&Uuid::NAMESPACE_OID, format!("{probe} {at}").as_bytes());
-                    json!({"id": id, "at": at, "celsius": celsius})
-                })
-                .collect();
-            let (to, body) = (&self.to, Value::Array(rows).to_string());
-            let request = format!(
-                "POST /api/probes/{}/readings HTTP/1.1\r\nHost: {to}\r\nContent-Type: application/json\r\n\
-                 Content-Length: {}\r\n{}Connection: close\r\n\r\n{body}",
-                escaped(probe),
-                body.len(),
-                self.shown_key()
-            );
-            last = self.ask(&request)?.1;
+            let row = |Reading { at, celsius }: &Reading| {
+                let id = Uuid::new_v5(&Uuid::NAMESPACE_OID, format!("{probe} {at}").as_bytes());
+                json!({"id": id, "at": at, "celsius": celsius})
+            };
+            let rows = Value::Array(some.iter().map(row).collect());
+            let request =
+                self.keyed(self.agent.post(self.readings_of(probe))).header("content-type", "application/json");
+            let answer = request.send(rows.to_string()).with_context(|| format!("{} does not answer", self.base))?;
+            last = self.read(answer)?.1;
         }
         Ok(last)
     }
 
     /// When a probe's readings begin, where it has sent any since an instant: a hub that was restarted goes on from there.
+    ///
+    /// # Errors
+    /// When nobody answers.
     pub fn first_reading(&self, probe: &str, since: Timestamp) -> anyhow::Result<(Option<Timestamp>, Told)> {
-        let to = &self.to;
-        let request = format!(
-            "GET /api/probes/{}/readings?from={since} HTTP/1.1\r\nHost: {to}\r\nAccept: text/csv\r\n{}Connection: close\r\n\r\n",
-            escaped(probe),
-            self.shown_key()
-        );
-        let (body, told) = self.ask(&request)?;
-        // The body may come in pieces, each with its length before it: the first row is the first line with a comma and a digit.
-        let first = body.lines().filter_map(|line| line.split_once(',')).find_map(|(at, _)| at.parse().ok());
-        Ok((first, told))
+        let request = self.keyed(self.agent.get(self.readings_of(probe))).header("accept", "text/csv");
+        let answer = request.query("from", since.to_string()).call()?;
+        let (body, told) = self.read(answer)?;
+        // The first row after the heads of the columns.
+        Ok((body.lines().nth(1).and_then(|row| row.split_once(',')?.0.parse().ok()), told))
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn a_name_may_hold_anything() {
+        assert_eq!(escaped("stove-1"), "stove-1");
+        assert_eq!(escaped("öven 2/3"), "%C3%B6ven%202%2F3");
+    }
+
+    #[test]
+    fn nobody_there_is_said_and_no_certificate_too() {
+        let kitchen = Kitchen::at("127.0.0.1:9", None, None).unwrap();
+        assert!(!kitchen.is_there());
+        let reading = Reading { at: Timestamp::UNIX_EPOCH, celsius: 60.0 };
+        assert!(kitchen.send("stove", &[reading]).unwrap_err().to_string().contains("does not answer"));
+        let no_certificate = Path::new(env!("CARGO_MANIFEST_DIR")).join("Cargo.toml");
+        let error = Kitchen::at("127.0.0.1:9", None, Some(&no_certificate)).err().unwrap();
+        assert!(error.to_string().contains("holds no certificate"), "{error}");
     }
 }

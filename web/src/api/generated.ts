@@ -2564,8 +2564,7 @@ export interface components {
         /**
          * @description What the computation needs to know of a cut. Percentages are of the raw mass.
          *
-         *     Resistances are fitted (`./dev fit`), but those of blade, point, sirloin and stewing mix, which no row of practice has; the
-         *     rest are working values: published composition of beef cuts scatters more widely than the rows differ.
+         *     Toughness is a parameter; the rest are working values: published composition of beef cuts scatters more widely than the rows differ.
          */
         CutFacts: {
             /** @description Middle and longest side of a piece over its thickness. */

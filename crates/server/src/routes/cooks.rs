@@ -133,7 +133,7 @@ async fn beside<T: Serialize + Send + 'static>(
 ) -> ApiResult<Response> {
     let (cook, kitchen) = (app.store.cook(id).await?, app.store.kitchen().await?);
     let asked = (id, what, MadeFrom::new(cook.seq, &kitchen));
-    let answer = app.asked.once(asked, app.clock.speed(), async || {
+    let answer = app.asked.once(asked, async || {
         let now = app.clock.now();
         let traces = traces(&app.store, &cook, now).await?;
         let found = computed(app, Lane::Bench, &cook, &kitchen, traces, now, works).await?;
