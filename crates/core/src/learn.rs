@@ -8,7 +8,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::cuts::RESISTANCE_LN_SIGMA;
-use crate::forecast::{Belief, Case, Known, Update};
+use crate::forecast::{Belief, Known, ResolvedDish, Update};
 use crate::ways::{Set, Unknown};
 use ergastic_physics::units::round_to;
 
@@ -29,7 +29,7 @@ pub struct Learned {
 }
 
 /// What an update has taught, given what was believed before it.
-pub fn learned(case: &Case, update: &Update) -> Learned {
+pub fn learned(case: &ResolvedDish, update: &Update) -> Learned {
     let weights = &update.ensemble.weights;
     let members = &update.drawn.members;
     let posterior = |of: &dyn Fn(usize) -> f64| {
@@ -104,7 +104,7 @@ fn teaches(after: &Belief, before: &Belief) -> bool {
 }
 
 /// How tough this butcher's meat is: an animal says a little of the next one.
-fn butcher(case: &Case, animal: &Belief, words: &mut Vec<Message>) -> Option<Belief> {
+fn butcher(case: &ResolvedDish, animal: &Belief, words: &mut Vec<Message>) -> Option<Belief> {
     let spread = case.main().facts.toughness_ln_sigma.max(RESISTANCE_LN_SIGMA);
     let before = case.known.toughness_ln.unwrap_or(Belief { mean: 0.0, sigma: spread });
     if !teaches(animal, &before) {

@@ -5,7 +5,7 @@ use ergastic_cancel::Cancel;
 use std::io::Read;
 
 use ergastic_core::meal::{MealSheet, SheetRequest, meal_sheet_anywhere};
-use ergastic_schedule::{Broken, Job, Place, Problem, broken, solve};
+use ergastic_schedule::{Broken, Job, Problem, Slot, broken, solve};
 use jiff::Timestamp;
 use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
@@ -120,9 +120,9 @@ fn morning(seed: u64, salted: bool) -> MealSheet {
 /// What a minute of every wait of a dish costs, all at once and each at its dearest.
 fn a_minute_of_every_wait(problem: &Problem, group: usize) -> f64 {
     let of_job = |job: &Job| match &job.place {
-        Place::ServeAt { price, beyond, .. } => price.max(*beyond),
-        Place::Near { price, .. } => *price,
-        Place::Before(gaps) => gaps.iter().map(|gap| gap.under.max(gap.over).max(gap.beyond)).sum(),
+        Slot::ServeAt { price, beyond, .. } => price.max(*beyond),
+        Slot::Near { price, .. } => *price,
+        Slot::Before(gaps) => gaps.iter().map(|gap| gap.under.max(gap.over).max(gap.beyond)).sum(),
     };
     let minutes: f64 = problem.jobs.iter().filter(|job| job.group == Some(group)).map(of_job).sum();
     let watched = problem.bookings.iter().filter(|booking| problem.jobs[booking.to.job].group == Some(group));

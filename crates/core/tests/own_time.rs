@@ -3,7 +3,7 @@
 use ergastic_core::clock::minutes_between;
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
-use ergastic_core::sheet::{TaskKind, Worked, work_back};
+use ergastic_core::sheet::{Settled, TaskKind, work_back};
 
 /// A plan of chuck for four, eaten pulled, with a way of one's own.
 fn chuck_for(forecast: serde_json::Value, serve_at: &str) -> Plan {
@@ -55,7 +55,7 @@ fn a_pressure_pot_says_what_to_set_and_what_comes_before_and_after() {
         "method": "pressure", "eaten_as": "pull", "heat": {"level": "high"}, "liquid_l": 0.6});
     let set = |certainty: f64| {
         let plan = Plan { certainty: Some(certainty), ..chuck_for(meat.clone(), "2027-02-06T18:30:00Z") };
-        let worked = Worked::new(&plan, &Kitchen::default(), &[], None).unwrap();
+        let worked = Settled::new(&plan, &Kitchen::default(), &[], None).unwrap();
         let half = worked.forecast.at_pressure_min.unwrap().p50.unwrap();
         (worked.forecast.pressure.unwrap(), half)
     };

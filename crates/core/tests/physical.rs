@@ -3,7 +3,7 @@
 
 use ergastic_core::cuts::Cut;
 use ergastic_core::error::Kind;
-use ergastic_core::forecast::{Case, CurvePoint, Forecast, ForecastRequest, Quantiles, describe, forecast};
+use ergastic_core::forecast::{CurvePoint, Forecast, ForecastRequest, Quantiles, ResolvedDish, describe, forecast};
 use ergastic_core::kitchen::Kitchen;
 use ergastic_core::plan::Plan;
 use ergastic_core::ways::pressure::Pressure;
@@ -119,7 +119,7 @@ fn request() -> impl Strategy<Value = ForecastRequest> {
 }
 
 /// What the heat can bring anything to, °C.
-fn hottest_c(case: &Case) -> f64 {
+fn hottest_c(case: &ResolvedDish) -> f64 {
     let of = |medium: Medium| match medium {
         Medium::Pit { pit, .. } => pit.set_c,
         Medium::Fat { fat_c } => fat_c,
@@ -163,7 +163,7 @@ fn figures(point: &CurvePoint) -> [f64; 11] {
 }
 
 /// Runs a request that can be cooked; what can't be is refused for a reason that is one of a cook's.
-fn cooked(request: &ForecastRequest) -> Result<Option<(Case, Forecast)>, TestCaseError> {
+fn cooked(request: &ForecastRequest) -> Result<Option<(ResolvedDish, Forecast)>, TestCaseError> {
     match request.resolve() {
         Ok(case) => Ok(Some((case, forecast(request).unwrap()))),
         Err(error) => {

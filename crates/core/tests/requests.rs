@@ -1,7 +1,7 @@
 //! What a request says wins; what it leaves out is filled in and said; what can't be is refused by name.
 
 use ergastic_core::cuts::{Cut, EatenAs};
-use ergastic_core::forecast::{Case, Forecast, ForecastRequest, Heat, forecast};
+use ergastic_core::forecast::{Forecast, ForecastRequest, Heat, ResolvedDish, forecast};
 use ergastic_core::heat::pot::{Lid, Simmer, Vessel};
 use ergastic_core::tender::Age;
 use ergastic_core::ways::hob::Hob;
@@ -11,7 +11,7 @@ fn braise(cut: Cut) -> ForecastRequest {
     ForecastRequest { cut: Some(cut), method: Some(Method::Braise), ..Default::default() }
 }
 
-fn resolve(request: &ForecastRequest) -> Case {
+fn resolve(request: &ForecastRequest) -> ResolvedDish {
     request.resolve().unwrap()
 }
 

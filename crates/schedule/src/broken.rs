@@ -1,7 +1,7 @@
 //! What a placing does not keep.
 
 use super::placed::Placed;
-use super::problem::{Edge, HANDS, Minute, OTHERS, Place, Problem, Span};
+use super::problem::{Edge, HANDS, Minute, OTHERS, Problem, Slot, Span};
 use super::taken::{Use, needed};
 
 /// What must not be left alone may be for so long, min.
@@ -100,7 +100,7 @@ pub fn broken(problem: &Problem, jobs: &[Placed], late: Minute) -> Vec<Broken> {
             }
         }
         match &job.place {
-            Place::Before(gaps) => {
+            Slot::Before(gaps) => {
                 for gap in gaps {
                     let Some(then) = at(gap.then) else { continue };
                     let wait = then - from - gap.at;
@@ -113,13 +113,13 @@ pub fn broken(problem: &Problem, jobs: &[Placed], late: Minute) -> Vec<Broken> {
                     }
                 }
             }
-            Place::Near { to, earlier, later, .. } => {
+            Slot::Near { to, earlier, later, .. } => {
                 let off = at(*to).map_or(0, |wanted| (wanted - earlier - from).max(from - wanted - later));
                 if off > 0 {
                     found.push(Broken::OffItsTime { job: number, minutes: off });
                 }
             }
-            Place::ServeAt { most, .. } => {
+            Slot::ServeAt { most, .. } => {
                 let early = late - from - job.len;
                 if early > *most {
                     found.push(Broken::EarlyForServing { job: number, minutes: early });
@@ -182,7 +182,7 @@ mod tests {
     use crate::testing::{before, booked, job, kitchen, plates, span};
 
     fn anywhere(len: Minute) -> Job {
-        job(0, len, Place::Before(Vec::new()))
+        job(0, len, Slot::Before(Vec::new()))
     }
 
     #[test]
@@ -199,7 +199,7 @@ mod tests {
         assert!(named(-310, -10, 0).contains(&Broken::NobodyThere { job: 1, when: span(-310, -290) }));
         assert!(named(-505, -10, 0).contains(&Broken::Past { job: 1 }));
         let mut short = problem.clone();
-        if let Place::Before(gaps) = &mut short.jobs[1].place {
+        if let Slot::Before(gaps) = &mut short.jobs[1].place {
             gaps[0].least = 0;
         }
         let cut = broken(&short, &[Placed::At(-10), Placed::At(-50)], 0);
@@ -208,7 +208,7 @@ mod tests {
 
     #[test]
     fn what_belongs_near_a_moment_is_off_it_beyond_what_is_borne() {
-        let near = Place::Near { to: Edge { job: 0, at: 5 }, earlier: 10, later: 20, price: 1.0 };
+        let near = Slot::Near { to: Edge { job: 0, at: 5 }, earlier: 10, later: 20, price: 1.0 };
         let problem = kitchen(vec![anywhere(10), Job { takes: Vec::new(), ..job(0, 5, near) }]);
         let off = |at: Minute| broken(&problem, &[Placed::At(-100), Placed::At(at)], 0);
         assert_eq!((off(-105), off(-75)), (vec![], vec![]));

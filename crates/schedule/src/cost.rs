@@ -1,7 +1,7 @@
 //! What a placing costs.
 
 use super::placed::Placed;
-use super::problem::{Edge, Give, Job, Minute, Place, Problem, Span};
+use super::problem::{Edge, Give, Job, Minute, Problem, Slot, Span};
 
 /// Whether any of a job falls into a night.
 pub(super) fn in_a_night(problem: &Problem, job: &Job, start: Minute) -> bool {
@@ -21,14 +21,14 @@ pub(super) fn cost(problem: &Problem, jobs: &[Placed], late: Minute) -> f64 {
         let Some(start) = placed.start() else { continue };
         sum += job.by_day.filter(|_| in_a_night(problem, job, start)).unwrap_or(0.0);
         match &job.place {
-            Place::ServeAt { price, most, beyond } => {
+            Slot::ServeAt { price, most, beyond } => {
                 let early = (late - start - job.len).max(0);
                 sum += price * f64::from(early.min(*most)) + beyond * f64::from((early - most).max(0));
             }
-            Place::Near { to, price, .. } => {
+            Slot::Near { to, price, .. } => {
                 sum += at(*to).map_or(0.0, |wanted| price * f64::from((start - wanted).abs()));
             }
-            Place::Before(gaps) => {
+            Slot::Before(gaps) => {
                 for gap in gaps {
                     let Some(then) = at(gap.then) else { continue };
                     sum += gap.price(then - placed.moment(gap.at).unwrap_or(start));
@@ -67,11 +67,11 @@ mod tests {
 
     #[test]
     fn what_is_squeezed_left_out_put_into_the_night_or_left_alone_costs_its_own_price() {
-        let mut squeezed = job(0, 15, Place::Before(Vec::new()));
+        let mut squeezed = job(0, 15, Slot::Before(Vec::new()));
         squeezed.give = Give::Squeezed(3.0);
         let mut dropped = squeezed.clone();
         dropped.give = Give::Dropped(5.0);
-        let mut by_day = job(0, 15, Place::Before(Vec::new()));
+        let mut by_day = job(0, 15, Slot::Before(Vec::new()));
         by_day.by_day = Some(11.0);
         let mut problem = kitchen(vec![squeezed, dropped, by_day]);
         problem.nights = vec![span(-600, -200)];
@@ -81,7 +81,7 @@ mod tests {
         assert_eq!(cost(&problem, &at_night, 0), 19.0);
         assert!(in_a_night(&problem, &problem.jobs[2], -210) && !in_a_night(&problem, &problem.jobs[2], -200));
 
-        let mut watched = kitchen(vec![job(0, 10, Place::Before(Vec::new())), plates(10)]);
+        let mut watched = kitchen(vec![job(0, 10, Slot::Before(Vec::new())), plates(10)]);
         let (from, to) = (Edge { job: 0, at: 10 }, Edge { job: 1, at: 0 });
         watched.bookings = vec![Booking { watched: Some(2.0), ..booked(1, 150, from, to) }];
         watched.shut = vec![span(-300, -250)];

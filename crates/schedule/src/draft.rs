@@ -3,7 +3,7 @@
 use super::cost::in_a_night;
 use super::net::{FURTHEST, Net};
 use super::placed::Placed;
-use super::problem::{Edge, Give, Job, Minute, Place, Span};
+use super::problem::{Edge, Give, Job, Minute, Slot, Span};
 use super::taken::{Taken, Use};
 
 /// How a place is looked for.
@@ -101,7 +101,7 @@ impl<'a> Draft<'a> {
     pub fn low(&self, number: usize) -> Minute {
         let job = self.job(number);
         let mut low = self.net.earliest[number].max(self.net.after_pins[number]);
-        if let Place::Near { to, earlier, .. } = &job.place {
+        if let Slot::Near { to, earlier, .. } = &job.place {
             return low.max(self.at(*to).map_or(low, |wanted| wanted - earlier));
         }
         for (before, gap) in &self.net.before[number] {
@@ -120,9 +120,9 @@ impl<'a> Draft<'a> {
         let job = self.job(number);
         let last = self.late.saturating_sub(self.net.tail[number]).min(self.net.before_pins[number]);
         match &job.place {
-            Place::ServeAt { .. } => last,
-            Place::Near { to, later, .. } => self.at(*to).map_or(last, |wanted| wanted + later),
-            Place::Before(gaps) => {
+            Slot::ServeAt { .. } => last,
+            Slot::Near { to, later, .. } => self.at(*to).map_or(last, |wanted| wanted + later),
+            Slot::Before(gaps) => {
                 let ends = gaps.iter().filter_map(|gap| {
                     let then = match self.placed[gap.then.job] {
                         Some(placed) => placed.moment(gap.then.at)?,
@@ -144,7 +144,7 @@ impl<'a> Draft<'a> {
     /// About where a job would lie that has no place.
     pub fn would_lie(&self, number: usize) -> Minute {
         match &self.job(number).place {
-            Place::Near { to, .. } => self.at(*to).unwrap_or(self.late),
+            Slot::Near { to, .. } => self.at(*to).unwrap_or(self.late),
             _ => self.high(number).max(self.low(number)),
         }
     }
@@ -154,14 +154,14 @@ impl<'a> Draft<'a> {
         let (job, problem) = (self.job(number), self.net.problem);
         let mut sum = job.by_day.filter(|_| in_a_night(problem, job, start)).unwrap_or(0.0);
         match &job.place {
-            Place::ServeAt { price, most, beyond } => {
+            Slot::ServeAt { price, most, beyond } => {
                 let early = (self.late - start - job.len).max(0);
                 sum += price * f64::from(early.min(*most)) + beyond * f64::from((early - most).max(0));
             }
-            Place::Near { to, price, .. } => {
+            Slot::Near { to, price, .. } => {
                 sum += self.at(*to).map_or(0.0, |wanted| price * f64::from((start - wanted).abs()));
             }
-            Place::Before(gaps) => {
+            Slot::Before(gaps) => {
                 for gap in gaps {
                     sum += self.at(gap.then).map_or(0.0, |then| gap.price(then - start - gap.at));
                 }
@@ -198,9 +198,9 @@ impl<'a> Draft<'a> {
             }
         };
         match &job.place {
-            Place::ServeAt { most, .. } => look(self.late - job.len - most),
-            Place::Near { to, .. } => look(self.at(*to).unwrap_or(high)),
-            Place::Before(gaps) => {
+            Slot::ServeAt { most, .. } => look(self.late - job.len - most),
+            Slot::Near { to, .. } => look(self.at(*to).unwrap_or(high)),
+            Slot::Before(gaps) => {
                 for gap in gaps {
                     let Some(then) = self.at(gap.then) else { continue };
                     look(then - gap.at - gap.ideal);

@@ -6,7 +6,7 @@ use rand_chacha::ChaCha8Rng;
 use super::cost::cost;
 use super::draft::{Draft, Wish};
 use super::placed::Placed;
-use super::problem::{Give, Minute, Place};
+use super::problem::{Give, Minute, Slot};
 use super::ruin::{chain, ruin};
 use super::stands::{Best, Search, turns};
 
@@ -43,7 +43,7 @@ fn move_together(
         order.reverse();
     }
     // What belongs near others comes after them.
-    order.sort_by_key(|(_, number)| matches!(draft.net.problem.jobs[*number].place, Place::Near { .. }));
+    order.sort_by_key(|(_, number)| matches!(draft.net.problem.jobs[*number].place, Slot::Near { .. }));
     for (start, number) in order {
         if draft.insert_at(number, start + by) {
             homeless.retain(|other| *other != number);

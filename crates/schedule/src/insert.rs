@@ -3,7 +3,7 @@
 use super::draft::{Draft, Wish};
 use super::net::FURTHEST;
 use super::placed::Placed;
-use super::problem::{Give, Minute, Place};
+use super::problem::{Give, Minute, Slot};
 /// What finds no place is looked for so far from where it belongs, min.
 const FORCED_BACK: Minute = 120;
 /// What can be left out is placed when all else is.
@@ -12,7 +12,7 @@ const LAST: i64 = -1_000_000;
 impl Draft<'_> {
     /// Whether what a job belongs near has no place yet.
     fn is_without_its_anchor(&self, number: usize) -> bool {
-        matches!(&self.job(number).place, Place::Near { to, .. } if self.placed[to.job].is_none())
+        matches!(&self.job(number).place, Slot::Near { to, .. } if self.placed[to.job].is_none())
     }
 
     /// Puts a job at a start, if it can lie there; whether it could.
@@ -61,13 +61,13 @@ impl Draft<'_> {
 
     /// Where a job lies that takes no time: right before what follows.
     fn squeezed(&self, number: usize) -> Minute {
-        let Place::Before(gaps) = &self.job(number).place else { return self.high(number) };
+        let Slot::Before(gaps) = &self.job(number).place else { return self.high(number) };
         let then = gaps.iter().filter_map(|gap| Some(self.at(gap.then)?.saturating_sub(gap.least))).min();
         then.unwrap_or(self.late)
     }
 
     fn placed_cost(&self, number: usize, placed: Placed) -> f64 {
-        let Place::Before(gaps) = &self.job(number).place else { return 0.0 };
+        let Slot::Before(gaps) = &self.job(number).place else { return 0.0 };
         let own = gaps.iter().filter_map(|gap| Some(gap.price(self.at(gap.then)? - placed.moment(gap.at)?)));
         own.sum()
     }
@@ -115,7 +115,7 @@ impl Draft<'_> {
         let job = self.job(number);
         let optional = if matches!(job.give, Give::Dropped(_)) { LAST } else { 0 };
         let turn = match (&job.place, forward) {
-            (Place::Near { to, .. }, _) => {
+            (Slot::Near { to, .. }, _) => {
                 let wanted = self.at(*to).unwrap_or(self.late);
                 if forward { -wanted } else { wanted + job.len }
             }
@@ -140,7 +140,7 @@ impl Draft<'_> {
             self.free(number, after_pins, after_pins + FORCED_BACK, true).unwrap_or(after_pins)
         } else {
             let wanted = match &job.place {
-                Place::Near { to, .. } => self.at(*to).unwrap_or(high).max(self.net.problem.now),
+                Slot::Near { to, .. } => self.at(*to).unwrap_or(high).max(self.net.problem.now),
                 _ => high.max(low),
             };
             let back = self.free(number, wanted, (wanted - FORCED_BACK).max(self.net.problem.now), false);

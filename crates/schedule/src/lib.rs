@@ -24,5 +24,5 @@ mod testing;
 
 pub use broken::{Broken, broken};
 pub use placed::Placed;
-pub use problem::{Booking, Edge, Gap, Give, HANDS, Job, Kind, Minute, OTHERS, Place, Problem, Span, Take};
+pub use problem::{Booking, Edge, Gap, Give, HANDS, Job, Kind, Minute, OTHERS, Problem, Slot, Span, Take};
 pub use search::{Placing, solve};

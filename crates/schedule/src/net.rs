@@ -1,6 +1,6 @@
 //! What hangs together in a problem, and what that leaves to each job before any of it lies.
 
-use super::problem::{Edge, Gap, Give, HANDS, Job, Minute, OTHERS, Place, Problem, Span};
+use super::problem::{Edge, Gap, Give, HANDS, Job, Minute, OTHERS, Problem, Slot, Span};
 use super::taken::Taken;
 
 /// Nothing is looked for further from its place than this, min.
@@ -39,9 +39,9 @@ impl<'a> Net<'a> {
         let (mut before, mut beside) = (vec![Vec::new(); jobs], vec![Vec::new(); jobs]);
         for (number, job) in problem.jobs.iter().enumerate() {
             match &job.place {
-                Place::Before(gaps) => gaps.iter().for_each(|gap| before[gap.then.job].push((number, *gap))),
-                Place::Near { to, .. } => beside[to.job].push(number),
-                Place::ServeAt { .. } => {}
+                Slot::Before(gaps) => gaps.iter().for_each(|gap| before[gap.then.job].push((number, *gap))),
+                Slot::Near { to, .. } => beside[to.job].push(number),
+                Slot::ServeAt { .. } => {}
             }
         }
         let of = |edge: fn(&super::problem::Booking) -> Edge| {
@@ -76,10 +76,10 @@ impl<'a> Net<'a> {
     pub fn first(&self, number: usize, forward: bool) -> impl Iterator<Item = usize> {
         let (mut near, mut gaps, mut before) = (None, [].iter(), [].iter());
         match (&self.problem.jobs[number].place, forward) {
-            (Place::Near { to, .. }, _) => near = Some(to.job),
-            (Place::Before(waits), false) => gaps = waits.iter(),
+            (Slot::Near { to, .. }, _) => near = Some(to.job),
+            (Slot::Before(waits), false) => gaps = waits.iter(),
             (_, true) => before = self.before[number].iter(),
-            (Place::ServeAt { .. }, false) => {}
+            (Slot::ServeAt { .. }, false) => {}
         }
         near.into_iter().chain(gaps.map(|gap: &Gap| gap.then.job)).chain(before.map(|(job, _): &(usize, Gap)| *job))
     }
@@ -88,7 +88,7 @@ impl<'a> Net<'a> {
     pub fn then(&self, number: usize, forward: bool) -> impl Iterator<Item = usize> {
         let (mut gaps, mut before) = ([].iter(), [].iter());
         match (&self.problem.jobs[number].place, forward) {
-            (Place::Before(waits), true) => gaps = waits.iter(),
+            (Slot::Before(waits), true) => gaps = waits.iter(),
             (_, false) => before = self.before[number].iter(),
             (_, true) => {}
         }
@@ -98,14 +98,14 @@ impl<'a> Net<'a> {
 
     /// The soonest plates that any placing can have: each dish alone, and all hands-on work on the hands there are.
     pub fn late_bound(&self) -> Minute {
-        let plates = self.problem.jobs.iter().enumerate().filter(|(_, job)| matches!(job.place, Place::ServeAt { .. }));
+        let plates = self.problem.jobs.iter().enumerate().filter(|(_, job)| matches!(job.place, Slot::ServeAt { .. }));
         let alone = plates.map(|(number, job)| self.soonest(number).saturating_add(job.len)).max();
         alone.unwrap_or(0).max(self.hands_bound()).max(0)
     }
 
     /// The soonest plates of each group of jobs by itself, minutes after the bell.
     pub fn late_alone(&self) -> Vec<(usize, Minute)> {
-        let plates = self.problem.jobs.iter().enumerate().filter(|(_, job)| matches!(job.place, Place::ServeAt { .. }));
+        let plates = self.problem.jobs.iter().enumerate().filter(|(_, job)| matches!(job.place, Slot::ServeAt { .. }));
         plates.filter_map(|(number, job)| Some((job.group?, self.soonest(number).saturating_add(job.len)))).collect()
     }
 
@@ -120,7 +120,7 @@ impl<'a> Net<'a> {
         let problem = self.problem;
         let hands = problem.kinds.get(HANDS).map_or(1, |kind| kind.count.max(1));
         let price = |job: &Job| match job.place {
-            Place::ServeAt { price, beyond, .. } if job.pinned.is_none() => Some(price.min(beyond)),
+            Slot::ServeAt { price, beyond, .. } if job.pinned.is_none() => Some(price.min(beyond)),
             _ => None,
         };
         let plates: Vec<&Job> = problem.jobs.iter().filter(|job| price(job).is_some()).collect();
@@ -178,7 +178,7 @@ impl<'a> Net<'a> {
         for _ in 0..jobs.len() {
             let mut moved = false;
             for (number, job) in jobs.iter().enumerate() {
-                let Place::Before(gaps) = &job.place else { continue };
+                let Slot::Before(gaps) = &job.place else { continue };
                 for gap in gaps.iter().filter(|gap| self.must(gap.then.job)) {
                     let own = if self.must(number) { gap.at } else { 0 };
                     let longer = own + gap.least - gap.then.at + tail[gap.then.job];
@@ -196,7 +196,7 @@ impl<'a> Net<'a> {
 
     fn stages(&self) -> Vec<usize> {
         let jobs = &self.problem.jobs;
-        let at_serving = |number: usize| matches!(jobs[number].place, Place::ServeAt { .. });
+        let at_serving = |number: usize| matches!(jobs[number].place, Slot::ServeAt { .. });
         let mut found: Vec<usize> = (0..jobs.len()).map(|number| if at_serving(number) { 0 } else { 2 }).collect();
         let mut open: Vec<usize> = (0..jobs.len()).filter(|number| at_serving(*number)).collect();
         while let Some(number) = open.pop() {
@@ -225,7 +225,7 @@ impl<'a> Net<'a> {
         for _ in 0..problem.jobs.len() {
             let mut moved = false;
             for (number, job) in problem.jobs.iter().enumerate() {
-                let Place::Before(gaps) = &job.place else { continue };
+                let Slot::Before(gaps) = &job.place else { continue };
                 for Gap { at, then, least, .. } in gaps {
                     let apart = at + least - then.at;
                     let (from, next) = (self.after_pins[number], &problem.jobs[then.job]);
@@ -264,7 +264,7 @@ impl<'a> Net<'a> {
         for _ in 0..problem.jobs.len() {
             let mut moved = false;
             for (number, job) in problem.jobs.iter().enumerate() {
-                let Place::Before(gaps) = &job.place else { continue };
+                let Slot::Before(gaps) = &job.place else { continue };
                 for Gap { at, then, least, .. } in gaps {
                     // What can be done in no time is waited for by nobody.
                     let from = match job.give {
@@ -289,7 +289,7 @@ impl<'a> Net<'a> {
     fn first_free(&self, taken: &mut Taken, number: usize, from: Minute) -> Minute {
         let job = &self.problem.jobs[number];
         // What belongs near a moment is put off it rather than that the bell waits for it.
-        if job.pinned.is_some() || matches!(job.place, Place::Near { .. }) || from < -NONE / 2 {
+        if job.pinned.is_some() || matches!(job.place, Slot::Near { .. }) || from < -NONE / 2 {
             return from;
         }
         let mut at = self.on_grid(job, from, true);
@@ -408,7 +408,7 @@ mod tests {
     #[test]
     fn each_job_is_named_with_what_lies_before_it_and_what_waits_for_it() {
         let mut problem = dish();
-        let near = Place::Near { to: Edge { job: 2, at: 0 }, earlier: 10, later: 10, price: 1.0 };
+        let near = Slot::Near { to: Edge { job: 2, at: 0 }, earlier: 10, later: 10, price: 1.0 };
         problem.jobs.push(job(0, 5, near));
         let net = Net::of(&problem);
         let named = |found: &mut dyn Iterator<Item = usize>| found.collect::<Vec<_>>();

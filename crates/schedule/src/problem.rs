@@ -104,7 +104,7 @@ impl Gap {
 /// Where a job belongs.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-pub enum Place {
+pub enum Slot {
     /// It ends at the bell.
     ServeAt {
         /// What a minute before it costs.
@@ -153,7 +153,7 @@ pub struct Job {
     /// When somebody has to be up and there beside that, minutes from its start.
     pub there: Vec<Span>,
     /// Where it belongs.
-    pub place: Place,
+    pub place: Slot,
     /// This moment of it falls on a whole five minutes of the clock.
     pub grid: Option<Minute>,
     /// What becomes of it where there is no time.

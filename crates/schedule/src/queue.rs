@@ -1,6 +1,6 @@
 //! Dishes that queue for a thing: the orders in which they may.
 
-use super::problem::{Edge, Gap, Minute, Place, Problem};
+use super::problem::{Edge, Gap, Minute, Problem, Slot};
 
 /// So many orders are gone through at the most.
 const MAX: usize = 24;
@@ -93,7 +93,7 @@ pub(super) fn queued(problem: &Problem, order: &Order) -> Problem {
             broken: 0.0,
             said: false,
         };
-        if let Place::Before(gaps) = &mut queued.jobs[to.job].place {
+        if let Slot::Before(gaps) = &mut queued.jobs[to.job].place {
             gaps.push(gap);
         }
     }
@@ -110,7 +110,7 @@ mod tests {
     fn two_dishes(settings: [i32; 2]) -> Problem {
         let of = |group, job: Job| Job { group: Some(group), ..job };
         let lifted = |then| before(5, then, 0);
-        let put_in = |then| job(0, 5, Place::Before(vec![crate::testing::wait(5, then, 60)]));
+        let put_in = |then| job(0, 5, Slot::Before(vec![crate::testing::wait(5, then, 60)]));
         let jobs = vec![
             of(0, plates(5)),
             of(0, lifted(0)),
@@ -142,7 +142,7 @@ mod tests {
     fn in_a_queue_the_one_is_lifted_before_the_other_is_put_in() {
         let problem = two_dishes([150, 90]);
         let queued = queued(&problem, &vec![(0, 1)]);
-        let Place::Before(gaps) = &queued.jobs[1].place else { panic!("{:?}", queued.jobs[1]) };
+        let Slot::Before(gaps) = &queued.jobs[1].place else { panic!("{:?}", queued.jobs[1]) };
         let added = gaps.last().unwrap();
         assert_eq!((gaps.len(), added.then.job, added.least, added.price(500)), (2, 5, 0, 0.0));
     }

@@ -5,7 +5,7 @@ use rand_chacha::ChaCha8Rng;
 
 use super::draft::Draft;
 use super::net::Net;
-use super::problem::{Minute, Place, Span};
+use super::problem::{Minute, Slot, Span};
 use super::taken::Taken;
 
 /// So many jobs at the most are taken out at a time, those that hang on them apart.
@@ -91,7 +91,7 @@ pub(super) fn chain(net: &Net, (movable, in_play): (&[usize], &[bool]), random: 
             if back {
                 net.before[number].iter().for_each(|(before, _)| out.add(*before));
             }
-            if let Place::Before(gaps) = &net.problem.jobs[number].place
+            if let Slot::Before(gaps) = &net.problem.jobs[number].place
                 && on
             {
                 gaps.iter().for_each(|gap| out.add(gap.then.job));
@@ -132,14 +132,14 @@ impl Out<'_> {
             return;
         }
         self.chosen[number] = true;
-        self.count += usize::from(!matches!(self.net.problem.jobs[number].place, Place::Near { .. }));
+        self.count += usize::from(!matches!(self.net.problem.jobs[number].place, Slot::Near { .. }));
         self.net.beside[number].iter().for_each(|beside| self.add(*beside));
     }
 
     /// A job, with what it belongs near.
     fn with_its_anchor(&mut self, number: usize) {
         self.add(number);
-        if let Place::Near { to, .. } = &self.net.problem.jobs[number].place {
+        if let Slot::Near { to, .. } = &self.net.problem.jobs[number].place {
             self.add(to.job);
         }
     }
@@ -154,7 +154,7 @@ impl Out<'_> {
         let net = self.net;
         let chosen: Vec<usize> = (0..self.chosen.len()).filter(|number| self.chosen[*number]).collect();
         for number in chosen {
-            if let Place::Before(gaps) = &net.problem.jobs[number].place {
+            if let Slot::Before(gaps) = &net.problem.jobs[number].place {
                 gaps.iter().for_each(|gap| self.add(gap.then.job));
             }
             net.before[number].iter().for_each(|(before, _)| self.add(*before));

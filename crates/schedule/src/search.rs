@@ -8,7 +8,7 @@ use super::cost::cost;
 use super::draft::{Draft, Wish};
 use super::net::Net;
 use super::placed::Placed;
-use super::problem::{Give, Minute, Place, Problem};
+use super::problem::{Give, Minute, Problem, Slot};
 use super::queue::{Order, orders, queued};
 use super::stands::{BIAS, Best, LATEST, Search, Turns, plates};
 
@@ -157,7 +157,7 @@ impl<'a> Search<'a> {
     fn stand_on(&mut self, lies: &Lies) {
         let mut draft = Draft::of(self.net, lies.late);
         let mut homeless = Vec::new();
-        let near = |number: &usize| matches!(self.net.problem.jobs[*number].place, Place::Near { .. });
+        let near = |number: &usize| matches!(self.net.problem.jobs[*number].place, Slot::Near { .. });
         let (beside, first): (Vec<usize>, Vec<usize>) = self.movable.iter().partition(|number| near(number));
         for number in first.into_iter().chain(beside) {
             match lies.placed[number] {

@@ -7,7 +7,7 @@ use super::cost::cost;
 use super::draft::{Draft, Wish};
 use super::net::Net;
 use super::placed::Placed;
-use super::problem::{Give, Job, Minute, OTHERS, Place, Problem};
+use super::problem::{Give, Job, Minute, OTHERS, Problem, Slot};
 use ergastic_cancel::Cancel;
 
 /// What it costs that a job finds no place at all and is put where it can't be: as much as plates so late, min; and where plates are
@@ -57,7 +57,7 @@ pub(super) fn turns(net: &Net, out: &[usize], bias: &mut [Minute], random: &mut 
 
 /// The ends of those that belong at the bell.
 pub(super) fn plates<'a>(problem: &'a Problem, jobs: &'a [Placed]) -> impl Iterator<Item = Minute> + 'a {
-    let ends = problem.jobs.iter().zip(jobs).filter(|(job, _)| matches!(job.place, Place::ServeAt { .. }));
+    let ends = problem.jobs.iter().zip(jobs).filter(|(job, _)| matches!(job.place, Slot::ServeAt { .. }));
     ends.filter_map(|(job, placed)| Some(placed.start()? + job.len))
 }
 

@@ -1,6 +1,6 @@
 //! What is taken already.
 
-use super::problem::{HANDS, Kind, Minute, Place, Problem, Span};
+use super::problem::{HANDS, Kind, Minute, Problem, Slot, Span};
 
 /// One use of a thing.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -152,7 +152,7 @@ impl Taken {
     /// Jobs whose hands or things lie within a span.
     pub fn is_near(problem: &Problem, number: usize, start: Minute, span: Span) -> bool {
         let job = &problem.jobs[number];
-        !matches!(job.place, Place::Near { .. }) && job.takes.iter().any(|take| take.span.moved(start).common(span) > 0)
+        !matches!(job.place, Slot::Near { .. }) && job.takes.iter().any(|take| take.span.moved(start).common(span) > 0)
     }
 }
 
@@ -178,7 +178,7 @@ mod tests {
     use crate::testing::{job, kitchen, span};
 
     fn one(len: Minute) -> Problem {
-        kitchen(vec![job(0, len, Place::Before(Vec::new()))])
+        kitchen(vec![job(0, len, Slot::Before(Vec::new()))])
     }
 
     #[test]

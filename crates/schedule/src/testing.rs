@@ -1,6 +1,6 @@
 //! Small problems to try the rooms with.
 
-use crate::problem::{Booking, Edge, Gap, Give, HANDS, Job, Kind, Minute, Place, Problem, Span, Take};
+use crate::problem::{Booking, Edge, Gap, Give, HANDS, Job, Kind, Minute, Problem, Slot, Span, Take};
 
 pub(crate) fn span(from: Minute, to: Minute) -> Span {
     Span { from, to }
@@ -12,7 +12,7 @@ pub(crate) fn hands(len: Minute) -> Vec<Take> {
 }
 
 /// A job for a pair of hands.
-pub(crate) fn job(group: usize, len: Minute, place: Place) -> Job {
+pub(crate) fn job(group: usize, len: Minute, place: Slot) -> Job {
     Job {
         group: Some(group),
         len,
@@ -28,7 +28,7 @@ pub(crate) fn job(group: usize, len: Minute, place: Place) -> Job {
 
 /// Plates.
 pub(crate) fn plates(len: Minute) -> Job {
-    job(0, len, Place::ServeAt { price: 1.0, most: 30, beyond: 10.0 })
+    job(0, len, Slot::ServeAt { price: 1.0, most: 30, beyond: 10.0 })
 }
 
 /// A wait from the end of a job to the start of another: at least so long, at best as long, at most ten minutes longer.
@@ -49,7 +49,7 @@ pub(crate) fn wait(at: Minute, then: usize, least: Minute) -> Gap {
 
 /// A job that comes before another.
 pub(crate) fn before(len: Minute, then: usize, least: Minute) -> Job {
-    job(0, len, Place::Before(vec![wait(len, then, least)]))
+    job(0, len, Slot::Before(vec![wait(len, then, least)]))
 }
 
 /// A thing taken from the end of one job to the start of another.

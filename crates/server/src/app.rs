@@ -19,7 +19,7 @@ use crate::asked::{AskedOnce, MadeFrom};
 use crate::changes::{Change, Changes};
 use crate::clock::Clock;
 use crate::error::ApiResult;
-use crate::queue::{Lane, Queue};
+use crate::queue::{Queue, WorkLane};
 
 /// Views that no longer change with the clock, kept.
 const VIEWS: u64 = 64;
@@ -104,7 +104,7 @@ impl App {
     /// What the work says; 503 when too much is asked for at once.
     pub async fn compute<T: Send + 'static>(
         &self,
-        lane: Lane,
+        lane: WorkLane,
         kitchen: Kitchen,
         work: impl FnOnce(&Kitchen) -> ergastic_core::Result<T> + Send + 'static,
     ) -> ApiResult<T> {

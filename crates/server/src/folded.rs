@@ -8,7 +8,7 @@ use jiff::Timestamp;
 use crate::app::App;
 use crate::asked::MadeFrom;
 use crate::error::ApiResult;
-use crate::queue::Lane;
+use crate::queue::WorkLane;
 use crate::traces::traces;
 
 /// Folds a cook as it is, or would be.
@@ -18,7 +18,7 @@ pub async fn folded(app: &App, cook: &StoredCook, kitchen: &Kitchen, now: Timest
         return Ok(view);
     }
     let traces = traces(&app.store, cook, now).await?;
-    let with_cook = computed(app, Lane::Cook, cook, kitchen, traces, now, view).await?;
+    let with_cook = computed(app, WorkLane::Cook, cook, kitchen, traces, now, view).await?;
     if with_cook.status == Status::Closed || with_cook.left_open_since.is_some() {
         app.keep_settled_view(cook.id, made_from, &with_cook);
     }
@@ -72,7 +72,7 @@ pub type Works<T> = fn(
 /// Works something out of a cook with what its probes have read.
 pub async fn computed<T: Send + 'static>(
     app: &App,
-    lane: Lane,
+    lane: WorkLane,
     cook: &StoredCook,
     kitchen: &Kitchen,
     traces: Vec<Trace>,

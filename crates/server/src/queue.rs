@@ -25,7 +25,7 @@ const YIELDS: i32 = 10;
 
 /// Whose computation it is.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub enum Lane {
+pub enum WorkLane {
     /// A cook under way: someone stands at the stove.
     Cook,
     /// Everything that is being considered.
@@ -191,12 +191,12 @@ impl Queue {
     /// What the work says; 503 when too many of this visitor wait already.
     pub async fn run<T: Send + 'static>(
         &self,
-        lane: Lane,
+        lane: WorkLane,
         work: impl FnOnce(Cancel) -> ergastic_core::Result<T> + Send + 'static,
     ) -> ApiResult<T> {
         let track = match lane {
-            Lane::Cook => self.cook.clone(),
-            Lane::Bench => self.bench.clone(),
+            WorkLane::Cook => self.cook.clone(),
+            WorkLane::Bench => self.bench.clone(),
         };
         let asker = ASKER.try_with(|asker| *asker).unwrap_or(Asker::KITCHEN);
         let turn = track.asked(asker).ok_or(ApiError::Later(say::too_much()))?;
@@ -230,7 +230,7 @@ mod tests {
         let ended = Arc::new(AtomicBool::new(false));
         let (began, begins) = channel();
         let mark = ended.clone();
-        let work = queue.run(Lane::Bench, move |cancel| {
+        let work = queue.run(WorkLane::Bench, move |cancel| {
             began.send(()).unwrap();
             while !cancel.is_cancelled() {
                 std::thread::sleep(Duration::from_millis(1));
@@ -258,7 +258,7 @@ mod tests {
         let (queue, held) = (queue.clone(), held.clone());
         tokio::spawn(ASKER.scope(Asker(asker), async move {
             queue
-                .run(Lane::Bench, move |_| {
+                .run(WorkLane::Bench, move |_| {
                     let _ = held.lock().unwrap().recv();
                     Ok(asker)
                 })
@@ -283,7 +283,7 @@ mod tests {
         assert!(matches!(one_more, Err(ApiError::Later(_))));
         let other = held(&queue, 2, &gate);
         until_waiting(&queue, WAITING + 1).await;
-        assert_eq!(queue.run(Lane::Cook, |_| Ok(3)).await.unwrap(), 3, "the cook at work has a lane of its own");
+        assert_eq!(queue.run(WorkLane::Cook, |_| Ok(3)).await.unwrap(), 3, "the cook at work has a lane of its own");
         // Of those that wait the other visitor's is the second, however many the first has.
         (0..AT_ONCE + 2).for_each(|_| let_go.send(()).unwrap());
         assert_eq!(tokio::time::timeout(Duration::from_secs(10), other).await.unwrap().unwrap().unwrap(), 2);
@@ -291,7 +291,7 @@ mod tests {
         for one in greedy {
             assert_eq!(one.await.unwrap().unwrap(), 1);
         }
-        assert_eq!(queue.run(Lane::Bench, |_| Ok(4)).await.unwrap(), 4, "and then there is room again");
+        assert_eq!(queue.run(WorkLane::Bench, |_| Ok(4)).await.unwrap(), 4, "and then there is room again");
     }
 
     #[tokio::test(flavor = "multi_thread")]
@@ -306,7 +306,7 @@ mod tests {
             for one in many {
                 let _ = one.await;
             }
-            assert_eq!(queue.run(Lane::Bench, |_| Ok(5)).await.unwrap(), 5);
+            assert_eq!(queue.run(WorkLane::Bench, |_| Ok(5)).await.unwrap(), 5);
         }
         while queue.bench.turns().running > 0 {
             tokio::time::sleep(Duration::from_millis(1)).await;

@@ -129,7 +129,7 @@ struct Places {
 }
 
 /// A connection's place, given back with it.
-type Place = (OwnedSemaphorePermit, Option<OwnedSemaphorePermit>);
+type Reached = (OwnedSemaphorePermit, Option<OwnedSemaphorePermit>);
 
 impl Places {
     fn new() -> Self {
@@ -138,7 +138,7 @@ impl Places {
     }
 
     /// A place for who comes from an address; none where all are taken.
-    fn of(&mut self, peer: IpAddr) -> Option<Place> {
+    fn of(&mut self, peer: IpAddr) -> Option<Reached> {
         let all = if peer.is_loopback() { &self.near } else { &self.far };
         let place = all.clone().try_acquire_owned().ok()?;
         let own = self.of_address.entry(peer).or_insert_with(|| Arc::new(Semaphore::new(OF_ONE_ADDRESS))).clone();

@@ -4173,7 +4173,7 @@ export interface components {
             len: components["schemas"]["i32"];
             pinned?: components["schemas"]["i32"] | null;
             /** @description Where it belongs. */
-            place: components["schemas"]["Place"];
+            place: components["schemas"]["Slot"];
             /** @description Hands and things it takes. */
             takes: components["schemas"]["Take"][];
             /** @description When somebody has to be up and there beside that, minutes from its start. */
@@ -4995,29 +4995,6 @@ export interface components {
             uses: string;
             /** @description What. */
             what: components["schemas"]["Left"];
-        };
-        /** @description One leg of the path. */
-        Leg: {
-            /** @description How the pot stands after it. */
-            after: components["schemas"]["Stand"];
-            bends?: components["schemas"]["Bends"] | null;
-            /** @description Liquid, L, and body on the way, from start to end. */
-            curve: number[][];
-            /** @description Whether it has been done. */
-            done: boolean;
-            /**
-             * Format: double
-             * @description Minutes it takes.
-             */
-            min: number;
-            /** @description What is done, with its figures as they are. */
-            move: components["schemas"]["MoveInFull"];
-            /** @description Salt stops it short of what was asked. */
-            stopped: boolean;
-            /** @description Why, and what to look for. */
-            why: string;
-            /** @description In words. */
-            words: string;
         };
         /**
          * @description How far the liquid comes up the meat.
@@ -6270,42 +6247,6 @@ export interface components {
             /** @description Its id in the meal's sheet. */
             task: string;
         };
-        /** @description Where a job belongs. */
-        Place: {
-            /** @description It ends at the bell. */
-            serve_at: {
-                /**
-                 * Format: double
-                 * @description What a minute beyond the most costs.
-                 */
-                beyond: number;
-                /** @description So many minutes at the most; beyond them a minute costs `beyond`, and the cook is told. */
-                most: components["schemas"]["i32"];
-                /**
-                 * Format: double
-                 * @description What a minute before it costs.
-                 */
-                price: number;
-            };
-        } | {
-            /** @description As late as what follows allows. */
-            before: components["schemas"]["Gap"][];
-        } | {
-            /** @description As near as can be to a moment of another job. */
-            near: {
-                /** @description So much earlier is borne. */
-                earlier: components["schemas"]["i32"];
-                /** @description So much later is borne. */
-                later: components["schemas"]["i32"];
-                /**
-                 * Format: double
-                 * @description What a minute off costs.
-                 */
-                price: number;
-                /** @description Where it would best start. */
-                to: components["schemas"]["Edge"];
-            };
-        };
         /** @description Where a job came to lie. */
         Placed: {
             /** @description From this minute on. */
@@ -6523,6 +6464,11 @@ export interface components {
             saved_at: string;
             /** Format: int64 */
             version: number;
+        };
+        /** @description A plan's sheet, and the forecast under it. */
+        Planned: {
+            forecast: components["schemas"]["Forecast"];
+            sheet: components["schemas"]["Sheet"];
         };
         /** @description The liquid in this vessel. */
         PotAnswer: {
@@ -7637,7 +7583,7 @@ export interface components {
             /** @description What is still to be done, with its figures as they came out: sent back as `moves` it is this path again. */
             moves: components["schemas"]["MoveInFull"][];
             /** @description The whole path, what was done first. */
-            path: components["schemas"]["Leg"][];
+            path: components["schemas"]["SauceLeg"][];
             /**
              * Format: double
              * @description Salt of meat and sauce eaten together, g/kg, where the meat's is known.
@@ -7708,6 +7654,29 @@ export interface components {
             target?: components["schemas"]["Target"] | null;
             taste?: components["schemas"]["Taste"] | null;
             thickener?: components["schemas"]["Thickener"] | null;
+        };
+        /** @description One leg of the path. */
+        SauceLeg: {
+            /** @description How the pot stands after it. */
+            after: components["schemas"]["Stand"];
+            bends?: components["schemas"]["Bends"] | null;
+            /** @description Liquid, L, and body on the way, from start to end. */
+            curve: number[][];
+            /** @description Whether it has been done. */
+            done: boolean;
+            /**
+             * Format: double
+             * @description Minutes it takes.
+             */
+            min: number;
+            /** @description What is done, with its figures as they are. */
+            move: components["schemas"]["MoveInFull"];
+            /** @description Salt stops it short of what was asked. */
+            stopped: boolean;
+            /** @description Why, and what to look for. */
+            why: string;
+            /** @description In words. */
+            words: string;
         };
         /** @description The liquid in the pot, and what is wanted of it. */
         SauceRequest: {
@@ -8341,6 +8310,42 @@ export interface components {
             thickness_mm: number;
             /** @description In a sentence. */
             words: string;
+        };
+        /** @description Where a job belongs. */
+        Slot: {
+            /** @description It ends at the bell. */
+            serve_at: {
+                /**
+                 * Format: double
+                 * @description What a minute beyond the most costs.
+                 */
+                beyond: number;
+                /** @description So many minutes at the most; beyond them a minute costs `beyond`, and the cook is told. */
+                most: components["schemas"]["i32"];
+                /**
+                 * Format: double
+                 * @description What a minute before it costs.
+                 */
+                price: number;
+            };
+        } | {
+            /** @description As late as what follows allows. */
+            before: components["schemas"]["Gap"][];
+        } | {
+            /** @description As near as can be to a moment of another job. */
+            near: {
+                /** @description So much earlier is borne. */
+                earlier: components["schemas"]["i32"];
+                /** @description So much later is borne. */
+                later: components["schemas"]["i32"];
+                /**
+                 * Format: double
+                 * @description What a minute off costs.
+                 */
+                price: number;
+                /** @description Where it would best start. */
+                to: components["schemas"]["Edge"];
+            };
         };
         /** @description Fresh water that draws salt out of corned meat. */
         Soak: {
@@ -9607,11 +9612,6 @@ export interface components {
          * @enum {string}
          */
         Wood: "alder" | "apple" | "oak" | "beech" | "hickory";
-        /** @description A plan's sheet, and the forecast under it. */
-        Worked: {
-            forecast: components["schemas"]["Forecast"];
-            sheet: components["schemas"]["Sheet"];
-        };
         /** @description A wrap put on in the pit. */
         Wrap: {
             /**
@@ -13656,7 +13656,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Worked"];
+                    "application/json": components["schemas"]["Planned"];
                 };
             };
             /** @description From beyond the kitchen's own machine: by a screen that has not signed in, or a key that is not known. */
@@ -15201,7 +15201,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Worked"];
+                    "application/json": components["schemas"]["Planned"];
                 };
             };
             /** @description What was sent broke off. */

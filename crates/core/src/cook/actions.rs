@@ -14,7 +14,7 @@ use crate::finish::Seasoned;
 use crate::forecast::Stage;
 use crate::heat::pot::Lid;
 use crate::kitchen::Lane;
-use crate::sheet::{Task, TaskId, TaskKind, Worked};
+use crate::sheet::{Settled, Task, TaskId, TaskKind};
 use crate::tender::Check;
 use crate::ways::{Dialled, Set};
 
@@ -138,7 +138,7 @@ fn done(task: TaskId, words: Message, voice: Voice) -> Action {
 }
 
 /// The stage that is running at a time after the meat met the heat.
-pub(super) fn running(worked: &Worked, min: f64) -> &Stage {
+pub(super) fn running(worked: &Settled, min: f64) -> &Stage {
     let spans = &worked.forecast.stages;
     let at = spans.iter().position(|span| span.to_min.is_none_or(|to| to > min));
     at.and_then(|at| worked.case.stages.get(at)).unwrap_or_else(|| worked.case.last())
@@ -152,7 +152,7 @@ fn poured(task: &Task, voice: Voice) -> Action {
 }
 
 /// What there is to do, as one says it across the kitchen: while it goes on by itself, to leave it as it should be left.
-fn act(task: &Task, worked: &Worked, since_heat_min: f64) -> String {
+fn act(task: &Task, worked: &Settled, since_heat_min: f64) -> String {
     let (case, stage) = (&worked.case, running(worked, since_heat_min));
     let said = match task.kind {
         TaskKind::Braise => stage.medium.way().leave_it(stage.pot.lid),
@@ -169,7 +169,7 @@ pub(super) fn now(
     tasks: &[CookTask],
     (id, next): (TaskId, Option<TaskId>),
     status: Status,
-    worked: &Worked,
+    worked: &Settled,
     since_heat_min: Option<f64>,
 ) -> Option<Now> {
     let (voice, on_the_heat) = (worked.case.voice, since_heat_min.is_some());

@@ -15,7 +15,7 @@ use super::probes::ProbeNow;
 use super::standing::Standing;
 use super::task::{CookTask, TaskState};
 use crate::clock::{minutes_between, plus_minutes};
-use crate::sheet::{Task, TaskKind, Worked};
+use crate::sheet::{Settled, Task, TaskKind};
 
 /// Work that follows other work of the same hands within this does not ring, min: who is at it sees it on the screen.
 const AT_IT_MIN: f64 = 4.0;
@@ -82,7 +82,7 @@ fn since(began: Timestamp) -> Option<Timestamp> {
 
 /// What bears on what it costs to put something off.
 pub(super) struct Costs<'a> {
-    pub worked: &'a Worked,
+    pub worked: &'a Settled,
     pub on_the_heat: Option<Timestamp>,
     pub serve_at: Timestamp,
     pub served_at: Timestamp,

@@ -9,7 +9,7 @@ use super::standing::Standing;
 use crate::finish::{MAX_MOVES, Move, SaltBelief, SauceChoices, SauceRequest, Seasoned, Taste, remains};
 use crate::plan::Plan;
 use crate::prepare::TakeOut;
-use crate::sheet::{TaskId, TaskKind, Worked};
+use crate::sheet::{Settled, TaskId, TaskKind};
 
 /// Something that has to come out of the pot before the plate.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -129,7 +129,7 @@ impl<'a> Finishing<'a> {
     }
 
     /// What has to come out, and what is out already: once it was strained, everything is.
-    pub(super) fn out_of_the_pot(&self, plan: &Plan, worked: &Worked) -> Vec<OutOfThePot> {
+    pub(super) fn out_of_the_pot(&self, plan: &Plan, worked: &Settled) -> Vec<OutOfThePot> {
         let strained = self.done.iter().any(|one| matches!(one, Move::Strain { .. }));
         let shown = |TakeOut { what, words }| {
             let out = strained || self.taken_out.contains(&what.as_str());

@@ -8,7 +8,7 @@ use super::learning::{course, lift_out, look, moved_by};
 use super::log::{self};
 use super::pot::PotNow;
 use super::probes::Trace;
-use super::reckoning::{Facts, KEEPS_MIN, OnItsSheet, Reckoning, lift_at};
+use super::reckoning::{AtWork, KEEPS_MIN, OnItsSheet, Reckoning, lift_at};
 use super::standing::Standing;
 use super::status::Status;
 use super::task::CookTask;
@@ -18,7 +18,7 @@ use crate::error::Result;
 use crate::kitchen::Kitchen;
 use crate::learn::learned;
 use crate::plan::Plan;
-use crate::sheet::{Ready, Task, TaskId, Worked, lay, steps};
+use crate::sheet::{Ready, Settled, Task, TaskId, lay, steps};
 use ergastic_words::{Instant, cook as say};
 use jiff::Timestamp;
 
@@ -37,7 +37,7 @@ pub fn view(
 ) -> Result<CookView> {
     let standing = Standing::of(events);
     let plan = &Plan { serve_at: standing.serve_at().unwrap_or(plan.serve_at), ..plan.clone() };
-    let facts = Facts::of(plan, kitchen, opened_at, &standing, traces, now);
+    let facts = AtWork::of(plan, kitchen, opened_at, &standing, traces, now);
     let left_open = facts.left_open_since(now);
     let (read_at, now) = (now, facts.now);
     let reckoning = Reckoning::of(&facts)?;
@@ -121,7 +121,7 @@ impl Folded<'_> {
         self.standing.on_the_heat().map(|from| minutes_between(from, self.now))
     }
 
-    fn band(&self, worked: &Worked, until: Timestamp) -> Band {
+    fn band(&self, worked: &Settled, until: Timestamp) -> Band {
         let (ready, overcooked) = worked.bands(&self.plan.name, self.hours.from, until);
         Band { ready, overcooked }
     }

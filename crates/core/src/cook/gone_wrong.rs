@@ -12,7 +12,7 @@ use super::finishing::Finishing;
 use super::kinds::ProbeIn;
 use super::pot::PotNow;
 use super::probes::{ProbeNow, Trace};
-use super::reckoning::{Facts, SoFar};
+use super::reckoning::{AtWork, SoFar};
 use super::standing::Standing;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::{Error, Result, unless_refused};
@@ -22,7 +22,7 @@ use crate::heat::pot::Lid;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::safety::{self, Caution, DANGER_C, WARM_PAST_C};
-use crate::sheet::{TaskId, Worked, first_quarter};
+use crate::sheet::{Settled, TaskId, first_quarter};
 use crate::ways::{Method, Set, USUAL_KEEP_WARM_C, WayId};
 use ergastic_physics::steam::vapour;
 use ergastic_physics::tender::rate;
@@ -68,10 +68,10 @@ enum Danger {
 }
 
 /// A pot and what is known of it, for the troubles to be worked out from.
-struct Pot<'a> {
-    facts: &'a Facts<'a>,
-    before: &'a Worked,
-    worked: &'a Worked,
+struct PotAtWork<'a> {
+    facts: &'a AtWork<'a>,
+    before: &'a Settled,
+    worked: &'a Settled,
     events: &'a [Event],
     medium: Set,
     lid: Lid,
@@ -80,7 +80,7 @@ struct Pot<'a> {
     voice: Voice,
 }
 
-impl Pot<'_> {
+impl PotAtWork<'_> {
     fn instant(&self, at: Timestamp) -> Instant {
         Instant { at, zone: self.worked.zone.clone(), read_at: Some(self.facts.now) }
     }
@@ -263,7 +263,7 @@ impl Pot<'_> {
         plan.forecast.members = Some(1);
         let median = |events: &[Event], at: Timestamp| {
             let standing = Standing::of(events);
-            let facts = Facts { plan: &plan, standing: &standing, now: at, ..*self.facts };
+            let facts = AtWork { plan: &plan, standing: &standing, now: at, ..*self.facts };
             let Some(before) = unless_refused(facts.as_planned(&[]))? else { return Ok(None) };
             let so_far = unless_refused(facts.so_far(&before, &[]))?;
             Ok::<_, Error>(so_far.map(|so_far| so_far.worked.unwrap_or(before)))
@@ -382,12 +382,12 @@ pub fn gone_wrong(
         return Ok(Vec::new());
     };
     let plan = Plan { serve_at: standing.serve_at().unwrap_or(plan.serve_at), ..plan.clone() };
-    let facts = Facts::of(&plan, kitchen, opened_at, &standing, traces, now);
+    let facts = AtWork::of(&plan, kitchen, opened_at, &standing, traces, now);
     let before = facts.as_planned(&[])?;
     let SoFar { worked, probes, .. } = facts.so_far(&before, &[])?;
     let worked = worked.as_ref().unwrap_or(&before);
     let stage = running(worked, minutes_between(on_the_heat, facts.now));
-    let pot = Pot {
+    let pot = PotAtWork {
         facts: &facts,
         before: &before,
         worked,

@@ -7,7 +7,7 @@ use utoipa::ToSchema;
 
 use crate::clock::{minutes_between, plus_minutes};
 use crate::forecast::{Found, Moved};
-use crate::sheet::Worked;
+use crate::sheet::Settled;
 
 /// A shift smaller than this is none, min.
 const NO_SHIFT_MIN: f64 = 3.0;
@@ -105,7 +105,7 @@ fn told(moved: &Moved) -> Message {
 }
 
 /// What each kind of finding did to the band, the one that moved it most first.
-pub(super) fn moved_by(worked: &Worked, voice: Voice) -> Vec<MovedBy> {
+pub(super) fn moved_by(worked: &Settled, voice: Voice) -> Vec<MovedBy> {
     let mut moved: Vec<&Moved> = worked.update.moved.iter().collect();
     moved.sort_by(|a, b| b.by_s.abs().total_cmp(&a.by_s.abs()));
     let by = |moved: &Moved| MovedBy { found: moved.found, min: moved.by_s / 60.0, words: voice.render(told(moved)) };
@@ -113,7 +113,7 @@ pub(super) fn moved_by(worked: &Worked, voice: Voice) -> Vec<MovedBy> {
 }
 
 /// Middle and medium over the whole cook, as reckoned now.
-pub(super) fn course(worked: &Worked, on_the_heat: Timestamp) -> Vec<CoursePoint> {
+pub(super) fn course(worked: &Settled, on_the_heat: Timestamp) -> Vec<CoursePoint> {
     let at = |s: f64| plus_minutes(on_the_heat, s / 60.0);
     let start = worked.forecast.curve.first().map(|point| CoursePoint {
         at: on_the_heat,
@@ -129,7 +129,7 @@ pub(super) fn course(worked: &Worked, on_the_heat: Timestamp) -> Vec<CoursePoint
 }
 
 /// The look that narrows the band most for the heat it lets out; none where none is worth it, or the lid stays shut.
-pub(super) fn look(worked: &Worked, on_the_heat: Timestamp, now: Timestamp, voice: Voice) -> Option<LookAt> {
+pub(super) fn look(worked: &Settled, on_the_heat: Timestamp, now: Timestamp, voice: Voice) -> Option<LookAt> {
     let case = &worked.case;
     case.last().medium.facts().look?;
     let from_min = worked.ready_min(0.9)? - worked.ready_min(0.1)?;
@@ -154,7 +154,7 @@ pub(super) fn look(worked: &Worked, on_the_heat: Timestamp, now: Timestamp, voic
 }
 
 /// What comes out of a mixed pot, in its order; nothing where all is of one kind.
-pub(super) fn lift_out(worked: &Worked, from: Timestamp, now: Timestamp, voice: Voice) -> Vec<LiftOut> {
+pub(super) fn lift_out(worked: &Settled, from: Timestamp, now: Timestamp, voice: Voice) -> Vec<LiftOut> {
     let when = |at: Timestamp| Instant { at, zone: worked.zone.clone(), read_at: Some(now) };
     let parts = worked.forecast.parts.iter();
     let mut out: Vec<LiftOut> = parts

@@ -10,7 +10,7 @@ use crate::heat::pot::Vessel;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::prepare::Burner;
-use crate::sheet::Worked;
+use crate::sheet::Settled;
 
 /// Less liquid than this gives no spoonful to taste, L.
 pub(super) const NO_SPOONFUL_L: f64 = 0.02;
@@ -41,7 +41,7 @@ pub struct PotNow {
 }
 
 impl PotNow {
-    pub(super) fn of(worked: &Worked, standing: &Standing, finishing: &Finishing) -> Self {
+    pub(super) fn of(worked: &Settled, standing: &Standing, finishing: &Finishing) -> Self {
         let durations = &worked.durations;
         let salt = salt_tasted(worked, standing);
         Self {
@@ -62,7 +62,7 @@ impl PotNow {
 }
 
 /// Salt in the liquid at the end, after every taste: what the stock or the rub brought more or less than thought stays in the pot.
-fn salt_tasted(worked: &Worked, standing: &Standing) -> SaltBelief {
+fn salt_tasted(worked: &Settled, standing: &Standing) -> SaltBelief {
     let durations = &worked.durations;
     let belief = |grams: f64| SaltBelief { grams, doubt_g: durations.salt_doubt * grams };
     let mut more_g = 0.0;
@@ -84,7 +84,13 @@ fn salt_tasted(worked: &Worked, standing: &Standing) -> SaltBelief {
 
 impl PotNow {
     /// What the sauce is worked out from: this pot over its burner, and what the plan wants of it.
-    pub(super) fn sauce(&self, plan: &Plan, kitchen: &Kitchen, worked: &Worked, finishing: &Finishing) -> SauceRequest {
+    pub(super) fn sauce(
+        &self,
+        plan: &Plan,
+        kitchen: &Kitchen,
+        worked: &Settled,
+        finishing: &Finishing,
+    ) -> SauceRequest {
         let burner = Burner::under_pot(&worked.case, &plan.prepare, kitchen);
         let pot = worked.case.pot();
         let brings = plan.prepare.brings(&worked.case, self.liquid_l);

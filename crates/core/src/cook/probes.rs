@@ -11,7 +11,7 @@ use super::event::Happened;
 use super::kinds::ProbeIn;
 use super::standing::Standing;
 use crate::clock::minutes_between;
-use crate::forecast::{CurvePoint, Evidence, Place};
+use crate::forecast::{CurvePoint, Evidence, Probed};
 
 /// A probe is silent when its last word is older than this, min.
 const SILENT_MIN: f64 = 5.0;
@@ -366,8 +366,8 @@ pub(super) fn probes(
                 let (at_s, celsius) = (at.duration_since(on_the_heat).as_secs_f64(), *celsius);
                 match put.into {
                     ProbeIn::Meat => Evidence::Reading { at_s, celsius },
-                    ProbeIn::Pot => Evidence::Around { at_s, celsius, place: Place::Liquid },
-                    _ => Evidence::Around { at_s, celsius, place: Place::Air },
+                    ProbeIn::Pot => Evidence::Around { at_s, celsius, place: Probed::Liquid },
+                    _ => Evidence::Around { at_s, celsius, place: Probed::Air },
                 }
             }));
         }

@@ -11,7 +11,7 @@ use crate::clock::{minutes_between, plus_minutes};
 use crate::error::{Error, Kind, Result};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::sheet::{TaskId, Worked, lay_back, needed_min};
+use crate::sheet::{Settled, TaskId, lay_back, needed_min};
 use ergastic_physics::HORIZON_S;
 use ergastic_physics::units::MINUTE_S;
 
@@ -25,7 +25,7 @@ const AFTER_THE_BELL_MIN: f64 = 90.0;
 
 /// What is reckoned with.
 #[derive(Clone, Copy)]
-pub(super) struct Facts<'a> {
+pub(super) struct AtWork<'a> {
     /// With the bell as it is wanted now.
     pub plan: &'a Plan,
     pub kitchen: &'a Kitchen,
@@ -38,7 +38,7 @@ pub(super) struct Facts<'a> {
 /// A plan and what happened, reckoned up to now.
 pub(super) struct Reckoning {
     /// As it was planned.
-    pub before: Worked,
+    pub before: Settled,
     /// As it went.
     pub so_far: SoFar,
     /// When the meat meets the heat as planned.
@@ -61,7 +61,7 @@ fn of_the_event(error: Error) -> Error {
 }
 
 /// The moments at which the cooks are looked at, s after the meat met the heat.
-fn moments(facts: &Facts) -> Vec<f64> {
+fn moments(facts: &AtWork) -> Vec<f64> {
     let Some(on_the_heat) = facts.standing.on_the_heat().filter(|_| facts.standing.closed().is_none()) else {
         return Vec::new();
     };
@@ -74,7 +74,7 @@ fn moments(facts: &Facts) -> Vec<f64> {
 /// What has become of a plan.
 pub(super) struct SoFar {
     /// As it went, where something was found, changed or poured in.
-    pub worked: Option<Worked>,
+    pub worked: Option<Settled>,
     /// Findings it rests on; what a probe reads is one.
     pub findings: usize,
     /// The probes, and what they say.
@@ -85,7 +85,7 @@ pub(super) struct SoFar {
     pub passed_over: Vec<Uuid>,
 }
 
-impl<'a> Facts<'a> {
+impl<'a> AtWork<'a> {
     /// Of a cook, its plan with the bell as it is wanted now. One that was left open stands as it stood when it was left: it asks for
     /// no more work, of the machine or of anybody, for standing a week on a screen.
     pub fn of(
@@ -129,16 +129,16 @@ impl<'a> Facts<'a> {
     }
 
     /// The plan as it was made.
-    pub fn as_planned(&self, ahead_s: &[f64]) -> Result<Worked> {
+    pub fn as_planned(&self, ahead_s: &[f64]) -> Result<Settled> {
         if let Some(late) = self.standing.poured_too_late() {
             return Err(Error::new(Kind::OutOfRange, "at", late, errors::too_late_to_pour()));
         }
-        Worked::ahead(self.plan, self.kitchen, &[], self.look_s(), ahead_s)
+        Settled::ahead(self.plan, self.kitchen, &[], self.look_s(), ahead_s)
     }
 
     /// The plan as it went so far, from how it was made.
-    pub fn so_far(&self, before: &Worked, ahead_s: &[f64]) -> Result<SoFar> {
-        let Facts { plan, kitchen, standing, traces, now, .. } = *self;
+    pub fn so_far(&self, before: &Settled, ahead_s: &[f64]) -> Result<SoFar> {
+        let AtWork { plan, kitchen, standing, traces, now, .. } = *self;
         let added = standing.added();
         let turned = Went::of(plan, kitchen, standing, before, self.until());
         let off_since_min = turned.as_ref().and_then(|went| went.off_since_min);
@@ -149,7 +149,7 @@ impl<'a> Facts<'a> {
         went.forecast.added = Some(plan.forecast.added.iter().flatten().cloned().chain(added).collect());
         let curve = match as_planned {
             true => before.forecast.curve.clone(),
-            false => Worked::new(&median(&went), kitchen, &[], None).map_err(of_the_event)?.forecast.curve,
+            false => Settled::new(&median(&went), kitchen, &[], None).map_err(of_the_event)?.forecast.curve,
         };
         let expected = Expected { curve: &curve, on_the_heat: standing.on_the_heat() };
         let (probes, read) = probes(standing, traces, &expected, now, kitchen.voice());
@@ -159,7 +159,7 @@ impl<'a> Facts<'a> {
         let known = before.update.ahead.len() == ahead_s.len();
         let worked = match as_planned && evidence.is_empty() && known {
             true => None,
-            false => Some(Worked::ahead(&went, kitchen, &evidence, self.look_s(), ahead_s).map_err(of_the_event)?),
+            false => Some(Settled::ahead(&went, kitchen, &evidence, self.look_s(), ahead_s).map_err(of_the_event)?),
         };
         let heat_off_since = off_since_min.zip(standing.on_the_heat()).map(|(min, from)| plus_minutes(from, min));
         Ok(SoFar { worked, findings, probes, heat_off_since, passed_over })
@@ -167,8 +167,8 @@ impl<'a> Facts<'a> {
 }
 
 impl Reckoning {
-    pub fn of(facts: &Facts) -> Result<Self> {
-        let Facts { plan, kitchen, opened_at, .. } = *facts;
+    pub fn of(facts: &AtWork) -> Result<Self> {
+        let AtWork { plan, kitchen, opened_at, .. } = *facts;
         let ahead_s = moments(facts);
         // Where something was found the moments are those of the cook as it went: nobody asks for those of the plan.
         let found = !facts.standing.evidence().is_empty() || !facts.traces.is_empty();
@@ -180,7 +180,7 @@ impl Reckoning {
     }
 
     /// As it went.
-    pub fn worked(&self) -> &Worked {
+    pub fn worked(&self) -> &Settled {
         self.so_far.worked.as_ref().unwrap_or(&self.before)
     }
 }
@@ -188,7 +188,7 @@ impl Reckoning {
 /// When it is lifted: as it was, or as it will be.
 pub(super) fn lift_at(
     standing: &Standing,
-    worked: &Worked,
+    worked: &Settled,
     tender_at: Option<Timestamp>,
     from: Timestamp,
     wanted: Timestamp,

@@ -21,7 +21,7 @@ use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::EatenAs;
 use crate::finish::SauceRequest;
 use crate::learn::Learned;
-use crate::sheet::{Ready, Task, TaskId, TaskKind, Worked};
+use crate::sheet::{Ready, Settled, Task, TaskId, TaskKind};
 
 /// A logged check this long before a planned look counts as that look, min.
 const CHECK_COUNTS_MIN: f64 = 15.0;
@@ -226,7 +226,7 @@ pub(super) fn now_and_next(tasks: &[CookTask], now: Timestamp) -> (Option<TaskId
     (in_hand.map(id), next.map(id))
 }
 
-pub(super) fn prediction(before: &Worked, on_the_heat: Option<Timestamp>, tender_at: Option<Timestamp>) -> Prediction {
+pub(super) fn prediction(before: &Settled, on_the_heat: Option<Timestamp>, tender_at: Option<Timestamp>) -> Prediction {
     let predicted_min = [before.ready_min(0.1), before.ready_min(0.5), before.ready_min(0.9)];
     let took_min = on_the_heat.zip(tender_at).map(|(from, to)| minutes_between(from, to));
     let quicker = took_min.map(|took| before.chance_within(took));
@@ -260,7 +260,7 @@ pub(super) fn moved_words(planned: &Ready, now: &Ready, cooking: bool) -> Messag
 
 pub(super) fn words(
     status: Status,
-    worked: &Worked,
+    worked: &Settled,
     ready: &Ready,
     serve_at: Timestamp,
     served_at: Timestamp,

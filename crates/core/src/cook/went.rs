@@ -7,11 +7,11 @@ use super::event::Happened;
 use super::standing::Standing;
 use crate::clock::minutes_between;
 use crate::error::Error;
-use crate::forecast::{ByHand, Case, Heat, StageRequest, StageSpan, Until, Wrap};
+use crate::forecast::{ByHand, Heat, ResolvedDish, StageRequest, StageSpan, Until, Wrap};
 use crate::heat::pot::Lid;
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
-use crate::sheet::{TaskId, Worked};
+use crate::sheet::{Settled, TaskId};
 use crate::ways::Method;
 use ergastic_physics::HORIZON_S;
 use ergastic_physics::body::Shape;
@@ -99,7 +99,7 @@ fn heat_of(ran: &[Ran], at: usize) -> (Method, Heat) {
 }
 
 /// So much less far the heat has to go in pieces cut across in two: by the time it takes to the middle of either body.
-fn halved(case: &Case) -> f64 {
+fn halved(case: &ResolvedDish) -> f64 {
     let [thin, wide, long] = case.main().sides_m;
     let mut half = [thin, wide, long / 2.0];
     half.sort_by(f64::total_cmp);
@@ -143,7 +143,7 @@ fn as_planned(plan: &Plan, standing: &Standing, spans: &[StageSpan], on_the_heat
 
 impl Went {
     /// How a plan went, with what was changed in it; none where it goes as planned. `spans` are the stages of its median run.
-    pub fn of(plan: &Plan, kitchen: &Kitchen, standing: &Standing, before: &Worked, now: Timestamp) -> Option<Self> {
+    pub fn of(plan: &Plan, kitchen: &Kitchen, standing: &Standing, before: &Settled, now: Timestamp) -> Option<Self> {
         let (case, spans) = (&before.case, &before.forecast.stages[..]);
         let on_the_heat = standing.on_the_heat()?;
         let now_min = minutes_between(on_the_heat, now);
@@ -191,7 +191,7 @@ impl Went {
 }
 
 /// Cuts the stage that is running in two, the second as it is after the turn.
-fn change(ran: &mut Vec<Ran>, turn: &Turn, off_min: f64, case: &Case) {
+fn change(ran: &mut Vec<Ran>, turn: &Turn, off_min: f64, case: &ResolvedDish) {
     let at = ran.iter().rposition(|ran| ran.from_min <= turn.at_min).unwrap_or(0);
     let (method, before) = heat_of(ran, at);
     let lasted = (turn.at_min - ran[at].from_min).max(0.0);

@@ -9,18 +9,18 @@ use uuid::Uuid;
 use super::actions::running;
 use super::event::{Event, Happened};
 use super::probes::Trace;
-use super::reckoning::{Facts, lift_at};
+use super::reckoning::{AtWork, lift_at};
 use super::standing::Standing;
 use super::status::Status;
 use super::view::{Band, tender_at};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::{FEW_PIECES, STEWING_PIECE_M};
 use crate::error::{Result, unless_refused};
-use crate::forecast::{Case, ForecastRequest, Heat};
+use crate::forecast::{ForecastRequest, Heat, ResolvedDish};
 use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::{Kitchen, ThingKind};
 use crate::plan::Plan;
-use crate::sheet::{Ready, Worked, first_quarter};
+use crate::sheet::{Ready, Settled, first_quarter};
 use crate::ways::{Change, HeatSource, Method, Set, Settings, WayId};
 
 /// Cooks simulated for each: enough to compare by.
@@ -122,7 +122,7 @@ fn its_own(set: &Set) -> Vec<Candidate> {
 }
 
 /// Cut in two, to another heat, held.
-fn moves(case: &Case, medium: &Set, kitchen: &Kitchen) -> Vec<Candidate> {
+fn moves(case: &ResolvedDish, medium: &Set, kitchen: &Kitchen) -> Vec<Candidate> {
     let mut found = Vec::new();
     let facts = medium.facts();
     let (shut, in_oven) = (facts.locked, facts.source == Some(HeatSource::Oven));
@@ -172,14 +172,14 @@ struct Outcome {
 }
 
 /// A plan as it went so far, reckoned with as many cooks as it has.
-fn reckoned(facts: &Facts) -> Result<Worked> {
+fn reckoned(facts: &AtWork) -> Result<Settled> {
     let before = facts.as_planned(&[])?;
     Ok(facts.so_far(&before, &[])?.worked.unwrap_or(before))
 }
 
 /// Where it leads from how it went so far.
-fn outcome(facts: &Facts, worked: &Worked) -> Outcome {
-    let Facts { plan, standing, now, .. } = *facts;
+fn outcome(facts: &AtWork, worked: &Settled) -> Outcome {
+    let AtWork { plan, standing, now, .. } = *facts;
     let from = standing.on_the_heat().unwrap_or(now);
     let finishing = worked.durations.finishing_min();
     let tender = standing.on_the_heat().and_then(|_| tender_at(standing, worked.case.main().eaten_as));
@@ -270,12 +270,12 @@ pub fn what_if(
     let standing = Standing::of(events);
     let mut plan = Plan { serve_at: standing.serve_at().unwrap_or(plan.serve_at), ..plan.clone() };
     let members = plan.forecast.members.replace(MEMBERS);
-    let facts = Facts::of(&plan, kitchen, opened_at, &standing, traces, now);
+    let facts = AtWork::of(&plan, kitchen, opened_at, &standing, traces, now);
     let voice = kitchen.voice();
     // As it goes on is told by all the cooks that the page's own band is told by; what a change does to a few of them is then
     // what it does to all.
     let own = Plan { forecast: ForecastRequest { members, ..plan.forecast.clone() }, ..plan.clone() };
-    let all = Facts { plan: &own, ..facts };
+    let all = AtWork { plan: &own, ..facts };
     let worked = reckoned(&all)?;
     let as_is = outcome(&all, &worked);
     let eaten_as = worked.case.main().eaten_as;
@@ -298,7 +298,7 @@ pub fn what_if(
             events.push(Event { id: Uuid::from_u128(u128::MAX), at: now, happened: happened.clone(), device: None });
             let standing = Standing::of(&events);
             // What this dish can't be changed to is not offered.
-            let changed = Facts { standing: &standing, ..facts };
+            let changed = AtWork { standing: &standing, ..facts };
             let Some(so_far) = unless_refused(changed.so_far(&before, &[]))? else { continue };
             let to = outcome(&changed, so_far.worked.as_ref().unwrap_or(&before)).told_by_all(&few, &as_is, &plan);
             let parts = Message::list(to.against(&as_is), Join::Commas);
@@ -313,7 +313,7 @@ pub fn what_if(
 
 /// Plates at another time: half an hour earlier where it may be tender by then, later by half an hour, an hour, and when nine in
 /// ten are tender.
-fn servings(facts: &Facts, as_is: &Outcome, worked: &Worked) -> Vec<CouldDo> {
+fn servings(facts: &AtWork, as_is: &Outcome, worked: &Settled) -> Vec<CouldDo> {
     let (plan, now, finishing) = (facts.plan, facts.now, worked.durations.finishing_min());
     let sure = as_is.band.ready.p90.map(|p90| first_quarter(plus_minutes(p90, finishing)));
     let by = |min: f64| Some(plus_minutes(plan.serve_at, min));
@@ -330,7 +330,7 @@ fn servings(facts: &Facts, as_is: &Outcome, worked: &Worked) -> Vec<CouldDo> {
         taken.push(serve_at);
         let moved = Plan { serve_at, ..plan.clone() };
         // Another bell changes nothing in the pot.
-        let to = outcome(&Facts { plan: &moved, ..*facts }, worked);
+        let to = outcome(&AtWork { plan: &moved, ..*facts }, worked);
         let zone = worked.zone.clone();
         let chance = ergastic_words::Share(to.band.ready.chance.clamp(0.01, 0.99));
         let words = voice.render(say::served_at(Instant { at: serve_at, zone, read_at: Some(now) }));

@@ -52,7 +52,7 @@ pub struct Bends {
 
 /// One leg of the path.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Leg {
+pub struct SauceLeg {
     /// What is done, with its figures as they are.
     #[serde(rename = "move")]
     pub what: Move,
@@ -76,7 +76,7 @@ pub struct Leg {
 
 /// A leg before it is put into words.
 #[derive(Debug, Clone)]
-pub(super) struct Step {
+pub(super) struct StoveStep {
     pub what: Message,
     pub min: f64,
     pub why: Message,
@@ -104,7 +104,7 @@ impl Stove {
     }
 
     /// What a move is called, and why it is made; nothing where it does nothing.
-    pub(super) fn step(&self, went: &Went, some_aside: bool) -> Option<Step> {
+    pub(super) fn step(&self, went: &Went, some_aside: bool) -> Option<StoveStep> {
         let before = &went.before;
         let (what, why) = match went.did {
             Move::Skim { with } => with.step(self.depth_mm(before.fat_l)).filter(|_| before.fat_l > 0.0)?,
@@ -140,11 +140,11 @@ impl Stove {
                 (say::measured(Volume(went.after.liquid_l), Volume(went.after.fat_l)), Message::nothing())
             }
         };
-        Some(Step { what, min: went.min, why })
+        Some(StoveStep { what, min: went.min, why })
     }
 
     /// A leg with its words.
-    pub(super) fn leg(&self, went: &Went, walk: &Walk, at_min: f64, done: bool, voice: Voice) -> Leg {
+    pub(super) fn leg(&self, went: &Went, walk: &Walk, at_min: f64, done: bool, voice: Voice) -> SauceLeg {
         let step = self.step(went, walk.aside.liquid_l > 0.0);
         let (words, why) = match step {
             Some(step) => (voice.render(step.what), voice.render(step.why)),
@@ -154,7 +154,7 @@ impl Stove {
             true => [went.before, went.after].map(|pot| [pot.liquid_l, pot.body()]).into(),
             false => went.curve.clone(),
         };
-        Leg {
+        SauceLeg {
             what: went.did,
             words,
             why,

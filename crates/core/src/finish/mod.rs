@@ -24,7 +24,7 @@ pub use body::OnTheSpoon;
 pub(crate) use choices::{FILM_MM, SAUCE_A_HEAD_L};
 pub use choices::{Skim, Target, Taste, Thickener};
 pub use cooling::{CoolIn, Cooled, ToCool, cooling, stood_min};
-pub use legs::{Bends, Leg, Stand};
+pub use legs::{Bends, SauceLeg, Stand};
 pub(crate) use moves::{MAX_MOVES, check_moves};
 pub use moves::{Move, Strain};
 pub use offered::{MoreChoice, SkimChoice, SpoonTest, ThickenerChoice};

@@ -9,7 +9,7 @@ use super::body::{GELATIN_COAT, GRAVY};
 use super::choices::{Target, Taste, Thickener};
 use super::cooking_liquid::CookingLiquid;
 use super::cooling::{Cooled, ToCool, cooling};
-use super::legs::{Leg, Stand, Step};
+use super::legs::{SauceLeg, Stand, StoveStep};
 use super::moves::Move;
 use super::offered::{MoreChoice, SkimChoice, SpoonTest, ThickenerChoice, spoon_tests};
 use super::plate::{FLAT_G_PER_KG, SALTY_G_PER_KG, SAUCE_USUAL, bears_g_per_kg};
@@ -92,7 +92,7 @@ pub struct Sauce {
     /// How the liquid stood before anything was done to it.
     pub from: Stand,
     /// The whole path, what was done first.
-    pub path: Vec<Leg>,
+    pub path: Vec<SauceLeg>,
     /// What is still to be done, with its figures as they came out: sent back as `moves` it is this path again.
     pub moves: Vec<Move>,
     /// Minutes of what is still to be done.
@@ -169,16 +169,19 @@ impl Walked {
     }
 
     /// The steps as they are told: between the skimming and the rest it is tasted.
-    fn steps(&self) -> Vec<Step> {
+    fn steps(&self) -> Vec<StoveStep> {
         let told = |went: &Went, walk: &Walk| self.stove.step(went, walk.aside.liquid_l > 0.0);
         let to_do = &self.went[self.done..];
         let clears = |(went, _): &&(Went, Walk)| matches!(went.did, Move::Skim { .. } | Move::Strain { .. });
         let first = to_do.iter().take_while(clears).count();
         let (clearing, making) = to_do.split_at(first);
-        let taste = Step { what: say::taste(), min: 1.0, why: say::taste_why() };
-        let against = against(self.stove.taste).map(|(what, why)| Step { what, min: 2.0, why });
-        let glaze =
-            (self.stove.target == Target::Glaze).then(|| Step { what: say::glaze(), min: 4.0, why: say::glaze_why() });
+        let taste = StoveStep { what: say::taste(), min: 1.0, why: say::taste_why() };
+        let against = against(self.stove.taste).map(|(what, why)| StoveStep { what, min: 2.0, why });
+        let glaze = (self.stove.target == Target::Glaze).then(|| StoveStep {
+            what: say::glaze(),
+            min: 4.0,
+            why: say::glaze_why(),
+        });
         let tell = |legs: &[(Went, Walk)]| legs.iter().filter_map(|(went, walk)| told(went, walk)).collect::<Vec<_>>();
         tell(clearing).into_iter().chain([taste]).chain(against).chain(tell(making)).chain(glaze).collect()
     }
@@ -296,7 +299,7 @@ impl Walked {
     }
 
     /// All legs with their words, and the minutes of those still to do.
-    fn legs(&self, voice: Voice) -> (Vec<Leg>, f64) {
+    fn legs(&self, voice: Voice) -> (Vec<SauceLeg>, f64) {
         let mut at_min = 0.0;
         let mut legs = Vec::new();
         for (i, (went, walk)) in self.went.iter().enumerate() {
@@ -317,7 +320,8 @@ impl Walked {
 pub fn sauce(request: &SauceRequest) -> Result<Sauce> {
     let walked = Walked::of(request)?;
     let voice = Voice::new(request.units.unwrap_or_default()).under(request.food_code.unwrap_or_default());
-    let told = |step: Step| SauceStep { what: voice.render(step.what), min: step.min, why: voice.render(step.why) };
+    let told =
+        |step: StoveStep| SauceStep { what: voice.render(step.what), min: step.min, why: voice.render(step.why) };
     let (stove, pot) = (&walked.stove, walked.walk.pot);
     let starch_g: f64 = walked.to_do().map(|went| went.starch_g).sum();
     let with_g: f64 = walked

@@ -7,7 +7,7 @@ use ergastic_words::{Message, Voice, forecast as say};
 
 use super::own_time::OwnTime;
 use super::pressed::PressureMinutes;
-use super::resolve::Case;
+use super::resolve::ResolvedDish;
 use crate::cuts::Cut;
 use crate::safety::Caution;
 use crate::ways::Filled;
@@ -203,7 +203,7 @@ pub struct Assumed {
 
 impl Assumed {
     /// What a case has filled in, as far as it is wanted, in its voice.
-    pub fn of(case: &Case, wanted: impl Fn(&Filled) -> bool) -> Vec<Self> {
+    pub fn of(case: &ResolvedDish, wanted: impl Fn(&Filled) -> bool) -> Vec<Self> {
         let told = |filled: &Filled| Self {
             field: filled.field.clone(),
             name: case.voice.render(say::filled(filled.name.rsplit('.').next().unwrap_or_default())),

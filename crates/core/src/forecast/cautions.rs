@@ -1,6 +1,6 @@
 //! The cautions that bind in a case, from how its median run went.
 
-use super::resolve::{Case, Part};
+use super::resolve::{Part, ResolvedDish};
 use crate::cuts::{Cut, EatenAs, STEWING_PIECE_M};
 use crate::safety::{
     Caution, PIERCED_SAFE_C, boils_dry, coals_outdoors, cooling, cured_pink, frozen_start, part_cooked, pierced,
@@ -19,7 +19,7 @@ const FEW_STRIPS: u32 = 3;
 
 /// What *Match* would refuse is said here in the same words; it is computed all the same. How it is eaten counts where somebody
 /// said it.
-fn unsuited(case: &Case) -> Option<Caution> {
+fn unsuited(case: &ResolvedDish) -> Option<Caution> {
     let supposed = case.assumed.iter().any(|filled| filled.name == "eaten_as");
     let small = |part: &Part| part.sides_m[0] <= STEWING_PIECE_M && part.pieces > FEW_STRIPS;
     let refused = case.parts.iter().find_map(|part| {
@@ -34,7 +34,7 @@ fn unsuited(case: &Case) -> Option<Caution> {
 }
 
 /// What binds, in the order a cook meets it. `ready_s` is when half of such cooks are tender.
-pub fn of(case: &Case, record: &Record, ready_s: Option<f64>, comes_up: bool) -> Vec<Caution> {
+pub fn of(case: &ResolvedDish, record: &Record, ready_s: Option<f64>, comes_up: bool) -> Vec<Caution> {
     let voice = case.voice;
     let mut cautions = Vec::new();
     let media = || case.stages.iter().map(|stage| &stage.medium);

@@ -8,7 +8,7 @@ use super::explain::explain;
 use super::own_time::OwnTime;
 use super::pressed::PressureMinutes;
 use super::request::ForecastRequest;
-use super::resolve::{Case, Part};
+use super::resolve::{Part, ResolvedDish};
 use super::stats::{chance, quantile};
 use super::update::update;
 use super::weighted::Weighted;
@@ -66,7 +66,7 @@ pub fn forecast(request: &ForecastRequest) -> Result<Forecast> {
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub fn complete(request: &ForecastRequest, case: &Case, mut answer: Forecast) -> Result<Forecast> {
+pub fn complete(request: &ForecastRequest, case: &ResolvedDish, mut answer: Forecast) -> Result<Forecast> {
     let at_pressure = answer.at_pressure_min.and_then(|minutes| minutes.p50);
     answer.thumb = thumb::of(request, case, answer.ready_min.p50, at_pressure)?;
     answer.notes.extend(notes::price_of_boiling(request, case, &answer)?.map(|note| case.voice.render(note)));
@@ -85,7 +85,7 @@ pub(super) fn quantiles(values: &[f64], weights: &[f64]) -> Quantiles {
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Result<Forecast> {
+pub fn describe(case: &ResolvedDish, ensemble: Option<Weighted>) -> Result<Forecast> {
     let (physics, curve_min) = (case.physics(), curve_min(case));
     let record = recorded(&physics, curve_min * MINUTE_S, WARM_PAST_C, &case.how)?;
     let median = &record.times;
@@ -147,19 +147,19 @@ pub fn describe(case: &Case, ensemble: Option<Weighted>) -> Result<Forecast> {
 }
 
 /// Until it simmers, or its pressure is up, min; none where it never is.
-fn come_up_min(case: &Case, median: &Times) -> Option<f64> {
+fn come_up_min(case: &ResolvedDish, median: &Times) -> Option<f64> {
     let under_pressure = case.stages.iter().any(|stage| stage.medium.facts().locked);
     let come_up_s = if under_pressure { median.came_up_s } else { come_up_s(&case.physics()) };
     come_up_s.is_finite().then_some(come_up_s / MINUTE_S)
 }
 
 /// Minutes between points of a case's curve.
-fn curve_min(case: &Case) -> f64 {
+fn curve_min(case: &ResolvedDish) -> f64 {
     if case.stages.iter().all(|stage| stage.medium.facts().slow) { SLOW_CURVE_MIN } else { CURVE_MIN }
 }
 
 /// P(tender by the deadline), and P(tender by then and not too far): none without one.
-fn chances(case: &Case, ensemble: &Weighted) -> [Option<f64>; 2] {
+fn chances(case: &ResolvedDish, ensemble: &Weighted) -> [Option<f64>; 2] {
     let by = |holds: fn(&Weighted, usize, f64) -> bool| {
         case.deadline_s.map(|deadline| chance(&ensemble.weights, |i| holds(ensemble, i, deadline)))
     };
@@ -170,7 +170,7 @@ fn chances(case: &Case, ensemble: &Weighted) -> [Option<f64>; 2] {
 }
 
 /// The inside of the main part, as it is shown.
-fn inside<'a>(case: &Case, frames: impl Iterator<Item = &'a Frame>) -> Inside {
+fn inside<'a>(case: &ResolvedDish, frames: impl Iterator<Item = &'a Frame>) -> Inside {
     let main = case.main();
     Inside {
         radius: (1..=SHELLS).map(|i| i as f64 / SHELLS as f64).collect(),
@@ -181,7 +181,7 @@ fn inside<'a>(case: &Case, frames: impl Iterator<Item = &'a Frame>) -> Inside {
 }
 
 /// Time at pressure: as solved for, or as given.
-fn at_pressure(case: &Case, ensemble: &Weighted) -> Quantiles {
+fn at_pressure(case: &ResolvedDish, ensemble: &Weighted) -> Quantiles {
     let hold_s = |times: &Times| if times.came_up_s.is_finite() { times.hold_s } else { f64::INFINITY };
     let holds_s: Vec<f64> = ensemble.times.iter().map(hold_s).collect();
     let given = case.stages.iter().find_map(|stage| stage.medium.get::<Pressure>()?.hold_s.filter(|s| s.is_finite()));
@@ -194,7 +194,7 @@ fn at_pressure(case: &Case, ensemble: &Weighted) -> Quantiles {
 }
 
 /// Each part's band, and the order in which they are lifted out.
-fn parts(case: &Case, ensemble: &Weighted) -> Vec<PartForecast> {
+fn parts(case: &ResolvedDish, ensemble: &Weighted) -> Vec<PartForecast> {
     /// Parts that are tender within so many minutes of each other come out together.
     const TOGETHER_MIN: f64 = 10.0;
     if case.parts.len() == 1 {
@@ -232,7 +232,7 @@ fn parts(case: &Case, ensemble: &Weighted) -> Vec<PartForecast> {
     parts
 }
 
-fn spans(case: &Case, record: &Record) -> Vec<StageSpan> {
+fn spans(case: &ResolvedDish, record: &Record) -> Vec<StageSpan> {
     let ends: Vec<Option<f64>> =
         record.stage_ends_s.iter().map(|end_s| end_s.is_finite().then(|| round_to(end_s / MINUTE_S, 0.1))).collect();
     let span = |(i, stage): (usize, &super::resolve::Stage)| StageSpan {

@@ -33,14 +33,14 @@ pub(super) const MAX_OTHERS: usize = 100;
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
 pub(super) enum Source {
     /// A thermometer beside the meat, or in it.
-    Thermometer(Option<Place>),
+    Thermometer(Option<Probed>),
     /// Looks of one kind.
     Look(Found),
 }
 
 /// What a thermometer that is not in the meat hangs in.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub enum Place {
+pub enum Probed {
     /// The liquid, the fat, the bath.
     Liquid,
     /// The air of the oven or the pit.
@@ -110,7 +110,7 @@ pub enum Evidence {
         /// When, s.
         at_s: f64,
         /// Where it hangs.
-        place: Place,
+        place: Probed,
         /// What it read, °C.
         celsius: f64,
     },
@@ -143,8 +143,8 @@ impl Evidence {
             Self::Reading { celsius, .. } => Some(celsius - sample.probe_c),
             Self::Dip { liquid_l, .. } => Some(liquid_l - sample.liquid_l),
             Self::Weighing { lost_kg, .. } => Some(lost_kg - sample.steam_kg),
-            Self::Around { celsius, place: Place::Liquid, .. } => Some(celsius - sample.medium_c),
-            Self::Around { celsius, place: Place::Air, .. } => Some(celsius - sample.air_c),
+            Self::Around { celsius, place: Probed::Liquid, .. } => Some(celsius - sample.medium_c),
+            Self::Around { celsius, place: Probed::Air, .. } => Some(celsius - sample.air_c),
             Self::Check { .. } => None,
         }
     }
@@ -173,8 +173,8 @@ impl Evidence {
                 normal(liquid_l - sample.liquid_l, DIP_SIGMA_L.0 + DIP_SIGMA_L.1 * sample.liquid_l)
             }
             Self::Weighing { lost_kg, .. } => normal(lost_kg - sample.steam_kg, WEIGHING_SIGMA_KG),
-            Self::Around { celsius, place: Place::Liquid, .. } => normal(celsius - sample.medium_c, LIQUID_SIGMA_K),
-            Self::Around { celsius, place: Place::Air, .. } => normal(celsius - sample.air_c, AIR_SIGMA_K),
+            Self::Around { celsius, place: Probed::Liquid, .. } => normal(celsius - sample.medium_c, LIQUID_SIGMA_K),
+            Self::Around { celsius, place: Probed::Air, .. } => normal(celsius - sample.air_c, AIR_SIGMA_K),
             Self::Check { found, .. } => f64::max(finds(*found, sample.tenderness), MIN).ln(),
         }
     }
@@ -213,15 +213,15 @@ pub(super) fn gathered(evidence: &[Evidence]) -> Vec<Evidence> {
     for found in evidence {
         match found {
             Evidence::Reading { at_s, celsius } => read[0].push((at_s, celsius)),
-            Evidence::Around { at_s, celsius, place: Place::Liquid } => read[1].push((at_s, celsius)),
-            Evidence::Around { at_s, celsius, place: Place::Air } => read[2].push((at_s, celsius)),
+            Evidence::Around { at_s, celsius, place: Probed::Liquid } => read[1].push((at_s, celsius)),
+            Evidence::Around { at_s, celsius, place: Probed::Air } => read[2].push((at_s, celsius)),
             other => others.push(other),
         }
     }
     let mut gathered = others.split_off(others.len().saturating_sub(MAX_OTHERS));
     let [middle, liquid, air] = read.map(as_one);
     gathered.extend(middle.into_iter().map(|(at_s, celsius)| Evidence::Reading { at_s, celsius }));
-    for (place, read) in [(Place::Liquid, liquid), (Place::Air, air)] {
+    for (place, read) in [(Probed::Liquid, liquid), (Probed::Air, air)] {
         gathered.extend(read.into_iter().map(|(at_s, celsius)| Evidence::Around { at_s, place, celsius }));
     }
     gathered.sort_by(|a, b| a.at_s().total_cmp(&b.at_s()));

@@ -5,7 +5,7 @@ use ergastic_words::{
 };
 
 use super::answer::{BandPoint, Explained, Forecast, Narrows, Rule};
-use super::resolve::{Case, Stage};
+use super::resolve::{ResolvedDish, Stage};
 use super::stats::{correlation, quantile};
 use super::update::Update;
 use crate::cuts::EatenAs;
@@ -24,7 +24,7 @@ const WORTH_ASKING: f64 = 0.02;
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub fn explain(case: &Case, drawn: &Update, answer: &Forecast) -> Result<Explained> {
+pub fn explain(case: &ResolvedDish, drawn: &Update, answer: &Forecast) -> Result<Explained> {
     let width_min = answer.ready_min.p90.zip(answer.ready_min.p10).map(|(p90, p10)| p90 - p10);
     Ok(Explained {
         goal: [answer.enough_softening_h, answer.overcooked_softening_h].map(|hours| hours / answer.toughness),
@@ -35,7 +35,7 @@ pub fn explain(case: &Case, drawn: &Update, answer: &Forecast) -> Result<Explain
     })
 }
 
-fn bands(case: &Case, drawn: &Update, answer: &Forecast) -> Result<Vec<BandPoint>> {
+fn bands(case: &ResolvedDish, drawn: &Update, answer: &Forecast) -> Result<Vec<BandPoint>> {
     let last_min = answer.curve.last().map_or(0.0, |point| point.min);
     let at_s: Vec<f64> = (1..=BAND_POINTS).map(|i| last_min * MINUTE_S * i as f64 / BAND_POINTS as f64).collect();
     let (_, samples) = run_all_sampled(&case.physics(), &drawn.drawn, &at_s, &case.how)?;
@@ -57,7 +57,7 @@ fn bands(case: &Case, drawn: &Update, answer: &Forecast) -> Result<Vec<BandPoint
 
 /// How much of the spread of the ready time each drawn fact explains: the square of its correlation with the logarithm of
 /// the time. The facts are drawn apart from each other, so the shares add up to what a straight line can explain.
-fn narrows(case: &Case, drawn: &Update, width_min: f64) -> Vec<Narrows> {
+fn narrows(case: &ResolvedDish, drawn: &Update, width_min: f64) -> Vec<Narrows> {
     let reaches: Vec<usize> =
         (0..drawn.ensemble.ready_s.len()).filter(|i| drawn.ensemble.ready_s[*i].is_finite()).collect();
     let times: Vec<f64> = reaches.iter().map(|i| drawn.ensemble.ready_s[*i].ln()).collect();
@@ -100,7 +100,7 @@ fn narrows(case: &Case, drawn: &Update, width_min: f64) -> Vec<Narrows> {
     narrows
 }
 
-fn rules(case: &Case, answer: &Forecast) -> Vec<Rule> {
+fn rules(case: &ResolvedDish, answer: &Forecast) -> Vec<Rule> {
     let mut rules = vec![middle_rule(case)];
     rules.extend(case.stages.iter().map(|stage| medium_rule(stage, case)));
     rules.extend([tender_rule(case), overcooked_rule(case)]);
@@ -111,7 +111,7 @@ fn rules(case: &Case, answer: &Forecast) -> Vec<Rule> {
     rules
 }
 
-fn rule(case: &Case, figure: Message, rule: Message, numbers: Message, sure: Message) -> Rule {
+fn rule(case: &ResolvedDish, figure: Message, rule: Message, numbers: Message, sure: Message) -> Rule {
     let voice = case.voice;
     Rule {
         figure: voice.render(figure),
@@ -121,7 +121,7 @@ fn rule(case: &Case, figure: Message, rule: Message, numbers: Message, sure: Mes
     }
 }
 
-fn middle_rule(case: &Case) -> Rule {
+fn middle_rule(case: &ResolvedDish) -> Rule {
     let main = case.main();
     let mm = main.sides_m.map(|side| side * 1000.0);
     let spread = Percent(main.thickness_sigma());
@@ -130,7 +130,7 @@ fn middle_rule(case: &Case) -> Rule {
     rule(case, say::middle(), say::middle_rule(), numbers, sure)
 }
 
-fn tender_rule(case: &Case) -> Rule {
+fn tender_rule(case: &ResolvedDish) -> Rule {
     /// Temperatures at which an hour counts as one, a third of one, and four tender-hours, °C.
     const AN_HOUR_IS: [f64; 3] = [95.0, 82.0, 115.0];
     let main = case.main();
@@ -148,7 +148,7 @@ fn tender_rule(case: &Case) -> Rule {
     )
 }
 
-fn overcooked_rule(case: &Case) -> Rule {
+fn overcooked_rule(case: &ResolvedDish) -> Rule {
     let main = case.main();
     let numbers =
         if main.eaten_as == EatenAs::Slice { say::overcooked_rule_sliced } else { say::overcooked_rule_numbers };
@@ -157,7 +157,7 @@ fn overcooked_rule(case: &Case) -> Rule {
     rule(case, say::overcooked(), say::overcooked_rule(), numbers, say::overcooked_rule_sure())
 }
 
-fn juice_rule(case: &Case, answer: &Forecast) -> Option<Rule> {
+fn juice_rule(case: &ResolvedDish, answer: &Forecast) -> Option<Rule> {
     /// Between these meat squeezes out most of its juice, °C.
     const STEEPEST_C: [f64; 2] = [55.0, 75.0];
     let (juice, left) = (answer.juice_lost_kg?, answer.yield_kg?);
@@ -166,7 +166,7 @@ fn juice_rule(case: &Case, answer: &Forecast) -> Option<Rule> {
     Some(rule(case, say::juice_and_yield(), say::juice_rule(low, high), numbers, say::juice_rule_sure()))
 }
 
-fn gelatin_rule(case: &Case, answer: &Forecast) -> Option<Rule> {
+fn gelatin_rule(case: &ResolvedDish, answer: &Forecast) -> Option<Rule> {
     /// Fat melts out above this, °C.
     const MELTS_C: f64 = 55.0;
     let (gelatin, fat) = (answer.gelatin_g?, answer.fat_l?);
@@ -176,20 +176,20 @@ fn gelatin_rule(case: &Case, answer: &Forecast) -> Option<Rule> {
     Some(rule(case, say::gelatin_and_fat(), say::gelatin_rule(Guide(MELTS_C)), numbers, say::gelatin_rule_sure()))
 }
 
-fn liquid_rule(case: &Case, answer: &Forecast) -> Option<Rule> {
+fn liquid_rule(case: &ResolvedDish, answer: &Forecast) -> Option<Rule> {
     let left = answer.liquid_left_l.filter(|_| case.liquid_l > 0.0)?;
     let numbers = say::liquid_rule_numbers(Volume(case.liquid_l), Volume(left), case.pot().lid.words());
     Some(rule(case, say::liquid(), say::liquid_rule(), numbers, say::liquid_rule_sure()))
 }
 
-fn band_rule(case: &Case, answer: &Forecast) -> Option<Rule> {
+fn band_rule(case: &ResolvedDish, answer: &Forecast) -> Option<Rule> {
     let p50 = answer.ready_min.p50?;
     let (p10, p90) = (answer.ready_min.p10.unwrap_or(p50), answer.ready_min.p90.unwrap_or(p50));
     let numbers = say::band_rule_numbers(case.members as u32, Span(p10), Span(p90), Span(p50));
     Some(rule(case, say::band(), say::band_rule(), numbers, say::band_rule_sure()))
 }
 
-fn medium_rule(stage: &Stage, case: &Case) -> Rule {
+fn medium_rule(stage: &Stage, case: &ResolvedDish) -> Rule {
     let heats = stage.medium.way().how_it_heats(stage.pot.lid, case.boil_c);
     rule(case, ways::title(stage.medium.way().name()), heats.rule, heats.numbers, heats.sure)
 }

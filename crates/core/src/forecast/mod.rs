@@ -26,7 +26,7 @@ pub use answer::{
     StageSpan, Thumb,
 };
 pub use describe::{complete, describe, forecast};
-pub use evidence::{Evidence, Found, Place};
+pub use evidence::{Evidence, Found, Probed};
 pub use known::{Belief, Known};
 pub(crate) use meat::with_meat;
 pub use meat::{Meat, size_mm_schema};
@@ -34,7 +34,7 @@ pub use own_time::OwnTime;
 pub use pressed::PressureMinutes;
 pub use request::{Added, BodyFrom, ForBody, ForecastRequest};
 pub(crate) use resolve::CORNED_SALT;
-pub use resolve::{Case, Leg, Part, Stage};
+pub use resolve::{Leg, Part, ResolvedDish, Stage};
 pub use stats::{chance, correlation, quantile};
 pub use update::{Update, softness_at, update, update_ahead};
 pub use weighted::Weighted;

@@ -4,7 +4,7 @@ use ergastic_words::{Guide, Message, Span, Volume, forecast as say};
 
 use super::answer::{Forecast, PartForecast, Quantiles};
 use super::request::ForecastRequest;
-use super::resolve::Case;
+use super::resolve::ResolvedDish;
 use crate::cuts::EatenAs;
 use crate::error::Result;
 use crate::finish::slicing;
@@ -15,7 +15,7 @@ use ergastic_physics::units::MINUTE_S;
 use ergastic_physics::{HORIZON_S, median_times};
 
 /// What was poured in where no pot was to come any more.
-pub fn unpoured(case: &Case, stage_ends_s: &[f64]) -> Option<Message> {
+pub fn unpoured(case: &ResolvedDish, stage_ends_s: &[f64]) -> Option<Message> {
     let finds_a_pot =
         |at_s: f64| (case.stages.iter().zip(stage_ends_s)).any(|(stage, end_s)| stage.medium.is_pot() && *end_s > at_s);
     let lost: Vec<_> = case.added.iter().filter(|pour| !finds_a_pot(pour.at_s)).collect();
@@ -25,7 +25,7 @@ pub fn unpoured(case: &Case, stage_ends_s: &[f64]) -> Option<Message> {
 
 /// The notes on an answer.
 pub fn of(
-    case: &Case,
+    case: &ResolvedDish,
     ready: &Quantiles,
     overcooked: &Quantiles,
     come_up_min: Option<f64>,
@@ -71,7 +71,7 @@ pub fn of(
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub fn price_of_boiling(request: &ForecastRequest, case: &Case, answer: &Forecast) -> Result<Option<Message>> {
+pub fn price_of_boiling(request: &ForecastRequest, case: &ResolvedDish, answer: &Forecast) -> Result<Option<Message>> {
     if !case.first().medium.rolls() || case.stages.len() > 1 {
         return Ok(None);
     }

@@ -6,7 +6,7 @@ use ergastic_words::{Message, Minutes, Share, forecast as say};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use super::resolve::Case;
+use super::resolve::ResolvedDish;
 use super::stats::{chance, quantile};
 use super::update::update;
 use super::weighted::Weighted;
@@ -42,9 +42,9 @@ impl OwnTime {
     ///
     /// # Errors
     /// Nobody waits for it any more.
-    pub fn of(case: &Case, ensemble: &Weighted) -> Result<Option<Self>> {
+    pub fn of(case: &ResolvedDish, ensemble: &Weighted) -> Result<Option<Self>> {
         let Some(own_s) = case.own_time_s() else { return Ok(None) };
-        let mut open = Case { members: MEMBERS.min(case.members), ..case.clone() };
+        let mut open = ResolvedDish { members: MEMBERS.min(case.members), ..case.clone() };
         let last = open.stages.len() - 1;
         let pressed = open.stages[last].medium.facts().locked;
         match open.stages[last].medium.get::<Pressure>().copied() {

@@ -6,7 +6,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use super::own_time::as_set;
-use super::resolve::Case;
+use super::resolve::ResolvedDish;
 use super::stats::quantile;
 use super::weighted::Weighted;
 use ergastic_physics::pressure::KEPT_WARM_C;
@@ -31,7 +31,7 @@ pub struct PressureMinutes {
 impl PressureMinutes {
     /// Of a case's one stage under pressure, set for its certainty; none where it never comes up. `ends_s` are the
     /// ends of the median run's stages.
-    pub fn of(case: &Case, ensemble: &Weighted, ends_s: &[f64]) -> Option<Self> {
+    pub fn of(case: &ResolvedDish, ensemble: &Weighted, ends_s: &[f64]) -> Option<Self> {
         let mut pressed = case.stages.iter().enumerate().filter_map(|(at, s)| Some((at, s.medium.get::<Pressure>()?)));
         // Where it is closed more than once each of its stages says its own minutes.
         let (Some((at, &pot)), None) = (pressed.next(), pressed.next()) else { return None };

@@ -4,7 +4,7 @@ use ergastic_words::{Span, Voice, forecast as say};
 
 use super::answer::Thumb;
 use super::request::ForecastRequest;
-use super::resolve::Case;
+use super::resolve::ResolvedDish;
 use crate::cuts::STEWING_PIECE_M;
 use crate::error::Result;
 use crate::ways::{Heat, MeatByThumb, Method, Rule, WayId};
@@ -51,7 +51,12 @@ fn another_way(request: &ForecastRequest, method: Method, heat: Heat) -> Result<
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub fn of(request: &ForecastRequest, case: &Case, ready: Option<f64>, at_pressure: Option<f64>) -> Result<Vec<Thumb>> {
+pub fn of(
+    request: &ForecastRequest,
+    case: &ResolvedDish,
+    ready: Option<f64>,
+    at_pressure: Option<f64>,
+) -> Result<Vec<Thumb>> {
     let main = case.main();
     let pounds = main.mass_kg / f64::from(main.pieces) * POUNDS;
     let small = main.sides_m[0] <= STEWING_PIECE_M;

@@ -4,7 +4,7 @@ use rayon::prelude::*;
 
 use super::ahead::{Ahead, Moved, as_the_band_moved, stood_at, what_moved, width_after_a_look_s};
 use super::evidence::{Evidence, Source, gathered, readings_worth};
-use super::resolve::Case;
+use super::resolve::ResolvedDish;
 use super::stats::{in_order, quantile};
 use super::weighted::{MIN_LEFT, THIN, Weighted, believed, effective, weights};
 use crate::error::Result;
@@ -110,7 +110,7 @@ fn still_firm(times: &[Times], weights: &[f64], firm_s: f64) -> Option<Vec<f64>>
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub fn update(case: &Case, evidence: &[Evidence], look_s: Option<f64>) -> Result<Update> {
+pub fn update(case: &ResolvedDish, evidence: &[Evidence], look_s: Option<f64>) -> Result<Update> {
     update_ahead(case, evidence, look_s, &[])
 }
 
@@ -118,7 +118,12 @@ pub fn update(case: &Case, evidence: &[Evidence], look_s: Option<f64>) -> Result
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahead_s: &[f64]) -> Result<Update> {
+pub fn update_ahead(
+    case: &ResolvedDish,
+    evidence: &[Evidence],
+    look_s: Option<f64>,
+    ahead_s: &[f64],
+) -> Result<Update> {
     let physics = case.physics();
     let drawn = case.drawn();
     let is_one = case.members == 1 || evidence.is_empty();
@@ -162,7 +167,7 @@ pub fn update_ahead(case: &Case, evidence: &[Evidence], look_s: Option<f64>, ahe
 }
 
 /// When a fork last found it too firm, s: what it finds so is not tender, whatever else was read.
-fn found_firm_s(case: &Case, evidence: &[Evidence]) -> Option<f64> {
+fn found_firm_s(case: &ResolvedDish, evidence: &[Evidence]) -> Option<f64> {
     let eaten_as = case.main().eaten_as;
     let firm = evidence.iter().filter_map(|found| match found {
         Evidence::Check { at_s, found } if !found.is_enough_for(eaten_as) => Some(*at_s),
@@ -267,7 +272,7 @@ fn summed(sources: &[Vec<f64>], members: usize) -> Vec<f64> {
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub fn softness_at(case: &Case, at_s: f64) -> Result<(Weighted, Vec<f64>)> {
+pub fn softness_at(case: &ResolvedDish, at_s: f64) -> Result<(Weighted, Vec<f64>)> {
     let (times, samples) = run_all_sampled(&case.physics(), &case.drawn(), &[at_s], &case.how)?;
     let weights = vec![1.0; times.len()];
     Ok((Weighted::new(times, weights), samples[0].iter().map(|sample| sample.tenderness).collect()))
@@ -292,7 +297,7 @@ mod tests {
         }
     }
 
-    fn case() -> Case {
+    fn case() -> ResolvedDish {
         request().resolve().unwrap()
     }
 
@@ -362,7 +367,7 @@ mod tests {
     }
 
     /// A cook as one of another ensemble, and what a thermometer says of it every minute.
-    fn readings_of(truth: &Drawn, case: &Case, count: usize, noise_k: f64, seed: u64) -> (f64, Vec<Evidence>) {
+    fn readings_of(truth: &Drawn, case: &ResolvedDish, count: usize, noise_k: f64, seed: u64) -> (f64, Vec<Evidence>) {
         use rand::{RngExt, SeedableRng};
         use rand_distr::StandardNormal;
         let at_s: Vec<f64> = (1..=count).map(|minute| minute as f64 * 60.0).collect();
@@ -376,8 +381,8 @@ mod tests {
         (times[0].ready_s, found.collect())
     }
 
-    fn one_of(case: &Case, seed: u64) -> Drawn {
-        let all = Case { seed, ..case.clone() }.drawn();
+    fn one_of(case: &ResolvedDish, seed: u64) -> Drawn {
+        let all = ResolvedDish { seed, ..case.clone() }.drawn();
         Drawn { members: vec![all.members[0]], pieces: all.pieces.iter().map(|part| vec![part[0]]).collect() }
     }
 
@@ -397,7 +402,7 @@ mod tests {
     #[test]
     fn after_two_hundred_readings_the_band_still_holds_four_cooks_in_five() {
         const COOKS: u64 = 250;
-        let case = Case { members: 500, ..case() };
+        let case = ResolvedDish { members: 500, ..case() };
         let held = (0..COOKS).filter(|cook| {
             let (ready_s, found) = readings_of(&one_of(&case, 1000 + cook), &case, 200, READING_SIGMA_K, *cook);
             let after = update(&case, &found, None).unwrap();

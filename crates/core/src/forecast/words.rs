@@ -5,7 +5,7 @@ use ergastic_words::{Join, Length, Message, Span, forecast as say, ways};
 
 use super::answer::Quantiles;
 use super::pressed::PressureMinutes;
-use super::resolve::Case;
+use super::resolve::ResolvedDish;
 use crate::cuts::{CutFacts, DryRisk, EatenAs};
 use crate::heat::pot::Lid;
 use ergastic_physics::pressure::MIN_LITRES;
@@ -21,7 +21,12 @@ fn make(facts: &CutFacts) -> &'static str {
 }
 
 /// Why it takes this long, from this case's own numbers.
-pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>, pressure: Option<&PressureMinutes>) -> Message {
+pub fn why(
+    case: &ResolvedDish,
+    ready: &Quantiles,
+    at_ready: Option<&Frame>,
+    pressure: Option<&PressureMinutes>,
+) -> Message {
     let minutes = pressure.map(|minutes| Message::text(minutes.text.clone()));
     let main = case.main();
     let first = &case.first().medium;
@@ -41,7 +46,7 @@ pub fn why(case: &Case, ready: &Quantiles, at_ready: Option<&Frame>, pressure: O
 }
 
 /// What this way costs with this meat, where it costs something.
-fn price(case: &Case) -> Option<Message> {
+fn price(case: &ResolvedDish) -> Option<Message> {
     let (main, first) = (case.main(), &case.first().medium);
     if case.stages.iter().any(|stage| stage.medium.rolls()) {
         Some(say::price_of_boiling())

@@ -7,7 +7,7 @@ use std::marker::PhantomData;
 use ergastic_words::errors as say;
 use serde::de::{DeserializeOwned, Error as _, SeqAccess, Visitor};
 
-use super::misfit::Step;
+use super::misfit::PathPart;
 use super::node::{Growing, MAX_VALUES, too_many};
 use super::reader::Reader;
 use crate::error::{Error, Kind};
@@ -39,7 +39,7 @@ impl<'de, T: DeserializeOwned> Visitor<'de> for Items<'_, T> {
                 let given = say::count(self.most as u32 + 1);
                 Err(Error::said(Kind::OutOfRange, "", given, say::at_most(self.most as u32)))
             } else {
-                T::deserialize(Reader::of(node)).map_err(|misfit| misfit.inside(Step::Item(taken.len())).into())
+                T::deserialize(Reader::of(node)).map_err(|misfit| misfit.inside(PathPart::Item(taken.len())).into())
             };
             match read {
                 Ok(item) => taken.push(item),

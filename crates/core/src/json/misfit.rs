@@ -9,7 +9,7 @@ use crate::error::{Error, Kind};
 
 /// One step from a value into it.
 #[derive(Debug, Clone, PartialEq, Eq)]
-pub enum Step {
+pub enum PathPart {
     /// Into a field.
     Field(String),
     /// Into a list.
@@ -20,7 +20,7 @@ pub enum Step {
 #[derive(Debug)]
 pub struct Misfit {
     /// From the innermost outward while it travels.
-    steps: Vec<Step>,
+    steps: Vec<PathPart>,
     kind: Kind,
     /// What was given, where whoever found the fault knew it.
     given: Option<Message>,
@@ -34,7 +34,7 @@ impl Misfit {
     }
 
     /// The same one step further in.
-    pub fn inside(mut self, step: Step) -> Self {
+    pub fn inside(mut self, step: PathPart) -> Self {
         self.steps.push(step);
         self
     }
@@ -53,7 +53,7 @@ impl Misfit {
     }
 
     /// The way in from the whole.
-    pub fn path(&self) -> Vec<Step> {
+    pub fn path(&self) -> Vec<PathPart> {
         self.steps.iter().rev().cloned().collect()
     }
 }
@@ -63,9 +63,9 @@ impl From<Misfit> for Error {
         let mut field = String::new();
         for step in misfit.steps.iter().rev() {
             match step {
-                Step::Item(index) => field.push_str(&format!("[{index}]")),
-                Step::Field(name) if field.is_empty() => field.push_str(name),
-                Step::Field(name) => field.push_str(&format!(".{name}")),
+                PathPart::Item(index) => field.push_str(&format!("[{index}]")),
+                PathPart::Field(name) if field.is_empty() => field.push_str(name),
+                PathPart::Field(name) => field.push_str(&format!(".{name}")),
             }
         }
         Self::said(misfit.kind, field, misfit.given.unwrap_or_else(say::a_value), misfit.allowed)
@@ -116,14 +116,14 @@ impl de::Error for Misfit {
     fn unknown_field(field: &str, known: &'static [&'static str]) -> Self {
         let allowed = if known.is_empty() { say::no_field() } else { one_of(known) };
         let unknown = Self::new(Kind::Unknown, say::this_field(), allowed);
-        Self { unknown_field: true, ..unknown }.inside(Step::Field(field.to_owned()))
+        Self { unknown_field: true, ..unknown }.inside(PathPart::Field(field.to_owned()))
     }
 
     fn missing_field(field: &'static str) -> Self {
-        Self::new(Kind::Missing, Message::nothing(), say::must_be_given()).inside(Step::Field(field.to_owned()))
+        Self::new(Kind::Missing, Message::nothing(), say::must_be_given()).inside(PathPart::Field(field.to_owned()))
     }
 
     fn duplicate_field(field: &'static str) -> Self {
-        Self::new(Kind::Clash, say::a_second_value(), say::give_once()).inside(Step::Field(field.to_owned()))
+        Self::new(Kind::Clash, say::a_second_value(), say::give_once()).inside(PathPart::Field(field.to_owned()))
     }
 }

@@ -7,7 +7,7 @@ use ergastic_words::{Message, errors as say};
 use serde::de::{DeserializeSeed, Deserializer, Error as _, MapAccess, SeqAccess, Visitor};
 use serde_json::{Number, Value};
 
-use super::misfit::{Step, quoted};
+use super::misfit::{PathPart, quoted};
 use crate::error::{Error, Kind};
 
 /// The most values that are held at once while something is read.
@@ -50,17 +50,17 @@ impl Node {
     }
 
     /// Takes out the field at a path; whether there was one.
-    pub(super) fn remove(&mut self, path: &[Step]) -> bool {
+    pub(super) fn remove(&mut self, path: &[PathPart]) -> bool {
         match (path, self) {
-            ([Step::Field(name)], Self::Object(fields)) => {
+            ([PathPart::Field(name)], Self::Object(fields)) => {
                 let before = fields.len();
                 fields.retain(|(field, _)| field != name);
                 fields.len() < before
             }
-            ([Step::Field(name), rest @ ..], Self::Object(fields)) => {
+            ([PathPart::Field(name), rest @ ..], Self::Object(fields)) => {
                 fields.iter_mut().any(|(field, node)| field == name && node.remove(rest))
             }
-            ([Step::Item(index), rest @ ..], Self::List(items)) => {
+            ([PathPart::Item(index), rest @ ..], Self::List(items)) => {
                 items.get_mut(*index).is_some_and(|node| node.remove(rest))
             }
             _ => false,

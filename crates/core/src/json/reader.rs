@@ -7,7 +7,7 @@ use serde::de::value::{MapAccessDeserializer, StringDeserializer};
 use serde::de::{DeserializeSeed, Deserializer, Error as _, IntoDeserializer, MapAccess, SeqAccess, Visitor};
 use serde::forward_to_deserialize_any;
 
-use super::misfit::{Misfit, Step};
+use super::misfit::{Misfit, PathPart};
 use super::node::Node;
 use crate::error::Kind;
 
@@ -202,7 +202,7 @@ impl<'de> SeqAccess<'de> for Items {
 
     fn next_element_seed<T: DeserializeSeed<'de>>(&mut self, seed: T) -> Outcome<Option<T::Value>> {
         let Some(node) = self.list.next() else { return Ok(None) };
-        let step = Step::Item(self.next);
+        let step = PathPart::Item(self.next);
         self.next += 1;
         seed.deserialize(Reader { node }).map(Some).map_err(|misfit| misfit.inside(step))
     }
@@ -229,7 +229,7 @@ impl<'de> MapAccess<'de> for Fields {
 
     fn next_value_seed<V: DeserializeSeed<'de>>(&mut self, seed: V) -> Outcome<V::Value> {
         let Some((name, node)) = self.value.take() else { return Err(Misfit::custom("a value without its name")) };
-        seed.deserialize(Reader { node }).map_err(|misfit| misfit.inside(Step::Field(name)))
+        seed.deserialize(Reader { node }).map_err(|misfit| misfit.inside(PathPart::Field(name)))
     }
 
     fn size_hint(&self) -> Option<usize> {

@@ -6,7 +6,7 @@ use super::answer::Ask;
 use super::block::Block;
 use crate::cuts::Cut;
 use crate::error::Result;
-use crate::forecast::{Case, Weighted, correlation, quantile, update};
+use crate::forecast::{ResolvedDish, Weighted, correlation, quantile, update};
 use crate::plan::Plan;
 use crate::tender::Age;
 use ergastic_physics::{HORIZON_S, median_tender_s};
@@ -69,7 +69,7 @@ pub fn ask(block: &Block, best: &Plan) -> Result<Option<Ask>> {
 
 /// Young beef or an older animal: the band over both, against the band of either.
 fn age(
-    case: &Case,
+    case: &ResolvedDish,
     best: &Plan,
     block: &Block,
     ready_s: &[f64],

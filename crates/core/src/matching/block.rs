@@ -12,7 +12,7 @@ use crate::clock::{Stretch, comes_twice, instant, merged, minutes_between, plus_
 use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::finish::{Target, Thickener};
-use crate::forecast::{Case, ForecastRequest};
+use crate::forecast::{ForecastRequest, ResolvedDish};
 use crate::kitchen::{Kitchen, ThingKind};
 use crate::plan::{Plan, Uses};
 use crate::ways::Method;
@@ -142,7 +142,7 @@ impl<'a> Block<'a> {
     ///
     /// # Errors
     /// Names the field that can't be used.
-    pub fn lies(&mut self) -> Result<Case> {
+    pub fn lies(&mut self) -> Result<ResolvedDish> {
         // A bag takes any amount: how much a vessel takes is each way's own matter.
         let in_a_bag =
             |meat: &ForecastRequest| ForecastRequest { method: Some(Method::WaterBath), ..meat.clone() }.resolve();
@@ -172,7 +172,7 @@ impl<'a> Block<'a> {
     }
 
     /// What the raw meat of a case costs, if its prices are known.
-    pub fn cost(&self, case: &Case) -> Option<f64> {
+    pub fn cost(&self, case: &ResolvedDish) -> Option<f64> {
         case.parts.iter().map(|part| self.cost_of(part.facts.cut, part.mass_kg)).sum()
     }
 

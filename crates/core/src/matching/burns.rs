@@ -4,12 +4,12 @@ use ergastic_words::{Join, Mass, Message, matching as say};
 
 use super::answer::{Fuel, WashingUp};
 use crate::bench::Sear;
-use crate::forecast::{Case, StageSpan};
+use crate::forecast::{ResolvedDish, StageSpan};
 
 /// Browning in a pan, kWh.
 const SEAR_KWH: f64 = 0.3;
 /// What the whole cook burns; `spans` are the stages of its median run.
-pub fn fuel(case: &Case, spans: &[StageSpan], cook_min: f64, sear: Sear) -> Fuel {
+pub fn fuel(case: &ResolvedDish, spans: &[StageSpan], cook_min: f64, sear: Sear) -> Fuel {
     let (mut kwh, mut solid_kg) = (0.0, 0.0);
     for (stage, span) in case.stages.iter().zip(spans) {
         let minutes = span.to_min.unwrap_or(cook_min).min(cook_min) - span.from_min.unwrap_or(cook_min);
@@ -28,7 +28,7 @@ pub fn fuel(case: &Case, spans: &[StageSpan], cook_min: f64, sear: Sear) -> Fuel
 }
 
 /// What is left to wash.
-pub fn washing_up(case: &Case, sear: Sear) -> WashingUp {
+pub fn washing_up(case: &ResolvedDish, sear: Sear) -> WashingUp {
     let mut things: Vec<Message> = Vec::new();
     let mut add = |thing: Message| {
         if !things.contains(&thing) {

@@ -14,10 +14,10 @@ use super::variants::Variant;
 use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::Result;
-use crate::forecast::{Case, ForecastRequest, chance};
+use crate::forecast::{ForecastRequest, ResolvedDish, chance};
 use crate::kitchen::ThingKind;
 use crate::plan::Plan;
-use crate::sheet::{Worked, lead_min, steps};
+use crate::sheet::{Settled, lead_min, steps};
 use crate::ways::{Heat, MOVE_MIN, Set, WayId};
 
 /// From this chance on a way is tight rather than too late.
@@ -84,7 +84,7 @@ struct Times {
 }
 
 impl Times {
-    fn of(block: &Block, worked: &Worked, lead_min: f64) -> Self {
+    fn of(block: &Block, worked: &Settled, lead_min: f64) -> Self {
         let finishing_min = worked.durations.finishing_min();
         let hands = hands(worked, lead_min);
         let lift_at = plus_minutes(block.serve_at, -finishing_min);
@@ -125,7 +125,7 @@ struct Sauce {
 }
 
 impl Sauce {
-    fn of(worked: &Worked, loads: f64) -> Self {
+    fn of(worked: &Settled, loads: f64) -> Self {
         let durations = &worked.durations;
         let liquid_l = if durations.has_sauce() { durations.liquid_left_l } else { 0.0 };
         let gelatin_pct = if liquid_l > 0.0 { durations.gelatin_g / (liquid_l * 10.0) } else { 0.0 };
@@ -139,7 +139,7 @@ impl Sauce {
 }
 
 /// Whether it goes, and one sentence why.
-fn verdict(block: &Block, worked: &Worked, variant: &Variant, times: &Times, chance_ready: f64) -> (Verdict, String) {
+fn verdict(block: &Block, worked: &Settled, variant: &Variant, times: &Times, chance_ready: f64) -> (Verdict, String) {
     let (case, forecast) = (&worked.case, &worked.forecast);
     let against = (case.parts.iter())
         .find_map(|part| suits::against(part.facts, case.first().method, part.eaten_as, variant.shape))
@@ -167,7 +167,7 @@ fn planned(block: &Block, variant: &Variant) -> Plan {
 }
 
 /// Whether it comes out of the pit with a bark on it.
-fn has_bark(case: &Case) -> bool {
+fn has_bark(case: &ResolvedDish) -> bool {
     case.stages.iter().any(|stage| stage.medium.id() == WayId::Pit) && !case.last().medium.is_pot()
 }
 
@@ -179,7 +179,7 @@ fn first_heat(forecast: &ForecastRequest) -> Heat {
 
 fn compute(block: &Block, variant: Variant) -> Result<Choice> {
     let mut plan = planned(block, &variant);
-    let worked = Worked::new(&plan, block.kitchen, &[], None).map_err(|error| error.out_of("forecast"))?;
+    let worked = Settled::new(&plan, block.kitchen, &[], None).map_err(|error| error.out_of("forecast"))?;
     let (case, durations, forecast) = (&worked.case, &worked.durations, &worked.forecast);
     let (voice, people, loads) = (case.voice, f64::from(block.people), f64::from(variant.loads));
     let asked = steps(&plan, &worked, worked.lift_min(block.certainty).or(forecast.ready_min.p50).unwrap_or(0.0));
@@ -239,7 +239,7 @@ fn compute(block: &Block, variant: Variant) -> Result<Choice> {
 }
 
 /// Hands-on work from the start of a way: bench and pan, and each move from one heat to the next.
-fn hands(worked: &Worked, lead_min: f64) -> Vec<Work> {
+fn hands(worked: &Settled, lead_min: f64) -> Vec<Work> {
     let spans = &worked.forecast.stages;
     let moves = spans.iter().take(spans.len().saturating_sub(1)).filter_map(|span| span.to_min);
     let first = Work { from_min: 0.0, takes_min: lead_min + worked.durations.come_up_min };
@@ -249,7 +249,7 @@ fn hands(worked: &Worked, lead_min: f64) -> Vec<Work> {
 }
 
 /// Everything a chain needs stands in its stages; the first piece of kit stands in the variant.
-fn case_kit(first: ThingKind, case: &Case) -> Vec<ThingKind> {
+fn case_kit(first: ThingKind, case: &ResolvedDish) -> Vec<ThingKind> {
     std::iter::once(first).chain(case.stages.iter().skip(1).filter_map(|stage| stage.medium.facts().kit)).collect()
 }
 

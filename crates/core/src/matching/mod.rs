@@ -28,7 +28,7 @@ use rayon::prelude::*;
 
 use crate::cuts::Cut;
 use crate::error::{Error, Kind, Result, Unit, in_range};
-use crate::forecast::{Assumed, Case};
+use crate::forecast::{Assumed, ResolvedDish};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::ways::Method;
@@ -123,7 +123,7 @@ fn kitchen_of(request: &MatchRequest, kitchen: &Kitchen) -> Result<Kitchen> {
 }
 
 /// What nobody said of the block.
-fn assumed(request: &MatchRequest, block: &Block, lies: &Case) -> Vec<Assumed> {
+fn assumed(request: &MatchRequest, block: &Block, lies: &ResolvedDish) -> Vec<Assumed> {
     let voice = block.kitchen.voice();
     let mut assumed = Assumed::of(lies, |filled| OF_THE_MEAT.contains(&filled.name));
     if let Some(text) = request.serve_at.as_ref().filter(|_| block.bell_comes_twice) {
@@ -181,7 +181,7 @@ impl Matched {
 }
 
 /// The question, the substitutes and the second dinner: they go by the best way.
-fn beside(answer: &mut Matched, cut: Option<Cut>, block: &Block, lies: &Case, plan: &Plan) -> Result<()> {
+fn beside(answer: &mut Matched, cut: Option<Cut>, block: &Block, lies: &ResolvedDish, plan: &Plan) -> Result<()> {
     let instead = || match (cut, lies.parts.len()) {
         (Some(cut), 1) => substitutes::substitutes(block, plan, cut, lies.main().eaten_as),
         _ => Ok(Vec::new()),
@@ -196,7 +196,7 @@ fn beside(answer: &mut Matched, cut: Option<Cut>, block: &Block, lies: &Case, pl
 const OF_THE_MEAT: [&str; 6] = ["mass_kg", "pieces", "size_mm", "start_c", "age", "eaten_as"];
 
 /// Every way with its variants, and the ways in two goes that help.
-fn ways(block: &Block, lies: &crate::forecast::Case, sort: Sort) -> Result<(Vec<Way>, Vec<Choice>)> {
+fn ways(block: &Block, lies: &crate::forecast::ResolvedDish, sort: Sort) -> Result<(Vec<Way>, Vec<Choice>)> {
     let voice = block.kitchen.voice();
     let variants = variants::variants(block, lies);
     let mut computed = compute(block, variants)?;
@@ -245,7 +245,7 @@ fn compute(block: &Block, variants: Vec<Variant>) -> Result<Vec<(Variant, Choice
 }
 
 /// Where nothing is sure to be there in time: the soonest of each way, hurried.
-fn in_a_hurry(block: &Block, lies: &Case, computed: &[(Variant, Choice)]) -> Result<Vec<(Variant, Choice)>> {
+fn in_a_hurry(block: &Block, lies: &ResolvedDish, computed: &[(Variant, Choice)]) -> Result<Vec<(Variant, Choice)>> {
     let choices: Vec<&Choice> = computed.iter().map(|(_, choice)| choice).collect();
     if !sooner::short_of_time(&choices) {
         return Ok(Vec::new());

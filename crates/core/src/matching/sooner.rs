@@ -10,7 +10,7 @@ use super::variants::Variant;
 use crate::bench::Sear;
 use crate::cuts::EatenAs;
 use crate::cuts::Shape;
-use crate::forecast::{Case, ForecastRequest};
+use crate::forecast::{ForecastRequest, ResolvedDish};
 use crate::ways::Method;
 use ergastic_physics::body::DENSITY;
 use ergastic_physics::units::round_to;
@@ -31,7 +31,7 @@ pub fn short_of_time(choices: &[&Choice]) -> bool {
 }
 
 /// What could be done sooner of one that is not there in time.
-pub fn hurried(block: &Block, lies: &Case, variant: &Variant, slow: &Choice) -> Vec<Variant> {
+pub fn hurried(block: &Block, lies: &ResolvedDish, variant: &Variant, slow: &Choice) -> Vec<Variant> {
     let p50 = slow.ready_min.p50.unwrap_or(f64::INFINITY);
     let there_min = crate::clock::minutes_between(block.now, block.serve_at);
     let hopeless = slow.lead_min + p50 + slow.finishing_min > HOPELESS * there_min;
@@ -60,7 +60,7 @@ pub fn hurried(block: &Block, lies: &Case, variant: &Variant, slow: &Choice) -> 
 }
 
 /// The meat in bites; none where it makes no sense.
-fn bites(forecast: &ForecastRequest, lies: &Case) -> Option<ForecastRequest> {
+fn bites(forecast: &ForecastRequest, lies: &ResolvedDish) -> Option<ForecastRequest> {
     let main = lies.main();
     let sliced = matches!(main.eaten_as, EatenAs::Slice | EatenAs::Probe);
     let small_already = forecast.size_mm.is_some_and(|[thick, ..]| thick <= SMALL_MM * 1.2);

@@ -7,7 +7,7 @@ use super::block::Block;
 use super::suits;
 use crate::cuts::EatenAs;
 use crate::error::Result;
-use crate::forecast::{Case, ForecastRequest, Heat, Quantiles, StageRequest, Until, describe, update};
+use crate::forecast::{ForecastRequest, Heat, Quantiles, ResolvedDish, StageRequest, Until, describe, update};
 use crate::heat::pot::Simmer;
 use crate::kitchen::ThingKind;
 use crate::ways::{Method, NIGHT_MIN, USUAL_OVEN_C};
@@ -21,7 +21,7 @@ const MEMBERS: u32 = 32;
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub fn twice(block: &Block, lies: &Case) -> Result<Option<Twice>> {
+pub fn twice(block: &Block, lies: &ResolvedDish) -> Result<Option<Twice>> {
     let main = lies.main();
     let joint_kg = main.mass_kg / f64::from(main.pieces);
     if lies.parts.len() > 1 || joint_kg < FROM_KG || !suits::slices(main.facts.cut) {

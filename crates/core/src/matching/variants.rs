@@ -7,7 +7,7 @@ use super::hurry::Hurry;
 use super::suits;
 use crate::cuts::Shape;
 use crate::cuts::{CUBE_MM, STEWING_PIECE_M, cubes_in};
-use crate::forecast::{Case, ForecastRequest, Meat, Part};
+use crate::forecast::{ForecastRequest, Meat, Part, ResolvedDish};
 use crate::kitchen::ThingKind;
 use crate::ways::chains::chains;
 use crate::ways::preset::{Chain, Preset};
@@ -58,7 +58,7 @@ struct Cutting {
 }
 
 /// Cuts the block up for a vessel `across_m` wide; none where that makes no sense.
-fn cut_up(block: &Block, lies: &Case, shape: Shape, across_m: Option<f64>) -> Option<Cutting> {
+fn cut_up(block: &Block, lies: &ResolvedDish, shape: Shape, across_m: Option<f64>) -> Option<Cutting> {
     let meat = match shape {
         Shape::Whole => {
             let lies_down = |across: f64| lies.parts.iter().all(|part| part.sides_m[2] <= 1.05 * across);
@@ -71,7 +71,7 @@ fn cut_up(block: &Block, lies: &Case, shape: Shape, across_m: Option<f64>) -> Op
 }
 
 /// In two, or in as many as lie down in the vessel.
-fn halved(meat: &ForecastRequest, lies: &Case, across_m: Option<f64>) -> Option<Cutting> {
+fn halved(meat: &ForecastRequest, lies: &ResolvedDish, across_m: Option<f64>) -> Option<Cutting> {
     let main = lies.main();
     let piece_kg = main.mass_kg / f64::from(main.pieces);
     if lies.parts.len() > 1 || piece_kg < HALVED_FROM_KG || main.sides_m[0] <= STEWING_PIECE_M {
@@ -93,7 +93,7 @@ fn halved(meat: &ForecastRequest, lies: &Case, across_m: Option<f64>) -> Option<
 }
 
 /// In cubes, but for what is small already.
-fn cubed(meat: &ForecastRequest, lies: &Case) -> Option<ForecastRequest> {
+fn cubed(meat: &ForecastRequest, lies: &ResolvedDish) -> Option<ForecastRequest> {
     let small = |part: &Part| part.sides_m[0] <= STEWING_PIECE_M;
     if lies.parts.iter().all(small) || lies.parts.iter().any(|part| !suits::cubes(part.bone_pct)) {
         return None;
@@ -117,7 +117,7 @@ fn cubed(meat: &ForecastRequest, lies: &Case) -> Option<ForecastRequest> {
 }
 
 /// How the meat is cut up for a preset: what is small or bony already goes into a stew as it comes.
-fn shapes(preset: &Preset, lies: &Case) -> &'static [Shape] {
+fn shapes(preset: &Preset, lies: &ResolvedDish) -> &'static [Shape] {
     let as_it_comes = |part: &Part| part.sides_m[0] <= STEWING_PIECE_M || !suits::cubes(part.bone_pct);
     if preset.method == Method::Stew && lies.parts.iter().all(as_it_comes) { &[Whole] } else { preset.shapes }
 }
@@ -132,7 +132,7 @@ fn across_m(block: &Block, method: Method) -> Option<f64> {
     }
 }
 
-fn of_a_preset(block: &Block, lies: &Case, preset: &Preset) -> Vec<Variant> {
+fn of_a_preset(block: &Block, lies: &ResolvedDish, preset: &Preset) -> Vec<Variant> {
     let across_m = across_m(block, preset.method);
     let Some(kit) = preset.heat.way(preset.method).ok().and_then(|way| way.facts().kit) else { return Vec::new() };
     let cut = shapes(preset, lies).iter().filter_map(|shape| cut_up(block, lies, *shape, across_m));
@@ -153,7 +153,7 @@ fn of_a_preset(block: &Block, lies: &Case, preset: &Preset) -> Vec<Variant> {
     .collect()
 }
 
-fn of_a_chain(block: &Block, lies: &Case, chain: Chain) -> Option<Variant> {
+fn of_a_chain(block: &Block, lies: &ResolvedDish, chain: Chain) -> Option<Variant> {
     let across_m = chain.in_pot.then(|| block.kitchen.pot().across_m());
     let cutting = [Whole, Halved].iter().find_map(|shape| cut_up(block, lies, *shape, across_m))?;
     Some(Variant {
@@ -170,7 +170,7 @@ fn of_a_chain(block: &Block, lies: &Case, chain: Chain) -> Option<Variant> {
 }
 
 /// Every variant of every way for what is on the block, whether or not its kit is free.
-pub fn variants(block: &Block, lies: &Case) -> Vec<Variant> {
+pub fn variants(block: &Block, lies: &ResolvedDish) -> Vec<Variant> {
     let units = block.kitchen.units;
     let ways = presets(units);
     let ways = ways.iter().flat_map(|preset| of_a_preset(block, lies, preset));
@@ -186,7 +186,7 @@ pub fn variants(block: &Block, lies: &Case) -> Vec<Variant> {
 /// Where its vessel does not take it all, the variant becomes several loads: each is computed, all are counted.
 fn into_loads(block: &Block, variant: &mut Variant) {
     let resolves = |forecast: &ForecastRequest| {
-        let full = |case: &Case| (case.liquid_l / 1000.0 + case.packing.meat_m3) / case.pot().volume_m3();
+        let full = |case: &ResolvedDish| (case.liquid_l / 1000.0 + case.packing.meat_m3) / case.pot().volume_m3();
         let pressed = forecast.method == Some(Method::Pressure);
         // A pressure pot may be no fuller than its vent allows.
         block.plan(forecast.clone()).resolve(block.kitchen).is_ok_and(|case| !pressed || full(&case) <= FULLEST)

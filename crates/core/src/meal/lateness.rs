@@ -2,7 +2,7 @@
 
 use ergastic_words::{Join, Message, Span, meal as say};
 
-use super::solve::{Course, FEW_TRIES, Placed};
+use super::solve::{FEW_TRIES, MealDish, Placed};
 use crate::clock::minutes_between;
 use crate::error::Result;
 use crate::kitchen::ThingKind;
@@ -18,12 +18,12 @@ const BRINGS: Minute = 5;
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub(super) fn lateness(courses: &[&Course], placed: &Placed, late_min: f64, cancel: &Cancel) -> Result<Message> {
+pub(super) fn lateness(courses: &[&MealDish], placed: &Placed, late_min: f64, cancel: &Cancel) -> Result<Message> {
     let late = say::late(Span(late_min));
     Ok(Message::list([late, reason(courses, placed, cancel)?], Join::Sentences))
 }
 
-fn reason(courses: &[&Course], placed: &Placed, cancel: &Cancel) -> Result<Message> {
+fn reason(courses: &[&MealDish], placed: &Placed, cancel: &Cancel) -> Result<Message> {
     let (placing, problem) = (&placed.placing, &placed.problem);
     let slowest = placing.late_alone.iter().max_by_key(|(_, late)| *late);
     if let Some((dish, alone)) = slowest.filter(|(_, alone)| placing.late - alone <= AS_LATE)

@@ -5,7 +5,7 @@ use crate::ways::oven::Oven;
 use ergastic_words::{Dial, Span, Voice, meal as say};
 
 use super::answer::GaveWay;
-use super::solve::Course;
+use super::solve::MealDish;
 use super::table::Table;
 use crate::forecast::Heat;
 use crate::kitchen::ThingKind;
@@ -16,7 +16,7 @@ use crate::ways::{HeatSource, Method};
 const MAX_K: f64 = 30.0;
 
 /// Where a dish stands in the oven at one setting the whole time: that setting, °C.
-fn oven_c(course: &Course) -> Option<f64> {
+fn oven_c(course: &MealDish) -> Option<f64> {
     match course.worked.case.stages.as_slice() {
         [only] => only.medium.get::<Oven>().map(|oven| oven.set_c),
         _ => None,
@@ -36,14 +36,14 @@ fn set_to(plan: &Plan, celsius: f64) -> Plan {
 /// Dishes that share an oven.
 pub(super) struct Shared {
     /// Those that are cooked otherwise for it, by their number from 0.
-    pub changed: Vec<(usize, Course)>,
+    pub changed: Vec<(usize, MealDish)>,
     /// What that is, in words.
     pub gave_way: Vec<GaveWay>,
 }
 
 /// The courses with their oven brought to one setting, where that can be and there are not ovens enough; which of them gave way.
 /// The setting is that of the dish with most meat, so that the least is changed.
-pub(super) fn shared(table: &Table, courses: &[Course]) -> Result<Option<Shared>> {
+pub(super) fn shared(table: &Table, courses: &[MealDish]) -> Result<Option<Shared>> {
     let ovens = table.kitchen.ovens.iter().filter(|oven| !oven.lent).count();
     if ovens == 0 || !table.kitchen.has(ThingKind::Oven) {
         return Ok(None);
@@ -72,7 +72,7 @@ pub(super) fn shared(table: &Table, courses: &[Course]) -> Result<Option<Shared>
         {
             continue;
         }
-        let given_way = Course::of(&set_to(&courses[i].plan, lead_c), table);
+        let given_way = MealDish::of(&set_to(&courses[i].plan, lead_c), table);
         let Some(course) = unless_refused(given_way)? else { continue };
         gave_way.push(told(i, &courses[i], &course, (celsius, lead_c), voice));
         changed.push((i, course));
@@ -80,7 +80,7 @@ pub(super) fn shared(table: &Table, courses: &[Course]) -> Result<Option<Shared>
     Ok((!changed.is_empty()).then_some(Shared { changed, gave_way }))
 }
 
-fn told(i: usize, before: &Course, after: &Course, (from_c, to_c): (f64, f64), voice: Voice) -> GaveWay {
+fn told(i: usize, before: &MealDish, after: &MealDish, (from_c, to_c): (f64, f64), voice: Voice) -> GaveWay {
     let longer_min = after.ready_min - before.ready_min;
     let dish = ergastic_words::Message::text(before.plan.name.clone());
     let (from, to, by) = (Dial(from_c), Dial(to_c), Span(longer_min.abs()));

@@ -9,7 +9,7 @@ use super::clocks::{changes, second_time};
 use super::lateness::lateness;
 use super::request::{Pin, SheetRequest};
 use super::sharing::{Shared, shared};
-use super::solve::{Course, FEW_TRIES, Placed, TRIES, begins, courses, laid, place};
+use super::solve::{FEW_TRIES, MealDish, Placed, TRIES, begins, courses, laid, place};
 use super::table::Table;
 use super::under_way::UnderWay;
 use super::ways_out::ways_out;
@@ -108,14 +108,14 @@ fn among(dishes: &Dishes, before: &[Dishes], kitchen: &Kitchen, now: Timestamp) 
 
 fn worked_back(table: &Table) -> Result<MealSheet> {
     let own = courses(table)?;
-    let as_asked: Vec<&Course> = own.iter().collect();
+    let as_asked: Vec<&MealDish> = own.iter().collect();
     let tries = if table.only_tried { FEW_TRIES } else { TRIES };
     let mut placed = place(table, &as_asked, tries)?;
     let mut chosen = as_asked;
     let mut gave_way = Vec::new();
     let given = shared(table, &own)?;
     if let Some(Shared { changed, gave_way: gave }) = &given {
-        let with: Vec<&Course> = (0..own.len())
+        let with: Vec<&MealDish> = (0..own.len())
             .map(|i| changed.iter().find(|(at, _)| *at == i).map_or(&own[i], |(_, course)| course))
             .collect();
         let tried = place(table, &with, tries)?;
@@ -130,7 +130,7 @@ fn worked_back(table: &Table) -> Result<MealSheet> {
         placed = place(table, &chosen, tries)?;
         gave_way.push(told.clone());
     }
-    let tasks = |(i, course): (usize, &&Course)| match table.cook_of(i) {
+    let tasks = |(i, course): (usize, &&MealDish)| match table.cook_of(i) {
         Some(cook) => cook.tasks.iter().map(|cooked| cooked.task.clone()).collect(),
         None => placed.tasks(course, i),
     };
@@ -139,7 +139,12 @@ fn worked_back(table: &Table) -> Result<MealSheet> {
 }
 
 /// The tasks of all dishes in the order of their hours, with whose they are.
-fn in_order(table: &Table, courses: &[&Course], dishes: &[Vec<Task>], clock_changes: &[ClockChange]) -> Vec<MealTask> {
+fn in_order(
+    table: &Table,
+    courses: &[&MealDish],
+    dishes: &[Vec<Task>],
+    clock_changes: &[ClockChange],
+) -> Vec<MealTask> {
     let mut tasks: Vec<MealTask> = Vec::new();
     for (i, (course, list)) in courses.iter().zip(dishes).enumerate() {
         let id = |task: TaskId| format!("{}-{task}", i + 1);
@@ -179,7 +184,7 @@ fn in_order(table: &Table, courses: &[&Course], dishes: &[Vec<Task>], clock_chan
 
 fn answer(
     table: &Table,
-    courses: &[&Course],
+    courses: &[&MealDish],
     placed: &Placed,
     dishes: &[Vec<Task>],
     gave_way: Vec<super::answer::GaveWay>,
@@ -234,7 +239,7 @@ fn answer(
 }
 
 /// The placing as a problem with what was found for it.
-fn as_problem(table: &Table, courses: &[&Course], placed: &Placed) -> PlacingProblem {
+fn as_problem(table: &Table, courses: &[&MealDish], placed: &Placed) -> PlacingProblem {
     let Placed { problem, placing, .. } = placed;
     let laid = (1..).zip(laid(table, courses)).filter_map(|(number, steps)| Some((number, steps?)));
     let blocks =
@@ -284,13 +289,13 @@ fn whose(tasks: &mut [MealTask], table: &Table) {
 }
 
 /// When a dish is tender, and when it goes too far.
-fn band(course: &Course, list: &[Task], served_at: Timestamp) -> (crate::sheet::Ready, crate::sheet::Ready) {
+fn band(course: &MealDish, list: &[Task], served_at: Timestamp) -> (crate::sheet::Ready, crate::sheet::Ready) {
     let met = begins(list, TaskId::Simmer).unwrap_or(served_at);
     let lift = begins(list, course.steps.lifted()).unwrap_or(served_at);
     course.worked.bands(&course.plan.name, met, lift)
 }
 
-fn hours(table: &Table, i: usize, course: &Course, list: &[Task], served_at: Timestamp) -> DishHours {
+fn hours(table: &Table, i: usize, course: &MealDish, list: &[Task], served_at: Timestamp) -> DishHours {
     let finishing_min = course.worked.durations.finishing_min();
     let certainty = table.certainty[i];
     let why = told::why(Share(certainty), Span(course.ready_min), Span(finishing_min));
@@ -310,7 +315,7 @@ fn hours(table: &Table, i: usize, course: &Course, list: &[Task], served_at: Tim
 }
 
 /// Dishes that want one pot at the same hour: there are too few, or both name it.
-fn one_pot_for_two(table: &Table, courses: &[&Course], dishes: &[Vec<Task>]) -> Vec<MealConflict> {
+fn one_pot_for_two(table: &Table, courses: &[&MealDish], dishes: &[Vec<Task>]) -> Vec<MealConflict> {
     let mut pots: Vec<(usize, Taken)> = Vec::new();
     for (i, (course, list)) in courses.iter().zip(dishes).enumerate() {
         // Of pressure pots and slow cookers the placing knows how many there are.
@@ -334,7 +339,7 @@ fn one_pot_for_two(table: &Table, courses: &[&Course], dishes: &[Vec<Task>]) -> 
 /// What can't be kept, in words: promises of the placing, things that are lent out, a time of the cook's own that is too short, the bell.
 fn conflicts(
     table: &Table,
-    courses: &[&Course],
+    courses: &[&MealDish],
     placed: &Placed,
     dishes: &[Vec<Task>],
     late_min: f64,

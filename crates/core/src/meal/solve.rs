@@ -8,7 +8,7 @@ use crate::clock::{Stretch, merged, plus_minutes};
 use crate::error::{Error, Result};
 use crate::plan::Plan;
 use crate::sheet::{
-    Frame, Steps, Stock, TABLE_WAITS, TakenSpan, Task, TaskId, Worked, needed_min, problem, steps, taken_spans, tasks,
+    Frame, Settled, Steps, Stock, TABLE_WAITS, TakenSpan, Task, TaskId, needed_min, problem, steps, taken_spans, tasks,
     whole,
 };
 use ergastic_schedule::{Placing, Problem, solve};
@@ -19,21 +19,21 @@ pub(super) const FEW_TRIES: usize = 300;
 const TRIES_BY_JOBS: usize = 32_000_000;
 
 /// One dish with what it asks for.
-pub(super) struct Course {
+pub(super) struct MealDish {
     pub plan: Plan,
-    pub worked: Worked,
+    pub worked: Settled,
     pub steps: Steps,
     /// Minutes over the heat that are kept for it.
     pub ready_min: f64,
 }
 
-impl Course {
+impl MealDish {
     /// Works a plan of a table out.
     ///
     /// # Errors
     /// Names the plan's field that can't be used.
     pub fn of(plan: &Plan, table: &Table) -> Result<Self> {
-        let worked = Worked::new(plan, &table.kitchen, &[], None)?;
+        let worked = Settled::new(plan, &table.kitchen, &[], None)?;
         let ready_min = needed_min(&worked, plan, &table.kitchen)?;
         let mut steps = steps(plan, &worked, ready_min);
         let said = plan.pins.iter().any(|pin| pin.min.is_some() && pin.task == TaskId::Serve.to_string());
@@ -57,11 +57,11 @@ fn plating_min(alone_min: f64, dishes: usize) -> f64 {
 ///
 /// # Errors
 /// Of the first dish that can't be, or of a pin that means no task.
-pub(super) fn courses(table: &Table) -> Result<Vec<Course>> {
+pub(super) fn courses(table: &Table) -> Result<Vec<MealDish>> {
     let work = |(i, plan): (usize, &Plan)| {
-        Course::of(plan, table).map_err(|error: Error| error.within(&format!("dishes[{i}]")))
+        MealDish::of(plan, table).map_err(|error: Error| error.within(&format!("dishes[{i}]")))
     };
-    let courses: Vec<Course> = table.plans.par_iter().enumerate().map(work).collect::<Result<_>>()?;
+    let courses: Vec<MealDish> = table.plans.par_iter().enumerate().map(work).collect::<Result<_>>()?;
     for (i, (dish, task)) in table.asked_pins.iter().enumerate() {
         if !courses[*dish].steps.all().any(|step| step.id == *task) {
             return Err(unknown_task(&format!("pins[{i}].task"), &format!("{}-{task}", dish + 1)));
@@ -94,7 +94,7 @@ fn pins(plan: &Plan) -> impl Iterator<Item = (TaskId, Timestamp)> {
 }
 
 /// The steps of each course that is to be laid; none of what is being cooked.
-pub(super) fn laid<'a>(table: &'a Table, courses: &'a [&'a Course]) -> impl Iterator<Item = Option<&'a Steps>> + 'a {
+pub(super) fn laid<'a>(table: &'a Table, courses: &'a [&'a MealDish]) -> impl Iterator<Item = Option<&'a Steps>> + 'a {
     courses.iter().enumerate().map(|(dish, course)| table.cook_of(dish).is_none().then_some(&course.steps))
 }
 
@@ -102,7 +102,7 @@ pub(super) fn laid<'a>(table: &'a Table, courses: &'a [&'a Course]) -> impl Iter
 ///
 /// # Errors
 /// Nobody waits for it any more.
-pub(super) fn place(table: &Table, courses: &[&Course], tries: usize) -> Result<Placed> {
+pub(super) fn place(table: &Table, courses: &[&MealDish], tries: usize) -> Result<Placed> {
     let mut stock = Stock::of(&table.kitchen);
     for borrowed in &table.terms.borrowed {
         stock.add((*borrowed).into());
@@ -143,7 +143,7 @@ pub(super) fn place(table: &Table, courses: &[&Course], tries: usize) -> Result<
 
 impl Placed {
     /// A dish's tasks, where it was laid.
-    pub fn tasks(&self, course: &Course, dish: usize) -> Vec<Task> {
+    pub fn tasks(&self, course: &MealDish, dish: usize) -> Vec<Task> {
         let named = (course.plan.name.as_str(), dish);
         tasks(&course.steps, named, self.firsts[dish], &self.placing, &self.frame, course.worked.case.voice)
     }

@@ -4,7 +4,7 @@ use crate::kitchen::ThingKind;
 use jiff::Timestamp;
 use uuid::Uuid;
 
-use crate::sheet::{Ready, TakenSpan, Task, Worked, set_c};
+use crate::sheet::{Ready, Settled, TakenSpan, Task, set_c};
 
 /// A task of a dish that is being cooked.
 #[derive(Debug, Clone, PartialEq)]
@@ -36,7 +36,7 @@ pub struct UnderWay {
 
 impl UnderWay {
     /// Hands and things that it still takes.
-    pub(super) fn takes<'a>(&'a self, worked: &'a Worked) -> impl Iterator<Item = TakenSpan> + 'a {
+    pub(super) fn takes<'a>(&'a self, worked: &'a Settled) -> impl Iterator<Item = TakenSpan> + 'a {
         let open = self.tasks.iter().filter(|cooked| !cooked.done && cooked.task.end > cooked.task.start);
         open.filter_map(|CookedTask { task, .. }| {
             let thing = if task.hands_on { ThingKind::Hands } else { ThingKind::of_lane(task.lane)? };

@@ -3,7 +3,7 @@
 use ergastic_words::{Message, Span, meal as say};
 
 use super::answer::{WayChange, WayOut};
-use super::solve::{Course, FEW_TRIES, Placed, place};
+use super::solve::{FEW_TRIES, MealDish, Placed, place};
 use super::table::{Table, Terms};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::{Result, unless_refused};
@@ -18,7 +18,7 @@ const HELPS_FROM_MIN: f64 = 10.0;
 const MAX_TOLD: usize = 4;
 
 /// What would help, the best first; nothing where nothing is amiss.
-pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> Result<Vec<WayOut>> {
+pub(super) fn ways_out(table: &Table, courses: &[&MealDish], placed: &Placed) -> Result<Vec<WayOut>> {
     let amiss = placed.placing.late > 0 || !placed.placing.broken.is_empty();
     if !amiss {
         return Ok(Vec::new());
@@ -44,8 +44,8 @@ pub(super) fn ways_out(table: &Table, courses: &[&Course], placed: &Placed) -> R
     };
     for (i, course) in courses.iter().enumerate().filter(|(i, _)| table.cook_of(*i).is_none()) {
         for (text, trade, plan) in changes_that_help(&course.plan, &table.kitchen) {
-            let Some(changed) = unless_refused(Course::of(&plan, table))? else { continue };
-            let mut with: Vec<&Course> = courses.to_vec();
+            let Some(changed) = unless_refused(MealDish::of(&plan, table))? else { continue };
+            let mut with: Vec<&MealDish> = courses.to_vec();
             with[i] = &changed;
             let tried = place(table, &with, FEW_TRIES)?;
             let text =

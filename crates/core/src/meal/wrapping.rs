@@ -5,7 +5,7 @@ use crate::ways::pit::InThePit;
 use ergastic_words::{Message, Span, Temperature, Voice, meal as say};
 
 use super::answer::GaveWay;
-use super::solve::{Course, FEW_TRIES, Placed, begins, place};
+use super::solve::{FEW_TRIES, MealDish, Placed, begins, place};
 use super::table::Table;
 use crate::clock::minutes_between;
 use crate::sheet::TaskId;
@@ -17,7 +17,7 @@ const LATER_C: [f64; 6] = [73.0, 76.0, 79.0, 82.0, 86.0, 90.0];
 const BETTER: f64 = 0.1;
 
 /// At which middle a dish is wrapped, if it is, °C.
-fn wrapped_at_c(course: &Course) -> Option<f64> {
+fn wrapped_at_c(course: &MealDish) -> Option<f64> {
     match course.worked.case.stages.as_slice() {
         [only] => only.medium.get::<InThePit>()?.wrap.map(|(_, at_c)| at_c),
         _ => None,
@@ -28,8 +28,8 @@ fn wrapped_at_c(course: &Course) -> Option<f64> {
 const WAITS_MIN: f64 = 240.0;
 
 /// Whether something is broken, or a wrapped dish was begun long before it must be so that its wrap falls by day.
-fn is_worth_asking(table: &Table, courses: &[&Course], placed: &Placed) -> bool {
-    let waits = |(i, course): (usize, &&Course)| {
+fn is_worth_asking(table: &Table, courses: &[&MealDish], placed: &Placed) -> bool {
+    let waits = |(i, course): (usize, &&MealDish)| {
         if table.cook_of(i).is_some() {
             return false;
         }
@@ -45,9 +45,9 @@ fn is_worth_asking(table: &Table, courses: &[&Course], placed: &Placed) -> bool 
 /// and that in words.
 pub(super) fn wrapped_when_up(
     table: &Table,
-    courses: &[&Course],
+    courses: &[&MealDish],
     placed: &Placed,
-) -> Result<Option<(usize, Course, GaveWay)>> {
+) -> Result<Option<(usize, MealDish, GaveWay)>> {
     if !is_worth_asking(table, courses, placed) {
         return Ok(None);
     }
@@ -57,7 +57,7 @@ pub(super) fn wrapped_when_up(
             let mut plan = course.plan.clone();
             let Some(wrap) = plan.forecast.heat.as_mut().and_then(|heat| heat.wrap.as_mut()) else { continue };
             wrap.at_core_c = Some(to_c);
-            let Some(later) = unless_refused(Course::of(&plan, table))? else { continue };
+            let Some(later) = unless_refused(MealDish::of(&plan, table))? else { continue };
             let mut with = courses.to_vec();
             with[i] = &later;
             let Placed { placing: tried, .. } = place(table, &with, FEW_TRIES)?;
@@ -74,7 +74,7 @@ pub(super) fn wrapped_when_up(
     Ok(None)
 }
 
-fn told(i: usize, before: &Course, after: &Course, (from_c, to_c): (f64, f64), voice: Voice) -> GaveWay {
+fn told(i: usize, before: &MealDish, after: &MealDish, (from_c, to_c): (f64, f64), voice: Voice) -> GaveWay {
     let longer_min = after.ready_min - before.ready_min;
     let dish = Message::text(before.plan.name.clone());
     let said = say::wrapped_when_up(dish, Temperature(from_c), Temperature(to_c), Span(longer_min.max(0.0)));

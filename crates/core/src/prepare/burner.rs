@@ -2,7 +2,7 @@
 
 use crate::bench::{Hob, Prepare};
 use crate::finish::boils_off_kg_s;
-use crate::forecast::Case;
+use crate::forecast::ResolvedDish;
 use crate::heat::hob::HobKind;
 use crate::kitchen::{Kitchen, ThingKind};
 
@@ -30,7 +30,7 @@ impl Burner {
     }
 
     /// What is under the pot itself: an insert's element lies against it, and its heat goes in as on an induction hob.
-    pub(crate) fn under_pot(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> Self {
+    pub(crate) fn under_pot(case: &ResolvedDish, bench: &Prepare, kitchen: &Kitchen) -> Self {
         let under_pressure = case.stages.iter().any(|stage| stage.medium.facts().locked);
         if !under_pressure {
             return Self::of_hob(bench, kitchen);

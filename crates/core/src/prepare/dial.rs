@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 
 use super::pot::along;
 use crate::error::{Result, unless_refused};
-use crate::forecast::{Case, ForecastRequest, Heat, forecast};
+use crate::forecast::{ForecastRequest, Heat, ResolvedDish, forecast};
 use crate::heat::pot::Simmer;
 use crate::ways::Setting;
 use crate::ways::coals::OverCoals;
@@ -60,7 +60,7 @@ pub struct CoalRing {
 }
 
 /// The dish at every setting of its dial, each a run at every median; none for a chain of ways.
-pub(super) fn dial(request: &ForecastRequest, case: &Case) -> Result<Vec<DialSetting>> {
+pub(super) fn dial(request: &ForecastRequest, case: &ResolvedDish) -> Result<Vec<DialSetting>> {
     let (Some(_), None) = (request.method, &request.stages) else { return Ok(Vec::new()) };
     let (voice, set) = (case.voice, &case.first().medium);
     let heat = set.way().asked(request.heat.clone().unwrap_or_default());
@@ -114,7 +114,7 @@ fn tried(request: &ForecastRequest, chosen: &Heat, setting: Setting, voice: Voic
 }
 
 /// Coals under and over, with their times.
-pub(super) fn coal_ring(case: &Case, end_min: f64) -> Option<CoalRing> {
+pub(super) fn coal_ring(case: &ResolvedDish, end_min: f64) -> Option<CoalRing> {
     let coals: &Coals = &case.stages.iter().find_map(|stage| stage.medium.get::<OverCoals>())?.coals;
     let p = &case.how.model.p.coals;
     let steady = briquettes_for(p, coals.diameter_m, coals.height_m, 150.0);

@@ -9,11 +9,11 @@ use super::sear::SearPlan;
 use super::seasoning::Seasoning;
 use super::trim::Trimmed;
 use crate::bench::Prepare;
-use crate::forecast::{Case, Forecast};
+use crate::forecast::{Forecast, ResolvedDish};
 
 /// Everything about the dish that has a figure.
 pub(super) struct Laid<'a> {
-    pub case: &'a Case,
+    pub case: &'a ResolvedDish,
     pub bench: &'a Prepare,
     pub forecast: &'a Forecast,
     pub trimmed: &'a Trimmed,

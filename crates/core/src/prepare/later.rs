@@ -5,7 +5,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::bench::{Addition, Larder, Prepare};
-use crate::forecast::{Case, Forecast};
+use crate::forecast::{Forecast, ResolvedDish};
 
 /// When it goes in.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -82,7 +82,7 @@ pub(super) fn waits(forecast: &Forecast, later: &[LaterAnswer]) -> Option<Messag
 }
 
 /// What has to come out before the plate: what, and when and why.
-pub(super) fn take_out(bench: &Prepare, case: &Case) -> Vec<(Message, Message)> {
+pub(super) fn take_out(bench: &Prepare, case: &ResolvedDish) -> Vec<(Message, Message)> {
     let bones = case.parts.iter().any(|part| part.bone_pct > 0.0);
     let has = |what: Larder| bench.ingredients.iter().any(|thing| thing.what == what);
     let out = [
@@ -101,7 +101,7 @@ pub(super) fn take_out(bench: &Prepare, case: &Case) -> Vec<(Message, Message)> 
 }
 
 /// The same as the answer carries it.
-pub(super) fn taken_out(bench: &Prepare, case: &Case) -> Vec<TakeOut> {
+pub(super) fn taken_out(bench: &Prepare, case: &ResolvedDish) -> Vec<TakeOut> {
     let told = |(what, why)| TakeOut { what: case.voice.render(what), words: case.voice.render(why) };
     take_out(bench, case).into_iter().map(told).collect()
 }

@@ -68,7 +68,7 @@ use crate::cuts::Cut;
 use crate::cuts::PORTION_KG;
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::finish::Target;
-use crate::forecast::{BodyFrom, Case, ForBody, Forecast, ForecastRequest, Meat, forecast};
+use crate::forecast::{BodyFrom, ForBody, Forecast, ForecastRequest, Meat, ResolvedDish, forecast};
 use crate::heat::pot::{Lid, Vessel};
 use crate::kitchen::Kitchen;
 use ergastic_physics::body::DENSITY;
@@ -196,7 +196,7 @@ pub fn prepare(dish: &Dish, kitchen: &Kitchen) -> Result<Prepared> {
 }
 
 /// What goes in on the way, at the heat it meets.
-fn goes_in_later(bench: &Prepare, case: &Case, predicted: &Forecast, hours: f64) -> Vec<LaterAnswer> {
+fn goes_in_later(bench: &Prepare, case: &ResolvedDish, predicted: &Forecast, hours: f64) -> Vec<LaterAnswer> {
     let medium_c = pot::along(&predicted.curve, hours * 60.0, |point| point.medium_c).clamp(40.0, case.boil_c);
     later::later(bench, medium_c, hours * 60.0, case.last().medium.facts().locked, case.voice)
 }
@@ -275,7 +275,7 @@ impl Prepare {
 
     /// What goes in before the meat is lifted, with the minutes it needs in this pot. What only goes on the plate is left
     /// out.
-    pub(crate) fn additions(&self, case: &Case, predicted: &Forecast) -> Vec<(Addition, f64)> {
+    pub(crate) fn additions(&self, case: &ResolvedDish, predicted: &Forecast) -> Vec<(Addition, f64)> {
         let end_min = predicted.ready_min.p50.unwrap_or(NEVER_H * 60.0);
         let medium_c = pot::along(&predicted.curve, end_min, |point| point.medium_c).clamp(40.0, case.boil_c);
         let all = later::later(self, medium_c, end_min, false, case.voice);
@@ -298,17 +298,17 @@ impl Prepare {
     }
 
     /// What comes out as the meat is lifted.
-    pub(crate) fn take_out(&self, case: &Case) -> Vec<Message> {
+    pub(crate) fn take_out(&self, case: &ResolvedDish) -> Vec<Message> {
         later::take_out(self, case).into_iter().map(|(what, _)| what).collect()
     }
 
     /// What the ingredients bring to a liquid of which so much is left, L.
-    pub(crate) fn brings(&self, case: &Case, left_l: f64) -> Brings {
+    pub(crate) fn brings(&self, case: &ResolvedDish, left_l: f64) -> Brings {
         balance::brings(self, &pot::poured(self, case.liquid_l), left_l)
     }
 
     /// The same, each with why.
-    pub(crate) fn taken_out(&self, case: &Case) -> Vec<TakeOut> {
+    pub(crate) fn taken_out(&self, case: &ResolvedDish) -> Vec<TakeOut> {
         later::taken_out(self, case)
     }
 

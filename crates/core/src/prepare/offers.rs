@@ -8,7 +8,7 @@ use utoipa::ToSchema;
 use super::answer::Prepared;
 use crate::bench::{Addition, Brine, Later, Level, SearIn, Soak};
 use crate::cuts::{CUBE_MM, Cut};
-use crate::forecast::{Case, Heat, StageRequest, Until};
+use crate::forecast::{Heat, ResolvedDish, StageRequest, Until};
 use crate::heat::pot::{Lid, Simmer, Vessel};
 use crate::json::patch_of;
 use crate::kitchen::Kitchen;
@@ -118,7 +118,7 @@ impl Change<'_> {
 }
 
 /// What may be chosen for a plan that has been worked out.
-pub(super) fn offers(plan: &Plan, kitchen: &Kitchen, case: &Case, prepared: &Prepared) -> Offers {
+pub(super) fn offers(plan: &Plan, kitchen: &Kitchen, case: &ResolvedDish, prepared: &Prepared) -> Offers {
     let before = serde_json::to_value(plan).unwrap_or_default();
     let change = Change { plan, before, voice: case.voice };
     let pots = plan.forecast.stages.is_none();
@@ -218,7 +218,7 @@ fn less_salt(change: &Change) -> Vec<Offer> {
     ]
 }
 
-fn soak(change: &Change, case: &Case) -> Vec<Offer> {
+fn soak(change: &Change, case: &ResolvedDish) -> Vec<Offer> {
     if !case.parts.iter().any(|part| part.facts.cut == Cut::CornedBrisket) {
         return Vec::new();
     }
@@ -285,7 +285,7 @@ fn level(change: &Change, prepared: &Prepared) -> Vec<Offer> {
     all.map(offer).into()
 }
 
-fn shape(change: &Change, case: &Case) -> Vec<Offer> {
+fn shape(change: &Change, case: &ResolvedDish) -> Vec<Offer> {
     let vessel = change.plan.forecast.vessel.as_ref();
     let lid = vessel.and_then(|vessel| vessel.lid);
     let own = vessel.is_some_and(|vessel| vessel.only_lid().as_ref() != Some(vessel));
@@ -315,7 +315,7 @@ fn shape(change: &Change, case: &Case) -> Vec<Offer> {
     ]
 }
 
-fn source(change: &Change, case: &Case) -> Vec<Offer> {
+fn source(change: &Change, case: &ResolvedDish) -> Vec<Offer> {
     let stands = case.first().medium.facts().source.unwrap_or(HeatSource::Oven);
     let all = [
         ("oven", Heat { source: Some(HeatSource::Oven), ..Heat::default() }, HeatSource::Oven),

@@ -3,7 +3,7 @@
 use super::at_the_bench::{AtTheBench, Minds};
 use super::{Dish, Prepared, offers, prepare, resolved, uses};
 use crate::error::{Error, Kind, Result, Unit, in_range};
-use crate::forecast::{Case, ForecastRequest};
+use crate::forecast::{ForecastRequest, ResolvedDish};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::safety::Caution;
@@ -14,7 +14,7 @@ impl Plan {
     ///
     /// # Errors
     /// Names the field that can't be used; a tender cut is refused here.
-    pub fn resolve(&self, kitchen: &Kitchen) -> Result<Case> {
+    pub fn resolve(&self, kitchen: &Kitchen) -> Result<ResolvedDish> {
         check_name("name", &self.name, 80)?;
         in_range("people", f64::from(self.people), 1.0, 200.0, Unit::None)?;
         in_range("certainty", self.certainty(kitchen), 0.5, 0.99, Unit::None)?;

@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::bench::{Ingredient, Larder, Prepare};
-use crate::forecast::{Case, CurvePoint, Forecast};
+use crate::forecast::{CurvePoint, Forecast, ResolvedDish};
 use crate::heat::pot::{Lid, Pot};
 use crate::ways::LOOK_EVERY_MIN;
 use ergastic_physics::body::DENSITY;
@@ -204,7 +204,7 @@ fn top_ups(curve: &[CurvePoint], first_l: f64, end_min: f64) -> Vec<TopUp> {
 }
 
 /// What is poured in at the looks over so many minutes: nothing under a lid that stays shut.
-pub(crate) fn poured_on_the_way(case: &Case, curve: &[CurvePoint], end_min: f64) -> Vec<TopUp> {
+pub(crate) fn poured_on_the_way(case: &ResolvedDish, curve: &[CurvePoint], end_min: f64) -> Vec<TopUp> {
     let shut = case.stages.iter().any(|stage| stage.medium.facts().locked);
     if shut || !case.first().medium.is_pot() || case.liquid_l <= 0.0 {
         return Vec::new();
@@ -221,7 +221,7 @@ fn depths(packing: &Packing, rim_m: f64) -> Vec<Depth> {
 
 /// Works the pot out; `None` where the way needs none.
 pub(super) fn pot(
-    case: &Case,
+    case: &ResolvedDish,
     bench: &Prepare,
     forecast: &Forecast,
     stop_at_l: f64,

@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 use super::answer::Prepared;
 use crate::bench::{Prepare, SearFat};
 use crate::cuts::EatenAs;
-use crate::forecast::{Case, Heat};
+use crate::forecast::{Heat, ResolvedDish};
 use crate::heat::pot::{Lid, Material};
 use crate::kitchen::{BurnerMeasures, Kitchen, PanMeasures};
 use crate::plan::Plan;
@@ -56,7 +56,7 @@ pub struct Resolved {
     pub fat: SearFat,
 }
 
-pub(super) fn resolved(plan: &Plan, kitchen: &Kitchen, case: &Case, prepared: &Prepared) -> Resolved {
+pub(super) fn resolved(plan: &Plan, kitchen: &Kitchen, case: &ResolvedDish, prepared: &Prepared) -> Resolved {
     let bench = plan.bench_in(kitchen);
     let request = plan.request(kitchen);
     let first = request.stages.as_ref().and_then(|stages| stages.first());

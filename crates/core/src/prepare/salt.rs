@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 
 use crate::bench::{Brine, Crystal, Larder, Prepare, SALT_TEASPOON_G, Soak};
 use crate::cuts::Cut;
-use crate::forecast::{CORNED_SALT, Case, Forecast};
+use crate::forecast::{CORNED_SALT, Forecast, ResolvedDish};
 use ergastic_physics::body::DENSITY;
 use ergastic_physics::parameters::Parameters;
 use ergastic_physics::units::HOUR_S;
@@ -140,7 +140,7 @@ pub(super) struct MeatSalt {
 }
 
 /// Works out the meat's salt from how it was salted, brined and soaked.
-pub(super) fn meat_salt(case: &Case, bench: &Prepare) -> MeatSalt {
+pub(super) fn meat_salt(case: &ResolvedDish, bench: &Prepare) -> MeatSalt {
     let trimmed_kg: f64 = case.parts.iter().map(|part| part.trimmed_kg()).sum();
     let corned_kg: f64 =
         case.parts.iter().filter(|part| part.facts.cut == Cut::CornedBrisket).map(|part| part.trimmed_kg()).sum();
@@ -160,7 +160,7 @@ pub(super) fn meat_salt(case: &Case, bench: &Prepare) -> MeatSalt {
 
 /// Of the salt in and on the meat, what still lies on its surface when it meets the liquid, g: the meat's water down to the depth of
 /// [`depth_mm`] takes up so much and no more. Cured and brined meat has it inside.
-pub(super) fn on_the_surface_g(case: &Case, bench: &Prepare, meat: &MeatSalt) -> f64 {
+pub(super) fn on_the_surface_g(case: &ResolvedDish, bench: &Prepare, meat: &MeatSalt) -> f64 {
     if bench.brine.is_some() {
         return 0.0;
     }
@@ -172,7 +172,7 @@ pub(super) fn on_the_surface_g(case: &Case, bench: &Prepare, meat: &MeatSalt) ->
 }
 
 /// Salt to weigh out for the meat, g, and what is done with it.
-pub fn salting(case: &Case, bench: &Prepare) -> (f64, Message) {
+pub fn salting(case: &ResolvedDish, bench: &Prepare) -> (f64, Message) {
     let meat = meat_salt(case, bench);
     let grams = meat.weighed_g;
     let words = match (bench.brine, meat.brine) {
@@ -185,7 +185,7 @@ pub fn salting(case: &Case, bench: &Prepare) -> (f64, Message) {
 }
 
 /// Salt of everything put in with the meat, g.
-pub(super) fn of_ingredients(case: &Case, bench: &Prepare, base_l: f64) -> Vec<SaltSource> {
+pub(super) fn of_ingredients(case: &ResolvedDish, bench: &Prepare, base_l: f64) -> Vec<SaltSource> {
     let thing = |what: Larder, grams: f64, salt_pct: f64| SaltSource {
         name: case.voice.render(what.name()),
         what: Some(what),
@@ -202,7 +202,7 @@ pub(super) fn of_ingredients(case: &Case, bench: &Prepare, base_l: f64) -> Vec<S
 
 /// How sure the salt is, as a standard deviation over all of it: stock, rub and bacon by how far brands differ, a cure by the
 /// butcher's; what the cook weighs out is known but for the scales.
-pub(crate) fn doubt_share(case: &Case, bench: &Prepare) -> f64 {
+pub(crate) fn doubt_share(case: &ResolvedDish, bench: &Prepare) -> f64 {
     /// Of a cure, and of salt that was weighed out.
     const CURE: f64 = 0.15;
     const WEIGHED: f64 = 0.03;
@@ -218,7 +218,7 @@ pub(crate) fn doubt_share(case: &Case, bench: &Prepare) -> f64 {
 }
 
 /// The whole balance.
-pub(super) fn salt(case: &Case, bench: &Prepare, forecast: &Forecast, hours: f64, base_l: f64) -> SaltAnswer {
+pub(super) fn salt(case: &ResolvedDish, bench: &Prepare, forecast: &Forecast, hours: f64, base_l: f64) -> SaltAnswer {
     let meat = meat_salt(case, bench);
     let mut sources = of_ingredients(case, bench, base_l);
     let from_ingredients_g: f64 = sources.iter().map(|source| source.g).sum();

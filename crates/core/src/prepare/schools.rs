@@ -10,7 +10,7 @@ use super::sear::{SearPlan, sear};
 use crate::bench::{Larder, Marinade, MarinadeOf, Prepare, Sear, Surface, Wine};
 use crate::error::{Result, unless_refused};
 use crate::finish::DREDGED_COUNTS;
-use crate::forecast::{Case, ForecastRequest, forecast};
+use crate::forecast::{ForecastRequest, ResolvedDish, forecast};
 use crate::json::patch;
 use crate::kitchen::Kitchen;
 use ergastic_physics::body::DENSITY;
@@ -53,7 +53,7 @@ pub struct School {
 }
 
 /// The mean temperature of a piece that has stood out of the cold for some minutes, °C: a lump in still air.
-pub fn tempered_c(case: &Case, minutes: f64) -> f64 {
+pub fn tempered_c(case: &ResolvedDish, minutes: f64) -> f64 {
     let main = case.main();
     let radius_m = main.sides_m[0] / 2.0;
     let time_constant_s =
@@ -148,7 +148,7 @@ fn minutes_from(request: &ForecastRequest, start_c: f64) -> Result<Option<f64>> 
     Ok(unless_refused(forecast(&request))?.and_then(|found| found.ready_min.p50))
 }
 
-fn seared(case: &Case, bench: &Prepare, kitchen: &Kitchen, change: impl Fn(&mut Prepare)) -> SearPlan {
+fn seared(case: &ResolvedDish, bench: &Prepare, kitchen: &Kitchen, change: impl Fn(&mut Prepare)) -> SearPlan {
     let mut other = bench.clone();
     change(&mut other);
     sear(case, &other, kitchen)
@@ -156,7 +156,7 @@ fn seared(case: &Case, bench: &Prepare, kitchen: &Kitchen, change: impl Fn(&mut 
 
 /// Every question that this dish raises.
 pub(super) fn schools(
-    case: &Case,
+    case: &ResolvedDish,
     request: &ForecastRequest,
     bench: &Prepare,
     kitchen: &Kitchen,
@@ -211,7 +211,7 @@ pub(super) fn schools(
     Ok(found.into_iter().map(|question| question.told(bench, case.voice)).collect())
 }
 
-fn browning(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> Question {
+fn browning(case: &ResolvedDish, bench: &Prepare, kitchen: &Kitchen) -> Question {
     let at_the_pan = |how: Sear| Span(seared(case, bench, kitchen, |bench| bench.sear = how).min);
     let (hard, light) = (at_the_pan(Sear::Hard), at_the_pan(Sear::Light));
     Question {
@@ -232,7 +232,7 @@ fn browning(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> Question {
     }
 }
 
-fn patting(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> Question {
+fn patting(case: &ResolvedDish, bench: &Prepare, kitchen: &Kitchen) -> Question {
     let effect = |surface: Surface| {
         let plan = seared(case, bench, kitchen, |bench| bench.surface = surface);
         say::surface_effect(Minutes(plan.side_min), plan.per_batch)
@@ -250,7 +250,7 @@ fn patting(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> Question {
     }
 }
 
-fn dredging(case: &Case, bench: &Prepare) -> Question {
+fn dredging(case: &ResolvedDish, bench: &Prepare) -> Question {
     let clings = flour_g(case);
     Question {
         id: "flour",
@@ -282,7 +282,7 @@ fn wine(bench: &Prepare, kitchen: &Kitchen) -> Option<Question> {
     })
 }
 
-fn tempering(case: &Case, request: &ForecastRequest, bench: &Prepare) -> Result<Option<Question>> {
+fn tempering(case: &ResolvedDish, request: &ForecastRequest, bench: &Prepare) -> Result<Option<Question>> {
     let stood_c = tempered_c(case, 60.0);
     let [cold, stood] = [FROM_THE_FRIDGE_C, stood_c].map(|start_c| minutes_from(request, start_c));
     let (Some(cold), Some(stood)) = (cold?, stood?) else { return Ok(None) };
@@ -306,7 +306,7 @@ fn tempering(case: &Case, request: &ForecastRequest, bench: &Prepare) -> Result<
 }
 
 /// Flour that clings to so much meat, g. Practice.
-pub(crate) fn flour_g(case: &Case) -> f64 {
+pub(crate) fn flour_g(case: &ResolvedDish) -> f64 {
     25.0 * case.mass_kg
 }
 

@@ -7,7 +7,7 @@ use utoipa::ToSchema;
 use super::burner::Burner;
 use super::pan::{Batch, HotPan, Laid, falls_back, usual_kg_per_m2};
 use crate::bench::{Prepare, Sear, SearFat, SearIn, Surface};
-use crate::forecast::Case;
+use crate::forecast::ResolvedDish;
 use crate::kitchen::Kitchen;
 use ergastic_physics::places::ROOM_C;
 
@@ -130,7 +130,7 @@ pub(super) fn pan_m2(bench: &Prepare, kitchen: &Kitchen) -> f64 {
 }
 
 /// The pan, and how many of them.
-fn hot_pan(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> (HotPan, u32) {
+fn hot_pan(case: &ResolvedDish, bench: &Prepare, kitchen: &Kitchen) -> (HotPan, u32) {
     let pot = case.pot();
     let of_pot = |share: f64| (pot.floor_m2, share * pot.floor_m2 * usual_kg_per_m2(pot.material), pot.material);
     let own = || {
@@ -159,7 +159,7 @@ fn hot_pan(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> (HotPan, u32) {
 }
 
 /// What cuts as lean as this brown in.
-pub fn usual_fat(case: &Case) -> SearFat {
+pub fn usual_fat(case: &ResolvedDish) -> SearFat {
     if case.main().facts.fat_pct >= FAT_ENOUGH_PCT { SearFat::Own } else { SearFat::Oil }
 }
 
@@ -174,7 +174,7 @@ fn browned(bench: &Prepare) -> Option<(f64, f64)> {
 }
 
 /// Lays the pieces in batches: the most that leave room and still brown, or as many as the cook says.
-pub fn sear(case: &Case, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
+pub fn sear(case: &ResolvedDish, bench: &Prepare, kitchen: &Kitchen) -> SearPlan {
     let Some((brown_s, hot_c)) = browned(bench).filter(|_| !case.goes_in_frozen()) else { return SearPlan::none() };
     let (pan, pans) = hot_pan(case, bench, kitchen);
     let start_c = f64::min(hot_c, 0.95 * pan.most_c());
@@ -291,7 +291,7 @@ mod tests {
     use crate::heat::pot::Material;
     use crate::ways::Method;
 
-    fn case(pieces: u32, size_mm: [f64; 3]) -> Case {
+    fn case(pieces: u32, size_mm: [f64; 3]) -> ResolvedDish {
         ForecastRequest {
             cut: Some(Cut::ShortRib),
             mass_kg: Some(2.4),
@@ -304,7 +304,7 @@ mod tests {
         .unwrap()
     }
 
-    fn seared(case: &Case, bench: Prepare) -> SearPlan {
+    fn seared(case: &ResolvedDish, bench: Prepare) -> SearPlan {
         sear(case, &bench, &Kitchen::default())
     }
 

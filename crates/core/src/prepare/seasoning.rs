@@ -9,7 +9,7 @@ use super::pot::{along, poured_on_the_way};
 use super::salt::doubt_share;
 use crate::bench::{Level, Prepare};
 use crate::finish::{FLAT_G_PER_KG, MeatOnPlate, SALTY_G_PER_KG, Seasoned, bears_g_per_kg};
-use crate::forecast::{Case, Forecast};
+use crate::forecast::{Forecast, ResolvedDish};
 
 /// Less liquid than this is no sauce, L.
 pub(crate) const NO_SAUCE_L: f64 = 0.05;
@@ -53,7 +53,13 @@ pub struct Seasoning {
 
 impl Seasoning {
     /// At the end of the cook; none where there is no liquid.
-    pub(super) fn of(case: &Case, bench: &Prepare, forecast: &Forecast, hours: f64, glaze: bool) -> Option<Self> {
+    pub(super) fn of(
+        case: &ResolvedDish,
+        bench: &Prepare,
+        forecast: &Forecast,
+        hours: f64,
+        glaze: bool,
+    ) -> Option<Self> {
         let at_end = |of: &dyn Fn(&crate::forecast::CurvePoint) -> f64| along(&forecast.curve, hours * 60.0, of);
         // As it is topped up at the looks.
         let poured: f64 = poured_on_the_way(case, &forecast.curve, hours * 60.0).iter().map(|pour| pour.l).sum();

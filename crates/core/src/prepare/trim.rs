@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::bench::{Prepare, Trim};
-use crate::forecast::{Case, Part};
+use crate::forecast::{Part, ResolvedDish};
 
 /// A close trim takes so much more than the usual one. Working value.
 const CLOSE: f64 = 1.6;
@@ -58,7 +58,13 @@ pub struct Trimmed {
 }
 
 /// What the block comes to.
-pub(super) fn trimmed(case: &Case, bench: &Prepare, price_per_kg: Option<f64>, people: u32, yield_kg: f64) -> Trimmed {
+pub(super) fn trimmed(
+    case: &ResolvedDish,
+    bench: &Prepare,
+    price_per_kg: Option<f64>,
+    people: u32,
+    yield_kg: f64,
+) -> Trimmed {
     let trimmed_kg: f64 = case.parts.iter().map(Part::trimmed_kg).sum();
     let sinew_kg = sinew_kg(&case.parts);
     let main = case.main();

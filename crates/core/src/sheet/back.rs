@@ -9,7 +9,7 @@ use super::laid::{Laid, lay_back};
 use super::remedies::{Remedy, remedies};
 use super::tasks::{Conflict, Task, TaskId};
 use super::things::{Taken, short, taken};
-use super::worked::{Ready, Worked};
+use super::worked::{Ready, Settled};
 use crate::clock::{minutes_between, plus_minutes};
 use crate::error::{Error, Kind, Result};
 use crate::forecast::{Forecast, complete};
@@ -63,7 +63,7 @@ pub struct Sheet {
 /// # Errors
 /// Names the plan's field that can't be used.
 pub fn work_back(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Sheet> {
-    lay_out(plan, kitchen, &Worked::new(plan, kitchen, &[], None)?, now)
+    lay_out(plan, kitchen, &Settled::new(plan, kitchen, &[], None)?, now)
 }
 
 /// The same with the forecast under it, the inside of the piece in it: the ensemble is run once for both.
@@ -73,7 +73,7 @@ pub fn work_back(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Sheet
 pub fn work_back_and_forecast(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<(Sheet, Forecast)> {
     let mut shown = plan.clone();
     shown.forecast.inside = Some(true);
-    let worked = Worked::new(&shown, kitchen, &[], None)?;
+    let worked = Settled::new(&shown, kitchen, &[], None)?;
     let sheet = lay_out(plan, kitchen, &worked, now)?;
     let forecast = complete(&shown.request(kitchen), &worked.case, worked.forecast)?;
     Ok((sheet, forecast))
@@ -83,13 +83,13 @@ pub fn work_back_and_forecast(plan: &Plan, kitchen: &Kitchen, now: Timestamp) ->
 ///
 /// # Errors
 /// Where it never grows tender.
-pub(crate) fn needed_min(worked: &Worked, plan: &Plan, kitchen: &Kitchen) -> Result<f64> {
+pub(crate) fn needed_min(worked: &Settled, plan: &Plan, kitchen: &Kitchen) -> Result<f64> {
     worked
         .lift_min(plan.certainty(kitchen))
         .ok_or_else(|| Error::said(Kind::Unsuitable, "forecast", errors::this_heat(), errors::never_tender()))
 }
 
-fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Worked, now: Timestamp) -> Result<Sheet> {
+fn lay_out(plan: &Plan, kitchen: &Kitchen, worked: &Settled, now: Timestamp) -> Result<Sheet> {
     let certainty = plan.certainty(kitchen);
     let durations = &worked.durations;
     let finishing = durations.finishing_min();

@@ -6,7 +6,7 @@ use utoipa::ToSchema;
 use super::laid::unhindered;
 use super::steps::steps;
 use super::tasks::{Task, TaskId, TaskKind};
-use super::worked::Worked;
+use super::worked::Settled;
 use crate::clock::minutes_between;
 use crate::error::{Result, unless_refused};
 use crate::kitchen::Kitchen;
@@ -60,7 +60,7 @@ fn before_the_heat(plan: &Plan, kitchen: &Kitchen) -> Result<Vec<BenchStep>> {
     let mut one = plan.clone();
     // What is done before the heat does not hang on how long the heat takes.
     one.forecast.members = Some(1);
-    let worked = Worked::new(&one, kitchen, &[], None)?;
+    let worked = Settled::new(&one, kitchen, &[], None)?;
     let asked = steps(&one, &worked, worked.lift_min(0.5).unwrap_or_default());
     let tasks = unhindered(&asked, &one, &worked)?;
     let met = tasks.iter().position(|task| task.id == TaskId::Simmer);

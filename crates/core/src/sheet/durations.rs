@@ -6,7 +6,7 @@ use super::opened::Opened;
 use crate::bench::{Addition, Larder, Prepare};
 use crate::cuts::{EatenAs, STEWING_PIECE_M};
 use crate::finish::{FILM_MM, SAUCE_A_HEAD_L, SauceRequest, path};
-use crate::forecast::{Case, Forecast};
+use crate::forecast::{Forecast, ResolvedDish};
 use crate::kitchen::Kitchen;
 use crate::plan::Plan;
 use crate::prepare::{Burner, NO_SAUCE_L, SearPlan, TopUp, doubt_share, flour_g, poured_on_the_way, salting, sear};
@@ -157,7 +157,7 @@ fn tonight(people: u32, liquid_l: f64) -> f64 {
 }
 
 /// What goes in while it cooks, and what waits for the skimmed liquid: dumplings, where the meat leaves one behind.
-fn later(plan: &Plan, case: &Case, forecast: &Forecast, makes_sauce: bool) -> (Option<Timed>, Vec<Timed>) {
+fn later(plan: &Plan, case: &ResolvedDish, forecast: &Forecast, makes_sauce: bool) -> (Option<Timed>, Vec<Timed>) {
     if !case.last().medium.facts().opens {
         return (None, Vec::new());
     }
@@ -182,7 +182,7 @@ struct Left {
 }
 
 impl Left {
-    fn of(plan: &Plan, case: &Case, forecast: &Forecast, topped_up_l: f64) -> Self {
+    fn of(plan: &Plan, case: &ResolvedDish, forecast: &Forecast, topped_up_l: f64) -> Self {
         let liquid_salt_g = forecast.salt_g.unwrap_or(0.0);
         Self {
             liquid_l: forecast.liquid_left_l.unwrap_or(case.liquid_l) + topped_up_l,
@@ -217,7 +217,7 @@ impl SauceWork {
         Self { skim_min: 0.0, make_min: 0.0, making: Message::nothing() }
     }
 
-    fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, left: &Left) -> Self {
+    fn of(plan: &Plan, kitchen: &Kitchen, case: &ResolvedDish, left: &Left) -> Self {
         let skims = left.fat_l > 0.0;
         let fat_mm = left.fat_l / case.pot().floor_m2;
         let burner = Burner::under_pot(case, &plan.prepare, kitchen);
@@ -244,7 +244,7 @@ impl SauceWork {
 
 impl Durations {
     /// Works them out from a case and its forecast.
-    pub fn of(plan: &Plan, kitchen: &Kitchen, case: &Case, forecast: &Forecast) -> Self {
+    pub fn of(plan: &Plan, kitchen: &Kitchen, case: &ResolvedDish, forecast: &Forecast) -> Self {
         let first = &case.first().medium;
         let (way, in_pot) = (first.facts(), first.is_pot());
         let (salt_g, salting) = salting(case, &plan.prepare);

@@ -11,7 +11,7 @@ use super::tasks::{Task, TaskId, Window};
 use crate::clock::{Stretch, minutes_between, plus_minutes};
 use crate::kitchen::ThingKind;
 use ergastic_schedule::{
-    Booking, Edge, Gap, Give, HANDS, Job, Minute, OTHERS, Place, Placed, Placing, Problem, Span, Take,
+    Booking, Edge, Gap, Give, HANDS, Job, Minute, OTHERS, Placed, Placing, Problem, Slot, Span, Take,
 };
 
 /// What a minute costs that a plate waits for the table, minutes at the most, and what one costs beyond them. The nearer to the plate
@@ -140,7 +140,7 @@ pub(crate) fn problem(dishes: &[&Steps], frame: &Frame) -> Problem {
             len: span.to,
             takes: vec![Take { kind: taken.kind, setting: taken.setting, span }],
             there: Vec::new(),
-            place: Place::Before(Vec::new()),
+            place: Slot::Before(Vec::new()),
             grid: None,
             give: Give::Never,
             by_day: None,
@@ -185,15 +185,15 @@ fn job(block: &Block, index: &Index, dish: usize) -> Job {
         takes.push(Take { kind: *thing as usize, setting: *setting, span });
     }
     let place = match &block.place {
-        Where::ServeAt => Place::ServeAt { price: PLATE_WAITS.0, most: PLATE_WAITS.1, beyond: PLATE_WAITS.2 },
+        Where::ServeAt => Slot::ServeAt { price: PLATE_WAITS.0, most: PLATE_WAITS.1, beyond: PLATE_WAITS.2 },
         Where::Near { step, at, earlier, later, price } => match index.edge(dish, *step) {
             Some(edge) => {
                 let to = Edge { at: edge.at + at, ..edge };
-                Place::Near { to, earlier: *earlier, later: *later, price: *price }
+                Slot::Near { to, earlier: *earlier, later: *later, price: *price }
             }
-            None => Place::Before(Vec::new()),
+            None => Slot::Before(Vec::new()),
         },
-        Where::Before(waits) => Place::Before(
+        Where::Before(waits) => Slot::Before(
             waits
                 .iter()
                 .filter_map(|wait| {

@@ -6,7 +6,7 @@ use super::broken::broken_promises;
 use super::hours::{Frame, TABLE_WAITS, problem, tasks};
 use super::steps::{Steps, steps};
 use super::tasks::{Conflict, Task, TaskId};
-use super::worked::Worked;
+use super::worked::Settled;
 use crate::clock::{Stretch, minutes_between, plus_minutes, spans};
 use crate::error::Result;
 use crate::kitchen::Kitchen;
@@ -33,7 +33,7 @@ pub(crate) struct Laid {
 }
 
 /// Nights that are kept away from by choice. Hours that can't be read hinder nobody: a kitchen is saved with good ones.
-pub(crate) fn nights(worked: &Worked, around: Timestamp) -> Vec<Stretch> {
+pub(crate) fn nights(worked: &Settled, around: Timestamp) -> Vec<Stretch> {
     let (from, to) = (plus_minutes(around, -FURTHEST_MIN), plus_minutes(around, 1440.0));
     let nights = spans("asleep", &worked.asleep, from, to, &worked.zone).unwrap_or_default();
     nights.into_iter().map(|night| Stretch { begin: plus_minutes(night.begin, -BEFORE_BED_MIN), ..night }).collect()
@@ -45,7 +45,7 @@ pub(crate) fn nights(worked: &Worked, around: Timestamp) -> Vec<Stretch> {
 /// Names the hours that can't be read.
 pub(crate) fn lay_back(
     plan: &Plan,
-    worked: &Worked,
+    worked: &Settled,
     kitchen: &Kitchen,
     ready_min: f64,
     now: Timestamp,
@@ -86,7 +86,7 @@ pub(crate) fn lay_back(
 /// Nobody waits for it any more.
 pub(crate) fn lay(
     plan: &Plan,
-    worked: &Worked,
+    worked: &Settled,
     on_the_heat: Timestamp,
     lift_at: Timestamp,
     not_before: Option<Timestamp>,
@@ -125,7 +125,7 @@ pub(crate) fn lay(
 }
 
 /// Where nothing hinders: as soon as can be, whatever the hour.
-fn at_once(asked: &Steps, worked: &Worked) -> Result<(Frame, Placing)> {
+fn at_once(asked: &Steps, worked: &Settled) -> Result<(Frame, Placing)> {
     let frame = Frame {
         serve_at: Timestamp::UNIX_EPOCH,
         now: Some(Timestamp::UNIX_EPOCH),
@@ -145,13 +145,13 @@ fn at_once(asked: &Steps, worked: &Worked) -> Result<(Frame, Placing)> {
 }
 
 /// A dish's tasks in their order, where nothing hinders; their hours mean nothing.
-pub(crate) fn unhindered(asked: &Steps, plan: &Plan, worked: &Worked) -> Result<Vec<Task>> {
+pub(crate) fn unhindered(asked: &Steps, plan: &Plan, worked: &Settled) -> Result<Vec<Task>> {
     let (frame, placing) = at_once(asked, worked)?;
     Ok(tasks(asked, (&plan.name, 0), 0, &placing, &frame, worked.case.voice))
 }
 
 /// Minutes from the first thing that has to be done to the meat meeting the heat, where nothing hinders.
-pub(crate) fn lead_min(asked: &Steps, worked: &Worked) -> Result<f64> {
+pub(crate) fn lead_min(asked: &Steps, worked: &Settled) -> Result<f64> {
     let (_, placing) = at_once(asked, worked)?;
     let met = asked.blocks.iter().zip(&placing.jobs).find_map(|(block, placed)| {
         let Placed::At(at) = placed else { return None };

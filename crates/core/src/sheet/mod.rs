@@ -29,4 +29,4 @@ pub(crate) use stock::Stock;
 pub use tasks::{Conflict, Task, TaskId, TaskKind, Window};
 pub use things::{Taken, TakenAs};
 pub(crate) use things::{short, taken};
-pub use worked::{Ready, Worked};
+pub use worked::{Ready, Settled};

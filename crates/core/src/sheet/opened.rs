@@ -1,7 +1,7 @@
 //! A pressure pot in two goes: opened, what would be mush goes in, and it is closed again or finished open.
 
 use crate::bench::{Addition, Prepare};
-use crate::forecast::Case;
+use crate::forecast::ResolvedDish;
 use crate::prepare::softens_by;
 use crate::ways::pressure::Pressure;
 
@@ -24,7 +24,7 @@ pub struct Opened {
 
 impl Opened {
     /// For a pot whose last heat is pressure, where something goes in later.
-    pub(super) fn of(case: &Case, bench: &Prepare) -> Option<Self> {
+    pub(super) fn of(case: &ResolvedDish, bench: &Prepare) -> Option<Self> {
         let target_c = case.last().medium.get::<Pressure>()?.target_c;
         let things: Vec<Addition> =
             bench.later.iter().map(|thing| thing.what).filter(|what| what.times().done_min > 0.0).collect();

@@ -7,13 +7,13 @@ use utoipa::ToSchema;
 
 use super::laid::{Laid, lay_back};
 use super::rounding::ceil_minutes;
-use super::worked::Worked;
+use super::worked::Settled;
 use crate::bench::Sear;
 use crate::clock::{minutes_between, plus_minutes};
 use crate::cuts::{CUBE_MM, EatenAs, FEW_PIECES, STEWING_PIECE_M, cubes_in};
 use crate::error::{Result, unless_refused};
 use crate::finish::Target;
-use crate::forecast::{Case, Heat, StageRequest, Until};
+use crate::forecast::{Heat, ResolvedDish, StageRequest, Until};
 use crate::heat::pot::Lid;
 use crate::kitchen::{Kitchen, ThingKind};
 use crate::plan::Plan;
@@ -48,7 +48,7 @@ pub fn remedies(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Vec<Re
         }
     }
     found.sort_by_key(|remedy| remedy.served_at);
-    let own = unless_refused(Worked::new(plan, kitchen, &[], None))?;
+    let own = unless_refused(Settled::new(plan, kitchen, &[], None))?;
     let later_serving = later_serving(as_is, |serve_at| {
         let later = Plan { serve_at, ..plan.clone() };
         let decided = plus_minutes(now, TO_DECIDE_MIN);
@@ -115,14 +115,14 @@ pub(crate) fn later_serving(plates: Timestamp, met: impl Fn(Timestamp) -> Result
 }
 
 /// The plan placed for its bell, as the sheet itself does it.
-fn laid_for(plan: &Plan, worked: &Worked, kitchen: &Kitchen, now: Timestamp) -> Result<Option<Laid>> {
+fn laid_for(plan: &Plan, worked: &Settled, kitchen: &Kitchen, now: Timestamp) -> Result<Option<Laid>> {
     let Some(ready_min) = worked.lift_min(plan.certainty(kitchen)) else { return Ok(None) };
     unless_refused(lay_back(plan, worked, kitchen, ready_min, now))
 }
 
 /// Plates on the table if it starts now, at the plan's certainty.
 fn served_at(plan: &Plan, kitchen: &Kitchen, now: Timestamp) -> Result<Option<Timestamp>> {
-    let Some(worked) = unless_refused(Worked::new(plan, kitchen, &[], None))? else { return Ok(None) };
+    let Some(worked) = unless_refused(Settled::new(plan, kitchen, &[], None))? else { return Ok(None) };
     let laid = laid_for(&Plan { serve_at: now, ..plan.clone() }, &worked, kitchen, now)?;
     Ok(laid.map(|laid| laid.served_at))
 }
@@ -172,7 +172,7 @@ fn candidates(plan: &Plan, kitchen: &Kitchen) -> Vec<Candidate> {
 }
 
 /// Under pressure, where there is a pot for it.
-fn pressed(plan: &Plan, case: &Case, kitchen: &Kitchen) -> Option<Candidate> {
+fn pressed(plan: &Plan, case: &ResolvedDish, kitchen: &Kitchen) -> Option<Candidate> {
     let first = &case.first().medium;
     let wet = first.is_pot() && !first.facts().locked;
     if !wet || case.stages.len() > 1 || !kitchen.has(ThingKind::PressurePot) {
@@ -187,7 +187,7 @@ fn pressed(plan: &Plan, case: &Case, kitchen: &Kitchen) -> Option<Candidate> {
 }
 
 /// A joint cut into cubes.
-fn cubes(plan: &Plan, case: &Case, seared: bool) -> Option<Candidate> {
+fn cubes(plan: &Plan, case: &ResolvedDish, seared: bool) -> Option<Candidate> {
     let one = case.stages.len() == 1 && case.parts.len() == 1;
     if case.main().sides_m[0] <= STEWING_PIECE_M || !case.first().medium.is_pot() || !one {
         return None;
@@ -211,7 +211,7 @@ fn cubes(plan: &Plan, case: &Case, seared: bool) -> Option<Candidate> {
 const LONG: f64 = 1.3;
 
 /// A long joint cut across in two.
-fn halved(plan: &Plan, case: &Case) -> Option<Candidate> {
+fn halved(plan: &Plan, case: &ResolvedDish) -> Option<Candidate> {
     let (main, one) = (case.main(), case.parts.len() == 1);
     let [thin, wide, long] = main.sides_m;
     if !one || main.pieces > FEW_PIECES || thin <= STEWING_PIECE_M || long < LONG * wide {
@@ -230,7 +230,7 @@ fn halved(plan: &Plan, case: &Case) -> Option<Candidate> {
 const COLD_MIN: f64 = 8.0 * 60.0;
 
 /// A pot dish cooked when there is time for it, chilled, and warmed again.
-fn ahead(plan: &Plan, case: &Case) -> Option<Candidate> {
+fn ahead(plan: &Plan, case: &ResolvedDish) -> Option<Candidate> {
     let first = &case.first().medium;
     let wet = first.is_pot() && ![StandsIn::PressurePot, StandsIn::SlowCooker].contains(&first.facts().stands_in);
     if !wet || case.stages.len() > 1 {
@@ -261,13 +261,13 @@ fn ahead(plan: &Plan, case: &Case) -> Option<Candidate> {
 }
 
 /// A hotter oven or a brisker simmer.
-fn hotter(plan: &Plan, case: &Case, kitchen: &Kitchen) -> Option<Candidate> {
+fn hotter(plan: &Plan, case: &ResolvedDish, kitchen: &Kitchen) -> Option<Candidate> {
     let hotter = case.first().medium.way().hotter(kitchen.units)?;
     Some(changed(plan, hotter.words, hotter.trade, |plan| plan.forecast.heat = Some(hotter.heat.clone())))
 }
 
 /// Eaten firmer than was meant.
-fn firmer(plan: &Plan, case: &Case) -> Option<Candidate> {
+fn firmer(plan: &Plan, case: &ResolvedDish) -> Option<Candidate> {
     let (eaten_as, text, trade) = match case.main().eaten_as {
         EatenAs::Spoon | EatenAs::Pull => (EatenAs::Fork, say::serve_in_chunks(), say::serve_in_chunks_trade()),
         EatenAs::Fork | EatenAs::Probe => (EatenAs::Slice, say::serve_in_slices(), say::serve_in_slices_trade()),

@@ -11,7 +11,7 @@ use super::stock::Stock;
 use crate::bench::Prepare;
 use crate::clock::{Hours, minutes_between, plus_minutes, zone};
 use crate::error::Result;
-use crate::forecast::{Case, Evidence, Forecast, Update, Weighted, chance, describe, quantile, update_ahead};
+use crate::forecast::{Evidence, Forecast, ResolvedDish, Update, Weighted, chance, describe, quantile, update_ahead};
 use crate::kitchen::{Kitchen, ThingKind};
 use crate::plan::Plan;
 use crate::ways::WayId;
@@ -50,9 +50,9 @@ fn flame(kitchen: &Kitchen) -> Lane {
 }
 
 /// A plan with everything worked out that its sheet needs.
-pub struct Worked {
+pub struct Settled {
     /// The meat in its pot.
-    pub case: Case,
+    pub case: ResolvedDish,
     /// The ensemble, reweighted by what was found.
     pub update: Update,
     /// What it says of the dish.
@@ -73,7 +73,7 @@ pub struct Worked {
     pub pit_holds_itself: bool,
 }
 
-impl Worked {
+impl Settled {
     /// Forecasts a plan, with what a cook has found so far (times from the meat meeting the heat), and a look at
     /// how tender it is at a time.
     ///

@@ -10,8 +10,8 @@ use super::facts::{Facts, Level, STEWED};
 use super::fill::Fill;
 use super::id::WayId;
 use super::method::{HeatSource, Method};
-use super::place::Place;
 use super::preset::Preset;
+use super::site::Site;
 use super::way::{Offered, Setting, Way};
 use super::{chill, coals, hob};
 use crate::cuts::{Cut, EatenAs};
@@ -63,7 +63,7 @@ macro_rules! ways {
             ///
             /// # Errors
             /// Names the field that is out of range.
-            pub(super) fn set(self, asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Set> {
+            pub(super) fn set(self, asked: &Heat, place: &Site, fill: &mut Fill) -> Result<Set> {
                 match self {
                     $(Self::$name => super::$room::$way::set(asked, place, fill).map(Set::$name),)+
                 }
@@ -186,7 +186,7 @@ impl Heat {
     ///
     /// # Errors
     /// Names the field that belongs to another, or is out of range.
-    pub(crate) fn set(&self, method: Method, place: &Place, fill: &mut Fill) -> Result<Set> {
+    pub(crate) fn set(&self, method: Method, place: &Site, fill: &mut Fill) -> Result<Set> {
         let way = self.way(method)?;
         if let Some(source) = way.facts().source {
             let word = |source: HeatSource| forecast::source(source.key());

@@ -82,9 +82,9 @@ mod fuel;
 mod id;
 mod method;
 mod moved;
-mod place;
 pub mod preset;
 mod rule;
+mod site;
 mod stages;
 pub mod steps;
 mod suits;
@@ -123,8 +123,8 @@ pub use method::{
     USUAL_KEEP_WARM_C, USUAL_OVEN_C, USUAL_PIT_C, USUAL_REHEAT_C, USUAL_WRAP_C,
 };
 pub(crate) use moved::{hold, lift, moved, rest};
-pub(crate) use place::Place;
 pub use rule::HowItHeats;
+pub(crate) use site::Site;
 pub use stages::{ByHand, StageRequest, Until};
 pub use suits::{against, slices};
 pub use thumb::{Meat as MeatByThumb, Rule};

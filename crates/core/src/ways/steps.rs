@@ -48,7 +48,7 @@ impl DishFacts<'_> {
 }
 
 /// A lane with what to do there and why.
-pub type Step = (Lane, Message, Message);
+pub type Instruction = (Lane, Message, Message);
 
 /// Aromatics, what deglazes, the liquid: as much of it as there is.
 pub fn into_the_pot(dish: &DishFacts) -> (Message, Message) {
@@ -83,7 +83,7 @@ pub fn into_the_pot(dish: &DishFacts) -> (Message, Message) {
 }
 
 /// Meat and liquid into a pot over a flame.
-pub(super) fn over_a_flame(lane: Lane, dish: &DishFacts) -> Step {
+pub(super) fn over_a_flame(lane: Lane, dish: &DishFacts) -> Instruction {
     match (dish.poured(), dish.seared) {
         (false, _) => (lane, say::pot_in_dry(), say::pot_in_dry_why()),
         (true, true) => (lane, say::pot_in_juices(dish.liquid()), say::pot_in_why()),

@@ -6,7 +6,7 @@ use super::asked::Heat;
 use super::catalogue::Set;
 use super::fill::Fill;
 use super::id::WayId;
-use super::place::Place;
+use super::site::Site;
 use super::steps::DishFacts;
 use crate::bench::{Larder, Wine, Wood};
 use crate::error::Result;
@@ -15,7 +15,7 @@ use crate::heat::pot::{Lid, Vessel};
 /// A way as it is asked for, in a usual pot where water boils at so many °C.
 pub(super) fn set_at(way: WayId, asked: &Heat, boil_c: f64) -> Result<Set> {
     let pot = Vessel::default().resolve(Lid::Tight).unwrap();
-    let place = Place {
+    let place = Site {
         pot: &pot,
         stands_on_a_hob: true,
         across_m: 0.26,

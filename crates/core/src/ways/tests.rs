@@ -1,7 +1,7 @@
 //! The table of ways: every row complete, and nothing in it that contradicts another column.
 
 use super::*;
-use crate::forecast::{Case, ForecastRequest};
+use crate::forecast::{ForecastRequest, ResolvedDish};
 use crate::heat::pot::{Lid, Simmer};
 use crate::kitchen::ThingKind;
 use ergastic_words::{Minutes, Units, Voice};
@@ -21,7 +21,7 @@ fn requests() -> Vec<(Method, Value)> {
     by_itself.chain(after_a_braise).collect()
 }
 
-fn case(mut request: Value) -> Case {
+fn case(mut request: Value) -> ResolvedDish {
     request["cut"] = json!("chuck");
     request["mass_kg"] = json!(1.6);
     let request: ForecastRequest = serde_json::from_value(request).unwrap();

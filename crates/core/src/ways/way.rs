@@ -11,10 +11,10 @@ use super::asked::{Bounds, Heat};
 use super::facts::Facts;
 use super::fill::Fill;
 use super::fuel::Burned;
-use super::place::Place;
 use super::preset::Preset;
 use super::rule::HowItHeats;
-use super::steps::{DishFacts, Step, into_the_pot};
+use super::site::Site;
+use super::steps::{DishFacts, Instruction, into_the_pot};
 use super::thumb::{self, Meat as MeatByThumb, Rule};
 use crate::cuts::{Cut, EatenAs};
 use crate::error::Result;
@@ -109,7 +109,7 @@ pub trait Way: Any + Debug {
     }
 
     /// What has to get hot before the meat comes to it.
-    fn preheat(&self, _dish: &DishFacts) -> Option<Step> {
+    fn preheat(&self, _dish: &DishFacts) -> Option<Instruction> {
         None
     }
     /// The last step at the bench before the meat meets the heat.
@@ -117,9 +117,9 @@ pub trait Way: Any + Debug {
         into_the_pot(dish)
     }
     /// The moment from which the clock counts.
-    fn meets_the_heat(&self, lid: Lid, dish: &DishFacts) -> Step;
+    fn meets_the_heat(&self, lid: Lid, dish: &DishFacts) -> Instruction;
     /// What goes on by itself; `set` is what a pressure pot is set to.
-    fn goes_on(&self, lid: Lid, set: Option<Minutes>, voice: Voice) -> Step;
+    fn goes_on(&self, lid: Lid, set: Option<Minutes>, voice: Voice) -> Instruction;
     /// What there is to do meanwhile: to leave it, as it should be left.
     fn leave_it(&self, lid: Lid) -> Message;
     /// Waiting hot to be served.
@@ -163,7 +163,7 @@ pub(crate) trait Offered: Way + Sized {
     ///
     /// # Errors
     /// Names the field that is out of range.
-    fn set(asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Self>;
+    fn set(asked: &Heat, place: &Site, fill: &mut Fill) -> Result<Self>;
     /// The settings of its dial around a heat.
     fn settings(_asked: &Heat, _units: Units) -> Vec<Setting> {
         Vec::new()

@@ -19,7 +19,7 @@ use utoipa::ToSchema;
 use crate::app::App;
 use crate::error::ApiResult;
 use crate::extract::Json;
-use crate::queue::Lane;
+use crate::queue::WorkLane;
 
 /// That it runs, which version, and whether anything can be kept.
 #[skip_serializing_none]
@@ -88,37 +88,39 @@ pub async fn post_forecast(
     let kitchen = app.store.kitchen().await?;
     request.units.get_or_insert(kitchen.units);
     request.food_code.get_or_insert(kitchen.food_code);
-    app.compute(Lane::Bench, kitchen, move |kitchen| forecast(&ForecastRequest { how: kitchen.how.clone(), ..request }))
-        .await
-        .map(Json)
+    app.compute(WorkLane::Bench, kitchen, move |kitchen| {
+        forecast(&ForecastRequest { how: kitchen.how.clone(), ..request })
+    })
+    .await
+    .map(Json)
 }
 
 /// Which way for this cut.
 #[utoipa::path(post, path = "/api/match", request_body = MatchRequest, responses((status = 200, body = Matched)))]
 pub async fn post_match(State(app): State<App>, Json(request): Json<MatchRequest>) -> ApiResult<Json<Matched>> {
     let (kitchen, now) = (app.store.kitchen().await?, app.clock.now());
-    app.compute(Lane::Bench, kitchen, move |kitchen| match_ways(&request, kitchen, now)).await.map(Json)
+    app.compute(WorkLane::Bench, kitchen, move |kitchen| match_ways(&request, kitchen, now)).await.map(Json)
 }
 
 /// Every cut against every way, for usual pieces at this kitchen's altitude.
 #[utoipa::path(get, path = "/api/match/overview", responses((status = 200, body = Vec<Row>)))]
 pub async fn get_overview(State(app): State<App>) -> ApiResult<Json<Vec<Row>>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, kitchen, overview).await.map(Json)
+    app.compute(WorkLane::Bench, kitchen, overview).await.map(Json)
 }
 
 /// One dish at the bench, salt to lid.
 #[utoipa::path(post, path = "/api/prepare", request_body = PrepareRequest, responses((status = 200, body = Prepared)))]
 pub async fn post_prepare(State(app): State<App>, Json(request): Json<PrepareRequest>) -> ApiResult<Json<Prepared>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, kitchen, move |kitchen| prepare_request(&request, kitchen)).await.map(Json)
+    app.compute(WorkLane::Bench, kitchen, move |kitchen| prepare_request(&request, kitchen)).await.map(Json)
 }
 
 /// A meal worked back from its bell.
 #[utoipa::path(post, path = "/api/sheet", request_body = SheetRequest, responses((status = 200, body = MealSheet)))]
 pub async fn post_sheet(State(app): State<App>, Json(request): Json<SheetRequest>) -> ApiResult<Json<MealSheet>> {
     let (kitchen, now) = (app.store.kitchen().await?, app.clock.now());
-    app.compute(Lane::Bench, kitchen, move |kitchen| meal_sheet(&request, kitchen, now)).await.map(Json)
+    app.compute(WorkLane::Bench, kitchen, move |kitchen| meal_sheet(&request, kitchen, now)).await.map(Json)
 }
 
 /// What there is to put in with the meat.
@@ -133,5 +135,5 @@ pub async fn post_sauce(State(app): State<App>, Json(mut request): Json<SauceReq
     let kitchen = app.store.kitchen().await?;
     request.units.get_or_insert(kitchen.units);
     request.food_code.get_or_insert(kitchen.food_code);
-    app.compute(Lane::Bench, kitchen, move |_| sauce(&request)).await.map(Json)
+    app.compute(WorkLane::Bench, kitchen, move |_| sauce(&request)).await.map(Json)
 }

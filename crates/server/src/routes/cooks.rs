@@ -32,7 +32,7 @@ use crate::checks;
 use crate::error::{ApiError, ApiResult};
 use crate::extract::{Id, Json, JsonList, Query, json_text};
 use crate::folded::{Works, computed, folded, folded_lately};
-use crate::queue::Lane;
+use crate::queue::WorkLane;
 use crate::summaries;
 use crate::traces::traces;
 
@@ -136,7 +136,7 @@ async fn beside<T: Serialize + Send + 'static>(
     let answer = app.asked.once(asked, async || {
         let now = app.clock.now();
         let traces = traces(&app.store, &cook, now).await?;
-        let found = computed(app, Lane::Bench, &cook, &kitchen, traces, now, works).await?;
+        let found = computed(app, WorkLane::Bench, &cook, &kitchen, traces, now, works).await?;
         serde_json::to_string(&found).map_err(|error| ApiError::Internal(error.to_string()))
     });
     Ok(json_text(answer.await?.as_ref().to_owned()))

@@ -23,7 +23,7 @@ use crate::changes::Change;
 use crate::error::{ApiError, ApiResult};
 use crate::extract::{BroughtTo, Json, Name, Query};
 use crate::folded::folded;
-use crate::queue::Lane;
+use crate::queue::WorkLane;
 use crate::sheet_files::{FileKind, told, written};
 
 /// Meals whose bells lie so near share hands and ovens, min.
@@ -184,7 +184,7 @@ pub(super) async fn work(app: &App, id: &str) -> ApiResult<MealAnswer> {
     let dishes = meal.dishes(app, &kitchen).await?;
     let now = app.clock.now();
     let sheet =
-        app.compute(Lane::Bench, kitchen, move |kitchen| meal_of_dishes(&dishes, &before, kitchen, now)).await?;
+        app.compute(WorkLane::Bench, kitchen, move |kitchen| meal_of_dishes(&dishes, &before, kitchen, now)).await?;
     Ok(MealAnswer { meal: meal.entry, plans: meal.plans, sheet })
 }
 
@@ -207,7 +207,9 @@ pub async fn try_meal(State(app): State<App>, Name(id): Name, Json(pin): Json<Pi
     let (meal, before, kitchen) = found(&app, &id).await?;
     let dishes = meal.dishes(&app, &kitchen).await?;
     let now = app.clock.now();
-    app.compute(Lane::Bench, kitchen, move |kitchen| meal_tried(&dishes, &before, kitchen, now, &pin)).await.map(Json)
+    app.compute(WorkLane::Bench, kitchen, move |kitchen| meal_tried(&dishes, &before, kitchen, now, &pin))
+        .await
+        .map(Json)
 }
 
 /// Brings a dish to a meal: it gets its bell. A dish that was alone becomes a meal that has the name of its day. Answers what the meal

@@ -16,7 +16,7 @@ use crate::app::App;
 use crate::changes::Change;
 use crate::error::{ApiResult, Problem};
 use crate::extract::{Id, Json, VersionOf};
-use crate::queue::Lane;
+use crate::queue::WorkLane;
 
 /// A plan as it is kept.
 #[derive(Serialize, ToSchema)]
@@ -76,7 +76,7 @@ pub struct SavePlan {
 
 /// A plan's sheet, and the forecast under it.
 #[derive(Serialize, ToSchema)]
-pub struct Worked {
+pub struct Planned {
     sheet: Sheet,
     forecast: Forecast,
 }
@@ -129,7 +129,7 @@ pub async fn get_version(State(app): State<App>, VersionOf { id, version }: Vers
 #[utoipa::path(post, path = "/api/prepare/plan", request_body = Plan, responses((status = 200, body = OnTheBench)))]
 pub async fn post_bench(State(app): State<App>, Json(plan): Json<Plan>) -> ApiResult<Json<OnTheBench>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, kitchen, move |kitchen| plan.on_the_bench(kitchen)).await.map(Json)
+    app.compute(WorkLane::Bench, kitchen, move |kitchen| plan.on_the_bench(kitchen)).await.map(Json)
 }
 
 /// A plan for another number of people.
@@ -151,23 +151,23 @@ pub async fn post_people(State(app): State<App>, Json(asked): Json<ForPeople>) -
 }
 
 /// The sheet of a plan, worked back from its bell as of now, with the forecast under it.
-#[utoipa::path(get, path = "/api/plans/{id}/sheet", params(("id" = Uuid, Path)), responses((status = 200, body = Worked)))]
-pub async fn get_sheet(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Worked>> {
+#[utoipa::path(get, path = "/api/plans/{id}/sheet", params(("id" = Uuid, Path)), responses((status = 200, body = Planned)))]
+pub async fn get_sheet(State(app): State<App>, Id(id): Id) -> ApiResult<Json<Planned>> {
     let stored = app.store.plan(id).await?;
     work(&app, stored.plan).await
 }
 
 /// The sheet of a plan that is not saved.
-#[utoipa::path(post, path = "/api/sheet/preview", request_body = Plan, responses((status = 200, body = Worked)))]
-pub async fn post_preview(State(app): State<App>, Json(plan): Json<Plan>) -> ApiResult<Json<Worked>> {
+#[utoipa::path(post, path = "/api/sheet/preview", request_body = Plan, responses((status = 200, body = Planned)))]
+pub async fn post_preview(State(app): State<App>, Json(plan): Json<Plan>) -> ApiResult<Json<Planned>> {
     work(&app, plan).await
 }
 
-async fn work(app: &App, plan: Plan) -> ApiResult<Json<Worked>> {
+async fn work(app: &App, plan: Plan) -> ApiResult<Json<Planned>> {
     let (kitchen, now) = (app.store.kitchen().await?, app.clock.now());
-    app.compute(Lane::Bench, kitchen, move |kitchen| {
+    app.compute(WorkLane::Bench, kitchen, move |kitchen| {
         let (sheet, forecast) = work_back_and_forecast(&plan, kitchen, now)?;
-        Ok(Worked { sheet, forecast })
+        Ok(Planned { sheet, forecast })
     })
     .await
     .map(Json)

@@ -13,7 +13,7 @@ use super::meals::work;
 use crate::app::App;
 use crate::error::{ApiError, ApiResult};
 use crate::extract::{Id, Json};
-use crate::queue::Lane;
+use crate::queue::WorkLane;
 use crate::recipe_file::recipe;
 
 /// A recipe from a file.
@@ -31,7 +31,7 @@ pub struct RecipeFile {
 pub async fn post_recipe(State(app): State<App>, Json(file): Json<RecipeFile>) -> ApiResult<Json<RecipeRead>> {
     let kitchen = app.store.kitchen().await?;
     let now = app.clock.now();
-    app.compute(Lane::Bench, kitchen, move |kitchen| read_recipe(&file.recipe, kitchen, now)).await.map(Json)
+    app.compute(WorkLane::Bench, kitchen, move |kitchen| read_recipe(&file.recipe, kitchen, now)).await.map(Json)
 }
 
 /// A planned dish as a recipe (JSON-LD, schema.org).
@@ -43,7 +43,7 @@ pub async fn get_recipe(State(app): State<App>, Id(id): Id) -> ApiResult<Respons
     let nothing = || ApiError::Refused(StatusCode::NOT_FOUND, say::nothing_called(&format!("{id:?}")));
     let ((number, _), plan) = of.ok_or_else(nothing)?;
     let bench = plan.clone();
-    let bench = app.compute(Lane::Bench, kitchen.clone(), move |kitchen| bench.at_the_bench(kitchen)).await?;
+    let bench = app.compute(WorkLane::Bench, kitchen.clone(), move |kitchen| bench.at_the_bench(kitchen)).await?;
     let document = recipe(plan, &answer.sheet, number, &bench.prepared.shopping, kitchen.voice());
     let named = "attachment; filename=\"recipe.json\"";
     let head = [(header::CONTENT_TYPE, "application/ld+json"), (header::CONTENT_DISPOSITION, named)];

@@ -8,11 +8,11 @@ use ergastic_core::prepare::{Why, why};
 use crate::app::App;
 use crate::error::ApiResult;
 use crate::extract::{Id, Json};
-use crate::queue::Lane;
+use crate::queue::WorkLane;
 
 async fn of_plan(app: &App, plan: Plan) -> ApiResult<Json<Why>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, kitchen, move |kitchen| plan.why(kitchen)).await.map(Json)
+    app.compute(WorkLane::Bench, kitchen, move |kitchen| plan.why(kitchen)).await.map(Json)
 }
 
 /// Why a plan takes its time, its bench and its pot included.
@@ -39,12 +39,12 @@ pub async fn post_plan_why(State(app): State<App>, Json(plan): Json<Plan>) -> Ap
 #[utoipa::path(post, path = "/api/why", request_body = ForecastRequest, responses((status = 200, body = Why)))]
 pub async fn post_why(State(app): State<App>, Json(request): Json<ForecastRequest>) -> ApiResult<Json<Why>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, kitchen, move |kitchen| why(&request, kitchen)).await.map(Json)
+    app.compute(WorkLane::Bench, kitchen, move |kitchen| why(&request, kitchen)).await.map(Json)
 }
 
 /// The inside of a plan's piece over the cook, from one run at every median.
 #[utoipa::path(post, path = "/api/why/inside", request_body = Plan, responses((status = 200, body = Forecast)))]
 pub async fn post_inside(State(app): State<App>, Json(plan): Json<Plan>) -> ApiResult<Json<Forecast>> {
     let kitchen = app.store.kitchen().await?;
-    app.compute(Lane::Bench, kitchen, move |kitchen| plan.inside(kitchen)).await.map(Json)
+    app.compute(WorkLane::Bench, kitchen, move |kitchen| plan.inside(kitchen)).await.map(Json)
 }

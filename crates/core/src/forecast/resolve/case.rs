@@ -131,7 +131,7 @@ pub struct Leg {
 
 /// A request with every field filled in.
 #[derive(Debug, Clone)]
-pub struct Case {
+pub struct ResolvedDish {
     /// How its runs are made.
     pub how: How,
     /// What is in the pot; never empty.
@@ -186,7 +186,7 @@ pub struct Case {
     pub voice: Voice,
 }
 
-impl Case {
+impl ResolvedDish {
     /// Whether the meat is frozen when it meets the heat.
     pub fn goes_in_frozen(&self) -> bool {
         self.start_c < THAWED_C

@@ -22,7 +22,7 @@ use ergastic_physics::steam::{atmospheric_pressure, saturation_temperature};
 use ergastic_physics::units::MINUTE_S;
 
 use crate::ways::{BRAISED, COLD_IN_A_DISH, Fill, HOT, Method, StandsIn};
-pub use case::{Case, Leg, Part, Stage};
+pub use case::{Leg, Part, ResolvedDish, Stage};
 use ergastic_physics::case::Pour;
 
 /// Simulated cooks where nothing is said. One number for the bench, the timetable, the cook and the question: a dish has one median.
@@ -47,7 +47,7 @@ impl ForecastRequest {
     /// # Errors
     /// Names the first field that can't be used, with what is allowed. A tender cut is refused by its field;
     /// ask [`crate::cuts::Cut::refusal`] first to answer it instead.
-    pub fn resolve(&self) -> Result<Case> {
+    pub fn resolve(&self) -> Result<ResolvedDish> {
         let mut fill = Fill::default();
         let mut notes = Vec::new();
         self.cut.map(drop).or(self.parts.as_ref().map(drop)).ok_or_else(piece::no_cut)?;
@@ -77,7 +77,7 @@ impl ForecastRequest {
         let body = self.resolve_body(liquid_l)?;
         let [liquid_salt_g, larder_fat_l, larder_water_l] = self.resolve_larder()?;
         let salt_g = self.resolve_salt(&parts, &mut fill)? + liquid_salt_g;
-        Ok(Case {
+        Ok(ResolvedDish {
             how: self.how.clone(),
             mass_kg,
             pieces: parts.iter().map(|part| part.pieces).sum(),

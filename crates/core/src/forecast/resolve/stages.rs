@@ -8,7 +8,7 @@ use ergastic_words::errors as say;
 use crate::error::{Error, Kind, Result, Unit, in_range};
 use crate::heat::pot::{Lid, Vessel};
 use crate::ways::pressure::Pressure;
-use crate::ways::{ByHand, Cooling, Fill, Heat, Method, Place, Set, StageRequest, StandsIn, Until, WayId};
+use crate::ways::{ByHand, Cooling, Fill, Heat, Method, Set, Site, StageRequest, StandsIn, Until, WayId};
 use ergastic_physics::units::MINUTE_S;
 
 /// Most stages of a chain.
@@ -65,7 +65,7 @@ impl ForecastRequest {
         let across_m = vessel.across_m();
         let resolve = |method: Method, heat: &Heat, own: Option<Lid>, cooled: Option<Cooling>, fill: &mut Fill| {
             let stands_on_a_hob = vessel.stands_on_a_hob();
-            let place = Place { pot: &pot, stands_on_a_hob, across_m, pressure_pa, boil_c, cooled };
+            let place = Site { pot: &pot, stands_on_a_hob, across_m, pressure_pa, boil_c, cooled };
             let medium = heat.set(method, &place, fill)?;
             let lid = lid_for(&medium, own, vessel)?;
             Ok::<_, Error>((medium, crate::heat::pot::Pot { lid, ..pot }))

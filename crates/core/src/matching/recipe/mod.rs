@@ -17,7 +17,7 @@ use utoipa::ToSchema;
 use super::block::Block;
 use super::variants::{Variant, variants};
 use crate::error::{Error, Result};
-use crate::forecast::{Case, Forecast, ForecastRequest, StageRequest, chance, describe, quantile, softness_at};
+use crate::forecast::{Forecast, ForecastRequest, ResolvedDish, StageRequest, chance, describe, quantile, softness_at};
 use crate::tender::Check;
 use crate::ways::Method;
 use ergastic_physics::units::round_to;
@@ -121,7 +121,7 @@ pub struct Checked {
 ///
 /// # Errors
 /// Names the recipe if it can't be read, or the field of what it says that can't be.
-pub fn check(block: &Block, lies: &Case, text: &str) -> Result<Checked> {
+pub fn check(block: &Block, lies: &ResolvedDish, text: &str) -> Result<Checked> {
     let voice = block.kitchen.voice();
     let read = read::read(text, lies.mass_kg)?;
     let plan =
@@ -179,7 +179,7 @@ impl Landing {
 }
 
 /// What its words were taken for, with all that was supposed.
-fn understood(read: read::Read, case: &Case) -> Understood {
+fn understood(read: read::Read, case: &ResolvedDish) -> Understood {
     let voice = case.voice;
     let guesses = (read.guesses.iter())
         .map(|guess| {
@@ -204,7 +204,7 @@ fn in_the_recipe(error: Error, text: &str) -> Error {
     Error::new(error.kind, "recipe", format!("{text:?}"), allowed)
 }
 
-fn words(checked: &Checked, case: &Case) -> Message {
+fn words(checked: &Checked, case: &ResolvedDish) -> Message {
     let lands = &checked.lands;
     let shares = [
         (lands.not_done, "firm"),
@@ -234,7 +234,7 @@ fn words(checked: &Checked, case: &Case) -> Message {
 }
 
 /// The same softness by every other way that is free, at every median.
-fn equivalents(block: &Block, lies: &Case, tenderness: f64) -> Result<Vec<Equivalent>> {
+fn equivalents(block: &Block, lies: &ResolvedDish, tenderness: f64) -> Result<Vec<Equivalent>> {
     let mut seen = Vec::new();
     let ways: Vec<Variant> = variants(block, lies)
         .into_iter()

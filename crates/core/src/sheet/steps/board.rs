@@ -8,7 +8,7 @@ use crate::kitchen::Lane;
 use crate::kitchen::ThingKind;
 use crate::safety;
 use crate::sheet::tasks::{TaskId, TaskKind};
-use crate::sheet::worked::Worked;
+use crate::sheet::worked::Settled;
 use ergastic_schedule::{Give, Minute};
 
 /// From so long ahead on salt seasons more than the surface, h.
@@ -30,7 +30,7 @@ const AT_NIGHT: f64 = 6.0;
 const TURN_AT_NIGHT: f64 = 0.2;
 
 /// What waits between the last of these and the pan.
-pub(super) fn board(worked: &Worked, pan: TaskId) -> Vec<Block> {
+pub(super) fn board(worked: &Settled, pan: TaskId) -> Vec<Block> {
     let mut laid = Board { blocks: Vec::new(), ahead: Vec::new(), beside: Vec::new() };
     let bench = &worked.bench;
     laid.knife(worked, bench);
@@ -85,7 +85,7 @@ impl Board {
         self.blocks.last_mut().expect("just pushed")
     }
 
-    fn knife(&mut self, worked: &Worked, bench: &Prepare) {
+    fn knife(&mut self, worked: &Settled, bench: &Prepare) {
         let (case, next) = (&worked.case, Ahead::straight_on(NEXT_BORNE));
         let raw_kg: f64 = case.parts.iter().map(|part| part.mass_kg).sum();
         let trimmed_kg: f64 = case.parts.iter().map(crate::forecast::Part::trimmed_kg).sum();
@@ -108,7 +108,7 @@ impl Board {
         }
     }
 
-    fn salt(&mut self, worked: &Worked, bench: &Prepare, pan: TaskId) {
+    fn salt(&mut self, worked: &Settled, bench: &Prepare, pan: TaskId) {
         let durations = &worked.durations;
         if durations.salt_g <= 0.5 {
             return;
@@ -153,7 +153,7 @@ impl Board {
         self.add(Step::new(TaskId::SoakOut, TaskKind::Soak, Lane::Board, said, 2), Ahead::straight_on(NEXT_BORNE));
     }
 
-    fn marinade(&mut self, worked: &Worked, bench: &Prepare) {
+    fn marinade(&mut self, worked: &Settled, bench: &Prepare) {
         let Some(marinade) = bench.marinade else { return };
         let lies = whole(marinade.hours * 60.0);
         let longer = (MEALY_MIN - lies).clamp(60, NEXT_BORNE);
@@ -182,7 +182,7 @@ impl Board {
         self.add(step.minding(caution), ahead).by_day = None;
     }
 
-    fn rinse_and_clear(&mut self, worked: &Worked, bench: &Prepare) {
+    fn rinse_and_clear(&mut self, worked: &Settled, bench: &Prepare) {
         if bench.rinse {
             let said = (say::rinse(), say::rinse_why());
             self.add(Step::new(TaskId::Rinse, TaskKind::Soak, Lane::Board, said, 2), Ahead::straight_on(60));
@@ -210,7 +210,7 @@ impl Board {
         block.steps = steps;
     }
 
-    fn take_out(&mut self, worked: &Worked, bench: &Prepare, pan: TaskId) {
+    fn take_out(&mut self, worked: &Settled, bench: &Prepare, pan: TaskId) {
         // What was boiled up, or comes from its marinade, is out already.
         if bench.clear || bench.marinade.is_some() {
             return;

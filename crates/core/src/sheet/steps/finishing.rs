@@ -14,7 +14,7 @@ use crate::prepare::said_at_the_table;
 use crate::safety;
 use crate::sheet::durations::DUMPLINGS_IN_MIN;
 use crate::sheet::tasks::{TaskId, TaskKind};
-use crate::sheet::worked::Worked;
+use crate::sheet::worked::Settled;
 use crate::ways::{lift, rest};
 use ergastic_schedule::Minute;
 
@@ -26,7 +26,7 @@ const SAUCE_WAITS: (f64, Minute) = (0.8, 60);
 const CUT_WAITS: (f64, Minute) = (1.5, 25);
 
 /// The finishing; its first step.
-pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Worked) -> TaskId {
+pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Settled) -> TaskId {
     let (case, durations) = (&worked.case, &worked.durations);
     let mut block = Vec::new();
     let mut at = opened(&mut block, worked);
@@ -71,7 +71,7 @@ pub(super) fn finishing(steps: &mut Steps, plan: &Plan, worked: &Worked) -> Task
     first
 }
 
-fn back_into(plan: &Plan, worked: &Worked) -> BackInto {
+fn back_into(plan: &Plan, worked: &Settled) -> BackInto {
     match (worked.durations.has_sauce(), plan.target) {
         (false, _) => BackInto::Nothing,
         (true, Target::Broth) => BackInto::Broth,
@@ -81,7 +81,7 @@ fn back_into(plan: &Plan, worked: &Worked) -> BackInto {
 }
 
 /// A pressure pot in two goes: what would have been mush, and when the meat is lifted after it.
-fn opened(block: &mut Vec<Step>, worked: &Worked) -> Minute {
+fn opened(block: &mut Vec<Step>, worked: &Settled) -> Minute {
     let Some(opened) = &worked.durations.opened else { return 0 };
     let mut at = 0;
     let mut before = vec![TaskId::Hold, TaskId::Release, TaskId::Braise];
@@ -109,7 +109,7 @@ fn opened(block: &mut Vec<Step>, worked: &Worked) -> Minute {
 }
 
 /// The meat rests while the sauce is made, where rest helps.
-fn rest_stretch(steps: &mut Steps, worked: &Worked) {
+fn rest_stretch(steps: &mut Steps, worked: &Settled) {
     if worked.durations.rest_min <= 0.0 {
         return;
     }
@@ -130,7 +130,7 @@ fn rest_stretch(steps: &mut Steps, worked: &Worked) {
 }
 
 /// Skimming, dumplings on what was skimmed, and what the liquid becomes.
-fn sauce(block: &mut Vec<Step>, worked: &Worked, mut at: Minute) -> Minute {
+fn sauce(block: &mut Vec<Step>, worked: &Settled, mut at: Minute) -> Minute {
     let durations = &worked.durations;
     let fat_mm = durations.fat_l / worked.case.pot().floor_m2;
     let mut before = TaskId::Lift;

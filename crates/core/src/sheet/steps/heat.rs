@@ -11,7 +11,7 @@ use crate::kitchen::ThingKind;
 use crate::plan::Plan;
 use crate::safety;
 use crate::sheet::tasks::{Task, TaskId, TaskKind};
-use crate::sheet::worked::Worked;
+use crate::sheet::worked::Settled;
 use crate::ways::pressure::Pressure;
 use crate::ways::{MOVE_MIN, Set, WayId, hold, moved};
 use ergastic_schedule::Minute;
@@ -42,7 +42,7 @@ fn heated_by(set: &Set) -> Option<(ThingKind, i32)> {
 }
 
 /// What the appliance of a task is set to, °C.
-pub(crate) fn set_c(worked: &Worked, task: &Task) -> Option<f64> {
+pub(crate) fn set_c(worked: &Settled, task: &Task) -> Option<f64> {
     let (stages, legs) = (&worked.case.stages, worked.case.legs());
     let stage = match task.id {
         TaskId::Preheat | TaskId::Light | TaskId::Simmer => 0,
@@ -58,7 +58,7 @@ pub(crate) fn set_c(worked: &Worked, task: &Task) -> Option<f64> {
 /// The block that brings the meat to its heat, and all that follows of itself up to the finishing, whose first step is
 /// `lifted`; the first
 /// step at the pan that needs the meat.
-pub(super) fn heat(steps: &mut Steps, plan: &Plan, worked: &Worked, lifted: TaskId, ready_min: f64) -> TaskId {
+pub(super) fn heat(steps: &mut Steps, plan: &Plan, worked: &Settled, lifted: TaskId, ready_min: f64) -> TaskId {
     let case = &worked.case;
     let (laid, lead) = pan::pan(plan, worked);
     // The pan gets hot while the meat is dried: what comes before it is ready for the first thing done with the meat.
@@ -102,7 +102,7 @@ pub(super) fn heat(steps: &mut Steps, plan: &Plan, worked: &Worked, lifted: Task
 }
 
 /// So long the finished meat may wait, min: what is left before it goes too far, at the pace of a hold.
-fn hold_borne(worked: &Worked) -> Minute {
+fn hold_borne(worked: &Settled) -> Minute {
     if worked.case.own_time_s().is_some() {
         return OWN_TIME_BORNE;
     }
@@ -117,7 +117,7 @@ fn hold_borne(worked: &Worked) -> Minute {
     whole((left_h * 60.0 - spread).clamp(HOLD_BORNE_MIN, most))
 }
 
-fn simmer(worked: &Worked, at: Minute, day_before: bool) -> Step {
+fn simmer(worked: &Settled, at: Minute, day_before: bool) -> Step {
     let (case, durations) = (&worked.case, &worked.durations);
     let (lane, what, why) = case.first().medium.way().meets_the_heat(case.pot().lid, &worked.facts());
     let why = if day_before { say::pot_in_next_day_why() } else { why };
@@ -133,7 +133,7 @@ fn simmer(worked: &Worked, at: Minute, day_before: bool) -> Step {
 }
 
 /// Oven, pit, coals or bath get hot: by themselves, or lit by hand some time ahead.
-fn preheat(steps: &mut Steps, block: &mut Vec<Step>, worked: &Worked, simmer_at: Minute) {
+fn preheat(steps: &mut Steps, block: &mut Vec<Step>, worked: &Settled, simmer_at: Minute) {
     let (durations, medium) = (&worked.durations, &worked.case.first().medium);
     let Some((minutes, (lane, what, why))) = durations.preheat_min.zip(medium.way().preheat(&worked.facts())) else {
         return;
@@ -167,7 +167,7 @@ fn preheat(steps: &mut Steps, block: &mut Vec<Step>, worked: &Worked, simmer_at:
 }
 
 /// From each stage to the next, at its time; what a later one needs hot is lit for it.
-fn moves(block: &mut Vec<Step>, worked: &Worked, simmer_at: Minute) {
+fn moves(block: &mut Vec<Step>, worked: &Settled, simmer_at: Minute) {
     let case = &worked.case;
     for (number, leg) in (0..).zip(case.legs()).skip(1) {
         let Some(ended) = worked.forecast.stages.get(leg.first - 1).and_then(|span| span.to_min) else { break };
@@ -187,7 +187,7 @@ fn moves(block: &mut Vec<Step>, worked: &Worked, simmer_at: Minute) {
 }
 
 /// Each stage as it goes on by itself, and the hold after the last.
-fn stages(steps: &mut Steps, worked: &Worked, lifted: TaskId) {
+fn stages(steps: &mut Steps, worked: &Settled, lifted: TaskId) {
     let case = &worked.case;
     let shut = case.last().medium.facts().locked;
     let own = case.own_time_s().is_some();
@@ -248,7 +248,7 @@ fn stages(steps: &mut Steps, worked: &Worked, lifted: TaskId) {
 }
 
 /// What follows the last heat: a pressure pot lets go, and the meat waits hot. `closed_min` is when a pot that is pressed alone was closed.
-fn held(steps: &mut Steps, worked: &Worked, lifted: TaskId, hold_lane: Lane, closed_min: Option<f64>) {
+fn held(steps: &mut Steps, worked: &Settled, lifted: TaskId, hold_lane: Lane, closed_min: Option<f64>) {
     let case = &worked.case;
     let mut before = TaskId::Braise;
     if let Some((set, closed_min)) = worked.forecast.pressure.as_ref().zip(closed_min) {
@@ -298,7 +298,7 @@ fn waiting(
 }
 
 /// What is taken from the first warmth to the lifting.
-fn bookings(steps: &mut Steps, plan: &Plan, worked: &Worked, ready_min: f64) {
+fn bookings(steps: &mut Steps, plan: &Plan, worked: &Settled, ready_min: f64) {
     let (stages, legs) = (&worked.case.stages, worked.case.legs());
     let day_before = plan.prepare.day_before && stages[0].medium.is_pot();
     for (i, leg) in legs.iter().enumerate() {

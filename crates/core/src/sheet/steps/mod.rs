@@ -10,7 +10,7 @@ mod sides;
 mod step;
 mod words;
 
-use super::worked::Worked;
+use super::worked::Settled;
 use crate::kitchen::Lane;
 use crate::plan::Plan;
 
@@ -18,7 +18,7 @@ pub(crate) use heat::set_c;
 pub(crate) use step::{Block, Moment, Step, Steps, Stretch, Where, whole};
 
 /// Everything a dish asks for; `ready_min` minutes over the heat are kept for it.
-pub(crate) fn steps(plan: &Plan, worked: &Worked, ready_min: f64) -> Steps {
+pub(crate) fn steps(plan: &Plan, worked: &Settled, ready_min: f64) -> Steps {
     let mut steps = Steps::default();
     let lifted = finishing::finishing(&mut steps, plan, worked);
     let pan = heat::heat(&mut steps, plan, worked, lifted, ready_min);

@@ -10,7 +10,7 @@ use crate::kitchen::Lane;
 use crate::safety;
 use crate::sheet::durations::LOOK_MIN;
 use crate::sheet::tasks::{TaskId, TaskKind};
-use crate::sheet::worked::Worked;
+use crate::sheet::worked::Settled;
 use crate::ways::coals::OverCoals;
 use crate::ways::pit::InThePit;
 use crate::ways::{LOOK_EVERY_MIN, MOVE_MIN};
@@ -37,7 +37,7 @@ const OFF: f64 = 0.05;
 /// The next coals are lit so long before they go on, and the pot is turned so often at least, min.
 const LIT_AHEAD: Minute = 13;
 /// What is seen to while it cooks, up to the lifting, whose first step is `lifted`.
-pub(super) fn on_the_way(steps: &mut Steps, worked: &Worked, lifted: TaskId, ready_min: f64) {
+pub(super) fn on_the_way(steps: &mut Steps, worked: &Settled, lifted: TaskId, ready_min: f64) {
     let looks = look_times(worked, ready_min - 10.0);
     let poured = top_ups(steps, worked, &looks, ready_min);
     looked(steps, worked, &looks, &poured);
@@ -52,14 +52,14 @@ fn near(steps: &mut Steps, step: Step, to: TaskId, at: Minute, (earlier, later):
 }
 
 /// Where a lid is lifted, its steam scalds.
-fn minding_the_lid(step: Step, worked: &Worked) -> Step {
+fn minding_the_lid(step: Step, worked: &Settled) -> Step {
     let last = worked.case.last();
     let steams = last.medium.is_pot() && last.pot.lid != Lid::None;
     step.minding(steams.then(|| safety::lid_steam(worked.case.voice)))
 }
 
 /// When the looks are, in minutes from the meat meeting the heat.
-fn look_times(worked: &Worked, look_until: f64) -> Vec<f64> {
+fn look_times(worked: &Settled, look_until: f64) -> Vec<f64> {
     let case = &worked.case;
     if case.last().medium.facts().look.is_none() {
         return Vec::new();
@@ -86,7 +86,7 @@ fn look_times(worked: &Worked, look_until: f64) -> Vec<f64> {
 }
 
 /// Looks from two thirds of the way on: as many as the way allows, none where a lid can't be opened.
-fn looked(steps: &mut Steps, worked: &Worked, looks: &[f64], poured: &[(usize, f64)]) {
+fn looked(steps: &mut Steps, worked: &Settled, looks: &[f64], poured: &[(usize, f64)]) {
     let Some([first, again]) = worked.case.last().medium.facts().look else { return };
     let (first, again) = (first(), again());
     for (i, at_min) in looks.iter().enumerate() {
@@ -110,7 +110,7 @@ fn looked(steps: &mut Steps, worked: &Worked, looks: &[f64], poured: &[(usize, f
 }
 
 /// Liquid poured in before it runs low: with a look where one is near, by itself otherwise. Which look, and litres.
-fn top_ups(steps: &mut Steps, worked: &Worked, looks: &[f64], ready_min: f64) -> Vec<(usize, f64)> {
+fn top_ups(steps: &mut Steps, worked: &Settled, looks: &[f64], ready_min: f64) -> Vec<(usize, f64)> {
     let mut with_looks = Vec::new();
     let mut number = 0;
     for pour in &worked.durations.top_ups {
@@ -132,7 +132,7 @@ fn top_ups(steps: &mut Steps, worked: &Worked, looks: &[f64], ready_min: f64) ->
 }
 
 /// What goes in before the end, each as long before the lifting as it needs, or a little sooner where the hands are busy.
-fn later(steps: &mut Steps, worked: &Worked, lifted: TaskId, ready_min: f64) {
+fn later(steps: &mut Steps, worked: &Settled, lifted: TaskId, ready_min: f64) {
     let from_min = worked.durations.come_up_min;
     for (number, (what, done_min)) in worked.durations.additions.iter().enumerate() {
         // It simmers from the first where it needs longer than the meat.
@@ -153,7 +153,7 @@ fn mush_min(what: Addition, done_min: f64) -> f64 {
 }
 
 /// Coals turned and renewed, a fire fed, as often as its way asks.
-fn tended(steps: &mut Steps, worked: &Worked, ready_min: f64) {
+fn tended(steps: &mut Steps, worked: &Settled, ready_min: f64) {
     let (mut number, come_up) = (0, whole(worked.durations.come_up_min));
     let mut add = |steps: &mut Steps, said, at: Minute, takes: Minute, within: (Minute, Minute), give| {
         number += 1;
@@ -208,7 +208,7 @@ fn tending_every(minutes: f64) -> Minute {
 }
 
 /// Wrapped when the middle is there, in the median run; coats of mop up to the wrap or the end.
-fn wrapped(steps: &mut Steps, worked: &Worked, ready_min: f64) {
+fn wrapped(steps: &mut Steps, worked: &Settled, ready_min: f64) {
     let as_it_is = |leg: &Leg| &worked.case.stages[leg.last].medium;
     let in_pit = |leg: Leg| Some((leg, as_it_is(&leg).get::<InThePit>()?));
     let Some((leg, InThePit { pit, wrap })) = worked.case.legs().into_iter().find_map(in_pit) else { return };

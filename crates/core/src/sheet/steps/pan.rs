@@ -10,7 +10,7 @@ use crate::kitchen::ThingKind;
 use crate::plan::Plan;
 use crate::safety;
 use crate::sheet::tasks::{TaskId, TaskKind};
-use crate::sheet::worked::Worked;
+use crate::sheet::worked::Settled;
 use crate::ways::NIGHT_MIN;
 use ergastic_schedule::Minute;
 
@@ -24,7 +24,7 @@ const NIGHT_SHORT: f64 = 0.1;
 const FROM_COLD_MIN: Minute = 6;
 
 /// The steps from the hot pan to the last one before the heat, and minutes until they are done.
-pub(super) fn pan(plan: &Plan, worked: &Worked) -> (Vec<Step>, Minute) {
+pub(super) fn pan(plan: &Plan, worked: &Settled) -> (Vec<Step>, Minute) {
     let mut steps = Vec::new();
     let mut at = sear(&mut steps, plan, worked);
     let before = steps
@@ -47,7 +47,7 @@ pub(super) fn pan(plan: &Plan, worked: &Worked) -> (Vec<Step>, Minute) {
 }
 
 /// What the pan and the pot take while that is done.
-pub(super) fn takes(plan: &Plan, worked: &Worked, last: TaskId) -> Vec<(ThingKind, i32, TaskId, TaskId)> {
+pub(super) fn takes(plan: &Plan, worked: &Settled, last: TaskId) -> Vec<(ThingKind, i32, TaskId, TaskId)> {
     let mut takes = Vec::new();
     let first = &worked.case.first().medium;
     if !first.is_pot() || worked.flame == Lane::Pit {
@@ -72,7 +72,7 @@ pub(super) fn takes(plan: &Plan, worked: &Worked, last: TaskId) -> Vec<(ThingKin
     takes
 }
 
-fn sear(steps: &mut Vec<Step>, plan: &Plan, worked: &Worked) -> Minute {
+fn sear(steps: &mut Vec<Step>, plan: &Plan, worked: &Settled) -> Minute {
     let (case, durations) = (&worked.case, &worked.durations);
     let Some(sear) = &durations.sear else { return 0 };
     let lane = Lane::Hob;
@@ -112,7 +112,7 @@ fn sear(steps: &mut Vec<Step>, plan: &Plan, worked: &Worked) -> Minute {
 }
 
 /// The day-before route: after the pan it cools in its liquid, lies in the cold, and is brought to the boil the next day.
-pub(super) fn night_before(plan: &Plan, worked: &Worked, mut steps: Vec<Step>, at: Minute) -> (Block, Stretch, Step) {
+pub(super) fn night_before(plan: &Plan, worked: &Settled, mut steps: Vec<Step>, at: Minute) -> (Block, Stretch, Step) {
     let voice = worked.case.voice;
     let said = (say::cool_in_liquid(), safety::cooled_first(voice));
     let mut cools = Step::new(TaskId::Cool, TaskKind::Cool, Lane::Board, said, 5).at(at);

@@ -15,10 +15,10 @@ use super::facts::{Facts, Looks, POT, StandsIn};
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::{Method, USUAL_BATH_C};
-use super::place::Place;
 use super::preset::{Preset, on_the_dial, settings};
 use super::rule::HowItHeats;
-use super::steps::{DishFacts, Step};
+use super::site::Site;
+use super::steps::{DishFacts, Instruction};
 use super::thumb::{Meat as MeatByThumb, Rule};
 use super::way::{Dialled, Offered, Setting, Way, measured};
 use crate::cuts::Shape::Whole;
@@ -68,7 +68,7 @@ impl Offered for Bath {
         ..POT
     };
 
-    fn set(asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Self> {
+    fn set(asked: &Heat, place: &Site, fill: &mut Fill) -> Result<Self> {
         let bath_c = fill.or("heat.bath_c", asked.bath_c, USUAL_BATH_C, forecast::tender_within_a_night, measured);
         // Under the boil of the place: a bath does not bubble.
         let most = f64::min(bounds::bath_c.high, (place.boil_c - 1.0).floor());
@@ -151,7 +151,7 @@ impl Way for Bath {
         cool.into_iter().chain([cooked_bag(voice)]).collect()
     }
 
-    fn preheat(&self, _dish: &DishFacts) -> Option<Step> {
+    fn preheat(&self, _dish: &DishFacts) -> Option<Instruction> {
         Some(self.warmed())
     }
 
@@ -159,11 +159,11 @@ impl Way for Bath {
         (sheet::bag(), if dish.bones { sheet::bag_bones_why() } else { sheet::bag_why() })
     }
 
-    fn meets_the_heat(&self, _lid: Lid, _dish: &DishFacts) -> Step {
+    fn meets_the_heat(&self, _lid: Lid, _dish: &DishFacts) -> Instruction {
         self.bag_in()
     }
 
-    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Step {
+    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Instruction {
         self.by_itself()
     }
 

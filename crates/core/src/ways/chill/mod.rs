@@ -12,9 +12,9 @@ use super::asked::Heat;
 use super::facts::{Facts, POT, StandsIn};
 use super::fill::Fill;
 use super::fuel::Burned;
-use super::place::Place;
 use super::rule::HowItHeats;
-use super::steps::{DishFacts, Step};
+use super::site::Site;
+use super::steps::{DishFacts, Instruction};
 use super::way::{Offered, Way};
 use crate::error::Result;
 use crate::heat::pot::Lid;
@@ -46,7 +46,7 @@ impl Offered for Chill {
         ..POT
     };
 
-    fn set(_asked: &Heat, place: &Place, _fill: &mut Fill) -> Result<Self> {
+    fn set(_asked: &Heat, place: &Site, _fill: &mut Fill) -> Result<Self> {
         Ok(Self { cooling: place.cooled.unwrap_or(Cooling::OnTray) })
     }
 }
@@ -90,11 +90,11 @@ impl Way for Chill {
         HowItHeats { rule: say::chill_rule(), numbers, sure: say::chill_rule_sure() }
     }
 
-    fn meets_the_heat(&self, _lid: Lid, _dish: &DishFacts) -> Step {
+    fn meets_the_heat(&self, _lid: Lid, _dish: &DishFacts) -> Instruction {
         self.set_in_the_cold()
     }
 
-    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, voice: Voice) -> Step {
+    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, voice: Voice) -> Instruction {
         self.by_itself(voice)
     }
 

@@ -18,10 +18,10 @@ use super::facts::{Facts, POT, StandsIn, Tending, Unknown, Watched};
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::{HeatSource, Method};
-use super::place::Place;
 use super::preset::Preset;
 use super::rule::{HowItHeats, settles};
-use super::steps::{DishFacts, Step, over_a_flame};
+use super::site::Site;
+use super::steps::{DishFacts, Instruction, over_a_flame};
 use super::way::{Offered, Setting, Way};
 use crate::cuts::Shape::Whole;
 use crate::error::{Error, Kind, Result};
@@ -73,7 +73,7 @@ impl Offered for OverCoals {
         ..POT
     };
 
-    fn set(asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Self> {
+    fn set(asked: &Heat, place: &Site, fill: &mut Fill) -> Result<Self> {
         let count = fire::briquettes_for(&Parameters::USUAL.coals, place.across_m, place.pot.height_m, LIKE_C);
         let over = (count * fire::OVER_AT_A_SIMMER).round() as u32;
         let under = count.round() as u32 - over;
@@ -160,15 +160,15 @@ impl Way for OverCoals {
         Some(if lid == Lid::None { say::dial_open_oven() } else { say::dial_coals() })
     }
 
-    fn preheat(&self, _dish: &DishFacts) -> Option<Step> {
+    fn preheat(&self, _dish: &DishFacts) -> Option<Instruction> {
         Some(self.lit())
     }
 
-    fn meets_the_heat(&self, _lid: Lid, dish: &DishFacts) -> Step {
+    fn meets_the_heat(&self, _lid: Lid, dish: &DishFacts) -> Instruction {
         over_a_flame(Lane::Fire, dish)
     }
 
-    fn goes_on(&self, lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Step {
+    fn goes_on(&self, lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Instruction {
         self.by_itself(lid)
     }
 

@@ -13,10 +13,10 @@ use super::facts::{Buys, Facts, Looks, POT, StandsIn};
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::{Method, USUAL_FAT_C};
-use super::place::Place;
 use super::preset::{Preset, on_the_dial, settings};
 use super::rule::{HowItHeats, as_a_pot};
-use super::steps::{DishFacts, Step};
+use super::site::Site;
+use super::steps::{DishFacts, Instruction};
 use super::thumb::{Meat as MeatByThumb, Rule};
 use super::way::{Dialled, Offered, Setting, Way, measured, turned};
 use crate::cuts::Shape::{Halved, Whole};
@@ -59,7 +59,7 @@ impl Offered for UnderFat {
         ..POT
     };
 
-    fn set(asked: &Heat, _place: &Place, fill: &mut Fill) -> Result<Self> {
+    fn set(asked: &Heat, _place: &Site, fill: &mut Fill) -> Result<Self> {
         let fat_c = fill.or("heat.fat_c", asked.fat_c, USUAL_FAT_C, forecast::fat_trembles, measured);
         Ok(Self { fat_c: bounds::fat_c.check(fat_c)? })
     }
@@ -134,7 +134,7 @@ impl Way for UnderFat {
         cool.into_iter().chain([under_fat(voice)]).collect()
     }
 
-    fn preheat(&self, _dish: &DishFacts) -> Option<Step> {
+    fn preheat(&self, _dish: &DishFacts) -> Option<Instruction> {
         Some(self.warmed())
     }
 
@@ -142,11 +142,11 @@ impl Way for UnderFat {
         (if dish.salted { sheet::into_fat_wipe() } else { sheet::into_fat() }, sheet::into_fat_why())
     }
 
-    fn meets_the_heat(&self, _lid: Lid, _dish: &DishFacts) -> Step {
+    fn meets_the_heat(&self, _lid: Lid, _dish: &DishFacts) -> Instruction {
         self.meat_in()
     }
 
-    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Step {
+    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Instruction {
         self.by_itself()
     }
 

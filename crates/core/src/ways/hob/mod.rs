@@ -14,10 +14,10 @@ use super::facts::{Facts, POT, StandsIn, Watched};
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::{HeatSource, Method};
-use super::place::Place;
 use super::preset::Preset;
 use super::rule::{HowItHeats, as_a_pot};
-use super::steps::{DishFacts, Step, over_a_flame};
+use super::site::Site;
+use super::steps::{DishFacts, Instruction, over_a_flame};
 use super::way::{Change, Offered, Setting, Way};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
 use crate::error::Result;
@@ -43,7 +43,7 @@ impl Offered for Hob {
         ..POT
     };
 
-    fn set(asked: &Heat, _place: &Place, fill: &mut Fill) -> Result<Self> {
+    fn set(asked: &Heat, _place: &Site, fill: &mut Fill) -> Result<Self> {
         let word = |simmer: Simmer| forecast::simmer(simmer.key());
         Ok(Self { simmer: fill.or("heat.simmer", asked.simmer, Simmer::Gentle, forecast::simmer_dont_boil, word) })
     }
@@ -110,11 +110,11 @@ impl Way for Hob {
         Some(say::dial_hob())
     }
 
-    fn meets_the_heat(&self, _lid: Lid, dish: &DishFacts) -> Step {
+    fn meets_the_heat(&self, _lid: Lid, dish: &DishFacts) -> Instruction {
         over_a_flame(Lane::Hob, dish)
     }
 
-    fn goes_on(&self, lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Step {
+    fn goes_on(&self, lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Instruction {
         self.by_itself(lid)
     }
 

@@ -11,10 +11,10 @@ use super::facts::{CROCK_LOOK_MIN, Facts, POT};
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::USUAL_KEEP_WARM_C;
-use super::place::Place;
 use super::rule::{HowItHeats, as_a_pot};
+use super::site::Site;
 use super::slow_cooker::steps;
-use super::steps::{DishFacts, Step};
+use super::steps::{DishFacts, Instruction};
 use super::way::{Dialled, Offered, Way, measured};
 use crate::error::Result;
 use crate::heat::pot::Lid;
@@ -39,7 +39,7 @@ impl Offered for KeepWarm {
         ..POT
     };
 
-    fn set(asked: &Heat, _place: &Place, fill: &mut Fill) -> Result<Self> {
+    fn set(asked: &Heat, _place: &Site, fill: &mut Fill) -> Result<Self> {
         let at_c = fill.or("heat.at_c", asked.at_c, USUAL_KEEP_WARM_C, forecast::where_pots_hold, measured);
         Ok(Self { at_c: bounds::at_c.check(at_c)? })
     }
@@ -87,11 +87,11 @@ impl Way for KeepWarm {
         }
     }
 
-    fn meets_the_heat(&self, lid: Lid, dish: &DishFacts) -> Step {
+    fn meets_the_heat(&self, lid: Lid, dish: &DishFacts) -> Instruction {
         steps::meat_in(lid, dish)
     }
 
-    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Step {
+    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Instruction {
         steps::by_itself(self.name())
     }
 

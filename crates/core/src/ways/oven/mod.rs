@@ -15,10 +15,10 @@ use super::facts::{Facts, POT, StandsIn, Unknown};
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::{HeatSource, Method, Start, USUAL_OVEN_C};
-use super::place::Place;
 use super::preset::{Preset, on_the_dial, settings};
 use super::rule::{HowItHeats, settles};
-use super::steps::{DishFacts, Step};
+use super::site::Site;
+use super::steps::{DishFacts, Instruction};
 use super::way::{Change, Dialled, Offered, Setting, Way, at_dial, turned};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
 use crate::error::Result;
@@ -68,7 +68,7 @@ impl Offered for Oven {
         ..POT
     };
 
-    fn set(asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Self> {
+    fn set(asked: &Heat, place: &Site, fill: &mut Fill) -> Result<Self> {
         let set_c = fill.or("heat.set_c", asked.set_c, USUAL_OVEN_C, forecast::middling_oven, at_dial);
         Ok(Self {
             set_c: bounds::set_c.check(set_c)?,
@@ -153,15 +153,15 @@ impl Way for Oven {
         Some(if lid == Lid::None { say::dial_open_oven() } else { say::dial_oven() })
     }
 
-    fn preheat(&self, _dish: &DishFacts) -> Option<Step> {
+    fn preheat(&self, _dish: &DishFacts) -> Option<Instruction> {
         Some(self.lit())
     }
 
-    fn meets_the_heat(&self, lid: Lid, dish: &DishFacts) -> Step {
+    fn meets_the_heat(&self, lid: Lid, dish: &DishFacts) -> Instruction {
         self.meat_in(lid, dish)
     }
 
-    fn goes_on(&self, lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Step {
+    fn goes_on(&self, lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Instruction {
         self.by_itself(lid)
     }
 

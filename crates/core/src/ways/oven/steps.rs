@@ -3,18 +3,18 @@
 use ergastic_words::{Dial, sheet as say};
 
 use super::super::method::Start;
-use super::super::steps::{DishFacts, Step, over_a_flame};
+use super::super::steps::{DishFacts, Instruction, over_a_flame};
 use super::Oven;
 use crate::heat::pot::Lid;
 use crate::kitchen::Lane;
 
 impl Oven {
-    pub(super) fn lit(&self) -> Step {
+    pub(super) fn lit(&self) -> Instruction {
         (Lane::Oven, say::light_oven(Dial(self.set_c)), say::light_oven_why())
     }
 
     /// What stands in the oven from the first is brought to no simmer on a hob.
-    pub(super) fn meat_in(&self, lid: Lid, dish: &DishFacts) -> Step {
+    pub(super) fn meat_in(&self, lid: Lid, dish: &DishFacts) -> Instruction {
         match self.start {
             Start::Hob => over_a_flame(Lane::Hob, dish),
             Start::Oven | Start::ColdOven => {
@@ -25,7 +25,7 @@ impl Oven {
         }
     }
 
-    pub(super) fn by_itself(&self, lid: Lid) -> Step {
+    pub(super) fn by_itself(&self, lid: Lid) -> Instruction {
         (Lane::Oven, say::in_the_oven(Dial(self.set_c), lid.words()), say::in_the_oven_why())
     }
 }

@@ -17,10 +17,10 @@ use super::facts::{Buys, Facts, Looks, PIT_LOOK_MIN, POT, StandsIn, Tending, Unk
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::{Method, USUAL_PIT_C, USUAL_WRAP_C};
-use super::place::Place;
 use super::preset::{Preset, on_the_dial, settings};
 use super::rule::HowItHeats;
-use super::steps::{DishFacts, Step};
+use super::site::Site;
+use super::steps::{DishFacts, Instruction};
 use super::thumb::{Meat as MeatByThumb, Rule};
 use super::way::{Change, Dialled, Offered, Setting, Way, at_dial, measured, turned};
 use crate::cuts::Shape::Whole;
@@ -115,7 +115,7 @@ impl Offered for InThePit {
         ..POT
     };
 
-    fn set(asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Self> {
+    fn set(asked: &Heat, place: &Site, fill: &mut Fill) -> Result<Self> {
         let set_c = fill.or("heat.pit_c", asked.pit_c, USUAL_PIT_C, forecast::usual_pit, at_dial);
         let seconds = |given: Option<f64>, bounds: Bounds| {
             given.map(|minutes| bounds.check(minutes)).transpose().map(|minutes| minutes.map(|min| min * MINUTE_S))
@@ -243,7 +243,7 @@ impl Way for InThePit {
         ])
     }
 
-    fn preheat(&self, dish: &DishFacts) -> Option<Step> {
+    fn preheat(&self, dish: &DishFacts) -> Option<Instruction> {
         Some(self.lit(dish))
     }
 
@@ -251,11 +251,11 @@ impl Way for InThePit {
         (sheet::rub(), if dish.salted { sheet::rub_why() } else { sheet::rub_unsalted_why() })
     }
 
-    fn meets_the_heat(&self, _lid: Lid, _dish: &DishFacts) -> Step {
+    fn meets_the_heat(&self, _lid: Lid, _dish: &DishFacts) -> Instruction {
         self.meat_in()
     }
 
-    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Step {
+    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Instruction {
         self.by_itself()
     }
 

@@ -2,7 +2,7 @@
 
 use ergastic_words::{Dial, Guide, Temperature, prepare, sheet as say};
 
-use super::super::steps::{DishFacts, Step};
+use super::super::steps::{DishFacts, Instruction};
 use super::InThePit;
 use crate::kitchen::Lane;
 
@@ -10,16 +10,16 @@ use crate::kitchen::Lane;
 const STALL_C: [f64; 2] = [65.0, 75.0];
 
 impl InThePit {
-    pub(super) fn lit(&self, dish: &DishFacts) -> Step {
+    pub(super) fn lit(&self, dish: &DishFacts) -> Instruction {
         let wood = prepare::a_split(dish.wood.key());
         (Lane::Pit, say::light_pit(Dial(self.pit.set_c), wood), say::light_pit_why())
     }
 
-    pub(super) fn meat_in(&self) -> Step {
+    pub(super) fn meat_in(&self) -> Instruction {
         (Lane::Pit, say::pit_in(), say::pit_in_why())
     }
 
-    pub(super) fn by_itself(&self) -> Step {
+    pub(super) fn by_itself(&self) -> Instruction {
         let dial = Dial(self.pit.set_c);
         let [low, high] = STALL_C.map(Guide);
         if let Some(material) = self.in_its_wrap() {

@@ -16,10 +16,10 @@ use super::facts::{Facts, Level, Looks, POT, StandsIn, round};
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::{Method, Release, Settings};
-use super::place::Place;
 use super::preset::Preset;
 use super::rule::{HowItHeats, as_a_pot};
-use super::steps::{DishFacts, Step};
+use super::site::Site;
+use super::steps::{DishFacts, Instruction};
 use super::thumb::{Meat as MeatByThumb, Rule};
 use super::way::{Offered, Setting, Way};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
@@ -61,7 +61,7 @@ impl Offered for Pressure {
         ..POT
     };
 
-    fn set(asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Self> {
+    fn set(asked: &Heat, place: &Site, fill: &mut Fill) -> Result<Self> {
         if let (Some(_), Some(gauge)) = (asked.level, asked.gauge_kpa) {
             return Err(Error::new(Kind::Clash, "heat.gauge_kpa", gauge, errors::level_or_gauge()));
         }
@@ -161,11 +161,11 @@ impl Way for Pressure {
         Ok(of_the_hob.into_iter().chain([usual]).collect())
     }
 
-    fn meets_the_heat(&self, _lid: Lid, dish: &DishFacts) -> Step {
+    fn meets_the_heat(&self, _lid: Lid, dish: &DishFacts) -> Instruction {
         self.meat_in(dish)
     }
 
-    fn goes_on(&self, _lid: Lid, set: Option<Minutes>, _voice: Voice) -> Step {
+    fn goes_on(&self, _lid: Lid, set: Option<Minutes>, _voice: Voice) -> Instruction {
         self.by_itself(set)
     }
 

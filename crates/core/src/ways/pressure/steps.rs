@@ -2,12 +2,12 @@
 
 use ergastic_words::{Minutes, sheet as say};
 
-use super::super::steps::{DishFacts, Step};
+use super::super::steps::{DishFacts, Instruction};
 use super::Pressure;
 use crate::kitchen::Lane;
 
 impl Pressure {
-    pub(super) fn meat_in(&self, dish: &DishFacts) -> Step {
+    pub(super) fn meat_in(&self, dish: &DishFacts) -> Instruction {
         let what = match (dish.poured(), dish.seared) {
             (false, _) => say::pressure_in_dry(),
             (true, true) => say::pressure_in_juices(dish.liquid()),
@@ -16,7 +16,7 @@ impl Pressure {
         (Lane::PressurePot, what, say::pressure_in_why())
     }
 
-    pub(super) fn by_itself(&self, set: Option<Minutes>) -> Step {
+    pub(super) fn by_itself(&self, set: Option<Minutes>) -> Instruction {
         let held = self.hold_s.filter(|s| s.is_finite()).map(|s| Minutes(s / 60.0)).or(set);
         let what = match (held, self.quick) {
             (Some(held), false) => say::under_pressure_held(held),

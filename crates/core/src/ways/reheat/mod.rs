@@ -12,9 +12,9 @@ use super::facts::{Facts, POT};
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::USUAL_REHEAT_C;
-use super::place::Place;
 use super::rule::{HowItHeats, as_a_pot};
-use super::steps::{DishFacts, Step, over_a_flame};
+use super::site::Site;
+use super::steps::{DishFacts, Instruction, over_a_flame};
 use super::way::{Offered, Way, measured};
 use crate::error::{Result, Unit, in_range};
 use crate::heat::pot::Lid;
@@ -31,7 +31,7 @@ impl Offered for Reheat {
     const FACTS: Facts =
         Facts { thing: Some(ThingKind::Burner), lid: Lid::Loose, look: None, cooks: false, washes: &[], ..POT };
 
-    fn set(asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Self> {
+    fn set(asked: &Heat, place: &Site, fill: &mut Fill) -> Result<Self> {
         let to_c = fill.or("heat.to_c", asked.to_c, USUAL_REHEAT_C, forecast::reheating_figure, measured);
         // Well under the boil of the place.
         let most = f64::min(bounds::to_c.high, place.boil_c - 5.0);
@@ -69,11 +69,11 @@ impl Way for Reheat {
         HowItHeats { rule: say::reheat_rule(), numbers, sure: as_a_pot() }
     }
 
-    fn meets_the_heat(&self, _lid: Lid, dish: &DishFacts) -> Step {
+    fn meets_the_heat(&self, _lid: Lid, dish: &DishFacts) -> Instruction {
         over_a_flame(Lane::Hob, dish)
     }
 
-    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Step {
+    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Instruction {
         (Lane::Hob, sheet::reheated(Temperature(self.to_c)), sheet::reheated_why())
     }
 

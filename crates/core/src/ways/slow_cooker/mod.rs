@@ -15,10 +15,10 @@ use super::facts::{COLD, CROCK_LOOK_MIN, Facts, Level, Looks, POT, StandsIn, rou
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::{Method, Settings};
-use super::place::Place;
 use super::preset::Preset;
 use super::rule::{HowItHeats, as_a_pot};
-use super::steps::{DishFacts, Step};
+use super::site::Site;
+use super::steps::{DishFacts, Instruction};
 use super::thumb::{Meat as MeatByThumb, Rule};
 use super::way::{Offered, Setting, Way};
 use crate::cuts::Shape::{self, Cubed, Halved, Whole};
@@ -56,7 +56,7 @@ impl Offered for SlowCooker {
         ..POT
     };
 
-    fn set(asked: &Heat, _place: &Place, fill: &mut Fill) -> Result<Self> {
+    fn set(asked: &Heat, _place: &Site, fill: &mut Fill) -> Result<Self> {
         let word = |setting: Settings| forecast::setting(setting.key());
         Ok(Self { setting: fill.or("heat.setting", asked.setting, Settings::Low, forecast::gentler_switch, word) })
     }
@@ -134,11 +134,11 @@ impl Way for SlowCooker {
         Ok([Rule::new(rule, minutes, forecast::thumb_crock_because())].into_iter().chain(against_the_other).collect())
     }
 
-    fn meets_the_heat(&self, lid: Lid, dish: &DishFacts) -> Step {
+    fn meets_the_heat(&self, lid: Lid, dish: &DishFacts) -> Instruction {
         steps::meat_in(lid, dish)
     }
 
-    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Step {
+    fn goes_on(&self, _lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Instruction {
         steps::by_itself(self.name())
     }
 

@@ -13,10 +13,10 @@ use super::facts::{Facts, GoesIn, Level, POT, StandsIn};
 use super::fill::Fill;
 use super::fuel::Burned;
 use super::method::Method;
-use super::place::Place;
 use super::preset::{Preset, on_the_dial, settings};
 use super::rule::{HowItHeats, as_a_pot};
-use super::steps::{DishFacts, Step};
+use super::site::Site;
+use super::steps::{DishFacts, Instruction};
 use super::way::{Change, Dialled, Offered, Setting, Way, measured, turned};
 use crate::cuts::Shape::{Cubed, Halved, Whole};
 use crate::error::Result;
@@ -70,7 +70,7 @@ impl Offered for InSteam {
         ..POT
     };
 
-    fn set(asked: &Heat, place: &Place, fill: &mut Fill) -> Result<Self> {
+    fn set(asked: &Heat, place: &Site, fill: &mut Fill) -> Result<Self> {
         let [usual_c, _] = USUAL;
         let set_c = fill.or("heat.steam_c", asked.steam_c, usual_c, say::steam_usual, measured);
         let word = |steam: Steam| say::steam(steam.key());
@@ -140,11 +140,11 @@ impl Way for InSteam {
         Some(if lid == Lid::None { say::dial_steam() } else { say::dial_steam_covered() })
     }
 
-    fn preheat(&self, _dish: &DishFacts) -> Option<Step> {
+    fn preheat(&self, _dish: &DishFacts) -> Option<Instruction> {
         Some((Lane::SteamOven, say::steam_heats(self.at()), say::steam_heats_why()))
     }
 
-    fn meets_the_heat(&self, lid: Lid, dish: &DishFacts) -> Step {
+    fn meets_the_heat(&self, lid: Lid, dish: &DishFacts) -> Instruction {
         let what = match dish.poured() {
             true => say::steam_meat_in(dish.liquid(), lid.words()),
             false => say::steam_meat_in_dry(lid.words()),
@@ -152,7 +152,7 @@ impl Way for InSteam {
         (Lane::SteamOven, what, say::steam_meat_in_why())
     }
 
-    fn goes_on(&self, lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Step {
+    fn goes_on(&self, lid: Lid, _set: Option<Minutes>, _voice: Voice) -> Instruction {
         (Lane::SteamOven, say::steam_goes_on(self.name(), lid.words()), say::steam_goes_on_why())
     }
 

@@ -5,7 +5,7 @@ use ergastic_physics::medium::Cooling;
 use crate::heat::pot::Pot;
 
 /// What a way is set against.
-pub(crate) struct Place<'a> {
+pub(crate) struct Site<'a> {
     /// The pot, as far as its size goes.
     pub pot: &'a Pot,
     /// Whether the pot may stand on a hob.
