@@ -2,7 +2,7 @@
 
 use ergastic_cancel::Cancel;
 use ergastic_schedule::{
-    Edge, Gap, Give, HANDS, Job, Kind, Minute, OTHERS, Place, Placed, Problem, Span, Take, broken, solve,
+    Edge, Gap, Give, HANDS, Job, Kind, Minute, OTHERS, Placed, Problem, Slot, Span, Take, broken, solve,
 };
 use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
@@ -17,7 +17,7 @@ fn hands(len: Minute) -> Vec<Take> {
     vec![Take { kind: HANDS, setting: 0, span: Span { from: 0, to: len } }]
 }
 
-fn job(group: usize, len: Minute, place: Place) -> Job {
+fn job(group: usize, len: Minute, place: Slot) -> Job {
     Job {
         group: Some(group),
         len,
@@ -31,11 +31,11 @@ fn job(group: usize, len: Minute, place: Place) -> Job {
     }
 }
 
-fn before(job: usize, at: Minute, least: Minute, over: f64, longer: Minute) -> Place {
+fn before(job: usize, at: Minute, least: Minute, over: f64, longer: Minute) -> Slot {
     let (then, most) = (Edge { job, at: 0 }, least + longer);
     let gap =
         Gap { at, then, least, ideal: least, most, under: 0.0, over, beyond: 4.0 * over, broken: 0.0, said: false };
-    Place::Before(vec![gap])
+    Slot::Before(vec![gap])
 }
 
 /// Two or three dishes of so many jobs each: plated, cut, finished, and brought to their heat hours before.
@@ -49,7 +49,7 @@ fn dishes(seed: u64, many: usize, each: usize) -> Problem {
     let mut jobs = Vec::new();
     for group in 0..many {
         let first = jobs.len();
-        jobs.push(job(group, fives(1, 2), Place::ServeAt { price: 3.0, most: 40, beyond: 30.0 }));
+        jobs.push(job(group, fives(1, 2), Slot::ServeAt { price: 3.0, most: 40, beyond: 30.0 }));
         let len = fives(1, 2);
         jobs.push(job(group, len, before(first, len, 0, 1.5, 25)));
         let len = fives(2, 4);
@@ -84,7 +84,7 @@ struct Exhaustive<'a> {
 fn by_place(problem: &Problem) -> Vec<usize> {
     fn depth(problem: &Problem, job: usize) -> usize {
         match &problem.jobs[job].place {
-            Place::Before(gaps) => 1 + depth(problem, gaps[0].then.job),
+            Slot::Before(gaps) => 1 + depth(problem, gaps[0].then.job),
             _ => 0,
         }
     }
@@ -118,7 +118,7 @@ impl Exhaustive<'_> {
         };
         let job = &self.problem.jobs[number];
         let (latest, price): (Minute, Box<dyn Fn(Minute) -> f64>) = match &job.place {
-            Place::ServeAt { price, most, beyond } => {
+            Slot::ServeAt { price, most, beyond } => {
                 let latest = self.late - job.len;
                 let (price, most, beyond) = (*price, *most, *beyond);
                 (
@@ -128,12 +128,12 @@ impl Exhaustive<'_> {
                     }),
                 )
             }
-            Place::Before(gaps) => {
+            Slot::Before(gaps) => {
                 let gap = gaps[0];
                 let latest = self.starts[gap.then.job].unwrap() - gap.least - gap.at;
                 (latest, Box::new(move |more| gap.price(gap.least + more)))
             }
-            Place::Near { .. } => unreachable!(),
+            Slot::Near { .. } => unreachable!(),
         };
         let mut start = latest;
         while start >= self.problem.now {
@@ -209,7 +209,7 @@ fn what_has_no_time_is_squeezed_left_out_or_late_as_it_says() {
     let heat = problem.jobs.len() - 1;
     let mut salt = job(0, 200, before(heat, 200, 0, 0.01, 600));
     salt.give = Give::Squeezed(5.0);
-    let mut look = job(0, 600, Place::Near { to: Edge { job: heat, at: 60 }, earlier: 5, later: 5, price: 0.1 });
+    let mut look = job(0, 600, Slot::Near { to: Edge { job: heat, at: 60 }, earlier: 5, later: 5, price: 0.1 });
     look.give = Give::Dropped(1.0);
     problem.jobs.extend([salt, look]);
     let (salt, look) = (problem.jobs.len() - 2, problem.jobs.len() - 1);
@@ -227,12 +227,12 @@ fn what_has_no_time_is_squeezed_left_out_or_late_as_it_says() {
 fn what_could_be_done_in_the_morning_is_not_put_off_to_the_next_day() {
     // From the plates back: four hours over the heat, the meat patted dry, salted if there is time, trimmed.
     let mut salted = job(0, 3, before(2, 3, 720, 0.0005, 2880));
-    if let Place::Before(gaps) = &mut salted.place {
+    if let Slot::Before(gaps) = &mut salted.place {
         (gaps[0].least, gaps[0].under) = (0, 0.02);
     }
     salted.give = Give::Squeezed(5.0);
     let mut jobs = vec![
-        job(0, 6, Place::ServeAt { price: 3.0, most: 40, beyond: 30.0 }),
+        job(0, 6, Slot::ServeAt { price: 3.0, most: 40, beyond: 30.0 }),
         job(0, 66, before(0, 66, 240, 0.05, 240)),
         job(0, 2, before(1, 2, 0, 0.02, 60)),
         salted,
@@ -243,7 +243,7 @@ fn what_could_be_done_in_the_morning_is_not_put_off_to_the_next_day() {
     jobs.extend(others.map(|span| Job {
         pinned: Some(span.from),
         group: OTHERS,
-        ..job(0, span.to - span.from, Place::Before(Vec::new()))
+        ..job(0, span.to - span.from, Slot::Before(Vec::new()))
     }));
     let problem = Problem {
         jobs,

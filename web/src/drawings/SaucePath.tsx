@@ -7,7 +7,7 @@ import { colour } from '../theme/system';
 import { arrowSteps, useDragged, useHandle } from './useDragged';
 import { useWidth } from './useWidth';
 
-type Leg = Schemas['Leg'];
+type Leg = Schemas['SauceLeg'];
 
 type Props = {
   from: Schemas['Stand'];

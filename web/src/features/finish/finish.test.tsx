@@ -5,7 +5,7 @@ import type { Schemas } from '../../api/client';
 import { answering, at, cook, kitchenView, stand, task, typed } from '../../test-kitchen';
 import { Finish } from './Finish';
 
-const leg = (over: Partial<Schemas['Leg']> = {}): Schemas['Leg'] => ({
+const leg = (over: Partial<Schemas['SauceLeg']> = {}): Schemas['SauceLeg'] => ({
   move: { kind: 'thicken', with: 'cornflour', to_body: 1 },
   words: 'Thicken it with cornflour',
   why: 'a third at a time',
