@@ -21,6 +21,13 @@ pub struct Shape {
 
 impl Shape {
     /// From the sides in metres, in any order: `β = min(2, (l1/l2)² + (l1/l3)²)`.
+    ///
+    /// ```
+    /// use ergastic_physics::body::Shape;
+    /// let slice = Shape::from_sides([0.04, 0.20, 0.30]);
+    /// assert!(slice.exponent < 0.1 && slice.half_thickness_m == 0.02);
+    /// assert_eq!(Shape::from_sides([0.04, 0.04, 0.04]).exponent, 2.0);
+    /// ```
     pub fn from_sides(mut sides_m: [f64; 3]) -> Self {
         sides_m.sort_by(f64::total_cmp);
         let [l1, l2, l3] = sides_m;

@@ -28,6 +28,13 @@ pub struct Coals {
 }
 
 /// Briquettes that a pot needs by the rule, which is written in Fahrenheit and inches, to stand as in an oven of a temperature in °C, in still air of 15 °C or more.
+///
+/// ```
+/// use ergastic_physics::coals::briquettes_for;
+/// use ergastic_physics::parameters::Parameters;
+/// // Twelve inches across and 350 °F: twice the inches.
+/// assert_eq!(briquettes_for(&Parameters::USUAL.coals, 0.3048, 0.10, 176.67).round(), 24.0);
+/// ```
 pub fn briquettes_for(p: &CoalFigures, diameter_m: f64, height_m: f64, oven_c: f64) -> f64 {
     let fahrenheit = oven_c * 1.8 + 32.0;
     let deep = if height_m > p.deep_m { p.deep_more } else { 0.0 };

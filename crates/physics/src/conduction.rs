@@ -59,6 +59,18 @@ struct Passed<const L: usize> {
 
 impl<const L: usize> Bodies<L> {
     /// Bodies of such meat at a uniform temperature, to be stepped by `step_s` seconds.
+    ///
+    /// ```
+    /// use ergastic_physics::body::Surroundings;
+    /// use ergastic_physics::conduction::Bodies;
+    /// use ergastic_physics::parameters::Parameters;
+    /// let mut slab = Bodies::new(0.0, [0.03], 5.0, 60.0, &Parameters::USUAL.meat);
+    /// let liquid = Surroundings::dry([95.0], [95.0], [300.0]);
+    /// for _ in 0..120 {
+    ///     slab.step(&liquid);
+    /// }
+    /// assert!(slab.celsius[0][0] > 80.0, "two hours at 95 °C go through 6 cm");
+    /// ```
     pub fn new(exponent: f64, half_thickness_m: [f64; L], start_c: f64, step_s: f64, meat: &Meat) -> Self {
         let fractions = shell_fractions(exponent);
         let width = 1.0 / SHELLS as f64;

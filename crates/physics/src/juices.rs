@@ -36,6 +36,13 @@ fn fat_trimmed(p: &Juice, part: &Part) -> f64 {
 
 /// Equilibrium loss of juice at a temperature in °C, share of the lean mass. Fitted to
 /// published cooking-loss curves, with their steepest part at 64 °C.
+///
+/// ```
+/// use ergastic_physics::juices::juice_equilibrium;
+/// use ergastic_physics::parameters::Parameters;
+/// let p = &Parameters::USUAL.juice;
+/// assert!(juice_equilibrium(p, 40.0) < 0.02 && juice_equilibrium(p, 95.0) > 0.42);
+/// ```
 pub fn juice_equilibrium(p: &Juice, celsius: f64) -> f64 {
     p.most / (1.0 + (-(celsius - p.middle_c) / p.width_k).exp())
 }

@@ -10,6 +10,14 @@ const MAX_S: f64 = 12.0 * 3600.0;
 
 /// Seconds until the middle of a piece comes from one temperature to another in surroundings of a third, °C, which its surface
 /// meets with `coefficient` W/(m² K); 12 h where it never does.
+///
+/// ```
+/// use ergastic_physics::body::Shape;
+/// use ergastic_physics::middle_s;
+/// let minutes = |thick_m: f64| middle_s(Shape::from_sides([thick_m, 0.2, 0.3]), [5.0, 75.0], 95.0, 300.0) / 60.0;
+/// // Half as thick takes not half as long, but about a quarter.
+/// assert!(minutes(0.08) > 3.0 * minutes(0.04));
+/// ```
 pub fn middle_s(shape: Shape, [from_c, to_c]: [f64; 2], around_c: f64, coefficient: f64) -> f64 {
     let mut body = Bodies::<1>::new(shape.exponent, [shape.half_thickness_m], from_c, STEP_S, &Meat::USUAL);
     let around = Surroundings::dry([around_c], [around_c], [coefficient]);

@@ -13,6 +13,12 @@ pub const LATENT_HEAT: f64 = 2.257e6;
 const VAPOUR_GAS_CONSTANT: f64 = 461.5;
 
 /// Pressure of the standard atmosphere at an altitude in metres, Pa (ICAO 1993).
+///
+/// ```
+/// use ergastic_physics::steam::atmospheric_pressure;
+/// assert_eq!(atmospheric_pressure(0.0).round(), 101_325.0);
+/// assert!(atmospheric_pressure(1500.0) < 85_000.0);
+/// ```
 pub fn atmospheric_pressure(altitude_m: f64) -> f64 {
     101_325.0 * (1.0 - 2.255_77e-5 * altitude_m).powf(5.255_88)
 }
@@ -34,6 +40,12 @@ pub fn saturation_pressure(temperature_c: f64) -> f64 {
 /// The temperature at which water boils under an absolute pressure in Pa, °C.
 ///
 /// The inverse of [`saturation_pressure`], by Newton on its logarithm; good to 1e-6 K.
+///
+/// ```
+/// use ergastic_physics::steam::saturation_temperature;
+/// // A pressure pot at 70 kPa over the air.
+/// assert!((saturation_temperature(101_325.0 + 70_000.0) - 115.4).abs() < 0.3);
+/// ```
 pub fn saturation_temperature(pressure_pa: f64) -> f64 {
     let mut t = 100.0;
     for _ in 0..20 {
@@ -48,6 +60,12 @@ pub fn saturation_temperature(pressure_pa: f64) -> f64 {
 }
 
 /// The local boil at an altitude in metres, °C.
+///
+/// ```
+/// use ergastic_physics::steam::boiling_point;
+/// assert!((boiling_point(0.0) - 100.0).abs() < 0.1);
+/// assert!((boiling_point(1500.0) - 95.0).abs() < 0.3);
+/// ```
 pub fn boiling_point(altitude_m: f64) -> f64 {
     saturation_temperature(atmospheric_pressure(altitude_m))
 }

@@ -12,6 +12,12 @@ pub const REFERENCE_K: f64 = 368.15;
 pub const SOFTENS_FROM_C: f64 = 60.0;
 
 /// Rate of softening against 95 °C at a temperature in °C; nothing below 60 °C.
+///
+/// ```
+/// use ergastic_physics::tender::rate;
+/// assert!((rate(95.0) - 1.0).abs() < 1e-9);
+/// assert!(rate(85.0) < 0.5 && rate(55.0) == 0.0);
+/// ```
 pub fn rate(celsius: f64) -> f64 {
     rate_at(Parameters::USUAL.tender.activation_energy, celsius)
 }
