@@ -60,7 +60,7 @@ pub struct Placing {
 /// use ergastic_schedule::*;
 /// let hands = |len| vec![Take { kind: HANDS, setting: 0, span: Span { from: 0, to: len } }];
 /// let job = |len, place| Job {
-///     group: None, len, takes: hands(len), there: vec![], place, grid: None, give: Give::Never, by_day: None, pinned: None,
+///     group: Some(0), len, takes: hands(len), there: vec![], place, grid: None, give: Give::Never, by_day: None, pinned: None,
 /// };
 /// let right_before = Gap {
 ///     at: 10, then: Edge { job: 1, at: 0 }, least: 0, ideal: 0, most: 10, under: 0.0, over: 1.0, beyond: 4.0, broken: 0.0, said: true,
@@ -71,7 +71,8 @@ pub struct Placing {
 ///         job(5, Slot::ServeAt { price: 1.0, most: 30, beyond: 10.0 }),
 ///     ],
 ///     kinds: vec![Kind { count: 1, room: 1 }],
-///     bookings: vec![], shut: vec![], nights: vec![], now: -600, clock: 0, late_price: None,
+///     now: -600,
+///     ..Problem::default()
 /// };
 /// let placing = solve(&problem, 200, &ergastic_cancel::Cancel::default()).unwrap();
 /// assert_eq!(placing.jobs, [Placed::At(-15), Placed::At(-5)]);
