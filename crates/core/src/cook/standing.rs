@@ -194,3 +194,100 @@ impl<'a> Standing<'a> {
             .collect()
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    fn at(minute: i64) -> Timestamp {
+        let opened: Timestamp = "2027-02-06T09:00:00Z".parse().unwrap();
+        opened + jiff::SignedDuration::from_mins(minute)
+    }
+
+    fn id(number: u128) -> Uuid {
+        Uuid::from_u128(number)
+    }
+
+    /// Events with the numbers 1, 2 … in the order they are given.
+    fn events(happened: Vec<(i64, Happened)>) -> Vec<Event> {
+        (1..)
+            .zip(happened)
+            .map(|(number, (minute, happened))| Event { id: id(number), at: at(minute), happened, device: None })
+            .collect()
+    }
+
+    fn check(found: Check) -> Happened {
+        Happened::Check { found, by: None }
+    }
+
+    #[test]
+    fn what_is_taken_back_does_not_stand_until_that_is_taken_back() {
+        let mut all =
+            vec![(0, Happened::OnTheHeat {}), (60, check(Check::Slice)), (61, Happened::Undone { event: id(2) })];
+        let logged = events(all.clone());
+        let standing = Standing::of(&logged);
+        assert_eq!((standing.checks().count(), standing.undone_by(id(2))), (0, Some(id(3))));
+        all.push((62, Happened::Undone { event: id(3) }));
+        let logged = events(all);
+        let standing = Standing::of(&logged);
+        assert_eq!(standing.checks().collect::<Vec<_>>(), [(at(60), Check::Slice)]);
+        assert_eq!(standing.undone_by(id(2)), None);
+    }
+
+    #[test]
+    fn a_corrected_time_holds_and_the_last_correction_over_the_first() {
+        let logged = events(vec![
+            (20, Happened::OnTheHeat {}),
+            (30, Happened::Retimed { event: id(1), at: at(5) }),
+            (31, Happened::Retimed { event: id(1), at: at(10) }),
+        ]);
+        let standing = Standing::of(&logged);
+        assert_eq!((standing.on_the_heat(), standing.corrected(id(1))), (Some(at(10)), Some(at(10))));
+        assert_eq!(standing.corrected(id(2)), None);
+    }
+
+    #[test]
+    fn the_heat_is_as_it_was_turned_last() {
+        let off = vec![(0, Happened::OnTheHeat {}), (30, Happened::HeatOff {})];
+        let logged = events(off.clone());
+        assert_eq!(Standing::of(&logged).heat_off_at(), Some(at(30)));
+        let logged = events(off.into_iter().chain([(40, Happened::HeatOn {})]).collect());
+        assert_eq!(Standing::of(&logged).heat_off_at(), None);
+    }
+
+    #[test]
+    fn a_task_is_done_when_it_was_first_said_and_taken_by_each_who_says_so_once() {
+        let taken = |hands: &str| Happened::TaskTaken { task: "salt".into(), hands: hands.into() };
+        let done = || Happened::TaskDone { task: "salt".into() };
+        let logged = events(vec![(1, taken("Aune")), (2, taken("Tor")), (3, taken("Aune")), (5, done()), (8, done())]);
+        let standing = Standing::of(&logged);
+        assert_eq!(standing.done(TaskId::Salt), Some(at(5)));
+        assert_eq!(standing.done(TaskId::Trim), None);
+        let hands: Vec<String> = standing.taken(TaskId::Salt).into_iter().map(|one| one.hands).collect();
+        assert_eq!(hands, ["Aune", "Tor"]);
+    }
+
+    #[test]
+    fn plates_are_wanted_when_that_was_moved_to_last() {
+        let moved = |minute| Happened::ServeAtMoved { serve_at: at(minute) };
+        let logged = events(vec![(1, moved(300)), (2, moved(360)), (3, Happened::Undone { event: id(2) })]);
+        assert_eq!(Standing::of(&logged).serve_at(), Some(at(300)));
+        assert_eq!(Standing::of(&[]).serve_at(), None);
+    }
+
+    #[test]
+    fn how_far_it_has_come_follows_from_what_stands() {
+        use crate::cook::status::Status;
+        let status = |happened: Vec<(i64, Happened)>, tender: bool| {
+            let logged = events(happened);
+            Status::of(&Standing::of(&logged), tender.then(|| at(100)))
+        };
+        assert_eq!(status(vec![], false), Status::Before);
+        assert_eq!(status(vec![(0, Happened::OnTheHeat {})], false), Status::UnderWay);
+        assert_eq!(status(vec![(0, Happened::OnTheHeat {})], true), Status::Tender);
+        let closed = vec![(0, Happened::OnTheHeat {}), (200, Happened::Closed { outcome: Outcome::default() })];
+        assert_eq!(status(closed.clone(), true), Status::Closed);
+        let reopened = closed.into_iter().chain([(201, Happened::Undone { event: id(2) })]).collect();
+        assert_eq!(status(reopened, true), Status::Tender);
+    }
+}

@@ -58,3 +58,39 @@ impl Opened {
         closed.chain(self.open.iter().map(|(what, min)| (&what[..], false, ADD_MIN, *min)))
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use serde_json::json;
+
+    use super::*;
+    use crate::forecast::ForecastRequest;
+
+    fn opened(later: serde_json::Value, closed: Option<bool>) -> Option<Opened> {
+        let request: ForecastRequest =
+            serde_json::from_value(json!({"cut": "chuck", "mass_kg": 1.4, "method": "pressure"})).unwrap();
+        let bench: Prepare = serde_json::from_value(json!({"later": later, "later_closed": closed})).unwrap();
+        Opened::of(&request.resolve().unwrap(), &bench)
+    }
+
+    #[test]
+    fn roots_go_under_pressure_again_and_peas_simmer_open_after_that() {
+        let both = opened(json!([{"what": "potato", "g": 600}, {"what": "peas", "g": 200}]), None).unwrap();
+        let (roots, pressed_min) = both.closed.clone().unwrap();
+        let (quick, open_min) = both.open.clone().unwrap();
+        assert_eq!((roots, quick), (vec![Addition::Potato], vec![Addition::Peas]));
+        assert!(pressed_min < 12.0, "{pressed_min}: pressure is quick");
+        assert_eq!(both.pressed_min(), pressed_min);
+        assert_eq!(both.min(), ADD_MIN + UP_AGAIN_MIN + pressed_min + LET_OFF_MIN + ADD_MIN + open_min);
+        let goes: Vec<bool> = both.goes().map(|(_, closed, ..)| closed).collect();
+        assert_eq!(goes, [true, false]);
+    }
+
+    #[test]
+    fn what_the_cook_says_holds_and_without_anything_later_it_is_opened_once() {
+        assert_eq!(opened(json!([]), None), None);
+        let open = opened(json!([{"what": "potato", "g": 600}]), Some(false)).unwrap();
+        assert!(open.closed.is_none() && open.open.is_some());
+        assert_eq!(open.pressed_min(), 0.0);
+    }
+}

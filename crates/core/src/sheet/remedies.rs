@@ -275,3 +275,35 @@ fn firmer(plan: &Plan, case: &ResolvedDish) -> Option<Candidate> {
     };
     Some(changed(plan, text, trade, |plan| plan.forecast.eaten_as = Some(eaten_as)))
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    fn at(text: &str) -> Timestamp {
+        text.parse().unwrap()
+    }
+
+    #[test]
+    fn a_later_hour_is_the_first_quarter_at_which_all_is_kept() {
+        let plates = at("2027-02-06T17:03:00Z");
+        let first = at("2027-02-06T17:15:00Z");
+        assert_eq!(first_quarter(plates), first);
+        let met = |well: &str, in_time: &str| {
+            let (well, in_time) = (at(well), at(in_time));
+            later_serving(plates, |serve_at| {
+                Ok(match () {
+                    () if serve_at >= well => Met::Well,
+                    () if serve_at >= in_time => Met::Amiss,
+                    () => Met::Late,
+                })
+            })
+            .unwrap()
+        };
+        assert_eq!(met("2027-02-06T18:00:00Z", "2027-02-06T17:30:00Z"), at("2027-02-06T18:00:00Z"));
+        // Within sixteen hours nothing keeps all: the first that is in time.
+        assert_eq!(met("2027-02-08T18:00:00Z", "2027-02-06T17:30:00Z"), at("2027-02-06T17:30:00Z"));
+        assert_eq!(met("2027-02-08T18:00:00Z", "2027-02-08T17:30:00Z"), first);
+        assert!(later_serving(plates, |_| Err(ergastic_physics::Cancelled.into())).is_err());
+    }
+}

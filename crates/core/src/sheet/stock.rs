@@ -28,3 +28,32 @@ impl Stock {
         self.0[thing as usize] += 1;
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn a_pan_stands_over_what_flame_there_is_and_somebody_is_always_there() {
+        let kit = [ThingKind::Coals, ThingKind::Pit, ThingKind::Oven];
+        let outdoors = Kitchen::default().with_only(&kit);
+        let stock = Stock::of(&outdoors).0;
+        assert_eq!(stock[ThingKind::Burner as usize], 2, "coals and a pit");
+        assert!(stock[ThingKind::Hands as usize] >= 1);
+        assert_eq!(stock[ThingKind::Bath as usize], 0);
+        let indoors = Stock::of(&Kitchen::default()).0;
+        assert_eq!(indoors[ThingKind::Burner as usize], Kitchen::default().count(ThingKind::Burner));
+    }
+
+    #[test]
+    fn one_more_of_a_thing_is_one_more_of_its_kind() {
+        let mut stock = Stock::of(&Kitchen::default());
+        let before = stock.kinds();
+        stock.add(ThingKind::Oven);
+        let after = stock.kinds();
+        for (thing, (before, after)) in ThingKind::ALL.iter().zip(before.iter().zip(&after)) {
+            assert_eq!(after.count - before.count, usize::from(*thing == ThingKind::Oven));
+            assert_eq!((after.room, before.room), (thing.room(), thing.room()));
+        }
+    }
+}

@@ -23,8 +23,8 @@ export function DevicesPlace() {
   return (
     <Stack gap={6}>
       <Flex align="baseline" justify="space-between" gap={4} wrap="wrap">
-        <PageHeading title="Devices">
-          {device.data.machine ? 'Devices' : `This is ${device.data.name}`}
+        <PageHeading title="Screens">
+          {device.data.machine ? 'Screens' : `This is ${device.data.name}`}
         </PageHeading>
         <Button asChild>
           <Link to="/wall">Show the wall</Link>

@@ -295,7 +295,7 @@ function NameAndServing({
           if (!event.currentTarget.contains(event.relatedTarget)) serveAt.leave();
         }}
       >
-        <WhenField label="ServeAt" value={serveAt.value} units={units} onChange={serveAt.type} />
+        <WhenField label="Bell" value={serveAt.value} units={units} onChange={serveAt.type} />
       </Box>
       <Box onBlur={people.leave}>
         <NumberField label="People" value={people.value} unit="" onChange={people.type} />

@@ -43,7 +43,7 @@ export function DishLine() {
             for {plan.people}
           </Text>
           <Text as="span" color="rim" fontWeight={700} whiteSpace="nowrap" fontVariantNumeric="tabular-nums">
-            serveAt {clockDay(serveAt, zone, now)}
+            bell {clockDay(serveAt, zone, now)}
           </Text>
         </Flex>
       ) : (
