@@ -17,3 +17,6 @@ pub use ensemble::{Times, median_tender_s, median_times, run_all};
 pub use lanes::{HORIZON_S, PartTimes, STEP_S};
 pub use sample::{Sample, Sampled, run_all_sampled};
 pub(crate) use watch::{Moment, Watch};
+
+#[cfg(test)]
+mod tests;
