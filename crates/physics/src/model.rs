@@ -34,3 +34,34 @@ impl Model {
         Self { p: Parameters { beliefs, ..self.p.clone() }, softening: self.softening }
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::beliefs::Belief;
+    use crate::tender::rate;
+
+    #[test]
+    fn the_usual_model_is_made_once_and_softens_as_its_activation_energy_says() {
+        assert!(Arc::ptr_eq(&Model::usual(), &Model::usual()));
+        let stiffer = {
+            let mut parameters = Parameters::USUAL;
+            parameters.tender.activation_energy *= 1.2;
+            Model::of(parameters)
+        };
+        for celsius in [65.0, 80.0, 90.0, 115.0] {
+            let usual = Model::usual().softening.at(celsius);
+            assert!((usual / rate(celsius) - 1.0).abs() < 0.02, "{celsius} °C");
+            let steeper = stiffer.softening.at(celsius);
+            assert_eq!(steeper < usual, celsius < 95.0, "{celsius} °C: {steeper} against {usual}");
+        }
+    }
+
+    #[test]
+    fn what_is_believed_of_a_kitchen_changes_nothing_else() {
+        let oven_k = Belief { mean: 6.0, sigma: 2.0 };
+        let learned = Model::usual().believing(Beliefs { oven_k, ..Parameters::USUAL.beliefs });
+        assert_eq!(learned.p.beliefs.oven_k, oven_k);
+        assert_eq!(Parameters { beliefs: Parameters::USUAL.beliefs, ..learned.p }, Parameters::USUAL);
+    }
+}

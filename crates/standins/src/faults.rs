@@ -73,3 +73,52 @@ pub fn strange(faults: &[Fault], name: &str, minute: f64, celsius: f64, medium_c
     }
     Some(reads)
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    fn fault(kind: Kind) -> Fault {
+        Fault { kind, from_min: 60.0, for_min: 30.0, share: 0.4, k_per_h: 12.0 }
+    }
+
+    fn reads(kind: Kind, minute: f64) -> Option<f64> {
+        strange(&[fault(kind)], "galley", minute, 70.0, 98.0)
+    }
+
+    #[test]
+    fn before_and_after_its_time_a_fault_does_nothing() {
+        for kind in [Kind::Dropout, Kind::Drift, Kind::WrongPlace, Kind::PulledOut, Kind::Unplugged] {
+            for minute in [0.0, 59.9, 90.0, 200.0] {
+                assert_eq!(reads(kind, minute), Some(70.0), "{kind:?} at {minute}");
+            }
+        }
+    }
+
+    #[test]
+    fn a_tip_creeps_hangs_elsewhere_cools_or_is_silent() {
+        assert_eq!(reads(Kind::Drift, 80.0), Some(74.0));
+        assert_eq!(reads(Kind::WrongPlace, 80.0), Some(97.5));
+        assert_eq!(reads(Kind::Unplugged, 80.0), None);
+        let fallen: Vec<f64> = (60..90).map(|minute| reads(Kind::PulledOut, f64::from(minute)).unwrap()).collect();
+        assert_eq!(fallen[0], 70.0);
+        assert!(fallen.windows(2).all(|pair| pair[1] < pair[0]) && fallen[29] < AIR_C + 0.1);
+    }
+
+    #[test]
+    fn a_dropout_loses_about_its_share_and_always_the_same() {
+        let minutes = || (0..1000).map(|i| 60.0 + f64::from(i) * 0.03);
+        let lost = || minutes().filter(|minute| reads(Kind::Dropout, *minute).is_none()).collect::<Vec<f64>>();
+        assert!((300..500).contains(&lost().len()), "{}", lost().len());
+        assert_eq!(lost(), lost());
+    }
+
+    #[test]
+    fn noise_has_no_drift_and_a_spread_of_one() {
+        let all: Vec<f64> = (0..4000).map(|i| noise("galley", f64::from(i))).collect();
+        let mean = all.iter().sum::<f64>() / 4000.0;
+        let sigma = (all.iter().map(|z| (z - mean).powi(2)).sum::<f64>() / 4000.0).sqrt();
+        assert!(mean.abs() < 0.06 && (sigma - 1.0).abs() < 0.06, "{mean} {sigma}");
+        assert_ne!(noise("galley", 1.0), noise("smoker", 1.0));
+    }
+}

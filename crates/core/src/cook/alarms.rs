@@ -252,3 +252,59 @@ fn answered(ringing: Ringing, standing: &Standing, costs: &Costs, now: Timestamp
         why,
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use serde_json::json;
+
+    use super::*;
+
+    fn at(minute: i64) -> Timestamp {
+        let opened: Timestamp = "2027-02-06T09:00:00Z".parse().unwrap();
+        opened + jiff::SignedDuration::from_mins(minute)
+    }
+
+    fn task(id: &str, kind: &str, from: i64, to: i64, state: TaskState) -> CookTask {
+        let task: Task = serde_json::from_value(json!({
+            "id": id, "dish": "Lake-ice shin", "what": id, "why": "", "kind": kind, "lane": "hands", "start": at(from), "end": at(to),
+            "hands_on": true, "after": [], "cautions": [], "pours_l": 0.0,
+        }))
+        .unwrap();
+        let done_at = (state == TaskState::Done).then(|| at(to));
+        CookTask { task, state, done_at, taken: Vec::new(), taken_words: String::new() }
+    }
+
+    fn ids(tasks: &[CookTask]) -> Vec<String> {
+        of_tasks(tasks).into_iter().map(|one| one.id).collect()
+    }
+
+    #[test]
+    fn what_comes_after_a_wait_rings_and_what_follows_at_once_does_not() {
+        let tasks = [
+            task("trim", "trim", 0, 8, TaskState::Open),
+            task("salt", "salt", 9, 12, TaskState::Open),
+            task("check_1", "check", 120, 122, TaskState::Open),
+        ];
+        assert_eq!(ids(&tasks), ["task:trim", "task:check_1"]);
+        let sounds: Vec<Sound> = of_tasks(&tasks).into_iter().map(|one| one.sound).collect();
+        assert_eq!(sounds, [Sound::Work, Sound::Look]);
+    }
+
+    #[test]
+    fn what_is_done_or_passed_is_silent_and_work_that_was_done_late_keeps_the_hands() {
+        let late = CookTask { done_at: Some(at(117)), ..task("trim", "trim", 0, 8, TaskState::Done) };
+        let tasks = [
+            late,
+            task("check_1", "check", 120, 122, TaskState::Open),
+            task("lift", "lift", 240, 242, TaskState::Passed),
+        ];
+        assert!(ids(&tasks).is_empty(), "{:?}", ids(&tasks));
+        let early = [task("trim", "trim", 0, 8, TaskState::Done), task("check_1", "check", 120, 122, TaskState::Open)];
+        assert_eq!(ids(&early), ["task:check_1"]);
+    }
+
+    #[test]
+    fn an_answer_a_little_before_a_trouble_counts_for_it() {
+        assert_eq!(since(at(60)), Some(at(55)));
+    }
+}

@@ -65,3 +65,32 @@ pub(super) fn larder(kept: &[Kept], voice: Voice) -> Vec<OnTheShelf> {
     });
     own.chain(on_the_shelf(voice)).collect()
 }
+
+#[cfg(test)]
+mod tests {
+    use serde_json::json;
+
+    use super::*;
+
+    fn kept(over: serde_json::Value) -> Kept {
+        let mut kept = json!({"id": "a1", "name": "Shin broth", "puts": {"what": "unsalted_stock", "ml": 600}, "until": "2027-02-10T12:00:00Z"});
+        kept.as_object_mut().unwrap().extend(over.as_object().unwrap().clone());
+        serde_json::from_value(kept).unwrap()
+    }
+
+    #[test]
+    fn what_is_kept_stands_before_the_larder_under_its_own_name() {
+        let shelf = larder(&[kept(json!({}))], Voice::default());
+        assert_eq!((shelf[0].name.as_str(), shelf[0].kept.as_deref()), ("Shin broth", Some("a1")));
+        assert!(shelf.len() > 20 && shelf[1..].iter().all(|one| one.kept.is_none()));
+    }
+
+    #[test]
+    fn a_field_that_cant_be_kept_is_named_with_its_place() {
+        let field = |kept: &[Kept]| check(kept).unwrap_err().field;
+        assert_eq!(field(&[kept(json!({})), kept(json!({"name": ""}))]), "kept[1].name");
+        assert_eq!(field(&[kept(json!({"puts": {"what": "unsalted_stock", "ml": -1}}))]), "kept[0].puts.ml");
+        assert_eq!(field(&vec![kept(json!({})); MAX + 1]), "kept");
+        assert!(check(&[kept(json!({}))]).is_ok());
+    }
+}

@@ -157,3 +157,17 @@ impl Placed {
 pub(super) fn begins(tasks: &[Task], id: TaskId) -> Option<Timestamp> {
     tasks.iter().find(|task| task.id == id).map(|task| task.start)
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn plates_are_laid_out_once_for_all_that_comes_on_them() {
+        let alone = plating_min(10.0, 1);
+        assert_eq!(alone, 10.0);
+        let all = |dishes: usize| plating_min(10.0, dishes) * dishes as f64;
+        assert!((all(2) - 13.0).abs() < 1e-9 && (all(3) - 16.0).abs() < 1e-9);
+        assert_eq!(plating_min(1.0, 8), 1.0, "no dish takes less than a minute");
+    }
+}

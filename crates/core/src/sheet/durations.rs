@@ -323,3 +323,68 @@ impl Durations {
         self.dumplings.map_or(0.0, |(_, done_min)| DUMPLINGS_IN_MIN + done_min.ceil())
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use serde_json::json;
+
+    use super::*;
+    use crate::forecast::describe;
+
+    fn of(forecast: serde_json::Value, prepare: serde_json::Value) -> Durations {
+        let mut forecast = forecast;
+        forecast["members"] = json!(1);
+        let plan: Plan = serde_json::from_value(json!({
+            "name": "Lake-ice shin", "people": 6, "serve_at": "2027-02-06T16:30:00Z", "forecast": forecast, "prepare": prepare,
+        }))
+        .unwrap();
+        let kitchen = Kitchen::default();
+        let case = plan.resolve(&kitchen).unwrap();
+        Durations::of(&plan, &kitchen, &case, &describe(&case, None).unwrap())
+    }
+
+    #[test]
+    fn work_that_grows_with_pieces_and_weight_grows_within_bounds() {
+        assert_eq!([1, 2, 30].map(salting_min), [2.0, 3.0, 6.0]);
+        assert_eq!([1, 4, 60].map(taking_out_min), [2.0, 2.0, 8.0]);
+        assert_eq!(cutting_up_min(EatenAs::Fork, 5.0), 2.0, "chunks only change their pot");
+        let sliced = [0.2, 1.5, 9.0].map(|kg| cutting_up_min(EatenAs::Slice, kg));
+        assert_eq!(sliced, [5.0, 9.0, 15.0]);
+    }
+
+    #[test]
+    fn only_what_is_carved_from_a_thick_piece_rests() {
+        assert_eq!(resting_min(15.0, EatenAs::Slice, 0.09), 15.0);
+        for (eaten_as, thickness_m) in [(EatenAs::Slice, 0.03), (EatenAs::Pull, 0.09), (EatenAs::Spoon, 0.09)] {
+            assert_eq!(resting_min(15.0, eaten_as, thickness_m), 0.0);
+        }
+    }
+
+    #[test]
+    fn tonights_share_of_much_liquid_is_thickened_and_all_of_little() {
+        let wanted_l = SAUCE_A_HEAD_L * 6.0;
+        assert_eq!(tonight(6, wanted_l), 1.0);
+        assert_eq!(tonight(6, 1.4 * wanted_l), 1.0);
+        assert!((tonight(6, 3.0 * wanted_l) - 1.0 / 3.0).abs() < 1e-12);
+    }
+
+    #[test]
+    fn a_dish_without_a_sauce_neither_skims_nor_thickens() {
+        let braised = of(json!({"cut": "chuck", "mass_kg": 2.4, "method": "braise"}), json!({}));
+        let smoked = of(json!({"cut": "brisket", "mass_kg": 4.0, "method": "smoke"}), json!({}));
+        assert!(braised.has_sauce() && braised.skim_min > 0.0 && braised.sear.is_some());
+        assert!(!smoked.has_sauce() && smoked.skim_min == 0.0 && smoked.sear.is_none());
+        assert!(braised.finishing_min() > braised.lift_min + braised.slice_min + braised.plate_min);
+    }
+
+    #[test]
+    fn dumplings_wait_for_the_skimmed_liquid_and_potatoes_do_not() {
+        let later = json!({"later": [{"what": "dumplings", "g": 400}, {"what": "potato", "g": 800}]});
+        let both = of(json!({"cut": "chuck", "mass_kg": 1.8, "method": "braise"}), later);
+        assert_eq!(both.dumplings.map(|(what, _)| what), Some(Addition::Dumplings));
+        assert_eq!(both.additions.iter().map(|(what, _)| *what).collect::<Vec<_>>(), [Addition::Potato]);
+        assert!(both.dumplings_min() > DUMPLINGS_IN_MIN);
+        let plain = of(json!({"cut": "chuck", "mass_kg": 1.8, "method": "braise"}), json!({}));
+        assert_eq!(plain.dumplings_min(), 0.0);
+    }
+}
