@@ -186,25 +186,35 @@ impl<const L: usize> Surround<'_, L> {
         parts: &[PartState<L>],
     ) {
         let air_c = self.by_clock(lanes.clone(), start_s, air_c);
-        let p = &self.case.model.p;
+        let (p, boil_c) = (&self.case.model.p, self.case.boil_c);
         let conductance = pot.oven_conductance(p, fan);
         let (empty, vapour) = (pot.heat_capacity(p), vapour());
-        for lane in lanes {
+        // Copies: a store through `self` would keep the lanes from going side by side.
+        let (celsius, water_kg) = (self.celsius, self.water_kg);
+        let (oven_k, lid) = (self.kitchens.oven_k, self.kitchens.lid);
+        let (meat_conductance, meat_c) = (conductances(parts), outermost(parts));
+        let (mut next_c, mut oven_c, mut heat_capacity) = ([0.0; L], [0.0; L], [0.0; L]);
+        for lane in 0..L {
+            oven_c[lane] = air_c[lane] + oven_k[lane];
+            heat_capacity[lane] = empty + water_kg[lane] * WATER_SPECIFIC_HEAT;
             let now = Balance {
                 step_s: STEP_S,
-                celsius: self.celsius[lane],
-                oven_c: air_c[lane] + self.kitchens.oven_k[lane],
-                boil_c: self.case.boil_c,
-                heat_capacity: empty + self.water_kg[lane] * WATER_SPECIFIC_HEAT,
+                celsius: celsius[lane],
+                oven_c: oven_c[lane],
+                boil_c,
+                heat_capacity: heat_capacity[lane],
                 conductance,
-                meat_conductance: parts.iter().map(|part| part.conductance(lane)).sum(),
-                meat_c: outermost_c(lane, parts),
-                evaporation: pot.diffusion(p, vapour, self.celsius[lane], self.kitchens.lid[lane], fan) * LATENT_HEAT,
+                meat_conductance: meat_conductance[lane],
+                meat_c: meat_c[lane],
+                evaporation: pot.diffusion(p, vapour, celsius[lane], lid[lane], fan) * LATENT_HEAT,
             };
-            self.next_c[lane] = now.predict();
+            next_c[lane] = now.predict();
+        }
+        for lane in lanes {
+            self.next_c[lane] = next_c[lane];
             self.open.waits[lane] = true;
-            self.open.oven_c[lane] = now.oven_c;
-            self.open.heat_capacity[lane] = now.heat_capacity;
+            self.open.oven_c[lane] = oven_c[lane];
+            self.open.heat_capacity[lane] = heat_capacity[lane];
             self.open.conductance[lane] = conductance;
         }
     }
@@ -235,8 +245,8 @@ impl<const L: usize> Surround<'_, L> {
                 quick,
                 power_w,
                 heat_capacity: pot.heat_capacity(p) + self.water_kg[lane] * WATER_SPECIFIC_HEAT,
-                meat_conductance: parts.iter().map(|part| part.conductance(lane)).sum(),
-                meat_c: outermost_c(lane, parts),
+                meat_conductance: conductances(parts)[lane],
+                meat_c: outermost(parts)[lane],
             },
             celsius,
             self.phase[lane],
@@ -348,17 +358,31 @@ impl<const L: usize> Surround<'_, L> {
     }
 }
 
-/// The outermost shell of the meat, by its share of the surface, °C.
+/// What the medium's heat meets at the meat of each cook, W/K.
 #[inline(always)]
-fn outermost_c<const L: usize>(lane: usize, parts: &[PartState<L>]) -> f64 {
-    if let [only] = parts {
-        return only.bodies.celsius[SHELLS - 1][lane];
-    }
-    let (mut heat, mut all) = (0.0, 0.0);
+fn conductances<const L: usize>(parts: &[PartState<L>]) -> [f64; L] {
+    let mut all = [0.0; L];
     for part in parts {
-        let conductance = part.conductance(lane);
-        heat += conductance * part.bodies.celsius[SHELLS - 1][lane];
-        all += conductance;
+        for (lane, sum) in all.iter_mut().enumerate() {
+            *sum += part.conductance(lane);
+        }
     }
-    heat / all
+    all
+}
+
+/// The outermost shell of each cook's meat, by its share of the surface, °C.
+#[inline(always)]
+fn outermost<const L: usize>(parts: &[PartState<L>]) -> [f64; L] {
+    if let [only] = parts {
+        return only.bodies.celsius[SHELLS - 1];
+    }
+    let (mut heat, mut all) = ([0.0; L], [0.0; L]);
+    for part in parts {
+        for lane in 0..L {
+            let conductance = part.conductance(lane);
+            heat[lane] += conductance * part.bodies.celsius[SHELLS - 1][lane];
+            all[lane] += conductance;
+        }
+    }
+    std::array::from_fn(|lane| heat[lane] / all[lane])
 }
